@@ -1,0 +1,313 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Elevation;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Passage;
+
+/**
+ * The elevation view as geometry: the circuit to scale from the side, front to the left, with coolant and air where the
+ * runs put them. One scale for both axes; a long stretch without any node is shortened and marked by a break line.
+ *
+ * @phpstan-type Run array{float, float, int}
+ */
+final readonly class Drawing
+{
+    public const WIDTH = 520.0;
+
+    private const GUTTER = 110.0;
+
+    private const TOP = 34.0;
+
+    private const FLOOR = 30.0;
+
+    private const TALLEST = 430.0;
+
+    /** A stretch longer than this without a node is drawn this long. */
+    private const LONGEST_GAP_MM = 600.0;
+
+    private const SHORTENED_MM = 200.0;
+
+    private const MARKER = 13.0;
+
+    private const LABEL_LINE = 17.0;
+
+    public const DATUM_TEXT = 'cold level';
+
+    public float $height;
+
+    private float $scale;
+
+    /** @var list<array{float, float, float}> x in the vehicle, x in the drawing and the slope behind it, from the front */
+    private array $stretches;
+
+    /** @var list<float> where the drawing is broken, in mm of the drawing */
+    private array $breaks;
+
+    private float $leftMm;
+
+    /** @param  ?array<string, list<Run>>  $runs as Filling or Drainage report them; null for a dry outline */
+    public function __construct(private Circuit $circuit, private ?array $runs, private float $noseLiftMm = 0.0)
+    {
+        $xs = array_map(fn ($node) => $node->xMm, array_values($circuit->nodes));
+        rsort($xs);
+        [$stretches, $breaks, $along] = [[[$xs[0], 0.0, 1.0]], [], 0.0];
+        for ($i = 1; $i < count($xs); $i++) {
+            $gap = $xs[$i - 1] - $xs[$i];
+            $drawn = $gap > self::LONGEST_GAP_MM ? self::SHORTENED_MM : $gap;
+            if ($drawn < $gap) {
+                $breaks[] = $along + $drawn / 2.0;
+            }
+            $along += $drawn;
+            $stretches[] = [$xs[$i], $along, 1.0];
+        }
+        $this->stretches = $stretches;
+        $this->breaks = $breaks;
+        $highest = max(array_map(fn (string $id) => $circuit->heightMm($id, $noseLiftMm), array_keys($circuit->nodes)));
+        $room = self::WIDTH - 2.0 * self::GUTTER;
+        $this->scale = min($room / max(1.0, $along), (self::TALLEST - self::TOP - self::FLOOR) / $highest);
+        $this->height = self::TOP + self::FLOOR + $highest * $this->scale;
+        $this->leftMm = ($room / $this->scale - $along) / 2.0;
+    }
+
+    public function x(float $xMm): float
+    {
+        $at = $this->stretches[0];
+        foreach ($this->stretches as $i => $stretch) {
+            if ($stretch[0] <= $xMm || $i === count($this->stretches) - 1) {
+                $before = $this->stretches[max(0, $i - 1)];
+                $span = $before[0] - $stretch[0];
+                $share = $span > 0.0 ? ($before[0] - $xMm) / $span : 0.0;
+                $along = $before[1] + $share * ($stretch[1] - $before[1]);
+
+                return round(self::GUTTER + ($this->leftMm + $along) * $this->scale, 1);
+            }
+            $at = $stretch;
+        }
+
+        return round(self::GUTTER + ($this->leftMm + $at[1]) * $this->scale, 1);
+    }
+
+    public function y(float $zMm): float
+    {
+        return round($this->height - self::FLOOR - $zMm * $this->scale, 1);
+    }
+
+    public function floor(): float
+    {
+        return $this->y(0.0);
+    }
+
+    /** @return list<float> x of each break line */
+    public function breaks(): array
+    {
+        return array_map(fn (float $mm) => round(self::GUTTER + ($this->leftMm + $mm) * $this->scale, 1), $this->breaks);
+    }
+
+    /** The front wheel, to recognise the vehicle by. @return array{x: float, y: float, r: float} */
+    public function wheel(): array
+    {
+        $r = 330.0 * $this->scale;
+
+        return ['x' => $this->x(0.0), 'y' => round($this->floor() - $r, 1), 'r' => round($r, 1)];
+    }
+
+    /** Height of the cold level. */
+    public function datum(): float
+    {
+        return $this->y($this->circuit->heightMm($this->circuit->fillPort()->node) + $this->circuit->facts->coldHeadMm);
+    }
+
+    /** @return list<array{id: string, kind: string, outline: string, parts: list<array{points: string, state: int}>}> */
+    public function passages(): array
+    {
+        $drawn = [];
+        foreach ($this->circuit->passages as $id => $passage) {
+            $quad = $this->quad($passage);
+            $parts = [];
+            foreach ($this->runs[$id] ?? [] as [$from, $to, $state]) {
+                $part = $this->part($passage, $quad, $from, $to);
+                if (count($part) >= 3) {
+                    $parts[] = ['points' => self::points($part), 'state' => $state];
+                }
+            }
+            $drawn[] = ['id' => $id, 'kind' => $passage->kind, 'outline' => self::points($quad), 'parts' => $parts];
+        }
+        usort($drawn, fn (array $a, array $b) => self::depth($a['kind']) <=> self::depth($b['kind']));
+
+        return $drawn;
+    }
+
+    /**
+     * Numbered port markers, moved apart where two would touch.
+     *
+     * @return list<array{id: string, number: int, kind: string, x: float, y: float, at: array{float, float}}>
+     */
+    public function ports(): array
+    {
+        $placed = [];
+        foreach (array_values($this->circuit->ports) as $i => $port) {
+            $node = $this->circuit->nodes[$port->node];
+            $at = [$this->x($node->xMm), $this->y($this->circuit->heightMm($port->node, $this->noseLiftMm))];
+            [$x, $y] = [$at[0], $at[1] + ($port->kind === 'drain' ? 1 : -1) * (self::MARKER + 9.0)];
+            for ($try = 0; $try < 12; $try++) {
+                $near = array_filter($placed, fn (array $p) => hypot($p['x'] - $x, $p['y'] - $y) < 2.0 * self::MARKER + 3.0);
+                if ($near === []) {
+                    break;
+                }
+                $x += 2.0 * self::MARKER + 4.0;
+            }
+            $placed[] = ['id' => $port->id, 'number' => $i + 1, 'kind' => $port->kind, 'x' => round($x, 1), 'y' => round($y, 1), 'at' => $at];
+        }
+
+        return $placed;
+    }
+
+    /**
+     * Names of the large parts in the margins, spread so that no two overlap, each with a line to its part.
+     *
+     * @return list<array{lines: list<string>, x: float, y: float, anchor: string, to: array{float, float}, from: array{float, float}}>
+     */
+    public function labels(): array
+    {
+        $sides = ['left' => [], 'right' => []];
+        foreach ($this->largeParts() as $label => [$x, $y]) {
+            $lines = explode("\n", wordwrap($label, 12, "\n"));
+            $sides[$x < self::WIDTH / 2.0 ? 'left' : 'right'][] = ['lines' => $lines, 'to' => [$x, $y], 'tall' => count($lines) * self::LABEL_LINE + 6.0];
+        }
+        $sides['right'][] = ['lines' => [self::DATUM_TEXT], 'to' => [self::WIDTH, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 6.0];
+        $labels = [];
+        foreach ($sides as $side => $column) {
+            usort($column, fn (array $a, array $b) => $a['to'][1] <=> $b['to'][1]);
+            foreach (self::spread($column, $this->height - 8.0) as $i => $top) {
+                $left = $side === 'left';
+                $labels[] = [
+                    'lines' => $column[$i]['lines'], 'x' => $left ? 4.0 : self::WIDTH - 4.0, 'y' => round($top + self::LABEL_LINE - 3.0, 1), 'anchor' => $left ? 'start' : 'end',
+                    'from' => [$left ? self::GUTTER - 8.0 : self::WIDTH - self::GUTTER + 8.0, round($top + $column[$i]['tall'] / 2.0 - 3.0, 1)], 'to' => $column[$i]['to'],
+                ];
+            }
+        }
+
+        return $labels;
+    }
+
+    /** @return array<string, array{float, float}> middle of each large part by its label */
+    private function largeParts(): array
+    {
+        $parts = [];
+        foreach ($this->circuit->passages as $passage) {
+            if (in_array($passage->kind, ['radiator', 'heater', 'tank', 'cooler', 'block'], true) && ! isset($parts[$passage->label])) {
+                $from = $this->circuit->nodes[$passage->from];
+                $to = $this->circuit->nodes[$passage->to];
+                $parts[$passage->label] = [
+                    ($this->x($from->xMm) + $this->x($to->xMm)) / 2.0,
+                    ($this->y($this->circuit->heightMm($passage->from, $this->noseLiftMm)) + $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm))) / 2.0,
+                ];
+            }
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param  list<array{to: array{float, float}, tall: float}>  $column  in order of height
+     * @return list<float> top of each label
+     */
+    private static function spread(array $column, float $bottom): array
+    {
+        $tops = [];
+        $free = 4.0;
+        foreach ($column as $label) {
+            $tops[] = max($free, $label['to'][1] - $label['tall'] / 2.0);
+            $free = $tops[count($tops) - 1] + $label['tall'];
+        }
+        for ($i = count($tops) - 1; $i >= 0; $i--) {
+            $tops[$i] = min($tops[$i], $bottom - $column[$i]['tall']);
+            $bottom = $tops[$i];
+        }
+
+        return $tops;
+    }
+
+    /** A passage's own outline: as wide as its volume over its length makes it. @return list<array{float, float}> */
+    private function quad(Passage $passage): array
+    {
+        $from = $this->circuit->nodes[$passage->from];
+        $to = $this->circuit->nodes[$passage->to];
+        $lengthMm = max(40.0, hypot($to->xMm - $from->xMm, $to->zMm - $from->zMm));
+        $widthMm = 2.0 * sqrt($passage->volumeMl * 1000.0 / $lengthMm / M_PI);
+        $half = max(2.6, min($widthMm, 170.0) * $this->scale / 2.0);
+        [$x0, $y0] = [$this->x($from->xMm), $this->y($this->circuit->heightMm($passage->from, $this->noseLiftMm))];
+        [$x1, $y1] = [$this->x($to->xMm), $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm))];
+        $length = max(0.1, hypot($x1 - $x0, $y1 - $y0));
+        [$nx, $ny] = [-($y1 - $y0) / $length * $half, ($x1 - $x0) / $length * $half];
+
+        return [[$x0 + $nx, $y0 + $ny], [$x1 + $nx, $y1 + $ny], [$x1 - $nx, $y1 - $ny], [$x0 - $nx, $y0 - $ny]];
+    }
+
+    /**
+     * The stretch between two shares of the length. A passage that rises is cut level, as a liquid surface is.
+     *
+     * @param  list<array{float, float}>  $quad
+     * @return list<array{float, float}>
+     */
+    private function part(Passage $passage, array $quad, float $from, float $to): array
+    {
+        $y0 = $this->y($this->circuit->heightMm($passage->from, $this->noseLiftMm));
+        $y1 = $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm));
+        $dx = abs($quad[1][0] - $quad[0][0]);
+        if (abs($y1 - $y0) < 0.35 * $dx) {
+            $along = fn (array $a, array $b, float $t) => [$a[0] + ($b[0] - $a[0]) * $t, $a[1] + ($b[1] - $a[1]) * $t];
+
+            return [$along($quad[0], $quad[1], $from), $along($quad[0], $quad[1], $to), $along($quad[3], $quad[2], $to), $along($quad[3], $quad[2], $from)];
+        }
+        $cuts = array_map(fn (float $t) => $y0 + ($y1 - $y0) * $t, array_filter([$from, $to], fn (float $t) => $t > 0.001 && $t < 0.999));
+        $middle = $y0 + ($y1 - $y0) * ($from + $to) / 2.0;
+        foreach ($cuts as $cut) {
+            $quad = self::clip($quad, $cut, $middle < $cut);
+        }
+
+        return $quad;
+    }
+
+    /**
+     * @param  list<array{float, float}>  $polygon
+     * @return list<array{float, float}>
+     */
+    private static function clip(array $polygon, float $cut, bool $keepAbove): array
+    {
+        $kept = [];
+        foreach ($polygon as $i => $point) {
+            $previous = $polygon[($i + count($polygon) - 1) % count($polygon)];
+            $in = $keepAbove ? $point[1] <= $cut : $point[1] >= $cut;
+            $wasIn = $keepAbove ? $previous[1] <= $cut : $previous[1] >= $cut;
+            if ($in !== $wasIn) {
+                $t = ($cut - $previous[1]) / ($point[1] - $previous[1]);
+                $kept[] = [$previous[0] + ($point[0] - $previous[0]) * $t, $cut];
+            }
+            if ($in) {
+                $kept[] = $point;
+            }
+        }
+
+        return $kept;
+    }
+
+    /** @param  list<array{float, float}>  $polygon */
+    private static function points(array $polygon): string
+    {
+        return implode(' ', array_map(fn (array $p) => round($p[0], 1).','.round($p[1], 1), $polygon));
+    }
+
+    /** Thin lines lie over broad parts. */
+    private static function depth(string $kind): int
+    {
+        return match ($kind) {
+            'radiator', 'tank', 'block', 'head', 'cooler' => 0,
+            'heater', 'pump' => 1,
+            default => 2,
+        };
+    }
+}

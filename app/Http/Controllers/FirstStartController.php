@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Person;
+use App\Models\Shop;
+use Aqbel\Core\Sequence\HouseRules;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\View\View;
+
+/** The shop and its first lead, once, on an empty installation. */
+final class FirstStartController
+{
+    public function create(): View|RedirectResponse
+    {
+        return Person::query()->exists() ? redirect('/sign-in') : view('first-start');
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        abort_if(Person::query()->exists(), 404);
+        $data = $request->validate([
+            'shop' => ['required', 'string', 'max:120'], 'elevation_m' => ['required', 'numeric', 'between:-400,5000'],
+            'name' => ['required', 'string', 'max:80'], 'login' => ['required', 'alpha_dash', 'max:40'], 'password' => ['required', 'string', 'min:10', 'max:200'],
+        ], [
+            'shop.*' => 'Enter the shop’s name.', 'elevation_m.*' => 'Enter metres above sea level, from -400 to 5000.', 'name.*' => 'Enter your name.',
+            'login.*' => 'Choose a sign-in name of letters, digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
+        ]);
+        $lead = DB::transaction(function () use ($data): Person {
+            Shop::query()->create(['name' => $data['shop'], 'elevation_m' => (float) $data['elevation_m'], 'rules' => (new HouseRules)->toArray()]);
+
+            return Person::query()->create(['name' => $data['name'], 'login' => $data['login'], 'password' => $data['password'], 'role' => 'lead', 'units' => 'metric']);
+        });
+        Auth::login($lead);
+
+        return redirect('/');
+    }
+}

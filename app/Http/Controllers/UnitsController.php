@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** Which units this person reads. */
+final class UnitsController
+{
+    public function __invoke(Request $request): RedirectResponse
+    {
+        $person = $request->user();
+        $person->units = $person->units === UnitSystem::Metric ? UnitSystem::UsCustomary : UnitSystem::Metric;
+        $person->save();
+
+        return back();
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Journal;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Run\Entry;
+use Aqbel\Core\Run\JobState;
+use Aqbel\Core\Run\Journal;
+use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\Form;
+use Aqbel\Core\Sequence\StepCatalogue;
+
+/** The form an entry was written with: what its step asked for at the moment before it. */
+final class FormOf
+{
+    public static function entry(Situation $at, Entry $entry): Form
+    {
+        $before = new Journal(array_values(array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq)));
+        $then = (new JobState($at->job->circuit, $at->job->plan, $before))->at($at->step, $entry->at, $at->units);
+        foreach (StepCatalogue::of($at->step)->forms($then) as $form) {
+            if ($form->name === $entry->form) {
+                return $form;
+            }
+        }
+        throw new InvalidField('finish', 'This entry cannot be corrected. Take it back and enter it again.');
+    }
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Journal;
+
+use App\Models\Job;
+use Aqbel\Core\Hydrostatics\Drainage;
+use Aqbel\Core\Hydrostatics\Filling;
+use Aqbel\Core\Run\JobState;
+use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Stage;
+use Aqbel\Core\Sequence\Step;
+use Aqbel\Core\Sequence\StepCatalogue;
+
+/** The projection of a job's fold that lists and the elevation view read, so that no list has to fold every journal. */
+final class Summary
+{
+    public static function refresh(Job $job): void
+    {
+        $state = $job->state();
+        $now = now()->getTimestamp();
+        $step = $state->stepInHand();
+        $summary = ['runs' => self::runs($state), 'ports' => $state->ports($now), 'seq' => $state->journal->last()];
+        if ($step !== null) {
+            $at = $state->at($step, $now);
+            $kind = StepCatalogue::of($step);
+            $clock = $kind->clock($at);
+            $judgement = $kind->judge($at);
+            $done = count($state->closed);
+            $summary += [
+                'step' => $step->id, 'title' => $kind->title($at), 'stage' => $step->stage->value, 'done' => $done, 'steps' => count($state->steps),
+                'clock' => $clock === null ? null : ['label' => $clock->label, 'since' => $clock->since, 'until' => $clock->until],
+                'tone' => $judgement?->tone, 'verdict' => $judgement?->verdict,
+                'lanes' => self::lanes($state, $step, $now),
+            ];
+        }
+        $job->summary = $summary;
+        $job->signed_at = $step === null ? now() : null;
+        $job->save();
+    }
+
+    /** When the running clock lets go, the minutes of hands and of waiting that are still to come. @return list<array{hands: bool, minutes: float}> */
+    private static function lanes(JobState $state, Step $inHand, int $now): array
+    {
+        $lanes = [];
+        $add = function (bool $hands, float $minutes) use (&$lanes): void {
+            $last = count($lanes) - 1;
+            if ($minutes <= 0.0) {
+                return;
+            }
+            if ($last >= 0 && $lanes[$last]['hands'] === $hands) {
+                $lanes[$last]['minutes'] += $minutes;
+            } else {
+                $lanes[] = ['hands' => $hands, 'minutes' => $minutes];
+            }
+        };
+        $clock = StepCatalogue::of($inHand)->clock($state->at($inHand, $now));
+        foreach ($state->steps as $id => $step) {
+            if (! isset($state->closed[$id])) {
+                $kind = StepCatalogue::of($step);
+                $running = $id === $inHand->id && $clock !== null;
+                if (! $running) {
+                    $add(true, $kind->handsOnMinutes($step, $state->plan->input));
+                }
+                $add(false, $running ? 0.0 : $kind->waitingMinutes($step, $state->plan->input));
+            }
+        }
+
+        return $lanes;
+    }
+
+    /**
+     * Where coolant and air stand now: measured where measured, from the model where not.
+     *
+     * @return array<string, list<array{float, float, int}>>
+     */
+    private static function runs(JobState $state): array
+    {
+        $predicted = $state->plan->predicted;
+        $step = $state->stepInHand();
+        $stage = $step === null ? Stage::HandOver : $step->stage;
+        if ($stage->value <= Stage::Drain->value) {
+            $done = array_values(array_filter($state->plan->input->drains, fn (string $port) => $state->entriesOf("drain:{$port}", 'out') !== []));
+
+            return $done === [] ? $predicted['full_runs'] : Drainage::of($state->circuit, $done, Filling::usualGates($state->circuit), $state->plan->input->noseLiftMm)->runs;
+        }
+        if ($stage->value <= Stage::Mix->value) {
+            return $predicted['drain_runs'];
+        }
+        $filling = $stage === Stage::Fill || ($stage === Stage::Vacuum && $state->plan->input->school === PlanInput::VACUUM);
+        if (! $filling) {
+            $proven = $stage->value >= Stage::Prove->value;
+
+            return $proven || $state->plan->input->school === PlanInput::VACUUM ? $predicted['full_runs'] : $predicted['fill']['runs'];
+        }
+        $circuit = $state->circuit;
+        $content = $state->ledger()->contentMl;
+        if ($state->plan->input->school === PlanInput::VACUUM) {
+            return $content > 0.6 * $circuit->capacityMl() ? $predicted['full_runs'] : $predicted['drain_runs'];
+        }
+
+        return Filling::of($circuit, $circuit->fillPort()->id, array_map(fn ($p) => $p->id, $circuit->portsOf('bleed')), Filling::usualGates($circuit),
+            $state->plan->input->noseLiftMm, volumeMl: max(0.0, $content))->runs;
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Aqbel\Core\Run\JobState;
+use Aqbel\Core\Run\Journal;
+use Aqbel\Core\Sequence\Plan;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One drain, fill and bleed on one vehicle. Its state is folded from the journal; `summary` is that fold's projection
+ * for lists, rewritten with every line.
+ *
+ * @property int $id
+ * @property string $reason
+ * @property array<string, mixed> $plan
+ * @property array<string, mixed>|null $summary
+ * @property Carbon|null $signed_at
+ * @property Carbon $created_at
+ * @property Vehicle $vehicle
+ * @property Circuit $circuit
+ * @property Person $planner
+ */
+class Job extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['plan' => 'array', 'summary' => 'array', 'signed_at' => 'datetime'];
+
+    /** @return BelongsTo<Vehicle, $this> */
+    public function vehicle(): BelongsTo
+    {
+        return $this->belongsTo(Vehicle::class);
+    }
+
+    /** @return BelongsTo<Circuit, $this> */
+    public function circuit(): BelongsTo
+    {
+        return $this->belongsTo(Circuit::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function planner(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'planned_by');
+    }
+
+    /** @return HasMany<JournalLine, $this> */
+    public function lines(): HasMany
+    {
+        return $this->hasMany(JournalLine::class)->orderBy('seq');
+    }
+
+    /** @param  Builder<Job>  $query */
+    public function scopeOpen(Builder $query): void
+    {
+        $query->whereNull('signed_at');
+    }
+
+    public function number(): string
+    {
+        return 'J'.str_pad((string) $this->id, 4, '0', STR_PAD_LEFT);
+    }
+
+    public function state(): JobState
+    {
+        $entries = $this->lines()->with('person')->get()->map(fn (JournalLine $line) => $line->entry())->all();
+
+        return new JobState($this->circuit->read(), Plan::fromArray($this->plan), new Journal(array_values($entries)));
+    }
+}

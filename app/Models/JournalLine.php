@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Aqbel\Core\Run\Entry;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One line of a job's journal. Lines are only ever added.
+ *
+ * @property int $seq
+ * @property string $step
+ * @property string $form
+ * @property array<string, mixed> $values
+ * @property array<string, string> $typed
+ * @property int $at
+ * @property Person $person
+ */
+class JournalLine extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    protected $casts = ['values' => 'array', 'typed' => 'array'];
+
+    protected static function booted(): void
+    {
+        static::updating(fn () => throw new \LogicException('The journal only grows: write a correcting line.'));
+        static::deleting(fn () => throw new \LogicException('The journal only grows: write a withdrawing line.'));
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function person(): BelongsTo
+    {
+        return $this->belongsTo(Person::class);
+    }
+
+    public function entry(): Entry
+    {
+        return new Entry($this->seq, $this->at, $this->person->name, $this->step, $this->form, $this->values, $this->typed);
+    }
+}

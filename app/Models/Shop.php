@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Aqbel\Core\Sequence\HouseRules;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * The one shop this installation belongs to.
+ *
+ * @property string $name
+ * @property float $elevation_m
+ * @property array<string, mixed> $rules
+ */
+class Shop extends Model
+{
+    protected $guarded = [];
+
+    protected $casts = ['elevation_m' => 'float', 'rules' => 'array'];
+
+    public static function here(): self
+    {
+        return once(fn () => static::query()->firstOrNew([], ['name' => 'Aqbel', 'elevation_m' => 0.0, 'rules' => []]));
+    }
+
+    public function houseRules(): HouseRules
+    {
+        return HouseRules::fromArray($this->rules);
+    }
+}

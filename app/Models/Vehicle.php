@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * @property string $plate
+ * @property string $name
+ * @property Circuit $circuit
+ */
+class Vehicle extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Circuit, $this> */
+    public function circuit(): BelongsTo
+    {
+        return $this->belongsTo(Circuit::class);
+    }
+}

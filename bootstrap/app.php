@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\FirstStart;
+use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\ShopClock;
+use Aqbel\Core\InvalidField;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use Illuminate\Session\TokenMismatchException;
+use Illuminate\Support\Facades\Context;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class);
+        $middleware->web(append: [ShopClock::class, FirstStart::class, SecurityHeaders::class]);
+        $middleware->encryptCookies(except: ['theme']);
+        $middleware->redirectGuestsTo('/sign-in');
+        $middleware->redirectUsersTo('/');
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->context(fn () => Context::all());
+        $exceptions->render(fn (InvalidField $invalid, Request $request) => back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
+        $exceptions->render(fn (HttpException $expired, Request $request) => $expired->getPrevious() instanceof TokenMismatchException
+            ? back()->withInput($request->except('_token', 'password'))->with('notice', 'The page had been open too long. What you typed is still here: send it again.')
+            : null);
+    })
+    ->create();

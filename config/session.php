@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    'driver' => env('SESSION_DRIVER', 'file'),
+    'lifetime' => 720,
+    'expire_on_close' => false,
+    'encrypt' => false,
+    'files' => env('SESSION_FILES', storage_path('framework/sessions')),
+    'lottery' => [2, 100],
+    'cookie' => 'aqbel_session',
+    'path' => '/',
+    'domain' => null,
+    'secure' => null,
+    'http_only' => true,
+    'same_site' => 'lax',
+];

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Circuit;
+
+use Aqbel\Core\Calc\Input;
+use Aqbel\Core\Fluid\GlycolBase;
+use Aqbel\Core\InvalidField;
+
+/** Reads the open format `aqbel-circuit/1`. Everything is checked before a circuit exists; complaints carry the path. */
+final class CircuitReader
+{
+    private const MOST_PASSAGES = 200;
+
+    private const DEFAULT_WHEELBASE_MM = 2600.0;
+
+    /**
+     * @param  array<mixed>  $data  the decoded JSON object
+     *
+     * @throws InvalidField
+     */
+    public static function read(array $data): Circuit
+    {
+        $input = new Input($data);
+        if (($data['format'] ?? null) !== Circuit::FORMAT) {
+            throw new InvalidField('format', 'This is not a circuit file. format must be “'.Circuit::FORMAT.'”.');
+        }
+        $name = self::text($data, 'name', 'name', 120) ?? throw new InvalidField('name', 'Give the circuit a name, up to 120 characters.');
+        $nodes = self::keyed('nodes', $input->objects('nodes', 2, 2 * self::MOST_PASSAGES), $data['nodes'], self::node(...));
+        $passages = self::keyed('passages', $input->objects('passages', 1, self::MOST_PASSAGES), $data['passages'],
+            fn (Input $in, array $raw, string $path, string $id) => self::passage($in, $raw, $path, $id, $nodes));
+        $gates = self::keyed('gates', $input->objects('gates', 0, self::MOST_PASSAGES), $data['gates'] ?? [],
+            fn (Input $in, array $raw, string $path, string $id) => self::gate($in, $raw, $path, $id, $passages));
+        $ports = self::keyed('ports', $input->objects('ports', 1, self::MOST_PASSAGES), $data['ports'],
+            fn (Input $in, array $raw, string $path, string $id) => self::port($in, $raw, $path, $id, $nodes));
+        $circuit = new Circuit($name, $input->number('wheelbase_mm', 300, 20000, self::DEFAULT_WHEELBASE_MM), $nodes, $passages, $gates, $ports,
+            self::facts(is_array($data['facts'] ?? null) ? $data['facts'] : []));
+        self::assertWhole($circuit);
+
+        return $circuit;
+    }
+
+    /** @param  array<mixed>  $raw */
+    private static function node(Input $in, array $raw, string $path, string $id): Node
+    {
+        return new Node($id, $in->number('x_mm', -20000, 20000), $in->number('z_mm', 0, 10000), self::text($raw, 'label', $path, 80) ?? $id);
+    }
+
+    /**
+     * @param  array<mixed>  $raw
+     * @param  array<string, Node>  $nodes
+     */
+    private static function passage(Input $in, array $raw, string $path, string $id, array $nodes): Passage
+    {
+        foreach (['from', 'to'] as $end) {
+            if (! is_string($raw[$end] ?? null) || ! isset($nodes[$raw[$end]])) {
+                throw new InvalidField("{$path}.{$end}", 'A passage runs between two nodes. Name one that is listed under nodes.');
+            }
+        }
+        if ($raw['from'] === $raw['to']) {
+            throw new InvalidField("{$path}.to", 'A passage needs two different ends.');
+        }
+
+        return new Passage($id, $raw['from'], $raw['to'], $in->number('volume_ml', 0.1, 500_000),
+            $in->choice('kind', Passage::KINDS, 'hose'), self::text($raw, 'label', $path, 80) ?? $id);
+    }
+
+    /**
+     * @param  array<mixed>  $raw
+     * @param  array<string, Passage>  $passages
+     */
+    private static function gate(Input $in, array $raw, string $path, string $id, array $passages): Gate
+    {
+        if (! is_string($raw['passage'] ?? null) || ! isset($passages[$raw['passage']])) {
+            throw new InvalidField("{$path}.passage", 'A gate sits in a passage. Name one that is listed under passages.');
+        }
+
+        return new Gate($id, $raw['passage'], $in->choice('kind', Gate::KINDS), ($raw['weeps'] ?? false) === true, self::text($raw, 'label', $path, 80) ?? $id);
+    }
+
+    /**
+     * @param  array<mixed>  $raw
+     * @param  array<string, Node>  $nodes
+     */
+    private static function port(Input $in, array $raw, string $path, string $id, array $nodes): Port
+    {
+        if (! is_string($raw['node'] ?? null) || ! isset($nodes[$raw['node']])) {
+            throw new InvalidField("{$path}.node", 'A port sits at a node. Name one that is listed under nodes.');
+        }
+
+        return new Port($id, $raw['node'], $in->choice('kind', Port::KINDS), self::text($raw, 'label', $path, 80) ?? $id,
+            self::text($raw, 'access', $path, 160) ?? '', self::text($raw, 'tool', $path, 80) ?? '',
+            $in->optionalNumber('torque_nm', 0.1, 500), self::text($raw, 'washer', $path, 80) ?? '');
+    }
+
+    /** @param  array<mixed>  $raw */
+    private static function facts(array $raw): Facts
+    {
+        try {
+            $in = new Input($raw);
+            $outlets = $in->names('outlets');
+
+            return new Facts(
+                $in->optionalNumber('cap_kpa', 0, 400), $in->optionalNumber('thermostat_start_c', 30, 120), $in->optionalNumber('thermostat_full_c', 30, 130),
+                self::text($raw, 'thermostat_far_side', 'facts', 80) ?? 'upper radiator hose',
+                $in->optionalNumber('fan_on_c', 30, 140), $in->optionalNumber('fan_off_c', 30, 140), $in->optionalNumber('limit_c', 50, 150),
+                GlycolBase::from($in->choice('base', array_map(fn (GlycolBase $b) => $b->value, GlycolBase::cases()), GlycolBase::Ethylene->value)),
+                self::text($raw, 'inhibitor', 'facts', 80) ?? '', $in->number('target_fraction', 0, 0.7, 0.5),
+                $in->choice('neck', ['pressurised_tank', 'radiator_cap'], 'pressurised_tank'),
+                self::text($raw, 'cold_level', 'facts', 120) ?? 'the cold mark',
+                $in->number('cold_head_mm', -500, 500, 0), self::text($raw, 'heater_drive', 'facts', 40) ?? 'cable',
+                $outlets === [] ? ['front'] : $outlets, self::text($raw, 'source', 'facts', 160) ?? 'not stated',
+            );
+        } catch (InvalidField $invalid) {
+            throw str_starts_with($invalid->field, 'facts') ? $invalid : $invalid->within('facts');
+        }
+    }
+
+    /** Every passage must hang together with the fill port, and every drain must have something above it to let out. */
+    private static function assertWhole(Circuit $circuit): void
+    {
+        $reached = [$circuit->fillPort()->node => true];
+        do {
+            $before = count($reached);
+            foreach ($circuit->passages as $passage) {
+                if (isset($reached[$passage->from]) || isset($reached[$passage->to])) {
+                    $reached[$passage->from] = $reached[$passage->to] = true;
+                }
+            }
+        } while (count($reached) > $before);
+        foreach (array_values($circuit->passages) as $i => $passage) {
+            if (! isset($reached[$passage->from])) {
+                throw new InvalidField("passages.{$i}", "“{$passage->label}” is not connected to the circuit of the fill port. Join one of its ends.");
+            }
+        }
+        foreach (array_values($circuit->ports) as $i => $port) {
+            if (! isset($reached[$port->node])) {
+                throw new InvalidField("ports.{$i}.node", "“{$port->label}” sits at a node that no passage of the fill port’s circuit reaches.");
+            }
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param  list<Input>  $inputs
+     * @param  array<mixed>  $rawList
+     * @param  callable(Input, array<mixed>, string, string): T  $make
+     * @return array<string, T>
+     */
+    private static function keyed(string $list, array $inputs, array $rawList, callable $make): array
+    {
+        $made = [];
+        foreach ($inputs as $i => $input) {
+            $raw = $rawList[$i];
+            $id = $raw['id'] ?? null;
+            if (! is_string($id) || ! preg_match('/^[A-Za-z0-9_-]{1,40}$/', $id)) {
+                throw new InvalidField("{$list}.{$i}.id", 'Give an id of letters, digits, _ or -, up to 40 characters.');
+            }
+            if (isset($made[$id])) {
+                throw new InvalidField("{$list}.{$i}.id", "The id “{$id}” is used twice. Ids must differ.");
+            }
+            $made[$id] = $make($input, $raw, "{$list}.{$i}", $id);
+        }
+
+        return $made;
+    }
+
+    /** @param  array<mixed>  $raw */
+    private static function text(array $raw, string $name, string $path, int $most): ?string
+    {
+        $value = $raw[$name] ?? null;
+        if ($value === null || $value === '') {
+            return null;
+        }
+        if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $most || preg_match('/[\x00-\x1F]/', $value)) {
+            throw new InvalidField("{$path}.{$name}", "{$name} must be one line of text, up to {$most} characters.");
+        }
+
+        return trim($value);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Circuit;
+
+use Aqbel\Core\Fluid\Coolant;
+use Aqbel\Core\Fluid\GlycolBase;
+
+/** What the service manual says of the vehicle, as far as it is known; every figure may be absent. */
+final readonly class Facts
+{
+    /** @param  non-empty-list<string>  $outlets heater outlets, e.g. front and rear */
+    public function __construct(
+        public ?float $capKpa,
+        public ?float $thermostatStartC,
+        public ?float $thermostatFullC,
+        public string $thermostatFarSide,
+        public ?float $fanOnC,
+        public ?float $fanOffC,
+        public ?float $limitC,
+        public GlycolBase $base,
+        public string $inhibitor,
+        public float $targetFraction,
+        public string $neck,
+        public string $coldLevel,
+        /** Cold surface relative to the fill port, negative below it. */
+        public float $coldHeadMm,
+        public string $heaterDrive,
+        public array $outlets,
+        public string $source,
+    ) {
+    }
+
+    public function coolant(): Coolant
+    {
+        return new Coolant($this->base, $this->targetFraction);
+    }
+
+    /** Over atmosphere; 0 when no cap rating is known, which is the careful side. */
+    public function capOrNothingKpa(): float
+    {
+        return $this->capKpa ?? 0.0;
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Quantity;
+
+/**
+ * The units a shop meets, with exact factors to the unit the core computes in
+ * (kPa, mL, °C, mm, N·m, s, share of one). Factors: NIST SP 811, from memory.
+ */
+enum Unit: string
+{
+    case Kilopascal = 'kPa';
+    case InchOfMercury = 'inHg';
+    case Psi = 'psi';
+    case Bar = 'bar';
+    case Millibar = 'mbar';
+    case MillimetreOfMercury = 'mmHg';
+    case Millilitre = 'mL';
+    case Litre = 'L';
+    case Quart = 'qt';
+    case Gallon = 'gal';
+    case FluidOunce = 'fl oz';
+    case Celsius = '°C';
+    case Fahrenheit = '°F';
+    case Millimetre = 'mm';
+    case Centimetre = 'cm';
+    case Metre = 'm';
+    case Inch = 'in';
+    case Foot = 'ft';
+    case NewtonMetre = 'N·m';
+    case FootPound = 'ft·lb';
+    case Second = 's';
+    case Minute = 'min';
+    case Hour = 'h';
+    case Share = '';
+    case Percent = '%';
+
+    private const ALIASES = [
+        'kpa' => self::Kilopascal, 'inhg' => self::InchOfMercury, '"hg' => self::InchOfMercury, 'in.hg' => self::InchOfMercury,
+        'psi' => self::Psi, 'bar' => self::Bar, 'mbar' => self::Millibar, 'hpa' => self::Millibar, 'mmhg' => self::MillimetreOfMercury,
+        'torr' => self::MillimetreOfMercury, 'ml' => self::Millilitre, 'cc' => self::Millilitre, 'l' => self::Litre, 'lt' => self::Litre,
+        'litre' => self::Litre, 'litres' => self::Litre, 'liter' => self::Litre, 'liters' => self::Litre, 'qt' => self::Quart,
+        'qts' => self::Quart, 'quart' => self::Quart, 'quarts' => self::Quart, 'gal' => self::Gallon, 'gallon' => self::Gallon,
+        'gallons' => self::Gallon, 'floz' => self::FluidOunce, 'oz' => self::FluidOunce, '°c' => self::Celsius, 'c' => self::Celsius,
+        'degc' => self::Celsius, '°f' => self::Fahrenheit, 'f' => self::Fahrenheit, 'degf' => self::Fahrenheit, 'mm' => self::Millimetre,
+        'cm' => self::Centimetre, 'm' => self::Metre, 'in' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'ft' => self::Foot,
+        "'" => self::Foot, 'n·m' => self::NewtonMetre, 'nm' => self::NewtonMetre, 'n.m' => self::NewtonMetre, 'ft·lb' => self::FootPound,
+        'ftlb' => self::FootPound, 'ft-lb' => self::FootPound, 'lbft' => self::FootPound, 'lb-ft' => self::FootPound, 's' => self::Second,
+        'sec' => self::Second, 'min' => self::Minute, 'mins' => self::Minute, 'minutes' => self::Minute, 'h' => self::Hour,
+        'hr' => self::Hour, 'hrs' => self::Hour, 'hours' => self::Hour, '%' => self::Percent,
+    ];
+
+    /** The unit a person means by what was typed, e.g. "fl. oz" or "litres"; null when no unit is known by that name. */
+    public static function named(string $text): ?self
+    {
+        $folded = mb_strtolower(preg_replace('/\s+/u', '', $text) ?? '');
+
+        return self::ALIASES[$folded] ?? self::ALIASES[str_replace('.', '', $folded)] ?? null;
+    }
+
+    public function dimension(): Dimension
+    {
+        return match ($this) {
+            self::Kilopascal, self::InchOfMercury, self::Psi, self::Bar, self::Millibar, self::MillimetreOfMercury => Dimension::Pressure,
+            self::Millilitre, self::Litre, self::Quart, self::Gallon, self::FluidOunce => Dimension::Volume,
+            self::Celsius, self::Fahrenheit => Dimension::Temperature,
+            self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Foot => Dimension::Length,
+            self::NewtonMetre, self::FootPound => Dimension::Torque,
+            self::Second, self::Minute, self::Hour => Dimension::Time,
+            self::Share, self::Percent => Dimension::Fraction,
+        };
+    }
+
+    /** A number of this unit, in the core's unit of the same dimension. */
+    public function toBase(float $number): float
+    {
+        return $this === self::Fahrenheit ? ($number - 32.0) / 1.8 : $number * $this->factor();
+    }
+
+    /** A number in the core's unit, expressed in this one. */
+    public function fromBase(float $base): float
+    {
+        return $this === self::Fahrenheit ? $base * 1.8 + 32.0 : $base / $this->factor();
+    }
+
+    /** Digits after the point that a shop reads in this unit. */
+    public function decimals(): int
+    {
+        return match ($this) {
+            self::Bar, self::Litre, self::Quart, self::Gallon, self::Share, self::Hour, self::Metre => 2,
+            self::InchOfMercury, self::Psi, self::FluidOunce, self::NewtonMetre, self::FootPound, self::Inch, self::Foot, self::Kilopascal => 1,
+            default => 0,
+        };
+    }
+
+    /** What a person might type in this unit, for a message. */
+    public function example(): string
+    {
+        return match ($this) {
+            self::InchOfMercury => '21 inHg', self::Litre => '1.5 L', self::Celsius => '82 °C', self::Fahrenheit => '180 °F',
+            self::Millilitre => '750 mL', self::Quart => '3 qt', self::Percent => '50 %', self::Share => '0.5',
+            default => "10 {$this->value}",
+        };
+    }
+
+    private function factor(): float
+    {
+        return match ($this) {
+            self::InchOfMercury => 3.386389,
+            self::Psi => 6.894757,
+            self::Bar => 100.0,
+            self::Millibar => 0.1,
+            self::MillimetreOfMercury => 0.133322387415,
+            self::Litre, self::Metre => 1000.0,
+            self::Quart => 946.352946,
+            self::Gallon => 3785.411784,
+            self::FluidOunce => 29.5735295625,
+            self::Centimetre => 10.0,
+            self::Inch => 25.4,
+            self::Foot => 304.8,
+            self::FootPound => 1.3558179483314,
+            self::Minute => 60.0,
+            self::Hour => 3600.0,
+            self::Percent => 0.01,
+            default => 1.0,
+        };
+    }
+}

@@ -1,0 +1,185 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Run;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Ledger\Ledger;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Sequence\Plan;
+use Aqbel\Core\Sequence\Stage;
+use Aqbel\Core\Sequence\Step;
+use Aqbel\Core\Sequence\StepCatalogue;
+
+/** A job as its journal tells it: the one fold behind screen, record and export. */
+final readonly class JobState
+{
+    /** Journal forms that belong to every step. */
+    public const FINISH = 'finish';
+
+    public const OVERRIDE = 'override';
+
+    public const REOPEN = 'reopen';
+
+    public const ACKNOWLEDGE = 'acknowledge';
+
+    /** @var array<string, Step> in order, steps ordered by findings included */
+    public array $steps;
+
+    /** @var array<string, Entry> the entry that closed each finished step */
+    public array $closed;
+
+    /** @var list<Entry> */
+    public array $entries;
+
+    /** @var array<string, list<Entry>> */
+    private array $byStep;
+
+    public function __construct(public Circuit $circuit, public Plan $plan, public Journal $journal)
+    {
+        $steps = [];
+        foreach ($plan->steps as $step) {
+            $steps[$step->id] = $step;
+        }
+        [$closed, $byStep] = [[], []];
+        $this->entries = $journal->effective();
+        foreach ($this->entries as $entry) {
+            if ($entry->form === self::FINISH || $entry->form === self::OVERRIDE) {
+                $closed[$entry->step] = $entry;
+                $steps = self::insertAfter($steps, $entry->step, array_map(Step::fromArray(...), $entry->values['orders'] ?? []));
+            } elseif ($entry->form === self::REOPEN) {
+                unset($closed[$entry->step]);
+            } else {
+                $byStep[$entry->step][] = $entry;
+            }
+        }
+        $this->steps = $steps;
+        $this->closed = $closed;
+        $this->byStep = $byStep;
+    }
+
+    /** The first step not yet finished; null when all are. */
+    public function stepInHand(): ?Step
+    {
+        foreach ($this->steps as $id => $step) {
+            if (! isset($this->closed[$id])) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<Entry> */
+    public function entriesOf(string $step, ?string $form = null): array
+    {
+        $entries = $this->byStep[$step] ?? [];
+
+        return $form === null ? $entries : array_values(array_filter($entries, fn (Entry $e) => $e->form === $form));
+    }
+
+    /** @return list<Step> */
+    public function stepsOf(string $kind): array
+    {
+        return array_values(array_filter($this->steps, fn (Step $s) => $s->kind === $kind));
+    }
+
+    /** The nearest step of a kind before the one given. */
+    public function before(Step $step, string $kind): ?Step
+    {
+        $found = null;
+        foreach ($this->steps as $id => $other) {
+            if ($id === $step->id) {
+                return $found;
+            }
+            $found = $other->kind === $kind ? $other : $found;
+        }
+
+        return $found;
+    }
+
+    /** @return list<Step> steps before this one that are still open */
+    public function openBefore(Step $step): array
+    {
+        $open = [];
+        foreach ($this->steps as $id => $other) {
+            if ($id === $step->id) {
+                break;
+            }
+            if (! isset($this->closed[$id])) {
+                $open[] = $other;
+            }
+        }
+
+        return $open;
+    }
+
+    public function hasAcknowledged(string $hazard): bool
+    {
+        foreach ($this->entries as $entry) {
+            if ($entry->form === self::ACKNOWLEDGE && $entry->text('hazard') === $hazard) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function ledger(): Ledger
+    {
+        return $this->ledgerBefore(null);
+    }
+
+    /** The ledger as the stages before the one given leave it; whole when none is given. */
+    public function ledgerBefore(?Stage $stage): Ledger
+    {
+        $lines = [];
+        foreach ($this->entries as $entry) {
+            $step = $this->steps[$entry->step] ?? null;
+            if ($step !== null && ($stage === null || $step->stage->value < $stage->value)) {
+                foreach (StepCatalogue::of($step)->ledger($this->at($step, $entry->at), $entry) as $line) {
+                    $lines[] = $line;
+                }
+            }
+        }
+
+        return new Ledger($this->circuit->capacityMl(), (float) ($this->plan->predicted['headspace_ml'] ?? 0.0), $lines);
+    }
+
+    /** @return array<string, string> port => open|running|closed, as the steps so far leave them */
+    public function ports(int $now): array
+    {
+        $ports = [];
+        foreach ($this->steps as $step) {
+            $ports = [...$ports, ...StepCatalogue::of($step)->ports($this->at($step, $now))];
+        }
+
+        return $ports;
+    }
+
+    public function at(Step $step, int $now, UnitSystem $units = UnitSystem::Metric): Situation
+    {
+        return new Situation($step, $this, $now, $units);
+    }
+
+    /**
+     * @param  array<string, Step>  $steps
+     * @param  list<Step>  $new
+     * @return array<string, Step>
+     */
+    private static function insertAfter(array $steps, string $after, array $new): array
+    {
+        $result = [];
+        foreach ($steps as $id => $step) {
+            $result[$id] = $step;
+            if ($id === $after) {
+                foreach ($new as $added) {
+                    $result[$added->id] = $added;
+                }
+            }
+        }
+
+        return $result;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Sequence;
+
+/** How this shop works where practice differs. */
+final readonly class HouseRules
+{
+    public const BLEED_RULES = ['first_coolant' => 'at first coolant', 'steady_stream' => 'on a steady stream', 'bubble_free_minute' => 'after one bubble-free minute'];
+
+    /** @param  array<string, float>  $vessels graduation in mL by name */
+    public function __construct(
+        public string $closeBleed = 'bubble_free_minute',
+        public float $glanceMinutes = 2.0,
+        public float $holdMinutes = 15.0,
+        public string $holdSchool = 'real',
+        public float $safeTemperatureC = 45.0,
+        public float $seaLevelVacuumInHg = 25.0,
+        public float $gaugeResolutionInHg = 0.5,
+        public int $fanCycles = 2,
+        public float $followUpDays = 3.0,
+        public array $vessels = ['Drain pan, 0.5 L marks' => 500.0, 'Measuring jug, 0.1 L marks' => 100.0, 'Mixing bucket, 0.25 L marks' => 250.0, 'Syringe, 10 mL marks' => 10.0],
+    ) {
+    }
+
+    /** Half a graduation of the vessel named. */
+    public function plusMinusMl(string $vessel): float
+    {
+        return ($this->vessels[$vessel] ?? 500.0) / 2.0;
+    }
+
+    /** @return array<string, string> */
+    public function vesselChoices(): array
+    {
+        return array_combine(array_keys($this->vessels), array_keys($this->vessels));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return get_object_vars($this);
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data): self
+    {
+        return new self(...$data);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Sequence;
+
+use Aqbel\Core\Atmosphere\Atmosphere;
+use Aqbel\Core\Quantity\Length;
+
+/** What was decided at planning: the kind of job, what was opened, the school, the place and the house rules. */
+final readonly class PlanInput
+{
+    public const GRAVITY = 'gravity';
+
+    public const VACUUM = 'vacuum';
+
+    /**
+     * @param  list<string>  $opened  passages of the circuit that were or will be opened
+     * @param  list<string>  $drains  drain ports in the order they are opened
+     */
+    public function __construct(
+        public string $jobKind,
+        public string $complaint,
+        public string $school,
+        public array $opened,
+        public array $drains,
+        public float $elevationM,
+        public float $noseLiftMm,
+        public float $targetFraction,
+        public float $cureMinutes,
+        public HouseRules $rules,
+    ) {
+    }
+
+    public function atmosphere(): Atmosphere
+    {
+        return Atmosphere::atElevation(Length::metres($this->elevationM));
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [...get_object_vars($this), 'rules' => $this->rules->toArray()];
+    }
+
+    /** @param  array<string, mixed>  $data */
+    public static function fromArray(array $data): self
+    {
+        return new self(...[...$data, 'rules' => HouseRules::fromArray($data['rules'])]);
+    }
+}

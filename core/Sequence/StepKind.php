@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Sequence;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Run\Entry;
+use Aqbel\Core\Run\Situation;
+
+/**
+ * A kind of step: what it asks, why, what it warns of, when it may be finished and what its numbers mean. A new kind is
+ * one class here, listed in StepCatalogue; the rest of the application knows no kind by name.
+ */
+abstract class StepKind
+{
+    /** The name steps are stored under. */
+    abstract public function name(): string;
+
+    abstract public function title(Situation $at): string;
+
+    abstract public function why(Situation $at): string;
+
+    /** @return list<string> what to do, in order */
+    abstract public function instructions(Situation $at): array;
+
+    /** @return list<Form> what may be entered, the one most likely next first */
+    abstract public function forms(Situation $at): array;
+
+    /** @return list<Obstacle> */
+    abstract public function obstacles(Situation $at): array;
+
+    /** @return list<Hazard> */
+    public function hazards(Situation $at): array
+    {
+        return [];
+    }
+
+    public function figure(Situation $at): ?Figure
+    {
+        return null;
+    }
+
+    public function judge(Situation $at): ?Judgement
+    {
+        return null;
+    }
+
+    public function clock(Situation $at): ?Clock
+    {
+        return null;
+    }
+
+    /**
+     * Refuses an entry for what it says, before it is stored.
+     *
+     * @throws InvalidField
+     */
+    public function admit(Situation $at, string $form, array $values): void
+    {
+    }
+
+    /** @return list<Line> what an entry moves into or out of the circuit */
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        return [];
+    }
+
+    /** @return list<Step> steps that finishing this one orders, placed right after it */
+    public function orders(Situation $at): array
+    {
+        return [];
+    }
+
+    public function handsOnMinutes(Step $step, PlanInput $input): float
+    {
+        return 5.0;
+    }
+
+    public function waitingMinutes(Step $step, PlanInput $input): float
+    {
+        return 0.0;
+    }
+
+    /** @return array<string, string> port states this step has brought about: port => open|running|closed */
+    public function ports(Situation $at): array
+    {
+        return [];
+    }
+
+    /** The port this step is about, marked in the elevation view. */
+    public function port(Step $step): ?string
+    {
+        return $step->params['port'] ?? null;
+    }
+
+    /** A volume with the vessel it was read in. @return list<Field> */
+    protected function vesselFields(Situation $at, string $name, string $label, string $default): array
+    {
+        return [Field::volume($name, $label), Field::choice('vessel', 'Read in', $at->rules()->vesselChoices(), $default)];
+    }
+}

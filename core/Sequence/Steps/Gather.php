@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Sequence\Steps;
+
+use Aqbel\Core\Run\Situation;
+
+/** Stage 0: parts, coolant and tools at hand before anything is opened. */
+final class Gather extends Checklist
+{
+    public function name(): string
+    {
+        return 'gather';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Have at hand';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Once it is open the vehicle stands until everything is there.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return ['Lay it out beside the vehicle and tick it off.'];
+    }
+
+    protected function items(Situation $at): array
+    {
+        return (array) $at->param('items');
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Sequence\Steps;
+
+use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\Field;
+use Aqbel\Core\Sequence\Form;
+use Aqbel\Core\Sequence\Hazard;
+use Aqbel\Core\Sequence\Obstacle;
+use Aqbel\Core\Sequence\StepKind;
+
+/** Stage 10: a look underneath, against what was wet before. */
+final class LeakCheck extends StepKind
+{
+    public function name(): string
+    {
+        return 'leak_check';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Look underneath';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Old drips were noted at the start: whatever is new is ours.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        $old = '';
+        foreach ($at->job->stepsOf('inspect') as $inspect) {
+            $old = $at->seenFrom($inspect)->last('condition')?->text('drips') ?? '';
+        }
+
+        return ['Lamp and mirror along every joint that was opened, drains first.', $old === '' ? 'No old drips were noted.' : "Noted before the work: {$old}"];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Raised];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('seen', 'Record', [Field::choice('leak', 'Underneath it is', ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'], 'dry'), Field::text('where', 'Where')])];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return match ($at->last('seen')?->text('leak')) {
+            null => [Obstacle::missing('Record what it looks like underneath.')],
+            'drip' => [Obstacle::missing('Mend the new drip, then look again.')],
+            default => [],
+        };
+    }
+
+    public function judge(Situation $at): ?Judgement
+    {
+        return match ($at->last('seen')?->text('leak')) {
+            null => null,
+            'drip' => Judgement::stop('New drip', 'Mend it before the vehicle drives.'),
+            default => Judgement::pass('No new drip', 'Nothing that was not there before.'),
+        };
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Sequence\Steps;
+
+use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\Field;
+use Aqbel\Core\Sequence\Form;
+use Aqbel\Core\Sequence\Hazard;
+use Aqbel\Core\Sequence\Obstacle;
+use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Step;
+use Aqbel\Core\Sequence\StepKind;
+
+/** Stage 2: what the drained coolant tells. */
+final class Look extends StepKind
+{
+    public function name(): string
+    {
+        return 'look';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Look at what came out';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Rust asks for a rinse, an oily film for its cause, gel means two coolants that must never meet again.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return ['Let it stand a minute in a clean vessel against the light. Film on top, sludge below, colour of rust?', 'Colour alone tells neither base nor inhibitor family.'];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Waste];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('seen', 'Record what it looks like', [
+            Field::choice('coolant', 'The coolant is', ['clean' => 'Clean', 'rusty' => 'Rusty or cloudy', 'oily' => 'Oily film', 'gel' => 'Gel or sludge', 'debris' => 'With debris'], 'clean'),
+        ])];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->has('seen') ? [] : [Obstacle::missing('Record what the coolant looks like.')];
+    }
+
+    public function judge(Situation $at): ?Judgement
+    {
+        return match ($at->last('seen')?->text('coolant')) {
+            null => null,
+            'clean' => Judgement::pass('Clean', 'No rinse needed.'),
+            'oily' => Judgement::stop('Oil in the coolant', 'Find the cause first: oil cooler or head gasket. Flush before any new coolant goes in.'),
+            'gel' => Judgement::stop('Two coolants met', 'Rinse until it runs clear, and fill with the family the manual names.'),
+            default => Judgement::wait('Dirty', 'Rinse until it runs clear.'),
+        };
+    }
+
+    public function handsOnMinutes(Step $step, PlanInput $input): float
+    {
+        return 2.0;
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Sequence\Steps;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\Field;
+use Aqbel\Core\Sequence\Figure;
+use Aqbel\Core\Sequence\Form;
+use Aqbel\Core\Sequence\Hazard;
+use Aqbel\Core\Sequence\Obstacle;
+use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Step;
+use Aqbel\Core\Sequence\StepKind;
+
+/** Stages 7 and 10: pumped up and held, never above the cap. Offered; it may be declined. */
+final class PressureTest extends StepKind
+{
+    private const HOSES_KPA = 2.0;
+
+    public function name(): string
+    {
+        return 'pressure_test';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Pressure test, cold';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'A leak found before the first start costs neither heat nor another cool-down.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        $cap = $at->facts()->capKpa;
+
+        return [
+            'Engine cold. Tester on the neck, pump to '.($cap === null ? 'no more than the cap rating' : $at->say(min($cap, 100.0), Dimension::Pressure).', never above the cap rating').'.',
+            'Hold five minutes, look along every joint that was opened.',
+            'Let the pressure off before the tester comes off.',
+        ];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Overpressure];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [
+            new Form('test', 'Record test', [Field::pressure('start', 'Pumped to', 400), Field::pressure('end', 'Stood at', 400), Field::duration('held', 'Held for', Unit::Minute, 7200)]),
+            new Form('declined', 'Not done', [Field::text('why', 'Why', true)], false),
+        ];
+    }
+
+    public function admit(Situation $at, string $form, array $values): void
+    {
+        $cap = $at->facts()->capKpa;
+        if ($form === 'test' && $cap !== null && $values['start'] > $cap + 0.5) {
+            throw new InvalidField('start', "That is above the cap rating of {$at->say($cap, Dimension::Pressure)}. Let it off, pump no higher than the cap, and record that test.");
+        }
+        if ($form === 'test' && $values['end'] > $values['start']) {
+            throw new InvalidField('end', 'It cannot stand higher than it was pumped, unless the engine was warm. Test cold and enter both readings.');
+        }
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return match (true) {
+            $at->has('declined') => [],
+            ! $at->has('test') => [Obstacle::missing('Record the test, or say why it is not done.')],
+            $this->judge($at)?->tone === 'stop' => [Obstacle::missing('The pressure falls: find the drip and test again.')],
+            default => [],
+        };
+    }
+
+    public function figure(Situation $at): Figure
+    {
+        $test = $at->last('test');
+
+        return new Figure('Pressure', $test?->number('end'), Dimension::Pressure, Figure::MEASURED, $test?->number('start'), 'pumped to');
+    }
+
+    public function judge(Situation $at): ?Judgement
+    {
+        $test = $at->last('test');
+        if ($test === null) {
+            return $at->has('declined') ? Judgement::wait('Not done', $at->last('declined')->text('why')) : null;
+        }
+        $drop = $test->number('start') - $test->number('end');
+
+        return $drop <= self::HOSES_KPA
+            ? Judgement::pass('Holds', 'A fall of '.$at->say($drop, Dimension::Pressure).' is hoses giving.')
+            : Judgement::stop('Falls '.$at->say($drop, Dimension::Pressure), 'Look for the drip: drains just used, clamps, the repair.');
+    }
+
+    public function waitingMinutes(Step $step, PlanInput $input): float
+    {
+        return 5.0;
+    }
+}

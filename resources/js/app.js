@@ -1,0 +1,17 @@
+import { startClocks } from './clocks.js';
+import { watchForms } from './forms.js';
+import { followPlan } from './plan.js';
+import { listenForShortcuts } from './shortcuts.js';
+
+startClocks();
+watchForms();
+followPlan();
+listenForShortcuts();
+
+document.querySelector('[data-print]')?.addEventListener('click', () => window.print());
+document.querySelector('[data-theme-switch]')?.addEventListener('click', () => {
+    const root = document.documentElement;
+    const dark = root.dataset.theme ? root.dataset.theme === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
+    root.dataset.theme = dark ? 'light' : 'dark';
+    document.cookie = `theme=${root.dataset.theme}; path=/; max-age=31536000; samesite=lax`;
+});

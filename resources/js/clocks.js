@@ -1,0 +1,38 @@
+// Clocks run on the server's time: the page carries the server's second, the browser only counts on from it.
+
+const TICK_MS = 500;
+
+/** Server seconds now, whatever the tablet's own clock says. */
+export function serverNow(atLoad = Number(document.body.dataset.now), loadedMs = performance.timeOrigin, nowMs = performance.timeOrigin + performance.now()) {
+    return atLoad + (nowMs - loadedMs) / 1000;
+}
+
+/** "4:05" or "1:02:03" for the seconds left; null when over. */
+export function countdown(seconds) {
+    const left = Math.ceil(seconds);
+    if (left <= 0) {
+        return null;
+    }
+    const parts = [Math.floor(left / 3600), Math.floor(left / 60) % 60, left % 60];
+    return (parts[0] > 0 ? parts : parts.slice(1)).map((part, i) => (i === 0 ? String(part) : String(part).padStart(2, '0'))).join(':');
+}
+
+export function startClocks() {
+    const clocks = [...document.querySelectorAll('[data-clock]')];
+    if (clocks.length === 0) {
+        return;
+    }
+    const startedRunning = new Set(clocks.filter((clock) => Number(clock.dataset.until) > serverNow()));
+    const tick = () => {
+        for (const clock of clocks) {
+            const text = countdown(Number(clock.dataset.until) - serverNow());
+            clock.querySelector('.clock-time').textContent = text ?? 'over';
+            clock.classList.toggle('is-over', text === null);
+            if (text === null && startedRunning.delete(clock) && !document.querySelector('[data-touched]')) {
+                location.reload();
+            }
+        }
+    };
+    tick();
+    setInterval(tick, TICK_MS);
+}

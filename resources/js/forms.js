@@ -1,0 +1,40 @@
+// Steppers, one send per form, and a mark on forms in which somebody has typed.
+
+/** Step that suits the size of a number: 0.1 below 10, else 1. */
+export function stepOf(text) {
+    return text.includes('.') || Math.abs(parseFloat(text) || 0) < 10 ? 0.1 : 1;
+}
+
+/** The typed text with its leading number moved by the steps; any unit typed behind it stays. */
+export function stepped(text, direction) {
+    const match = text.trim().replace(',', '.').match(/^([-−]?\d*\.?\d*)(.*)$/);
+    const number = parseFloat(match[1].replace('−', '-')) || 0;
+    const size = stepOf(match[1]);
+    const moved = Math.max(text.trim().startsWith('-') || number < 0 ? -Infinity : 0, number + direction * size);
+    return `${moved.toFixed(size < 1 ? Math.max(1, (match[1].split('.')[1] ?? '').length) : 0)}${match[2]}`;
+}
+
+export function watchForms() {
+    document.addEventListener('click', (event) => {
+        const button = event.target.closest('[data-step]');
+        const input = button?.parentElement.querySelector('input');
+        if (input) {
+            input.value = stepped(input.value, Number(button.dataset.step));
+            input.dispatchEvent(new Event('input', { bubbles: true }));
+        }
+    });
+    document.addEventListener('input', (event) => event.target.closest('form')?.setAttribute('data-touched', ''));
+    document.addEventListener('submit', (event) => {
+        const form = event.target.closest('[data-once]');
+        if (!form) {
+            return;
+        }
+        if (form.dataset.sent) {
+            event.preventDefault();
+            return;
+        }
+        form.dataset.sent = '1';
+        setTimeout(() => delete form.dataset.sent, 4000);
+    });
+    document.querySelector('[aria-invalid="true"]')?.focus();
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\CircuitController;
+use App\Http\Controllers\FirstStartController;
+use App\Http\Controllers\FloorController;
+use App\Http\Controllers\PlanController;
+use App\Http\Controllers\RecordController;
+use App\Http\Controllers\RunController;
+use App\Http\Controllers\SignInController;
+use App\Http\Controllers\UnitsController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/first-start', [FirstStartController::class, 'create']);
+Route::post('/first-start', [FirstStartController::class, 'store']);
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SignInController::class, 'create'])->name('login');
+    Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+});
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('/', FloorController::class);
+    Route::post('/sign-out', [SignInController::class, 'destroy']);
+    Route::post('/units', UnitsController::class);
+
+    Route::get('/jobs/new', [PlanController::class, 'create']);
+    Route::post('/jobs', [PlanController::class, 'store']);
+
+    Route::whereNumber('job')->prefix('/jobs/{job}')->group(function (): void {
+        Route::get('/', [RunController::class, 'show']);
+        Route::post('/entries', [RunController::class, 'record']);
+        Route::post('/cautions', [RunController::class, 'acknowledge']);
+        Route::post('/finish', [RunController::class, 'finish']);
+        Route::get('/entries/{seq}', [RunController::class, 'edit'])->whereNumber('seq');
+        Route::post('/entries/{seq}', [RunController::class, 'correct'])->whereNumber('seq');
+        Route::get('/record', [RecordController::class, 'show']);
+    });
+
+    Route::get('/records', [RecordController::class, 'index']);
+    Route::get('/circuits', [CircuitController::class, 'index']);
+    Route::get('/circuits/{circuit}', [CircuitController::class, 'show'])->whereNumber('circuit');
+});
