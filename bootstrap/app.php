@@ -25,6 +25,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([InvalidField::class]);
         $exceptions->context(fn () => Context::all());
         $exceptions->render(fn (InvalidField $invalid, Request $request) => back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
         $exceptions->render(fn (HttpException $expired, Request $request) => $expired->getPrevious() instanceof TokenMismatchException

@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Http\Middleware\ShopClock;
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverBy as By;
+use PHPUnit\Framework\TestCase;
+
+/** Drives the real interface in Chromium against a server of its own with the demo shop. */
+abstract class BrowserTestCase extends TestCase
+{
+    private const ROOT = __DIR__.'/../..';
+
+    /** @var list<resource> */
+    private static array $processes = [];
+
+    private static string $url;
+
+    private static string $profile;
+
+    protected static RemoteWebDriver $browser;
+
+    public static function setUpBeforeClass(): void
+    {
+        $directory = realpath(self::ROOT).'/storage/testing';
+        @mkdir("{$directory}/sessions", recursive: true);
+        @unlink(self::clockFile());
+        array_map(unlink(...), [...glob("{$directory}/*.sqlite*") ?: [], ...glob("{$directory}/sessions/*") ?: []]);
+        touch("{$directory}/aqbel.sqlite");
+        $environment = [
+            ...getenv(), 'APP_ENV' => 'testing', 'APP_KEY' => 'base64:0mVf3Wj0rPzq8kDgYt7hJxUu1sC5oEw2nQb9aLi4R6M=', 'APP_DEBUG' => 'false', 'DB_DATABASE' => "{$directory}/aqbel.sqlite",
+            'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'file', 'SESSION_FILES' => "{$directory}/sessions", 'CACHE_STORE' => 'file', 'AQBEL_DEMO' => '1', 'PHP_CLI_SERVER_WORKERS' => '3',
+            'APP_CONFIG_CACHE' => "{$directory}/none-config.php", 'APP_ROUTES_CACHE' => "{$directory}/none-routes.php",
+        ];
+        foreach (['migrate --force', 'db:seed --class=DemoSeeder --force'] as $command) {
+            $process = proc_open('php artisan '.$command.' --quiet', [], $pipes, self::ROOT, $environment);
+            self::assertSame(0, proc_close($process), $command);
+        }
+        [$port, $driverPort] = [self::freePort(), self::freePort()];
+        self::$url = "http://127.0.0.1:{$port}";
+        self::$profile = sys_get_temp_dir().'/aqbel-browser-'.bin2hex(random_bytes(6));
+        $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', "{$directory}/server.log", 'w']];
+        self::$processes = [
+            proc_open(['setsid', 'php', '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'], $quiet, $pipes, self::ROOT, $environment),
+            proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes),
+        ];
+        self::waitForPort($port);
+        self::waitForPort($driverPort);
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
+            '--disable-dev-shm-usage', '--window-size=1280,900', '--user-data-dir='.self::$profile,
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY_W3C, $options->toArray());
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL', 'performance' => 'ALL']);
+        self::$browser = RemoteWebDriver::create("http://127.0.0.1:{$driverPort}", $capabilities);
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        try {
+            self::$browser->quit();
+        } finally {
+            foreach (self::$processes as $process) {
+                posix_kill(-proc_get_status($process)['pid'], SIGTERM);
+                proc_close($process);
+            }
+            @unlink(self::clockFile());
+            shell_exec('rm -rf '.escapeshellarg(self::$profile));
+        }
+    }
+
+    /** No console error, and not one request outside this machine, whatever the test did. */
+    protected function assertPostConditions(): void
+    {
+        $errors = array_filter(self::$browser->manage()->getLog('browser'), fn (array $entry) => $entry['level'] === 'SEVERE');
+        self::assertSame([], array_column($errors, 'message'));
+        foreach (self::$browser->manage()->getLog('performance') as $entry) {
+            $message = json_decode($entry['message'], true)['message'];
+            $url = $message['method'] === 'Network.requestWillBeSent' ? $message['params']['request']['url'] : '';
+            if (preg_match('#^https?://#', $url)) {
+                self::assertStringStartsWith(self::$url.'/', $url, 'a request left this machine');
+            }
+        }
+    }
+
+    protected function visit(string $path): void
+    {
+        self::$browser->get(self::$url.$path);
+    }
+
+    protected function signIn(string $login = 'imre'): void
+    {
+        self::$browser->manage()->deleteAllCookies();
+        $this->visit('/sign-in');
+        self::$browser->findElement(By::id('login'))->sendKeys($login);
+        self::$browser->findElement(By::id('password'))->sendKeys('bleed-it-dry');
+        $this->press('Sign in');
+    }
+
+    /** Moves the server's clock, and the page's with the next load. */
+    protected function pass(int $seconds): void
+    {
+        $so = is_file(self::clockFile()) ? (int) file_get_contents(self::clockFile()) : 0;
+        file_put_contents(self::clockFile(), (string) ($so + $seconds));
+    }
+
+    protected function reload(): void
+    {
+        self::$browser->navigate()->refresh();
+    }
+
+    /** Presses the visible button with this text and waits for the page that follows. */
+    protected function press(string $text): void
+    {
+        foreach (self::$browser->findElements(By::xpath("//button[normalize-space()='{$text}'] | //a[contains(@class,'button') and normalize-space()='{$text}']")) as $button) {
+            if ($button->isDisplayed()) {
+                $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$button]));
+
+                return;
+            }
+        }
+        self::fail("There is no visible button “{$text}” on: ".self::$browser->getTitle()."\n".$this->text('main'));
+    }
+
+    /**
+     * Fills a form of the step in hand and sends it.
+     *
+     * @param  array<string, string|bool>  $fields
+     */
+    protected function record(string $form, array $fields = []): void
+    {
+        $inputs = self::$browser->findElements(By::cssSelector("form.entry input[name=form][value='{$form}']"));
+        self::assertNotSame([], $inputs, "There is no form “{$form}” on: ".self::$browser->getTitle()."\n".$this->text('main'));
+        $element = $inputs[0]->findElement(By::xpath('..'));
+        self::$browser->executeScript('arguments[0].querySelectorAll("details").forEach(d => d.open = true)', [$element]);
+        foreach ($fields as $name => $value) {
+            $this->enter($element, $name, $value);
+        }
+        $buttons = $element->findElements(By::cssSelector('button:not([type=button])'));
+        $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [end($buttons)]));
+    }
+
+    /** Ticks every item of a checklist. */
+    protected function tickAll(): void
+    {
+        self::$browser->executeScript('document.querySelectorAll("form.entry .tick input").forEach(t => { t.checked = true })');
+        $this->press('Keep these ticks');
+    }
+
+    /** Reads the cautions and finishes the step. */
+    protected function finish(string $button = 'Finish step'): void
+    {
+        while (self::$browser->findElements(By::cssSelector('form.caution')) !== []) {
+            $this->press('Read');
+        }
+        $this->press($button);
+    }
+
+    protected function seeStep(string $title): void
+    {
+        self::assertSame($title, $this->text('h1'));
+    }
+
+    protected function see(string $text, string $in = 'main'): void
+    {
+        self::assertStringContainsString($text, $this->text($in));
+    }
+
+    protected function text(string $selector): string
+    {
+        return self::$browser->findElement(By::cssSelector($selector))->getText();
+    }
+
+    /** axe-core finds nothing on this screen, in light and in dark. */
+    protected function assertAccessible(): void
+    {
+        foreach (['light', 'dark'] as $theme) {
+            self::$browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$theme]);
+            self::$browser->executeScript((string) file_get_contents(self::ROOT.'/node_modules/axe-core/axe.min.js'));
+            $violations = self::$browser->executeAsyncScript(
+                'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa", "best-practice"] })'
+                .'.then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " + (n.any[0]?.message ?? "")).slice(0, 3).join(" | "))))');
+            self::assertSame([], $violations, "{$theme}: ".self::$browser->getTitle());
+        }
+    }
+
+    private function enter(\Facebook\WebDriver\WebDriverElement $form, string $name, string|bool $value): void
+    {
+        $found = $form->findElements(By::name("fields[{$name}]"));
+        self::assertNotSame([], $found, "There is no field “{$name}” on: ".self::$browser->getTitle());
+        $type = $found[0]->getAttribute('type');
+        if ($type === 'radio') {
+            self::$browser->executeScript('arguments[0].checked = true', [$form->findElement(By::cssSelector("input[name='fields[{$name}]'][value='{$value}']"))]);
+        } elseif ($type === 'checkbox') {
+            self::$browser->executeScript('arguments[0].checked = arguments[1]', [$found[0], $value]);
+        } else {
+            $found[0]->clear()->sendKeys((string) $value);
+        }
+    }
+
+    protected function follow(\Closure $act): void
+    {
+        self::$browser->executeScript('window.before = true');
+        $act();
+        self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return !window.before && document.readyState === "complete"'));
+    }
+
+    private static function clockFile(): string
+    {
+        return realpath(self::ROOT).'/storage/'.ShopClock::FILE;
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
+        fclose($socket);
+
+        return $port;
+    }
+
+    private static function waitForPort(int $port): void
+    {
+        for ($try = 0; $try < 200; $try++) {
+            if ($socket = @stream_socket_client("tcp://127.0.0.1:{$port}", timeout: 0.2)) {
+                fclose($socket);
+
+                return;
+            }
+            usleep(50_000);
+        }
+        self::fail("Nothing listens on {$port}.");
+    }
+}
