@@ -10,6 +10,7 @@ use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\UnitsController;
+use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 Route::get('/first-start', [FirstStartController::class, 'create']);
@@ -42,3 +43,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/circuits', [CircuitController::class, 'index']);
     Route::get('/circuits/{circuit}', [CircuitController::class, 'show'])->whereNumber('circuit');
 });
+
+// The yardstick of `./aqbel bench`: a bare page with the session, the signed-in person and one query.
+if (config('aqbel.bench')) {
+    Route::middleware('auth')->get('/bench-bare', fn () => view('bench-bare', ['vehicle' => Vehicle::query()->first()]));
+}

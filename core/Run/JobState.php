@@ -24,6 +24,8 @@ final readonly class JobState
 
     public const ACKNOWLEDGE = 'acknowledge';
 
+    private const OF_EVERY_STEP = [self::FINISH, self::OVERRIDE, self::REOPEN, self::ACKNOWLEDGE];
+
     /** @var array<string, Step> in order, steps ordered by findings included */
     public array $steps;
 
@@ -50,7 +52,7 @@ final readonly class JobState
                 $steps = self::insertAfter($steps, $entry->step, array_map(Step::fromArray(...), $entry->values['orders'] ?? []));
             } elseif ($entry->form === self::REOPEN) {
                 unset($closed[$entry->step]);
-            } else {
+            } elseif ($entry->form !== self::ACKNOWLEDGE) {
                 $byStep[$entry->step][] = $entry;
             }
         }
@@ -137,7 +139,7 @@ final readonly class JobState
         $lines = [];
         foreach ($this->entries as $entry) {
             $step = $this->steps[$entry->step] ?? null;
-            if ($step !== null && ($stage === null || $step->stage->value < $stage->value)) {
+            if ($step !== null && ! in_array($entry->form, self::OF_EVERY_STEP, true) && ($stage === null || $step->stage->value < $stage->value)) {
                 foreach (StepCatalogue::of($step)->ledger($this->at($step, $entry->at), $entry) as $line) {
                     $lines[] = $line;
                 }

@@ -4,19 +4,27 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Journal\Summary;
 use App\Models\Circuit;
+use App\Models\Job;
 use App\Models\Person;
 use App\Models\Shop;
 use App\Models\Vehicle;
 use Aqbel\Core\Sequence\HouseRules;
+use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Planner;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Carbon;
 
 /** The Skarnmoor Pass Depot: an invented shop with invented people, plates and vehicles. */
 final class DemoSeeder extends Seeder
 {
     public const PASSWORD = 'bleed-it-dry';
 
-    private const VEHICLES = ['rescue-ambulance' => ['SKP 114', 'Halvane rescue ambulance'], 'school-minibus' => ['SKP 207', 'Corvik school minibus']];
+    private const VEHICLES = [
+        'rescue-ambulance' => ['SKP 114' => 'Halvane rescue ambulance', 'SKP 115' => 'Halvane rescue ambulance, spare'],
+        'school-minibus' => ['SKP 207' => 'Corvik school minibus', 'SKP 208' => 'Corvik school minibus, valley run'],
+    ];
 
     public function run(): void
     {
@@ -24,10 +32,42 @@ final class DemoSeeder extends Seeder
         foreach ([['Imre Tovald', 'imre', 'technician'], ['Sunniva Karr', 'sunniva', 'lead']] as [$name, $login, $role]) {
             Person::query()->create(['name' => $name, 'login' => $login, 'password' => self::PASSWORD, 'role' => $role, 'units' => 'metric']);
         }
-        foreach (self::VEHICLES as $key => [$plate, $name]) {
+        foreach (self::VEHICLES as $key => $vehicles) {
             $document = json_decode((string) file_get_contents(database_path("demo/circuits/{$key}.json")), true, 64, JSON_THROW_ON_ERROR);
             $circuit = Circuit::query()->create(['key' => $key, 'revision' => 1, 'name' => $document['name'], 'document' => $document]);
-            Vehicle::query()->create(['circuit_id' => $circuit->id, 'plate' => $plate, 'name' => $name]);
+            foreach ($vehicles as $plate => $name) {
+                Vehicle::query()->create(['circuit_id' => $circuit->id, 'plate' => $plate, 'name' => $name]);
+            }
         }
+    }
+
+    /** Some weeks of work: signed jobs, and open ones in the middle of a drain, a hold, a cool-down and a cure. */
+    public static function fillTheFloor(): void
+    {
+        [$imre, $sunniva] = [Person::query()->where('login', 'imre')->firstOrFail(), Person::query()->where('login', 'sunniva')->firstOrFail()];
+        self::job('SKP 114', 'gravity', $imre, 9 * 1440)->until(null);
+        self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)->until(null);
+        self::job('SKP 207', 'gravity', $imre, 130)->until('heat_cycle:1')
+            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 12)->enter('reading', ['ect' => '86', 'far' => '80', 'outlet_front' => '63', 'outlet_rear' => '34', 'bubbles' => 'some', 'sign' => 'none'], 1)
+            ->enter('shut_off', [], 1)->finish()->enter('reading', ['ect' => '84', 'air' => '14'], 14)->enter('reading', ['ect' => '69', 'air' => '14'], 1);
+        self::job('SKP 114', 'vacuum', $sunniva, 75)->until('hold:1')->enter('reading', ['vacuum' => '21.4'], 4)->enter('reading', ['vacuum' => '21.2'], 2);
+        self::job('SKP 115', 'gravity', $imre, 26)->until('drain:radiator_cock')->enter('opened', [], 1);
+        self::job('SKP 208', 'vacuum', $sunniva, 55, cure: 60)->until('cure')->enter('started', [], 1);
+        Carbon::setTestNow();
+    }
+
+    /** @param  int  $ago minutes since it was planned */
+    private static function job(string $plate, string $school, Person $person, int $ago, float $cure = 0.0): DemoWalk
+    {
+        Carbon::setTestNow();
+        Carbon::setTestNow(now()->subMinutes($ago));
+        $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
+        $circuit = $vehicle->circuit->read();
+        $input = new PlanInput('repair', 'none', $school, array_values(array_intersect(['upper_hose'], array_keys($circuit->passages))),
+            array_map(fn ($port) => $port->id, $circuit->portsOf('drain')), Shop::here()->elevation_m, 0.0, $circuit->facts->targetFraction, $cure, Shop::here()->houseRules());
+        $job = Job::query()->create(['vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id, 'reason' => 'Repair', 'plan' => Planner::plan($circuit, $input)->toArray()]);
+        Summary::refresh($job);
+
+        return new DemoWalk($job, $person);
     }
 }

@@ -140,7 +140,7 @@ final class WholeJobTest extends BrowserTestCase
     public function test_vacuum_with_a_failed_hold_that_opens_the_leak_hunt(): void
     {
         $this->signIn('sunniva');
-        $this->visit('/jobs/new?vehicle=2');
+        $this->visit('/jobs/new?vehicle=3');
         self::$browser->executeScript('document.querySelector("input[name=school][value=vacuum]").click()');
         self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->see('Pull to 21.1 inHg', '#outcome');
@@ -170,7 +170,7 @@ final class WholeJobTest extends BrowserTestCase
             $this->record('reading', ['vacuum' => $reading]);
             $this->pass(120);
         }
-        $this->see('Leak', '.verdict h3');
+        $this->see('Leak', '.verdict h2');
         $this->finish();
         $this->seeStep('Hunt the leak');
         $this->record('checked', ['suspect' => 'seal', 'result' => 'sound']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Models\Job;
 use App\Models\Shop;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
@@ -22,7 +23,7 @@ final class PlanRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'vehicle' => [$this->isMethod('POST') ? 'required' : 'nullable', 'integer', 'exists:vehicles,id'],
+            'vehicle' => [$this->isMethod('POST') ? 'required' : 'nullable', 'integer', 'exists:vehicles,id', ...($this->isMethod('POST') ? [self::notOpenAlready(...)] : [])],
             'school' => ['nullable', 'in:gravity,vacuum'], 'kind' => ['nullable', 'in:'.implode(',', array_keys(self::JOBS))],
             'complaint' => ['nullable', 'in:'.implode(',', array_keys(self::COMPLAINTS))],
             'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'],
@@ -30,10 +31,19 @@ final class PlanRequest extends FormRequest
         ];
     }
 
+    /** One vehicle on the floor, one open job: two ledgers of one circuit would both be wrong. */
+    private static function notOpenAlready(string $attribute, mixed $value, \Closure $fail): void
+    {
+        $open = Job::query()->open()->where('vehicle_id', (int) $value)->first();
+        if ($open !== null) {
+            $fail("{$open->number()} is still open on this vehicle. Go on with it from the floor, or sign it off first.");
+        }
+    }
+
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*' => 'This choice is not one the page offers. Choose again.', 'vehicle.*' => 'Choose the vehicle.'];
+        return ['*.in' => 'This choice is not one the page offers. Choose again.', 'vehicle.required' => 'Choose the vehicle.', 'vehicle.exists' => 'Choose one of the vehicles listed.', 'vehicle.integer' => 'Choose one of the vehicles listed.'];
     }
 
     protected function getRedirectUrl(): string

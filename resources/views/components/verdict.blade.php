@@ -2,5 +2,5 @@
 @php $icons = ['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x']; @endphp
 <section class="verdict verdict-{{ $judgement->tone }}" aria-live="polite" aria-label="Verdict">
     <x-icon :name="$icons[$judgement->tone]"/>
-    <div><h3>{{ $judgement->verdict }}</h3><p>{{ $judgement->reason }}</p></div>
+    <div><h2>{{ $judgement->verdict }}</h2><p>{{ $judgement->reason }}</p></div>
 </section>

@@ -57,14 +57,12 @@
             @error ('finish')<p class="error error-block" role="alert"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror
 
             @if (! $done && ! $ahead)
-                @foreach ($kind->hazards($at) as $hazard)
-                    @unless ($state->hasAcknowledged($hazard->value))
+                @foreach (array_filter($kind->hazards($at), fn ($hazard) => ! $state->hasAcknowledged($hazard->value)) as $hazard)
                         <form method="post" action="/jobs/{{ $job->id }}/cautions" class="caution">
                             @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="hazard" value="{{ $hazard->value }}">
                             <x-icon name="triangle-alert"/><p><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</p>
                             <button class="button button-quiet" @if ($loop->first) data-key="a" data-key-label="Acknowledge caution" @endif>Read</button>
                         </form>
-                    @endunless
                 @endforeach
             @endif
 

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Journal\Recorder;
+use App\Models\Job;
+use App\Models\Person;
+use Aqbel\Core\Sequence\Step;
+use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Sequence\Steps\Checklist;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Str;
+
+/** Takes a demo job through its steps as a technician would, by the same recorder, with the clock set back. */
+final class DemoWalk
+{
+    private const ANSWERS = [
+        'found' => [['found', ['content' => 'low', 'missing' => '0.9 L'], 1]],
+        'baseline' => [['baseline', ['ran' => 'no'], 1]],
+        'cool_down' => [['reading', ['ect' => '24', 'air' => '16'], 1]],
+        'inspect' => [['condition', ['hoses' => 'good', 'cap' => 'good', 'drips' => 'Damp under the left mount, old'], 3]],
+        'look' => [['seen', ['coolant' => 'clean'], 1]],
+        'rinse' => [['decision', ['rinse' => 'skip'], 1]],
+        'cure' => [['started', [], 60]],
+        'bleed' => [['poured', ['volume' => '4.8', 'vessel' => 'Mixing bucket, 0.25 L marks'], 6], ['running', [], 2], ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1]],
+        'fill_level' => [['poured', ['volume' => '1.1', 'vessel' => 'Measuring jug, 0.1 L marks'], 3], ['returned', ['caught' => '0.2', 'left' => '0.1', 'spilt' => '50 mL'], 1], ['at_mark', [], 1]],
+        'pressure_test' => [['test', ['start' => '88', 'end' => '87.5', 'held' => '5'], 6]],
+        'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
+        'hold' => [['reading', ['vacuum' => '21.5'], 5], ['reading', ['vacuum' => '21.5'], 10], ['reading', ['vacuum' => '21.3'], 1]],
+        'vacuum_fill' => [['poured', ['volume' => '3', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '16.5'], 3], ['poured', ['volume' => '3.2', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '0'], 3]],
+        'heat_cycle' => [['start', ['place' => 'extraction', 'neck' => 'sealed'], 14], ['reading', ['ect' => '97', 'far' => '90', 'outlet_front' => '67', 'outlet_rear' => '61', 'bubbles' => 'hidden', 'sign' => 'none'], 2],
+            ['fan_on', [], 2], ['fan_off', [], 3], ['fan_on', [], 2], ['fan_off', [], 1], ['shut_off', [], 600]],
+        'cold_level' => [['opened', ['ect' => '21'], 1], ['topped', ['volume' => '20 mL', 'vessel' => 'Syringe, 10 mL marks'], 1], ['level', ['level' => 'mark'], 1]],
+        'leak_check' => [['seen', ['leak' => 'old'], 2]],
+        'drive' => [['driven', ['minutes' => '14', 'ect' => '92', 'alarm' => 'none'], 660]],
+        'refractometer' => [['freeze', ['freeze' => '-36'], 1]],
+        'follow_up' => [['booked', ['days' => '3'], 1]],
+        'dispose' => [['disposed', ['volume' => '10.5'], 2]],
+    ];
+
+    public function __construct(private readonly Job $job, private readonly Person $person)
+    {
+    }
+
+    /** Works from the step in hand up to, not including, the step named; all the way when null. */
+    public function until(?string $stop): self
+    {
+        while (($step = $this->job->state()->stepInHand()) !== null && $step->id !== $stop) {
+            foreach (StepCatalogue::of($step)->hazards($this->job->state()->at($step, now()->getTimestamp())) as $hazard) {
+                $this->recorder()->acknowledge($step->id, $hazard->value);
+            }
+            $this->answer($step);
+            $this->recorder()->finish($step->id, null);
+        }
+
+        return $this;
+    }
+
+    /**
+     * One entry of one's own, and the minutes that pass after it.
+     *
+     * @param  array<string, string>  $fields
+     */
+    public function enter(string $form, array $fields = [], float $minutes = 1.0): self
+    {
+        $step = $this->job->state()->stepInHand();
+        foreach (StepCatalogue::of($step)->hazards($this->job->state()->at($step, now()->getTimestamp())) as $hazard) {
+            $this->recorder()->acknowledge($step->id, $hazard->value);
+        }
+        $this->recorder()->record($step->id, $form, $fields);
+        Carbon::setTestNow(now()->addSeconds((int) round($minutes * 60)));
+
+        return $this;
+    }
+
+    public function finish(?string $reason = null): self
+    {
+        $this->recorder()->finish((string) $this->job->state()->stepInHand()?->id, $reason);
+
+        return $this;
+    }
+
+    private function answer(Step $step): void
+    {
+        $kind = StepCatalogue::of($step);
+        if ($kind instanceof Checklist) {
+            $form = $kind->forms($this->job->state()->at($step, now()->getTimestamp()))[0];
+            $this->enter('ticked', array_fill_keys(array_map(fn ($field) => $field->name, $form->fields), '1'), 4);
+
+            return;
+        }
+        $answers = match ($step->kind) {
+            'drain' => [['opened', [], 8], ['out', ['volume' => (string) round(0.97 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
+            'mix' => [['batch', ['concentrate' => '5.6', 'water' => '5.4'], 4]],
+            default => self::ANSWERS[$step->kind] ?? [],
+        };
+        foreach ($answers as [$form, $fields, $minutes]) {
+            $this->enter($form, $fields, $minutes);
+        }
+    }
+
+    private function recorder(): Recorder
+    {
+        return new Recorder($this->job, $this->person, (string) Str::uuid());
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** Every screen in both themes, and the keyboard. */
+final class ScreensTest extends BrowserTestCase
+{
+    public function test_axe_finds_nothing_on_any_screen_in_either_theme(): void
+    {
+        self::$browser->manage()->deleteAllCookies();
+        $this->visit('/sign-in');
+        $this->assertAccessible();
+        $this->signIn();
+        $this->assertAccessible();
+        foreach (['/jobs/new?vehicle=1', '/jobs/new?vehicle=3&school=vacuum', '/circuits', '/circuits/1', '/circuits/2', '/records'] as $path) {
+            $this->visit($path);
+            $this->assertAccessible();
+        }
+        $this->visit('/jobs/new?vehicle=1');
+        $this->press('Start this job');
+        $this->assertAccessible();
+        $this->record('found', ['content' => 'low']);
+        $this->assertAccessible();
+        $this->record('found', ['content' => 'low', 'missing' => '1']);
+        $this->finish();
+        $this->record('baseline', ['ran' => 'no']);
+        $this->finish();
+        $this->tickAll();
+        $this->finish();
+        $this->assertAccessible();
+        $this->tickAll();
+        $this->finish();
+        $this->record('reading', ['ect' => '80', 'air' => '20']);
+        $this->assertAccessible();
+        $this->visit('/jobs/1/entries/1');
+        $this->assertAccessible();
+        $this->visit('/jobs/1/record');
+        $this->assertAccessible();
+        $this->visit('/');
+        $this->assertAccessible();
+    }
+
+    public function test_the_run_is_worked_from_the_keyboard_alone(): void
+    {
+        $this->signIn();
+        $this->visit('/jobs/new?vehicle=3');
+        $keys = self::$browser->getKeyboard();
+        $this->follow(fn () => $keys->sendKeys('e'));
+        $this->seeStep('Content found');
+        $keys->sendKeys('?');
+        $this->see('Record content', 'dialog');
+        $keys->sendKeys(WebDriverKeys::ESCAPE);
+        $keys->sendKeys('e');
+        self::assertSame('content', self::$browser->executeScript('return document.activeElement.name.match(/\[(.*)\]/)[1]'));
+        $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
+        $this->follow(fn () => $keys->sendKeys('d'));
+        $this->seeStep('Baseline readings');
+        $this->follow(fn () => $keys->sendKeys('a'));
+        $this->follow(fn () => $keys->sendKeys('a'));
+        $keys->sendKeys('e');
+        $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
+        $this->follow(fn () => $keys->sendKeys('u'));
+        $this->seeStep('Correct an entry');
+        $this->follow(fn () => $keys->sendKeys('gf'));
+        $this->seeStep('Floor');
+    }
+
+    public function test_the_plan_follows_a_choice_at_once(): void
+    {
+        $this->signIn();
+        $this->visit('/jobs/new?vehicle=1');
+        $this->see('1.04 L', '.schools');
+        self::$browser->executeScript('const box = document.querySelector("input[value=right_plug]"); box.click()');
+        self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
+        $this->see('Right bank, lower jacket', '.plan-numbers');
+    }
+
+    public function test_everything_that_is_pressed_is_large_enough_for_a_glove(): void
+    {
+        $this->signIn();
+        foreach (['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits'] as $path) {
+            $this->visit($path);
+            $small = self::$browser->executeScript('return [...document.querySelectorAll("main a, main button, main summary, .bar a, .bar button")].filter(e => e.checkVisibility() && !e.closest("p, svg")).map(e => [e.innerText || e.ariaLabel, e.getBoundingClientRect()]).filter(([, r]) => r.width > 0 && (r.height < 44 || r.width < 44)).map(([t, r]) => `${t} ${r.width}x${r.height}`)');
+            self::assertSame([], $small, $path);
+        }
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Elevation\Drawing;
+use App\Models\Circuit;
+use Database\Seeders\DemoSeeder;
+
+final class FloorTest extends ShopTestCase
+{
+    public function test_jobs_stand_in_the_order_hands_are_needed(): void
+    {
+        DemoSeeder::fillTheFloor();
+        $page = $this->actingAs($this->imre)->get('/')->assertOk();
+        $page->assertSeeInOrder(['SKP 208', 'Let the sealant cure', 'SKP 114', 'Hold the vacuum', 'now', 'SKP 115']);
+        $this->actingAs($this->imre)->get('/records')->assertOk()->assertSee('J0001')->assertSee('J0002');
+        $this->actingAs($this->imre)->get('/records?q=207')->assertSee('J0002')->assertDontSee('J0001');
+        $this->actingAs($this->imre)->get('/records?q=nothing')->assertSee('Nothing found');
+    }
+
+    public function test_the_plan_answers_in_the_units_of_the_person(): void
+    {
+        $this->actingAs($this->imre)->get('/jobs/new?vehicle=1')->assertSee('10.94')->assertSee('12.39 L');
+        $this->actingAs($this->imre)->post('/units');
+        $this->actingAs($this->imre->refresh())->get('/jobs/new?vehicle=1')->assertSee('13.09 qt');
+    }
+
+    /** A circle for a marker and 8 units a letter for a label are more than the fonts need. */
+    public function test_nothing_overlaps_in_the_elevation_view(): void
+    {
+        foreach (Circuit::query()->get() as $model) {
+            $drawing = new Drawing($model->read(), null);
+            $boxes = array_map(fn (array $l) => [$l['anchor'] === 'start' ? $l['x'] : $l['x'] - 8 * max(array_map(mb_strlen(...), $l['lines'])), $l['y'] - 13, 8 * max(array_map(mb_strlen(...), $l['lines'])), 17 * count($l['lines'])], $drawing->labels());
+            foreach ($boxes as $i => $a) {
+                self::assertGreaterThanOrEqual(0, $a[1]);
+                self::assertLessThanOrEqual($drawing->height, $a[1] + $a[3]);
+                foreach (array_slice($boxes, $i + 1) as $b) {
+                    self::assertFalse($a[0] < $b[0] + $b[2] && $b[0] < $a[0] + $a[2] && $a[1] < $b[1] + $b[3] && $b[1] < $a[1] + $a[3], $model->name);
+                }
+            }
+            foreach ($drawing->ports() as $i => $port) {
+                foreach (array_slice($drawing->ports(), $i + 1) as $other) {
+                    self::assertGreaterThan(26, hypot($port['x'] - $other['x'], $port['y'] - $other['y']), $model->name);
+                }
+            }
+        }
+    }
+
+    public function test_circuits_show_what_the_manual_says(): void
+    {
+        $this->actingAs($this->imre)->get('/circuits')->assertOk()->assertSee('Rescue ambulance');
+        $this->actingAs($this->imre)->get('/circuits/1')->assertOk()->assertSee('12.39 L')->assertSee('25.0 N·m')->assertSee('by feel');
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Aqbel\Core\Run\JobState;
+use Illuminate\Support\Facades\DB;
+
+final class JournalTest extends ShopTestCase
+{
+    public function test_a_repeated_send_counts_once(): void
+    {
+        $job = $this->plan();
+        foreach ([1, 2, 3] as $_) {
+            $this->enter($job, 'found', 'found', ['content' => 'full'], 'same-key-00001')->assertRedirect()->assertSessionHasNoErrors();
+        }
+        self::assertSame(1, $job->lines()->count());
+    }
+
+    public function test_two_tablets_add_to_one_journal_and_a_stale_form_says_so(): void
+    {
+        $job = $this->plan();
+        $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasNoErrors();
+        $this->enter($job, 'found', 'found', ['content' => 'low', 'missing' => '1 L'])->assertSessionHasNoErrors();
+        self::assertSame(2, $job->lines()->count());
+        $this->finish($job, 'found')->assertSessionHasNoErrors();
+        $this->finish($job, 'found')->assertSessionHasErrors('finish');
+        self::assertStringContainsString('finished this step', session('errors')->first('finish'));
+        $this->enter($job, 'nonsense', 'found')->assertSessionHasErrors('finish');
+    }
+
+    public function test_a_correction_counts_and_what_was_written_stays(): void
+    {
+        $job = $this->plan();
+        $this->enter($job, 'found', 'found', ['content' => 'low', 'missing' => '10 L']);
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}/entries/1")->assertOk()->assertSee('10 L');
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries/1", ['key' => 'correct-0001', 'fields' => ['content' => 'low', 'missing' => '1 L'], 'reason' => 'a zero too many'])->assertSessionHasNoErrors();
+        self::assertEqualsWithDelta(10730, $job->state()->ledger()->contentMl, 1);
+        self::assertSame(['found', 'correct'], $job->lines()->pluck('form')->all());
+        self::assertSame(['content' => 'low', 'missing' => 10000, 'freeze' => null], $job->lines()->first()->values);
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries/1", ['key' => 'withdraw-001', 'take_back' => '1'])->assertSessionHasNoErrors();
+        self::assertSame([], $job->state()->ledger()->lines);
+        $this->actingAs($this->imre)->from('/x')->post("/jobs/{$job->id}/entries/1", ['key' => 'withdraw-002', 'take_back' => '1'])->assertSessionHasErrors('finish');
+    }
+
+    public function test_lines_cannot_be_changed_or_removed(): void
+    {
+        $job = $this->plan();
+        $this->enter($job, 'found', 'found', ['content' => 'full']);
+        $line = $job->lines()->first();
+        foreach ([fn () => $line->update(['form' => 'x']), fn () => $line->delete()] as $tamper) {
+            try {
+                $tamper();
+                self::fail('the journal gave way');
+            } catch (\LogicException $refused) {
+                self::assertStringContainsString('only grows', $refused->getMessage());
+            }
+        }
+        self::assertSame(1, DB::table('journal_lines')->count());
+    }
+
+    public function test_the_ledger_counts_every_volume_once(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('look');
+        $ledger = $job->state()->ledger();
+        self::assertSame(['Content found', 'Out: Radiator drain cock', 'Out: Left block plug', 'Out: Right block plug'], array_map(fn ($line) => $line->label, $ledger->lines));
+        self::assertEqualsWithDelta($ledger->contentMl, $ledger->inMl() - $ledger->outMl(), 1e-6);
+    }
+
+    public function test_a_correction_that_changes_a_verdict_is_on_the_sign_off_list(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('sign_off');
+        $drained = $job->lines()->where('step', 'drain:radiator_cock')->where('form', 'out')->first();
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries/{$drained->seq}", ['key' => 'correct-0001', 'fields' => ['volume' => '2', 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'early']])->assertSessionHasNoErrors();
+        $this->finish($job, 'sign_off')->assertSessionHasErrors('finish');
+        self::assertStringContainsString('A correction changed a verdict', session('errors')->first('finish'));
+        $this->finish($job, 'sign_off', 'short')->assertSessionHasErrors('reason');
+        $this->finish($job, 'sign_off', 'Read twice, the pan leaked on the floor')->assertSessionHasNoErrors();
+        self::assertNotNull($job->refresh()->signed_at);
+        self::assertSame(JobState::OVERRIDE, $job->state()->closed['sign_off']->form);
+        $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasErrors('finish');
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}/record")->assertOk()->assertSee('the pan leaked on the floor');
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Carbon;
+
+/** What is never waved through, and what needs a reason. */
+final class SafetyTest extends ShopTestCase
+{
+    public function test_a_hot_neck_sealed_while_warming_is_never_opened_whatever_the_reason(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('cool_down:1');
+        $this->enter($job, 'cool_down:1', 'reading', ['ect' => '92', 'air' => '15'])->assertSessionHasNoErrors();
+        $this->finish($job, 'cool_down:1', 'The driver is waiting outside')->assertSessionHasErrors('finish');
+        self::assertSame('cool_down:1', $job->state()->stepInHand()?->id);
+        Carbon::setTestNow(now()->addHours(3));
+        $this->enter($job, 'cool_down:1', 'reading', ['ect' => '40', 'air' => '15']);
+        $this->finish($job, 'cool_down:1')->assertSessionHasNoErrors();
+        $this->enter($job, 'cold_level:1', 'opened', ['ect' => '60'])->assertSessionHasErrors('ect');
+    }
+
+    public function test_a_neck_under_a_funnel_may_be_topped_up_hot(): void
+    {
+        $job = $this->plan('SKP 207');
+        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'funnel'])
+            ->enter('reading', ['ect' => '88', 'far' => '81', 'outlet_front' => '66', 'outlet_rear' => '61', 'bubbles' => 'none', 'sign' => 'none']);
+        $this->enter($job, 'heat_cycle:1', 'topped', ['volume' => '0.3', 'vessel' => 'Measuring jug, 0.1 L marks'])->assertSessionHasNoErrors();
+    }
+
+    public function test_an_engine_never_runs_in_a_closed_room(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('heat_cycle:1');
+        $this->enter($job, 'heat_cycle:1', 'start', ['place' => 'closed', 'neck' => 'sealed'])->assertSessionHasErrors('place');
+        self::assertSame([], $job->state()->entriesOf('heat_cycle:1', 'start'));
+    }
+
+    public function test_steps_ahead_cannot_be_worked_past_the_cold_check(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('cold_check');
+        $this->enter($job, 'drain:radiator_cock', 'out', ['volume' => '3'])->assertSessionHasErrors('finish');
+        $this->finish($job, 'cold_check', 'It feels cold to the hand')->assertSessionHasErrors('finish');
+    }
+
+    public function test_cautions_are_acknowledged_once_a_job(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('make_safe');
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('Chock the wheels');
+        $this->finish($job, 'make_safe')->assertSessionHasErrors('finish');
+        $this->walk($job)->until('leak_check');
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertDontSee('Chock the wheels');
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/cautions", ['key' => 'caution-0001', 'step' => 'leak_check', 'hazard' => 'gravity'])->assertSessionHasErrors('hazard');
+    }
+
+    public function test_the_stop_limit_follows_neck_and_elevation(): void
+    {
+        $job = $this->plan('SKP 207');
+        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'funnel']);
+        // Half and half boils near 103 °C at 1,420 m: the fan at 96 °C cannot be waited for.
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('the fan cannot be the proof');
+        $this->enter($job, 'heat_cycle:1', 'reading', ['ect' => '95', 'far' => '90', 'outlet_front' => '66', 'outlet_rear' => '61', 'bubbles' => 'none', 'sign' => 'none']);
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('Shut off now');
+    }
+
+    public function test_cure_time_gates_and_a_typed_reason_is_kept(): void
+    {
+        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'drains' => ['radiator_cock'], 'cure' => '90']);
+        $job = \App\Models\Job::query()->latest('id')->firstOrFail();
+        $this->walk($job)->until('cure')->enter('started');
+        $this->finish($job, 'cure')->assertSessionHasErrors('finish');
+        $this->finish($job, 'cure', 'Dry gasket after all, no sealant used')->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}/record")->assertSee('Dry gasket after all');
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Models\Person;
+use App\Models\Vehicle;
+use Database\Seeders\DemoSeeder;
+use Database\Seeders\DemoWalk;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** The demo shop in memory, and a job under way in it. */
+abstract class ShopTestCase extends TestCase
+{
+    use RefreshDatabase;
+
+    protected Person $imre;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->seed(DemoSeeder::class);
+        $this->imre = Person::query()->where('login', 'imre')->firstOrFail();
+    }
+
+    protected function plan(string $plate = 'SKP 114', string $school = 'gravity'): Job
+    {
+        $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
+        $drains = array_map(fn ($port) => $port->id, $vehicle->circuit->read()->portsOf('drain'));
+        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => $vehicle->id, 'school' => $school, 'kind' => 'repair', 'chosen' => '1', 'drains' => $drains])->assertSessionHasNoErrors()->assertRedirect();
+
+        return Job::query()->latest('id')->firstOrFail();
+    }
+
+    protected function walk(Job $job): DemoWalk
+    {
+        return new DemoWalk($job, $this->imre);
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    protected function enter(Job $job, string $step, string $form, array $fields = [], ?string $key = null): TestResponse
+    {
+        return $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/entries", ['key' => $key ?? (string) Str::uuid(), 'step' => $step, 'form' => $form, 'fields' => $fields]);
+    }
+
+    protected function finish(Job $job, string $step, string $reason = ''): TestResponse
+    {
+        return $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => $step, 'reason' => $reason]);
+    }
+}
