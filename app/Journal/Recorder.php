@@ -45,7 +45,7 @@ final readonly class Recorder
             $read = $form->read($raw, $this->person->units);
             $kind->admit($at, $formName, $read['values']);
 
-            return [$stepId, $formName, $read['values'], $read['typed']];
+            return [$stepId, $formName, $read['values'], $read['typed'], $form->say($read['values'], $read['typed'])];
         });
     }
 
@@ -105,7 +105,7 @@ final readonly class Recorder
             $read = $form->read($raw, $this->person->units);
             StepCatalogue::of($at->step)->admit($at, $entry->form, $read['values']);
 
-            return [$entry->step, Journal::CORRECT, ['seq' => $seq, 'values' => $read['values'], 'reason' => mb_substr(trim($reason), 0, 300)], $read['typed']];
+            return [$entry->step, Journal::CORRECT, ['seq' => $seq, 'values' => $read['values'], 'reason' => mb_substr(trim($reason), 0, 300)], $read['typed'], $form->say($read['values'], $read['typed'])];
         });
     }
 
@@ -131,7 +131,7 @@ final readonly class Recorder
         return $open;
     }
 
-    /** @param  \Closure(JobState): ?array{string, string, array<string, mixed>, array<string, string>}  $line */
+    /** @param  \Closure(JobState): ?array{0: string, 1: string, 2: array<string, mixed>, 3: array<string, string>, 4?: string}  $line */
     private function write(\Closure $line): void
     {
         Context::add('job', $this->job->number());
@@ -150,9 +150,10 @@ final readonly class Recorder
                 return;
             }
             [$step, $form, $values, $typed] = $written;
+            $said = $written[4] ?? '';
             JournalLine::query()->create([
                 'job_id' => $this->job->id, 'seq' => (int) $this->job->lines()->max('seq') + 1, 'key' => $this->key, 'person_id' => $this->person->id,
-                'step' => $step, 'form' => $form, 'values' => $values, 'typed' => $typed, 'at' => now()->getTimestamp(),
+                'step' => $step, 'form' => $form, 'values' => $values, 'typed' => $typed, 'said' => $said, 'at' => now()->getTimestamp(),
             ]);
             Summary::refresh($this->job);
         });

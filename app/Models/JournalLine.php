@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $form
  * @property array<string, mixed> $values
  * @property array<string, string> $typed
+ * @property string $said the entry in words
  * @property int $at
  * @property Person $person
  */
@@ -41,6 +42,6 @@ class JournalLine extends Model
 
     public function entry(): Entry
     {
-        return new Entry($this->seq, $this->at, $this->person->name, $this->step, $this->form, $this->values, $this->typed);
+        return new Entry($this->seq, $this->at, $this->person->name, $this->step, $this->form, $this->values, $this->typed, said: $this->said);
     }
 }

@@ -13,6 +13,9 @@ final class Flood
 {
     private const FLAT = 1.0e-9;
 
+    /** @var array<int, true> cells of level runs that are known to have no way down; one never opens later */
+    private array $flat = [];
+
     /** @var \SplPriorityQueue<float, int> */
     private \SplPriorityQueue $candidates;
 
@@ -74,6 +77,9 @@ final class Flood
     /** Adds the lowest points downhill of a cell; true when there is one below the cell itself. */
     private function explore(int $from): bool
     {
+        if (isset($this->flat[$from])) {
+            return false;
+        }
         $stack = [$from];
         $seen = [$from => true];
         $below = false;
@@ -95,6 +101,12 @@ final class Flood
             if ($lowest && $own < $this->key[$from] - self::FLAT) {
                 $below = true;
                 $this->candidates->insert($cell, -$own);
+            }
+        }
+
+        if (! $below && count($seen) > 1) {
+            foreach ($seen as $cell => $_) {
+                $this->flat[$cell] = true;
             }
         }
 

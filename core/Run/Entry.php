@@ -22,6 +22,8 @@ final readonly class Entry
         public array $values = [],
         public array $typed = [],
         public ?array $correction = null,
+        /** What was entered, in words. */
+        public string $said = '',
     ) {
     }
 

@@ -31,7 +31,7 @@ final readonly class Journal
                 $old = $effective[$target] ?? null;
                 if ($old !== null) {
                     $effective[$target] = new Entry($old->seq, $old->at, $old->person, $old->step, $old->form, $line->values['values'], $line->typed,
-                        ['by' => $line->person, 'at' => $line->at, 'reason' => $line->text('reason')]);
+                        ['by' => $line->person, 'at' => $line->at, 'reason' => $line->text('reason')], $line->said);
                 }
             } else {
                 $effective[$line->seq] = $line;

@@ -99,6 +99,18 @@ final readonly class Field
             : (string) $this->default;
     }
 
+    /** A value in words; null when there is nothing to say. */
+    public function say(float|string|bool|null $value, ?string $typed): ?string
+    {
+        return match (true) {
+            $value === null || $value === false => null,
+            $this->type === 'check' => $this->label,
+            $this->type === 'choice' => $this->label.' '.mb_strtolower(mb_substr($this->choices[$value] ?? (string) $value, 0, 1)).mb_substr($this->choices[$value] ?? (string) $value, 1),
+            $this->type === 'text' => "{$this->label}: {$value}",
+            default => "{$this->label} {$typed}",
+        };
+    }
+
     /**
      * @return array{float|string|bool|null, ?string} the value in the core's unit, and what was typed
      *

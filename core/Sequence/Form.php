@@ -39,4 +39,17 @@ final readonly class Form
 
         return $problems === [] ? $read : throw new InvalidFields($problems);
     }
+
+    /**
+     * An entry in words, for screen, record and export alike. Quantities stay as they were typed.
+     *
+     * @param  array<string, mixed>  $values
+     * @param  array<string, string>  $typed
+     */
+    public function say(array $values, array $typed): string
+    {
+        $parts = array_filter(array_map(fn (Field $field) => $field->say($values[$field->name] ?? null, $typed[$field->name] ?? null), $this->fields));
+
+        return $parts === [] ? $this->button : implode(' · ', $parts);
+    }
 }

@@ -32,6 +32,12 @@ final readonly class PlanInput
     ) {
     }
 
+    /** The same choices by another school. */
+    public function with(string $school): self
+    {
+        return new self(...[...get_object_vars($this), 'school' => $school]);
+    }
+
     public function atmosphere(): Atmosphere
     {
         return Atmosphere::atElevation(Length::metres($this->elevationM));

@@ -26,10 +26,34 @@ final readonly class Planner
 
     public static function plan(Circuit $circuit, PlanInput $input): Plan
     {
-        $planner = new self($circuit, $input);
-        $predicted = $planner->predict();
+        return self::schools($circuit, $input)[$input->school];
+    }
 
-        return new Plan($input, $planner->steps($predicted), $predicted);
+    /** The same job by every school, from one simulation. @return array<string, Plan> by school */
+    public static function schools(Circuit $circuit, PlanInput $input): array
+    {
+        $predicted = (new self($circuit, $input))->predict();
+        $plans = [];
+        foreach ([PlanInput::GRAVITY, PlanInput::VACUUM] as $school) {
+            $planner = new self($circuit, $input->with($school));
+            $own = $planner->forSchool($predicted);
+            $plans[$school] = new Plan($planner->input, $planner->steps($own), $own);
+        }
+
+        return $plans;
+    }
+
+    /**
+     * @param  array<string, mixed>  $predicted
+     * @return array<string, mixed>
+     */
+    private function forSchool(array $predicted): array
+    {
+        $air = $this->input->school === PlanInput::VACUUM ? $predicted['vacuum']['top_up_ml'] : $predicted['fill']['air_ml'];
+        $predicted['fill']['air_ml'] = $air;
+        $predicted['fill']['accepted_ml'] = max(0.0, $predicted['capacity_ml'] - $predicted['headspace_ml'] - $air);
+
+        return $predicted;
     }
 
     /** @return array<string, mixed> drains, retained, fill, vacuum and coolant needed, with labels for people */
@@ -48,7 +72,6 @@ final readonly class Planner
         $usable = $circuit->capacityMl() - $headspace;
         $void = max(1.0, $usable - $drainage->retainedMl);
         $vacuum = $this->vacuum($void + $headspace, $headspace);
-        $air = $this->input->school === PlanInput::VACUUM ? $vacuum->topUp()->mL() : $brim->airMl;
         $mix = new Mix(Volume::millilitres($usable), Volume::millilitres($drainage->retainedMl), $circuit->facts->targetFraction, $this->input->targetFraction);
 
         return [
@@ -61,8 +84,7 @@ final readonly class Planner
             'drain_runs' => $drainage->runs,
             'full_runs' => self::withoutTrappedAir($cold->runs),
             'fill' => [
-                'accepted_ml' => max(0.0, $usable - $air),
-                'air_ml' => $air,
+                'air_ml' => $brim->airMl,
                 'flows' => $brim->flows,
                 'missing_mm' => $this->missing($brim),
                 'pockets' => array_map(fn (array $p) => [...$p, 'label' => implode(', ', array_keys($this->labelled($p['passages'])))], $brim->pockets),

@@ -64,6 +64,7 @@ return new class extends Migration
             $table->string('form', 40);
             $table->json('values');
             $table->json('typed');
+            $table->text('said');
             $table->unsignedInteger('at');
             $table->unique(['job_id', 'seq']);
             $table->unique(['job_id', 'key']);

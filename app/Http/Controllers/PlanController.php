@@ -26,10 +26,7 @@ final class PlanController
         }
         $circuit = $vehicle->circuit->read();
         $input = $request->planInput($circuit, Shop::here());
-        $schools = [];
-        foreach (['gravity', 'vacuum'] as $school) {
-            $schools[$school] = Planner::plan($circuit, $request->planInput($circuit, Shop::here(), $school));
-        }
+        $schools = Planner::schools($circuit, $input);
 
         return view($request->boolean('fragment') ? 'plan.outcome' : 'plan.create', [
             'vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'schools' => $schools, 'plan' => $schools[$input->school],

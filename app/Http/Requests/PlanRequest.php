@@ -52,7 +52,7 @@ final class PlanRequest extends FormRequest
     }
 
     /** @throws InvalidField */
-    public function planInput(Circuit $circuit, Shop $shop, ?string $school = null): PlanInput
+    public function planInput(Circuit $circuit, Shop $shop): PlanInput
     {
         $units = $this->user()->units;
         $number = fn (Field $field, float $default): float => ($text = $this->string($field->name)->toString()) === '' ? $default : (float) $field->read($text, $units)[0];
@@ -60,7 +60,7 @@ final class PlanRequest extends FormRequest
 
         return new PlanInput(
             $this->string('kind', 'repair')->toString(), $this->string('complaint', 'none')->toString(),
-            $school ?? $this->string('school', 'gravity')->toString(),
+            $this->string('school', 'gravity')->toString(),
             $this->has('chosen') || $this->isMethod('POST') ? array_values(array_intersect($this->array('opened'), array_keys($circuit->passages))) : [],
             $this->has('chosen') || $this->isMethod('POST') ? array_values(array_intersect($drainPorts, $this->array('drains'))) : $drainPorts,
             $shop->elevation_m,

@@ -3,10 +3,9 @@
         <h2 id="evidence-title">So far</h2>
         <ul>
             @foreach (array_reverse($entries) as $entry)
-                @continue (in_array($entry->form, ['acknowledge'], true))
                 <li>
                     <time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time>
-                    <span>{{ App\Journal\EntryText::of($at, $entry) }}@if ($entry->correction) <small>corrected by {{ $entry->correction['by'] }}, {{ date('H:i', $entry->correction['at']) }}</small>@endif <small class="by">{{ $entry->person }}</small></span>
+                    <span>{{ $entry->said }}@if ($entry->correction) <small>corrected by {{ $entry->correction['by'] }}, {{ date('H:i', $entry->correction['at']) }}</small>@endif <small class="by">{{ $entry->person }}</small></span>
                     <a class="correct" href="/jobs/{{ $job->id }}/entries/{{ $entry->seq }}" @if ($loop->first) data-key="u" data-key-label="Correct or take back the last entry" @endif>Correct</a>
                 </li>
             @endforeach
