@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Aqbel\Core\Run\Entry;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -38,10 +37,5 @@ class JournalLine extends Model
     public function person(): BelongsTo
     {
         return $this->belongsTo(Person::class);
-    }
-
-    public function entry(): Entry
-    {
-        return new Entry($this->seq, $this->at, $this->person->name, $this->step, $this->form, $this->values, $this->typed, said: $this->said);
     }
 }
