@@ -14,8 +14,11 @@ final readonly class PlanInput
 
     public const VACUUM = 'vacuum';
 
+    public const TOOLS = ['vacuum_filler' => 'Vacuum filler, compressed air', 'pressure_tester' => 'Pressure tester', 'refractometer' => 'Refractometer'];
+
     /**
      * @param  list<string>  $opened  passages of the circuit that were or will be opened
+     * @param  list<string>  $tools  at hand, of TOOLS
      * @param  list<string>  $drains  drain ports in the order they are opened
      */
     public function __construct(
@@ -29,6 +32,7 @@ final readonly class PlanInput
         public float $targetFraction,
         public float $cureMinutes,
         public HouseRules $rules,
+        public array $tools = ['vacuum_filler', 'pressure_tester', 'refractometer'],
     ) {
     }
 
@@ -41,6 +45,11 @@ final readonly class PlanInput
     public function atmosphere(): Atmosphere
     {
         return Atmosphere::atElevation(Length::metres($this->elevationM));
+    }
+
+    public function has(string $tool): bool
+    {
+        return in_array($tool, $this->tools, true);
     }
 
     /** @return array<string, mixed> */

@@ -9,6 +9,7 @@ use Aqbel\Core\Circuit\Passage;
 use Aqbel\Core\Coolant\Mix;
 use Aqbel\Core\Hydrostatics\Drainage;
 use Aqbel\Core\Hydrostatics\Filling;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Volume;
@@ -26,7 +27,7 @@ final readonly class Planner
 
     public static function plan(Circuit $circuit, PlanInput $input): Plan
     {
-        return self::schools($circuit, $input)[$input->school];
+        return self::schools($circuit, $input)[$input->school] ?? throw new InvalidField('school', 'A vacuum fill needs the vacuum filler at hand. Tick it under tools, or choose gravity.');
     }
 
     /** The same job by every school, from one simulation. @return array<string, Plan> by school */
@@ -34,7 +35,7 @@ final readonly class Planner
     {
         $predicted = (new self($circuit, $input))->predict();
         $plans = [];
-        foreach ([PlanInput::GRAVITY, PlanInput::VACUUM] as $school) {
+        foreach ($input->has('vacuum_filler') ? [PlanInput::GRAVITY, PlanInput::VACUUM] : [PlanInput::GRAVITY] as $school) {
             $planner = new self($circuit, $input->with($school));
             $own = $planner->forSchool($predicted);
             $plans[$school] = new Plan($planner->input, $planner->steps($own), $own);
@@ -133,7 +134,7 @@ final readonly class Planner
             new Step('drive', 'drive', Stage::Prove),
             new Step('cool_down:drive', 'cool_down', Stage::Prove),
             new Step('cold_level:drive', 'cold_level', Stage::Prove),
-            new Step('refractometer', 'refractometer', Stage::Prove),
+            $this->input->has('refractometer') ? new Step('refractometer', 'refractometer', Stage::Prove) : null,
             new Step('follow_up', 'follow_up', Stage::Prove),
             new Step('dispose', 'dispose', Stage::HandOver),
             new Step('sign_off', 'sign_off', Stage::HandOver),
@@ -153,7 +154,7 @@ final readonly class Planner
 
     /**
      * @param  array<string, mixed>  $predicted
-     * @return list<Step>
+     * @return list<Step|null>
      */
     private function gravitySteps(array $predicted): array
     {
@@ -170,7 +171,7 @@ final readonly class Planner
             new Step('open_bleeds', 'open_bleeds', Stage::Fill, ['ports' => $ports]),
             ...$bleeds,
             new Step('fill_level', 'fill_level', Stage::Fill),
-            new Step('pressure_test', 'pressure_test', Stage::Vacuum),
+            $this->input->has('pressure_tester') ? new Step('pressure_test', 'pressure_test', Stage::Vacuum) : null,
         ];
     }
 

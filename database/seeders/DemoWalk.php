@@ -17,7 +17,7 @@ use Illuminate\Support\Str;
 final class DemoWalk
 {
     private const ANSWERS = [
-        'found' => [['found', ['content' => 'low', 'missing' => '0.9 L'], 1]],
+        'found' => [['found', ['content' => 'low', 'missing' => '0.2 L'], 1]],
         'baseline' => [['baseline', ['ran' => 'no'], 1]],
         'cool_down' => [['reading', ['ect' => '24', 'air' => '16'], 1]],
         'inspect' => [['condition', ['hoses' => 'good', 'cap' => 'good', 'drips' => 'Damp under the left mount, old'], 3]],
@@ -92,7 +92,7 @@ final class DemoWalk
             return;
         }
         $answers = match ($step->kind) {
-            'drain' => [['opened', [], 8], ['out', ['volume' => (string) round(0.97 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
+            'drain' => [['opened', [], 8], ['out', ['volume' => (string) round(0.96 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
             'mix' => [['batch', ['concentrate' => '5.6', 'water' => '5.4'], 4]],
             default => self::ANSWERS[$step->kind] ?? [],
         };

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Elevation\Drawing;
 use App\Models\Circuit;
+use App\Models\Job;
 use Database\Seeders\DemoSeeder;
 
 final class FloorTest extends ShopTestCase
@@ -25,6 +26,15 @@ final class FloorTest extends ShopTestCase
         $this->actingAs($this->imre)->get('/jobs/new?vehicle=1')->assertSee('10.94')->assertSee('12.39 L');
         $this->actingAs($this->imre)->post('/units');
         $this->actingAs($this->imre->refresh())->get('/jobs/new?vehicle=1')->assertSee('13.09 qt');
+    }
+
+    public function test_the_sequence_follows_the_tools_at_hand(): void
+    {
+        $this->actingAs($this->imre)->get('/jobs/new?vehicle=1&chosen=1&tools_chosen=1&school=vacuum')->assertOk()
+            ->assertSee('needs the vacuum filler')->assertDontSee('Pressure test, cold')->assertDontSee('Measure the mixture');
+        $this->post('/jobs', ['vehicle' => 1, 'school' => 'vacuum', 'chosen' => '1', 'tools_chosen' => '1', 'tools' => ['refractometer']])->assertSessionHasErrors('school');
+        $this->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'tools_chosen' => '1', 'tools' => ['hammer']])->assertSessionHasErrors('tools.0');
+        self::assertSame(0, Job::query()->count());
     }
 
     /** A circle for a marker and 8 units a letter for a label are more than the fonts need. */

@@ -9,6 +9,7 @@ use App\Journal\Summary;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Planner;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Support\Facades\DB;
@@ -29,7 +30,7 @@ final class PlanController
         $schools = Planner::schools($circuit, $input);
 
         return view($request->boolean('fragment') ? 'plan.outcome' : 'plan.create', [
-            'vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'schools' => $schools, 'plan' => $schools[$input->school],
+            'vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'schools' => $schools, 'plan' => $schools[$input->school] ?? $schools[PlanInput::GRAVITY],
         ]);
     }
 

@@ -26,7 +26,7 @@ final class PlanRequest extends FormRequest
             'vehicle' => [$this->isMethod('POST') ? 'required' : 'nullable', 'integer', 'exists:vehicles,id', ...($this->isMethod('POST') ? [self::notOpenAlready(...)] : [])],
             'school' => ['nullable', 'in:gravity,vacuum'], 'kind' => ['nullable', 'in:'.implode(',', array_keys(self::JOBS))],
             'complaint' => ['nullable', 'in:'.implode(',', array_keys(self::COMPLAINTS))],
-            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'],
+            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
             'lift' => ['nullable', 'string', 'max:40'], 'target' => ['nullable', 'string', 'max:40'], 'cure' => ['nullable', 'string', 'max:40'],
         ];
     }
@@ -56,18 +56,20 @@ final class PlanRequest extends FormRequest
     {
         $units = $this->user()->units;
         $number = fn (Field $field, float $default): float => ($text = $this->string($field->name)->toString()) === '' ? $default : (float) $field->read($text, $units)[0];
+        $chosen = $this->has('chosen') || $this->isMethod('POST');
         $drainPorts = array_map(fn ($port) => $port->id, $circuit->portsOf('drain'));
 
         return new PlanInput(
             $this->string('kind', 'repair')->toString(), $this->string('complaint', 'none')->toString(),
             $this->string('school', 'gravity')->toString(),
-            $this->has('chosen') || $this->isMethod('POST') ? array_values(array_intersect($this->array('opened'), array_keys($circuit->passages))) : [],
-            $this->has('chosen') || $this->isMethod('POST') ? array_values(array_intersect($drainPorts, $this->array('drains'))) : $drainPorts,
+            $chosen ? array_values(array_intersect($this->array('opened'), array_keys($circuit->passages))) : [],
+            $chosen ? array_values(array_intersect($drainPorts, $this->array('drains'))) : $drainPorts,
             $shop->elevation_m,
             $number(Field::length('lift', 'Nose raised', 0, 600), 0.0),
             $number(self::targetField(), $circuit->facts->targetFraction),
             $number(Field::duration('cure', 'Sealant cures', \Aqbel\Core\Quantity\Unit::Minute, 172800), 0.0) / 60.0,
             $shop->houseRules(),
+            $chosen && $this->has('tools_chosen') ? array_values($this->array('tools')) : array_keys(PlanInput::TOOLS),
         );
     }
 

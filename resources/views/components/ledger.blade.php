@@ -8,7 +8,7 @@
     <summary aria-label="Ledger in full">
         <span>In <b>{{ $volume($ledger->inMl()) }}</b></span>
         <span>Out <b>{{ $volume($ledger->outMl()) }}</b></span>
-        <span>Content <b>{{ $started ? $volume($ledger->contentMl).' ± '.$units->format($ledger->plusMinusMl, Aqbel\Core\Quantity\Dimension::Volume, false) : 'not read' }}</b></span>
+        <span>Content <b>{{ $started ? $volume(max(0, $ledger->contentMl)).' ± '.$units->format($ledger->plusMinusMl, Aqbel\Core\Quantity\Dimension::Volume, false) : 'not read' }}</b></span>
         <span>Glycol <b>{{ $ledger->fraction() === null ? '–' : $units->format($ledger->fraction(), Aqbel\Core\Quantity\Unit::Percent) }}</b></span>
         <span>Room left <b>{{ $started ? $volume(max(0, $air)).' ± '.$units->format($ledger->trappedAirPlusMinusMl(), Aqbel\Core\Quantity\Dimension::Volume, false) : '–' }}</b></span>
     </summary>

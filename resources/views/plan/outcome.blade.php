@@ -27,6 +27,7 @@
         <thead><tr><th scope="col">School</th><th scope="col">Air left</th><th scope="col">Hands on</th><th scope="col">Waiting</th></tr></thead>
         <tbody>@foreach ($schools as $name => $school)<tr @class(['is-chosen' => $plan->input->school === $name])><th scope="row">{{ $name === 'gravity' ? 'Gravity with bleed points' : 'Vacuum fill' }}</th><td>{{ $volume($school->predicted['fill']['air_ml']) }}</td><td>{{ $hours($school->handsOnMinutes()) }}</td><td>{{ $hours($school->waitingMinutes()) }}</td></tr>@endforeach</tbody>
     </table>
+    @unless (isset($schools['vacuum']))<p class="help">Vacuum fill: needs the vacuum filler at hand.</p>@endunless
     @if ($plan->input->school === 'gravity')
         <p class="help">@if ($p['fill']['pockets'])Air stays at: {{ collect($p['fill']['pockets'])->map(fn ($k) => $k['label'].' '.$volume($k['volume_ml']))->implode('; ') }}.@else No air stays.@endif
         @foreach ($p['fill']['missing_mm'] as $port => $mm) <b>{{ $circuit->ports[$port]->label }} cannot run</b>@if ($mm > 0): it lies {{ $units->format($mm, Dimension::Length) }} above the neck. Raise the nose or set a funnel that high.@else: air reaches it last; the heat cycles must bring it out.@endif @endforeach</p>

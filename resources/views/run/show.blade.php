@@ -66,9 +66,9 @@
                 @endforeach
             @endif
 
-            <ol class="instructions">
-                @foreach ($kind->instructions($at) as $instruction)<li>{{ $instruction }}</li>@endforeach
-            </ol>
+            {{-- Before the first entry the instructions lead; afterwards the next entry does. --}}
+            @php $started = $at->entries() !== []; @endphp
+            @unless ($started)@include('run.instructions')@endunless
 
             @foreach ($forms as $form)
                 @php
@@ -92,6 +92,8 @@
                     @endif
                 </form>
             @endforeach
+
+            @if ($started)@include('run.instructions')@endif
 
             @include('run.evidence', ['entries' => $at->entries()])
 

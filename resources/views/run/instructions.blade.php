@@ -1,0 +1,3 @@
+<ol class="instructions">
+    @foreach ($kind->instructions($at) as $instruction)<li>{{ $instruction }}</li>@endforeach
+</ol>
