@@ -15,7 +15,7 @@ final class Catalogue
         $topics = [
             new Topics\AtmosphereTopic, new Topics\CoolantTopic, new Topics\VacuumPlanTopic, new Topics\VacuumProgressTopic,
             new Topics\VacuumHoldTopic, new Topics\CooldownTopic, new Topics\BoilMarginTopic,
-            new Topics\DrainTopic, new Topics\FillTopic,
+            new Topics\DrainTopic, new Topics\FillTopic, new Topics\CompareTopic,
         ];
 
         return array_combine(array_map(fn (Topic $topic) => $topic->name(), $topics), $topics);

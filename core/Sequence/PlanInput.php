@@ -14,7 +14,7 @@ final readonly class PlanInput
 
     public const VACUUM = 'vacuum';
 
-    public const TOOLS = ['vacuum_filler' => 'Vacuum filler, compressed air', 'pressure_tester' => 'Pressure tester', 'refractometer' => 'Refractometer'];
+    public const TOOLS = ['vacuum_filler' => 'Vacuum filler, compressed air', 'pressure_tester' => 'Pressure tester', 'refractometer' => 'Refractometer', 'funnel' => 'High funnel with adapter', 'ramps' => 'Ramps or lift for the nose'];
 
     /**
      * @param  list<string>  $opened  passages of the circuit that were or will be opened
@@ -32,7 +32,8 @@ final readonly class PlanInput
         public float $targetFraction,
         public float $cureMinutes,
         public HouseRules $rules,
-        public array $tools = ['vacuum_filler', 'pressure_tester', 'refractometer'],
+        public array $tools = ['vacuum_filler', 'pressure_tester', 'refractometer', 'funnel', 'ramps'],
+        public float $headMm = 0.0,
     ) {
     }
 

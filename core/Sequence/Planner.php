@@ -67,7 +67,7 @@ final readonly class Planner
         $neck = $circuit->fillPort()->id;
         $bleeds = array_map(fn ($port) => $port->id, $circuit->portsOf('bleed'));
         $barometer = $this->input->atmosphere()->pressure->kPa();
-        $brim = Filling::of($circuit, $neck, $bleeds, $gates, $lift, 0.0, $barometer);
+        $brim = Filling::of($circuit, $neck, $bleeds, $gates, $lift, $this->input->headMm, $barometer);
         $cold = Filling::of($circuit, $neck, $bleeds, $gates, 0.0, $circuit->facts->coldHeadMm, $barometer);
         $headspace = $cold->headspaceMl;
         $usable = $circuit->capacityMl() - $headspace;
@@ -212,7 +212,7 @@ final readonly class Planner
 
         return $items + ($this->input->school === PlanInput::VACUUM
             ? ['filler' => 'Vacuum filler with the adapter for this neck, compressed air']
-            : ['rags' => 'Rags and a small vessel for each bleed point']);
+            : ['rags' => 'Rags and a small vessel for each bleed point'] + ($this->input->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter for this neck, stopper'] : []));
     }
 
     /** @return array<string, string> */
@@ -249,7 +249,7 @@ final readonly class Planner
     /** Bleed points that cannot run in this pour, with the height that is missing. @return array<string, float> */
     private function missing(Filling $fill): array
     {
-        $surface = $this->circuit->heightMm($this->circuit->fillPort()->node, $this->input->noseLiftMm);
+        $surface = $this->circuit->heightMm($this->circuit->fillPort()->node, $this->input->noseLiftMm) + $this->input->headMm;
         $missing = [];
         foreach ($fill->silent($this->circuit) as $port) {
             $missing[$port->id] = max(0.0, $this->circuit->heightMm($port->node, $this->input->noseLiftMm) - $surface);

@@ -24,6 +24,14 @@ final class DemoSeeder extends Seeder
     private const VEHICLES = [
         'rescue-ambulance' => ['SKP 114' => 'Halvane rescue ambulance', 'SKP 115' => 'Halvane rescue ambulance, spare'],
         'school-minibus' => ['SKP 207' => 'Corvik school minibus', 'SKP 208' => 'Corvik school minibus, valley run'],
+        'post-van' => ['SKP 031' => 'Ostrel post van'],
+        'footpath-sweeper' => ['SKP 318' => 'Tirl footpath sweeper'],
+        'piste-groomer' => ['SKP 902' => 'Marrune piste groomer'],
+        'taxi-engine' => ['SKP 660' => 'Dunmere hybrid taxi, engine loop'],
+        'taxi-electronics' => ['SKP 660 LT' => 'Dunmere hybrid taxi, electronics loop'],
+        'standby-generator' => ['GEN 1' => 'Pellow stand-by generator'],
+        'yard-tractor' => ['YT 2' => 'Pellow yard tractor'],
+        'compact-loader' => ['SKP 447' => 'Ostrel compact loader'],
     ];
 
     public function run(): void

@@ -73,7 +73,7 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->signIn();
         $this->visit('/jobs/new?vehicle=1');
-        $this->see('1.04 L', '.schools');
+        $this->see('Vacuum fill', '.schools');
         self::$browser->executeScript('const box = document.querySelector("input[value=right_plug]"); box.click()');
         self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->see('Right bank, lower jacket', '.plan-numbers');

@@ -9,9 +9,11 @@ use App\Journal\Summary;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use Aqbel\Core\Comparison\Comparison;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Planner;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
@@ -20,17 +22,20 @@ final class PlanController
 {
     public function create(PlanRequest $request): View
     {
-        $vehicles = Vehicle::query()->with('circuit')->orderBy('plate')->get();
+        $vehicles = Vehicle::query()->with('circuit')->orderBy('id')->get();
         $vehicle = $vehicles->firstWhere('id', $request->integer('vehicle')) ?? $vehicles->first();
         if ($vehicle === null) {
             return view('plan.empty');
         }
         $circuit = $vehicle->circuit->read();
         $input = $request->planInput($circuit, Shop::here());
-        $schools = Planner::schools($circuit, $input);
+        $key = sha1($vehicle->circuit_id.json_encode($input->toArray()));
+        $schools = Cache::remember("plan.{$key}", 3600, fn () => Planner::schools($circuit, $input));
+        $comparison = Cache::remember('compare.'.sha1($vehicle->circuit_id.json_encode([$input->drains, $input->tools, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 86400,
+            fn () => Comparison::of($circuit, $input->drains, $input->tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg));
 
         return view($request->boolean('fragment') ? 'plan.outcome' : 'plan.create', [
-            'vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'schools' => $schools, 'plan' => $schools[$input->school] ?? $schools[PlanInput::GRAVITY],
+            'vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'schools' => $schools, 'comparison' => $comparison, 'plan' => $schools[$input->school] ?? $schools[PlanInput::GRAVITY],
         ]);
     }
 

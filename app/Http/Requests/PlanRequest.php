@@ -27,7 +27,7 @@ final class PlanRequest extends FormRequest
             'school' => ['nullable', 'in:gravity,vacuum'], 'kind' => ['nullable', 'in:'.implode(',', array_keys(self::JOBS))],
             'complaint' => ['nullable', 'in:'.implode(',', array_keys(self::COMPLAINTS))],
             'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
-            'lift' => ['nullable', 'string', 'max:40'], 'target' => ['nullable', 'string', 'max:40'], 'cure' => ['nullable', 'string', 'max:40'],
+            'lift' => ['nullable', 'string', 'max:40'], 'head' => ['nullable', 'string', 'max:40'], 'target' => ['nullable', 'string', 'max:40'], 'cure' => ['nullable', 'string', 'max:40'],
         ];
     }
 
@@ -70,6 +70,7 @@ final class PlanRequest extends FormRequest
             $number(Field::duration('cure', 'Sealant cures', \Aqbel\Core\Quantity\Unit::Minute, 172800), 0.0) / 60.0,
             $shop->houseRules(),
             $chosen && $this->has('tools_chosen') ? array_values($this->array('tools')) : array_keys(PlanInput::TOOLS),
+            $number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence\Steps;
 
+use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Step;
@@ -34,6 +35,9 @@ final class OpenBleeds extends Checklist
     protected function items(Situation $at): array
     {
         $items = ['heater' => 'Heater valve open, control on hot'];
+        if ($at->job->plan->input->headMm > 0.0) {
+            $items['funnel'] = 'High funnel sealed on the neck, surface '.$at->say($at->job->plan->input->headMm, Dimension::Length).' above it';
+        }
         foreach ((array) $at->param('ports') as $port) {
             $items["port_{$port}"] = 'Open: '.$at->circuit()->port($port)->label;
         }

@@ -22,15 +22,19 @@
     </dl>
 </section>
 <section class="schools" aria-labelledby="schools-title">
-    <h2 id="schools-title">Schools, for this circuit</h2>
+    <h2 id="schools-title">Which school, for this circuit</h2>
+    <p class="recommended">{{ $comparison->reason }}</p>
     <table>
-        <thead><tr><th scope="col">School</th><th scope="col">Air left</th><th scope="col">Hands on</th><th scope="col">Waiting</th></tr></thead>
-        <tbody>@foreach ($schools as $name => $school)<tr @class(['is-chosen' => $plan->input->school === $name])><th scope="row">{{ $name === 'gravity' ? 'Gravity with bleed points' : 'Vacuum fill' }}</th><td>{{ $volume($school->predicted['fill']['air_ml']) }}</td><td>{{ $hours($school->handsOnMinutes()) }}</td><td>{{ $hours($school->waitingMinutes()) }}</td></tr>@endforeach</tbody>
+        <thead><tr><th scope="col">School</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr></thead>
+        <tbody>
+            @foreach ($comparison->schools as $i => $school)<tr @class(['is-recommended' => $school === $comparison->recommended])><th scope="row">{{ $school->label }}@if ($school->heatCycles > 1) <small>{{ $school->heatCycles }} heat cycles</small>@endif</th><td>{{ $school->estimate ? '~' : '' }}{{ $volume($school->airMl) }}</td><td>{{ $hours($school->handsOnMinutes) }}</td><td>{{ $hours($school->totalMinutes) }}</td></tr>@endforeach
+        </tbody>
     </table>
+    <p class="help">Allowed: {{ $volume($comparison->limitMl) }}. @if ($comparison->cheapest)Cheapest fill under it: {{ implode(', ', array_filter([$comparison->cheapest['open'] === [] ? 'no bleed point' : implode(' and ', array_map(fn ($id) => $circuit->ports[$id]->label, $comparison->cheapest['open'])), $comparison->cheapest['nose_lift_mm'] > 0 ? 'nose raised '.$units->format($comparison->cheapest['nose_lift_mm'], Dimension::Length) : null, $comparison->cheapest['head_mm'] > 0 ? 'funnel '.$units->format($comparison->cheapest['head_mm'], Dimension::Length).' above the neck' : null])) }}.@else No raise, funnel and bleed points get under it by pouring.@endif</p>
+    @foreach ($comparison->never as $never)<p class="help"><b>{{ $circuit->ports[$never['port']]->label }} cannot run as it stands</b>@if ($never['missing_mm'] > 0): {{ $units->format($never['missing_mm'], Dimension::Length) }} above the neck. A funnel that high{{ $never['nose_lift_mm'] ? ', or the nose raised '.$units->format($never['nose_lift_mm'], Dimension::Length).',' : '' }} would do.@else: air seals it off first.@endif</p>@endforeach
     @unless (isset($schools['vacuum']))<p class="help">Vacuum fill: needs the vacuum filler at hand.</p>@endunless
     @if ($plan->input->school === 'gravity')
-        <p class="help">@if ($p['fill']['pockets'])Air stays at: {{ collect($p['fill']['pockets'])->map(fn ($k) => $k['label'].' '.$volume($k['volume_ml']))->implode('; ') }}.@else No air stays.@endif
-        @foreach ($p['fill']['missing_mm'] as $port => $mm) <b>{{ $circuit->ports[$port]->label }} cannot run</b>@if ($mm > 0): it lies {{ $units->format($mm, Dimension::Length) }} above the neck. Raise the nose or set a funnel that high.@else: air reaches it last; the heat cycles must bring it out.@endif @endforeach</p>
+        <p class="help">@if ($p['fill']['pockets'])As chosen, air stays at: {{ collect($p['fill']['pockets'])->map(fn ($k) => $k['label'].' '.$volume($k['volume_ml']))->implode('; ') }}.@else No air stays.@endif</p>
     @else
         <p class="help">Pull to {{ $units->format($p['vacuum']['target_kpa'], Unit::InchOfMercury) }}: the same quality here as {{ $plan->input->rules->seaLevelVacuumInHg }} inHg at sea level. Circuit below {{ $units->format($p['vacuum']['max_temp_c'], Dimension::Temperature) }}. It draws in {{ $volume($p['vacuum']['intake_ml']) }}, then top up {{ $volume($p['vacuum']['top_up_ml']) }}.</p>
     @endif
