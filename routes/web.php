@@ -41,7 +41,16 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/circuits', [CircuitController::class, 'index']);
-    Route::get('/circuits/{circuit}', [CircuitController::class, 'show'])->whereNumber('circuit');
+    Route::get('/circuits/new', [CircuitController::class, 'create']);
+    Route::post('/circuits', [CircuitController::class, 'store']);
+    Route::post('/circuits/preview', [CircuitController::class, 'preview']);
+    Route::whereNumber('circuit')->prefix('/circuits/{circuit}')->group(function (): void {
+        Route::get('/', [CircuitController::class, 'show']);
+        Route::get('/edit', [CircuitController::class, 'edit']);
+        Route::post('/', [CircuitController::class, 'store']);
+        Route::get('/export', [CircuitController::class, 'export']);
+        Route::get('/elevation.svg', [CircuitController::class, 'svg']);
+    });
 });
 
 // The yardstick of `./aqbel bench`: a bare page with the session, the signed-in person and one query.

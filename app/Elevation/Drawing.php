@@ -106,12 +106,27 @@ final readonly class Drawing
         return array_map(fn (float $mm) => round(self::GUTTER + ($this->leftMm + $mm) * $this->scale, 1), $this->breaks);
     }
 
-    /** The front wheel, to recognise the vehicle by. @return array{x: float, y: float, r: float} */
-    public function wheel(): array
+    /** The front wheel, to recognise the vehicle by; null where there is none in the picture. @return array{x: float, y: float, r: float}|null */
+    public function wheel(): ?array
     {
-        $r = 330.0 * $this->scale;
+        $r = min(330.0, 0.2 * $this->circuit->wheelbaseMm) * $this->scale;
+        if ($this->circuit->facts->stationary || $this->x(0.0) + $r > self::WIDTH || $this->x(0.0) - $r < 0.0) {
+            return null;
+        }
 
         return ['x' => $this->x(0.0), 'y' => round($this->floor() - $r, 1), 'r' => round($r, 1)];
+    }
+
+    /** Drawing units to the millimetre, for dragging. */
+    public function scale(): float
+    {
+        return $this->scale;
+    }
+
+    /** @return array<string, array{float, float}> where each node stands */
+    public function nodes(): array
+    {
+        return array_map(fn ($node) => [$this->x($node->xMm), $this->y($this->circuit->heightMm($node->id, $this->noseLiftMm))], $this->circuit->nodes);
     }
 
     /** Height of the cold level. */
@@ -177,6 +192,7 @@ final readonly class Drawing
             $lines = explode("\n", wordwrap($label, 12, "\n"));
             $sides[$x < self::WIDTH / 2.0 ? 'left' : 'right'][] = ['lines' => $lines, 'to' => [$x, $y], 'tall' => count($lines) * self::LABEL_LINE + 6.0];
         }
+        $sides['left'][] = ['lines' => [''], 'to' => [0.0, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 10.0];
         $sides['right'][] = ['lines' => [self::DATUM_TEXT], 'to' => [self::WIDTH, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 6.0];
         $labels = [];
         foreach ($sides as $side => $column) {

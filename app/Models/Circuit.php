@@ -6,11 +6,15 @@ namespace App\Models;
 
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\CircuitReader;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 
 /**
  * One revision of a vehicle model's circuit.
  *
+ * @property int $id
+ * @property string $key
+ * @property int $revision
  * @property string $name
  * @property array<string, mixed> $document
  */
@@ -19,6 +23,18 @@ class Circuit extends Model
     protected $guarded = [];
 
     protected $casts = ['document' => 'array'];
+
+    /** Only the newest revision of each. @param  Builder<Circuit>  $query */
+    public function scopeNewest(Builder $query): void
+    {
+        $query->whereIn('id', fn ($latest) => $latest->from('circuits')->selectRaw('max(id)')->groupBy('key'));
+    }
+
+    /** @return Builder<Vehicle> */
+    public function vehiclesOfAllRevisions(): Builder
+    {
+        return Vehicle::query()->whereIn('circuit_id', self::query()->where('key', $this->key)->select('id'));
+    }
 
     public function read(): CoreCircuit
     {

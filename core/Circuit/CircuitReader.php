@@ -110,7 +110,8 @@ final class CircuitReader
                 $in->choice('neck', ['pressurised_tank', 'radiator_cap'], 'pressurised_tank'),
                 self::text($raw, 'cold_level', 'facts', 120) ?? 'the cold mark',
                 $in->number('cold_head_mm', -500, 500, 0), self::text($raw, 'heater_drive', 'facts', 40) ?? 'cable',
-                $outlets === [] ? ['front'] : $outlets, self::text($raw, 'source', 'facts', 160) ?? 'not stated',
+                isset($raw['outlets']) ? $outlets : ['front'], self::text($raw, 'source', 'facts', 160) ?? 'not stated',
+                $in->optionalNumber('capacity_ml', 100, 500_000), ($raw['stationary'] ?? false) === true,
             );
         } catch (InvalidField $invalid) {
             throw str_starts_with($invalid->field, 'facts') ? $invalid : $invalid->within('facts');

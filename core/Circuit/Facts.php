@@ -10,7 +10,7 @@ use Aqbel\Core\Fluid\GlycolBase;
 /** What the service manual says of the vehicle, as far as it is known; every figure may be absent. */
 final readonly class Facts
 {
-    /** @param  non-empty-list<string>  $outlets heater outlets, e.g. front and rear */
+    /** @param  list<string>  $outlets  heater outlets, e.g. front and rear; none without a heater */
     public function __construct(
         public ?float $capKpa,
         public ?float $thermostatStartC,
@@ -29,6 +29,9 @@ final readonly class Facts
         public string $heaterDrive,
         public array $outlets,
         public string $source,
+        /** The manual's capacity; null when not stated. */
+        public ?float $capacityMl = null,
+        public bool $stationary = false,
     ) {
     }
 

@@ -26,7 +26,6 @@ final class DemoWalk
         'cure' => [['started', [], 60]],
         'bleed' => [['poured', ['volume' => '4.8', 'vessel' => 'Mixing bucket, 0.25 L marks'], 6], ['running', [], 2], ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1]],
         'fill_level' => [['poured', ['volume' => '1.1', 'vessel' => 'Measuring jug, 0.1 L marks'], 3], ['returned', ['caught' => '0.2', 'left' => '0.1', 'spilt' => '50 mL'], 1], ['at_mark', [], 1]],
-        'pressure_test' => [['test', ['start' => '88', 'end' => '87.5', 'held' => '5'], 6]],
         'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
         'hold' => [['reading', ['vacuum' => '21.5'], 5], ['reading', ['vacuum' => '21.5'], 10], ['reading', ['vacuum' => '21.3'], 1]],
         'vacuum_fill' => [['poured', ['volume' => '3', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '16.5'], 3], ['poured', ['volume' => '3.2', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '0'], 3]],
@@ -94,11 +93,24 @@ final class DemoWalk
         $answers = match ($step->kind) {
             'drain' => [['opened', [], 8], ['out', ['volume' => (string) round(0.96 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
             'mix' => [['batch', ['concentrate' => '5.6', 'water' => '5.4'], 4]],
+            'pressure_test' => [['test', ['start' => (string) min(88, $this->job->state()->circuit->facts->capKpa ?? 50), 'end' => (string) (min(88, $this->job->state()->circuit->facts->capKpa ?? 50) - 1), 'held' => '5'], 6]],
+            'heat_cycle' => $this->hotEnough(),
             default => self::ANSWERS[$step->kind] ?? [],
         };
         foreach ($answers as [$form, $fields, $minutes]) {
             $this->enter($form, $fields, $minutes);
         }
+    }
+
+    /** A cycle that proves whatever this vehicle can show, below its own limit. @return list<array{string, array<string, string>, int}> */
+    private function hotEnough(): array
+    {
+        $facts = $this->job->state()->circuit->facts;
+        $answers = self::ANSWERS['heat_cycle'];
+        $coolant = min(97.0, ($facts->limitC ?? 200.0) - 6.0, ($facts->fanOnC ?? 200.0) + 2.0);
+        $answers[1][1] = ['ect' => (string) $coolant, 'far' => (string) ($coolant - 6.0), 'bubbles' => 'hidden', 'sign' => 'none'] + array_fill_keys(array_map(fn (string $o) => "outlet_{$o}", $facts->outlets), '64');
+
+        return $answers;
     }
 
     private function recorder(): Recorder

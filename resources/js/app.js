@@ -1,4 +1,5 @@
 import { startClocks } from './clocks.js';
+import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
 import { followPlan } from './plan.js';
 import { listenForShortcuts } from './shortcuts.js';
@@ -6,6 +7,7 @@ import { listenForShortcuts } from './shortcuts.js';
 startClocks();
 watchForms();
 followPlan();
+startEditor();
 listenForShortcuts();
 
 document.querySelector('[data-print]')?.addEventListener('click', () => window.print());

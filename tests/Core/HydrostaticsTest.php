@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Aqbel\Core\Calc\Catalogue;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\CircuitReader;
 use Aqbel\Core\Hydrostatics\Drainage;
@@ -45,6 +46,50 @@ final class HydrostaticsTest extends TestCase
         // Boyle with ρ 1070 kg/m³: about 5 m of coolant over 85.39 kPa and over 101.325 kPa.
         self::assertEqualsWithDelta(1000 * 101.325 / (101.325 + 1.070 * 9.80665 * 4.93), $air, 10);
         self::assertLessThan($air, Filling::of($deep, 'fill', barometerKpa: 85.39)->airMl);
+    }
+
+    /** The post van worked through by hand and by a slow plain model; results within 1 % of capacity. */
+    public function test_the_worked_post_van(): void
+    {
+        $van = json_decode((string) file_get_contents(__DIR__.'/../fixtures/post-van.json'), true);
+        self::assertCount(9, $van['worked']);
+        foreach ($van['worked'] as $i => $case) {
+            $answer = Catalogue::answer($case['topic'], (string) json_encode(['circuit' => $van['circuit'], ...$case['in']]));
+            self::assertAlike($case['out'], $answer, 89.5, "case {$i}");
+        }
+    }
+
+    /** Every number of the expected answer, wherever it stands. @param  array<mixed>  $expected @param  array<mixed>  $answer */
+    private static function assertAlike(array $expected, array $answer, float $delta, string $path): void
+    {
+        foreach ($expected as $key => $value) {
+            self::assertArrayHasKey($key, $answer, "{$path}.{$key}");
+            match (true) {
+                is_array($value) => self::assertAlike($value, $answer[$key], $delta, "{$path}.{$key}"),
+                is_float($value) || is_int($value) => self::assertEqualsWithDelta($value, $answer[$key], $delta, "{$path}.{$key}"),
+                default => self::assertSame($value, $answer[$key], "{$path}.{$key}"),
+            };
+        }
+    }
+
+    /** One more bleed point under the surface nearly always traps no more: an early run over a saddle can seal another branch. */
+    public function test_one_more_open_bleed_point_nearly_always_traps_no_more(): void
+    {
+        $worse = 0;
+        foreach ($this->circuits() as $circuit) {
+            $one = Filling::of($circuit, 'fill', ['b0'], headMm: 2000.0)->airMl;
+            $worse += Filling::of($circuit, 'fill', ['b0', 'b1'], headMm: 2000.0)->airMl > $one + 0.01 * $circuit->capacityMl() ? 1 : 0;
+        }
+        self::assertLessThanOrEqual(2, $worse);
+    }
+
+    public function test_a_weeping_gate_passes_air_and_a_shut_one_does_not(): void
+    {
+        $van = json_decode((string) file_get_contents(__DIR__.'/../fixtures/post-van.json'), true)['circuit'];
+        $weeping = Filling::of(CircuitReader::read($van), 'neck', ['bleed_stat'], ['heater']);
+        $van['gates'][0]['weeps'] = false;
+        $shut = Filling::of(CircuitReader::read($van), 'neck', [], ['heater']);
+        self::assertGreaterThan($weeping->airMl + 300, $shut->airMl);
     }
 
     public function test_volume_is_conserved_and_nothing_stands_above_the_surface(): void
@@ -107,6 +152,7 @@ final class HydrostaticsTest extends TestCase
             'negative height' => [['nodes' => [['z_mm' => -5]]], 'nodes.0.z_mm'], 'missing node' => [['passages' => [['to' => 'nowhere']]], 'passages.0.to'], 'one end' => [['passages' => [['to' => 'a']]], 'passages.0.to'],
             'hostile id' => [['ports' => [['id' => '<script>']]], 'ports.0.id'], 'no neck' => [['ports' => [['kind' => 'drain']]], 'ports'], 'unknown kind' => [['passages' => [['kind' => 'rope']]], 'passages.0.kind'],
             'loose part' => [['nodes' => [2 => ['id' => 'c', 'x_mm' => 1, 'z_mm' => 2], 3 => ['id' => 'd', 'x_mm' => 1, 'z_mm' => 9]], 'passages' => [1 => ['id' => 'q', 'from' => 'c', 'to' => 'd', 'volume_ml' => 5]]], 'passages.1'],
+            'too many' => [['passages' => array_fill(1, 10000, ['id' => 'x', 'from' => 'a', 'to' => 'b', 'volume_ml' => 5])], 'passages'],
             'hostile label' => [['ports' => [['label' => "a\0b"]]], 'ports.0.label'], 'fact' => [['facts' => ['cap_kpa' => -4]], 'facts.cap_kpa'],
         ];
     }

@@ -180,7 +180,7 @@ final class HeatCycle extends StepKind
         $limit = StopLimitAtNeck::of($at, $this->neck($at) ?? 'open');
         $ect = (float) $last->number('ect');
         $full = $at->facts()->thermostatFullC;
-        $coldest = min(array_map(fn (string $o) => $last->number("outlet_{$o}") ?? 999.0, $at->facts()->outlets));
+        $coldest = min([999.0, ...array_map(fn (string $o) => $last->number("outlet_{$o}") ?? 999.0, $at->facts()->outlets)]);
 
         return match (true) {
             $last->text('sign') !== 'none' => Judgement::stop('Shut off now', 'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.'),
@@ -198,7 +198,7 @@ final class HeatCycle extends StepKind
         $readings = $at->entries('reading');
         $last = $readings[count($readings) - 1];
         $opened = array_filter($readings, fn (Entry $e) => $e->number('ect') >= ($facts->thermostatStartC ?? 75.0) && $e->number('ect') - $e->number('far') <= self::PASSED_GAP_C);
-        $missing = $opened === [] ? ["heat on the far side of the thermostat ({$facts->thermostatFarSide})"] : [];
+        $missing = $opened === [] && $at->circuit()->gatesOf('thermostat') !== [] ? ["heat on the far side of the thermostat ({$facts->thermostatFarSide})"] : [];
         foreach ($facts->outlets as $outlet) {
             if ($last->number("outlet_{$outlet}") < self::HOT_AIR_C) {
                 $missing[] = "the {$outlet} outlet really hot, ".$at->degrees(self::HOT_AIR_C).' or more';

@@ -1,6 +1,7 @@
 @php use Aqbel\Core\Quantity\Dimension; $facts = $circuit->facts; @endphp
 <x-layout :title="$circuit->name">
-    <header class="page-head"><h1>{{ $circuit->name }}</h1><p>Revision {{ $model->revision }} · {{ $facts->source }}</p></header>
+    <header class="page-head"><h1>{{ $circuit->name }}</h1><p>Revision {{ $model->revision }} · {{ $facts->source }}</p>
+        <span class="page-actions"><a class="button button-quiet" href="/circuits/{{ $model->id }}/export">Export</a><a class="button button-quiet" href="/circuits/{{ $model->id }}/elevation.svg">SVG</a>@if (auth()->user()->role === 'lead')<a class="button button-quiet" href="/circuits/new?from={{ $model->id }}" data-key="n" data-key-label="New circuit from this layout">New from this layout</a><a class="button" href="/circuits/{{ $model->id }}/edit" data-key="e" data-key-label="Edit">Edit</a>@endif</span></header>
     <div class="circuit-page">
         <x-elevation :circuit="$circuit"/>
         <div>

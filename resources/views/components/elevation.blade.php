@@ -1,5 +1,5 @@
 {{-- The elevation view: side view to scale, front to the left. Coolant is solid, trapped air hatched, open air empty. --}}
-@props(['circuit', 'runs' => null, 'states' => [], 'focus' => null, 'lift' => 0.0, 'legend' => true])
+@props(['circuit', 'runs' => null, 'states' => [], 'focus' => null, 'lift' => 0.0, 'legend' => true, 'editable' => false, 'style' => null])
 @php
     $drawing = new App\Elevation\Drawing($circuit, $runs, (float) $lift);
     $height = round($drawing->height);
@@ -8,17 +8,16 @@
     $kinds = ['fill' => 'fill neck', 'bleed' => 'bleed point', 'drain' => 'drain'];
 @endphp
 <figure {{ $attributes->class('elevation') }}>
-    <svg viewBox="0 0 {{ App\Elevation\Drawing::WIDTH }} {{ $height }}" role="img" aria-label="Side view of the circuit: {{ $circuit->name }}">
+    <svg viewBox="0 0 {{ App\Elevation\Drawing::WIDTH }} {{ $height }}" role="{{ $editable ? 'group' : 'img' }}" data-scale="{{ $drawing->scale() }}" aria-label="Side view of the circuit: {{ $circuit->name }}">
         <defs>
             <pattern id="air-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><rect width="7" height="7" class="el-air-ground"/><line x1="0" y1="0" x2="0" y2="7" class="el-air-line"/></pattern>
         </defs>
         <line x1="0" x2="{{ App\Elevation\Drawing::WIDTH }}" y1="{{ $drawing->floor() }}" y2="{{ $drawing->floor() }}" class="el-floor"/>
-        <circle cx="{{ $wheel['x'] }}" cy="{{ $wheel['y'] }}" r="{{ $wheel['r'] }}" class="el-wheel"/>
-        <circle cx="{{ $wheel['x'] }}" cy="{{ $wheel['y'] }}" r="{{ round($wheel['r'] * .55, 1) }}" class="el-wheel"/>
+        @if ($wheel)<circle cx="{{ $wheel['x'] }}" cy="{{ $wheel['y'] }}" r="{{ $wheel['r'] }}" class="el-wheel"/><circle cx="{{ $wheel['x'] }}" cy="{{ $wheel['y'] }}" r="{{ round($wheel['r'] * .55, 1) }}" class="el-wheel"/>@endif
         <text x="8" y="{{ $drawing->floor() + 18 }}" class="el-note">front</text>
         <text x="{{ App\Elevation\Drawing::WIDTH - 8 }}" y="{{ $drawing->floor() + 18 }}" text-anchor="end" class="el-note">rear</text>
         @foreach ($labels as $label)
-            @continue ($label['lines'] === [App\Elevation\Drawing::DATUM_TEXT])
+            @continue ($label['lines'] === [App\Elevation\Drawing::DATUM_TEXT] || $label['lines'] === [''])
             <line x1="{{ $label['from'][0] }}" y1="{{ $label['from'][1] }}" x2="{{ $label['to'][0] }}" y2="{{ $label['to'][1] }}" class="el-leader"/>
         @endforeach
         @foreach ($drawing->passages() as $passage)
@@ -50,6 +49,7 @@
                 <text x="{{ $x }}" y="{{ $y + 5 }}" text-anchor="middle" class="el-number">{{ $port['number'] }}</text>
             </g>
         @endforeach
+        @if ($editable)@foreach ($drawing->nodes() as $id => [$x, $y])<circle cx="{{ $x }}" cy="{{ $y }}" r="9" class="el-node" tabindex="0" role="button" data-node="{{ $id }}" aria-label="{{ $circuit->nodes[$id]->label }}: drag, or arrow keys move it by 10 mm"/>@endforeach @endif
     </svg>
     @if ($legend)
         <figcaption>

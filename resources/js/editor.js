@@ -1,0 +1,181 @@
+// The circuit editor: one document in memory, edited by rows and by dragging; the core draws and predicts on the server.
+
+const KINDS = ['hose', 'radiator', 'block', 'head', 'heater', 'tank', 'line', 'pump', 'cooler'];
+const TABLES = {
+    nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }), columns: [['label', 'text', 'Name'], ['x_mm', 'number', 'Forward, mm'], ['z_mm', 'number', 'Height, mm']] },
+    passages: {
+        title: 'Passages', fresh: (id, doc) => ({ id, from: doc.nodes[0].id, to: doc.nodes[1].id, volume_ml: 100, kind: 'hose', label: 'new passage' }),
+        columns: [['label', 'text', 'Name'], ['kind', KINDS, 'Kind'], ['from', 'nodes', 'From'], ['to', 'nodes', 'To'], ['volume_ml', 'number', 'Volume, mL']],
+    },
+    gates: { title: 'Gates', fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }), columns: [['label', 'text', 'Name'], ['kind', ['thermostat', 'heater_valve', 'valve'], 'Kind'], ['passage', 'passages', 'In'], ['weeps', 'check', 'Weeps']] },
+    ports: {
+        title: 'Ports', fresh: (id, doc) => ({ id, node: doc.nodes[0].id, kind: 'bleed', label: 'new port' }),
+        columns: [['label', 'text', 'Name'], ['kind', ['fill', 'bleed', 'drain'], 'Kind'], ['node', 'nodes', 'At'], ['access', 'text', 'Access'], ['tool', 'text', 'Tool'], ['torque_nm', 'number', 'Torque, N·m'], ['washer', 'text', 'Washer']],
+    },
+};
+const FACTS = [['cap_kpa', 'number', 'Cap, kPa'], ['thermostat_start_c', 'number', 'Thermostat starts, °C'], ['thermostat_full_c', 'number', 'Thermostat full, °C'], ['fan_on_c', 'number', 'Fan on, °C'], ['fan_off_c', 'number', 'Fan off, °C'], ['limit_c', 'number', 'Vehicle limit, °C'],
+    ['cold_head_mm', 'number', 'Cold level from neck, mm'], ['cold_level', 'text', 'Cold level, in words'], ['inhibitor', 'text', 'Inhibitor family'], ['source', 'text', 'Source'], ['capacity_ml', 'number', 'Manual’s capacity, mL']];
+const WAIT_MS = 250;
+
+/** All volumes times one factor, so that they add up to the capacity; rounded to 0.1 mL. */
+export function scaledTo(passages, capacity) {
+    const factor = capacity / passages.reduce((sum, passage) => sum + passage.volume_ml, 0);
+    return passages.map((passage) => ({ ...passage, volume_ml: Math.round(passage.volume_ml * factor * 10) / 10 }));
+}
+
+/** An id that no item of the list has. */
+export function freshId(list, prefix) {
+    let number = list.length + 1;
+    while (list.some((item) => item.id === `${prefix}${number}`)) {
+        number += 1;
+    }
+    return `${prefix}${number}`;
+}
+
+export function startEditor() {
+    const root = document.querySelector('[data-editor]');
+    if (!root) {
+        return;
+    }
+    const store = root.querySelector('textarea[name=document]');
+    const rows = root.querySelector('[data-rows]');
+    const view = root.querySelector('[data-preview]');
+    const problem = root.querySelector('[data-problem]');
+    const token = root.querySelector('[name=_token]').value;
+    let doc = JSON.parse(store.value);
+    let timer = null;
+
+    const changed = () => {
+        store.value = JSON.stringify(doc);
+        clearTimeout(timer);
+        timer = setTimeout(preview, WAIT_MS);
+    };
+    const preview = async () => {
+        const focused = document.activeElement?.dataset?.node;
+        const response = await fetch('/circuits/preview', { method: 'POST', body: JSON.stringify(doc), headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token, Accept: 'text/html' } });
+        if (response.ok && response.headers.get('Content-Type').startsWith('text/html')) {
+            view.innerHTML = await response.text();
+            problem.hidden = true;
+            view.dataset.fresh = String(Number(view.dataset.fresh ?? 0) + 1);
+            view.querySelector(`[data-node="${focused}"]`)?.focus();
+        } else if (response.ok) {
+            const { field, message } = await response.json();
+            problem.textContent = `${field}: ${message}`;
+            problem.hidden = false;
+        }
+    };
+
+    const input = (owner, [name, type, label], path) => {
+        const wrap = document.createElement('label');
+        wrap.textContent = label;
+        let field;
+        if (Array.isArray(type) || type in TABLES) {
+            field = document.createElement('select');
+            const options = Array.isArray(type) ? type.map((value) => [value, value]) : doc[type].map((item) => [item.id, item.label ?? item.id]);
+            options.forEach(([value, text]) => field.add(new Option(text, value, false, owner[name] === value)));
+        } else {
+            field = document.createElement('input');
+            field.type = type === 'check' ? 'checkbox' : 'text';
+            field.inputMode = type === 'number' ? 'decimal' : 'text';
+            type === 'check' ? (field.checked = owner[name] === true) : (field.value = owner[name] ?? '');
+        }
+        field.dataset.path = `${path}.${name}`;
+        field.addEventListener('change', () => {
+            const value = type === 'check' ? field.checked : field.value.trim();
+            if (type === 'number') {
+                const number = Number(value.replace(',', '.'));
+                value === '' ? delete owner[name] : (owner[name] = Number.isFinite(number) ? number : value);
+            } else if (value === '') {
+                delete owner[name];
+            } else {
+                owner[name] = value;
+            }
+            changed();
+        });
+        wrap.append(field);
+        return wrap;
+    };
+    const button = (text, act) => {
+        const made = document.createElement('button');
+        made.type = 'button';
+        made.className = 'button button-quiet';
+        made.textContent = text;
+        made.addEventListener('click', act);
+        return made;
+    };
+    const section = (title, open, ...children) => {
+        const made = document.createElement('details');
+        const summary = document.createElement('summary');
+        summary.className = 'button button-quiet button-wide';
+        summary.textContent = title;
+        made.open = open;
+        made.dataset.section = title;
+        made.append(summary, ...children);
+        return made;
+    };
+    const render = () => {
+        const open = new Set([...rows.querySelectorAll('details[open]')].map((one) => one.dataset.section.split(',')[0]));
+        rows.replaceChildren(input(doc, ['name', 'text', 'Name of the circuit'], 'document'), input(doc, ['wheelbase_mm', 'number', 'Wheelbase, mm'], 'document'));
+        for (const [list, table] of Object.entries(TABLES)) {
+            doc[list] ??= [];
+            const items = doc[list].map((item, i) => {
+                const row = document.createElement('div');
+                row.className = 'editor-row';
+                row.append(...table.columns.map((column) => input(item, column, `${list}.${i}`)), button('Remove', () => { doc[list].splice(i, 1); render(); changed(); }));
+                return row;
+            });
+            const add = button(`Add to ${table.title.toLowerCase()}`, () => { doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc)); render(); changed(); });
+            rows.append(section(`${table.title}, ${doc[list].length}`, open.has(table.title), ...items, add));
+        }
+        doc.facts ??= {};
+        const facts = document.createElement('div');
+        facts.className = 'editor-row';
+        facts.append(...FACTS.map((column) => input(doc.facts, column, 'facts')));
+        rows.append(section('Vehicle facts', open.has('Vehicle facts'), facts, button('Scale volumes to the manual’s capacity', () => {
+            if (doc.facts.capacity_ml > 0) {
+                doc.passages = scaledTo(doc.passages, doc.facts.capacity_ml);
+                render();
+                changed();
+            }
+        })));
+    };
+
+    const move = (id, forwardMm, upMm) => {
+        const node = doc.nodes.find((one) => one.id === id);
+        node.x_mm = Math.round(node.x_mm + forwardMm);
+        node.z_mm = Math.max(0, Math.round(node.z_mm + upMm));
+        render();
+        changed();
+    };
+    view.addEventListener('keydown', (event) => {
+        const id = event.target.dataset?.node;
+        const step = event.shiftKey ? 1 : 10;
+        const moves = { ArrowLeft: [step, 0], ArrowRight: [-step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] };
+        if (id && moves[event.key]) {
+            event.preventDefault();
+            move(id, ...moves[event.key]);
+        }
+    });
+    view.addEventListener('pointerdown', (event) => {
+        const handle = event.target.closest('[data-node]');
+        if (!handle) {
+            return;
+        }
+        event.preventDefault();
+        const svg = handle.ownerSVGElement;
+        const perMm = (svg.getBoundingClientRect().width / svg.viewBox.baseVal.width) * Number(svg.dataset.scale);
+        const start = [event.clientX, event.clientY];
+        const at = [Number(handle.getAttribute('cx')), Number(handle.getAttribute('cy'))];
+        const follow = (move) => {
+            const zoom = svg.viewBox.baseVal.width / svg.getBoundingClientRect().width;
+            handle.setAttribute('cx', at[0] + (move.clientX - start[0]) * zoom);
+            handle.setAttribute('cy', at[1] + (move.clientY - start[1]) * zoom);
+        };
+        window.addEventListener('pointermove', follow);
+        window.addEventListener('pointerup', (end) => {
+            window.removeEventListener('pointermove', follow);
+            move(handle.dataset.node, -(end.clientX - start[0]) / perMm, -(end.clientY - start[1]) / perMm);
+        }, { once: true });
+    });
+    render();
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverBy as By;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** The comparison that follows the settings, and the editor from template to import. */
+final class CircuitTest extends BrowserTestCase
+{
+    public function test_the_recommendation_changes_for_the_right_reason(): void
+    {
+        $this->signIn();
+        $this->visit('/jobs/new?vehicle=3');
+        $this->see('Vacuum fill is done soonest', '.recommended');
+        $this->choose('input[value=vacuum_filler]');
+        $this->see('Nose raised', '.schools');
+        self::assertStringNotContainsString('Vacuum fill is done', $this->text('.recommended'));
+        $this->see('heat cycles is done soonest', '.recommended');
+        foreach (['funnel', 'ramps', 'pressure_tester'] as $tool) {
+            $this->choose("input[value={$tool}]");
+        }
+        self::assertStringNotContainsString('High funnel', $this->text('.schools'));
+        $this->see('Gravity with bleed points', '.recommended');
+        $this->assertAccessible();
+    }
+
+    public function test_a_circuit_from_a_template_by_dragging_and_typing_comes_back_unchanged(): void
+    {
+        $this->signIn('sunniva');
+        $this->visit('/circuits/1');
+        $this->press('New from this layout');
+        $this->seeStep('New circuit');
+        $this->type('document.name', 'Test wagon');
+        $before = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
+        $handle = self::$browser->findElement(By::cssSelector('[data-node=hot_rise]'));
+        $fresh = $this->fresh();
+        (new WebDriverActions(self::$browser))->moveToElement($handle)->clickAndHold()->moveByOffset(0, -20)->release()->perform();
+        $this->waitForPreview($fresh);
+        $moved = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
+        self::assertGreaterThan($before['nodes'][10]['z_mm'] + 20, $moved['nodes'][10]['z_mm'], 'dragging up raises the node');
+        $fresh = $this->fresh();
+        self::$browser->executeScript('document.querySelector("[data-node=hot_rise]").focus()');
+        self::$browser->getKeyboard()->sendKeys(WebDriverKeys::ARROW_DOWN);
+        $this->waitForPreview($fresh);
+        $keyed = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
+        self::assertSame($moved['nodes'][10]['z_mm'] - 10, $keyed['nodes'][10]['z_mm']);
+        $this->type('passages.0.volume_ml', 'plenty');
+        self::$browser->wait(10, 50)->until(fn () => str_contains($this->text('[data-problem]'), 'passages.0.volume_ml'));
+        $this->type('passages.0.volume_ml', '3600');
+        $this->type('facts.capacity_ml', '13000');
+        $this->see('Scale the volumes to the manual', '.editor-view');
+        $fresh = $this->fresh();
+        self::$browser->executeScript('[...document.querySelectorAll("button")].find(b => b.textContent.startsWith("Scale volumes")).click()');
+        $this->waitForPreview($fresh);
+        self::assertEqualsWithDelta(13000, (float) self::$browser->findElement(By::cssSelector('[data-capacity]'))->getAttribute('data-capacity'), 1.0);
+        $this->assertAccessible();
+        $this->press('Save');
+        $this->seeStep('Test wagon');
+        $this->assertAccessible();
+
+        $exported = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)');
+        $file = tempnam(sys_get_temp_dir(), 'aqbel').'.json';
+        file_put_contents($file, $exported);
+        $this->visit('/circuits');
+        self::$browser->findElement(By::id('file'))->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
+        $this->press('Import');
+        $this->seeStep('Test wagon');
+        self::assertSame($exported, self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)'));
+        unlink($file);
+    }
+
+    private function type(string $path, string $text): void
+    {
+        $fresh = $this->fresh();
+        self::$browser->executeScript('const f = document.querySelector(`[data-path="${arguments[0]}"]`); f.value = arguments[1]; f.dispatchEvent(new Event("change", { bubbles: true }))', [$path, $text]);
+        if ($text !== 'plenty') {
+            $this->waitForPreview($fresh);
+        }
+    }
+
+    private function choose(string $selector): void
+    {
+        $before = (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""');
+        self::$browser->executeScript('document.querySelector(arguments[0]).click()', [$selector]);
+        self::$browser->wait(10, 20)->until(fn () => (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""') !== $before);
+    }
+
+    private function fresh(): string
+    {
+        return (string) self::$browser->executeScript('return document.querySelector("[data-preview]").dataset.fresh ?? ""');
+    }
+
+    private function waitForPreview(string $before): void
+    {
+        self::$browser->wait(10, 20)->until(fn () => $this->fresh() !== $before);
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Circuit;
+use App\Models\Job;
+use App\Models\Person;
+use App\Models\Vehicle;
+use Illuminate\Http\UploadedFile;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class CircuitLibraryTest extends ShopTestCase
+{
+    private Person $lead;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->lead = Person::query()->where('login', 'sunniva')->firstOrFail();
+    }
+
+    public function test_every_circuit_is_valid_by_the_published_schema_and_mistakes_are_not(): void
+    {
+        $schema = json_decode((string) file_get_contents(public_path('formats/aqbel-circuit-1.schema.json')));
+        $validator = new Validator;
+        self::assertGreaterThanOrEqual(8, Circuit::query()->count());
+        foreach (Circuit::query()->get() as $circuit) {
+            $document = json_decode((string) json_encode($circuit->document));
+            self::assertTrue($validator->validate($document, $schema)->isValid(), $circuit->name);
+            foreach ([fn (object $d) => $d->format = 'other', fn (object $d) => $d->passages[0]->volume_ml = 0, fn (object $d) => $d->nodes[0]->id = '<b>', fn (object $d) => $d->nodes[0]->z_mm = -1, fn (object $d) => $d->ports = []] as $break) {
+                $broken = unserialize(serialize($document));
+                $break($broken);
+                self::assertFalse($validator->validate($broken, $schema)->isValid());
+            }
+        }
+    }
+
+    public function test_an_exported_circuit_comes_back_unchanged(): void
+    {
+        foreach (Circuit::query()->get() as $circuit) {
+            $exported = $this->actingAs($this->lead)->get("/circuits/{$circuit->id}/export")->assertOk()->getContent();
+            $this->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', (string) $exported)])->assertSessionHasNoErrors()->assertRedirect();
+            $imported = Circuit::query()->latest('id')->first();
+            self::assertSame($circuit->document, $imported->document);
+            self::assertSame($exported, $this->get("/circuits/{$imported->id}/export")->getContent());
+        }
+    }
+
+    #[DataProvider('badFiles')]
+    public function test_a_bad_file_is_refused_with_its_place_and_changes_nothing(string $content, string $field): void
+    {
+        $before = Circuit::query()->count();
+        $this->actingAs($this->lead)->from('/circuits')->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', $content)])->assertRedirect('/circuits')->assertSessionHasErrors($field);
+        self::assertSame($before, Circuit::query()->count());
+    }
+
+    /** @return array<string, array{string, string}> */
+    public static function badFiles(): array
+    {
+        $many = json_encode(['format' => 'aqbel-circuit/1', 'name' => 'x', 'nodes' => [['id' => 'a', 'x_mm' => 0, 'z_mm' => 1], ['id' => 'b', 'x_mm' => 0, 'z_mm' => 9]], 'ports' => [['id' => 'f', 'node' => 'a', 'kind' => 'fill']],
+            'passages' => array_map(fn (int $i) => ['id' => "p{$i}", 'from' => 'a', 'to' => 'b', 'volume_ml' => 1], range(1, 10000))]);
+
+        return ['not JSON' => ['{', 'file'], 'a number' => ['7', 'file'], 'other format' => ['{"format":"x"}', 'format'], 'huge' => [str_repeat(' ', 1_000_001), 'file'], 'deep' => [str_repeat('[', 100).str_repeat(']', 100), 'file'],
+            '10,000 passages' => [(string) $many, 'passages'], 'no lists' => ['{"format":"aqbel-circuit/1","name":"x"}', 'nodes'], 'hostile name' => ['{"format":"aqbel-circuit/1","name":"a\u0000b"}', 'name.name']];
+    }
+
+    public function test_a_job_keeps_the_revision_it_was_planned_with(): void
+    {
+        $job = $this->plan('SKP 114');
+        $circuit = Vehicle::query()->where('plate', 'SKP 114')->first()->circuit;
+        $document = $circuit->document;
+        $document['passages'][0]['volume_ml'] = 4000;
+        $this->actingAs($this->lead)->post("/circuits/{$circuit->id}", ['document' => json_encode($document)])->assertSessionHasNoErrors();
+        self::assertSame(1, $job->refresh()->circuit->revision);
+        self::assertSame(2, Vehicle::query()->where('plate', 'SKP 114')->first()->circuit->revision);
+        self::assertEqualsWithDelta(12390, $job->state()->circuit->capacityMl(), 0.1);
+        $this->get('/circuits')->assertSee('revision 2');
+    }
+
+    public function test_technicians_look_and_leads_change(): void
+    {
+        $this->actingAs($this->imre)->get('/circuits/1')->assertOk()->assertDontSee('/circuits/1/edit');
+        foreach ([['get', '/circuits/1/edit'], ['get', '/circuits/new?from=1'], ['post', '/circuits'], ['post', '/circuits/1'], ['post', '/circuits/preview']] as [$method, $path]) {
+            $this->{$method}($path)->assertForbidden();
+        }
+        $this->actingAs($this->lead)->get('/circuits/1/edit')->assertOk();
+        $this->get('/circuits/new?from=1')->assertOk()->assertSee('copy');
+        $this->get('/circuits/new')->assertNotFound();
+    }
+
+    public function test_the_preview_says_what_is_wrong_at_its_place(): void
+    {
+        $document = Circuit::query()->where('key', 'post-van')->first()->document;
+        $preview = fn (array $d) => $this->actingAs($this->lead)->call('POST', '/circuits/preview', content: (string) json_encode($d));
+        $preview($document)->assertOk()->assertSee('Stays inside');
+        $document['facts']['capacity_ml'] = 12000;
+        $preview($document)->assertOk()->assertSee('Scale the volumes');
+        $document['nodes'][6]['z_mm'] = 350;
+        $preview($document)->assertSee('lies no higher than the drain');
+        $document['ports'][0]['node'] = 'nowhere';
+        $preview($document)->assertOk()->assertJson(['field' => 'ports.0.node']);
+    }
+
+    public function test_the_elevation_view_stands_alone_as_svg(): void
+    {
+        $svg = $this->actingAs($this->imre)->get('/circuits/1/elevation.svg')->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
+        $document = new \DOMDocument;
+        self::assertTrue($document->loadXML((string) $svg));
+        self::assertSame('http://www.w3.org/2000/svg', $document->documentElement->namespaceURI);
+        self::assertStringContainsString('.el-wall', (string) $svg);
+        self::assertStringNotContainsString('var(', (string) $svg);
+    }
+
+    public function test_every_vehicle_is_usable_in_a_job(): void
+    {
+        foreach (Vehicle::query()->pluck('plate') as $plate) {
+            $job = $this->plan($plate);
+            $this->walk($job)->until(null);
+            self::assertNotNull($job->refresh()->signed_at, $plate);
+            $this->actingAs($this->imre)->get("/jobs/{$job->id}/record")->assertOk()->assertSee($plate);
+        }
+        self::assertSame(Vehicle::query()->count(), Job::query()->whereNotNull('signed_at')->count());
+    }
+}
