@@ -48,8 +48,11 @@ final readonly class Drawing
 
     private float $leftMm;
 
-    /** @param  ?array<string, list<Run>>  $runs as Filling or Drainage report them; null for a dry outline */
-    public function __construct(private Circuit $circuit, private ?array $runs, private float $noseLiftMm = 0.0)
+    /**
+     * @param  ?array<string, list<Run>>  $runs  as Filling or Drainage report them; null for a dry outline
+     * @param  list<array{text: string, passages: array<string, float>}>  $pockets  named in the margin, with a line to the passage that holds most of each
+     */
+    public function __construct(private Circuit $circuit, private ?array $runs, private float $noseLiftMm = 0.0, private array $pockets = [])
     {
         $xs = array_map(fn ($node) => $node->xMm, array_values($circuit->nodes));
         rsort($xs);
@@ -183,24 +186,31 @@ final readonly class Drawing
     /**
      * Names of the large parts in the margins, spread so that no two overlap, each with a line to its part.
      *
-     * @return list<array{lines: list<string>, x: float, y: float, anchor: string, to: array{float, float}, from: array{float, float}}>
+     * @return list<array{kind: string, lines: list<string>, x: float, y: float, anchor: string, to: array{float, float}, from: array{float, float}}>
      */
     public function labels(): array
     {
         $sides = ['left' => [], 'right' => []];
-        foreach ($this->largeParts() as $label => [$x, $y]) {
-            $lines = explode("\n", wordwrap($label, 12, "\n"));
-            $sides[$x < self::WIDTH / 2.0 ? 'left' : 'right'][] = ['lines' => $lines, 'to' => [$x, $y], 'tall' => count($lines) * self::LABEL_LINE + 6.0];
+        $add = function (string $kind, string $text, array $to) use (&$sides): void {
+            $lines = explode("\n", wordwrap($text, 12, "\n"));
+            $sides[$to[0] < self::WIDTH / 2.0 ? 'left' : 'right'][] = ['kind' => $kind, 'lines' => $lines, 'to' => $to, 'tall' => count($lines) * self::LABEL_LINE + 6.0];
+        };
+        foreach ($this->largeParts() as $label => $middle) {
+            $add('part', $label, $middle);
         }
-        $sides['left'][] = ['lines' => [''], 'to' => [0.0, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 10.0];
-        $sides['right'][] = ['lines' => [self::DATUM_TEXT], 'to' => [self::WIDTH, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 6.0];
+        foreach ($this->pockets as $pocket) {
+            arsort($pocket['passages']);
+            $add('pocket', $pocket['text'], $this->middle($this->circuit->passages[array_key_first($pocket['passages'])]));
+        }
+        $sides['left'][] = ['kind' => 'space', 'lines' => [''], 'to' => [0.0, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 10.0];
+        $sides['right'][] = ['kind' => 'datum', 'lines' => [self::DATUM_TEXT], 'to' => [self::WIDTH, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 6.0];
         $labels = [];
         foreach ($sides as $side => $column) {
             usort($column, fn (array $a, array $b) => $a['to'][1] <=> $b['to'][1]);
             foreach (self::spread($column, $this->height - 8.0) as $i => $top) {
                 $left = $side === 'left';
                 $labels[] = [
-                    'lines' => $column[$i]['lines'], 'x' => $left ? 4.0 : self::WIDTH - 4.0, 'y' => round($top + self::LABEL_LINE - 3.0, 1), 'anchor' => $left ? 'start' : 'end',
+                    'kind' => $column[$i]['kind'], 'lines' => $column[$i]['lines'], 'x' => $left ? 4.0 : self::WIDTH - 4.0, 'y' => round($top + self::LABEL_LINE - 3.0, 1), 'anchor' => $left ? 'start' : 'end',
                     'from' => [$left ? self::GUTTER - 8.0 : self::WIDTH - self::GUTTER + 8.0, round($top + $column[$i]['tall'] / 2.0 - 3.0, 1)], 'to' => $column[$i]['to'],
                 ];
             }
@@ -215,16 +225,20 @@ final readonly class Drawing
         $parts = [];
         foreach ($this->circuit->passages as $passage) {
             if (in_array($passage->kind, ['radiator', 'heater', 'tank', 'cooler', 'block'], true) && ! isset($parts[$passage->label])) {
-                $from = $this->circuit->nodes[$passage->from];
-                $to = $this->circuit->nodes[$passage->to];
-                $parts[$passage->label] = [
-                    ($this->x($from->xMm) + $this->x($to->xMm)) / 2.0,
-                    ($this->y($this->circuit->heightMm($passage->from, $this->noseLiftMm)) + $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm))) / 2.0,
-                ];
+                $parts[$passage->label] = $this->middle($passage);
             }
         }
 
         return $parts;
+    }
+
+    /** @return array{float, float} */
+    private function middle(Passage $passage): array
+    {
+        return [
+            ($this->x($this->circuit->nodes[$passage->from]->xMm) + $this->x($this->circuit->nodes[$passage->to]->xMm)) / 2.0,
+            ($this->y($this->circuit->heightMm($passage->from, $this->noseLiftMm)) + $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm))) / 2.0,
+        ];
     }
 
     /**

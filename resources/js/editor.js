@@ -50,10 +50,20 @@ export function startEditor() {
         clearTimeout(timer);
         timer = setTimeout(preview, WAIT_MS);
     };
+    // Shows the place of a complaint: its input, opened and outlined.
+    const mark = (field) => {
+        rows.querySelectorAll('[aria-invalid]').forEach((one) => one.removeAttribute('aria-invalid'));
+        const place = field && [...rows.querySelectorAll('[data-path]')].find((one) => one.dataset.path === field || one.dataset.path.startsWith(`${field}.`));
+        if (place) {
+            place.setAttribute('aria-invalid', 'true');
+            place.closest('details')?.setAttribute('open', '');
+        }
+    };
     const preview = async () => {
         const focused = document.activeElement?.dataset?.node;
         const response = await fetch('/circuits/preview', { method: 'POST', body: JSON.stringify(doc), headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token, Accept: 'text/html' } });
         if (response.ok && response.headers.get('Content-Type').startsWith('text/html')) {
+            mark(null);
             view.innerHTML = await response.text();
             problem.hidden = true;
             view.dataset.fresh = String(Number(view.dataset.fresh ?? 0) + 1);
@@ -61,6 +71,7 @@ export function startEditor() {
         } else if (response.ok) {
             const { field, message } = await response.json();
             problem.textContent = `${field}: ${message}`;
+            mark(field);
             problem.hidden = false;
         }
     };
@@ -121,7 +132,7 @@ export function startEditor() {
             const items = doc[list].map((item, i) => {
                 const row = document.createElement('div');
                 row.className = 'editor-row';
-                row.append(...table.columns.map((column) => input(item, column, `${list}.${i}`)), button('Remove', () => { doc[list].splice(i, 1); render(); changed(); }));
+                row.append(...table.columns.map((column) => input(item, column, `${list}.${i}`)), button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), button('Remove', () => { doc[list].splice(i, 1); render(); changed(); }));
                 return row;
             });
             const add = button(`Add to ${table.title.toLowerCase()}`, () => { doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc)); render(); changed(); });

@@ -50,6 +50,7 @@ final class CircuitTest extends BrowserTestCase
         self::assertSame($moved['nodes'][10]['z_mm'] - 10, $keyed['nodes'][10]['z_mm']);
         $this->type('passages.0.volume_ml', 'plenty');
         self::$browser->wait(10, 50)->until(fn () => str_contains($this->text('[data-problem]'), 'passages.0.volume_ml'));
+        self::assertSame('passages.0.volume_ml', self::$browser->executeScript('return document.querySelector("[data-rows] [aria-invalid]").dataset.path'));
         $this->type('passages.0.volume_ml', '3600');
         $this->type('facts.capacity_ml', '13000');
         $this->see('Scale the volumes to the manual', '.editor-view');

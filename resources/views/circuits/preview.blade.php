@@ -1,5 +1,6 @@
 @php use Aqbel\Core\Quantity\Dimension; $units = auth()->user()->units; $volume = fn (float $ml) => $units->format(max(0.0, $ml), Dimension::Volume); @endphp
-<x-elevation :circuit="$circuit" :runs="$filling->runs" editable/>
+<x-elevation :circuit="$circuit" :runs="$filling->runs" editable :pockets="array_map(fn ($k) => ['text' => $volume($k['volume_ml']).' air', 'passages' => $k['passages']], array_slice($filling->pockets, 0, 3))"
+    :notes="array_combine(array_column($drainage->drains, 'port'), array_map(fn ($d) => 'lets out '.$volume($d['volume_ml']), $drainage->drains))"/>
 <section class="plan-numbers" aria-label="Predicted">
     <h2>Predicted</h2>
     @foreach ($advice as $point)<p class="error"><x-icon name="triangle-alert"/><span><b>{{ $point->field }}</b>: {{ $point->getMessage() }}</span></p>@endforeach

@@ -1,7 +1,7 @@
 {{-- The elevation view: side view to scale, front to the left. Coolant is solid, trapped air hatched, open air empty. --}}
-@props(['circuit', 'runs' => null, 'states' => [], 'focus' => null, 'lift' => 0.0, 'legend' => true, 'editable' => false, 'style' => null])
+@props(['circuit', 'runs' => null, 'states' => [], 'focus' => null, 'lift' => 0.0, 'legend' => true, 'editable' => false, 'pockets' => [], 'notes' => []])
 @php
-    $drawing = new App\Elevation\Drawing($circuit, $runs, (float) $lift);
+    $drawing = new App\Elevation\Drawing($circuit, $runs, (float) $lift, $pockets);
     $height = round($drawing->height);
     $wheel = $drawing->wheel();
     $labels = $drawing->labels();
@@ -17,7 +17,7 @@
         <text x="8" y="{{ $drawing->floor() + 18 }}" class="el-note">front</text>
         <text x="{{ App\Elevation\Drawing::WIDTH - 8 }}" y="{{ $drawing->floor() + 18 }}" text-anchor="end" class="el-note">rear</text>
         @foreach ($labels as $label)
-            @continue ($label['lines'] === [App\Elevation\Drawing::DATUM_TEXT] || $label['lines'] === [''])
+            @continue (in_array($label['kind'], ['datum', 'space'], true))
             <line x1="{{ $label['from'][0] }}" y1="{{ $label['from'][1] }}" x2="{{ $label['to'][0] }}" y2="{{ $label['to'][1] }}" class="el-leader"/>
         @endforeach
         @foreach ($drawing->passages() as $passage)
@@ -34,7 +34,7 @@
         @endforeach
         <line x1="0" x2="{{ App\Elevation\Drawing::WIDTH }}" y1="{{ $drawing->datum() }}" y2="{{ $drawing->datum() }}" class="el-datum"/>
         @foreach ($labels as $label)
-            <text x="{{ $label['x'] }}" y="{{ $label['y'] }}" text-anchor="{{ $label['anchor'] }}" class="{{ $label['lines'] === [App\Elevation\Drawing::DATUM_TEXT] ? 'el-datum-text' : 'el-label' }}">@foreach ($label['lines'] as $i => $line)<tspan x="{{ $label['x'] }}" dy="{{ $i === 0 ? 0 : 17 }}">{{ $line }}</tspan>@endforeach</text>
+            <text x="{{ $label['x'] }}" y="{{ $label['y'] }}" text-anchor="{{ $label['anchor'] }}" class="{{ ['datum' => 'el-datum-text', 'pocket' => 'el-pocket-text'][$label['kind']] ?? 'el-label' }}">@foreach ($label['lines'] as $i => $line)<tspan x="{{ $label['x'] }}" dy="{{ $i === 0 ? 0 : 17 }}">{{ $line }}</tspan>@endforeach</text>
         @endforeach
         @foreach ($drawing->ports() as $port)
             @php [$x, $y, $state] = [$port['x'], $port['y'], $states[$port['id']] ?? 'shut']; @endphp
@@ -63,7 +63,7 @@
                     @php $model = $circuit->ports[$port['id']]; $state = $states[$port['id']] ?? null; @endphp
                     <li @class(['is-focus' => $port['id'] === $focus])>
                         <span class="el-tag el-tag-{{ $port['kind'] }}">{{ $port['number'] }}</span>
-                        <span>{{ $model->label }} <small>{{ $kinds[$port['kind']] }}@if ($state) · <b>{{ $state }}</b>@endif</small></span>
+                        <span>{{ $model->label }} <small>{{ $kinds[$port['kind']] }}@if ($state) · <b>{{ $state }}</b>@endif @isset ($notes[$port['id']]) · {{ $notes[$port['id']] }}@endisset</small></span>
                     </li>
                 @endforeach
             </ol>

@@ -39,7 +39,9 @@
         <p class="help">Pull to {{ $units->format($p['vacuum']['target_kpa'], Unit::InchOfMercury) }}: the same quality here as {{ $plan->input->rules->seaLevelVacuumInHg }} inHg at sea level. Circuit below {{ $units->format($p['vacuum']['max_temp_c'], Dimension::Temperature) }}. It draws in {{ $volume($p['vacuum']['intake_ml']) }}, then top up {{ $volume($p['vacuum']['top_up_ml']) }}.</p>
     @endif
 </section>
-<x-elevation :circuit="$circuit" :runs="$plan->input->school === 'gravity' ? $p['fill']['runs'] : $p['full_runs']" :lift="$plan->input->school === 'gravity' ? $plan->input->noseLiftMm : 0"/>
+<x-elevation :circuit="$circuit" :runs="$plan->input->school === 'gravity' ? $p['fill']['runs'] : $p['full_runs']" :lift="$plan->input->school === 'gravity' ? $plan->input->noseLiftMm : 0"
+    :pockets="$plan->input->school === 'gravity' ? array_map(fn ($k) => ['text' => $volume($k['volume_ml']).' air', 'passages' => $k['passages']], array_slice($p['fill']['pockets'], 0, 3)) : []"
+    :notes="array_combine(array_column($p['drains'], 'port'), array_map(fn ($d) => 'lets out '.$volume($d['volume_ml']), $p['drains']))"/>
 <section class="plan-steps" aria-labelledby="steps-title">
     <h2 id="steps-title">The sequence <small>{{ $hours($plan->handsOnMinutes()) }} hands on, {{ $hours($plan->waitingMinutes()) }} waiting</small></h2>
     <ol class="stage-list">@foreach (Stage::cases() as $stage)<li><span class="stage-name"><i>{{ $stage->value }}</i>{{ $stage->label() }}</span><span>@foreach (array_filter($plan->steps, fn ($s) => $s->stage === $stage) as $s){{ StepCatalogue::of($s)->title($state->at($s, 0, $units)) }}@if (! $loop->last) · @endif @endforeach</span></li>@endforeach</ol>

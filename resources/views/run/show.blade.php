@@ -119,7 +119,11 @@
         </section>
 
         <aside class="beside" aria-label="Circuit and ledger">
-            <x-elevation :circuit="$state->circuit" :runs="$job->summary['runs'] ?? null" :states="$job->summary['ports'] ?? []" :focus="$kind->port($step)"/>
+            @php
+                $pockets = $state->plan->input->school === 'gravity' && $step->stage->value >= Stage::Fill->value && $step->stage->value < Stage::Prove->value && ! in_array($step->kind, ['open_bleeds', 'bleed'], true)
+                    ? array_map(fn ($k) => ['text' => $units->format($k['volume_ml'], Aqbel\Core\Quantity\Dimension::Volume).' air', 'passages' => $k['passages']], array_slice($state->plan->predicted['fill']['pockets'], 0, 3)) : [];
+            @endphp
+            <x-elevation :pockets="$pockets" :circuit="$state->circuit" :runs="$job->summary['runs'] ?? null" :states="$job->summary['ports'] ?? []" :focus="$kind->port($step)"/>
         </aside>
         <x-ledger :ledger="$ledger" :units="$units"/>
     </div>
