@@ -86,6 +86,8 @@ final class Found extends StepKind
             default => $at->facts()->targetFraction,
         };
 
-        return [new Line('Content found', $full - $missing, self::UNSURE * $full + 0.25 * $missing, $fraction)];
+        $guessed = $entry->text('content') === 'empty' ? 0.0 : $missing;
+
+        return [new Line('Content found', $full - $missing, self::UNSURE * $full + 0.25 * $guessed, $fraction)];
     }
 }

@@ -17,7 +17,7 @@
             @foreach (['target' => ['Glycol wanted', $units->format($input->targetFraction, Dimension::Fraction, false), '%'], 'lift' => ['Nose raised', $units->format($input->noseLiftMm, Dimension::Length, false), $units->unit(Dimension::Length)->value], 'head' => ['Funnel above the neck', $units->format($input->headMm, Dimension::Length, false), $units->unit(Dimension::Length)->value], 'cure' => ['Sealant cures, 0 for none', (string) $input->cureMinutes, 'min']] as $name => [$label, $value, $unit])
                 <div @class(['field', 'has-error' => $errors->has($name)])><label for="{{ $name }}">{{ $label }}</label><div class="stepper"><button type="button" data-step="-1" aria-label="Less: {{ $label }}" tabindex="-1">−</button><input id="{{ $name }}" name="{{ $name }}" type="text" inputmode="decimal" value="{{ is_string(old($name)) ? old($name) : $value }}" autocomplete="off" @error($name) aria-invalid="true" aria-describedby="{{ $name }}-error" @enderror><span class="unit">{{ $unit }}</span><button type="button" data-step="1" aria-label="More: {{ $label }}" tabindex="-1">+</button></div>@error($name)<p class="error" id="{{ $name }}-error"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror</div>
             @endforeach
-            <button class="button button-go button-wide" data-key="e" data-key-label="Start this job">Start this job</button>
+            <p class="plan-start"><button class="button button-go button-wide" data-key="e" data-key-label="Start this job">Start this job</button></p>
         </form>
         <div id="outcome" class="plan-outcome" aria-live="polite">@include('plan.outcome')</div>
     </div>

@@ -24,12 +24,14 @@
 <section class="schools" aria-labelledby="schools-title">
     <h2 id="schools-title">Which school, for this circuit</h2>
     <p class="recommended">{{ $comparison->reason }}</p>
-    <table>
-        <thead><tr><th scope="col">School</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr></thead>
-        <tbody>
-            @foreach ($comparison->schools as $i => $school)<tr @class(['is-recommended' => $school === $comparison->recommended])><th scope="row">{{ $school->label }}@if ($school->heatCycles > 1) <small>{{ $school->heatCycles }} heat cycles</small>@endif</th><td>{{ $school->estimate ? '~' : '' }}{{ $volume($school->airMl) }}</td><td>{{ $hours($school->handsOnMinutes) }}</td><td>{{ $hours($school->totalMinutes) }}</td></tr>@endforeach
-        </tbody>
-    </table>
+    @foreach (array_chunk($comparison->schools, 4) as $some)
+        @if ($loop->index === 1)<details><summary class="button button-quiet button-wide">More schools…</summary>@endif
+        <table>
+            <thead><tr><th scope="col">School</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr></thead>
+            <tbody>@foreach ($some as $school)<tr @class(['is-recommended' => $school === $comparison->recommended])><th scope="row">{{ $school->label }}@if ($school->heatCycles > 1) <small>{{ $school->heatCycles }} heat cycles</small>@endif</th><td>{{ $school->estimate ? '~' : '' }}{{ $volume($school->airMl) }}</td><td>{{ $hours($school->handsOnMinutes) }}</td><td>{{ $hours($school->totalMinutes) }}</td></tr>@endforeach</tbody>
+        </table>
+        @if ($loop->index > 0 && $loop->last)</details>@endif
+    @endforeach
     <p class="help">Allowed: {{ $volume($comparison->limitMl) }}. @if ($comparison->cheapest)Cheapest fill under it: {{ implode(', ', array_filter([$comparison->cheapest['open'] === [] ? 'no bleed point' : implode(' and ', array_map(fn ($id) => $circuit->ports[$id]->label, $comparison->cheapest['open'])), $comparison->cheapest['nose_lift_mm'] > 0 ? 'nose raised '.$units->format($comparison->cheapest['nose_lift_mm'], Dimension::Length) : null, $comparison->cheapest['head_mm'] > 0 ? 'funnel '.$units->format($comparison->cheapest['head_mm'], Dimension::Length).' above the neck' : null])) }}.@else No raise, funnel and bleed points get under it by pouring.@endif</p>
     @foreach ($comparison->never as $never)<p class="help"><b>{{ $circuit->ports[$never['port']]->label }} cannot run as it stands</b>@if ($never['missing_mm'] > 0): {{ $units->format($never['missing_mm'], Dimension::Length) }} above the neck. A funnel that high{{ $never['nose_lift_mm'] ? ', or the nose raised '.$units->format($never['nose_lift_mm'], Dimension::Length).',' : '' }} would do.@else: air seals it off first.@endif</p>@endforeach
     @unless (isset($schools['vacuum']))<p class="help">Vacuum fill: needs the vacuum filler at hand.</p>@endunless

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core;
+
+use Aqbel\Core\Circuit\CircuitReader;
+use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Run\Entry;
+use Aqbel\Core\Run\JobState;
+use Aqbel\Core\Run\Journal;
+use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\HouseRules;
+use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Planner;
+use Aqbel\Core\Sequence\StepCatalogue;
+
+/** A job without application: a planned demo circuit and a journal written by hand. */
+final class JobOnPaper
+{
+    /** @var list<Entry> */
+    private array $lines = [];
+
+    private int $now = 1_000_000;
+
+    private function __construct(public readonly PlanInput $input, private readonly string $circuit)
+    {
+    }
+
+    public static function on(string $circuit, string $school = 'gravity', float $lift = 0.0, ?HouseRules $rules = null, float $cure = 0.0): self
+    {
+        $read = CircuitReader::read(self::document($circuit));
+
+        return new self(new PlanInput('repair', 'none', $school, ['upper_hose'], array_map(fn ($p) => $p->id, $read->portsOf('drain')), 1420.0, $lift, 0.5, $cure, $rules ?? new HouseRules), $circuit);
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function write(string $step, string $form, array $values = [], int $later = 60): self
+    {
+        $this->lines[] = new Entry(count($this->lines) + 1, $this->now, 'Imre Tovald', $step, $form, $values);
+        $this->now += $later;
+
+        return $this;
+    }
+
+    public function wait(int $seconds): self
+    {
+        $this->now += $seconds;
+
+        return $this;
+    }
+
+    public function state(): JobState
+    {
+        $circuit = CircuitReader::read(self::document($this->circuit));
+
+        return new JobState($circuit, Planner::plan($circuit, $this->input), new Journal($this->lines));
+    }
+
+    public function at(string $step): Situation
+    {
+        $state = $this->state();
+
+        return $state->at($state->steps[$step], $this->now, UnitSystem::Metric);
+    }
+
+    public function judge(string $step): ?Judgement
+    {
+        return StepCatalogue::of($this->at($step)->step)->judge($this->at($step));
+    }
+
+    /** @return list<string> */
+    public function obstacles(string $step): array
+    {
+        return array_map(fn ($o) => $o->text, StepCatalogue::of($this->at($step)->step)->obstacles($this->at($step)));
+    }
+
+    public function isHard(string $step): bool
+    {
+        return array_filter(StepCatalogue::of($this->at($step)->step)->obstacles($this->at($step)), fn ($o) => $o->hard) !== [];
+    }
+
+    /** Finishes a step with what it orders. */
+    public function finish(string $step): self
+    {
+        $kind = StepCatalogue::of($this->at($step)->step);
+
+        return $this->write($step, JobState::FINISH, ['orders' => array_map(fn ($s) => $s->toArray(), $kind->orders($this->at($step))), 'verdict' => $kind->judge($this->at($step))?->verdict]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(string $key): array
+    {
+        return json_decode((string) file_get_contents(__DIR__."/../../database/demo/circuits/{$key}.json"), true);
+    }
+}

@@ -1,0 +1,34 @@
+import assert from 'node:assert/strict';
+import test from 'node:test';
+
+import { countdown } from '../../resources/js/clocks.js';
+import { freshId, scaledTo } from '../../resources/js/editor.js';
+import { stepped } from '../../resources/js/forms.js';
+
+test('a countdown shows hours only when there are some, and ends', () => {
+    assert.equal(countdown(245), '4:05');
+    assert.equal(countdown(0.2), '0:01');
+    assert.equal(countdown(3723), '1:02:03');
+    assert.equal(countdown(0), null);
+    assert.equal(countdown(-5), null);
+});
+
+test('steppers move the number and leave a typed unit alone', () => {
+    assert.equal(stepped('', 1), '0.1');
+    assert.equal(stepped('1.2', 1), '1.3');
+    assert.equal(stepped('0.05', -1), '0.00');
+    assert.equal(stepped('21 inHg', -1), '20 inHg');
+    assert.equal(stepped('1,5 l', 1), '1.6 l');
+    assert.equal(stepped('-36', 1), '-35');
+});
+
+test('scaled volumes add up to the capacity and keep their shares', () => {
+    const scaled = scaledTo([{ id: 'a', volume_ml: 100 }, { id: 'b', volume_ml: 300 }], 1000);
+    assert.deepEqual(scaled.map((p) => p.volume_ml), [250, 750]);
+    assert.deepEqual(Object.keys(scaled[0]), ['id', 'volume_ml']);
+});
+
+test('a fresh id is used by nobody', () => {
+    assert.equal(freshId([{ id: 'n1' }, { id: 'n3' }], 'n'), 'n4');
+    assert.equal(freshId([], 'p'), 'p1');
+});
