@@ -16,6 +16,7 @@ final class Catalogue
             new Topics\AtmosphereTopic, new Topics\CoolantTopic, new Topics\VacuumPlanTopic, new Topics\VacuumProgressTopic,
             new Topics\VacuumHoldTopic, new Topics\CooldownTopic, new Topics\BoilMarginTopic,
             new Topics\DrainTopic, new Topics\FillTopic, new Topics\CompareTopic,
+            new Topics\MixTopic, new Topics\RinseTopic, new Topics\ExpansionTopic,
         ];
 
         return array_combine(array_map(fn (Topic $topic) => $topic->name(), $topics), $topics);

@@ -54,6 +54,7 @@ final class ScreensTest extends BrowserTestCase
         $keys->sendKeys('?');
         $this->see('Record content', 'dialog');
         $keys->sendKeys(WebDriverKeys::ESCAPE);
+        self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return !document.getElementById("sheet").open && document.activeElement.checkVisibility()'));
         $keys->sendKeys('e');
         self::assertSame('content', self::$browser->executeScript('return document.activeElement.name.match(/\[(.*)\]/)[1]'));
         $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
