@@ -109,7 +109,11 @@ final readonly class Drawing
         return array_map(fn (float $mm) => round(self::GUTTER + ($this->leftMm + $mm) * $this->scale, 1), $this->breaks);
     }
 
-    /** The front wheel, to recognise the vehicle by; null where there is none in the picture. @return array{x: float, y: float, r: float}|null */
+    /**
+     * The front wheel, to recognise the vehicle by; null where there is none in the picture.
+     *
+     * @return array{x: float, y: float, r: float}|null
+     */
     public function wheel(): ?array
     {
         $r = min(330.0, 0.2 * $this->circuit->wheelbaseMm) * $this->scale;
@@ -261,7 +265,11 @@ final readonly class Drawing
         return $tops;
     }
 
-    /** A passage's own outline: as wide as its volume over its length makes it. @return list<array{float, float}> */
+    /**
+     * A passage's own outline: as wide as its volume over its length makes it.
+     *
+     * @return list<array{float, float}>
+     */
     private function quad(Passage $passage): array
     {
         $from = $this->circuit->nodes[$passage->from];

@@ -40,7 +40,11 @@ final class Summary
         $job->save();
     }
 
-    /** When the running clock lets go, the minutes of hands and of waiting that are still to come. @return list<array{hands: bool, minutes: float}> */
+    /**
+     * When the running clock lets go, the minutes of hands and of waiting that are still to come.
+     *
+     * @return list<array{hands: bool, minutes: float}>
+     */
     private static function lanes(JobState $state, Step $inHand, int $now): array
     {
         $lanes = [];

@@ -24,7 +24,11 @@ class Circuit extends Model
 
     protected $casts = ['document' => 'array'];
 
-    /** Only the newest revision of each. @param  Builder<Circuit>  $query */
+    /**
+     * Only the newest revision of each.
+     *
+     * @param  Builder<Circuit>  $query
+     */
     public function scopeNewest(Builder $query): void
     {
         $query->whereIn('id', fn ($latest) => $latest->from('circuits')->selectRaw('max(id)')->groupBy('key'));

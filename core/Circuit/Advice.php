@@ -23,7 +23,7 @@ final class Advice
         if ($circuit->portsOf('drain') === []) {
             $advice[] = new InvalidField('ports', 'There is no drain point. Even a hose end counts as one.');
         }
-        $lowest = min(array_map(fn (Node $n) => $n->zMm, $circuit->nodes));
+        $lowest = min([INF, ...array_values(array_map(fn (Node $n) => $n->zMm, $circuit->nodes))]);
         foreach (array_values($circuit->ports) as $i => $port) {
             $height = $circuit->nodes[$port->node]->zMm;
             if ($port->kind === 'bleed') {

@@ -118,7 +118,7 @@ final readonly class Comparison
         return $schools;
     }
 
-    /** @param  list<array<string, mixed>>  $pockets */
+    /** @param  list<array{volume_ml: float, passages: array<string, float>}>  $pockets */
     private static function school(string $name, string $label, float $air, array $pockets, float $coolant, float $hands, float $limit, string $catch, bool $estimate): School
     {
         $cycles = 1;
@@ -196,12 +196,15 @@ final readonly class Comparison
         return $never;
     }
 
-    /** @param  non-empty-list<School>  $schools best first */
+    /** @param  list<School>  $schools  best first, never empty */
     private static function reason(Circuit $circuit, array $schools, float $limit): string
     {
         $best = $schools[0];
         $litres = fn (float $ml) => number_format($ml / 1000.0, 2).' L';
-        $least = array_reduce($schools, fn (?School $carry, School $s) => $carry === null || $s->airMl < $carry->airMl ? $s : $carry);
+        $least = $best;
+        foreach ($schools as $school) {
+            $least = $school->airMl < $least->airMl ? $school : $least;
+        }
         if ($best->name === 'vacuum') {
             return "Vacuum fill is done soonest: the {$litres($best->airMl)} it leaves gathers under the neck, where it is topped up.";
         }

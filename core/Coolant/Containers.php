@@ -46,7 +46,7 @@ final class Containers
      */
     private static function cover(array $containers, int $steps): array
     {
-        $best = [0 => [0.0, 0.0, null]];
+        $best = [0 => [0.0, 0.0, 0]];
         for ($need = 1; $need <= $steps; $need++) {
             foreach ($containers as $i => $container) {
                 $before = $best[max(0, $need - (int) floor($container['ml'] / self::STEP_ML))];
@@ -58,7 +58,7 @@ final class Containers
         }
         $counts = [];
         for ($need = $steps; $need > 0; $need = max(0, $need - (int) floor($containers[$i]['ml'] / self::STEP_ML))) {
-            $i = $best[$need][2];
+            $i = (int) $best[$need][2];
             $counts[$i] = ($counts[$i] ?? 0) + 1;
         }
 

@@ -85,13 +85,21 @@ final readonly class Filling
             array_values(array_filter($pour->flows, fn (array $f) => $f['port'] !== $at)), $pockets, $mesh->runs($state));
     }
 
-    /** The gates a technician opens for a fill: everything but the thermostat. @return list<string> */
+    /**
+     * The gates a technician opens for a fill: everything but the thermostat.
+     *
+     * @return list<string>
+     */
     public static function usualGates(Circuit $circuit): array
     {
         return [...$circuit->gatesOf('heater_valve'), ...$circuit->gatesOf('valve')];
     }
 
-    /** Bleed points that did not run in this pour. @return list<Port> */
+    /**
+     * Bleed points that did not run in this pour.
+     *
+     * @return list<Port>
+     */
     public function silent(Circuit $circuit): array
     {
         $ran = array_column($this->flows, 'port');

@@ -52,6 +52,7 @@ final class Flood
     public function next(float $limit): ?int
     {
         while (! $this->candidates->isEmpty()) {
+            /** @var int $cell */
             $cell = $this->candidates->extract();
             if (! $this->free[$cell] || $this->key[$cell] > $limit) {
                 continue;

@@ -54,7 +54,11 @@ final class Pour
         return array_map(fn (array $cells) => ['cells' => $cells, 'leaves' => []], $this->pockets);
     }
 
-    /** Wet cells of the liquid body that is joined to the fill surface. @return array<int, true> */
+    /**
+     * Wet cells of the liquid body that is joined to the fill surface.
+     *
+     * @return array<int, true>
+     */
     public function body(): array
     {
         $body = [];

@@ -64,7 +64,7 @@ final class Settling
     private function settle(array $pocket, array $key, array $free): array
     {
         $trapped = array_sum($pocket);
-        $top = array_key_first($pocket);
+        $top = (int) array_key_first($pocket);
         foreach ($pocket as $cell => $_) {
             $top = $key[$cell] < $key[$top] ? $cell : $top;
         }
@@ -121,6 +121,6 @@ final class Settling
     /** @param  array<int, float>  $pocket */
     private function highestLevel(array $pocket): float
     {
-        return max(array_map(fn (int $cell) => $this->level[$cell] ?? $this->mesh->height[$cell], array_keys($pocket)));
+        return max([-INF, ...array_map(fn (int $cell) => $this->level[$cell] ?? $this->mesh->height[$cell], array_keys($pocket))]);
     }
 }

@@ -16,7 +16,7 @@ abstract readonly class Quantity
     /** @throws \InvalidArgumentException when the unit measures something else */
     public static function of(float $number, Unit $unit): static
     {
-        static::assertMeasures($unit);
+        self::assertMeasures($unit, static::dimension());
 
         return new static($unit->toBase($number));
     }
@@ -24,15 +24,15 @@ abstract readonly class Quantity
     /** @throws \InvalidArgumentException when the unit measures something else */
     public function in(Unit $unit): float
     {
-        static::assertMeasures($unit);
+        self::assertMeasures($unit, static::dimension());
 
         return $unit->fromBase($this->base);
     }
 
-    private static function assertMeasures(Unit $unit): void
+    private static function assertMeasures(Unit $unit, Dimension $dimension): void
     {
-        if ($unit->dimension() !== static::dimension()) {
-            throw new \InvalidArgumentException("{$unit->value} does not measure ".static::dimension()->value);
+        if ($unit->dimension() !== $dimension) {
+            throw new \InvalidArgumentException("{$unit->value} does not measure {$dimension->value}");
         }
     }
 }

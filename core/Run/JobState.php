@@ -49,7 +49,7 @@ final readonly class JobState
         foreach ($this->entries as $entry) {
             if ($entry->form === self::FINISH || $entry->form === self::OVERRIDE) {
                 $closed[$entry->step] = $entry;
-                $steps = self::insertAfter($steps, $entry->step, array_map(Step::fromArray(...), $entry->values['orders'] ?? []));
+                $steps = self::insertAfter($steps, $entry->step, array_values(array_map(Step::fromArray(...), $entry->values['orders'] ?? [])));
             } elseif ($entry->form === self::REOPEN) {
                 unset($closed[$entry->step]);
             } elseif ($entry->form !== self::ACKNOWLEDGE) {

@@ -13,7 +13,7 @@ use Aqbel\Core\Quantity\UnitSystem;
 /** One thing to enter: its kind, limits in the core's unit, and how it is asked for. */
 final readonly class Field
 {
-    /** @param  array<string, string>  $choices value => label */
+    /** @param  array<int|string, string>  $choices value => label */
     private function __construct(
         public string $name,
         public string $label,
@@ -69,7 +69,7 @@ final readonly class Field
         return new self($name, $label, 'quantity', true, Dimension::Fraction, null, $least, $most);
     }
 
-    /** @param  array<string, string>  $choices */
+    /** @param  array<int|string, string>  $choices */
     public static function choice(string $name, string $label, array $choices, ?string $default = null, string $help = ''): self
     {
         return new self($name, $label, 'choice', choices: $choices, default: $default, help: $help);
@@ -105,7 +105,7 @@ final readonly class Field
         return match (true) {
             $value === null || $value === false => null,
             $this->type === 'check' => $this->label,
-            $this->type === 'choice' => $this->label.' '.mb_strtolower(mb_substr($this->choices[$value] ?? (string) $value, 0, 1)).mb_substr($this->choices[$value] ?? (string) $value, 1),
+            $this->type === 'choice' => $this->label.' '.self::lowerFirst($this->choices[(string) $value] ?? (string) $value),
             $this->type === 'text' => "{$this->label}: {$value}",
             default => "{$this->label} {$typed}",
         };
@@ -155,6 +155,11 @@ final readonly class Field
         }
 
         return [$typed->base, $typed->text];
+    }
+
+    private static function lowerFirst(string $text): string
+    {
+        return mb_strtolower(mb_substr($text, 0, 1)).mb_substr($text, 1);
     }
 
     private function invalid(string $remedy): InvalidField

@@ -24,7 +24,7 @@ final readonly class Plan
     /** @param  array<string, mixed>  $data */
     public static function fromArray(array $data): self
     {
-        return new self(PlanInput::fromArray($data['input']), array_map(Step::fromArray(...), $data['steps']), $data['predicted']);
+        return new self(PlanInput::fromArray($data['input']), array_values(array_map(Step::fromArray(...), $data['steps'])), $data['predicted']);
     }
 
     public function handsOnMinutes(): float

@@ -30,7 +30,11 @@ final readonly class Planner
         return self::schools($circuit, $input)[$input->school] ?? throw new InvalidField('school', 'A vacuum fill needs the vacuum filler at hand. Tick it under tools, or choose gravity.');
     }
 
-    /** The same job by every school, from one simulation. @return array<string, Plan> by school */
+    /**
+     * The same job by every school, from one simulation.
+     *
+     * @return array<string, Plan> by school
+     */
     public static function schools(Circuit $circuit, PlanInput $input): array
     {
         $predicted = (new self($circuit, $input))->predict();
@@ -147,9 +151,12 @@ final readonly class Planner
      */
     private function drainSteps(array $predicted): array
     {
-        return array_map(fn (array $drain, int $i) => new Step("drain:{$drain['port']}", 'drain', Stage::Drain, [
-            'port' => $drain['port'], 'predicted_ml' => $drain['volume_ml'], 'first' => $i === 0, 'empties' => $predicted['empties'][$drain['port']] ?? [],
-        ]), $predicted['drains'], array_keys($predicted['drains']));
+        $steps = [];
+        foreach ($predicted['drains'] as $i => ['port' => $port, 'volume_ml' => $volume]) {
+            $steps[] = new Step("drain:{$port}", 'drain', Stage::Drain, ['port' => $port, 'predicted_ml' => $volume, 'first' => $i === 0, 'empties' => $predicted['empties'][$port] ?? []]);
+        }
+
+        return $steps;
     }
 
     /**
@@ -246,7 +253,11 @@ final readonly class Planner
         return array_map(fn (array $passage) => array_map(fn (array $run) => [$run[0], $run[1], $run[2] === Filling::TRAPPED ? Filling::COOLANT : $run[2]], $passage), $runs);
     }
 
-    /** Bleed points that cannot run in this pour, with the height that is missing. @return array<string, float> */
+    /**
+     * Bleed points that cannot run in this pour, with the height that is missing.
+     *
+     * @return array<string, float>
+     */
     private function missing(Filling $fill): array
     {
         $surface = $this->circuit->heightMm($this->circuit->fillPort()->node, $this->input->noseLiftMm) + $this->input->headMm;
@@ -258,7 +269,11 @@ final readonly class Planner
         return $missing;
     }
 
-    /** What each drain empties, by comparing with one drain fewer. @return array<string, list<string>> */
+    /**
+     * What each drain empties, by comparing with one drain fewer.
+     *
+     * @return array<string, list<string>>
+     */
     private function emptiedBy(Drainage $all): array
     {
         $emptied = [];

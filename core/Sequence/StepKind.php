@@ -56,6 +56,8 @@ abstract class StepKind
     /**
      * Refuses an entry for what it says, before it is stored.
      *
+     * @param  array<string, mixed>  $values
+     *
      * @throws InvalidField
      */
     public function admit(Situation $at, string $form, array $values): void
@@ -96,7 +98,11 @@ abstract class StepKind
         return $step->params['port'] ?? null;
     }
 
-    /** A volume with the vessel it was read in. @return list<Field> */
+    /**
+     * A volume with the vessel it was read in.
+     *
+     * @return list<Field>
+     */
     protected function vesselFields(Situation $at, string $name, string $label, string $default): array
     {
         return [Field::volume($name, $label), Field::choice('vessel', 'Read in', $at->rules()->vesselChoices(), $default)];

@@ -20,14 +20,17 @@ final readonly class CoolDown
     /**
      * τ by least squares on ln(T − T_a); a single reading uses the default.
      *
-     * @param  non-empty-list<array{t_min: float, temperature: Temperature}>  $readings  in rising order of time
+     * @param  list<array{t_min: float, temperature: Temperature}>  $readings  in rising order of time
      *
-     * @throws InvalidField on readings that do not fall, or a safe temperature the air never lets it reach
+     * @throws InvalidField without readings, on readings that do not fall, or a safe temperature the air never lets it reach
      */
     public static function predict(Temperature $ambient, array $readings, Temperature $safe): self
     {
         if ($safe->degC() <= $ambient->degC()) {
             throw new InvalidField('safe_c', 'The safe temperature must lie above the air temperature, or the engine never gets there.');
+        }
+        if ($readings === []) {
+            throw new InvalidField('readings', 'Give at least one reading.');
         }
         $last = $readings[count($readings) - 1]['temperature'];
         if ($last->degC() <= $safe->degC()) {

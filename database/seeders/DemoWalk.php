@@ -102,7 +102,11 @@ final class DemoWalk
         }
     }
 
-    /** A cycle that proves whatever this vehicle can show, below its own limit. @return list<array{string, array<string, string>, int}> */
+    /**
+     * A cycle that proves whatever this vehicle can show, below its own limit.
+     *
+     * @return list<array{string, array<string, string>, int}>
+     */
     private function hotEnough(): array
     {
         $facts = $this->job->state()->circuit->facts;

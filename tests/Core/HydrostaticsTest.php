@@ -59,7 +59,12 @@ final class HydrostaticsTest extends TestCase
         }
     }
 
-    /** Every number of the expected answer, wherever it stands. @param  array<mixed>  $expected @param  array<mixed>  $answer */
+    /**
+     * Every number of the expected answer, wherever it stands.
+     *
+     * @param  array<mixed>  $expected
+     * @param  array<mixed>  $answer
+     */
     private static function assertAlike(array $expected, array $answer, float $delta, string $path): void
     {
         foreach ($expected as $key => $value) {

@@ -88,7 +88,10 @@ final class MixTopicTest extends TestCase
         }
     }
 
-    /** @param  array<string, mixed>  $in @return array<string, mixed> */
+    /**
+     * @param  array<string, mixed>  $in
+     * @return array<string, mixed>
+     */
     private function calc(string $topic, array $in): array
     {
         return Catalogue::answer($topic, (string) json_encode($in));

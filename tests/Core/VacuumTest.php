@@ -97,7 +97,10 @@ final class VacuumTest extends TestCase
             array_map(fn (array $p) => ['t_s' => (float) $p[0], 'vacuum' => Pressure::inchesOfMercury((float) $p[1])], $points), Pressure::inchesOfMercury(0.5));
     }
 
-    /** @param  array<string, mixed>  $in @return array<string, mixed> */
+    /**
+     * @param  array<string, mixed>  $in
+     * @return array<string, mixed>
+     */
     private function calc(string $topic, array $in): array
     {
         return Catalogue::answer($topic, (string) json_encode($in));

@@ -66,14 +66,15 @@ final class Bleed extends Poured
             $forms[] = new Form('bubble', 'Saw a bubble', [], false);
         }
         $port = $at->port();
-        $closed = new Form('closed', 'Closed', array_values(array_filter([
+        $closed = new Form('closed', 'Closed', array_filter([
             $port->torqueNm === null ? Field::check('by_feel', 'Closed by feel, no figure known', true) : Field::torque('torque', 'Torque applied', $port->torqueNm),
             $port->washer === '' ? null : Field::check('washer', "Fitted: {$port->washer}", true),
-        ])));
+        ]));
 
         return [$closed, ...$forms, $this->pourForm($at, false)];
     }
 
+    /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {
         $clock = $this->clock($at);

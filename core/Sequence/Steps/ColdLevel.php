@@ -62,6 +62,7 @@ final class ColdLevel extends StepKind
         ] : [new Form('opened', 'Open the neck', [Field::temperature('ect', 'Coolant now')])];
     }
 
+    /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {
         $safe = $at->rules()->safeTemperatureC;
@@ -128,7 +129,11 @@ final class ColdLevel extends StepKind
         return self::round((int) $round + 1);
     }
 
-    /** A heat cycle with its cool-down and cold level. @return list<Step> */
+    /**
+     * A heat cycle with its cool-down and cold level.
+     *
+     * @return list<Step>
+     */
     public static function round(int $round): array
     {
         return [

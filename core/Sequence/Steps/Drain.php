@@ -75,10 +75,10 @@ final class Drain extends StepKind
             Field::choice('flow', 'It', ['ran' => 'ran out and stopped', 'early' => 'stopped early', 'blocked' => 'hardly came'], 'ran'),
         ], $at->has('opened'));
         if (! $at->has('closed')) {
-            $forms[] = new Form('closed', 'Closed', array_values(array_filter([
+            $forms[] = new Form('closed', 'Closed', array_filter([
                 $port->torqueNm === null ? Field::check('by_feel', 'Closed by feel, no figure known', true) : Field::torque('torque', 'Torque applied', $port->torqueNm),
                 $port->washer === '' ? null : Field::check('washer', "Fitted: {$port->washer}", true),
-            ])), $at->has('out'));
+            ]), $at->has('out'));
         }
 
         return $forms;

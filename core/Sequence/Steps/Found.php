@@ -56,6 +56,7 @@ final class Found extends StepKind
         ])];
     }
 
+    /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {
         if (in_array($values['content'], ['low', 'partly'], true) && $values['missing'] === null) {

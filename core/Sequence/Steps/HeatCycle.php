@@ -95,6 +95,7 @@ final class HeatCycle extends StepKind
         return $forms;
     }
 
+    /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {
         if ($form === 'start' && $values['place'] === 'closed') {
@@ -151,7 +152,9 @@ final class HeatCycle extends StepKind
     /** Whether this cycle showed everything the vehicle can show. */
     public function proven(Situation $at): bool
     {
-        return $at->has('reading') && $this->missingProofs($at) === [] && $this->danger($at, $at->last('reading')) === null;
+        $last = $at->last('reading');
+
+        return $last !== null && $this->missingProofs($at) === [] && $this->danger($at, $last) === null;
     }
 
     /** How the neck stood while it warmed; null before the start. */

@@ -68,6 +68,7 @@ final class MixStep extends StepKind
         return [new Form('batch', 'Record batch', [Field::volume('concentrate', 'Concentrate'), Field::volume('water', 'Water')])];
     }
 
+    /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {
         if ($values['concentrate'] + $values['water'] <= 0.0) {

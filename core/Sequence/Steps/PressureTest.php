@@ -62,6 +62,7 @@ final class PressureTest extends StepKind
         ];
     }
 
+    /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {
         $cap = $at->facts()->capKpa;
@@ -94,7 +95,9 @@ final class PressureTest extends StepKind
     {
         $test = $at->last('test');
         if ($test === null) {
-            return $at->has('declined') ? Judgement::wait('Not done', $at->last('declined')->text('why')) : null;
+            $declined = $at->last('declined');
+
+            return $declined === null ? null : Judgement::wait('Not done', $declined->text('why'));
         }
         $drop = $test->number('start') - $test->number('end');
 
