@@ -104,7 +104,7 @@ final class Summary
             return $content > 0.6 * $circuit->capacityMl() ? $predicted['full_runs'] : $predicted['drain_runs'];
         }
 
-        return Filling::of($circuit, $circuit->fillPort()->id, array_map(fn ($p) => $p->id, $circuit->portsOf('bleed')), Filling::usualGates($circuit),
+        return Filling::of($circuit, $circuit->fillPort()->id, $state->plan->input->bleedsOf($circuit), Filling::usualGates($circuit),
             $state->plan->input->noseLiftMm, volumeMl: max(0.0, $content))->runs;
     }
 }

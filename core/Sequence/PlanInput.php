@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Sequence;
 
 use Aqbel\Core\Atmosphere\Atmosphere;
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Quantity\Length;
 
 /** What was decided at planning: the kind of job, what was opened, the school, the place and the house rules. */
@@ -19,6 +21,7 @@ final readonly class PlanInput
     /**
      * @param  list<string>  $opened  passages of the circuit that were or will be opened
      * @param  list<string>  $tools  at hand, of TOOLS
+     * @param  ?list<string>  $bleeds  bleed points to be used; all of them when null
      * @param  list<string>  $drains  drain ports in the order they are opened
      */
     public function __construct(
@@ -34,6 +37,7 @@ final readonly class PlanInput
         public HouseRules $rules,
         public array $tools = ['vacuum_filler', 'pressure_tester', 'refractometer', 'funnel', 'ramps'],
         public float $headMm = 0.0,
+        public ?array $bleeds = null,
     ) {
     }
 
@@ -46,6 +50,18 @@ final readonly class PlanInput
     public function atmosphere(): Atmosphere
     {
         return Atmosphere::atElevation(Length::metres($this->elevationM));
+    }
+
+    /**
+     * Bleed points of this circuit that the fill uses, in the circuit's own order.
+     *
+     * @return list<string>
+     */
+    public function bleedsOf(Circuit $circuit): array
+    {
+        $all = array_map(fn (Port $port) => $port->id, $circuit->portsOf('bleed'));
+
+        return $this->bleeds === null ? $all : array_values(array_intersect($all, $this->bleeds));
     }
 
     public function has(string $tool): bool

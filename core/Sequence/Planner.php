@@ -69,7 +69,7 @@ final readonly class Planner
         $lift = $this->input->noseLiftMm;
         $drainage = Drainage::of($circuit, $this->input->drains, $gates, $lift, array_map(fn ($p) => $p->id, $circuit->portsOf('bleed')));
         $neck = $circuit->fillPort()->id;
-        $bleeds = array_map(fn ($port) => $port->id, $circuit->portsOf('bleed'));
+        $bleeds = $this->input->bleedsOf($circuit);
         $barometer = $this->input->atmosphere()->pressure->kPa();
         $brim = Filling::of($circuit, $neck, $bleeds, $gates, $lift, $this->input->headMm, $barometer);
         $cold = Filling::of($circuit, $neck, $bleeds, $gates, 0.0, $circuit->facts->coldHeadMm, $barometer);
@@ -263,6 +263,9 @@ final readonly class Planner
         $surface = $this->circuit->heightMm($this->circuit->fillPort()->node, $this->input->noseLiftMm) + $this->input->headMm;
         $missing = [];
         foreach ($fill->silent($this->circuit) as $port) {
+            if (! in_array($port->id, $this->input->bleedsOf($this->circuit), true)) {
+                continue;
+            }
             $missing[$port->id] = max(0.0, $this->circuit->heightMm($port->node, $this->input->noseLiftMm) - $surface);
         }
 

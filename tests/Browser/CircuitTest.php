@@ -26,6 +26,9 @@ final class CircuitTest extends BrowserTestCase
         }
         self::assertStringNotContainsString('High funnel', $this->text('.schools'));
         $this->see('Gravity with bleed points', '.recommended');
+        $this->choose('input[value=bleed_housing]');
+        self::assertStringNotContainsString('Gravity with bleed points', $this->text('.schools'));
+        self::assertStringNotContainsString('Thermostat housing screw', $this->text('.plan-steps'));
         $this->assertAccessible();
     }
 

@@ -31,8 +31,8 @@ final class PlanController
         $input = $request->planInput($circuit, Shop::here());
         $key = sha1($vehicle->circuit_id.json_encode($input->toArray()));
         $schools = Cache::remember("plan.{$key}", 3600, fn () => Planner::schools($circuit, $input));
-        $comparison = Cache::remember('compare.'.sha1($vehicle->circuit_id.json_encode([$input->drains, $input->tools, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 86400,
-            fn () => Comparison::of($circuit, $input->drains, $input->tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg));
+        $comparison = Cache::remember('compare.'.sha1($vehicle->circuit_id.json_encode([$input->drains, $input->tools, $input->bleeds, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 86400,
+            fn () => Comparison::of($circuit, $input->drains, $input->tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg, bleeds: $input->bleedsOf($circuit)));
 
         return view($request->boolean('fragment') ? 'plan.outcome' : 'plan.create', [
             'vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'schools' => $schools, 'comparison' => $comparison, 'plan' => $schools[$input->school] ?? $schools[PlanInput::GRAVITY],

@@ -26,7 +26,7 @@ final class PlanRequest extends FormRequest
             'vehicle' => [$this->isMethod('POST') ? 'required' : 'nullable', 'integer', 'exists:vehicles,id', ...($this->isMethod('POST') ? [self::notOpenAlready(...)] : [])],
             'school' => ['nullable', 'in:gravity,vacuum'], 'kind' => ['nullable', 'in:'.implode(',', array_keys(self::JOBS))],
             'complaint' => ['nullable', 'in:'.implode(',', array_keys(self::COMPLAINTS))],
-            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
+            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'bleeds' => ['nullable', 'array', 'max:20'], 'bleeds.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
             'lift' => ['nullable', 'string', 'max:40'], 'head' => ['nullable', 'string', 'max:40'], 'target' => ['nullable', 'string', 'max:40'], 'cure' => ['nullable', 'string', 'max:40'],
         ];
     }
@@ -71,6 +71,7 @@ final class PlanRequest extends FormRequest
             $shop->houseRules(),
             $chosen && $this->has('tools_chosen') ? array_values($this->array('tools')) : array_keys(PlanInput::TOOLS),
             $number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
+            $chosen && $this->has('tools_chosen') ? array_values(array_intersect(array_map(fn ($port) => $port->id, $circuit->portsOf('bleed')), $this->array('bleeds'))) : null,
         );
     }
 
