@@ -19,7 +19,7 @@ final readonly class Drawing
 
     private const GUTTER = 110.0;
 
-    private const TOP = 34.0;
+    private const TOP = 46.0;
 
     private const FLOOR = 30.0;
 

@@ -6,12 +6,16 @@ namespace Aqbel\Core\Circuit;
 
 use Aqbel\Core\Calc\Input;
 use Aqbel\Core\Fluid\GlycolBase;
+use Aqbel\Core\Hydrostatics\Mesh;
 use Aqbel\Core\InvalidField;
 
 /** Reads the open format `aqbel-circuit/1`. Everything is checked before a circuit exists; complaints carry the path. */
 final class CircuitReader
 {
     private const MOST_PASSAGES = 200;
+
+    /** Four times the largest circuit that has been met; more would only be slow. */
+    private const MOST_CELLS = 20_000;
 
     private const DEFAULT_WHEELBASE_MM = 2600.0;
 
@@ -121,6 +125,14 @@ final class CircuitReader
     /** Every passage must hang together with the fill port, and every drain must have something above it to let out. */
     private static function assertWhole(Circuit $circuit): void
     {
+        $cells = 0.0;
+        foreach ($circuit->passages as $passage) {
+            $rise = abs($circuit->nodes[$passage->to]->zMm - $circuit->nodes[$passage->from]->zMm);
+            $cells += max(1.0, $rise / Mesh::CELL_MM, $passage->volumeMl / Mesh::CELL_ML);
+        }
+        if ($cells > self::MOST_CELLS) {
+            throw new InvalidField('passages', 'This is larger than any circuit this model is made for, 400 L or 100 m of rise in all. Check the units: volumes are in mL, heights in mm.');
+        }
         $reached = [$circuit->fillPort()->node => true];
         do {
             $before = count($reached);

@@ -157,6 +157,7 @@ final class HydrostaticsTest extends TestCase
             'negative height' => [['nodes' => [['z_mm' => -5]]], 'nodes.0.z_mm'], 'missing node' => [['passages' => [['to' => 'nowhere']]], 'passages.0.to'], 'one end' => [['passages' => [['to' => 'a']]], 'passages.0.to'],
             'hostile id' => [['ports' => [['id' => '<script>']]], 'ports.0.id'], 'no neck' => [['ports' => [['kind' => 'drain']]], 'ports'], 'unknown kind' => [['passages' => [['kind' => 'rope']]], 'passages.0.kind'],
             'loose part' => [['nodes' => [2 => ['id' => 'c', 'x_mm' => 1, 'z_mm' => 2], 3 => ['id' => 'd', 'x_mm' => 1, 'z_mm' => 9]], 'passages' => [1 => ['id' => 'q', 'from' => 'c', 'to' => 'd', 'volume_ml' => 5]]], 'passages.1'],
+            'litres for millilitres' => [['passages' => [['volume_ml' => 450_000]]], 'passages'],
             'too many' => [['passages' => array_fill(1, 10000, ['id' => 'x', 'from' => 'a', 'to' => 'b', 'volume_ml' => 5])], 'passages'],
             'hostile label' => [['ports' => [['label' => "a\0b"]]], 'ports.0.label'], 'fact' => [['facts' => ['cap_kpa' => -4]], 'facts.cap_kpa'],
         ];
