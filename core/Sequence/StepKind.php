@@ -16,6 +16,9 @@ use Aqbel\Core\Run\Situation;
  */
 abstract class StepKind
 {
+    /** No vessel takes more out of a circuit, or puts more in, than this share of its capacity. */
+    private const MOST_AT_ONCE = 1.5;
+
     /** The name steps are stored under. */
     abstract public function name(): string;
 
@@ -105,6 +108,6 @@ abstract class StepKind
      */
     protected function vesselFields(Situation $at, string $name, string $label, string $default): array
     {
-        return [Field::volume($name, $label), Field::choice('vessel', 'Read in', $at->rules()->vesselChoices(), $default)];
+        return [Field::volume($name, $label, self::MOST_AT_ONCE * $at->circuit()->capacityMl()), Field::choice('vessel', 'Read in', $at->rules()->vesselChoices(), $default)];
     }
 }

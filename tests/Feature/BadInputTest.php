@@ -13,7 +13,7 @@ final class BadInputTest extends ShopTestCase
     /** @return array<string, array{mixed, string}> */
     public static function volumes(): array
     {
-        return ['empty' => ['', 'Enter a value'], 'letters' => ['a lot', 'Enter a number'], 'absurd' => ['900 gal', 'cannot be right'], 'negative' => ['-3', 'cannot be right'], 'a pressure' => ['3 bar', 'measures pressure'],
+        return ['empty' => ['', 'Enter a value'], 'letters' => ['a lot', 'Enter a number'], 'absurd' => ['900 gal', 'cannot be right'], 'more than a circuit holds' => ['40 L', 'cannot be right'], 'negative' => ['-3', 'cannot be right'], 'a pressure' => ['3 bar', 'measures pressure'],
             'a list' => [['3'], 'Enter one value'], 'markup' => ['<b>3</b>', 'Enter a number'], 'endless' => [str_repeat('9', 5000), 'cannot be right'], 'broken text' => ["\xff\xfe", 'cannot be read']];
     }
 

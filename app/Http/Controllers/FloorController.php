@@ -14,7 +14,7 @@ final class FloorController
     {
         $now = now()->getTimestamp();
         $jobs = Job::query()->open()->select(['jobs.id', 'jobs.summary', 'jobs.reason', 'jobs.created_at', 'vehicles.plate', 'vehicles.name'])
-            ->join('vehicles', 'vehicles.id', '=', 'jobs.vehicle_id')->limit(60)->get()
+            ->join('vehicles', 'vehicles.id', '=', 'jobs.vehicle_id')->orderByDesc('jobs.id')->limit(200)->get()
             ->sortBy(fn (Job $job) => $job->summary['clock']['until'] ?? 0);
         [$waiting, $hands] = $jobs->partition(fn (Job $job) => ($job->summary['clock']['until'] ?? 0) > $now);
 

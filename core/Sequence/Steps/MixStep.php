@@ -65,7 +65,7 @@ final class MixStep extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('batch', 'Record batch', [Field::volume('concentrate', 'Concentrate'), Field::volume('water', 'Water')])];
+        return [new Form('batch', 'Record batch', [Field::volume('concentrate', 'Concentrate', 3.0 * $at->circuit()->capacityMl()), Field::volume('water', 'Water', 3.0 * $at->circuit()->capacityMl())])];
     }
 
     /** @param  array<string, mixed>  $values */
