@@ -24,11 +24,8 @@ final class DemoWalk
         'look' => [['seen', ['coolant' => 'clean'], 1]],
         'rinse' => [['decision', ['rinse' => 'skip'], 1]],
         'cure' => [['started', [], 60]],
-        'bleed' => [['poured', ['volume' => '4.8', 'vessel' => 'Mixing bucket, 0.25 L marks'], 6], ['running', [], 2], ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1]],
-        'fill_level' => [['poured', ['volume' => '1.1', 'vessel' => 'Measuring jug, 0.1 L marks'], 3], ['returned', ['caught' => '0.2', 'left' => '0.1', 'spilt' => '50 mL'], 1], ['at_mark', [], 1]],
         'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
         'hold' => [['reading', ['vacuum' => '21.5'], 5], ['reading', ['vacuum' => '21.5'], 10], ['reading', ['vacuum' => '21.3'], 1]],
-        'vacuum_fill' => [['poured', ['volume' => '3', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '16.5'], 3], ['poured', ['volume' => '3.2', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '0'], 3]],
         'heat_cycle' => [['start', ['place' => 'extraction', 'neck' => 'sealed'], 14], ['reading', ['ect' => '97', 'far' => '90', 'outlet_front' => '67', 'outlet_rear' => '61', 'bubbles' => 'hidden', 'sign' => 'none'], 2],
             ['fan_on', [], 2], ['fan_off', [], 3], ['fan_on', [], 2], ['fan_off', [], 1], ['shut_off', [], 600]],
         'cold_level' => [['opened', ['ect' => '21'], 1], ['topped', ['volume' => '20 mL', 'vessel' => 'Syringe, 10 mL marks'], 1], ['level', ['level' => 'mark'], 1]],
@@ -92,7 +89,10 @@ final class DemoWalk
         }
         $answers = match ($step->kind) {
             'drain' => [['opened', [], 8], ['out', ['volume' => (string) round(0.96 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
-            'mix' => [['batch', ['concentrate' => '5.6', 'water' => '5.4'], 4]],
+            'mix' => [['batch', ['concentrate' => $this->litres(0.6), 'water' => $this->litres(0.6)], 4]],
+            'bleed' => [['poured', ['volume' => $this->litres(0.4), 'vessel' => 'Mixing bucket, 0.25 L marks'], 6], ['running', [], 2], ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1]],
+            'vacuum_fill' => [['poured', ['volume' => $this->litres(0.45), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '16.5'], 3], ['poured', ['volume' => $this->litres(0.4), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '0'], 3]],
+            'fill_level' => [['poured', ['volume' => $this->litres(0.97), 'vessel' => 'Measuring jug, 0.1 L marks'], 3], ['returned', ['caught' => $this->litres(0.02), 'left' => $this->litres(0.01), 'spilt' => '20 mL'], 1], ['at_mark', [], 1]],
             'pressure_test' => [['test', ['start' => (string) min(88, $this->job->state()->circuit->facts->capKpa ?? 50), 'end' => (string) (min(88, $this->job->state()->circuit->facts->capKpa ?? 50) - 1), 'held' => '5'], 6]],
             'heat_cycle' => $this->hotEnough(),
             default => self::ANSWERS[$step->kind] ?? [],
@@ -100,6 +100,14 @@ final class DemoWalk
         foreach ($answers as [$form, $fields, $minutes]) {
             $this->enter($form, $fields, $minutes);
         }
+    }
+
+    /** A share of the room that is left in the circuit now, as it would be typed. */
+    private function litres(float $share): string
+    {
+        $ledger = $this->job->state()->ledger();
+
+        return (string) round($share * max(100.0, $ledger->trappedAirMl()) / 1000.0, 2);
     }
 
     /**
