@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
@@ -39,6 +40,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/record', [RecordController::class, 'show']);
     });
 
+    Route::get('/bench/{name?}', BenchController::class);
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/circuits', [CircuitController::class, 'index']);
     Route::get('/circuits/new', [CircuitController::class, 'create']);

@@ -85,6 +85,18 @@ final readonly class Field
         return new self($name, $label, 'text', $required, most: 500.0, help: $help);
     }
 
+    /** The same field with a value, in the core's unit, to begin with. */
+    public function preset(float $base): self
+    {
+        return new self(...[...get_object_vars($this), 'default' => (string) $base]);
+    }
+
+    /** The same field asked for in one unit, whatever the person's own. */
+    public function in(Unit $unit): self
+    {
+        return new self(...[...get_object_vars($this), 'unit' => $unit]);
+    }
+
     /** The unit meant when only a number is typed. */
     public function assumedUnit(UnitSystem $units): Unit
     {

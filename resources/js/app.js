@@ -1,9 +1,11 @@
+import { startBench } from './bench.js';
 import { startClocks } from './clocks.js';
 import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
 import { followPlan } from './plan.js';
 import { listenForShortcuts } from './shortcuts.js';
 
+startBench();
 startClocks();
 watchForms();
 followPlan();

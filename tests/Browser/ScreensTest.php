@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy as By;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** Every screen in both themes, and the keyboard. */
@@ -16,7 +17,7 @@ final class ScreensTest extends BrowserTestCase
         $this->assertAccessible();
         $this->signIn();
         $this->assertAccessible();
-        foreach (['/jobs/new?vehicle=1', '/jobs/new?vehicle=3&school=vacuum', '/circuits', '/circuits/1', '/circuits/2', '/records'] as $path) {
+        foreach (['/jobs/new?vehicle=1', '/jobs/new?vehicle=3&school=vacuum', '/circuits', '/circuits/1', '/circuits/2', '/bench', '/bench/frost', '/bench/vacuum?fields[target]=nothing', '/records'] as $path) {
             $this->visit($path);
             $this->assertAccessible();
         }
@@ -80,10 +81,23 @@ final class ScreensTest extends BrowserTestCase
         $this->see('Right bank, lower jacket', '.plan-numbers');
     }
 
+    public function test_the_bench_answers_while_one_types_and_the_address_keeps_it(): void
+    {
+        $this->signIn();
+        $this->visit('/bench/frost');
+        $this->see('103 °C', '[data-bench-answer]');
+        $field = self::$browser->findElement(By::name('fields[elevation]'));
+        $field->clear()->sendKeys('0 ft');
+        self::$browser->wait(10, 20)->until(fn () => str_contains($this->text('[data-bench-answer]'), '108 °C'));
+        $this->see('226 °F', '[data-bench-answer]');
+        $this->reload();
+        $this->see('108 °C', '[data-bench-answer]');
+    }
+
     public function test_everything_that_is_pressed_is_large_enough_for_a_glove(): void
     {
         $this->signIn();
-        foreach (['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits'] as $path) {
+        foreach (['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits', '/bench'] as $path) {
             $this->visit($path);
             $small = self::$browser->executeScript('return [...document.querySelectorAll("main a, main button, main summary, .bar a, .bar button")].filter(e => e.checkVisibility() && !e.closest("p, svg")).map(e => [e.innerText || e.ariaLabel, e.getBoundingClientRect()]).filter(([, r]) => r.width > 0 && (r.height < 44 || r.width < 44)).map(([t, r]) => `${t} ${r.width}x${r.height}`)');
             self::assertSame([], $small, $path);
