@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Elevation\Drawing;
+use App\Models\Circuit;
+use App\Models\Job;
+use Aqbel\Core\Circuit\Circuit as CoreCircuit;
+use Aqbel\Core\Circuit\CircuitReader;
+
+/** The side view: to scale, and moving with the job. */
+final class ElevationTest extends ShopTestCase
+{
+    public function test_one_scale_for_both_axes_and_front_to_the_left(): void
+    {
+        $drawing = new Drawing($this->box(), null);
+        $scale = $drawing->scale();
+        self::assertEqualsWithDelta(400 * $scale, $drawing->x(100) - $drawing->x(500), 0.2);
+        self::assertEqualsWithDelta(400 * $scale, $drawing->y(500) - $drawing->y(900), 0.2);
+        self::assertLessThan($drawing->x(-300), $drawing->x(500), 'what is further forward stands further left');
+        self::assertSame([], $drawing->breaks());
+    }
+
+    public function test_a_long_stretch_without_a_node_is_broken_and_the_rest_keeps_its_scale(): void
+    {
+        $minibus = new Drawing(Circuit::query()->where('key', 'school-minibus')->first()->read(), null);
+        self::assertCount(1, $minibus->breaks());
+        self::assertEqualsWithDelta(100 * $minibus->scale(), $minibus->x(-2700) - $minibus->x(-2600), 0.2);
+        self::assertLessThan(2000 * $minibus->scale(), $minibus->x(-2600) - $minibus->x(-600));
+        self::assertGreaterThan($minibus->x(-600), $minibus->breaks()[0]);
+        self::assertLessThan($minibus->x(-2600), $minibus->breaks()[0]);
+    }
+
+    public function test_a_liquid_surface_is_drawn_level(): void
+    {
+        // Half full: coolant in the lower half of the upright, cut at its middle height.
+        $drawing = new Drawing($this->box(), ['upright' => [[0.0, 0.5, 0], [0.5, 1.0, 1]]]);
+        $upright = array_values(array_filter($drawing->passages(), fn (array $p) => $p['id'] === 'upright'))[0];
+        [$air, $coolant] = $upright['parts'];
+        self::assertSame([0, 1], [$air['state'], $coolant['state']]);
+        $heights = fn (array $part) => array_map(fn (string $point) => (float) explode(',', $point)[1], explode(' ', $part['points']));
+        self::assertEqualsWithDelta($drawing->y(600), min($heights($coolant)), 0.6);
+        self::assertEqualsWithDelta($drawing->y(600), max($heights($air)), 0.6);
+        self::assertCount(2, array_filter($heights($coolant), fn (float $y) => abs($y - $drawing->y(600)) < 0.6), 'both ends of the surface stand at one height');
+    }
+
+    public function test_a_raised_nose_raises_the_front_most(): void
+    {
+        $flat = new Drawing($this->box(), null);
+        $raised = new Drawing($this->box(), null, 300.0);
+        $rise = fn (string $node) => ($raised->floor() - $raised->nodes()[$node][1]) / $raised->scale() - ($flat->floor() - $flat->nodes()[$node][1]) / $flat->scale();
+        self::assertEqualsWithDelta(300.0 * (1 + 500 / 2600), $rise('top'), 2.0);
+        self::assertGreaterThan($rise('back'), $rise('top'));
+    }
+
+    public function test_markers_of_ports_at_one_node_are_moved_apart_and_pockets_are_named(): void
+    {
+        $drawing = new Drawing($this->box(), null, 0.0, [['text' => '0.40 L air', 'passages' => ['upright' => 400.0]]]);
+        [$a, $b] = array_slice($drawing->ports(), 1, 2);
+        self::assertSame($a['at'], $b['at']);
+        self::assertGreaterThan(26, hypot($a['x'] - $b['x'], $a['y'] - $b['y']));
+        $named = array_values(array_filter($drawing->labels(), fn (array $label) => $label['kind'] === 'pocket'));
+        self::assertSame('0.40 L air', implode(' ', $named[0]['lines']));
+    }
+
+    public function test_the_picture_moves_with_the_job(): void
+    {
+        $job = $this->plan('SKP 114');
+        self::assertEqualsWithDelta(1.0, $this->wet($job, 'radiator'), 0.01);
+        $this->walk($job)->until('drain:left_plug');
+        self::assertEqualsWithDelta(0.0, $this->wet($job, 'radiator'), 0.01, 'the radiator is empty after its cock');
+        self::assertEqualsWithDelta(1.0, $this->wet($job, 'left_low_jacket'), 0.01, 'the left bank still holds its own');
+        $this->walk($job)->until('look');
+        self::assertEqualsWithDelta(0.0, $this->wet($job, 'left_low_jacket'), 0.01);
+        self::assertSame('closed', $job->refresh()->summary['ports']['left_plug']);
+        $this->walk($job)->until('bleed:bleed_housing')->enter('poured', ['volume' => '3', 'vessel' => 'Mixing bucket, 0.25 L marks']);
+        self::assertGreaterThan(0.5, $this->wet($job, 'left_low_jacket'), 'what was poured stands at the bottom');
+        self::assertLessThan(0.9, $this->wet($job, 'radiator'));
+        self::assertSame('open', $job->refresh()->summary['ports']['bleed_heater']);
+        $this->walk($job)->until('heat_cycle:1');
+        self::assertContains(2, array_column($job->refresh()->summary['runs']['heater_core_b'], 2), 'the predicted pocket is hatched');
+        $this->walk($job)->until('leak_check');
+        self::assertNotContains(2, array_merge(...array_map(fn (array $runs) => array_column($runs, 2), array_values($job->refresh()->summary['runs']))), 'proven: no air is drawn');
+    }
+
+    public function test_vacuum_stands_empty_until_it_draws(): void
+    {
+        $job = $this->plan('SKP 114', 'vacuum');
+        $this->walk($job)->until('vacuum_fill');
+        self::assertEqualsWithDelta(0.0, $this->wet($job, 'radiator'), 0.01);
+        $this->walk($job)->until('fill_level');
+        self::assertEqualsWithDelta(1.0, $this->wet($job, 'radiator'), 0.01);
+    }
+
+    /** Share of a passage that is drawn as coolant. */
+    private function wet(Job $job, string $passage): float
+    {
+        return array_sum(array_map(fn (array $run) => $run[2] === 1 ? $run[1] - $run[0] : 0.0, $job->refresh()->summary['runs'][$passage]));
+    }
+
+    private function box(): CoreCircuit
+    {
+        return CircuitReader::read([
+            'format' => CoreCircuit::FORMAT, 'name' => 'box',
+            'nodes' => [['id' => 'top', 'x_mm' => 500, 'z_mm' => 900], ['id' => 'bottom', 'x_mm' => 500, 'z_mm' => 300], ['id' => 'middle', 'x_mm' => 100, 'z_mm' => 300], ['id' => 'back', 'x_mm' => -300, 'z_mm' => 800]],
+            'passages' => [['id' => 'upright', 'from' => 'top', 'to' => 'bottom', 'volume_ml' => 2000, 'kind' => 'radiator', 'label' => 'Upright'], ['id' => 'floor', 'from' => 'bottom', 'to' => 'middle', 'volume_ml' => 300], ['id' => 'rise', 'from' => 'middle', 'to' => 'back', 'volume_ml' => 500]],
+            'ports' => [['id' => 'neck', 'node' => 'top', 'kind' => 'fill'], ['id' => 'one', 'node' => 'back', 'kind' => 'bleed'], ['id' => 'two', 'node' => 'back', 'kind' => 'bleed']],
+        ]);
+    }
+}
