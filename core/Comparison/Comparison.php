@@ -35,6 +35,8 @@ final readonly class Comparison
 
     private const MOST_CYCLES = 6;
 
+    private const SEARCH_COARSENESS = 2.0;
+
     /** 10 psi, the most that is pumped on a cold circuit. */
     private const PUMP_KPA = 69.0;
 
@@ -149,6 +151,10 @@ final readonly class Comparison
         }
         usort($tries, fn (array $a, array $b) => $a['minutes'] <=> $b['minutes']);
         foreach ($tries as $try) {
+            // Twice as coarse finds the candidates, within 1 % of capacity; the standard mesh decides.
+            if ($work->fill($try['nose_lift_mm'], $try['head_mm'], $try['open'], coarseness: self::SEARCH_COARSENESS)->airMl > $limit + 0.01 * $circuit->capacityMl()) {
+                continue;
+            }
             $air = $work->fill($try['nose_lift_mm'], $try['head_mm'], $try['open'])->airMl;
             if ($air <= $limit) {
                 return [...$try, 'air_ml' => $air];

@@ -18,11 +18,11 @@ final class Simulations
     }
 
     /** @param  list<string>  $open */
-    public function fill(float $noseLiftMm, float $headMm, array $open, ?string $at = null): Filling
+    public function fill(float $noseLiftMm, float $headMm, array $open, ?string $at = null, float $coarseness = 1.0): Filling
     {
         $at ??= $this->circuit->fillPort()->id;
 
-        return $this->done["{$noseLiftMm}/{$headMm}/{$at}/".implode(',', $open)]
-            ??= Filling::of($this->circuit, $at, $open, Filling::usualGates($this->circuit), $noseLiftMm, $headMm, $this->barometerKpa);
+        return $this->done["{$noseLiftMm}/{$headMm}/{$at}/{$coarseness}/".implode(',', $open)]
+            ??= Filling::of($this->circuit, $at, $open, Filling::usualGates($this->circuit), $noseLiftMm, $headMm, $this->barometerKpa, $coarseness);
     }
 }

@@ -59,7 +59,7 @@ final readonly class Drainage
         }
         $drained = array_sum(array_column($drains, 'volume_ml'));
 
-        return new self($drains, $drained, $circuit->capacityMl() - $drained, $retained, self::slowRegions($mesh, $state, $airOpen), $mesh->runs($state));
+        return new self($drains, $drained, max(0.0, $circuit->capacityMl() - $drained), $retained, self::slowRegions($mesh, $state, $airOpen), $mesh->runs($state));
     }
 
     /**
