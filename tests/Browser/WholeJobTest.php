@@ -32,6 +32,7 @@ final class WholeJobTest extends BrowserTestCase
         self::assertMatchesRegularExpression('/^6:[34]\d$/', $this->text('.clock-time'), 'the clock ran on while the page was away');
         $this->record('out', ['volume' => '1.2', 'flow' => 'ran']);
         $this->see('Short by', '.verdict');
+        $this->assertAccessible();
         // A slip of the finger, 1.2 for 9.8, corrected in the journal.
         $this->follow(fn () => self::$browser->getKeyboard()->sendKeys('u'));
         $this->seeStep('Correct an entry');
@@ -58,6 +59,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->record('poured', ['volume' => '8.6', 'vessel' => 'Mixing bucket, 0.25 L marks']);
         $this->record('running');
         $this->see('Running', '.verdict');
+        $this->assertAccessible();
         $this->record('closed', ['washer' => true]);
         $this->see('The bubble-free minute is not over');
         $this->record('bubble');
@@ -88,6 +90,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->pass(900);
         $this->record('reading', ['ect' => '96', 'far' => '88', 'outlet_front' => '41', 'bubbles' => 'hidden']);
         $this->see('Not proven yet', '.verdict');
+        $this->assertAccessible();
         $this->record('fan_on');
         $this->record('fan_off');
         $this->record('shut_off');
@@ -101,6 +104,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->pass(1800);
         $this->record('reading', ['ect' => '66', 'air' => '15']);
         $this->see('your 2 readings', '.verdict');
+        $this->assertAccessible();
         $this->pass(5400);
         $this->record('reading', ['ect' => '38', 'air' => '15']);
         $this->finish();
@@ -111,6 +115,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->record('topped', ['volume' => '320 ml']);
         $this->record('level', ['level' => 'mark']);
         $this->see('the next heat cycle is added', '.verdict');
+        $this->assertAccessible();
         $this->finish();
 
         $this->seeStep('Heat cycle 2');
@@ -131,6 +136,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->throughHandOver('-36');
 
         $this->seeStep('Cooling circuit record J0001');
+        $this->assertAccessible();
         foreach (['Signed', 'Imre Tovald', 'corrected', 'New cap fitted', 'Heat cycle 2', '320 ml', 'Torque applied 25', 'Content found'] as $text) {
             $this->see($text);
         }
@@ -171,6 +177,7 @@ final class WholeJobTest extends BrowserTestCase
             $this->pass(120);
         }
         $this->see('Leak', '.verdict h2');
+        $this->assertAccessible();
         $this->finish();
         $this->seeStep('Hunt the leak');
         $this->record('checked', ['suspect' => 'seal', 'result' => 'sound']);
@@ -191,6 +198,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->seeStep('Let the vacuum draw it in');
         $this->record('poured', ['volume' => '3', 'vacuum' => '16.5']);
         $this->see('more ready', '.verdict');
+        $this->assertAccessible();
         $this->record('poured', ['volume' => '2.4', 'vacuum' => '0']);
         $this->see('Full', '.verdict');
         $this->finish();
@@ -246,6 +254,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->tickAll();
         $this->finish();
         $this->seeStep('Mix the coolant');
+        $this->assertAccessible();
         $this->record('batch', ['concentrate' => $concentrate, 'water' => $water]);
         $this->finish();
     }
@@ -270,6 +279,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->record('disposed', ['volume' => '11']);
         $this->finish();
         $this->seeStep('Sign off');
+        $this->assertAccessible();
         $this->finish('Sign the record');
     }
 

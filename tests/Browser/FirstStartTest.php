@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy as By;
+
+/** An installation nobody has used yet. */
+final class FirstStartTest extends BrowserTestCase
+{
+    public function test_the_first_lead_sets_up_the_shop(): void
+    {
+        $database = new \PDO('sqlite:'.dirname(__DIR__, 2).'/storage/testing/aqbel.sqlite');
+        $database->exec('DELETE FROM people; DELETE FROM shops; DELETE FROM vehicles;');
+        $this->visit('/');
+        $this->seeStep('Set up the shop');
+        $this->assertAccessible();
+        $this->press('Start');
+        $this->see('Enter the shop’s name.');
+        foreach (['shop' => 'Lower yard', 'elevation_m' => '310', 'name' => 'A. Person', 'login' => 'person', 'password' => 'ten letters or more'] as $field => $text) {
+            self::$browser->findElement(By::id($field))->sendKeys($text);
+        }
+        $this->press('Start');
+        $this->seeStep('Floor');
+        $this->see('Lower yard, 310 m', '.bar');
+        $this->visit('/jobs/new');
+        $this->see('No vehicle yet');
+        $this->assertAccessible();
+    }
+}
