@@ -7,6 +7,8 @@ namespace App\Journal;
 use App\Models\Job;
 use Aqbel\Core\Hydrostatics\Drainage;
 use Aqbel\Core\Hydrostatics\Filling;
+use Aqbel\Core\Hydrostatics\Standing;
+use Aqbel\Core\Run\Entry;
 use Aqbel\Core\Run\JobState;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Stage;
@@ -16,6 +18,11 @@ use Aqbel\Core\Sequence\StepCatalogue;
 /** The projection of a job's fold that lists and the elevation view read, so that no list has to fold every journal. */
 final class Summary
 {
+    /** Half a mark of the coarsest vessel, and 5 % of the reading: short by less does not leave a sliver in the picture. */
+    private const VESSEL_ML = 250.0;
+
+    private const READING_SHARE = 1.05;
+
     public static function refresh(Job $job): void
     {
         $state = $job->state();
@@ -84,13 +91,8 @@ final class Summary
         $predicted = $state->plan->predicted;
         $step = $state->stepInHand();
         $stage = $step === null ? Stage::HandOver : $step->stage;
-        if ($stage->value <= Stage::Drain->value) {
-            $done = array_values(array_filter($state->plan->input->drains, fn (string $port) => $state->entriesOf("drain:{$port}", 'out') !== []));
-
-            return $done === [] ? $predicted['full_runs'] : Drainage::of($state->circuit, $done, Filling::usualGates($state->circuit), $state->plan->input->noseLiftMm)->runs;
-        }
         if ($stage->value <= Stage::Mix->value) {
-            return $predicted['drain_runs'];
+            return self::drained($state);
         }
         $filling = $stage === Stage::Fill || ($stage === Stage::Vacuum && $state->plan->input->school === PlanInput::VACUUM);
         if (! $filling) {
@@ -101,10 +103,31 @@ final class Summary
         $circuit = $state->circuit;
         $content = $state->ledger()->contentMl;
         if ($state->plan->input->school === PlanInput::VACUUM) {
-            return $content > 0.6 * $circuit->capacityMl() ? $predicted['full_runs'] : $predicted['drain_runs'];
+            $drawn = array_filter($state->stepsOf('vacuum_fill'), fn (Step $step) => $state->entriesOf($step->id, 'poured') !== []);
+
+            return $drawn === [] ? self::drained($state) : Standing::of($circuit, $content);
         }
 
         return Filling::of($circuit, $circuit->fillPort()->id, $state->plan->input->bleedsOf($circuit), Filling::usualGates($circuit),
             $state->plan->input->noseLiftMm, volumeMl: max(0.0, $content))->runs;
+    }
+
+    /**
+     * The full circuit less what each drain let out, as measured so far.
+     *
+     * @return array<string, list<array{float, float, int}>>
+     */
+    private static function drained(JobState $state): array
+    {
+        $measured = [];
+        foreach ($state->plan->input->drains as $port) {
+            $out = $state->entriesOf("drain:{$port}", 'out');
+            if ($out !== []) {
+                $measured[$port] = self::READING_SHARE * array_sum(array_map(fn (Entry $entry) => $entry->number('volume') ?? 0.0, $out)) + self::VESSEL_ML;
+            }
+        }
+
+        return $measured === [] ? $state->plan->predicted['full_runs']
+            : Drainage::of($state->circuit, array_keys($measured), Filling::usualGates($state->circuit), $state->plan->input->noseLiftMm, measured: $measured)->runs;
     }
 }

@@ -32,22 +32,32 @@ final readonly class Drainage
      * @param  list<string>  $open  drain ports in the order they are opened
      * @param  list<string>  $openGates
      * @param  list<string>  $airOpen  ports that let air in besides the fill port
+     * @param  array<string, float>  $measured  mL that really came out of a port, where it was less than it could let out
      *
      * @throws \Aqbel\Core\InvalidField naming an unknown port or gate
      */
-    public static function of(Circuit $circuit, array $open, array $openGates = [], float $noseLiftMm = 0.0, array $airOpen = [], float $coarseness = 1.0): self
+    public static function of(Circuit $circuit, array $open, array $openGates = [], float $noseLiftMm = 0.0, array $airOpen = [], float $coarseness = 1.0, array $measured = []): self
     {
         $mesh = new Mesh($circuit, $openGates, $noseLiftMm, $coarseness);
         $state = array_fill(0, $mesh->size(), self::COOLANT);
         $drains = [];
         foreach ($open as $i => $port) {
             $climb = self::leastClimb($mesh, [$mesh->portCell($port, "open.{$i}")], 1.0);
-            $volume = 0.0;
+            $leaving = [];
             foreach ($climb as $cell => $level) {
                 if ($state[$cell] === self::COOLANT && $level <= $mesh->height[$cell] + self::SLACK_MM) {
-                    $state[$cell] = self::AIR;
-                    $volume += $mesh->volume[$cell];
+                    $leaving[$cell] = $mesh->height[$cell];
                 }
+            }
+            // The level falls: the highest cells empty first, down to what was measured.
+            arsort($leaving);
+            $volume = 0.0;
+            foreach (array_keys($leaving) as $cell) {
+                if ($volume >= ($measured[$port] ?? INF)) {
+                    break;
+                }
+                $state[$cell] = self::AIR;
+                $volume += $mesh->volume[$cell];
             }
             $drains[] = ['port' => $port, 'volume_ml' => $volume];
         }
@@ -98,7 +108,7 @@ final readonly class Drainage
     /**
      * A region glugs when no path from an air inlet stays above it: air would have to bubble up through the coolant.
      *
-     * @param  list<int>  $state
+     * @param  array<int, int>  $state
      * @param  list<string>  $airOpen
      * @return list<array{passages: list<string>, air_port: ?string}>
      */

@@ -20,11 +20,9 @@ final readonly class JobState
 
     public const OVERRIDE = 'override';
 
-    public const REOPEN = 'reopen';
-
     public const ACKNOWLEDGE = 'acknowledge';
 
-    private const OF_EVERY_STEP = [self::FINISH, self::OVERRIDE, self::REOPEN, self::ACKNOWLEDGE];
+    private const OF_EVERY_STEP = [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE];
 
     /** @var array<string, Step> in order, steps ordered by findings included */
     public array $steps;
@@ -50,8 +48,6 @@ final readonly class JobState
             if ($entry->form === self::FINISH || $entry->form === self::OVERRIDE) {
                 $closed[$entry->step] = $entry;
                 $steps = self::insertAfter($steps, $entry->step, array_values(array_map(Step::fromArray(...), $entry->values['orders'] ?? [])));
-            } elseif ($entry->form === self::REOPEN) {
-                unset($closed[$entry->step]);
             } elseif ($entry->form !== self::ACKNOWLEDGE) {
                 $byStep[$entry->step][] = $entry;
             }
@@ -85,6 +81,19 @@ final readonly class JobState
     public function stepsOf(string $kind): array
     {
         return array_values(array_filter($this->steps, fn (Step $s) => $s->kind === $kind));
+    }
+
+    /** When the engine last ran in this job, Unix seconds; null when it has not. */
+    public function lastRan(): ?int
+    {
+        $ran = null;
+        foreach ([...$this->stepsOf('heat_cycle'), ...$this->stepsOf('drive')] as $step) {
+            foreach ($this->entriesOf($step->id) as $entry) {
+                $ran = max($ran ?? 0, $entry->at);
+            }
+        }
+
+        return $ran;
     }
 
     /** The nearest step of a kind before the one given. */

@@ -14,7 +14,7 @@
             <div><h1>Cooling circuit record {{ $job->number() }}</h1><p><span class="plate">{{ $job->vehicle->plate }}</span> {{ $job->vehicle->name }} · {{ $job->reason }}</p></div>
             <button type="button" class="button no-print" data-print data-key="p" data-key-label="Print">Print</button>
         </header>
-        <p class="record-state">@if ($job->signed_at)Signed {{ $job->signed_at->format('Y-m-d H:i') }} by {{ array_last($state->closed)?->person }}.@else<b>Not signed.</b> {{ count($state->closed) }} of {{ count($state->steps) }} steps finished. <a class="no-print" href="/jobs/{{ $job->id }}">Back to the run</a>@endif Planned by {{ $job->planner->name }}, {{ $state->plan->input->school === 'vacuum' ? 'vacuum fill' : 'gravity with bleed points' }}, circuit revision {{ $job->circuit->revision }}.</p>
+        <p class="record-state">@if ($job->signed_at)Signed {{ $job->signed_at->format('Y-m-d H:i') }} by {{ array_last($state->closed)?->person }}.@else<b>Not signed.</b> {{ count($state->closed) }} of {{ count($state->steps) }} steps finished. <a class="no-print" href="/jobs/{{ $job->id }}">Back to the run</a>@endif Planned by {{ $job->planner->name }}, {{ $state->plan->input->school === 'vacuum' ? 'vacuum fill' : 'gravity with bleed points' }}, circuit revision {{ $job->circuit->revision }}. Complaint: {{ mb_strtolower(App\Http\Requests\PlanRequest::COMPLAINTS[$state->plan->input->complaint] ?? 'none') }}.</p>
 
         <section><h2>Quantities and mixture</h2>
             <table><tbody>

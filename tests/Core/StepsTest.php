@@ -152,6 +152,7 @@ final class StepsTest extends TestCase
             }
         }
         self::assertSame('stop', $job->write('pressure_test', 'test', ['start' => 90.0, 'end' => 70.0])->judge('pressure_test')->tone);
+        self::assertSame('Too short', JobOnPaper::on('rescue-ambulance')->write('pressure_test', 'test', ['start' => 90.0, 'end' => 90.0, 'held' => 30.0])->judge('pressure_test')->verdict);
         self::assertSame([], $job->write('pressure_test', 'declined', ['why' => 'tester away'])->obstacles('pressure_test'));
     }
 
@@ -220,6 +221,15 @@ final class StepsTest extends TestCase
         self::assertTrue($rested(1.5)->isHard('cold_check'));
         self::assertSame([], $rested(11)->obstacles('cold_check'));
         self::assertTrue($rested(11)->write('cold_check', 'reading', ['ect' => 70.0, 'air' => 15.0])->isHard('cold_check'), 'a hot reading outranks the clock on the wall');
+    }
+
+    public function test_standing_time_cannot_outrun_the_journal(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance')->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])->write('heat_cycle:1', 'shut_off', later: 7200);
+        StepCatalogue::all()['cool_down']->admit($job->at('cool_down:1'), 'rested', ['since' => 7200.0]);
+        $this->expectException(InvalidField::class);
+        $this->expectExceptionMessage('120 min ago');
+        StepCatalogue::all()['cool_down']->admit($job->at('cool_down:1'), 'rested', ['since' => 11 * 3600.0]);
     }
 
     public function test_the_cool_down_clock_learns_from_a_second_reading(): void

@@ -85,12 +85,24 @@ final class ElevationTest extends ShopTestCase
         self::assertNotContains(2, array_merge(...array_map(fn (array $runs) => array_column($runs, 2), array_values($job->refresh()->summary['runs']))), 'proven: no air is drawn');
     }
 
+    public function test_a_drain_that_came_short_leaves_coolant_in_the_picture(): void
+    {
+        $job = $this->plan('SKP 114');
+        $this->walk($job)->until('drain:radiator_cock')->enter('out', ['volume' => '4', 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'early']);
+        self::assertGreaterThan(0.3, $this->wet($job, 'radiator'));
+        self::assertLessThan(1.0, $this->wet($job, 'radiator'));
+        self::assertEqualsWithDelta(0.0, $this->wet($job, 'tank'), 0.01, 'the highest part empties first');
+    }
+
     public function test_vacuum_stands_empty_until_it_draws(): void
     {
         $job = $this->plan('SKP 114', 'vacuum');
         $this->walk($job)->until('vacuum_fill');
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'radiator'), 0.01);
-        $this->walk($job)->until('fill_level');
+        $this->walk($job)->until('vacuum_fill')->enter('poured', ['volume' => '4', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '14']);
+        self::assertGreaterThan(0.2, $this->wet($job, 'radiator'));
+        self::assertLessThan(0.8, $this->wet($job, 'radiator'), 'it stands as high as what went in');
+        $this->walk($job)->until('heat_cycle:1');
         self::assertEqualsWithDelta(1.0, $this->wet($job, 'radiator'), 0.01);
     }
 

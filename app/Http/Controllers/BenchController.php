@@ -7,7 +7,6 @@ namespace App\Http\Controllers;
 use App\Bench\Calculators;
 use App\Models\Shop;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Sequence\Form;
 use Aqbel\Core\Sequence\InvalidFields;
 use Illuminate\Http\Request;
@@ -36,7 +35,7 @@ final class BenchController
         }
 
         return view($request->boolean('fragment') ? 'bench.answer' : 'bench.show', [
-            'calculators' => $calculators, 'calculator' => $calculator, 'typed' => $typed, 'problems' => $problems, 'answer' => $answer, 'units' => $units, 'conversions' => Unit::class,
+            'calculators' => $calculators, 'calculator' => $calculator, 'typed' => $typed, 'problems' => $problems, 'answer' => $answer, 'units' => $units,
         ]);
     }
 }

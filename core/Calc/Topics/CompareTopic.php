@@ -39,7 +39,7 @@ final class CompareTopic implements Topic
             'retained_ml' => $compared->retainedMl,
             'schools' => array_map(fn (School $s) => [
                 'school' => $s->name, 'air_ml' => $s->airMl, 'pockets' => $s->where, 'coolant_ml' => $s->coolantMl, 'hands_on_min' => $s->handsOnMinutes,
-                'total_min' => $s->totalMinutes, 'heat_cycles' => $s->heatCycles, 'estimate' => $s->estimate,
+                'total_min' => $s->totalMinutes, 'heat_cycles' => $s->heatCycles, 'estimate' => $s->estimate, 'catch' => $s->catch,
             ], $compared->schools),
             'recommended' => $compared->recommended->name,
             'reason' => $compared->reason,

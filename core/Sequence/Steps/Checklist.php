@@ -6,7 +6,6 @@ namespace Aqbel\Core\Sequence\Steps;
 
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
-use Aqbel\Core\Sequence\Figure;
 use Aqbel\Core\Sequence\Form;
 use Aqbel\Core\Sequence\Obstacle;
 use Aqbel\Core\Sequence\StepKind;
@@ -40,10 +39,5 @@ abstract class Checklist extends StepKind
         }
 
         return $ticked;
-    }
-
-    public function figure(Situation $at): ?Figure
-    {
-        return null;
     }
 }

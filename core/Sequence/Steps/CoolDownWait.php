@@ -70,6 +70,15 @@ final class CoolDownWait extends StepKind
         ];
     }
 
+    /** @param  array<string, mixed>  $values */
+    public function admit(Situation $at, string $form, array $values): void
+    {
+        $ran = $at->job->lastRan();
+        if ($form === 'rested' && $ran !== null && $values['since'] > $at->now - $ran + 60) {
+            throw new InvalidField('since', 'The journal has the engine running '.max(1, intdiv($at->now - $ran, 60)).' min ago, so it cannot have stood that long. Read the temperature instead, or wait.');
+        }
+    }
+
     public function obstacles(Situation $at): array
     {
         $safe = $at->rules()->safeTemperatureC;

@@ -23,6 +23,8 @@ final class PressureTest extends StepKind
 {
     private const HOSES_KPA = 2.0;
 
+    private const LEAST_SECONDS = 300.0;
+
     public function name(): string
     {
         return 'pressure_test';
@@ -79,6 +81,7 @@ final class PressureTest extends StepKind
         return match (true) {
             $at->has('declined') => [],
             ! $at->has('test') => [Obstacle::missing('Record the test, or say why it is not done.')],
+            $this->judge($at)?->tone === 'wait' => [Obstacle::missing('Hold it five minutes and record that test.')],
             $this->judge($at)?->tone === 'stop' => [Obstacle::missing('The pressure falls: find the drip and test again.')],
             default => [],
         };
@@ -100,6 +103,10 @@ final class PressureTest extends StepKind
             return $declined === null ? null : Judgement::wait('Not done', $declined->text('why'));
         }
         $drop = $test->number('start') - $test->number('end');
+
+        if ($drop <= self::HOSES_KPA && $test->number('held') < self::LEAST_SECONDS) {
+            return Judgement::wait('Too short', 'It holds, but a weep needs five minutes to show.');
+        }
 
         return $drop <= self::HOSES_KPA
             ? Judgement::pass('Holds', 'A fall of '.$at->say($drop, Dimension::Pressure).' is hoses giving.')
