@@ -16,6 +16,7 @@ final readonly class Circuit
      * @param  array<string, Passage>  $passages
      * @param  array<string, Gate>  $gates
      * @param  array<string, Port>  $ports
+     * @param  array<string, Cover>  $covers
      */
     public function __construct(
         public string $name,
@@ -25,6 +26,7 @@ final readonly class Circuit
         public array $gates,
         public array $ports,
         public Facts $facts,
+        public array $covers = [],
     ) {
     }
 

@@ -32,14 +32,15 @@ final class CircuitReader
         }
         $name = self::text($data, 'name', 'name', 120) ?? throw new InvalidField('name', 'Give the circuit a name, up to 120 characters.');
         $nodes = self::keyed('nodes', $input->objects('nodes', 2, 2 * self::MOST_PASSAGES), $data['nodes'], self::node(...));
+        $covers = self::keyed('covers', $input->objects('covers', 0, self::MOST_PASSAGES), $data['covers'] ?? [], self::cover(...));
         $passages = self::keyed('passages', $input->objects('passages', 1, self::MOST_PASSAGES), $data['passages'],
-            fn (Input $in, array $raw, string $path, string $id) => self::passage($in, $raw, $path, $id, $nodes));
+            fn (Input $in, array $raw, string $path, string $id) => self::passage($in, $raw, $path, $id, $nodes, $covers));
         $gates = self::keyed('gates', $input->objects('gates', 0, self::MOST_PASSAGES), $data['gates'] ?? [],
             fn (Input $in, array $raw, string $path, string $id) => self::gate($in, $raw, $path, $id, $passages));
         $ports = self::keyed('ports', $input->objects('ports', 1, self::MOST_PASSAGES), $data['ports'],
-            fn (Input $in, array $raw, string $path, string $id) => self::port($in, $raw, $path, $id, $nodes));
+            fn (Input $in, array $raw, string $path, string $id) => self::port($in, $raw, $path, $id, $nodes, $covers));
         $circuit = new Circuit($name, $input->number('wheelbase_mm', 300, 20000, self::DEFAULT_WHEELBASE_MM), $nodes, $passages, $gates, $ports,
-            self::facts(is_array($data['facts'] ?? null) ? $data['facts'] : []));
+            self::facts(is_array($data['facts'] ?? null) ? $data['facts'] : []), $covers);
         self::assertWhole($circuit);
 
         return $circuit;
@@ -54,8 +55,9 @@ final class CircuitReader
     /**
      * @param  array<mixed>  $raw
      * @param  array<string, Node>  $nodes
+     * @param  array<string, Cover>  $covers
      */
-    private static function passage(Input $in, array $raw, string $path, string $id, array $nodes): Passage
+    private static function passage(Input $in, array $raw, string $path, string $id, array $nodes, array $covers): Passage
     {
         foreach (['from', 'to'] as $end) {
             if (! is_string($raw[$end] ?? null) || ! isset($nodes[$raw[$end]])) {
@@ -67,7 +69,44 @@ final class CircuitReader
         }
 
         return new Passage($id, $raw['from'], $raw['to'], $in->number('volume_ml', 0.1, 500_000),
-            $in->choice('kind', Passage::KINDS, 'hose'), self::text($raw, 'label', $path, 80) ?? $id);
+            $in->choice('kind', Passage::KINDS, 'hose'), self::text($raw, 'label', $path, 80) ?? $id,
+            self::behind($in, $path, $covers), self::parts($raw, $path), $in->optionalNumber('torque_nm', 0.1, 500));
+    }
+
+    /** @param  array<mixed>  $raw */
+    private static function cover(Input $in, array $raw, string $path, string $id): Cover
+    {
+        return new Cover($id, self::text($raw, 'label', $path, 80) ?? $id, $in->number('minutes', 0, 600, 5), ($raw['needed_to_run'] ?? false) === true);
+    }
+
+    /**
+     * @param  array<string, Cover>  $covers
+     * @return list<string>
+     */
+    private static function behind(Input $in, string $path, array $covers): array
+    {
+        $behind = $in->names('behind');
+        foreach ($behind as $i => $cover) {
+            if (! isset($covers[$cover])) {
+                throw new InvalidField("{$path}.behind.{$i}", "There is no cover “{$cover}”. Name one that is listed under covers.");
+            }
+        }
+
+        return $behind;
+    }
+
+    /**
+     * @param  array<mixed>  $raw
+     * @return list<string>
+     */
+    private static function parts(array $raw, string $path): array
+    {
+        $parts = $raw['parts'] ?? [];
+        if (! is_array($parts) || ! array_is_list($parts) || count($parts) > 20) {
+            throw new InvalidField("{$path}.parts", 'List up to 20 parts, each one line of text.');
+        }
+
+        return array_map(fn (int $i) => self::text($parts, (string) $i, "{$path}.parts", 80) ?? throw new InvalidField("{$path}.parts.{$i}", 'Name the part, or leave it out.'), array_keys($parts));
     }
 
     /**
@@ -86,8 +125,9 @@ final class CircuitReader
     /**
      * @param  array<mixed>  $raw
      * @param  array<string, Node>  $nodes
+     * @param  array<string, Cover>  $covers
      */
-    private static function port(Input $in, array $raw, string $path, string $id, array $nodes): Port
+    private static function port(Input $in, array $raw, string $path, string $id, array $nodes, array $covers): Port
     {
         if (! is_string($raw['node'] ?? null) || ! isset($nodes[$raw['node']])) {
             throw new InvalidField("{$path}.node", 'A port sits at a node. Name one that is listed under nodes.');
@@ -95,7 +135,7 @@ final class CircuitReader
 
         return new Port($id, $raw['node'], $in->choice('kind', Port::KINDS), self::text($raw, 'label', $path, 80) ?? $id,
             self::text($raw, 'access', $path, 160) ?? '', self::text($raw, 'tool', $path, 80) ?? '',
-            $in->optionalNumber('torque_nm', 0.1, 500), self::text($raw, 'washer', $path, 80) ?? '');
+            $in->optionalNumber('torque_nm', 0.1, 500), self::text($raw, 'washer', $path, 80) ?? '', self::behind($in, $path, $covers), $in->number('minutes', 0, 600, 4));
     }
 
     /** @param  array<mixed>  $raw */

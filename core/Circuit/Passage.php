@@ -9,6 +9,11 @@ final readonly class Passage
 {
     public const KINDS = ['hose', 'radiator', 'block', 'head', 'heater', 'tank', 'recovery', 'line', 'pump', 'cooler'];
 
+    /**
+     * @param  list<string>  $behind  covers that must be off to open it
+     * @param  list<string>  $parts  what opening it uses up, as the trade orders it: gasket, clamps, O-ring
+     * @param  ?float  $torqueNm of its joint; null: a clamp, or by feel
+     */
     public function __construct(
         public string $id,
         public string $from,
@@ -16,6 +21,9 @@ final readonly class Passage
         public float $volumeMl,
         public string $kind,
         public string $label,
+        public array $behind = [],
+        public array $parts = [],
+        public ?float $torqueNm = null,
     ) {
     }
 

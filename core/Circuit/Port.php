@@ -9,7 +9,11 @@ final readonly class Port
 {
     public const KINDS = ['fill', 'bleed', 'drain'];
 
-    /** @param  ?float  $torqueNm null: tightened by feel, no figure known */
+    /**
+     * @param  ?float  $torqueNm null: tightened by feel, no figure known
+     * @param  list<string>  $behind  covers that must be off to reach it
+     * @param  float  $minutes  hands on this point itself, covers not counted
+     */
     public function __construct(
         public string $id,
         public string $node,
@@ -19,6 +23,8 @@ final readonly class Port
         public string $tool,
         public ?float $torqueNm,
         public string $washer,
+        public array $behind = [],
+        public float $minutes = 4.0,
     ) {
     }
 }
