@@ -45,7 +45,7 @@ final readonly class Recorder
             $read = $form->read($raw, $this->person->units);
             $kind->admit($at, $formName, $read['values']);
 
-            return [$stepId, $formName, $read['values'], $read['typed'], $form->say($read['values'], $read['typed'])];
+            return [$stepId, $formName, $kind->complete($at, $formName, $read['values']), $read['typed'], $form->say($read['values'], $read['typed'])];
         });
     }
 

@@ -27,8 +27,29 @@ final readonly class Rinse
             throw new InvalidField('retained_ml', 'Less must stay inside than the circuit holds. Open another drain point.');
         }
         $share = $retainedMl / $capacityMl;
-        $drains = $share <= $targetOldFraction ? 1 : (int) ceil(log($targetOldFraction) / log($share) - 1.0e-9);
 
-        return new self($drains - 1, $share ** $drains, ($drains - 1) * ($capacityMl - $retainedMl));
+        return self::from($share, $share, $capacityMl, $targetOldFraction);
+    }
+
+    /**
+     * From whatever share of old coolant is in it now, drained.
+     *
+     * @param  float  $oldFraction  of the whole circuit, were it full again
+     * @param  float  $keeps  share of the capacity that stays inside at every drain
+     *
+     * @throws InvalidField when nothing drains, so no number of rinses helps
+     */
+    public static function from(float $oldFraction, float $keeps, float $capacityMl, float $targetOldFraction): self
+    {
+        if ($keeps >= 1.0) {
+            throw new InvalidField('retained_ml', 'Less must stay inside than the circuit holds. Open another drain point.');
+        }
+        $rinses = match (true) {
+            $oldFraction <= $targetOldFraction => 0,
+            $keeps <= 0.0 => 1,
+            default => (int) ceil(log($targetOldFraction / $oldFraction) / log($keeps) - 1.0e-9),
+        };
+
+        return new self($rinses, $oldFraction * $keeps ** $rinses, $rinses * $capacityMl * (1.0 - $keeps));
     }
 }

@@ -19,18 +19,28 @@ final readonly class Ledger
 
     public float $plusMinusMl;
 
+    /** What is left of the coolant that was in the circuit before the work, with perfect mixing at every drain. */
+    public float $oldMl;
+
+    /** @var list<array{line: Line, content: float, fraction: ?float}> every line with the state it leaves */
+    public array $steps;
+
     /** @param  list<Line>  $lines */
     public function __construct(public float $capacityMl, public float $headspaceMl, public array $lines)
     {
-        [$content, $glycol, $squares] = [0.0, 0.0, 0.0];
+        [$content, $glycol, $old, $squares, $steps] = [0.0, 0.0, 0.0, 0.0, []];
         foreach ($lines as $line) {
             $fraction = $line->fraction ?? ($content > 0.0 ? $glycol / $content : 0.0);
             $glycol = max(0.0, $glycol + $line->ml * $fraction);
+            $old = max(0.0, $old + ($line->ml >= 0.0 ? ($line->old ? $line->ml : 0.0) : ($content > 0.0 ? $line->ml * $old / $content : 0.0)));
             $content += $line->ml;
             $squares += $line->plusMinusMl ** 2;
+            $steps[] = ['line' => $line, 'content' => $content, 'fraction' => $content > 1.0 ? min(1.0, $glycol / $content) : null];
         }
         $this->contentMl = $content;
         $this->glycolMl = $glycol;
+        $this->oldMl = $old;
+        $this->steps = $steps;
         $this->plusMinusMl = sqrt($squares);
     }
 
@@ -54,6 +64,14 @@ final readonly class Ledger
     public function trappedAirPlusMinusMl(): float
     {
         return sqrt($this->plusMinusMl ** 2 + (self::CAPACITY_SHARE * $this->capacityMl) ** 2);
+    }
+
+    /** The old coolant's share of the circuit once it is full again. */
+    public function oldShare(): float
+    {
+        $full = $this->capacityMl - $this->headspaceMl;
+
+        return $full > 0.0 ? min(1.0, $this->oldMl / $full) : 0.0;
     }
 
     public function inMl(): float

@@ -26,6 +26,8 @@ enum Unit: string
     case Millimetre = 'mm';
     case Centimetre = 'cm';
     case Metre = 'm';
+    case Kilometre = 'km';
+    case Mile = 'mi';
     case Inch = 'in';
     case Foot = 'ft';
     case NewtonMetre = 'N·m';
@@ -44,7 +46,7 @@ enum Unit: string
         'qts' => self::Quart, 'quart' => self::Quart, 'quarts' => self::Quart, 'gal' => self::Gallon, 'gallon' => self::Gallon,
         'gallons' => self::Gallon, 'floz' => self::FluidOunce, 'oz' => self::FluidOunce, '°c' => self::Celsius, 'c' => self::Celsius,
         'degc' => self::Celsius, '°f' => self::Fahrenheit, 'f' => self::Fahrenheit, 'degf' => self::Fahrenheit, 'mm' => self::Millimetre,
-        'cm' => self::Centimetre, 'm' => self::Metre, 'in' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'ft' => self::Foot,
+        'cm' => self::Centimetre, 'm' => self::Metre, 'km' => self::Kilometre, 'mi' => self::Mile, 'mile' => self::Mile, 'miles' => self::Mile, 'in' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'ft' => self::Foot,
         "'" => self::Foot, 'n·m' => self::NewtonMetre, 'nm' => self::NewtonMetre, 'n.m' => self::NewtonMetre, 'ft·lb' => self::FootPound,
         'ftlb' => self::FootPound, 'ft-lb' => self::FootPound, 'lbft' => self::FootPound, 'lb-ft' => self::FootPound, 's' => self::Second,
         'sec' => self::Second, 'min' => self::Minute, 'mins' => self::Minute, 'minutes' => self::Minute, 'h' => self::Hour,
@@ -65,7 +67,7 @@ enum Unit: string
             self::Kilopascal, self::InchOfMercury, self::Psi, self::Bar, self::Millibar, self::MillimetreOfMercury => Dimension::Pressure,
             self::Millilitre, self::Litre, self::Quart, self::Gallon, self::FluidOunce => Dimension::Volume,
             self::Celsius, self::Fahrenheit => Dimension::Temperature,
-            self::Millimetre, self::Centimetre, self::Metre, self::Inch, self::Foot => Dimension::Length,
+            self::Millimetre, self::Centimetre, self::Metre, self::Kilometre, self::Mile, self::Inch, self::Foot => Dimension::Length,
             self::NewtonMetre, self::FootPound => Dimension::Torque,
             self::Second, self::Minute, self::Hour => Dimension::Time,
             self::Share, self::Percent => Dimension::Fraction,
@@ -117,6 +119,8 @@ enum Unit: string
             self::Gallon => 3785.411784,
             self::FluidOunce => 29.5735295625,
             self::Centimetre => 10.0,
+            self::Kilometre => 1.0e6,
+            self::Mile => 1_609_344.0,
             self::Inch => 25.4,
             self::Foot => 304.8,
             self::FootPound => 1.3558179483314,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Run;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Coolant\Stores;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Sequence\Plan;
@@ -22,7 +23,10 @@ final readonly class JobState
 
     public const ACKNOWLEDGE = 'acknowledge';
 
-    private const OF_EVERY_STEP = [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE];
+    /** A photograph, at any step. */
+    public const PHOTO = 'photo';
+
+    private const OF_EVERY_STEP = [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO];
 
     /** @var array<string, Step> in order, steps ordered by findings included */
     public array $steps;
@@ -77,6 +81,28 @@ final readonly class JobState
         return $form === null ? $entries : array_values(array_filter($entries, fn (Entry $e) => $e->form === $form));
     }
 
+    /**
+     * Photographs taken at a step, or in the whole job.
+     *
+     * @return list<Entry>
+     */
+    public function photos(?string $step = null): array
+    {
+        return array_values(array_filter($this->entries, fn (Entry $e) => $e->form === self::PHOTO && ($step === null || $e->step === $step)));
+    }
+
+    /** The last entry of one form in any step of a kind, the way findings are looked up by later steps. */
+    public function lastOf(string $kind, string $form): ?Entry
+    {
+        $last = null;
+        foreach ($this->stepsOf($kind) as $step) {
+            $entries = $this->entriesOf($step->id, $form);
+            $last = $entries === [] ? $last : $entries[count($entries) - 1];
+        }
+
+        return $last;
+    }
+
     /** @return list<Step> */
     public function stepsOf(string $kind): array
     {
@@ -87,9 +113,11 @@ final readonly class JobState
     public function lastRan(): ?int
     {
         $ran = null;
-        foreach ([...$this->stepsOf('heat_cycle'), ...$this->stepsOf('drive')] as $step) {
+        foreach ([...$this->stepsOf('baseline'), ...$this->stepsOf('rinse_run'), ...$this->stepsOf('heat_cycle'), ...$this->stepsOf('drive')] as $step) {
             foreach ($this->entriesOf($step->id) as $entry) {
-                $ran = max($ran ?? 0, $entry->at);
+                if ($entry->form !== self::PHOTO && $entry->text('ran') !== 'no') {
+                    $ran = max($ran ?? 0, $entry->at);
+                }
             }
         }
 
@@ -169,9 +197,9 @@ final readonly class JobState
         return $ports;
     }
 
-    public function at(Step $step, int $now, UnitSystem $units = UnitSystem::Metric): Situation
+    public function at(Step $step, int $now, UnitSystem $units = UnitSystem::Metric, Stores $stores = new Stores): Situation
     {
-        return new Situation($step, $this, $now, $units);
+        return new Situation($step, $this, $now, $units, $stores);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Run;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Facts;
 use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Coolant\Stores;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -16,7 +17,7 @@ use Aqbel\Core\Sequence\Step;
 /** One step of one job at one moment: all a step kind may look at. */
 final readonly class Situation
 {
-    public function __construct(public Step $step, public JobState $job, public int $now, public UnitSystem $units)
+    public function __construct(public Step $step, public JobState $job, public int $now, public UnitSystem $units, public Stores $stores = new Stores)
     {
     }
 
@@ -87,6 +88,6 @@ final readonly class Situation
     /** The same step seen from another one, e.g. the heat cycle a cold level belongs to. */
     public function seenFrom(Step $step): self
     {
-        return new self($step, $this->job, $this->now, $this->units);
+        return new self($step, $this->job, $this->now, $this->units, $this->stores);
     }
 }

@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence;
 
+use Aqbel\Core\Coolant\ChangeInterval;
+
 /** How this shop works where practice differs. */
 final readonly class HouseRules
 {
     public const BLEED_RULES = ['first_coolant' => 'at first coolant', 'steady_stream' => 'on a steady stream', 'bubble_free_minute' => 'after one bubble-free minute'];
 
-    /** @param  array<string, float>  $vessels graduation in mL by name */
+    /**
+     * @param  array<string, float>  $vessels  graduation in mL by name
+     * @param  array{km: float, months: float, hours: float}  $changeFirst  first change of the coolant (common practice, no source)
+     * @param  array{km: float, months: float, hours: float}  $changeLater  every later one (common practice, no source)
+     */
     public function __construct(
         public string $closeBleed = 'bubble_free_minute',
         public float $glanceMinutes = 2.0,
@@ -20,6 +26,12 @@ final readonly class HouseRules
         public float $gaugeResolutionInHg = 0.5,
         public int $fanCycles = 2,
         public float $followUpDays = 3.0,
+        /** Of the old coolant, where it must not stay (common practice, no source). */
+        public float $oldShare = 0.05,
+        public array $changeFirst = ['km' => 160_000.0, 'months' => 60.0, 'hours' => 4_000.0],
+        public array $changeLater = ['km' => 80_000.0, 'months' => 36.0, 'hours' => 2_000.0],
+        /** As prices are written in this shop. */
+        public string $currency = '',
         public array $vessels = ['Drain pan, 0.5 L marks' => 500.0, 'Measuring jug, 0.1 L marks' => 100.0, 'Mixing bucket, 0.25 L marks' => 250.0, 'Syringe, 10 mL marks' => 10.0],
     ) {
     }
@@ -27,7 +39,27 @@ final readonly class HouseRules
     /** Half a graduation of the vessel named. */
     public function plusMinusMl(string $vessel): float
     {
-        return ($this->vessels[$vessel] ?? 500.0) / 2.0;
+        return $this->graduationMl($vessel) / 2.0;
+    }
+
+    /** Of the vessel named, in mL. */
+    public function graduationMl(string $vessel): float
+    {
+        return $this->vessels[$vessel] ?? 500.0;
+    }
+
+    /** The vessel batches are mixed in: the one called a bucket, else the coarsest. */
+    public function mixingVessel(): string
+    {
+        $buckets = array_filter(array_keys($this->vessels), fn (string $name) => stripos($name, 'bucket') !== false);
+        $coarsest = array_keys($this->vessels, $this->vessels === [] ? 0.0 : max($this->vessels), true);
+
+        return [...$buckets, ...$coarsest, 'bucket'][0];
+    }
+
+    public function changeInterval(bool $first): ChangeInterval
+    {
+        return new ChangeInterval(...array_map(floatval(...), $first ? $this->changeFirst : $this->changeLater));
     }
 
     /** @return array<string, string> */

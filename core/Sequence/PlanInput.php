@@ -7,6 +7,7 @@ namespace Aqbel\Core\Sequence;
 use Aqbel\Core\Atmosphere\Atmosphere;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Coolant\Compatibility;
 use Aqbel\Core\Quantity\Length;
 
 /** What was decided at planning: the kind of job, what was opened, the school, the place and the house rules. */
@@ -16,6 +17,14 @@ final readonly class PlanInput
 
     public const VACUUM = 'vacuum';
 
+    public const REPAIR = 'repair';
+
+    public const CHANGE = 'change';
+
+    public const LOST = 'lost';
+
+    public const BLEED = 'bleed';
+
     public const TOOLS = ['vacuum_filler' => 'Vacuum filler, compressed air', 'pressure_tester' => 'Pressure tester', 'refractometer' => 'Refractometer', 'funnel' => 'High funnel with adapter', 'ramps' => 'Ramps or lift for the nose'];
 
     /**
@@ -23,6 +32,11 @@ final readonly class PlanInput
      * @param  list<string>  $tools  at hand, of TOOLS
      * @param  ?list<string>  $bleeds  bleed points to be used; all of them when null
      * @param  list<string>  $drains  drain ports in the order they are opened
+     * @param  string  $jobKind  REPAIR, CHANGE, LOST or BLEED
+     * @param  string  $content  what is in it now, a Compatibility
+     * @param  float  $stockFraction  glycol share of what is poured: 1 for concentrate, less for premix
+     * @param  ?float  $frostC  frost protection the target was chosen for
+     * @param  array{odometer_km?: ?float, hours?: ?float, since_km?: ?float, since_months?: ?float, since_hours?: ?float, first?: bool}  $usage  of the vehicle, as far as known
      */
     public function __construct(
         public string $jobKind,
@@ -38,6 +52,10 @@ final readonly class PlanInput
         public array $tools = ['vacuum_filler', 'pressure_tester', 'refractometer', 'funnel', 'ramps'],
         public float $headMm = 0.0,
         public ?array $bleeds = null,
+        public string $content = 'manual',
+        public float $stockFraction = 1.0,
+        public ?float $frostC = null,
+        public array $usage = [],
     ) {
     }
 
@@ -45,6 +63,29 @@ final readonly class PlanInput
     public function with(string $school): self
     {
         return new self(...[...get_object_vars($this), 'school' => $school]);
+    }
+
+    public function compatibility(): Compatibility
+    {
+        return Compatibility::from($this->content);
+    }
+
+    /** Coolant has been disappearing: the drip is found on the cold circuit before anything is drained. */
+    public function leakFirst(): bool
+    {
+        return $this->jobKind === self::LOST || $this->complaint === 'falling';
+    }
+
+    /** The more comes out, the better: at a change, and wherever the old coolant must not stay. */
+    public function wantsAllOut(): bool
+    {
+        return $this->jobKind === self::CHANGE || $this->compatibility() !== Compatibility::AsManual;
+    }
+
+    /** Glycol share of what is in it before the work, as far as it is known. */
+    public function presumedFraction(Circuit $circuit): float
+    {
+        return $this->compatibility() === Compatibility::Water ? 0.0 : $circuit->facts->targetFraction;
     }
 
     public function atmosphere(): Atmosphere

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Sequence;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Cover;
 use Aqbel\Core\Circuit\Passage;
 use Aqbel\Core\Coolant\Mix;
 use Aqbel\Core\Hydrostatics\Drainage;
@@ -27,7 +28,9 @@ final readonly class Planner
 
     public static function plan(Circuit $circuit, PlanInput $input): Plan
     {
-        return self::schools($circuit, $input)[$input->school] ?? throw new InvalidField('school', 'A vacuum fill needs the vacuum filler at hand. Tick it under tools, or choose gravity.');
+        return self::schools($circuit, $input)[$input->school] ?? throw new InvalidField('school', $input->jobKind === PlanInput::BLEED
+            ? 'A vacuum fill needs the circuit drained. For bleeding only choose gravity, or plan a repair with its drains.'
+            : 'A vacuum fill needs the vacuum filler at hand. Tick it under tools, or choose gravity.');
     }
 
     /**
@@ -39,7 +42,8 @@ final readonly class Planner
     {
         $predicted = (new self($circuit, $input))->predict();
         $plans = [];
-        foreach ($input->has('vacuum_filler') ? [PlanInput::GRAVITY, PlanInput::VACUUM] : [PlanInput::GRAVITY] as $school) {
+        $vacuum = $input->has('vacuum_filler') && $input->jobKind !== PlanInput::BLEED;
+        foreach ($vacuum ? [PlanInput::GRAVITY, PlanInput::VACUUM] : [PlanInput::GRAVITY] as $school) {
             $planner = new self($circuit, $input->with($school));
             $own = $planner->forSchool($predicted);
             $plans[$school] = new Plan($planner->input, $planner->steps($own), $own);
@@ -77,13 +81,16 @@ final readonly class Planner
         $usable = $circuit->capacityMl() - $headspace;
         $void = max(1.0, $usable - $drainage->retainedMl);
         $vacuum = $this->vacuum($void + $headspace, $headspace);
-        $mix = new Mix(Volume::millilitres($usable), Volume::millilitres($drainage->retainedMl), $circuit->facts->targetFraction, $this->input->targetFraction);
+        $mix = $this->mix($usable, $drainage->retainedMl);
+        $letsOut = $this->letOutBy($drainage);
 
         return [
             'capacity_ml' => $circuit->capacityMl(),
             'headspace_ml' => $headspace,
             'drains' => $drainage->drains,
-            'empties' => $this->emptiedBy($drainage),
+            'lets_out' => $letsOut,
+            'slow' => array_map(fn (array $region) => ['parts' => $this->labels($region['passages']), 'air_port' => $region['air_port']], $drainage->slow),
+            'further' => $this->further($drainage),
             'retained_ml' => $drainage->retainedMl,
             'retained' => $this->labelled($drainage->retained),
             'drain_runs' => $drainage->runs,
@@ -100,9 +107,17 @@ final readonly class Planner
                 'intake_ml' => $vacuum->intake()->mL(), 'top_up_ml' => $vacuum->topUp()->mL(),
             ],
             'needed_ml' => $void,
-            'concentrate_ml' => $mix->glycol->mL(),
+            'concentrate_ml' => $mix->stock()->mL(),
             'water_ml' => $mix->water()->mL(),
+            'usable_ml' => $usable,
+            'reachable' => $mix->reachable(),
+            'final_fraction' => $mix->finalFraction(),
         ];
+    }
+
+    private function mix(float $usableMl, float $retainedMl): Mix
+    {
+        return new Mix(Volume::millilitres($usableMl), Volume::millilitres(min($usableMl, $retainedMl)), $this->input->presumedFraction($this->circuit), $this->input->targetFraction, $this->input->stockFraction);
     }
 
     private function vacuum(float $voidMl, float $headspaceMl): VacuumPlan
@@ -117,32 +132,72 @@ final readonly class Planner
      */
     private function steps(array $predicted): array
     {
-        $fill = $this->input->school === PlanInput::VACUUM ? $this->vacuumSteps($predicted) : $this->gravitySteps($predicted);
+        $input = $this->input;
+        $materials = new Materials($this->circuit, $input);
+        $fill = $input->school === PlanInput::VACUUM ? $this->vacuumSteps($predicted) : $this->gravitySteps($predicted);
+        $round = ColdLevel::round(1);
+        $drained = $input->drains !== [];
 
-        return array_values(array_filter([
+        return self::gated(array_values(array_filter([
             new Step('found', 'found', Stage::Plan),
-            new Step('baseline', 'baseline', Stage::Plan),
-            new Step('gather', 'gather', Stage::Plan, ['items' => $this->toGather($predicted)]),
+            $input->jobKind === PlanInput::LOST ? null : new Step('baseline', 'baseline', Stage::Plan),
+            new Step('gather', 'gather', Stage::Plan),
             new Step('make_safe', 'make_safe', Stage::MakeSafe),
             new Step('cold_check', 'cool_down', Stage::MakeSafe),
             new Step('inspect', 'inspect', Stage::MakeSafe),
+            $input->leakFirst() ? new Step('find_drip', 'find_drip', Stage::MakeSafe) : null,
             ...$this->drainSteps($predicted),
-            new Step('look', 'look', Stage::Drain),
-            new Step('rinse', 'rinse', Stage::Rinse),
-            $this->input->cureMinutes > 0.0 ? new Step('cure', 'cure', Stage::CloseUp, ['minutes' => $this->input->cureMinutes]) : null,
-            new Step('close_up', 'close_up', Stage::CloseUp, ['items' => $this->toCloseUp()]),
+            $drained ? new Step('reconcile:1', 'reconcile', Stage::Drain) : null,
+            $drained ? new Step('look', 'look', Stage::Drain) : null,
+            $drained && $input->compatibility()->needsJarTest() ? new Step('jar_test', 'jar_test', Stage::Drain) : null,
+            $drained ? new Step('rinse', 'rinse', Stage::Rinse) : null,
+            $input->cureMinutes > 0.0 ? new Step('cure', 'cure', Stage::CloseUp, ['minutes' => $input->cureMinutes]) : null,
+            new Step('close_up', 'close_up', Stage::CloseUp),
             new Step('mix', 'mix', Stage::Mix),
             ...$fill,
-            ...ColdLevel::round(1),
+            self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
+            ...$round,
             new Step('leak_check', 'leak_check', Stage::Prove),
+            self::refit('refit:end', Stage::Prove, $materials->toRefitAtTheEnd()),
             new Step('drive', 'drive', Stage::Prove),
             new Step('cool_down:drive', 'cool_down', Stage::Prove),
             new Step('cold_level:drive', 'cold_level', Stage::Prove),
-            $this->input->has('refractometer') ? new Step('refractometer', 'refractometer', Stage::Prove) : null,
+            $input->has('refractometer') ? new Step('refractometer', 'refractometer', Stage::Prove) : null,
+            $input->complaint === 'none' ? null : new Step('complaint', 'complaint', Stage::Prove),
             new Step('follow_up', 'follow_up', Stage::Prove),
+            new Step('left_over', 'left_over', Stage::HandOver),
             new Step('dispose', 'dispose', Stage::HandOver),
             new Step('sign_off', 'sign_off', Stage::HandOver),
-        ]));
+        ])));
+    }
+
+    /** @param  array<string, string>  $items */
+    private static function refit(string $id, Stage $stage, array $items): ?Step
+    {
+        return $items === [] ? null : new Step($id, 'refit', $stage, ['items' => $items]);
+    }
+
+    /**
+     * With a cure running, nothing pulls or presses before it is over.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private static function gated(array $steps): array
+    {
+        $kinds = array_column(array_map(fn (Step $s) => ['id' => $s->id, 'kind' => $s->kind], $steps), 'kind', 'id');
+        if (! in_array('cure', $kinds, true)) {
+            return $steps;
+        }
+        foreach ($steps as $i => $step) {
+            if ($step->stage->value >= Stage::Fill->value && in_array($step->kind, ['pull', 'pressure_test', 'heat_cycle'], true)) {
+                array_splice($steps, $i, 0, [new Step('cured', 'cured', $step->stage)]);
+
+                return $steps;
+            }
+        }
+
+        return $steps;
     }
 
     /**
@@ -153,7 +208,7 @@ final readonly class Planner
     {
         $steps = [];
         foreach ($predicted['drains'] as $i => ['port' => $port, 'volume_ml' => $volume]) {
-            $steps[] = new Step("drain:{$port}", 'drain', Stage::Drain, ['port' => $port, 'predicted_ml' => $volume, 'first' => $i === 0, 'empties' => $predicted['empties'][$port] ?? []]);
+            $steps[] = new Step("drain:{$port}", 'drain', Stage::Drain, ['port' => $port, 'predicted_ml' => $volume, 'first' => $i === 0, 'empties' => array_keys(array_filter(array_slice($predicted['lets_out'][$port] ?? [], 0, 3), fn (float $ml) => $ml > 100.0))]);
         }
 
         return $steps;
@@ -200,49 +255,6 @@ final readonly class Planner
     }
 
     /**
-     * @param  array<string, mixed>  $predicted
-     * @return array<string, string>
-     */
-    private function toGather(array $predicted): array
-    {
-        $litres = fn (float $ml) => number_format(ceil($ml * 1.15 / 100.0) / 10.0, 1).' L';
-        $items = [
-            'concentrate' => "{$this->circuit->facts->base->label()} concentrate, {$this->circuit->facts->inhibitor}: {$litres($predicted['concentrate_ml'])} with 15 % spare",
-            'water' => "Distilled or deionised water: {$litres($predicted['water_ml'])}",
-            'vessels' => 'Graduated pans for the drain, jug and bucket, kept apart',
-        ];
-        foreach ($this->circuit->ports as $port) {
-            if ($port->washer !== '' && ($port->kind === 'bleed' || in_array($port->id, $this->input->drains, true))) {
-                $items["washer_{$port->id}"] = "{$port->label}: {$port->washer}";
-            }
-        }
-
-        return $items + ($this->input->school === PlanInput::VACUUM
-            ? ['filler' => 'Vacuum filler with the adapter for this neck, compressed air']
-            : ['rags' => 'Rags and a small vessel for each bleed point'] + ($this->input->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter for this neck, stopper'] : []));
-    }
-
-    /** @return array<string, string> */
-    private function toCloseUp(): array
-    {
-        $items = [];
-        foreach ($this->input->opened as $id) {
-            $items["joint_{$id}"] = "Clamps on their marks: {$this->circuit->passages[$id]->label}";
-        }
-        foreach ($this->circuit->gates as $gate) {
-            if ($gate->kind === 'thermostat' && in_array($gate->passage, $this->input->opened, true)) {
-                $items['thermostat'] = 'Thermostat: spring toward the engine, jiggle pin at the top, new gasket';
-            }
-        }
-        foreach ($this->input->drains as $id) {
-            $port = $this->circuit->ports[$id];
-            $items["drain_{$id}"] = "{$port->label} shut and dry".($port->torqueNm === null ? '' : ' ('.rtrim(rtrim(number_format($port->torqueNm, 1), '0'), '.').' N·m)');
-        }
-
-        return $items + ['back' => 'What came off for access and is needed to run is back'];
-    }
-
-    /**
      * The circuit as it should stand in the end: filled to the cold level, no pocket left.
      *
      * @param  array<string, list<array{float, float, int}>>  $runs
@@ -275,25 +287,65 @@ final readonly class Planner
     /**
      * What each drain empties, by comparing with one drain fewer.
      *
-     * @return array<string, list<string>>
+     * @return array<string, array<string, float>> mL by label, largest first, by port
      */
-    private function emptiedBy(Drainage $all): array
+    private function letOutBy(Drainage $all): array
     {
         $emptied = [];
         $before = array_map(fn (Passage $p) => $p->volumeMl, $this->circuit->passages);
         foreach ($this->input->drains as $i => $port) {
-            $after = $i === count($this->input->drains) - 1 ? $all->retained
-                : Drainage::of($this->circuit, array_slice($this->input->drains, 0, $i + 1), Filling::usualGates($this->circuit), $this->input->noseLiftMm)->retained;
+            $after = $i === count($this->input->drains) - 1 ? $all->retained : $this->drainedBy(array_slice($this->input->drains, 0, $i + 1))->retained;
             $loss = [];
             foreach ($before as $id => $volume) {
                 $loss[$id] = $volume - ($after[$id] ?? 0.0);
             }
-            arsort($loss);
-            $emptied[$port] = array_keys($this->labelled(array_filter(array_slice($loss, 0, 3), fn (float $ml) => $ml > 100.0)));
+            $emptied[$port] = $this->labelled(array_filter($loss, fn (float $ml) => $ml > 20.0));
             $before = [...array_map(fn () => 0.0, $before), ...$after];
         }
 
         return $emptied;
+    }
+
+    /**
+     * The drain points that are not opened: what each would still let out, and for how much work.
+     *
+     * @return array<string, array{volume_ml: float, minutes: float, covers: list<string>, parts: array<string, float>}> by port, most first
+     */
+    private function further(Drainage $planned): array
+    {
+        $off = array_map(fn (Cover $c) => $c->id, (new Materials($this->circuit, $this->input))->covers());
+        $further = [];
+        foreach ($this->circuit->portsOf('drain') as $port) {
+            if (! in_array($port->id, $this->input->drains, true)) {
+                $after = $this->drainedBy([...$this->input->drains, $port->id]);
+                $loss = array_map(fn (string $id) => ($planned->retained[$id] ?? 0.0) - ($after->retained[$id] ?? 0.0), array_combine($ids = array_keys($this->circuit->passages), $ids));
+                $covers = array_map(fn (string $id) => $this->circuit->covers[$id], array_values(array_diff($port->behind, $off)));
+                $further[$port->id] = [
+                    'volume_ml' => max(0.0, $planned->retainedMl - $after->retainedMl),
+                    'minutes' => $port->minutes + array_sum(array_map(fn (Cover $c) => $c->minutes, $covers)),
+                    'covers' => array_map(fn (Cover $c) => $c->label, $covers),
+                    'parts' => $this->labelled(array_filter($loss, fn (float $ml) => $ml > 20.0)),
+                ];
+            }
+        }
+        uasort($further, fn (array $a, array $b) => $b['volume_ml'] <=> $a['volume_ml']);
+
+        return $further;
+    }
+
+    /** @param  list<string>  $ports */
+    private function drainedBy(array $ports): Drainage
+    {
+        return Drainage::of($this->circuit, $ports, Filling::usualGates($this->circuit), $this->input->noseLiftMm);
+    }
+
+    /**
+     * @param  list<string>  $passages
+     * @return list<string>
+     */
+    private function labels(array $passages): array
+    {
+        return array_values(array_unique(array_map(fn (string $id) => $this->circuit->passages[$id]->label, $passages)));
     }
 
     /**

@@ -8,11 +8,12 @@ namespace Aqbel\Core\Sequence;
 final class StepCatalogue
 {
     private const KINDS = [
-        Steps\Found::class, Steps\Baseline::class, Steps\Gather::class, Steps\MakeSafe::class, Steps\CoolDownWait::class, Steps\Inspect::class,
-        Steps\Drain::class, Steps\Look::class, Steps\Rinse::class, Steps\Cure::class, Steps\CloseUp::class, Steps\MixStep::class,
+        Steps\Found::class, Steps\Baseline::class, Steps\Gather::class, Steps\MakeSafe::class, Steps\CoolDownWait::class, Steps\Inspect::class, Steps\PutRight::class, Steps\FindDrip::class,
+        Steps\Drain::class, Steps\Reconcile::class, Steps\Look::class, Steps\FindCause::class, Steps\JarTest::class, Steps\Rinse::class, Steps\RinseFill::class, Steps\RinseRun::class,
+        Steps\RinseDrain::class, Steps\RinseFlow::class, Steps\BackFlush::class, Steps\Cure::class, Steps\Cured::class, Steps\CloseUp::class, Steps\MixStep::class,
         Steps\OpenBleeds::class, Steps\Bleed::class, Steps\FillLevel::class, Steps\SetUpVacuum::class, Steps\Pull::class, Steps\Hold::class,
-        Steps\LeakHunt::class, Steps\VacuumFill::class, Steps\PressureTest::class, Steps\HeatCycle::class, Steps\ColdLevel::class,
-        Steps\LeakCheck::class, Steps\Drive::class, Steps\Refractometer::class, Steps\FollowUp::class, Steps\Dispose::class, Steps\SignOff::class,
+        Steps\LeakHunt::class, Steps\VacuumFill::class, Steps\PressureTest::class, Steps\Refit::class, Steps\HeatCycle::class, Steps\ColdLevel::class,
+        Steps\LeakCheck::class, Steps\Drive::class, Steps\Refractometer::class, Steps\Complaint::class, Steps\FollowUp::class, Steps\LeftOver::class, Steps\Dispose::class, Steps\SignOff::class,
     ];
 
     /** @var array<string, StepKind> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence;
 
+use Aqbel\Core\Coolant\ShelfLine;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
 use Aqbel\Core\Ledger\Line;
@@ -67,6 +68,17 @@ abstract class StepKind
     {
     }
 
+    /**
+     * What is kept of an entry besides what was typed, such as the strength of a container at that moment.
+     *
+     * @param  array<string, mixed>  $values
+     * @return array<string, mixed>
+     */
+    public function complete(Situation $at, string $form, array $values): array
+    {
+        return $values;
+    }
+
     /** @return list<Line> what an entry moves into or out of the circuit */
     public function ledger(Situation $at, Entry $entry): array
     {
@@ -75,6 +87,24 @@ abstract class StepKind
 
     /** @return list<Step> steps that finishing this one orders, placed right after it */
     public function orders(Situation $at): array
+    {
+        return [];
+    }
+
+    /** @return list<ShelfLine> what an entry takes from the shop's shelf or puts there */
+    public function shelf(Situation $at, Entry $entry): array
+    {
+        return [];
+    }
+
+    /** @return list<Table> numbers worked out for this step, side by side */
+    public function tables(Situation $at): array
+    {
+        return [];
+    }
+
+    /** @return list<Step> steps whose photographs come back beside those taken here */
+    public function comparedWith(Situation $at): array
     {
         return [];
     }

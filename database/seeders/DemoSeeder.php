@@ -59,7 +59,7 @@ final class DemoSeeder extends Seeder
             ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 12)->enter('reading', ['ect' => '86', 'far' => '80', 'outlet_front' => '63', 'outlet_rear' => '34', 'bubbles' => 'some', 'sign' => 'none'], 1)
             ->enter('shut_off', [], 1)->finish()->enter('reading', ['ect' => '84', 'air' => '14'], 14)->enter('reading', ['ect' => '69', 'air' => '14'], 1);
         self::job('SKP 114', 'vacuum', $sunniva, 75)->until('hold:1')->enter('reading', ['vacuum' => '21.4'], 4)->enter('reading', ['vacuum' => '21.2'], 2);
-        self::job('SKP 115', 'gravity', $imre, 26)->until('drain:radiator_cock')->enter('opened', [], 1);
+        self::job('SKP 115', 'gravity', $imre, 26)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 1);
         self::job('SKP 208', 'vacuum', $sunniva, 55, cure: 60)->until('cure')->enter('started', [], 1);
         Carbon::setTestNow();
     }

@@ -20,10 +20,12 @@ final class DemoWalk
         'found' => [['found', ['content' => 'low', 'missing' => '0.2 L'], 1]],
         'baseline' => [['baseline', ['ran' => 'no'], 1]],
         'cool_down' => [['reading', ['ect' => '24', 'air' => '16'], 1]],
-        'inspect' => [['condition', ['hoses' => 'good', 'cap' => 'good', 'drips' => 'Damp under the left mount, old'], 3]],
-        'look' => [['seen', ['coolant' => 'clean'], 1]],
-        'rinse' => [['decision', ['rinse' => 'skip'], 1]],
-        'cure' => [['started', [], 60]],
+        'inspect' => [['condition', ['hoses' => 'good', 'clamps' => 'marked', 'cap' => 'good', 'fins' => 'clear', 'tank' => 'readable', 'pipes' => 'sound', 'drips' => 'Damp under the left mount, old'], 3]],
+        'look' => [['seen', ['coolant' => 'clean', 'next' => 'waste'], 1]],
+        'rinse' => [['decision', ['rinse' => 'skip', 'times' => '1'], 1]],
+        'cure' => [['started', [], 1]],
+        'complaint' => [['answer', ['answer' => 'gone'], 1]],
+        'left_over' => [['kept', ['volume' => '0.6 L'], 2]],
         'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
         'hold' => [['reading', ['vacuum' => '21.5'], 5], ['reading', ['vacuum' => '21.5'], 10], ['reading', ['vacuum' => '21.3'], 1]],
         'heat_cycle' => [['start', ['place' => 'extraction', 'neck' => 'sealed'], 14], ['reading', ['ect' => '97', 'far' => '90', 'outlet_front' => '67', 'outlet_rear' => '61', 'bubbles' => 'hidden', 'sign' => 'none'], 2],
@@ -88,7 +90,7 @@ final class DemoWalk
             return;
         }
         $answers = match ($step->kind) {
-            'drain' => [['opened', [], 8], ['out', ['volume' => (string) round(0.96 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
+            'drain' => [['opened', ['cap' => 'off'], 8], ['out', ['volume' => (string) round(0.96 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
             'mix' => [['batch', ['concentrate' => $this->litres(0.6), 'water' => $this->litres(0.6)], 4]],
             'bleed' => [['poured', ['volume' => $this->litres(0.4), 'vessel' => 'Mixing bucket, 0.25 L marks'], 6], ['running', [], 2], ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1]],
             'vacuum_fill' => [['poured', ['volume' => $this->litres(0.45), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '16.5'], 3], ['poured', ['volume' => $this->litres(0.4), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '0'], 3]],

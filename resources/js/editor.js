@@ -5,13 +5,14 @@ const TABLES = {
     nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }), columns: [['label', 'text', 'Name'], ['x_mm', 'number', 'Forward, mm'], ['z_mm', 'number', 'Height, mm']] },
     passages: {
         title: 'Passages', fresh: (id, doc) => ({ id, from: doc.nodes[0].id, to: doc.nodes[1].id, volume_ml: 100, kind: 'hose', label: 'new passage' }),
-        columns: [['label', 'text', 'Name'], ['kind', KINDS, 'Kind'], ['from', 'nodes', 'From'], ['to', 'nodes', 'To'], ['volume_ml', 'number', 'Volume, mL']],
+        columns: [['label', 'text', 'Name'], ['kind', KINDS, 'Kind'], ['from', 'nodes', 'From'], ['to', 'nodes', 'To'], ['volume_ml', 'number', 'Volume, mL'], ['parts', 'list', 'Parts, opening it'], ['torque_nm', 'number', 'Joint, N·m'], ['behind', 'list', 'Behind covers']],
     },
     gates: { title: 'Gates', fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }), columns: [['label', 'text', 'Name'], ['kind', ['thermostat', 'heater_valve', 'valve'], 'Kind'], ['passage', 'passages', 'In'], ['weeps', 'check', 'Weeps']] },
     ports: {
         title: 'Ports', fresh: (id, doc) => ({ id, node: doc.nodes[0].id, kind: 'bleed', label: 'new port' }),
-        columns: [['label', 'text', 'Name'], ['kind', ['fill', 'bleed', 'drain'], 'Kind'], ['node', 'nodes', 'At'], ['access', 'text', 'Access'], ['tool', 'text', 'Tool'], ['torque_nm', 'number', 'Torque, N·m'], ['washer', 'text', 'Washer']],
+        columns: [['label', 'text', 'Name'], ['kind', ['fill', 'bleed', 'drain'], 'Kind'], ['node', 'nodes', 'At'], ['access', 'text', 'Access'], ['tool', 'text', 'Tool'], ['torque_nm', 'number', 'Torque, N·m'], ['washer', 'text', 'Washer'], ['minutes', 'number', 'Hands, min'], ['behind', 'list', 'Behind covers']],
     },
+    covers: { title: 'Covers', fresh: (id) => ({ id, label: 'new cover', minutes: 5 }), columns: [['id', 'text', 'Id'], ['label', 'text', 'Name'], ['minutes', 'number', 'Off and on, min'], ['needed_to_run', 'check', 'Needed to run']] },
 };
 const FACTS = [['cap_kpa', 'number', 'Cap, kPa'], ['thermostat_start_c', 'number', 'Thermostat starts, °C'], ['thermostat_full_c', 'number', 'Thermostat full, °C'], ['fan_on_c', 'number', 'Fan on, °C'], ['fan_off_c', 'number', 'Fan off, °C'], ['limit_c', 'number', 'Vehicle limit, °C'],
     ['cold_head_mm', 'number', 'Cold level from neck, mm'], ['cold_level', 'text', 'Cold level, in words'], ['inhibitor', 'text', 'Inhibitor family'], ['source', 'text', 'Source'], ['capacity_ml', 'number', 'Manual’s capacity, mL']];
@@ -21,6 +22,11 @@ const WAIT_MS = 250;
 export function scaledTo(passages, capacity) {
     const factor = capacity / passages.reduce((sum, passage) => sum + passage.volume_ml, 0);
     return passages.map((passage) => ({ ...passage, volume_ml: Math.round(passage.volume_ml * factor * 10) / 10 }));
+}
+
+/** "undertray, intake" as a list; empty entries fall away. */
+export function listed(text) {
+    return text.split(',').map((one) => one.trim()).filter((one) => one !== '');
 }
 
 /** An id that no item of the list has. */
@@ -88,7 +94,7 @@ export function startEditor() {
             field = document.createElement('input');
             field.type = type === 'check' ? 'checkbox' : 'text';
             field.inputMode = type === 'number' ? 'decimal' : 'text';
-            type === 'check' ? (field.checked = owner[name] === true) : (field.value = owner[name] ?? '');
+            type === 'check' ? (field.checked = owner[name] === true) : (field.value = Array.isArray(owner[name]) ? owner[name].join(', ') : owner[name] ?? '');
         }
         field.dataset.path = `${path}.${name}`;
         field.addEventListener('change', () => {
@@ -98,6 +104,8 @@ export function startEditor() {
                 value === '' ? delete owner[name] : (owner[name] = Number.isFinite(number) ? number : value);
             } else if (value === '') {
                 delete owner[name];
+            } else if (type === 'list') {
+                owner[name] = listed(value);
             } else {
                 owner[name] = value;
             }

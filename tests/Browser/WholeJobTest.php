@@ -83,6 +83,10 @@ final class WholeJobTest extends BrowserTestCase
         $this->record('test', ['start' => '90', 'end' => '89.5', 'held' => '5']);
         $this->finish();
 
+        $this->seeStep('Back on before the first start');
+        $this->see('Intake duct');
+        $this->tickAll();
+        $this->finish();
         $this->seeStep('Heat cycle 1');
         $this->record('start', ['place' => 'closed', 'neck' => 'sealed']);
         $this->see('Never in a closed shop');
@@ -240,10 +244,15 @@ final class WholeJobTest extends BrowserTestCase
         $this->record('condition', ['hoses' => 'good', 'cap' => 'worn', 'drips' => 'under the left mount']);
         $this->see('Parts to add', '.verdict');
         $this->finish();
+        $this->seeStep('Put right what was found');
+        $this->tickAll();
+        $this->finish();
     }
 
     private function throughMix(string $concentrate, string $water): void
     {
+        $this->seeStep('What stayed inside');
+        $this->finish();
         $this->seeStep('Look at what came out');
         $this->record('seen', ['coolant' => 'clean']);
         $this->finish();
@@ -264,6 +273,9 @@ final class WholeJobTest extends BrowserTestCase
         $this->seeStep('Look underneath');
         $this->record('seen', ['leak' => 'old', 'where' => 'left mount']);
         $this->finish();
+        $this->seeStep('Covers back on');
+        $this->tickAll();
+        $this->finish();
         $this->record('driven', ['minutes' => '12', 'ect' => '92', 'alarm' => 'none']);
         $this->finish();
         $this->rested();
@@ -275,6 +287,9 @@ final class WholeJobTest extends BrowserTestCase
         $this->see('As planned', '.verdict');
         $this->finish();
         $this->record('booked', ['days' => '3']);
+        $this->finish();
+        $this->seeStep('Label what is left');
+        $this->record('kept', ['volume' => '0.8']);
         $this->finish();
         $this->record('disposed', ['volume' => '11']);
         $this->finish();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Aqbel\Core\Circuit\CircuitReader;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Run\Entry;
@@ -28,11 +29,14 @@ final class JobOnPaper
     {
     }
 
-    public static function on(string $circuit, string $school = 'gravity', float $lift = 0.0, ?HouseRules $rules = null, float $cure = 0.0): self
+    /** @param  array<string, mixed>  $choices  of PlanInput, by name */
+    public static function on(string $circuit, string $school = 'gravity', float $lift = 0.0, ?HouseRules $rules = null, float $cure = 0.0, array $choices = []): self
     {
         $read = CircuitReader::read(self::document($circuit));
 
-        return new self(new PlanInput('repair', 'none', $school, ['upper_hose'], array_map(fn ($p) => $p->id, $read->portsOf('drain')), 1420.0, $lift, 0.5, $cure, $rules ?? new HouseRules), $circuit);
+        $input = new PlanInput('repair', 'none', $school, ['upper_hose'], array_map(fn ($p) => $p->id, $read->portsOf('drain')), 1420.0, $lift, 0.5, $cure, $rules ?? new HouseRules);
+
+        return new self(new PlanInput(...[...get_object_vars($input), ...$choices]), $circuit);
     }
 
     /** @param  array<string, mixed>  $values */
@@ -79,6 +83,28 @@ final class JobOnPaper
     public function isHard(string $step): bool
     {
         return array_filter(StepCatalogue::of($this->at($step)->step)->obstacles($this->at($step)), fn ($o) => $o->hard) !== [];
+    }
+
+    /** @return list<string> ids of the steps */
+    public function steps(): array
+    {
+        return array_map(strval(...), array_keys($this->state()->steps));
+    }
+
+    /**
+     * What a step refuses about an entry; null when it takes it.
+     *
+     * @param  array<string, mixed>  $values
+     */
+    public function refusal(string $step, string $form, array $values): ?string
+    {
+        try {
+            StepCatalogue::of($this->at($step)->step)->admit($this->at($step), $form, $values);
+        } catch (InvalidField $refused) {
+            return $refused->getMessage();
+        }
+
+        return null;
     }
 
     /** Finishes a step with what it orders. */

@@ -24,12 +24,12 @@ final class StepsTest extends TestCase
                 self::assertNotSame('', $kind->title($at));
                 self::assertMatchesRegularExpression('/[.!?]$/', $kind->why($at), $step->id);
                 self::assertNotSame([], $kind->instructions($at), $step->id);
-                self::assertNotSame([], $kind->obstacles($at) ?: ($step->kind === 'sign_off' ? [1] : []), "{$step->id} would be finished without doing anything");
-                self::assertGreaterThan(0.0, $kind->handsOnMinutes($step, $state->plan->input));
+                self::assertNotSame([], $kind->obstacles($at) ?: (in_array($step->kind, ['sign_off', 'reconcile'], true) ? [1] : []), "{$step->id} would be finished without doing anything");
+                self::assertGreaterThan(0.0, $kind->handsOnMinutes($step, $state->plan->input) + $kind->waitingMinutes($step, $state->plan->input));
             }
             self::assertSame(range(0, 11), array_values(array_unique(array_map(fn ($s) => $s->stage->value, array_values($state->steps)))), 'all stages, in order');
         }
-        self::assertCount(29, StepCatalogue::all());
+        self::assertCount(43, StepCatalogue::all());
     }
 
     public function test_content_found_is_never_simply_the_capacity(): void
@@ -50,13 +50,15 @@ final class StepsTest extends TestCase
         $short = JobOnPaper::on('rescue-ambulance')->write('drain:left_plug', 'out', ['volume' => 100.0, 'vessel' => 'Measuring jug, 0.1 L marks', 'flow' => 'early']);
         self::assertSame('wait', $short->judge('drain:left_plug')->tone);
         self::assertStringContainsString('No air is getting in', $short->judge('drain:left_plug')->reason);
-        self::assertStringContainsString('not recorded as closed', $short->obstacles('drain:left_plug')[0]);
+        self::assertStringContainsString('say what was done about it', $short->obstacles('drain:left_plug')[0]);
+        self::assertStringContainsString('not recorded as closed', $short->obstacles('drain:left_plug')[1]);
     }
 
     public function test_dirty_coolant_asks_for_a_rinse_and_skipping_it_for_a_reason(): void
     {
         foreach (['clean' => 'pass', 'rusty' => 'wait', 'oily' => 'stop', 'gel' => 'stop'] as $seen => $tone) {
-            $job = JobOnPaper::on('rescue-ambulance')->write('look', 'seen', ['coolant' => $seen])->write('rinse', 'decision', ['rinse' => 'skip']);
+            $job = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full'])->write('drain:radiator_cock', 'out', ['volume' => 10300.0, 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'])
+                ->write('look', 'seen', ['coolant' => $seen])->write('rinse', 'decision', ['rinse' => 'skip']);
             self::assertSame($tone, $job->judge('look')->tone);
             self::assertCount($seen === 'clean' ? 0 : 1, $job->obstacles('rinse'));
         }
@@ -68,13 +70,14 @@ final class StepsTest extends TestCase
     {
         $job = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full'])
             ->write('drain:radiator_cock', 'out', ['volume' => 11730.0, 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'])
-            ->write('rinse', 'water_in', ['volume' => 11000.0, 'vessel' => 'Mixing bucket, 0.25 L marks'])->write('rinse', 'water_out', ['volume' => 9000.0, 'vessel' => 'Mixing bucket, 0.25 L marks']);
+            ->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse')
+            ->write('rinse_fill:1', 'water_in', ['volume' => 11000.0, 'vessel' => 'Mixing bucket, 0.25 L marks'])->write('rinse_drain:1', 'water_out', ['volume' => 9000.0, 'vessel' => 'Mixing bucket, 0.25 L marks', 'runs' => 'clear']);
         $figure = StepCatalogue::all()['mix']->figure($job->at('mix'));
         // 11.73 L at 50 % with 2 L of water inside: 5.865 L glycol in 9.73 L.
         self::assertEqualsWithDelta(5.865 / 9.73, $figure->base, 0.005);
         self::assertStringContainsString('2.00 L at 0 %', StepCatalogue::all()['mix']->why($job->at('mix')));
         self::assertSame('pass', $job->write('mix', 'batch', ['concentrate' => 6030.0, 'water' => 3970.0])->judge('mix')->tone);
-        self::assertSame('wait', $job->write('mix', 'batch', ['concentrate' => 9000.0, 'water' => 1000.0])->judge('mix')->tone);
+        self::assertSame('wait', $job->write('mix', 'batch', ['concentrate' => 9000.0, 'water' => 1000.0])->judge('mix')->tone, 'a second entry adds to the batch');
     }
 
     public function test_a_bleed_point_is_closed_by_the_house_rule(): void

@@ -71,9 +71,11 @@ final class SafetyTest extends ShopTestCase
     {
         $this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'drains' => ['radiator_cock'], 'cure' => '90']);
         $job = \App\Models\Job::query()->latest('id')->firstOrFail();
-        $this->walk($job)->until('cure')->enter('started');
-        $this->finish($job, 'cure')->assertSessionHasErrors('finish');
-        $this->finish($job, 'cure', 'Dry gasket after all, no sealant used')->assertSessionHasNoErrors();
+        $this->walk($job)->until('cure')->enter('started')->finish();
+        $this->walk($job)->until('cured');
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('no vacuum and no pressure');
+        $this->finish($job, 'cured')->assertSessionHasErrors('finish');
+        $this->finish($job, 'cured', 'Dry gasket after all, no sealant used')->assertSessionHasNoErrors();
         $this->actingAs($this->imre)->get("/jobs/{$job->id}/record")->assertSee('Dry gasket after all');
     }
 }

@@ -12,6 +12,7 @@ use Aqbel\Core\Sequence\Obstacle;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepKind;
+use Aqbel\Core\Sequence\Table;
 
 /** Stage 0: readings before the work, to hold the readings afterwards against. */
 final class Baseline extends StepKind
@@ -51,8 +52,44 @@ final class Baseline extends StepKind
             Field::choice('ran', 'Engine', ['no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction'], 'no'),
             Field::temperature('plateau', 'Temperature settled at', false),
             Field::temperature('fan_on', 'Fan came on at', false),
+            Field::temperature('fan_off', 'Fan went off at', false),
+            Field::temperature('outside', 'Air outside', false, -40, 55),
             ...array_map(fn (string $outlet) => Field::temperature("outlet_{$outlet}", "Outlet air, {$outlet}", false), $at->facts()->outlets),
         ])];
+    }
+
+    /**
+     * The baseline beside the same readings of the last hot run.
+     *
+     * @return list<Table>
+     */
+    public static function comparison(Situation $at): array
+    {
+        $before = $at->job->lastOf('baseline', 'baseline');
+        if ($before === null || $before->text('ran') === 'no') {
+            return [];
+        }
+        $runs = array_filter($at->job->stepsOf('heat_cycle'), fn (Step $s) => $at->job->entriesOf($s->id, 'reading') !== []);
+        $now = $runs === [] ? [] : $at->job->entriesOf(end($runs)->id);
+        $say = fn (?float $celsius) => $celsius === null ? '–' : $at->degrees($celsius);
+        $names = ['plateau' => ['ect', 'Coolant settled at'], ...array_combine(array_map(fn (string $o) => "outlet_{$o}", $at->facts()->outlets), array_map(fn (string $o) => ["outlet_{$o}", "Outlet air, {$o}"], $at->facts()->outlets))];
+        $last = null;
+        $fan = ['fan_on' => null, 'fan_off' => null];
+        foreach ($now as $entry) {
+            $last = $entry->form === 'reading' ? $entry : $last;
+            if (array_key_exists($entry->form, $fan)) {
+                $fan[$entry->form] = $last?->number('ect');
+            }
+        }
+        $rows = [];
+        foreach ($names as $was => [$is, $label]) {
+            $rows[] = [$label, $say($before->number($was)), $say($last?->number($is))];
+        }
+        foreach (['fan_on' => 'Fan on', 'fan_off' => 'Fan off'] as $name => $label) {
+            $rows[] = [$label, $say($before->number($name)), $say($fan[$name])];
+        }
+
+        return [new Table('Against the baseline', ['Reading', 'Before', 'Now'], array_values(array_filter($rows, fn (array $row) => $row[1] !== '–' || $row[2] !== '–')))];
     }
 
     public function obstacles(Situation $at): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Sequence\Steps;
 
 use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\Materials;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Step;
 
@@ -28,18 +29,16 @@ final class CloseUp extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return ['Thermostat: spring toward the engine, jiggle pin at the top. Clamps on their paint marks.', 'Hand on every joint that was opened, then tick it.'];
+        return ['Hand on every joint that was opened, then tick it. Clamps back on their paint marks.', 'Torques are the manual’s; where none is given, by feel.'];
     }
 
     protected function items(Situation $at): array
     {
-        $items = (array) $at->param('items');
-        foreach ($at->job->stepsOf('inspect') as $inspect) {
-            $found = $at->seenFrom($inspect)->last('condition');
-            $items += array_filter(['new_hose' => $found?->text('hoses') === 'replace' ? 'New hose fitted' : null, 'new_cap' => $found?->text('cap') === 'worn' ? 'New cap fitted' : null]);
-        }
+        $job = $at->job;
+        [$found, $drip, $oil] = [$job->lastOf('inspect', 'condition'), $job->lastOf('find_drip', 'drip'), $job->lastOf('find_cause', 'cause')];
 
-        return $items;
+        return (new Materials($at->circuit(), $job->plan->input))->toCloseUp($at->units)
+            + ($found === null ? [] : Inspect::toFit($found)) + ($drip === null ? [] : FindDrip::toMend($drip)) + ($oil === null ? [] : FindCause::toMend($oil));
     }
 
     public function handsOnMinutes(Step $step, PlanInput $input): float

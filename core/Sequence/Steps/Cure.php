@@ -32,7 +32,7 @@ final class Cure extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Start the clock when the joint is bolted up. The tube’s own time outranks the one planned.'];
+        return ['Start the clock when the joint is bolted up. The tube’s own time outranks the one planned.', 'Closing up and mixing go on meanwhile; vacuum and pressure wait until the clock is over.'];
     }
 
     public function forms(Situation $at): array
@@ -42,13 +42,7 @@ final class Cure extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        $clock = $this->clock($at);
-
-        return match (true) {
-            $clock === null => [Obstacle::missing('Start the cure clock.')],
-            ! $clock->over($at->now) => [Obstacle::missing('The cure time is not over.')],
-            default => [],
-        };
+        return $at->has('started') ? [] : [Obstacle::missing('Start the cure clock.')];
     }
 
     public function clock(Situation $at): ?Clock
@@ -61,10 +55,5 @@ final class Cure extends StepKind
     public function handsOnMinutes(Step $step, PlanInput $input): float
     {
         return 1.0;
-    }
-
-    public function waitingMinutes(Step $step, PlanInput $input): float
-    {
-        return (float) $step->params['minutes'];
     }
 }

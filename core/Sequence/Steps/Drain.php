@@ -16,6 +16,7 @@ use Aqbel\Core\Sequence\Form;
 use Aqbel\Core\Sequence\Hazard;
 use Aqbel\Core\Sequence\Obstacle;
 use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Stage;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepKind;
 
@@ -51,7 +52,8 @@ final class Drain extends StepKind
 
         return array_values(array_filter([
             $port->access === '' ? null : "Access: {$port->access}.",
-            $at->param('first') ? 'Pan underneath first, then cap off: air gets in and it drains fast. Left on, the vacuum holds the coolant back.' : null,
+            $at->param('first') ? 'Pan underneath first. Cap off and top bleed points open: air gets in, it drains fast. Cap on: the vacuum holds the coolant back, good while a hose is pulled off; open it once the pan is under.' : null,
+            $this->glugs($at),
             'Open '.($port->tool === '' ? 'it' : "with {$port->tool}").' until it flows; do not take a drain cock out.',
             'When it has stopped, read the vessel on a level floor.',
             'Close it'.($port->washer === '' ? '' : " with {$port->washer}").($port->torqueNm === null ? ', by feel: no figure known.' : ", {$at->say($port->torqueNm, Dimension::Torque)}."),
@@ -68,12 +70,22 @@ final class Drain extends StepKind
         $port = $at->port();
         $forms = [];
         if (! $at->has('opened')) {
-            $forms[] = new Form('opened', 'It is open and flowing');
+            $forms[] = new Form('opened', 'It is open and flowing', $at->param('first') ? [Field::choice('cap', 'Cap', ['off' => 'Off: drains fast', 'on' => 'On: holds it back while a hose comes off'], 'off')] : []);
+        }
+        if ($this->capIsOn($at)) {
+            $forms[] = new Form('cap_off', 'Cap is off now, it runs', [], $at->has('opened'));
         }
         $forms[] = new Form('out', 'Record what came out', [
             ...$this->vesselFields($at, 'volume', 'Came out', 'Drain pan, 0.5 L marks'),
             Field::choice('flow', 'It', ['ran' => 'ran out and stopped', 'early' => 'stopped early', 'blocked' => 'hardly came'], 'ran'),
-        ], $at->has('opened'));
+        ], $at->has('opened') && ! $this->capIsOn($at));
+        if ($this->short($at) !== null) {
+            $others = array_map(fn (string $port) => $at->circuit()->port($port)->label, array_combine($ports = self::notOpened($at), $ports));
+            $forms[] = new Form('remedy', 'Record what was done about it', array_filter([
+                Field::choice('remedy', 'It stopped early', ['air' => 'Cap or bleed point opened, ran again', 'cleared' => 'Cleared with wire', 'replaced' => 'Plug or cock replaced'] + ($others === [] ? [] : ['other' => 'Seized: another point']) + ['left' => 'Left as it is'], 'air'),
+                $others === [] ? null : Field::choice('point', 'Other point', ['none' => 'None'] + $others, 'none'),
+            ]), false);
+        }
         if (! $at->has('closed')) {
             $forms[] = new Form('closed', 'Closed', array_filter([
                 $port->torqueNm === null ? Field::check('by_feel', 'Closed by feel, no figure known', true) : Field::torque('torque', 'Torque applied', $port->torqueNm),
@@ -88,6 +100,8 @@ final class Drain extends StepKind
     {
         return array_values(array_filter([
             $at->has('out') ? null : Obstacle::missing('Record what came out, zero included.'),
+            $this->capIsOn($at) ? Obstacle::missing('The cap is still on: open it and let the rest run out.') : null,
+            $this->short($at) !== null && ! $at->has('remedy') ? Obstacle::missing('It is short of what was predicted: say what was done about it.') : null,
             $at->has('closed') ? null : Obstacle::missing("{$at->port()->label} is not recorded as closed."),
         ]));
     }
@@ -113,16 +127,72 @@ final class Drain extends StepKind
         if ($last === null) {
             return null;
         }
+        $short = $this->short($at);
+        if ($short === null) {
+            return Judgement::pass('Drained', "{$at->litres($at->sum('out', 'volume'))} of {$at->litres((float) $at->param('predicted_ml'))} predicted came out.");
+        }
+
+        return Judgement::wait('Short by '.$at->litres($short), match (true) {
+            $this->capIsOn($at) => 'The cap is still on: the vacuum holds it back. Pan under it, then open the cap.',
+            $last->text('flow') === 'blocked' => 'The cock is blocked or seized: clear it with wire, or use another drain point.',
+            default => 'No air is getting in, or it is blocked. '.($this->glugs($at) ?? 'Cap off, top bleed points open, heater hot, then let it run again.'),
+        }.' Record what more comes out; what stays in dilutes the new fill.');
+    }
+
+    public function orders(Situation $at): array
+    {
+        $remedy = $at->last('remedy');
+        $other = $remedy?->text('remedy') === 'other' ? $remedy->text('point') : 'none';
+
+        return in_array($other, self::notOpened($at), true) ? [self::further($at, $other)] : [];
+    }
+
+    /** A drain point that was not on the plan, as a step of its own. */
+    public static function further(Situation $at, string $port): Step
+    {
+        $further = (array) ($at->job->plan->predicted['further'][$port] ?? []);
+
+        return new Step("drain:{$port}", 'drain', Stage::Drain, ['port' => $port, 'predicted_ml' => (float) ($further['volume_ml'] ?? 0.0), 'first' => false, 'empties' => array_slice(array_keys($further['parts'] ?? []), 0, 3)]);
+    }
+
+    /**
+     * Drain points without a step so far, those that would let out most first.
+     *
+     * @return list<string>
+     */
+    public static function notOpened(Situation $at): array
+    {
+        return array_values(array_filter(array_keys((array) ($at->job->plan->predicted['further'] ?? [])), fn (string $port) => ! isset($at->job->steps["drain:{$port}"])));
+    }
+
+    /** mL that should have come out and did not; null while within the vessel and the model. */
+    public function short(Situation $at): ?float
+    {
+        $last = $at->last('out');
+        if ($last === null) {
+            return null;
+        }
         $out = $at->sum('out', 'volume');
         $predicted = (float) $at->param('predicted_ml');
-        $unsure = $at->rules()->plusMinusMl($last->text('vessel'));
-        if ($out >= self::SHORT * $predicted - $unsure) {
-            return Judgement::pass('Drained', "{$at->litres($out)} of {$at->litres($predicted)} predicted came out.");
-        }
-        $cause = $last->text('flow') === 'blocked' ? 'The cock is blocked or seized: clear it with wire, or use another drain point.'
-            : 'No air is getting in, or it is blocked. Cap off, top bleed points open, heater hot, then let it run again.';
 
-        return Judgement::wait('Short by '.$at->litres($predicted - $out), $cause.' What stays in dilutes the new fill.');
+        return $out >= self::SHORT * $predicted - $at->rules()->plusMinusMl($last->text('vessel')) ? null : $predicted - $out;
+    }
+
+    private function capIsOn(Situation $at): bool
+    {
+        return $at->last('opened')?->text('cap') === 'on' && ! $at->has('cap_off');
+    }
+
+    /** The region that drains slowly for want of air, with the point that cures it. */
+    private function glugs(Situation $at): ?string
+    {
+        foreach ((array) ($at->job->plan->predicted['slow'] ?? []) as $region) {
+            if (array_intersect($region['parts'], (array) $at->param('empties')) !== []) {
+                return implode(', ', $region['parts']).' gets no air and glugs'.($region['air_port'] === null ? '.' : ": open {$at->circuit()->port($region['air_port'])->label}.");
+            }
+        }
+
+        return null;
     }
 
     public function ledger(Situation $at, Entry $entry): array

@@ -89,6 +89,6 @@ final class Found extends StepKind
 
         $guessed = $entry->text('content') === 'empty' ? 0.0 : $missing;
 
-        return [new Line('Content found', $full - $missing, self::UNSURE * $full + 0.25 * $guessed, $fraction)];
+        return [new Line('Content found', $full - $missing, self::UNSURE * $full + 0.25 * $guessed, $fraction, true)];
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Sequence\Steps;
 
 use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\Materials;
 
 /** Stage 0: parts, coolant and tools at hand before anything is opened. */
 final class Gather extends Checklist
@@ -31,6 +32,8 @@ final class Gather extends Checklist
 
     protected function items(Situation $at): array
     {
-        return (array) $at->param('items');
+        $plan = $at->job->plan;
+
+        return (new Materials($at->circuit(), $plan->input))->toGather($plan->predicted, $at->units);
     }
 }

@@ -95,6 +95,11 @@ final class HeatCycle extends StepKind
         return $forms;
     }
 
+    public function tables(Situation $at): array
+    {
+        return $at->has('reading') ? Baseline::comparison($at) : [];
+    }
+
     /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {

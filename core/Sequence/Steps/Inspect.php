@@ -6,13 +6,16 @@ namespace Aqbel\Core\Sequence\Steps;
 
 use Aqbel\Core\Judgement\Judgement;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Run\Entry;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
 use Aqbel\Core\Sequence\Form;
 use Aqbel\Core\Sequence\Obstacle;
+use Aqbel\Core\Sequence\Stage;
+use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepKind;
 
-/** Stage 1: hoses, clamps, cap and old drips, before they are disturbed. */
+/** Stage 1: hoses, clamps, cap, fins, tank and old drips, before they are disturbed. A finding adds a part, a step, a wait or a note. */
 final class Inspect extends StepKind
 {
     public function name(): string
@@ -33,18 +36,23 @@ final class Inspect extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will be reused.',
+            'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will be reused: a clamp put back elsewhere leaks.',
             'Cap: seal whole, spring attached'.($at->facts()->capKpa === null ? '.' : ', rating '.$at->say($at->facts()->capKpa, Dimension::Pressure).'.'),
-            'Note where it is wet underneath.',
+            'Photograph where it is wet underneath: the picture comes back in the leak check.',
         ];
     }
 
     public function forms(Situation $at): array
     {
         return [new Form('condition', 'Record condition', [
-            Field::choice('hoses', 'Hoses and clamps', ['good' => 'Good, marked', 'replace' => 'One to replace'], 'good'),
-            Field::choice('cap', 'Cap', ['good' => 'Good', 'worn' => 'Worn: replace'], 'good'),
+            Field::choice('hoses', 'Hoses', ['good' => 'Good', 'watch' => 'Ageing: watch', 'replace' => 'Replace one'], 'good'),
+            Field::choice('clamps', 'Clamps', ['marked' => 'Good, marked', 'replace' => 'Replace'], 'marked'),
+            Field::choice('cap', 'Cap', ['good' => 'Good', 'worn' => 'Seal or spring gone', 'rating' => 'Wrong rating'], 'good'),
+            Field::choice('fins', 'Radiator fins', ['clear' => 'Clear', 'clogged' => 'Clogged'], 'clear'),
+            Field::choice('tank', 'Tank', ['readable' => 'Level can be read', 'dirty' => 'Too dirty to read'], 'readable'),
+            Field::choice('pipes', 'Metal pipes', ['sound' => 'Sound', 'rusty' => 'Rusty: watch', 'weeping' => 'Weeping: mend'], 'sound'),
             Field::text('drips', 'Old drips, seen where'),
+            Field::text('watch', 'Watch at the next visit'),
         ])];
     }
 
@@ -59,10 +67,59 @@ final class Inspect extends StepKind
         if ($found === null) {
             return null;
         }
-        $parts = array_keys(array_filter(['a hose' => $found->text('hoses') === 'replace', 'the cap' => $found->text('cap') === 'worn']));
+        $todo = $this->toPutRight($at, $found);
+        $watch = self::watchNotes($found);
+        $later = $watch === [] ? '' : ' Kept for the next visit: '.implode('; ', $watch).'.';
 
-        return $parts === []
-            ? Judgement::pass('Sound', 'Nothing to replace before the drain.')
-            : Judgement::wait('Parts to add', 'Get '.implode(' and ', $parts).' now; fitting it is on the close-up list.');
+        return $todo === []
+            ? Judgement::pass('Sound', 'Nothing to replace before the drain.'.$later)
+            : Judgement::wait('Parts to add', implode('; ', $todo).'. A step for it is added; fitting is on the close-up list.'.$later);
+    }
+
+    public function orders(Situation $at): array
+    {
+        $found = $at->last('condition');
+        $todo = $found === null ? [] : $this->toPutRight($at, $found);
+
+        return $todo === [] ? [] : [new Step('put_right', 'put_right', Stage::MakeSafe, ['items' => $todo])];
+    }
+
+    /**
+     * What is fitted at the close-up because of what was found.
+     *
+     * @return array<string, string>
+     */
+    public static function toFit(Entry $found): array
+    {
+        return array_filter([
+            'new_hose' => $found->text('hoses') === 'replace' ? 'New hose fitted' : null,
+            'new_clamps' => $found->text('clamps') === 'replace' ? 'New clamps fitted' : null,
+            'new_cap' => in_array($found->text('cap'), ['worn', 'rating'], true) ? 'New cap fitted' : null,
+        ]);
+    }
+
+    /** @return list<string> what the next visit should look at */
+    public static function watchNotes(Entry $found): array
+    {
+        return array_values(array_filter([
+            $found->text('hoses') === 'watch' ? 'hoses ageing' : null,
+            $found->text('pipes') === 'rusty' ? 'metal pipes rusty' : null,
+            $found->text('watch') === '' ? null : $found->text('watch'),
+        ]));
+    }
+
+    /** @return array<string, string> */
+    private function toPutRight(Situation $at, Entry $found): array
+    {
+        $rating = $at->facts()->capKpa === null ? '' : ', rated '.$at->say($at->facts()->capKpa, Dimension::Pressure);
+
+        return array_filter([
+            'hose' => $found->text('hoses') === 'replace' ? 'New hose at hand' : null,
+            'clamps' => $found->text('clamps') === 'replace' ? 'New clamps at hand' : null,
+            'cap' => in_array($found->text('cap'), ['worn', 'rating'], true) ? "New cap at hand{$rating}" : null,
+            'fins' => $found->text('fins') === 'clogged' ? 'Radiator fins blown or washed clean, from the engine side out' : null,
+            'tank' => $found->text('tank') === 'dirty' ? 'Tank cleaned until the level can be read' : null,
+            'pipes' => $found->text('pipes') === 'weeping' ? 'Weeping pipe mended or replaced' : null,
+        ]);
     }
 }

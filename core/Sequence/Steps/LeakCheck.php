@@ -32,12 +32,9 @@ final class LeakCheck extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $old = '';
-        foreach ($at->job->stepsOf('inspect') as $inspect) {
-            $old = $at->seenFrom($inspect)->last('condition')?->text('drips') ?? '';
-        }
+        $old = $at->job->lastOf('inspect', 'condition')?->text('drips') ?? '';
 
-        return ['Lamp and mirror along every joint that was opened, drains first.', $old === '' ? 'No old drips were noted.' : "Noted before the work: {$old}"];
+        return ['Lamp and mirror along every joint that was opened, drains first. Photograph what is wet.', $old === '' ? 'No old drips were noted.' : "Noted before the work: {$old}"];
     }
 
     public function hazards(Situation $at): array
@@ -48,6 +45,11 @@ final class LeakCheck extends StepKind
     public function forms(Situation $at): array
     {
         return [new Form('seen', 'Record', [Field::choice('leak', 'Underneath it is', ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'], 'dry'), Field::text('where', 'Where')])];
+    }
+
+    public function comparedWith(Situation $at): array
+    {
+        return [...$at->job->stepsOf('inspect'), ...$at->job->stepsOf('find_drip')];
     }
 
     public function obstacles(Situation $at): array

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence\Steps;
 
+use Aqbel\Core\Coolant\Compatibility;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
@@ -11,6 +13,7 @@ use Aqbel\Core\Sequence\Form;
 use Aqbel\Core\Sequence\Hazard;
 use Aqbel\Core\Sequence\Obstacle;
 use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Stage;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepKind;
 
@@ -46,7 +49,21 @@ final class Look extends StepKind
     {
         return [new Form('seen', 'Record what it looks like', [
             Field::choice('coolant', 'The coolant is', ['clean' => 'Clean', 'rusty' => 'Rusty or cloudy', 'oily' => 'Oily film', 'gel' => 'Gel or sludge', 'debris' => 'With debris'], 'clean'),
+            Field::choice('next', 'It goes', ['waste' => 'Into the waste drum', 'reuse' => 'Back in: nearly new, caught in a clean vessel'], 'waste'),
         ])];
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function admit(Situation $at, string $form, array $values): void
+    {
+        if ($form === 'seen' && $values['next'] === 'reuse' && ($values['coolant'] !== 'clean' || $at->job->plan->input->compatibility() !== Compatibility::AsManual)) {
+            throw new InvalidField('next', 'Only clean coolant of the family the manual names goes back in. This one is waste.');
+        }
+    }
+
+    public function orders(Situation $at): array
+    {
+        return $at->last('seen')?->text('coolant') === 'oily' ? [new Step('find_cause', 'find_cause', Stage::Drain)] : [];
     }
 
     public function obstacles(Situation $at): array
@@ -58,8 +75,8 @@ final class Look extends StepKind
     {
         return match ($at->last('seen')?->text('coolant')) {
             null => null,
-            'clean' => Judgement::pass('Clean', 'No rinse needed.'),
-            'oily' => Judgement::stop('Oil in the coolant', 'Find the cause first: oil cooler or head gasket. Flush before any new coolant goes in.'),
+            'clean' => $at->last('seen')->text('next') === 'reuse' ? Judgement::pass('Clean, goes back in', 'Cover it, keep it clean. The mixture takes it into account.') : Judgement::pass('Clean', 'No rinse needed for its sake.'),
+            'oily' => Judgement::stop('Oil in the coolant', 'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new coolant before both.'),
             'gel' => Judgement::stop('Two coolants met', 'Rinse until it runs clear, and fill with the family the manual names.'),
             default => Judgement::wait('Dirty', 'Rinse until it runs clear.'),
         };

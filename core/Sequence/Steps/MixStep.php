@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence\Steps;
 
+use Aqbel\Core\Coolant\Container;
 use Aqbel\Core\Coolant\Mix;
+use Aqbel\Core\Coolant\Offer;
+use Aqbel\Core\Coolant\ShelfLine;
+use Aqbel\Core\Coolant\Shopping;
+use Aqbel\Core\Coolant\Stores;
 use Aqbel\Core\Fluid\Coolant;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Run\Entry;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
 use Aqbel\Core\Sequence\Figure;
@@ -20,11 +26,18 @@ use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Stage;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepKind;
+use Aqbel\Core\Sequence\Table;
 
 /** Stage 5: the coolant to pour, from what is retained and what is wanted. The ratio that counts is the whole circuit's. */
 final class MixStep extends StepKind
 {
-    private const SPARE = 1.15;
+    /** Mixed for topping up where next to nothing is missing (common practice, no source). */
+    private const LEAST_ML = 1000.0;
+
+    /** A rest in a new container smaller than this is not worth a label. */
+    private const DREGS_ML = 50.0;
+
+    private const CLOSE = 0.03;
 
     public function name(): string
     {
@@ -47,15 +60,33 @@ final class MixStep extends StepKind
     {
         $mix = $this->mix($at);
         $facts = $at->facts();
-        $concentrate = $mix->glycol->mL() * self::SPARE;
-        $water = $mix->water()->mL() * self::SPARE;
+        $vessel = $at->rules()->mixingVessel();
+        [$stock, $water] = $this->marks($at);
+        $liquid = $mix->stockFraction < 1.0 ? 'premix' : 'concentrate';
 
         return array_values(array_filter([
-            "{$facts->base->label()}".($facts->inhibitor === '' ? '' : ", {$facts->inhibitor}").', concentrate, and distilled or deionised water. Family from the manual; colour proves nothing.',
-            "In a clean bucket on a level bench: {$at->litres($concentrate)} concentrate and {$at->litres($water)} water, 15 % more than the circuit takes.",
-            $mix->reachable() ? null : "Even so the circuit reaches only {$at->say($mix->finalFraction(), Unit::Percent)}: open another drain, or rinse less.",
-            'Stir. What is left over is labelled with strength, family and date.',
+            "{$facts->base->label()}".($facts->inhibitor === '' ? '' : ", {$facts->inhibitor}").", {$liquid}, and distilled or deionised water. Family from the manual; colour proves nothing.",
+            $this->reuses($at) ? 'The clean old coolant goes back in first; the bucket is for the rest.' : null,
+            "Level bench, clean {$vessel}: {$liquid} to the {$at->litres($stock)} mark, then water to the {$at->litres($stock + $water)} mark. That is 15 % more than the circuit takes. Stir.",
+            $at->job->plan->input->school === PlanInput::VACUUM
+                ? 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.'
+                : 'Or inside: all the '.$liquid." first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water, both measured. Needed when much water is retained; goes wrong when the second vessel is guessed.",
+            'What is left over gets a label at the end: strength, family, date.',
         ]));
+    }
+
+    public function tables(Situation $at): array
+    {
+        $mix = $this->mix($at);
+        $vessel = $at->rules()->mixingVessel();
+        [$stock, $water] = $this->marks($at);
+        $rows = array_values(array_filter([
+            $this->reuses($at) && $at->has('reused') ? ['Old coolant, clean', $at->litres($at->sum('reused', 'volume')), 'first'] : null,
+            $stock > 0.0 ? [$mix->stockFraction < 1.0 ? 'Premix '.$at->say($mix->stockFraction, Unit::Percent) : 'Concentrate', $at->litres($stock), "to the {$at->litres($stock)} mark"] : null,
+            $water > 0.0 ? ['Water', $at->litres($water), "up to the {$at->litres($stock + $water)} mark"] : null,
+        ]));
+
+        return $rows === [] ? [] : [new Table("Order of pouring, {$vessel}", ['Liquid', 'Amount', 'Where'], $rows)];
     }
 
     public function hazards(Situation $at): array
@@ -65,25 +96,94 @@ final class MixStep extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('batch', 'Record batch', [Field::volume('concentrate', 'Concentrate', 3.0 * $at->circuit()->capacityMl()), Field::volume('water', 'Water', 3.0 * $at->circuit()->capacityMl())])];
+        $most = 3.0 * $at->circuit()->capacityMl();
+        [$stock, $water] = $this->marks($at);
+        $stores = $at->stores->suiting($at->facts()->base, $at->facts()->inhibitor);
+        $premix = $at->job->plan->input->stockFraction < 1.0;
+        $from = $this->sources($at, $stores, $premix ? Offer::PREMIX : Offer::CONCENTRATE, $stock);
+        $forms = [];
+        if ($this->reuses($at) && ! $at->has('reused')) {
+            $forms[] = new Form('reused', 'Record what goes back in', [Field::volume('volume', 'Clean old coolant', $at->circuit()->capacityMl())]);
+        }
+        $forms[] = new Form('batch', $at->has('batch') ? 'Add to the batch' : 'Record batch', array_filter([
+            Field::volume('concentrate', $premix ? 'Premix '.$at->say($at->job->plan->input->stockFraction, Unit::Percent) : 'Concentrate', $most)->preset($stock),
+            Field::volume('water', 'Water', $most)->preset($water),
+            count($from) > 1 ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $from, array_key_first($from)) : null,
+        ]), $forms === []);
+        $mixed = array_filter($stores->shelf, fn (Container $c) => $c->kind === Offer::PREMIX && ! $premix);
+        if ($mixed !== []) {
+            $labels = array_map(fn (Container $c) => $this->onShelf($at, $c), array_combine(array_map(fn (Container $c) => $c->id, $mixed), $mixed));
+            $forms[] = new Form('shelf', 'Use mixed coolant from the shelf', [Field::choice('container', 'Container', $labels, (string) array_key_first($labels)), Field::volume('volume', 'Taken', $most)], false);
+        }
+        $further = Reconcile::choices($at);
+        if ($further !== [] && ! $this->mix($at)->reachable() && ! $at->has('batch')) {
+            array_unshift($forms, new Form('more', 'Open this one too', [Field::choice('point', 'Point', $further, array_key_first($further))]));
+        }
+
+        return $forms;
     }
 
     /** @param  array<string, mixed>  $values */
     public function admit(Situation $at, string $form, array $values): void
     {
-        if ($values['concentrate'] + $values['water'] <= 0.0) {
+        if ($form === 'batch' && $values['concentrate'] + $values['water'] <= 0.0) {
             throw new InvalidField('concentrate', 'Enter how much of each went into the bucket.');
         }
+        $id = $form === 'shelf' ? $values['container'] : (str_starts_with($values['from'] ?? '', 'shelf:') ? substr($values['from'], 6) : null);
+        $container = $id === null ? null : $at->stores->container($id);
+        $taken = $form === 'shelf' ? $values['volume'] : ($values['concentrate'] ?? 0.0);
+        if ($container !== null && $taken > $container->ml + 1.0) {
+            throw new InvalidField($form === 'shelf' ? 'volume' : 'concentrate', "That container holds only {$at->litres($container->ml)}. Record what came out of it, then the rest from another.");
+        }
+    }
+
+    public function complete(Situation $at, string $form, array $values): array
+    {
+        return match ($form) {
+            'shelf' => [...$values, 'fraction' => $at->stores->container($values['container'])->fraction ?? 0.5],
+            'reused' => [...$values, 'fraction' => $at->job->ledgerBefore(Stage::Drain)->fraction() ?? $at->facts()->targetFraction],
+            default => $values,
+        };
+    }
+
+    public function shelf(Situation $at, Entry $entry): array
+    {
+        if ($entry->form === 'shelf') {
+            return [ShelfLine::taken($entry->text('container'), (float) $entry->number('volume'))];
+        }
+        [$where, $id] = [...explode(':', $entry->text('from'), 2), ''];
+        $used = (float) $entry->number('concentrate');
+        $offer = $where === 'new' ? $at->stores->offer($id) : null;
+        $left = $offer === null ? 0.0 : ceil($used / $offer->ml - 1.0e-9) * $offer->ml - $used;
+
+        return match (true) {
+            $where === 'shelf' => [ShelfLine::taken($id, $used)],
+            $offer !== null && $left > self::DREGS_ML => [ShelfLine::put(new Container('', $offer->kind, $left, $offer->fraction, $at->facts()->base, $at->facts()->inhibitor))],
+            default => [],
+        };
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('batch') ? [] : [Obstacle::missing('Record what was mixed.')];
+        return match (true) {
+            $at->has('more') => [],
+            ! $at->has('batch') && ! $at->has('shelf') && ! $at->has('reused') => [Obstacle::missing('Record what was mixed.')],
+            ! $this->mix($at)->reachable() => [Obstacle::missing("The target cannot be reached with what stays inside. Open another drain, rinse less, or accept {$at->say($this->mix($at)->finalFraction(), Unit::Percent)} with a reason.")],
+            default => [],
+        };
+    }
+
+    public function orders(Situation $at): array
+    {
+        $more = $at->last('more')?->text('point');
+
+        return $more === null || ! in_array($more, Drain::notOpened($at), true) ? []
+            : [Drain::further($at, $more), new Step('mix:'.(1 + count($at->job->stepsOf('mix'))), 'mix', Stage::Mix)];
     }
 
     public function figure(Situation $at): Figure
     {
-        $fraction = self::batchFraction($at->seenFrom($at->step));
+        $fraction = $this->batch($at)['fraction'];
 
         return new Figure($fraction === null ? 'Mix the bucket to' : 'Bucket', $fraction ?? $this->mix($at)->bucketFraction(), Unit::Percent,
             $fraction === null ? Figure::PREDICTED : Figure::MEASURED, $this->mix($at)->bucketFraction(), 'wanted');
@@ -91,11 +191,11 @@ final class MixStep extends StepKind
 
     public function judge(Situation $at): ?Judgement
     {
-        $fraction = self::batchFraction($at);
-        if ($fraction === null) {
-            return null;
-        }
         $mix = $this->mix($at);
+        $fraction = $this->batch($at)['fraction'];
+        if ($fraction === null) {
+            return $mix->reachable() ? null : Judgement::stop('Out of reach', "With {$at->litres($mix->retained->mL())} inside, even pure ".($mix->stockFraction < 1.0 ? 'premix' : 'concentrate')." brings the circuit only to {$at->say($mix->finalFraction(), Unit::Percent)}. {$this->rescue($at)}");
+        }
         $final = ($mix->room->mL() * $fraction + $mix->retained->mL() * $mix->retainedFraction) / $mix->capacity->mL();
         $coolant = new Coolant($at->facts()->base, min(1.0, $final));
         $freeze = ($coolant->freezeIsBound() ? 'below ' : '').$at->degrees($coolant->freezePoint()->degC());
@@ -103,28 +203,56 @@ final class MixStep extends StepKind
         if ($final > 0.6) {
             return Judgement::wait('Stronger than 60 %', "{$text} More glycol is not better: it carries less heat. Add water.");
         }
+        [$stock, $water] = $this->marks($at);
+        $add = implode(' and ', array_filter([$stock > 0.0 ? "{$at->litres($stock)} ".($mix->stockFraction < 1.0 ? 'premix' : 'concentrate') : null, $water > 0.0 ? "{$at->litres($water)} water" : null]));
 
-        return abs($final - $mix->targetFraction) <= 0.03
+        return abs($final - $mix->targetFraction) <= self::CLOSE
             ? Judgement::pass('On target', $text)
-            : Judgement::wait('Off by '.$at->say(abs($final - $mix->targetFraction), Unit::Percent), "{$text} Add ".($final < $mix->targetFraction ? 'concentrate' : 'water').' and record the whole batch again.');
+            : Judgement::wait('Off by '.$at->say(abs($final - $mix->targetFraction), Unit::Percent), $text.($add === '' ? '' : " Add {$add} to the bucket."));
     }
 
-    /** Strength of all batches recorded in the job, for whatever is poured afterwards. */
+    /** Strength of all that was mixed in the job, for whatever is poured afterwards; null before the first batch. */
     public static function batchFraction(Situation $at): ?float
     {
-        foreach ($at->job->stepsOf('mix') as $step) {
-            $last = $at->seenFrom($step)->last('batch');
-            if ($last !== null) {
-                return $last->number('concentrate') / ($last->number('concentrate') + $last->number('water'));
-            }
-        }
+        return self::mixed($at, $at->job->stepsOf('mix'))['fraction'];
+    }
 
-        return null;
+    /** mL mixed in the job. */
+    public static function mixedMl(Situation $at): float
+    {
+        return self::mixed($at, $at->job->stepsOf('mix'))['ml'];
     }
 
     public function handsOnMinutes(Step $step, PlanInput $input): float
     {
         return 6.0;
+    }
+
+    /** @return array{ml: float, glycol: float, fraction: ?float} */
+    private function batch(Situation $at): array
+    {
+        return self::mixed($at, [$at->step]);
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return array{ml: float, glycol: float, fraction: ?float}
+     */
+    private static function mixed(Situation $at, array $steps): array
+    {
+        [$ml, $glycol] = [0.0, 0.0];
+        foreach ($steps as $step) {
+            foreach ($at->job->entriesOf($step->id) as $entry) {
+                [$volume, $share] = match ($entry->form) {
+                    'batch' => [$entry->number('concentrate') + $entry->number('water'), $entry->number('concentrate') * $at->job->plan->input->stockFraction],
+                    'shelf', 'reused' => [$entry->number('volume'), $entry->number('volume') * $entry->number('fraction')],
+                    default => [0.0, 0.0],
+                };
+                [$ml, $glycol] = [$ml + $volume, $glycol + $share];
+            }
+        }
+
+        return ['ml' => $ml, 'glycol' => $glycol, 'fraction' => $ml > 0.0 ? $glycol / $ml : null];
     }
 
     private function mix(Situation $at): Mix
@@ -133,6 +261,73 @@ final class MixStep extends StepKind
         $capacity = $ledger->capacityMl - $ledger->headspaceMl;
         $retained = max(0.0, min($capacity, $ledger->contentMl));
 
-        return new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), $ledger->fraction() ?? 0.0, $at->job->plan->input->targetFraction);
+        return new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), $ledger->fraction() ?? 0.0, $at->job->plan->input->targetFraction, $at->job->plan->input->stockFraction);
+    }
+
+    /**
+     * What still goes into the bucket, rounded to the marks of the vessel: stock, then water.
+     *
+     * @return array{float, float} mL
+     */
+    private function marks(Situation $at): array
+    {
+        $mix = $this->mix($at);
+        $wanted = $mix->bucketFraction();
+        ['ml' => $ml, 'glycol' => $glycol] = $this->batch($at);
+        $total = max(self::LEAST_ML, Shopping::SPARE * $mix->room->mL(), $ml);
+        if ($ml > 0.0 && $wanted > 0.0 && $glycol > $wanted * $total) {
+            $total = $glycol / $wanted;
+        } elseif ($ml > 0.0 && $total * $wanted - $glycol > ($total - $ml) * $mix->stockFraction && $mix->stockFraction - $wanted > 0.01) {
+            $total = ($mix->stockFraction * $ml - $glycol) / ($mix->stockFraction - $wanted);
+        }
+        $mark = $at->rules()->graduationMl($at->rules()->mixingVessel());
+        $stock = round(max(0.0, min($total - $ml, ($total * $wanted - $glycol) / $mix->stockFraction)) / $mark) * $mark;
+
+        return [$stock, max(0.0, round(($total - $ml) / $mark) * $mark - $stock)];
+    }
+
+    /** Which further drain would make the target reachable, or come nearest. */
+    private function rescue(Situation $at): string
+    {
+        $mix = $this->mix($at);
+        $best = null;
+        foreach (Drain::notOpened($at) as $port) {
+            $retained = max(0.0, $mix->retained->mL() - (float) $at->job->plan->predicted['further'][$port]['volume_ml']);
+            $with = new Mix($mix->capacity, Volume::millilitres($retained), $mix->retainedFraction, $mix->targetFraction, $mix->stockFraction);
+            $best = $best === null || $with->finalFraction() > $best[1] ? [$port, $with->finalFraction()] : $best;
+        }
+
+        return $best === null ? 'Drain more, or accept it with a reason.'
+            : "{$at->circuit()->port($best[0])->label} opened too, it reaches {$at->say($best[1], Unit::Percent)}.";
+    }
+
+    private function reuses(Situation $at): bool
+    {
+        return $at->job->lastOf('look', 'seen')?->text('next') === 'reuse';
+    }
+
+    /**
+     * Where the stock comes from: part-used containers first, then the price list, then none that is kept.
+     *
+     * @return array<string, string>
+     */
+    private function sources(Situation $at, Stores $stores, string $kind, float $neededMl): array
+    {
+        $fits = fn (Container|Offer $one) => $one->kind === $kind && abs($one->fraction - $at->job->plan->input->stockFraction) < 0.02;
+        $sources = [];
+        foreach (array_filter($stores->shelf, $fits) as $container) {
+            $sources["shelf:{$container->id}"] = $this->onShelf($at, $container);
+        }
+        foreach (array_filter($stores->offers, $fits) as $offer) {
+            $count = (int) max(1.0, ceil($neededMl / $offer->ml));
+            $sources["new:{$offer->id}"] = "New, {$count} × {$at->litres($offer->ml)}";
+        }
+
+        return [...$sources, 'elsewhere' => 'The drum, not counted'];
+    }
+
+    private function onShelf(Situation $at, Container $container): string
+    {
+        return ($container->kind === Offer::PREMIX ? "{$at->say($container->fraction, Unit::Percent)}, " : '')."{$at->litres($container->ml)} left".($container->from === '' ? '' : ", {$container->from}");
     }
 }

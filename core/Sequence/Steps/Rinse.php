@@ -4,21 +4,29 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence\Steps;
 
-use Aqbel\Core\Fluid\Coolant;
-use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Run\Entry;
+use Aqbel\Core\Coolant\Compatibility;
+use Aqbel\Core\Coolant\Rinse as Chain;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
+use Aqbel\Core\Sequence\Figure;
 use Aqbel\Core\Sequence\Form;
-use Aqbel\Core\Sequence\Hazard;
 use Aqbel\Core\Sequence\Obstacle;
 use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Sequence\Stage;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepKind;
+use Aqbel\Core\Sequence\Table;
 
-/** Stage 3: rinse when dirty, mixed or changing family; skip when clean. */
+/** Stage 3: rinse when dirty, mixed or changing family; skip when clean. The cycles decided on follow as steps of their own. */
 final class Rinse extends StepKind
 {
+    private const WAYS = ['skip' => 'Skip it', 'hot' => 'Hot rinse', 'flow' => 'Cold flow-through', 'cleaner' => 'Rinse, cleaner, rinse', 'backflush' => 'Back-flush, then rinse'];
+
+    private const MOST = 6;
+
     public function name(): string
     {
         return 'rinse';
@@ -31,52 +39,103 @@ final class Rinse extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'What stays in dilutes the new fill, so a rinse that is not needed does harm.';
+        return 'What stays in dilutes the new fill, so a rinse that is not needed does harm. '.$this->reason($at);
     }
 
     public function instructions(Situation $at): array
     {
-        $water = StopLimitAtNeck::boiling($at, Coolant::water(), 0.0);
-
         return [
             'Clean coolant, same family: skip.',
-            "Hot rinse: water in, heater full hot, warm up, cool, drain. In an open funnel water boils at {$at->degrees($water)} here; most fans come on later, so do not wait for the fan.",
-            'Cold flow-through: water in at the top, drains and vents open, until it runs clear. A shut gate leaves its branch unrinsed.',
-            'Record the water that went in and what came out again; the rest is in the circuit and counts in the mixture.',
+            'Hot rinse: water in, heater full hot, A/C off, warm until the thermostat opens, cool, drain. '.RinseRun::warning($at),
+            'Cold flow-through: water in at the top, drains and vents open, no warm-up. '.RinseFlow::leaves($at),
+            'Cleaner: the dirt is rinsed out first, then the cleaner as its label says, then every trace of it. Rust that keeps coming: back-flush radiator and heater core, each on its own.',
+            'The last rinse with distilled or deionised water. Rinse water is waste too.',
         ];
-    }
-
-    public function hazards(Situation $at): array
-    {
-        return [Hazard::Waste, Hazard::Scald];
     }
 
     public function forms(Situation $at): array
     {
-        return [
-            new Form('decision', 'Decide', [Field::choice('rinse', 'This circuit is', ['skip' => 'not rinsed', 'hot' => 'rinsed hot', 'flow' => 'rinsed cold, flow-through'], $this->dirty($at) ? 'hot' : 'skip')]),
-            new Form('water_in', 'Water in', $this->vesselFields($at, 'volume', 'Water poured in', 'Mixing bucket, 0.25 L marks'), false),
-            new Form('water_out', 'Water out', $this->vesselFields($at, 'volume', 'Water drained again', 'Drain pan, 0.5 L marks'), false),
-        ];
+        $needed = $this->needed($at)->rinses;
+        $further = Reconcile::choices($at);
+
+        return array_filter([
+            new Form('decision', 'Decide', [
+                Field::choice('rinse', 'This circuit is rinsed', self::WAYS, match (true) {
+                    $needed === 0 => 'skip', $this->seen($at) === 'oily' => 'cleaner', default => 'hot'
+                }),
+                Field::choice('times', 'Times', array_combine($times = array_map(strval(...), range(1, self::MOST)), $times), (string) max(1, min(self::MOST, $needed))),
+            ]),
+            $further === [] || $needed === 0 ? null : new Form('more', 'Open one more drain first', [Field::choice('point', 'Point', $further, array_key_first($further))], false),
+        ]);
     }
 
     public function obstacles(Situation $at): array
     {
+        $decision = $at->last('decision');
+
         return match (true) {
-            ! $at->has('decision') => [Obstacle::missing('Decide whether to rinse.')],
-            $at->last('decision')?->text('rinse') === 'skip' && $this->dirty($at) => [Obstacle::missing('What came out was not clean. Rinse, or give a reason for skipping.')],
-            $at->last('decision')?->text('rinse') !== 'skip' && ! $at->has('water_out') => [Obstacle::missing('Record the rinse water in and out.')],
+            $at->has('more') => [],
+            $decision === null => [Obstacle::missing('Decide whether to rinse.')],
+            $decision->text('rinse') === 'skip' && $this->needed($at)->rinses > 0 => [Obstacle::missing('Old coolant must not stay in this one. Rinse, or give a reason for skipping.')],
             default => [],
         };
     }
 
-    public function ledger(Situation $at, Entry $entry): array
+    public function figure(Situation $at): Figure
     {
-        $unsure = $at->rules()->plusMinusMl($entry->text('vessel'));
+        $target = $this->target($at);
 
-        return match ($entry->form) {
-            'water_in' => [new Line('Rinse water in', $entry->number('volume') ?? 0.0, $unsure, 0.0)],
-            'water_out' => [new Line('Rinse water out', -($entry->number('volume') ?? 0.0), $unsure, null)],
+        return new Figure('Old coolant, were it full now', $at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent, Figure::PREDICTED, $target, 'may stay');
+    }
+
+    public function judge(Situation $at): Judgement
+    {
+        $needed = $this->needed($at);
+        if ($needed->rinses === 0) {
+            return Judgement::pass('No rinse needed', $this->reason($at));
+        }
+        $decided = $at->last('decision');
+        $cold = $decided?->text('rinse') === 'flow' ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at) : '';
+        $times = $decided === null || $decided->text('rinse') === 'skip' ? $needed->rinses : (int) $decided->text('times');
+
+        return Judgement::wait("{$needed->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$at->say($this->after($at, $times), Unit::Percent)}, if the thermostat opens each time.{$cold}");
+    }
+
+    public function tables(Situation $at): array
+    {
+        $target = $this->target($at);
+        if ($target === null || $this->needed($at)->rinses === 0) {
+            return [];
+        }
+        $ledger = $at->job->ledgerBefore(Stage::CloseUp);
+        $full = $ledger->capacityMl - $ledger->headspaceMl;
+        $row = function (string $label, Chain $chain) use ($at): array {
+            return [$label, (string) $chain->rinses, $at->litres($chain->waterMl), $at->say($chain->oldFraction, Unit::Percent), $at->say($chain->rinses * RinseRun::CYCLE_MINUTES * 60.0, Unit::Hour)];
+        };
+        $rows = [$row('As it is drained now', $this->needed($at))];
+        foreach (Drain::notOpened($at) as $port) {
+            $keeps = max(0.0, $ledger->contentMl - (float) $at->job->plan->predicted['further'][$port]['volume_ml']);
+            $old = $ledger->contentMl > 0.0 ? $ledger->oldShare() * $keeps / $ledger->contentMl : 0.0;
+            $rows[] = $row("{$at->circuit()->port($port)->label} opened too", Chain::from($old, $keeps / $full, $full, $target));
+        }
+
+        return [new Table('To '.$at->say($target, Unit::Percent).' old coolant', ['', 'Rinses', 'Water', 'Old left', 'Time'], $rows)];
+    }
+
+    public function orders(Situation $at): array
+    {
+        $more = $at->last('more')?->text('point');
+        if ($more !== null && in_array($more, Drain::notOpened($at), true)) {
+            return [Drain::further($at, $more), new Step('rinse:'.(1 + count($at->job->stepsOf('rinse'))), 'rinse', Stage::Rinse)];
+        }
+        $decision = $at->last('decision');
+        $plain = array_fill(0, max(1, (int) $decision?->text('times')), RinseFill::WATER);
+
+        return match ($decision?->text('rinse')) {
+            'hot' => RinseFill::cycle($at, $plain),
+            'cleaner' => RinseFill::cycle($at, [RinseFill::WATER, RinseFill::CLEANER, ...$plain]),
+            'backflush' => [new Step('back_flush', 'back_flush', Stage::Rinse), ...RinseFill::cycle($at, $plain)],
+            'flow' => [new Step('rinse_flow', 'rinse_flow', Stage::Rinse)],
             default => [],
         };
     }
@@ -86,15 +145,47 @@ final class Rinse extends StepKind
         return 1.0;
     }
 
+    /** The old coolant's share that may stay; null where any may. */
+    public function target(Situation $at): ?float
+    {
+        $gel = $this->seen($at) === 'gel' || $at->job->lastOf('jar_test', 'jar')?->text('jar') === 'gel';
+
+        return $gel ? Compatibility::AFTER_GEL : ($at->job->plan->input->compatibility()->oldShareAllowed($at->rules()->oldShare) ?? ($this->dirty($at) ? $at->rules()->oldShare : null));
+    }
+
+    private function needed(Situation $at): Chain
+    {
+        $ledger = $at->job->ledgerBefore(Stage::CloseUp);
+        $full = $ledger->capacityMl - $ledger->headspaceMl;
+        $keeps = max(0.0, $ledger->contentMl / $full);
+        try {
+            return Chain::from($ledger->oldShare(), $keeps, $full, $this->target($at) ?? 1.0);
+        } catch (InvalidField) {
+            return Chain::from(0.0, 0.0, $full, 1.0);
+        }
+    }
+
+    private function after(Situation $at, int $times): float
+    {
+        $ledger = $at->job->ledgerBefore(Stage::CloseUp);
+
+        return $ledger->oldShare() * max(0.0, $ledger->contentMl / ($ledger->capacityMl - $ledger->headspaceMl)) ** $times;
+    }
+
+    private function reason(Situation $at): string
+    {
+        $seen = ['rusty' => 'Rust came out.', 'oily' => 'Oil came out: flush until no film is left.', 'gel' => 'Gel came out: two coolants that must never meet.', 'debris' => 'Debris came out.'];
+
+        return $seen[$this->seen($at)] ?? ($at->job->lastOf('jar_test', 'jar')?->text('jar') === 'gel' ? 'In the jar the two set to gel.' : $at->job->plan->input->compatibility()->reason());
+    }
+
     private function dirty(Situation $at): bool
     {
-        foreach ($at->job->stepsOf('look') as $look) {
-            $seen = $at->seenFrom($look)->last('seen')?->text('coolant');
-            if ($seen !== null && $seen !== 'clean') {
-                return true;
-            }
-        }
+        return ! in_array($this->seen($at), ['', 'clean'], true);
+    }
 
-        return false;
+    private function seen(Situation $at): string
+    {
+        return $at->job->lastOf('look', 'seen')?->text('coolant') ?? '';
     }
 }

@@ -11,6 +11,7 @@ use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
 use Aqbel\Core\Sequence\Figure;
 use Aqbel\Core\Sequence\Form;
+use Aqbel\Core\Sequence\NextChange;
 use Aqbel\Core\Sequence\Obstacle;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Step;
@@ -39,7 +40,7 @@ final class SignOff extends StepKind
     {
         $passed = array_filter($at->job->closed, fn (Entry $e) => $e->form === JobState::OVERRIDE);
 
-        return ['Read the ledger line and the verdicts once more.', $passed === [] ? 'No step was passed over.' : count($passed).' step(s) were passed with a reason; the reasons are on the record.'];
+        return ['Read the ledger line and the verdicts once more.', ...$at->job->plan->input->drains === [] ? [] : ['Next change of the coolant: '.NextChange::after($at->job->plan->input, $at->units).'.'], $passed === [] ? 'No step was passed over.' : count($passed).' step(s) were passed with a reason; the reasons are on the record.'];
     }
 
     public function forms(Situation $at): array
