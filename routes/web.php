@@ -6,6 +6,7 @@ use App\Http\Controllers\BenchController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
+use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RunController;
@@ -37,9 +38,11 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/finish', [RunController::class, 'finish']);
         Route::get('/entries/{seq}', [RunController::class, 'edit'])->whereNumber('seq');
         Route::post('/entries/{seq}', [RunController::class, 'correct'])->whereNumber('seq');
+        Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);
     });
 
+    Route::get('/photos/{photo}/{size?}', [PhotoController::class, 'show'])->where('size', 'small');
     Route::get('/bench/{name?}', BenchController::class);
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/circuits', [CircuitController::class, 'index']);

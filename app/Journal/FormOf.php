@@ -9,16 +9,25 @@ use Aqbel\Core\Run\Entry;
 use Aqbel\Core\Run\JobState;
 use Aqbel\Core\Run\Journal;
 use Aqbel\Core\Run\Situation;
+use Aqbel\Core\Sequence\Field;
 use Aqbel\Core\Sequence\Form;
 use Aqbel\Core\Sequence\StepCatalogue;
 
 /** The form an entry was written with: what its step asked for at the moment before it. */
 final class FormOf
 {
+    public static function photograph(): Form
+    {
+        return new Form(JobState::PHOTO, 'Photograph', [Field::text('caption', 'What it shows')]);
+    }
+
     public static function entry(Situation $at, Entry $entry): Form
     {
+        if ($entry->form === JobState::PHOTO) {
+            return self::photograph();
+        }
         $before = new Journal(array_values(array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq)));
-        $then = (new JobState($at->job->circuit, $at->job->plan, $before))->at($at->step, $entry->at, $at->units);
+        $then = (new JobState($at->job->circuit, $at->job->plan, $before))->at($at->step, $entry->at, $at->units, $at->stores);
         foreach (StepCatalogue::of($at->step)->forms($then) as $form) {
             if ($form->name === $entry->form) {
                 return $form;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Journal;
 
+use App\Models\Container;
 use App\Models\Job;
 use App\Models\JournalLine;
 use App\Models\Person;
+use App\Photos\Photograph;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Run\JobState;
 use Aqbel\Core\Run\Journal;
@@ -27,7 +29,8 @@ final readonly class Recorder
 {
     private const LEAST_REASON = 10;
 
-    public function __construct(private Job $job, private Person $person, private string $key)
+    /** @param  int  $age  seconds since the entry was made, when it had to wait for a connection */
+    public function __construct(private Job $job, private Person $person, private string $key, private int $age = 0)
     {
     }
 
@@ -47,6 +50,24 @@ final readonly class Recorder
 
             return [$stepId, $formName, $kind->complete($at, $formName, $read['values']), $read['typed'], $form->say($read['values'], $read['typed'])];
         });
+    }
+
+    public function photograph(string $stepId, Photograph $photograph, string $caption): void
+    {
+        $stored = null;
+        try {
+            $this->write(function (JobState $state) use ($stepId, $photograph, $caption, &$stored): array {
+                $this->situation($state, $stepId);
+                $form = FormOf::photograph();
+                $read = $form->read(['caption' => $caption], $this->person->units);
+                $stored = $photograph->keep($this->job->id);
+
+                return [$stepId, JobState::PHOTO, [...$read['values'], 'photo' => $stored->id], [], $form->say($read['values'], [])];
+            });
+        } catch (\Throwable $failed) {
+            array_map(fn (bool $small) => $stored === null ?: @unlink($stored->path($small)), [false, true]);
+            throw $failed;
+        }
     }
 
     public function acknowledge(string $stepId, string $hazard): void
@@ -100,12 +121,14 @@ final readonly class Recorder
     {
         $this->write(function (JobState $state) use ($seq, $raw, $reason): array {
             $entry = $this->entry($state, $seq);
-            $at = $this->situation($state, $entry->step);
+            $at = $this->situation($state, $entry->step, $seq);
             $form = FormOf::entry($at, $entry);
             $read = $form->read($raw, $this->person->units);
-            StepCatalogue::of($at->step)->admit($at, $entry->form, $read['values']);
+            $kind = StepCatalogue::of($at->step);
+            $kind->admit($at, $entry->form, $read['values']);
+            $values = [...array_intersect_key($entry->values, ['photo' => 1]), ...$kind->complete($at, $entry->form, $read['values'])];
 
-            return [$entry->step, Journal::CORRECT, ['seq' => $seq, 'values' => $read['values'], 'reason' => mb_substr(trim($reason), 0, 300)], $read['typed'], $form->say($read['values'], $read['typed'])];
+            return [$entry->step, Journal::CORRECT, ['seq' => $seq, 'values' => $values, 'reason' => mb_substr(trim($reason), 0, 300)], $read['typed'], $form->say($read['values'], $read['typed'])];
         });
     }
 
@@ -151,15 +174,32 @@ final readonly class Recorder
             }
             [$step, $form, $values, $typed] = $written;
             $said = $written[4] ?? '';
-            JournalLine::query()->create([
-                'job_id' => $this->job->id, 'seq' => (int) $this->job->lines()->max('seq') + 1, 'key' => $this->key, 'person_id' => $this->person->id,
-                'step' => $step, 'form' => $form, 'values' => $values, 'typed' => $typed, 'said' => $said, 'at' => now()->getTimestamp(),
+            $last = $this->job->lines()->reorder()->orderByDesc('seq')->first();
+            $line = JournalLine::query()->create([
+                'job_id' => $this->job->id, 'seq' => ($last->seq ?? 0) + 1, 'key' => $this->key, 'person_id' => $this->person->id,
+                'step' => $step, 'form' => $form, 'values' => $values, 'typed' => $typed, 'said' => $said, 'at' => max($last->at ?? 0, now()->getTimestamp() - $this->age),
             ]);
+            $this->followOnTheShelf((int) ($values['seq'] ?? $line->seq));
             Summary::refresh($this->job);
         });
     }
 
-    private function situation(JobState $state, string $stepId): Situation
+    /** What a line, or the line it corrects, takes from the shelf or puts there. */
+    private function followOnTheShelf(int $seq): void
+    {
+        $state = $this->job->state();
+        $lines = [];
+        foreach ($state->entries as $entry) {
+            if ($entry->seq === $seq && isset($state->steps[$entry->step]) && ! in_array($entry->form, [JobState::FINISH, JobState::OVERRIDE, JobState::ACKNOWLEDGE, JobState::PHOTO], true)) {
+                $step = $state->steps[$entry->step];
+                $lines = StepCatalogue::of($step)->shelf($state->at($step, $entry->at, $this->person->units, Container::stores($this->job, $seq)), $entry);
+            }
+        }
+        Container::follow($this->job, $seq, $this->person, $lines);
+    }
+
+    /** @param  ?int  $correcting  the line that is being replaced: the shelf is as it stood without it */
+    private function situation(JobState $state, string $stepId, ?int $correcting = null): Situation
     {
         $step = $state->steps[$stepId] ?? throw new InvalidField('finish', 'This step is no longer part of the job. Go on with the step in hand.');
         Context::add('step', $stepId);
@@ -168,7 +208,7 @@ final readonly class Recorder
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
         }
 
-        return $state->at($step, now()->getTimestamp(), $this->person->units);
+        return $state->at($step, now()->getTimestamp(), $this->person->units, Container::stores($this->job, $correcting));
     }
 
     private function entry(JobState $state, int $seq): \Aqbel\Core\Run\Entry

@@ -67,7 +67,12 @@ class Job extends Model
 
     public function number(): string
     {
-        return 'J'.str_pad((string) $this->id, 4, '0', STR_PAD_LEFT);
+        return self::numbered($this->id);
+    }
+
+    public static function numbered(int $id): string
+    {
+        return 'J'.str_pad((string) $id, 4, '0', STR_PAD_LEFT);
     }
 
     /** Read without models: a journal has a hundred lines and every page of the run folds it. */

@@ -3,6 +3,7 @@ import { startClocks } from './clocks.js';
 import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
 import { followPlan } from './plan.js';
+import { startSending } from './send.js';
 import { listenForShortcuts } from './shortcuts.js';
 
 startBench();
@@ -10,6 +11,7 @@ startClocks();
 watchForms();
 followPlan();
 startEditor();
+startSending();
 listenForShortcuts();
 
 document.querySelector('[data-print]')?.addEventListener('click', () => window.print());

@@ -34,7 +34,7 @@ abstract class BrowserTestCase extends TestCase
         touch("{$directory}/aqbel.sqlite");
         $environment = [
             ...getenv(), 'APP_ENV' => 'testing', 'APP_KEY' => 'base64:0mVf3Wj0rPzq8kDgYt7hJxUu1sC5oEw2nQb9aLi4R6M=', 'APP_DEBUG' => 'false', 'DB_DATABASE' => "{$directory}/aqbel.sqlite",
-            'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'file', 'SESSION_FILES' => "{$directory}/sessions", 'CACHE_STORE' => 'file', 'AQBEL_DEMO' => '1', 'PHP_CLI_SERVER_WORKERS' => '3',
+            'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'file', 'SESSION_FILES' => "{$directory}/sessions", 'AQBEL_PHOTOS' => "{$directory}/photos", 'CACHE_STORE' => 'file', 'AQBEL_DEMO' => '1', 'PHP_CLI_SERVER_WORKERS' => '3',
             'APP_CONFIG_CACHE' => "{$directory}/none-config.php", 'APP_ROUTES_CACHE' => "{$directory}/none-routes.php",
         ];
         foreach (['migrate --force', 'db:seed --class=DemoSeeder --force'] as $command) {
@@ -46,7 +46,7 @@ abstract class BrowserTestCase extends TestCase
         self::$profile = sys_get_temp_dir().'/aqbel-browser-'.bin2hex(random_bytes(6));
         $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', "{$directory}/server.log", 'w']];
         self::$processes = [
-            proc_open(['setsid', 'php', '-d', 'opcache.enable_cli=1', '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'], $quiet, $pipes, self::ROOT, $environment),
+            proc_open(['setsid', 'php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'], $quiet, $pipes, self::ROOT, $environment),
             proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes),
         ];
         self::waitForPort($port);

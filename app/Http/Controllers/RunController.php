@@ -6,16 +6,16 @@ namespace App\Http\Controllers;
 
 use App\Journal\FormOf;
 use App\Journal\Recorder;
+use App\Models\Container;
 use App\Models\Job;
-use Aqbel\Core\Sequence\InvalidFields;
 use Aqbel\Core\Sequence\StepCatalogue;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Str;
 use Illuminate\View\View;
 
 /** The run: one step in hand, what may be entered, what it means. */
-final class RunController
+final class RunController extends JournalController
 {
     public function show(Request $request, Job $job): View|RedirectResponse
     {
@@ -30,27 +30,27 @@ final class RunController
         $now = now()->getTimestamp();
 
         return view('run.show', [
-            'job' => $job, 'state' => $state, 'step' => $step, 'kind' => StepCatalogue::of($step), 'at' => $state->at($step, $now, $request->user()->units),
+            'job' => $job, 'state' => $state, 'step' => $step, 'kind' => StepCatalogue::of($step), 'at' => $state->at($step, $now, $request->user()->units, Container::stores()),
             'inHand' => $inHand, 'now' => $now, 'units' => $request->user()->units, 'ledger' => $state->ledger(),
             'ahead' => ! isset($state->closed[$step->id]) && $state->openBefore($step) !== [],
         ]);
     }
 
-    public function record(Request $request, Job $job): RedirectResponse
+    public function record(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->record(
             self::text($request, 'step'), self::text($request, 'form'), is_array($request->input('fields')) ? $request->input('fields') : [],
         ));
     }
 
-    public function acknowledge(Request $request, Job $job): RedirectResponse
+    public function acknowledge(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge(self::text($request, 'step'), self::text($request, 'hazard')));
     }
 
-    public function finish(Request $request, Job $job): RedirectResponse
+    public function finish(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->finish(self::text($request, 'step'), self::text($request, 'reason')), stay: false);
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->finish(self::text($request, 'step'), self::text($request, 'reason')));
     }
 
     public function edit(Request $request, Job $job, int $seq): View
@@ -59,7 +59,7 @@ final class RunController
         $state = $job->state();
         foreach ($state->entries as $entry) {
             if ($entry->seq === $seq && isset($state->steps[$entry->step])) {
-                $at = $state->at($state->steps[$entry->step], now()->getTimestamp(), $request->user()->units);
+                $at = $state->at($state->steps[$entry->step], now()->getTimestamp(), $request->user()->units, Container::stores($job, $seq));
 
                 return view('run.correct', ['job' => $job, 'entry' => $entry, 'form' => FormOf::entry($at, $entry), 'units' => $request->user()->units, 'title' => StepCatalogue::of($at->step)->title($at)]);
             }
@@ -67,31 +67,10 @@ final class RunController
         abort(404);
     }
 
-    public function correct(Request $request, Job $job, int $seq): RedirectResponse
+    public function correct(Request $request, Job $job, int $seq): RedirectResponse|JsonResponse
     {
         return $this->attempt($request, $job, fn (Recorder $recorder) => $request->input('take_back') === '1'
             ? $recorder->withdraw($seq, self::text($request, 'reason'))
             : $recorder->correct($seq, is_array($request->input('fields')) ? $request->input('fields') : [], self::text($request, 'reason')));
-    }
-
-    /** @param  \Closure(Recorder): void  $write */
-    private function attempt(Request $request, Job $job, \Closure $write, bool $stay = true): RedirectResponse
-    {
-        $key = self::text($request, 'key');
-        try {
-            $write(new Recorder($job, $request->user(), $key === '' ? (string) Str::uuid() : $key));
-        } catch (InvalidFields $invalid) {
-            return back()->withInput()->withErrors($invalid->byField());
-        }
-        $step = self::text($request, 'step');
-
-        return redirect("/jobs/{$job->id}".($stay && $step !== '' && $request->input('stay') === '1' ? '?step='.urlencode($step) : ''));
-    }
-
-    private static function text(Request $request, string $name): string
-    {
-        $value = $request->input($name);
-
-        return is_string($value) ? $value : '';
     }
 }

@@ -27,6 +27,7 @@
             </div>
         </header>
     @endauth
+    <p class="notice waiting" role="status" data-waiting hidden><x-icon name="cloud-off"/><span></span></p>
     @if (session('notice'))<p class="notice" role="status">{{ session('notice') }}</p>@endif
     <main id="main" @class(['page', 'page-wide' => $wide])>{{ $slot }}</main>
     <dialog id="sheet" aria-labelledby="sheet-title"><h2 id="sheet-title">Shortcuts</h2><dl></dl><form method="dialog"><button class="button">Close</button></form></dialog>

@@ -53,12 +53,13 @@
             @if ($figure)<x-level :figure="$figure" :units="$units"/>@endif
             @if ($clock)<x-clock :clock="$clock" :now="$now"/>@endif
             @if ($judgement)<x-verdict :judgement="$judgement"/>@endif
+            @unless ($ahead)@foreach ($kind->tables($at) as $table)<x-numbers :table="$table"/>@endforeach @endunless
 
             @error ('finish')<p class="error error-block" role="alert"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror
 
             @if (! $done && ! $ahead)
                 @foreach (array_filter($kind->hazards($at), fn ($hazard) => ! $state->hasAcknowledged($hazard->value)) as $hazard)
-                        <form method="post" action="/jobs/{{ $job->id }}/cautions" class="caution">
+                        <form method="post" action="/jobs/{{ $job->id }}/cautions" class="caution" data-send>
                             @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="hazard" value="{{ $hazard->value }}">
                             <x-icon name="triangle-alert"/><p><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</p>
                             <button class="button button-quiet" @if ($loop->first) data-key="a" data-key-label="Acknowledge caution" @endif>Read</button>
@@ -75,7 +76,7 @@
                     $shown = $form->main || $failedForm === $form->name;
                     $attributesFor = ['key' => $loop->first ? 'e' : (string) ($loop->index + 1)];
                 @endphp
-                <form method="post" action="/jobs/{{ $job->id }}/entries" @class(['entry', 'entry-main' => $form->main, 'entry-bare' => $form->fields === []]) data-once>
+                <form method="post" action="/jobs/{{ $job->id }}/entries" @class(['entry', 'entry-main' => $form->main, 'entry-bare' => $form->fields === []]) data-send>
                     @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="form" value="{{ $form->name }}"><input type="hidden" name="stay" value="1">
                     @if ($form->fields === [])
                         <button @class(['button', 'button-wide', 'button-go' => $form->main]) data-key="{{ $attributesFor['key'] }}" data-key-label="{{ $form->button }}">{{ $form->button }}</button>
@@ -96,9 +97,10 @@
             @if ($started)@include('run.instructions')@endif
 
             @include('run.evidence', ['entries' => $at->entries()])
+            @include('run.photos')
 
             @if (! $done && ! $ahead)
-                <form method="post" action="/jobs/{{ $job->id }}/finish" class="finish" data-once>
+                <form method="post" action="/jobs/{{ $job->id }}/finish" class="finish" data-send>
                     @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}">
                     @if ($obstacles !== [])
                         <ul class="obstacles" aria-label="Before this step is finished">@foreach (array_slice($obstacles, 0, 6) as $obstacle)<li @class(['is-hard' => $obstacle->hard])><x-icon :name="$obstacle->hard ? 'octagon-x' : 'square'"/>{{ $obstacle->text }}</li>@endforeach</ul>

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A photograph of a job, stored as the application's own JPEG and a small one for lists. The journal says at which step
+ * it was taken.
+ *
+ * @property string $id
+ * @property int $job_id
+ * @property int $width
+ * @property int $height
+ * @property int $bytes
+ */
+class Photo extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    public function path(bool $small = false): string
+    {
+        return config('aqbel.photos')."/{$this->job_id}/{$this->id}".($small ? '.small' : '').'.jpg';
+    }
+}

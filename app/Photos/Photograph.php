@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Photos;
+
+use App\Models\Photo;
+use Aqbel\Core\InvalidField;
+use GdImage;
+use Illuminate\Http\UploadedFile;
+
+/**
+ * An uploaded picture that has been looked at: its name, size, type and every pixel of it. Only what the decoder made of
+ * it is kept, so nothing hidden in the file survives, the place where it was taken included.
+ */
+final readonly class Photograph
+{
+    public const MOST_BYTES = 12 * 1024 * 1024;
+
+    private const MOST_PIXELS = 50_000_000;
+
+    private const SIDE = 2000;
+
+    private const SMALL_SIDE = 420;
+
+    private const QUALITY = 82;
+
+    private const DECODERS = [IMAGETYPE_JPEG => 'imagecreatefromjpeg', IMAGETYPE_PNG => 'imagecreatefrompng', IMAGETYPE_WEBP => 'imagecreatefromwebp'];
+
+    private function __construct(private GdImage $image)
+    {
+    }
+
+    /** @throws InvalidField on `photo`, saying what is wrong with the file and what to do */
+    public static function from(mixed $file): self
+    {
+        if (! $file instanceof UploadedFile) {
+            throw self::refused('Choose a photograph first.');
+        }
+        if (in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) || ($file->isValid() && $file->getSize() > self::MOST_BYTES)) {
+            throw self::refused(sprintf('This file is larger than %d MB. Set the camera to a smaller picture and take it again.', self::MOST_BYTES / 1024 / 1024));
+        }
+        if (! $file->isValid()) {
+            throw self::refused('The photograph arrived only in part. Send it again.');
+        }
+        self::assertHarmlessName($file->getClientOriginalPath());
+        [$width, $height, $type] = @getimagesize($file->getRealPath()) ?: [0, 0, 0];
+        if (! isset(self::DECODERS[$type])) {
+            throw self::refused('This is not a photograph Aqbel can read. Take it as JPEG, PNG or WebP.');
+        }
+        if ($width < 1 || $height < 1 || $width * $height > self::MOST_PIXELS) {
+            throw self::refused('This picture has more than 50 million pixels. Set the camera to a smaller picture and take it again.');
+        }
+
+        return new self(self::upright(self::decode($file->getRealPath(), $type), $file->getRealPath(), $type));
+    }
+
+    /** Stores both sizes. The caller deletes the photo again when what follows fails. */
+    public function keep(int $job): Photo
+    {
+        $large = $this->within(self::SIDE);
+        $photo = new Photo(['job_id' => $job, 'width' => imagesx($large), 'height' => imagesy($large), 'bytes' => 0]);
+        $photo->id = $photo->newUniqueId();
+        if (! is_dir(dirname($photo->path()))) {
+            mkdir(dirname($photo->path()), 0o770, true);
+        }
+        imagejpeg($large, $photo->path(), self::QUALITY);
+        imagejpeg($this->within(self::SMALL_SIDE), $photo->path(small: true), self::QUALITY);
+        $photo->bytes = (int) filesize($photo->path());
+        $photo->save();
+
+        return $photo;
+    }
+
+    /** A camera's name: no folder, no control characters, and the ending of a picture. */
+    private static function assertHarmlessName(string $name): void
+    {
+        if (strlen($name) > 180 || ! mb_check_encoding($name, 'UTF-8') || ! preg_match('/^[^\x00-\x1F\/\\\\:*?"<>|]+\.(jpe?g|png|webp)$/iu', $name) || preg_match('/\.(php\d?|phtml|phar|html?|svg|js|sh|exe)\./i', $name)) {
+            throw self::refused('A file with such a name is not taken. Rename it to letters and digits ending in .jpg, .png or .webp, and choose it again.');
+        }
+    }
+
+    private static function decode(string $path, int $type): GdImage
+    {
+        $whole = match ($type) {
+            IMAGETYPE_JPEG => str_contains(substr((string) file_get_contents($path), -65536), "\xFF\xD9"),
+            IMAGETYPE_PNG => str_contains(substr((string) file_get_contents($path), -64), 'IEND'),
+            default => filesize($path) >= 8 + (unpack('V', (string) file_get_contents($path, offset: 4, length: 4)) ?: [1 => PHP_INT_MAX])[1],
+        };
+        $strict = ini_set('gd.jpeg_ignore_warning', '0');
+        try {
+            $image = $whole ? @(self::DECODERS[$type])($path) : false;
+        } finally {
+            ini_set('gd.jpeg_ignore_warning', (string) $strict);
+        }
+
+        return $image === false ? throw self::refused('The photograph is damaged or arrived only in part. Take or send it again.') : $image;
+    }
+
+    /** Turned as the camera was held. */
+    private static function upright(GdImage $image, string $path, int $type): GdImage
+    {
+        $held = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? (@exif_read_data($path)['Orientation'] ?? 1) : 1;
+        $degrees = [3 => 180, 6 => 270, 8 => 90][$held] ?? 0;
+
+        return $degrees === 0 ? $image : (imagerotate($image, $degrees, 0) ?: $image);
+    }
+
+    private function within(int $side): GdImage
+    {
+        [$width, $height] = [imagesx($this->image), imagesy($this->image)];
+        $scale = min(1.0, $side / max($width, $height));
+        [$w, $h] = [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
+        $made = imagecreatetruecolor($w, $h);
+        imagefill($made, 0, 0, (int) imagecolorallocate($made, 255, 255, 255));
+        imagecopyresampled($made, $this->image, 0, 0, 0, 0, $w, $h, $width, $height);
+
+        return $made;
+    }
+
+    private static function refused(string $why): InvalidField
+    {
+        return new InvalidField('photo', $why);
+    }
+}
