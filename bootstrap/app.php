@@ -27,7 +27,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([InvalidField::class]);
         $exceptions->context(fn () => Context::all());
-        $exceptions->render(fn (InvalidField $invalid, Request $request) => back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
+        $exceptions->render(fn (InvalidField $invalid, Request $request) => $request->expectsJson()
+            ? response()->json(['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]], 422)
+            : back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
         $exceptions->render(fn (HttpException $expired, Request $request) => $expired->getPrevious() instanceof TokenMismatchException
             ? back()->withInput($request->except('_token', 'password'))->with('notice', 'The page had been open too long. What you typed is still here: send it again.')
             : null);

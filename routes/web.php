@@ -11,6 +11,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RunController;
 use App\Http\Controllers\SignInController;
+use App\Http\Controllers\StoresController;
 use App\Http\Controllers\UnitsController;
 use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
@@ -43,6 +44,11 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::get('/photos/{photo}/{size?}', [PhotoController::class, 'show'])->where('size', 'small');
+    Route::get('/stores', [StoresController::class, 'index']);
+    Route::post('/stores/products', [StoresController::class, 'storeProduct']);
+    Route::delete('/stores/products/{product}', [StoresController::class, 'removeProduct'])->whereNumber('product');
+    Route::post('/stores/containers', [StoresController::class, 'storeContainer']);
+    Route::post('/stores/containers/{container}', [StoresController::class, 'count'])->whereNumber('container');
     Route::get('/bench/{name?}', BenchController::class);
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/circuits', [CircuitController::class, 'index']);

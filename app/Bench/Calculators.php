@@ -9,10 +9,12 @@ use Aqbel\Core\Coolant\Mix;
 use Aqbel\Core\Coolant\Rinse;
 use Aqbel\Core\Fluid\Coolant;
 use Aqbel\Core\Fluid\GlycolBase;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Length;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Quantity\Typed;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Sequence\Field;
@@ -41,6 +43,10 @@ final class Calculators
                 self::vacuum(...), 'target = sea-level target · p_atm / 101.325; air left = void · (p − p_v)/(p_atm − p_v)', 'ASHRAE/ICAO standard atmosphere; Boyle; Raoult.'),
             new Calculator('rinse', 'Rinse', [$capacity, Field::volume('retained', 'Stays inside', 500_000)->preset(1800.0), Field::fraction('old', 'Old coolant allowed', 0.001, 1.0)->preset(0.05)],
                 self::rinse(...), 'old share after n drains = (retained/capacity)ⁿ', 'Perfect mixing: the thermostat opened each time.'),
+            new Calculator('protection', 'Frost wanted', [$base, Field::temperature('frost', 'Must not freeze at', true, -48, 0)->preset(-30.0), $capacity],
+                self::protection(...), 'the freeze table read the other way; glycol = capacity · share', 'ASHRAE Handbook—Fundamentals, aqueous glycols, from memory.'),
+            new Calculator('units', 'Units', [Field::text('value', 'Number and unit, as you would type it', true)->begin('7.9 qt')],
+                self::units(...), 'value · exact factor; °F = 1.8 · °C + 32', 'NIST SP 811, from memory: 1 inHg = 3.386389 kPa, 1 psi = 6.894757 kPa, 1 US gal = 3785.411784 mL.'),
             new Calculator('cool-down', 'Cool-down', [Field::temperature('now', 'Coolant now')->preset(92.0), Field::temperature('air', 'Air')->preset(20.0), Field::temperature('safe', 'Safe to open')->preset(45.0)],
                 self::coolDown(...), 'minutes = τ · ln((T − T_air)/(T_safe − T_air)), τ = 65 min', 'Newton’s law of cooling; τ for an open hood is common practice, no source.'),
         ];
@@ -98,6 +104,43 @@ final class Calculators
         $rinse = Rinse::until($in['capacity'], $in['retained'], $in['old']);
 
         return ['Old coolant left' => [$rinse->oldFraction, Unit::Percent], 'Water needed' => [$rinse->waterMl, Dimension::Volume], 'Verdict' => $rinse->rinses === 0 ? 'No rinse: the first drain is enough.' : "{$rinse->rinses} × fill with water and drain."];
+    }
+
+    /**
+     * @param  array<string, mixed>  $in
+     * @return array<string, array{float, Dimension|Unit}|string>
+     */
+    private static function protection(array $in): array
+    {
+        $coolant = Coolant::freezingAt(GlycolBase::from($in['base']), Temperature::celsius($in['frost']));
+        $share = $coolant->volumeFraction;
+
+        return ['Glycol by volume' => [$share, Unit::Percent], 'Concentrate in a circuit of this size' => [$share * $in['capacity'], Dimension::Volume], 'Water' => [(1.0 - $share) * $in['capacity'], Dimension::Volume],
+            'Verdict' => match (true) {
+                $share < 0.4 => 'Less than 40 % leaves the inhibitor too thin: take 40 %.', $share > 0.6 => 'More than 60 % carries less heat and freezes earlier again: 60 % is the most.', default => 'Within the usual 40 to 60 %.'
+            }];
+    }
+
+    /**
+     * @param  array<string, mixed>  $in
+     * @return array<string, array{float, Dimension|Unit}|string>
+     */
+    private static function units(array $in): array
+    {
+        if (! preg_match('/^\s*[+\-−]?[\d.,]+\s*(\D.*)$/u', $in['value'], $part) || ($unit = Unit::named($part[1])) === null) {
+            throw new InvalidField('value', 'Type a number and a unit, for example 21 inHg, 3 qt, 180 °F or 15 ft·lb.');
+        }
+        try {
+            $typed = Typed::parse($in['value'], $unit);
+        } catch (\InvalidArgumentException $problem) {
+            throw new InvalidField('value', $problem->getMessage());
+        }
+        $all = [];
+        foreach (array_filter($unit->dimension()->units(), fn (Unit $one) => $one !== Unit::Share) as $one) {
+            $all[$one->value] = [$typed->base, $one];
+        }
+
+        return $all;
     }
 
     /**

@@ -168,7 +168,8 @@ final readonly class Recorder
             if ($this->job->refresh()->signed_at !== null) {
                 throw new InvalidField('finish', 'This job is signed off. Its record stands as it is.');
             }
-            $written = $line($this->job->state());
+            $state = $this->job->state();
+            $written = $line($state);
             if ($written === null) {
                 return;
             }
@@ -179,14 +180,17 @@ final readonly class Recorder
                 'job_id' => $this->job->id, 'seq' => ($last->seq ?? 0) + 1, 'key' => $this->key, 'person_id' => $this->person->id,
                 'step' => $step, 'form' => $form, 'values' => $values, 'typed' => $typed, 'said' => $said, 'at' => max($last->at ?? 0, now()->getTimestamp() - $this->age),
             ]);
-            $this->followOnTheShelf((int) ($values['seq'] ?? $line->seq));
+            $this->followOnTheShelf($state, $step, (int) ($values['seq'] ?? $line->seq));
             Summary::refresh($this->job);
         });
     }
 
     /** What a line, or the line it corrects, takes from the shelf or puts there. */
-    private function followOnTheShelf(int $seq): void
+    private function followOnTheShelf(JobState $before, string $step, int $seq): void
     {
+        if (! StepCatalogue::of($before->steps[$step])->usesShelf()) {
+            return;
+        }
         $state = $this->job->state();
         $lines = [];
         foreach ($state->entries as $entry) {

@@ -14,6 +14,7 @@ use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Stage;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Sequence\Steps\Inspect;
 
 /** The projection of a job's fold that lists and the elevation view read, so that no list has to fold every journal. */
 final class Summary
@@ -28,7 +29,7 @@ final class Summary
         $state = $job->state();
         $now = now()->getTimestamp();
         $step = $state->stepInHand();
-        $summary = ['runs' => self::runs($state), 'ports' => $state->ports($now), 'seq' => $state->journal->last()];
+        $summary = ['runs' => self::runs($state), 'ports' => $state->ports($now), 'seq' => $state->journal->last(), 'watch' => self::watch($state)];
         if ($step !== null) {
             $at = $state->at($step, $now);
             $kind = StepCatalogue::of($step);
@@ -45,6 +46,14 @@ final class Summary
         $job->summary = $summary;
         $job->signed_at = $step === null ? now() : null;
         $job->save();
+    }
+
+    /** @return list<string> what the next visit should look at */
+    private static function watch(JobState $state): array
+    {
+        $found = $state->lastOf('inspect', 'condition');
+
+        return $found === null ? [] : Inspect::watchNotes($found);
     }
 
     /**
@@ -91,6 +100,9 @@ final class Summary
         $predicted = $state->plan->predicted;
         $step = $state->stepInHand();
         $stage = $step === null ? Stage::HandOver : $step->stage;
+        if ($stage === Stage::Rinse && $state->stepsOf('rinse_fill') !== []) {
+            return Standing::of($state->circuit, max(0.0, $state->ledger()->contentMl));
+        }
         if ($stage->value <= Stage::Mix->value) {
             return self::drained($state);
         }
@@ -119,11 +131,15 @@ final class Summary
      */
     private static function drained(JobState $state): array
     {
+        // What was air at the top before the first drain came out of none of them.
+        $above = max(0.0, $state->circuit->capacityMl() - $state->ledgerBefore(Stage::Drain)->contentMl);
         $measured = [];
-        foreach ($state->plan->input->drains as $port) {
-            $out = $state->entriesOf("drain:{$port}", 'out');
+        foreach ($state->stepsOf('drain') as $step) {
+            $port = (string) $step->params['port'];
+            $out = $state->entriesOf($step->id, 'out');
             if ($out !== []) {
-                $measured[$port] = self::READING_SHARE * array_sum(array_map(fn (Entry $entry) => $entry->number('volume') ?? 0.0, $out)) + self::VESSEL_ML;
+                $measured[$port] = self::READING_SHARE * array_sum(array_map(fn (Entry $entry) => $entry->number('volume') ?? 0.0, $out)) + self::VESSEL_ML + $above;
+                $above = 0.0;
             }
         }
 

@@ -14,7 +14,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 
 /**
  * A part-used container on the shelf. What it holds is the sum of its movements; those of a job follow its journal.
@@ -30,8 +29,8 @@ use Illuminate\Support\Facades\DB;
  */
 class Container extends Model
 {
-    /** Less than this is a wet container, not a stock. */
-    public const DREGS_ML = 20.0;
+    /** Less than this is a wet container, not a stock. A whole number: SQLite compares a bound float as text. */
+    public const DREGS_ML = 20;
 
     protected $guarded = [];
 

@@ -21,4 +21,10 @@ class Vehicle extends Model
     {
         return $this->belongsTo(Circuit::class);
     }
+
+    /** The last finished job on it: what it left to watch, and when the coolant was changed. */
+    public function lastSigned(): ?Job
+    {
+        return Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')->first(['id', 'plan', 'summary', 'signed_at']);
+    }
 }

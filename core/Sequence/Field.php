@@ -69,6 +69,12 @@ final readonly class Field
         return new self($name, $label, 'quantity', true, Dimension::Fraction, null, $least, $most);
     }
 
+    /** A plain number, such as a price. */
+    public static function number(string $name, string $label, float $least, float $most): self
+    {
+        return new self($name, $label, 'quantity', true, Dimension::Fraction, Unit::Share, $least, $most);
+    }
+
     /** @param  array<int|string, string>  $choices */
     public static function choice(string $name, string $label, array $choices, ?string $default = null, string $help = ''): self
     {
@@ -89,6 +95,12 @@ final readonly class Field
     public function preset(float $base): self
     {
         return new self(...[...get_object_vars($this), 'default' => (string) $base]);
+    }
+
+    /** The same field with a text to begin with. */
+    public function begin(string $text): self
+    {
+        return new self(...[...get_object_vars($this), 'default' => $text]);
     }
 
     /** The same field asked for in one unit, whatever the person's own. */

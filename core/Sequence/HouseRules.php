@@ -11,6 +11,11 @@ final readonly class HouseRules
 {
     public const BLEED_RULES = ['first_coolant' => 'at first coolant', 'steady_stream' => 'on a steady stream', 'bubble_free_minute' => 'after one bubble-free minute'];
 
+    /** Finer ones are syringes: nobody mixes a batch in them. */
+    private const FINEST_MIXING_MARK_ML = 50.0;
+
+    private const COARSEST_MARK_SHARE = 0.04;
+
     /**
      * @param  array<string, float>  $vessels  graduation in mL by name
      * @param  array{km: float, months: float, hours: float}  $changeFirst  first change of the coolant (common practice, no source)
@@ -48,13 +53,21 @@ final readonly class HouseRules
         return $this->vessels[$vessel] ?? 500.0;
     }
 
-    /** The vessel batches are mixed in: the one called a bucket, else the coarsest. */
-    public function mixingVessel(): string
+    /**
+     * The vessel a batch of this size is measured in: the bucket, or a finer one where the bucket's marks are too coarse
+     * for the strength to come out right.
+     */
+    public function mixingVessel(float $batchMl): string
     {
-        $buckets = array_filter(array_keys($this->vessels), fn (string $name) => stripos($name, 'bucket') !== false);
-        $coarsest = array_keys($this->vessels, $this->vessels === [] ? 0.0 : max($this->vessels), true);
+        $marks = array_filter($this->vessels, fn (float $ml) => $ml >= self::FINEST_MIXING_MARK_ML);
+        uksort($marks, fn (string $a, string $b) => [stripos($b, 'bucket') !== false, $marks[$b]] <=> [stripos($a, 'bucket') !== false, $marks[$a]]);
+        foreach ($marks as $vessel => $ml) {
+            if ($ml <= self::COARSEST_MARK_SHARE * $batchMl) {
+                return $vessel;
+            }
+        }
 
-        return [...$buckets, ...$coarsest, 'bucket'][0];
+        return (string) (array_key_last($marks) ?? 'bucket');
     }
 
     public function changeInterval(bool $first): ChangeInterval

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence;
 
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Coolant\Mix;
+
 /** A planned sequence with the predictions it rests on; plain data, so that a job keeps what it was planned with. */
 final readonly class Plan
 {
@@ -25,6 +28,12 @@ final readonly class Plan
     public static function fromArray(array $data): self
     {
         return new self(PlanInput::fromArray($data['input']), array_values(array_map(Step::fromArray(...), $data['steps'])), $data['predicted']);
+    }
+
+    /** What the whole circuit takes, with what stays inside after the drain. */
+    public function mix(Circuit $circuit): Mix
+    {
+        return $this->input->mix($circuit, (float) $this->predicted['usable_ml'], (float) $this->predicted['retained_ml']);
     }
 
     public function handsOnMinutes(): float

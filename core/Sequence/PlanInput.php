@@ -8,7 +8,9 @@ use Aqbel\Core\Atmosphere\Atmosphere;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Coolant\Compatibility;
+use Aqbel\Core\Coolant\Mix;
 use Aqbel\Core\Quantity\Length;
+use Aqbel\Core\Quantity\Volume;
 
 /** What was decided at planning: the kind of job, what was opened, the school, the place and the house rules. */
 final readonly class PlanInput
@@ -65,6 +67,16 @@ final readonly class PlanInput
         return new self(...[...get_object_vars($this), 'school' => $school]);
     }
 
+    /**
+     * The same choices with these drains, in this order.
+     *
+     * @param  list<string>  $drains
+     */
+    public function draining(array $drains): self
+    {
+        return new self(...[...get_object_vars($this), 'drains' => $drains]);
+    }
+
     public function compatibility(): Compatibility
     {
         return Compatibility::from($this->content);
@@ -86,6 +98,12 @@ final readonly class PlanInput
     public function presumedFraction(Circuit $circuit): float
     {
         return $this->compatibility() === Compatibility::Water ? 0.0 : $circuit->facts->targetFraction;
+    }
+
+    /** What the circuit takes when this much stays inside after the drain. */
+    public function mix(Circuit $circuit, float $usableMl, float $retainedMl): Mix
+    {
+        return new Mix(Volume::millilitres($usableMl), Volume::millilitres(min($usableMl, $retainedMl)), $this->presumedFraction($circuit), $this->targetFraction, $this->stockFraction);
     }
 
     public function atmosphere(): Atmosphere

@@ -7,7 +7,7 @@ namespace Aqbel\Core\Sequence;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Cover;
 use Aqbel\Core\Circuit\Passage;
-use Aqbel\Core\Coolant\Mix;
+use Aqbel\Core\Coolant\Rinse;
 use Aqbel\Core\Hydrostatics\Drainage;
 use Aqbel\Core\Hydrostatics\Filling;
 use Aqbel\Core\InvalidField;
@@ -81,13 +81,13 @@ final readonly class Planner
         $usable = $circuit->capacityMl() - $headspace;
         $void = max(1.0, $usable - $drainage->retainedMl);
         $vacuum = $this->vacuum($void + $headspace, $headspace);
-        $mix = $this->mix($usable, $drainage->retainedMl);
+        $mix = $this->input->mix($circuit, $usable, $drainage->retainedMl);
         $letsOut = $this->letOutBy($drainage);
 
         return [
             'capacity_ml' => $circuit->capacityMl(),
             'headspace_ml' => $headspace,
-            'drains' => $drainage->drains,
+            'drains' => self::belowHeadspace($drainage->drains, $headspace),
             'lets_out' => $letsOut,
             'slow' => array_map(fn (array $region) => ['parts' => $this->labels($region['passages']), 'air_port' => $region['air_port']], $drainage->slow),
             'further' => $this->further($drainage),
@@ -110,14 +110,36 @@ final readonly class Planner
             'concentrate_ml' => $mix->stock()->mL(),
             'water_ml' => $mix->water()->mL(),
             'usable_ml' => $usable,
+            'rinses' => $this->rinses($usable, $drainage->retainedMl),
             'reachable' => $mix->reachable(),
             'final_fraction' => $mix->finalFraction(),
         ];
     }
 
-    private function mix(float $usableMl, float $retainedMl): Mix
+    /**
+     * A circuit is full to its cold mark, not to the brim: what is air in the tank already comes out of no drain.
+     *
+     * @param  list<array{port: string, volume_ml: float}>  $drains
+     * @return list<array{port: string, volume_ml: float}>
+     */
+    private static function belowHeadspace(array $drains, float $headspaceMl): array
     {
-        return new Mix(Volume::millilitres($usableMl), Volume::millilitres(min($usableMl, $retainedMl)), $this->input->presumedFraction($this->circuit), $this->input->targetFraction, $this->input->stockFraction);
+        foreach ($drains as $i => $drain) {
+            $air = min($headspaceMl, $drain['volume_ml']);
+            $drains[$i]['volume_ml'] -= $air;
+            $headspaceMl -= $air;
+        }
+
+        return $drains;
+    }
+
+    /** How often it has to be rinsed for what is in it now; what the drain shows may add to that. */
+    private function rinses(float $usableMl, float $retainedMl): int
+    {
+        $allowed = $this->input->compatibility()->oldShareAllowed($this->input->rules->oldShare);
+        $keeps = $retainedMl / $usableMl;
+
+        return $allowed === null || $keeps >= 1.0 ? 0 : Rinse::from($keeps, $keeps, $usableMl, $allowed)->rinses;
     }
 
     private function vacuum(float $voidMl, float $headspaceMl): VacuumPlan
@@ -150,7 +172,7 @@ final readonly class Planner
             $drained ? new Step('reconcile:1', 'reconcile', Stage::Drain) : null,
             $drained ? new Step('look', 'look', Stage::Drain) : null,
             $drained && $input->compatibility()->needsJarTest() ? new Step('jar_test', 'jar_test', Stage::Drain) : null,
-            $drained ? new Step('rinse', 'rinse', Stage::Rinse) : null,
+            $drained ? new Step('rinse', 'rinse', Stage::Rinse, ['rinses' => $predicted['rinses']]) : null,
             $input->cureMinutes > 0.0 ? new Step('cure', 'cure', Stage::CloseUp, ['minutes' => $input->cureMinutes]) : null,
             new Step('close_up', 'close_up', Stage::CloseUp),
             new Step('mix', 'mix', Stage::Mix),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence;
 
+use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Coolant\ShelfLine;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
@@ -91,6 +92,12 @@ abstract class StepKind
         return [];
     }
 
+    /** Whether entries of this kind move anything on the shop's shelf. */
+    public function usesShelf(): bool
+    {
+        return false;
+    }
+
     /** @return list<ShelfLine> what an entry takes from the shop's shelf or puts there */
     public function shelf(Situation $at, Entry $entry): array
     {
@@ -129,6 +136,14 @@ abstract class StepKind
     public function port(Step $step): ?string
     {
         return $step->params['port'] ?? null;
+    }
+
+    /** How a point is reached: what comes off first, then where it sits; null when nothing is known of it. */
+    protected function access(Situation $at, Port $port): ?string
+    {
+        $off = array_map(fn (string $cover) => mb_strtolower($at->circuit()->covers[$cover]->label), $port->behind);
+
+        return $off === [] && $port->access === '' ? null : ($off === [] ? '' : 'Off first: '.implode(', ', $off).'. ').($port->access === '' ? '' : "Access: {$port->access}.");
     }
 
     /**

@@ -6,10 +6,15 @@ namespace Database\Seeders;
 
 use App\Journal\Summary;
 use App\Models\Circuit;
+use App\Models\Container;
+use App\Models\ContainerMovement;
 use App\Models\Job;
 use App\Models\Person;
+use App\Models\Product;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use Aqbel\Core\Coolant\Offer;
+use Aqbel\Core\Fluid\GlycolBase;
 use Aqbel\Core\Sequence\HouseRules;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Planner;
@@ -36,16 +41,39 @@ final class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        Shop::query()->create(['name' => 'Skarnmoor Pass Depot', 'elevation_m' => 1420, 'rules' => (new HouseRules)->toArray()]);
+        Shop::query()->create(['name' => 'Skarnmoor Pass Depot', 'elevation_m' => 1420, 'rules' => (new HouseRules(currency: 'tal'))->toArray()]);
         foreach ([['Imre Tovald', 'imre', 'technician'], ['Sunniva Karr', 'sunniva', 'lead']] as [$name, $login, $role]) {
             Person::query()->create(['name' => $name, 'login' => $login, 'password' => self::PASSWORD, 'role' => $role, 'units' => 'metric']);
         }
+        self::fillTheStores();
         foreach (self::VEHICLES as $key => $vehicles) {
             $document = json_decode((string) file_get_contents(database_path("demo/circuits/{$key}.json")), true, 64, JSON_THROW_ON_ERROR);
             $circuit = Circuit::query()->create(['key' => $key, 'revision' => 1, 'name' => $document['name'], 'document' => $document]);
             foreach ($vehicles as $plate => $name) {
                 Vehicle::query()->create(['circuit_id' => $circuit->id, 'plate' => $plate, 'name' => $name]);
             }
+        }
+    }
+
+    /** Invented prices in an invented currency. */
+    private static function fillTheStores(): void
+    {
+        foreach (['family A, organic acid', 'family B, with silicate', 'family C, no silicate', 'family D, heavy duty'] as $i => $family) {
+            $glycol = ['base' => GlycolBase::Ethylene->value, 'inhibitor' => $family];
+            foreach ([[1500, 11.4], [5000, 31.9], [20000, 112.0]] as [$ml, $price]) {
+                Product::query()->create([...$glycol, 'kind' => Offer::CONCENTRATE, 'fraction' => 1.0, 'ml' => $ml, 'price' => $price + 1.5 * $i]);
+            }
+            foreach ([[1500, 8.9], [5000, 26.5]] as [$ml, $price]) {
+                Product::query()->create([...$glycol, 'kind' => Offer::PREMIX, 'fraction' => 0.5, 'ml' => $ml, 'price' => $price + $i]);
+            }
+        }
+        foreach ([[5000, 4.2], [25000, 14.0]] as [$ml, $price]) {
+            Product::query()->create(['kind' => Offer::WATER, 'fraction' => 0.0, 'ml' => $ml, 'price' => $price]);
+        }
+        $can = Container::query()->create(['kind' => Offer::CONCENTRATE, 'base' => GlycolBase::Ethylene->value, 'inhibitor' => 'family C, no silicate', 'fraction' => 1.0]);
+        $water = Container::query()->create(['kind' => Offer::WATER, 'base' => GlycolBase::Ethylene->value, 'fraction' => 0.0]);
+        foreach ([[$can, 2200.0], [$water, 14500.0]] as [$container, $ml]) {
+            ContainerMovement::query()->create(['container_id' => $container->id, 'person_id' => Person::query()->firstOrFail()->id, 'ml' => $ml, 'note' => 'put on the shelf']);
         }
     }
 

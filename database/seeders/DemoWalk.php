@@ -10,6 +10,7 @@ use App\Models\Person;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepCatalogue;
 use Aqbel\Core\Sequence\Steps\Checklist;
+use Aqbel\Core\Sequence\Steps\Drain;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
@@ -90,8 +91,8 @@ final class DemoWalk
             return;
         }
         $answers = match ($step->kind) {
-            'drain' => [['opened', ['cap' => 'off'], 8], ['out', ['volume' => (string) round(0.96 * $step->params['predicted_ml'] / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
-            'mix' => [['batch', ['concentrate' => $this->litres(0.6), 'water' => $this->litres(0.6)], 4]],
+            'drain' => [['opened', ['cap' => 'off'], 8], ['out', ['volume' => (string) round((new Drain)->expected($this->job->state()->at($step, now()->getTimestamp())) / 1000, 1), 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 2], ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1]],
+            'mix' => [['batch', ['concentrate' => $this->litres(0.6), 'water' => $this->litres(0.6), 'from' => 'elsewhere'], 4]],
             'bleed' => [['poured', ['volume' => $this->litres(0.4), 'vessel' => 'Mixing bucket, 0.25 L marks'], 6], ['running', [], 2], ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1]],
             'vacuum_fill' => [['poured', ['volume' => $this->litres(0.45), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '16.5'], 3], ['poured', ['volume' => $this->litres(0.4), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '0'], 3]],
             'fill_level' => [['poured', ['volume' => $this->litres(0.97), 'vessel' => 'Measuring jug, 0.1 L marks'], 3], ['returned', ['caught' => $this->litres(0.02), 'left' => $this->litres(0.01), 'spilt' => '20 mL'], 1], ['at_mark', [], 1]],

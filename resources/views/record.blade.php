@@ -20,9 +20,12 @@
             <table><tbody>
                 @foreach ($ledger->lines as $line)<tr><td>{{ $line->label }}</td><td class="num">{{ $volume($line->ml) }}</td><td class="num">± {{ $volume($line->plusMinusMl) }}</td></tr>@endforeach
                 <tr class="total"><th scope="row">In the circuit</th><td class="num">{{ $volume($ledger->contentMl) }}</td><td class="num">± {{ $volume($ledger->plusMinusMl) }}</td></tr>
+                <tr><th scope="row">Old coolant left</th><td class="num">{{ $volume($ledger->oldMl) }}</td><td class="num">{{ $units->format($ledger->oldShare(), Unit::Percent) }}</td></tr>
                 <tr><th scope="row">Capacity, room at the cold mark</th><td class="num">{{ $volume($ledger->capacityMl) }}</td><td class="num">{{ $volume($ledger->headspaceMl) }}</td></tr>
                 <tr><th scope="row">Glycol, planned and reached</th><td class="num">{{ $units->format($state->plan->input->targetFraction, Unit::Percent) }}</td><td class="num">{{ $ledger->fraction() === null ? '–' : $units->format($ledger->fraction(), Unit::Percent) }}</td></tr>
             </tbody></table>
+            @if ($state->plan->input->drains !== [])<p>Next change of the coolant: {{ Aqbel\Core\Sequence\NextChange::after($state->plan->input, $units) }}.</p>@endif
+            @if (($job->summary['watch'] ?? []) !== [])<p>Watch at the next visit: {{ implode('; ', $job->summary['watch']) }}.</p>@endif
         </section>
         @if ($overrides !== [])
             <section><h2>Passed over, with reasons</h2><ul>@foreach ($overrides as $id => $entry)<li><b>{{ StepCatalogue::of($state->steps[$id])->title($state->at($state->steps[$id], $now, $units)) }}</b>: {{ $entry->text('reason') }} <small>{{ $entry->person }}, {{ date('Y-m-d H:i', $entry->at) }}</small></li>@endforeach</ul></section>
@@ -40,6 +43,7 @@
                 @endforeach
             </section>
         @endforeach
+        @if ($state->photos() !== [])<section><h2>Photographs</h2><x-photos :photos="$state->photos()"/></section>@endif
         <footer class="record-foot"><p>The vehicle’s service manual outranks this record’s predictions. Old coolant is regulated waste.</p><p class="signature">Signature</p></footer>
     </article>
 </x-layout>

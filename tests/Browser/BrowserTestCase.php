@@ -204,6 +204,17 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** @param  array<string, mixed>  $params */
+    protected function devTools(string $command, array $params = []): void
+    {
+        self::$browser->executeCustomCommand('/session/:sessionId/chromium/send_command', 'POST', ['cmd' => $command, 'params' => $params === [] ? new \stdClass : $params]);
+    }
+
+    protected function until(\Closure $condition): void
+    {
+        self::$browser->wait(10, 20)->until($condition);
+    }
+
     protected function follow(\Closure $act): void
     {
         self::$browser->executeScript('window.before = true');

@@ -74,7 +74,7 @@ final class ScreensTest extends BrowserTestCase
     public function test_the_plan_follows_a_choice_at_once(): void
     {
         $this->signIn();
-        $this->visit('/jobs/new?vehicle=1');
+        $this->visit('/jobs/new?vehicle=1&kind=change');
         $this->see('Vacuum fill', '.schools');
         self::$browser->executeScript('const box = document.querySelector("input[value=right_plug]"); box.click()');
         self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));

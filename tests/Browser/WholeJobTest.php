@@ -13,7 +13,7 @@ final class WholeJobTest extends BrowserTestCase
     {
         $this->signIn();
         $this->see('No vehicle is open');
-        $this->visit('/jobs/new?vehicle=1');
+        $this->visit('/jobs/new?vehicle=1&chosen=1&drains[]=radiator_cock&drains[]=left_plug&drains[]=right_plug');
         $this->press('Start this job');
 
         $this->seeStep('Content found');
@@ -150,7 +150,7 @@ final class WholeJobTest extends BrowserTestCase
     public function test_vacuum_with_a_failed_hold_that_opens_the_leak_hunt(): void
     {
         $this->signIn('sunniva');
-        $this->visit('/jobs/new?vehicle=3');
+        $this->visit('/jobs/new?vehicle=3&chosen=1&drains[]=radiator_cock&drains[]=block_plug');
         self::$browser->executeScript('document.querySelector("input[name=school][value=vacuum]").click()');
         self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->see('Pull to 21.1 inHg', '#outcome');

@@ -88,6 +88,7 @@ final class BadInputTest extends ShopTestCase
     {
         $this->get('/first-start')->assertRedirect('/sign-in');
         $this->post('/first-start', [])->assertNotFound();
+        \App\Models\ContainerMovement::query()->delete();
         Person::query()->delete();
         \App\Models\Shop::query()->delete();
         $this->get('/sign-in')->assertRedirect('/first-start');

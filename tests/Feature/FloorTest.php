@@ -23,9 +23,9 @@ final class FloorTest extends ShopTestCase
 
     public function test_the_plan_answers_in_the_units_of_the_person(): void
     {
-        $this->actingAs($this->imre)->get('/jobs/new?vehicle=1')->assertSee('10.94')->assertSee('12.39 L');
+        $this->actingAs($this->imre)->get('/jobs/new?vehicle=1&kind=change')->assertSee('10.94')->assertSee('12.39 L');
         $this->actingAs($this->imre)->post('/units');
-        $this->actingAs($this->imre->refresh())->get('/jobs/new?vehicle=1')->assertSee('13.09 qt');
+        $this->actingAs($this->imre->refresh())->get('/jobs/new?vehicle=1&kind=change')->assertSee('13.09 qt');
     }
 
     public function test_the_sequence_follows_the_tools_at_hand(): void

@@ -46,7 +46,7 @@ final class Bleed extends Poured
         $port = $at->port();
 
         return array_values(array_filter([
-            $port->access === '' ? null : "Access: {$port->access}.",
+            $this->access($at, $port),
             'Pour slowly at the neck. Squeeze the upper hose now and then.',
             'Coolant at the point: say so. Close it '.HouseRules::BLEED_RULES[$at->rules()->closeBleed].'.',
             'Close'.($port->washer === '' ? '' : " with {$port->washer}").($port->torqueNm === null ? ' by feel.' : ": {$at->say($port->torqueNm, Dimension::Torque)}, no more; these snap."),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence\Steps;
 
+use Aqbel\Core\Hydrostatics\Drainage;
+use Aqbel\Core\Hydrostatics\Filling;
 use Aqbel\Core\Judgement\Judgement;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Quantity\Dimension;
@@ -51,7 +53,7 @@ final class Drain extends StepKind
         $port = $at->port();
 
         return array_values(array_filter([
-            $port->access === '' ? null : "Access: {$port->access}.",
+            $this->access($at, $port),
             $at->param('first') ? 'Pan underneath first. Cap off and top bleed points open: air gets in, it drains fast. Cap on: the vacuum holds the coolant back, good while a hose is pulled off; open it once the pan is under.' : null,
             $this->glugs($at),
             'Open '.($port->tool === '' ? 'it' : "with {$port->tool}").' until it flows; do not take a drain cock out.',
@@ -117,8 +119,8 @@ final class Drain extends StepKind
     {
         $measured = $at->has('out') ? $at->sum('out', 'volume') : null;
 
-        return new Figure($measured === null ? 'Expect' : 'Came out', $measured ?? (float) $at->param('predicted_ml'), Dimension::Volume,
-            $measured === null ? Figure::PREDICTED : Figure::MEASURED, (float) $at->param('predicted_ml'), 'predicted');
+        return new Figure($measured === null ? 'Expect' : 'Came out', $measured ?? $this->expected($at), Dimension::Volume,
+            $measured === null ? Figure::PREDICTED : Figure::MEASURED, $this->expected($at), 'predicted');
     }
 
     public function judge(Situation $at): ?Judgement
@@ -129,7 +131,7 @@ final class Drain extends StepKind
         }
         $short = $this->short($at);
         if ($short === null) {
-            return Judgement::pass('Drained', "{$at->litres($at->sum('out', 'volume'))} of {$at->litres((float) $at->param('predicted_ml'))} predicted came out.");
+            return Judgement::pass('Drained', "{$at->litres($at->sum('out', 'volume'))} of {$at->litres($this->expected($at))} predicted came out.");
         }
 
         return Judgement::wait('Short by '.$at->litres($short), match (true) {
@@ -147,12 +149,31 @@ final class Drain extends StepKind
         return in_array($other, self::notOpened($at), true) ? [self::further($at, $other)] : [];
     }
 
+    /** What should come out here: predicted for a circuit full to its mark, less what was already missing at the top. */
+    public function expected(Situation $at): float
+    {
+        $found = $at->job->lastOf('found', 'found');
+        $missing = $found === null ? 0.0 : max(0.0, $at->job->ledger()->capacityMl - $at->job->ledger()->headspaceMl - $at->job->ledgerBefore(Stage::Drain)->contentMl);
+        foreach ($at->job->stepsOf('drain') as $step) {
+            $predicted = (float) $step->params['predicted_ml'];
+            if ($step->id === $at->step->id) {
+                return max(0.0, $predicted - $missing);
+            }
+            $missing -= self::blocked($at->seenFrom($step)) ? 0.0 : min($missing, $predicted);
+        }
+
+        return (float) $at->param('predicted_ml');
+    }
+
     /** A drain point that was not on the plan, as a step of its own. */
     public static function further(Situation $at, string $port): Step
     {
-        $further = (array) ($at->job->plan->predicted['further'][$port] ?? []);
+        $circuit = $at->circuit();
+        $ran = array_values(array_map(fn (Step $s) => (string) $s->params['port'], array_filter($at->job->stepsOf('drain'), fn (Step $s) => ! self::blocked($at->seenFrom($s)))));
+        $drained = fn (string ...$ports): float => Drainage::of($circuit, array_values($ports), Filling::usualGates($circuit), $at->job->plan->input->noseLiftMm)->drainedMl;
+        $parts = (array) ($at->job->plan->predicted['further'][$port]['parts'] ?? []);
 
-        return new Step("drain:{$port}", 'drain', Stage::Drain, ['port' => $port, 'predicted_ml' => (float) ($further['volume_ml'] ?? 0.0), 'first' => false, 'empties' => array_slice(array_keys($further['parts'] ?? []), 0, 3)]);
+        return new Step("drain:{$port}", 'drain', Stage::Drain, ['port' => $port, 'predicted_ml' => $drained(...$ran, ...[$port]) - $drained(...$ran), 'first' => false, 'empties' => array_slice(array_keys($parts), 0, 3)]);
     }
 
     /**
@@ -173,9 +194,15 @@ final class Drain extends StepKind
             return null;
         }
         $out = $at->sum('out', 'volume');
-        $predicted = (float) $at->param('predicted_ml');
+        $predicted = $this->expected($at);
 
         return $out >= self::SHORT * $predicted - $at->rules()->plusMinusMl($last->text('vessel')) ? null : $predicted - $out;
+    }
+
+    /** Next to nothing came, so what stands above it is still there. */
+    private static function blocked(Situation $at): bool
+    {
+        return $at->last('out')?->text('flow') === 'blocked';
     }
 
     private function capIsOn(Situation $at): bool

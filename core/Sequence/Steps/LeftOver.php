@@ -53,7 +53,7 @@ final class LeftOver extends StepKind
     {
         $rest = $this->container($at, $at->sum('kept', 'volume') ?: $this->left($at));
 
-        return [new Table('Label', ['On the can', ''], [
+        return [new Table('Label', ['On the can', 'Write'], [
             ['What', $rest->label()], ['Freezes at', $at->degrees($rest->freezePointC())], ['For', $at->circuit()->name], ['Mixed', 'date and job as on the record'], ['Caution', 'Poisonous. Keep from children and animals.'],
         ])];
     }
@@ -74,6 +74,11 @@ final class LeftOver extends StepKind
     public function figure(Situation $at): Figure
     {
         return new Figure('Left of the batch', $this->left($at), Dimension::Volume, Figure::PREDICTED);
+    }
+
+    public function usesShelf(): bool
+    {
+        return true;
     }
 
     public function shelf(Situation $at, Entry $entry): array

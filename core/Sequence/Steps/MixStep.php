@@ -39,6 +39,11 @@ final class MixStep extends StepKind
 
     private const CLOSE = 0.03;
 
+    private const MOST = 0.6;
+
+    /** What rounding to the marks of a bucket may add. */
+    private const MARKS = 0.015;
+
     public function name(): string
     {
         return 'mix';
@@ -60,14 +65,14 @@ final class MixStep extends StepKind
     {
         $mix = $this->mix($at);
         $facts = $at->facts();
-        $vessel = $at->rules()->mixingVessel();
+        $vessel = $this->vessel($at);
         [$stock, $water] = $this->marks($at);
         $liquid = $mix->stockFraction < 1.0 ? 'premix' : 'concentrate';
 
         return array_values(array_filter([
             "{$facts->base->label()}".($facts->inhibitor === '' ? '' : ", {$facts->inhibitor}").", {$liquid}, and distilled or deionised water. Family from the manual; colour proves nothing.",
             $this->reuses($at) ? 'The clean old coolant goes back in first; the bucket is for the rest.' : null,
-            "Level bench, clean {$vessel}: {$liquid} to the {$at->litres($stock)} mark, then water to the {$at->litres($stock + $water)} mark. That is 15 % more than the circuit takes. Stir.",
+            "Level bench, clean {$vessel}: {$liquid} to the {$at->litres($stock)} mark, then water to the {$at->litres($stock + $water)} mark. ".(Shopping::SPARE * $mix->room->mL() < self::LEAST_ML ? 'A litre is enough for topping up.' : 'That is 15 % more than the circuit takes.').' Stir.',
             $at->job->plan->input->school === PlanInput::VACUUM
                 ? 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.'
                 : 'Or inside: all the '.$liquid." first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water, both measured. Needed when much water is retained; goes wrong when the second vessel is guessed.",
@@ -78,7 +83,7 @@ final class MixStep extends StepKind
     public function tables(Situation $at): array
     {
         $mix = $this->mix($at);
-        $vessel = $at->rules()->mixingVessel();
+        $vessel = $this->vessel($at);
         [$stock, $water] = $this->marks($at);
         $rows = array_values(array_filter([
             $this->reuses($at) && $at->has('reused') ? ['Old coolant, clean', $at->litres($at->sum('reused', 'volume')), 'first'] : null,
@@ -108,7 +113,7 @@ final class MixStep extends StepKind
         $forms[] = new Form('batch', $at->has('batch') ? 'Add to the batch' : 'Record batch', array_filter([
             Field::volume('concentrate', $premix ? 'Premix '.$at->say($at->job->plan->input->stockFraction, Unit::Percent) : 'Concentrate', $most)->preset($stock),
             Field::volume('water', 'Water', $most)->preset($water),
-            count($from) > 1 ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $from, array_key_first($from)) : null,
+            count($from) > 1 ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $from, $this->likeliest($stores, array_keys($from), $stock)) : null,
         ]), $forms === []);
         $mixed = array_filter($stores->shelf, fn (Container $c) => $c->kind === Offer::PREMIX && ! $premix);
         if ($mixed !== []) {
@@ -144,6 +149,11 @@ final class MixStep extends StepKind
             'reused' => [...$values, 'fraction' => $at->job->ledgerBefore(Stage::Drain)->fraction() ?? $at->facts()->targetFraction],
             default => $values,
         };
+    }
+
+    public function usesShelf(): bool
+    {
+        return true;
     }
 
     public function shelf(Situation $at, Entry $entry): array
@@ -200,7 +210,7 @@ final class MixStep extends StepKind
         $coolant = new Coolant($at->facts()->base, min(1.0, $final));
         $freeze = ($coolant->freezeIsBound() ? 'below ' : '').$at->degrees($coolant->freezePoint()->degC());
         $text = "The circuit will stand at {$at->say($final, Unit::Percent)}: freezes at {$freeze}.";
-        if ($final > 0.6) {
+        if ($final > max(self::MOST, $mix->targetFraction) + self::MARKS) {
             return Judgement::wait('Stronger than 60 %', "{$text} More glycol is not better: it carries less heat. Add water.");
         }
         [$stock, $water] = $this->marks($at);
@@ -280,10 +290,15 @@ final class MixStep extends StepKind
         } elseif ($ml > 0.0 && $total * $wanted - $glycol > ($total - $ml) * $mix->stockFraction && $mix->stockFraction - $wanted > 0.01) {
             $total = ($mix->stockFraction * $ml - $glycol) / ($mix->stockFraction - $wanted);
         }
-        $mark = $at->rules()->graduationMl($at->rules()->mixingVessel());
+        $mark = $at->rules()->graduationMl($this->vessel($at));
         $stock = round(max(0.0, min($total - $ml, ($total * $wanted - $glycol) / $mix->stockFraction)) / $mark) * $mark;
 
         return [$stock, max(0.0, round(($total - $ml) / $mark) * $mark - $stock)];
+    }
+
+    private function vessel(Situation $at): string
+    {
+        return $at->rules()->mixingVessel(max(self::LEAST_ML, Shopping::SPARE * $this->mix($at)->room->mL()));
     }
 
     /** Which further drain would make the target reachable, or come nearest. */
@@ -324,6 +339,28 @@ final class MixStep extends StepKind
         }
 
         return [...$sources, 'elsewhere' => 'The drum, not counted'];
+    }
+
+    /**
+     * The part-used container that has enough, else the cheapest new ones.
+     *
+     * @param  list<string>  $sources
+     */
+    private function likeliest(Stores $stores, array $sources, float $neededMl): string
+    {
+        $cost = [];
+        foreach ($sources as $source) {
+            [$where, $id] = [...explode(':', $source, 2), ''];
+            $offer = $where === 'new' ? $stores->offer($id) : null;
+            $cost[$source] = match (true) {
+                $where === 'shelf' => ($stores->container($id)->ml ?? 0.0) >= $neededMl ? 0.0 : INF,
+                $offer !== null => ceil($neededMl / $offer->ml) * $offer->price,
+                default => PHP_FLOAT_MAX,
+            };
+        }
+        asort($cost);
+
+        return (string) array_key_first($cost);
     }
 
     private function onShelf(Situation $at, Container $container): string

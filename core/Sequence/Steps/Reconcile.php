@@ -166,7 +166,7 @@ final class Reconcile extends StepKind
         foreach ($at->job->stepsOf('drain') as $step) {
             $seen = $at->seenFrom($step);
             $port = (string) $step->params['port'];
-            $short = $seen->has('out') ? (new Drain)->short($seen) : (isset($at->job->closed[$step->id]) ? (float) $step->params['predicted_ml'] : null);
+            $short = $seen->has('out') ? (new Drain)->short($seen) : (isset($at->job->closed[$step->id]) ? (new Drain)->expected($seen) : null);
             $parts = (array) ($at->job->plan->predicted['lets_out'][$port] ?? $at->job->plan->predicted['further'][$port]['parts'] ?? []);
             if ($short === null || $parts === []) {
                 continue;

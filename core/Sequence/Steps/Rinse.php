@@ -27,6 +27,9 @@ final class Rinse extends StepKind
 
     private const MOST = 6;
 
+    /** Hands of one cycle, in minutes (common practice, no source). */
+    private const HANDS_EACH = 33.0;
+
     public function name(): string
     {
         return 'rinse';
@@ -119,7 +122,7 @@ final class Rinse extends StepKind
             $rows[] = $row("{$at->circuit()->port($port)->label} opened too", Chain::from($old, $keeps / $full, $full, $target));
         }
 
-        return [new Table('To '.$at->say($target, Unit::Percent).' old coolant', ['', 'Rinses', 'Water', 'Old left', 'Time'], $rows)];
+        return [new Table('To '.$at->say($target, Unit::Percent).' old coolant', ['Way', 'Rinses', 'Water', 'Old left', 'Time'], $rows)];
     }
 
     public function orders(Situation $at): array
@@ -142,7 +145,12 @@ final class Rinse extends StepKind
 
     public function handsOnMinutes(Step $step, PlanInput $input): float
     {
-        return 1.0;
+        return 1.0 + self::HANDS_EACH * (int) ($step->params['rinses'] ?? 0);
+    }
+
+    public function waitingMinutes(Step $step, PlanInput $input): float
+    {
+        return (RinseRun::CYCLE_MINUTES - self::HANDS_EACH) * (int) ($step->params['rinses'] ?? 0);
     }
 
     /** The old coolant's share that may stay; null where any may. */
@@ -158,8 +166,10 @@ final class Rinse extends StepKind
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
         $full = $ledger->capacityMl - $ledger->headspaceMl;
         $keeps = max(0.0, $ledger->contentMl / $full);
+        // Dirt is rinsed at least once, however little of the old coolant is left.
+        $target = min($this->target($at) ?? 1.0, $this->dirty($at) ? 0.999 * $ledger->oldShare() : 1.0);
         try {
-            return Chain::from($ledger->oldShare(), $keeps, $full, $this->target($at) ?? 1.0);
+            return Chain::from($ledger->oldShare(), $keeps, $full, max(1.0e-6, $target));
         } catch (InvalidField) {
             return Chain::from(0.0, 0.0, $full, 1.0);
         }

@@ -62,14 +62,11 @@ final class RinseRun extends StepKind
 
     public function forms(Situation $at): array
     {
-        if (! $at->has('start')) {
-            return [new Form('start', 'Engine is running', [
+        if (! $this->running($at)) {
+            return $this->mixed($at) ? [] : [new Form('start', $at->has('shut_off') ? 'It runs again' : 'Engine is running', [
                 Field::choice('place', 'It runs', ['outdoors' => 'Outdoors', 'extraction' => 'On exhaust extraction', 'closed' => 'In the closed shop'], 'extraction'),
                 Field::choice('neck', 'Neck', HeatCycle::NECKS, 'sealed'),
-            ])];
-        }
-        if ($at->has('shut_off')) {
-            return [];
+            ], ! $at->has('shut_off'))];
         }
 
         return [
@@ -94,8 +91,8 @@ final class RinseRun extends StepKind
         return match (true) {
             ! $at->has('start') => [Obstacle::missing('Say where it runs and how the neck stands.')],
             ! $at->has('reading') => [Obstacle::missing('Record at least one reading.')],
-            ! $at->has('shut_off') => [Obstacle::never('The engine is still running. Shut it off first.')],
-            ! $this->mixed($at) => [Obstacle::missing('The thermostat never opened, so the radiator was not rinsed. Warm it again under its cap, or give a reason.')],
+            $this->running($at) => [Obstacle::never('The engine is still running. Shut it off first.')],
+            ! $this->mixed($at) => [Obstacle::missing('The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under its cap, or give a reason.')],
             default => [],
         };
     }
@@ -109,7 +106,7 @@ final class RinseRun extends StepKind
     {
         $start = $at->last('start');
 
-        return $start === null || $at->has('shut_off') ? null : new Clock('Warm idle takes about ten minutes', $start->at, $start->at + 600, true);
+        return $start === null || ! $this->running($at) ? null : new Clock('Warm idle takes about ten minutes', $start->at, $start->at + 600, true);
     }
 
     public function judge(Situation $at): ?Judgement
@@ -124,10 +121,10 @@ final class RinseRun extends StepKind
         }
 
         return match (true) {
-            $last->text('sign') !== 'none' => Judgement::stop('Shut off now', 'Steam, a lamp or a drip ends the run. Let it cool, then look.'),
-            $last->number('ect') >= $limit->limit->degC() => Judgement::stop('Shut off now', "{$at->degrees((float) $last->number('ect'))} is at the limit of {$at->degrees($limit->limit->degC())}: what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
+            $this->running($at) && $last->text('sign') !== 'none' => Judgement::stop('Shut off now', 'Steam, a lamp or a drip ends the run. Let it cool, then look.'),
+            $this->running($at) && $last->number('ect') >= $limit->limit->degC() => Judgement::stop('Shut off now', "{$at->degrees((float) $last->number('ect'))} is at the limit of {$at->degrees($limit->limit->degC())}: what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
             $this->mixed($at) => Judgement::pass('Mixed', 'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.'),
-            $at->has('shut_off') => Judgement::wait('Not mixed', 'The far side stayed cold: behind the thermostat the old coolant still stands.'),
+            ! $this->running($at) => Judgement::wait('Not mixed', 'The far side stayed cold: behind the thermostat the old coolant still stands.'),
             default => Judgement::wait('Not mixed yet', 'The far side of the thermostat is still cold. Read again in a few minutes.'),
         };
     }
@@ -150,6 +147,12 @@ final class RinseRun extends StepKind
     private function neck(Situation $at): string
     {
         return $at->last('start')?->text('neck') ?? 'open';
+    }
+
+    /** Started, and not shut off since. */
+    private function running(Situation $at): bool
+    {
+        return count($at->entries('start')) > count($at->entries('shut_off'));
     }
 
     private function mixed(Situation $at): bool

@@ -4,7 +4,8 @@
 @if ($answer !== null)
     <table class="list bench-result"><thead><tr><th scope="col">What</th><th scope="col">Metric</th><th scope="col">US</th></tr></thead><tbody>
         @foreach ($answer as $label => $value)
-            @if (is_array($value))<tr><th scope="row">{{ $label }}</th><td>{{ UnitSystem::Metric->format(...$value) }}</td><td>{{ UnitSystem::UsCustomary->format(...$value) }}</td></tr>
+            @if (is_array($value) && $value[1] instanceof Aqbel\Core\Quantity\Unit)<tr><th scope="row">{{ $label }}</th><td colspan="2">{{ UnitSystem::Metric->format(...$value) }}</td></tr>
+            @elseif (is_array($value))<tr><th scope="row">{{ $label }}</th><td>{{ UnitSystem::Metric->format(...$value) }}</td><td>{{ UnitSystem::UsCustomary->format(...$value) }}</td></tr>
             @else<tr><th scope="row">{{ $label }}</th><td colspan="2">{{ $value }}</td></tr>@endif
         @endforeach
     </tbody></table>

@@ -1,6 +1,9 @@
 @props(['ledger', 'units'])
 @php
-    $volume = fn (float $ml) => $units->format($ml, Aqbel\Core\Quantity\Dimension::Volume);
+    use Aqbel\Core\Quantity\Dimension;
+    use Aqbel\Core\Quantity\Unit;
+    $volume = fn (float $ml) => $units->format($ml, Dimension::Volume);
+    $share = fn (?float $fraction) => $fraction === null ? '–' : $units->format($fraction, Unit::Percent);
     $air = $ledger->trappedAirMl();
     $started = $ledger->lines !== [];
 @endphp
@@ -8,12 +11,14 @@
     <summary aria-label="Ledger in full">
         <span>In <b>{{ $volume($ledger->inMl()) }}</b></span>
         <span>Out <b>{{ $volume($ledger->outMl()) }}</b></span>
-        <span>Content <b>{{ $started ? $volume(max(0, $ledger->contentMl)).' ± '.$units->format($ledger->plusMinusMl, Aqbel\Core\Quantity\Dimension::Volume, false) : 'not read' }}</b></span>
-        <span>Glycol <b>{{ $ledger->fraction() === null ? '–' : $units->format($ledger->fraction(), Aqbel\Core\Quantity\Unit::Percent) }}</b></span>
-        <span>Room left <b>{{ $started ? $volume(max(0, $air)).' ± '.$units->format($ledger->trappedAirPlusMinusMl(), Aqbel\Core\Quantity\Dimension::Volume, false) : '–' }}</b></span>
+        <span>Content <b>{{ $started ? $volume(max(0, $ledger->contentMl)).' ± '.$units->format($ledger->plusMinusMl, Dimension::Volume, false) : 'not read' }}</b></span>
+        <span>Glycol <b>{{ $share($ledger->fraction()) }}</b></span>
+        <span>Room left <b>{{ $started ? $volume(max(0, $air)).' ± '.$units->format($ledger->trappedAirPlusMinusMl(), Dimension::Volume, false) : '–' }}</b></span>
     </summary>
-    <table><thead><tr><th scope="col">What</th><th scope="col">Volume</th><th scope="col">±</th></tr></thead><tbody>
-        @forelse ($ledger->lines as $line)<tr><td>{{ $line->label }}</td><td>{{ $volume($line->ml) }}</td><td>{{ $volume($line->plusMinusMl) }}</td></tr>
-        @empty<tr><td colspan="3">Nothing has gone in or out yet. The first line is the content found.</td></tr>@endforelse
+    <table><thead><tr><th scope="col">What</th><th scope="col">Volume</th><th scope="col">±</th><th scope="col">Content then</th><th scope="col">Glycol then</th><th scope="col">Void then</th></tr></thead><tbody>
+        @forelse ($ledger->steps as $step)<tr><td>{{ $step['line']->label }}</td><td>{{ $volume($step['line']->ml) }}</td><td>{{ $volume($step['line']->plusMinusMl) }}</td><td>{{ $volume($step['content']) }}</td><td>{{ $share($step['fraction']) }}</td><td>{{ $volume($ledger->capacityMl - $step['content']) }}</td></tr>
+        @empty<tr><td colspan="6">Nothing has gone in or out yet. The first line is the content found.</td></tr>@endforelse
+        @if ($started)<tr class="ledger-total"><td>Capacity {{ $volume($ledger->capacityMl) }}, air in the tank at the mark {{ $volume($ledger->headspaceMl) }}</td><td></td><td>{{ $volume($ledger->plusMinusMl) }}</td><td>{{ $volume(max(0, $ledger->contentMl)) }}</td><td>{{ $share($ledger->fraction()) }}</td><td>{{ $volume($ledger->voidMl()) }}</td></tr>
+            @if ($ledger->oldMl > 1.0)<tr><td colspan="3">Of the coolant that was in it</td><td>{{ $volume($ledger->oldMl) }}</td><td>{{ $share($ledger->oldShare()) }}</td><td></td></tr>@endif @endif
     </tbody></table>
 </details>

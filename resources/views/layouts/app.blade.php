@@ -14,7 +14,7 @@
         <header class="bar">
             <a href="/" class="wordmark" aria-label="Aqbel, floor">Aqbel</a>
             <nav aria-label="Main">
-                @foreach (['/' => ['Floor', 'f'], '/jobs/new' => ['Plan', 'p'], '/circuits' => ['Circuits', 'c'], '/bench' => ['Bench', 'b'], '/records' => ['Records', 'r']] as $href => [$name, $key])
+                @foreach (['/' => ['Floor', 'f'], '/jobs/new' => ['Plan', 'p'], '/circuits' => ['Circuits', 'c'], '/stores' => ['Stores', 's'], '/bench' => ['Bench', 'b'], '/records' => ['Records', 'r']] as $href => [$name, $key])
                     <a href="{{ $href }}" data-key="g {{ $key }}" data-key-label="Go to {{ $name }}" @if (request()->is(ltrim($href, '/') ?: '/')) aria-current="page" @endif>{{ $name }}</a>
                 @endforeach
             </nav>

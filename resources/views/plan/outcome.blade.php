@@ -1,9 +1,13 @@
 @php
+    use Aqbel\Core\Coolant\Offer;
+    use Aqbel\Core\Hydrostatics\DrainWorth;
     use Aqbel\Core\Quantity\Dimension;
     use Aqbel\Core\Quantity\Unit;
     use Aqbel\Core\Run\JobState;
     use Aqbel\Core\Run\Journal;
     use Aqbel\Core\Sequence\Figure;
+    use Aqbel\Core\Sequence\Materials;
+    use Aqbel\Core\Sequence\NextChange;
     use Aqbel\Core\Sequence\Stage;
     use Aqbel\Core\Sequence\StepCatalogue;
     $units = auth()->user()->units;
@@ -11,15 +15,54 @@
     $hours = fn (float $minutes) => intdiv((int) round($minutes), 60).' h '.str_pad((string) ((int) round($minutes) % 60), 2, '0', STR_PAD_LEFT);
     $p = $plan->predicted;
     $state = new JobState($circuit, $plan, new Journal([]));
+    $input = $plan->input;
+    $materials = new Materials($circuit, $input);
+    $compatible = $input->compatibility();
+    $due = NextChange::before($input);
+    $money = fn (float $price) => number_format($price, 2).($input->rules->currency === '' ? '' : ' '.$input->rules->currency);
+    $verdicts = [DrainWorth::MUST => 'must', DrainWorth::WORTH => 'worth it', DrainWorth::LEAVE => 'leave shut'];
 @endphp
 <section class="plan-numbers" aria-label="Predicted">
     <x-level :figure="new Figure('Coolant needed', $p['needed_ml'], Dimension::Volume, Figure::PREDICTED, $p['capacity_ml'], 'capacity')" :units="$units"/>
     <dl class="facts">
         @foreach ($p['drains'] as $drain)<div><dt>{{ $circuit->ports[$drain['port']]->label }} lets out</dt><dd>{{ $volume($drain['volume_ml']) }}</dd></div>@endforeach
         <div><dt>Stays inside @if ($p['retained'])<small>{{ implode(', ', array_keys($p['retained'])) }}</small>@endif</dt><dd>{{ $volume($p['retained_ml']) }}</dd></div>
-        <div><dt>Concentrate</dt><dd>{{ $volume($p['concentrate_ml']) }}</dd></div>
+        <div><dt>{{ $input->stockFraction < 1.0 ? 'Premix '.$units->format($input->stockFraction, Unit::Percent) : 'Concentrate' }}</dt><dd>{{ $volume($p['concentrate_ml']) }}</dd></div>
         <div><dt>Water</dt><dd>{{ $volume($p['water_ml']) }}</dd></div>
+        <div><dt>Circuit in the end @if ($input->frostC !== null)<small>for {{ $units->format($input->frostC, Dimension::Temperature) }}</small>@endif</dt><dd>{{ $units->format($p['final_fraction'], Unit::Percent) }}</dd></div>
     </dl>
+</section>
+<section class="plan-notes" aria-label="What this job depends on" data-recommended="{{ implode(' ', DrainWorth::recommended($worth)) }}">
+    @if ($before && ($before->summary['watch'] ?? []) !== [])<p class="plan-note tone-wait"><x-icon name="eye"/><span><b>To watch, from {{ $before->number() }}:</b> {{ implode('; ', $before->summary['watch']) }}.</span></p>@endif
+    @if ($input->leakFirst())<p class="plan-note tone-stop"><x-icon name="triangle-alert"/><span><b>Find the drip first.</b> Coolant has been disappearing: the circuit is topped up and pressed cold before anything is drained.</span></p>@endif
+    @if ($input->drains !== [])<p @class(['plan-note', 'tone-wait' => $compatible->oldShareAllowed(1.0) !== null])><x-icon :name="$compatible->oldShareAllowed(1.0) === null ? 'circle-check' : 'triangle-alert'"/><span><b>{{ $compatible->verdict() }}.</b> {{ $compatible->reason() }} @if (($old = $compatible->oldShareAllowed($input->rules->oldShare)) !== null)At most {{ $units->format($old, Unit::Percent) }} may stay: {{ $p['rinses'] === 0 ? 'the drain alone does that' : 'about '.$p['rinses'].' × rinse' }}. @endif Wanted: {{ mb_strtolower($circuit->facts->base->label()) }}@if ($circuit->facts->inhibitor !== ''), {{ $circuit->facts->inhibitor }}@endif.</span></p>@endif
+    @unless ($p['reachable'])<p class="plan-note tone-stop"><x-icon name="octagon-x"/><span><b>{{ $units->format($input->targetFraction, Unit::Percent) }} is out of reach.</b> With {{ $volume($p['retained_ml']) }} staying inside the circuit comes only to {{ $units->format($p['final_fraction'], Unit::Percent) }}. Open another drain, or pour concentrate.</span></p>@endunless
+    @if ($due)<p @class(['plan-note', 'tone-stop' => $due['share'] >= 1, 'tone-wait' => $due['due'] && $due['share'] < 1])><x-icon :name="$due['due'] ? 'triangle-alert' : 'circle-check'"/><span><b>{{ $due['share'] >= 1 ? 'The coolant is overdue' : ($due['due'] ? 'The coolant is due' : 'The coolant has time left') }}:</b> {{ round(100 * $due['share']) }} % of the shop’s interval, by {{ $due['by'] }}.</span></p>@endif
+</section>
+@if ($input->jobKind !== 'bleed' && $worth !== [])
+    <section class="plan-worth" aria-labelledby="worth-title">
+        <h2 id="worth-title">Which drains are worth it</h2>
+        <table class="list"><thead><tr><th scope="col">Point</th><th scope="col">Lets out, on top</th><th scope="col">Hands</th><th scope="col">Verdict</th></tr></thead><tbody>
+            @foreach ($worth as $w)<tr @class(['is-chosen' => in_array($w->port->id, $input->drains, true)])><th scope="row">{{ $w->port->label }}@if ($w->covers) <small>{{ implode(', ', array_map(fn ($c) => mb_strtolower($circuit->covers[$c]->label), $w->covers)) }} off</small>@endif</th><td>{{ $volume($w->volumeMl) }}</td><td>{{ round($w->minutes) }} min</td><td><b>{{ $verdicts[$w->verdict] }}</b>@if ($w->keepsDry) <small>keeps {{ implode(', ', array_unique(array_map(fn ($k) => mb_strtolower($circuit->passages[$k]->label), $w->keepsDry))) }} dry</small>@endif</td></tr>@endforeach
+        </tbody></table>
+    </section>
+@endif
+<section class="plan-hand" aria-label="To have at hand">
+    <div><h2>Comes off</h2>@forelse ($materials->covers() as $cover)<p>{{ $cover->label }} <small>{{ round($cover->minutes) }} min{{ $cover->neededToRun ? ', needed to run' : '' }}</small></p>@empty<p class="help">Nothing.</p>@endforelse</div>
+    <div><h2>Parts</h2>@forelse ($materials->parts() as $part)<p>{{ $part }}</p>@empty<p class="help">None from the circuit’s own data.</p>@endforelse</div>
+    <div class="shopping"><h2>Coolant to buy</h2>
+        @foreach ($ways as $way)
+            <div @class(['shopping-way', 'is-first' => $loop->first])>
+                <p><b>{{ $way->stock === Offer::PREMIX ? 'Premix '.$units->format($way->stockFraction, Unit::Percent) : 'Concentrate and water' }}</b> @if ($way->offered)<b class="price">{{ $money($way->cost) }}</b>@endif</p>
+                @if (! $way->offered)<p class="help">Nothing of this base and family on the price list. <a href="/stores">Stores</a></p>
+                @else
+                    <p>@foreach ($way->buy as $line){{ $line['count'] }} × {{ $volume($line['ml']) }} {{ mb_strtolower(Offer::KINDS[$line['kind']]) }}@if (! $loop->last), @endif @endforeach @if ($way->buy === []) Nothing: the shelf has it. @endif</p>
+                    <p class="help">@foreach ($way->fromShelfMl as $kind => $ml){{ $volume($ml) }} {{ $kind }} from the shelf. @endforeach @foreach ($way->leftOverMl as $kind => $ml)@if ($ml > 20){{ $volume($ml) }} {{ $kind }} left. @endif @endforeach @unless ($way->mix->reachable())Reaches only {{ $units->format($way->mix->finalFraction(), Unit::Percent) }}.@endunless</p>
+                @endif
+            </div>
+        @endforeach
+        <p class="help">With 15 % more than the predicted need. Premix cannot be mis-mixed; concentrate is cheaper.</p>
+    </div>
 </section>
 <section class="schools" aria-labelledby="schools-title">
     <h2 id="schools-title">Which school, for this circuit</h2>

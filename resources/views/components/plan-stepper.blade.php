@@ -1,0 +1,3 @@
+@props(['name', 'stepper'])
+@php [$label, $value, $unit] = $stepper; @endphp
+<div @class(['field', 'has-error' => $errors->has($name)])><label for="{{ $name }}">{{ $label }}</label><div class="stepper"><button type="button" data-step="-1" aria-label="Less: {{ $label }}" tabindex="-1">−</button><input id="{{ $name }}" name="{{ $name }}" type="text" inputmode="decimal" value="{{ is_string(old($name)) ? old($name) : $value }}" autocomplete="off" @error($name) aria-invalid="true" aria-describedby="{{ $name }}-error" @enderror><span class="unit">{{ $unit }}</span><button type="button" data-step="1" aria-label="More: {{ $label }}" tabindex="-1">+</button></div>@error($name)<p class="error" id="{{ $name }}-error"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror</div>
