@@ -43,12 +43,10 @@ final readonly class Recorder
     {
         $this->write(function (JobState $state) use ($stepId, $formName, $raw): array {
             $at = $this->situation($state, $stepId);
-            $kind = StepCatalogue::of($at->step);
-            $form = self::form($kind->forms($at), $formName);
+            $form = self::form(StepCatalogue::of($at->step)->forms($at), $formName);
             $read = $form->read($raw, $this->person->units);
-            $kind->admit($at, $formName, $read['values']);
 
-            return [$stepId, $formName, $kind->complete($at, $formName, $read['values']), $read['typed'], $form->say($read['values'], $read['typed'])];
+            return [$stepId, $formName, $this->admitted($at, $formName, $read['values']), $read['typed'], $form->say($read['values'], $read['typed'])];
         });
     }
 
@@ -124,9 +122,7 @@ final readonly class Recorder
             $at = $this->situation($state, $entry->step, $seq);
             $form = FormOf::entry($at, $entry);
             $read = $form->read($raw, $this->person->units);
-            $kind = StepCatalogue::of($at->step);
-            $kind->admit($at, $entry->form, $read['values']);
-            $values = [...array_intersect_key($entry->values, ['photo' => 1]), ...$kind->complete($at, $entry->form, $read['values'])];
+            $values = $entry->form === JobState::PHOTO ? [...$entry->values, ...$read['values']] : $this->admitted($at, $entry->form, $read['values']);
 
             return [$entry->step, Journal::CORRECT, ['seq' => $seq, 'values' => $values, 'reason' => mb_substr(trim($reason), 0, 300)], $read['typed'], $form->say($read['values'], $read['typed'])];
         });
@@ -139,6 +135,20 @@ final readonly class Recorder
 
             return [$entry->step, Journal::WITHDRAW, ['seq' => $seq, 'reason' => mb_substr(trim($reason), 0, 300)], []];
         });
+    }
+
+    /**
+     * Values the step takes, with what it keeps beside them.
+     *
+     * @param  array<string, mixed>  $values
+     * @return array<string, mixed>
+     */
+    private function admitted(Situation $at, string $form, array $values): array
+    {
+        $kind = StepCatalogue::of($at->step);
+        $kind->admit($at, $form, $values);
+
+        return $kind->complete($at, $form, $values);
     }
 
     /** @return list<Obstacle> cautions of this step that nobody has acknowledged in this job */

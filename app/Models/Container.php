@@ -55,7 +55,7 @@ class Container extends Model
      */
     public function scopeOnShelf(Builder $query, ?Job $without = null, ?int $seq = null): void
     {
-        $query->withSum(['movements' => fn (Builder $moved) => $moved->when($seq !== null, fn (Builder $m) => $m->whereNot(fn (Builder $own) => $own->where('job_id', $without?->id)->where('seq', $seq)))], 'ml')->having('movements_sum_ml', '>', self::DREGS_ML)->groupBy('containers.id');
+        $query->withSum(['movements' => fn (Builder $moved) => $moved->when($seq !== null, fn (Builder $m) => $m->where(fn (Builder $other) => $other->whereNull('job_id')->orWhere('job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq)))], 'ml')->having('movements_sum_ml', '>', self::DREGS_ML)->groupBy('containers.id');
     }
 
     /** As its label says, with what it holds now. */

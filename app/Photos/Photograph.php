@@ -87,14 +87,20 @@ final readonly class Photograph
             IMAGETYPE_PNG => str_contains(substr((string) file_get_contents($path), -64), 'IEND'),
             default => filesize($path) >= 8 + (unpack('V', (string) file_get_contents($path, offset: 4, length: 4)) ?: [1 => PHP_INT_MAX])[1],
         };
-        $strict = ini_set('gd.jpeg_ignore_warning', '0');
+        // The decoder patches over a hole and only warns of it; here a warning is a damaged picture.
+        $lenient = ini_set('gd.jpeg_ignore_warning', '0');
+        $warned = false;
+        set_error_handler(function () use (&$warned): bool {
+            return $warned = true;
+        });
         try {
-            $image = $whole ? @(self::DECODERS[$type])($path) : false;
+            $image = $whole ? (self::DECODERS[$type])($path) : false;
         } finally {
-            ini_set('gd.jpeg_ignore_warning', (string) $strict);
+            restore_error_handler();
+            ini_set('gd.jpeg_ignore_warning', (string) $lenient);
         }
 
-        return $image === false ? throw self::refused('The photograph is damaged or arrived only in part. Take or send it again.') : $image;
+        return $image === false || $warned ? throw self::refused('The photograph is damaged or arrived only in part. Take or send it again.') : $image;
     }
 
     /** Turned as the camera was held. */

@@ -19,7 +19,7 @@
                             <p class="can-volume">{{ $volume($labelled->ml) }}</p>
                             <p>{{ $labelled->label() }}</p>
                             @if ($labelled->kind !== Offer::WATER)<p>{{ $labelled->kind === Offer::CONCENTRATE ? 'Dilute before use' : 'Freezes at '.$units->format($labelled->freezePointC(), Dimension::Temperature) }}</p>@endif
-                            <p class="help">{{ $one->created_at->format('Y-m-d') }}@if ($one->job), {{ $one->job->number() }} {{ $one->job->vehicle->plate }}@endif@if ($labelled->kind !== Offer::WATER) · poisonous, keep from children and animals @endif</p>
+                            <p class="help">{{ $one->created_at->format('Y-m-d') }}@if ($one->job), {{ $one->job->number() }} {{ $one->job->vehicle->plate }}@endif @if ($labelled->kind !== Offer::WATER) · poisonous, keep from children and animals @endif</p>
                         </div>
                         <form method="post" action="/stores/containers/{{ $one->id }}" class="no-print" data-once>@csrf
                             <label for="now-{{ $one->id }}">Holds now</label>

@@ -2,8 +2,9 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 
 import { countdown } from '../../resources/js/clocks.js';
-import { freshId, scaledTo } from '../../resources/js/editor.js';
+import { freshId, listed, scaledTo } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
+import { counted, drop, keep, waiting } from '../../resources/js/send.js';
 
 test('a countdown shows hours only when there are some, and ends', () => {
     assert.equal(countdown(245), '4:05');
@@ -31,4 +32,24 @@ test('scaled volumes add up to the capacity and keep their shares', () => {
 test('a fresh id is used by nobody', () => {
     assert.equal(freshId([{ id: 'n1' }, { id: 'n3' }], 'n'), 'n4');
     assert.equal(freshId([], 'p'), 'p1');
+});
+
+test('entries that wait are kept in order, each key once', () => {
+    const held = {};
+    const store = { getItem: (name) => held[name] ?? null, setItem: (name, value) => { held[name] = value; } };
+    assert.deepEqual(waiting(store), []);
+    keep(store, { key: 'a', at: 1 });
+    keep(store, { key: 'b', at: 2 });
+    keep(store, { key: 'a', at: 1 });
+    assert.deepEqual(waiting(store).map((entry) => entry.key), ['b', 'a']);
+    drop(store, 'b');
+    assert.deepEqual(waiting(store).map((entry) => entry.key), ['a']);
+    held['aqbel.waiting'] = 'rubbish';
+    assert.deepEqual(waiting(store), [], 'a damaged store is an empty one');
+    assert.equal(counted(1), '1 entry is');
+    assert.equal(counted(3), '3 entries are');
+});
+
+test('a typed list loses its blanks', () => {
+    assert.deepEqual(listed('undertray, , intake '), ['undertray', 'intake']);
 });
