@@ -180,12 +180,13 @@ abstract class BrowserTestCase extends TestCase
     /** axe-core finds nothing on this screen, in light and in dark. */
     protected function assertAccessible(): void
     {
-        foreach (['light', 'dark'] as $theme) {
+        self::$browser->executeScript((string) file_get_contents(self::ROOT.'/node_modules/axe-core/axe.min.js'));
+        // Only colours differ between the themes, so only their contrast is measured twice.
+        foreach (['light' => ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'], 'dark' => ['color-contrast']] as $theme => $rules) {
             self::$browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$theme]);
-            self::$browser->executeScript((string) file_get_contents(self::ROOT.'/node_modules/axe-core/axe.min.js'));
             $violations = self::$browser->executeAsyncScript(
-                'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa", "best-practice"] })'
-                .'.then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " + (n.any[0]?.message ?? "")).slice(0, 3).join(" | "))))');
+                'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0] })'
+                .'.then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " + (n.any[0]?.message ?? "")).slice(0, 3).join(" | "))))', [$rules]);
             self::assertSame([], $violations, "{$theme}: ".self::$browser->getTitle());
         }
     }

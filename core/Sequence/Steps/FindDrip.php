@@ -48,7 +48,7 @@ final class FindDrip extends StepKind
     {
         return [
             'Top up to the mark with water or the coolant that is in it, and say how much.',
-            ...$at->job->plan->input->has('pressure_tester') ? $this->test->instructions($at) : ['No pressure tester at hand: leave it standing topped up, with clean paper underneath.'],
+            ...$at->job->plan->input->has('pressure_tester') ? [$this->test->instructions($at)[0], 'Hold it five minutes, and let the pressure off before the tester comes off.'] : ['No pressure tester at hand: leave it standing topped up, with clean paper underneath.'],
             'Look at pump, hose ends, radiator seams, plugs, and the carpet below the heater. Photograph the drip.',
             'No drip and the pressure holds: test for combustion gas; the engine may be consuming it.',
         ];

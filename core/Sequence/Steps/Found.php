@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence\Steps;
 
+use Aqbel\Core\Coolant\Compatibility;
 use Aqbel\Core\Fluid\Coolant;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Ledger\Line;
@@ -15,6 +16,7 @@ use Aqbel\Core\Sequence\Field;
 use Aqbel\Core\Sequence\Figure;
 use Aqbel\Core\Sequence\Form;
 use Aqbel\Core\Sequence\Obstacle;
+use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\StepKind;
 
 /** Stage 0: what is in the circuit now. Capacity is never assumed to be inside. */
@@ -50,7 +52,9 @@ final class Found extends StepKind
     public function forms(Situation $at): array
     {
         return [new Form('found', 'Record content', [
-            Field::choice('content', 'The circuit is', ['full' => 'Full to the mark', 'low' => 'Low', 'partly' => 'Partly drained before', 'water' => 'Water only', 'empty' => 'Empty'], 'full'),
+            Field::choice('content', 'The circuit is', ['full' => 'Full to the mark', 'low' => 'Low', 'partly' => 'Partly drained before', 'water' => 'Water only', 'empty' => 'Empty'], match (true) {
+                $at->job->plan->input->jobKind === PlanInput::LOST => 'low', $at->job->plan->input->compatibility() === Compatibility::Water => 'water', default => 'full'
+            }),
             Field::volume('missing', 'Missing, if low', $at->circuit()->capacityMl(), false, 'Your best estimate; it may be off by a quarter.'),
             Field::temperature('freeze', 'Freeze point read', false, -70, 5),
         ])];
@@ -84,7 +88,7 @@ final class Found extends StepKind
         $fraction = match (true) {
             $entry->text('content') === 'water' => 0.0,
             $entry->number('freeze') !== null => Coolant::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $entry->number('freeze'))))->volumeFraction,
-            default => $at->facts()->targetFraction,
+            default => $at->job->plan->input->presumedFraction($at->circuit()),
         };
 
         $guessed = $entry->text('content') === 'empty' ? 0.0 : $missing;

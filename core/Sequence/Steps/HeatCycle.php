@@ -90,9 +90,9 @@ final class HeatCycle extends StepKind
         if ($this->neck($at) !== 'sealed') {
             $forms[] = new Form('topped', 'Record top-up', $this->vesselFields($at, 'volume', 'Topped up, glasses and rag', 'Measuring jug, 0.1 L marks'), false);
         }
-        $forms[] = new Form('shut_off', 'Engine is off', [], $at->has('reading'));
+        $off = new Form('shut_off', 'Engine is off', [], $at->has('reading'));
 
-        return $forms;
+        return $this->judge($at)?->tone === 'stop' ? [$off, ...$forms] : [...$forms, $off];
     }
 
     public function tables(Situation $at): array

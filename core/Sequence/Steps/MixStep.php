@@ -72,7 +72,7 @@ final class MixStep extends StepKind
         return array_values(array_filter([
             "{$facts->base->label()}".($facts->inhibitor === '' ? '' : ", {$facts->inhibitor}").", {$liquid}, and distilled or deionised water. Family from the manual; colour proves nothing.",
             $this->reuses($at) ? 'The clean old coolant goes back in first; the bucket is for the rest.' : null,
-            "Level bench, clean {$vessel}: {$liquid} to the {$at->litres($stock)} mark, then water to the {$at->litres($stock + $water)} mark. ".(Shopping::SPARE * $mix->room->mL() < self::LEAST_ML ? 'A litre is enough for topping up.' : 'That is 15 % more than the circuit takes.').' Stir.',
+            "Level bench, everything clean. {$vessel}: {$liquid} to the {$at->litres($stock)} mark, then water to the {$at->litres($stock + $water)} mark. ".(Shopping::SPARE * $mix->room->mL() < self::LEAST_ML ? 'A litre is enough for topping up.' : 'That is 15 % more than the circuit takes.').' Stir.',
             $at->job->plan->input->school === PlanInput::VACUUM
                 ? 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.'
                 : 'Or inside: all the '.$liquid." first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water, both measured. Needed when much water is retained; goes wrong when the second vessel is guessed.",

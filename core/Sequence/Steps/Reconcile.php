@@ -98,7 +98,7 @@ final class Reconcile extends StepKind
     {
         $rows = [];
         foreach ((array) $at->job->plan->predicted['retained'] as $label => $ml) {
-            $rows[(string) $label] = [(string) $label, $at->litres($ml), 'lies lower than any open drain'];
+            $rows[(string) $label] = [(string) $label, $at->litres($ml), 'no way down to an open drain'];
         }
         foreach ($this->opened($at) as $label => $ml) {
             $rows[$label] = [$label, $at->litres(max(0.0, ((float) ($at->job->plan->predicted['retained'][$label] ?? 0.0)) - $ml)), 'drained by the point opened later'];

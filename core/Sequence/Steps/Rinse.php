@@ -113,7 +113,7 @@ final class Rinse extends StepKind
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
         $full = $ledger->capacityMl - $ledger->headspaceMl;
         $row = function (string $label, Chain $chain) use ($at): array {
-            return [$label, (string) $chain->rinses, $at->litres($chain->waterMl), $at->say($chain->oldFraction, Unit::Percent), $at->say($chain->rinses * RinseRun::CYCLE_MINUTES * 60.0, Unit::Hour)];
+            return [$label, (string) $chain->rinses, $at->litres($chain->waterMl), $at->say($chain->oldFraction, Unit::Percent), sprintf('%d h %02d', intdiv($minutes = (int) ($chain->rinses * RinseRun::CYCLE_MINUTES), 60), $minutes % 60)];
         };
         $rows = [$row('As it is drained now', $this->needed($at))];
         foreach (Drain::notOpened($at) as $port) {

@@ -69,13 +69,16 @@ final class RinseRun extends StepKind
             ], ! $at->has('shut_off'))];
         }
 
-        return [
+        $stop = $this->judge($at)?->tone === 'stop';
+        $forms = [
             new Form('reading', 'Record reading', [
                 Field::temperature('ect', 'Coolant, live'), Field::temperature('far', 'Far side: '.$at->facts()->thermostatFarSide),
                 Field::choice('sign', 'Anything wrong', ['none' => 'Nothing', 'steam' => 'Steam', 'lamp' => 'Warning lamp', 'drip' => 'New drip'], 'none'),
-            ]),
+            ], ! $stop),
             new Form('shut_off', 'Engine is off', [], $at->has('reading')),
         ];
+
+        return $stop ? array_reverse($forms) : $forms;
     }
 
     /** @param  array<string, mixed>  $values */

@@ -73,10 +73,11 @@
 
             @foreach ($forms as $form)
                 @php
-                    $shown = $form->main || $failedForm === $form->name;
+                    // What has been recorded folds away once the step can be finished: the next thing to press is Finish.
+                    $shown = ($form->main && ! ($obstacles === [] && $at->has($form->name))) || $failedForm === $form->name;
                     $attributesFor = ['key' => $loop->first ? 'e' : (string) ($loop->index + 1)];
                 @endphp
-                <form method="post" action="/jobs/{{ $job->id }}/entries" @class(['entry', 'entry-main' => $form->main, 'entry-bare' => $form->fields === []]) data-send>
+                <form method="post" action="/jobs/{{ $job->id }}/entries" @class(['entry', 'entry-main' => $form->main && $shown, 'entry-bare' => $form->fields === []]) data-send>
                     @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="form" value="{{ $form->name }}"><input type="hidden" name="stay" value="1">
                     @if ($form->fields === [])
                         <button @class(['button', 'button-wide', 'button-go' => $form->main]) data-key="{{ $attributesFor['key'] }}" data-key-label="{{ $form->button }}">{{ $form->button }}</button>
@@ -127,6 +128,6 @@
             @endphp
             <x-elevation :pockets="$pockets" :circuit="$state->circuit" :runs="$job->summary['runs'] ?? null" :states="$job->summary['ports'] ?? []" :focus="$kind->port($step)"/>
         </aside>
-        <x-ledger :ledger="$ledger" :units="$units"/>
+        <x-ledger :ledger="$ledger" :units="$units" :retained="$step->stage->value >= Stage::Fill->value ? $state->ledgerBefore(Stage::Fill) : null"/>
     </div>
 </x-layout>
