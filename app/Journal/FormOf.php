@@ -18,7 +18,7 @@ final class FormOf
 {
     public static function photograph(): Form
     {
-        return new Form(JobState::PHOTO, 'Photograph', [Field::text('caption', 'What it shows')]);
+        return new Form(JobState::PHOTO, 'Photograph', [Field::text('caption', 'Photograph')]);
     }
 
     public static function entry(Situation $at, Entry $entry): Form

@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\JournalLine;
 use App\Models\Person;
 use App\Photos\Photograph;
+use Aqbel\Core\Coolant\Stores;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Run\JobState;
 use Aqbel\Core\Run\Journal;
@@ -222,7 +223,7 @@ final readonly class Recorder
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
         }
 
-        return $state->at($step, now()->getTimestamp(), $this->person->units, Container::stores($this->job, $correcting));
+        return $state->at($step, now()->getTimestamp(), $this->person->units, StepCatalogue::of($step)->usesShelf() ? Container::stores($this->job, $correcting) : new Stores);
     }
 
     private function entry(JobState $state, int $seq): \Aqbel\Core\Run\Entry

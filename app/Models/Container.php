@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Aqbel\Core\Coolant\Container as Labelled;
-use Aqbel\Core\Coolant\Offer;
 use Aqbel\Core\Coolant\ShelfLine;
 use Aqbel\Core\Coolant\Stores;
 use Aqbel\Core\Fluid\GlycolBase;
@@ -14,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * A part-used container on the shelf. What it holds is the sum of its movements; those of a job follow its journal.
@@ -49,28 +49,38 @@ class Container extends Model
     }
 
     /**
-     * Those with something in them, as they stood without one line of a journal when it is named.
+     * Those with something in them.
      *
      * @param  Builder<Container>  $query
      */
-    public function scopeOnShelf(Builder $query, ?Job $without = null, ?int $seq = null): void
+    public function scopeOnShelf(Builder $query): void
     {
-        $query->withSum(['movements' => fn (Builder $moved) => $moved->when($seq !== null, fn (Builder $m) => $m->where(fn (Builder $other) => $other->whereNull('job_id')->orWhere('job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq)))], 'ml')->having('movements_sum_ml', '>', self::DREGS_ML)->groupBy('containers.id');
+        $query->withSum('movements', 'ml')->having('movements_sum_ml', '>', self::DREGS_ML)->groupBy('containers.id');
     }
 
     /** As its label says, with what it holds now. */
     public function labelled(): Labelled
     {
-        return new Labelled((string) $this->id, $this->kind, (float) $this->movements_sum_ml, $this->fraction, GlycolBase::from($this->base), $this->inhibitor, $this->job_id === null ? '' : 'from '.Job::numbered($this->job_id));
+        return self::read((object) $this->getAttributes());
     }
 
-    /** What stands on the shelf and on the price list at this moment; for a correction, without what the line moved. */
+    /**
+     * What stands on the shelf and on the price list at this moment; for a correction, without what the line moved.
+     * Read without models: every plan looks at all of it.
+     */
     public static function stores(?Job $without = null, ?int $seq = null): Stores
     {
-        return new Stores(
-            array_values(self::query()->onShelf($without, $seq)->orderBy('id')->get()->map(fn (self $one) => $one->labelled())->all()),
-            array_values(Product::query()->orderBy('id')->get()->map(fn (Product $product): Offer => $product->offer())->all()),
-        );
+        $shelf = DB::table('containers')->join('container_movements', 'container_movements.container_id', '=', 'containers.id')
+            ->when($seq !== null, fn ($moved) => $moved->where(fn ($other) => $other->whereNull('container_movements.job_id')->orWhere('container_movements.job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq)))
+            ->groupBy('containers.id')->having('movements_sum_ml', '>', self::DREGS_ML)->orderBy('containers.id')->selectRaw('containers.*, sum(ml) as movements_sum_ml')->get();
+        $offers = DB::table('products')->orderBy('id')->get();
+
+        return new Stores(array_values($shelf->map(self::read(...))->all()), array_values($offers->map(Product::read(...))->all()));
+    }
+
+    private static function read(object $row): Labelled
+    {
+        return new Labelled((string) $row->id, $row->kind, (float) $row->movements_sum_ml, (float) $row->fraction, GlycolBase::from($row->base), $row->inhibitor, $row->job_id === null ? '' : 'from '.Job::numbered((int) $row->job_id));
     }
 
     /**

@@ -27,6 +27,11 @@ class Product extends Model
 
     public function offer(): Offer
     {
-        return new Offer((string) $this->id, $this->kind, $this->ml, $this->price, $this->fraction, $this->base === null ? null : GlycolBase::from($this->base), $this->inhibitor);
+        return self::read((object) $this->getAttributes());
+    }
+
+    public static function read(object $row): Offer
+    {
+        return new Offer((string) $row->id, $row->kind, (float) $row->ml, (float) $row->price, (float) $row->fraction, $row->base === null ? null : GlycolBase::from($row->base), $row->inhibitor);
     }
 }

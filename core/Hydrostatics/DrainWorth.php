@@ -43,11 +43,10 @@ final readonly class DrainWorth
      * All drain points of the circuit in the order they are best opened: the most coolant for each minute first.
      *
      * @param  list<string>  $opened  passages that were or will be opened
-     * @param  float  $headspaceMl  air in the tank at the cold mark: it comes out of no drain
      * @param  bool  $everything  a coolant change or a rinse: the more comes out, the better; else only what the work needs
      * @return list<self>
      */
-    public static function of(Circuit $circuit, array $opened, bool $everything, float $noseLiftMm = 0.0, float $headspaceMl = 0.0): array
+    public static function of(Circuit $circuit, array $opened, bool $everything, float $noseLiftMm = 0.0): array
     {
         $gates = Filling::usualGates($circuit);
         $drained = fn (string ...$ports): Drainage => Drainage::of($circuit, array_values($ports), $gates, $noseLiftMm, coarseness: 2.0);
@@ -69,15 +68,30 @@ final readonly class DrainWorth
             $dries = array_values(array_filter($opened, fn (string $p) => ($before->retained[$p] ?? 0.0) > self::RAG_ML && ($best['after']->retained[$p] ?? 0.0) < 0.5 * $before->retained[$p]));
             $pays = $best['rate'] >= self::SHARE_PER_MINUTE * $circuit->capacityMl();
             $verdict = $dries !== [] ? self::MUST : ($pays && ($everything || $ranked === []) ? self::WORTH : self::LEAVE);
-            $air = min($headspaceMl, $best['volume']);
-            $headspaceMl -= $air;
-            $ranked[] = new self($circuit->ports[$best['id']], $verdict, $best['volume'] - $air, $best['minutes'], $best['covers'], $dries);
+            $ranked[] = new self($circuit->ports[$best['id']], $verdict, $best['volume'], $best['minutes'], $best['covers'], $dries);
             $left = array_values(array_diff($left, [$best['id']]));
             if ($verdict !== self::LEAVE) {
                 $open[] = $best['id'];
                 $off = [...$off, ...$best['covers']];
                 $before = $best['after'];
             }
+        }
+
+        return $ranked;
+    }
+
+    /**
+     * The same for a circuit that is full to its cold mark: what is air in the tank already comes out of no drain.
+     *
+     * @param  list<self>  $ranked
+     * @return list<self>
+     */
+    public static function belowHeadspace(array $ranked, float $headspaceMl): array
+    {
+        foreach ($ranked as $i => $one) {
+            $air = min($headspaceMl, $one->volumeMl);
+            $ranked[$i] = new self($one->port, $one->verdict, $one->volumeMl - $air, $one->minutes, $one->covers, $one->keepsDry);
+            $headspaceMl -= $air;
         }
 
         return $ranked;

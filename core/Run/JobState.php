@@ -14,7 +14,7 @@ use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepCatalogue;
 
 /** A job as its journal tells it: the one fold behind screen, record and export. */
-final readonly class JobState
+final class JobState
 {
     /** Journal forms that belong to every step. */
     public const FINISH = 'finish';
@@ -29,18 +29,21 @@ final readonly class JobState
     private const OF_EVERY_STEP = [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO];
 
     /** @var array<string, Step> in order, steps ordered by findings included */
-    public array $steps;
+    public readonly array $steps;
 
     /** @var array<string, Entry> the entry that closed each finished step */
-    public array $closed;
+    public readonly array $closed;
 
     /** @var list<Entry> */
-    public array $entries;
+    public readonly array $entries;
 
     /** @var array<string, list<Entry>> */
-    private array $byStep;
+    private readonly array $byStep;
 
-    public function __construct(public Circuit $circuit, public Plan $plan, public Journal $journal)
+    /** @var array<int, Ledger> worked out so far, by the stage they end before; 99 for the whole */
+    private array $ledgers = [];
+
+    public function __construct(public readonly Circuit $circuit, public readonly Plan $plan, public readonly Journal $journal)
     {
         $steps = [];
         foreach ($plan->steps as $step) {
@@ -172,6 +175,11 @@ final readonly class JobState
 
     /** The ledger as the stages before the one given leave it; whole when none is given. */
     public function ledgerBefore(?Stage $stage): Ledger
+    {
+        return $this->ledgers[$stage->value ?? 99] ??= $this->fold($stage);
+    }
+
+    private function fold(?Stage $stage): Ledger
     {
         $lines = [];
         foreach ($this->entries as $entry) {

@@ -92,7 +92,7 @@ abstract class StepKind
         return [];
     }
 
-    /** Whether entries of this kind move anything on the shop's shelf. */
+    /** Whether this kind looks at the shop's stores, or its entries move anything on the shelf. */
     public function usesShelf(): bool
     {
         return false;

@@ -81,7 +81,7 @@ final class DemoSeeder extends Seeder
     public static function fillTheFloor(): void
     {
         [$imre, $sunniva] = [Person::query()->where('login', 'imre')->firstOrFail(), Person::query()->where('login', 'sunniva')->firstOrFail()];
-        self::job('SKP 114', 'gravity', $imre, 9 * 1440)->until(null);
+        self::job('SKP 114', 'gravity', $imre, 9 * 1440)->until('inspect')->photograph('Left mount, damp before the work', 0.30)->until('leak_check')->photograph('Left mount after the fill, no larger', 0.32)->until(null);
         self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)->until(null);
         self::job('SKP 207', 'gravity', $imre, 130)->until('heat_cycle:1')
             ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 12)->enter('reading', ['ect' => '86', 'far' => '80', 'outlet_front' => '63', 'outlet_rear' => '34', 'bubbles' => 'some', 'sign' => 'none'], 1)
@@ -89,11 +89,19 @@ final class DemoSeeder extends Seeder
         self::job('SKP 114', 'vacuum', $sunniva, 75)->until('hold:1')->enter('reading', ['vacuum' => '21.4'], 4)->enter('reading', ['vacuum' => '21.2'], 2);
         self::job('SKP 115', 'gravity', $imre, 26)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 1);
         self::job('SKP 208', 'vacuum', $sunniva, 55, cure: 60)->until('cure')->enter('started', [], 1);
+        self::job('SKP 318', 'gravity', $imre, 150, choices: ['content' => 'family', 'opened' => []])->until('rinse')->enter('decision', ['rinse' => 'hot', 'times' => '2'], 1)->finish()
+            ->enter('water_in', ['volume' => '6.1', 'vessel' => 'Mixing bucket, 0.25 L marks', 'water' => 'tap'], 4)->finish()
+            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 9)->enter('reading', ['ect' => '86', 'far' => '38', 'sign' => 'none'], 1);
+        self::job('SKP 031', 'gravity', $sunniva, 95)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 9)->enter('out', ['volume' => '6.3', 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 1)->enter('closed', ['by_feel' => '1', 'washer' => '1'], 1)->finish()
+            ->enter('opened', [], 4)->enter('out', ['volume' => '0.1', 'vessel' => 'Measuring jug, 0.1 L marks', 'flow' => 'early'], 1)->enter('remedy', ['remedy' => 'left'], 1)->enter('closed', ['torque' => '25', 'washer' => '1'], 1)->finish();
         Carbon::setTestNow();
     }
 
-    /** @param  int  $ago minutes since it was planned */
-    private static function job(string $plate, string $school, Person $person, int $ago, float $cure = 0.0): DemoWalk
+    /**
+     * @param  int  $ago minutes since it was planned
+     * @param  array<string, mixed>  $choices  of PlanInput, by name
+     */
+    private static function job(string $plate, string $school, Person $person, int $ago, float $cure = 0.0, array $choices = []): DemoWalk
     {
         Carbon::setTestNow();
         Carbon::setTestNow(now()->subMinutes($ago));
@@ -101,6 +109,7 @@ final class DemoSeeder extends Seeder
         $circuit = $vehicle->circuit->read();
         $input = new PlanInput('repair', 'none', $school, array_values(array_intersect(['upper_hose'], array_keys($circuit->passages))),
             array_map(fn ($port) => $port->id, $circuit->portsOf('drain')), Shop::here()->elevation_m, 0.0, $circuit->facts->targetFraction, $cure, Shop::here()->houseRules());
+        $input = new PlanInput(...[...get_object_vars($input), ...$choices]);
         $job = Job::query()->create(['vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id, 'reason' => 'Repair', 'plan' => Planner::plan($circuit, $input)->toArray()]);
         Summary::refresh($job);
 

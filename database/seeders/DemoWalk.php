@@ -7,10 +7,12 @@ namespace Database\Seeders;
 use App\Journal\Recorder;
 use App\Models\Job;
 use App\Models\Person;
+use App\Photos\Photograph;
 use Aqbel\Core\Sequence\Step;
 use Aqbel\Core\Sequence\StepCatalogue;
 use Aqbel\Core\Sequence\Steps\Checklist;
 use Aqbel\Core\Sequence\Steps\Drain;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
@@ -70,6 +72,22 @@ final class DemoWalk
         }
         $this->recorder()->record($step->id, $form, $fields);
         Carbon::setTestNow(now()->addSeconds((int) round($minutes * 60)));
+
+        return $this;
+    }
+
+    /** A drawn stand-in for a photograph: a damp patch on a grey floor, as wide as the share of the picture given. */
+    public function photograph(string $caption, float $share): self
+    {
+        $image = imagecreatetruecolor(960, 720);
+        foreach ([[960, 720, 96, 100, 104], [700, 210, 60, 62, 66], [960 * $share, 520 * $share, 40, 78, 82], [620 * $share, 300 * $share, 58, 112, 116]] as $i => [$width, $height, $r, $g, $b]) {
+            $colour = (int) imagecolorallocate($image, $r, $g, $b);
+            $i < 2 ? imagefilledrectangle($image, 0, 0, (int) ($i === 0 ? 960 : $width), (int) ($i === 0 ? 720 : $height), $colour) : imagefilledellipse($image, 470, 480, (int) $width, (int) $height, $colour);
+        }
+        $file = (string) tempnam(sys_get_temp_dir(), 'aqbel');
+        imagejpeg($image, $file, 90);
+        $this->recorder()->photograph((string) $this->job->state()->stepInHand()?->id, Photograph::from(new UploadedFile($file, 'drip.jpg', 'image/jpeg', null, true)), $caption);
+        unlink($file);
 
         return $this;
     }

@@ -31,56 +31,65 @@ export function counted(number) {
 
 const freshKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
-/** Sends one request; the address to go on to, or null without a connection. Anything else is thrown. */
+/** What an answer means for an entry: sent, to be sent again later, to be sent after signing in, or refused for good. */
+export function outcome(status) {
+    if (status >= 200 && status < 300) {
+        return 'sent';
+    }
+    if (status === 401 || status === 419) {
+        return 'sign-in';
+    }
+    return status === 0 || status === 429 || status >= 500 ? 'later' : 'refused';
+}
+
+/** Sends one request; says what became of it and where to go on. */
 async function post(action, body) {
-    let response;
     try {
-        response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json' } });
+        const response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json' } });
+        const became = outcome(response.status);
+        return { became, to: became === 'sent' ? (await response.json()).to : location.href };
     } catch {
-        return null;
+        return { became: 'later', to: null };
     }
-    if (!response.ok) {
-        throw new Error(String(response.status));
-    }
-    return (await response.json()).to;
 }
 
 export function startSending() {
+    const person = document.body.dataset.person ?? '';
     const notice = document.querySelector('[data-waiting]');
-    const show = () => {
+    const mine = () => waiting(localStorage).filter((entry) => entry.person === person);
+    const show = (signIn = person === '') => {
         const number = waiting(localStorage).length;
         if (notice) {
             notice.hidden = number === 0;
-            notice.querySelector('span').textContent = `No connection. ${counted(number)} kept on this tablet and sent as soon as it is back. Go on.`;
+            notice.querySelector('span').textContent = signIn || mine().length < number
+                ? `${counted(number)} kept on this tablet. Whoever made them signs in, and they are sent.`
+                : `No connection. ${counted(number)} kept on this tablet and sent as soon as it is back. Go on.`;
         }
     };
     let sending = false;
     const flush = async () => {
-        if (sending || waiting(localStorage).length === 0) {
+        if (sending || person === '' || mine().length === 0) {
             return;
         }
         sending = true;
-        let to = null;
-        for (const entry of waiting(localStorage)) {
+        let last = null;
+        for (const entry of mine()) {
             const body = new FormData();
             entry.fields.forEach(([name, value]) => body.append(name, value));
             body.set('_token', document.querySelector('input[name=_token]')?.value ?? body.get('_token'));
             body.set('age', String(Math.round((Date.now() - entry.at) / 1000)));
-            try {
-                to = await post(entry.action, body);
-            } catch (refused) {
-                // Refused for good (signed off, gone): it is not sent again, and the page shows what counts.
-                to = Number(refused.message) >= 500 || refused.message === '419' ? null : location.href;
-            }
-            if (to === null) {
+            const { became, to } = await post(entry.action, body);
+            if (became === 'later' || became === 'sign-in') {
+                last = became === 'sign-in' ? null : last;
+                show(became === 'sign-in');
                 break;
             }
             drop(localStorage, entry.key);
+            last = to;
         }
         sending = false;
-        show();
-        if (to !== null) {
-            location.assign(to);
+        if (last !== null) {
+            location.assign(last);
         }
     };
 
@@ -95,28 +104,29 @@ export function startSending() {
         }
         form.dataset.sent = '1';
         const body = new FormData(form, event.submitter);
-        const ready = form.matches('[data-photo]') ? await prepare(form, body) : true;
-        if (!ready) {
-            delete form.dataset.sent;
-            return;
-        }
-        try {
-            const photo = [...body.values()].some((value) => value instanceof File && value.size > 0);
+        const photo = [...body.values()].some((value) => value instanceof File && value.size > 0);
+        if (!photo || (await prepare(form, body))) {
             // Behind entries that still wait: order counts.
-            const to = waiting(localStorage).length > 0 && !photo ? null : await post(form.action, body);
-            if (to !== null) {
+            const { became, to } = mine().length > 0 && !photo ? { became: 'later' } : await post(form.action, body);
+            if (became === 'sent') {
                 location.assign(to);
+                return;
+            }
+            if (became === 'refused' || (photo && became === 'sign-in')) {
+                form.removeAttribute('data-send');
+                form.submit();
                 return;
             }
             if (photo) {
                 fail(form, 'No connection. The photograph is still here: press again when it is back.');
             } else {
-                keep(localStorage, { key: body.get('key'), at: Date.now(), action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => typeof value === 'string') });
+                keep(localStorage, { key: body.get('key'), person, at: Date.now(), action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => typeof value === 'string') });
                 form.querySelector('input[name=key]').value = freshKey();
+                if (became === 'sign-in') {
+                    location.reload();
+                    return;
+                }
             }
-        } catch {
-            form.removeAttribute('data-send');
-            form.submit();
         }
         delete form.dataset.sent;
         show();

@@ -1,6 +1,6 @@
 @php use Aqbel\Core\Sequence\Stage; @endphp
 <x-layout title="Floor">
-    <header class="page-head"><h1>Floor</h1><p>{{ $hands->count() }} {{ Str::plural('vehicle', $hands->count()) }} waiting for hands, {{ $waiting->count() }} on a clock.</p><a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job"><x-icon name="plus"/>Plan a job</a></header>
+    <header class="page-head"><h1>Floor</h1><p>{{ $hands->count() }} {{ Str::plural('vehicle', $hands->count()) }} waiting for hands, {{ $waiting->count() }} on a clock.</p><a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a></header>
     @if ($waiting->isEmpty() && $hands->isEmpty())
         <section class="empty"><h2>No vehicle is open</h2><p>Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its volumes, waits and checks.</p></section>
     @else

@@ -4,8 +4,8 @@
         <h1>{{ $shop->name }}</h1>
         <form method="post" action="/sign-in" class="entry">
             @csrf
-            <div class="field"><label for="login">Sign-in name</label><input id="login" name="login" type="text" value="{{ is_string(old('login')) ? old('login') : '' }}" autocomplete="username" autocapitalize="none" required @error('login') aria-invalid="true" aria-describedby="login-error" @enderror>@error('login')<p class="error" id="login-error"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror</div>
-            <div class="field"><label for="password">Password</label><input id="password" name="password" type="password" autocomplete="current-password" required @error('password') aria-invalid="true" aria-describedby="password-error" @enderror>@error('password')<p class="error" id="password-error"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror</div>
+            <div class="field"><label for="login">Sign-in name</label><input id="login" name="login" type="text" value="{{ is_string(old('login')) ? old('login') : '' }}" autocomplete="username" autocapitalize="none" required @error('login') aria-invalid="true" aria-describedby="login-error" @enderror>@error('login')<p class="error" id="login-error">@icon('triangle-alert'){{ $message }}</p>@enderror</div>
+            <div class="field"><label for="password">Password</label><input id="password" name="password" type="password" autocomplete="current-password" required @error('password') aria-invalid="true" aria-describedby="password-error" @enderror>@error('password')<p class="error" id="password-error">@icon('triangle-alert'){{ $message }}</p>@enderror</div>
             <button class="button button-go button-wide">Sign in</button>
         </form>
         @if (config('aqbel.demo'))

@@ -5,7 +5,7 @@
 @endphp
 <x-layout title="Stores" wide>
     <header class="page-head"><h1>Stores</h1><p>What stands on the shelf part-used, and what the shop buys. Plans and mixtures reckon with both.</p></header>
-    @if ($errors->any())<p class="error error-block" role="alert"><x-icon name="triangle-alert"/>{{ $errors->first() }}</p>@endif
+    @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
     <div class="stores">
         <section aria-labelledby="shelf-title">
             <h2 id="shelf-title">On the shelf</h2>

@@ -157,7 +157,6 @@ final class FirstHalfTest extends BrowserTestCase
     public function test_a_dropped_connection_loses_no_reading(): void
     {
         $this->begin(['vehicle' => 7, 'drains' => ['radiator_cock']]);
-        $this->record('found', ['content' => 'full']);
         $this->offline(true);
         $form = self::$browser->findElement(By::cssSelector('form.entry'));
         $this->put($form, 'missing', '0.4 L');
@@ -170,8 +169,22 @@ final class FirstHalfTest extends BrowserTestCase
         $this->offline(false);
         $this->until(fn () => self::$browser->executeScript('return !window.before && document.readyState === "complete"'));
         $this->see('0.4 L', '.evidence');
-        self::assertSame(2, count(self::$browser->findElements(By::cssSelector('.evidence li'))), 'once, and not twice');
+        self::assertCount(1, self::$browser->findElements(By::cssSelector('.evidence li')), 'once, and not twice');
         self::assertSame('[]', self::$browser->executeScript('return localStorage.getItem("aqbel.waiting")'));
+
+        // Signed out behind one's back, by another tab or the night: the entry waits for whoever made it.
+        $this->finish();
+        $form = self::$browser->findElement(By::cssSelector('form.entry'));
+        $this->put($form, 'plateau', '88');
+        self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; const body = new FormData(); body.set("_token", document.querySelector("input[name=_token]").value); fetch("/sign-out", { method: "POST", body }).then(() => done())');
+        $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$form->findElement(By::cssSelector('button.button-go'))]));
+        $this->until(fn () => str_contains($this->text('[data-waiting]'), 'Whoever made them signs in'));
+        $this->signIn('sunniva');
+        self::assertStringContainsString('Whoever made them', $this->text('[data-waiting]'), 'not in another name');
+        $this->signIn();
+        $this->until(fn () => str_contains(self::$browser->getCurrentURL(), '/jobs/'));
+        $this->until(fn () => self::$browser->findElements(By::cssSelector('.evidence')) !== []);
+        $this->see('Temperature settled at 88 °C', '.evidence');
         self::$browser->manage()->getLog('browser');
     }
 

@@ -8,7 +8,7 @@ final class BenchTest extends ShopTestCase
 {
     public function test_every_calculator_answers_in_both_unit_systems_with_formula_and_source(): void
     {
-        foreach (['mixture' => ['4.50 L', '4.76 qt'], 'frost' => ['103 °C', '−37 °C'], 'vacuum' => ['21.1 inHg', '6.83 L'], 'rinse' => ['1 × fill'], 'cool-down' => ['69 min']] as $name => $shown) {
+        foreach (['mixture' => ['4.50 L', '4.76 qt'], 'frost' => ['103 °C', '−37 °C'], 'vacuum' => ['21.1 inHg', '6.83 L'], 'rinse' => ['1 × fill'], 'cool-down' => ['69 min'], 'protection' => ['44 %', '4.22 qt', 'Within the usual'], 'units' => ['7.48 L', '252.8 fl oz']] as $name => $shown) {
             $page = $this->actingAs($this->imre)->get("/bench/{$name}")->assertOk();
             foreach ($shown as $text) {
                 $page->assertSee($text);
@@ -29,6 +29,12 @@ final class BenchTest extends ShopTestCase
         $this->get('/bench/rinse?fields[retained]=12&fields[capacity]=9')->assertOk()->assertSee('Open another drain point');
         $this->get('/bench/cool-down?fields[safe]=10')->assertOk()->assertSee('above the air temperature');
         $this->get('/bench/vacuum?fields[target][]=1&fields=x')->assertOk();
+        $this->get('/bench/units?fields[value]=15+ft%C2%B7lb')->assertSee('20.3 N·m');
+        $this->get('/bench/units?fields[value]=12000+mi')->assertSee('19312');
+        foreach (['abc', '7.9', '5 furlongs', '1..2 L', str_repeat('9', 300)] as $bad) {
+            $this->get('/bench/units?'.http_build_query(['fields' => ['value' => $bad]]))->assertOk()->assertSee('class="error"', false);
+        }
+        $this->get('/bench/protection?fields[frost]=-80')->assertOk()->assertSee('cannot be right here');
         $this->get('/bench/soup')->assertNotFound();
     }
 }

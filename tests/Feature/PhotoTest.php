@@ -16,15 +16,6 @@ use PHPUnit\Framework\Attributes\DataProvider;
 /** Photographs: what is kept of them, where they come back, and what is refused. */
 final class PhotoTest extends ShopTestCase
 {
-    protected function tearDown(): void
-    {
-        foreach (Photo::query()->get() as $photo) {
-            array_map(fn (bool $small) => @unlink($photo->path($small)), [true, false]);
-            @rmdir(dirname($photo->path()));
-        }
-        parent::tearDown();
-    }
-
     public function test_old_drips_come_back_beside_the_leak_check_and_stand_on_the_record(): void
     {
         $job = $this->plan();
@@ -64,7 +55,7 @@ final class PhotoTest extends ShopTestCase
         }
         self::assertSame([1, 1], [Photo::query()->count(), JournalLine::query()->where('form', 'photo')->count()]);
         $seq = (int) JournalLine::query()->where('form', 'photo')->value('seq');
-        $this->get("/jobs/{$job->id}/entries/{$seq}")->assertOk()->assertSee('What it shows');
+        $this->get("/jobs/{$job->id}/entries/{$seq}")->assertOk()->assertSee('Correct an entry');
         $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => 'correct-0001', 'fields' => ['caption' => 'Tank, dirty'], 'reason' => '']);
         $this->get("/jobs/{$job->id}")->assertSee('Tank, dirty')->assertSee('/small"', false);
         $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => 'correct-0002', 'take_back' => '1', 'reason' => 'wrong vehicle']);

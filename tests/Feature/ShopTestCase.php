@@ -10,6 +10,7 @@ use App\Models\Vehicle;
 use Database\Seeders\DemoSeeder;
 use Database\Seeders\DemoWalk;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -24,8 +25,15 @@ abstract class ShopTestCase extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
+        config(['aqbel.photos' => sys_get_temp_dir().'/aqbel-photos-'.getmypid()]);
         $this->seed(DemoSeeder::class);
         $this->imre = Person::query()->where('login', 'imre')->firstOrFail();
+    }
+
+    protected function tearDown(): void
+    {
+        File::deleteDirectory(config('aqbel.photos'));
+        parent::tearDown();
     }
 
     protected function plan(string $plate = 'SKP 114', string $school = 'gravity'): Job

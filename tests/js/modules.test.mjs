@@ -4,7 +4,7 @@ import test from 'node:test';
 import { countdown } from '../../resources/js/clocks.js';
 import { freshId, listed, scaledTo } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
-import { counted, drop, keep, waiting } from '../../resources/js/send.js';
+import { counted, drop, keep, outcome, waiting } from '../../resources/js/send.js';
 
 test('a countdown shows hours only when there are some, and ends', () => {
     assert.equal(countdown(245), '4:05');
@@ -52,4 +52,17 @@ test('entries that wait are kept in order, each key once', () => {
 
 test('a typed list loses its blanks', () => {
     assert.deepEqual(listed('undertray, , intake '), ['undertray', 'intake']);
+});
+
+test('only a refusal for good gives an entry up', () => {
+    assert.equal(outcome(200), 'sent');
+    for (const status of [401, 419]) {
+        assert.equal(outcome(status), 'sign-in');
+    }
+    for (const status of [0, 429, 500, 503]) {
+        assert.equal(outcome(status), 'later');
+    }
+    for (const status of [403, 404, 413, 422]) {
+        assert.equal(outcome(status), 'refused');
+    }
 });

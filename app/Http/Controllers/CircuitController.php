@@ -94,8 +94,7 @@ final class CircuitController
     /** The elevation view on its own, with the styles it needs inside. */
     public function svg(Circuit $circuit): Response
     {
-        $html = view('components.elevation', ['circuit' => $circuit->read(), 'runs' => null, 'legend' => false, 'attributes' => new \Illuminate\View\ComponentAttributeBag])->render();
-        preg_match('#<svg.*</svg>#s', $html, $svg);
+        preg_match('#<svg.*</svg>#s', $circuit->drawing()->toHtml(), $svg);
         $styled = preg_replace('/<svg /', '<svg xmlns="http://www.w3.org/2000/svg" width="1040" ', $svg[0], 1);
         $styled = preg_replace('/<defs>/', '<style>'.view('circuits.svg-style')->render().'</style><defs>', (string) $styled, 1);
 

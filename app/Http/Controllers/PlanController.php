@@ -10,42 +10,61 @@ use App\Models\Container;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Comparison\Comparison;
 use Aqbel\Core\Coolant\Shopping;
+use Aqbel\Core\Coolant\Stores;
 use Aqbel\Core\Hydrostatics\DrainWorth;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Planner;
 use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\HtmlString;
 use Illuminate\View\View;
 
 /** Choices on the left, the sequence and its numbers on the right; every change computes them again. */
 final class PlanController
 {
-    public function create(PlanRequest $request): View
+    private const KEPT_S = 3600;
+
+    public function create(PlanRequest $request): View|Response
     {
-        $vehicles = Vehicle::query()->with('circuit')->orderBy('id')->get();
+        $vehicles = Vehicle::query()->orderBy('id')->get();
         $vehicle = $vehicles->firstWhere('id', $request->integer('vehicle')) ?? $vehicles->first();
         if ($vehicle === null) {
             return view('plan.empty');
         }
-        $circuit = $vehicle->circuit->read();
+        $circuit = $vehicle->load('circuit')->circuit->read();
         $stores = Container::stores()->suiting($circuit->facts->base, $circuit->facts->inhibitor);
         $input = $request->planInput($circuit, Shop::here(), $stores->offers);
-        $key = sha1($vehicle->circuit_id.json_encode($input->toArray()));
-        $schools = Cache::remember("plan.{$key}", 3600, fn () => Planner::schools($circuit, $input));
-        $comparison = Cache::remember('compare.'.sha1($vehicle->circuit_id.json_encode([$input->drains, $input->tools, $input->bleeds, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 86400,
+        $before = $vehicle->lastVisit();
+        // Kept by everything it depends on: the same choices on the same circuit with the same stores look the same.
+        $key = sha1(serialize([$vehicle->circuit_id, $input->toArray(), $stores, $before['watch'] ?? [], $request->user()->units]));
+        $outcome = Cache::remember("outcome.{$key}", self::KEPT_S, fn () => $this->outcome($request, $circuit, $input, $stores, $before));
+
+        return $request->boolean('fragment') ? response($outcome) : view('plan.create', ['vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'before' => $before, 'outcome' => new HtmlString($outcome)]);
+    }
+
+    /**
+     * The sequence and its numbers as the page shows them.
+     *
+     * @param  ?array{job: Job, watch: list<string>, usage: array<string, float|bool>}  $before
+     */
+    private function outcome(PlanRequest $request, Circuit $circuit, PlanInput $input, Stores $stores, ?array $before): string
+    {
+        $schools = Planner::schools($circuit, $input);
+        $plan = $schools[$input->school] ?? $schools[PlanInput::GRAVITY];
+        $comparison = Cache::remember('compare.'.sha1(serialize([$circuit, $input->drains, $input->tools, $input->bleeds, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 24 * self::KEPT_S,
             fn () => Comparison::of($circuit, $input->drains, $input->tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg, bleeds: $input->bleedsOf($circuit)));
 
-        $plan = $schools[$input->school] ?? $schools[PlanInput::GRAVITY];
-
-        return view($request->boolean('fragment') ? 'plan.outcome' : 'plan.create', [
-            'worth' => Cache::remember('worth.'.sha1($vehicle->circuit_id.json_encode([$input->opened, $input->wantsAllOut(), $input->noseLiftMm])), 86400, fn () => DrainWorth::of($circuit, $input->opened, $input->wantsAllOut(), $input->noseLiftMm, $plan->predicted['headspace_ml'])),
-            'ways' => Shopping::ways($plan->mix($circuit), $stores->offers, $stores->shelf), 'before' => $vehicle->lastSigned(),
-            'vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'schools' => $schools, 'comparison' => $comparison, 'plan' => $plan,
-        ]);
+        return view('plan.outcome', [
+            'circuit' => $circuit, 'input' => $input, 'schools' => array_keys($schools), 'comparison' => $comparison, 'plan' => $plan, 'before' => $before,
+            'worth' => DrainWorth::belowHeadspace($request->worth($circuit, $input), $plan->predicted['headspace_ml']),
+            'ways' => Shopping::ways($plan->mix($circuit), $stores->offers, $stores->shelf),
+        ])->render();
     }
 
     public function store(PlanRequest $request): RedirectResponse

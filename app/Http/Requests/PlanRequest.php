@@ -19,6 +19,7 @@ use Aqbel\Core\Sequence\Field;
 use Aqbel\Core\Sequence\PlanInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Cache;
 
 /** What is chosen on the Plan page. Ports and parts must belong to the vehicle's own circuit. */
 final class PlanRequest extends FormRequest
@@ -48,7 +49,7 @@ final class PlanRequest extends FormRequest
     public function rules(): array
     {
         return [
-            'vehicle' => [$this->isMethod('POST') ? 'required' : 'nullable', 'integer', 'exists:vehicles,id', ...($this->isMethod('POST') ? [self::notOpenAlready(...)] : [])],
+            'vehicle' => $this->isMethod('POST') ? ['required', 'integer', 'exists:vehicles,id', self::notOpenAlready(...)] : ['nullable', 'integer'],
             ...array_map(fn (array $choice) => ['nullable', 'in:'.implode(',', array_keys($choice[1]))], self::choices()),
             'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'bleeds' => ['nullable', 'array', 'max:20'], 'bleeds.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
             ...array_fill_keys(['lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours'], ['nullable', 'string', 'max:40']),
@@ -121,9 +122,17 @@ final class PlanRequest extends FormRequest
 
         return match (true) {
             $input->jobKind === PlanInput::BLEED => $input->draining([]),
-            ! $chosen || $this->boolean('drains_auto') => $input->draining(DrainWorth::recommended(DrainWorth::of($circuit, $input->opened, $input->wantsAllOut(), $input->noseLiftMm))),
+            ! $chosen || $this->boolean('drains_auto') => $input->draining(DrainWorth::recommended($this->worth($circuit, $input))),
             default => $input,
         };
+    }
+
+    /** @return list<DrainWorth> */
+    public function worth(Circuit $circuit, PlanInput $input): array
+    {
+        $by = [$input->opened, $input->wantsAllOut(), $input->noseLiftMm];
+
+        return Cache::remember('worth.'.sha1(serialize([$circuit, $by])), 86400, fn () => DrainWorth::of($circuit, ...$by));
     }
 
     /** Glycol share for a frost, within what the inhibitor and the heat allow. */

@@ -73,7 +73,7 @@ final class Inspect extends StepKind
 
         return $todo === []
             ? Judgement::pass('Sound', 'Nothing to replace before the drain.'.$later)
-            : Judgement::wait('Parts to add', implode('; ', $todo).'. A step for it is added; fitting is on the close-up list.'.$later);
+            : Judgement::wait('Parts to add', ucfirst(implode('; ', array_map(lcfirst(...), $todo))).'. A step for it is added; fitting is on the close-up list.'.$later);
     }
 
     public function orders(Situation $at): array

@@ -54,7 +54,7 @@ final class LeftOver extends StepKind
         $rest = $this->container($at, $at->sum('kept', 'volume') ?: $this->left($at));
 
         return [new Table('Label', ['On the can', 'Write'], [
-            ['What', $rest->label()], ['Freezes at', $at->degrees($rest->freezePointC())], ['For', $at->circuit()->name], ['Mixed', 'date and job as on the record'], ['Caution', 'Poisonous. Keep from children and animals.'],
+            ['What', $rest->label()], ['Freezes at', $at->degrees($rest->freezePointC())], ['For', $at->circuit()->name], ['Mixed', 'today’s date and the number of this job'], ['Caution', 'Poisonous. Keep from children and animals.'],
         ])];
     }
 

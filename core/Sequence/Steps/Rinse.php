@@ -63,7 +63,7 @@ final class Rinse extends StepKind
 
         return array_filter([
             new Form('decision', 'Decide', [
-                Field::choice('rinse', 'This circuit is rinsed', self::WAYS, match (true) {
+                Field::choice('rinse', 'Decision', self::WAYS, match (true) {
                     $needed === 0 => 'skip', $this->seen($at) === 'oily' => 'cleaner', default => 'hot'
                 }),
                 Field::choice('times', 'Times', array_combine($times = array_map(strval(...), range(1, self::MOST)), $times), (string) max(1, min(self::MOST, $needed))),

@@ -1,6 +1,6 @@
 <x-layout :title="'Edit '.$document['name']" wide>
     <header class="page-head"><h1>{{ $model ? 'Edit circuit' : 'New circuit' }}</h1><p>{{ $model ? "Saving makes revision ".($model->revision + 1).'; jobs keep the one they were planned with.' : 'Tape-measured heights from the floor, lengths from the front axle, forward positive.' }}</p></header>
-    @if ($errors->any())<p class="error error-block" role="alert"><x-icon name="triangle-alert"/><span><b>{{ array_key_first($errors->messages()) }}</b>: {{ $errors->first() }}</span></p>@endif
+    @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert')<span><b>{{ array_key_first($errors->messages()) }}</b>: {{ $errors->first() }}</span></p>@endif
     <div class="editor" data-editor>
         <form method="post" action="/circuits{{ $model ? "/{$model->id}" : '' }}" class="editor-form" data-once>
             @csrf

@@ -3,7 +3,7 @@
     :notes="array_combine(array_column($drainage->drains, 'port'), array_map(fn ($d) => 'lets out '.$volume($d['volume_ml']), $drainage->drains))"/>
 <section class="plan-numbers" aria-label="Predicted">
     <h2>Predicted</h2>
-    @foreach ($advice as $point)<p class="error"><x-icon name="triangle-alert"/><span><b>{{ $point->field }}</b>: {{ $point->getMessage() }}</span></p>@endforeach
+    @foreach ($advice as $point)<p class="error">@icon('triangle-alert')<span><b>{{ $point->field }}</b>: {{ $point->getMessage() }}</span></p>@endforeach
     <dl class="facts">
         <div><dt>All passages</dt><dd data-capacity="{{ $circuit->capacityMl() }}">{{ $volume($circuit->capacityMl()) }}</dd></div>
         @foreach ($drainage->drains as $drain)<div><dt>{{ $circuit->ports[$drain['port']]->label }} lets out</dt><dd>{{ $volume($drain['volume_ml']) }}</dd></div>@endforeach

@@ -35,5 +35,5 @@
             </div>
     @endswitch
     @if ($field->help !== '')<p class="help" id="{{ $id }}-help">{{ $field->help }}</p>@endif
-    @if ($error)<p class="error" id="{{ $id }}-error"><x-icon name="triangle-alert"/>{{ $error }}</p>@endif
+    @if ($error)<p class="error" id="{{ $id }}-error">@icon('triangle-alert'){{ $error }}</p>@endif
 </div>

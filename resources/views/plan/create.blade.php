@@ -6,7 +6,7 @@
     $units = auth()->user()->units;
     $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
     $now = ['kind' => $input->jobKind, 'complaint' => $input->complaint, 'content' => $input->content, 'school' => $input->school, 'stock' => $input->stockFraction < 1.0 ? 'premix' : 'concentrate'];
-    $usage = $before->plan['input']['usage'] ?? [];
+    $usage = $before['usage'] ?? [];
     $lastKm = isset($usage['odometer_km']) ? number_format($road->fromBase($usage['odometer_km'] * 1e6), 0, '.', '') : '';
     $steppers = [
         'target' => ['Glycol wanted', $units->format($input->targetFraction, Dimension::Fraction, false), '%'],
@@ -25,7 +25,7 @@
             <input type="hidden" name="chosen" value="1"><input type="hidden" name="drains_auto" value="0" data-drains-auto="{{ request()->has('drains') && ! request()->boolean('drains_auto') ? '0' : '1' }}">
             <h1>Plan a job</h1>
             <p class="error error-block" role="alert" data-plan-problem hidden></p>
-            @if ($errors->any())<p class="error error-block" role="alert"><x-icon name="triangle-alert"/>{{ $errors->first() }}</p>@endif
+            @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
             <div class="field"><label for="vehicle">Vehicle</label>
                 <select id="vehicle" name="vehicle" data-plan-vehicle>@foreach ($vehicles as $v)<option value="{{ $v->id }}" @selected($v->id === $vehicle->id)>{{ $v->plate }} · {{ $v->name }}</option>@endforeach</select></div>
             @foreach (array_slice(PlanRequest::choices(), 0, 4) as $name => [$label, $choices])<x-plan-choice :name="$name" :label="$label" :choices="$choices" :current="$now[$name]"/>@endforeach
@@ -38,11 +38,11 @@
             @foreach (['lift', 'head', 'cure'] as $name)<x-plan-stepper :name="$name" :stepper="$steppers[$name]"/>@endforeach
             <details class="field" @if ($errors->hasAny(['odometer', 'last_odometer', 'hours', 'last_hours', 'last_month'])) open @endif><summary class="button button-quiet button-wide">Distance, hours, last change…</summary>
                 <div class="pair">@foreach (['odometer', 'last_odometer', 'hours', 'last_hours'] as $name)<x-plan-stepper :name="$name" :stepper="$steppers[$name]"/>@endforeach</div>
-                <div @class(['field', 'has-error' => $errors->has('last_month')])><label for="last_month">Coolant last changed <small>year-month</small></label><input id="last_month" name="last_month" type="text" inputmode="numeric" placeholder="2024-05" value="{{ is_string(old('last_month')) ? old('last_month') : $before?->signed_at?->format('Y-m') }}" autocomplete="off">@error('last_month')<p class="error"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror</div>
+                <div @class(['field', 'has-error' => $errors->has('last_month')])><label for="last_month">Coolant last changed <small>year-month</small></label><input id="last_month" name="last_month" type="text" inputmode="numeric" placeholder="2024-05" value="{{ is_string(old('last_month')) ? old('last_month') : ($before['job'] ?? null)?->signed_at?->format('Y-m') }}" autocomplete="off">@error('last_month')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror</div>
                 <label class="tick"><input type="checkbox" name="first_fill" value="1"><span>Still the first fill</span></label>
             </details>
             <p class="plan-start"><button class="button button-go button-wide" data-key="e" data-key-label="Start this job">Start this job</button></p>
         </form>
-        <div id="outcome" class="plan-outcome" aria-live="polite">@include('plan.outcome')</div>
+        <div id="outcome" class="plan-outcome" aria-live="polite">{{ $outcome }}</div>
     </div>
 </x-layout>

@@ -3,7 +3,7 @@
         <p class="step-stage">{{ $job->vehicle->plate }} · {{ $title }}</p>
         <h1>Correct an entry</h1>
         <p class="why">The journal only grows: the entry of {{ date('H:i:s', $entry->at) }} by {{ $entry->person }} stays in it, and the correction counts from now on.</p>
-        @error ('finish')<p class="error error-block" role="alert"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror
+        @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         <form method="post" action="/jobs/{{ $job->id }}/entries/{{ $entry->seq }}" class="entry" data-once>
             @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $entry->step }}"><input type="hidden" name="stay" value="1">
             @if ($form->fields !== [])

@@ -19,11 +19,11 @@
     <form method="post" action="/jobs/{{ $job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send data-photo data-most-bytes="{{ App\Photos\Photograph::MOST_BYTES }}">
         @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="stay" value="1">
         <details @if ($errors->has('photo') || $errors->has('caption')) open @endif>
-            <summary class="button button-quiet button-wide" data-key="m" data-key-label="Photograph"><x-icon name="camera"/>Photograph…</summary>
+            <summary class="button button-quiet button-wide" data-key="m" data-key-label="Photograph">@icon('camera')Photograph…</summary>
             <div @class(['field', 'has-error' => $errors->has('photo')])>
                 <label for="photo">Picture <small>JPEG, PNG or WebP, up to 12 MB</small></label>
                 <input id="photo" type="file" name="photo" accept="image/jpeg,image/png,image/webp" capture="environment" @error('photo') aria-invalid="true" aria-describedby="photo-error" @enderror>
-                <p class="error" id="photo-error" data-photo-error @unless ($errors->has('photo')) hidden @endunless><x-icon name="triangle-alert"/><span>{{ $errors->first('photo') }}</span></p>
+                <p class="error" id="photo-error" data-photo-error @unless ($errors->has('photo')) hidden @endunless>@icon('triangle-alert')<span>{{ $errors->first('photo') }}</span></p>
             </div>
             <div class="field field-text"><label for="caption">What it shows</label><input id="caption" type="text" name="caption" maxlength="200" autocomplete="off" value="{{ is_string(old('caption')) ? old('caption') : '' }}"></div>
             <button class="button button-wide">Keep the photograph</button>

@@ -45,9 +45,9 @@
             </header>
 
             @if ($ahead)
-                <p class="ahead"><x-icon name="eye"/>Still to come. <a href="/jobs/{{ $job->id }}">Back to the step in hand</a></p>
+                <p class="ahead">@icon('eye')Still to come. <a href="/jobs/{{ $job->id }}">Back to the step in hand</a></p>
             @elseif ($done)
-                <p class="ahead"><x-icon name="circle-check"/>Finished by {{ $state->closed[$step->id]->person }} at {{ date('H:i', $state->closed[$step->id]->at) }}@if ($state->closed[$step->id]->form === 'override'), passed over: “{{ $state->closed[$step->id]->text('reason') }}”@endif. <a href="/jobs/{{ $job->id }}" data-key="h" data-key-label="Step in hand">Step in hand</a></p>
+                <p class="ahead">@icon('circle-check')Finished by {{ $state->closed[$step->id]->person }} at {{ date('H:i', $state->closed[$step->id]->at) }}@if ($state->closed[$step->id]->form === 'override'), passed over: “{{ $state->closed[$step->id]->text('reason') }}”@endif. <a href="/jobs/{{ $job->id }}" data-key="h" data-key-label="Step in hand">Step in hand</a></p>
             @endif
 
             @if ($figure)<x-level :figure="$figure" :units="$units"/>@endif
@@ -55,13 +55,13 @@
             @if ($judgement)<x-verdict :judgement="$judgement"/>@endif
             @unless ($ahead)@foreach ($kind->tables($at) as $table)<x-numbers :table="$table"/>@endforeach @endunless
 
-            @error ('finish')<p class="error error-block" role="alert"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror
+            @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 
             @if (! $done && ! $ahead)
                 @foreach (array_filter($kind->hazards($at), fn ($hazard) => ! $state->hasAcknowledged($hazard->value)) as $hazard)
                         <form method="post" action="/jobs/{{ $job->id }}/cautions" class="caution" data-send>
                             @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="hazard" value="{{ $hazard->value }}">
-                            <x-icon name="triangle-alert"/><p><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</p>
+                            @icon('triangle-alert')<p><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</p>
                             <button class="button button-quiet" @if ($loop->first) data-key="a" data-key-label="Acknowledge caution" @endif>Read</button>
                         </form>
                 @endforeach
@@ -104,7 +104,7 @@
                 <form method="post" action="/jobs/{{ $job->id }}/finish" class="finish" data-send>
                     @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}">
                     @if ($obstacles !== [])
-                        <ul class="obstacles" aria-label="Before this step is finished">@foreach (array_slice($obstacles, 0, 6) as $obstacle)<li @class(['is-hard' => $obstacle->hard])><x-icon :name="$obstacle->hard ? 'octagon-x' : 'square'"/>{{ $obstacle->text }}</li>@endforeach</ul>
+                        <ul class="obstacles" aria-label="Before this step is finished">@foreach (array_slice($obstacles, 0, 6) as $obstacle)<li @class(['is-hard' => $obstacle->hard])>@icon($obstacle->hard ? 'octagon-x' : 'square'){{ $obstacle->text }}</li>@endforeach</ul>
                     @endif
                     @if ($obstacles === [])
                         <button class="button button-finish" data-key="d" data-key-label="Finish the step">{{ $step->kind === 'sign_off' ? 'Sign the record' : 'Finish step' }}</button>
@@ -113,7 +113,7 @@
                             <summary class="button button-quiet" data-key="o" data-key-label="Pass over with a reason">Pass over with a reason…</summary>
                             <label for="reason">Reason, kept in the record</label>
                             <input id="reason" name="reason" type="text" maxlength="500" value="{{ is_string(old('reason')) ? old('reason') : '' }}" autocomplete="off" @error('reason') aria-invalid="true" aria-describedby="reason-error" @enderror>
-                            @error ('reason')<p class="error" id="reason-error"><x-icon name="triangle-alert"/>{{ $message }}</p>@enderror
+                            @error ('reason')<p class="error" id="reason-error">@icon('triangle-alert'){{ $message }}</p>@enderror
                             <button class="button">Pass over</button>
                         </details>
                     @endif
