@@ -146,10 +146,15 @@ final readonly class Materials
         return array_combine(array_map(fn (Cover $c) => "cover_{$c->id}", $covers), array_map(fn (Cover $c) => "Back: {$c->label}", $covers));
     }
 
-    /** @return list<Passage> */
+    /** @return list<Passage> each part once, though the model runs it as several passages */
     private function openedPassages(): array
     {
-        return array_map(fn (string $id) => $this->circuit->passages[$id], $this->input->opened);
+        $parts = [];
+        foreach ($this->input->opened as $id) {
+            $parts[$this->circuit->passages[$id]->label] ??= $this->circuit->passages[$id];
+        }
+
+        return array_values($parts);
     }
 
     /** @return list<Port> */

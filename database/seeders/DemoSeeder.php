@@ -91,7 +91,7 @@ final class DemoSeeder extends Seeder
         self::job('SKP 208', 'vacuum', $sunniva, 55, cure: 60)->until('cure')->enter('started', [], 1);
         self::job('SKP 318', 'gravity', $imre, 150, choices: ['content' => 'family', 'opened' => []])->until('rinse')->enter('decision', ['rinse' => 'hot', 'times' => '2'], 1)->finish()
             ->enter('water_in', ['volume' => '6.1', 'vessel' => 'Mixing bucket, 0.25 L marks', 'water' => 'tap'], 4)->finish()
-            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 9)->enter('reading', ['ect' => '86', 'far' => '38', 'sign' => 'none'], 1);
+            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 9)->enter('reading', ['ect' => '89', 'far' => '38', 'sign' => 'none'], 1);
         self::job('SKP 031', 'gravity', $sunniva, 95)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 9)->enter('out', ['volume' => '6.3', 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 1)->enter('closed', ['by_feel' => '1', 'washer' => '1'], 1)->finish()
             ->enter('opened', [], 4)->enter('out', ['volume' => '0.1', 'vessel' => 'Measuring jug, 0.1 L marks', 'flow' => 'early'], 1)->enter('remedy', ['remedy' => 'left'], 1)->enter('closed', ['torque' => '25', 'washer' => '1'], 1)->finish();
         Carbon::setTestNow();

@@ -51,7 +51,7 @@ final class PlanRequest extends FormRequest
         return [
             'vehicle' => $this->isMethod('POST') ? ['required', 'integer', 'exists:vehicles,id', self::notOpenAlready(...)] : ['nullable', 'integer'],
             ...array_map(fn (array $choice) => ['nullable', 'in:'.implode(',', array_keys($choice[1]))], self::choices()),
-            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:40'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'bleeds' => ['nullable', 'array', 'max:20'], 'bleeds.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
+            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:400'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'bleeds' => ['nullable', 'array', 'max:20'], 'bleeds.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
             ...array_fill_keys(['lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours'], ['nullable', 'string', 'max:40']),
             'last_month' => ['nullable', 'date_format:Y-m', 'before_or_equal:now'], 'drains_auto' => ['nullable', 'in:0,1'],
         ];
@@ -104,7 +104,7 @@ final class PlanRequest extends FormRequest
             jobKind: $this->string('kind', PlanInput::REPAIR)->toString(),
             complaint: $this->string('complaint', 'none')->toString(),
             school: $this->string('school', PlanInput::GRAVITY)->toString(),
-            opened: $chosen ? $known('opened', array_keys($circuit->passages)) : [],
+            opened: $chosen ? array_values(array_intersect(array_keys($circuit->passages), explode(',', implode(',', $this->array('opened'))))) : [],
             drains: $known('drains', array_map(fn ($port) => $port->id, $circuit->portsOf('drain'))),
             elevationM: $shop->elevation_m,
             noseLiftMm: (float) $this->number(Field::length('lift', 'Nose raised', 0, 600), 0.0),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Sequence\Steps;
 
 use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
@@ -22,6 +23,8 @@ final class Reconcile extends StepKind
 {
     /** Volumes of a circuit model against a real engine (common practice, no source). */
     private const MODEL_SHARE = 0.02;
+
+    private const HARDLY_ML = 30.0;
 
     public function name(): string
     {
@@ -73,7 +76,7 @@ final class Reconcile extends StepKind
             return Judgement::wait('Nothing to compare', 'The content found is not recorded, so nobody knows what stayed inside.');
         }
         $more = $ledger->contentMl - $this->predicted($at);
-        $unsure = hypot($ledger->plusMinusMl, self::MODEL_SHARE * $ledger->capacityMl);
+        $unsure = $this->unsure($ledger);
         $suspects = $this->suspects($at);
         if ($suspects !== []) {
             [$port, $part, $short] = $suspects[0];
@@ -103,8 +106,15 @@ final class Reconcile extends StepKind
         foreach ($this->opened($at) as $label => $ml) {
             $rows[$label] = [$label, $at->litres(max(0.0, ((float) ($at->job->plan->predicted['retained'][$label] ?? 0.0)) - $ml)), 'drained by the point opened later'];
         }
+        $named = $this->predicted($at);
         foreach ($this->suspects($at) as [$port, $part, $short]) {
             $rows[$part] = [$part, $at->litres($short), "{$at->circuit()->port($port)->label} gave too little"];
+            $named += $short;
+        }
+        $ledger = $at->job->ledgerBefore(Stage::Rinse);
+        if ($rows !== [] && $ledger->lines !== [] && abs($ledger->contentMl - $named) > self::HARDLY_ML) {
+            $within = abs($ledger->contentMl - $named) <= $this->unsure($ledger);
+            $rows[''] = ['Not accounted for', $at->litres($ledger->contentMl - $named), $within ? 'within the ± of vessels and model' : 'more than the ± of vessels and model: '.$this->shortest($at)];
         }
 
         return $rows === [] ? [] : [new Table('Where it stands', ['Part', 'Keeps', 'Because'], array_values($rows))];
@@ -132,6 +142,25 @@ final class Reconcile extends StepKind
         }
 
         return $choices;
+    }
+
+    private function unsure(Ledger $ledger): float
+    {
+        return hypot($ledger->plusMinusMl, self::MODEL_SHARE * $ledger->capacityMl);
+    }
+
+    /** The point that gave the least of what it should, in words. */
+    private function shortest(Situation $at): string
+    {
+        $missing = [];
+        foreach ($at->job->stepsOf('drain') as $step) {
+            $seen = $at->seenFrom($step);
+            $missing[(string) $step->params['port']] = (new Drain)->expected($seen) - $seen->sum('out', 'volume');
+        }
+        arsort($missing);
+        $port = array_key_first($missing);
+
+        return $port === null || $missing[$port] <= 0.0 ? 'read the content found again' : "{$at->circuit()->port($port)->label} gave {$at->litres($missing[$port])} less than expected";
     }
 
     /** What the model keeps with the points that have been opened by now. */

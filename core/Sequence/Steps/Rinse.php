@@ -8,7 +8,9 @@ use Aqbel\Core\Coolant\Compatibility;
 use Aqbel\Core\Coolant\Rinse as Chain;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Run\Entry;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\Field;
 use Aqbel\Core\Sequence\Figure;
@@ -139,6 +141,19 @@ final class Rinse extends StepKind
             'cleaner' => RinseFill::cycle($at, [RinseFill::WATER, RinseFill::CLEANER, ...$plain]),
             'backflush' => [new Step('back_flush', 'back_flush', Stage::Rinse), ...RinseFill::cycle($at, $plain)],
             'flow' => [new Step('rinse_flow', 'rinse_flow', Stage::Rinse)],
+            default => [],
+        };
+    }
+
+    /** Records from before the cycles were steps of their own hold their water here. */
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        $ml = $entry->number('volume') ?? 0.0;
+        $unsure = $at->rules()->plusMinusMl($entry->text('vessel'));
+
+        return match ($entry->form) {
+            'water_in' => [new Line('Rinse water in', $ml, $unsure, 0.0)],
+            'water_out' => [new Line('Rinse water out', -$ml, $unsure, null)],
             default => [],
         };
     }
