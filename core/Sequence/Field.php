@@ -103,6 +103,12 @@ final readonly class Field
         return new self(...[...get_object_vars($this), 'default' => $text]);
     }
 
+    /** The same choice, taken as its default where nothing is said. */
+    public function optional(): self
+    {
+        return new self(...[...get_object_vars($this), 'required' => false]);
+    }
+
     /** The same field asked for in one unit, whatever the person's own. */
     public function in(Unit $unit): self
     {
@@ -146,6 +152,9 @@ final readonly class Field
             $ticked = in_array($raw, ['1', 1, true, 'on'], true);
 
             return $ticked || ! $this->required ? [$ticked, null] : throw $this->invalid("Tick “{$this->label}” once it is true.");
+        }
+        if ($raw === null && $this->type === 'choice' && ! $this->required) {
+            return [$this->default, null];
         }
         if ($raw !== null && ! is_scalar($raw)) {
             throw $this->invalid('Enter one value.');

@@ -27,6 +27,7 @@ use Aqbel\Core\Sequence\Materials;
 use Aqbel\Core\Sequence\NextChange;
 use Aqbel\Core\Sequence\Plan;
 use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Sequence\Steps\MixStep;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -420,6 +421,18 @@ final class FirstHalfTest extends TestCase
         }
         [$kept] = $kind->shelf($job->at('left_over'), new Entry(1, 0, '', 'left_over', 'kept', ['volume' => 1400.0]));
         self::assertSame([1400.0, 0.5], [$kept->ml, $kept->new->fraction]);
+    }
+
+    public function test_a_weak_circuit_asks_for_a_stronger_top_up_and_the_liquid_counts(): void
+    {
+        $weak = self::drainedAmbulance()->write('mix', 'batch', ['concentrate' => 4500.0, 'water' => 6500.0])->write('fill_level', 'poured', ['volume' => 10500.0, 'vessel' => self::JUG]);
+        self::assertStringContainsString('make the next top-up concentrate', MixStep::nextPour($weak->at('cold_level:1')));
+        $before = $weak->state()->ledger()->glycolMl;
+        $after = fn (string $liquid) => (clone $weak)->write('cold_level:1', 'topped', ['volume' => 400.0, 'vessel' => self::JUG, 'liquid' => $liquid])->state()->ledger()->glycolMl - $before;
+        self::assertEqualsWithDelta(400.0, $after('concentrate'), 1e-6);
+        self::assertEqualsWithDelta(0.0, $after('water'), 1e-6);
+        self::assertEqualsWithDelta(400.0 * 4500 / 11000, $after('batch'), 1e-6);
+        self::assertSame('', MixStep::nextPour(self::drainedAmbulance()->at('cold_level:1')), 'on target there is nothing to say');
     }
 
     public function test_the_baseline_stands_beside_the_same_readings_afterwards(): void

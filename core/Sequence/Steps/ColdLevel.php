@@ -57,7 +57,7 @@ final class ColdLevel extends StepKind
     public function forms(Situation $at): array
     {
         return $at->has('opened') ? [
-            new Form('topped', 'Record top-up', $this->vesselFields($at, 'volume', 'Topped up', 'Measuring jug, 0.1 L marks')),
+            new Form('topped', 'Record top-up', [...$this->vesselFields($at, 'volume', 'Topped up', 'Measuring jug, 0.1 L marks'), MixStep::liquidField($at)]),
             new Form('level', 'Record level', [Field::choice('level', 'Level now', ['mark' => 'At the mark', 'below' => 'Below', 'above' => 'Above'], 'mark')], $at->has('topped')),
         ] : [new Form('opened', 'Open the neck', [Field::temperature('ect', 'Coolant now')])];
     }
@@ -73,7 +73,7 @@ final class ColdLevel extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'topped' ? [] : [new Line('Topped up, cold', $entry->number('volume') ?? 0.0, $at->rules()->plusMinusMl($entry->text('vessel')), MixStep::batchFraction($at) ?? $at->job->plan->input->targetFraction)];
+        return $entry->form !== 'topped' ? [] : [new Line('Topped up, cold', $entry->number('volume') ?? 0.0, $at->rules()->plusMinusMl($entry->text('vessel')), MixStep::liquidFraction($at, $entry))];
     }
 
     public function obstacles(Situation $at): array

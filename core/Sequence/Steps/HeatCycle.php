@@ -88,7 +88,7 @@ final class HeatCycle extends StepKind
         ])];
         $forms[] = $this->fanRuns($at) ? new Form('fan_off', 'Fan went off', [], false) : new Form('fan_on', 'Fan came on', [], false);
         if ($this->neck($at) !== 'sealed') {
-            $forms[] = new Form('topped', 'Record top-up', $this->vesselFields($at, 'volume', 'Topped up, glasses and rag', 'Measuring jug, 0.1 L marks'), false);
+            $forms[] = new Form('topped', 'Record top-up', [...$this->vesselFields($at, 'volume', 'Topped up, glasses and rag', 'Measuring jug, 0.1 L marks'), MixStep::liquidField($at)], false);
         }
         $off = new Form('shut_off', 'Engine is off', [], $at->has('reading'));
 
@@ -110,7 +110,7 @@ final class HeatCycle extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'topped' ? [] : [new Line('Topped up, running', $entry->number('volume') ?? 0.0, $at->rules()->plusMinusMl($entry->text('vessel')), MixStep::batchFraction($at) ?? $at->job->plan->input->targetFraction)];
+        return $entry->form !== 'topped' ? [] : [new Line('Topped up, running', $entry->number('volume') ?? 0.0, $at->rules()->plusMinusMl($entry->text('vessel')), MixStep::liquidFraction($at, $entry))];
     }
 
     public function obstacles(Situation $at): array
@@ -192,7 +192,7 @@ final class HeatCycle extends StepKind
 
         return match (true) {
             $last->text('sign') !== 'none' => Judgement::stop('Shut off now', 'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.'),
-            $ect >= $limit->limit->degC() => Judgement::stop('Shut off now', "{$at->degrees($ect)} is at the limit of {$at->degrees($limit->limit->degC())}: {$limit->because}."),
+            $ect >= $limit->limit->degC() => Judgement::stop('Shut off now', "{$at->degrees($ect)} has reached the limit of {$at->degrees($limit->limit->degC())}: {$limit->because}."),
             $full !== null && $ect >= $full + 3.0 && $ect - (float) $last->number('far') > self::THERMOSTAT_GAP_C => Judgement::stop('Thermostat shut', 'Hot before it and cold behind it: an air pocket at the thermostat, or fitted the wrong way round. Shut off, cool, top up.'),
             $full !== null && $ect >= $full - 5.0 && $coldest < self::COLD_AIR_C => Judgement::stop('Heater cold', 'Air in the heater core, or the level is low. Shut off, cool, top up; then higher idle when it is safe.'),
             default => null,

@@ -41,6 +41,11 @@ final class MixStep extends StepKind
 
     private const MOST = 0.6;
 
+    private const LIQUIDS = ['batch' => 'The batch', 'concentrate' => 'Concentrate', 'water' => 'Water'];
+
+    /** Off by less than this a top-up changes nothing worth saying. */
+    private const OFF = 0.02;
+
     /** What rounding to the marks of a bucket may add. */
     private const MARKS = 0.015;
 
@@ -225,6 +230,30 @@ final class MixStep extends StepKind
     public static function batchFraction(Situation $at): ?float
     {
         return self::mixed($at, $at->job->stepsOf('mix'))['fraction'];
+    }
+
+    /** What a top-up is made with; the batch, as long as the circuit stands where it should. */
+    public static function liquidField(Situation $at): Field
+    {
+        return Field::choice('liquid', 'With', self::LIQUIDS, 'batch', self::nextPour($at))->optional();
+    }
+
+    /** Glycol share of what was topped up with. */
+    public static function liquidFraction(Situation $at, Entry $entry): float
+    {
+        return match ($entry->text('liquid')) {
+            'concentrate' => 1.0, 'water' => 0.0, default => self::batchFraction($at) ?? $at->job->plan->input->targetFraction
+        };
+    }
+
+    /** Where the circuit stands and what the next pour should be; empty while it is on target. */
+    public static function nextPour(Situation $at): string
+    {
+        $now = $at->job->ledger()->fraction();
+        $wanted = $at->job->plan->input->targetFraction;
+
+        return $now === null || abs($now - $wanted) <= self::OFF ? ''
+            : "The ledger has {$at->say($now, Unit::Percent)}, {$at->say($wanted, Unit::Percent)} is wanted: make the next top-up ".($now < $wanted ? 'concentrate.' : 'water.');
     }
 
     /** mL mixed in the job. */

@@ -125,7 +125,7 @@ final class RinseRun extends StepKind
 
         return match (true) {
             $this->running($at) && $last->text('sign') !== 'none' => Judgement::stop('Shut off now', 'Steam, a lamp or a drip ends the run. Let it cool, then look.'),
-            $this->running($at) && $last->number('ect') >= $limit->limit->degC() => Judgement::stop('Shut off now', "{$at->degrees((float) $last->number('ect'))} is at the limit of {$at->degrees($limit->limit->degC())}: what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
+            $this->running($at) && $last->number('ect') >= $limit->limit->degC() => Judgement::stop('Shut off now', "{$at->degrees((float) $last->number('ect'))} has reached the limit of {$at->degrees($limit->limit->degC())}: what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
             $this->mixed($at) => Judgement::pass('Mixed', 'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.'),
             ! $this->running($at) => Judgement::wait('Not mixed', 'The far side stayed cold: behind the thermostat the old coolant still stands.'),
             default => Judgement::wait('Not mixed yet', 'The far side of the thermostat is still cold. Read again in a few minutes.'),
