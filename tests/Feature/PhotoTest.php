@@ -98,6 +98,12 @@ final class PhotoTest extends ShopTestCase
         self::assertStringContainsString('50 million pixels', (string) session('errors')->first('photo'));
     }
 
+    public function test_a_body_larger_than_the_server_takes_is_answered_in_words(): void
+    {
+        $job = $this->plan();
+        $this->actingAs($this->imre)->call('POST', "/jobs/{$job->id}/photos", server: ['CONTENT_LENGTH' => (string) (1 << 40)])->assertStatus(413)->assertSee('far too large')->assertSee('Nothing was stored');
+    }
+
     public function test_missing_file_foreign_step_and_steps_ahead_are_refused(): void
     {
         $job = $this->plan();

@@ -57,8 +57,9 @@ final class PlanController
     {
         $schools = Planner::schools($circuit, $input);
         $plan = $schools[$input->school] ?? $schools[PlanInput::GRAVITY];
-        $comparison = Cache::remember('compare.'.sha1(serialize([$circuit, $input->drains, $input->tools, $input->bleeds, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 24 * self::KEPT_S,
-            fn () => Comparison::of($circuit, $input->drains, $input->tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg, bleeds: $input->bleedsOf($circuit)));
+        $tools = $input->jobKind === PlanInput::BLEED ? array_values(array_diff($input->tools, ['vacuum_filler'])) : $input->tools;
+        $comparison = Cache::remember('compare.'.sha1(serialize([$circuit, $input->drains, $tools, $input->bleeds, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 24 * self::KEPT_S,
+            fn () => Comparison::of($circuit, $input->drains, $tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg, bleeds: $input->bleedsOf($circuit)));
 
         return view('plan.outcome', [
             'circuit' => $circuit, 'input' => $input, 'schools' => array_keys($schools), 'comparison' => $comparison, 'plan' => $plan, 'before' => $before,

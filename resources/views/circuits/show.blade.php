@@ -14,8 +14,19 @@
                 <div><dt>Cold level</dt><dd>{{ $facts->coldLevel }}</dd></div>
             </dl>
             <table class="list"><thead><tr><th scope="col">Point</th><th scope="col">Access and tool</th><th scope="col">Torque, washer</th></tr></thead><tbody>
-                @foreach ($circuit->ports as $port)<tr><th scope="row">{{ $port->label }}</th><td>{{ $port->access }}@if ($port->tool) <small>{{ $port->tool }}</small>@endif</td><td>{{ $port->torqueNm === null ? ($port->kind === 'fill' ? '' : 'by feel') : $units->format($port->torqueNm, Dimension::Torque) }}@if ($port->washer) <small>{{ $port->washer }}</small>@endif</td></tr>@endforeach
+                @foreach ($circuit->ports as $port)<tr><th scope="row">{{ $port->label }}</th><td>@if ($port->behind)Off first: {{ mb_strtolower(implode(', ', array_map(fn ($c) => $circuit->covers[$c]->label, $port->behind))) }}@if ($port->access). @endif @endif{{ $port->behind ? ucfirst($port->access) : $port->access }}@if ($port->tool) <small>{{ $port->tool }}</small>@endif</td><td>{{ $port->torqueNm === null ? ($port->kind === 'fill' ? '' : 'by feel') : $units->format($port->torqueNm, Dimension::Torque) }}@if ($port->washer) <small>{{ $port->washer }}</small>@endif</td></tr>@endforeach
             </tbody></table>
+            @php $opening = array_filter($circuit->passages, fn ($passage) => $passage->parts !== [] || $passage->torqueNm !== null); @endphp
+            @if ($opening !== [])
+                <table class="list"><thead><tr><th scope="col">Opening</th><th scope="col">Uses up</th><th scope="col">Joint</th></tr></thead><tbody>
+                    @foreach ($opening as $passage)<tr><th scope="row">{{ $passage->label }}</th><td>{{ implode(', ', $passage->parts) ?: '–' }}</td><td>{{ $passage->torqueNm === null ? 'clamp, or by feel' : $units->format($passage->torqueNm, Dimension::Torque) }}</td></tr>@endforeach
+                </tbody></table>
+            @endif
+            @if ($circuit->covers !== [])
+                <table class="list"><thead><tr><th scope="col">Cover</th><th scope="col">Off and on</th><th scope="col">Back</th></tr></thead><tbody>
+                    @foreach ($circuit->covers as $cover)<tr><th scope="row">{{ $cover->label }}</th><td>{{ round($cover->minutes) }} min</td><td>{{ $cover->neededToRun ? 'before the first start' : 'after the leak check' }}</td></tr>@endforeach
+                </tbody></table>
+            @endif
         </div>
     </div>
 </x-layout>

@@ -8,6 +8,7 @@
     use Aqbel\Core\Sequence\Figure;
     use Aqbel\Core\Sequence\Materials;
     use Aqbel\Core\Sequence\NextChange;
+    use Aqbel\Core\Sequence\PlanInput;
     use Aqbel\Core\Sequence\Stage;
     use Aqbel\Core\Sequence\StepCatalogue;
     $units = auth()->user()->units;
@@ -19,10 +20,15 @@
     $materials = new Materials($circuit, $input);
     $compatible = $input->compatibility();
     $due = NextChange::before($input);
+    $bleeding = $input->jobKind === PlanInput::BLEED;
     $money = fn (float $price) => number_format($price, 2).($input->rules->currency === '' ? '' : ' '.$input->rules->currency);
     $verdicts = [DrainWorth::MUST => 'must', DrainWorth::WORTH => 'worth it', DrainWorth::LEAVE => 'leave shut'];
 @endphp
 <section class="plan-numbers" aria-label="Predicted">
+    @if ($bleeding)
+        <x-level :figure="new Figure('Air a fill leaves here', $p['fill']['air_ml'], Dimension::Volume, Figure::PREDICTED, $comparison->limitMl, 'allowed')" :units="$units"/>
+        <dl class="facts">@foreach ($p['fill']['pockets'] as $pocket)<div><dt>{{ $pocket['label'] }}</dt><dd>{{ $volume($pocket['volume_ml']) }}</dd></div>@endforeach</dl>
+    @else
     <x-level :figure="new Figure('Coolant needed', $p['needed_ml'], Dimension::Volume, Figure::PREDICTED, $p['capacity_ml'], 'capacity')" :units="$units"/>
     <dl class="facts">
         @foreach ($p['drains'] as $drain)<div><dt>{{ $circuit->ports[$drain['port']]->label }} lets out</dt><dd>{{ $volume($drain['volume_ml']) }}</dd></div>@endforeach
@@ -31,15 +37,17 @@
         <div><dt>Water</dt><dd>{{ $volume($p['water_ml']) }}</dd></div>
         <div><dt>Circuit in the end @if ($input->frostC !== null)<small>for {{ $units->format($input->frostC, Dimension::Temperature) }}</small>@endif</dt><dd>{{ $units->format($p['final_fraction'], Unit::Percent) }}</dd></div>
     </dl>
+    @endif
 </section>
 <section class="plan-notes" aria-label="What this job depends on" data-recommended="{{ implode(' ', DrainWorth::recommended($worth)) }}">
     @if (($before['watch'] ?? []) !== [])<p class="plan-note tone-wait">@icon('eye')<span><b>To watch, from {{ $before['job']->number() }}:</b> {{ implode('; ', $before['watch']) }}.</span></p>@endif
+    @if ($bleeding)<p class="plan-note">@icon('eye')<span><b>Nothing is drained.</b> Top up, open the points in their order, and prove it hot. What has been poured in since somebody’s work is unknown: read the level first.</span></p>@endif
     @if ($input->leakFirst())<p class="plan-note tone-stop">@icon('triangle-alert')<span><b>Find the drip first.</b> Coolant has been disappearing: the circuit is topped up and pressed cold before anything is drained.</span></p>@endif
     @if ($input->drains !== [])<p @class(['plan-note', 'tone-wait' => $compatible->oldShareAllowed(1.0) !== null])>@icon($compatible->oldShareAllowed(1.0) === null ? 'circle-check' : 'triangle-alert')<span><b>{{ $compatible->verdict() }}.</b> {{ $compatible->reason() }} @if (($old = $compatible->oldShareAllowed($input->rules->oldShare)) !== null)At most {{ $units->format($old, Unit::Percent) }} may stay: {{ $p['rinses'] === 0 ? 'the drain alone does that' : 'about '.$p['rinses'].' × rinse' }}. @endif Wanted: {{ mb_strtolower($circuit->facts->base->label()) }}@if ($circuit->facts->inhibitor !== ''), {{ $circuit->facts->inhibitor }}@endif.</span></p>@endif
     @unless ($p['reachable'])<p class="plan-note tone-stop">@icon('octagon-x')<span><b>{{ $units->format($input->targetFraction, Unit::Percent) }} is out of reach.</b> With {{ $volume($p['retained_ml']) }} staying inside the circuit comes only to {{ $units->format($p['final_fraction'], Unit::Percent) }}. Open another drain, or pour concentrate.</span></p>@endunless
     @if ($due)<p @class(['plan-note', 'tone-stop' => $due['share'] >= 1, 'tone-wait' => $due['due'] && $due['share'] < 1])>@icon($due['due'] ? 'triangle-alert' : 'circle-check')<span><b>{{ $due['share'] >= 1 ? 'The coolant is overdue' : ($due['due'] ? 'The coolant is due' : 'The coolant has time left') }}:</b> {{ round(100 * $due['share']) }} % of the shop’s interval, by {{ $due['by'] }}.</span></p>@endif
 </section>
-@if ($input->jobKind !== 'bleed' && $worth !== [])
+@if (! $bleeding && $worth !== [])
     <section class="plan-worth" aria-labelledby="worth-title">
         <h2 id="worth-title">Which drains are worth it</h2>
         <table class="list"><thead><tr><th scope="col">Point</th><th scope="col">Lets out, on top</th><th scope="col">Hands</th><th scope="col">Verdict</th></tr></thead><tbody>
@@ -51,6 +59,8 @@
     <div><h2>Comes off</h2>@forelse ($materials->covers() as $cover)<p>{{ $cover->label }} <small>{{ round($cover->minutes) }} min{{ $cover->neededToRun ? ', needed to run' : '' }}</small></p>@empty<p class="help">Nothing.</p>@endforelse</div>
     <div><h2>Parts</h2>@forelse ($materials->parts() as $part)<p>{{ $part }}</p>@empty<p class="help">None from the circuit’s own data.</p>@endforelse</div>
     <div class="shopping"><h2>Coolant to buy</h2>
+        @if ($bleeding)<p>A litre of mixed coolant for topping up, {{ $circuit->facts->inhibitor === '' ? 'the family the manual names' : $circuit->facts->inhibitor }}.</p>
+        @else
         @foreach ($ways as $way)
             <div @class(['shopping-way', 'is-first' => $loop->first])>
                 <p><b>{{ $way->stock === Offer::PREMIX ? 'Premix '.$units->format($way->stockFraction, Unit::Percent) : 'Concentrate and water' }}</b> @if ($way->offered)<b class="price">{{ $money($way->cost) }}</b>@endif</p>
@@ -62,6 +72,7 @@
             </div>
         @endforeach
         <p class="help">With 15 % more than the predicted need. Premix cannot be mis-mixed; concentrate is cheaper.</p>
+        @endif
     </div>
 </section>
 <section class="schools" aria-labelledby="schools-title">
@@ -77,7 +88,7 @@
     @endforeach
     <p class="help">Allowed: {{ $volume($comparison->limitMl) }}. @if ($comparison->cheapest)Cheapest fill under it: {{ implode(', ', array_filter([$comparison->cheapest['open'] === [] ? 'no bleed point' : implode(' and ', array_map(fn ($id) => $circuit->ports[$id]->label, $comparison->cheapest['open'])), $comparison->cheapest['nose_lift_mm'] > 0 ? 'nose raised '.$units->format($comparison->cheapest['nose_lift_mm'], Dimension::Length) : null, $comparison->cheapest['head_mm'] > 0 ? 'funnel '.$units->format($comparison->cheapest['head_mm'], Dimension::Length).' above the neck' : null])) }}.@else No raise, funnel and bleed points get under it by pouring.@endif</p>
     @foreach ($comparison->never as $never)<p class="help"><b>{{ $circuit->ports[$never['port']]->label }} cannot run as it stands</b>@if ($never['missing_mm'] > 0): {{ $units->format($never['missing_mm'], Dimension::Length) }} above the neck. A funnel that high{{ $never['nose_lift_mm'] ? ', or the nose raised '.$units->format($never['nose_lift_mm'], Dimension::Length).',' : '' }} would do.@else: air seals it off first.@endif</p>@endforeach
-    @unless (in_array('vacuum', $schools, true))<p class="help">Vacuum fill: needs the vacuum filler at hand.</p>@endunless
+    @unless (in_array('vacuum', $schools, true))<p class="help">Vacuum fill: {{ $bleeding ? 'needs the circuit drained' : 'needs the vacuum filler at hand' }}.</p>@endunless
     @if ($plan->input->school === 'gravity')
         <p class="help">@if ($p['fill']['pockets'])As chosen, air stays at: {{ collect($p['fill']['pockets'])->map(fn ($k) => $k['label'].' '.$volume($k['volume_ml']))->implode('; ') }}.@else No air stays.@endif</p>
     @else
