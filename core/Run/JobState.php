@@ -127,6 +127,33 @@ final class JobState
         return $ran;
     }
 
+    /** The job as it stood when this step was in hand: what later steps wrote, and ordered, is not in it. */
+    public function asAt(Step $step): self
+    {
+        $order = array_flip(array_keys($this->steps));
+        $at = $order[$step->id];
+        $lines = array_filter($this->journal->lines, fn (Entry $line) => ($order[$line->step] ?? $at + 1) < $at
+            || ($line->step === $step->id && $line->form !== self::FINISH && $line->form !== self::OVERRIDE));
+
+        return new self($this->circuit, $this->plan, new Journal(array_values($lines)));
+    }
+
+    /** Whether anything that was entered has been corrected or taken back since. */
+    public function wasCorrected(): bool
+    {
+        return array_filter($this->journal->lines, fn (Entry $line) => $line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW) !== [];
+    }
+
+    /** What a step came to: as judged when it was finished, and judged again where something was corrected. */
+    public function verdictOf(Step $step, int $now): ?string
+    {
+        $closed = $this->closed[$step->id] ?? null;
+        $stored = $closed?->text('verdict');
+
+        return $closed !== null && ! $this->wasCorrected() ? ($stored === '' ? null : $stored)
+            : StepCatalogue::of($step)->judge(($closed === null ? $this : $this->asAt($step))->at($step, $now))?->verdict;
+    }
+
     /** The nearest step of a kind before the one given. */
     public function before(Step $step, string $kind): ?Step
     {

@@ -9,6 +9,7 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Coolant\Compatibility;
 use Aqbel\Core\Coolant\Mix;
+use Aqbel\Core\Coolant\Rinse;
 use Aqbel\Core\Quantity\Length;
 use Aqbel\Core\Quantity\Volume;
 
@@ -100,10 +101,22 @@ final readonly class PlanInput
         return $this->compatibility() === Compatibility::Water ? 0.0 : $circuit->facts->targetFraction;
     }
 
+    /** How often it has to be rinsed for what is in it now; what the drain shows may add to that. */
+    public function rinses(float $usableMl, float $retainedMl): int
+    {
+        $allowed = $this->compatibility()->oldShareAllowed($this->rules->oldShare);
+        $keeps = $retainedMl / $usableMl;
+
+        return $allowed === null || $keeps >= 1.0 ? 0 : Rinse::from($keeps, $keeps, $usableMl, $allowed)->rinses;
+    }
+
     /** What the circuit takes when this much stays inside after the drain. */
     public function mix(Circuit $circuit, float $usableMl, float $retainedMl): Mix
     {
-        return new Mix(Volume::millilitres($usableMl), Volume::millilitres(min($usableMl, $retainedMl)), $this->presumedFraction($circuit), $this->targetFraction, $this->stockFraction);
+        $keeps = min(1.0, $retainedMl / $usableMl);
+        $fraction = $this->presumedFraction($circuit) * $keeps ** $this->rinses($usableMl, $retainedMl);
+
+        return new Mix(Volume::millilitres($usableMl), Volume::millilitres($keeps * $usableMl), $fraction, $this->targetFraction, $this->stockFraction);
     }
 
     public function atmosphere(): Atmosphere

@@ -7,7 +7,6 @@ namespace Aqbel\Core\Sequence;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Cover;
 use Aqbel\Core\Circuit\Passage;
-use Aqbel\Core\Coolant\Rinse;
 use Aqbel\Core\Hydrostatics\Drainage;
 use Aqbel\Core\Hydrostatics\Filling;
 use Aqbel\Core\InvalidField;
@@ -110,7 +109,7 @@ final readonly class Planner
             'concentrate_ml' => $mix->stock()->mL(),
             'water_ml' => $mix->water()->mL(),
             'usable_ml' => $usable,
-            'rinses' => $this->rinses($usable, $drainage->retainedMl),
+            'rinses' => $this->input->rinses($usable, $drainage->retainedMl),
             'reachable' => $mix->reachable(),
             'final_fraction' => $mix->finalFraction(),
         ];
@@ -131,15 +130,6 @@ final readonly class Planner
         }
 
         return $drains;
-    }
-
-    /** How often it has to be rinsed for what is in it now; what the drain shows may add to that. */
-    private function rinses(float $usableMl, float $retainedMl): int
-    {
-        $allowed = $this->input->compatibility()->oldShareAllowed($this->input->rules->oldShare);
-        $keeps = $retainedMl / $usableMl;
-
-        return $allowed === null || $keeps >= 1.0 ? 0 : Rinse::from($keeps, $keeps, $usableMl, $allowed)->rinses;
     }
 
     private function vacuum(float $voidMl, float $headspaceMl): VacuumPlan

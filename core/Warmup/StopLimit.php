@@ -20,9 +20,9 @@ final readonly class StopLimit
 
     public function __construct(public Temperature $boiling, public ?Temperature $fanOn = null, ?Temperature $vehicleLimit = null)
     {
-        $candidates = ['boiling at this neck state − 10 °C' => $boiling->degC() - self::BOILING_MARGIN];
+        $candidates = ['a safe margin below boiling, with the neck as it stands' => $boiling->degC() - self::BOILING_MARGIN];
         if ($fanOn !== null) {
-            $candidates['fan-on + 5 °C'] = $fanOn->degC() + self::ABOVE_FAN;
+            $candidates['just above fan-on'] = $fanOn->degC() + self::ABOVE_FAN;
         }
         if ($vehicleLimit !== null) {
             $candidates['the vehicle’s own limit'] = $vehicleLimit->degC();

@@ -25,8 +25,12 @@ final class DemoWalk
         'cool_down' => [['reading', ['ect' => '24', 'air' => '16'], 1]],
         'inspect' => [['condition', ['hoses' => 'good', 'clamps' => 'marked', 'cap' => 'good', 'fins' => 'clear', 'tank' => 'readable', 'pipes' => 'sound', 'drips' => 'Damp under the left mount, old'], 3]],
         'look' => [['seen', ['coolant' => 'clean', 'next' => 'waste'], 1]],
-        'rinse' => [['decision', ['rinse' => 'skip', 'times' => '1'], 1]],
         'cure' => [['started', [], 1]],
+        'find_drip' => [['topped', ['volume' => '0.1', 'vessel' => 'Measuring jug, 0.1 L marks', 'liquid' => 'water'], 2], ['test', ['start' => '60', 'end' => '59', 'held' => '5'], 6], ['drip', ['place' => 'cap', 'where' => 'below the seal', 'gas' => 'undone'], 1]],
+        'find_cause' => [['cause', ['cause' => 'oil_cooler', 'how' => 'air test'], 20]],
+        'jar_test' => [['jar', ['jar' => 'clear'], 3]],
+        'rinse_run' => [['start', ['place' => 'extraction', 'neck' => 'sealed'], 11], ['reading', ['ect' => '96', 'far' => '89', 'sign' => 'none'], 3], ['shut_off', [], 95]],
+        'rinse_flow' => [['water_in', ['volume' => '9', 'vessel' => 'Mixing bucket, 0.25 L marks'], 6], ['water_out', ['volume' => '9', 'vessel' => 'Drain pan, 0.5 L marks', 'runs' => 'clear'], 2]],
         'complaint' => [['answer', ['answer' => 'gone'], 1]],
         'left_over' => [['kept', ['volume' => '0.6 L'], 2]],
         'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
@@ -49,6 +53,17 @@ final class DemoWalk
     public function until(?string $stop): self
     {
         while (($step = $this->job->state()->stepInHand()) !== null && $step->id !== $stop) {
+            $this->step();
+        }
+
+        return $this;
+    }
+
+    /** The step in hand, done and finished. */
+    public function step(): self
+    {
+        $step = $this->job->state()->stepInHand();
+        if ($step !== null) {
             foreach (StepCatalogue::of($step)->hazards($this->job->state()->at($step, now()->getTimestamp())) as $hazard) {
                 $this->recorder()->acknowledge($step->id, $hazard->value);
             }
@@ -103,7 +118,10 @@ final class DemoWalk
     {
         $kind = StepCatalogue::of($step);
         if ($kind instanceof Checklist) {
-            $form = $kind->forms($this->job->state()->at($step, now()->getTimestamp()))[0];
+            $form = $kind->forms($this->job->state()->at($step, now()->getTimestamp()))[0] ?? null;
+            if ($form === null) {
+                return;
+            }
             $this->enter('ticked', array_fill_keys(array_map(fn ($field) => $field->name, $form->fields), '1'), 4);
 
             return;
@@ -115,12 +133,33 @@ final class DemoWalk
             'vacuum_fill' => [['poured', ['volume' => $this->litres(0.45), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '16.5'], 3], ['poured', ['volume' => $this->litres(0.4), 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '0'], 3]],
             'fill_level' => [['poured', ['volume' => $this->litres(0.97), 'vessel' => 'Measuring jug, 0.1 L marks'], 3], ['returned', ['caught' => $this->litres(0.02), 'left' => $this->litres(0.01), 'spilt' => '20 mL'], 1], ['at_mark', [], 1]],
             'pressure_test' => [['test', ['start' => (string) min(88, $this->job->state()->circuit->facts->capKpa ?? 50), 'end' => (string) (min(88, $this->job->state()->circuit->facts->capKpa ?? 50) - 1), 'held' => '5'], 6]],
+            'rinse' => [['decision', $this->proposed($step), 1]],
+            'rinse_fill' => [['water_in', ['volume' => $this->litres(1.0), 'vessel' => 'Mixing bucket, 0.25 L marks', 'water' => 'tap'], 6]],
+            'rinse_drain' => [['water_out', ['volume' => (string) round(max(0.1, ($this->job->state()->ledger()->contentMl - $this->job->state()->plan->predicted['retained_ml']) / 1000.0), 2), 'vessel' => 'Drain pan, 0.5 L marks', 'runs' => 'clear', 'closed' => '1'], 8]],
+            'cured' => $this->waitForIt($step),
             'heat_cycle' => $this->hotEnough(),
             default => self::ANSWERS[$step->kind] ?? [],
         };
         foreach ($answers as [$form, $fields, $minutes]) {
             $this->enter($form, $fields, $minutes);
         }
+    }
+
+    /** @return array<string, string> what the first form of the step proposes */
+    private function proposed(Step $step): array
+    {
+        $fields = StepCatalogue::of($step)->forms($this->job->state()->at($step, now()->getTimestamp()))[0]->fields;
+
+        return array_map(fn ($field) => (string) $field->default, array_column(array_map(fn ($field) => [$field->name, $field], $fields), 1, 0));
+    }
+
+    /** @return list<never> */
+    private function waitForIt(Step $step): array
+    {
+        $clock = StepCatalogue::of($step)->clock($this->job->state()->at($step, now()->getTimestamp()));
+        Carbon::setTestNow(Carbon::createFromTimestamp(max(now()->getTimestamp(), $clock->until ?? 0) + 1));
+
+        return [];
     }
 
     /** A share of the room that is left in the circuit now, as it would be typed. */

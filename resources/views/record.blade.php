@@ -35,8 +35,8 @@
             @continue ($steps === [])
             <section><h2>{{ $stage->value }} · {{ $stage->label() }}</h2>
                 @foreach ($steps as $s)
-                    @php $at = $state->at($s, $now, $units); $judgement = StepCatalogue::of($s)->judge($at); @endphp
-                    <h3>{{ StepCatalogue::of($s)->title($at) }} @if ($judgement)<small>{{ $judgement->verdict }}</small>@endif</h3>
+                    @php $at = $state->at($s, $now, $units); $verdict = $state->verdictOf($s, $now); @endphp
+                    <h3>{{ StepCatalogue::of($s)->title($at) }} @if ($verdict)<small>{{ $verdict }}</small>@endif</h3>
                     <table><tbody>@foreach ($state->entriesOf($s->id) as $entry)
                         <tr><td class="when">{{ date('m-d H:i', $entry->at) }}</td><td>{{ $entry->said }}@if ($entry->correction) <small>(corrected {{ date('H:i', $entry->correction['at']) }} by {{ $entry->correction['by'] }}@if ($entry->correction['reason']): {{ $entry->correction['reason'] }}@endif)</small>@endif</td><td class="who">{{ $entry->person }}</td></tr>
                     @endforeach</tbody></table>

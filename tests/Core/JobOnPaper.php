@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
+use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\CircuitReader;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
@@ -13,6 +14,7 @@ use Aqbel\Core\Run\JobState;
 use Aqbel\Core\Run\Journal;
 use Aqbel\Core\Run\Situation;
 use Aqbel\Core\Sequence\HouseRules;
+use Aqbel\Core\Sequence\Plan;
 use Aqbel\Core\Sequence\PlanInput;
 use Aqbel\Core\Sequence\Planner;
 use Aqbel\Core\Sequence\StepCatalogue;
@@ -24,6 +26,10 @@ final class JobOnPaper
     private array $lines = [];
 
     private int $now = 1_000_000;
+
+    private ?Circuit $read = null;
+
+    private ?Plan $plan = null;
 
     private function __construct(public readonly PlanInput $input, private readonly string $circuit)
     {
@@ -57,9 +63,10 @@ final class JobOnPaper
 
     public function state(): JobState
     {
-        $circuit = CircuitReader::read(self::document($this->circuit));
+        $this->read ??= CircuitReader::read(self::document($this->circuit));
+        $this->plan ??= Planner::plan($this->read, $this->input);
 
-        return new JobState($circuit, Planner::plan($circuit, $this->input), new Journal($this->lines));
+        return new JobState($this->read, $this->plan, new Journal($this->lines));
     }
 
     public function at(string $step): Situation

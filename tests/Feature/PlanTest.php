@@ -16,7 +16,7 @@ final class PlanTest extends ShopTestCase
         return [
             'coolant lost' => ['kind=lost', ['Find the drip first']], 'unknown coolant' => ['kind=change&content=unknown', ['Unknown coolant', 'Jar test', 'At most 5 % may stay']],
             'frost within reach' => ['frost=-30', ['for −30 °C', '45 %']], 'mild frost keeps the inhibitor' => ['frost=-10', ['40 %']], 'premix' => ['kind=change&stock=premix', ['Premix 50 %']],
-            'premix against retained water' => ['kind=repair&content=water&stock=premix', ['out of reach']], 'overdue' => ['odometer=200000&last_odometer=100000&last_month=2026-01', ['overdue', '125 %', 'by distance']],
+            'premix against retained water' => ['kind=repair&content=water&stock=premix', ['out of reach']], 'premix after a rinse' => ['kind=change&content=family&stock=premix', ['out of reach', 'Reaches only']], 'overdue' => ['odometer=200000&last_odometer=100000&last_month=2026-01', ['overdue', '125 %', 'by distance']],
             'time left' => ['odometer=120000&last_odometer=100000', ['time left', '25 %']], 'bleeding only' => ['kind=bleed', ['Nothing is drained', 'Air a fill leaves here', 'Fill until it runs', 'needs the circuit drained']],
         ];
     }

@@ -31,7 +31,7 @@ final class RunController extends JournalController
         $now = now()->getTimestamp();
 
         return view('run.show', [
-            'job' => $job, 'state' => $state, 'step' => $step, 'kind' => StepCatalogue::of($step), 'at' => $state->at($step, $now, $request->user()->units, StepCatalogue::of($step)->usesShelf() ? Container::stores() : new Stores),
+            'job' => $job, 'state' => $state, 'step' => $step, 'kind' => StepCatalogue::of($step), 'at' => (isset($state->closed[$step->id]) ? $state->asAt($step) : $state)->at($step, $now, $request->user()->units, StepCatalogue::of($step)->usesShelf() ? Container::stores() : new Stores),
             'inHand' => $inHand, 'now' => $now, 'units' => $request->user()->units, 'ledger' => $state->ledger(),
             'ahead' => ! isset($state->closed[$step->id]) && $state->openBefore($step) !== [],
         ]);

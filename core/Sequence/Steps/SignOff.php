@@ -59,10 +59,11 @@ final class SignOff extends StepKind
                 $missing[] = Obstacle::missing("{$at->circuit()->port($port)->label} is not recorded as closed.");
             }
         }
-        foreach ($at->job->closed as $id => $entry) {
-            $verdict = StepCatalogue::of($at->job->steps[$id])->judge($at->seenFrom($at->job->steps[$id]))?->verdict;
+        foreach ($at->job->wasCorrected() ? $at->job->closed : [] as $id => $entry) {
+            $step = $at->job->steps[$id];
+            $verdict = $at->job->verdictOf($step, $at->now);
             if ($entry->form === JobState::FINISH && ($entry->values['verdict'] ?? null) !== $verdict) {
-                $missing[] = Obstacle::missing('A correction changed a verdict: '.StepCatalogue::of($at->job->steps[$id])->title($at->seenFrom($at->job->steps[$id])).", was “{$entry->text('verdict')}”, now “{$verdict}”.");
+                $missing[] = Obstacle::missing('A correction changed a verdict: '.StepCatalogue::of($step)->title($at->seenFrom($step)).", was “{$entry->text('verdict')}”, now “{$verdict}”.");
             }
         }
 
