@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Sequence\Steps;
 
+use Aqbel\Core\Coolant\Batch;
 use Aqbel\Core\Coolant\Container;
 use Aqbel\Core\Coolant\Mix;
 use Aqbel\Core\Coolant\Offer;
@@ -198,7 +199,7 @@ final class MixStep extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        $fraction = $this->batch($at)['fraction'];
+        $fraction = $this->batch($at)->fraction();
 
         return new Figure($fraction === null ? 'Mix the bucket to' : 'Bucket', $fraction ?? $this->mix($at)->bucketFraction(), Unit::Percent,
             $fraction === null ? Figure::PREDICTED : Figure::MEASURED, $this->mix($at)->bucketFraction(), 'wanted');
@@ -207,7 +208,7 @@ final class MixStep extends StepKind
     public function judge(Situation $at): ?Judgement
     {
         $mix = $this->mix($at);
-        $fraction = $this->batch($at)['fraction'];
+        $fraction = $this->batch($at)->fraction();
         if ($fraction === null) {
             return $mix->reachable() ? null : Judgement::stop('Out of reach', "With {$at->litres($mix->retained->mL())} inside, even pure ".($mix->stockFraction < 1.0 ? 'premix' : 'concentrate')." brings the circuit only to {$at->say($mix->finalFraction(), Unit::Percent)}. {$this->rescue($at)}");
         }
@@ -229,7 +230,7 @@ final class MixStep extends StepKind
     /** Strength of all that was mixed in the job, for whatever is poured afterwards; null before the first batch. */
     public static function batchFraction(Situation $at): ?float
     {
-        return self::mixed($at, $at->job->stepsOf('mix'))['fraction'];
+        return self::mixed($at, $at->job->stepsOf('mix'))->fraction();
     }
 
     /** What a top-up is made with; the batch, as long as the circuit stands where it should. */
@@ -259,7 +260,7 @@ final class MixStep extends StepKind
     /** mL mixed in the job. */
     public static function mixedMl(Situation $at): float
     {
-        return self::mixed($at, $at->job->stepsOf('mix'))['ml'];
+        return self::mixed($at, $at->job->stepsOf('mix'))->ml;
     }
 
     public function handsOnMinutes(Step $step, PlanInput $input): float
@@ -267,31 +268,26 @@ final class MixStep extends StepKind
         return 6.0;
     }
 
-    /** @return array{ml: float, glycol: float, fraction: ?float} */
-    private function batch(Situation $at): array
+    private function batch(Situation $at): Batch
     {
         return self::mixed($at, [$at->step]);
     }
 
-    /**
-     * @param  list<Step>  $steps
-     * @return array{ml: float, glycol: float, fraction: ?float}
-     */
-    private static function mixed(Situation $at, array $steps): array
+    /** @param  list<Step>  $steps */
+    private static function mixed(Situation $at, array $steps): Batch
     {
-        [$ml, $glycol] = [0.0, 0.0];
+        $batch = Batch::empty();
         foreach ($steps as $step) {
             foreach ($at->job->entriesOf($step->id) as $entry) {
-                [$volume, $share] = match ($entry->form) {
-                    'batch' => [$entry->number('concentrate') + $entry->number('water'), $entry->number('concentrate') * $at->job->plan->input->stockFraction],
-                    'shelf', 'reused' => [$entry->number('volume'), $entry->number('volume') * $entry->number('fraction')],
-                    default => [0.0, 0.0],
+                $batch = match ($entry->form) {
+                    'batch' => $batch->with((float) $entry->number('concentrate'), $at->job->plan->input->stockFraction)->with((float) $entry->number('water'), 0.0),
+                    'shelf', 'reused' => $batch->with((float) $entry->number('volume'), (float) $entry->number('fraction')),
+                    default => $batch,
                 };
-                [$ml, $glycol] = [$ml + $volume, $glycol + $share];
             }
         }
 
-        return ['ml' => $ml, 'glycol' => $glycol, 'fraction' => $ml > 0.0 ? $glycol / $ml : null];
+        return $batch;
     }
 
     private function mix(Situation $at): Mix
@@ -303,26 +299,10 @@ final class MixStep extends StepKind
         return new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), $ledger->fraction() ?? 0.0, $at->job->plan->input->targetFraction, $at->job->plan->input->stockFraction);
     }
 
-    /**
-     * What still goes into the bucket, rounded to the marks of the vessel: stock, then water.
-     *
-     * @return array{float, float} mL
-     */
+    /** @return array{float, float} mL of stock and of water that still go into the bucket, to its marks */
     private function marks(Situation $at): array
     {
-        $mix = $this->mix($at);
-        $wanted = $mix->bucketFraction();
-        ['ml' => $ml, 'glycol' => $glycol] = $this->batch($at);
-        $total = max(self::LEAST_ML, Shopping::SPARE * $mix->room->mL(), $ml);
-        if ($ml > 0.0 && $wanted > 0.0 && $glycol > $wanted * $total) {
-            $total = $glycol / $wanted;
-        } elseif ($ml > 0.0 && $total * $wanted - $glycol > ($total - $ml) * $mix->stockFraction && $mix->stockFraction - $wanted > 0.01) {
-            $total = ($mix->stockFraction * $ml - $glycol) / ($mix->stockFraction - $wanted);
-        }
-        $mark = $at->rules()->graduationMl($this->vessel($at));
-        $stock = round(max(0.0, min($total - $ml, ($total * $wanted - $glycol) / $mix->stockFraction)) / $mark) * $mark;
-
-        return [$stock, max(0.0, round(($total - $ml) / $mark) * $mark - $stock)];
+        return $this->batch($at)->missing($this->mix($at), $at->rules()->graduationMl($this->vessel($at)), self::LEAST_ML);
     }
 
     private function vessel(Situation $at): string
