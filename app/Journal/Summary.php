@@ -29,7 +29,9 @@ final class Summary
         $state = $job->state();
         $now = now()->getTimestamp();
         $step = $state->stepInHand();
-        $summary = ['runs' => self::runs($state), 'ports' => $state->ports($now), 'seq' => $state->journal->last(), 'watch' => self::watch($state)];
+        $drawn = self::drawn($state, $step);
+        $runs = ($job->summary['drawn'] ?? null) === $drawn ? $job->summary['runs'] : self::runs($state);
+        $summary = ['runs' => $runs, 'drawn' => $drawn, 'ports' => $state->ports($now), 'seq' => $state->journal->last(), 'watch' => self::watch($state)];
         if ($step !== null) {
             $at = $state->at($step, $now);
             $kind = StepCatalogue::of($step);
@@ -46,6 +48,14 @@ final class Summary
         $job->summary = $summary;
         $job->signed_at = $step === null ? now() : null;
         $job->save();
+    }
+
+    /** What the picture depends on: a tick or a reading that moves no coolant does not draw it again. */
+    private static function drawn(JobState $state, ?Step $inHand): string
+    {
+        $measured = array_map(fn (Step $step) => [$step->id, array_map(fn (Entry $e) => $e->number('volume'), $state->entriesOf($step->id, 'out'))], $state->stepsOf('drain'));
+
+        return sha1((string) json_encode([$inHand?->stage, $state->ledger()->contentMl, $state->ledgerBefore(Stage::Drain)->contentMl, $measured]));
     }
 
     /** @return list<string> what the next visit should look at */

@@ -20,13 +20,18 @@ abstract class ShopTestCase extends TestCase
 {
     use RefreshDatabase;
 
+    /** Seeded once; every test works in a transaction that is rolled back. */
+    protected bool $seed = true;
+
+    /** @var class-string */
+    protected string $seeder = DemoSeeder::class;
+
     protected Person $imre;
 
     protected function setUp(): void
     {
         parent::setUp();
         config(['aqbel.photos' => sys_get_temp_dir().'/aqbel-photos-'.getmypid()]);
-        $this->seed(DemoSeeder::class);
         $this->imre = Person::query()->where('login', 'imre')->firstOrFail();
     }
 
