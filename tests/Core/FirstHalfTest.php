@@ -295,6 +295,15 @@ final class FirstHalfTest extends TestCase
         self::assertContains('rinse:2', $job->write('rinse', 'more', ['point' => 'block_plug'])->finish('rinse')->steps());
     }
 
+    public function test_a_thorough_drain_needs_no_rinse_even_between_families(): void
+    {
+        $job = JobOnPaper::on('piste-groomer', choices: ['content' => 'family', 'opened' => []])->write('found', 'found', ['content' => 'full']);
+        $full = $job->state()->ledger()->contentMl;
+        $job->write('drain:radiator_cock', 'out', ['volume' => 0.97 * $full, 'vessel' => self::PAN, 'flow' => 'ran'])->write('look', 'seen', ['coolant' => 'clean']);
+        self::assertSame('No rinse needed', $job->judge('rinse')->verdict);
+        self::assertStringContainsString('3 % of the full circuit would be old coolant; 5 % may stay', $job->judge('rinse')->reason);
+    }
+
     public function test_each_cycle_has_its_own_warm_up_cool_down_and_drain(): void
     {
         $job = self::drainedAmbulance(['content' => 'family'])->write('look', 'seen', ['coolant' => 'clean'])->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '2'])->finish('rinse');

@@ -97,7 +97,10 @@ final class Rinse extends StepKind
     {
         $needed = $this->needed($at);
         if ($needed->rinses === 0) {
-            return Judgement::pass('No rinse needed', $this->reason($at));
+            $target = $this->target($at);
+
+            return Judgement::pass('No rinse needed', $target === null ? $this->reason($at)
+                : "{$at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent)} of the full circuit would be old coolant; {$at->say($target, Unit::Percent)} may stay. The drain alone does it.");
         }
         $decided = $at->last('decision');
         $cold = $decided?->text('rinse') === 'flow' ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at) : '';
