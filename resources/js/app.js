@@ -14,6 +14,11 @@ startEditor();
 startSending();
 listenForShortcuts();
 
+// On a narrow screen the stages run sideways: the one in hand is brought into view.
+const stages = document.querySelector('.rail-stages');
+if (stages) {
+    stages.scrollLeft = (stages.querySelector('.is-current')?.offsetLeft ?? 0) - stages.offsetLeft - 12;
+}
 document.querySelector('[data-print]')?.addEventListener('click', () => window.print());
 document.querySelector('[data-theme-switch]')?.addEventListener('click', () => {
     const root = document.documentElement;

@@ -262,6 +262,7 @@ final class FirstHalfTest extends BrowserTestCase
         $this->see('On target', '.verdict');
         $this->finishByTouch();
         self::assertStringContainsString('6 ·', $this->text('.step-stage'), 'stage 6 is next');
+        self::assertLessThan(300, self::$browser->executeScript('return document.querySelector(".stage.is-current").getBoundingClientRect().left'), 'and stands in view');
         $this->assertAccessible();
     }
 
