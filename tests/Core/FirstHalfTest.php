@@ -304,6 +304,13 @@ final class FirstHalfTest extends TestCase
         self::assertStringContainsString('3 % of the full circuit would be old coolant; 5 % may stay', $job->judge('rinse')->reason);
     }
 
+    public function test_where_nothing_came_out_the_old_coolant_is_not_called_gone(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance', choices: ['content' => 'family'])->write('found', 'found', ['content' => 'full']);
+        self::assertSame('wait', $job->judge('rinse')->tone);
+        self::assertNotSame([], $job->write('rinse', 'decision', ['rinse' => 'skip'])->obstacles('rinse'));
+    }
+
     public function test_each_cycle_has_its_own_warm_up_cool_down_and_drain(): void
     {
         $job = self::drainedAmbulance(['content' => 'family'])->write('look', 'seen', ['coolant' => 'clean'])->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '2'])->finish('rinse');

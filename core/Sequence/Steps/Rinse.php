@@ -6,7 +6,6 @@ namespace Aqbel\Core\Sequence\Steps;
 
 use Aqbel\Core\Coolant\Compatibility;
 use Aqbel\Core\Coolant\Rinse as Chain;
-use Aqbel\Core\InvalidField;
 use Aqbel\Core\Judgement\Judgement;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Quantity\Unit;
@@ -28,6 +27,9 @@ final class Rinse extends StepKind
     private const WAYS = ['skip' => 'Skip it', 'hot' => 'Hot rinse', 'flow' => 'Cold flow-through', 'cleaner' => 'Rinse, cleaner, rinse', 'backflush' => 'Back-flush, then rinse'];
 
     private const MOST = 6;
+
+    /** A circuit from which nothing came is not clean: it asks for rinses without end, and so for a drain. */
+    private const HARDLY_DRAINED = 0.99;
 
     /** Hands of one cycle, in minutes (common practice, no source). */
     private const HANDS_EACH = 33.0;
@@ -186,11 +188,8 @@ final class Rinse extends StepKind
         $keeps = max(0.0, $ledger->contentMl / $full);
         // Dirt is rinsed at least once, however little of the old coolant is left.
         $target = min($this->target($at) ?? 1.0, $this->dirty($at) ? 0.999 * $ledger->oldShare() : 1.0);
-        try {
-            return Chain::from($ledger->oldShare(), $keeps, $full, max(1.0e-6, $target));
-        } catch (InvalidField) {
-            return Chain::from(0.0, 0.0, $full, 1.0);
-        }
+
+        return Chain::from($ledger->oldShare(), min(self::HARDLY_DRAINED, $keeps), $full, max(1.0e-6, $target));
     }
 
     private function after(Situation $at, int $times): float
