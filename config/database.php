@@ -7,7 +7,7 @@ return [
     'connections' => [
         'sqlite' => [
             'driver' => 'sqlite',
-            'database' => env('DB_DATABASE', database_path('aqbel.sqlite')),
+            'database' => env('DB_DATABASE', storage_path('aqbel.sqlite')),
             'prefix' => '',
             'foreign_key_constraints' => true,
             'busy_timeout' => 5000,
