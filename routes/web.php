@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Http\Controllers\BenchController;
+use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
@@ -49,7 +49,7 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('/stores/products/{product}', [StoresController::class, 'removeProduct'])->whereNumber('product');
     Route::post('/stores/containers', [StoresController::class, 'storeContainer']);
     Route::post('/stores/containers/{container}', [StoresController::class, 'count'])->whereNumber('container');
-    Route::get('/bench/{name?}', BenchController::class);
+    Route::get('/bench/{name?}', CalculatorController::class);
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/circuits', [CircuitController::class, 'index']);
     Route::get('/circuits/new', [CircuitController::class, 'create']);

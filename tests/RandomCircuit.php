@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\CircuitReader;
+use Aqbel\Core\Circuit\Format\CircuitReader;
 
 /**
  * Seeded circuits: a ring with branches and a closed leg, two bleed points, two drains, one gate. No two nodes stand at

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Journal;
 
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Run\Entry;
-use Aqbel\Core\Run\JobState;
-use Aqbel\Core\Run\Journal;
-use Aqbel\Core\Run\Situation;
-use Aqbel\Core\Sequence\Field;
-use Aqbel\Core\Sequence\Form;
-use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Steps\StepCatalogue;
 
 /** The form an entry was written with: what its step asked for at the moment before it. */
 final class FormOf

@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace App\Journal;
 
+use App\Floor\Projection;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\JournalLine;
 use App\Models\Person;
 use App\Photos\Photograph;
-use Aqbel\Core\Coolant\Stores;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Run\JobState;
-use Aqbel\Core\Run\Journal;
-use Aqbel\Core\Run\Situation;
-use Aqbel\Core\Sequence\Form;
-use Aqbel\Core\Sequence\InvalidFields;
-use Aqbel\Core\Sequence\Obstacle;
-use Aqbel\Core\Sequence\Step;
-use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Stores\Inventory;
 use Illuminate\Support\Facades\Context;
 use Illuminate\Support\Facades\DB;
 
@@ -192,7 +193,7 @@ final readonly class Recorder
                 'step' => $step, 'form' => $form, 'values' => $values, 'typed' => $typed, 'said' => $said, 'at' => max($last->at ?? 0, now()->getTimestamp() - $this->age),
             ]);
             $this->followOnTheShelf($state, $step, (int) ($values['seq'] ?? $line->seq));
-            Summary::refresh($this->job);
+            Projection::refresh($this->job);
         });
     }
 
@@ -223,10 +224,10 @@ final readonly class Recorder
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
         }
 
-        return $state->at($step, now()->getTimestamp(), $this->person->units, StepCatalogue::of($step)->usesShelf() ? Container::stores($this->job, $correcting) : new Stores);
+        return $state->at($step, now()->getTimestamp(), $this->person->units, StepCatalogue::of($step)->usesShelf() ? Container::stores($this->job, $correcting) : new Inventory);
     }
 
-    private function entry(JobState $state, int $seq): \Aqbel\Core\Run\Entry
+    private function entry(JobState $state, int $seq): \Aqbel\Core\Job\Entry
     {
         foreach ($state->entries as $entry) {
             if ($entry->seq === $seq && ! in_array($entry->form, [JobState::FINISH, JobState::OVERRIDE, JobState::ACKNOWLEDGE], true)) {

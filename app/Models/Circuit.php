@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
-use Aqbel\Core\Circuit\CircuitReader;
+use Aqbel\Core\Circuit\Format\CircuitReader;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Cache;

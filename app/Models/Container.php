@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Aqbel\Core\Coolant\Container as Labelled;
-use Aqbel\Core\Coolant\ShelfLine;
-use Aqbel\Core\Coolant\Stores;
-use Aqbel\Core\Fluid\GlycolBase;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Stores\PartUsed as Labelled;
+use Aqbel\Core\Stores\ShelfLine;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -68,19 +68,19 @@ class Container extends Model
      * What stands on the shelf and on the price list at this moment; for a correction, without what the line moved.
      * Read without models: every plan looks at all of it.
      */
-    public static function stores(?Job $without = null, ?int $seq = null): Stores
+    public static function stores(?Job $without = null, ?int $seq = null): Inventory
     {
         $shelf = DB::table('containers')->join('container_movements', 'container_movements.container_id', '=', 'containers.id')
             ->when($seq !== null, fn ($moved) => $moved->where(fn ($other) => $other->whereNull('container_movements.job_id')->orWhere('container_movements.job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq)))
             ->groupBy('containers.id')->having('movements_sum_ml', '>', self::DREGS_ML)->orderBy('containers.id')->selectRaw('containers.*, sum(ml) as movements_sum_ml')->get();
         $offers = DB::table('products')->orderBy('id')->get();
 
-        return new Stores(array_values($shelf->map(self::read(...))->all()), array_values($offers->map(Product::read(...))->all()));
+        return new Inventory(array_values($shelf->map(self::read(...))->all()), array_values($offers->map(Product::read(...))->all()));
     }
 
     private static function read(object $row): Labelled
     {
-        return new Labelled((string) $row->id, $row->kind, (float) $row->movements_sum_ml, (float) $row->fraction, GlycolBase::from($row->base), $row->inhibitor, $row->job_id === null ? '' : 'from '.Job::numbered((int) $row->job_id));
+        return new Labelled((string) $row->id, $row->kind, (float) $row->movements_sum_ml, (float) $row->fraction, Glycol::from($row->base), $row->inhibitor, $row->job_id === null ? '' : 'from '.Job::numbered((int) $row->job_id));
     }
 
     /**

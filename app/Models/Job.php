@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Aqbel\Core\Run\Entry;
-use Aqbel\Core\Run\JobState;
-use Aqbel\Core\Run\Journal;
-use Aqbel\Core\Sequence\Plan;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Plan\Plan;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;

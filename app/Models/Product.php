@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Aqbel\Core\Coolant\Offer;
-use Aqbel\Core\Fluid\GlycolBase;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Stores\Offer;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -32,6 +32,6 @@ class Product extends Model
 
     public static function read(object $row): Offer
     {
-        return new Offer((string) $row->id, $row->kind, (float) $row->ml, (float) $row->price, (float) $row->fraction, $row->base === null ? null : GlycolBase::from($row->base), $row->inhibitor);
+        return new Offer((string) $row->id, $row->kind, (float) $row->ml, (float) $row->price, (float) $row->fraction, $row->base === null ? null : Glycol::from($row->base), $row->inhibitor);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Aqbel\Core\Sequence\HouseRules;
+use Aqbel\Core\Plan\HouseRules;
 use Illuminate\Database\Eloquent\Model;
 
 /**

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Circuit;
 
-use Aqbel\Core\Fluid\Coolant;
-use Aqbel\Core\Fluid\GlycolBase;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Matter\Mixture;
 
 /** What the service manual says of the vehicle, as far as it is known; every figure may be absent. */
 final readonly class Facts
@@ -19,7 +19,7 @@ final readonly class Facts
         public ?float $fanOnC,
         public ?float $fanOffC,
         public ?float $limitC,
-        public GlycolBase $base,
+        public Glycol $base,
         public string $inhibitor,
         public float $targetFraction,
         public string $neck,
@@ -35,9 +35,9 @@ final readonly class Facts
     ) {
     }
 
-    public function coolant(): Coolant
+    public function coolant(): Mixture
     {
-        return new Coolant($this->base, $this->targetFraction);
+        return new Mixture($this->base, $this->targetFraction);
     }
 
     /** Over atmosphere; 0 when no cap rating is known, which is the careful side. */

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Vacuum;
 
-use Aqbel\Core\Atmosphere\Atmosphere;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;

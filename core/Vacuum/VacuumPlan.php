@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Vacuum;
 
-use Aqbel\Core\Atmosphere\Atmosphere;
-use Aqbel\Core\Fluid\Coolant;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Matter\Atmosphere;
+use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Volume;
@@ -29,7 +29,7 @@ final readonly class VacuumPlan
         public Volume $void,
         public Volume $headspace,
         public Temperature $temperature,
-        public Coolant $coolant,
+        public Mixture $coolant,
     ) {
         $this->target = $atmosphere->sameQuality($seaLevelTarget);
         $this->absolute = $atmosphere->under($this->target);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Journal\Summary;
+use App\Floor\Projection;
 use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\ContainerMovement;
@@ -13,11 +13,11 @@ use App\Models\Person;
 use App\Models\Product;
 use App\Models\Shop;
 use App\Models\Vehicle;
-use Aqbel\Core\Coolant\Offer;
-use Aqbel\Core\Fluid\GlycolBase;
-use Aqbel\Core\Sequence\HouseRules;
-use Aqbel\Core\Sequence\PlanInput;
-use Aqbel\Core\Sequence\Planner;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Stores\Offer;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 
@@ -59,7 +59,7 @@ final class DemoSeeder extends Seeder
     private static function fillTheStores(): void
     {
         foreach (['family A, organic acid', 'family B, with silicate', 'family C, no silicate', 'family D, heavy duty'] as $i => $family) {
-            $glycol = ['base' => GlycolBase::Ethylene->value, 'inhibitor' => $family];
+            $glycol = ['base' => Glycol::Ethylene->value, 'inhibitor' => $family];
             foreach ([[1500, 11.4], [5000, 31.9], [20000, 112.0]] as [$ml, $price]) {
                 Product::query()->create([...$glycol, 'kind' => Offer::CONCENTRATE, 'fraction' => 1.0, 'ml' => $ml, 'price' => $price + 1.5 * $i]);
             }
@@ -70,8 +70,8 @@ final class DemoSeeder extends Seeder
         foreach ([[5000, 4.2], [25000, 14.0]] as [$ml, $price]) {
             Product::query()->create(['kind' => Offer::WATER, 'fraction' => 0.0, 'ml' => $ml, 'price' => $price]);
         }
-        $can = Container::query()->create(['kind' => Offer::CONCENTRATE, 'base' => GlycolBase::Ethylene->value, 'inhibitor' => 'family C, no silicate', 'fraction' => 1.0]);
-        $water = Container::query()->create(['kind' => Offer::WATER, 'base' => GlycolBase::Ethylene->value, 'fraction' => 0.0]);
+        $can = Container::query()->create(['kind' => Offer::CONCENTRATE, 'base' => Glycol::Ethylene->value, 'inhibitor' => 'family C, no silicate', 'fraction' => 1.0]);
+        $water = Container::query()->create(['kind' => Offer::WATER, 'base' => Glycol::Ethylene->value, 'fraction' => 0.0]);
         foreach ([[$can, 2200.0], [$water, 14500.0]] as [$container, $ml]) {
             ContainerMovement::query()->create(['container_id' => $container->id, 'person_id' => Person::query()->firstOrFail()->id, 'ml' => $ml, 'note' => 'put on the shelf']);
         }
@@ -99,7 +99,7 @@ final class DemoSeeder extends Seeder
 
     /**
      * @param  int  $ago minutes since it was planned
-     * @param  array<string, mixed>  $choices  of PlanInput, by name
+     * @param  array<string, mixed>  $choices  of Choices, by name
      */
     private static function job(string $plate, string $school, Person $person, int $ago, float $cure = 0.0, array $choices = []): DemoWalk
     {
@@ -107,11 +107,11 @@ final class DemoSeeder extends Seeder
         Carbon::setTestNow(now()->subMinutes($ago));
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
         $circuit = $vehicle->circuit->read();
-        $input = new PlanInput('repair', 'none', $school, array_values(array_intersect(['upper_hose'], array_keys($circuit->passages))),
+        $input = new Choices('repair', 'none', $school, array_values(array_intersect(['upper_hose'], array_keys($circuit->passages))),
             array_map(fn ($port) => $port->id, $circuit->portsOf('drain')), Shop::here()->elevation_m, 0.0, $circuit->facts->targetFraction, $cure, Shop::here()->houseRules());
-        $input = new PlanInput(...[...get_object_vars($input), ...$choices]);
+        $input = new Choices(...[...get_object_vars($input), ...$choices]);
         $job = Job::query()->create(['vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id, 'reason' => 'Repair', 'plan' => Planner::plan($circuit, $input)->toArray()]);
-        Summary::refresh($job);
+        Projection::refresh($job);
 
         return new DemoWalk($job, $person);
     }

@@ -1,4 +1,4 @@
-@php use Aqbel\Core\Sequence\Stage; @endphp
+@php use Aqbel\Core\Job\Stage; @endphp
 <x-layout title="Floor">
     <header class="page-head"><h1>Floor</h1><p>{{ $hands->count() }} {{ Str::plural('vehicle', $hands->count()) }} waiting for hands, {{ $waiting->count() }} on a clock.</p><a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a></header>
     @if ($waiting->isEmpty() && $hands->isEmpty())

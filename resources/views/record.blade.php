@@ -1,8 +1,8 @@
 @php
     use Aqbel\Core\Quantity\Dimension;
     use Aqbel\Core\Quantity\Unit;
-    use Aqbel\Core\Sequence\Stage;
-    use Aqbel\Core\Sequence\StepCatalogue;
+    use Aqbel\Core\Job\Stage;
+    use Aqbel\Core\Steps\StepCatalogue;
     $ledger = $state->ledger();
     $volume = fn (float $ml) => $units->format($ml, Dimension::Volume);
     $overrides = array_filter($state->closed, fn ($e) => $e->form === 'override');
@@ -24,7 +24,7 @@
                 <tr><th scope="row">Capacity, room at the cold mark</th><td class="num">{{ $volume($ledger->capacityMl) }}</td><td class="num">{{ $volume($ledger->headspaceMl) }}</td></tr>
                 <tr><th scope="row">Glycol, planned and reached</th><td class="num">{{ $units->format($state->plan->input->targetFraction, Unit::Percent) }}</td><td class="num">{{ $ledger->fraction() === null ? '–' : $units->format($ledger->fraction(), Unit::Percent) }}</td></tr>
             </tbody></table>
-            @if ($state->plan->input->drains !== [])<p>Next change of the coolant: {{ Aqbel\Core\Sequence\NextChange::after($state->plan->input, $units) }}.</p>@endif
+            @if ($state->plan->input->drains !== [])<p>Next change of the coolant: {{ Aqbel\Core\Plan\NextChange::after($state->plan->input, $units) }}.</p>@endif
             @if (($job->summary['watch'] ?? []) !== [])<p>Watch at the next visit: {{ implode('; ', $job->summary['watch']) }}.</p>@endif
         </section>
         @if ($overrides !== [])

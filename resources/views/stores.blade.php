@@ -1,5 +1,5 @@
 @php
-    use Aqbel\Core\Coolant\Offer;
+    use Aqbel\Core\Stores\Offer;
     use Aqbel\Core\Quantity\Dimension;
     $volume = fn (float $ml) => $units->format($ml, Dimension::Volume);
 @endphp

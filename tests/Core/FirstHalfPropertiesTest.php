@@ -5,24 +5,24 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\CircuitReader;
-use Aqbel\Core\Coolant\Containers;
-use Aqbel\Core\Coolant\Mix;
-use Aqbel\Core\Coolant\Offer;
-use Aqbel\Core\Coolant\Shopping;
-use Aqbel\Core\Fluid\Coolant;
-use Aqbel\Core\Fluid\GlycolBase;
-use Aqbel\Core\Hydrostatics\Drainage;
-use Aqbel\Core\Hydrostatics\DrainWorth;
-use Aqbel\Core\Hydrostatics\Filling;
+use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Flow\Drainage;
+use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Mixing\Mix;
+use Aqbel\Core\Plan\DrainWorth;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\Materials;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Quantity\Volume;
-use Aqbel\Core\Sequence\HouseRules;
-use Aqbel\Core\Sequence\Materials;
-use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Stores\CheapestBuy;
+use Aqbel\Core\Stores\Offer;
+use Aqbel\Core\Stores\Shopping;
 use PHPUnit\Framework\TestCase;
 use Tests\RandomCircuit;
 
@@ -75,7 +75,7 @@ final class FirstHalfPropertiesTest extends TestCase
         for ($try = 0; $try < 60; $try++) {
             $offered = array_map(fn () => ['kind' => 'water', 'ml' => mt_rand(1, 8) * 500.0, 'price' => mt_rand(10, 90) / 10], range(1, 3));
             $need = mt_rand(1, 900) * 10.0;
-            $best = Containers::cheapest($offered, ['water' => $need]);
+            $best = CheapestBuy::cheapest($offered, ['water' => $need]);
             $cheapest = INF;
             for ($a = 0; $a <= 18; $a++) {
                 for ($b = 0; $b <= 18; $b++) {
@@ -94,7 +94,7 @@ final class FirstHalfPropertiesTest extends TestCase
     public function test_both_ways_of_buying_hold_what_the_circuit_takes_with_the_spare(): void
     {
         mt_srand(9);
-        $offers = [new Offer('c', Offer::CONCENTRATE, 1500, 11, 1.0, GlycolBase::Ethylene, 'a'), new Offer('p', Offer::PREMIX, 5000, 26, 0.5, GlycolBase::Ethylene, 'a'), new Offer('w', Offer::WATER, 5000, 4, 0.0)];
+        $offers = [new Offer('c', Offer::CONCENTRATE, 1500, 11, 1.0, Glycol::Ethylene, 'a'), new Offer('p', Offer::PREMIX, 5000, 26, 0.5, Glycol::Ethylene, 'a'), new Offer('w', Offer::WATER, 5000, 4, 0.0)];
         for ($try = 0; $try < 60; $try++) {
             $capacity = mt_rand(2000, 40000);
             $need = new Mix(Volume::millilitres($capacity), Volume::millilitres(mt_rand(0, 40) / 100 * $capacity), mt_rand(0, 1) * 0.5, mt_rand(35, 60) / 100);
@@ -164,10 +164,10 @@ final class FirstHalfPropertiesTest extends TestCase
 
     public function test_a_strength_and_its_freeze_point_lead_back_to_each_other(): void
     {
-        foreach (GlycolBase::cases() as $base) {
+        foreach (Glycol::cases() as $base) {
             for ($percent = 5; $percent <= 55; $percent++) {
-                $freeze = (new Coolant($base, $percent / 100))->freezePoint();
-                self::assertEqualsWithDelta($percent / 100, Coolant::freezingAt($base, Temperature::celsius($freeze->degC()))->volumeFraction, 1e-4);
+                $freeze = (new Mixture($base, $percent / 100))->freezePoint();
+                self::assertEqualsWithDelta($percent / 100, Mixture::freezingAt($base, Temperature::celsius($freeze->degC()))->volumeFraction, 1e-4);
             }
         }
     }

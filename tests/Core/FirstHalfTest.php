@@ -4,30 +4,30 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Aqbel\Core\Circuit\CircuitReader;
-use Aqbel\Core\Coolant\ChangeInterval;
-use Aqbel\Core\Coolant\Container;
-use Aqbel\Core\Coolant\Mix;
-use Aqbel\Core\Coolant\Offer;
-use Aqbel\Core\Coolant\Rinse;
-use Aqbel\Core\Coolant\Shopping;
-use Aqbel\Core\Coolant\Stores;
-use Aqbel\Core\Fluid\GlycolBase;
-use Aqbel\Core\Hydrostatics\Drainage;
-use Aqbel\Core\Hydrostatics\DrainWorth;
-use Aqbel\Core\Hydrostatics\Filling;
+use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Flow\Drainage;
+use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Mixing\Mix;
+use Aqbel\Core\Mixing\RinseChain;
+use Aqbel\Core\Plan\ChangeInterval;
+use Aqbel\Core\Plan\DrainWorth;
+use Aqbel\Core\Plan\Materials;
+use Aqbel\Core\Plan\NextChange;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Quantity\Volume;
-use Aqbel\Core\Run\Entry;
-use Aqbel\Core\Run\JobState;
-use Aqbel\Core\Sequence\Materials;
-use Aqbel\Core\Sequence\NextChange;
-use Aqbel\Core\Sequence\Plan;
-use Aqbel\Core\Sequence\StepCatalogue;
-use Aqbel\Core\Sequence\Steps\MixStep;
+use Aqbel\Core\Steps\Mix\MixCoolant;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Stores\Offer;
+use Aqbel\Core\Stores\PartUsed;
+use Aqbel\Core\Stores\Shopping;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -129,8 +129,8 @@ final class FirstHalfTest extends TestCase
     public function test_shopping_compares_concentrate_and_premix_in_whole_containers(): void
     {
         $offers = [
-            new Offer('c5', Offer::CONCENTRATE, 5000, 32.0, 1.0, GlycolBase::Ethylene, 'family A'), new Offer('c1', Offer::CONCENTRATE, 1500, 11.0, 1.0, GlycolBase::Ethylene, 'family A'),
-            new Offer('p5', Offer::PREMIX, 5000, 26.0, 0.5, GlycolBase::Ethylene, 'family A'), new Offer('w', Offer::WATER, 5000, 4.0, 0.0),
+            new Offer('c5', Offer::CONCENTRATE, 5000, 32.0, 1.0, Glycol::Ethylene, 'family A'), new Offer('c1', Offer::CONCENTRATE, 1500, 11.0, 1.0, Glycol::Ethylene, 'family A'),
+            new Offer('p5', Offer::PREMIX, 5000, 26.0, 0.5, Glycol::Ethylene, 'family A'), new Offer('w', Offer::WATER, 5000, 4.0, 0.0),
         ];
         $need = new Mix(Volume::millilitres(9000), Volume::millilitres(0), 0.0, 0.5);
         [$first, $second] = Shopping::ways($need, $offers);
@@ -138,11 +138,11 @@ final class FirstHalfTest extends TestCase
         self::assertSame([Offer::CONCENTRATE, 32.0 + 11.0 + 8.0], [$first->stock, $first->cost]);
         self::assertSame([Offer::PREMIX, 78.0], [$second->stock, $second->cost]);
         self::assertEqualsWithDelta(6500 - 5175, $first->leftOverMl[Offer::CONCENTRATE], 0.1);
-        [$shelf] = Shopping::ways($need, $offers, [new Container('1', Offer::CONCENTRATE, 2000, 1.0, GlycolBase::Ethylene, 'family A')]);
+        [$shelf] = Shopping::ways($need, $offers, [new PartUsed('1', Offer::CONCENTRATE, 2000, 1.0, Glycol::Ethylene, 'family A')]);
         self::assertSame(32.0 + 8.0, $shelf->cost, 'what stands on the shelf is not bought');
         self::assertEqualsWithDelta(2000, $shelf->fromShelfMl[Offer::CONCENTRATE], 0.1);
         // With water retained premix cannot reach the target and comes last, however cheap.
-        $ways = Shopping::ways(new Mix(Volume::millilitres(9000), Volume::millilitres(2600), 0.0, 0.5), [...$offers, new Offer('p1', Offer::PREMIX, 5000, 1.0, 0.5, GlycolBase::Ethylene, 'family A')]);
+        $ways = Shopping::ways(new Mix(Volume::millilitres(9000), Volume::millilitres(2600), 0.0, 0.5), [...$offers, new Offer('p1', Offer::PREMIX, 5000, 1.0, 0.5, Glycol::Ethylene, 'family A')]);
         self::assertFalse(end($ways)->mix->reachable());
         self::assertTrue($ways[0]->mix->reachable());
         self::assertFalse(Shopping::ways($need, [])[0]->offered);
@@ -150,8 +150,8 @@ final class FirstHalfTest extends TestCase
 
     public function test_only_the_same_base_and_family_suits(): void
     {
-        $stores = new Stores([new Container('1', Offer::PREMIX, 900, 0.5, GlycolBase::Ethylene, 'Family A, organic acid'), new Container('2', Offer::PREMIX, 900, 0.5, GlycolBase::Propylene, 'family A, organic acid'), new Container('3', Offer::PREMIX, 900, 0.5, GlycolBase::Ethylene, 'family B')]);
-        self::assertSame(['1'], array_map(fn (Container $c) => $c->id, $stores->suiting(GlycolBase::Ethylene, 'family A organic acid')->shelf), 'spelling is folded, nothing else');
+        $stores = new Inventory([new PartUsed('1', Offer::PREMIX, 900, 0.5, Glycol::Ethylene, 'Family A, organic acid'), new PartUsed('2', Offer::PREMIX, 900, 0.5, Glycol::Propylene, 'family A, organic acid'), new PartUsed('3', Offer::PREMIX, 900, 0.5, Glycol::Ethylene, 'family B')]);
+        self::assertSame(['1'], array_map(fn (PartUsed $c) => $c->id, $stores->suiting(Glycol::Ethylene, 'family A organic acid')->shelf), 'spelling is folded, nothing else');
     }
 
     public function test_whichever_interval_is_used_up_first_decides(): void
@@ -275,10 +275,10 @@ final class FirstHalfTest extends TestCase
                 self::assertEqualsWithDelta(0.5 * $ledger->oldMl, $ledger->glycolMl, 1e-6, 'glycol leaves with the old coolant, never by itself');
             }
             $target = mt_rand(1, 40) / 100;
-            $wanted = Rinse::until((float) $capacity, $keeps * $capacity, $target);
+            $wanted = RinseChain::until((float) $capacity, $keeps * $capacity, $target);
             self::assertLessThanOrEqual($target + 1e-9, $wanted->oldFraction);
             self::assertTrue($wanted->rinses === 0 || $wanted->oldFraction / $keeps > $target - 1e-9, 'one fewer would not do');
-            self::assertEqualsWithDelta($wanted->rinses, Rinse::from($keeps, $keeps, (float) $capacity, $target)->rinses, 0);
+            self::assertEqualsWithDelta($wanted->rinses, RinseChain::from($keeps, $keeps, (float) $capacity, $target)->rinses, 0);
         }
     }
 
@@ -413,7 +413,7 @@ final class FirstHalfTest extends TestCase
     {
         $job = self::drainedAmbulance();
         $at = $job->at('mix');
-        $stores = new Stores([new Container('7', Offer::CONCENTRATE, 2000, 1.0, GlycolBase::Ethylene, 'family C, no silicate')], [new Offer('3', Offer::CONCENTRATE, 5000, 30, 1.0, GlycolBase::Ethylene, 'family C, no silicate')]);
+        $stores = new Inventory([new PartUsed('7', Offer::CONCENTRATE, 2000, 1.0, Glycol::Ethylene, 'family C, no silicate')], [new Offer('3', Offer::CONCENTRATE, 5000, 30, 1.0, Glycol::Ethylene, 'family C, no silicate')]);
         $at = $at->job->at($at->step, $at->now, $at->units, $stores);
         $kind = StepCatalogue::all()['mix'];
         $entry = fn (string $from, float $ml) => new Entry(9, 0, '', 'mix', 'batch', ['concentrate' => $ml, 'water' => 0.0, 'from' => $from]);
@@ -442,13 +442,13 @@ final class FirstHalfTest extends TestCase
     public function test_a_weak_circuit_asks_for_a_stronger_top_up_and_the_liquid_counts(): void
     {
         $weak = self::drainedAmbulance()->write('mix', 'batch', ['concentrate' => 4500.0, 'water' => 6500.0])->write('fill_level', 'poured', ['volume' => 10500.0, 'vessel' => self::JUG]);
-        self::assertStringContainsString('make the next top-up concentrate', MixStep::nextPour($weak->at('cold_level:1')));
+        self::assertStringContainsString('make the next top-up concentrate', MixCoolant::nextPour($weak->at('cold_level:1')));
         $before = $weak->state()->ledger()->glycolMl;
         $after = fn (string $liquid) => (clone $weak)->write('cold_level:1', 'topped', ['volume' => 400.0, 'vessel' => self::JUG, 'liquid' => $liquid])->state()->ledger()->glycolMl - $before;
         self::assertEqualsWithDelta(400.0, $after('concentrate'), 1e-6);
         self::assertEqualsWithDelta(0.0, $after('water'), 1e-6);
         self::assertEqualsWithDelta(400.0 * 4500 / 11000, $after('batch'), 1e-6);
-        self::assertSame('', MixStep::nextPour(self::drainedAmbulance()->at('cold_level:1')), 'on target there is nothing to say');
+        self::assertSame('', MixCoolant::nextPour(self::drainedAmbulance()->at('cold_level:1')), 'on target there is nothing to say');
     }
 
     public function test_the_baseline_stands_beside_the_same_readings_afterwards(): void

@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\CircuitReader;
+use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Judgement\Judgement;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Quantity\UnitSystem;
-use Aqbel\Core\Run\Entry;
-use Aqbel\Core\Run\JobState;
-use Aqbel\Core\Run\Journal;
-use Aqbel\Core\Run\Situation;
-use Aqbel\Core\Sequence\HouseRules;
-use Aqbel\Core\Sequence\Plan;
-use Aqbel\Core\Sequence\PlanInput;
-use Aqbel\Core\Sequence\Planner;
-use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepCatalogue;
 
 /** A job without application: a planned demo circuit and a journal written by hand. */
 final class JobOnPaper
@@ -31,18 +31,18 @@ final class JobOnPaper
 
     private ?Plan $plan = null;
 
-    private function __construct(public readonly PlanInput $input, private readonly string $circuit)
+    private function __construct(public readonly Choices $input, private readonly string $circuit)
     {
     }
 
-    /** @param  array<string, mixed>  $choices  of PlanInput, by name */
+    /** @param  array<string, mixed>  $choices  of Choices, by name */
     public static function on(string $circuit, string $school = 'gravity', float $lift = 0.0, ?HouseRules $rules = null, float $cure = 0.0, array $choices = []): self
     {
         $read = CircuitReader::read(self::document($circuit));
 
-        $input = new PlanInput('repair', 'none', $school, ['upper_hose'], array_map(fn ($p) => $p->id, $read->portsOf('drain')), 1420.0, $lift, 0.5, $cure, $rules ?? new HouseRules);
+        $input = new Choices('repair', 'none', $school, ['upper_hose'], array_map(fn ($p) => $p->id, $read->portsOf('drain')), 1420.0, $lift, 0.5, $cure, $rules ?? new HouseRules);
 
-        return new self(new PlanInput(...[...get_object_vars($input), ...$choices]), $circuit);
+        return new self(new Choices(...[...get_object_vars($input), ...$choices]), $circuit);
     }
 
     /** @param  array<string, mixed>  $values */
@@ -76,7 +76,7 @@ final class JobOnPaper
         return $state->at($state->steps[$step], $this->now, UnitSystem::Metric);
     }
 
-    public function judge(string $step): ?Judgement
+    public function judge(string $step): ?Verdict
     {
         return StepCatalogue::of($this->at($step)->step)->judge($this->at($step));
     }

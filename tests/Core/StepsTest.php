@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Tests\Core;
 
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Sequence\HouseRules;
-use Aqbel\Core\Sequence\Stage;
-use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Steps\StepCatalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -8,7 +8,7 @@ use App\Elevation\Drawing;
 use App\Models\Circuit;
 use App\Models\Job;
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
-use Aqbel\Core\Circuit\CircuitReader;
+use Aqbel\Core\Circuit\Format\CircuitReader;
 
 /** The side view: to scale, and moving with the job. */
 final class ElevationTest extends ShopTestCase

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use Aqbel\Core\Run\JobState;
+use Aqbel\Core\Job\JobState;
 use Illuminate\Support\Facades\DB;
 
 final class JournalTest extends ShopTestCase

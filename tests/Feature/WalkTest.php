@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use Aqbel\Core\Quantity\UnitSystem;
-use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Steps\StepCatalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Whole jobs of every kind, every step looked at on its page, in the units of a person who thinks in quarts and Fahrenheit. */

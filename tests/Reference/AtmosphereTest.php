@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use Aqbel\Core\Atmosphere\Atmosphere;
+use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Quantity\Length;
 use PHPUnit\Framework\TestCase;
 

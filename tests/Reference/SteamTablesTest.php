@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use Aqbel\Core\Fluid\Water;
+use Aqbel\Core\Matter\Water;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
 use PHPUnit\Framework\TestCase;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Reference;
 
-use Aqbel\Core\Atmosphere\Atmosphere;
-use Aqbel\Core\Coolant\Mix;
-use Aqbel\Core\Fluid\Coolant;
-use Aqbel\Core\Fluid\GlycolBase;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Matter\Atmosphere;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Mixing\Mix;
 use Aqbel\Core\Quantity\Length;
 use Aqbel\Core\Quantity\Typed;
 use Aqbel\Core\Quantity\Unit;
@@ -23,14 +23,14 @@ final class TradePracticeTest extends TestCase
     public function test_strengths_on_the_bottle(): void
     {
         foreach ([[0.40, -24.0], [0.50, -36.0]] as [$share, $label]) {
-            self::assertEqualsWithDelta($label, (new Coolant(GlycolBase::Ethylene, $share))->freezePoint()->degC(), 2.0);
+            self::assertEqualsWithDelta($label, (new Mixture(Glycol::Ethylene, $share))->freezePoint()->degC(), 2.0);
         }
         // The table of the handbook ends before 60 % by volume: what is given is a bound, and the label agrees with it.
-        $strong = new Coolant(GlycolBase::Ethylene, 0.60);
+        $strong = new Mixture(Glycol::Ethylene, 0.60);
         self::assertTrue($strong->freezeIsBound());
         self::assertGreaterThan(-52.0, $strong->freezePoint()->degC());
         foreach ([-24.0 => 0.40, -36.0 => 0.50] as $freeze => $share) {
-            self::assertEqualsWithDelta($share, Coolant::freezingAt(GlycolBase::Ethylene, \Aqbel\Core\Quantity\Temperature::celsius((float) $freeze))->volumeFraction, 0.02);
+            self::assertEqualsWithDelta($share, Mixture::freezingAt(Glycol::Ethylene, \Aqbel\Core\Quantity\Temperature::celsius((float) $freeze))->volumeFraction, 0.02);
         }
     }
 
@@ -62,6 +62,6 @@ final class TradePracticeTest extends TestCase
     /** ASHRAE/ICAO standard atmosphere and IAPWS-IF97 region 4: water boils at 95.2 °C at 1,420 m, before most fans come on. */
     public function test_a_plain_water_rinse_at_1420_m(): void
     {
-        self::assertEqualsWithDelta(95.2, Coolant::water()->boilingPoint(Atmosphere::atElevation(Length::metres(1420))->pressure)->degC(), 0.1);
+        self::assertEqualsWithDelta(95.2, Mixture::water()->boilingPoint(Atmosphere::atElevation(Length::metres(1420))->pressure)->degC(), 0.1);
     }
 }

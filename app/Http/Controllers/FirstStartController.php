@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Person;
 use App\Models\Shop;
-use Aqbel\Core\Sequence\HouseRules;
+use Aqbel\Core\Plan\HouseRules;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Journal\Recorder;
 use App\Models\Job;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Sequence\InvalidFields;
+use Aqbel\Core\InvalidFields;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Floor\Projection;
 use App\Http\Requests\PlanRequest;
-use App\Journal\Summary;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Comparison\Comparison;
-use Aqbel\Core\Coolant\Shopping;
-use Aqbel\Core\Coolant\Stores;
-use Aqbel\Core\Hydrostatics\DrainWorth;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Sequence\PlanInput;
-use Aqbel\Core\Sequence\Planner;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Comparison;
+use Aqbel\Core\Plan\DrainWorth;
+use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Stores\Shopping;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
@@ -53,11 +53,11 @@ final class PlanController
      *
      * @param  ?array{job: Job, watch: list<string>, usage: array<string, float|bool>}  $before
      */
-    private function outcome(PlanRequest $request, Circuit $circuit, PlanInput $input, Stores $stores, ?array $before): string
+    private function outcome(PlanRequest $request, Circuit $circuit, Choices $input, Inventory $stores, ?array $before): string
     {
         $schools = Planner::schools($circuit, $input);
-        $plan = $schools[$input->school] ?? $schools[PlanInput::GRAVITY];
-        $tools = $input->jobKind === PlanInput::BLEED ? array_values(array_diff($input->tools, ['vacuum_filler'])) : $input->tools;
+        $plan = $schools[$input->school] ?? $schools[Choices::GRAVITY];
+        $tools = $input->jobKind === Choices::BLEED ? array_values(array_diff($input->tools, ['vacuum_filler'])) : $input->tools;
         $comparison = Cache::remember('compare.'.sha1(serialize([$circuit, $input->drains, $tools, $input->bleeds, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 24 * self::KEPT_S,
             fn () => Comparison::of($circuit, $input->drains, $tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg, bleeds: $input->bleedsOf($circuit)));
 
@@ -82,7 +82,7 @@ final class PlanController
                 'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $request->user()->id,
                 'reason' => $request->reason(), 'plan' => $plan->toArray(),
             ]);
-            Summary::refresh($job);
+            Projection::refresh($job);
 
             return $job;
         });

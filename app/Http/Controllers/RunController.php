@@ -8,8 +8,8 @@ use App\Journal\FormOf;
 use App\Journal\Recorder;
 use App\Models\Container;
 use App\Models\Job;
-use Aqbel\Core\Coolant\Stores;
-use Aqbel\Core\Sequence\StepCatalogue;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Stores\Inventory;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -31,7 +31,7 @@ final class RunController extends JournalController
         $now = now()->getTimestamp();
 
         return view('run.show', [
-            'job' => $job, 'state' => $state, 'step' => $step, 'kind' => StepCatalogue::of($step), 'at' => (isset($state->closed[$step->id]) ? $state->asAt($step) : $state)->at($step, $now, $request->user()->units, StepCatalogue::of($step)->usesShelf() ? Container::stores() : new Stores),
+            'job' => $job, 'state' => $state, 'step' => $step, 'kind' => StepCatalogue::of($step), 'at' => (isset($state->closed[$step->id]) ? $state->asAt($step) : $state)->at($step, $now, $request->user()->units, StepCatalogue::of($step)->usesShelf() ? Container::stores() : new Inventory),
             'inHand' => $inHand, 'now' => $now, 'units' => $request->user()->units, 'ledger' => $state->ledger(),
             'ahead' => ! isset($state->closed[$step->id]) && $state->openBefore($step) !== [],
         ]);

@@ -8,12 +8,12 @@ use App\Models\Container;
 use App\Models\ContainerMovement;
 use App\Models\Product;
 use App\Models\Shop;
-use Aqbel\Core\Coolant\Offer;
-use Aqbel\Core\Fluid\GlycolBase;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Sequence\Field;
-use Aqbel\Core\Sequence\Form;
-use Aqbel\Core\Sequence\InvalidFields;
+use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Stores\Offer;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -53,7 +53,7 @@ final class StoresController
     {
         $in = $this->read($request, self::containerForm());
         DB::transaction(function () use ($in, $request): void {
-            $container = Container::query()->create(['base' => GlycolBase::Ethylene->value, ...array_filter(array_diff_key(self::liquid($in), ['ml' => 0]), fn (mixed $v) => $v !== null)]);
+            $container = Container::query()->create(['base' => Glycol::Ethylene->value, ...array_filter(array_diff_key(self::liquid($in), ['ml' => 0]), fn (mixed $v) => $v !== null)]);
             $this->move($request, $container, $in['ml'], 'put on the shelf');
         });
 
@@ -84,7 +84,7 @@ final class StoresController
     {
         return [
             Field::choice('kind', 'It is', Offer::KINDS, Offer::CONCENTRATE),
-            Field::choice('base', 'Base', array_combine(array_column(GlycolBase::cases(), 'value'), array_map(fn (GlycolBase $b) => $b->label(), GlycolBase::cases())), GlycolBase::Ethylene->value),
+            Field::choice('base', 'Base', array_combine(array_column(Glycol::cases(), 'value'), array_map(fn (Glycol $b) => $b->label(), Glycol::cases())), Glycol::Ethylene->value),
             Field::text('inhibitor', 'Inhibitor family, as the circuits name it'),
             Field::fraction('fraction', 'Glycol, if premix', 0.05, 1.0)->preset(0.5),
             Field::volume('ml', $volume, self::MOST_ML),

@@ -7,16 +7,16 @@ namespace App\Http\Requests;
 use App\Models\Job;
 use App\Models\Shop;
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Coolant\Compatibility;
-use Aqbel\Core\Coolant\Offer;
-use Aqbel\Core\Fluid\Coolant;
-use Aqbel\Core\Hydrostatics\DrainWorth;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\DrainWorth;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
-use Aqbel\Core\Sequence\Field;
-use Aqbel\Core\Sequence\PlanInput;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Stores\Offer;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
@@ -51,7 +51,7 @@ final class PlanRequest extends FormRequest
         return [
             'vehicle' => $this->isMethod('POST') ? ['required', 'integer', 'exists:vehicles,id', self::notOpenAlready(...)] : ['nullable', 'integer'],
             ...array_map(fn (array $choice) => ['nullable', 'in:'.implode(',', array_keys($choice[1]))], self::choices()),
-            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:400'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'bleeds' => ['nullable', 'array', 'max:20'], 'bleeds.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(PlanInput::TOOLS))],
+            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:400'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'bleeds' => ['nullable', 'array', 'max:20'], 'bleeds.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(Choices::TOOLS))],
             ...array_fill_keys(['lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours'], ['nullable', 'string', 'max:40']),
             'last_month' => ['nullable', 'date_format:Y-m', 'before_or_equal:now'], 'drains_auto' => ['nullable', 'in:0,1'],
         ];
@@ -94,16 +94,16 @@ final class PlanRequest extends FormRequest
      *
      * @throws InvalidField
      */
-    public function planInput(Circuit $circuit, Shop $shop, array $offers = []): PlanInput
+    public function planInput(Circuit $circuit, Shop $shop, array $offers = []): Choices
     {
         $chosen = $this->has('chosen') || $this->isMethod('POST');
         $tools = $chosen && $this->has('tools_chosen');
         $known = fn (string $list, array $ids): array => array_values(array_intersect($ids, $this->array($list)));
         $frost = $this->number(Field::temperature('frost', 'Frost protection', false, -60, 0), null);
-        $input = new PlanInput(
-            jobKind: $this->string('kind', PlanInput::REPAIR)->toString(),
+        $input = new Choices(
+            jobKind: $this->string('kind', Choices::REPAIR)->toString(),
             complaint: $this->string('complaint', 'none')->toString(),
-            school: $this->string('school', PlanInput::GRAVITY)->toString(),
+            school: $this->string('school', Choices::GRAVITY)->toString(),
             opened: $chosen ? array_values(array_intersect(array_keys($circuit->passages), explode(',', implode(',', $this->array('opened'))))) : [],
             drains: $known('drains', array_map(fn ($port) => $port->id, $circuit->portsOf('drain'))),
             elevationM: $shop->elevation_m,
@@ -111,7 +111,7 @@ final class PlanRequest extends FormRequest
             targetFraction: $frost === null ? (float) $this->number(self::targetField(), $circuit->facts->targetFraction) : self::glycolFor($circuit, $frost),
             cureMinutes: (float) $this->number(Field::duration('cure', 'Sealant cures', Unit::Minute, 172800), 0.0) / 60.0,
             rules: $shop->houseRules(),
-            tools: $tools ? array_values($this->array('tools')) : array_keys(PlanInput::TOOLS),
+            tools: $tools ? array_values($this->array('tools')) : array_keys(Choices::TOOLS),
             headMm: (float) $this->number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
             bleeds: $tools ? $known('bleeds', array_map(fn ($port) => $port->id, $circuit->portsOf('bleed'))) : null,
             content: $this->string('content', Compatibility::AsManual->value)->toString(),
@@ -121,14 +121,14 @@ final class PlanRequest extends FormRequest
         );
 
         return match (true) {
-            $input->jobKind === PlanInput::BLEED => $input->draining([]),
+            $input->jobKind === Choices::BLEED => $input->draining([]),
             ! $chosen || $this->boolean('drains_auto') => $input->draining(DrainWorth::recommended($this->worth($circuit, $input))),
             default => $input,
         };
     }
 
     /** @return list<DrainWorth> */
-    public function worth(Circuit $circuit, PlanInput $input): array
+    public function worth(Circuit $circuit, Choices $input): array
     {
         $by = [$input->opened, $input->wantsAllOut(), $input->noseLiftMm];
 
@@ -138,12 +138,12 @@ final class PlanRequest extends FormRequest
     /** Glycol share for a frost, within what the inhibitor and the heat allow. */
     private static function glycolFor(Circuit $circuit, float $frostC): float
     {
-        $most = (new Coolant($circuit->facts->base, self::MOST_GLYCOL))->freezePoint()->degC();
+        $most = (new Mixture($circuit->facts->base, self::MOST_GLYCOL))->freezePoint()->degC();
         if ($frostC < $most - 0.5) {
             throw new InvalidField('frost', sprintf('60 %% protects to %.0f °C, and more glycol is not better: it freezes earlier again. Enter no colder than that.', $most));
         }
 
-        return min(self::MOST_GLYCOL, max(self::LEAST_GLYCOL, ceil(Coolant::freezingAt($circuit->facts->base, Temperature::celsius($frostC))->volumeFraction * 100.0) / 100.0));
+        return min(self::MOST_GLYCOL, max(self::LEAST_GLYCOL, ceil(Mixture::freezingAt($circuit->facts->base, Temperature::celsius($frostC))->volumeFraction * 100.0) / 100.0));
     }
 
     /** @param  list<Offer>  $offers */

@@ -1,16 +1,16 @@
 @php
-    use Aqbel\Core\Coolant\Offer;
-    use Aqbel\Core\Hydrostatics\DrainWorth;
+    use Aqbel\Core\Stores\Offer;
+    use Aqbel\Core\Plan\DrainWorth;
     use Aqbel\Core\Quantity\Dimension;
     use Aqbel\Core\Quantity\Unit;
-    use Aqbel\Core\Run\JobState;
-    use Aqbel\Core\Run\Journal;
-    use Aqbel\Core\Sequence\Figure;
-    use Aqbel\Core\Sequence\Materials;
-    use Aqbel\Core\Sequence\NextChange;
-    use Aqbel\Core\Sequence\PlanInput;
-    use Aqbel\Core\Sequence\Stage;
-    use Aqbel\Core\Sequence\StepCatalogue;
+    use Aqbel\Core\Job\JobState;
+    use Aqbel\Core\Job\Journal;
+    use Aqbel\Core\Saying\Figure;
+    use Aqbel\Core\Plan\Materials;
+    use Aqbel\Core\Plan\NextChange;
+    use Aqbel\Core\Plan\Choices;
+    use Aqbel\Core\Job\Stage;
+    use Aqbel\Core\Steps\StepCatalogue;
     $units = auth()->user()->units;
     $volume = fn (float $ml) => $units->format($ml, Dimension::Volume);
     $hours = fn (float $minutes) => intdiv((int) round($minutes), 60).' h '.str_pad((string) ((int) round($minutes) % 60), 2, '0', STR_PAD_LEFT);
@@ -20,7 +20,7 @@
     $materials = new Materials($circuit, $input);
     $compatible = $input->compatibility();
     $due = NextChange::before($input);
-    $bleeding = $input->jobKind === PlanInput::BLEED;
+    $bleeding = $input->jobKind === Choices::BLEED;
     $money = fn (float $price) => number_format($price, 2).($input->rules->currency === '' ? '' : ' '.$input->rules->currency);
     $verdicts = [DrainWorth::MUST => 'must', DrainWorth::WORTH => 'worth it', DrainWorth::LEAVE => 'leave shut'];
 @endphp

@@ -1,6 +1,6 @@
 @php
-    use Aqbel\Core\Sequence\Stage;
-    use Aqbel\Core\Sequence\StepCatalogue;
+    use Aqbel\Core\Job\Stage;
+    use Aqbel\Core\Steps\StepCatalogue;
     $done = isset($state->closed[$step->id]);
     $figure = $kind->figure($at);
     $judgement = $kind->judge($at);

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calc\Topics;
+
+use App\Calc\Input;
+use App\Calc\Topic;
+use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Quantity\Temperature;
+
+final class CooldownTopic implements Topic
+{
+    public function name(): string
+    {
+        return 'cooldown';
+    }
+
+    public function summary(): string
+    {
+        return 'minutes until a standing engine is cold enough to open';
+    }
+
+    public function answer(Input $input): array
+    {
+        $readings = array_map(fn (Input $reading): array => [
+            't_min' => $reading->number('t_min', 0, 100_000),
+            'temperature' => Temperature::celsius($reading->number('temp_c', -50, 200)),
+        ], $input->objects('readings'));
+        $coolDown = CoolDown::predict(
+            Temperature::celsius($input->number('ambient_c', -50, 60)),
+            $readings,
+            Temperature::celsius($input->number('safe_c', 0, 120, 45)),
+        );
+
+        return ['minutes_from_last' => $coolDown->minutesFromLast, 'tau_min' => $coolDown->tauMinutes];
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calc\Topics;
+
+use App\Calc\Input;
+use App\Calc\Topic;
+use Aqbel\Core\Flow\Drainage;
+
+final class DrainTopic implements Topic
+{
+    public function name(): string
+    {
+        return 'drain';
+    }
+
+    public function summary(): string
+    {
+        return 'what each drain lets out of a circuit, and what stays';
+    }
+
+    public function answer(Input $input): array
+    {
+        $result = Drainage::of(
+            $input->circuit(),
+            $input->names('open'),
+            $input->names('open_gates'),
+            $input->number('nose_lift_mm', -2000, 2000, 0),
+            $input->names('air_open'),
+        );
+
+        return [
+            'drains' => $result->drains,
+            'drained_ml' => $result->drainedMl,
+            'retained_ml' => $result->retainedMl,
+            'retained' => $result->retained,
+            'slow' => $result->slow,
+        ];
+    }
+}

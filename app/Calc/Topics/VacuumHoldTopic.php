@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Calc\Topics;
+
+use App\Calc\Input;
+use App\Calc\Topic;
+use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Vacuum\VacuumHold;
+
+final class VacuumHoldTopic implements Topic
+{
+    public function name(): string
+    {
+        return 'vacuum-hold';
+    }
+
+    public function summary(): string
+    {
+        return 'whether a held vacuum is tight, settling or leaking, and how fast';
+    }
+
+    public function answer(Input $input): array
+    {
+        $readings = array_map(fn (Input $reading): array => [
+            't_s' => $reading->number('t_s', 0, 1_000_000),
+            'vacuum' => Pressure::inchesOfMercury($reading->number('inhg', 0, 32)),
+        ], $input->objects('readings'));
+        $hold = new VacuumHold(
+            $input->atmosphere(),
+            Volume::millilitres($input->number('void_ml', 1, 1_000_000)),
+            $readings,
+            Pressure::inchesOfMercury($input->number('gauge_resolution_inhg', 0.01, 5, 0.5)),
+        );
+
+        return [
+            'verdict' => $hold->verdict->value,
+            'rate_kpa_min' => $hold->rateKpaPerMinute(),
+            'air_leak_ml_min' => $hold->airLeakMlPerMinute(),
+            'detectable_ml_min' => $hold->detectableMlPerMinute(),
+            'hole_um' => $hold->holeMicrometres(),
+            'reason' => $hold->reason,
+        ];
+    }
+}

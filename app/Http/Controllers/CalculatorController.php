@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Calculators\CalculatorList;
+use App\Models\Shop;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Saying\Form;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** The calculators on their own. What is typed stands in the address, so that a result can be linked. */
+final class CalculatorController
+{
+    public function __invoke(Request $request, string $name = 'mixture'): View
+    {
+        $calculators = CalculatorList::all(Shop::here()->elevation_m);
+        $calculator = $calculators[$name] ?? abort(404);
+        $units = $request->user()->units;
+        $typed = is_array($request->query('fields')) ? $request->query('fields') : [];
+        $problems = [];
+        $answer = null;
+        foreach ($calculator->fields as $field) {
+            $typed[$field->name] ??= $field->defaultText($units);
+        }
+        try {
+            $answer = ($calculator->answer)((new Form($name, '', $calculator->fields))->read($typed, $units)['values']);
+        } catch (InvalidFields $invalid) {
+            $problems = $invalid->byField();
+        } catch (InvalidField $invalid) {
+            $problems = [$invalid->field => $invalid->getMessage()];
+        }
+
+        return view($request->boolean('fragment') ? 'bench.answer' : 'bench.show', [
+            'calculators' => $calculators, 'calculator' => $calculator, 'typed' => $typed, 'problems' => $problems, 'answer' => $answer, 'units' => $units,
+        ]);
+    }
+}

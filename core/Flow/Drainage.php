@@ -1,0 +1,155 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Flow;
+
+use Aqbel\Core\Circuit\Circuit;
+
+/**
+ * What each drain lets out of a full circuit, and what stays. A wet cell leaves through a drain if some path to it never
+ * rises above the cell; what lies behind a hump stays.
+ */
+final readonly class Drainage
+{
+    private const SLACK_MM = 0.5;
+
+    public const AIR = 0;
+
+    public const COOLANT = 1;
+
+    /**
+     * @param  list<array{port: string, volume_ml: float}>  $drains
+     * @param  array<string, float>  $retained  mL by passage
+     * @param  list<array{passages: list<string>, air_port: ?string}>  $slow  emptied regions that no open port above gives air
+     * @param  array<string, list<array{float, float, int}>>  $runs
+     */
+    private function __construct(public array $drains, public float $drainedMl, public float $retainedMl, public array $retained, public array $slow, public array $runs)
+    {
+    }
+
+    /**
+     * @param  list<string>  $open  drain ports in the order they are opened
+     * @param  list<string>  $openGates
+     * @param  list<string>  $airOpen  ports that let air in besides the fill port
+     * @param  array<string, float>  $measured  mL that really came out of a port, where it was less than it could let out
+     *
+     * @throws \Aqbel\Core\InvalidField naming an unknown port or gate
+     */
+    public static function of(Circuit $circuit, array $open, array $openGates = [], float $noseLiftMm = 0.0, array $airOpen = [], float $coarseness = 1.0, array $measured = []): self
+    {
+        $mesh = new Mesh($circuit, $openGates, $noseLiftMm, $coarseness);
+        $state = array_fill(0, $mesh->size(), self::COOLANT);
+        $drains = [];
+        foreach ($open as $i => $port) {
+            $climb = self::leastClimb($mesh, [$mesh->portCell($port, "open.{$i}")], 1.0);
+            $leaving = [];
+            foreach ($climb as $cell => $level) {
+                if ($state[$cell] === self::COOLANT && $level <= $mesh->height[$cell] + self::SLACK_MM) {
+                    $leaving[$cell] = $mesh->height[$cell];
+                }
+            }
+            // The level falls: the highest cells empty first, down to what was measured.
+            arsort($leaving);
+            $volume = 0.0;
+            foreach (array_keys($leaving) as $cell) {
+                if ($volume >= ($measured[$port] ?? INF)) {
+                    break;
+                }
+                $state[$cell] = self::AIR;
+                $volume += $mesh->volume[$cell];
+            }
+            $drains[] = ['port' => $port, 'volume_ml' => $volume];
+        }
+        $retained = [];
+        foreach ($mesh->passageOf as $cell => $passage) {
+            if ($state[$cell] === self::COOLANT && $passage !== '') {
+                $retained[$passage] = ($retained[$passage] ?? 0.0) + $mesh->volume[$cell];
+            }
+        }
+        $drained = array_sum(array_column($drains, 'volume_ml'));
+
+        return new self($drains, $drained, max(0.0, $circuit->capacityMl() - $drained), $retained, self::slowRegions($mesh, $state, $airOpen), $mesh->runs($state));
+    }
+
+    /**
+     * Minimax path height from the sources to every cell they reach; with sign −1 the deepest dip instead (as a negative).
+     *
+     * @param  list<int>  $sources
+     * @return array<int, float>
+     */
+    private static function leastClimb(Mesh $mesh, array $sources, float $sign): array
+    {
+        $best = [];
+        $queue = new \SplPriorityQueue;
+        foreach ($sources as $source) {
+            $best[$source] = $sign * $mesh->height[$source];
+            $queue->insert($source, -$best[$source]);
+        }
+        $done = [];
+        while (! $queue->isEmpty()) {
+            $cell = $queue->extract();
+            if (isset($done[$cell])) {
+                continue;
+            }
+            $done[$cell] = true;
+            foreach ($mesh->neighbours[$cell] as $next) {
+                $level = max($best[$cell], $sign * $mesh->height[$next]);
+                if (! isset($best[$next]) || $level < $best[$next]) {
+                    $best[$next] = $level;
+                    $queue->insert($next, -$level);
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * A region glugs when no path from an air inlet stays above it: air would have to bubble up through the coolant.
+     *
+     * @param  array<int, int>  $state
+     * @param  list<string>  $airOpen
+     * @return list<array{passages: list<string>, air_port: ?string}>
+     */
+    private static function slowRegions(Mesh $mesh, array $state, array $airOpen): array
+    {
+        $inlets = array_map(fn ($port) => $mesh->nodeCell[$port->node], $mesh->circuit->portsOf('fill'));
+        foreach ($airOpen as $i => $port) {
+            $inlets[] = $mesh->portCell($port, "air_open.{$i}");
+        }
+        $dip = self::leastClimb($mesh, $inlets, -1.0);
+        $starved = [];
+        foreach ($state as $cell => $what) {
+            if ($what === self::AIR && $mesh->volume[$cell] > 0.0 && -($dip[$cell] ?? INF) < $mesh->height[$cell] - self::SLACK_MM) {
+                $starved[$mesh->passageOf[$cell]] = true;
+            }
+        }
+        $regions = [];
+        foreach (array_keys($starved) as $passage) {
+            $ends = [$mesh->circuit->passages[$passage]->from, $mesh->circuit->passages[$passage]->to];
+            $joined = array_filter($regions, fn (array $r) => array_intersect($ends, $r['nodes']) !== []);
+            $merged = ['passages' => [$passage], 'nodes' => $ends];
+            foreach ($joined as $key => $region) {
+                $merged = ['passages' => [...$region['passages'], ...$merged['passages']], 'nodes' => [...$region['nodes'], ...$merged['nodes']]];
+                unset($regions[$key]);
+            }
+            $regions[] = $merged;
+        }
+
+        return array_map(fn (array $region) => ['passages' => $region['passages'], 'air_port' => self::highestBleed($mesh, $region['nodes'])], array_values($regions));
+    }
+
+    /** @param  list<string>  $nodes */
+    private static function highestBleed(Mesh $mesh, array $nodes): ?string
+    {
+        $best = null;
+        foreach ($mesh->circuit->portsOf('bleed') as $port) {
+            if (in_array($port->node, $nodes, true) && ($best === null || $mesh->height[$mesh->nodeCell[$port->node]] > $mesh->height[$mesh->nodeCell[$best->node]])) {
+                $best = $port;
+            }
+        }
+
+        return $best?->id;
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Flow;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\InvalidField;
+
+/**
+ * The circuit cut into cells of at most 5 mm height and 20 mL. The first cells are the nodes, without volume; a
+ * passage's cells follow in order from its `from` end. Everything is measured at cell centres after the tilt.
+ */
+final readonly class Mesh
+{
+    public const CELL_MM = 5.0;
+
+    public const CELL_ML = 20.0;
+
+    /** @var list<float> */
+    public array $height;
+
+    /** @var list<float> */
+    public array $volume;
+
+    /** @var list<list<int>> */
+    public array $neighbours;
+
+    /** @var array<string, int> */
+    public array $nodeCell;
+
+    /** @var array<string, array{int, int}> first and last cell of each passage */
+    public array $range;
+
+    /** @var list<string> passage of each cell; '' for a node */
+    public array $passageOf;
+
+    /**
+     * @param  list<string>  $openGates
+     * @param  float  $coarseness  1 for the standard cells, 0.5 for cells half as large
+     */
+    public function __construct(public Circuit $circuit, array $openGates, public float $noseLiftMm = 0.0, float $coarseness = 1.0)
+    {
+        $cut = self::cutPassages($circuit, $openGates);
+        [$height, $volume, $passageOf, $nodeCell, $range, $neighbours] = [[], [], [], [], [], []];
+        foreach ($circuit->nodes as $id => $node) {
+            $nodeCell[$id] = count($height);
+            $height[] = $circuit->heightMm($id, $noseLiftMm);
+            $volume[] = 0.0;
+            $passageOf[] = '';
+            $neighbours[] = [];
+        }
+        foreach ($circuit->passages as $id => $passage) {
+            [$start, $rise] = [$height[$nodeCell[$passage->from]], $height[$nodeCell[$passage->to]] - $height[$nodeCell[$passage->from]]];
+            $count = max(1, (int) ceil(abs($rise) / (self::CELL_MM * $coarseness)), (int) ceil($passage->volumeMl / (self::CELL_ML * $coarseness)));
+            $first = count($height);
+            $range[$id] = [$first, $first + $count - 1];
+            for ($i = 0; $i < $count; $i++) {
+                $height[] = $start + $rise * ($i + 0.5) / $count;
+                $volume[] = $passage->volumeMl / $count;
+                $passageOf[] = $id;
+                $neighbours[] = [];
+                if ($i > 0) {
+                    $neighbours[$first + $i][] = $first + $i - 1;
+                    $neighbours[$first + $i - 1][] = $first + $i;
+                }
+            }
+            if (! isset($cut[$id])) {
+                $neighbours[$nodeCell[$passage->from]][] = $first;
+                $neighbours[$first][] = $nodeCell[$passage->from];
+            }
+            $neighbours[$nodeCell[$passage->to]][] = $first + $count - 1;
+            $neighbours[$first + $count - 1][] = $nodeCell[$passage->to];
+        }
+        $this->height = $height;
+        $this->volume = $volume;
+        $this->passageOf = $passageOf;
+        $this->nodeCell = $nodeCell;
+        $this->range = $range;
+        $this->neighbours = $neighbours;
+    }
+
+    public function portCell(string $port, string $field): int
+    {
+        return $this->nodeCell[$this->circuit->port($port, $field)->node];
+    }
+
+    public function size(): int
+    {
+        return count($this->height);
+    }
+
+    /**
+     * Runs of like cells along each passage, for drawing: [from, to, state] with ends as shares of the passage's length.
+     *
+     * @param  list<int>|array<int, int>  $state  of each cell
+     * @return array<string, list<array{float, float, int}>>
+     */
+    public function runs(array $state): array
+    {
+        $runs = [];
+        foreach ($this->range as $passage => [$first, $last]) {
+            $count = $last - $first + 1;
+            $runs[$passage] = [];
+            for ($i = 0; $i < $count; $i++) {
+                $end = count($runs[$passage]) - 1;
+                if ($end >= 0 && $runs[$passage][$end][2] === $state[$first + $i]) {
+                    $runs[$passage][$end][1] = ($i + 1) / $count;
+                } else {
+                    $runs[$passage][] = [$i / $count, ($i + 1) / $count, $state[$first + $i]];
+                }
+            }
+        }
+
+        return $runs;
+    }
+
+    /**
+     * @param  list<string>  $openGates
+     * @return array<string, true>
+     */
+    private static function cutPassages(Circuit $circuit, array $openGates): array
+    {
+        foreach ($openGates as $i => $id) {
+            if (! isset($circuit->gates[$id])) {
+                throw new InvalidField("open_gates.{$i}", "There is no gate “{$id}” in this circuit.");
+            }
+        }
+        $cut = [];
+        foreach ($circuit->gates as $gate) {
+            if (! $gate->weeps && ! in_array($gate->id, $openGates, true)) {
+                $cut[$gate->passage] = true;
+            }
+        }
+
+        return $cut;
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Job;
+
+/**
+ * The append-only journal, folded: a `correct` line replaces the values of an earlier one, a `withdraw` line takes it
+ * back; neither removes anything from the journal itself.
+ */
+final readonly class Journal
+{
+    public const CORRECT = 'correct';
+
+    public const WITHDRAW = 'withdraw';
+
+    /** @param  list<Entry>  $lines everything ever written, in order */
+    public function __construct(public array $lines)
+    {
+    }
+
+    /** @return list<Entry> what counts now */
+    public function effective(): array
+    {
+        $effective = [];
+        foreach ($this->lines as $line) {
+            $target = (int) ($line->values['seq'] ?? 0);
+            if ($line->form === self::WITHDRAW) {
+                unset($effective[$target]);
+            } elseif ($line->form === self::CORRECT) {
+                $old = $effective[$target] ?? null;
+                if ($old !== null) {
+                    $effective[$target] = new Entry($old->seq, $old->at, $old->person, $old->step, $old->form, $line->values['values'], $line->typed,
+                        ['by' => $line->person, 'at' => $line->at, 'reason' => $line->text('reason')], $line->said);
+                }
+            } else {
+                $effective[$line->seq] = $line;
+            }
+        }
+
+        return array_values($effective);
+    }
+
+    public function last(): int
+    {
+        return $this->lines === [] ? 0 : $this->lines[count($this->lines) - 1]->seq;
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Job;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Facts;
+use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Stores\Inventory;
+
+/** One step of one job at one moment: all a step kind may look at. */
+final readonly class Situation
+{
+    public function __construct(public Step $step, public JobState $job, public int $now, public UnitSystem $units, public Inventory $stores = new Inventory)
+    {
+    }
+
+    public function circuit(): Circuit
+    {
+        return $this->job->circuit;
+    }
+
+    public function facts(): Facts
+    {
+        return $this->job->circuit->facts;
+    }
+
+    public function rules(): HouseRules
+    {
+        return $this->job->plan->input->rules;
+    }
+
+    public function param(string $name): mixed
+    {
+        return $this->step->params[$name] ?? null;
+    }
+
+    public function port(): Port
+    {
+        return $this->circuit()->port((string) $this->param('port'));
+    }
+
+    /** @return list<Entry> of this step, of one form when named */
+    public function entries(?string $form = null): array
+    {
+        return $this->job->entriesOf($this->step->id, $form);
+    }
+
+    public function last(string $form): ?Entry
+    {
+        $entries = $this->entries($form);
+
+        return $entries === [] ? null : $entries[count($entries) - 1];
+    }
+
+    public function has(string $form): bool
+    {
+        return $this->entries($form) !== [];
+    }
+
+    public function sum(string $form, string $field): float
+    {
+        return array_sum(array_map(fn (Entry $e) => $e->number($field) ?? 0.0, $this->entries($form)));
+    }
+
+    /** A number in the core's unit as the person reads it. */
+    public function say(float $base, Dimension|Unit $in): string
+    {
+        return $this->units->format($base, $in);
+    }
+
+    public function litres(float $ml): string
+    {
+        return $this->say($ml, Dimension::Volume);
+    }
+
+    public function degrees(float $celsius): string
+    {
+        return $this->say($celsius, Dimension::Temperature);
+    }
+
+    /** The same step seen from another one, e.g. the heat cycle a cold level belongs to. */
+    public function seenFrom(Step $step): self
+    {
+        return new self($step, $this->job, $this->now, $this->units, $this->stores);
+    }
+}

@@ -1,0 +1,202 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Saying;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Typed;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+
+/** One thing to enter: its kind, limits in the core's unit, and how it is asked for. */
+final readonly class Field
+{
+    /** @param  array<int|string, string>  $choices value => label */
+    private function __construct(
+        public string $name,
+        public string $label,
+        public string $type,
+        public bool $required = true,
+        public ?Dimension $dimension = null,
+        public ?Unit $unit = null,
+        public float $least = 0.0,
+        public float $most = 0.0,
+        public array $choices = [],
+        public ?string $default = null,
+        public string $help = '',
+    ) {
+    }
+
+    public static function volume(string $name, string $label, float $mostMl = 200_000.0, bool $required = true, string $help = ''): self
+    {
+        return new self($name, $label, 'quantity', $required, Dimension::Volume, null, 0.0, $mostMl, help: $help);
+    }
+
+    public static function temperature(string $name, string $label, bool $required = true, float $leastC = -40.0, float $mostC = 180.0, string $help = ''): self
+    {
+        return new self($name, $label, 'quantity', $required, Dimension::Temperature, null, $leastC, $mostC, help: $help);
+    }
+
+    public static function vacuum(string $name, string $label, float $mostKpa = 101.0, string $help = ''): self
+    {
+        return new self($name, $label, 'quantity', true, Dimension::Pressure, Unit::InchOfMercury, 0.0, $mostKpa, help: $help);
+    }
+
+    public static function pressure(string $name, string $label, float $mostKpa, bool $required = true, string $help = ''): self
+    {
+        return new self($name, $label, 'quantity', $required, Dimension::Pressure, null, 0.0, $mostKpa, help: $help);
+    }
+
+    public static function torque(string $name, string $label, ?float $defaultNm = null): self
+    {
+        return new self($name, $label, 'quantity', true, Dimension::Torque, null, 0.1, 500.0, default: $defaultNm === null ? null : (string) $defaultNm);
+    }
+
+    public static function length(string $name, string $label, float $leastMm, float $mostMm, bool $required = true, string $help = ''): self
+    {
+        return new self($name, $label, 'quantity', $required, Dimension::Length, null, $leastMm, $mostMm, help: $help);
+    }
+
+    public static function duration(string $name, string $label, Unit $unit, float $mostSeconds, bool $required = true, string $help = ''): self
+    {
+        return new self($name, $label, 'quantity', $required, Dimension::Time, $unit, 0.0, $mostSeconds, help: $help);
+    }
+
+    public static function fraction(string $name, string $label, float $least = 0.0, float $most = 1.0): self
+    {
+        return new self($name, $label, 'quantity', true, Dimension::Fraction, null, $least, $most);
+    }
+
+    /** A plain number, such as a price. */
+    public static function number(string $name, string $label, float $least, float $most): self
+    {
+        return new self($name, $label, 'quantity', true, Dimension::Fraction, Unit::Share, $least, $most);
+    }
+
+    /** @param  array<int|string, string>  $choices */
+    public static function choice(string $name, string $label, array $choices, ?string $default = null, string $help = ''): self
+    {
+        return new self($name, $label, 'choice', choices: $choices, default: $default, help: $help);
+    }
+
+    public static function check(string $name, string $label, bool $required = false, string $help = ''): self
+    {
+        return new self($name, $label, 'check', $required, help: $help);
+    }
+
+    public static function text(string $name, string $label, bool $required = false, string $help = ''): self
+    {
+        return new self($name, $label, 'text', $required, most: 500.0, help: $help);
+    }
+
+    /** The same field with a value, in the core's unit, to begin with. */
+    public function preset(float $base): self
+    {
+        return new self(...[...get_object_vars($this), 'default' => (string) $base]);
+    }
+
+    /** The same field with a text to begin with. */
+    public function begin(string $text): self
+    {
+        return new self(...[...get_object_vars($this), 'default' => $text]);
+    }
+
+    /** The same choice, taken as its default where nothing is said. */
+    public function optional(): self
+    {
+        return new self(...[...get_object_vars($this), 'required' => false]);
+    }
+
+    /** The same field asked for in one unit, whatever the person's own. */
+    public function in(Unit $unit): self
+    {
+        return new self(...[...get_object_vars($this), 'unit' => $unit]);
+    }
+
+    /** The unit meant when only a number is typed. */
+    public function assumedUnit(UnitSystem $units): Unit
+    {
+        return $this->unit ?? $units->unit($this->dimension ?? Dimension::Fraction);
+    }
+
+    /** The default as it stands in the input, in the person's unit. */
+    public function defaultText(UnitSystem $units): string
+    {
+        return $this->default !== null && $this->type === 'quantity'
+            ? $units->format((float) $this->default, $this->assumedUnit($units), false)
+            : (string) $this->default;
+    }
+
+    /** A value in words; null when there is nothing to say. */
+    public function say(float|string|bool|null $value, ?string $typed): ?string
+    {
+        return match (true) {
+            $value === null || $value === false => null,
+            $this->type === 'check' => $this->label,
+            $this->type === 'choice' => $this->label.' '.self::lowerFirst($this->choices[(string) $value] ?? (string) $value),
+            $this->type === 'text' => "{$this->label}: {$value}",
+            default => "{$this->label} {$typed}",
+        };
+    }
+
+    /**
+     * @return array{float|string|bool|null, ?string} the value in the core's unit, and what was typed
+     *
+     * @throws InvalidField
+     */
+    public function read(mixed $raw, UnitSystem $units): array
+    {
+        if ($this->type === 'check') {
+            $ticked = in_array($raw, ['1', 1, true, 'on'], true);
+
+            return $ticked || ! $this->required ? [$ticked, null] : throw $this->invalid("Tick “{$this->label}” once it is true.");
+        }
+        if ($raw === null && $this->type === 'choice' && ! $this->required) {
+            return [$this->default, null];
+        }
+        if ($raw !== null && ! is_scalar($raw)) {
+            throw $this->invalid('Enter one value.');
+        }
+        $text = trim((string) $raw);
+        if (! mb_check_encoding($text, 'UTF-8')) {
+            throw $this->invalid('This text cannot be read. Type it again.');
+        }
+        if ($text === '') {
+            return $this->required ? throw $this->invalid($this->type === 'choice' ? 'Choose one.' : 'Enter a value.') : [null, null];
+        }
+
+        return match ($this->type) {
+            'choice' => isset($this->choices[$text]) ? [$text, null] : throw $this->invalid('Choose one of the values shown.'),
+            'text' => mb_strlen($text) <= (int) $this->most ? [$text, null] : throw $this->invalid('Keep it to '.(int) $this->most.' characters.'),
+            default => $this->readQuantity($text, $units),
+        };
+    }
+
+    /** @return array{float, string} */
+    private function readQuantity(string $text, UnitSystem $units): array
+    {
+        $unit = $this->assumedUnit($units);
+        try {
+            $typed = Typed::parse(mb_substr($text, 0, 40), $unit);
+        } catch (\InvalidArgumentException $problem) {
+            throw $this->invalid($problem->getMessage());
+        }
+        if ($typed->base < $this->least - 1.0e-9 || $typed->base > $this->most + 1.0e-9) {
+            throw $this->invalid("{$typed->text} cannot be right here. Enter between {$units->format($this->least, $unit)} and {$units->format($this->most, $unit)}.");
+        }
+
+        return [$typed->base, $typed->text];
+    }
+
+    private static function lowerFirst(string $text): string
+    {
+        return mb_strtolower(mb_substr($text, 0, 1)).mb_substr($text, 1);
+    }
+
+    private function invalid(string $remedy): InvalidField
+    {
+        return new InvalidField($this->name, $remedy);
+    }
+}

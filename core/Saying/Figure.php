@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Saying;
+
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+
+/** The one number of a step that is read from the bumper, with where it came from and the level it is judged against. */
+final readonly class Figure
+{
+    public const MEASURED = 'measured';
+
+    public const PREDICTED = 'predicted';
+
+    public const MANUAL = 'from the manual';
+
+    public const RULE = 'shop rule';
+
+    public function __construct(
+        public string $label,
+        public ?float $base,
+        public Dimension|Unit $in,
+        public string $origin,
+        public ?float $datum = null,
+        public string $datumLabel = '',
+        public float $plusMinus = 0.0,
+    ) {
+    }
+}

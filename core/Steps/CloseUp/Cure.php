@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\CloseUp;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Saying\Clock;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stage 4: sealant on a new gasket hardens before vacuum or pressure. */
+final class Cure extends StepKind
+{
+    public function name(): string
+    {
+        return 'cure';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Let the sealant cure';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Vacuum or pressure pulls uncured sealant out of the joint.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return ['Start the clock when the joint is bolted up. The tube’s own time outranks the one planned.', 'Closing up and mixing go on meanwhile; vacuum and pressure wait until the clock is over.'];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return $at->has('started') ? [] : [new Form('started', 'Joint is bolted up')];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->has('started') ? [] : [Obstacle::missing('Start the cure clock.')];
+    }
+
+    public function clock(Situation $at): ?Clock
+    {
+        $started = $at->last('started');
+
+        return $started === null ? null : new Clock('Sealant cures', $started->at, $started->at + (int) ((float) $at->param('minutes') * 60));
+    }
+
+    public function handsOnMinutes(Step $step, Choices $input): float
+    {
+        return 1.0;
+    }
+}

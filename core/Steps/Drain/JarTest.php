@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Drain;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stage 2, where nobody knows what is in it: a little of both coolants in a jar, before they meet in the engine. */
+final class JarTest extends StepKind
+{
+    public function name(): string
+    {
+        return 'jar_test';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Jar test';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Colour proves nothing. What sets to gel in a jar would set in the heater core.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return ['Half a cup of the old and half a cup of the new in a clean jar. Shake, let it stand.', 'Gel, flakes or sludge: these two must never meet. Clear: they do not set, but the inhibitors may still use each other up.'];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Glycol];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('jar', 'Record jar', [Field::choice('jar', 'The jar shows', ['clear' => 'Clear', 'cloudy' => 'Cloudy', 'gel' => 'Gel or sludge'], 'clear')])];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->has('jar') ? [] : [Obstacle::missing('Record what the jar shows.')];
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        return match ($at->last('jar')?->text('jar')) {
+            null => null,
+            'clear' => Verdict::pass('They do not set', 'Rinse all the same: the old inhibitor is not known.'),
+            'cloudy' => Verdict::wait('They do not like each other', 'Rinse until it runs clear.'),
+            default => Verdict::stop('Never together', 'Rinse until next to nothing of the old one is left.'),
+        };
+    }
+
+    public function handsOnMinutes(Step $step, Choices $input): float
+    {
+        return 4.0;
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Drain;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stage 2: what the drained coolant tells. */
+final class Look extends StepKind
+{
+    public function name(): string
+    {
+        return 'look';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Look at what came out';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Rust asks for a rinse, an oily film for its cause, gel means two coolants that must never meet again.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return ['Let it stand a minute in a clean vessel against the light. Film on top, sludge below, colour of rust?', 'Colour alone tells neither base nor inhibitor family.'];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Waste];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('seen', 'Record what it looks like', [
+            Field::choice('coolant', 'The coolant is', ['clean' => 'Clean', 'rusty' => 'Rusty or cloudy', 'oily' => 'Oily film', 'gel' => 'Gel or sludge', 'debris' => 'With debris'], 'clean'),
+            Field::choice('next', 'It goes', ['waste' => 'Into the waste drum', 'reuse' => 'Back in: nearly new, caught in a clean vessel'], 'waste'),
+        ])];
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function admit(Situation $at, string $form, array $values): void
+    {
+        if ($form === 'seen' && $values['next'] === 'reuse' && ($values['coolant'] !== 'clean' || $at->job->plan->input->compatibility() !== Compatibility::AsManual)) {
+            throw new InvalidField('next', 'Only clean coolant of the family the manual names goes back in. This one is waste.');
+        }
+    }
+
+    public function orders(Situation $at): array
+    {
+        return $at->last('seen')?->text('coolant') === 'oily' ? [new Step('find_cause', 'find_cause', Stage::Drain)] : [];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->has('seen') ? [] : [Obstacle::missing('Record what the coolant looks like.')];
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        return match ($at->last('seen')?->text('coolant')) {
+            null => null,
+            'clean' => $at->last('seen')->text('next') === 'reuse' ? Verdict::pass('Clean, goes back in', 'Cover it, keep it clean. The mixture takes it into account.') : Verdict::pass('Clean', 'No rinse needed for its sake.'),
+            'oily' => Verdict::stop('Oil in the coolant', 'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new coolant before both.'),
+            'gel' => Verdict::stop('Two coolants met', 'Rinse until it runs clear, and fill with the family the manual names.'),
+            default => Verdict::wait('Dirty', 'Rinse until it runs clear.'),
+        };
+    }
+
+    public function handsOnMinutes(Step $step, Choices $input): float
+    {
+        return 2.0;
+    }
+}

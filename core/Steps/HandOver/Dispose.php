@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\HandOver;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stage 11: old coolant and rinse water into the waste drum. */
+final class Dispose extends StepKind
+{
+    public function name(): string
+    {
+        return 'dispose';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Waste coolant';
+    }
+
+    public function why(Situation $at): string
+    {
+        return "{$at->litres($at->job->ledger()->outMl())} came out in this job.";
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return ['Into the labelled drum for waste coolant, oily coolant apart. Local waste rules apply.', 'Pans rinsed, floor wiped, labels on what is left over.'];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Waste, Hazard::Glycol];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('disposed', 'Record waste', [Field::volume('volume', 'Into the waste drum')])];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->has('disposed') ? [] : [Obstacle::missing('Record what went into the waste drum.')];
+    }
+
+    public function handsOnMinutes(Step $step, Choices $input): float
+    {
+        return 3.0;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\MakeSafe;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Steps\Checklist;
+
+/** Stage 1: the vehicle secured before anyone reaches in. */
+final class MakeSafe extends Checklist
+{
+    public function name(): string
+    {
+        return 'make_safe';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Make safe';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Hot coolant, moving fans and a vehicle that rolls hurt more people in this job than anything else.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return ['Work through the list. The vehicle’s service manual outranks anything shown here.'];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Eyes, Hazard::Raised, Hazard::Moving];
+    }
+
+    protected function items(Situation $at): array
+    {
+        $lift = $at->job->plan->input->noseLiftMm;
+
+        return [
+            'ground' => $lift > 0.0 ? 'Nose raised '.$at->say($lift, Dimension::Length).' on stands, as planned' : 'Vehicle on level ground',
+            'chocks' => 'Wheels chocked',
+            'ignition' => 'Ignition off, key out',
+            'glasses' => 'Glasses and gloves on',
+            'heater' => $at->facts()->heaterDrive === 'electric' ? 'Heater set to hot with the ignition on, then off: the valve stays where it stands' : 'Heater control set to hot',
+        ];
+    }
+
+    public function handsOnMinutes(Step $step, Choices $input): float
+    {
+        return 4.0;
+    }
+}

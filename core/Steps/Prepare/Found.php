@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Prepare;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Figure;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stage 0: what is in the circuit now. Capacity is never assumed to be inside. */
+final class Found extends StepKind
+{
+    /** Reading a level in a warm, tilted or dirty tank (common practice, no source). */
+    private const UNSURE = 0.03;
+
+    public function name(): string
+    {
+        return 'found';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Content found';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'What stays inside after the drain is content found minus what came out. A circuit is rarely as full as its capacity.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return [
+            'Vehicle on level ground, engine cold. Read the level against '.$at->facts()->coldLevel.'.',
+            'Say how full it is, and how much is missing if it is low.',
+            'Touch a drop on the refractometer if you have one: it tells what the old coolant still protects to.',
+        ];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('found', 'Record content', [
+            Field::choice('content', 'The circuit is', ['full' => 'Full to the mark', 'low' => 'Low', 'partly' => 'Partly drained before', 'water' => 'Water only', 'empty' => 'Empty'], match (true) {
+                $at->job->plan->input->jobKind === Choices::LOST => 'low', $at->job->plan->input->compatibility() === Compatibility::Water => 'water', default => 'full'
+            }),
+            Field::volume('missing', 'Missing, if low', $at->circuit()->capacityMl(), false, 'Your best estimate; it may be off by a quarter.'),
+            Field::temperature('freeze', 'Freeze point read', false, -70, 5),
+        ])];
+    }
+
+    /** @param  array<string, mixed>  $values */
+    public function admit(Situation $at, string $form, array $values): void
+    {
+        if (in_array($values['content'], ['low', 'partly'], true) && $values['missing'] === null) {
+            throw new InvalidField('missing', 'Say about how much is missing; the ledger starts from it.');
+        }
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->has('found') ? [] : [Obstacle::missing('Record how much coolant is in the circuit.')];
+    }
+
+    public function figure(Situation $at): Figure
+    {
+        $full = $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl;
+        $line = ($entry = $at->last('found')) === null ? null : $this->ledger($at, $entry)[0];
+
+        return new Figure('In the circuit', $line->ml ?? null, Dimension::Volume, Figure::MEASURED, $full, 'full to the mark', $line->plusMinusMl ?? 0.0);
+    }
+
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        $full = $at->circuit()->capacityMl() - (float) $at->job->plan->predicted['headspace_ml'];
+        $missing = $entry->text('content') === 'empty' ? $full : min($full, $entry->number('missing') ?? 0.0);
+        $fraction = match (true) {
+            $entry->text('content') === 'water' => 0.0,
+            $entry->number('freeze') !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $entry->number('freeze'))))->volumeFraction,
+            default => $at->job->plan->input->presumedFraction($at->circuit()),
+        };
+
+        $guessed = $entry->text('content') === 'empty' ? 0.0 : $missing;
+
+        return [new Line('Content found', $full - $missing, self::UNSURE * $full + 0.25 * $guessed, $fraction, true)];
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Prove;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stage 10: a look underneath, against what was wet before. */
+final class LeakCheck extends StepKind
+{
+    public function name(): string
+    {
+        return 'leak_check';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Look underneath';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Old drips were noted at the start: whatever is new is ours.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        $old = $at->job->lastOf('inspect', 'condition')?->text('drips') ?? '';
+
+        return ['Lamp and mirror along every joint that was opened, drains first. Photograph what is wet.', $old === '' ? 'No old drips were noted.' : "Noted before the work: {$old}"];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Raised];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('seen', 'Record', [Field::choice('leak', 'Underneath it is', ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'], 'dry'), Field::text('where', 'Where')])];
+    }
+
+    public function comparedWith(Situation $at): array
+    {
+        return [...$at->job->stepsOf('inspect'), ...$at->job->stepsOf('find_drip')];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return match ($at->last('seen')?->text('leak')) {
+            null => [Obstacle::missing('Record what it looks like underneath.')],
+            'drip' => [Obstacle::missing('Mend the new drip, then look again.')],
+            default => [],
+        };
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        return match ($at->last('seen')?->text('leak')) {
+            null => null,
+            'drip' => Verdict::stop('New drip', 'Mend it before the vehicle drives.'),
+            default => Verdict::pass('No new drip', 'Nothing that was not there before.'),
+        };
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Rinse;
+
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Figure;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stage 3: the rinse water out again, by the points already used, and whether it runs clear. */
+final class RinseDrain extends StepKind
+{
+    public function name(): string
+    {
+        return 'rinse_drain';
+    }
+
+    public function title(Situation $at): string
+    {
+        return "Rinse {$at->param('cycle')}: drain";
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'What stays in dilutes the new fill, so every point is opened again.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        $points = array_map(fn (Step $s) => $at->circuit()->port((string) $s->params['port'])->label, $at->job->stepsOf('drain'));
+
+        return ['Cold neck, cap off, top bleed points open. Into the pan for rinse water, apart from the old coolant.', 'Open again: '.implode(', ', $points).'.', 'Hold some against the light: clear, or still coloured?', 'Close every point with its washer and torque.'];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Waste, Hazard::Scald];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('water_out', 'Record water out', [
+            ...$this->vesselFields($at, 'volume', 'Came out', 'Drain pan, 0.5 L marks'),
+            Field::choice('runs', 'It runs', ['clear' => 'Clear', 'coloured' => 'Coloured', 'film' => 'With a film'], 'clear'),
+            Field::check('closed', 'Every drain closed again'),
+        ])];
+    }
+
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        return [new Line('Rinse water out', -($entry->number('volume') ?? 0.0), $at->rules()->plusMinusMl($entry->text('vessel')), null)];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return match (true) {
+            ! $at->has('water_out') => [Obstacle::missing('Record the rinse water that came out.')],
+            ! $at->last('water_out')?->ticked('closed') => [Obstacle::missing('The drains are not recorded as closed again.')],
+            default => [],
+        };
+    }
+
+    public function figure(Situation $at): Figure
+    {
+        return new Figure('Came out', $at->has('water_out') ? $at->sum('water_out', 'volume') : null, Dimension::Volume, Figure::MEASURED,
+            max(0.0, $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $at->sum('water_out', 'volume') - (float) $at->job->plan->predicted['retained_ml']), 'predicted');
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        $last = $at->last('water_out');
+        if ($last === null) {
+            return null;
+        }
+        $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
+        $target = (new Rinse)->target($at);
+        if ($this->next($at) !== [] && $at->param('rest') !== []) {
+            return Verdict::wait('Next rinse', "Old coolant now {$old} of the full circuit. ".count((array) $at->param('rest')).' more as decided.');
+        }
+
+        return $this->next($at) === []
+            ? Verdict::pass('Clear', "Old coolant {$old} of the full circuit".($target === null ? '.' : ", {$at->say($target, Unit::Percent)} may stay."))
+            : Verdict::wait('Not clear yet', "It still runs {$last->text('runs')}. Another rinse is added.");
+    }
+
+    public function orders(Situation $at): array
+    {
+        $next = $this->next($at);
+
+        return $next === [] ? [] : RinseFill::cycle($at, $next);
+    }
+
+    /** @return list<string> cycles still to come: those decided on, then one more as long as it does not run clear */
+    private function next(Situation $at): array
+    {
+        $rest = array_values((array) $at->param('rest'));
+
+        return $rest !== [] || $at->last('water_out')?->text('runs') === 'clear' ? $rest : [RinseFill::WATER];
+    }
+
+    public function handsOnMinutes(Step $step, Choices $input): float
+    {
+        return 10.0;
+    }
+}

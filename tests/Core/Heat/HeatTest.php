@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Heat;
+
+use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Heat\StopLimit;
+use Aqbel\Core\Heat\TopUpSeries;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Quantity\Volume;
+use PHPUnit\Framework\TestCase;
+
+final class HeatTest extends TestCase
+{
+    /** Common practice, no source: 95 °C falls to about 69 after 30 min and 43 after 90 min in 25 °C air. */
+    public function test_a_single_reading_uses_a_typical_engine(): void
+    {
+        self::assertEqualsWithDelta(30, $this->predict([[0, 95]], 69.1)->minutesFromLast, 0.5);
+        self::assertEqualsWithDelta(90, $this->predict([[0, 95]], 42.5)->minutesFromLast, 0.5);
+    }
+
+    public function test_two_readings_find_this_engines_own_constant(): void
+    {
+        $at = fn (float $minutes) => 25 + 70 * exp(-$minutes / 40);
+        $found = $this->predict([[0, $at(0)], [10, $at(10)], [20, $at(20)]], 45);
+        self::assertEqualsWithDelta(40, $found->tauMinutes, 1e-6);
+        self::assertEqualsWithDelta(40 * log(70 / 20) - 20, $found->minutesFromLast, 1e-6);
+        self::assertTrue($found->fitted);
+    }
+
+    public function test_what_does_not_cool_has_no_clock(): void
+    {
+        foreach ([[[[0, 80], [10, 82]], 45.0, 'readings.1.temp_c'], [[[0, 80]], 20.0, 'safe_c'], [[[0, 80], [0, 70]], 45.0, 'readings.1.t_min']] as [$points, $safe, $field]) {
+            try {
+                $this->predict($points, $safe);
+                self::fail('accepted');
+            } catch (InvalidField $invalid) {
+                self::assertSame($field, $invalid->field);
+            }
+        }
+    }
+
+    public function test_the_stop_limit_is_the_lowest_of_the_three(): void
+    {
+        $limit = fn (float $boiling, ?float $fan, ?float $own) => new StopLimit(Temperature::celsius($boiling), $fan === null ? null : Temperature::celsius($fan), $own === null ? null : Temperature::celsius($own));
+        self::assertEqualsWithDelta(103, $limit(125, 98, 108)->limit->degC(), 1e-9);
+        self::assertTrue($limit(125, 98, 108)->fanCanProve());
+        self::assertEqualsWithDelta(93, $limit(103, 98, 108)->limit->degC(), 1e-9);
+        self::assertFalse($limit(103, 98, 108)->fanCanProve());
+        self::assertEqualsWithDelta(95, $limit(125, 98, 95)->limit->degC(), 1e-9);
+        self::assertFalse($limit(125, null, null)->fanCanProve());
+    }
+
+    /** Common practice, no source: 400, 150, 60 mL converge with about 40 mL to come; 200, 190, 210 mL are not air. */
+    public function test_top_ups_converge_or_they_are_not_air(): void
+    {
+        $series = fn (float ...$ml) => new TopUpSeries(array_map(fn (float $v) => Volume::millilitres($v), $ml));
+        self::assertTrue($series(400, 150, 60)->converging());
+        self::assertEqualsWithDelta(40, $series(400, 150, 60)->remaining()?->mL(), 5);
+        self::assertFalse($series(200, 190, 210)->converging());
+        self::assertNull($series(200, 190, 210)->remaining());
+        self::assertNull($series(200)->converging());
+        self::assertTrue($series(300, 20)->settled());
+        self::assertFalse($series(300)->settled());
+    }
+
+    /** @param  non-empty-list<array{float|int, float|int}>  $points */
+    private function predict(array $points, float $safe): CoolDown
+    {
+        return CoolDown::predict(Temperature::celsius(25), array_map(fn (array $p) => ['t_min' => (float) $p[0], 'temperature' => Temperature::celsius((float) $p[1])], $points), Temperature::celsius($safe));
+    }
+}
