@@ -43,4 +43,10 @@ final readonly class Input extends Document
             throw $invalid->field === $name ? $invalid : $invalid->within($name);
         }
     }
+
+    /** The elevation of `atmosphere()`, or that at which its barometer stands in a standard atmosphere; m. */
+    public function elevationM(): float
+    {
+        return $this->atmosphere(seaLevelByDefault: true)->elevation()->mm() / 1000.0;
+    }
 }

@@ -6,12 +6,14 @@ namespace App\Elevation;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Passage;
+use Aqbel\Core\Circuit\PassageKind;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Flow\CellState;
+use Aqbel\Core\Flow\Runs;
 
 /**
  * The elevation view as geometry: the circuit to scale from the side, front to the left, with coolant and air where the
  * runs put them. One scale for both axes; a long stretch without any node is shortened and marked by a break line.
- *
- * @phpstan-type Run array{float, float, int}
  */
 final readonly class Drawing
 {
@@ -34,6 +36,11 @@ final readonly class Drawing
 
     private const LABEL_LINE = 17.0;
 
+    /** A name in the margin is broken after so many letters. */
+    private const LETTERS = 12;
+
+    private const MOST_TRIES = 12;
+
     public const DATUM_TEXT = 'cold level';
 
     public float $height;
@@ -49,10 +56,10 @@ final readonly class Drawing
     private float $leftMm;
 
     /**
-     * @param  ?array<string, list<Run>>  $runs  as Filling or Drainage report them; null for a dry outline
-     * @param  list<array{text: string, passages: array<string, float>}>  $pockets  named in the margin, with a line to the passage that holds most of each
+     * @param  ?Runs  $runs  null for a dry outline
+     * @param  list<PocketLabel>  $pockets  named in the margin, with a line to the passage that holds most of each
      */
-    public function __construct(private Circuit $circuit, private ?array $runs, private float $noseLiftMm = 0.0, private array $pockets = [])
+    public function __construct(private Circuit $circuit, private ?Runs $runs, private float $noseLiftMm = 0.0, private array $pockets = [])
     {
         $xs = array_map(fn ($node) => $node->xMm, array_values($circuit->nodes));
         rsort($xs);
@@ -142,94 +149,96 @@ final readonly class Drawing
         return $this->y($this->circuit->heightMm($this->circuit->fillPort()->node) + $this->circuit->facts->coldHeadMm);
     }
 
-    /** @return list<array{id: string, kind: string, outline: string, parts: list<array{points: string, state: int}>}> */
+    /** @return list<DrawnPassage> broad parts first, so that thin lines lie over them */
     public function passages(): array
     {
         $drawn = [];
         foreach ($this->circuit->passages as $id => $passage) {
             $quad = $this->quad($passage);
-            $parts = [];
-            foreach ($this->runs[$id] ?? [] as [$from, $to, $state]) {
-                $part = $this->part($passage, $quad, $from, $to);
+            $parts = [CellState::Coolant->value => [], CellState::Trapped->value => [], CellState::Air->value => []];
+            foreach ($this->runs?->of($id) ?? [] as $run) {
+                $part = $this->part($passage, $quad, $run->from, $run->to);
                 if (count($part) >= 3) {
-                    $parts[] = ['points' => self::points($part), 'state' => $state];
+                    $parts[$run->state->value][] = self::points($part);
                 }
             }
-            $drawn[] = ['id' => $id, 'kind' => $passage->kind, 'outline' => self::points($quad), 'parts' => $parts];
+            $drawn[] = new DrawnPassage($id, $passage->kind, self::points($quad), $parts[CellState::Coolant->value], $parts[CellState::Trapped->value]);
         }
-        usort($drawn, fn (array $a, array $b) => self::depth($a['kind']) <=> self::depth($b['kind']));
+        usort($drawn, fn (DrawnPassage $a, DrawnPassage $b) => self::depth($a->kind) <=> self::depth($b->kind));
 
         return $drawn;
     }
 
-    /**
-     * Numbered port markers, moved apart where two would touch.
-     *
-     * @return list<array{id: string, number: int, kind: string, x: float, y: float, at: array{float, float}}>
-     */
+    /** @return list<PlacedPort> moved apart where two would touch */
     public function ports(): array
     {
         $placed = [];
         foreach (array_values($this->circuit->ports) as $i => $port) {
             $node = $this->circuit->nodes[$port->node];
             $at = [$this->x($node->xMm), $this->y($this->circuit->heightMm($port->node, $this->noseLiftMm))];
-            [$x, $y] = [$at[0], $at[1] + ($port->kind === 'drain' ? 1 : -1) * (self::MARKER + 9.0)];
-            for ($try = 0; $try < 12; $try++) {
-                $near = array_filter($placed, fn (array $p) => hypot($p['x'] - $x, $p['y'] - $y) < 2.0 * self::MARKER + 3.0);
+            [$x, $y] = [$at[0], $at[1] + ($port->kind === PortKind::Drain ? 1 : -1) * (self::MARKER + 9.0)];
+            for ($try = 0; $try < self::MOST_TRIES; $try++) {
+                $near = array_filter($placed, fn (PlacedPort $p) => hypot($p->x - $x, $p->y - $y) < 2.0 * self::MARKER + 3.0);
                 if ($near === []) {
                     break;
                 }
                 $x += 2.0 * self::MARKER + 4.0;
             }
-            $placed[] = ['id' => $port->id, 'number' => $i + 1, 'kind' => $port->kind, 'x' => round($x, 1), 'y' => round($y, 1), 'at' => $at];
+            $placed[] = new PlacedPort($port, $i + 1, round($x, 1), round($y, 1), $at);
         }
 
         return $placed;
     }
 
-    /**
-     * Names of the large parts in the margins, spread so that no two overlap, each with a line to its part.
-     *
-     * @return list<array{kind: string, lines: list<string>, x: float, y: float, anchor: string, to: array{float, float}, from: array{float, float}}>
-     */
+    /** @return list<Label> names of the large parts in the margins, spread so that no two overlap */
     public function labels(): array
     {
-        $sides = ['left' => [], 'right' => []];
-        $add = function (string $kind, string $text, array $to) use (&$sides): void {
-            $lines = explode("\n", wordwrap($text, 12, "\n"));
-            $sides[$to[0] < self::WIDTH / 2.0 ? 'left' : 'right'][] = ['kind' => $kind, 'lines' => $lines, 'to' => $to, 'tall' => count($lines) * self::LABEL_LINE + 6.0];
-        };
+        $wanted = [];
         foreach ($this->largeParts() as $label => $middle) {
-            $add('part', $label, $middle);
+            $wanted[] = [Label::PART, explode("\n", wordwrap($label, self::LETTERS, "\n")), $middle];
         }
         foreach ($this->pockets as $pocket) {
-            arsort($pocket['passages']);
-            $add('pocket', $pocket['text'], $this->middle($this->circuit->passages[array_key_first($pocket['passages'])]));
-        }
-        $sides['left'][] = ['kind' => 'space', 'lines' => [''], 'to' => [0.0, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 10.0];
-        $sides['right'][] = ['kind' => 'datum', 'lines' => [self::DATUM_TEXT], 'to' => [self::WIDTH, $this->datum() - self::LABEL_LINE / 2.0], 'tall' => self::LABEL_LINE + 6.0];
-        $labels = [];
-        foreach ($sides as $side => $column) {
-            usort($column, fn (array $a, array $b) => $a['to'][1] <=> $b['to'][1]);
-            foreach (self::spread($column, $this->height - 8.0) as $i => $top) {
-                $left = $side === 'left';
-                $labels[] = [
-                    'kind' => $column[$i]['kind'], 'lines' => $column[$i]['lines'], 'x' => $left ? 4.0 : self::WIDTH - 4.0, 'y' => round($top + self::LABEL_LINE - 3.0, 1), 'anchor' => $left ? 'start' : 'end',
-                    'from' => [$left ? self::GUTTER - 8.0 : self::WIDTH - self::GUTTER + 8.0, round($top + $column[$i]['tall'] / 2.0 - 3.0, 1)], 'to' => $column[$i]['to'],
-                ];
+            $largest = $pocket->air->byPart($this->circuit)[0] ?? null;
+            if ($largest !== null) {
+                $wanted[] = [Label::POCKET, explode("\n", wordwrap($pocket->text, self::LETTERS, "\n")), $this->middle($this->circuit->passages[$largest->part->id])];
             }
+        }
+        $datum = $this->datum() - self::LABEL_LINE / 2.0;
+        $left = array_filter($wanted, fn (array $one) => $one[2][0] < self::WIDTH / 2.0);
+        $right = array_filter($wanted, fn (array $one) => $one[2][0] >= self::WIDTH / 2.0);
+
+        return [
+            ...$this->column([...$left, [Label::SPACE, [''], [0.0, $datum]]], true),
+            ...$this->column([...$right, [Label::DATUM, [self::DATUM_TEXT], [self::WIDTH, $datum]]], false),
+        ];
+    }
+
+    /**
+     * @param  list<array{string, list<string>, array{float, float}}>  $wanted  kind, lines, and where it leads
+     * @return list<Label>
+     */
+    private function column(array $wanted, bool $left): array
+    {
+        usort($wanted, fn (array $a, array $b) => $a[2][1] <=> $b[2][1]);
+        $tall = array_map(fn (array $one) => count($one[1]) * self::LABEL_LINE + ($one[0] === Label::SPACE ? 10.0 : 6.0), $wanted);
+        $labels = [];
+        foreach (self::spread(array_map(fn (array $one) => $one[2][1], $wanted), $tall, $this->height - 8.0) as $i => $top) {
+            [$kind, $lines, $to] = $wanted[$i];
+            $from = [$left ? self::GUTTER - 8.0 : self::WIDTH - self::GUTTER + 8.0, round($top + $tall[$i] / 2.0 - 3.0, 1)];
+            $labels[] = new Label($kind, $lines, $left ? 4.0 : self::WIDTH - 4.0, round($top + self::LABEL_LINE - 3.0, 1), $left ? 'start' : 'end', $from, $to);
         }
 
         return $labels;
     }
 
-    /** @return array<string, array{float, float}> middle of each large part by its label */
+    /** @return array<string, array{float, float}> middle of each large part by its name */
     private function largeParts(): array
     {
         $parts = [];
         foreach ($this->circuit->passages as $passage) {
-            if (in_array($passage->kind, ['radiator', 'heater', 'tank', 'cooler', 'block'], true) && ! isset($parts[$passage->label])) {
-                $parts[$passage->label] = $this->middle($passage);
+            $large = [PassageKind::Radiator, PassageKind::Heater, PassageKind::Tank, PassageKind::Cooler, PassageKind::Block];
+            if (in_array($passage->kind, $large, true)) {
+                $parts[$passage->label] ??= $this->middle($passage);
             }
         }
 
@@ -246,19 +255,20 @@ final readonly class Drawing
     }
 
     /**
-     * @param  list<array{to: array{float, float}, tall: float}>  $column  in order of height
-     * @return list<float> top of each label
+     * @param  list<float>  $wanted  height of the middle of each, rising
+     * @param  list<float>  $tall  of each
+     * @return list<float> top of each
      */
-    private static function spread(array $column, float $bottom): array
+    private static function spread(array $wanted, array $tall, float $bottom): array
     {
         $tops = [];
         $free = 4.0;
-        foreach ($column as $label) {
-            $tops[] = max($free, $label['to'][1] - $label['tall'] / 2.0);
-            $free = $tops[count($tops) - 1] + $label['tall'];
+        foreach ($wanted as $i => $middle) {
+            $tops[] = max($free, $middle - $tall[$i] / 2.0);
+            $free = $tops[$i] + $tall[$i];
         }
         for ($i = count($tops) - 1; $i >= 0; $i--) {
-            $tops[$i] = min($tops[$i], $bottom - $column[$i]['tall']);
+            $tops[$i] = min($tops[$i], $bottom - $tall[$i]);
             $bottom = $tops[$i];
         }
 
@@ -340,11 +350,11 @@ final readonly class Drawing
     }
 
     /** Thin lines lie over broad parts. */
-    private static function depth(string $kind): int
+    private static function depth(PassageKind $kind): int
     {
         return match ($kind) {
-            'radiator', 'tank', 'block', 'head', 'cooler' => 0,
-            'heater', 'pump' => 1,
+            PassageKind::Radiator, PassageKind::Tank, PassageKind::Block, PassageKind::Head, PassageKind::Cooler => 0,
+            PassageKind::Heater, PassageKind::Pump => 1,
             default => 2,
         };
     }

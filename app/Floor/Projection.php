@@ -6,154 +6,156 @@ namespace App\Floor;
 
 use App\Models\Job;
 use Aqbel\Core\Flow\Drainage;
-use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Flow\Standing;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Steps\MakeSafe\Inspect;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\StepCatalogue;
 
-/** The projection of a job's fold that lists and the elevation view read, so that no list has to fold every journal. */
-final class Projection
+/** Writes a job's summary anew, so that no list has to fold every journal. */
+final readonly class Projection
 {
     /** Half a mark of the coarsest vessel, and 5 % of the reading: short by less does not leave a sliver in the picture. */
     private const VESSEL_ML = 250.0;
 
     private const READING_SHARE = 1.05;
 
-    public static function refresh(Job $job): void
+    public function __construct(private StepCatalogue $kinds)
+    {
+    }
+
+    public function refresh(Job $job): void
     {
         $state = $job->state();
-        $now = now()->getTimestamp();
-        $step = $state->stepInHand();
-        $drawn = self::drawn($state, $step);
-        $runs = ($job->summary['drawn'] ?? null) === $drawn ? $job->summary['runs'] : self::runs($state);
-        $summary = ['runs' => $runs, 'drawn' => $drawn, 'ports' => $state->ports($now), 'seq' => $state->journal->last(), 'watch' => self::watch($state)];
-        if ($step !== null) {
-            $at = $state->at($step, $now);
-            $kind = StepCatalogue::of($step);
-            $clock = $kind->clock($at);
-            $judgement = $kind->judge($at);
-            $done = count($state->closed);
-            $summary += [
-                'step' => $step->id, 'title' => $kind->title($at), 'stage' => $step->stage->value, 'done' => $done, 'steps' => count($state->steps),
-                'clock' => $clock === null ? null : ['label' => $clock->label, 'since' => $clock->since, 'until' => $clock->until],
-                'tone' => $judgement?->tone, 'verdict' => $judgement?->verdict,
-                'lanes' => self::lanes($state, $step, $now),
-            ];
-        }
-        $job->summary = $summary;
-        $job->signed_at = $step === null ? now() : null;
+        $job->summary = $this->summary($state, $job->summary);
+        $job->signed_at = $state->stepInHand() === null ? now() : null;
         $job->save();
     }
 
-    /** What the picture depends on: a tick or a reading that moves no coolant does not draw it again. */
-    private static function drawn(JobState $state, ?Step $inHand): string
+    private function summary(JobState $state, ?Summary $before): Summary
     {
-        $measured = array_map(fn (Step $step) => [$step->id, array_map(fn (Entry $e) => $e->number('volume'), $state->entriesOf($step->id, 'out'))], $state->stepsOf('drain'));
+        $now = now()->getTimestamp();
+        $step = $state->stepInHand();
+        $at = $step === null ? null : $state->at($step, $now);
+        $kind = $step === null ? null : $this->kinds->of($step);
+        $clock = $at === null ? null : $kind?->clock($at);
+        $drawn = $this->drawn($state, $step);
+
+        return new Summary(
+            $state->journal->last(),
+            $drawn,
+            $before !== null && $before->drawn === $drawn ? $before->runs : $this->runs($state),
+            $state->ports($now),
+            $this->watch($state, $now),
+            $step?->id,
+            $step->stage ?? Stage::HandOver,
+            count($state->closed),
+            count($state->steps),
+            $at === null ? null : $kind?->judge($at)?->tone,
+            $clock?->since,
+            $clock?->until,
+            $step === null ? [] : $this->lanes($state, $step, $clock !== null),
+        );
+    }
+
+    /** What the picture depends on: a tick or a reading that moves no coolant does not draw it again. */
+    private function drawn(JobState $state, ?Step $inHand): string
+    {
+        $measured = array_map(fn (Step $step) => [$step->id, $this->outOf($state, $step)], $state->stepsThat(Does::Drains));
 
         return sha1((string) json_encode([$inHand?->stage, $state->ledger()->contentMl, $state->ledgerBefore(Stage::Drain)->contentMl, $measured]));
     }
 
-    /** @return list<string> what the next visit should look at */
-    private static function watch(JobState $state): array
+    /** @return list<string> */
+    private function watch(JobState $state, int $now): array
     {
-        $found = $state->lastOf('inspect', 'condition');
+        $watch = [];
+        foreach ($state->steps as $step) {
+            array_push($watch, ...$this->kinds->of($step)->watch($state->at($step, $now)));
+        }
 
-        return $found === null ? [] : Inspect::watchNotes($found);
+        return $watch;
     }
 
     /**
-     * When the running clock lets go, the minutes of hands and of waiting that are still to come.
-     *
-     * @return list<array{hands: bool, minutes: float}>
+     * @param  bool  $running  whether a clock runs on the step in hand
+     * @return list<Lane>
      */
-    private static function lanes(JobState $state, Step $inHand, int $now): array
+    private function lanes(JobState $state, Step $inHand, bool $running): array
     {
         $lanes = [];
         $add = function (bool $hands, float $minutes) use (&$lanes): void {
             $last = count($lanes) - 1;
-            if ($minutes <= 0.0) {
-                return;
-            }
-            if ($last >= 0 && $lanes[$last]['hands'] === $hands) {
-                $lanes[$last]['minutes'] += $minutes;
-            } else {
-                $lanes[] = ['hands' => $hands, 'minutes' => $minutes];
+            if ($minutes > 0.0 && $last >= 0 && $lanes[$last]->hands === $hands) {
+                $lanes[$last] = new Lane($hands, $lanes[$last]->minutes + $minutes);
+            } elseif ($minutes > 0.0) {
+                $lanes[] = new Lane($hands, $minutes);
             }
         };
-        $clock = StepCatalogue::of($inHand)->clock($state->at($inHand, $now));
         foreach ($state->steps as $id => $step) {
-            if (! isset($state->closed[$id])) {
-                $kind = StepCatalogue::of($step);
-                $running = $id === $inHand->id && $clock !== null;
-                if (! $running) {
-                    $add(true, $kind->handsOnMinutes($step, $state->plan->input));
-                }
-                $add(false, $running ? 0.0 : $kind->waitingMinutes($step, $state->plan->input));
+            if (! isset($state->closed[$id]) && ! ($running && $id === $inHand->id)) {
+                $labour = $this->kinds->labour($step, Plan::of($state)->choices);
+                $add(true, $labour->hands);
+                $add(false, $labour->wait);
             }
         }
 
         return $lanes;
     }
 
-    /**
-     * Where coolant and air stand now: measured where measured, from the model where not.
-     *
-     * @return array<string, list<array{float, float, int}>>
-     */
-    private static function runs(JobState $state): array
+    /** Where coolant and air stand now: measured where measured, from the model where not. */
+    private function runs(JobState $state): Runs
     {
-        $predicted = $state->plan->predicted;
-        $step = $state->stepInHand();
-        $stage = $step === null ? Stage::HandOver : $step->stage;
-        if ($stage === Stage::Rinse && $state->stepsOf('rinse_fill') !== []) {
+        $plan = Plan::of($state);
+        $stage = $state->stepInHand()->stage ?? Stage::HandOver;
+        if ($stage === Stage::Rinse && array_filter($state->steps, fn (Step $s) => $s->params->has('cycle')) !== []) {
             return Standing::of($state->circuit, max(0.0, $state->ledger()->contentMl));
         }
         if ($stage->value <= Stage::Mix->value) {
-            return self::drained($state);
+            return $this->drained($state);
         }
-        $filling = $stage === Stage::Fill || ($stage === Stage::Vacuum && $state->plan->input->school === Choices::VACUUM);
-        if (! $filling) {
-            $proven = $stage->value >= Stage::Prove->value;
-
-            return $proven || $state->plan->input->school === Choices::VACUUM ? $predicted['full_runs'] : $predicted['fill']['runs'];
-        }
-        $circuit = $state->circuit;
-        $content = $state->ledger()->contentMl;
-        if ($state->plan->input->school === Choices::VACUUM) {
-            $drawn = array_filter($state->stepsOf('vacuum_fill'), fn (Step $step) => $state->entriesOf($step->id, 'poured') !== []);
-
-            return $drawn === [] ? self::drained($state) : Standing::of($circuit, $content);
+        if ($stage->value >= Stage::Prove->value) {
+            return $plan->predicted->fullRuns;
         }
 
-        return Filling::of($circuit, $circuit->fillPort()->id, $state->plan->input->bleedsOf($circuit), Filling::usualGates($circuit),
-            $state->plan->input->noseLiftMm, volumeMl: max(0.0, $content))->runs;
+        return $this->isFilling($state) ? $plan->school->picture($state) ?? $this->drained($state) : $plan->fill->runs;
     }
 
-    /**
-     * The full circuit less what each drain let out, as measured so far.
-     *
-     * @return array<string, list<array{float, float, int}>>
-     */
-    private static function drained(JobState $state): array
+    /** Whether coolant is still to go in before the first start. */
+    private function isFilling(JobState $state): bool
+    {
+        $ahead = fn (Step $step): bool => ! isset($state->closed[$step->id])
+            && in_array($step->stage, [Stage::Fill, Stage::Vacuum], true) && $this->kinds->does($step, Does::MovesCoolant);
+
+        return array_filter($state->steps, $ahead) !== [];
+    }
+
+    /** The full circuit less what each drain let out, as measured so far. */
+    private function drained(JobState $state): Runs
     {
         // What was air at the top before the first drain came out of none of them.
         $above = max(0.0, $state->circuit->capacityMl() - $state->ledgerBefore(Stage::Drain)->contentMl);
         $measured = [];
-        foreach ($state->stepsOf('drain') as $step) {
-            $port = (string) $step->params['port'];
-            $out = $state->entriesOf($step->id, 'out');
+        foreach ($state->stepsThat(Does::Drains) as $step) {
+            $out = $this->outOf($state, $step);
             if ($out !== []) {
-                $measured[$port] = self::READING_SHARE * array_sum(array_map(fn (Entry $entry) => $entry->number('volume') ?? 0.0, $out)) + self::VESSEL_ML + $above;
+                $measured[$step->params->text('port')] = self::READING_SHARE * array_sum($out) + self::VESSEL_ML + $above;
                 $above = 0.0;
             }
         }
+        $plan = Plan::of($state);
 
-        return $measured === [] ? $state->plan->predicted['full_runs']
-            : Drainage::of($state->circuit, array_keys($measured), Filling::usualGates($state->circuit), $state->plan->input->noseLiftMm, measured: $measured)->runs;
+        return $measured === [] ? $plan->predicted->fullRuns
+            : Drainage::of($state->circuit, array_keys($measured), $state->circuit->usualGates(), $plan->choices->noseLiftMm, measured: $measured)->runs;
+    }
+
+    /** @return list<float> mL that came out at a drain */
+    private function outOf(JobState $state, Step $step): array
+    {
+        return array_map(fn (Entry $entry) => $entry->number('volume') ?? 0.0, $state->entriesOf($step->id, 'out'));
     }
 }

@@ -7,13 +7,13 @@ namespace App\Journal;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\StepCatalogue;
 
-/** The form an entry was written with: what its step asked for at the moment before it. */
+/** The form an entry was written with, and what the entry says. */
 final class FormOf
 {
     public static function photograph(): Form
@@ -21,18 +21,22 @@ final class FormOf
         return new Form(JobState::PHOTO, 'Photograph', [Field::text('caption', 'Photograph')]);
     }
 
+    /** @throws InvalidField where no such form exists any more */
     public static function entry(Situation $at, Entry $entry): Form
     {
         if ($entry->form === JobState::PHOTO) {
             return self::photograph();
         }
-        $before = new Journal(array_values(array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq)));
-        $then = (new JobState($at->job->circuit, $at->job->plan, $before))->at($at->step, $entry->at, $at->units, $at->stores);
-        foreach (StepCatalogue::of($at->step)->forms($then) as $form) {
-            if ($form->name === $entry->form) {
-                return $form;
-            }
-        }
-        throw new InvalidField('finish', 'This entry cannot be corrected. Take it back and enter it again.');
+
+        return app(StepCatalogue::class)->of($at->step)->form($at, $entry->form)
+            ?? throw new InvalidField('finish', 'This entry cannot be corrected. Take it back and enter it again.');
+    }
+
+    /** An entry in words, in the reader's units. */
+    public static function say(Situation $at, Entry $entry): string
+    {
+        return $entry->form === JobState::PHOTO
+            ? self::photograph()->say(new Filled($entry->values, $entry->typed))
+            : app(StepCatalogue::class)->of($at->step)->say($at, $entry);
     }
 }

@@ -9,17 +9,22 @@ use App\Models\Container;
 use App\Models\Job;
 use App\Models\JournalLine;
 use App\Models\Person;
+use App\Models\Photo;
 use App\Photos\Photograph;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Values;
 use Illuminate\Support\Facades\Context;
 use Illuminate\Support\Facades\DB;
 
@@ -31,9 +36,16 @@ final readonly class Recorder
 {
     private const LEAST_REASON = 10;
 
+    private const MOST_REASON = 500;
+
+    private const MOST_WHY = 300;
+
+    private StepCatalogue $kinds;
+
     /** @param  int  $age  seconds since the entry was made, when it had to wait for a connection */
     public function __construct(private Job $job, private Person $person, private string $key, private int $age = 0)
     {
+        $this->kinds = app(StepCatalogue::class);
     }
 
     /**
@@ -43,12 +55,11 @@ final readonly class Recorder
      */
     public function record(string $stepId, string $formName, array $raw): void
     {
-        $this->write(function (JobState $state) use ($stepId, $formName, $raw): array {
+        $this->write(function (JobState $state) use ($stepId, $formName, $raw): NewLine {
             $at = $this->situation($state, $stepId);
-            $form = self::form(StepCatalogue::of($at->step)->forms($at), $formName);
-            $read = $form->read($raw, $this->person->units);
+            $filled = self::offered($this->kinds->of($at->step)->forms($at), $formName)->read($raw, $this->person->units);
 
-            return [$stepId, $formName, $this->admitted($at, $formName, $read['values']), $read['typed'], $form->say($read['values'], $read['typed'])];
+            return new NewLine($stepId, $formName, $this->admitted($at, $formName, $filled), $filled->typed);
         });
     }
 
@@ -56,27 +67,28 @@ final readonly class Recorder
     {
         $stored = null;
         try {
-            $this->write(function (JobState $state) use ($stepId, $photograph, $caption, &$stored): array {
+            $this->write(function (JobState $state) use ($stepId, $photograph, $caption, &$stored): NewLine {
                 $this->situation($state, $stepId);
-                $form = FormOf::photograph();
-                $read = $form->read(['caption' => $caption], $this->person->units);
+                $filled = FormOf::photograph()->read(['caption' => $caption], $this->person->units);
                 $stored = $photograph->keep($this->job->id);
 
-                return [$stepId, JobState::PHOTO, [...$read['values'], 'photo' => $stored->id], [], $form->say($read['values'], [])];
+                return new NewLine($stepId, JobState::PHOTO, $filled->values->with('photo', $stored->id));
             });
         } catch (\Throwable $failed) {
-            array_map(fn (bool $small) => $stored === null ?: @unlink($stored->path($small)), [false, true]);
+            if ($stored instanceof Photo) {
+                array_map(fn (bool $small) => @unlink($stored->path($small)), [false, true]);
+            }
             throw $failed;
         }
     }
 
     public function acknowledge(string $stepId, string $hazard): void
     {
-        $this->write(function (JobState $state) use ($stepId, $hazard): ?array {
+        $this->write(function (JobState $state) use ($stepId, $hazard): ?NewLine {
             $at = $this->situation($state, $stepId);
-            foreach (StepCatalogue::of($at->step)->hazards($at) as $known) {
+            foreach ($this->kinds->of($at->step)->hazards($at) as $known) {
                 if ($known->value === $hazard) {
-                    return $state->hasAcknowledged($hazard) ? null : [$stepId, JobState::ACKNOWLEDGE, ['hazard' => $hazard], []];
+                    return $state->hasAcknowledged($hazard) ? null : new NewLine($stepId, JobState::ACKNOWLEDGE, new Values(['hazard' => $hazard]));
                 }
             }
             throw new InvalidField('hazard', 'This caution does not belong to this step.');
@@ -86,29 +98,25 @@ final readonly class Recorder
     /** Finishes a step; with a reason it is passed over, unless the obstacle is one that is never waved through. */
     public function finish(string $stepId, ?string $reason): void
     {
-        $this->write(function (JobState $state) use ($stepId, $reason): array {
+        $this->write(function (JobState $state) use ($stepId, $reason): NewLine {
             $at = $this->situation($state, $stepId);
-            if (isset($state->closed[$stepId])) {
-                throw new InvalidField('finish', "{$state->closed[$stepId]->person} finished this step at ".date('H:i', $state->closed[$stepId]->at).'. Go on with the step in hand.');
+            $closed = $state->closed[$stepId] ?? null;
+            if ($closed !== null) {
+                throw new InvalidField('finish', "{$closed->person} finished this step at ".date('H:i', $closed->at).'. Go on with the step in hand.');
             }
-            $kind = StepCatalogue::of($at->step);
-            $obstacles = [...self::cautions($at), ...$kind->obstacles($at)];
-            $hard = array_values(array_filter($obstacles, fn (Obstacle $o) => $o->hard));
-            if ($hard !== []) {
-                throw new InvalidField('finish', $hard[0]->text);
-            }
+            $kind = $this->kinds->of($at->step);
+            $obstacles = [...Cautions::open($at, $kind), ...$kind->obstacles($at)];
             $reason = trim((string) $reason);
-            if ($obstacles !== [] && $reason === '') {
-                throw new InvalidField('finish', $obstacles[0]->text);
+            self::assertMayFinish($obstacles, $reason);
+            $values = new Values([JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)]);
+            $orders = $kind->orders($at);
+            if ($obstacles === []) {
+                return new NewLine($stepId, JobState::FINISH, $values, orders: $orders);
             }
-            if ($reason !== '' && mb_strlen($reason) < self::LEAST_REASON) {
-                throw new InvalidField('reason', 'Write the reason out, ten letters or more; it stays in the record.');
-            }
-            $values = ['orders' => array_map(fn (Step $s) => $s->toArray(), $kind->orders($at)), 'verdict' => $kind->judge($at)?->verdict];
+            $missing = array_map(fn (Obstacle $o) => $o->code, $obstacles);
+            $values = $values->with('reason', mb_substr($reason, 0, self::MOST_REASON))->with('missing', $missing);
 
-            return $obstacles === []
-                ? [$stepId, JobState::FINISH, $values, []]
-                : [$stepId, JobState::OVERRIDE, [...$values, 'reason' => mb_substr($reason, 0, 500), 'missing' => array_map(fn (Obstacle $o) => $o->text, $obstacles)], []];
+            return new NewLine($stepId, JobState::OVERRIDE, $values, orders: $orders);
         });
     }
 
@@ -119,54 +127,56 @@ final readonly class Recorder
      */
     public function correct(int $seq, array $raw, string $reason): void
     {
-        $this->write(function (JobState $state) use ($seq, $raw, $reason): array {
+        $this->write(function (JobState $state) use ($seq, $raw, $reason): NewLine {
             $entry = $this->entry($state, $seq);
             $at = $this->situation($state, $entry->step, $seq);
-            $form = FormOf::entry($at, $entry);
-            $read = $form->read($raw, $this->person->units);
-            $values = $entry->form === JobState::PHOTO ? [...$entry->values, ...$read['values']] : $this->admitted($at, $entry->form, $read['values']);
+            $filled = FormOf::entry($at, $entry)->read($raw, $this->person->units);
+            $values = $entry->form === JobState::PHOTO ? $entry->values->and($filled->values) : $this->admitted($at, $entry->form, $filled);
 
-            return [$entry->step, Journal::CORRECT, ['seq' => $seq, 'values' => $values, 'reason' => mb_substr(trim($reason), 0, 300)], $read['typed'], $form->say($read['values'], $read['typed'])];
+            return new NewLine($entry->step, Journal::CORRECT, self::about($seq, $reason), $filled->typed, replacement: $values);
         });
     }
 
     public function withdraw(int $seq, string $reason): void
     {
-        $this->write(function (JobState $state) use ($seq, $reason): array {
-            $entry = $this->entry($state, $seq);
-
-            return [$entry->step, Journal::WITHDRAW, ['seq' => $seq, 'reason' => mb_substr(trim($reason), 0, 300)], []];
-        });
+        $this->write(fn (JobState $state) => new NewLine($this->entry($state, $seq)->step, Journal::WITHDRAW, self::about($seq, $reason)));
     }
 
     /**
-     * Values the step takes, with what it keeps beside them.
+     * @param  list<Obstacle>  $obstacles
      *
-     * @param  array<string, mixed>  $values
-     * @return array<string, mixed>
+     * @throws InvalidField where the step cannot be finished, or not without a reason
      */
-    private function admitted(Situation $at, string $form, array $values): array
+    private static function assertMayFinish(array $obstacles, string $reason): void
     {
-        $kind = StepCatalogue::of($at->step);
-        $kind->admit($at, $form, $values);
-
-        return $kind->complete($at, $form, $values);
-    }
-
-    /** @return list<Obstacle> cautions of this step that nobody has acknowledged in this job */
-    public static function cautions(Situation $at): array
-    {
-        $open = [];
-        foreach (StepCatalogue::of($at->step)->hazards($at) as $hazard) {
-            if (! $at->job->hasAcknowledged($hazard->value)) {
-                $open[] = Obstacle::missing("Read and tick the caution: {$hazard->title()}.");
+        foreach ($obstacles as $obstacle) {
+            if ($obstacle->hard) {
+                throw new InvalidField('finish', $obstacle->text);
             }
         }
-
-        return $open;
+        if ($obstacles !== [] && $reason === '') {
+            throw new InvalidField('finish', $obstacles[0]->text);
+        }
+        if ($reason !== '' && mb_strlen($reason) < self::LEAST_REASON) {
+            throw new InvalidField('reason', 'Write the reason out, ten letters or more; it stays in the record.');
+        }
     }
 
-    /** @param  \Closure(JobState): ?array{0: string, 1: string, 2: array<string, mixed>, 3: array<string, string>, 4?: string}  $line */
+    private static function about(int $seq, string $reason): Values
+    {
+        return new Values(['seq' => $seq, 'reason' => mb_substr(trim($reason), 0, self::MOST_WHY)]);
+    }
+
+    /** Values the step takes, with what it keeps beside them. */
+    private function admitted(Situation $at, string $form, Filled $filled): Values
+    {
+        $kind = $this->kinds->of($at->step);
+        $kind->admit($at, $form, $filled->values);
+
+        return $kind->complete($at, $form, $filled->values);
+    }
+
+    /** @param  \Closure(JobState): ?NewLine  $line */
     private function write(\Closure $line): void
     {
         Context::add('job', $this->job->number());
@@ -185,30 +195,31 @@ final readonly class Recorder
             if ($written === null) {
                 return;
             }
-            [$step, $form, $values, $typed] = $written;
-            $said = $written[4] ?? '';
             $last = $this->job->lines()->reorder()->orderByDesc('seq')->first();
-            $line = JournalLine::query()->create([
+            $stored = JournalLine::query()->create([
                 'job_id' => $this->job->id, 'seq' => ($last->seq ?? 0) + 1, 'key' => $this->key, 'person_id' => $this->person->id,
-                'step' => $step, 'form' => $form, 'values' => $values, 'typed' => $typed, 'said' => $said, 'at' => max($last->at ?? 0, now()->getTimestamp() - $this->age),
+                'step' => $written->step, 'form' => $written->form, 'values' => $written->stored(), 'typed' => $written->typed,
+                'at' => max($last->at ?? 0, now()->getTimestamp() - $this->age),
             ]);
-            $this->followOnTheShelf($state, $step, (int) ($values['seq'] ?? $line->seq));
-            Projection::refresh($this->job);
+            $this->followOnTheShelf($state, $written, $stored->seq);
+            app(Projection::class)->refresh($this->job);
         });
     }
 
     /** What a line, or the line it corrects, takes from the shelf or puts there. */
-    private function followOnTheShelf(JobState $before, string $step, int $seq): void
+    private function followOnTheShelf(JobState $before, NewLine $written, int $seq): void
     {
-        if (! StepCatalogue::of($before->steps[$step])->usesShelf()) {
+        if (! $this->kinds->does($before->steps[$written->step], Does::TouchesShelf)) {
             return;
         }
+        $seq = $written->values->has('seq') ? $written->values->whole('seq') : $seq;
         $state = $this->job->state();
         $lines = [];
         foreach ($state->entries as $entry) {
-            if ($entry->seq === $seq && isset($state->steps[$entry->step]) && ! in_array($entry->form, [JobState::FINISH, JobState::OVERRIDE, JobState::ACKNOWLEDGE, JobState::PHOTO], true)) {
-                $step = $state->steps[$entry->step];
-                $lines = StepCatalogue::of($step)->shelf($state->at($step, $entry->at, $this->person->units, Container::stores($this->job, $seq)), $entry);
+            $step = $state->steps[$entry->step] ?? null;
+            if ($entry->seq === $seq && $step !== null && ! JobState::belongsToEveryStep($entry)) {
+                $at = $state->at($step, $entry->at, $this->person->units, Container::stores($this->job, $seq));
+                $lines = $this->kinds->of($step)->shelf($at, $entry);
             }
         }
         Container::follow($this->job, $seq, $this->person, $lines);
@@ -219,18 +230,22 @@ final readonly class Recorder
     {
         $step = $state->steps[$stepId] ?? throw new InvalidField('finish', 'This step is no longer part of the job. Go on with the step in hand.');
         Context::add('step', $stepId);
-        $inHand = $state->stepInHand();
-        if ($inHand !== null && ! isset($state->closed[$stepId]) && $state->openBefore($step) !== []) {
+        if (! isset($state->closed[$stepId]) && $state->openBefore($step) !== []) {
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
         }
 
-        return $state->at($step, now()->getTimestamp(), $this->person->units, StepCatalogue::of($step)->usesShelf() ? Container::stores($this->job, $correcting) : new Inventory);
+        return $state->at($step, now()->getTimestamp(), $this->person->units, $this->stores($step, $correcting));
     }
 
-    private function entry(JobState $state, int $seq): \Aqbel\Core\Job\Entry
+    private function stores(Step $step, ?int $correcting): Inventory
+    {
+        return $this->kinds->does($step, Does::TouchesShelf) ? Container::stores($this->job, $correcting) : new Inventory;
+    }
+
+    private function entry(JobState $state, int $seq): Entry
     {
         foreach ($state->entries as $entry) {
-            if ($entry->seq === $seq && ! in_array($entry->form, [JobState::FINISH, JobState::OVERRIDE, JobState::ACKNOWLEDGE], true)) {
+            if ($entry->seq === $seq && ($entry->form === JobState::PHOTO || ! JobState::belongsToEveryStep($entry))) {
                 return $entry;
             }
         }
@@ -238,13 +253,14 @@ final readonly class Recorder
     }
 
     /** @param  list<Form>  $forms */
-    private static function form(array $forms, string $name): Form
+    private static function offered(array $forms, string $name): Form
     {
         foreach ($forms as $form) {
             if ($form->name === $name) {
                 return $form;
             }
         }
-        throw new InvalidField('finish', 'This step has moved on since the page was loaded, perhaps on another tablet. It is shown here as it is now; enter it again if it is still needed.');
+        throw new InvalidField('finish', 'This step has moved on since the page was loaded, perhaps on another tablet.'
+            .' It is shown here as it is now; enter it again if it is still needed.');
     }
 }

@@ -6,12 +6,14 @@ namespace App\Models;
 
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\PartUsed as Labelled;
 use Aqbel\Core\Stores\ShelfLine;
-use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Builder as Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -19,7 +21,7 @@ use Illuminate\Support\Facades\DB;
  * A part-used container on the shelf. What it holds is the sum of its movements; those of a job follow its journal.
  *
  * @property int $id
- * @property string $kind
+ * @property string $kind  code of a Liquid
  * @property string $base
  * @property string $inhibitor
  * @property float $fraction
@@ -51,9 +53,9 @@ class Container extends Model
     /**
      * Those with something in them.
      *
-     * @param  Builder<Container>  $query
+     * @param  Models<Container>  $query
      */
-    public function scopeOnShelf(Builder $query): void
+    public function scopeOnShelf(Models $query): void
     {
         $query->withSum('movements', 'ml')->having('movements_sum_ml', '>', self::DREGS_ML)->groupBy('containers.id');
     }
@@ -70,9 +72,12 @@ class Container extends Model
      */
     public static function stores(?Job $without = null, ?int $seq = null): Inventory
     {
+        $ofOthers = fn (Builder $moved): Builder => $moved->whereNull('container_movements.job_id')
+            ->orWhere('container_movements.job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq);
         $shelf = DB::table('containers')->join('container_movements', 'container_movements.container_id', '=', 'containers.id')
-            ->when($seq !== null, fn ($moved) => $moved->where(fn ($other) => $other->whereNull('container_movements.job_id')->orWhere('container_movements.job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq)))
-            ->groupBy('containers.id')->having('movements_sum_ml', '>', self::DREGS_ML)->orderBy('containers.id')->selectRaw('containers.*, sum(ml) as movements_sum_ml')->get();
+            ->when($seq !== null, fn (Builder $moved) => $moved->where($ofOthers))
+            ->groupBy('containers.id')->having('movements_sum_ml', '>', self::DREGS_ML)->orderBy('containers.id')
+            ->selectRaw('containers.*, sum(ml) as movements_sum_ml')->get();
         $offers = DB::table('products')->orderBy('id')->get();
 
         return new Inventory(array_values($shelf->map(self::read(...))->all()), array_values($offers->map(Product::read(...))->all()));
@@ -80,7 +85,15 @@ class Container extends Model
 
     private static function read(object $row): Labelled
     {
-        return new Labelled((string) $row->id, $row->kind, (float) $row->movements_sum_ml, (float) $row->fraction, Glycol::from($row->base), $row->inhibitor, $row->job_id === null ? '' : 'from '.Job::numbered((int) $row->job_id));
+        return new Labelled(
+            (string) $row->id,
+            Liquid::from($row->kind),
+            (float) $row->movements_sum_ml,
+            (float) $row->fraction,
+            Glycol::from($row->base),
+            $row->inhibitor,
+            $row->job_id === null ? '' : Job::numbered((int) $row->job_id),
+        );
     }
 
     /**
@@ -94,8 +107,17 @@ class Container extends Model
         $own = self::query()->where('job_id', $job->id)->whereIn('id', (clone $before)->where('ml', '>', 0)->select('container_id'))->first();
         $before->delete();
         foreach ($lines as $line) {
-            $container = $line->new === null ? (int) $line->container : ($own ?? self::query()->create(['job_id' => $job->id, 'kind' => $line->new->kind, 'base' => $line->new->base->value, 'inhibitor' => $line->new->inhibitor, 'fraction' => $line->new->fraction]))->id;
-            ContainerMovement::query()->create(['container_id' => $container, 'job_id' => $job->id, 'seq' => $seq, 'person_id' => $person->id, 'ml' => $line->ml]);
+            $container = $line->new === null ? (int) $line->container : ($own ?? self::leftBy($job, $line->new))->id;
+            ContainerMovement::query()->create([
+                'container_id' => $container, 'job_id' => $job->id, 'seq' => $seq, 'person_id' => $person->id, 'ml' => $line->ml,
+            ]);
         }
+    }
+
+    private static function leftBy(Job $job, Labelled $new): self
+    {
+        return self::query()->create([
+            'job_id' => $job->id, 'kind' => $new->liquid->value, 'base' => $new->base->value, 'inhibitor' => $new->inhibitor, 'fraction' => $new->fraction,
+        ]);
     }
 }

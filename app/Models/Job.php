@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Floor\Summary;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
-use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Format\PlanCodec;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -20,9 +23,10 @@ use Illuminate\Support\Facades\DB;
  * for lists, rewritten with every line.
  *
  * @property int $id
- * @property string $reason
+ * @property int $vehicle_id
+ * @property JobKind $kind
  * @property array<string, mixed> $plan
- * @property array<string, mixed>|null $summary
+ * @property ?Summary $summary
  * @property Carbon|null $signed_at
  * @property Carbon $created_at
  * @property Vehicle $vehicle
@@ -33,7 +37,7 @@ class Job extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['plan' => 'array', 'summary' => 'array', 'signed_at' => 'datetime'];
+    protected $casts = ['kind' => JobKind::class, 'plan' => 'array', 'summary' => Summary::class, 'signed_at' => 'datetime'];
 
     /** @return BelongsTo<Vehicle, $this> */
     public function vehicle(): BelongsTo
@@ -78,11 +82,22 @@ class Job extends Model
     /** Read without models: a journal has a hundred lines and every page of the run folds it. */
     public function state(): JobState
     {
-        $entries = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')->where('job_id', $this->id)->orderBy('seq')
-            ->get(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed', 'said'])
-            ->map(fn (object $line) => new Entry((int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form,
-                json_decode($line->values, true, flags: JSON_THROW_ON_ERROR), json_decode($line->typed, true, flags: JSON_THROW_ON_ERROR), said: $line->said));
+        $circuit = $this->circuit->read();
+        $lines = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')
+            ->where('job_id', $this->id)->orderBy('seq')
+            ->get(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed'])
+            ->map(fn (object $line) => Entry::stored(
+                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, self::decoded($line->values), self::decoded($line->typed),
+            ));
 
-        return new JobState($this->circuit->read(), Plan::fromArray($this->plan), new Journal(array_values($entries->all())));
+        return new JobState($circuit, app(PlanCodec::class)->read($this->plan, $circuit), app(StepCatalogue::class), new Journal(array_values($lines->all())));
+    }
+
+    /** @return array<mixed> */
+    private static function decoded(string $json): array
+    {
+        $decoded = json_decode($json, true);
+
+        return is_array($decoded) ? $decoded : [];
     }
 }

@@ -15,7 +15,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $form
  * @property array<string, mixed> $values
  * @property array<string, string> $typed
- * @property string $said the entry in words
  * @property int $at
  * @property Person $person
  */

@@ -13,21 +13,19 @@ use Illuminate\Foundation\Auth\User;
  * @property int $id
  * @property string $name
  * @property string $login
- * @property string $role
+ * @property Role $role
  * @property UnitSystem $units
  */
 class Person extends User
 {
-    public const ROLES = ['technician' => 'Technician', 'lead' => 'Lead'];
-
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'units' => UnitSystem::class];
+    protected $casts = ['password' => 'hashed', 'units' => UnitSystem::class, 'role' => Role::class];
 
-    public function roleLabel(): string
+    public function isLead(): bool
     {
-        return self::ROLES[$this->role] ?? $this->role;
+        return $this->role === Role::Lead;
     }
 }

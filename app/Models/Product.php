@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
 use Illuminate\Database\Eloquent\Model;
 
@@ -32,6 +33,8 @@ class Product extends Model
 
     public static function read(object $row): Offer
     {
-        return new Offer((string) $row->id, $row->kind, (float) $row->ml, (float) $row->price, (float) $row->fraction, $row->base === null ? null : Glycol::from($row->base), $row->inhibitor);
+        $base = $row->base === null ? null : Glycol::from($row->base);
+
+        return new Offer((string) $row->id, Liquid::from($row->kind), (float) $row->ml, (float) $row->price, (float) $row->fraction, $base, $row->inhibitor);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
 use Illuminate\Database\Eloquent\Model;
 
@@ -12,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  *
  * @property string $name
  * @property float $elevation_m
- * @property array<string, mixed> $rules
+ * @property array<mixed> $rules
  */
 class Shop extends Model
 {
@@ -27,6 +28,6 @@ class Shop extends Model
 
     public function houseRules(): HouseRules
     {
-        return HouseRules::fromArray($this->rules);
+        return RulesCodec::read($this->rules);
     }
 }

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
+ * @property int $id
+ * @property int $circuit_id
  * @property string $plate
  * @property string $name
  * @property Circuit $circuit
@@ -22,18 +25,17 @@ class Vehicle extends Model
         return $this->belongsTo(Circuit::class);
     }
 
-    /**
-     * What the last finished job on it left for the next: what to watch, and how far the vehicle had run. Taken out of
-     * the stored documents by the database; a plan has many numbers and this page wants two of them.
-     *
-     * @return ?array{job: Job, watch: list<string>, usage: array<string, float|bool>}
-     */
-    public function lastVisit(): ?array
+    /** Taken out of the stored documents by the database: a plan has many numbers and the next one wants two of them. */
+    public function lastVisit(): ?LastVisit
     {
         $job = Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')
-            ->selectRaw("id, signed_at, json_extract(summary, '$.watch') as watch, json_extract(plan, '$.input.usage') as usage")->first();
-        $list = fn (string $name): array => json_decode((string) $job?->getAttribute($name), true) ?? [];
+            ->select(['id', 'signed_at', 'summary->watch as watch', 'plan->choices->usage as usage', 'plan->input->usage as earlier_usage'])->first();
+        if ($job === null) {
+            return null;
+        }
+        $list = fn (string $name): array => (array) json_decode((string) $job->getAttribute($name), true);
+        $watch = array_values(array_filter($list('watch'), is_string(...)));
 
-        return $job === null ? null : ['job' => $job, 'watch' => $list('watch'), 'usage' => $list('usage')];
+        return new LastVisit($job->number(), $job->signed_at?->format('Y-m') ?? '', $watch, ChoicesCodec::readUsage($list('usage') + $list('earlier_usage')));
     }
 }

@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\Shop;
+use Aqbel\Core\Plan\Kinds;
+use Aqbel\Core\Plan\Schools;
+use Aqbel\Core\Schools\SchoolCatalogue;
+use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -12,9 +16,23 @@ use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\View\View as ViewOf;
 
 final class AppServiceProvider extends ServiceProvider
 {
+    /** Name and key of each screen in the bar. */
+    private const SCREENS = [
+        '/' => ['Floor', 'f'], '/jobs/new' => ['Plan', 'p'], '/circuits' => ['Circuits', 'c'],
+        '/stores' => ['Stores', 's'], '/bench' => ['Bench', 'b'], '/records' => ['Records', 'r'],
+    ];
+
+    public function register(): void
+    {
+        $this->app->singleton(StepCatalogue::class, fn () => StepCatalogue::standard());
+        $this->app->singleton(Schools::class, fn () => SchoolCatalogue::standard());
+        $this->app->bind(Kinds::class, StepCatalogue::class);
+    }
+
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
@@ -22,7 +40,18 @@ final class AppServiceProvider extends ServiceProvider
             ->by(mb_strtolower(is_string($request->input('login')) ? $request->input('login') : '').'|'.$request->ip())
             ->response(fn () => back()->withInput($request->only('login'))->withErrors(['login' => 'Too many tries. Wait a minute, then try again.'])));
         // An icon of the sprite: @icon('timer'). A directive, because a page has thirty and a component costs more than its output.
-        Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true"><use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');
-        View::composer(['layouts.app', 'sign-in'], fn ($view) => $view->with('shop', Shop::here()));
+        Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true">'
+            .'<use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');
+        View::composer(['layouts.bar', 'sign-in'], fn (ViewOf $view) => $view->with('shop', Shop::here()));
+        View::composer('layouts.bar', fn (ViewOf $view) => $view->with('screens', self::SCREENS));
+        View::composer('layouts.app', fn (ViewOf $view) => $view->with('theme', self::theme()));
+    }
+
+    /** Light or dark, where the reader has said so. */
+    private static function theme(): ?string
+    {
+        $theme = request()->cookie('theme');
+
+        return in_array($theme, ['light', 'dark'], true) ? $theme : null;
     }
 }

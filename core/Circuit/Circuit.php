@@ -36,14 +36,14 @@ final readonly class Circuit
     }
 
     /** @return list<Port> of one kind, in the circuit's own order */
-    public function portsOf(string $kind): array
+    public function portsOf(PortKind $kind): array
     {
         return array_values(array_filter($this->ports, fn (Port $p) => $p->kind === $kind));
     }
 
     public function fillPort(): Port
     {
-        return $this->portsOf('fill')[0] ?? throw new InvalidField('ports', 'The circuit has no fill port. Add the neck where coolant is poured in.');
+        return $this->portsOf(PortKind::Fill)[0] ?? throw new InvalidField('ports', 'The circuit has no fill port. Add the neck where coolant is poured in.');
     }
 
     /** @throws InvalidField when there is no such port */
@@ -60,9 +60,69 @@ final readonly class Circuit
         return $at->zMm + $noseLiftMm * (1.0 + $at->xMm / $this->wheelbaseMm);
     }
 
-    /** @return list<string> gate ids of one kind */
-    public function gatesOf(string $kind): array
+    /** @return list<string> ids of the ports of one kind */
+    public function portIds(PortKind $kind): array
     {
-        return array_values(array_map(fn (Gate $g) => $g->id, array_filter($this->gates, fn (Gate $g) => $g->kind === $kind)));
+        return array_map(fn (Port $p) => $p->id, $this->portsOf($kind));
+    }
+
+    /** @return list<string> gate ids of one kind */
+    public function gatesOf(GateKind $kind): array
+    {
+        $gates = array_filter($this->gates, fn (Gate $g) => $g->kind === $kind);
+
+        return array_values(array_map(fn (Gate $g) => $g->id, $gates));
+    }
+
+    /** @return list<string> the gates a technician opens for a drain or a fill: everything but the thermostat */
+    public function usualGates(): array
+    {
+        return [...$this->gatesOf(GateKind::HeaterValve), ...$this->gatesOf(GateKind::Valve)];
+    }
+
+    /** @return list<Part> in the order of their first passages */
+    public function parts(): array
+    {
+        $parts = [];
+        $left = $this->passages;
+        while ($left !== []) {
+            $id = (string) array_key_first($left);
+            $run = $this->touching($left[$id], $left);
+            $left = array_diff_key($left, array_flip($run));
+            $parts[] = new Part($id, $this->passages[$id]->label, $run);
+        }
+
+        return $parts;
+    }
+
+    public function partOf(string $passage): Part
+    {
+        foreach ($this->parts() as $part) {
+            if (in_array($passage, $part->passages, true)) {
+                return $part;
+            }
+        }
+        throw new InvalidField('passage', "There is no passage “{$passage}” in this circuit.");
+    }
+
+    /**
+     * @param  array<string, Passage>  $among
+     * @return non-empty-list<string> ids of this passage and of those with its name that hang on it
+     */
+    private function touching(Passage $first, array $among): array
+    {
+        [$run, $nodes] = [[$first->id], [$first->from => true, $first->to => true]];
+        do {
+            $before = count($run);
+            foreach ($among as $id => $other) {
+                $meets = isset($nodes[$other->from]) || isset($nodes[$other->to]);
+                if ($meets && $other->label === $first->label && ! in_array($id, $run, true)) {
+                    $run[] = $id;
+                    $nodes[$other->from] = $nodes[$other->to] = true;
+                }
+            }
+        } while (count($run) > $before);
+
+        return $run;
     }
 }

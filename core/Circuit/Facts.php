@@ -22,11 +22,11 @@ final readonly class Facts
         public Glycol $base,
         public string $inhibitor,
         public float $targetFraction,
-        public string $neck,
+        public NeckType $neck,
         public string $coldLevel,
         /** Cold surface relative to the fill port, negative below it. */
         public float $coldHeadMm,
-        public string $heaterDrive,
+        public HeaterDrive $heaterDrive,
         public array $outlets,
         public string $source,
         /** The manual's capacity; null when not stated. */

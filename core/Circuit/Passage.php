@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Circuit;
 
-/** A straight run between two nodes with its volume spread evenly. Kind `tank` has headspace. */
+/** A straight run between two nodes with its volume spread evenly. */
 final readonly class Passage
 {
-    public const KINDS = ['hose', 'radiator', 'block', 'head', 'heater', 'tank', 'recovery', 'line', 'pump', 'cooler'];
-
     /**
      * @param  list<string>  $behind  covers that must be off to open it
      * @param  list<string>  $parts  what opening it uses up, as the trade orders it: gasket, clamps, O-ring
@@ -19,7 +17,7 @@ final readonly class Passage
         public string $from,
         public string $to,
         public float $volumeMl,
-        public string $kind,
+        public PassageKind $kind,
         public string $label,
         public array $behind = [],
         public array $parts = [],
@@ -29,6 +27,6 @@ final readonly class Passage
 
     public function hasHeadspace(): bool
     {
-        return $this->kind === 'tank';
+        return $this->kind === PassageKind::Tank;
     }
 }

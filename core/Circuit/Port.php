@@ -7,8 +7,6 @@ namespace Aqbel\Core\Circuit;
 /** Where coolant or air gets in or out at a node, and how the technician reaches it. */
 final readonly class Port
 {
-    public const KINDS = ['fill', 'bleed', 'drain'];
-
     /**
      * @param  ?float  $torqueNm null: tightened by feel, no figure known
      * @param  list<string>  $behind  covers that must be off to reach it
@@ -17,7 +15,7 @@ final readonly class Port
     public function __construct(
         public string $id,
         public string $node,
-        public string $kind,
+        public PortKind $kind,
         public string $label,
         public string $access,
         public string $tool,

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Flow;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 
 /**
  * What each drain lets out of a full circuit, and what stays. A wet cell leaves through a drain if some path to it never
@@ -14,18 +16,23 @@ final readonly class Drainage
 {
     private const SLACK_MM = 0.5;
 
-    public const AIR = 0;
+    /** The engine's own numbers, as in CellState. */
+    private const AIR = 0;
 
-    public const COOLANT = 1;
+    private const COOLANT = 1;
 
     /**
-     * @param  list<array{port: string, volume_ml: float}>  $drains
-     * @param  array<string, float>  $retained  mL by passage
-     * @param  list<array{passages: list<string>, air_port: ?string}>  $slow  emptied regions that no open port above gives air
-     * @param  array<string, list<array{float, float, int}>>  $runs
+     * @param  list<DrainedPort>  $drains
+     * @param  list<SlowRegion>  $slow
      */
-    private function __construct(public array $drains, public float $drainedMl, public float $retainedMl, public array $retained, public array $slow, public array $runs)
-    {
+    private function __construct(
+        public array $drains,
+        public float $drainedMl,
+        public float $retainedMl,
+        public Volumes $retained,
+        public array $slow,
+        public Runs $runs,
+    ) {
     }
 
     /**
@@ -36,8 +43,15 @@ final readonly class Drainage
      *
      * @throws \Aqbel\Core\InvalidField naming an unknown port or gate
      */
-    public static function of(Circuit $circuit, array $open, array $openGates = [], float $noseLiftMm = 0.0, array $airOpen = [], float $coarseness = 1.0, array $measured = []): self
-    {
+    public static function of(
+        Circuit $circuit,
+        array $open,
+        array $openGates = [],
+        float $noseLiftMm = 0.0,
+        array $airOpen = [],
+        float $coarseness = 1.0,
+        array $measured = [],
+    ): self {
         $mesh = new Mesh($circuit, $openGates, $noseLiftMm, $coarseness);
         $state = array_fill(0, $mesh->size(), self::COOLANT);
         $drains = [];
@@ -59,7 +73,7 @@ final readonly class Drainage
                 $state[$cell] = self::AIR;
                 $volume += $mesh->volume[$cell];
             }
-            $drains[] = ['port' => $port, 'volume_ml' => $volume];
+            $drains[] = new DrainedPort($port, $volume);
         }
         $retained = [];
         foreach ($mesh->passageOf as $cell => $passage) {
@@ -67,9 +81,28 @@ final readonly class Drainage
                 $retained[$passage] = ($retained[$passage] ?? 0.0) + $mesh->volume[$cell];
             }
         }
-        $drained = array_sum(array_column($drains, 'volume_ml'));
+        $drained = array_sum(array_map(fn (DrainedPort $d) => $d->volumeMl, $drains));
 
-        return new self($drains, $drained, max(0.0, $circuit->capacityMl() - $drained), $retained, self::slowRegions($mesh, $state, $airOpen), $mesh->runs($state));
+        $stays = max(0.0, $circuit->capacityMl() - $drained);
+
+        return new self($drains, $drained, $stays, new Volumes($retained), self::slowRegions($mesh, $state, $airOpen), $mesh->runs($state));
+    }
+
+    /**
+     * A circuit is full to its cold mark, not to the brim: what is air in the tank already comes out of no drain.
+     *
+     * @param  list<float>  $volumesMl  let out by one drain after the other
+     * @return list<float> mL
+     */
+    public static function belowHeadspace(array $volumesMl, float $headspaceMl): array
+    {
+        foreach ($volumesMl as $i => $volume) {
+            $air = min($headspaceMl, $volume);
+            $volumesMl[$i] -= $air;
+            $headspaceMl -= $air;
+        }
+
+        return $volumesMl;
     }
 
     /**
@@ -81,6 +114,7 @@ final readonly class Drainage
     private static function leastClimb(Mesh $mesh, array $sources, float $sign): array
     {
         $best = [];
+        /** @var \SplPriorityQueue<float, int> $queue */
         $queue = new \SplPriorityQueue;
         foreach ($sources as $source) {
             $best[$source] = $sign * $mesh->height[$source];
@@ -88,6 +122,7 @@ final readonly class Drainage
         }
         $done = [];
         while (! $queue->isEmpty()) {
+            /** @var int $cell */
             $cell = $queue->extract();
             if (isset($done[$cell])) {
                 continue;
@@ -110,11 +145,11 @@ final readonly class Drainage
      *
      * @param  array<int, int>  $state
      * @param  list<string>  $airOpen
-     * @return list<array{passages: list<string>, air_port: ?string}>
+     * @return list<SlowRegion>
      */
     private static function slowRegions(Mesh $mesh, array $state, array $airOpen): array
     {
-        $inlets = array_map(fn ($port) => $mesh->nodeCell[$port->node], $mesh->circuit->portsOf('fill'));
+        $inlets = array_map(fn ($port) => $mesh->nodeCell[$port->node], $mesh->circuit->portsOf(PortKind::Fill));
         foreach ($airOpen as $i => $port) {
             $inlets[] = $mesh->portCell($port, "air_open.{$i}");
         }
@@ -137,14 +172,14 @@ final readonly class Drainage
             $regions[] = $merged;
         }
 
-        return array_map(fn (array $region) => ['passages' => $region['passages'], 'air_port' => self::highestBleed($mesh, $region['nodes'])], array_values($regions));
+        return array_map(fn (array $region) => new SlowRegion($region['passages'], self::highestBleed($mesh, $region['nodes'])), array_values($regions));
     }
 
     /** @param  list<string>  $nodes */
     private static function highestBleed(Mesh $mesh, array $nodes): ?string
     {
         $best = null;
-        foreach ($mesh->circuit->portsOf('bleed') as $port) {
+        foreach ($mesh->circuit->portsOf(PortKind::Bleed) as $port) {
             if (in_array($port->node, $nodes, true) && ($best === null || $mesh->height[$mesh->nodeCell[$port->node]] > $mesh->height[$mesh->nodeCell[$best->node]])) {
                 $best = $port;
             }

@@ -6,6 +6,8 @@ namespace Aqbel\Core\Flow;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Atmosphere;
 
@@ -19,9 +21,8 @@ final readonly class Filling
     public const TRAPPED = 2;
 
     /**
-     * @param  list<array{port: string, at_ml: float}>  $flows  in the order the ports run
-     * @param  list<array{volume_ml: float, open: bool, highest_mm: float, passages: array<string, float>}>  $pockets  largest first
-     * @param  array<string, list<array{float, float, int}>>  $runs  for drawing
+     * @param  list<PortRun>  $flows  in the order the ports run
+     * @param  list<Pocket>  $pockets  largest first
      */
     private function __construct(
         public float $capacityMl,
@@ -30,7 +31,7 @@ final readonly class Filling
         public float $headspaceMl,
         public array $flows,
         public array $pockets,
-        public array $runs,
+        public Runs $runs,
     ) {
     }
 
@@ -77,22 +78,12 @@ final readonly class Filling
         }
         [$openPockets, $headspace] = self::openAir($mesh, $pour->state);
         $pockets = array_merge(array_map(fn (array $p) => self::pocket($mesh, $p['cells'], false), $settled), $openPockets);
-        $pockets = array_values(array_filter($pockets, fn (array $p) => $p['volume_ml'] > 1.0e-6));
-        usort($pockets, fn (array $a, array $b) => $b['volume_ml'] <=> $a['volume_ml']);
-        $air = array_sum(array_column($pockets, 'volume_ml'));
+        $pockets = array_values(array_filter($pockets, fn (Pocket $p) => $p->volumeMl() > 1.0e-6));
+        usort($pockets, fn (Pocket $a, Pocket $b) => $b->volumeMl() <=> $a->volumeMl());
+        $air = array_sum(array_map(fn (Pocket $p) => $p->volumeMl(), $pockets));
+        $flows = array_values(array_filter($pour->flows, fn (PortRun $f) => $f->port !== $at));
 
-        return new self($circuit->capacityMl(), $circuit->capacityMl() - $air - $headspace, $air, $headspace,
-            array_values(array_filter($pour->flows, fn (array $f) => $f['port'] !== $at)), $pockets, $mesh->runs($state));
-    }
-
-    /**
-     * The gates a technician opens for a fill: everything but the thermostat.
-     *
-     * @return list<string>
-     */
-    public static function usualGates(Circuit $circuit): array
-    {
-        return [...$circuit->gatesOf('heater_valve'), ...$circuit->gatesOf('valve')];
+        return new self($circuit->capacityMl(), $circuit->capacityMl() - $air - $headspace, $air, $headspace, $flows, $pockets, $mesh->runs($state));
     }
 
     /**
@@ -102,16 +93,15 @@ final readonly class Filling
      */
     public function silent(Circuit $circuit): array
     {
-        $ran = array_column($this->flows, 'port');
+        $ran = array_map(fn (PortRun $f) => $f->port, $this->flows);
 
-        return array_values(array_filter($circuit->portsOf('bleed'), fn (Port $p) => ! in_array($p->id, $ran, true)));
+        return array_values(array_filter($circuit->portsOf(PortKind::Bleed), fn (Port $p) => ! in_array($p->id, $ran, true)));
     }
 
     /**
      * @param  array<int, float>  $cells  air volume per cell
-     * @return array{volume_ml: float, open: bool, highest_mm: float, passages: array<string, float>}
      */
-    private static function pocket(Mesh $mesh, array $cells, bool $open): array
+    private static function pocket(Mesh $mesh, array $cells, bool $open): Pocket
     {
         $passages = [];
         $highest = -INF;
@@ -124,7 +114,7 @@ final readonly class Filling
             $highest = max($highest, $mesh->height[$cell] + self::halfRise($mesh, $cell));
         }
 
-        return ['volume_ml' => array_sum($passages), 'open' => $open, 'highest_mm' => $highest, 'passages' => $passages];
+        return new Pocket(new Volumes($passages), $open, $highest);
     }
 
     private static function halfRise(Mesh $mesh, int $cell): float
@@ -142,7 +132,7 @@ final readonly class Filling
 
     /**
      * @param  list<int>|array<int, int>  $state
-     * @return array{list<array{volume_ml: float, open: bool, highest_mm: float, passages: array<string, float>}>, float} open pockets and headspace
+     * @return array{list<Pocket>, float} open pockets and headspace
      */
     private static function openAir(Mesh $mesh, array $state): array
     {
@@ -156,26 +146,10 @@ final readonly class Filling
             if ($passage !== '' && $mesh->circuit->passages[$passage]->hasHeadspace()) {
                 $headspace += $mesh->volume[$cell];
             } else {
-                $loose[$cell] = true;
+                $loose[$cell] = $mesh->volume[$cell];
             }
         }
-        $pockets = [];
-        while ($loose !== []) {
-            $stack = [array_key_first($loose)];
-            $cells = [];
-            unset($loose[$stack[0]]);
-            while ($stack !== []) {
-                $cell = array_pop($stack);
-                $cells[$cell] = $mesh->volume[$cell];
-                foreach ($mesh->neighbours[$cell] as $next) {
-                    if (isset($loose[$next])) {
-                        unset($loose[$next]);
-                        $stack[] = $next;
-                    }
-                }
-            }
-            $pockets[] = self::pocket($mesh, $cells, true);
-        }
+        $pockets = array_map(fn (array $cells) => self::pocket($mesh, $cells, true), $mesh->components($loose));
 
         return [$pockets, $headspace];
     }

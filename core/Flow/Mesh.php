@@ -91,28 +91,56 @@ final readonly class Mesh
     }
 
     /**
-     * Runs of like cells along each passage, for drawing: [from, to, state] with ends as shares of the passage's length.
+     * Cells that hang together, apart from one another.
      *
-     * @param  list<int>|array<int, int>  $state  of each cell
-     * @return array<string, list<array{float, float, int}>>
+     * @param  array<int, float>  $cells
+     * @return list<array<int, float>>
      */
-    public function runs(array $state): array
+    public function components(array $cells): array
+    {
+        $components = [];
+        while ($cells !== []) {
+            $stack = [array_key_first($cells)];
+            $component = [];
+            while ($stack !== []) {
+                $cell = array_pop($stack);
+                if (! isset($cells[$cell])) {
+                    continue;
+                }
+                $component[$cell] = $cells[$cell];
+                unset($cells[$cell]);
+                foreach ($this->neighbours[$cell] as $next) {
+                    if (isset($cells[$next])) {
+                        $stack[] = $next;
+                    }
+                }
+            }
+            $components[] = $component;
+        }
+
+        return $components;
+    }
+
+    /**
+     * Stretches of like cells along each passage, for drawing.
+     *
+     * @param  list<int>|array<int, int>  $state  of each cell, as in CellState
+     */
+    public function runs(array $state): Runs
     {
         $runs = [];
         foreach ($this->range as $passage => [$first, $last]) {
             $count = $last - $first + 1;
-            $runs[$passage] = [];
-            for ($i = 0; $i < $count; $i++) {
-                $end = count($runs[$passage]) - 1;
-                if ($end >= 0 && $runs[$passage][$end][2] === $state[$first + $i]) {
-                    $runs[$passage][$end][1] = ($i + 1) / $count;
-                } else {
-                    $runs[$passage][] = [$i / $count, ($i + 1) / $count, $state[$first + $i]];
+            $from = $first;
+            for ($cell = $first; $cell <= $last; $cell++) {
+                if ($cell === $last || $state[$cell + 1] !== $state[$cell]) {
+                    $runs[$passage][] = new Run(($from - $first) / $count, ($cell + 1 - $first) / $count, CellState::from($state[$cell]));
+                    $from = $cell + 1;
                 }
             }
         }
 
-        return $runs;
+        return new Runs($runs);
     }
 
     /**

@@ -15,7 +15,7 @@ final class Pour
     /** @var array<int, int> of each cell, as in Filling */
     public array $state;
 
-    /** @var list<array{port: string, at_ml: float}> */
+    /** @var list<PortRun> */
     public array $flows = [];
 
     private Flood $flood;
@@ -94,7 +94,7 @@ final class Pour
         }
         $ran = isset($this->openPorts[$cell]);
         if ($ran) {
-            $this->flows[] = ['port' => $this->openPorts[$cell], 'at_ml' => $this->poured];
+            $this->flows[] = new PortRun($this->openPorts[$cell], $this->poured);
             unset($this->openPorts[$cell]);
         }
         $dryNeighbours = 0;
@@ -132,7 +132,7 @@ final class Pour
             $this->state[$cell] = Filling::TRAPPED;
             $this->flood->free[$cell] = false;
         }
-        foreach ($this->components($newly) as $pocket) {
+        foreach ($this->mesh->components($newly) as $pocket) {
             $this->pockets[] = $pocket;
         }
         $this->flood->forget();
@@ -184,34 +184,5 @@ final class Pour
                 }
             }
         }
-    }
-
-    /**
-     * @param  array<int, float>  $cells
-     * @return list<array<int, float>>
-     */
-    private function components(array $cells): array
-    {
-        $components = [];
-        while ($cells !== []) {
-            $stack = [array_key_first($cells)];
-            $component = [];
-            while ($stack !== []) {
-                $cell = array_pop($stack);
-                if (! isset($cells[$cell])) {
-                    continue;
-                }
-                $component[$cell] = $cells[$cell];
-                unset($cells[$cell]);
-                foreach ($this->mesh->neighbours[$cell] as $next) {
-                    if (isset($cells[$next])) {
-                        $stack[] = $next;
-                    }
-                }
-            }
-            $components[] = $component;
-        }
-
-        return $components;
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Flow;
 
+use Aqbel\Core\Matter\Column;
+
 /**
  * Trapped air finding its equilibrium: the flood turned upside down. A cell's level is its own height in the liquid body
  * joined to the fill surface, and in trapped air the least height liquid must climb from that body to get there. Each
@@ -11,10 +13,6 @@ namespace Aqbel\Core\Flow;
  */
 final class Settling
 {
-    private const DENSITY = 1070.0;
-
-    private const GRAVITY = 9.80665;
-
     /** @var array<int, float> */
     private array $level = [];
 
@@ -90,20 +88,20 @@ final class Settling
     /** Boyle: p_atm/(p_atm + ρ·g·depth), depth below the fill surface and never negative. */
     private function compression(float $level): float
     {
-        $depthM = max(0.0, $this->pour->surface - $level) / 1000.0;
-
-        return $this->barometerKpa / ($this->barometerKpa + self::DENSITY * self::GRAVITY * $depthM / 1000.0);
+        return $this->barometerKpa / ($this->barometerKpa + Column::kPa(max(0.0, $this->pour->surface - $level)));
     }
 
     /** @param  array<int, true>  $body */
     private function findLevels(array $body): void
     {
+        /** @var \SplPriorityQueue<float, int> $queue */
         $queue = new \SplPriorityQueue;
         foreach ($body as $cell => $_) {
             $this->level[$cell] = $this->mesh->height[$cell];
             $queue->insert($cell, -$this->level[$cell]);
         }
         while (! $queue->isEmpty()) {
+            /** @var int $cell */
             $cell = $queue->extract();
             foreach ($this->mesh->neighbours[$cell] as $next) {
                 if ($this->pour->state[$next] !== Filling::TRAPPED) {

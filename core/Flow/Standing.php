@@ -9,10 +9,7 @@ use Aqbel\Core\Circuit\Circuit;
 /** Coolant in an evacuated circuit: with no air to hold it up anywhere, a content stands in the lowest cells. */
 final class Standing
 {
-    /**
-     * @return array<string, list<array{float, float, int}>> runs for drawing, states as in Filling
-     */
-    public static function of(Circuit $circuit, float $contentMl): array
+    public static function of(Circuit $circuit, float $contentMl): Runs
     {
         $mesh = new Mesh($circuit, array_keys($circuit->gates));
         $order = $mesh->height;

@@ -15,21 +15,21 @@ final readonly class StopLimit
 
     public Temperature $limit;
 
-    /** Which of the three decided, in words. */
-    public string $because;
+    /** Which of the three decided. */
+    public StopReason $because;
 
     public function __construct(public Temperature $boiling, public ?Temperature $fanOn = null, ?Temperature $vehicleLimit = null)
     {
-        $candidates = ['a safe margin below boiling, with the neck as it stands' => $boiling->degC() - self::BOILING_MARGIN];
+        $candidates = [StopReason::Boiling->value => $boiling->degC() - self::BOILING_MARGIN];
         if ($fanOn !== null) {
-            $candidates['just above fan-on'] = $fanOn->degC() + self::ABOVE_FAN;
+            $candidates[StopReason::Fan->value] = $fanOn->degC() + self::ABOVE_FAN;
         }
         if ($vehicleLimit !== null) {
-            $candidates['the vehicle’s own limit'] = $vehicleLimit->degC();
+            $candidates[StopReason::Vehicle->value] = $vehicleLimit->degC();
         }
         asort($candidates);
-        $this->because = array_key_first($candidates);
-        $this->limit = Temperature::celsius($candidates[$this->because]);
+        $this->because = StopReason::from(array_key_first($candidates));
+        $this->limit = Temperature::celsius(reset($candidates));
     }
 
     /** Whether the fan comes on before the run must end; without a known fan-on temperature it proves nothing. */

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Job;
 
+use Aqbel\Core\Values;
+
 /** One line of a job's journal as it counts now: corrections already applied, the first entry's time kept. */
 final readonly class Entry
 {
     /**
      * @param  int  $at  Unix seconds
-     * @param  array<string, mixed>  $values  in the core's units
-     * @param  array<string, string>  $typed  quantities as typed
-     * @param  ?array{by: string, at: int, reason: string}  $correction
+     * @param  Values  $values  codes, and numbers in the core's units
+     * @param  array<string, string>  $typed  quantities as typed, by field
+     * @param  list<Step>  $orders  steps that finishing ordered
+     * @param  ?Values  $replacement  what a correcting line puts in place of an earlier one's values
      */
     public function __construct(
         public int $seq,
@@ -19,30 +22,48 @@ final readonly class Entry
         public string $person,
         public string $step,
         public string $form,
-        public array $values = [],
+        public Values $values = new Values,
         public array $typed = [],
-        public ?array $correction = null,
-        /** What was entered, in words. */
-        public string $said = '',
+        public array $orders = [],
+        public ?Values $replacement = null,
+        public ?Correction $correction = null,
     ) {
+    }
+
+    /**
+     * As a line is stored: plain values, and beside them what only some lines carry.
+     *
+     * @param  array<mixed>  $values
+     * @param  array<string, string>  $typed
+     */
+    public static function stored(int $seq, int $at, string $person, string $step, string $form, array $values, array $typed = []): self
+    {
+        $orders = is_array($values['orders'] ?? null) ? array_values(array_filter($values['orders'], is_array(...))) : [];
+        $replacement = is_array($values['values'] ?? null) ? Values::fromArray($values['values']) : null;
+        unset($values['orders'], $values['values']);
+
+        return new self($seq, $at, $person, $step, $form, Values::fromArray($values), $typed, array_map(Step::fromArray(...), $orders), $replacement);
+    }
+
+    public function corrected(self $by): self
+    {
+        $correction = new Correction($by->person, $by->at, $by->text('reason'));
+
+        return new self($this->seq, $this->at, $this->person, $this->step, $this->form, $by->replacement ?? $this->values, $by->typed, correction: $correction);
     }
 
     public function number(string $name): ?float
     {
-        $value = $this->values[$name] ?? null;
-
-        return is_int($value) || is_float($value) ? (float) $value : null;
+        return $this->values->number($name);
     }
 
     public function text(string $name): string
     {
-        $value = $this->values[$name] ?? '';
-
-        return is_string($value) ? $value : '';
+        return $this->values->text($name);
     }
 
     public function ticked(string $name): bool
     {
-        return ($this->values[$name] ?? false) === true;
+        return $this->values->ticked($name);
     }
 }

@@ -6,9 +6,8 @@ namespace Aqbel\Core\Job;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Ledger\Ledger;
-use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\UnitSystem;
-use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Stores\Inventory;
 
 /** A job as its journal tells it: the one fold behind screen, record and export. */
@@ -24,7 +23,15 @@ final class JobState
     /** A photograph, at any step. */
     public const PHOTO = 'photo';
 
-    private const OF_EVERY_STEP = [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO];
+    /** Under which a finished step keeps the code of its verdict, and the steps planned after it that it makes needless. */
+    public const CAME_TO = 'came_to';
+
+    public const NEEDLESS = 'needless';
+
+    /** Under which the wording of the verdict was kept before codes were. */
+    private const VERDICT_IN_WORDS = 'verdict';
+
+    private const WHOLE = 99;
 
     /** @var array<string, Step> in order, steps ordered by findings included */
     public readonly array $steps;
@@ -38,13 +45,17 @@ final class JobState
     /** @var array<string, list<Entry>> */
     private readonly array $byStep;
 
-    /** @var array<int, Ledger> worked out so far, by the stage they end before; 99 for the whole */
+    /** @var array<int, Ledger> worked out so far, by the stage they end before */
     private array $ledgers = [];
 
-    public function __construct(public readonly Circuit $circuit, public readonly Plan $plan, public readonly Journal $journal)
-    {
+    public function __construct(
+        public readonly Circuit $circuit,
+        public readonly Basis $plan,
+        public readonly Kinds $kinds,
+        public readonly Journal $journal = new Journal,
+    ) {
         $steps = [];
-        foreach ($plan->steps as $step) {
+        foreach ($plan->steps() as $step) {
             $steps[$step->id] = $step;
         }
         [$closed, $byStep] = [[], []];
@@ -52,7 +63,8 @@ final class JobState
         foreach ($this->entries as $entry) {
             if ($entry->form === self::FINISH || $entry->form === self::OVERRIDE) {
                 $closed[$entry->step] = $entry;
-                $steps = self::insertAfter($steps, $entry->step, array_values(array_map(Step::fromArray(...), $entry->values['orders'] ?? [])));
+                $steps = array_diff_key($steps, array_diff_key(array_flip($entry->values->list(self::NEEDLESS)), $closed));
+                $steps = self::insertAfter($steps, $entry->step, $entry->orders);
             } elseif ($entry->form !== self::ACKNOWLEDGE) {
                 $byStep[$entry->step][] = $entry;
             }
@@ -89,7 +101,9 @@ final class JobState
      */
     public function photos(?string $step = null): array
     {
-        return array_values(array_filter($this->entries, fn (Entry $e) => $e->form === self::PHOTO && ($step === null || $e->step === $step)));
+        $here = fn (Entry $e) => $e->form === self::PHOTO && ($step === null || $e->step === $step);
+
+        return array_values(array_filter($this->entries, $here));
     }
 
     /** The last entry of one form in any step of a kind, the way findings are looked up by later steps. */
@@ -104,25 +118,45 @@ final class JobState
         return $last;
     }
 
-    /** @return list<Step> */
+    /** @return list<Step> of a kind */
     public function stepsOf(string $kind): array
     {
         return array_values(array_filter($this->steps, fn (Step $s) => $s->kind === $kind));
+    }
+
+    /** @return list<Step> whose kinds declare this */
+    public function stepsThat(Does $what): array
+    {
+        return array_values(array_filter($this->steps, fn (Step $s) => $this->kinds->of($s)->does($what)));
     }
 
     /** When the engine last ran in this job, Unix seconds; null when it has not. */
     public function lastRan(): ?int
     {
         $ran = null;
-        foreach ([...$this->stepsOf('baseline'), ...$this->stepsOf('rinse_run'), ...$this->stepsOf('heat_cycle'), ...$this->stepsOf('drive')] as $step) {
-            foreach ($this->entriesOf($step->id) as $entry) {
-                if ($entry->form !== self::PHOTO && $entry->text('ran') !== 'no') {
-                    $ran = max($ran ?? 0, $entry->at);
-                }
-            }
+        foreach ($this->stepsThat(Does::RunsEngine) as $step) {
+            $here = $this->kinds->of($step)->ran($this->at($step, 0));
+            $ran = $here === null ? $ran : max($ran ?? 0, $here);
         }
 
         return $ran;
+    }
+
+    /** How the neck stood when the engine last ran before this step; null while it has not run. */
+    public function neckBefore(Step $step): ?Neck
+    {
+        $neck = null;
+        foreach ($this->steps as $id => $other) {
+            if ($id === $step->id) {
+                break;
+            }
+            $kind = $this->kinds->of($other);
+            if ($kind->does(Does::RunsEngine) && $kind->ran($this->at($other, 0)) !== null) {
+                $neck = $kind->neckWhileRunning($this->at($other, 0)) ?? $neck;
+            }
+        }
+
+        return $neck;
     }
 
     /** The job as it stood when this step was in hand: what later steps wrote, and ordered, is not in it. */
@@ -130,26 +164,42 @@ final class JobState
     {
         $order = array_flip(array_keys($this->steps));
         $at = $order[$step->id];
+        $closing = fn (Entry $line): bool => $line->form === self::FINISH || $line->form === self::OVERRIDE;
         $lines = array_filter($this->journal->lines, fn (Entry $line) => ($order[$line->step] ?? $at + 1) < $at
-            || ($line->step === $step->id && $line->form !== self::FINISH && $line->form !== self::OVERRIDE));
+            || ($line->step === $step->id && ! $closing($line)));
 
-        return new self($this->circuit, $this->plan, new Journal(array_values($lines)));
+        return new self($this->circuit, $this->plan, $this->kinds, new Journal(array_values($lines)));
+    }
+
+    /** What a step comes to: as it stood when it was in hand, with whatever was corrected since. */
+    public function verdictOf(Step $step, int $now, UnitSystem $units = UnitSystem::Metric): ?Verdict
+    {
+        $state = isset($this->closed[$step->id]) ? $this->asAt($step) : $this;
+
+        return $this->kinds->of($step)->judge($state->at($step, $now, $units));
     }
 
     /** Whether anything that was entered has been corrected or taken back since. */
     public function wasCorrected(): bool
     {
-        return array_filter($this->journal->lines, fn (Entry $line) => $line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW) !== [];
+        $corrects = fn (Entry $line) => $line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW;
+
+        return array_filter($this->journal->lines, $corrects) !== [];
     }
 
-    /** What a step came to: as judged when it was finished, and judged again where something was corrected. */
-    public function verdictOf(Step $step, int $now): ?string
+    /** Whether a finished step would still be judged as it was when it was finished. */
+    public function stillStands(Step $step, int $now): bool
     {
         $closed = $this->closed[$step->id] ?? null;
-        $stored = $closed?->text('verdict');
+        if ($closed === null || $closed->form !== self::FINISH || ! $this->wasCorrected()) {
+            return true;
+        }
+        if ($closed->values->has(self::CAME_TO) || $closed->text(self::VERDICT_IN_WORDS) === '') {
+            return $closed->text(self::CAME_TO) === ($this->verdictOf($step, $now)->code ?? '');
+        }
+        $titles = array_map(fn (UnitSystem $units) => $this->verdictOf($step, $now, $units)?->title, UnitSystem::cases());
 
-        return $closed !== null && ! $this->wasCorrected() ? ($stored === '' ? null : $stored)
-            : StepCatalogue::of($step)->judge(($closed === null ? $this : $this->asAt($step))->at($step, $now))?->verdict;
+        return in_array($closed->text(self::VERDICT_IN_WORDS), $titles, true);
     }
 
     /** The nearest step of a kind before the one given. */
@@ -201,30 +251,32 @@ final class JobState
     /** The ledger as the stages before the one given leave it; whole when none is given. */
     public function ledgerBefore(?Stage $stage): Ledger
     {
-        return $this->ledgers[$stage->value ?? 99] ??= $this->fold($stage);
+        return $this->ledgers[$stage->value ?? self::WHOLE] ??= $this->fold($stage->value ?? self::WHOLE);
     }
 
-    private function fold(?Stage $stage): Ledger
+    private function fold(int $beforeStage): Ledger
     {
         $lines = [];
         foreach ($this->entries as $entry) {
             $step = $this->steps[$entry->step] ?? null;
-            if ($step !== null && ! in_array($entry->form, self::OF_EVERY_STEP, true) && ($stage === null || $step->stage->value < $stage->value)) {
-                foreach (StepCatalogue::of($step)->ledger($this->at($step, $entry->at), $entry) as $line) {
-                    $lines[] = $line;
-                }
+            if ($step === null || self::belongsToEveryStep($entry) || $step->stage->value >= $beforeStage) {
+                continue;
+            }
+            $kind = $this->kinds->of($step);
+            if ($kind->does(Does::MovesCoolant)) {
+                array_push($lines, ...$kind->ledger($this->at($step, $entry->at), $entry));
             }
         }
 
-        return new Ledger($this->circuit->capacityMl(), (float) ($this->plan->predicted['headspace_ml'] ?? 0.0), $lines);
+        return new Ledger($this->circuit->capacityMl(), $this->plan->headspaceMl(), $lines);
     }
 
-    /** @return array<string, string> port => open|running|closed, as the steps so far leave them */
+    /** @return array<string, PortState> by port, as the steps so far leave them */
     public function ports(int $now): array
     {
         $ports = [];
         foreach ($this->steps as $step) {
-            $ports = [...$ports, ...StepCatalogue::of($step)->ports($this->at($step, $now))];
+            $ports = [...$ports, ...$this->kinds->of($step)->ports($this->at($step, $now))];
         }
 
         return $ports;
@@ -233,6 +285,12 @@ final class JobState
     public function at(Step $step, int $now, UnitSystem $units = UnitSystem::Metric, Inventory $stores = new Inventory): Situation
     {
         return new Situation($step, $this, $now, $units, $stores);
+    }
+
+    /** Whether a line says nothing of its own step's: finishing, passing over, a caution read, a photograph. */
+    public static function belongsToEveryStep(Entry $entry): bool
+    {
+        return in_array($entry->form, [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO], true);
     }
 
     /**

@@ -14,8 +14,8 @@ final readonly class Journal
 
     public const WITHDRAW = 'withdraw';
 
-    /** @param  list<Entry>  $lines everything ever written, in order */
-    public function __construct(public array $lines)
+    /** @param  list<Entry>  $lines  everything ever written, in order */
+    public function __construct(public array $lines = [])
     {
     }
 
@@ -24,17 +24,13 @@ final readonly class Journal
     {
         $effective = [];
         foreach ($this->lines as $line) {
-            $target = (int) ($line->values['seq'] ?? 0);
+            $target = $line->values->whole('seq');
             if ($line->form === self::WITHDRAW) {
                 unset($effective[$target]);
-            } elseif ($line->form === self::CORRECT) {
-                $old = $effective[$target] ?? null;
-                if ($old !== null) {
-                    $effective[$target] = new Entry($old->seq, $old->at, $old->person, $old->step, $old->form, $line->values['values'], $line->typed,
-                        ['by' => $line->person, 'at' => $line->at, 'reason' => $line->text('reason')], $line->said);
-                }
-            } else {
+            } elseif ($line->form !== self::CORRECT) {
                 $effective[$line->seq] = $line;
+            } elseif (isset($effective[$target])) {
+                $effective[$target] = $effective[$target]->corrected($line);
             }
         }
 

@@ -7,7 +7,6 @@ namespace Aqbel\Core\Job;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Facts;
 use Aqbel\Core\Circuit\Port;
-use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -16,8 +15,14 @@ use Aqbel\Core\Stores\Inventory;
 /** One step of one job at one moment: all a step kind may look at. */
 final readonly class Situation
 {
-    public function __construct(public Step $step, public JobState $job, public int $now, public UnitSystem $units, public Inventory $stores = new Inventory)
-    {
+    /** @param  int  $now  Unix seconds */
+    public function __construct(
+        public Step $step,
+        public JobState $job,
+        public int $now,
+        public UnitSystem $units,
+        public Inventory $stores = new Inventory,
+    ) {
     }
 
     public function circuit(): Circuit
@@ -30,19 +35,9 @@ final readonly class Situation
         return $this->job->circuit->facts;
     }
 
-    public function rules(): HouseRules
-    {
-        return $this->job->plan->input->rules;
-    }
-
-    public function param(string $name): mixed
-    {
-        return $this->step->params[$name] ?? null;
-    }
-
     public function port(): Port
     {
-        return $this->circuit()->port((string) $this->param('port'));
+        return $this->circuit()->port($this->step->params->text('port'));
     }
 
     /** @return list<Entry> of this step, of one form when named */

@@ -13,6 +13,8 @@ final readonly class Ledger
     /** Capacities in manuals are rounded (common practice, no source). */
     private const CAPACITY_SHARE = 0.01;
 
+    private const NEXT_TO_NOTHING_ML = 1.0;
+
     public float $contentMl;
 
     public float $glycolMl;
@@ -22,7 +24,7 @@ final readonly class Ledger
     /** What is left of the coolant that was in the circuit before the work, with perfect mixing at every drain. */
     public float $oldMl;
 
-    /** @var list<array{line: Line, content: float, fraction: ?float}> every line with the state it leaves */
+    /** @var list<LedgerStep> every line with the state it leaves */
     public array $steps;
 
     /** @param  list<Line>  $lines */
@@ -32,10 +34,15 @@ final readonly class Ledger
         foreach ($lines as $line) {
             $fraction = $line->fraction ?? ($content > 0.0 ? $glycol / $content : 0.0);
             $glycol = max(0.0, $glycol + $line->ml * $fraction);
-            $old = max(0.0, $old + ($line->ml >= 0.0 ? ($line->old ? $line->ml : 0.0) : ($content > 0.0 ? $line->ml * $old / $content : 0.0)));
+            $oldMoved = match (true) {
+                $line->ml >= 0.0 => $line->old ? $line->ml : 0.0,
+                $content > 0.0 => $line->ml * $old / $content,
+                default => 0.0,
+            };
+            $old = max(0.0, $old + $oldMoved);
             $content += $line->ml;
             $squares += $line->plusMinusMl ** 2;
-            $steps[] = ['line' => $line, 'content' => $content, 'fraction' => $content > 1.0 ? min(1.0, $glycol / $content) : null];
+            $steps[] = new LedgerStep($line, $content, $content > self::NEXT_TO_NOTHING_ML ? min(1.0, $glycol / $content) : null);
         }
         $this->contentMl = $content;
         $this->glycolMl = $glycol;
@@ -47,7 +54,7 @@ final readonly class Ledger
     /** Null while the circuit is known to hold next to nothing. */
     public function fraction(): ?float
     {
-        return $this->contentMl > 1.0 ? min(1.0, $this->glycolMl / $this->contentMl) : null;
+        return $this->contentMl > self::NEXT_TO_NOTHING_ML ? min(1.0, $this->glycolMl / $this->contentMl) : null;
     }
 
     public function voidMl(): float

@@ -13,6 +13,11 @@ final readonly class Atmosphere
 {
     public const SEA_LEVEL_KPA = 101.325;
 
+    /** Of the standard atmosphere, 1/m. */
+    private const LAPSE = 2.25577e-5;
+
+    private const EXPONENT = 5.2559;
+
     private function __construct(public Pressure $pressure)
     {
     }
@@ -30,7 +35,7 @@ final readonly class Atmosphere
             throw new InvalidField('elevation_m', 'Enter the elevation above sea level in metres, between -500 and 5000.');
         }
 
-        return new self(Pressure::kilopascals(self::SEA_LEVEL_KPA * (1.0 - 2.25577e-5 * $metres) ** 5.2559));
+        return new self(Pressure::kilopascals(self::SEA_LEVEL_KPA * (1.0 - self::LAPSE * $metres) ** self::EXPONENT));
     }
 
     /** @throws InvalidField outside 50 to 110 kPa */
@@ -41,6 +46,12 @@ final readonly class Atmosphere
         }
 
         return new self($reading);
+    }
+
+    /** Where the standard atmosphere stands at this pressure: the equation of atElevation(), solved for h. */
+    public function elevation(): Length
+    {
+        return Length::metres((1.0 - ($this->pressure->kPa() / self::SEA_LEVEL_KPA) ** (1.0 / self::EXPONENT)) / self::LAPSE);
     }
 
     /** A gauge vacuum of the same quality here as the one named at sea level. */

@@ -26,6 +26,12 @@ final readonly class Mix
         $this->glycol = Volume::millilitres(min(max(0.0, $wanted), $this->room->mL() * $stockFraction));
     }
 
+    /** The same need, met from stock of another strength. */
+    public function from(float $stockFraction): self
+    {
+        return new self($this->capacity, $this->retained, $this->retainedFraction, $this->targetFraction, $stockFraction);
+    }
+
     public function stock(): Volume
     {
         return Volume::millilitres($this->stockFraction > 0.0 ? $this->glycol->mL() / $this->stockFraction : 0.0);

@@ -11,24 +11,17 @@ final readonly class ChangeInterval
     {
     }
 
-    /**
-     * How much of the interval is used up by what is known; null when nothing is.
-     *
-     * @return ?array{share: float, by: string}
-     */
-    public function used(?float $km, ?float $months, ?float $hours): ?array
+    /** How much of the interval is used up by what is known; null when nothing is. */
+    public function used(?float $km, ?float $months, ?float $hours): ?IntervalUsed
     {
-        $shares = array_filter([
-            'distance' => $km === null || $this->km <= 0.0 ? null : $km / $this->km,
-            'time' => $months === null || $this->months <= 0.0 ? null : $months / $this->months,
-            'running hours' => $hours === null || $this->hours <= 0.0 ? null : $hours / $this->hours,
-        ], fn (?float $share) => $share !== null);
-        if ($shares === []) {
-            return null;
+        $most = null;
+        foreach ([[ChangeBy::Distance, $km, $this->km], [ChangeBy::Time, $months, $this->months], [ChangeBy::Hours, $hours, $this->hours]] as [$by, $ran, $allowed]) {
+            if ($ran !== null && $allowed > 0.0 && $ran / $allowed > ($most->share ?? -1.0)) {
+                $most = new IntervalUsed($ran / $allowed, $by);
+            }
         }
-        arsort($shares);
 
-        return ['share' => reset($shares), 'by' => array_key_first($shares)];
+        return $most;
     }
 
     /** @return array{km: float, months: float, hours: float} */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Mixing\Mix;
@@ -16,34 +16,22 @@ use Aqbel\Core\Quantity\Volume;
 /** What was decided at planning: the kind of job, what was opened, the school, the place and the house rules. */
 final readonly class Choices
 {
-    public const GRAVITY = 'gravity';
-
-    public const VACUUM = 'vacuum';
-
-    public const REPAIR = 'repair';
-
-    public const CHANGE = 'change';
-
-    public const LOST = 'lost';
-
-    public const BLEED = 'bleed';
-
-    public const TOOLS = ['vacuum_filler' => 'Vacuum filler, compressed air', 'pressure_tester' => 'Pressure tester', 'refractometer' => 'Refractometer', 'funnel' => 'High funnel with adapter', 'ramps' => 'Ramps or lift for the nose'];
+    /** @var list<Tool> at hand */
+    public array $tools;
 
     /**
+     * @param  string  $school  id of a way of filling
      * @param  list<string>  $opened  passages of the circuit that were or will be opened
-     * @param  list<string>  $tools  at hand, of TOOLS
-     * @param  ?list<string>  $bleeds  bleed points to be used; all of them when null
      * @param  list<string>  $drains  drain ports in the order they are opened
-     * @param  string  $jobKind  REPAIR, CHANGE, LOST or BLEED
-     * @param  string  $content  what is in it now, a Compatibility
+     * @param  ?list<Tool>  $tools  at hand; all there are when null
+     * @param  ?list<string>  $bleeds  bleed points to be used; all of them when null
+     * @param  Compatibility  $content  what is in it now
      * @param  float  $stockFraction  glycol share of what is poured: 1 for concentrate, less for premix
      * @param  ?float  $frostC  frost protection the target was chosen for
-     * @param  array{odometer_km?: ?float, hours?: ?float, since_km?: ?float, since_months?: ?float, since_hours?: ?float, first?: bool}  $usage  of the vehicle, as far as known
      */
     public function __construct(
-        public string $jobKind,
-        public string $complaint,
+        public JobKind $jobKind,
+        public Complaint $complaint,
         public string $school,
         public array $opened,
         public array $drains,
@@ -52,20 +40,21 @@ final readonly class Choices
         public float $targetFraction,
         public float $cureMinutes,
         public HouseRules $rules,
-        public array $tools = ['vacuum_filler', 'pressure_tester', 'refractometer', 'funnel', 'ramps'],
+        ?array $tools = null,
         public float $headMm = 0.0,
         public ?array $bleeds = null,
-        public string $content = 'manual',
+        public Compatibility $content = Compatibility::AsManual,
         public float $stockFraction = 1.0,
         public ?float $frostC = null,
-        public array $usage = [],
+        public Usage $usage = new Usage,
     ) {
+        $this->tools = $tools ?? Tool::cases();
     }
 
     /** The same choices by another school. */
     public function with(string $school): self
     {
-        return new self(...[...get_object_vars($this), 'school' => $school]);
+        return $this->but($school, $this->drains);
     }
 
     /**
@@ -75,36 +64,40 @@ final readonly class Choices
      */
     public function draining(array $drains): self
     {
-        return new self(...[...get_object_vars($this), 'drains' => $drains]);
+        return $this->but($this->school, $drains);
     }
 
-    public function compatibility(): Compatibility
+    /** @param  list<string>  $drains */
+    private function but(string $school, array $drains): self
     {
-        return Compatibility::from($this->content);
+        return new self(
+            $this->jobKind, $this->complaint, $school, $this->opened, $drains, $this->elevationM, $this->noseLiftMm, $this->targetFraction,
+            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $this->frostC, $this->usage,
+        );
     }
 
     /** Coolant has been disappearing: the drip is found on the cold circuit before anything is drained. */
     public function leakFirst(): bool
     {
-        return $this->jobKind === self::LOST || $this->complaint === 'falling';
+        return $this->jobKind === JobKind::Lost || $this->complaint === Complaint::Falling;
     }
 
     /** The more comes out, the better: at a change, and wherever the old coolant must not stay. */
     public function wantsAllOut(): bool
     {
-        return $this->jobKind === self::CHANGE || $this->compatibility() !== Compatibility::AsManual;
+        return $this->jobKind === JobKind::Change || $this->content !== Compatibility::AsManual;
     }
 
     /** Glycol share of what is in it before the work, as far as it is known. */
     public function presumedFraction(Circuit $circuit): float
     {
-        return $this->compatibility() === Compatibility::Water ? 0.0 : $circuit->facts->targetFraction;
+        return $this->content === Compatibility::Water ? 0.0 : $circuit->facts->targetFraction;
     }
 
     /** How often it has to be rinsed for what is in it now; what the drain shows may add to that. */
     public function rinses(float $usableMl, float $retainedMl): int
     {
-        $allowed = $this->compatibility()->oldShareAllowed($this->rules->oldShare);
+        $allowed = $this->content->oldShareAllowed($this->rules->oldShare);
         $keeps = $retainedMl / $usableMl;
 
         return $allowed === null || $keeps >= 1.0 ? 0 : RinseChain::from($keeps, $keeps, $usableMl, $allowed)->rinses;
@@ -124,6 +117,12 @@ final readonly class Choices
         return Atmosphere::atElevation(Length::metres($this->elevationM));
     }
 
+    /** Air that a fill may leave, mL. */
+    public function airLimitMl(Circuit $circuit): float
+    {
+        return $this->rules->airShare * $circuit->capacityMl();
+    }
+
     /**
      * Bleed points of this circuit that the fill uses, in the circuit's own order.
      *
@@ -131,25 +130,13 @@ final readonly class Choices
      */
     public function bleedsOf(Circuit $circuit): array
     {
-        $all = array_map(fn (Port $port) => $port->id, $circuit->portsOf('bleed'));
+        $all = $circuit->portIds(PortKind::Bleed);
 
         return $this->bleeds === null ? $all : array_values(array_intersect($all, $this->bleeds));
     }
 
-    public function has(string $tool): bool
+    public function has(Tool $tool): bool
     {
         return in_array($tool, $this->tools, true);
-    }
-
-    /** @return array<string, mixed> */
-    public function toArray(): array
-    {
-        return [...get_object_vars($this), 'rules' => $this->rules->toArray()];
-    }
-
-    /** @param  array<string, mixed>  $data */
-    public static function fromArray(array $data): self
-    {
-        return new self(...[...$data, 'rules' => HouseRules::fromArray($data['rules'])]);
     }
 }

@@ -6,8 +6,8 @@ namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Drainage;
-use Aqbel\Core\Flow\Filling;
 
 /**
  * Which drain points are worth opening: what each would let out on top of those already open, against the hands it takes
@@ -15,28 +15,27 @@ use Aqbel\Core\Flow\Filling;
  */
 final readonly class DrainWorth
 {
-    public const MUST = 'must';
-
-    public const WORTH = 'worth';
-
-    public const LEAVE = 'leave';
-
     /** Coolant that may stand in a part when it is opened; a rag takes it (common practice, no source). */
     private const RAG_ML = 80.0;
 
     /** A point pays when each minute of hands brings out this share of the capacity (common practice, no source). */
     private const SHARE_PER_MINUTE = 0.004;
 
+    /** Cells twice as large find the order; the prediction counts on the standard ones. */
+    private const COARSENESS = 2.0;
+
+    /**
+     * @param  float  $volumeMl  on top of what the points before it let out
+     * @param  float  $minutes  hands: covers that are not off yet, and the point itself
+     * @param  list<string>  $covers  that come off for it alone
+     * @param  list<string>  $keepsDry  opened passages that stay wet without it
+     */
     private function __construct(
         public Port $port,
-        public string $verdict,
-        /** On top of what the points before it let out. */
+        public Worth $verdict,
         public float $volumeMl,
-        /** Hands: covers that are not off yet, and the point itself. */
         public float $minutes,
-        /** @var list<string> covers that come off for it alone */
         public array $covers,
-        /** @var list<string> opened passages that stay wet without it */
         public array $keepsDry,
     ) {
     }
@@ -50,32 +49,30 @@ final readonly class DrainWorth
      */
     public static function of(Circuit $circuit, array $opened, bool $everything, float $noseLiftMm = 0.0): array
     {
-        $gates = Filling::usualGates($circuit);
-        $drained = fn (string ...$ports): Drainage => Drainage::of($circuit, array_values($ports), $gates, $noseLiftMm, coarseness: 2.0);
-        $left = array_map(fn (Port $p) => $p->id, $circuit->portsOf('drain'));
-        $off = self::coversOf($circuit, $opened);
+        $drained = fn (string ...$ports): Drainage => Drainage::of($circuit, array_values($ports), $circuit->usualGates(), $noseLiftMm, coarseness: self::COARSENESS);
+        $left = $circuit->portIds(PortKind::Drain);
+        $off = array_merge(...array_map(fn (string $p) => $circuit->passages[$p]->behind, $opened), ...[[]]);
         [$open, $ranked] = [[], []];
         $before = $drained();
         while ($left !== []) {
-            $best = null;
+            [$best, $bestAfter] = [null, $before];
             foreach ($left as $id) {
                 $after = $drained(...$open, ...[$id]);
-                $port = $circuit->ports[$id];
-                $covers = array_values(array_diff($port->behind, $off));
-                $minutes = $port->minutes + array_sum(array_map(fn (string $c) => $circuit->covers[$c]->minutes, $covers));
-                $volume = max(0.0, $after->drainedMl - $before->drainedMl);
-                $try = ['id' => $id, 'after' => $after, 'volume' => $volume, 'minutes' => $minutes, 'covers' => $covers, 'rate' => $volume / max(1.0, $minutes)];
-                $best = $best === null || $try['rate'] > $best['rate'] ? $try : $best;
+                $try = self::opening($circuit, $circuit->ports[$id], $off, max(0.0, $after->drainedMl - $before->drainedMl));
+                if ($best === null || $try->perMinute() > $best->perMinute()) {
+                    [$best, $bestAfter] = [$try, $after];
+                }
             }
-            $dries = array_values(array_filter($opened, fn (string $p) => ($before->retained[$p] ?? 0.0) > self::RAG_ML && ($best['after']->retained[$p] ?? 0.0) < 0.5 * $before->retained[$p]));
-            $pays = $best['rate'] >= self::SHARE_PER_MINUTE * $circuit->capacityMl();
-            $verdict = $dries !== [] ? self::MUST : ($pays && ($everything || $ranked === []) ? self::WORTH : self::LEAVE);
-            $ranked[] = new self($circuit->ports[$best['id']], $verdict, $best['volume'], $best['minutes'], $best['covers'], $dries);
-            $left = array_values(array_diff($left, [$best['id']]));
-            if ($verdict !== self::LEAVE) {
-                $open[] = $best['id'];
-                $off = [...$off, ...$best['covers']];
-                $before = $best['after'];
+            $wet = fn (string $p): bool => $before->retained->in($p) > self::RAG_ML && $bestAfter->retained->in($p) < 0.5 * $before->retained->in($p);
+            $dries = array_values(array_filter($opened, $wet));
+            $pays = $best->perMinute() >= self::SHARE_PER_MINUTE * $circuit->capacityMl() && ($everything || $ranked === []);
+            $verdict = $dries !== [] ? Worth::Must : ($pays ? Worth::Pays : Worth::Leave);
+            $ranked[] = new self($best->port, $verdict, $best->volumeMl, $best->minutes, $best->covers, $dries);
+            $left = array_values(array_diff($left, [$best->port->id]));
+            if ($verdict !== Worth::Leave) {
+                $open[] = $best->port->id;
+                $off = [...$off, ...$best->covers];
+                $before = $bestAfter;
             }
         }
 
@@ -83,20 +80,17 @@ final readonly class DrainWorth
     }
 
     /**
-     * The same for a circuit that is full to its cold mark: what is air in the tank already comes out of no drain.
+     * The same for a circuit that is full to its cold mark.
      *
      * @param  list<self>  $ranked
      * @return list<self>
      */
     public static function belowHeadspace(array $ranked, float $headspaceMl): array
     {
-        foreach ($ranked as $i => $one) {
-            $air = min($headspaceMl, $one->volumeMl);
-            $ranked[$i] = new self($one->port, $one->verdict, $one->volumeMl - $air, $one->minutes, $one->covers, $one->keepsDry);
-            $headspaceMl -= $air;
-        }
+        $volumes = Drainage::belowHeadspace(array_map(fn (self $w) => $w->volumeMl, $ranked), $headspaceMl);
+        $with = fn (self $w, float $ml): self => new self($w->port, $w->verdict, $ml, $w->minutes, $w->covers, $w->keepsDry);
 
-        return $ranked;
+        return array_map($with, $ranked, $volumes);
     }
 
     /**
@@ -107,15 +101,22 @@ final readonly class DrainWorth
      */
     public static function recommended(array $ranked): array
     {
-        return array_values(array_map(fn (self $w) => $w->port->id, array_filter($ranked, fn (self $w) => $w->verdict !== self::LEAVE)));
+        $opened = array_filter($ranked, fn (self $w) => $w->verdict !== Worth::Leave);
+
+        return array_values(array_map(fn (self $w) => $w->port->id, $opened));
     }
 
-    /**
-     * @param  list<string>  $opened
-     * @return list<string>
-     */
-    private static function coversOf(Circuit $circuit, array $opened): array
+    /** @param  list<string>  $off  covers that are off already */
+    private static function opening(Circuit $circuit, Port $port, array $off, float $volumeMl): self
     {
-        return array_values(array_unique(array_merge(...array_map(fn (string $p) => $circuit->passages[$p]->behind, $opened), ...[[]])));
+        $covers = array_values(array_diff($port->behind, $off));
+        $minutes = $port->minutes + array_sum(array_map(fn (string $c) => $circuit->covers[$c]->minutes, $covers));
+
+        return new self($port, Worth::Leave, $volumeMl, $minutes, $covers, []);
+    }
+
+    private function perMinute(): float
+    {
+        return $this->volumeMl / max(1.0, $this->minutes);
     }
 }

@@ -5,46 +5,67 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Job\Basis;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Mixing\Mix;
-use Aqbel\Core\Steps\StepCatalogue;
 
 /** A planned sequence with the predictions it rests on; plain data, so that a job keeps what it was planned with. */
-final readonly class Plan
+final readonly class Plan implements Basis
 {
-    /**
-     * @param  list<Step>  $steps
-     * @param  array<string, mixed>  $predicted
-     */
-    public function __construct(public Choices $input, public array $steps, public array $predicted)
-    {
+    /** @param  list<Step>  $steps */
+    public function __construct(
+        public School $school,
+        public Choices $choices,
+        public array $steps,
+        public Prediction $predicted,
+        public PredictedFill $fill,
+    ) {
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    /** The plan a job follows. */
+    public static function of(JobState|Situation $job): self
     {
-        return ['input' => $this->input->toArray(), 'steps' => array_map(fn (Step $s) => $s->toArray(), $this->steps), 'predicted' => $this->predicted];
+        $plan = $job instanceof JobState ? $job->plan : $job->job->plan;
+
+        return $plan instanceof self ? $plan : throw new \LogicException('This job does not follow a plan of ours.');
     }
 
-    /** @param  array<string, mixed>  $data */
-    public static function fromArray(array $data): self
+    public function steps(): array
     {
-        return new self(Choices::fromArray($data['input']), array_values(array_map(Step::fromArray(...), $data['steps'])), $data['predicted']);
+        return $this->steps;
+    }
+
+    public function headspaceMl(): float
+    {
+        return $this->predicted->headspaceMl;
+    }
+
+    public function rules(): HouseRules
+    {
+        return $this->choices->rules;
     }
 
     /** What the whole circuit takes, with what stays inside after the drain. */
     public function mix(Circuit $circuit): Mix
     {
-        return $this->input->mix($circuit, (float) $this->predicted['usable_ml'], (float) $this->predicted['retained_ml']);
+        return $this->choices->mix($circuit, $this->predicted->usableMl, $this->predicted->retainedMl);
     }
 
-    public function handsOnMinutes(): float
+    public function materials(Circuit $circuit): Materials
     {
-        return array_sum(array_map(fn (Step $s) => StepCatalogue::of($s)->handsOnMinutes($s, $this->input), $this->steps));
+        return new Materials($circuit, $this->choices, $this->school);
     }
 
-    public function waitingMinutes(): float
+    /** The sum over the very steps. */
+    public function minutes(Kinds $kinds): Minutes
     {
-        return array_sum(array_map(fn (Step $s) => StepCatalogue::of($s)->waitingMinutes($s, $this->input), $this->steps));
+        $sum = new Minutes;
+        foreach ($this->steps as $step) {
+            $sum = $sum->plus($kinds->labour($step, $this->choices));
+        }
+
+        return $sum;
     }
 }

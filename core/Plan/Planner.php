@@ -5,95 +5,107 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\PartVolume;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Steps\Cool\ColdLevel;
+use Aqbel\Core\Values;
 
 /** From circuit, school, place and house rules to the whole sequence with the numbers it rests on. */
 final readonly class Planner
 {
-    private function __construct(private Circuit $circuit, private Choices $input)
+    /** A step names at most so many parts that it empties, and none that holds less than this. */
+    private const NAMED_PARTS = 3;
+
+    private const WORTH_NAMING_ML = 100.0;
+
+    public function __construct(public Kinds $kinds, public Schools $schools)
     {
     }
 
-    public static function plan(Circuit $circuit, Choices $input): Plan
+    /** @throws InvalidField on `school`, when it does not fit, with the remedy */
+    public function plan(Circuit $circuit, Choices $choices): Plan
     {
-        return self::schools($circuit, $input)[$input->school] ?? throw new InvalidField('school', $input->jobKind === Choices::BLEED
-            ? 'A vacuum fill needs the circuit drained. For bleeding only choose gravity, or plan a repair with its drains.'
-            : 'A vacuum fill needs the vacuum filler at hand. Tick it under tools, or choose gravity.');
-    }
-
-    /**
-     * The same job by every school, from one simulation.
-     *
-     * @return array<string, Plan> by school
-     */
-    public static function schools(Circuit $circuit, Choices $input): array
-    {
-        $predicted = Prediction::of($circuit, $input);
-        $plans = [];
-        $vacuum = $input->has('vacuum_filler') && $input->jobKind !== Choices::BLEED;
-        foreach ($vacuum ? [Choices::GRAVITY, Choices::VACUUM] : [Choices::GRAVITY] as $school) {
-            $planner = new self($circuit, $input->with($school));
-            $own = $planner->forSchool($predicted);
-            $plans[$school] = new Plan($planner->input, $planner->steps($own), $own);
+        $school = $this->schools->of($choices->school);
+        if ($school->id() !== $choices->school) {
+            throw new InvalidField('school', 'There is no such school. Choose one of those listed.');
+        }
+        $misfit = $school->whyNot($circuit, $choices);
+        if ($misfit !== null || ! $school->runs()) {
+            throw new InvalidField('school', $misfit->remedy ?? 'This school cannot be run yet. Choose another.');
         }
 
-        return $plans;
+        return $this->by($school, $this->groundwork($circuit, $choices));
     }
 
-    /**
-     * @param  array<string, mixed>  $predicted
-     * @return array<string, mixed>
-     */
-    private function forSchool(array $predicted): array
+    /** The plan by the school chosen or, where that does not fit, by the first that does. */
+    public function nearest(Groundwork $on): Plan
     {
-        $air = $this->input->school === Choices::VACUUM ? $predicted['vacuum']['top_up_ml'] : $predicted['fill']['air_ml'];
-        $predicted['fill']['air_ml'] = $air;
-        $predicted['fill']['accepted_ml'] = max(0.0, $predicted['capacity_ml'] - $predicted['headspace_ml'] - $air);
+        $first = null;
+        foreach ($this->schools->for($on->circuit) as $school) {
+            if ($school->runs() && $school->whyNot($on->circuit, $on->choices) === null) {
+                $first ??= $school;
+                if ($school->id() === $on->choices->school) {
+                    return $this->by($school, $on);
+                }
+            }
+        }
 
-        return $predicted;
+        return $this->by($first ?? throw new InvalidField('school', 'No school fits this circuit.'), $on);
     }
 
-    /**
-     * @param  array<string, mixed>  $predicted
-     * @return list<Step>
-     */
-    private function steps(array $predicted): array
+    public function groundwork(Circuit $circuit, Choices $choices): Groundwork
     {
-        $input = $this->input;
-        $materials = new Materials($this->circuit, $input);
-        $fill = $input->school === Choices::VACUUM ? $this->vacuumSteps($predicted) : $this->gravitySteps($predicted);
-        $round = ColdLevel::round(1);
-        $drained = $input->drains !== [];
+        $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
 
-        return self::gated(array_values(array_filter([
+        return new Groundwork($circuit, $choices, Predictor::predict($circuit, $choices, $this->schools->of($choices->school), $fills), $fills);
+    }
+
+    /** The same job by one school. */
+    public function by(School $school, Groundwork $on): Plan
+    {
+        $mine = new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills);
+        $fill = $school->predict($mine);
+
+        return new Plan($school, $mine->choices, $this->steps($mine, $school, $fill), $mine->predicted, $fill);
+    }
+
+    /** @return list<Step> */
+    private function steps(Groundwork $on, School $school, PredictedFill $fill): array
+    {
+        $choices = $on->choices;
+        $materials = new Materials($on->circuit, $choices, $school);
+        $drained = $choices->drains !== [];
+        $cycles = $school->heatCycles($fill, $choices->airLimitMl($on->circuit));
+        $when = fn (bool $needed, string $id, string $kind, Stage $stage, Values $about = new Values): ?Step => $needed ? new Step($id, $kind, $stage, $about) : null;
+
+        return $this->gated(array_values(array_filter([
             new Step('found', 'found', Stage::Plan),
-            $input->jobKind === Choices::LOST ? null : new Step('baseline', 'baseline', Stage::Plan),
+            $when($choices->jobKind !== JobKind::Lost, 'baseline', 'baseline', Stage::Plan),
             new Step('gather', 'gather', Stage::Plan),
             new Step('make_safe', 'make_safe', Stage::MakeSafe),
             new Step('cold_check', 'cool_down', Stage::MakeSafe),
             new Step('inspect', 'inspect', Stage::MakeSafe),
-            $input->leakFirst() ? new Step('find_drip', 'find_drip', Stage::MakeSafe) : null,
-            ...$this->drainSteps($predicted),
-            $drained ? new Step('reconcile:1', 'reconcile', Stage::Drain) : null,
-            $drained ? new Step('look', 'look', Stage::Drain) : null,
-            $drained && $input->compatibility()->needsJarTest() ? new Step('jar_test', 'jar_test', Stage::Drain) : null,
-            $drained ? new Step('rinse', 'rinse', Stage::Rinse, ['rinses' => $predicted['rinses']]) : null,
-            $input->cureMinutes > 0.0 ? new Step('cure', 'cure', Stage::CloseUp, ['minutes' => $input->cureMinutes]) : null,
+            $when($choices->leakFirst(), 'find_drip', 'find_drip', Stage::MakeSafe),
+            ...$this->drains($on->circuit, $on->predicted),
+            $when($drained, 'reconcile:1', 'reconcile', Stage::Drain),
+            $when($drained, 'look', 'look', Stage::Drain),
+            $when($drained && $choices->content->needsJarTest(), 'jar_test', 'jar_test', Stage::Drain),
+            $when($drained, 'rinse', 'rinse', Stage::Rinse, new Values(['rinses' => $on->predicted->rinses])),
+            $when($choices->cureMinutes > 0.0, 'cure', 'cure', Stage::CloseUp, new Values(['minutes' => $choices->cureMinutes])),
             new Step('close_up', 'close_up', Stage::CloseUp),
             new Step('mix', 'mix', Stage::Mix),
-            ...$fill,
+            ...$school->steps($on, $fill),
             self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
-            ...$round,
+            ...array_merge(...array_map(HeatRound::steps(...), range(1, $cycles))),
             new Step('leak_check', 'leak_check', Stage::Prove),
             self::refit('refit:end', Stage::Prove, $materials->toRefitAtTheEnd()),
             new Step('drive', 'drive', Stage::Prove),
             new Step('cool_down:drive', 'cool_down', Stage::Prove),
             new Step('cold_level:drive', 'cold_level', Stage::Prove),
-            $input->has('refractometer') ? new Step('refractometer', 'refractometer', Stage::Prove) : null,
-            $input->complaint === 'none' ? null : new Step('complaint', 'complaint', Stage::Prove),
+            $when($choices->has(Tool::Refractometer), 'refractometer', 'refractometer', Stage::Prove),
+            $when($choices->complaint !== Complaint::None, 'complaint', 'complaint', Stage::Prove),
             new Step('follow_up', 'follow_up', Stage::Prove),
             new Step('left_over', 'left_over', Stage::HandOver),
             new Step('dispose', 'dispose', Stage::HandOver),
@@ -101,10 +113,10 @@ final readonly class Planner
         ])));
     }
 
-    /** @param  array<string, string>  $items */
-    private static function refit(string $id, Stage $stage, array $items): ?Step
+    /** @param  list<string>  $covers */
+    private static function refit(string $id, Stage $stage, array $covers): ?Step
     {
-        return $items === [] ? null : new Step($id, 'refit', $stage, ['items' => $items]);
+        return $covers === [] ? null : new Step($id, 'refit', $stage, new Values(['items' => $covers]));
     }
 
     /**
@@ -113,74 +125,33 @@ final readonly class Planner
      * @param  list<Step>  $steps
      * @return list<Step>
      */
-    private static function gated(array $steps): array
+    private function gated(array $steps): array
     {
-        $kinds = array_column(array_map(fn (Step $s) => ['id' => $s->id, 'kind' => $s->kind], $steps), 'kind', 'id');
-        if (! in_array('cure', $kinds, true)) {
+        if (! in_array('cure', array_map(fn (Step $s) => $s->kind, $steps), true)) {
             return $steps;
         }
         foreach ($steps as $i => $step) {
-            if ($step->stage->value >= Stage::Fill->value && in_array($step->kind, ['pull', 'pressure_test', 'heat_cycle'], true)) {
+            if ($step->stage->value >= Stage::Fill->value && $this->kinds->does($step, Does::LoadsJoints)) {
                 array_splice($steps, $i, 0, [new Step('cured', 'cured', $step->stage)]);
-
-                return $steps;
+                break;
             }
         }
 
         return $steps;
     }
 
-    /**
-     * @param  array<string, mixed>  $predicted
-     * @return list<Step>
-     */
-    private function drainSteps(array $predicted): array
+    /** @return list<Step> */
+    private function drains(Circuit $circuit, Prediction $predicted): array
     {
         $steps = [];
-        foreach ($predicted['drains'] as $i => ['port' => $port, 'volume_ml' => $volume]) {
-            $steps[] = new Step("drain:{$port}", 'drain', Stage::Drain, ['port' => $port, 'predicted_ml' => $volume, 'first' => $i === 0, 'empties' => array_keys(array_filter(array_slice($predicted['lets_out'][$port] ?? [], 0, 3), fn (float $ml) => $ml > 100.0))]);
+        foreach ($predicted->drains as $i => $drain) {
+            $empties = array_filter($drain->letsOut->byPart($circuit), fn (PartVolume $v) => $v->ml > self::WORTH_NAMING_ML);
+            $steps[] = new Step("drain:{$drain->port}", 'drain', Stage::Drain, new Values([
+                'port' => $drain->port, 'predicted_ml' => $drain->volumeMl, 'first' => $i === 0,
+                'empties' => array_slice(array_values(array_map(fn (PartVolume $v) => $v->part->id, $empties)), 0, self::NAMED_PARTS),
+            ]));
         }
 
         return $steps;
-    }
-
-    /**
-     * @param  array<string, mixed>  $predicted
-     * @return list<Step|null>
-     */
-    private function gravitySteps(array $predicted): array
-    {
-        $bleeds = [];
-        foreach ($predicted['fill']['flows'] as $flow) {
-            $bleeds[] = new Step("bleed:{$flow['port']}", 'bleed', Stage::Fill, ['port' => $flow['port'], 'at_ml' => max(0.0, $flow['at_ml'] - $predicted['retained_ml'])]);
-        }
-        foreach ($predicted['fill']['missing_mm'] as $port => $missing) {
-            $bleeds[] = new Step("bleed:{$port}", 'bleed', Stage::Fill, ['port' => $port, 'missing_mm' => $missing]);
-        }
-        $ports = array_map(fn (Step $s) => $s->params['port'], $bleeds);
-
-        return [
-            new Step('open_bleeds', 'open_bleeds', Stage::Fill, ['ports' => $ports]),
-            ...$bleeds,
-            new Step('fill_level', 'fill_level', Stage::Fill),
-            $this->input->has('pressure_tester') ? new Step('pressure_test', 'pressure_test', Stage::Vacuum) : null,
-        ];
-    }
-
-    /**
-     * @param  array<string, mixed>  $predicted
-     * @return list<Step>
-     */
-    private function vacuumSteps(array $predicted): array
-    {
-        $vacuum = $predicted['vacuum'];
-
-        return [
-            new Step('set_up_vacuum', 'set_up_vacuum', Stage::Fill, ['intake_ml' => $vacuum['intake_ml'], 'max_temp_c' => $vacuum['max_temp_c']]),
-            new Step('pull:1', 'pull', Stage::Vacuum, ['target_kpa' => $vacuum['target_kpa']]),
-            new Step('hold:1', 'hold', Stage::Vacuum),
-            new Step('vacuum_fill', 'vacuum_fill', Stage::Vacuum),
-            new Step('fill_level', 'fill_level', Stage::Vacuum),
-        ];
     }
 }

@@ -17,12 +17,12 @@ final class Simulations
     {
     }
 
-    /** @param  list<string>  $open */
-    public function fill(float $noseLiftMm, float $headMm, array $open, ?string $at = null, float $coarseness = 1.0): Filling
+    public function of(PlannedPour $pour, float $coarseness = 1.0): Filling
     {
-        $at ??= $this->circuit->fillPort()->id;
+        $key = implode('/', [$pour->at, $pour->noseLiftMm, $pour->headMm, $coarseness, implode(',', $pour->open)]);
 
-        return $this->done["{$noseLiftMm}/{$headMm}/{$at}/{$coarseness}/".implode(',', $open)]
-            ??= Filling::of($this->circuit, $at, $open, Filling::usualGates($this->circuit), $noseLiftMm, $headMm, $this->barometerKpa, $coarseness);
+        return $this->done[$key] ??= Filling::of(
+            $this->circuit, $pour->at, $pour->open, $this->circuit->usualGates(), $pour->noseLiftMm, $pour->headMm, $this->barometerKpa, $coarseness,
+        );
     }
 }

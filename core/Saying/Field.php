@@ -13,11 +13,14 @@ use Aqbel\Core\Quantity\UnitSystem;
 /** One thing to enter: its kind, limits in the core's unit, and how it is asked for. */
 final readonly class Field
 {
-    /** @param  array<int|string, string>  $choices value => label */
+    /**
+     * @param  array<int|string, string>  $choices  label by code
+     * @param  ?string  $default  a number in the core's unit, a code or a text
+     */
     private function __construct(
         public string $name,
         public string $label,
-        public string $type,
+        public FieldType $type,
         public bool $required = true,
         public ?Dimension $dimension = null,
         public ?Unit $unit = null,
@@ -31,88 +34,93 @@ final readonly class Field
 
     public static function volume(string $name, string $label, float $mostMl = 200_000.0, bool $required = true, string $help = ''): self
     {
-        return new self($name, $label, 'quantity', $required, Dimension::Volume, null, 0.0, $mostMl, help: $help);
+        return new self($name, $label, FieldType::Quantity, $required, Dimension::Volume, null, 0.0, $mostMl, help: $help);
     }
 
     public static function temperature(string $name, string $label, bool $required = true, float $leastC = -40.0, float $mostC = 180.0, string $help = ''): self
     {
-        return new self($name, $label, 'quantity', $required, Dimension::Temperature, null, $leastC, $mostC, help: $help);
+        return new self($name, $label, FieldType::Quantity, $required, Dimension::Temperature, null, $leastC, $mostC, help: $help);
     }
 
     public static function vacuum(string $name, string $label, float $mostKpa = 101.0, string $help = ''): self
     {
-        return new self($name, $label, 'quantity', true, Dimension::Pressure, Unit::InchOfMercury, 0.0, $mostKpa, help: $help);
+        return new self($name, $label, FieldType::Quantity, true, Dimension::Pressure, Unit::InchOfMercury, 0.0, $mostKpa, help: $help);
     }
 
     public static function pressure(string $name, string $label, float $mostKpa, bool $required = true, string $help = ''): self
     {
-        return new self($name, $label, 'quantity', $required, Dimension::Pressure, null, 0.0, $mostKpa, help: $help);
+        return new self($name, $label, FieldType::Quantity, $required, Dimension::Pressure, null, 0.0, $mostKpa, help: $help);
     }
 
     public static function torque(string $name, string $label, ?float $defaultNm = null): self
     {
-        return new self($name, $label, 'quantity', true, Dimension::Torque, null, 0.1, 500.0, default: $defaultNm === null ? null : (string) $defaultNm);
+        return new self($name, $label, FieldType::Quantity, true, Dimension::Torque, null, 0.1, 500.0, default: $defaultNm === null ? null : (string) $defaultNm);
     }
 
     public static function length(string $name, string $label, float $leastMm, float $mostMm, bool $required = true, string $help = ''): self
     {
-        return new self($name, $label, 'quantity', $required, Dimension::Length, null, $leastMm, $mostMm, help: $help);
+        return new self($name, $label, FieldType::Quantity, $required, Dimension::Length, null, $leastMm, $mostMm, help: $help);
     }
 
     public static function duration(string $name, string $label, Unit $unit, float $mostSeconds, bool $required = true, string $help = ''): self
     {
-        return new self($name, $label, 'quantity', $required, Dimension::Time, $unit, 0.0, $mostSeconds, help: $help);
+        return new self($name, $label, FieldType::Quantity, $required, Dimension::Time, $unit, 0.0, $mostSeconds, help: $help);
     }
 
     public static function fraction(string $name, string $label, float $least = 0.0, float $most = 1.0): self
     {
-        return new self($name, $label, 'quantity', true, Dimension::Fraction, null, $least, $most);
+        return new self($name, $label, FieldType::Quantity, true, Dimension::Fraction, null, $least, $most);
     }
 
     /** A plain number, such as a price. */
     public static function number(string $name, string $label, float $least, float $most): self
     {
-        return new self($name, $label, 'quantity', true, Dimension::Fraction, Unit::Share, $least, $most);
+        return new self($name, $label, FieldType::Quantity, true, Dimension::Fraction, Unit::Share, $least, $most);
     }
 
     /** @param  array<int|string, string>  $choices */
     public static function choice(string $name, string $label, array $choices, ?string $default = null, string $help = ''): self
     {
-        return new self($name, $label, 'choice', choices: $choices, default: $default, help: $help);
+        return new self($name, $label, FieldType::Choice, choices: $choices, default: $default, help: $help);
     }
 
     public static function check(string $name, string $label, bool $required = false, string $help = ''): self
     {
-        return new self($name, $label, 'check', $required, help: $help);
+        return new self($name, $label, FieldType::Check, $required, help: $help);
     }
 
     public static function text(string $name, string $label, bool $required = false, string $help = ''): self
     {
-        return new self($name, $label, 'text', $required, most: 500.0, help: $help);
+        return new self($name, $label, FieldType::Text, $required, most: 500.0, help: $help);
     }
 
     /** The same field with a value, in the core's unit, to begin with. */
     public function preset(float $base): self
     {
-        return new self(...[...get_object_vars($this), 'default' => (string) $base]);
+        return $this->but($this->required, $this->unit, (string) $base);
     }
 
     /** The same field with a text to begin with. */
     public function begin(string $text): self
     {
-        return new self(...[...get_object_vars($this), 'default' => $text]);
+        return $this->but($this->required, $this->unit, $text);
     }
 
     /** The same choice, taken as its default where nothing is said. */
     public function optional(): self
     {
-        return new self(...[...get_object_vars($this), 'required' => false]);
+        return $this->but(false, $this->unit, $this->default);
     }
 
     /** The same field asked for in one unit, whatever the person's own. */
     public function in(Unit $unit): self
     {
-        return new self(...[...get_object_vars($this), 'unit' => $unit]);
+        return $this->but($this->required, $unit, $this->default);
+    }
+
+    private function but(bool $required, ?Unit $unit, ?string $default): self
+    {
+        return new self($this->name, $this->label, $this->type, $required, $this->dimension, $unit, $this->least, $this->most, $this->choices, $default, $this->help);
     }
 
     /** The unit meant when only a number is typed. */
@@ -124,19 +132,23 @@ final readonly class Field
     /** The default as it stands in the input, in the person's unit. */
     public function defaultText(UnitSystem $units): string
     {
-        return $this->default !== null && $this->type === 'quantity'
+        return $this->default !== null && $this->type === FieldType::Quantity
             ? $units->format((float) $this->default, $this->assumedUnit($units), false)
             : (string) $this->default;
     }
 
-    /** A value in words; null when there is nothing to say. */
-    public function say(float|string|bool|null $value, ?string $typed): ?string
+    /**
+     * A value in words; null when there is nothing to say.
+     *
+     * @param  float|int|string|bool|list<string>|null  $value
+     */
+    public function say(float|int|string|bool|array|null $value, ?string $typed): ?string
     {
         return match (true) {
-            $value === null || $value === false => null,
-            $this->type === 'check' => $this->label,
-            $this->type === 'choice' => $this->label.' '.self::lowerFirst($this->choices[(string) $value] ?? (string) $value),
-            $this->type === 'text' => "{$this->label}: {$value}",
+            ! is_scalar($value) || $value === false => null,
+            $this->type === FieldType::Check => $this->label,
+            $this->type === FieldType::Choice => $this->label.' '.self::lowerFirst($this->choices[(string) $value] ?? (string) $value),
+            $this->type === FieldType::Text => "{$this->label}: {$value}",
             default => "{$this->label} {$typed}",
         };
     }
@@ -148,12 +160,12 @@ final readonly class Field
      */
     public function read(mixed $raw, UnitSystem $units): array
     {
-        if ($this->type === 'check') {
+        if ($this->type === FieldType::Check) {
             $ticked = in_array($raw, ['1', 1, true, 'on'], true);
 
             return $ticked || ! $this->required ? [$ticked, null] : throw $this->invalid("Tick “{$this->label}” once it is true.");
         }
-        if ($raw === null && $this->type === 'choice' && ! $this->required) {
+        if ($raw === null && $this->type === FieldType::Choice && ! $this->required) {
             return [$this->default, null];
         }
         if ($raw !== null && ! is_scalar($raw)) {
@@ -164,12 +176,12 @@ final readonly class Field
             throw $this->invalid('This text cannot be read. Type it again.');
         }
         if ($text === '') {
-            return $this->required ? throw $this->invalid($this->type === 'choice' ? 'Choose one.' : 'Enter a value.') : [null, null];
+            return $this->required ? throw $this->invalid($this->type === FieldType::Choice ? 'Choose one.' : 'Enter a value.') : [null, null];
         }
 
         return match ($this->type) {
-            'choice' => isset($this->choices[$text]) ? [$text, null] : throw $this->invalid('Choose one of the values shown.'),
-            'text' => mb_strlen($text) <= (int) $this->most ? [$text, null] : throw $this->invalid('Keep it to '.(int) $this->most.' characters.'),
+            FieldType::Choice => isset($this->choices[$text]) ? [$text, null] : throw $this->invalid('Choose one of the values shown.'),
+            FieldType::Text => mb_strlen($text) <= (int) $this->most ? [$text, null] : throw $this->invalid('Keep it to '.(int) $this->most.' characters.'),
             default => $this->readQuantity($text, $units),
         };
     }

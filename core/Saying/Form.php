@@ -7,49 +7,58 @@ namespace Aqbel\Core\Saying;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Values;
 
 /** Something the technician can put into the journal at a step: a button, and the fields it needs. */
 final readonly class Form
 {
-    /** @param  list<Field>  $fields */
-    public function __construct(public string $name, public string $button, public array $fields = [], public bool $main = true, public string $note = '')
+    /** @var list<Field> */
+    public array $fields;
+
+    /** @param  array<?Field>  $fields  null where this vehicle has nothing to ask */
+    public function __construct(
+        public string $name,
+        public string $button,
+        array $fields = [],
+        public bool $main = true,
+        public string $note = '',
+    ) {
+        $this->fields = array_values(array_filter($fields));
+    }
+
+    /** The same form, waiting folded away. */
+    public function aside(bool $aside = true): self
     {
+        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note);
     }
 
     /**
      * @param  array<mixed>  $raw  as typed
-     * @return array{values: array<string, mixed>, typed: array<string, string>}
      *
      * @throws InvalidFields with every field that cannot be used
      */
-    public function read(array $raw, UnitSystem $units): array
+    public function read(array $raw, UnitSystem $units): Filled
     {
-        $read = ['values' => [], 'typed' => []];
-        $problems = [];
+        [$values, $typed, $problems] = [[], [], []];
         foreach ($this->fields as $field) {
             try {
-                [$value, $typed] = $field->read($raw[$field->name] ?? null, $units);
-                $read['values'][$field->name] = $value;
-                if ($typed !== null) {
-                    $read['typed'][$field->name] = $typed;
+                [$values[$field->name], $text] = $field->read($raw[$field->name] ?? null, $units);
+                if ($text !== null) {
+                    $typed[$field->name] = $text;
                 }
             } catch (InvalidField $problem) {
                 $problems[] = $problem;
             }
         }
 
-        return $problems === [] ? $read : throw new InvalidFields($problems);
+        return $problems === [] ? new Filled(new Values($values), $typed) : throw new InvalidFields($problems);
     }
 
-    /**
-     * An entry in words, for screen, record and export alike. Quantities stay as they were typed.
-     *
-     * @param  array<string, mixed>  $values
-     * @param  array<string, string>  $typed
-     */
-    public function say(array $values, array $typed): string
+    /** An entry in words, for screen, record and export alike. Quantities stay as they were typed. */
+    public function say(Filled $filled): string
     {
-        $parts = array_filter(array_map(fn (Field $field) => $field->say($values[$field->name] ?? null, $typed[$field->name] ?? null), $this->fields));
+        $say = fn (Field $field) => $field->say($filled->values->raw($field->name), $filled->typed[$field->name] ?? null);
+        $parts = array_filter(array_map($say, $this->fields));
 
         return $parts === [] ? $this->button : implode(' · ', $parts);
     }

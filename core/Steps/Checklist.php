@@ -12,31 +12,43 @@ use Aqbel\Core\Saying\Obstacle;
 /** A step that is done when every item is ticked. The items may be ticked in several goes. */
 abstract class Checklist extends StepKind
 {
-    /** @return array<string, string> label by item name */
+    /** @return array<string, string> label by item code */
     abstract protected function items(Situation $at): array;
 
     public function forms(Situation $at): array
     {
         $open = array_diff_key($this->items($at), $this->ticked($at));
 
-        return $open === [] ? [] : [new Form('ticked', 'Keep these ticks', array_map(
-            fn (string $name, string $label) => Field::check($name, $label), array_keys($open), $open,
-        ))];
+        return $open === [] ? [] : [self::ticks($open)];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [self::ticks($this->items($at))];
     }
 
     public function obstacles(Situation $at): array
     {
-        return array_values(array_map(fn (string $label) => Obstacle::missing("Not ticked: {$label}"), array_diff_key($this->items($at), $this->ticked($at))));
+        $open = array_diff_key($this->items($at), $this->ticked($at));
+        $missing = fn (string $item, string $label): Obstacle => Obstacle::missing("not_ticked.{$item}", "Not ticked: {$label}");
+
+        return array_map($missing, array_map(strval(...), array_keys($open)), array_values($open));
     }
 
-    /** @return array<string, true> names of the items ticked so far */
+    /** @return array<string, true> codes of the items ticked so far */
     public function ticked(Situation $at): array
     {
         $ticked = [];
         foreach ($at->entries('ticked') as $entry) {
-            $ticked += array_map(fn () => true, array_filter($entry->values, fn (mixed $v) => $v === true));
+            $ticked += array_fill_keys($entry->values->allTicked(), true);
         }
 
         return $ticked;
+    }
+
+    /** @param  array<string, string>  $items */
+    private static function ticks(array $items): Form
+    {
+        return new Form('ticked', 'Keep these ticks', array_map(Field::check(...), array_map(strval(...), array_keys($items)), array_values($items)));
     }
 }

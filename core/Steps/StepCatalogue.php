@@ -4,81 +4,81 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Steps\CloseUp\CloseUp;
-use Aqbel\Core\Steps\CloseUp\Cure;
-use Aqbel\Core\Steps\CloseUp\Cured;
-use Aqbel\Core\Steps\Cool\ColdLevel;
-use Aqbel\Core\Steps\Cool\CoolDownWait;
-use Aqbel\Core\Steps\Drain\Drain;
-use Aqbel\Core\Steps\Drain\FindCause;
-use Aqbel\Core\Steps\Drain\JarTest;
-use Aqbel\Core\Steps\Drain\Look;
-use Aqbel\Core\Steps\Drain\Reconcile;
-use Aqbel\Core\Steps\Fill\Bleed;
-use Aqbel\Core\Steps\Fill\FillLevel;
-use Aqbel\Core\Steps\Fill\OpenBleeds;
-use Aqbel\Core\Steps\HandOver\Dispose;
-use Aqbel\Core\Steps\HandOver\LeftOver;
-use Aqbel\Core\Steps\HandOver\SignOff;
-use Aqbel\Core\Steps\MakeSafe\FindDrip;
-use Aqbel\Core\Steps\MakeSafe\Inspect;
-use Aqbel\Core\Steps\MakeSafe\MakeSafe;
-use Aqbel\Core\Steps\MakeSafe\PutRight;
-use Aqbel\Core\Steps\Mix\MixCoolant;
-use Aqbel\Core\Steps\Prepare\Baseline;
-use Aqbel\Core\Steps\Prepare\Found;
-use Aqbel\Core\Steps\Prepare\Gather;
-use Aqbel\Core\Steps\Prove\Complaint;
-use Aqbel\Core\Steps\Prove\Drive;
-use Aqbel\Core\Steps\Prove\FollowUp;
-use Aqbel\Core\Steps\Prove\LeakCheck;
-use Aqbel\Core\Steps\Prove\Refractometer;
-use Aqbel\Core\Steps\Rinse\BackFlush;
-use Aqbel\Core\Steps\Rinse\Rinse;
-use Aqbel\Core\Steps\Rinse\RinseDrain;
-use Aqbel\Core\Steps\Rinse\RinseFill;
-use Aqbel\Core\Steps\Rinse\RinseFlow;
-use Aqbel\Core\Steps\Rinse\RinseRun;
-use Aqbel\Core\Steps\RunHot\HeatCycle;
-use Aqbel\Core\Steps\RunHot\Refit;
-use Aqbel\Core\Steps\Vacuum\Hold;
-use Aqbel\Core\Steps\Vacuum\LeakHunt;
-use Aqbel\Core\Steps\Vacuum\PressureTest;
-use Aqbel\Core\Steps\Vacuum\Pull;
-use Aqbel\Core\Steps\Vacuum\SetUpVacuum;
-use Aqbel\Core\Steps\Vacuum\VacuumFill;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Kinds;
+use Aqbel\Core\Plan\Minutes;
 
 /** Every kind of step there is. */
-final class StepCatalogue
+final readonly class StepCatalogue implements Kinds
 {
-    private const KINDS = [
-        Found::class, Baseline::class, Gather::class, MakeSafe::class, CoolDownWait::class, Inspect::class, PutRight::class, FindDrip::class,
-        Drain::class, Reconcile::class, Look::class, FindCause::class, JarTest::class, Rinse::class, RinseFill::class, RinseRun::class,
-        RinseDrain::class, RinseFlow::class, BackFlush::class, Cure::class, Cured::class, CloseUp::class, MixCoolant::class,
-        OpenBleeds::class, Bleed::class, FillLevel::class, SetUpVacuum::class, Pull::class, Hold::class,
-        LeakHunt::class, VacuumFill::class, PressureTest::class, Refit::class, HeatCycle::class, ColdLevel::class,
-        LeakCheck::class, Drive::class, Refractometer::class, Complaint::class, FollowUp::class, LeftOver::class, Dispose::class, SignOff::class,
+    private const STANDARD = [
+        Prepare\Found::class, Prepare\Baseline::class, Prepare\Gather::class,
+        MakeSafe\MakeSafe::class, MakeSafe\Inspect::class, MakeSafe\PutRight::class, MakeSafe\FindDrip::class,
+        Drain\Drain::class, Drain\Reconcile::class, Drain\Look::class, Drain\FindCause::class, Drain\JarTest::class,
+        Rinse\Rinse::class, Rinse\RinseFill::class, Rinse\RinseRun::class, Rinse\RinseDrain::class, Rinse\RinseFlow::class, Rinse\BackFlush::class,
+        CloseUp\Cure::class, CloseUp\Cured::class, CloseUp\CloseUp::class,
+        Mix\MixCoolant::class,
+        Fill\OpenBleeds::class, Fill\Bleed::class, Fill\FillLevel::class,
+        Vacuum\SetUpVacuum::class, Vacuum\Pull::class, Vacuum\Hold::class, Vacuum\LeakHunt::class, Vacuum\VacuumFill::class, Vacuum\PressureTest::class,
+        RunHot\Refit::class, RunHot\HeatCycle::class,
+        Cool\CoolDownWait::class, Cool\ColdLevel::class,
+        Prove\LeakCheck::class, Prove\Drive::class, Prove\Refractometer::class, Prove\Complaint::class, Prove\FollowUp::class,
+        HandOver\LeftOver::class, HandOver\Dispose::class, HandOver\SignOff::class,
     ];
 
-    /** @var array<string, StepKind> */
-    private static array $kinds = [];
-
-    public static function of(Step $step): StepKind
+    /** @param  array<string, StepKind>  $kinds  by code */
+    private function __construct(private array $kinds)
     {
-        return self::all()[$step->kind] ?? throw new \LogicException("No step kind “{$step->kind}” in the catalogue.");
     }
 
-    /** @return array<string, StepKind> by name */
-    public static function all(): array
+    public static function standard(): self
     {
-        if (self::$kinds === []) {
-            foreach (self::KINDS as $class) {
-                $kind = new $class;
-                self::$kinds[$kind->name()] = $kind;
+        return (new self([]))->with(...array_map(fn (string $class) => new $class, self::STANDARD));
+    }
+
+    /** The same with more kinds. */
+    public function with(StepKind ...$more): self
+    {
+        $kinds = $this->kinds;
+        foreach ($more as $kind) {
+            $kinds[$kind->name()] = $kind;
+        }
+
+        return new self($kinds);
+    }
+
+    public function of(Step $step): StepKind
+    {
+        return $this->kinds[$step->kind] ?? new UnknownKind;
+    }
+
+    /** @return array<string, StepKind> by code */
+    public function all(): array
+    {
+        return $this->kinds;
+    }
+
+    /** What the next visit should look at, in words; what was typed stands as it was typed. */
+    public function sayWatch(string $code): string
+    {
+        foreach ($this->kinds as $kind) {
+            if ($kind->sayWatch($code) !== $code) {
+                return $kind->sayWatch($code);
             }
         }
 
-        return self::$kinds;
+        return $code;
+    }
+
+    public function does(Step $step, Does $what): bool
+    {
+        return $this->of($step)->does($what);
+    }
+
+    public function labour(Step $step, Choices $choices): Minutes
+    {
+        return $this->of($step)->labour($step, $choices);
     }
 }

@@ -6,31 +6,40 @@ namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Kind;
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
+use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Stores\ShelfLine;
+use Aqbel\Core\Values;
 
 /**
- * A kind of step: what it asks, why, what it warns of, when it may be finished and what its numbers mean. A new kind is
- * one class here, listed in StepCatalogue; the rest of the application knows no kind by name.
+ * A kind of step: what it does, what it asks, why, what it warns of, when it may be finished and what its numbers mean. A
+ * new kind is one class here, listed in StepCatalogue; the rest of the application knows no kind by name.
  */
-abstract class StepKind
+abstract class StepKind implements Kind
 {
     /** No vessel takes more out of a circuit, or puts more in, than this share of its capacity. */
     private const MOST_AT_ONCE = 1.5;
 
-    /** The name steps are stored under. */
+    /** The code steps of this kind are stored under. */
     abstract public function name(): string;
 
     abstract public function title(Situation $at): string;
@@ -40,11 +49,46 @@ abstract class StepKind
     /** @return list<string> what to do, in order */
     abstract public function instructions(Situation $at): array;
 
-    /** @return list<Form> what may be entered, the one most likely next first */
+    /** @return list<Form> what may be entered now, the one most likely next first */
     abstract public function forms(Situation $at): array;
 
     /** @return list<Obstacle> */
     abstract public function obstacles(Situation $at): array;
+
+    /** @return list<Does> what this kind does */
+    protected function doing(): array
+    {
+        return [];
+    }
+
+    final public function does(Does $what): bool
+    {
+        return in_array($what, $this->doing(), true);
+    }
+
+    /** @return list<Form> everything that is ever entered at such a step, whether it may be now or not */
+    public function everyForm(Situation $at): array
+    {
+        return $this->forms($at);
+    }
+
+    /** The form an entry was written with; null when this kind has none of that name. */
+    final public function form(Situation $at, string $name): ?Form
+    {
+        foreach ($this->everyForm($at) as $form) {
+            if ($form->name === $name) {
+                return $form;
+            }
+        }
+
+        return null;
+    }
+
+    /** An entry in words, for screen, record and export alike, in the reader's units. */
+    final public function say(Situation $at, Entry $entry): string
+    {
+        return $this->form($at, $entry->form)?->say(new Filled($entry->values, $entry->typed)) ?? implode(' · ', $entry->typed);
+    }
 
     /** @return list<Hazard> */
     public function hazards(Situation $at): array
@@ -70,26 +114,18 @@ abstract class StepKind
     /**
      * Refuses an entry for what it says, before it is stored.
      *
-     * @param  array<string, mixed>  $values
-     *
      * @throws InvalidField
      */
-    public function admit(Situation $at, string $form, array $values): void
+    public function admit(Situation $at, string $form, Values $values): void
     {
     }
 
-    /**
-     * What is kept of an entry besides what was typed, such as the strength of a container at that moment.
-     *
-     * @param  array<string, mixed>  $values
-     * @return array<string, mixed>
-     */
-    public function complete(Situation $at, string $form, array $values): array
+    /** What is kept of an entry besides what was typed, such as the strength of a container at that moment. */
+    public function complete(Situation $at, string $form, Values $values): Values
     {
         return $values;
     }
 
-    /** @return list<Line> what an entry moves into or out of the circuit */
     public function ledger(Situation $at, Entry $entry): array
     {
         return [];
@@ -101,10 +137,10 @@ abstract class StepKind
         return [];
     }
 
-    /** Whether this kind looks at the shop's stores, or its entries move anything on the shelf. */
-    public function usesShelf(): bool
+    /** @return list<string> ids of planned steps that finishing this one makes needless */
+    public function needless(Situation $at): array
     {
-        return false;
+        return [];
     }
 
     /** @return list<ShelfLine> what an entry takes from the shop's shelf or puts there */
@@ -125,34 +161,84 @@ abstract class StepKind
         return [];
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    /** @return list<string> codes, or words as they were typed, of what the next visit should look at */
+    public function watch(Situation $at): array
     {
-        return 5.0;
+        return [];
     }
 
-    public function waitingMinutes(Step $step, Choices $input): float
+    /** What one of those codes says. */
+    public function sayWatch(string $code): string
     {
-        return 0.0;
+        return $code;
     }
 
-    /** @return array<string, string> port states this step has brought about: port => open|running|closed */
+    public function labour(Step $step, Choices $choices): Minutes
+    {
+        return $choices->rules->labour->of($this->name());
+    }
+
     public function ports(Situation $at): array
     {
         return [];
     }
 
+    public function ran(Situation $at): ?int
+    {
+        if (! $this->does(Does::RunsEngine)) {
+            return null;
+        }
+        $entries = array_filter($at->entries(), fn (Entry $entry) => $entry->form !== JobState::PHOTO);
+
+        return $entries === [] ? null : max(array_map(fn (Entry $entry) => $entry->at, $entries));
+    }
+
+    public function neckWhileRunning(Situation $at): ?Neck
+    {
+        return null;
+    }
+
     /** The port this step is about, marked in the elevation view. */
     public function port(Step $step): ?string
     {
-        return $step->params['port'] ?? null;
+        return $step->params->has('port') ? $step->params->text('port') : null;
+    }
+
+    /** The word on the button that closes it. */
+    public function finishWord(): string
+    {
+        return 'Finish step';
     }
 
     /** How a point is reached: what comes off first, then where it sits; null when nothing is known of it. */
     protected function access(Situation $at, Port $port): ?string
     {
         $off = array_map(fn (string $cover) => mb_strtolower($at->circuit()->covers[$cover]->label), $port->behind);
+        $said = array_filter([
+            $off === [] ? null : 'Off first: '.implode(', ', $off).'.',
+            $port->access === '' ? null : "Access: {$port->access}.",
+        ]);
 
-        return $off === [] && $port->access === '' ? null : ($off === [] ? '' : 'Off first: '.implode(', ', $off).'. ').($port->access === '' ? '' : "Access: {$port->access}.");
+        return $said === [] ? null : implode(' ', $said);
+    }
+
+    /** How a point is closed: its torque in the reader's units, or by feel. */
+    protected function torque(Situation $at, Port $port): ?string
+    {
+        return $port->torqueNm === null ? null : $at->say($port->torqueNm, Dimension::Torque);
+    }
+
+    /** What is recorded when a point is shut. */
+    protected function closedForm(Situation $at, bool $main = true): Form
+    {
+        $port = $at->port();
+
+        return new Form('closed', 'Closed', [
+            $port->torqueNm === null
+                ? Field::check('by_feel', 'Closed by feel, no figure known', true)
+                : Field::torque('torque', 'Torque applied', $port->torqueNm),
+            $port->washer === '' ? null : Field::check('washer', "Fitted: {$port->washer}", true),
+        ], $main);
     }
 
     /**
@@ -160,8 +246,19 @@ abstract class StepKind
      *
      * @return list<Field>
      */
-    protected function vesselFields(Situation $at, string $name, string $label, string $default): array
+    protected function vesselFields(Situation $at, string $name, string $label, VesselUse $use): array
     {
-        return [Field::volume($name, $label, self::MOST_AT_ONCE * $at->circuit()->capacityMl()), Field::choice('vessel', 'Read in', $at->rules()->vesselChoices(), $default)];
+        $vessels = Plan::of($at)->rules()->vessels;
+
+        return [
+            Field::volume($name, $label, self::MOST_AT_ONCE * $at->circuit()->capacityMl()),
+            Field::choice('vessel', 'Read in', $vessels->choices(), $vessels->for($use)->id),
+        ];
+    }
+
+    /** Half a mark of the vessel an entry was read in, mL. */
+    protected static function plusMinusMl(Situation $at, Entry $entry): float
+    {
+        return Plan::of($at)->rules()->vessels->of($entry->text('vessel'))->plusMinusMl();
     }
 }

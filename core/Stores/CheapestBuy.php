@@ -5,63 +5,69 @@ declare(strict_types=1);
 namespace Aqbel\Core\Stores;
 
 /** The cheapest whole containers that hold at least what is needed. */
-final class CheapestBuy
+final readonly class CheapestBuy
 {
     private const STEP_ML = 10.0;
 
-    /**
-     * @param  list<array{kind: string, ml: float, price: float}>  $offered
-     * @param  array<string, float>  $needed  mL by kind
-     * @return array{buy: list<array{kind: string, ml: float, count: int, price: float}>, cost: float, left_over_ml: array<string, float>}|null null when a kind that is needed is not offered
-     */
-    public static function cheapest(array $offered, array $needed): ?array
+    /** @param  list<Bought>  $bought */
+    private function __construct(public array $bought, public float $cost, public Amounts $leftOver)
     {
-        [$buy, $cost, $left] = [[], 0.0, []];
-        foreach ($needed as $kind => $ml) {
-            $ofKind = array_values(array_filter($offered, fn (array $c) => $c['kind'] === $kind));
-            if ($ml <= 0.0) {
-                continue;
-            }
-            if ($ofKind === []) {
+    }
+
+    /**
+     * Null when a liquid that is needed is not offered.
+     *
+     * @param  list<Package>  $offered
+     */
+    public static function of(array $offered, Amounts $needed): ?self
+    {
+        [$bought, $cost, $left] = [[], 0.0, new Amounts];
+        foreach ($needed->liquids() as $liquid) {
+            $sizes = array_values(array_filter($offered, fn (Package $p) => $p->liquid === $liquid));
+            if ($sizes === []) {
                 return null;
             }
-            $counts = self::cover($ofKind, (int) ceil($ml / self::STEP_ML));
-            $bought = 0.0;
-            foreach ($counts as $i => $count) {
-                $buy[] = ['kind' => $kind, 'ml' => $ofKind[$i]['ml'], 'count' => $count, 'price' => $ofKind[$i]['price']];
-                $cost += $count * $ofKind[$i]['price'];
-                $bought += $count * $ofKind[$i]['ml'];
+            $holds = 0.0;
+            foreach (self::cover($sizes, (int) ceil($needed->of($liquid) / self::STEP_ML)) as $i => $count) {
+                $bought[] = new Bought($sizes[$i], $count);
+                $cost += $count * $sizes[$i]->price;
+                $holds += $count * $sizes[$i]->ml;
             }
-            $left[$kind] = $bought - $ml;
+            $left = $left->with($liquid, $holds - $needed->of($liquid));
         }
 
-        return ['buy' => $buy, 'cost' => $cost, 'left_over_ml' => $left];
+        return new self($bought, $cost, $left);
     }
 
     /**
      * Unbounded knapsack from below; of two equal prices the fuller one wins.
      *
-     * @param  non-empty-list<array{kind: string, ml: float, price: float}>  $containers
+     * @param  non-empty-list<Package>  $sizes
      * @return array<int, int> count by index
      */
-    private static function cover(array $containers, int $steps): array
+    private static function cover(array $sizes, int $steps): array
     {
         $best = [0 => [0.0, 0.0, 0]];
         for ($need = 1; $need <= $steps; $need++) {
-            foreach ($containers as $i => $container) {
-                $before = $best[max(0, $need - (int) floor($container['ml'] / self::STEP_ML))];
-                $try = [$before[0] + $container['price'], $before[1] + $container['ml'], $i];
+            foreach ($sizes as $i => $size) {
+                $before = $best[max(0, $need - self::stepsOf($size))];
+                $try = [$before[0] + $size->price, $before[1] + $size->ml, $i];
                 if (! isset($best[$need]) || [$try[0], $try[1]] < [$best[$need][0], $best[$need][1]]) {
                     $best[$need] = $try;
                 }
             }
         }
         $counts = [];
-        for ($need = $steps; $need > 0; $need = max(0, $need - (int) floor($containers[$i]['ml'] / self::STEP_ML))) {
-            $i = (int) $best[$need][2];
+        for ($need = $steps; $need > 0; $need = max(0, $need - self::stepsOf($sizes[$i]))) {
+            $i = $best[$need][2];
             $counts[$i] = ($counts[$i] ?? 0) + 1;
         }
 
         return $counts;
+    }
+
+    private static function stepsOf(Package $size): int
+    {
+        return max(1, (int) floor($size->ml / self::STEP_ML));
     }
 }

@@ -10,25 +10,38 @@ use Aqbel\Core\Matter\Mixture;
 /** A part-used container on the shop's shelf: what is in it, as its label says. */
 final readonly class PartUsed
 {
-    public function __construct(public string $id, public string $kind, public float $ml, public float $fraction, public Glycol $base, public string $inhibitor, public string $from = '')
-    {
+    /** @param  string  $from  number of the job it was left over from; empty when it came otherwise */
+    public function __construct(
+        public string $id,
+        public Liquid $liquid,
+        public float $ml,
+        public float $fraction,
+        public Glycol $base,
+        public string $inhibitor,
+        public string $from = '',
+    ) {
     }
 
     /** Water suits every circuit; glycol only its own base and family. */
     public function suits(Glycol $base, string $inhibitor): bool
     {
-        return $this->kind === Offer::WATER || ($this->base === $base && Offer::folded($this->inhibitor) === Offer::folded($inhibitor));
+        return $this->liquid === Liquid::Water || ($this->base === $base && Offer::folded($this->inhibitor) === Offer::folded($inhibitor));
+    }
+
+    public function isAbout(float $fraction): bool
+    {
+        return abs($this->fraction - $fraction) < Offer::ABOUT;
     }
 
     /** What is written on it, e.g. "50 % glycol by volume · ethylene glycol, family A". */
     public function label(): string
     {
-        if ($this->kind === Offer::WATER) {
-            return 'Distilled or deionised water';
+        if ($this->liquid === Liquid::Water) {
+            return $this->liquid->label();
         }
+        $strength = $this->liquid === Liquid::Concentrate ? $this->liquid->label() : round($this->fraction * 100).' % glycol by volume';
 
-        return ($this->kind === Offer::CONCENTRATE ? 'Concentrate' : round($this->fraction * 100).' % glycol by volume')
-            .' · '.mb_strtolower($this->base->label()).($this->inhibitor === '' ? '' : ", {$this->inhibitor}");
+        return "{$strength} · ".mb_strtolower($this->base->label()).($this->inhibitor === '' ? '' : ", {$this->inhibitor}");
     }
 
     /** °C down to which it does not freeze. */

@@ -9,24 +9,27 @@ use Aqbel\Core\Mixing\Mix;
 /** One way to buy what a fill takes, in whole containers: concentrate with water, or premix. */
 final readonly class Shopping
 {
-    /** Bought on top of the predicted need, of the 10–25 % the trade takes (common practice, no source). */
+    /** Bought and mixed on top of the predicted need, of the 10–25 % the trade takes (common practice, no source). */
     public const SPARE = 1.15;
 
+    private const NOTHING_ML = 1.0;
+
+    /** Two strengths nearer than this are one product. */
+    private const SAME_STRENGTH = 0.005;
+
     /**
-     * @param  list<array{kind: string, ml: float, count: int, price: float}>  $buy
-     * @param  array<string, float>  $leftOverMl  by kind
-     * @param  array<string, float>  $fromShelfMl  by kind
+     * @param  float  $stockFraction  glycol share of the liquid bought
+     * @param  list<Bought>  $bought
+     * @param  bool  $offered  false when the price list has nothing of this base and family
      */
     private function __construct(
-        public string $stock,
+        public Liquid $stock,
         public Mix $mix,
-        /** Glycol share of the liquid bought. */
         public float $stockFraction,
-        public array $buy,
+        public array $bought,
         public float $cost,
-        public array $leftOverMl,
-        public array $fromShelfMl,
-        /** False when the price list has nothing of this base and family. */
+        public Amounts $leftOver,
+        public Amounts $fromShelf,
         public bool $offered,
     ) {
     }
@@ -36,16 +39,18 @@ final readonly class Shopping
      *
      * @param  list<Offer>  $offers  that suit the circuit
      * @param  list<PartUsed>  $shelf  part-used containers that suit it
-     * @return list<self>
+     * @return non-empty-list<self>
      */
     public static function ways(Mix $need, array $offers, array $shelf = []): array
     {
-        $strengths = array_values(array_unique(array_map(fn (Offer $o) => $o->fraction, array_filter($offers, fn (Offer $o) => $o->kind === Offer::PREMIX))));
-        $ways = [self::way(Offer::CONCENTRATE, 1.0, $need, $offers, $shelf)];
+        $premixes = array_filter($offers, fn (Offer $o) => $o->liquid === Liquid::Premix);
+        $strengths = array_values(array_unique(array_map(fn (Offer $o) => $o->fraction, $premixes)));
+        $ways = [self::way(Liquid::Concentrate, 1.0, $need, $offers, $shelf)];
         foreach ($strengths === [] ? [0.5] : $strengths as $strength) {
-            $ways[] = self::way(Offer::PREMIX, $strength, $need, $offers, $shelf);
+            $ways[] = self::way(Liquid::Premix, $strength, $need, $offers, $shelf);
         }
-        usort($ways, fn (self $a, self $b) => [! $a->offered, ! $a->mix->reachable(), $a->cost] <=> [! $b->offered, ! $b->mix->reachable(), $b->cost]);
+        $rank = fn (self $way): array => [! $way->offered, ! $way->mix->reachable(), $way->cost];
+        usort($ways, fn (self $a, self $b) => $rank($a) <=> $rank($b));
 
         return $ways;
     }
@@ -54,19 +59,29 @@ final readonly class Shopping
      * @param  list<Offer>  $offers
      * @param  list<PartUsed>  $shelf
      */
-    private static function way(string $stock, float $strength, Mix $need, array $offers, array $shelf): self
+    private static function way(Liquid $stock, float $strength, Mix $need, array $offers, array $shelf): self
     {
-        $mix = new Mix($need->capacity, $need->retained, $need->retainedFraction, $need->targetFraction, $strength);
-        $wanted = array_filter([$stock => self::SPARE * $mix->stock()->mL(), Offer::WATER => self::SPARE * $mix->water()->mL()], fn (float $ml) => $ml > 1.0);
-        $fromShelf = [];
-        foreach ($wanted as $kind => $ml) {
-            $there = array_sum(array_map(fn (PartUsed $c) => $c->ml, array_filter($shelf, fn (PartUsed $c) => $c->kind === $kind && abs($c->fraction - ($kind === Offer::WATER ? 0.0 : $strength)) < 0.02)));
-            $fromShelf[$kind] = min($ml, $there);
+        $mix = $need->from($strength);
+        $wanted = (new Amounts)->with($stock, self::SPARE * $mix->stock()->mL())->with(Liquid::Water, self::SPARE * $mix->water()->mL());
+        [$fromShelf, $missing] = [new Amounts, new Amounts];
+        foreach ($wanted->liquids(self::NOTHING_ML) as $liquid) {
+            $there = self::onShelf($shelf, $liquid, $liquid === Liquid::Water ? 0.0 : $strength);
+            $fromShelf = $fromShelf->with($liquid, min($wanted->of($liquid), $there));
+            $missing = $missing->with($liquid, $wanted->of($liquid) - $fromShelf->of($liquid));
         }
-        $usable = array_values(array_filter($offers, fn (Offer $o) => $o->kind === Offer::WATER || ($o->kind === $stock && abs($o->fraction - $strength) < 0.005)));
-        $bought = CheapestBuy::cheapest(array_map(fn (Offer $o) => ['kind' => $o->kind, 'ml' => $o->ml, 'price' => $o->price], $usable),
-            array_map(fn (string $kind) => $wanted[$kind] - $fromShelf[$kind], array_combine(array_keys($wanted), array_keys($wanted))));
+        $fits = fn (Offer $o): bool => $o->liquid === Liquid::Water
+            || ($o->liquid === $stock && abs($o->fraction - $strength) < self::SAME_STRENGTH);
+        $packages = array_map(fn (Offer $o) => new Package($o->liquid, $o->ml, $o->price), array_values(array_filter($offers, $fits)));
+        $buy = CheapestBuy::of($packages, $missing);
 
-        return new self($stock, $mix, $strength, $bought['buy'] ?? [], $bought['cost'] ?? 0.0, $bought['left_over_ml'] ?? [], array_filter($fromShelf, fn (float $ml) => $ml > 1.0), $bought !== null);
+        return new self($stock, $mix, $strength, $buy->bought ?? [], $buy->cost ?? 0.0, $buy->leftOver ?? new Amounts, $fromShelf, $buy !== null);
+    }
+
+    /** @param  list<PartUsed>  $shelf */
+    private static function onShelf(array $shelf, Liquid $liquid, float $strength): float
+    {
+        $fits = array_filter($shelf, fn (PartUsed $c) => $c->liquid === $liquid && $c->isAbout($strength));
+
+        return array_sum(array_map(fn (PartUsed $c) => $c->ml, $fits));
     }
 }

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Vacuum;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Atmosphere;
+use Aqbel\Core\Quantity\LeastSquares;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;
@@ -37,7 +38,7 @@ final readonly class VacuumHold
     private float $seconds;
 
     /**
-     * @param  list<array{t_s: float, vacuum: Pressure}>  $readings  in rising order of time
+     * @param  list<GaugeReading>  $readings  in rising order of time
      *
      * @throws InvalidField on readings out of order or deeper than the air allows
      */
@@ -45,14 +46,14 @@ final readonly class VacuumHold
     {
         $this->assertPlausible();
         $count = count($readings);
-        $this->seconds = $count > 0 ? $readings[$count - 1]['t_s'] - $readings[0]['t_s'] : 0.0;
+        $this->seconds = $count > 0 ? $readings[$count - 1]->second - $readings[0]->second : 0.0;
         if ($count < 2 || $this->seconds <= 0.0) {
             [$this->change, $this->early, $this->late, $this->lateChange] = [0.0, 0.0, 0.0, 0.0];
         } else {
-            $this->change = $readings[0]['vacuum']->kPa() - $readings[$count - 1]['vacuum']->kPa();
+            $this->change = $readings[0]->vacuum->kPa() - $readings[$count - 1]->vacuum->kPa();
             [$first, $second] = $this->halves();
-            $this->early = self::slope($first);
-            $this->late = self::slope($second);
+            $this->early = LeastSquares::slope($first);
+            $this->late = LeastSquares::slope($second);
             $this->lateChange = $this->late * $this->seconds / 2.0;
         }
         [$this->verdict, $this->reason] = $this->judge();
@@ -120,8 +121,8 @@ final readonly class VacuumHold
     /** @return array{list<array{float, float}>, list<array{float, float}>} seconds and absolute kPa, sharing the interpolated middle */
     private function halves(): array
     {
-        $middle = ($this->readings[0]['t_s'] + $this->readings[count($this->readings) - 1]['t_s']) / 2.0;
-        $points = array_map(fn (array $r): array => [$r['t_s'], $this->air->under($r['vacuum'])->kPa()], $this->readings);
+        $middle = ($this->readings[0]->second + $this->readings[count($this->readings) - 1]->second) / 2.0;
+        $points = array_map(fn (GaugeReading $r): array => [$r->second, $this->air->under($r->vacuum)->kPa()], $this->readings);
         [$first, $second] = [[], []];
         foreach ($points as $i => [$t, $p]) {
             $t < $middle ? $first[] = [$t, $p] : $second[] = [$t, $p];
@@ -138,28 +139,13 @@ final readonly class VacuumHold
         return [$first, $second];
     }
 
-    /** @param  list<array{float, float}>  $points */
-    private static function slope(array $points): float
-    {
-        $n = count($points);
-        $meanT = array_sum(array_column($points, 0)) / $n;
-        $meanP = array_sum(array_column($points, 1)) / $n;
-        [$sxy, $sxx] = [0.0, 0.0];
-        foreach ($points as [$t, $p]) {
-            $sxy += ($t - $meanT) * ($p - $meanP);
-            $sxx += ($t - $meanT) ** 2;
-        }
-
-        return $sxx > 0.0 ? $sxy / $sxx : 0.0;
-    }
-
     private function assertPlausible(): void
     {
         foreach ($this->readings as $i => $reading) {
-            if ($i > 0 && $reading['t_s'] <= $this->readings[$i - 1]['t_s']) {
+            if ($i > 0 && $reading->second <= $this->readings[$i - 1]->second) {
                 throw new InvalidField("readings.{$i}.t_s", 'Readings must follow each other in time. Give this one a later time than the one before.');
             }
-            if ($reading['vacuum']->kPa() < 0.0 || $reading['vacuum']->kPa() >= $this->air->pressure->kPa()) {
+            if ($reading->vacuum->kPa() < 0.0 || $reading->vacuum->kPa() >= $this->air->pressure->kPa()) {
                 $most = floor(Pressure::kilopascals($this->air->pressure->kPa())->in(Unit::InchOfMercury) * 10) / 10;
                 throw new InvalidField("readings.{$i}.inhg", "Enter the gauge reading in inHg, from 0 to below {$most}: the air here holds no more.");
             }

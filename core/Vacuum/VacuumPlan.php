@@ -15,7 +15,7 @@ use Aqbel\Core\Quantity\Volume;
 final readonly class VacuumPlan
 {
     /** Liquid left inside must stay well below its boiling pressure. */
-    private const VAPOUR_MARGIN = 1.5;
+    public const VAPOUR_MARGIN = 1.5;
 
     public Pressure $target;
 

@@ -11,13 +11,21 @@ use App\Models\ContainerMovement;
 use App\Models\Job;
 use App\Models\Person;
 use App\Models\Product;
+use App\Models\Role;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\Format\PlanCodec;
+use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Planner;
-use Aqbel\Core\Stores\Offer;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Stores\Liquid;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 
@@ -41,9 +49,9 @@ final class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        Shop::query()->create(['name' => 'Skarnmoor Pass Depot', 'elevation_m' => 1420, 'rules' => (new HouseRules(currency: 'tal'))->toArray()]);
-        foreach ([['Imre Tovald', 'imre', 'technician'], ['Sunniva Karr', 'sunniva', 'lead']] as [$name, $login, $role]) {
-            Person::query()->create(['name' => $name, 'login' => $login, 'password' => self::PASSWORD, 'role' => $role, 'units' => 'metric']);
+        Shop::query()->create(['name' => 'Skarnmoor Pass Depot', 'elevation_m' => 1420, 'rules' => RulesCodec::write(new HouseRules(currency: 'tal'))]);
+        foreach ([['Imre Tovald', 'imre', Role::Technician], ['Sunniva Karr', 'sunniva', Role::Lead]] as [$name, $login, $role]) {
+            Person::query()->create(['name' => $name, 'login' => $login, 'password' => self::PASSWORD, 'role' => $role, 'units' => UnitSystem::Metric]);
         }
         self::fillTheStores();
         foreach (self::VEHICLES as $key => $vehicles) {
@@ -61,19 +69,19 @@ final class DemoSeeder extends Seeder
         foreach (['family A, organic acid', 'family B, with silicate', 'family C, no silicate', 'family D, heavy duty'] as $i => $family) {
             $glycol = ['base' => Glycol::Ethylene->value, 'inhibitor' => $family];
             foreach ([[1500, 11.4], [5000, 31.9], [20000, 112.0]] as [$ml, $price]) {
-                Product::query()->create([...$glycol, 'kind' => Offer::CONCENTRATE, 'fraction' => 1.0, 'ml' => $ml, 'price' => $price + 1.5 * $i]);
+                Product::query()->create([...$glycol, 'kind' => Liquid::Concentrate->value, 'fraction' => 1.0, 'ml' => $ml, 'price' => $price + 1.5 * $i]);
             }
             foreach ([[1500, 8.9], [5000, 26.5]] as [$ml, $price]) {
-                Product::query()->create([...$glycol, 'kind' => Offer::PREMIX, 'fraction' => 0.5, 'ml' => $ml, 'price' => $price + $i]);
+                Product::query()->create([...$glycol, 'kind' => Liquid::Premix->value, 'fraction' => 0.5, 'ml' => $ml, 'price' => $price + $i]);
             }
         }
         foreach ([[5000, 4.2], [25000, 14.0]] as [$ml, $price]) {
-            Product::query()->create(['kind' => Offer::WATER, 'fraction' => 0.0, 'ml' => $ml, 'price' => $price]);
+            Product::query()->create(['kind' => Liquid::Water->value, 'fraction' => 0.0, 'ml' => $ml, 'price' => $price]);
         }
-        $can = Container::query()->create(['kind' => Offer::CONCENTRATE, 'base' => Glycol::Ethylene->value, 'inhibitor' => 'family C, no silicate', 'fraction' => 1.0]);
-        $water = Container::query()->create(['kind' => Offer::WATER, 'base' => Glycol::Ethylene->value, 'fraction' => 0.0]);
+        $can = Container::query()->create(['kind' => Liquid::Concentrate->value, 'base' => Glycol::Ethylene->value, 'inhibitor' => 'family C, no silicate', 'fraction' => 1.0]);
+        $water = Container::query()->create(['kind' => Liquid::Water->value, 'base' => Glycol::Ethylene->value, 'fraction' => 0.0]);
         foreach ([[$can, 2200.0], [$water, 14500.0]] as [$container, $ml]) {
-            ContainerMovement::query()->create(['container_id' => $container->id, 'person_id' => Person::query()->firstOrFail()->id, 'ml' => $ml, 'note' => 'put on the shelf']);
+            ContainerMovement::query()->create(['container_id' => $container->id, 'person_id' => Person::query()->firstOrFail()->id, 'ml' => $ml, 'note' => 'shelved']);
         }
     }
 
@@ -89,11 +97,11 @@ final class DemoSeeder extends Seeder
         self::job('SKP 114', 'vacuum', $sunniva, 75)->until('hold:1')->enter('reading', ['vacuum' => '21.4'], 4)->enter('reading', ['vacuum' => '21.2'], 2);
         self::job('SKP 115', 'gravity', $imre, 26)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 1);
         self::job('SKP 208', 'vacuum', $sunniva, 55, cure: 60)->until('cure')->enter('started', [], 1);
-        self::job('SKP 318', 'gravity', $imre, 150, choices: ['content' => 'family', 'opened' => []])->until('rinse')->enter('decision', ['rinse' => 'hot', 'times' => '2'], 1)->finish()
-            ->enter('water_in', ['volume' => '6.1', 'vessel' => 'Mixing bucket, 0.25 L marks', 'water' => 'tap'], 4)->finish()
+        self::job('SKP 318', 'gravity', $imre, 150, choices: ['content' => Compatibility::OtherFamily, 'opened' => []])->until('rinse')->enter('decision', ['rinse' => 'hot', 'times' => '2'], 1)->finish()
+            ->enter('water_in', ['volume' => '6.1', 'vessel' => 'bucket', 'water' => 'tap'], 4)->finish()
             ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 9)->enter('reading', ['ect' => '89', 'far' => '38', 'sign' => 'none'], 1);
-        self::job('SKP 031', 'gravity', $sunniva, 95)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 9)->enter('out', ['volume' => '6.3', 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'ran'], 1)->enter('closed', ['by_feel' => '1', 'washer' => '1'], 1)->finish()
-            ->enter('opened', [], 4)->enter('out', ['volume' => '0.1', 'vessel' => 'Measuring jug, 0.1 L marks', 'flow' => 'early'], 1)->enter('remedy', ['remedy' => 'left'], 1)->enter('closed', ['torque' => '25', 'washer' => '1'], 1)->finish();
+        self::job('SKP 031', 'gravity', $sunniva, 95)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 9)->enter('out', ['volume' => '6.3', 'vessel' => 'pan', 'flow' => 'ran'], 1)->enter('closed', ['by_feel' => '1', 'washer' => '1'], 1)->finish()
+            ->enter('opened', [], 4)->enter('out', ['volume' => '0.1', 'vessel' => 'jug', 'flow' => 'early'], 1)->enter('remedy', ['remedy' => 'left'], 1)->enter('closed', ['torque' => '25', 'washer' => '1'], 1)->finish();
         Carbon::setTestNow();
     }
 
@@ -107,11 +115,24 @@ final class DemoSeeder extends Seeder
         Carbon::setTestNow(now()->subMinutes($ago));
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
         $circuit = $vehicle->circuit->read();
-        $input = new Choices('repair', 'none', $school, array_values(array_intersect(['upper_hose'], array_keys($circuit->passages))),
-            array_map(fn ($port) => $port->id, $circuit->portsOf('drain')), Shop::here()->elevation_m, 0.0, $circuit->facts->targetFraction, $cure, Shop::here()->houseRules());
-        $input = new Choices(...[...get_object_vars($input), ...$choices]);
-        $job = Job::query()->create(['vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id, 'reason' => 'Repair', 'plan' => Planner::plan($circuit, $input)->toArray()]);
-        Projection::refresh($job);
+        $usual = [
+            'jobKind' => JobKind::Repair,
+            'complaint' => Complaint::None,
+            'school' => $school,
+            'opened' => array_values(array_intersect(['upper_hose'], array_keys($circuit->passages))),
+            'drains' => $circuit->portIds(PortKind::Drain),
+            'elevationM' => Shop::here()->elevation_m,
+            'noseLiftMm' => 0.0,
+            'targetFraction' => $circuit->facts->targetFraction,
+            'cureMinutes' => $cure,
+            'rules' => Shop::here()->houseRules(),
+        ];
+        $plan = app(Planner::class)->plan($circuit, new Choices(...[...$usual, ...$choices]));
+        $job = Job::query()->create([
+            'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id,
+            'kind' => $plan->choices->jobKind, 'plan' => PlanCodec::write($plan),
+        ]);
+        app(Projection::class)->refresh($job);
 
         return new DemoWalk($job, $person);
     }

@@ -1,4 +1,4 @@
-import { startBench } from './bench.js';
+import { startCalculators } from './calculators.js';
 import { startClocks } from './clocks.js';
 import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
@@ -6,7 +6,7 @@ import { followPlan } from './plan.js';
 import { startSending } from './send.js';
 import { listenForShortcuts } from './shortcuts.js';
 
-startBench();
+startCalculators();
 startClocks();
 watchForms();
 followPlan();

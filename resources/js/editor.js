@@ -1,16 +1,15 @@
 // The circuit editor: one document in memory, edited by rows and by dragging; the core draws and predicts on the server.
 
-const KINDS = ['hose', 'radiator', 'block', 'head', 'heater', 'tank', 'line', 'pump', 'cooler'];
 const TABLES = {
     nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }), columns: [['label', 'text', 'Name'], ['x_mm', 'number', 'Forward, mm'], ['z_mm', 'number', 'Height, mm']] },
     passages: {
         title: 'Passages', fresh: (id, doc) => ({ id, from: doc.nodes[0].id, to: doc.nodes[1].id, volume_ml: 100, kind: 'hose', label: 'new passage' }),
-        columns: [['label', 'text', 'Name'], ['kind', KINDS, 'Kind'], ['from', 'nodes', 'From'], ['to', 'nodes', 'To'], ['volume_ml', 'number', 'Volume, mL'], ['parts', 'list', 'Parts, opening it'], ['torque_nm', 'number', 'Joint, N·m'], ['behind', 'list', 'Behind covers']],
+        columns: [['label', 'text', 'Name'], ['kind', 'kinds', 'Kind'], ['from', 'nodes', 'From'], ['to', 'nodes', 'To'], ['volume_ml', 'number', 'Volume, mL'], ['parts', 'list', 'Parts, opening it'], ['torque_nm', 'number', 'Joint, N·m'], ['behind', 'list', 'Behind covers']],
     },
-    gates: { title: 'Gates', fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }), columns: [['label', 'text', 'Name'], ['kind', ['thermostat', 'heater_valve', 'valve'], 'Kind'], ['passage', 'passages', 'In'], ['weeps', 'check', 'Weeps']] },
+    gates: { title: 'Gates', fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }), columns: [['label', 'text', 'Name'], ['kind', 'kinds', 'Kind'], ['passage', 'passages', 'In'], ['weeps', 'check', 'Weeps']] },
     ports: {
         title: 'Ports', fresh: (id, doc) => ({ id, node: doc.nodes[0].id, kind: 'bleed', label: 'new port' }),
-        columns: [['label', 'text', 'Name'], ['kind', ['fill', 'bleed', 'drain'], 'Kind'], ['node', 'nodes', 'At'], ['access', 'text', 'Access'], ['tool', 'text', 'Tool'], ['torque_nm', 'number', 'Torque, N·m'], ['washer', 'text', 'Washer'], ['minutes', 'number', 'Hands, min'], ['behind', 'list', 'Behind covers']],
+        columns: [['label', 'text', 'Name'], ['kind', 'kinds', 'Kind'], ['node', 'nodes', 'At'], ['access', 'text', 'Access'], ['tool', 'text', 'Tool'], ['torque_nm', 'number', 'Torque, N·m'], ['washer', 'text', 'Washer'], ['minutes', 'number', 'Hands, min'], ['behind', 'list', 'Behind covers']],
     },
     covers: { title: 'Covers', fresh: (id) => ({ id, label: 'new cover', minutes: 5 }), columns: [['id', 'text', 'Id'], ['label', 'text', 'Name'], ['minutes', 'number', 'Off and on, min'], ['needed_to_run', 'check', 'Needed to run']] },
 };
@@ -48,6 +47,8 @@ export function startEditor() {
     const view = root.querySelector('[data-preview]');
     const problem = root.querySelector('[data-problem]');
     const token = root.querySelector('[name=_token]').value;
+    // What the format knows, told by the server: passages, gates and ports each have kinds of their own.
+    const kinds = JSON.parse(store.dataset.kinds);
     let doc = JSON.parse(store.value);
     let timer = null;
 
@@ -86,9 +87,9 @@ export function startEditor() {
         const wrap = document.createElement('label');
         wrap.textContent = label;
         let field;
-        if (Array.isArray(type) || type in TABLES) {
+        if (type === 'kinds' || type in TABLES) {
             field = document.createElement('select');
-            const options = Array.isArray(type) ? type.map((value) => [value, value]) : doc[type].map((item) => [item.id, item.label ?? item.id]);
+            const options = type === 'kinds' ? kinds[path.split('.')[0]].map((value) => [value, value]) : doc[type].map((item) => [item.id, item.label ?? item.id]);
             options.forEach(([value, text]) => field.add(new Option(text, value, false, owner[name] === value)));
         } else {
             field = document.createElement('input');

@@ -4,9 +4,11 @@
         <h1>Set up the shop</h1>
         <form method="post" action="/first-start" class="entry">
             @csrf
-            @foreach (['shop' => ['Shop’s name', 'text', 'organization'], 'elevation_m' => ['Elevation above sea level, m', 'text', 'off'], 'name' => ['Your name', 'text', 'name'], 'login' => ['Sign-in name', 'text', 'username'], 'password' => ['Password, 10 characters or more', 'password', 'new-password']] as $name => [$label, $type, $complete])
-                <div class="field"><label for="{{ $name }}">{{ $label }}</label><input id="{{ $name }}" name="{{ $name }}" type="{{ $type }}" value="{{ $type === 'text' && is_string(old($name)) ? old($name) : '' }}" autocomplete="{{ $complete }}" @error($name) aria-invalid="true" aria-describedby="{{ $name }}-error" @enderror>@error($name)<p class="error" id="{{ $name }}-error">@icon('triangle-alert'){{ $message }}</p>@enderror</div>
-            @endforeach
+            <x-input name="shop" label="Shop’s name" autocomplete="organization"/>
+            <x-input name="elevation_m" label="Elevation above sea level, m"/>
+            <x-input name="name" label="Your name" autocomplete="name"/>
+            <x-input name="login" label="Sign-in name" autocomplete="username"/>
+            <x-input name="password" label="Password, 10 characters or more" type="password" autocomplete="new-password"/>
             <button class="button button-go button-wide">Start</button>
         </form>
     </section>

@@ -1,18 +1,20 @@
-@php use Aqbel\Core\Job\Stage; @endphp
 <x-layout title="Floor">
-    <header class="page-head"><h1>Floor</h1><p>{{ $hands->count() }} {{ Str::plural('vehicle', $hands->count()) }} waiting for hands, {{ $waiting->count() }} on a clock.</p><a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a></header>
-    @if ($waiting->isEmpty() && $hands->isEmpty())
-        <section class="empty"><h2>No vehicle is open</h2><p>Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its volumes, waits and checks.</p></section>
+    <header class="page-head">
+        <h1>Floor</h1>
+        <p>{{ count($page->hands) }} {{ Str::plural('vehicle', count($page->hands)) }} waiting for hands, {{ count($page->waiting) }} on a clock.</p>
+        <a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a>
+    </header>
+    @if ($page->isEmpty())
+        <section class="empty">
+            <h2>No vehicle is open</h2>
+            <p>Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its volumes, waits and checks.</p>
+        </section>
     @else
         <section class="floor" aria-label="Open jobs by when hands are needed">
-            <ol class="floor-waiting" aria-label="On a clock">
-                @foreach ($waiting->reverse() as $job)<x-floor-job :job="$job" :now="$now"/>@endforeach
-            </ol>
-            <p class="now-line"><b>now</b><span>{{ date('H:i', $now) }}</span><i>above: on a clock · below: waiting for hands</i></p>
-            <ol class="floor-hands" aria-label="Waiting for hands">
-                @foreach ($hands as $job)<x-floor-job :job="$job" :now="$now"/>@endforeach
-            </ol>
+            <ol class="floor-waiting" aria-label="On a clock">@foreach ($page->waiting as $job)<x-floor-job :job="$job"/>@endforeach</ol>
+            <p class="now-line"><b>now</b><span>{{ date('H:i', $page->now) }}</span><i>above: on a clock · below: waiting for hands</i></p>
+            <ol class="floor-hands" aria-label="Waiting for hands">@foreach ($page->hands as $job)<x-floor-job :job="$job"/>@endforeach</ol>
         </section>
-        <x-lanes :jobs="$hands->concat($waiting)" :now="$now"/>
+        <x-lanes :chart="$page->lanes"/>
     @endif
 </x-layout>

@@ -54,9 +54,9 @@ final class FirstHalfTest extends BrowserTestCase
         $this->begin(['vehicle' => 1, 'drains' => ['radiator_cock', 'left_plug', 'right_plug']]);
         $this->throughInspection();
         $this->drain('Radiator drain cock', '9.6');
-        $this->drain('Left block plug', '0.65', 'Measuring jug, 0.1 L marks', false);
+        $this->drain('Left block plug', '0.65', 'jug', false);
         $this->seeStep('Drain: Right block plug');
-        $this->record('out', ['volume' => '0', 'vessel' => 'Measuring jug, 0.1 L marks', 'flow' => 'blocked']);
+        $this->record('out', ['volume' => '0', 'vessel' => 'jug', 'flow' => 'blocked']);
         $this->see('blocked or seized', '.verdict');
         $this->record('remedy', ['remedy' => 'left']);
         $this->record('closed', ['washer' => true]);
@@ -73,11 +73,11 @@ final class FirstHalfTest extends BrowserTestCase
         $this->begin(['vehicle' => 2, 'drains' => ['radiator_cock', 'left_plug']]);
         $this->throughInspection();
         $this->drain('Radiator drain cock', '9.6');
-        $this->drain('Left block plug', '0.65', 'Measuring jug, 0.1 L marks', false);
+        $this->drain('Left block plug', '0.65', 'jug', false);
         $this->see('Not opened: Right block plug, 0.65 L in 9 min', '.verdict');
         $this->record('more', ['point' => 'right_plug']);
         $this->finish();
-        $this->drain('Right block plug', '0.7', 'Measuring jug, 0.1 L marks', false);
+        $this->drain('Right block plug', '0.7', 'jug', false);
         $this->seeStep('What stayed inside');
         $this->see('As predicted', '.verdict');
         $this->finish();
@@ -89,7 +89,7 @@ final class FirstHalfTest extends BrowserTestCase
         $this->begin(['vehicle' => 6, 'content' => 'family', 'drains' => ['radiator_cock', 'pipe_plug']]);
         $this->throughInspection();
         $this->drain('Radiator drain cock', '5.4');
-        $this->drain('Pipe plug under the frame', '0.75', 'Measuring jug, 0.1 L marks', false);
+        $this->drain('Pipe plug under the frame', '0.75', 'jug', false);
         $this->finish();
         $this->record('seen', ['coolant' => 'rusty']);
         $this->finish();
@@ -142,7 +142,7 @@ final class FirstHalfTest extends BrowserTestCase
         $this->record('more', ['point' => 'block_plug']);
         $this->finish();
         $this->seeStep('Drain: Block plug');
-        $this->record('out', ['volume' => '0.7', 'vessel' => 'Measuring jug, 0.1 L marks', 'flow' => 'ran']);
+        $this->record('out', ['volume' => '0.7', 'vessel' => 'jug', 'flow' => 'ran']);
         $this->record('closed', ['washer' => true]);
         $this->finish();
         $this->seeStep('Mix the coolant');
@@ -294,7 +294,7 @@ final class FirstHalfTest extends BrowserTestCase
         }
     }
 
-    private function drain(string $label, string $litres, string $vessel = 'Drain pan, 0.5 L marks', bool $byFeel = true): void
+    private function drain(string $label, string $litres, string $vessel = 'pan', bool $byFeel = true): void
     {
         $this->seeStep("Drain: {$label}");
         $this->record('out', ['volume' => $litres, 'vessel' => $vessel, 'flow' => 'ran']);

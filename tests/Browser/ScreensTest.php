@@ -85,13 +85,13 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->signIn();
         $this->visit('/bench/frost');
-        $this->see('103 °C', '[data-bench-answer]');
+        $this->see('103 °C', '[data-answer]');
         $field = self::$browser->findElement(By::name('fields[elevation]'));
         $field->clear()->sendKeys('0 ft');
-        self::$browser->wait(10, 20)->until(fn () => str_contains($this->text('[data-bench-answer]'), '108 °C'));
-        $this->see('226 °F', '[data-bench-answer]');
+        self::$browser->wait(10, 20)->until(fn () => str_contains($this->text('[data-answer]'), '108 °C'));
+        $this->see('226 °F', '[data-answer]');
         $this->reload();
-        $this->see('108 °C', '[data-bench-answer]');
+        $this->see('108 °C', '[data-answer]');
     }
 
     public function test_everything_that_is_pressed_is_large_enough_for_a_glove(): void

@@ -46,7 +46,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->finish();
         foreach (['Left block plug' => '0.65', 'Right block plug' => '0.6'] as $plug => $litres) {
             $this->seeStep("Drain: {$plug}");
-            $this->record('out', ['volume' => $litres, 'vessel' => 'Measuring jug, 0.1 L marks', 'flow' => 'ran']);
+            $this->record('out', ['volume' => $litres, 'vessel' => 'jug', 'flow' => 'ran']);
             $this->record('closed', ['washer' => true]);
             $this->finish();
         }
@@ -56,7 +56,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->tickAll();
         $this->finish();
         $this->seeStep('Fill until it runs: Thermostat housing screw');
-        $this->record('poured', ['volume' => '8.6', 'vessel' => 'Mixing bucket, 0.25 L marks']);
+        $this->record('poured', ['volume' => '8.6', 'vessel' => 'bucket']);
         $this->record('running');
         $this->see('Running', '.verdict');
         $this->assertAccessible();
@@ -133,7 +133,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->finish();
         $this->rested();
         $this->record('opened', ['ect' => '20']);
-        $this->record('topped', ['volume' => '20 ml', 'vessel' => 'Syringe, 10 mL marks']);
+        $this->record('topped', ['volume' => '20 ml', 'vessel' => 'syringe']);
         $this->record('level', ['level' => 'mark']);
         $this->see('Settled', '.verdict');
         $this->finish();

@@ -4,20 +4,25 @@ declare(strict_types=1);
 
 namespace Tests\Core;
 
-use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
+use Tests\Demo;
 
 /** A job without application: a planned demo circuit and a journal written by hand. */
 final class JobOnPaper
@@ -27,31 +32,55 @@ final class JobOnPaper
 
     private int $now = 1_000_000;
 
-    private ?Circuit $read = null;
-
     private ?Plan $plan = null;
 
-    private function __construct(public readonly Choices $input, private readonly string $circuit)
+    private StepCatalogue $kinds;
+
+    private function __construct(private readonly string $circuit, public readonly Choices $choices, private Planner $planner)
     {
+        $this->kinds = StepCatalogue::standard();
     }
 
     /** @param  array<string, mixed>  $choices  of Choices, by name */
-    public static function on(string $circuit, string $school = 'gravity', float $lift = 0.0, ?HouseRules $rules = null, float $cure = 0.0, array $choices = []): self
-    {
-        $read = CircuitReader::read(self::document($circuit));
+    public static function on(
+        string $circuit,
+        string $school = 'gravity',
+        float $lift = 0.0,
+        ?HouseRules $rules = null,
+        float $cure = 0.0,
+        array $choices = [],
+    ): self {
+        $usual = [
+            'jobKind' => JobKind::Repair, 'complaint' => Complaint::None, 'school' => $school, 'opened' => ['upper_hose'],
+            'drains' => Demo::circuit($circuit)->portIds(PortKind::Drain), 'elevationM' => 1420.0, 'noseLiftMm' => $lift, 'targetFraction' => 0.5,
+            'cureMinutes' => $cure, 'rules' => $rules ?? new HouseRules,
+        ];
 
-        $input = new Choices('repair', 'none', $school, ['upper_hose'], array_map(fn ($p) => $p->id, $read->portsOf('drain')), 1420.0, $lift, 0.5, $cure, $rules ?? new HouseRules);
-
-        return new self(new Choices(...[...get_object_vars($input), ...$choices]), $circuit);
+        return new self($circuit, new Choices(...[...$usual, ...$choices]), Demo::planner());
     }
 
-    /** @param  array<string, mixed>  $values */
+    /**
+     * The ambulance with all three drains measured as predicted.
+     *
+     * @param  array<string, mixed>  $choices
+     */
+    public static function drainedAmbulance(array $choices = []): self
+    {
+        return self::on('rescue-ambulance', choices: $choices)->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => 9640.0, 'vessel' => 'pan', 'flow' => 'ran'])
+            ->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran'])
+            ->write('drain:right_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran']);
+    }
+
+    public static function kind(string $code): StepKind
+    {
+        return StepCatalogue::standard()->all()[$code];
+    }
+
+    /** @param  array<string, float|int|string|bool|list<string>|null>  $values */
     public function write(string $step, string $form, array $values = [], int $later = 60): self
     {
-        $this->lines[] = new Entry(count($this->lines) + 1, $this->now, 'Imre Tovald', $step, $form, $values);
-        $this->now += $later;
-
-        return $this;
+        return $this->add($step, $form, new Values($values), $later);
     }
 
     public function wait(int $seconds): self
@@ -61,12 +90,14 @@ final class JobOnPaper
         return $this;
     }
 
+    public function plan(): Plan
+    {
+        return $this->plan ??= $this->planner->plan(Demo::circuit($this->circuit), $this->choices);
+    }
+
     public function state(): JobState
     {
-        $this->read ??= CircuitReader::read(self::document($this->circuit));
-        $this->plan ??= Planner::plan($this->read, $this->input);
-
-        return new JobState($this->read, $this->plan, new Journal($this->lines));
+        return new JobState(Demo::circuit($this->circuit), $this->plan(), $this->kinds, new Journal($this->lines));
     }
 
     public function at(string $step): Situation
@@ -78,18 +109,18 @@ final class JobOnPaper
 
     public function judge(string $step): ?Verdict
     {
-        return StepCatalogue::of($this->at($step)->step)->judge($this->at($step));
+        return $this->kinds->of($this->at($step)->step)->judge($this->at($step));
     }
 
     /** @return list<string> */
     public function obstacles(string $step): array
     {
-        return array_map(fn ($o) => $o->text, StepCatalogue::of($this->at($step)->step)->obstacles($this->at($step)));
+        return array_map(fn (Obstacle $o) => $o->text, $this->open($step));
     }
 
     public function isHard(string $step): bool
     {
-        return array_filter(StepCatalogue::of($this->at($step)->step)->obstacles($this->at($step)), fn ($o) => $o->hard) !== [];
+        return array_filter($this->open($step), fn (Obstacle $o) => $o->hard) !== [];
     }
 
     /** @return list<string> ids of the steps */
@@ -101,12 +132,12 @@ final class JobOnPaper
     /**
      * What a step refuses about an entry; null when it takes it.
      *
-     * @param  array<string, mixed>  $values
+     * @param  array<string, float|int|string|bool|list<string>|null>  $values
      */
-    public function refusal(string $step, string $form, array $values): ?string
+    public function refusal(string $step, string $form, array $values = []): ?string
     {
         try {
-            StepCatalogue::of($this->at($step)->step)->admit($this->at($step), $form, $values);
+            $this->kinds->of($this->at($step)->step)->admit($this->at($step), $form, new Values($values));
         } catch (InvalidField $refused) {
             return $refused->getMessage();
         }
@@ -117,14 +148,25 @@ final class JobOnPaper
     /** Finishes a step with what it orders. */
     public function finish(string $step): self
     {
-        $kind = StepCatalogue::of($this->at($step)->step);
+        $at = $this->at($step);
+        $kind = $this->kinds->of($at->step);
+        $values = new Values([JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)]);
 
-        return $this->write($step, JobState::FINISH, ['orders' => array_map(fn ($s) => $s->toArray(), $kind->orders($this->at($step))), 'verdict' => $kind->judge($this->at($step))?->verdict]);
+        return $this->add($step, JobState::FINISH, $values, 60, $kind->orders($at));
     }
 
-    /** @return array<string, mixed> */
-    private static function document(string $key): array
+    /** @param  list<\Aqbel\Core\Job\Step>  $orders */
+    private function add(string $step, string $form, Values $values, int $later, array $orders = []): self
     {
-        return json_decode((string) file_get_contents(__DIR__."/../../database/demo/circuits/{$key}.json"), true);
+        $this->lines[] = new Entry(count($this->lines) + 1, $this->now, 'Imre Tovald', $step, $form, $values, orders: $orders);
+        $this->now += $later;
+
+        return $this;
+    }
+
+    /** @return list<Obstacle> */
+    private function open(string $step): array
+    {
+        return $this->kinds->of($this->at($step)->step)->obstacles($this->at($step));
     }
 }

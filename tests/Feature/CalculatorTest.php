@@ -13,7 +13,7 @@ final class CalculatorTest extends ShopTestCase
             foreach ($shown as $text) {
                 $page->assertSee($text);
             }
-            $page->assertSee('class="help"', false);
+            $page->assertSee('class="help formula"', false)->assertSee('class="help source"', false);
         }
     }
 

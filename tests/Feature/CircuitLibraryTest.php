@@ -11,6 +11,7 @@ use App\Models\Vehicle;
 use Illuminate\Http\UploadedFile;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Demo;
 
 final class CircuitLibraryTest extends ShopTestCase
 {
@@ -64,7 +65,7 @@ final class CircuitLibraryTest extends ShopTestCase
             'passages' => array_map(fn (int $i) => ['id' => "p{$i}", 'from' => 'a', 'to' => 'b', 'volume_ml' => 1], range(1, 10000))]);
 
         return ['not JSON' => ['{', 'file'], 'a number' => ['7', 'file'], 'other format' => ['{"format":"x"}', 'format'], 'huge' => [str_repeat(' ', 1_000_001), 'file'], 'deep' => [str_repeat('[', 100).str_repeat(']', 100), 'file'],
-            '10,000 passages' => [(string) $many, 'passages'], 'no lists' => ['{"format":"aqbel-circuit/1","name":"x"}', 'nodes'], 'hostile name' => ['{"format":"aqbel-circuit/1","name":"a\u0000b"}', 'name.name']];
+            '10,000 passages' => [(string) $many, 'passages'], 'no lists' => ['{"format":"aqbel-circuit/1","name":"x"}', 'nodes'], 'hostile name' => [(string) json_encode([...Demo::document('post-van'), 'name' => "a\0b"]), 'name']];
     }
 
     public function test_a_job_keeps_the_revision_it_was_planned_with(): void

@@ -5,10 +5,18 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Elevation\Drawing;
+use App\Elevation\DrawnPassage;
+use App\Elevation\Label;
+use App\Elevation\PocketLabel;
 use App\Models\Circuit;
 use App\Models\Job;
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\Volumes;
+use Aqbel\Core\Flow\CellState;
+use Aqbel\Core\Flow\Run;
+use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Job\PortState;
 
 /** The side view: to scale, and moving with the job. */
 final class ElevationTest extends ShopTestCase
@@ -36,14 +44,13 @@ final class ElevationTest extends ShopTestCase
     public function test_a_liquid_surface_is_drawn_level(): void
     {
         // Half full: coolant in the lower half of the upright, cut at its middle height.
-        $drawing = new Drawing($this->box(), ['upright' => [[0.0, 0.5, 0], [0.5, 1.0, 1]]]);
-        $upright = array_values(array_filter($drawing->passages(), fn (array $p) => $p['id'] === 'upright'))[0];
-        [$air, $coolant] = $upright['parts'];
-        self::assertSame([0, 1], [$air['state'], $coolant['state']]);
-        $heights = fn (array $part) => array_map(fn (string $point) => (float) explode(',', $point)[1], explode(' ', $part['points']));
-        self::assertEqualsWithDelta($drawing->y(600), min($heights($coolant)), 0.6);
-        self::assertEqualsWithDelta($drawing->y(600), max($heights($air)), 0.6);
-        self::assertCount(2, array_filter($heights($coolant), fn (float $y) => abs($y - $drawing->y(600)) < 0.6), 'both ends of the surface stand at one height');
+        $drawing = new Drawing($this->box(), new Runs(['upright' => [new Run(0.0, 0.5, CellState::Air), new Run(0.5, 1.0, CellState::Coolant)]]));
+        $upright = array_values(array_filter($drawing->passages(), fn (DrawnPassage $p) => $p->id === 'upright'))[0];
+        self::assertSame([1, 0], [count($upright->coolant), count($upright->trapped)]);
+        $heights = fn (string $points) => array_map(fn (string $point) => (float) explode(',', $point)[1], explode(' ', $points));
+        self::assertEqualsWithDelta($drawing->y(600), min($heights($upright->coolant[0])), 0.6);
+        self::assertEqualsWithDelta($drawing->y(300), max($heights($upright->coolant[0])), 12.0, 'down to the bottom, and the pipe is as wide as it is');
+        self::assertCount(2, array_filter($heights($upright->coolant[0]), fn (float $y) => abs($y - $drawing->y(600)) < 0.6), 'both ends of the surface stand at one height');
     }
 
     public function test_a_raised_nose_raises_the_front_most(): void
@@ -57,12 +64,12 @@ final class ElevationTest extends ShopTestCase
 
     public function test_markers_of_ports_at_one_node_are_moved_apart_and_pockets_are_named(): void
     {
-        $drawing = new Drawing($this->box(), null, 0.0, [['text' => '0.40 L air', 'passages' => ['upright' => 400.0]]]);
+        $drawing = new Drawing($this->box(), null, 0.0, [new PocketLabel('0.40 L air', new Volumes(['upright' => 400.0]))]);
         [$a, $b] = array_slice($drawing->ports(), 1, 2);
-        self::assertSame($a['at'], $b['at']);
-        self::assertGreaterThan(26, hypot($a['x'] - $b['x'], $a['y'] - $b['y']));
-        $named = array_values(array_filter($drawing->labels(), fn (array $label) => $label['kind'] === 'pocket'));
-        self::assertSame('0.40 L air', implode(' ', $named[0]['lines']));
+        self::assertSame($a->at, $b->at);
+        self::assertGreaterThan(26, hypot($a->x - $b->x, $a->y - $b->y));
+        $named = array_values(array_filter($drawing->labels(), fn (Label $label) => $label->kind === Label::POCKET));
+        self::assertSame('0.40 L air', implode(' ', $named[0]->lines));
     }
 
     public function test_the_picture_moves_with_the_job(): void
@@ -74,21 +81,23 @@ final class ElevationTest extends ShopTestCase
         self::assertEqualsWithDelta(1.0, $this->wet($job, 'left_low_jacket'), 0.01, 'the left bank still holds its own');
         $this->walk($job)->until('look');
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'left_low_jacket'), 0.01);
-        self::assertSame('closed', $job->refresh()->summary['ports']['left_plug']);
-        $this->walk($job)->until('bleed:bleed_housing')->enter('poured', ['volume' => '3', 'vessel' => 'Mixing bucket, 0.25 L marks']);
+        self::assertSame(PortState::Closed, $job->refresh()->summary?->ports['left_plug']);
+        $this->walk($job)->until('bleed:bleed_housing')->enter('poured', ['volume' => '3', 'vessel' => 'bucket']);
         self::assertGreaterThan(0.5, $this->wet($job, 'left_low_jacket'), 'what was poured stands at the bottom');
         self::assertLessThan(0.9, $this->wet($job, 'radiator'));
-        self::assertSame('open', $job->refresh()->summary['ports']['bleed_heater']);
+        self::assertSame(PortState::Open, $job->refresh()->summary?->ports['bleed_heater']);
         $this->walk($job)->until('heat_cycle:1');
-        self::assertContains(2, array_column($job->refresh()->summary['runs']['heater_core_b'], 2), 'the predicted pocket is hatched');
+        self::assertContains(CellState::Trapped, $this->states($job, 'heater_core_b'), 'the predicted pocket is hatched');
         $this->walk($job)->until('leak_check');
-        self::assertNotContains(2, array_merge(...array_map(fn (array $runs) => array_column($runs, 2), array_values($job->refresh()->summary['runs']))), 'proven: no air is drawn');
+        foreach (array_keys($job->circuit->read()->passages) as $passage) {
+            self::assertNotContains(CellState::Trapped, $this->states($job, $passage), 'proven: no air is drawn');
+        }
     }
 
     public function test_a_drain_that_came_short_leaves_coolant_in_the_picture(): void
     {
         $job = $this->plan('SKP 114');
-        $this->walk($job)->until('drain:radiator_cock')->enter('out', ['volume' => '4', 'vessel' => 'Drain pan, 0.5 L marks', 'flow' => 'early']);
+        $this->walk($job)->until('drain:radiator_cock')->enter('out', ['volume' => '4', 'vessel' => 'pan', 'flow' => 'early']);
         self::assertGreaterThan(0.3, $this->wet($job, 'radiator'));
         self::assertLessThan(1.0, $this->wet($job, 'radiator'));
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'tank'), 0.01, 'the highest part empties first');
@@ -99,7 +108,7 @@ final class ElevationTest extends ShopTestCase
         $job = $this->plan('SKP 114', 'vacuum');
         $this->walk($job)->until('vacuum_fill');
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'radiator'), 0.01);
-        $this->walk($job)->until('vacuum_fill')->enter('poured', ['volume' => '4', 'vessel' => 'Mixing bucket, 0.25 L marks', 'vacuum' => '14']);
+        $this->walk($job)->until('vacuum_fill')->enter('poured', ['volume' => '4', 'vessel' => 'bucket', 'vacuum' => '14']);
         self::assertGreaterThan(0.2, $this->wet($job, 'radiator'));
         self::assertLessThan(0.8, $this->wet($job, 'radiator'), 'it stands as high as what went in');
         $this->walk($job)->until('heat_cycle:1');
@@ -109,7 +118,15 @@ final class ElevationTest extends ShopTestCase
     /** Share of a passage that is drawn as coolant. */
     private function wet(Job $job, string $passage): float
     {
-        return array_sum(array_map(fn (array $run) => $run[2] === 1 ? $run[1] - $run[0] : 0.0, $job->refresh()->summary['runs'][$passage]));
+        $runs = $job->refresh()->summary?->runs->of($passage) ?? [];
+
+        return array_sum(array_map(fn (Run $run) => $run->state === CellState::Coolant ? $run->to - $run->from : 0.0, $runs));
+    }
+
+    /** @return list<CellState> */
+    private function states(Job $job, string $passage): array
+    {
+        return array_map(fn (Run $run) => $run->state, $job->refresh()->summary?->runs->of($passage) ?? []);
     }
 
     private function box(): CoreCircuit

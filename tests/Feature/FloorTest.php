@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Elevation\Drawing;
+use App\Elevation\Label;
 use App\Models\Circuit;
 use App\Models\Job;
 use Database\Seeders\DemoSeeder;
@@ -42,7 +43,9 @@ final class FloorTest extends ShopTestCase
     {
         foreach (Circuit::query()->get() as $model) {
             $drawing = new Drawing($model->read(), null);
-            $boxes = array_map(fn (array $l) => [$l['anchor'] === 'start' ? $l['x'] : $l['x'] - 8 * max(array_map(mb_strlen(...), $l['lines'])), $l['y'] - 13, 8 * max(array_map(mb_strlen(...), $l['lines'])), 17 * count($l['lines'])], $drawing->labels());
+            $width = fn (Label $l): int => 8 * max(array_map(mb_strlen(...), $l->lines));
+            $box = fn (Label $l): array => [$l->anchor === 'start' ? $l->x : $l->x - $width($l), $l->y - 13, $width($l), 17 * count($l->lines)];
+            $boxes = array_map($box, $drawing->labels());
             foreach ($boxes as $i => $a) {
                 self::assertGreaterThanOrEqual(0, $a[1]);
                 self::assertLessThanOrEqual($drawing->height, $a[1] + $a[3]);
@@ -52,7 +55,7 @@ final class FloorTest extends ShopTestCase
             }
             foreach ($drawing->ports() as $i => $port) {
                 foreach (array_slice($drawing->ports(), $i + 1) as $other) {
-                    self::assertGreaterThan(26, hypot($port['x'] - $other['x'], $port['y'] - $other['y']), $model->name);
+                    self::assertGreaterThan(26, hypot($port->x - $other->x, $port->y - $other->y), $model->name);
                 }
             }
         }

@@ -34,13 +34,13 @@ final class PlanTest extends ShopTestCase
     public function test_bleeding_only_drains_nothing_whatever_was_ticked(): void
     {
         $this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'kind' => 'bleed', 'drains' => ['radiator_cock']])->assertSessionHasNoErrors();
-        self::assertSame([], Job::query()->sole()->state()->plan->input->drains);
+        self::assertSame([], Job::query()->sole()->plan['choices']['drains']);
         $this->post('/jobs', ['vehicle' => 2, 'chosen' => '1', 'kind' => 'bleed', 'school' => 'vacuum'])->assertSessionHasErrors('school');
     }
 
     public function test_the_drains_are_those_worth_it_until_somebody_chooses(): void
     {
-        $drains = fn (array $form): array => tap($this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', ...$form]), fn () => null)->isRedirect() ? Job::query()->latest('id')->firstOrFail()->state()->plan->input->drains : [];
+        $drains = fn (array $form): array => tap($this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', ...$form]), fn () => null)->isRedirect() ? Job::query()->latest('id')->firstOrFail()->plan['choices']['drains'] : [];
         self::assertSame(['radiator_cock'], $drains(['drains_auto' => '1', 'drains' => ['left_plug']]));
         Job::query()->delete();
         self::assertSame(['radiator_cock', 'left_plug', 'right_plug'], $drains(['drains_auto' => '1', 'kind' => 'change']));

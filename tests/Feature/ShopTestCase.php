@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Models\Person;
 use App\Models\Vehicle;
+use Aqbel\Core\Circuit\PortKind;
 use Database\Seeders\DemoSeeder;
 use Database\Seeders\DemoWalk;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -44,7 +45,7 @@ abstract class ShopTestCase extends TestCase
     protected function plan(string $plate = 'SKP 114', string $school = 'gravity'): Job
     {
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
-        $drains = array_map(fn ($port) => $port->id, $vehicle->circuit->read()->portsOf('drain'));
+        $drains = $vehicle->circuit->read()->portIds(PortKind::Drain);
         $this->actingAs($this->imre)->post('/jobs', ['vehicle' => $vehicle->id, 'school' => $school, 'kind' => 'repair', 'chosen' => '1', 'drains' => $drains])->assertSessionHasNoErrors()->assertRedirect();
 
         return Job::query()->latest('id')->firstOrFail();

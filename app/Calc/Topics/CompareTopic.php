@@ -6,12 +6,27 @@ namespace App\Calc\Topics;
 
 use App\Calc\Input;
 use App\Calc\Topic;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Plan\CheapestFill;
+use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\ComparedSchool;
 use Aqbel\Core\Plan\Comparison;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\NeverRuns;
+use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Schools\SchoolCatalogue;
+use Aqbel\Core\Steps\StepCatalogue;
 
 final class CompareTopic implements Topic
 {
+    /** The tools that decide about a way of filling. */
+    private const TOOLS = [Tool::VacuumFiller, Tool::Funnel, Tool::Ramps, Tool::PressureTester];
+
     public function name(): string
     {
         return 'compare';
@@ -24,27 +39,61 @@ final class CompareTopic implements Topic
 
     public function answer(Input $input): array
     {
-        $tools = $input->has('tools') ? $input->names('tools') : Comparison::TOOLS;
-        foreach ($tools as $i => $tool) {
-            if (! in_array($tool, Comparison::TOOLS, true)) {
-                throw new InvalidField("tools.{$i}", 'tools may list: '.implode(', ', Comparison::TOOLS).'.');
-            }
-        }
+        $tools = $input->has('tools') ? array_map($this->tool(...), array_keys($input->names('tools')), $input->names('tools')) : self::TOOLS;
         $circuit = $input->circuit();
-        $drains = $input->has('drains') ? $input->names('drains') : array_map(fn ($port) => $port->id, $circuit->portsOf('drain'));
-        $compared = Comparison::of($circuit, $drains, $tools, $input->atmosphere(true), $input->number('limit_share', 0, 1, 0.03), $input->number('sea_level_target_inhg', 1, 29.8, 25));
+        $drains = $input->has('drains') ? $input->names('drains') : $circuit->portIds(PortKind::Drain);
+        $rules = new HouseRules(
+            seaLevelVacuumInHg: $input->number('sea_level_target_inhg', 1, 29.8, 25),
+            airShare: $input->number('limit_share', 0, 1, 0.03),
+        );
+        $choices = new Choices(JobKind::Repair, Complaint::None, 'gravity', [], $drains, $input->elevationM(), 0.0, $circuit->facts->targetFraction, 0.0, $rules, $tools);
+        $planner = new Planner(StepCatalogue::standard(), SchoolCatalogue::standard());
+        $compared = Comparison::of($planner, $planner->groundwork($circuit, $choices));
 
         return [
             'limit_ml' => $compared->limitMl,
             'retained_ml' => $compared->retainedMl,
-            'schools' => array_map(fn (ComparedSchool $s) => [
-                'school' => $s->name, 'air_ml' => $s->airMl, 'pockets' => $s->where, 'coolant_ml' => $s->coolantMl, 'hands_on_min' => $s->handsOnMinutes,
-                'total_min' => $s->totalMinutes, 'heat_cycles' => $s->heatCycles, 'estimate' => $s->estimate, 'catch' => $s->catch,
-            ], $compared->schools),
-            'recommended' => $compared->recommended->name,
-            'reason' => $compared->reason,
-            'cheapest' => $compared->cheapest,
-            'never' => $compared->never,
+            'schools' => array_map(self::school(...), $compared->schools),
+            'recommended' => $compared->recommended->school->id(),
+            'reason' => $compared->reason($circuit, UnitSystem::Metric),
+            'cheapest' => $compared->cheapest === null ? null : self::cheapest($compared->cheapest),
+            'never' => array_map(self::never(...), $compared->never),
         ];
+    }
+
+    private function tool(int $i, string $name): Tool
+    {
+        $tool = Tool::tryFrom($name);
+        if ($tool === null || ! in_array($tool, self::TOOLS, true)) {
+            $known = implode(', ', array_map(fn (Tool $t) => $t->value, self::TOOLS));
+            throw new InvalidField("tools.{$i}", "tools may list: {$known}.");
+        }
+
+        return $tool;
+    }
+
+    /** @return array<string, mixed> */
+    private static function school(ComparedSchool $row): array
+    {
+        return [
+            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl, 'pockets' => array_map(FillTopic::pocket(...), $row->fill->pockets),
+            'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->minutes->hands, 'total_min' => $row->minutes->total(),
+            'heat_cycles' => $row->heatCycles, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function cheapest(CheapestFill $fill): array
+    {
+        return [
+            'nose_lift_mm' => $fill->pour->noseLiftMm, 'head_mm' => $fill->pour->headMm, 'open' => $fill->pour->open,
+            'minutes' => $fill->minutes, 'air_ml' => $fill->airMl,
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function never(NeverRuns $never): array
+    {
+        return ['port' => $never->port, 'missing_mm' => $never->missingMm, 'funnel_mm' => $never->funnelMm, 'nose_lift_mm' => $never->noseLiftMm];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Calc\Topics;
 use App\Calc\Input;
 use App\Calc\Topic;
 use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Heat\Reading;
 use Aqbel\Core\Quantity\Temperature;
 
 final class CooldownTopic implements Topic
@@ -23,10 +24,10 @@ final class CooldownTopic implements Topic
 
     public function answer(Input $input): array
     {
-        $readings = array_map(fn (Input $reading): array => [
-            't_min' => $reading->number('t_min', 0, 100_000),
-            'temperature' => Temperature::celsius($reading->number('temp_c', -50, 200)),
-        ], $input->objects('readings'));
+        $readings = array_map(fn (Input $reading) => new Reading(
+            $reading->number('t_min', 0, 100_000),
+            Temperature::celsius($reading->number('temp_c', -50, 200)),
+        ), $input->objects('readings'));
         $coolDown = CoolDown::predict(
             Temperature::celsius($input->number('ambient_c', -50, 60)),
             $readings,

@@ -7,6 +7,8 @@ namespace App\Calc\Topics;
 use App\Calc\Input;
 use App\Calc\Topic;
 use Aqbel\Core\Flow\Drainage;
+use Aqbel\Core\Flow\DrainedPort;
+use Aqbel\Core\Flow\SlowRegion;
 
 final class DrainTopic implements Topic
 {
@@ -31,11 +33,11 @@ final class DrainTopic implements Topic
         );
 
         return [
-            'drains' => $result->drains,
+            'drains' => array_map(fn (DrainedPort $d) => ['port' => $d->port, 'volume_ml' => $d->volumeMl], $result->drains),
             'drained_ml' => $result->drainedMl,
             'retained_ml' => $result->retainedMl,
-            'retained' => $result->retained,
-            'slow' => $result->slow,
+            'retained' => $result->retained->toArray(),
+            'slow' => array_map(fn (SlowRegion $s) => ['passages' => $s->passages, 'air_port' => $s->airPort], $result->slow),
         ];
     }
 }

@@ -7,6 +7,8 @@ namespace App\Calc\Topics;
 use App\Calc\Input;
 use App\Calc\Topic;
 use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Pocket;
+use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Matter\Atmosphere;
 
 final class FillTopic implements Topic
@@ -38,8 +40,17 @@ final class FillTopic implements Topic
             'accepted_ml' => $result->acceptedMl,
             'air_ml' => $result->airMl,
             'headspace_ml' => $result->headspaceMl,
-            'flows' => $result->flows,
-            'pockets' => $result->pockets,
+            'flows' => array_map(fn (PortRun $f) => ['port' => $f->port, 'at_ml' => $f->atMl], $result->flows),
+            'pockets' => array_map(self::pocket(...), $result->pockets),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function pocket(Pocket $pocket): array
+    {
+        return [
+            'volume_ml' => $pocket->volumeMl(), 'open' => $pocket->open, 'highest_mm' => $pocket->highestMm,
+            'passages' => $pocket->air->toArray(),
         ];
     }
 }

@@ -9,7 +9,11 @@ use App\Calc\Topic;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Mixing\Mix;
 use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Stores\Amounts;
+use Aqbel\Core\Stores\Bought;
 use Aqbel\Core\Stores\CheapestBuy;
+use Aqbel\Core\Stores\Liquid;
+use Aqbel\Core\Stores\Package;
 
 final class MixTopic implements Topic
 {
@@ -33,10 +37,14 @@ final class MixTopic implements Topic
         }
         $mix = new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), $input->number('retained_fraction', 0, 1, 0),
             $input->number('target_fraction', 0, 0.7), $premix ? $input->number('premix_fraction', 0.05, 1, 0.5) : 1.0);
-        $containers = array_map(fn (Input $container): array => [
-            'kind' => $container->choice('kind', ['concentrate', 'premix', 'water']), 'ml' => $container->number('ml', 100, 1_000_000), 'price' => $container->number('price', 0, 1_000_000),
-        ], $input->objects('containers', 0, 50));
-        $bought = $containers === [] ? null : CheapestBuy::cheapest($containers, [$premix ? 'premix' : 'concentrate' => $mix->stock()->mL(), 'water' => $mix->water()->mL()]);
+        $packages = array_map(fn (Input $container) => new Package(
+            Liquid::from($container->choice('kind', array_column(Liquid::cases(), 'value'))),
+            $container->number('ml', 100, 1_000_000),
+            $container->number('price', 0, 1_000_000),
+        ), $input->objects('containers', 0, 50));
+        $stock = $premix ? Liquid::Premix : Liquid::Concentrate;
+        $needed = (new Amounts)->with($stock, $mix->stock()->mL())->with(Liquid::Water, $mix->water()->mL());
+        $bought = $packages === [] ? null : CheapestBuy::of($packages, $needed);
 
         return [
             'concentrate_ml' => $premix ? 0.0 : $mix->stock()->mL(),
@@ -46,9 +54,17 @@ final class MixTopic implements Topic
             'final_fraction' => $mix->finalFraction(),
             'reachable' => $mix->reachable(),
             'best_fraction' => $mix->finalFraction(),
-            'buy' => $bought['buy'] ?? null,
-            'cost' => $bought['cost'] ?? null,
-            'left_over_ml' => $bought['left_over_ml'] ?? null,
+            'buy' => $bought === null ? null : array_map(self::line(...), $bought->bought),
+            'cost' => $bought?->cost,
+            'left_over_ml' => $bought?->leftOver->toArray(),
         ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function line(Bought $bought): array
+    {
+        $package = $bought->package;
+
+        return ['kind' => $package->liquid->value, 'ml' => $package->ml, 'count' => $bought->count, 'price' => $package->price];
     }
 }

@@ -6,8 +6,8 @@ namespace App\Calc\Topics;
 
 use App\Calc\Input;
 use App\Calc\Topic;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Drainage;
-use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Mixing\RinseChain;
 
 final class RinseTopic implements Topic
@@ -37,9 +37,9 @@ final class RinseTopic implements Topic
     {
         $circuit = $input->circuit();
         $open = $input->names('open');
-        $gates = $input->has('open_gates') ? $input->names('open_gates') : Filling::usualGates($circuit);
+        $gates = $input->has('open_gates') ? $input->names('open_gates') : $circuit->usualGates();
         $further = [];
-        foreach ($circuit->portsOf('drain') as $port) {
+        foreach ($circuit->portsOf(PortKind::Drain) as $port) {
             if (! in_array($port->id, $open, true)) {
                 $retained = max(0.0, Drainage::of($circuit, [...$open, $port->id], $gates)->retainedMl);
                 $rinse = RinseChain::until($circuit->capacityMl(), $retained, $target);

@@ -8,6 +8,7 @@ use App\Calc\Input;
 use App\Calc\Topic;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Vacuum\GaugeReading;
 use Aqbel\Core\Vacuum\VacuumHold;
 
 final class VacuumHoldTopic implements Topic
@@ -24,10 +25,10 @@ final class VacuumHoldTopic implements Topic
 
     public function answer(Input $input): array
     {
-        $readings = array_map(fn (Input $reading): array => [
-            't_s' => $reading->number('t_s', 0, 1_000_000),
-            'vacuum' => Pressure::inchesOfMercury($reading->number('inhg', 0, 32)),
-        ], $input->objects('readings'));
+        $readings = array_map(fn (Input $reading) => new GaugeReading(
+            $reading->number('t_s', 0, 1_000_000),
+            Pressure::inchesOfMercury($reading->number('inhg', 0, 32)),
+        ), $input->objects('readings'));
         $hold = new VacuumHold(
             $input->atmosphere(),
             Volume::millilitres($input->number('void_ml', 1, 1_000_000)),

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Library\Changes;
+use App\Library\CircuitCard;
+use App\Library\CircuitSheet;
+use App\Library\Preview;
+use App\Library\Vocabulary;
 use App\Models\Circuit;
-use Aqbel\Core\Circuit\Advice;
-use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
-use Aqbel\Core\Flow\Drainage;
-use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -19,18 +20,23 @@ use Illuminate\Support\Str;
 use Illuminate\View\View;
 
 /** The library of circuits: looked at by everybody, changed by leads; every change is a new revision. */
-final class CircuitController
+final class CircuitController extends Controller
 {
     private const MOST_BYTES = 1_000_000;
 
-    public function index(): View
+    private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+
+    public function index(Request $request): View
     {
-        return view('circuits.index', ['circuits' => Circuit::query()->newest()->orderBy('name')->get()]);
+        $units = self::person($request)->units;
+        $cards = Circuit::query()->newest()->orderBy('name')->get()->map(fn (Circuit $model) => CircuitCard::of($model, $units));
+
+        return view('circuits.index', ['cards' => $cards, 'lead' => self::person($request)->isLead()]);
     }
 
     public function show(Request $request, Circuit $circuit): View
     {
-        return view('circuits.show', ['model' => $circuit, 'circuit' => $circuit->read(), 'units' => $request->user()->units]);
+        return view('circuits.show', ['sheet' => new CircuitSheet($circuit, self::person($request)->units), 'lead' => self::person($request)->isLead()]);
     }
 
     /** A new circuit, from the layout of one in the library. */
@@ -39,14 +45,14 @@ final class CircuitController
         $this->leadOnly($request);
         $template = Circuit::query()->findOrFail($request->integer('from'));
 
-        return $this->editor([...$template->document, 'name' => mb_substr("{$template->name}, copy", 0, 120)], null);
+        return $this->editor($request, [...$template->document, 'name' => mb_substr("{$template->name}, copy", 0, 120)], null);
     }
 
     public function edit(Request $request, Circuit $circuit): View
     {
         $this->leadOnly($request);
 
-        return $this->editor($circuit->document, $circuit);
+        return $this->editor($request, $circuit->document, $circuit);
     }
 
     /** The drawing and the predictions for a document that is being edited, or, as JSON, what is wrong with it so far. */
@@ -59,65 +65,83 @@ final class CircuitController
             return response()->json(['field' => $invalid->field, 'message' => $invalid->getMessage()]);
         }
 
-        return view('circuits.preview', self::predictions($circuit));
+        return view('circuits.preview', ['preview' => new Preview($circuit, self::person($request)->units)]);
     }
 
     /** Stores a document as a new circuit, or as the next revision of one. */
-    public function store(Request $request, ?Circuit $circuit = null): RedirectResponse
+    public function store(Request $request, ?Circuit $circuit = null): RedirectResponse|Response
     {
         $this->leadOnly($request);
-        $file = $request->file('file');
-        $json = $file !== null && ! is_array($file) && $file->isValid() ? (string) file_get_contents($file->getRealPath()) : $request->input('document');
-        if (! is_string($json) || $json === '') {
-            throw new InvalidField('file', 'Choose an aqbel-circuit/1 file, at most 1 MB.');
-        }
-        $document = self::decode($json);
+        $document = self::decode(self::sent($request));
         $read = CircuitReader::read($document);
-        $key = $circuit->key ?? (Str::slug($read->name) ?: 'circuit').'-'.Str::lower(Str::random(4));
-        $stored = Circuit::query()->create([
-            'key' => $key, 'revision' => 1 + (int) Circuit::query()->where('key', $key)->max('revision'), 'name' => $read->name, 'document' => $document,
-        ]);
-        if ($circuit !== null) {
-            $circuit->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
+        $newest = $circuit?->newestRevision();
+        if ($circuit !== null && $newest !== null && $newest->id !== $circuit->id && $request->integer('over') !== $newest->id) {
+            return $this->stale($circuit, $newest, $document);
         }
+        $key = $circuit->key ?? (Str::slug($read->name) ?: 'circuit').'-'.Str::lower(Str::random(4));
+        $stored = Circuit::query()->create(['key' => $key, 'revision' => 1 + (int) ($newest->revision ?? 0), 'name' => $read->name, 'document' => $document]);
+        $circuit?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
 
         return redirect("/circuits/{$stored->id}")->with('notice', "Stored as revision {$stored->revision}.");
     }
 
     public function export(Circuit $circuit): Response
     {
-        return response(json_encode($circuit->document, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR)."\n", 200, [
-            'Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$circuit->key}-{$circuit->revision}.json\"",
+        return response(json_encode($circuit->document, self::AS_FILE)."\n", 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"{$circuit->key}-{$circuit->revision}.json\"",
         ]);
     }
 
     /** The elevation view on its own, with the styles it needs inside. */
-    public function svg(Circuit $circuit): Response
+    public function svg(Request $request, Circuit $circuit): Response
     {
-        preg_match('#<svg.*</svg>#s', $circuit->drawing()->toHtml(), $svg);
-        $styled = preg_replace('/<svg /', '<svg xmlns="http://www.w3.org/2000/svg" width="1040" ', $svg[0], 1);
-        $styled = preg_replace('/<defs>/', '<style>'.view('circuits.svg-style')->render().'</style><defs>', (string) $styled, 1);
+        $picture = (new CircuitSheet($circuit, self::person($request)->units))->picture();
 
-        return response("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n{$styled}\n", 200, ['Content-Type' => 'image/svg+xml', 'Content-Disposition' => "attachment; filename=\"{$circuit->key}.svg\""]);
+        return response(view('circuits.svg', ['picture' => $picture])->render(), 200, [
+            'Content-Type' => 'image/svg+xml',
+            'Content-Disposition' => "attachment; filename=\"{$circuit->key}.svg\"",
+        ]);
     }
 
-    /** @param  array<string, mixed>  $document */
-    private function editor(array $document, ?Circuit $model): View
+    /**
+     * Somebody saved this circuit while it was being edited here: nothing is stored, both changes are shown.
+     *
+     * @param  array<mixed>  $document
+     */
+    private function stale(Circuit $edited, Circuit $newest, array $document): Response
     {
-        return view('circuits.edit', ['document' => $document, 'model' => $model, ...self::predictions(CircuitReader::read($document))]);
+        return response()->view('circuits.stale', [
+            'edited' => $edited, 'newest' => $newest, 'document' => json_encode($document, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+            'theirs' => Changes::between($edited->document, $newest->document), 'mine' => Changes::between($edited->document, $document),
+        ], 409);
     }
 
-    /** @return array<string, mixed> */
-    private static function predictions(CoreCircuit $circuit): array
+    /** @param  array<mixed>  $document */
+    private function editor(Request $request, array $document, ?Circuit $model): View
     {
-        $gates = Filling::usualGates($circuit);
-        $bleeds = array_map(fn ($port) => $port->id, $circuit->portsOf('bleed'));
+        return view('circuits.edit', [
+            'document' => $this->typed($request) ?? $document, 'model' => $model, 'kinds' => Vocabulary::kinds(),
+            'preview' => new Preview(CircuitReader::stored($document), self::person($request)->units),
+        ]);
+    }
 
-        return [
-            'circuit' => $circuit, 'advice' => Advice::on($circuit),
-            'drainage' => Drainage::of($circuit, array_map(fn ($port) => $port->id, $circuit->portsOf('drain')), $gates, airOpen: $bleeds),
-            'filling' => Filling::of($circuit, $circuit->fillPort()->id, $bleeds, $gates),
-        ];
+    /** @return ?array<mixed> what was sent last and refused */
+    private function typed(Request $request): ?array
+    {
+        $old = $request->old('document');
+        $typed = is_string($old) ? json_decode($old, true) : null;
+
+        return is_array($typed) ? $typed : null;
+    }
+
+    /** @throws InvalidField where nothing was sent */
+    private static function sent(Request $request): string
+    {
+        $file = $request->file('file');
+        $json = $file !== null && ! is_array($file) && $file->isValid() ? (string) file_get_contents((string) $file->getRealPath()) : $request->input('document');
+
+        return is_string($json) && $json !== '' ? $json : throw new InvalidField('file', 'Choose an aqbel-circuit/1 file, at most 1 MB.');
     }
 
     /**
@@ -141,6 +165,6 @@ final class CircuitController
 
     private function leadOnly(Request $request): void
     {
-        abort_unless($request->user()->role === 'lead', 403, 'Circuits are changed by a lead. Ask one to sign in.');
+        abort_unless(self::person($request)->isLead(), 403, 'Circuits are changed by a lead. Ask one to sign in.');
     }
 }

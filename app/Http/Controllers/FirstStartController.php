@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Person;
+use App\Models\Role;
 use App\Models\Shop;
+use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -32,9 +34,9 @@ final class FirstStartController
             'login.*' => 'Choose a sign-in name of letters, digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
         ]);
         $lead = DB::transaction(function () use ($data): Person {
-            Shop::query()->create(['name' => $data['shop'], 'elevation_m' => (float) $data['elevation_m'], 'rules' => (new HouseRules)->toArray()]);
+            Shop::query()->create(['name' => $data['shop'], 'elevation_m' => (float) $data['elevation_m'], 'rules' => RulesCodec::write(new HouseRules)]);
 
-            return Person::query()->create(['name' => $data['name'], 'login' => $data['login'], 'password' => $data['password'], 'role' => 'lead', 'units' => 'metric']);
+            return Person::query()->create(['name' => $data['name'], 'login' => $data['login'], 'password' => $data['password'], 'role' => Role::Lead, 'units' => 'metric']);
         });
         Auth::login($lead);
 

@@ -4,20 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Models\Job;
+use App\Floor\FloorPage;
+use Illuminate\Http\Request;
 use Illuminate\View\View;
 
 /** All open jobs by when hands are needed next. */
-final class FloorController
+final class FloorController extends Controller
 {
-    public function __invoke(): View
+    public function __invoke(Request $request): View
     {
-        $now = now()->getTimestamp();
-        $jobs = Job::query()->open()->select(['jobs.id', 'jobs.summary', 'jobs.reason', 'jobs.created_at', 'vehicles.plate', 'vehicles.name'])
-            ->join('vehicles', 'vehicles.id', '=', 'jobs.vehicle_id')->orderByDesc('jobs.id')->limit(200)->get()
-            ->sortBy(fn (Job $job) => $job->summary['clock']['until'] ?? 0);
-        [$waiting, $hands] = $jobs->partition(fn (Job $job) => ($job->summary['clock']['until'] ?? 0) > $now);
-
-        return view('floor', ['waiting' => $waiting, 'hands' => $hands, 'now' => $now]);
+        return view('floor', ['page' => FloorPage::read(self::person($request)->units)]);
     }
 }

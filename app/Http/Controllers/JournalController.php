@@ -14,7 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 
 /** What every write to a job's journal shares: the key that makes a repeated send count once, and the way back. */
-abstract class JournalController
+abstract class JournalController extends Controller
 {
     /** Entries that waited on a tablet without connection are taken as of when they were made, up to this long ago. */
     private const LONGEST_WAIT_S = 12 * 3600;
@@ -25,22 +25,16 @@ abstract class JournalController
         $key = self::text($request, 'key');
         $age = max(0, min(self::LONGEST_WAIT_S, (int) self::text($request, 'age')));
         try {
-            $write(new Recorder($job, $request->user(), $key === '' ? (string) Str::uuid() : $key, $age));
+            $write(new Recorder($job, self::person($request), $key === '' ? (string) Str::uuid() : $key, $age));
         } catch (InvalidFields $invalid) {
             return self::to($request, back()->withInput()->withErrors($invalid->byField()));
         } catch (InvalidField $invalid) {
             return self::to($request, back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
         }
         $step = self::text($request, 'step');
+        $stay = $step !== '' && $request->input('stay') === '1';
 
-        return self::to($request, redirect("/jobs/{$job->id}".($step !== '' && $request->input('stay') === '1' ? '?step='.urlencode($step) : '')));
-    }
-
-    protected static function text(Request $request, string $name): string
-    {
-        $value = $request->input($name);
-
-        return is_string($value) ? $value : '';
+        return self::to($request, redirect("/jobs/{$job->id}".($stay ? '?step='.urlencode($step) : '')));
     }
 
     /** The page's script sends by itself and is told where to go on; a plain form is sent there. */

@@ -25,8 +25,13 @@ final class PhotoController extends JournalController
 
     public function show(Photo $photo, ?string $size = null): BinaryFileResponse
     {
-        abort_unless(is_file($photo->path($size === 'small')), 404);
+        $path = $photo->path($size === 'small');
+        abort_unless(is_file($path), 404);
 
-        return response()->file($photo->path($size === 'small'), ['Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Disposition' => 'inline; filename="photo.jpg"']);
+        return response()->file($path, [
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+            'Content-Disposition' => 'inline; filename="photo.jpg"',
+        ]);
     }
 }

@@ -8,27 +8,36 @@ use App\Floor\Projection;
 use App\Http\Requests\PlanRequest;
 use App\Models\Container;
 use App\Models\Job;
+use App\Models\LastVisit;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use App\Plan\Outcome;
+use App\Plan\PlanPage;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\DrainWorth;
+use Aqbel\Core\Plan\Format\ChoicesCodec;
+use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Stores\Shopping;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\HtmlString;
 use Illuminate\View\View;
 
 /** Choices on the left, the sequence and its numbers on the right; every change computes them again. */
-final class PlanController
+final class PlanController extends Controller
 {
     private const KEPT_S = 3600;
+
+    public function __construct(private readonly Planner $planner, private readonly StepCatalogue $kinds)
+    {
+    }
 
     public function create(PlanRequest $request): View|Response
     {
@@ -38,55 +47,56 @@ final class PlanController
             return view('plan.empty');
         }
         $circuit = $vehicle->load('circuit')->circuit->read();
-        $stores = Container::stores()->suiting($circuit->facts->base, $circuit->facts->inhibitor);
-        $input = $request->planInput($circuit, Shop::here(), $stores->offers);
+        $stores = self::stores($circuit);
+        $choices = $request->choices($vehicle, $circuit, Shop::here(), $stores->offers);
         $before = $vehicle->lastVisit();
+        $units = self::person($request)->units;
         // Kept by everything it depends on: the same choices on the same circuit with the same stores look the same.
-        $key = sha1(serialize([$vehicle->circuit_id, $input->toArray(), $stores, $before['watch'] ?? [], $request->user()->units]));
-        $outcome = Cache::remember("outcome.{$key}", self::KEPT_S, fn () => $this->outcome($request, $circuit, $input, $stores, $before));
+        $key = sha1(serialize([$vehicle->circuit_id, ChoicesCodec::write($choices), $stores, $before->watch ?? [], $units]));
+        $outcome = Cache::remember("outcome.{$key}", self::KEPT_S, fn () => $this->outcome($request, $vehicle, $circuit, $choices, $stores, $before));
 
-        return $request->boolean('fragment') ? response($outcome) : view('plan.create', ['vehicles' => $vehicles, 'vehicle' => $vehicle, 'circuit' => $circuit, 'input' => $input, 'before' => $before, 'outcome' => new HtmlString($outcome)]);
+        return $request->boolean('fragment') ? response($outcome)
+            : view('plan.create', ['page' => new PlanPage($vehicles, $vehicle, $circuit, $choices, $before, $units, $this->planner->schools, $outcome)]);
     }
 
-    /**
-     * The sequence and its numbers as the page shows them.
-     *
-     * @param  ?array{job: Job, watch: list<string>, usage: array<string, float|bool>}  $before
-     */
-    private function outcome(PlanRequest $request, Circuit $circuit, Choices $input, Inventory $stores, ?array $before): string
-    {
-        $schools = Planner::schools($circuit, $input);
-        $plan = $schools[$input->school] ?? $schools[Choices::GRAVITY];
-        $tools = $input->jobKind === Choices::BLEED ? array_values(array_diff($input->tools, ['vacuum_filler'])) : $input->tools;
-        $comparison = Cache::remember('compare.'.sha1(serialize([$circuit, $input->drains, $tools, $input->bleeds, $input->elevationM, $input->rules->seaLevelVacuumInHg])), 24 * self::KEPT_S,
-            fn () => Comparison::of($circuit, $input->drains, $tools, $input->atmosphere(), seaLevelVacuumInHg: $input->rules->seaLevelVacuumInHg, bleeds: $input->bleedsOf($circuit)));
-
-        return view('plan.outcome', [
-            'circuit' => $circuit, 'input' => $input, 'schools' => array_keys($schools), 'comparison' => $comparison, 'plan' => $plan, 'before' => $before,
-            'worth' => DrainWorth::belowHeadspace($request->worth($circuit, $input), $plan->predicted['headspace_ml']),
-            'ways' => Shopping::ways($plan->mix($circuit), $stores->offers, $stores->shelf),
-        ])->render();
-    }
-
-    public function store(PlanRequest $request): RedirectResponse
+    public function store(PlanRequest $request, PlanCodec $codec, Projection $projection): RedirectResponse
     {
         $vehicle = Vehicle::query()->with('circuit')->findOrFail($request->integer('vehicle'));
         $circuit = $vehicle->circuit->read();
         try {
-            $plan = Planner::plan($circuit, $request->planInput($circuit, Shop::here(), Container::stores()->suiting($circuit->facts->base, $circuit->facts->inhibitor)->offers));
+            $plan = $this->planner->plan($circuit, $request->choices($vehicle, $circuit, Shop::here(), self::stores($circuit)->offers));
         } catch (InvalidField $invalid) {
             return redirect(PlanRequest::backTo($request->except($invalid->field)))->withInput()->withErrors([$invalid->field => $invalid->getMessage()]);
         }
-        $job = DB::transaction(function () use ($vehicle, $plan, $request): Job {
+        $job = DB::transaction(function () use ($vehicle, $plan, $request, $codec, $projection): Job {
             $job = Job::query()->create([
-                'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $request->user()->id,
-                'reason' => $request->reason(), 'plan' => $plan->toArray(),
+                'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => self::person($request)->id,
+                'kind' => $plan->choices->jobKind, 'plan' => $codec->write($plan),
             ]);
-            Projection::refresh($job);
+            $projection->refresh($job);
 
             return $job;
         });
 
         return redirect("/jobs/{$job->id}");
+    }
+
+    /** The sequence and its numbers as the page shows them. */
+    private function outcome(PlanRequest $request, Vehicle $vehicle, Circuit $circuit, Choices $choices, Inventory $stores, ?LastVisit $before): string
+    {
+        $on = $this->planner->groundwork($circuit, $choices);
+        $plan = $this->planner->nearest($on);
+        $worth = DrainWorth::belowHeadspace($request->worth($vehicle, $circuit, $choices), $plan->headspaceMl());
+        $ways = Shopping::ways($plan->mix($circuit), $stores->offers, $stores->shelf);
+
+        return view('plan.outcome', [
+            'outcome' => new Outcome($circuit, $plan, Comparison::of($this->planner, $on), $worth, $ways, $before, self::person($request)->units, $this->planner, $this->kinds),
+        ])->render();
+    }
+
+    /** What of the shop's stores may go into this circuit. */
+    private static function stores(Circuit $circuit): Inventory
+    {
+        return Container::stores()->suiting($circuit->facts->base, $circuit->facts->inhibitor);
     }
 }

@@ -5,26 +5,35 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Job;
+use App\Models\Shop;
+use App\Record\RecordSheet;
+use Aqbel\Core\Steps\StepCatalogue;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 
 /** Finished jobs, and the record of any job as a printable sheet. */
-final class RecordController
+final class RecordController extends Controller
 {
+    private const MOST = 50;
+
+    private const LONGEST_SEARCH = 60;
+
     public function index(Request $request): View
     {
-        $search = is_string($request->query('q')) ? mb_substr(trim($request->query('q')), 0, 60) : '';
+        $search = is_string($request->query('q')) ? mb_substr(trim($request->query('q')), 0, self::LONGEST_SEARCH) : '';
+        $found = fn (Builder $vehicle) => $vehicle->whereLike('plate', "%{$search}%")->orWhereLike('name', "%{$search}%");
         $jobs = Job::query()->with(['vehicle', 'planner'])->whereNotNull('signed_at')
-            ->when($search !== '', fn ($query) => $query->whereHas('vehicle', fn ($q) => $q->whereLike('plate', "%{$search}%")->orWhereLike('name', "%{$search}%")))
-            ->orderByDesc('signed_at')->select(['id', 'vehicle_id', 'planned_by', 'reason', 'signed_at', 'created_at'])->limit(50)->get();
+            ->when($search !== '', fn (Builder $query) => $query->whereHas('vehicle', $found))
+            ->orderByDesc('signed_at')->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'created_at'])->limit(self::MOST)->get();
 
         return view('records', ['jobs' => $jobs, 'search' => $search]);
     }
 
-    public function show(Request $request, Job $job): View
+    public function show(Request $request, Job $job, StepCatalogue $kinds): View
     {
         $job->loadMissing(['vehicle', 'circuit', 'planner']);
 
-        return view('record', ['job' => $job, 'state' => $job->state(), 'units' => $request->user()->units, 'now' => now()->getTimestamp()]);
+        return view('record', ['sheet' => new RecordSheet($job, Shop::here(), $job->state(), self::person($request)->units, $kinds, now()->getTimestamp())]);
     }
 }

@@ -8,8 +8,9 @@ use App\Journal\FormOf;
 use App\Journal\Recorder;
 use App\Models\Container;
 use App\Models\Job;
+use App\Run\CorrectionPage;
+use App\Run\RunPage;
 use Aqbel\Core\Steps\StepCatalogue;
-use Aqbel\Core\Stores\Inventory;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,51 +19,57 @@ use Illuminate\View\View;
 /** The run: one step in hand, what may be entered, what it means. */
 final class RunController extends JournalController
 {
-    public function show(Request $request, Job $job): View|RedirectResponse
+    public function show(Request $request, Job $job, StepCatalogue $kinds): View|RedirectResponse
     {
         if ($job->signed_at !== null) {
             return redirect("/jobs/{$job->id}/record");
         }
         $job->loadMissing(['vehicle', 'circuit']);
         $state = $job->state();
-        $inHand = $state->stepInHand();
         $asked = $request->query('step');
-        $step = is_string($asked) && isset($state->steps[$asked]) ? $state->steps[$asked] : $inHand;
-        $now = now()->getTimestamp();
+        $step = is_string($asked) && isset($state->steps[$asked]) ? $state->steps[$asked] : $state->stepInHand();
+        if ($step === null) {
+            return redirect("/jobs/{$job->id}/record");
+        }
+        $failed = $request->old('form');
 
         return view('run.show', [
-            'job' => $job, 'state' => $state, 'step' => $step, 'kind' => StepCatalogue::of($step), 'at' => (isset($state->closed[$step->id]) ? $state->asAt($step) : $state)->at($step, $now, $request->user()->units, StepCatalogue::of($step)->usesShelf() ? Container::stores() : new Inventory),
-            'inHand' => $inHand, 'now' => $now, 'units' => $request->user()->units, 'ledger' => $state->ledger(),
-            'ahead' => ! isset($state->closed[$step->id]) && $state->openBefore($step) !== [],
+            'page' => new RunPage($job, $state, $step, self::person($request)->units, $kinds, now()->getTimestamp(), is_string($failed) ? $failed : ''),
         ]);
     }
 
     public function record(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->record(
-            self::text($request, 'step'), self::text($request, 'form'), is_array($request->input('fields')) ? $request->input('fields') : [],
+            self::text($request, 'step'), self::text($request, 'form'), self::fields($request),
         ));
     }
 
     public function acknowledge(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge(self::text($request, 'step'), self::text($request, 'hazard')));
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge(
+            self::text($request, 'step'), self::text($request, 'hazard'),
+        ));
     }
 
     public function finish(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->finish(self::text($request, 'step'), self::text($request, 'reason')));
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->finish(
+            self::text($request, 'step'), self::text($request, 'reason'),
+        ));
     }
 
-    public function edit(Request $request, Job $job, int $seq): View
+    public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View
     {
         $job->loadMissing('vehicle');
+        $units = self::person($request)->units;
         $state = $job->state();
         foreach ($state->entries as $entry) {
-            if ($entry->seq === $seq && isset($state->steps[$entry->step])) {
-                $at = $state->at($state->steps[$entry->step], now()->getTimestamp(), $request->user()->units, Container::stores($job, $seq));
+            $step = $state->steps[$entry->step] ?? null;
+            if ($entry->seq === $seq && $step !== null) {
+                $at = $state->at($step, now()->getTimestamp(), $units, Container::stores($job, $seq));
 
-                return view('run.correct', ['job' => $job, 'entry' => $entry, 'form' => FormOf::entry($at, $entry), 'units' => $request->user()->units, 'title' => StepCatalogue::of($at->step)->title($at)]);
+                return view('run.correct', ['page' => new CorrectionPage($job, $entry, FormOf::entry($at, $entry), $kinds->of($step)->title($at), $units)]);
             }
         }
         abort(404);
@@ -72,6 +79,6 @@ final class RunController extends JournalController
     {
         return $this->attempt($request, $job, fn (Recorder $recorder) => $request->input('take_back') === '1'
             ? $recorder->withdraw($seq, self::text($request, 'reason'))
-            : $recorder->correct($seq, is_array($request->input('fields')) ? $request->input('fields') : [], self::text($request, 'reason')));
+            : $recorder->correct($seq, self::fields($request), self::text($request, 'reason')));
     }
 }

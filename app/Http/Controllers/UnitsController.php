@@ -9,11 +9,11 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
 /** Which units this person reads. */
-final class UnitsController
+final class UnitsController extends Controller
 {
     public function __invoke(Request $request): RedirectResponse
     {
-        $person = $request->user();
+        $person = self::person($request);
         $person->units = $person->units === UnitSystem::Metric ? UnitSystem::UsCustomary : UnitSystem::Metric;
         $person->save();
 

@@ -6,16 +6,24 @@ namespace App\Http\Requests;
 
 use App\Models\Job;
 use App\Models\Shop;
+use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\DrainWorth;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Schools;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\Usage;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
@@ -24,36 +32,46 @@ use Illuminate\Support\Facades\Cache;
 /** What is chosen on the Plan page. Ports and parts must belong to the vehicle's own circuit. */
 final class PlanRequest extends FormRequest
 {
-    public const JOBS = ['repair' => 'Repair', 'change' => 'Coolant change', 'lost' => 'Coolant lost', 'bleed' => 'Bleed only'];
-
-    public const COMPLAINTS = ['none' => 'None', 'overheats' => 'Overheats', 'heater_cold' => 'Heater cold', 'gurgling' => 'Gurgling', 'fan' => 'Fan early or long', 'alarm' => 'Low-level alarm', 'falling' => 'Level falling'];
-
-    private const STOCKS = ['concentrate' => 'Concentrate and water', 'premix' => 'Premix'];
-
     /** Below this the inhibitor is too thin, whatever the frost asks for (common practice, no source). */
     private const LEAST_GLYCOL = 0.40;
 
+    /** Above this more glycol is not better (common practice, no source). */
     private const MOST_GLYCOL = 0.60;
 
-    /** @return array<string, array{string, array<string, string>}> label and choices by field */
-    public static function choices(): array
-    {
-        return [
-            'kind' => ['Job', self::JOBS], 'complaint' => ['Complaint', self::COMPLAINTS],
-            'content' => ['In it now', array_combine(array_column(Compatibility::cases(), 'value'), array_map(fn (Compatibility $c) => $c->label(), Compatibility::cases()))],
-            'school' => ['School', ['gravity' => 'Gravity with bleed points', 'vacuum' => 'Vacuum fill']], 'stock' => ['Poured', self::STOCKS],
-        ];
-    }
+    /** A frost asked for within so much of the strongest mixture's is that one's, K. */
+    private const FROST_SLACK_K = 0.5;
+
+    /** Premix where the price list has none. */
+    private const USUAL_PREMIX = 0.5;
+
+    private const STEPPERS = ['lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours'];
+
+    private const KEPT_S = 86400;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
+        $one = fn (array $cases): array => ['nullable', 'in:'.implode(',', array_column($cases, 'value'))];
+        $ports = ['string', 'max:40'];
+
         return [
             'vehicle' => $this->isMethod('POST') ? ['required', 'integer', 'exists:vehicles,id', self::notOpenAlready(...)] : ['nullable', 'integer'],
-            ...array_map(fn (array $choice) => ['nullable', 'in:'.implode(',', array_keys($choice[1]))], self::choices()),
-            'opened' => ['nullable', 'array', 'max:40'], 'opened.*' => ['string', 'max:400'], 'drains' => ['nullable', 'array', 'max:20'], 'drains.*' => ['string', 'max:40'], 'bleeds' => ['nullable', 'array', 'max:20'], 'bleeds.*' => ['string', 'max:40'], 'tools' => ['nullable', 'array', 'max:10'], 'tools.*' => ['in:'.implode(',', array_keys(Choices::TOOLS))],
-            ...array_fill_keys(['lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours'], ['nullable', 'string', 'max:40']),
-            'last_month' => ['nullable', 'date_format:Y-m', 'before_or_equal:now'], 'drains_auto' => ['nullable', 'in:0,1'],
+            'kind' => $one(JobKind::cases()),
+            'complaint' => $one(Complaint::cases()),
+            'content' => $one(Compatibility::cases()),
+            'school' => ['nullable', 'string', 'max:80'],
+            'stock' => ['nullable', 'in:concentrate,premix'],
+            'opened' => ['nullable', 'array', 'max:40'],
+            'opened.*' => ['string', 'max:400'],
+            'drains' => ['nullable', 'array', 'max:20'],
+            'drains.*' => $ports,
+            'bleeds' => ['nullable', 'array', 'max:20'],
+            'bleeds.*' => $ports,
+            'tools' => ['nullable', 'array', 'max:10'],
+            'tools.*' => ['in:'.implode(',', array_column(Tool::cases(), 'value'))],
+            ...array_fill_keys(self::STEPPERS, ['nullable', 'string', 'max:40']),
+            'last_month' => ['nullable', 'date_format:Y-m', 'before_or_equal:now'],
+            'drains_auto' => ['nullable', 'in:0,1'],
         ];
     }
 
@@ -69,7 +87,13 @@ final class PlanRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['*.in' => 'This choice is not one the page offers. Choose again.', 'last_month.*' => 'Enter year and month as 2024-05, not in the future.', 'vehicle.required' => 'Choose the vehicle.', 'vehicle.exists' => 'Choose one of the vehicles listed.', 'vehicle.integer' => 'Choose one of the vehicles listed.'];
+        return [
+            '*.in' => 'This choice is not one the page offers. Choose again.',
+            'last_month.*' => 'Enter year and month as 2024-05, not in the future.',
+            'vehicle.required' => 'Choose the vehicle.',
+            'vehicle.exists' => 'Choose one of the vehicles listed.',
+            'vehicle.integer' => 'Choose one of the vehicles listed.',
+        ];
     }
 
     protected function getRedirectUrl(): string
@@ -82,7 +106,7 @@ final class PlanRequest extends FormRequest
     /**
      * The Plan page with everything that was chosen and could be used.
      *
-     * @param  array<string, mixed>  $chosen
+     * @param  array<mixed>  $chosen
      */
     public static function backTo(array $chosen): string
     {
@@ -94,90 +118,93 @@ final class PlanRequest extends FormRequest
      *
      * @throws InvalidField
      */
-    public function planInput(Circuit $circuit, Shop $shop, array $offers = []): Choices
+    public function choices(Vehicle $vehicle, Circuit $circuit, Shop $shop, array $offers = []): Choices
     {
         $chosen = $this->has('chosen') || $this->isMethod('POST');
         $tools = $chosen && $this->has('tools_chosen');
-        $known = fn (string $list, array $ids): array => array_values(array_intersect($ids, $this->array($list)));
         $frost = $this->number(Field::temperature('frost', 'Frost protection', false, -60, 0), null);
-        $input = new Choices(
-            jobKind: $this->string('kind', Choices::REPAIR)->toString(),
-            complaint: $this->string('complaint', 'none')->toString(),
-            school: $this->string('school', Choices::GRAVITY)->toString(),
+        $target = Field::fraction('target', 'Glycol wanted', 0.0, self::MOST_GLYCOL);
+        $choices = new Choices(
+            jobKind: JobKind::from($this->string('kind', JobKind::Repair->value)->toString()),
+            complaint: Complaint::from($this->string('complaint', Complaint::None->value)->toString()),
+            school: $this->string('school', self::usualSchool($circuit))->toString(),
             opened: $chosen ? array_values(array_intersect(array_keys($circuit->passages), explode(',', implode(',', $this->array('opened'))))) : [],
-            drains: $known('drains', array_map(fn ($port) => $port->id, $circuit->portsOf('drain'))),
+            drains: array_values(array_intersect($circuit->portIds(PortKind::Drain), $this->array('drains'))),
             elevationM: $shop->elevation_m,
             noseLiftMm: (float) $this->number(Field::length('lift', 'Nose raised', 0, 600), 0.0),
-            targetFraction: $frost === null ? (float) $this->number(self::targetField(), $circuit->facts->targetFraction) : self::glycolFor($circuit, $frost),
+            targetFraction: $frost === null ? (float) $this->number($target, $circuit->facts->targetFraction) : self::glycolFor($circuit, $frost),
             cureMinutes: (float) $this->number(Field::duration('cure', 'Sealant cures', Unit::Minute, 172800), 0.0) / 60.0,
             rules: $shop->houseRules(),
-            tools: $tools ? array_values($this->array('tools')) : array_keys(Choices::TOOLS),
+            tools: $tools ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools')))) : null,
             headMm: (float) $this->number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
-            bleeds: $tools ? $known('bleeds', array_map(fn ($port) => $port->id, $circuit->portsOf('bleed'))) : null,
-            content: $this->string('content', Compatibility::AsManual->value)->toString(),
-            stockFraction: $this->string('stock')->toString() === 'premix' ? self::premixOf($offers) : 1.0,
+            bleeds: $tools ? array_values(array_intersect($circuit->portIds(PortKind::Bleed), $this->array('bleeds'))) : null,
+            content: Compatibility::from($this->string('content', Compatibility::AsManual->value)->toString()),
+            stockFraction: $this->string('stock')->toString() === Liquid::Premix->value ? self::premixOf($offers) : 1.0,
             frostC: $frost,
             usage: $this->usage(),
         );
 
         return match (true) {
-            $input->jobKind === Choices::BLEED => $input->draining([]),
-            ! $chosen || $this->boolean('drains_auto') => $input->draining(DrainWorth::recommended($this->worth($circuit, $input))),
-            default => $input,
+            $choices->jobKind === JobKind::Bleed => $choices->draining([]),
+            ! $chosen || $this->boolean('drains_auto') => $choices->draining(DrainWorth::recommended($this->worth($vehicle, $circuit, $choices))),
+            default => $choices,
         };
     }
 
     /** @return list<DrainWorth> */
-    public function worth(Circuit $circuit, Choices $input): array
+    public function worth(Vehicle $vehicle, Circuit $circuit, Choices $choices): array
     {
-        $by = [$input->opened, $input->wantsAllOut(), $input->noseLiftMm];
+        $by = [$choices->opened, $choices->wantsAllOut(), $choices->noseLiftMm];
+        $key = 'worth.'.$vehicle->circuit_id.'.'.sha1((string) json_encode($by));
 
-        return Cache::remember('worth.'.sha1(serialize([$circuit, $by])), 86400, fn () => DrainWorth::of($circuit, ...$by));
+        return Cache::remember($key, self::KEPT_S, fn () => DrainWorth::of($circuit, ...$by));
+    }
+
+    /** The first that can be run. */
+    public static function usualSchool(Circuit $circuit): string
+    {
+        return app(Schools::class)->for($circuit)[0]->id();
     }
 
     /** Glycol share for a frost, within what the inhibitor and the heat allow. */
     private static function glycolFor(Circuit $circuit, float $frostC): float
     {
         $most = (new Mixture($circuit->facts->base, self::MOST_GLYCOL))->freezePoint()->degC();
-        if ($frostC < $most - 0.5) {
+        if ($frostC < $most - self::FROST_SLACK_K) {
             throw new InvalidField('frost', sprintf('60 %% protects to %.0f °C, and more glycol is not better: it freezes earlier again. Enter no colder than that.', $most));
         }
+        $share = Mixture::freezingAt($circuit->facts->base, Temperature::celsius($frostC))->volumeFraction;
 
-        return min(self::MOST_GLYCOL, max(self::LEAST_GLYCOL, ceil(Mixture::freezingAt($circuit->facts->base, Temperature::celsius($frostC))->volumeFraction * 100.0) / 100.0));
+        return min(self::MOST_GLYCOL, max(self::LEAST_GLYCOL, ceil($share * 100.0) / 100.0));
     }
 
     /** @param  list<Offer>  $offers */
     private static function premixOf(array $offers): float
     {
         foreach ($offers as $offer) {
-            if ($offer->kind === Offer::PREMIX) {
+            if ($offer->liquid === Liquid::Premix) {
                 return $offer->fraction;
             }
         }
 
-        return 0.5;
+        return self::USUAL_PREMIX;
     }
 
-    /** @return array<string, float|bool|null> */
-    private function usage(): array
+    private function usage(): Usage
     {
         $road = fn (string $name): ?float => ($mm = $this->number($this->roadField($name), null)) === null ? null : $mm / 1.0e6;
         $hours = fn (string $name): ?float => ($seconds = $this->number(self::hoursField($name), null)) === null ? null : $seconds / 3600.0;
         [$odometer, $ran] = [$road('odometer'), $hours('hours')];
         $since = fn (?float $now, ?float $then): ?float => $now === null || $then === null ? null : max(0.0, $now - $then);
         $month = $this->string('last_month')->toString();
+        $months = $month === '' ? null : (float) Carbon::createFromFormat('!Y-m', $month)?->diffInMonths(now()->startOfMonth());
 
-        return array_filter([
-            'odometer_km' => $odometer, 'hours' => $ran,
-            'since_km' => $since($odometer, $road('last_odometer')), 'since_hours' => $since($ran, $hours('last_hours')),
-            'since_months' => $month === '' ? null : Carbon::createFromFormat('!Y-m', $month)->diffInMonths(now()->startOfMonth()),
-            'first' => $this->boolean('first_fill'),
-        ], fn (mixed $value) => $value !== null && $value !== false);
+        return new Usage($odometer, $ran, $since($odometer, $road('last_odometer')), $months, $since($ran, $hours('last_hours')), $this->boolean('first_fill'));
     }
 
-    public function roadField(string $name): Field
+    private function roadField(string $name): Field
     {
-        return Field::length($name, 'Distance', 0, 5.0e12, false)->in($this->user()->units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre);
+        return Field::length($name, 'Distance', 0, 5.0e12, false)->in($this->units() === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre);
     }
 
     private static function hoursField(string $name): Field
@@ -189,16 +216,11 @@ final class PlanRequest extends FormRequest
     {
         $text = $this->string($field->name)->toString();
 
-        return $text === '' ? $default : (float) $field->read($text, $this->user()->units)[0];
+        return $text === '' ? $default : (float) $field->read($text, $this->units())[0];
     }
 
-    public function reason(): string
+    private function units(): UnitSystem
     {
-        return self::JOBS[$this->string('kind', 'repair')->toString()];
-    }
-
-    private static function targetField(): Field
-    {
-        return Field::fraction('target', 'Glycol wanted', 0.0, 0.6);
+        return $this->user()?->units ?? UnitSystem::Metric;
     }
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\CloseUp;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -32,28 +30,32 @@ final class Cure extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Start the clock when the joint is bolted up. The tube’s own time outranks the one planned.', 'Closing up and mixing go on meanwhile; vacuum and pressure wait until the clock is over.'];
+        return [
+            'Start the clock when the joint is bolted up. The tube’s own time outranks the one planned.',
+            'Closing up and mixing go on meanwhile; vacuum and pressure wait until the clock is over.',
+        ];
     }
 
     public function forms(Situation $at): array
     {
-        return $at->has('started') ? [] : [new Form('started', 'Joint is bolted up')];
+        return $at->has('started') ? [] : $this->everyForm($at);
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [new Form('started', 'Joint is bolted up')];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('started') ? [] : [Obstacle::missing('Start the cure clock.')];
+        return $at->has('started') ? [] : [Obstacle::missing('not_started', 'Start the cure clock.')];
     }
 
     public function clock(Situation $at): ?Clock
     {
         $started = $at->last('started');
+        $seconds = (int) (60.0 * (float) $at->step->params->number('minutes'));
 
-        return $started === null ? null : new Clock('Sealant cures', $started->at, $started->at + (int) ((float) $at->param('minutes') * 60));
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 1.0;
+        return $started === null ? null : new Clock('Sealant cures', $started->at, $started->at + $seconds);
     }
 }

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\CloseUp;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepKind;
@@ -42,12 +43,13 @@ final class Cured extends StepKind
     public function obstacles(Situation $at): array
     {
         $clock = $this->clock($at);
+        if ($clock === null) {
+            return [Obstacle::missing('not_started', 'The cure clock was never started.')];
+        }
+        $minutes = (int) ceil(($clock->until - $at->now) / 60);
 
-        return match (true) {
-            $clock === null => [Obstacle::missing('The cure clock was never started.')],
-            ! $clock->over($at->now) => [Obstacle::missing('The cure time is not over: no vacuum and no pressure for another '.(int) ceil(($clock->until - $at->now) / 60).' min.')],
-            default => [],
-        };
+        return $clock->over($at->now) ? []
+            : [Obstacle::missing('not_cured', "The cure time is not over: no vacuum and no pressure for another {$minutes} min.")];
     }
 
     public function clock(Situation $at): ?Clock
@@ -57,14 +59,9 @@ final class Cured extends StepKind
         return $cure === null ? null : (new Cure)->clock($at->seenFrom($cure));
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    /** What is left of the cure after closing up and mixing. */
+    public function labour(Step $step, Choices $choices): Minutes
     {
-        return 0.0;
-    }
-
-    /** What is left of the cure after closing up and mixing, roughly. */
-    public function waitingMinutes(Step $step, Choices $input): float
-    {
-        return max(0.0, $input->cureMinutes - 20.0);
+        return new Minutes(parent::labour($step, $choices)->hands, $choices->rules->labour->leftOfCure($choices->cureMinutes));
     }
 }

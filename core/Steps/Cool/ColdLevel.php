@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Cool;
 
+use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Heat\TopUpSeries;
-use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\HeatRound;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Saying\Field;
@@ -19,10 +20,12 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Mix\MixCoolant;
 use Aqbel\Core\Steps\RunHot\HeatCycle;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Steps\TopUp;
+use Aqbel\Core\Values;
 
 /** Stage 9: the neck opened cold, the level read and topped up, and the verdict on another heat cycle. */
 final class ColdLevel extends StepKind
@@ -32,9 +35,14 @@ final class ColdLevel extends StepKind
         return 'cold_level';
     }
 
+    protected function doing(): array
+    {
+        return [Does::OpensNeck, Does::MovesCoolant];
+    }
+
     public function title(Situation $at): string
     {
-        return $at->param('round') === null ? 'Cold level after the drive' : 'Cold level, cycle '.$at->param('round');
+        return $this->round($at) === null ? 'Cold level after the drive' : 'Cold level, cycle '.$this->round($at);
     }
 
     public function why(Situation $at): string
@@ -47,7 +55,9 @@ final class ColdLevel extends StepKind
         return [
             'Level ground. Rag over the cap, to the first hiss, stop, wait, go on.',
             'Read the level against '.$at->facts()->coldLevel.', top up to it, read the jug.',
-            $at->facts()->neck === 'pressurised_tank' ? 'Never above the mark in a pressure tank: draw the excess off.' : 'Recovery bottle to its cold mark, hose under the surface.',
+            $at->facts()->neck === NeckType::PressurisedTank
+                ? 'Never above the mark in a pressure tank: draw the excess off.'
+                : 'Recovery bottle to its cold mark, hose under the surface.',
         ];
     }
 
@@ -58,42 +68,45 @@ final class ColdLevel extends StepKind
 
     public function forms(Situation $at): array
     {
-        return $at->has('opened') ? [
-            new Form('topped', 'Record top-up', [...$this->vesselFields($at, 'volume', 'Topped up', 'Measuring jug, 0.1 L marks'), MixCoolant::liquidField($at)]),
-            new Form('level', 'Record level', [Field::choice('level', 'Level now', ['mark' => 'At the mark', 'below' => 'Below', 'above' => 'Above'], 'mark')], $at->has('topped')),
-        ] : [new Form('opened', 'Open the neck', [Field::temperature('ect', 'Coolant now')])];
+        return $at->has('opened') ? [$this->toppedForm($at), self::levelForm()->aside(! $at->has('topped'))] : [self::openedForm()];
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function admit(Situation $at, string $form, array $values): void
+    public function everyForm(Situation $at): array
     {
-        $safe = $at->rules()->safeTemperatureC;
-        if ($form === 'opened' && $this->wasSealed($at) && $values['ect'] > $safe) {
-            throw new InvalidField('ect', "Do not open it. The neck was sealed while warming and stands at {$at->degrees($values['ect'])}: it opens at {$at->degrees($safe)} or below. Wait and read again.");
+        return [self::openedForm(), $this->toppedForm($at), self::levelForm()];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        if ($form === 'opened') {
+            HotNeck::admitOpening($at, 'ect', (float) $values->number('ect'));
         }
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'topped' ? [] : [new Line('Topped up, cold', $entry->number('volume') ?? 0.0, $at->rules()->plusMinusMl($entry->text('vessel')), MixCoolant::liquidFraction($at, $entry))];
+        return $entry->form !== 'topped' ? []
+            : [new Line('Topped up, cold', $entry->number('volume') ?? 0.0, self::plusMinusMl($at, $entry), TopUp::fraction($at, $entry))];
     }
 
     public function obstacles(Situation $at): array
     {
-        $missing = [
-            $at->has('opened') ? null : ($this->wasSealed($at) ? Obstacle::never('Read the temperature and open the neck cold.') : Obstacle::missing('Read the temperature at the neck.')),
-            $at->has('topped') ? null : Obstacle::missing('Record the top-up, zero included.'),
-            $at->last('level')?->text('level') === 'mark' ? null : Obstacle::missing('Bring the level to the mark and record it.'),
-        ];
+        $notOpened = HotNeck::wasSealed($at)
+            ? Obstacle::never('not_opened_cold', 'Read the temperature and open the neck cold.')
+            : Obstacle::missing('not_opened', 'Read the temperature at the neck.');
 
-        return array_values(array_filter($missing));
+        return array_values(array_filter([
+            $at->has('opened') ? null : $notOpened,
+            $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Record the top-up, zero included.'),
+            $at->last('level')?->text('level') === 'mark' ? null : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
+        ]));
     }
 
     public function figure(Situation $at): Figure
     {
         $series = $this->topUps($at);
 
-        return new Figure('Topped up', $at->has('topped') ? $at->sum('topped', 'volume') : null, Unit::Millilitre, Figure::MEASURED,
+        return new Figure('Topped up', $at->has('topped') ? $at->sum('topped', 'volume') : null, Unit::Millilitre, Origin::Measured,
             count($series) > 1 ? $series[count($series) - 2]->mL() : null, 'the time before');
     }
 
@@ -103,53 +116,55 @@ final class ColdLevel extends StepKind
             return null;
         }
         $series = new TopUpSeries($this->topUps($at));
-        $heat = $this->cycle($at);
-        $unproven = $heat !== null && ! (new HeatCycle)->proven($heat) ? ' '.((new HeatCycle)->judge($heat)->reason ?? '') : '';
-        $last = $at->sum('topped', 'volume');
+        $unproven = $this->unproven($at);
+        $last = $at->say($at->sum('topped', 'volume'), Unit::Millilitre);
         if ($series->converging() === false && ! $series->settled()) {
-            return Verdict::stop('Not air', 'The top-ups do not shrink. Look for a leak, and test for combustion gas before any more cycles.');
+            return Verdict::stop('not_air', 'Not air', 'The top-ups do not shrink. Look for a leak, and test for combustion gas before any more cycles.');
         }
         if ($series->settled() && $unproven === '') {
-            return Verdict::pass('Settled', $at->say($last, Unit::Millilitre).' is reading error. No further cycle.');
+            return Verdict::pass('settled', 'Settled', "{$last} is reading error. No further cycle.");
         }
-        if ($at->param('round') === null) {
-            return Verdict::wait('Working out', $at->say($last, Unit::Millilitre).' after the drive: leftover air. One more look at the follow-up.');
+        if ($this->round($at) === null) {
+            return Verdict::wait('working_out', 'Working out', "{$last} after the drive: leftover air. One more look at the follow-up.");
         }
         $remaining = $series->remaining();
+        $so = $remaining === null ? "It took {$last}." : "Top-ups shrink; about {$at->say($remaining->mL(), Unit::Millilitre)} still to come.";
 
-        return Verdict::wait('Another cycle', ($remaining === null ? "It took {$at->say($last, Unit::Millilitre)}." : "Top-ups shrink; about {$at->say($remaining->mL(), Unit::Millilitre)} still to come.").$unproven.' Finish this step: the next heat cycle is added.');
+        return Verdict::wait('another_cycle', 'Another cycle', "{$so}{$unproven} Finish this step: the next heat cycle is added.");
     }
 
+    /** The next round, where none is planned any more. */
     public function orders(Situation $at): array
     {
-        $round = $at->param('round');
-        $judgement = $this->judge($at);
-        if ($round === null || $judgement === null || $judgement->passes()) {
-            return [];
-        }
+        $next = (int) $this->round($at) + 1;
+        $settled = $this->round($at) === null || ($this->judge($at)?->passes() ?? true);
 
-        return self::round((int) $round + 1);
+        return $settled || isset($at->job->steps["heat_cycle:{$next}"]) ? [] : HeatRound::steps($next);
     }
 
-    /**
-     * A heat cycle with its cool-down and cold level.
-     *
-     * @return list<Step>
-     */
-    public static function round(int $round): array
+    /** Rounds that were planned for air which has worked out. */
+    public function needless(Situation $at): array
     {
-        return [
-            new Step("heat_cycle:{$round}", 'heat_cycle', Stage::RunHot, ['round' => $round]),
-            new Step("cool_down:{$round}", 'cool_down', Stage::Cool),
-            new Step("cold_level:{$round}", 'cold_level', Stage::Cool, ['round' => $round]),
-        ];
+        $round = $this->round($at);
+        if ($round === null || $this->judge($at)?->passes() !== true) {
+            return [];
+        }
+        $later = array_filter($at->job->steps, fn (Step $step) => $step->params->whole('round') > $round);
+        $rounds = array_unique(array_map(fn (Step $step) => $step->params->whole('round'), $later));
+
+        return array_merge(...array_map(fn (int $n) => array_map(fn (Step $s) => $s->id, HeatRound::steps($n)), array_values($rounds)), ...[[]]);
+    }
+
+    private function round(Situation $at): ?int
+    {
+        return $at->step->params->has('round') ? $at->step->params->whole('round') : null;
     }
 
     /** @return list<Volume> of this and the cold levels before it */
     private function topUps(Situation $at): array
     {
         $series = [];
-        foreach ($at->job->stepsOf('cold_level') as $step) {
+        foreach ($at->job->stepsOf($this->name()) as $step) {
             if ($at->seenFrom($step)->has('topped')) {
                 $series[] = Volume::millilitres($at->seenFrom($step)->sum('topped', 'volume'));
             }
@@ -161,23 +176,35 @@ final class ColdLevel extends StepKind
         return $series;
     }
 
-    private function cycle(Situation $at): ?Situation
+    /** What the heat cycle before left to be shown, in words; empty where it showed all. */
+    private function unproven(Situation $at): string
     {
-        $cycle = $at->param('round') === null ? null : $at->job->before($at->step, 'heat_cycle');
+        $cycle = $this->round($at) === null ? null : $at->job->before($at->step, 'heat_cycle');
+        if ($cycle === null || ! $at->seenFrom($cycle)->has('reading')) {
+            return '';
+        }
+        $heat = new HeatCycle;
 
-        return $cycle === null || ! $at->seenFrom($cycle)->has('reading') ? null : $at->seenFrom($cycle);
+        return $heat->proven($at->seenFrom($cycle)) ? '' : ' '.($heat->judge($at->seenFrom($cycle))->reason ?? '');
     }
 
-    /** Driven vehicles come back sealed; a cycle says how its neck stood. */
-    private function wasSealed(Situation $at): bool
+    private static function openedForm(): Form
     {
-        $cycle = $at->job->before($at->step, 'heat_cycle');
-
-        return $at->param('round') === null || $cycle === null || (new HeatCycle)->neck($at->seenFrom($cycle)) === 'sealed';
+        return new Form('opened', 'Open the neck', [Field::temperature('ect', 'Coolant now')]);
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    private function toppedForm(Situation $at): Form
     {
-        return 4.0;
+        return new Form('topped', 'Record top-up', [
+            ...$this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure),
+            TopUp::liquidField($at),
+        ]);
+    }
+
+    private static function levelForm(): Form
+    {
+        $levels = ['mark' => 'At the mark', 'below' => 'Below', 'above' => 'Above'];
+
+        return new Form('level', 'Record level', [Field::choice('level', 'Level now', $levels, 'mark')]);
     }
 }

@@ -5,26 +5,37 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Cool;
 
 use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Heat\Reading;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stages 1 and 9: waiting until the circuit may be opened. A neck sealed while warming stays shut until then, whatever the reason. */
 final class CoolDownWait extends StepKind
 {
-    private const RESTED_HOURS = 2.0;
+    /** Standing so long, an engine may be opened without a reading (common practice, no source). */
+    private const RESTED_S = 2.0 * 3600.0;
+
+    private const LONGEST_REST_S = 3600.0 * 24 * 400;
+
+    /** An entry may be written down a minute after the hours it speaks of. */
+    private const SLACK_S = 60;
 
     public function name(): string
     {
@@ -33,12 +44,12 @@ final class CoolDownWait extends StepKind
 
     public function title(Situation $at): string
     {
-        return $at->step->stage === Stage::MakeSafe ? 'Is it cold?' : 'Cool down';
+        return $this->beforeTheWork($at->step) ? 'Is it cold?' : 'Cool down';
     }
 
     public function why(Situation $at): string
     {
-        return $at->step->stage === Stage::MakeSafe
+        return $this->beforeTheWork($at->step)
             ? 'A warm circuit is under pressure and scalds when the cap moves.'
             : 'Cooling draws coolant in where the air was. Opened warm, the level lies and the neck scalds.';
     }
@@ -66,37 +77,38 @@ final class CoolDownWait extends StepKind
                 Field::temperature('ect', 'Coolant'),
                 Field::temperature('air', 'Air', true, -40, 55),
             ], note: $air === null ? '' : 'Air was '.$at->degrees($air).' last time.'),
-            new Form('rested', 'It stood long enough', [Field::duration('since', 'Hours since it last ran', \Aqbel\Core\Quantity\Unit::Hour, 3600.0 * 24 * 400)], false),
+            new Form('rested', 'It stood long enough', [
+                Field::duration('since', 'Hours since it last ran', Unit::Hour, self::LONGEST_REST_S),
+            ], false),
         ];
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function admit(Situation $at, string $form, array $values): void
+    public function admit(Situation $at, string $form, Values $values): void
     {
         $ran = $at->job->lastRan();
-        if ($form === 'rested' && $ran !== null && $values['since'] > $at->now - $ran + 60) {
-            throw new InvalidField('since', 'The journal has the engine running '.max(1, intdiv($at->now - $ran, 60)).' min ago, so it cannot have stood that long. Read the temperature instead, or wait.');
+        if ($form === 'rested' && $ran !== null && $values->number('since') > $at->now - $ran + self::SLACK_S) {
+            $minutes = max(1, intdiv($at->now - $ran, 60));
+            throw new InvalidField('since', "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the temperature instead, or wait.");
         }
     }
 
     public function obstacles(Situation $at): array
     {
-        $safe = $at->rules()->safeTemperatureC;
-        $rested = $at->last('rested')?->number('since');
         $ect = $at->last('reading')?->number('ect');
-        if ($ect !== null && $ect > $safe) {
+        if ($ect !== null && ! HotNeck::mayBeOpened($at, $ect)) {
             $clock = $this->clock($at);
             $when = $clock === null ? '' : ' About '.max(1, (int) ceil(($clock->until - $at->now) / 60)).' min to go.';
 
-            return [Obstacle::never("At {$at->degrees($ect)} the neck stays shut: it opens at {$at->degrees($safe)} or below.{$when}")];
+            return [Obstacle::never('too_hot', "At {$at->degrees($ect)} the neck stays shut: it opens at {$at->degrees(HotNeck::safeC($at))} or below.{$when}")];
         }
-        if ($ect !== null || ($rested !== null && $rested >= self::RESTED_HOURS * 3600.0)) {
+        $rested = $at->last('rested')?->number('since');
+        if ($ect !== null || ($rested !== null && $rested >= self::RESTED_S)) {
             return [];
         }
 
         return [$rested === null
-            ? Obstacle::never('Read the coolant temperature, or say how many hours it has stood.')
-            : Obstacle::never('Two hours standing is the least. Read the temperature instead, or wait.')];
+            ? Obstacle::never('no_reading', 'Read the coolant temperature, or say how many hours it has stood.')
+            : Obstacle::never('rested_too_short', 'Two hours standing is the least. Read the temperature instead, or wait.')];
     }
 
     public function clock(Situation $at): ?Clock
@@ -105,19 +117,17 @@ final class CoolDownWait extends StepKind
         if ($readings === []) {
             return null;
         }
-        $first = $readings[0];
         $last = $readings[count($readings) - 1];
         $points = [];
         foreach ($readings as $entry) {
-            $minute = ($entry->at - $first->at) / 60.0;
-            if ($points === [] || $minute > $points[count($points) - 1]['t_min']) {
-                $points[] = ['t_min' => $minute, 'temperature' => Temperature::celsius((float) $entry->number('ect'))];
+            $minute = ($entry->at - $readings[0]->at) / 60.0;
+            if ($points === [] || $minute > $points[count($points) - 1]->minute) {
+                $points[] = new Reading($minute, Temperature::celsius((float) $entry->number('ect')));
             }
         }
         try {
-            $safe = Temperature::celsius($at->rules()->safeTemperatureC);
             $air = Temperature::celsius((float) $last->number('air'));
-            $minutes = CoolDown::predict($air, $points, $safe)->minutesFromLast;
+            $minutes = CoolDown::predict($air, $points, Temperature::celsius(HotNeck::safeC($at)))->minutesFromLast;
         } catch (InvalidField) {
             return null;
         }
@@ -127,37 +137,38 @@ final class CoolDownWait extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Coolant', $at->last('reading')?->number('ect'), Dimension::Temperature, Figure::MEASURED, $at->rules()->safeTemperatureC, 'neck may be opened');
+        return new Figure('Coolant', $at->last('reading')?->number('ect'), Dimension::Temperature, Origin::Measured, HotNeck::safeC($at), 'neck may be opened');
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $last = $at->last('reading');
-        if ($last === null) {
+        $ect = $at->last('reading')?->number('ect');
+        if ($ect === null) {
             return null;
         }
-        $safe = $at->rules()->safeTemperatureC;
-        if ($last->number('ect') <= $safe) {
-            return Verdict::pass('Cold enough', "{$at->degrees((float) $last->number('ect'))} is at or below {$at->degrees($safe)}.");
+        if (HotNeck::mayBeOpened($at, $ect)) {
+            return Verdict::pass('cold', 'Cold enough', "{$at->degrees($ect)} is at or below {$at->degrees(HotNeck::safeC($at))}.");
         }
-        $clock = $this->clock($at);
-        if ($clock === null) {
-            return Verdict::wait('Not falling yet', 'The readings do not fall toward the air temperature. Check both and read again in ten minutes.');
+        if ($this->clock($at) === null) {
+            return Verdict::wait('not_falling', 'Not falling yet', 'The readings do not fall toward the air temperature. Check both and read again in ten minutes.');
         }
         $readings = count($at->entries('reading'));
 
-        return Verdict::wait('Too hot to open', $readings > 1
+        return Verdict::wait('too_hot', 'Too hot to open', $readings > 1
             ? "Newton’s cooling through your {$readings} readings: cold enough when the clock is over."
             : 'A typical engine with the hood open takes this long. A second reading makes it this one’s.');
     }
 
-    public function waitingMinutes(Step $step, Choices $input): float
+    /** Before the work it has stood already; only afterwards there is a wait to plan. */
+    public function labour(Step $step, Choices $choices): Minutes
     {
-        return $step->stage === Stage::MakeSafe ? 0.0 : 90.0;
+        $usual = parent::labour($step, $choices);
+
+        return $this->beforeTheWork($step) ? new Minutes($usual->hands) : $usual;
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    private function beforeTheWork(Step $step): bool
     {
-        return 2.0;
+        return $step->stage === Stage::MakeSafe;
     }
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Drain;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -34,7 +32,10 @@ final class JarTest extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Half a cup of the old and half a cup of the new in a clean jar. Shake, let it stand.', 'Gel, flakes or sludge: these two must never meet. Clear: they do not set, but the inhibitors may still use each other up.'];
+        return [
+            'Half a cup of the old and half a cup of the new in a clean jar. Shake, let it stand.',
+            'Gel, flakes or sludge: these two must never meet. Clear: they do not set, but the inhibitors may still use each other up.',
+        ];
     }
 
     public function hazards(Situation $at): array
@@ -44,26 +45,23 @@ final class JarTest extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('jar', 'Record jar', [Field::choice('jar', 'The jar shows', ['clear' => 'Clear', 'cloudy' => 'Cloudy', 'gel' => 'Gel or sludge'], 'clear')])];
+        $shows = ['clear' => 'Clear', 'cloudy' => 'Cloudy', 'gel' => 'Gel or sludge'];
+
+        return [new Form('jar', 'Record jar', [Field::choice('jar', 'The jar shows', $shows, 'clear')])];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('jar') ? [] : [Obstacle::missing('Record what the jar shows.')];
+        return $at->has('jar') ? [] : [Obstacle::missing('no_jar', 'Record what the jar shows.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
         return match ($at->last('jar')?->text('jar')) {
             null => null,
-            'clear' => Verdict::pass('They do not set', 'Rinse all the same: the old inhibitor is not known.'),
-            'cloudy' => Verdict::wait('They do not like each other', 'Rinse until it runs clear.'),
-            default => Verdict::stop('Never together', 'Rinse until next to nothing of the old one is left.'),
+            'clear' => Verdict::pass('clear', 'They do not set', 'Rinse all the same: the old inhibitor is not known.'),
+            'cloudy' => Verdict::wait('cloudy', 'They do not like each other', 'Rinse until it runs clear.'),
+            default => Verdict::stop('gel', 'Never together', 'Rinse until next to nothing of the old one is left.'),
         };
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 4.0;
     }
 }

@@ -9,13 +9,14 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Mixing\Compatibility;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 2: what the drained coolant tells. */
 final class Look extends StepKind
@@ -37,7 +38,10 @@ final class Look extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Let it stand a minute in a clean vessel against the light. Film on top, sludge below, colour of rust?', 'Colour alone tells neither base nor inhibitor family.'];
+        return [
+            'Let it stand a minute in a clean vessel against the light. Film on top, sludge below, colour of rust?',
+            'Colour alone tells neither base nor inhibitor family.',
+        ];
     }
 
     public function hazards(Situation $at): array
@@ -47,16 +51,18 @@ final class Look extends StepKind
 
     public function forms(Situation $at): array
     {
+        $looks = ['clean' => 'Clean', 'rusty' => 'Rusty or cloudy', 'oily' => 'Oily film', 'gel' => 'Gel or sludge', 'debris' => 'With debris'];
+
         return [new Form('seen', 'Record what it looks like', [
-            Field::choice('coolant', 'The coolant is', ['clean' => 'Clean', 'rusty' => 'Rusty or cloudy', 'oily' => 'Oily film', 'gel' => 'Gel or sludge', 'debris' => 'With debris'], 'clean'),
+            Field::choice('coolant', 'The coolant is', $looks, 'clean'),
             Field::choice('next', 'It goes', ['waste' => 'Into the waste drum', 'reuse' => 'Back in: nearly new, caught in a clean vessel'], 'waste'),
         ])];
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function admit(Situation $at, string $form, array $values): void
+    public function admit(Situation $at, string $form, Values $values): void
     {
-        if ($form === 'seen' && $values['next'] === 'reuse' && ($values['coolant'] !== 'clean' || $at->job->plan->input->compatibility() !== Compatibility::AsManual)) {
+        $fit = $values->text('coolant') === 'clean' && Plan::of($at)->choices->content === Compatibility::AsManual;
+        if ($form === 'seen' && $values->text('next') === 'reuse' && ! $fit) {
             throw new InvalidField('next', 'Only clean coolant of the family the manual names goes back in. This one is waste.');
         }
     }
@@ -68,22 +74,22 @@ final class Look extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('seen') ? [] : [Obstacle::missing('Record what the coolant looks like.')];
+        return $at->has('seen') ? [] : [Obstacle::missing('not_looked', 'Record what the coolant looks like.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        return match ($at->last('seen')?->text('coolant')) {
-            null => null,
-            'clean' => $at->last('seen')->text('next') === 'reuse' ? Verdict::pass('Clean, goes back in', 'Cover it, keep it clean. The mixture takes it into account.') : Verdict::pass('Clean', 'No rinse needed for its sake.'),
-            'oily' => Verdict::stop('Oil in the coolant', 'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new coolant before both.'),
-            'gel' => Verdict::stop('Two coolants met', 'Rinse until it runs clear, and fill with the family the manual names.'),
-            default => Verdict::wait('Dirty', 'Rinse until it runs clear.'),
-        };
-    }
+        $seen = $at->last('seen');
 
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 2.0;
+        return match ($seen?->text('coolant')) {
+            null => null,
+            'clean' => $seen->text('next') === 'reuse'
+                ? Verdict::pass('goes_back_in', 'Clean, goes back in', 'Cover it, keep it clean. The mixture takes it into account.')
+                : Verdict::pass('clean', 'Clean', 'No rinse needed for its sake.'),
+            'oily' => Verdict::stop('oily', 'Oil in the coolant',
+                'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new coolant before both.'),
+            'gel' => Verdict::stop('gel', 'Two coolants met', 'Rinse until it runs clear, and fill with the family the manual names.'),
+            default => Verdict::wait('dirty', 'Dirty', 'Rinse until it runs clear.'),
+        };
     }
 }

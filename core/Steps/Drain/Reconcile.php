@@ -4,18 +4,21 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Drain;
 
+use Aqbel\Core\Circuit\PartVolume;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Ledger;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Findings\Drains;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 2: content found less what came out, against what the engine should keep; and where the difference stands. */
@@ -38,83 +41,99 @@ final class Reconcile extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Retained coolant is content found minus what came out. It thins or sours the new fill, and its place is known: what the model says must stay, and whatever did not drain.';
+        return 'Retained coolant is content found minus what came out. It thins or sours the new fill, and its place is known:'
+            .' what the model says must stay, and whatever did not drain.';
     }
 
     public function instructions(Situation $at): array
     {
-        return ['Compare with what the circuit should keep. A point that gave less than it should names the part that is still full.', 'Open one more point while the pans are still there, or accept what stays: the mixture takes it into account.'];
+        return [
+            'Compare with what the circuit should keep. A point that gave less than it should names the part that is still full.',
+            'Open one more point while the pans are still there, or accept what stays: the mixture takes it into account.',
+        ];
     }
 
     public function forms(Situation $at): array
     {
-        $further = self::choices($at);
+        $further = Drains::choices($at);
+        $unsettled = ! $this->judge($at)->passes();
 
         return array_values(array_filter([
-            $further === [] ? null : new Form('more', 'Open this one too', [Field::choice('point', 'Point', $further, array_key_first($further))], $this->judge($at)->passes() === false),
-            $this->judge($at)->passes() === false ? new Form('accepted', 'Accept what stays inside', [Field::text('why', 'Why')], false) : null,
+            $further === [] ? null : self::moreForm($further)->aside(! $unsettled),
+            $unsettled ? self::acceptedForm() : null,
         ]));
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [self::moreForm(Drains::everyChoice($at)), self::acceptedForm()];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $this->judge($at)->passes() !== false || $at->has('more') || $at->has('accepted') ? []
-            : [Obstacle::missing('More stays inside than should. Open another point, or accept it.')];
+        return $this->judge($at)->passes() || $at->has('more') || $at->has('accepted') ? []
+            : [Obstacle::missing('not_settled', 'More stays inside than should. Open another point, or accept it.')];
     }
 
     public function figure(Situation $at): Figure
     {
         $ledger = $at->job->ledgerBefore(Stage::Rinse);
 
-        return new Figure('Stays inside', $ledger->contentMl, Dimension::Volume, Figure::MEASURED, (float) $at->job->plan->predicted['retained_ml'], 'predicted', $ledger->plusMinusMl);
+        return new Figure('Stays inside', $ledger->contentMl, Dimension::Volume, Origin::Measured, Plan::of($at)->predicted->retainedMl, 'predicted', $ledger->plusMinusMl);
     }
 
     public function judge(Situation $at): Verdict
     {
         $ledger = $at->job->ledgerBefore(Stage::Rinse);
         if ($ledger->lines === []) {
-            return Verdict::wait('Nothing to compare', 'The content found is not recorded, so nobody knows what stayed inside.');
+            return Verdict::wait('no_content', 'Nothing to compare', 'The content found is not recorded, so nobody knows what stayed inside.');
         }
-        $more = $ledger->contentMl - $this->predicted($at);
-        $unsure = $this->unsure($ledger);
+        $predicted = $this->predicted($at);
+        $inside = "{$at->litres($ledger->contentMl)} ± {$at->litres($ledger->plusMinusMl)}";
+        $more = $ledger->contentMl - $predicted;
         $suspects = $this->suspects($at);
         if ($suspects !== []) {
-            [$port, $part, $short] = $suspects[0];
+            [$suspect] = $suspects;
+            $inAll = $more > 0.0 ? " In all {$inside} stays inside, predicted {$at->litres($predicted)}." : '';
 
-            return Verdict::wait("{$part} probably did not drain", "{$at->circuit()->port($port)->label} gave {$at->litres($short)} less than predicted, about what stands in {$part}."
-                .($ledger->contentMl > $this->predicted($at) ? " In all {$at->litres($ledger->contentMl)} ± {$at->litres($ledger->plusMinusMl)} stays inside, predicted {$at->litres($this->predicted($at))}." : ''));
+            return Verdict::wait('did_not_drain', "{$suspect->part} probably did not drain",
+                "{$at->circuit()->port($suspect->port)->label} gave {$at->litres($suspect->missingMl)} less than predicted, about what stands in {$suspect->part}.{$inAll}");
         }
-        if ($more > $unsure) {
-            $further = self::choices($at);
+        $further = implode('; ', Drains::choices($at));
+        if ($more > $this->unsure($ledger)) {
+            return Verdict::wait('more_inside', 'More inside than predicted', "{$at->litres($more)} more than the model keeps, beyond the ± of the vessels. "
+                .($further === '' ? 'The heater was shut, or the content found was read too high.' : "The heater was shut, or a branch was left out: {$further}."));
+        }
+        if ($more < -$this->unsure($ledger)) {
+            return Verdict::pass('less_inside', 'Less inside than predicted', "More came out than a circuit found {$at->litres($ledger->contentMl + $ledger->outMl())} full can give:"
+                .' the content found was read too low. The ledger’s ± covers it.');
+        }
 
-            return Verdict::wait('More inside than predicted', "{$at->litres($more)} more than the model keeps, beyond the ± of the vessels. ".($further === [] ? 'The heater was shut, or the content found was read too high.' : 'The heater was shut, or a branch was left out: '.implode('; ', $further).'.'));
-        }
-        if ($more < -$unsure) {
-            return Verdict::pass('Less inside than predicted', "More came out than a circuit found {$at->litres($ledger->contentMl + $ledger->outMl())} full can give: the content found was read too low. The ledger’s ± covers it.");
-        }
-        $further = self::choices($at);
-
-        return Verdict::pass('As predicted', "{$at->litres($ledger->contentMl)} ± {$at->litres($ledger->plusMinusMl)} stays inside, predicted {$at->litres($this->predicted($at))}.".($further === [] ? '' : ' Not opened: '.implode('; ', $further).'.'));
+        return Verdict::pass('as_predicted', 'As predicted', "{$inside} stays inside, predicted {$at->litres($predicted)}.".($further === '' ? '' : " Not opened: {$further}."));
     }
 
     public function tables(Situation $at): array
     {
         $rows = [];
-        foreach ((array) $at->job->plan->predicted['retained'] as $label => $ml) {
-            $rows[(string) $label] = [(string) $label, $at->litres($ml), 'no way down to an open drain'];
+        $opened = Drains::letOutBeyondThePlan($at->job);
+        $retained = Plan::of($at)->predicted->retained;
+        foreach ($retained->byPart($at->circuit()) as $kept) {
+            $rows[$kept->part->id] = [$kept->part->label, $at->litres($kept->ml), 'no way down to an open drain'];
         }
-        foreach ($this->opened($at) as $label => $ml) {
-            $rows[$label] = [$label, $at->litres(max(0.0, ((float) ($at->job->plan->predicted['retained'][$label] ?? 0.0)) - $ml)), 'drained by the point opened later'];
+        foreach ($opened->byPart($at->circuit()) as $let) {
+            $keeps = array_sum(array_map($retained->in(...), $let->part->passages));
+            $rows[$let->part->id] = [$let->part->label, $at->litres(max(0.0, $keeps - $let->ml)), 'drained by the point opened later'];
         }
         $named = $this->predicted($at);
-        foreach ($this->suspects($at) as [$port, $part, $short]) {
-            $rows[$part] = [$part, $at->litres($short), "{$at->circuit()->port($port)->label} gave too little"];
-            $named += $short;
+        foreach ($this->suspects($at) as $suspect) {
+            $rows[$suspect->partId] = [$suspect->part, $at->litres($suspect->missingMl), "{$at->circuit()->port($suspect->port)->label} gave too little"];
+            $named += $suspect->missingMl;
         }
         $ledger = $at->job->ledgerBefore(Stage::Rinse);
-        if ($rows !== [] && $ledger->lines !== [] && abs($ledger->contentMl - $named) > self::HARDLY_ML) {
-            $within = abs($ledger->contentMl - $named) <= $this->unsure($ledger);
-            $rows[''] = ['Not accounted for', $at->litres($ledger->contentMl - $named), $within ? 'within the ± of vessels and model' : 'more than the ± of vessels and model: '.$this->shortest($at)];
+        $rest = $ledger->contentMl - $named;
+        if ($rows !== [] && $ledger->lines !== [] && abs($rest) > self::HARDLY_ML) {
+            $within = abs($rest) <= $this->unsure($ledger);
+            $rows[''] = ['Not accounted for', $at->litres($rest), $within ? 'within the ± of vessels and model' : 'more than the ± of vessels and model: '.$this->shortest($at)];
         }
 
         return $rows === [] ? [] : [new Table('Where it stands', ['Part', 'Keeps', 'Because'], array_values($rows))];
@@ -122,26 +141,11 @@ final class Reconcile extends StepKind
 
     public function orders(Situation $at): array
     {
-        $point = $at->last('more')?->text('point');
+        $more = $at->last('more');
+        $point = $more === null ? null : Drains::stillShut($at->job, $more->text('point'));
+        $next = 1 + count($at->job->stepsOf('reconcile'));
 
-        return $point === null || ! in_array($point, Drain::notOpened($at), true) ? []
-            : [Drain::further($at, $point), new Step('reconcile:'.(1 + count($at->job->stepsOf('reconcile'))), 'reconcile', Stage::Drain)];
-    }
-
-    /**
-     * Drain points still shut, in words: what each would let out and what it costs.
-     *
-     * @return array<string, string> by port
-     */
-    public static function choices(Situation $at): array
-    {
-        $choices = [];
-        foreach (Drain::notOpened($at) as $port) {
-            $further = (array) $at->job->plan->predicted['further'][$port];
-            $choices[$port] = "{$at->circuit()->port($port)->label}, {$at->litres($further['volume_ml'])} in ".round($further['minutes']).' min';
-        }
-
-        return $choices;
+        return $point === null ? [] : [Drains::further($at, $point), new Step("reconcile:{$next}", 'reconcile', Stage::Drain)];
     }
 
     private function unsure(Ledger $ledger): float
@@ -154,62 +158,53 @@ final class Reconcile extends StepKind
     {
         $missing = [];
         foreach ($at->job->stepsOf('drain') as $step) {
-            $seen = $at->seenFrom($step);
-            $missing[(string) $step->params['port']] = (new Drain)->expected($seen) - $seen->sum('out', 'volume');
+            $missing[$step->params->text('port')] = Drains::expectedMl($at->job, $step) - $at->seenFrom($step)->sum('out', 'volume');
         }
         arsort($missing);
         $port = array_key_first($missing);
 
-        return $port === null || $missing[$port] <= 0.0 ? 'read the content found again' : "{$at->circuit()->port($port)->label} gave {$at->litres($missing[$port])} less than expected";
+        return $port === null || $missing[$port] <= 0.0 ? 'read the content found again'
+            : "{$at->circuit()->port($port)->label} gave {$at->litres($missing[$port])} less than expected";
     }
 
-    /** What the model keeps with the points that have been opened by now. */
+    /** What the model keeps with the points that have been opened by now, mL. */
     private function predicted(Situation $at): float
     {
-        return max(0.0, (float) $at->job->plan->predicted['retained_ml'] - array_sum($this->opened($at)));
+        return max(0.0, Plan::of($at)->predicted->retainedMl - Drains::letOutBeyondThePlan($at->job)->sum());
     }
 
-    /** @return array<string, float> mL by part that points opened beyond the plan let out */
-    private function opened(Situation $at): array
-    {
-        $opened = [];
-        foreach ((array) ($at->job->plan->predicted['further'] ?? []) as $port => $further) {
-            if (isset($at->job->closed["drain:{$port}"])) {
-                foreach ($further['parts'] as $label => $ml) {
-                    $opened[(string) $label] = ($opened[(string) $label] ?? 0.0) + $ml;
-                }
-            }
-        }
-
-        return $opened;
-    }
-
-    /**
-     * Points that gave less than they should, each with the part whose content comes nearest to what is missing.
-     *
-     * @return list<array{string, string, float}> port, part, mL missing; the largest first
-     */
+    /** @return list<Suspect> points that gave less than they should, the largest first */
     private function suspects(Situation $at): array
     {
         $suspects = [];
         foreach ($at->job->stepsOf('drain') as $step) {
             $seen = $at->seenFrom($step);
-            $port = (string) $step->params['port'];
-            $short = $seen->has('out') ? (new Drain)->short($seen) : (isset($at->job->closed[$step->id]) ? (new Drain)->expected($seen) : null);
-            $parts = (array) ($at->job->plan->predicted['lets_out'][$port] ?? $at->job->plan->predicted['further'][$port]['parts'] ?? []);
-            if ($short === null || $parts === []) {
-                continue;
+            $port = $step->params->text('port');
+            $short = match (true) {
+                $seen->has('out') => (new Drain)->short($seen),
+                isset($at->job->closed[$step->id]) => Drains::expectedMl($at->job, $step),
+                default => null,
+            };
+            $parts = Plan::of($at)->predicted->letsOut($port)->byPart($at->circuit());
+            if ($short !== null && $parts !== []) {
+                // The part whose content comes nearest to what is missing.
+                usort($parts, fn (PartVolume $a, PartVolume $b) => abs($a->ml - $short) <=> abs($b->ml - $short));
+                $suspects[] = new Suspect($port, $parts[0]->part->id, $parts[0]->part->label, $short);
             }
-            uasort($parts, fn (float $a, float $b) => abs($a - $short) <=> abs($b - $short));
-            $suspects[] = [$port, (string) array_key_first($parts), $short];
         }
-        usort($suspects, fn (array $a, array $b) => $b[2] <=> $a[2]);
+        usort($suspects, fn (Suspect $a, Suspect $b) => $b->missingMl <=> $a->missingMl);
 
         return $suspects;
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    /** @param  array<string, string>  $points */
+    private static function moreForm(array $points): Form
     {
-        return 2.0;
+        return new Form('more', 'Open this one too', [Field::choice('point', 'Point', $points, array_key_first($points))]);
+    }
+
+    private static function acceptedForm(): Form
+    {
+        return new Form('accepted', 'Accept what stays inside', [Field::text('why', 'Why')], false);
     }
 }

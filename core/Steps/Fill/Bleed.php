@@ -5,26 +5,37 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Fill;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\BleedRule;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Values;
 
 /** Stage 6: pour until this bleed point runs, watch it by the house rule, close it. */
 final class Bleed extends Poured
 {
-    private const MINUTE = 60;
+    private const MINUTE_S = 60;
+
+    /** So far past the prediction a silent point is called late (common practice, no source). */
+    private const LATE = 1.15;
 
     public function name(): string
     {
         return 'bleed';
+    }
+
+    protected function doing(): array
+    {
+        return [...parent::doing(), Does::Fills];
     }
 
     public function title(Situation $at): string
@@ -34,113 +45,128 @@ final class Bleed extends Poured
 
     public function why(Situation $at): string
     {
-        $never = $at->param('missing_mm');
+        $never = $at->step->params->number('missing_mm');
 
         return $never === null
             ? 'It is the next point the rising coolant reaches. Closed too early it keeps air, too late it wastes coolant.'
-            : 'It lies '.$at->say((float) $never, Dimension::Length).' above the surface and cannot run by itself: raise the nose or set a funnel that high.';
+            : 'It lies '.$at->say($never, Dimension::Length).' above the surface and cannot run by itself: raise the nose or set a funnel that high.';
     }
 
     public function instructions(Situation $at): array
     {
         $port = $at->port();
+        $torque = $this->torque($at, $port);
 
         return array_values(array_filter([
             $this->access($at, $port),
             'Pour slowly at the neck. Squeeze the upper hose now and then.',
-            'Coolant at the point: say so. Close it '.HouseRules::BLEED_RULES[$at->rules()->closeBleed].'.',
-            'Close'.($port->washer === '' ? '' : " with {$port->washer}").($port->torqueNm === null ? ' by feel.' : ": {$at->say($port->torqueNm, Dimension::Torque)}, no more; these snap."),
+            'Coolant at the point: say so. Close it '.$this->rule($at)->label().'.',
+            'Close'.($port->washer === '' ? '' : " with {$port->washer}").($torque === null ? ' by feel.' : ": {$torque}, no more; these snap."),
         ]));
     }
 
     public function forms(Situation $at): array
     {
-        $forms = [];
         if ($at->has('closed')) {
             return [$this->pourForm($at, false)];
         }
         if (! $at->has('running')) {
-            return [$this->pourForm($at), new Form('running', 'It runs', [], false), new Form('dry', 'It will not run', [Field::text('why', 'What was tried', true)], false)];
+            return [$this->pourForm($at), self::runningForm(), self::dryForm()];
         }
-        if ($at->rules()->closeBleed === 'bubble_free_minute') {
-            $forms[] = new Form('bubble', 'Saw a bubble', [], false);
-        }
-        $port = $at->port();
-        $closed = new Form('closed', 'Closed', array_filter([
-            $port->torqueNm === null ? Field::check('by_feel', 'Closed by feel, no figure known', true) : Field::torque('torque', 'Torque applied', $port->torqueNm),
-            $port->washer === '' ? null : Field::check('washer', "Fitted: {$port->washer}", true),
-        ]));
+        $bubble = $this->rule($at) === BleedRule::BubbleFreeMinute ? [self::bubbleForm()] : [];
 
-        return [$closed, ...$forms, $this->pourForm($at, false)];
+        return [$this->closedForm($at), ...$bubble, $this->pourForm($at, false)];
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function admit(Situation $at, string $form, array $values): void
+    public function everyForm(Situation $at): array
+    {
+        return [$this->pourForm($at), self::runningForm(), self::dryForm(), self::bubbleForm(), $this->closedForm($at)];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
     {
         $clock = $this->clock($at);
         if ($form === 'closed' && $clock !== null && ! $clock->over($at->now)) {
-            throw new InvalidField('torque', 'The bubble-free minute is not over: '.($clock->until - $at->now).' s to go. Keep watching, or finish the step with a reason.');
+            $left = $clock->until - $at->now;
+            throw new InvalidField('torque', "The bubble-free minute is not over: {$left} s to go. Keep watching, or finish the step with a reason.");
         }
     }
 
     public function clock(Situation $at): ?Clock
     {
         $running = $at->last('running');
-        if ($running === null || $at->has('closed') || $at->rules()->closeBleed !== 'bubble_free_minute') {
+        if ($running === null || $at->has('closed') || $this->rule($at) !== BleedRule::BubbleFreeMinute) {
             return null;
         }
         $since = max($running->at, $at->last('bubble')->at ?? 0);
 
-        return new Clock('One minute without a bubble', $since, $since + self::MINUTE);
+        return new Clock('One minute without a bubble', $since, $since + self::MINUTE_S);
     }
 
     public function obstacles(Situation $at): array
     {
+        $label = $at->port()->label;
+
         return match (true) {
             $at->has('closed') => [],
-            $at->has('running') => [Obstacle::missing("{$at->port()->label} is running and not closed.")],
-            default => [Obstacle::missing("{$at->port()->label} has not run yet. Pour on, raise the nose, or say why it stays dry.")],
+            $at->has('running') => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
+            default => [Obstacle::missing('not_run', "{$label} has not run yet. Pour on, raise the nose, or say why it stays dry.")],
         };
     }
 
     public function judge(Situation $at): ?Verdict
     {
+        $rule = $this->rule($at)->label();
         if ($at->has('closed')) {
-            return Verdict::pass('Closed', 'Ran at '.$at->litres($this->netIn($at)).' in, closed '.HouseRules::BLEED_RULES[$at->rules()->closeBleed].'.');
+            return Verdict::pass('closed', 'Closed', "Ran at {$at->litres($this->netIn($at))} in, closed {$rule}.");
         }
         $clock = $this->clock($at);
         if ($clock !== null) {
-            return $clock->over($at->now) ? Verdict::pass('Close it now', 'A full minute without a bubble.') : Verdict::wait('Running', 'Watch the stream. Every bubble starts the minute again.');
+            return $clock->over($at->now)
+                ? Verdict::pass('close_it', 'Close it now', 'A full minute without a bubble.')
+                : Verdict::wait('running', 'Running', 'Watch the stream. Every bubble starts the minute again.');
         }
         if ($at->has('running')) {
-            return Verdict::pass('Close it now', 'House rule: '.HouseRules::BLEED_RULES[$at->rules()->closeBleed].'.');
+            return Verdict::pass('close_it', 'Close it now', "House rule: {$rule}.");
         }
-        $expected = $at->param('at_ml');
+        $expected = $at->step->params->number('at_ml');
         $gone = $this->netIn($at);
-        if ($expected !== null && $gone > 1.15 * (float) $expected) {
-            return Verdict::wait('Should be running', "Predicted to run after {$at->litres((float) $expected)}, and {$at->litres($gone)} is in. The point is blocked, or coolant is going elsewhere: look underneath.");
-        }
 
-        return null;
+        return $expected === null || $gone <= self::LATE * $expected ? null : Verdict::wait('should_run', 'Should be running',
+            "Predicted to run after {$at->litres($expected)}, and {$at->litres($gone)} is in. The point is blocked, or coolant is going elsewhere: look underneath.");
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Gone in', $this->netIn($at), Dimension::Volume, Figure::MEASURED,
-            $at->param('at_ml') === null ? null : (float) $at->param('at_ml'), 'runs here');
+        return new Figure('Gone in', $this->netIn($at), Dimension::Volume, Origin::Measured, $at->step->params->number('at_ml'), 'runs here');
     }
 
     public function ports(Situation $at): array
     {
         return match (true) {
-            $at->has('closed') => [$at->port()->id => 'closed'],
-            $at->has('running') => [$at->port()->id => 'running'],
+            $at->has('closed') => [$at->port()->id => PortState::Closed],
+            $at->has('running') => [$at->port()->id => PortState::Running],
             default => [],
         };
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    private function rule(Situation $at): BleedRule
     {
-        return 8.0;
+        return Plan::of($at)->rules()->closeBleed;
+    }
+
+    private static function runningForm(): Form
+    {
+        return new Form('running', 'It runs', [], false);
+    }
+
+    private static function dryForm(): Form
+    {
+        return new Form('dry', 'It will not run', [Field::text('why', 'What was tried', true)], false);
+    }
+
+    private static function bubbleForm(): Form
+    {
+        return new Form('bubble', 'Saw a bubble', [], false);
     }
 }

@@ -4,21 +4,30 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
+use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Mix\MixCoolant;
+use Aqbel\Core\Steps\Findings\Bucket;
 
 /** Stage 6: up to the cold starting level, and what it means if it took less than predicted. */
 final class FillLevel extends Poured
 {
+    /** How well somebody reads what was caught in odd vessels, mL (common practice, no source). */
+    private const CAUGHT_UNSURE_ML = 50.0;
+
+    /** What went into the rags is a guess, good to half of it. */
+    private const RAGS_UNSURE = 0.5;
+
+    private const MOST_CAUGHT_ML = 20_000.0;
+
+    private const MOST_SPILT_ML = 5_000.0;
+
     public function name(): string
     {
         return 'fill_level';
@@ -36,9 +45,11 @@ final class FillLevel extends Poured
 
     public function instructions(Situation $at): array
     {
+        $recovery = 'Fill the recovery bottle to its cold mark too, its hose under the surface, or the circuit draws air when it cools.';
+
         return array_values(array_filter([
             'All bleed points closed. Fill to '.$at->facts()->coldLevel.'.',
-            $at->facts()->neck === 'radiator_cap' ? 'Fill the recovery bottle to its cold mark too, its hose under the surface, or the circuit draws air when it cools.' : null,
+            $at->facts()->neck === NeckType::RadiatorCap ? $recovery : null,
             'Read what was caught at bleed points and what is left in jug, hose and funnel; it was poured but is not inside.',
         ]));
     }
@@ -47,7 +58,11 @@ final class FillLevel extends Poured
     {
         return [
             $this->pourForm($at),
-            new Form('returned', 'Record caught or left over', [Field::volume('caught', 'Caught at bleed points', 20_000), Field::volume('left', 'Left in funnel and hose', 20_000), Field::volume('spilt', 'In the rags, estimated', 5_000)], false),
+            new Form('returned', 'Record caught or left over', [
+                Field::volume('caught', 'Caught at bleed points', self::MOST_CAUGHT_ML),
+                Field::volume('left', 'Left in funnel and hose', self::MOST_CAUGHT_ML),
+                Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML),
+            ], false),
             new Form('at_mark', 'Level stands at the mark', [], false),
         ];
     }
@@ -57,20 +72,20 @@ final class FillLevel extends Poured
         if ($entry->form !== 'returned') {
             return parent::ledger($at, $entry);
         }
-        $fraction = MixCoolant::batchFraction($at) ?? $at->job->plan->input->targetFraction;
+        $fraction = Bucket::fraction($at);
         $spilt = $entry->number('spilt') ?? 0.0;
 
         return [
-            new Line('Caught and left over', -($entry->number('caught') + $entry->number('left')), 50.0, $fraction),
-            new Line('In the rags', -$spilt, $spilt / 2.0, $fraction),
+            new Line('Caught and left over', -($entry->number('caught') + $entry->number('left')), self::CAUGHT_UNSURE_ML, $fraction),
+            new Line('In the rags', -$spilt, self::RAGS_UNSURE * $spilt, $fraction),
         ];
     }
 
     public function obstacles(Situation $at): array
     {
         return array_values(array_filter([
-            $at->has('returned') ? null : Obstacle::missing('Record what was caught and left over, zero included.'),
-            $at->has('at_mark') ? null : Obstacle::missing('The level has not been seen at the mark.'),
+            $at->has('returned') ? null : Obstacle::missing('no_returns', 'Record what was caught and left over, zero included.'),
+            $at->has('at_mark') ? null : Obstacle::missing('not_at_mark', 'The level has not been seen at the mark.'),
         ]));
     }
 
@@ -81,16 +96,14 @@ final class FillLevel extends Poured
         }
         $ledger = $at->job->ledger();
         $air = $ledger->trappedAirMl();
-        $text = "{$at->litres($this->netIn($at))} in, {$at->litres($this->expected($at))} predicted. Air left inside: ".$at->say($air, Dimension::Volume).' ± '.$at->litres($ledger->trappedAirPlusMinusMl()).'.';
-        $pocket = $at->job->plan->predicted['fill']['pockets'][0]['label'] ?? null;
+        $text = "{$at->litres($this->netIn($at))} in, {$at->litres($this->expected($at))} predicted."
+            ." Air left inside: {$at->litres($air)} ± {$at->litres($ledger->trappedAirPlusMinusMl())}.";
+        if ($air <= max(Plan::of($at)->choices->airLimitMl($at->circuit()), $ledger->trappedAirPlusMinusMl())) {
+            return Verdict::pass('as_predicted', 'Accepted as predicted', $text);
+        }
+        $pocket = Plan::of($at)->fill->pockets[0] ?? null;
+        $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
 
-        return $air <= max(0.03 * $ledger->capacityMl, $ledger->trappedAirPlusMinusMl())
-            ? Verdict::pass('Accepted as predicted', $text)
-            : Verdict::wait('Air is trapped', $text.($pocket === null ? '' : " Most likely at: {$pocket}.").' The heat cycles must bring it out.');
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 6.0;
+        return Verdict::wait('air_trapped', 'Air is trapped', "{$text}{$where} The heat cycles must bring it out.");
     }
 }

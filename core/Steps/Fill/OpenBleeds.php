@@ -4,18 +4,26 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Steps\Checklist;
 
 /** Stage 6: every bleed point open before the first drop goes in. */
 final class OpenBleeds extends Checklist
 {
+    private const PORT = 'port_';
+
     public function name(): string
     {
         return 'open_bleeds';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::Fills];
     }
 
     public function title(Situation $at): string
@@ -30,36 +38,35 @@ final class OpenBleeds extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return ['Rags and a small vessel under each point. Open them a turn or two; do not take the screws out.', 'They are closed one after the other, in the order predicted for this circuit.'];
-    }
-
-    protected function items(Situation $at): array
-    {
-        $items = ['heater' => 'Heater valve open, control on hot'];
-        if ($at->job->plan->input->headMm > 0.0) {
-            $items['funnel'] = 'High funnel sealed on the neck, surface '.$at->say($at->job->plan->input->headMm, Dimension::Length).' above it';
-        }
-        foreach ((array) $at->param('ports') as $port) {
-            $items["port_{$port}"] = 'Open: '.$at->circuit()->port($port)->label;
-        }
-
-        return $items;
+        return [
+            'Rags and a small vessel under each point. Open them a turn or two; do not take the screws out.',
+            'They are closed one after the other, in the order predicted for this circuit.',
+        ];
     }
 
     public function ports(Situation $at): array
     {
         $open = [];
         foreach (array_keys($this->ticked($at)) as $item) {
-            if (str_starts_with($item, 'port_')) {
-                $open[substr($item, 5)] = 'open';
+            if (str_starts_with($item, self::PORT)) {
+                $open[substr($item, strlen(self::PORT))] = PortState::Open;
             }
         }
 
         return $open;
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    protected function items(Situation $at): array
     {
-        return 3.0;
+        $items = ['heater' => 'Heater valve open, control on hot'];
+        $head = Plan::of($at)->choices->headMm;
+        if ($head > 0.0) {
+            $items['funnel'] = 'High funnel sealed on the neck, surface '.$at->say($head, Dimension::Length).' above it';
+        }
+        foreach ($at->step->params->list('ports') as $port) {
+            $items[self::PORT.$port] = 'Open: '.$at->circuit()->port($port)->label;
+        }
+
+        return $items;
     }
 }

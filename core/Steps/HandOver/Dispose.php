@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\HandOver;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -33,7 +31,10 @@ final class Dispose extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Into the labelled drum for waste coolant, oily coolant apart. Local waste rules apply.', 'Pans rinsed, floor wiped, labels on what is left over.'];
+        return [
+            'Into the labelled drum for waste coolant, oily coolant apart. Local waste rules apply.',
+            'Pans rinsed, floor wiped, labels on what is left over.',
+        ];
     }
 
     public function hazards(Situation $at): array
@@ -48,11 +49,6 @@ final class Dispose extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('disposed') ? [] : [Obstacle::missing('Record what went into the waste drum.')];
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 3.0;
+        return $at->has('disposed') ? [] : [Obstacle::missing('not_disposed', 'Record what went into the waste drum.')];
     }
 }

@@ -4,30 +4,40 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\HandOver;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
-use Aqbel\Core\Steps\Mix\MixCoolant;
+use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\StepKind;
-use Aqbel\Core\Stores\Offer;
+use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\PartUsed;
 use Aqbel\Core\Stores\ShelfLine;
 
 /** Stage 11: what is left of the batch, labelled and on the shelf, or with the customer for topping up. */
 final class LeftOver extends StepKind
 {
+    private const MOST_CIRCUITS = 3.0;
+
+    /** A rest is read to so many mL. */
+    private const MARK_ML = 50.0;
+
     public function name(): string
     {
         return 'left_over';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::TouchesShelf];
     }
 
     public function title(Situation $at): string
@@ -42,7 +52,10 @@ final class LeftOver extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Into a clean can, closed, out of reach of children and animals. Write the label below on it.', 'The customer gets some for the top-ups of the next days.'];
+        return [
+            'Into a clean can, closed, out of reach of children and animals. Write the label below on it.',
+            'The customer gets some for the top-ups of the next days.',
+        ];
     }
 
     public function hazards(Situation $at): array
@@ -52,34 +65,38 @@ final class LeftOver extends StepKind
 
     public function tables(Situation $at): array
     {
-        $rest = $this->container($at, $at->sum('kept', 'volume') ?: $this->left($at));
+        $rest = $this->container($at, $at->sum('kept', 'volume') ?: $this->leftMl($at));
 
         return [new Table('Label', ['On the can', 'Write'], [
-            ['What', $rest->label()], ['Freezes at', $at->degrees($rest->freezePointC())], ['For', $at->circuit()->name], ['Mixed', 'today’s date and the number of this job'], ['Caution', 'Poisonous. Keep from children and animals.'],
+            ['What', $rest->label()],
+            ['Freezes at', $at->degrees($rest->freezePointC())],
+            ['For', $at->circuit()->name],
+            ['Mixed', 'today’s date and the number of this job'],
+            ['Caution', 'Poisonous. Keep from children and animals.'],
         ])];
     }
 
     public function forms(Situation $at): array
     {
+        $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
+
         return [
-            new Form('kept', 'Record what is kept', [Field::volume('volume', 'Onto the shelf', 3.0 * $at->circuit()->capacityMl())->preset(round($this->left($at) / 50.0) * 50.0), Field::volume('customer', 'To the customer', 3.0 * $at->circuit()->capacityMl(), false)]),
+            new Form('kept', 'Record what is kept', [
+                Field::volume('volume', 'Onto the shelf', $most)->preset(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML),
+                Field::volume('customer', 'To the customer', $most, false),
+            ]),
             new Form('none', 'Nothing is left', [], false),
         ];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('kept') || $at->has('none') ? [] : [Obstacle::missing('Say what happens to the rest of the batch.')];
+        return $at->has('kept') || $at->has('none') ? [] : [Obstacle::missing('not_said', 'Say what happens to the rest of the batch.')];
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Left of the batch', $this->left($at), Dimension::Volume, Figure::PREDICTED);
-    }
-
-    public function usesShelf(): bool
-    {
-        return true;
+        return new Figure('Left of the batch', $this->leftMl($at), Dimension::Volume, Origin::Predicted);
     }
 
     public function shelf(Situation $at, Entry $entry): array
@@ -89,21 +106,16 @@ final class LeftOver extends StepKind
         return $kept > 0.0 ? [ShelfLine::put($this->container($at, $kept))] : [];
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 2.0;
-    }
-
     private function container(Situation $at, float $ml): PartUsed
     {
-        return new PartUsed('', Offer::PREMIX, $ml, MixCoolant::batchFraction($at) ?? $at->job->plan->input->targetFraction, $at->facts()->base, $at->facts()->inhibitor);
+        return new PartUsed('', Liquid::Premix, $ml, Bucket::fraction($at), $at->facts()->base, $at->facts()->inhibitor);
     }
 
     /** Mixed, less what was poured, plus what came back from funnel, hose and bucket. */
-    private function left(Situation $at): float
+    private function leftMl(Situation $at): float
     {
         $poured = $at->job->ledger()->inMl() - $at->job->ledgerBefore(Stage::Fill)->inMl();
 
-        return max(0.0, MixCoolant::mixedMl($at) - $poured) + ($at->job->lastOf('fill_level', 'returned')?->number('left') ?? 0.0);
+        return max(0.0, Bucket::batch($at->job)->ml - $poured) + ($at->job->lastOf('fill_level', 'returned')?->number('left') ?? 0.0);
     }
 }

@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\HandOver;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\NextChange;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
-use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 11: the record is signed when nothing is missing, or what is missing has a reason. */
@@ -24,6 +26,11 @@ final class SignOff extends StepKind
     public function name(): string
     {
         return 'sign_off';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::Signs];
     }
 
     public function title(Situation $at): string
@@ -38,9 +45,14 @@ final class SignOff extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $passed = array_filter($at->job->closed, fn (Entry $e) => $e->form === JobState::OVERRIDE);
+        $passed = count(array_filter($at->job->closed, fn (Entry $e) => $e->form === JobState::OVERRIDE));
+        $choices = Plan::of($at)->choices;
 
-        return ['Read the ledger line and the verdicts once more.', ...$at->job->plan->input->drains === [] ? [] : ['Next change of the coolant: '.NextChange::after($at->job->plan->input, $at->units).'.'], $passed === [] ? 'No step was passed over.' : count($passed).' step(s) were passed with a reason; the reasons are on the record.'];
+        return array_values(array_filter([
+            'Read the ledger line and the verdicts once more.',
+            $choices->drains === [] ? null : 'Next change of the coolant: '.NextChange::after($choices, $at->units).'.',
+            $passed === 0 ? 'No step was passed over.' : "{$passed} step(s) were passed with a reason; the reasons are on the record.",
+        ]));
     }
 
     public function forms(Situation $at): array
@@ -52,18 +64,17 @@ final class SignOff extends StepKind
     {
         $missing = [];
         foreach ($at->job->openBefore($at->step) as $step) {
-            $missing[] = Obstacle::missing('Not finished: '.StepCatalogue::of($step)->title($at->seenFrom($step)));
+            $missing[] = Obstacle::missing("not_finished.{$step->id}", 'Not finished: '.$this->titleOf($at, $step));
         }
         foreach ($at->job->ports($at->now) as $port => $state) {
-            if ($state !== 'closed') {
-                $missing[] = Obstacle::missing("{$at->circuit()->port($port)->label} is not recorded as closed.");
+            if ($state !== PortState::Closed) {
+                $missing[] = Obstacle::missing("not_closed.{$port}", "{$at->circuit()->port($port)->label} is not recorded as closed.");
             }
         }
-        foreach ($at->job->wasCorrected() ? $at->job->closed : [] as $id => $entry) {
-            $step = $at->job->steps[$id];
-            $verdict = $at->job->verdictOf($step, $at->now);
-            if ($entry->form === JobState::FINISH && ($entry->values['verdict'] ?? null) !== $verdict) {
-                $missing[] = Obstacle::missing('A correction changed a verdict: '.StepCatalogue::of($step)->title($at->seenFrom($step)).", was “{$entry->text('verdict')}”, now “{$verdict}”.");
+        foreach ($at->job->steps as $step) {
+            if (! $at->job->stillStands($step, $at->now)) {
+                $now = $at->job->verdictOf($step, $at->now, $at->units)->title ?? 'not judged';
+                $missing[] = Obstacle::missing("verdict_changed.{$step->id}", "A correction changed a verdict: {$this->titleOf($at, $step)}, now “{$now}”.");
             }
         }
 
@@ -73,12 +84,20 @@ final class SignOff extends StepKind
     public function figure(Situation $at): Figure
     {
         $ledger = $at->job->ledger();
+        $full = $ledger->capacityMl - $ledger->headspaceMl;
 
-        return new Figure('In the circuit', $ledger->contentMl, Dimension::Volume, Figure::MEASURED, $ledger->capacityMl - $ledger->headspaceMl, 'full to the mark', $ledger->plusMinusMl);
+        return new Figure('In the circuit', $ledger->contentMl, Dimension::Volume, Origin::Measured, $full, 'full to the mark', $ledger->plusMinusMl);
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    public function finishWord(): string
     {
-        return 3.0;
+        return 'Sign the record';
+    }
+
+    private function titleOf(Situation $at, Step $step): string
+    {
+        $kind = $at->job->kinds->of($step);
+
+        return $kind instanceof StepKind ? $kind->title($at->seenFrom($step)) : $step->id;
     }
 }

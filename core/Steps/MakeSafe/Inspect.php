@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\MakeSafe;
 
-use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -13,11 +12,15 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Findings\Condition;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 1: hoses, clamps, cap, fins, tank and old drips, before they are disturbed. A finding adds a part, a step, a wait or a note. */
 final class Inspect extends StepKind
 {
+    private const WATCH = ['hoses_ageing' => 'hoses ageing', 'pipes_rusty' => 'metal pipes rusty'];
+
     public function name(): string
     {
         return 'inspect';
@@ -35,9 +38,12 @@ final class Inspect extends StepKind
 
     public function instructions(Situation $at): array
     {
+        $rating = $at->facts()->capKpa;
+
         return [
-            'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will be reused: a clamp put back elsewhere leaks.',
-            'Cap: seal whole, spring attached'.($at->facts()->capKpa === null ? '.' : ', rating '.$at->say($at->facts()->capKpa, Dimension::Pressure).'.'),
+            'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will be reused:'
+                .' a clamp put back elsewhere leaks.',
+            'Cap: seal whole, spring attached'.($rating === null ? '.' : ', rating '.$at->say($rating, Dimension::Pressure).'.'),
             'Photograph where it is wet underneath: the picture comes back in the leak check.',
         ];
     }
@@ -58,68 +64,46 @@ final class Inspect extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('condition') ? [] : [Obstacle::missing('Record what hoses, clamps and cap look like.')];
+        return $at->has('condition') ? [] : [Obstacle::missing('no_condition', 'Record what hoses, clamps and cap look like.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $found = $at->last('condition');
+        $found = $this->condition($at);
         if ($found === null) {
             return null;
         }
-        $todo = $this->toPutRight($at, $found);
-        $watch = self::watchNotes($found);
+        $todo = array_map(fn (string $item) => PutRight::sayItem($at, $item), $found->toPutRight());
+        $watch = array_map($this->sayWatch(...), $found->toWatch());
         $later = $watch === [] ? '' : ' Kept for the next visit: '.implode('; ', $watch).'.';
 
         return $todo === []
-            ? Verdict::pass('Sound', 'Nothing to replace before the drain.'.$later)
-            : Verdict::wait('Parts to add', ucfirst(implode('; ', array_map(lcfirst(...), $todo))).'. A step for it is added; fitting is on the close-up list.'.$later);
+            ? Verdict::pass('sound', 'Sound', 'Nothing to replace before the drain.'.$later)
+            : Verdict::wait('parts_to_add', 'Parts to add',
+                ucfirst(implode('; ', array_map(lcfirst(...), $todo))).'. A step for it is added; fitting is on the close-up list.'.$later);
     }
 
     public function orders(Situation $at): array
     {
-        $found = $at->last('condition');
-        $todo = $found === null ? [] : $this->toPutRight($at, $found);
+        $todo = $this->condition($at)?->toPutRight() ?? [];
 
-        return $todo === [] ? [] : [new Step('put_right', 'put_right', Stage::MakeSafe, ['items' => $todo])];
+        return $todo === [] ? [] : [new Step('put_right', 'put_right', Stage::MakeSafe, new Values(['items' => $todo]))];
     }
 
-    /**
-     * What is fitted at the close-up because of what was found.
-     *
-     * @return array<string, string>
-     */
-    public static function toFit(Entry $found): array
+    public function watch(Situation $at): array
     {
-        return array_filter([
-            'new_hose' => $found->text('hoses') === 'replace' ? 'New hose fitted' : null,
-            'new_clamps' => $found->text('clamps') === 'replace' ? 'New clamps fitted' : null,
-            'new_cap' => in_array($found->text('cap'), ['worn', 'rating'], true) ? 'New cap fitted' : null,
-        ]);
+        return $this->condition($at)?->toWatch() ?? [];
     }
 
-    /** @return list<string> what the next visit should look at */
-    public static function watchNotes(Entry $found): array
+    public function sayWatch(string $code): string
     {
-        return array_values(array_filter([
-            $found->text('hoses') === 'watch' ? 'hoses ageing' : null,
-            $found->text('pipes') === 'rusty' ? 'metal pipes rusty' : null,
-            $found->text('watch') === '' ? null : $found->text('watch'),
-        ]));
+        return self::WATCH[$code] ?? $code;
     }
 
-    /** @return array<string, string> */
-    private function toPutRight(Situation $at, Entry $found): array
+    private function condition(Situation $at): ?Condition
     {
-        $rating = $at->facts()->capKpa === null ? '' : ', rated '.$at->say($at->facts()->capKpa, Dimension::Pressure);
+        $last = $at->last('condition');
 
-        return array_filter([
-            'hose' => $found->text('hoses') === 'replace' ? 'New hose at hand' : null,
-            'clamps' => $found->text('clamps') === 'replace' ? 'New clamps at hand' : null,
-            'cap' => in_array($found->text('cap'), ['worn', 'rating'], true) ? "New cap at hand{$rating}" : null,
-            'fins' => $found->text('fins') === 'clogged' ? 'Radiator fins blown or washed clean, from the engine side out' : null,
-            'tank' => $found->text('tank') === 'dirty' ? 'Tank cleaned until the level can be read' : null,
-            'pipes' => $found->text('pipes') === 'weeping' ? 'Weeping pipe mended or replaced' : null,
-        ]);
+        return $last === null ? null : Condition::from($last->values);
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\MakeSafe;
 
+use Aqbel\Core\Circuit\HeaterDrive;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Steps\Checklist;
@@ -41,19 +41,15 @@ final class MakeSafe extends Checklist
 
     protected function items(Situation $at): array
     {
-        $lift = $at->job->plan->input->noseLiftMm;
+        $lift = Plan::of($at)->choices->noseLiftMm;
+        $electric = $at->facts()->heaterDrive === HeaterDrive::Electric;
 
         return [
             'ground' => $lift > 0.0 ? 'Nose raised '.$at->say($lift, Dimension::Length).' on stands, as planned' : 'Vehicle on level ground',
             'chocks' => 'Wheels chocked',
             'ignition' => 'Ignition off, key out',
             'glasses' => 'Glasses and gloves on',
-            'heater' => $at->facts()->heaterDrive === 'electric' ? 'Heater set to hot with the ignition on, then off: the valve stays where it stands' : 'Heater control set to hot',
+            'heater' => $electric ? 'Heater set to hot with the ignition on, then off: the valve stays where it stands' : 'Heater control set to hot',
         ];
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 4.0;
     }
 }

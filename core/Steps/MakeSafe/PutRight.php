@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\MakeSafe;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
@@ -16,6 +15,17 @@ use Aqbel\Core\Steps\Checklist;
 /** Stage 1, ordered by what was found: the parts fetched, the dirt washed off, the wait for what is not on the shelf. */
 final class PutRight extends Checklist
 {
+    private const ITEMS = [
+        'hose' => 'New hose at hand',
+        'clamps' => 'New clamps at hand',
+        'cap' => 'New cap at hand',
+        'fins' => 'Radiator fins blown or washed clean, from the engine side out',
+        'tank' => 'Tank cleaned until the level can be read',
+        'pipes' => 'Weeping pipe mended or replaced',
+    ];
+
+    private const LONGEST_WAIT_S = 3600.0 * 24 * 30;
+
     public function name(): string
     {
         return 'put_right';
@@ -40,26 +50,44 @@ final class PutRight extends Checklist
     {
         $forms = parent::forms($at);
 
-        return $forms === [] ? [] : [...$forms, new Form('waiting', 'Wait for a part', [
-            Field::text('part', 'Which', true), Field::duration('until', 'It comes in', Unit::Hour, 3600.0 * 24 * 30),
-        ], false)];
+        return $forms === [] ? [] : [...$forms, self::waitingForm()];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [...parent::everyForm($at), self::waitingForm()];
     }
 
     public function clock(Situation $at): ?Clock
     {
         $waiting = $at->last('waiting');
+        if ($waiting === null || parent::forms($at) === []) {
+            return null;
+        }
 
-        return $waiting === null || parent::forms($at) === [] ? null
-            : new Clock("Part ordered: {$waiting->text('part')}", $waiting->at, $waiting->at + (int) $waiting->number('until'), true);
+        return new Clock("Part ordered: {$waiting->text('part')}", $waiting->at, $waiting->at + (int) $waiting->number('until'), true);
+    }
+
+    /** One thing to be put right, in words. */
+    public static function sayItem(Situation $at, string $item): string
+    {
+        $rating = $at->facts()->capKpa;
+
+        return (self::ITEMS[$item] ?? $item).($item === 'cap' && $rating !== null ? ', rated '.$at->say($rating, Dimension::Pressure) : '');
     }
 
     protected function items(Situation $at): array
     {
-        return (array) $at->param('items');
+        $items = $at->step->params->list('items');
+
+        return array_combine($items, array_map(fn (string $item) => self::sayItem($at, $item), $items));
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    private static function waitingForm(): Form
     {
-        return 8.0;
+        return new Form('waiting', 'Wait for a part', [
+            Field::text('part', 'Which', true),
+            Field::duration('until', 'It comes in', Unit::Hour, self::LONGEST_WAIT_S),
+        ], false);
     }
 }

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Prepare;
 
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
-use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 0: readings before the work, to hold the readings afterwards against. */
@@ -20,6 +19,11 @@ final class Baseline extends StepKind
     public function name(): string
     {
         return 'baseline';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::RunsEngine];
     }
 
     public function title(Situation $at): string
@@ -48,8 +52,10 @@ final class Baseline extends StepKind
 
     public function forms(Situation $at): array
     {
+        $ran = ['no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction'];
+
         return [new Form('baseline', 'Record baseline', [
-            Field::choice('ran', 'Engine', ['no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction'], 'no'),
+            Field::choice('ran', 'Engine', $ran, 'no'),
             Field::temperature('plateau', 'Temperature settled at', false),
             Field::temperature('fan_on', 'Fan came on at', false),
             Field::temperature('fan_off', 'Fan went off at', false),
@@ -58,47 +64,15 @@ final class Baseline extends StepKind
         ])];
     }
 
-    /**
-     * The baseline beside the same readings of the last hot run.
-     *
-     * @return list<Table>
-     */
-    public static function comparison(Situation $at): array
-    {
-        $before = $at->job->lastOf('baseline', 'baseline');
-        if ($before === null || $before->text('ran') === 'no') {
-            return [];
-        }
-        $runs = array_filter($at->job->stepsOf('heat_cycle'), fn (Step $s) => $at->job->entriesOf($s->id, 'reading') !== []);
-        $now = $runs === [] ? [] : $at->job->entriesOf(end($runs)->id);
-        $say = fn (?float $celsius) => $celsius === null ? '–' : $at->degrees($celsius);
-        $names = ['plateau' => ['ect', 'Coolant settled at'], ...array_combine(array_map(fn (string $o) => "outlet_{$o}", $at->facts()->outlets), array_map(fn (string $o) => ["outlet_{$o}", "Outlet air, {$o}"], $at->facts()->outlets))];
-        $last = null;
-        $fan = ['fan_on' => null, 'fan_off' => null];
-        foreach ($now as $entry) {
-            $last = $entry->form === 'reading' ? $entry : $last;
-            if (array_key_exists($entry->form, $fan)) {
-                $fan[$entry->form] = $last?->number('ect');
-            }
-        }
-        $rows = [];
-        foreach ($names as $was => [$is, $label]) {
-            $rows[] = [$label, $say($before->number($was)), $say($last?->number($is))];
-        }
-        foreach (['fan_on' => 'Fan on', 'fan_off' => 'Fan off'] as $name => $label) {
-            $rows[] = [$label, $say($before->number($name)), $say($fan[$name])];
-        }
-
-        return [new Table('Against the baseline', ['Reading', 'Before', 'Now'], array_values(array_filter($rows, fn (array $row) => $row[1] !== '–' || $row[2] !== '–')))];
-    }
-
     public function obstacles(Situation $at): array
     {
-        return $at->has('baseline') ? [] : [Obstacle::missing('Take the readings, or record that the engine was not run.')];
+        return $at->has('baseline') ? [] : [Obstacle::missing('no_baseline', 'Take the readings, or record that the engine was not run.')];
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    public function ran(Situation $at): ?int
     {
-        return 3.0;
+        $ran = array_filter($at->entries('baseline'), fn (Entry $entry) => $entry->text('ran') !== 'no');
+
+        return $ran === [] ? null : max(array_map(fn (Entry $entry) => $entry->at, $ran));
     }
 }

@@ -5,19 +5,23 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prepare;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 0: what is in the circuit now. Capacity is never assumed to be inside. */
 final class Found extends StepKind
@@ -25,9 +29,17 @@ final class Found extends StepKind
     /** Reading a level in a warm, tilted or dirty tank (common practice, no source). */
     private const UNSURE = 0.03;
 
+    /** An estimate of what is missing may be off by so much of it (common practice, no source). */
+    private const UNSURE_OF_MISSING = 0.25;
+
     public function name(): string
     {
         return 'found';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::MovesCoolant];
     }
 
     public function title(Situation $at): string
@@ -51,26 +63,31 @@ final class Found extends StepKind
 
     public function forms(Situation $at): array
     {
+        $contents = ['full' => 'Full to the mark', 'low' => 'Low', 'partly' => 'Partly drained before', 'water' => 'Water only', 'empty' => 'Empty'];
+        $choices = Plan::of($at)->choices;
+        $likely = match (true) {
+            $choices->jobKind === JobKind::Lost => 'low',
+            $choices->content === Compatibility::Water => 'water',
+            default => 'full',
+        };
+
         return [new Form('found', 'Record content', [
-            Field::choice('content', 'The circuit is', ['full' => 'Full to the mark', 'low' => 'Low', 'partly' => 'Partly drained before', 'water' => 'Water only', 'empty' => 'Empty'], match (true) {
-                $at->job->plan->input->jobKind === Choices::LOST => 'low', $at->job->plan->input->compatibility() === Compatibility::Water => 'water', default => 'full'
-            }),
+            Field::choice('content', 'The circuit is', $contents, $likely),
             Field::volume('missing', 'Missing, if low', $at->circuit()->capacityMl(), false, 'Your best estimate; it may be off by a quarter.'),
             Field::temperature('freeze', 'Freeze point read', false, -70, 5),
         ])];
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function admit(Situation $at, string $form, array $values): void
+    public function admit(Situation $at, string $form, Values $values): void
     {
-        if (in_array($values['content'], ['low', 'partly'], true) && $values['missing'] === null) {
+        if (in_array($values->text('content'), ['low', 'partly'], true) && $values->number('missing') === null) {
             throw new InvalidField('missing', 'Say about how much is missing; the ledger starts from it.');
         }
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('found') ? [] : [Obstacle::missing('Record how much coolant is in the circuit.')];
+        return $at->has('found') ? [] : [Obstacle::missing('no_content', 'Record how much coolant is in the circuit.')];
     }
 
     public function figure(Situation $at): Figure
@@ -78,21 +95,23 @@ final class Found extends StepKind
         $full = $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl;
         $line = ($entry = $at->last('found')) === null ? null : $this->ledger($at, $entry)[0];
 
-        return new Figure('In the circuit', $line->ml ?? null, Dimension::Volume, Figure::MEASURED, $full, 'full to the mark', $line->plusMinusMl ?? 0.0);
+        return new Figure('In the circuit', $line->ml ?? null, Dimension::Volume, Origin::Measured, $full, 'full to the mark', $line->plusMinusMl ?? 0.0);
     }
 
+    /** @return non-empty-list<Line> */
     public function ledger(Situation $at, Entry $entry): array
     {
-        $full = $at->circuit()->capacityMl() - (float) $at->job->plan->predicted['headspace_ml'];
-        $missing = $entry->text('content') === 'empty' ? $full : min($full, $entry->number('missing') ?? 0.0);
+        $full = $at->circuit()->capacityMl() - Plan::of($at)->headspaceMl();
+        $empty = $entry->text('content') === 'empty';
+        $missing = $empty ? $full : min($full, $entry->number('missing') ?? 0.0);
+        $freeze = $entry->number('freeze');
         $fraction = match (true) {
             $entry->text('content') === 'water' => 0.0,
-            $entry->number('freeze') !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $entry->number('freeze'))))->volumeFraction,
-            default => $at->job->plan->input->presumedFraction($at->circuit()),
+            $freeze !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $freeze)))->volumeFraction,
+            default => Plan::of($at)->choices->presumedFraction($at->circuit()),
         };
+        $unsure = self::UNSURE * $full + ($empty ? 0.0 : self::UNSURE_OF_MISSING * $missing);
 
-        $guessed = $entry->text('content') === 'empty' ? 0.0 : $missing;
-
-        return [new Line('Content found', $full - $missing, self::UNSURE * $full + 0.25 * $guessed, $fraction, true)];
+        return [new Line('Content found', $full - $missing, $unsure, $fraction, true)];
     }
 }

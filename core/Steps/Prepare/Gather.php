@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prepare;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Plan\Materials;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Checklist;
 
 /** Stage 0: parts, coolant and tools at hand before anything is opened. */
@@ -33,8 +33,6 @@ final class Gather extends Checklist
 
     protected function items(Situation $at): array
     {
-        $plan = $at->job->plan;
-
-        return (new Materials($at->circuit(), $plan->input))->toGather($plan->predicted, $at->units);
+        return Plan::of($at)->materials($at->circuit())->toGather(Plan::of($at)->predicted, $at->units);
     }
 }

@@ -5,28 +5,18 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint as Complained;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Prepare\Baseline;
+use Aqbel\Core\Steps\Findings\BeforeAndNow;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: what the vehicle came in for, asked again. */
 final class Complaint extends StepKind
 {
-    /** @var array<string, array{string, string}> complaint => in words, and what it usually was when it is still there */
-    private const SAID = [
-        'overheats' => ['It overheated', 'A pocket at the head or the thermostat; a fan or a radiator that does not cool.'],
-        'heater_cold' => ['The heater blew cold', 'A pocket in the heater core, or its valve.'],
-        'gurgling' => ['It gurgled behind the dash', 'Air in the heater core, still on its way out.'],
-        'fan' => ['The fan ran early or long', 'Hot coolant does not reach the radiator: a pocket, or the thermostat.'],
-        'alarm' => ['The level alarm came on without heat', 'A pocket at the sensor, or the sensor.'],
-        'falling' => ['The level fell', 'A leak, or the engine is consuming it: test for combustion gas.'],
-    ];
-
     public function name(): string
     {
         return 'complaint';
@@ -39,7 +29,17 @@ final class Complaint extends StepKind
 
     public function why(Situation $at): string
     {
-        return $this->said($at)[0].' when it came in. The customer will try exactly that.';
+        $said = match (Plan::of($at)->choices->complaint) {
+            Complained::Overheats => 'It overheated',
+            Complained::HeaterCold => 'The heater blew cold',
+            Complained::Gurgling => 'It gurgled behind the dash',
+            Complained::Fan => 'The fan ran early or long',
+            Complained::Alarm => 'The level alarm came on without heat',
+            Complained::Falling => 'The level fell',
+            Complained::None => 'Something was wrong',
+        };
+
+        return "{$said} when it came in. The customer will try exactly that.";
     }
 
     public function instructions(Situation $at): array
@@ -49,19 +49,21 @@ final class Complaint extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('answer', 'Record', [Field::choice('answer', 'It is', ['gone' => 'Gone', 'better' => 'Better, watch it', 'still' => 'Still there'], 'gone'), Field::text('how', 'How it was tried')])];
+        $answers = ['gone' => 'Gone', 'better' => 'Better, watch it', 'still' => 'Still there'];
+
+        return [new Form('answer', 'Record', [Field::choice('answer', 'It is', $answers, 'gone'), Field::text('how', 'How it was tried')])];
     }
 
     public function tables(Situation $at): array
     {
-        return Baseline::comparison($at);
+        return BeforeAndNow::tables($at);
     }
 
     public function obstacles(Situation $at): array
     {
         return match ($at->last('answer')?->text('answer')) {
-            null => [Obstacle::missing('Say whether the complaint is gone.')],
-            'still' => [Obstacle::missing("Still there. Usually: {$this->said($at)[1]}")],
+            null => [Obstacle::missing('no_answer', 'Say whether the complaint is gone.')],
+            'still' => [Obstacle::missing('still_there', "Still there. Usually: {$this->usually($at)}")],
             default => [],
         };
     }
@@ -70,20 +72,23 @@ final class Complaint extends StepKind
     {
         return match ($at->last('answer')?->text('answer')) {
             null => null,
-            'gone' => Verdict::pass('Gone', 'What it came in for is cured.'),
-            'better' => Verdict::wait('Better', 'The follow-up tells whether it stays away.'),
-            default => Verdict::stop('Still there', $this->said($at)[1]),
+            'gone' => Verdict::pass('gone', 'Gone', 'What it came in for is cured.'),
+            'better' => Verdict::wait('better', 'Better', 'The follow-up tells whether it stays away.'),
+            default => Verdict::stop('still_there', 'Still there', $this->usually($at)),
         };
     }
 
-    /** @return array{string, string} */
-    private function said(Situation $at): array
+    /** What it usually was when it is still there. */
+    private function usually(Situation $at): string
     {
-        return self::SAID[$at->job->plan->input->complaint] ?? ['Something was wrong', 'Look again.'];
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 4.0;
+        return match (Plan::of($at)->choices->complaint) {
+            Complained::Overheats => 'A pocket at the head or the thermostat; a fan or a radiator that does not cool.',
+            Complained::HeaterCold => 'A pocket in the heater core, or its valve.',
+            Complained::Gurgling => 'Air in the heater core, still on its way out.',
+            Complained::Fan => 'Hot coolant does not reach the radiator: a pocket, or the thermostat.',
+            Complained::Alarm => 'A pocket at the sensor, or the sensor.',
+            Complained::Falling => 'A leak, or the engine is consuming it: test for combustion gas.',
+            Complained::None => 'Look again.',
+        };
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Prove;
 
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
@@ -17,9 +17,16 @@ use Aqbel\Core\Steps\StepKind;
 /** Stage 10: a short drive, or a run under load for what does not drive. */
 final class Drive extends StepKind
 {
+    private const LONGEST_S = 36_000.0;
+
     public function name(): string
     {
         return 'drive';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::RunsEngine];
     }
 
     public function title(Situation $at): string
@@ -34,13 +41,16 @@ final class Drive extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Ten to fifteen minutes, heater on, eyes on the temperature.', 'Straight after the drive a sealed circuit shows nothing: the level is read cold.'];
+        return [
+            'Ten to fifteen minutes, heater on, eyes on the temperature.',
+            'Straight after the drive a sealed circuit shows nothing: the level is read cold.',
+        ];
     }
 
     public function forms(Situation $at): array
     {
         return [new Form('driven', 'Record drive', [
-            Field::duration('minutes', 'Driven for', Unit::Minute, 36000),
+            Field::duration('minutes', 'Driven for', Unit::Minute, self::LONGEST_S),
             Field::temperature('ect', 'Highest coolant', true, 0, 150),
             Field::choice('alarm', 'Alarm', ['none' => 'None', 'level' => 'Low level', 'hot' => 'Temperature'], 'none'),
         ])];
@@ -48,21 +58,22 @@ final class Drive extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('driven') ? [] : [Obstacle::missing('Record the drive.')];
+        return $at->has('driven') ? [] : [Obstacle::missing('not_driven', 'Record the drive.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
         return match ($at->last('driven')?->text('alarm')) {
             null => null,
-            'level' => Verdict::wait('Pocket at the level sensor', 'Not hot, but the alarm came: another heat cycle, vent near the sensor.'),
-            'hot' => Verdict::stop('Overheats', 'Air pocket or no flow. Let it cool; another heat cycle before it drives again.'),
-            default => Verdict::pass('Ran cool', 'No alarm.'),
+            'level' => Verdict::wait('level_alarm', 'Pocket at the level sensor', 'Not hot, but the alarm came: another heat cycle, vent near the sensor.'),
+            'hot' => Verdict::stop('overheats', 'Overheats', 'Air pocket or no flow. Let it cool; another heat cycle before it drives again.'),
+            default => Verdict::pass('ran_cool', 'Ran cool', 'No alarm.'),
         };
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    /** Nothing drives with its cap loose. */
+    public function neckWhileRunning(Situation $at): Neck
     {
-        return 15.0;
+        return Neck::Sealed;
     }
 }

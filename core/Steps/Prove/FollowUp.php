@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -37,19 +36,16 @@ final class FollowUp extends StepKind
 
     public function forms(Situation $at): array
     {
+        $usual = (string) (int) Plan::of($at)->rules()->followUpDays;
+
         return [new Form('booked', 'Book it', [
-            Field::choice('days', 'Cold level again in', ['1' => '1 day', '3' => '3 days', '7' => '7 days'], (string) (int) $at->rules()->followUpDays),
+            Field::choice('days', 'Cold level again in', ['1' => '1 day', '3' => '3 days', '7' => '7 days'], $usual),
             Field::text('note', 'Watch for'),
         ])];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('booked') ? [] : [Obstacle::missing('Book the follow-up.')];
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 2.0;
+        return $at->has('booked') ? [] : [Obstacle::missing('not_booked', 'Book the follow-up.')];
     }
 }

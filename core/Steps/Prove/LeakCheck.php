@@ -10,6 +10,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Findings\Condition;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: a look underneath, against what was wet before. */
@@ -32,9 +33,12 @@ final class LeakCheck extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $old = $at->job->lastOf('inspect', 'condition')?->text('drips') ?? '';
+        $old = Condition::of($at->job)?->oldDrips() ?? '';
 
-        return ['Lamp and mirror along every joint that was opened, drains first. Photograph what is wet.', $old === '' ? 'No old drips were noted.' : "Noted before the work: {$old}"];
+        return [
+            'Lamp and mirror along every joint that was opened, drains first. Photograph what is wet.',
+            $old === '' ? 'No old drips were noted.' : "Noted before the work: {$old}",
+        ];
     }
 
     public function hazards(Situation $at): array
@@ -44,7 +48,9 @@ final class LeakCheck extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('seen', 'Record', [Field::choice('leak', 'Underneath it is', ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'], 'dry'), Field::text('where', 'Where')])];
+        $looks = ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'];
+
+        return [new Form('seen', 'Record', [Field::choice('leak', 'Underneath it is', $looks, 'dry'), Field::text('where', 'Where')])];
     }
 
     public function comparedWith(Situation $at): array
@@ -55,8 +61,8 @@ final class LeakCheck extends StepKind
     public function obstacles(Situation $at): array
     {
         return match ($at->last('seen')?->text('leak')) {
-            null => [Obstacle::missing('Record what it looks like underneath.')],
-            'drip' => [Obstacle::missing('Mend the new drip, then look again.')],
+            null => [Obstacle::missing('not_looked', 'Record what it looks like underneath.')],
+            'drip' => [Obstacle::missing('new_drip', 'Mend the new drip, then look again.')],
             default => [],
         };
     }
@@ -65,8 +71,8 @@ final class LeakCheck extends StepKind
     {
         return match ($at->last('seen')?->text('leak')) {
             null => null,
-            'drip' => Verdict::stop('New drip', 'Mend it before the vehicle drives.'),
-            default => Verdict::pass('No new drip', 'Nothing that was not there before.'),
+            'drip' => Verdict::stop('new_drip', 'New drip', 'Mend it before the vehicle drives.'),
+            default => Verdict::pass('no_new_drip', 'No new drip', 'Nothing that was not there before.'),
         };
     }
 }

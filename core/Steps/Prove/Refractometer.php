@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Matter\Mixture;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
@@ -15,12 +14,16 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: the freeze point of what is in it, against the plan. */
 final class Refractometer extends StepKind
 {
+    /** A refractometer read in the shop within so much of the plan is on it (common practice, no source). */
+    private const CLOSE = 0.05;
+
     public function name(): string
     {
         return 'refractometer';
@@ -48,14 +51,14 @@ final class Refractometer extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('freeze') ? [] : [Obstacle::missing('Record the freeze point.')];
+        return $at->has('freeze') ? [] : [Obstacle::missing('no_reading', 'Record the freeze point.')];
     }
 
     public function figure(Situation $at): Figure
     {
-        $wanted = new Mixture($at->facts()->base, $at->job->plan->input->targetFraction);
+        $wanted = new Mixture($at->facts()->base, Plan::of($at)->choices->targetFraction);
 
-        return new Figure('Freezes at', $at->last('freeze')?->number('freeze'), Dimension::Temperature, Figure::MEASURED, $wanted->freezePoint()->degC(), 'planned');
+        return new Figure('Freezes at', $at->last('freeze')?->number('freeze'), Dimension::Temperature, Origin::Measured, $wanted->freezePoint()->degC(), 'planned');
     }
 
     public function judge(Situation $at): ?Verdict
@@ -64,16 +67,14 @@ final class Refractometer extends StepKind
         if ($freeze === null) {
             return null;
         }
-        $read = Mixture::freezingAt($at->facts()->base, Temperature::celsius($freeze))->volumeFraction;
-        $target = $at->job->plan->input->targetFraction;
+        $fraction = Mixture::freezingAt($at->facts()->base, Temperature::celsius($freeze))->volumeFraction;
+        $target = Plan::of($at)->choices->targetFraction;
+        [$read, $planned] = [$at->say($fraction, Unit::Percent), $at->say($target, Unit::Percent)];
+        if (abs($fraction - $target) <= self::CLOSE) {
+            return Verdict::pass('as_planned', 'As planned', "{$read}, planned {$planned}.");
+        }
+        $next = $fraction < $target ? 'concentrate' : 'water';
 
-        return abs($read - $target) <= 0.05
-            ? Verdict::pass('As planned', "{$at->say($read, Unit::Percent)}, planned {$at->say($target, Unit::Percent)}.")
-            : Verdict::wait('Off the plan', "{$at->say($read, Unit::Percent)} instead of {$at->say($target, Unit::Percent)}. Make the next top-up ".($read < $target ? 'concentrate' : 'water').', or accept it with a reason.');
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 2.0;
+        return Verdict::wait('off_plan', 'Off the plan', "{$read} instead of {$planned}. Make the next top-up {$next}, or accept it with a reason.");
     }
 }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
+use Aqbel\Core\Circuit\Passage;
+use Aqbel\Core\Circuit\PassageKind;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Steps\Checklist;
 
@@ -17,9 +19,17 @@ final class BackFlush extends Checklist
 {
     private const PARTS = ['radiator' => 'Radiator', 'heater' => 'Heater core'];
 
+    /** How well the model knows what stood in a part. */
+    private const UNSURE = 0.25;
+
     public function name(): string
     {
         return 'back_flush';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::MovesCoolant];
     }
 
     public function title(Situation $at): string
@@ -34,7 +44,11 @@ final class BackFlush extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return ['Both hoses off the part, a hose on its outlet, water against the usual flow until it runs clear.', 'Low pressure only: a heater core bursts where a radiator holds.', 'Catch the water: it is waste too.'];
+        return [
+            'Both hoses off the part, a hose on its outlet, water against the usual flow until it runs clear.',
+            'Low pressure only: a heater core bursts where a radiator holds.',
+            'Catch the water: it is waste too.',
+        ];
     }
 
     public function hazards(Situation $at): array
@@ -44,29 +58,30 @@ final class BackFlush extends Checklist
 
     protected function items(Situation $at): array
     {
-        $kinds = array_map(fn ($passage) => $passage->kind, $at->circuit()->passages);
+        $there = array_filter(self::PARTS, fn (string $kind) => self::passages($at, $kind) !== [], ARRAY_FILTER_USE_KEY);
 
-        return array_map(fn (string $part) => "{$part}: runs clear against the flow", array_filter(self::PARTS, fn (string $kind) => in_array($kind, $kinds, true), ARRAY_FILTER_USE_KEY));
+        return array_map(fn (string $part) => "{$part}: runs clear against the flow", $there);
     }
 
     /** What stood in the part is water now. */
     public function ledger(Situation $at, Entry $entry): array
     {
         $lines = [];
+        $retained = Plan::of($at)->predicted->retained;
         foreach (self::PARTS as $kind => $part) {
-            $labels = array_map(fn ($p) => $p->label, array_filter($at->circuit()->passages, fn ($p) => $p->kind === $kind));
-            $kept = array_sum(array_intersect_key((array) $at->job->plan->predicted['retained'], array_flip($labels)));
+            $kept = array_sum(array_map(fn (Passage $p) => $retained->in($p->id), self::passages($at, $kind)));
             if ($entry->ticked($kind) && $kept > 0.0) {
-                $lines[] = new Line("Flushed out: {$part}", -$kept, 0.25 * $kept, null);
-                $lines[] = new Line("Water left in: {$part}", $kept, 0.25 * $kept, 0.0);
+                $lines[] = new Line("Flushed out: {$part}", -$kept, self::UNSURE * $kept, null);
+                $lines[] = new Line("Water left in: {$part}", $kept, self::UNSURE * $kept, 0.0);
             }
         }
 
         return $lines;
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    /** @return array<string, Passage> */
+    private static function passages(Situation $at, string $kind): array
     {
-        return 25.0;
+        return array_filter($at->circuit()->passages, fn (Passage $p) => $p->kind === PassageKind::from($kind));
     }
 }

@@ -4,23 +4,27 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Mixing\Compatibility;
-use Aqbel\Core\Mixing\RinseChain as Chain;
+use Aqbel\Core\Mixing\RinseChain;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Labour;
+use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Drain\Drain;
-use Aqbel\Core\Steps\Drain\Reconcile;
+use Aqbel\Core\Steps\Findings\Coolant;
+use Aqbel\Core\Steps\Findings\Drains;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 3: rinse when dirty, mixed or changing family; skip when clean. The cycles decided on follow as steps of their own. */
@@ -28,17 +32,29 @@ final class Rinse extends StepKind
 {
     private const WAYS = ['skip' => 'Skip it', 'hot' => 'Hot rinse', 'flow' => 'Cold flow-through', 'cleaner' => 'Rinse, cleaner, rinse', 'backflush' => 'Back-flush, then rinse'];
 
+    private const SEEN = [
+        'rusty' => 'Rust came out.', 'oily' => 'Oil came out: flush until no film is left.',
+        'gel' => 'Gel came out: two coolants that must never meet.', 'debris' => 'Debris came out.',
+    ];
+
     private const MOST = 6;
 
     /** A circuit from which nothing came is not clean: it asks for rinses without end, and so for a drain. */
     private const HARDLY_DRAINED = 0.99;
 
-    /** Hands of one cycle, in minutes (common practice, no source). */
-    private const HANDS_EACH = 33.0;
+    /** Dirt is rinsed at least once, however little of the old coolant is left. */
+    private const DIRT_ASKS_FOR_LESS = 0.999;
+
+    private const LEAST_TARGET = 1.0e-6;
 
     public function name(): string
     {
         return 'rinse';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::MovesCoolant];
     }
 
     public function title(Situation $at): string
@@ -57,7 +73,8 @@ final class Rinse extends StepKind
             'Clean coolant, same family: skip.',
             'Hot rinse: water in, heater full hot, A/C off, warm until the thermostat opens, cool, drain. '.RinseRun::warning($at),
             'Cold flow-through: water in at the top, drains and vents open, no warm-up. '.RinseFlow::leaves($at),
-            'Cleaner: the dirt is rinsed out first, then the cleaner as its label says, then every trace of it. Rust that keeps coming: back-flush radiator and heater core, each on its own.',
+            'Cleaner: the dirt is rinsed out first, then the cleaner as its label says, then every trace of it.'
+                .' Rust that keeps coming: back-flush radiator and heater core, each on its own.',
             'The last rinse with distilled or deionised water. Rinse water is waste too.',
         ];
     }
@@ -65,17 +82,20 @@ final class Rinse extends StepKind
     public function forms(Situation $at): array
     {
         $needed = $this->needed($at)->rinses;
-        $further = Reconcile::choices($at);
+        $further = Drains::choices($at);
+        $likely = match (true) {
+            $needed === 0 => 'skip',
+            Coolant::of($at->job)->isOily() => 'cleaner',
+            default => 'hot',
+        };
+        $decision = self::decisionForm($likely, max(1, min(self::MOST, $needed)));
 
-        return array_filter([
-            new Form('decision', 'Decide', [
-                Field::choice('rinse', 'Decision', self::WAYS, match (true) {
-                    $needed === 0 => 'skip', $this->seen($at) === 'oily' => 'cleaner', default => 'hot'
-                }),
-                Field::choice('times', 'Times', array_combine($times = array_map(strval(...), range(1, self::MOST)), $times), (string) max(1, min(self::MOST, $needed))),
-            ]),
-            $further === [] || $needed === 0 ? null : new Form('more', 'Open one more drain first', [Field::choice('point', 'Point', $further, array_key_first($further))], false),
-        ]);
+        return $further === [] || $needed === 0 ? [$decision] : [$decision, self::moreForm($further)];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [self::decisionForm('skip', 1), self::moreForm(Drains::everyChoice($at))];
     }
 
     public function obstacles(Situation $at): array
@@ -84,17 +104,17 @@ final class Rinse extends StepKind
 
         return match (true) {
             $at->has('more') => [],
-            $decision === null => [Obstacle::missing('Decide whether to rinse.')],
-            $decision->text('rinse') === 'skip' && $this->needed($at)->rinses > 0 => [Obstacle::missing('Old coolant must not stay in this one. Rinse, or give a reason for skipping.')],
+            $decision === null => [Obstacle::missing('not_decided', 'Decide whether to rinse.')],
+            $decision->text('rinse') === 'skip' && $this->needed($at)->rinses > 0 => [Obstacle::missing('old_stays', 'Old coolant must not stay in this one. Rinse, or give a reason for skipping.')],
             default => [],
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        $target = $this->target($at);
+        $share = $at->job->ledgerBefore(Stage::CloseUp)->oldShare();
 
-        return new Figure('Old coolant, were it full now', $at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent, Figure::PREDICTED, $target, 'may stay');
+        return new Figure('Old coolant, were it full now', $share, Unit::Percent, Origin::Predicted, $this->target($at), 'may stay');
     }
 
     public function judge(Situation $at): Verdict
@@ -102,15 +122,17 @@ final class Rinse extends StepKind
         $needed = $this->needed($at);
         if ($needed->rinses === 0) {
             $target = $this->target($at);
+            $share = $at->job->ledgerBefore(Stage::CloseUp)->oldShare();
 
-            return Verdict::pass('No rinse needed', $target === null ? $this->reason($at)
-                : "{$at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent)} of the full circuit would be old coolant; {$at->say($target, Unit::Percent)} may stay. The drain alone does it.");
+            return Verdict::pass('not_needed', 'No rinse needed', $target === null ? $this->reason($at)
+                : "{$at->say($share, Unit::Percent)} of the full circuit would be old coolant; {$at->say($target, Unit::Percent)} may stay. The drain alone does it.");
         }
         $decided = $at->last('decision');
         $cold = $decided?->text('rinse') === 'flow' ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at) : '';
         $times = $decided === null || $decided->text('rinse') === 'skip' ? $needed->rinses : (int) $decided->text('times');
+        $after = $at->say($this->after($at, $times), Unit::Percent);
 
-        return Verdict::wait("{$needed->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$at->say($this->after($at, $times), Unit::Percent)}, if the thermostat opens each time.{$cold}");
+        return Verdict::wait('needed', "{$needed->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$after}, if the thermostat opens each time.{$cold}");
     }
 
     public function tables(Situation $at): array
@@ -121,14 +143,11 @@ final class Rinse extends StepKind
         }
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
         $full = $ledger->capacityMl - $ledger->headspaceMl;
-        $row = function (string $label, Chain $chain) use ($at): array {
-            return [$label, (string) $chain->rinses, $at->litres($chain->waterMl), $at->say($chain->oldFraction, Unit::Percent), sprintf('%d h %02d', intdiv($minutes = (int) ($chain->rinses * RinseRun::CYCLE_MINUTES), 60), $minutes % 60)];
-        };
-        $rows = [$row('As it is drained now', $this->needed($at))];
-        foreach (Drain::notOpened($at) as $port) {
-            $keeps = max(0.0, $ledger->contentMl - (float) $at->job->plan->predicted['further'][$port]['volume_ml']);
+        $rows = [$this->row($at, 'As it is drained now', $this->needed($at))];
+        foreach (Drains::notOpened($at->job) as $further) {
+            $keeps = max(0.0, $ledger->contentMl - $further->volumeMl);
             $old = $ledger->contentMl > 0.0 ? $ledger->oldShare() * $keeps / $ledger->contentMl : 0.0;
-            $rows[] = $row("{$at->circuit()->port($port)->label} opened too", Chain::from($old, $keeps / $full, $full, $target));
+            $rows[] = $this->row($at, "{$at->circuit()->port($further->port)->label} opened too", RinseChain::from($old, $keeps / $full, $full, $target));
         }
 
         return [new Table('To '.$at->say($target, Unit::Percent).' old coolant', ['Way', 'Rinses', 'Water', 'Old left', 'Time'], $rows)];
@@ -136,9 +155,10 @@ final class Rinse extends StepKind
 
     public function orders(Situation $at): array
     {
-        $more = $at->last('more')?->text('point');
-        if ($more !== null && in_array($more, Drain::notOpened($at), true)) {
-            return [Drain::further($at, $more), new Step('rinse:'.(1 + count($at->job->stepsOf('rinse'))), 'rinse', Stage::Rinse)];
+        $more = $at->last('more');
+        $point = $more === null ? null : Drains::stillShut($at->job, $more->text('point'));
+        if ($point !== null) {
+            return [Drains::further($at, $point), new Step('rinse:'.(1 + count($at->job->stepsOf('rinse'))), 'rinse', Stage::Rinse)];
         }
         $decision = $at->last('decision');
         $plain = array_fill(0, max(1, (int) $decision?->text('times')), RinseFill::WATER);
@@ -155,43 +175,37 @@ final class Rinse extends StepKind
     /** Records from before the cycles were steps of their own hold their water here. */
     public function ledger(Situation $at, Entry $entry): array
     {
-        $ml = $entry->number('volume') ?? 0.0;
-        $unsure = $at->rules()->plusMinusMl($entry->text('vessel'));
-
-        return match ($entry->form) {
-            'water_in' => [new Line('Rinse water in', $ml, $unsure, 0.0)],
-            'water_out' => [new Line('Rinse water out', -$ml, $unsure, null)],
-            default => [],
-        };
+        return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    public function labour(Step $step, Choices $choices): Minutes
     {
-        return 1.0 + self::HANDS_EACH * (int) ($step->params['rinses'] ?? 0);
-    }
+        $cycle = $choices->rules->labour->of(Labour::RINSE_CYCLE);
 
-    public function waitingMinutes(Step $step, Choices $input): float
-    {
-        return (RinseRun::CYCLE_MINUTES - self::HANDS_EACH) * (int) ($step->params['rinses'] ?? 0);
+        return parent::labour($step, $choices)->plus($cycle->times($step->params->whole('rinses')));
     }
 
     /** The old coolant's share that may stay; null where any may. */
-    public function target(Situation $at): ?float
+    public static function target(Situation $at): ?float
     {
-        $gel = $this->seen($at) === 'gel' || $at->job->lastOf('jar_test', 'jar')?->text('jar') === 'gel';
+        $coolant = Coolant::of($at->job);
+        $rule = Plan::of($at)->rules()->oldShare;
+        if ($coolant->gels()) {
+            return Compatibility::AFTER_GEL;
+        }
 
-        return $gel ? Compatibility::AFTER_GEL : ($at->job->plan->input->compatibility()->oldShareAllowed($at->rules()->oldShare) ?? ($this->dirty($at) ? $at->rules()->oldShare : null));
+        return Plan::of($at)->choices->content->oldShareAllowed($rule) ?? ($coolant->isDirty() ? $rule : null);
     }
 
-    private function needed(Situation $at): Chain
+    private function needed(Situation $at): RinseChain
     {
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
         $full = $ledger->capacityMl - $ledger->headspaceMl;
         $keeps = max(0.0, $ledger->contentMl / $full);
-        // Dirt is rinsed at least once, however little of the old coolant is left.
-        $target = min($this->target($at) ?? 1.0, $this->dirty($at) ? 0.999 * $ledger->oldShare() : 1.0);
+        $dirt = Coolant::of($at->job)->isDirty() ? self::DIRT_ASKS_FOR_LESS * $ledger->oldShare() : 1.0;
+        $target = max(self::LEAST_TARGET, min($this->target($at) ?? 1.0, $dirt));
 
-        return Chain::from($ledger->oldShare(), min(self::HARDLY_DRAINED, $keeps), $full, max(1.0e-6, $target));
+        return RinseChain::from($ledger->oldShare(), min(self::HARDLY_DRAINED, $keeps), $full, $target);
     }
 
     private function after(Situation $at, int $times): float
@@ -203,18 +217,33 @@ final class Rinse extends StepKind
 
     private function reason(Situation $at): string
     {
-        $seen = ['rusty' => 'Rust came out.', 'oily' => 'Oil came out: flush until no film is left.', 'gel' => 'Gel came out: two coolants that must never meet.', 'debris' => 'Debris came out.'];
+        $coolant = Coolant::of($at->job);
 
-        return $seen[$this->seen($at)] ?? ($at->job->lastOf('jar_test', 'jar')?->text('jar') === 'gel' ? 'In the jar the two set to gel.' : $at->job->plan->input->compatibility()->reason());
+        return self::SEEN[$coolant->seen()] ?? ($coolant->gelsInTheJar() ? 'In the jar the two set to gel.' : Plan::of($at)->choices->content->reason());
     }
 
-    private function dirty(Situation $at): bool
+    /** @return list<string> */
+    private function row(Situation $at, string $label, RinseChain $chain): array
     {
-        return ! in_array($this->seen($at), ['', 'clean'], true);
+        $minutes = (int) ($chain->rinses * Plan::of($at)->rules()->labour->of(Labour::RINSE_CYCLE)->total());
+        $time = sprintf('%d h %02d', intdiv($minutes, 60), $minutes % 60);
+
+        return [$label, (string) $chain->rinses, $at->litres($chain->waterMl), $at->say($chain->oldFraction, Unit::Percent), $time];
     }
 
-    private function seen(Situation $at): string
+    private static function decisionForm(string $likely, int $times): Form
     {
-        return $at->job->lastOf('look', 'seen')?->text('coolant') ?? '';
+        $counts = array_map(strval(...), range(1, self::MOST));
+
+        return new Form('decision', 'Decide', [
+            Field::choice('rinse', 'Decision', self::WAYS, $likely),
+            Field::choice('times', 'Times', array_combine($counts, $counts), (string) $times),
+        ]);
+    }
+
+    /** @param  array<string, string>  $points */
+    private static function moreForm(array $points): Form
+    {
+        return new Form('more', 'Open one more drain first', [Field::choice('point', 'Point', $points, array_key_first($points))], false);
     }
 }

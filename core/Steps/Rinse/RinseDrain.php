@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
@@ -17,6 +18,7 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 
@@ -28,9 +30,14 @@ final class RinseDrain extends StepKind
         return 'rinse_drain';
     }
 
+    protected function doing(): array
+    {
+        return [Does::MovesCoolant, Does::OpensNeck];
+    }
+
     public function title(Situation $at): string
     {
-        return "Rinse {$at->param('cycle')}: drain";
+        return "Rinse {$at->step->params->whole('cycle')}: drain";
     }
 
     public function why(Situation $at): string
@@ -40,9 +47,14 @@ final class RinseDrain extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $points = array_map(fn (Step $s) => $at->circuit()->port((string) $s->params['port'])->label, $at->job->stepsOf('drain'));
+        $points = array_map(fn (Step $s) => $at->circuit()->port($s->params->text('port'))->label, $at->job->stepsOf('drain'));
 
-        return ['Cold neck, cap off, top bleed points open. Into the pan for rinse water, apart from the old coolant.', 'Open again: '.implode(', ', $points).'.', 'Hold some against the light: clear, or still coloured?', 'Close every point with its washer and torque.'];
+        return [
+            'Cold neck, cap off, top bleed points open. Into the pan for rinse water, apart from the old coolant.',
+            'Open again: '.implode(', ', $points).'.',
+            'Hold some against the light: clear, or still coloured?',
+            'Close every point with its washer and torque.',
+        ];
     }
 
     public function hazards(Situation $at): array
@@ -53,30 +65,32 @@ final class RinseDrain extends StepKind
     public function forms(Situation $at): array
     {
         return [new Form('water_out', 'Record water out', [
-            ...$this->vesselFields($at, 'volume', 'Came out', 'Drain pan, 0.5 L marks'),
-            Field::choice('runs', 'It runs', ['clear' => 'Clear', 'coloured' => 'Coloured', 'film' => 'With a film'], 'clear'),
+            ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
+            Field::choice('runs', 'It runs', RinseWater::RUNS, 'clear'),
             Field::check('closed', 'Every drain closed again'),
         ])];
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return [new Line('Rinse water out', -($entry->number('volume') ?? 0.0), $at->rules()->plusMinusMl($entry->text('vessel')), null)];
+        return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
     }
 
     public function obstacles(Situation $at): array
     {
         return match (true) {
-            ! $at->has('water_out') => [Obstacle::missing('Record the rinse water that came out.')],
-            ! $at->last('water_out')?->ticked('closed') => [Obstacle::missing('The drains are not recorded as closed again.')],
+            ! $at->has('water_out') => [Obstacle::missing('no_volume', 'Record the rinse water that came out.')],
+            ! $at->last('water_out')?->ticked('closed') => [Obstacle::missing('not_closed', 'The drains are not recorded as closed again.')],
             default => [],
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Came out', $at->has('water_out') ? $at->sum('water_out', 'volume') : null, Dimension::Volume, Figure::MEASURED,
-            max(0.0, $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $at->sum('water_out', 'volume') - (float) $at->job->plan->predicted['retained_ml']), 'predicted');
+        $out = $at->sum('water_out', 'volume');
+        $expected = max(0.0, $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $out - Plan::of($at)->predicted->retainedMl);
+
+        return new Figure('Came out', $at->has('water_out') ? $out : null, Dimension::Volume, Origin::Measured, $expected, 'predicted');
     }
 
     public function judge(Situation $at): ?Verdict
@@ -86,14 +100,15 @@ final class RinseDrain extends StepKind
             return null;
         }
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
-        $target = (new Rinse)->target($at);
-        if ($this->next($at) !== [] && $at->param('rest') !== []) {
-            return Verdict::wait('Next rinse', "Old coolant now {$old} of the full circuit. ".count((array) $at->param('rest')).' more as decided.');
+        $target = Rinse::target($at);
+        $rest = $at->step->params->list('rest');
+        if ($rest !== []) {
+            return Verdict::wait('next_rinse', 'Next rinse', "Old coolant now {$old} of the full circuit. ".count($rest).' more as decided.');
         }
 
         return $this->next($at) === []
-            ? Verdict::pass('Clear', "Old coolant {$old} of the full circuit".($target === null ? '.' : ", {$at->say($target, Unit::Percent)} may stay."))
-            : Verdict::wait('Not clear yet', "It still runs {$last->text('runs')}. Another rinse is added.");
+            ? Verdict::pass('clear', 'Clear', "Old coolant {$old} of the full circuit".($target === null ? '.' : ", {$at->say($target, Unit::Percent)} may stay."))
+            : Verdict::wait('not_clear', 'Not clear yet', 'It still runs '.lcfirst(RinseWater::RUNS[$last->text('runs')] ?? $last->text('runs')).'. Another rinse is added.');
     }
 
     public function orders(Situation $at): array
@@ -106,13 +121,8 @@ final class RinseDrain extends StepKind
     /** @return list<string> cycles still to come: those decided on, then one more as long as it does not run clear */
     private function next(Situation $at): array
     {
-        $rest = array_values((array) $at->param('rest'));
+        $rest = $at->step->params->list('rest');
 
         return $rest !== [] || $at->last('water_out')?->text('runs') === 'clear' ? $rest : [RinseFill::WATER];
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 10.0;
     }
 }

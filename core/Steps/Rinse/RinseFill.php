@@ -4,18 +4,20 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 3: water, or cleaner, for one rinse cycle. A cycle is fill, warm-up, cool-down and drain, each a step. */
 final class RinseFill extends StepKind
@@ -29,14 +31,19 @@ final class RinseFill extends StepKind
         return 'rinse_fill';
     }
 
+    protected function doing(): array
+    {
+        return [Does::MovesCoolant];
+    }
+
     public function title(Situation $at): string
     {
-        return "Rinse {$at->param('cycle')}: ".($at->param('with') === self::CLEANER ? 'cleaner in' : 'water in');
+        return "Rinse {$at->step->params->whole('cycle')}: ".($this->withCleaner($at) ? 'cleaner in' : 'water in');
     }
 
     public function why(Situation $at): string
     {
-        return $at->param('with') === self::CLEANER
+        return $this->withCleaner($at)
             ? 'The loose dirt is out; the cleaner takes what sticks. Its label says how much and how long.'
             : 'Water takes up what stayed inside; the drain then leaves only its share of the mixture.';
     }
@@ -45,49 +52,55 @@ final class RinseFill extends StepKind
     {
         return array_values(array_filter([
             'Drains shut, heater full hot, bleed points open until they run.',
-            $at->param('with') === self::CLEANER ? 'Cleaner by its label first, then water to the mark.' : 'Water to the mark.',
-            $at->param('rest') === [] ? 'This is the last one: distilled or deionised water, condensate is doubtful.' : null,
+            $this->withCleaner($at) ? 'Cleaner by its label first, then water to the mark.' : 'Water to the mark.',
+            $this->isLast($at) ? 'This is the last one: distilled or deionised water, condensate is doubtful.' : null,
             'Write down all of it; it counts in the mixture.',
         ]));
     }
 
     public function forms(Situation $at): array
     {
+        $likely = match (true) {
+            $this->withCleaner($at) => 'cleaner',
+            $this->isLast($at) => 'pure',
+            default => 'tap',
+        };
+
         return [new Form('water_in', 'Record water in', [
-            ...$this->vesselFields($at, 'volume', 'Poured in', 'Mixing bucket, 0.25 L marks'),
-            Field::choice('water', 'It is', ['tap' => 'Tap water', 'pure' => 'Distilled or deionised', 'cleaner' => 'With cleaner'], match (true) {
-                $at->param('with') === self::CLEANER => 'cleaner', $at->param('rest') === [] => 'pure', default => 'tap'
-            }),
+            ...$this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix),
+            Field::choice('water', 'It is', ['tap' => 'Tap water', 'pure' => 'Distilled or deionised', 'cleaner' => 'With cleaner'], $likely),
         ])];
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return [new Line('Rinse water in', $entry->number('volume') ?? 0.0, $at->rules()->plusMinusMl($entry->text('vessel')), 0.0)];
+        return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('water_in') ? [] : [Obstacle::missing('Record the water that went in.')];
+        return $at->has('water_in') ? [] : [Obstacle::missing('no_volume', 'Record the water that went in.')];
     }
 
     public function figure(Situation $at): Figure
     {
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
+        $in = $at->sum('water_in', 'volume');
+        $room = max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl + $in);
 
-        return new Figure('Gone in', $at->sum('water_in', 'volume'), Dimension::Volume, Figure::MEASURED, max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl + $at->sum('water_in', 'volume')), 'room for');
+        return new Figure('Gone in', $in, Dimension::Volume, Origin::Measured, $room, 'room for');
     }
 
     /**
      * The first of the cycles; the drain at its end orders the next.
      *
-     * @param  list<string>  $with  WATER or CLEANER, one for each cycle still to come
+     * @param  non-empty-list<string>  $with  WATER or CLEANER, one for each cycle still to come
      * @return list<Step>
      */
     public static function cycle(Situation $at, array $with): array
     {
         $n = 1 + count($at->job->stepsOf('rinse_fill'));
-        $about = ['cycle' => $n, 'with' => $with[0], 'rest' => array_slice($with, 1)];
+        $about = new Values(['cycle' => $n, 'with' => $with[0], 'rest' => array_slice($with, 1)]);
 
         return [
             new Step("rinse_fill:{$n}", 'rinse_fill', Stage::Rinse, $about),
@@ -97,8 +110,13 @@ final class RinseFill extends StepKind
         ];
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    private function withCleaner(Situation $at): bool
     {
-        return 8.0;
+        return $at->step->params->text('with') === self::CLEANER;
+    }
+
+    private function isLast(Situation $at): bool
+    {
+        return $at->step->params->list('rest') === [];
     }
 }

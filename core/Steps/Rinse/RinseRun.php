@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
-use Aqbel\Core\InvalidField;
+use Aqbel\Core\Circuit\GateKind;
+use Aqbel\Core\Heat\StopLimit;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Matter\Mixture;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
@@ -16,35 +18,40 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\RunHot\HeatCycle;
+use Aqbel\Core\Steps\RunHot\EngineStart;
 use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
+use Aqbel\Core\Steps\RunHot\ThermostatPassed;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 3: the warm-up of one rinse, on plain water, which boils long before coolant does. */
 final class RinseRun extends StepKind
 {
-    /** Fill, warm-up, cool-down and drain of one cycle (common practice, no source). */
-    public const CYCLE_MINUTES = 130.0;
-
-    /** Within this of the engine side the far side of the thermostat counts as reached. */
-    private const PASSED_GAP_C = 15.0;
+    /** Seconds of warm idle (common practice, no source). */
+    private const WARM_IDLE_S = 600;
 
     public function name(): string
     {
         return 'rinse_run';
     }
 
+    protected function doing(): array
+    {
+        return [Does::RunsEngine, Does::LoadsJoints];
+    }
+
     public function title(Situation $at): string
     {
-        return "Rinse {$at->param('cycle')}: warm up";
+        return "Rinse {$at->step->params->whole('cycle')}: warm up";
     }
 
     public function why(Situation $at): string
     {
-        $limit = StopLimitAtNeck::of($at, $this->neck($at));
+        $limit = $this->limit($at);
 
-        return "It mixes only once the thermostat opens. Shut down at {$at->degrees($limit->limit->degC())}: {$limit->because}.";
+        return "It mixes only once the thermostat opens. Shut down at {$at->degrees($limit->limit->degC())}: {$limit->because->label()}.";
     }
 
     public function instructions(Situation $at): array
@@ -65,73 +72,77 @@ final class RinseRun extends StepKind
     public function forms(Situation $at): array
     {
         if (! $this->running($at)) {
-            return $this->mixed($at) ? [] : [new Form('start', $at->has('shut_off') ? 'It runs again' : 'Engine is running', [
-                Field::choice('place', 'It runs', ['outdoors' => 'Outdoors', 'extraction' => 'On exhaust extraction', 'closed' => 'In the closed shop'], 'extraction'),
-                Field::choice('neck', 'Neck', HeatCycle::NECKS, 'sealed'),
-            ], ! $at->has('shut_off'))];
-        }
+            $again = $at->has('shut_off');
 
-        $stop = $this->judge($at)?->tone === 'stop';
-        $forms = [
-            new Form('reading', 'Record reading', [
-                Field::temperature('ect', 'Coolant, live'), Field::temperature('far', 'Far side: '.$at->facts()->thermostatFarSide),
-                Field::choice('sign', 'Anything wrong', ['none' => 'Nothing', 'steam' => 'Steam', 'lamp' => 'Warning lamp', 'drip' => 'New drip'], 'none'),
-            ], ! $stop),
-            new Form('shut_off', 'Engine is off', [], $at->has('reading')),
-        ];
+            return $this->mixed($at) ? [] : [EngineStart::form($again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again)];
+        }
+        $stop = $this->judge($at)?->stops() === true;
+        $forms = [self::readingForm($at)->aside($stop), self::offForm()->aside(! $at->has('reading'))];
 
         return $stop ? array_reverse($forms) : $forms;
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function admit(Situation $at, string $form, array $values): void
+    public function everyForm(Situation $at): array
     {
-        if ($form === 'start' && $values['place'] === 'closed') {
-            throw new InvalidField('place', 'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the extraction, then start.');
-        }
+        return [EngineStart::form('Engine is running', Neck::Sealed), self::readingForm($at), self::offForm()];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        EngineStart::admit($form, $values);
     }
 
     public function obstacles(Situation $at): array
     {
         return match (true) {
-            ! $at->has('start') => [Obstacle::missing('Say where it runs and how the neck stands.')],
-            ! $at->has('reading') => [Obstacle::missing('Record at least one reading.')],
-            $this->running($at) => [Obstacle::never('The engine is still running. Shut it off first.')],
-            ! $this->mixed($at) => [Obstacle::missing('The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under its cap, or give a reason.')],
+            ! $at->has(EngineStart::FORM) => [Obstacle::missing('not_started', 'Say where it runs and how the neck stands.')],
+            ! $at->has('reading') => [Obstacle::missing('no_reading', 'Record at least one reading.')],
+            $this->running($at) => [Obstacle::never('running', 'The engine is still running. Shut it off first.')],
+            ! $this->mixed($at) => [Obstacle::missing('not_mixed',
+                'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under its cap, or give a reason.')],
             default => [],
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Coolant', $at->last('reading')?->number('ect'), Dimension::Temperature, Figure::MEASURED, StopLimitAtNeck::of($at, $this->neck($at))->limit->degC(), 'shut down');
+        return new Figure('Coolant', $at->last('reading')?->number('ect'), Dimension::Temperature, Origin::Measured, $this->limit($at)->limit->degC(), 'shut down');
     }
 
     public function clock(Situation $at): ?Clock
     {
-        $start = $at->last('start');
+        $start = $at->last(EngineStart::FORM);
 
-        return $start === null || ! $this->running($at) ? null : new Clock('Warm idle takes about ten minutes', $start->at, $start->at + 600, true);
+        return $start === null || ! $this->running($at) ? null
+            : new Clock('Warm idle takes about ten minutes', $start->at, $start->at + self::WARM_IDLE_S, true);
     }
 
     public function judge(Situation $at): ?Verdict
     {
         $last = $at->last('reading');
-        $limit = StopLimitAtNeck::of($at, $this->neck($at));
+        $limit = $this->limit($at);
         if ($last === null) {
             $full = $at->facts()->thermostatFullC;
 
             return $full !== null && $limit->limit->degC() < $full
-                ? Verdict::wait('It boils early here', self::warning($at)) : null;
+                ? Verdict::wait('boils_early', 'It boils early here', self::warning($at)) : null;
         }
+        $ect = (float) $last->number('ect');
 
         return match (true) {
-            $this->running($at) && $last->text('sign') !== 'none' => Verdict::stop('Shut off now', 'Steam, a lamp or a drip ends the run. Let it cool, then look.'),
-            $this->running($at) && $last->number('ect') >= $limit->limit->degC() => Verdict::stop('Shut off now', "{$at->degrees((float) $last->number('ect'))} has reached the limit of {$at->degrees($limit->limit->degC())}: what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
-            $this->mixed($at) => Verdict::pass('Mixed', 'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.'),
-            ! $this->running($at) => Verdict::wait('Not mixed', 'The far side stayed cold: behind the thermostat the old coolant still stands.'),
-            default => Verdict::wait('Not mixed yet', 'The far side of the thermostat is still cold. Read again in a few minutes.'),
+            $this->running($at) && $last->text('sign') !== 'none' => Verdict::stop('sign', 'Shut off now', 'Steam, a lamp or a drip ends the run. Let it cool, then look.'),
+            $this->running($at) && $ect >= $limit->limit->degC() => Verdict::stop('limit', 'Shut off now',
+                "{$at->degrees($ect)} has reached the limit of {$at->degrees($limit->limit->degC())}:"
+                ." what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
+            $this->mixed($at) => Verdict::pass('mixed', 'Mixed', 'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.'),
+            ! $this->running($at) => Verdict::wait('not_mixed', 'Not mixed', 'The far side stayed cold: behind the thermostat the old coolant still stands.'),
+            default => Verdict::wait('not_mixed_yet', 'Not mixed yet', 'The far side of the thermostat is still cold. Read again in a few minutes.'),
         };
+    }
+
+    public function neckWhileRunning(Situation $at): ?Neck
+    {
+        return EngineStart::neck($at->last(EngineStart::FORM));
     }
 
     /** What plain water does in this shop, open and under the cap, against the thermostat. */
@@ -141,39 +152,45 @@ final class RinseRun extends StepKind
         $open = StopLimitAtNeck::boiling($at, $water, 0.0);
         $cap = $at->facts()->capOrNothingKpa();
         $full = $at->facts()->thermostatFullC;
-        $text = "Water under an open neck or funnel boils at {$at->degrees($open)} here, so the run ends at {$at->degrees($open - 10.0)}";
-        if ($full !== null && $open - 10.0 < $full) {
-            $text .= ", before the thermostat is full open at {$at->degrees($full)}";
-        }
+        $ends = $open - StopLimit::BOILING_MARGIN;
+        $early = $full !== null && $ends < $full ? ", before the thermostat is full open at {$at->degrees($full)}" : '';
+        $capped = $cap > 0.0 ? ' Under its cap it holds to '.$at->degrees(StopLimitAtNeck::boiling($at, $water, $cap)).': rinse with the cap on.' : '';
 
-        return $text.'.'.($cap > 0.0 ? ' Under its cap it holds to '.$at->degrees(StopLimitAtNeck::boiling($at, $water, $cap)).': rinse with the cap on.' : '');
+        return "Water under an open neck or funnel boils at {$at->degrees($open)} here, so the run ends at {$at->degrees($ends)}{$early}.{$capped}";
     }
 
-    private function neck(Situation $at): string
+    private function limit(Situation $at): StopLimit
     {
-        return $at->last('start')?->text('neck') ?? 'open';
+        return StopLimitAtNeck::of($at, $this->neckWhileRunning($at) ?? Neck::Open);
     }
 
     /** Started, and not shut off since. */
     private function running(Situation $at): bool
     {
-        return count($at->entries('start')) > count($at->entries('shut_off'));
+        return count($at->entries(EngineStart::FORM)) > count($at->entries('shut_off'));
     }
 
     private function mixed(Situation $at): bool
     {
-        $opens = $at->facts()->thermostatStartC ?? 75.0;
-        foreach ($at->entries('reading') as $entry) {
-            if ($at->circuit()->gatesOf('thermostat') === [] || ($entry->number('ect') >= $opens && $entry->number('ect') - $entry->number('far') <= self::PASSED_GAP_C)) {
-                return true;
-            }
-        }
+        $gated = $at->circuit()->gatesOf(GateKind::Thermostat) !== [];
+        $readings = $at->entries('reading');
 
-        return false;
+        return $readings !== [] && (! $gated || array_filter($readings, fn (Entry $e) => ThermostatPassed::at($at->facts(), $e)) !== []);
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    private static function readingForm(Situation $at): Form
     {
-        return 15.0;
+        $signs = ['none' => 'Nothing', 'steam' => 'Steam', 'lamp' => 'Warning lamp', 'drip' => 'New drip'];
+
+        return new Form('reading', 'Record reading', [
+            Field::temperature('ect', 'Coolant, live'),
+            Field::temperature('far', 'Far side: '.$at->facts()->thermostatFarSide),
+            Field::choice('sign', 'Anything wrong', $signs, 'none'),
+        ]);
+    }
+
+    private static function offForm(): Form
+    {
+        return new Form('shut_off', 'Engine is off');
     }
 }

@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Steps\Checklist;
 
 /** Covers back on: those the engine needs before the first start, the others once the leak check has been passed. */
@@ -25,7 +26,9 @@ final class Refit extends Checklist
 
     public function why(Situation $at): string
     {
-        return $at->step->stage === Stage::RunHot ? 'The engine needs these to run; they only waited for the bleed points.' : 'They were left off so that every joint could be looked at.';
+        return $at->step->stage === Stage::RunHot
+            ? 'The engine needs these to run; they only waited for the bleed points.'
+            : 'They were left off so that every joint could be looked at.';
     }
 
     public function instructions(Situation $at): array
@@ -33,13 +36,20 @@ final class Refit extends Checklist
         return ['Every clip and screw that was laid aside goes back. Nothing rests on a hose.'];
     }
 
-    protected function items(Situation $at): array
+    public function labour(Step $step, Choices $choices): Minutes
     {
-        return (array) $at->param('items');
+        return parent::labour($step, $choices)->times(count($step->params->list('items')));
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    /** Once the item was the cover's id with a word before it; both name the same cover. */
+    protected function items(Situation $at): array
     {
-        return 4.0 * count((array) ($step->params['items'] ?? []));
+        $items = [];
+        foreach ($at->step->params->list('items') as $item) {
+            $cover = preg_replace('/^cover_/', '', $item) ?? $item;
+            $items["cover_{$cover}"] = 'Back: '.($at->circuit()->covers[$cover]->label ?? $cover);
+        }
+
+        return $items;
     }
 }

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Vacuum;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\HoldLength;
+use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;
@@ -18,17 +22,28 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Vacuum\GaugeReading;
 use Aqbel\Core\Vacuum\HoldVerdict;
 use Aqbel\Core\Vacuum\VacuumHold;
+use Aqbel\Core\Values;
 
 /** Stage 7: the hold test, by repeated readings, short or long. */
 final class Hold extends StepKind
 {
+    /** A circuit that counts as drained holds at least so much gas, mL. */
+    private const LEAST_VOID_ML = 500.0;
+
     public function name(): string
     {
         return 'hold';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::LoadsJoints];
     }
 
     public function title(Situation $at): string
@@ -38,10 +53,12 @@ final class Hold extends StepKind
 
     public function why(Situation $at): string
     {
-        $detectable = fn (float $minutes): string => $at->say(
-            Pressure::inchesOfMercury($at->rules()->gaugeResolutionInHg)->kPa() * $this->voidMl($at) / ($at->job->plan->input->atmosphere()->pressure->kPa() * $minutes), Unit::Millilitre);
+        $rules = Plan::of($at)->rules();
+        $shows = fn (float $minutes): string => $at->say(
+            Gauge::resolution($at)->kPa() * $this->voidMl($at) / (Gauge::air($at)->pressure->kPa() * $minutes), Unit::Millilitre);
 
-        return "A leak falls in a straight line, settling bends and stands. On this gauge {$at->rules()->glanceMinutes} min show leaks from {$detectable($at->rules()->glanceMinutes)} of air a minute, {$at->rules()->holdMinutes} min from {$detectable($at->rules()->holdMinutes)}.";
+        return "A leak falls in a straight line, settling bends and stands. On this gauge {$rules->glanceMinutes} min show leaks from"
+            ." {$shows($rules->glanceMinutes)} of air a minute, {$rules->holdMinutes} min from {$shows($rules->holdMinutes)}.";
     }
 
     public function instructions(Situation $at): array
@@ -60,9 +77,15 @@ final class Hold extends StepKind
 
     public function forms(Situation $at): array
     {
+        $rules = Plan::of($at)->rules();
+        $lengths = [
+            HoldLength::Glance->value => "Glance, {$rules->glanceMinutes} min",
+            HoldLength::Real->value => "Real test, {$rules->holdMinutes} min",
+        ];
+
         return [
-            new Form('reading', 'Record gauge', [Field::vacuum('vacuum', 'Gauge shows', $at->job->plan->input->atmosphere()->pressure->kPa() - 0.5)]),
-            new Form('school', 'Set length', [Field::choice('length', 'Length of the test', ['glance' => "Glance, {$at->rules()->glanceMinutes} min", 'real' => "Real test, {$at->rules()->holdMinutes} min"], $this->school($at))], false),
+            new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')]),
+            new Form('school', 'Set length', [Field::choice('length', 'Length of the test', $lengths, $this->length($at)->value)], false),
             new Form('restart', 'Pulled again: restart the hold', [], false),
         ];
     }
@@ -70,9 +93,9 @@ final class Hold extends StepKind
     public function clock(Situation $at): ?Clock
     {
         $first = $this->readings($at)[0] ?? null;
-        $minutes = $this->school($at) === 'glance' ? $at->rules()->glanceMinutes : $at->rules()->holdMinutes;
+        $seconds = (int) round(60.0 * Plan::of($at)->rules()->minutesOf($this->length($at)));
 
-        return $first === null ? null : new Clock('Hold', $first->at, $first->at + (int) round($minutes * 60));
+        return $first === null ? null : new Clock('Hold', $first->at, $first->at + $seconds);
     }
 
     public function obstacles(Situation $at): array
@@ -80,23 +103,24 @@ final class Hold extends StepKind
         $hold = $this->hold($at);
         $readings = $this->readings($at);
         $clock = $this->clock($at);
-        $long = $clock !== null && $readings[count($readings) - 1]->at >= $clock->until;
+        $long = $clock !== null && $readings !== [] && $readings[count($readings) - 1]->at >= $clock->until;
 
         return match (true) {
-            $hold === null => [Obstacle::missing('Record the first reading when the valve is closed.')],
+            $hold === null => [Obstacle::missing('no_reading', 'Record the first reading when the valve is closed.')],
             $hold->verdict === HoldVerdict::Leak => [],
-            $hold->verdict === HoldVerdict::Settling => [Obstacle::missing('The circuit was settling. Pull again and restart the hold.')],
-            ! $long => [Obstacle::missing('The hold is not over: take a reading when its clock is.')],
+            $hold->verdict === HoldVerdict::Settling => [Obstacle::missing('settling', 'The circuit was settling. Pull again and restart the hold.')],
+            ! $long => [Obstacle::missing('not_over', 'The hold is not over: take a reading when its clock is.')],
             $hold->verdict === HoldVerdict::Tight => [],
-            default => [Obstacle::missing('The readings do not decide it yet. Take more.')],
+            default => [Obstacle::missing('undecided', 'The readings do not decide it yet. Take more.')],
         };
     }
 
     public function figure(Situation $at): Figure
     {
         $readings = $this->readings($at);
+        $last = $readings === [] ? null : $readings[count($readings) - 1];
 
-        return new Figure('Vacuum', $readings === [] ? null : $readings[count($readings) - 1]->number('vacuum'), Unit::InchOfMercury, Figure::MEASURED,
+        return new Figure('Vacuum', $last?->number('vacuum'), Unit::InchOfMercury, Origin::Measured,
             $readings === [] ? null : $readings[0]->number('vacuum'), 'at valve closed');
     }
 
@@ -106,13 +130,15 @@ final class Hold extends StepKind
         if ($hold === null) {
             return null;
         }
+        $least = round((float) $hold->detectableMlPerMinute());
         $rate = round($hold->airLeakMlPerMinute());
+        $hole = round((float) $hold->holeMicrometres());
 
         return match ($hold->verdict) {
-            HoldVerdict::Tight => Verdict::pass('Tight so far', $hold->reason.' Smallest leak this could show: '.round((float) $hold->detectableMlPerMinute()).' mL of air a minute.'),
-            HoldVerdict::Leak => Verdict::stop('Leak', "{$hold->reason} {$rate} mL a minute, like a hole of ".round((float) $hold->holeMicrometres()).' µm. Finish this step: the leak hunt comes next.'),
-            HoldVerdict::Settling => Verdict::wait('Settling', $hold->reason),
-            HoldVerdict::Inconclusive => Verdict::wait('Not decided yet', $hold->reason),
+            HoldVerdict::Tight => Verdict::pass('tight', 'Tight so far', "{$hold->reason} Smallest leak this could show: {$least} mL of air a minute."),
+            HoldVerdict::Leak => Verdict::stop('leak', 'Leak', "{$hold->reason} {$rate} mL a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes next."),
+            HoldVerdict::Settling => Verdict::wait('settling', 'Settling', $hold->reason),
+            HoldVerdict::Inconclusive => Verdict::wait('inconclusive', 'Not decided yet', $hold->reason),
         };
     }
 
@@ -125,50 +151,45 @@ final class Hold extends StepKind
 
         return [
             new Step("leak_hunt:{$round}", 'leak_hunt', Stage::Vacuum),
-            new Step("pull:{$round}", 'pull', Stage::Vacuum, $at->job->before($at->step, 'pull')->params ?? []),
+            new Step("pull:{$round}", 'pull', Stage::Vacuum, $at->job->before($at->step, 'pull')->params ?? new Values),
             new Step("hold:{$round}", 'hold', Stage::Vacuum, $at->step->params),
         ];
     }
 
+    public function labour(Step $step, Choices $choices): Minutes
+    {
+        return parent::labour($step, $choices)->plus(new Minutes(0.0, $choices->rules->minutesOf($choices->rules->holdLength)));
+    }
+
     /** @return list<Entry> since the last restart */
-    public function readings(Situation $at): array
+    private function readings(Situation $at): array
     {
         $since = $at->last('restart')->seq ?? 0;
 
         return array_values(array_filter($at->entries('reading'), fn (Entry $e) => $e->seq > $since));
     }
 
-    public function hold(Situation $at): ?VacuumHold
+    private function hold(Situation $at): ?VacuumHold
     {
         $readings = $this->readings($at);
         $points = [];
         foreach ($readings as $entry) {
             $second = (float) ($entry->at - $readings[0]->at);
-            if ($points === [] || $second > $points[count($points) - 1]['t_s']) {
-                $points[] = ['t_s' => $second, 'vacuum' => Pressure::kilopascals((float) $entry->number('vacuum'))];
+            if ($points === [] || $second > $points[count($points) - 1]->second) {
+                $points[] = new GaugeReading($second, Pressure::kilopascals((float) $entry->number('vacuum')));
             }
         }
 
-        return $points === [] ? null : new VacuumHold($at->job->plan->input->atmosphere(), Volume::millilitres($this->voidMl($at)), $points, Pressure::inchesOfMercury($at->rules()->gaugeResolutionInHg));
+        return $points === [] ? null : new VacuumHold(Gauge::air($at), Volume::millilitres($this->voidMl($at)), $points, Gauge::resolution($at));
     }
 
-    public function handsOnMinutes(Step $step, Choices $input): float
+    private function length(Situation $at): HoldLength
     {
-        return 3.0;
-    }
-
-    public function waitingMinutes(Step $step, Choices $input): float
-    {
-        return $input->rules->holdSchool === 'glance' ? $input->rules->glanceMinutes : $input->rules->holdMinutes;
-    }
-
-    private function school(Situation $at): string
-    {
-        return $at->last('school')?->text('length') ?? $at->rules()->holdSchool;
+        return HoldLength::tryFrom($at->last('school')?->text('length') ?? '') ?? Plan::of($at)->rules()->holdLength;
     }
 
     private function voidMl(Situation $at): float
     {
-        return max(500.0, $at->job->ledger()->voidMl());
+        return max(self::LEAST_VOID_ML, $at->job->ledger()->voidMl());
     }
 }

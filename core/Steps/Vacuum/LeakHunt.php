@@ -6,8 +6,6 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -17,7 +15,10 @@ use Aqbel\Core\Steps\StepKind;
 /** Stage 7, ordered by a failed hold: suspects in the order they are usually guilty. */
 final class LeakHunt extends StepKind
 {
-    private const SUSPECTS = ['seal' => 'Adapter seal on the neck', 'drains' => 'Drain points just used', 'clamps' => 'Hose clamps that were moved', 'repair' => 'The repair itself'];
+    private const SUSPECTS = [
+        'seal' => 'Adapter seal on the neck', 'drains' => 'Drain points just used',
+        'clamps' => 'Hose clamps that were moved', 'repair' => 'The repair itself',
+    ];
 
     public function name(): string
     {
@@ -47,32 +48,31 @@ final class LeakHunt extends StepKind
     {
         $left = array_diff_key(self::SUSPECTS, $this->checked($at));
 
-        return $left === [] ? [] : [new Form('checked', 'Record', [
-            Field::choice('suspect', 'Checked', $left, array_key_first($left)),
-            Field::choice('result', 'It was', ['sound' => 'sound', 'mended' => 'the leak: mended'], 'sound'),
-            Field::text('what', 'What was done'),
-        ])];
+        return $left === [] ? [] : [self::checkedForm($left)];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [self::checkedForm(self::SUSPECTS)];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $this->found($at) !== null || count($this->checked($at)) === count(self::SUSPECTS) ? [] : [Obstacle::missing('Check the next suspect, until the leak is mended or none is left.')];
+        return $this->found($at) !== null || $this->allChecked($at) ? []
+            : [Obstacle::missing('suspects_left', 'Check the next suspect, until the leak is mended or none is left.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
         $found = $this->found($at);
         if ($found !== null) {
-            return Verdict::pass('Found: '.self::SUSPECTS[$found->text('suspect')], 'Pull and hold again to prove it.');
+            $suspect = self::SUSPECTS[$found->text('suspect')] ?? $found->text('suspect');
+
+            return Verdict::pass('found', "Found: {$suspect}", 'Pull and hold again to prove it.');
         }
 
-        return count($this->checked($at)) === count(self::SUSPECTS)
-            ? Verdict::wait('Nothing found', 'Fill with water, not expensive coolant, and pressure-test to see the drip.') : null;
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 15.0;
+        return $this->allChecked($at)
+            ? Verdict::wait('nothing_found', 'Nothing found', 'Fill with water, not expensive coolant, and pressure-test to see the drip.') : null;
     }
 
     private function found(Situation $at): ?Entry
@@ -86,14 +86,24 @@ final class LeakHunt extends StepKind
         return null;
     }
 
-    /** @return array<string, true> */
+    private function allChecked(Situation $at): bool
+    {
+        return array_diff_key(self::SUSPECTS, $this->checked($at)) === [];
+    }
+
+    /** @return array<string, true> by suspect */
     private function checked(Situation $at): array
     {
-        $checked = [];
-        foreach ($at->entries('checked') as $entry) {
-            $checked[$entry->text('suspect')] = true;
-        }
+        return array_fill_keys(array_map(fn (Entry $e) => $e->text('suspect'), $at->entries('checked')), true);
+    }
 
-        return $checked;
+    /** @param  array<string, string>  $suspects */
+    private static function checkedForm(array $suspects): Form
+    {
+        return new Form('checked', 'Record', [
+            Field::choice('suspect', 'Checked', $suspects, array_key_first($suspects)),
+            Field::choice('result', 'It was', ['sound' => 'sound', 'mended' => 'the leak: mended'], 'sound'),
+            Field::text('what', 'What was done'),
+        ]);
     }
 }

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
@@ -15,19 +14,39 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stages 7 and 10: pumped up and held, never above the cap. Offered; it may be declined. */
 final class PressureTest extends StepKind
 {
+    /** Hoses give so much in five minutes without a leak, kPa (common practice, no source). */
     private const HOSES_KPA = 2.0;
 
-    private const LEAST_SECONDS = 300.0;
+    /** A weep needs so long to show, s (common practice, no source). */
+    private const LEAST_S = 300.0;
+
+    /** Enough to show a drip, whatever the cap would stand, kPa (common practice, no source). */
+    private const ENOUGH_KPA = 100.0;
+
+    /** A pressure read half a kilopascal above the rating is the rating. */
+    private const READING_KPA = 0.5;
+
+    private const MOST_KPA = 400.0;
+
+    private const LONGEST_S = 7200.0;
 
     public function name(): string
     {
         return 'pressure_test';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::LoadsJoints];
     }
 
     public function title(Situation $at): string
@@ -43,9 +62,10 @@ final class PressureTest extends StepKind
     public function instructions(Situation $at): array
     {
         $cap = $at->facts()->capKpa;
+        $to = $cap === null ? 'no more than the cap rating' : $at->say(min($cap, self::ENOUGH_KPA), Dimension::Pressure).', never above the cap rating';
 
         return [
-            'Engine cold. Tester on the neck, pump to '.($cap === null ? 'no more than the cap rating' : $at->say(min($cap, 100.0), Dimension::Pressure).', never above the cap rating').'.',
+            "Engine cold. Tester on the neck, pump to {$to}.",
             'Hold five minutes, look along every joint that was opened.',
             'Let the pressure off before the tester comes off.',
         ];
@@ -59,30 +79,35 @@ final class PressureTest extends StepKind
     public function forms(Situation $at): array
     {
         return [
-            new Form('test', 'Record test', [Field::pressure('start', 'Pumped to', 400), Field::pressure('end', 'Stood at', 400), Field::duration('held', 'Held for', Unit::Minute, 7200)]),
+            new Form('test', 'Record test', [
+                Field::pressure('start', 'Pumped to', self::MOST_KPA),
+                Field::pressure('end', 'Stood at', self::MOST_KPA),
+                Field::duration('held', 'Held for', Unit::Minute, self::LONGEST_S),
+            ]),
             new Form('declined', 'Not done', [Field::text('why', 'Why', true)], false),
         ];
     }
 
-    /** @param  array<string, mixed>  $values */
-    public function admit(Situation $at, string $form, array $values): void
+    public function admit(Situation $at, string $form, Values $values): void
     {
         $cap = $at->facts()->capKpa;
-        if ($form === 'test' && $cap !== null && $values['start'] > $cap + 0.5) {
+        if ($form === 'test' && $cap !== null && $values->number('start') > $cap + self::READING_KPA) {
             throw new InvalidField('start', "That is above the cap rating of {$at->say($cap, Dimension::Pressure)}. Let it off, pump no higher than the cap, and record that test.");
         }
-        if ($form === 'test' && $values['end'] > $values['start']) {
+        if ($form === 'test' && $values->number('end') > $values->number('start')) {
             throw new InvalidField('end', 'It cannot stand higher than it was pumped, unless the engine was warm. Test cold and enter both readings.');
         }
     }
 
     public function obstacles(Situation $at): array
     {
+        $tone = $at->has('test') ? $this->judge($at)?->tone : null;
+
         return match (true) {
             $at->has('declined') => [],
-            ! $at->has('test') => [Obstacle::missing('Record the test, or say why it is not done.')],
-            $this->judge($at)?->tone === 'wait' => [Obstacle::missing('Hold it five minutes and record that test.')],
-            $this->judge($at)?->tone === 'stop' => [Obstacle::missing('The pressure falls: find the drip and test again.')],
+            ! $at->has('test') => [Obstacle::missing('no_test', 'Record the test, or say why it is not done.')],
+            $tone === Tone::Wait => [Obstacle::missing('too_short', 'Hold it five minutes and record that test.')],
+            $tone === Tone::Stop => [Obstacle::missing('falls', 'The pressure falls: find the drip and test again.')],
             default => [],
         };
     }
@@ -91,7 +116,7 @@ final class PressureTest extends StepKind
     {
         $test = $at->last('test');
 
-        return new Figure('Pressure', $test?->number('end'), Dimension::Pressure, Figure::MEASURED, $test?->number('start'), 'pumped to');
+        return new Figure('Pressure', $test?->number('end'), Dimension::Pressure, Origin::Measured, $test?->number('start'), 'pumped to');
     }
 
     public function judge(Situation $at): ?Verdict
@@ -100,21 +125,15 @@ final class PressureTest extends StepKind
         if ($test === null) {
             $declined = $at->last('declined');
 
-            return $declined === null ? null : Verdict::wait('Not done', $declined->text('why'));
+            return $declined === null ? null : Verdict::wait('declined', 'Not done', $declined->text('why'));
         }
         $drop = $test->number('start') - $test->number('end');
+        $fall = $at->say($drop, Dimension::Pressure);
 
-        if ($drop <= self::HOSES_KPA && $test->number('held') < self::LEAST_SECONDS) {
-            return Verdict::wait('Too short', 'It holds, but a weep needs five minutes to show.');
-        }
-
-        return $drop <= self::HOSES_KPA
-            ? Verdict::pass('Holds', 'A fall of '.$at->say($drop, Dimension::Pressure).' is hoses giving.')
-            : Verdict::stop('Falls '.$at->say($drop, Dimension::Pressure), 'Look for the drip: drains just used, clamps, the repair.');
-    }
-
-    public function waitingMinutes(Step $step, Choices $input): float
-    {
-        return 5.0;
+        return match (true) {
+            $drop > self::HOSES_KPA => Verdict::stop('falls', "Falls {$fall}", 'Look for the drip: drains just used, clamps, the repair.'),
+            $test->number('held') < self::LEAST_S => Verdict::wait('too_short', 'Too short', 'It holds, but a weep needs five minutes to show.'),
+            default => Verdict::pass('holds', 'Holds', "A fall of {$fall} is hoses giving."),
+        };
     }
 }

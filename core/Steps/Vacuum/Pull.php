@@ -4,29 +4,38 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Vacuum;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Vacuum\VacuumPlan;
 
 /** Stage 7: adapter on, vacuum pulled to the target for this elevation. */
 final class Pull extends StepKind
 {
-    private const MINUTES = 3;
+    /** A circuit that is called warm or wet when its own vapour may hold the needle, °C. */
+    private const WARM_C = 40.0;
+
+    /** Shorter of the target than this, it may be vapour; further, it is a leak or weak air; kPa (common practice, no source). */
+    private const VAPOUR_SHORT_KPA = 7.0;
 
     public function name(): string
     {
         return 'pull';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::LoadsJoints];
     }
 
     public function title(Situation $at): string
@@ -36,7 +45,10 @@ final class Pull extends StepKind
 
     public function why(Situation $at): string
     {
-        return "{$at->say((float) $at->param('target_kpa'), Unit::InchOfMercury)} here is the same quality of vacuum as {$at->rules()->seaLevelVacuumInHg} inHg at sea level: the air is thinner, not the tool weaker.";
+        $target = $at->say($this->target($at), Unit::InchOfMercury);
+
+        return "{$target} here is the same quality of vacuum as ".Plan::of($at)->rules()->seaLevelVacuumInHg
+            .' inHg at sea level: the air is thinner, not the tool weaker.';
     }
 
     public function instructions(Situation $at): array
@@ -55,28 +67,37 @@ final class Pull extends StepKind
 
     public function forms(Situation $at): array
     {
-        $reading = new Form('reading', 'Record gauge', [Field::vacuum('vacuum', 'Gauge shows', $at->job->plan->input->atmosphere()->pressure->kPa() - 0.5)], $at->has('started'));
+        $reading = self::readingForm($at)->aside(! $at->has('started'));
 
-        return $at->has('started') ? [$reading] : [new Form('started', 'Pulling now'), $reading];
+        return $at->has('started') ? [$reading] : [self::startedForm(), $reading];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [self::startedForm(), self::readingForm($at)];
     }
 
     public function clock(Situation $at): ?Clock
     {
         $started = $at->last('started');
+        $seconds = (int) round(60.0 * Plan::of($at)->rules()->labour->of($this->name())->wait);
 
-        return $started === null || $this->reached($at) ? null : new Clock('Target within three minutes', $started->at, $started->at + self::MINUTES * 60);
+        return $started === null || $this->reached($at) ? null : new Clock('Target within three minutes', $started->at, $started->at + $seconds);
     }
 
     public function obstacles(Situation $at): array
     {
-        return $this->reached($at) ? [] : [Obstacle::missing($at->has('reading')
-            ? 'The gauge stands short of the target. Seat the adapter again, check the drains just used, then the air supply.'
-            : 'Record what the gauge shows.')];
+        return match (true) {
+            $this->reached($at) => [],
+            $at->has('reading') => [Obstacle::missing('short_of_target',
+                'The gauge stands short of the target. Seat the adapter again, check the drains just used, then the air supply.')],
+            default => [Obstacle::missing('no_reading', 'Record what the gauge shows.')],
+        };
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Vacuum', $at->last('reading')?->number('vacuum'), Unit::InchOfMercury, Figure::MEASURED, (float) $at->param('target_kpa'), 'target here');
+        return new Figure('Vacuum', $at->last('reading')?->number('vacuum'), Unit::InchOfMercury, Origin::Measured, $this->target($at), 'target here');
     }
 
     public function judge(Situation $at): ?Verdict
@@ -86,26 +107,37 @@ final class Pull extends StepKind
             return null;
         }
         if ($this->reached($at)) {
-            return Verdict::pass('Target reached', 'Close the valve and hold.');
+            return Verdict::pass('reached', 'Target reached', 'Close the valve and hold.');
         }
-        $short = $at->say((float) $at->param('target_kpa') - $read, Unit::InchOfMercury);
-        $absolute = $at->job->plan->input->atmosphere()->pressure->kPa() - $read;
-        if ($absolute < 1.5 * $at->facts()->coolant()->vapourPressure(Temperature::celsius(40.0))->kPa() && (float) $at->param('target_kpa') - $read < 7.0) {
-            return Verdict::wait("Short by {$short}", 'If the circuit is warm or wet its own vapour holds the needle here: let it cool, then pull again.');
-        }
+        $short = $this->target($at) - $read;
+        $title = "Short by {$at->say($short, Unit::InchOfMercury)}";
+        $absolute = Gauge::air($at)->pressure->kPa() - $read;
+        $vapour = $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::WARM_C))->kPa();
 
-        return Verdict::wait("Short by {$short}", 'Adapter not seated, a drain open, or weak air: look there first.');
+        return $absolute < VacuumPlan::VAPOUR_MARGIN * $vapour && $short < self::VAPOUR_SHORT_KPA
+            ? Verdict::wait('vapour', $title, 'If the circuit is warm or wet its own vapour holds the needle here: let it cool, then pull again.')
+            : Verdict::wait('short', $title, 'Adapter not seated, a drain open, or weak air: look there first.');
     }
 
-    public function waitingMinutes(Step $step, Choices $input): float
+    private function target(Situation $at): float
     {
-        return (float) self::MINUTES;
+        return (float) $at->step->params->number('target_kpa');
     }
 
     private function reached(Situation $at): bool
     {
         $read = $at->last('reading')?->number('vacuum');
 
-        return $read !== null && $read >= (float) $at->param('target_kpa') - Pressure::inchesOfMercury($at->rules()->gaugeResolutionInHg)->kPa();
+        return $read !== null && $read >= $this->target($at) - Gauge::resolution($at)->kPa();
+    }
+
+    private static function startedForm(): Form
+    {
+        return new Form('started', 'Pulling now');
+    }
+
+    private static function readingForm(Situation $at): Form
+    {
+        return new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')]);
     }
 }

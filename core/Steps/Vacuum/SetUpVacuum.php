@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Steps\Checklist;
 
 /** Stage 6: everything at the neck and the bucket before the air is switched on. */
@@ -29,21 +27,18 @@ final class SetUpVacuum extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return ['Circuit below '.$at->degrees((float) $at->param('max_temp_c')).', or its own vapour keeps the needle up.', 'One bucket with more than enough needs no change on the way.'];
+        $warmest = $at->degrees((float) $at->step->params->number('max_temp_c'));
+
+        return ["Circuit below {$warmest}, or its own vapour keeps the needle up.", 'One bucket with more than enough needs no change on the way.'];
     }
 
     protected function items(Situation $at): array
     {
         return [
-            'bucket' => 'Bucket with at least '.$at->litres((float) $at->param('intake_ml')).' mixed coolant',
+            'bucket' => 'Bucket with at least '.$at->litres((float) $at->step->params->number('intake_ml')).' mixed coolant',
             'hose' => 'Hose primed, its end tied at the bottom of the bucket',
             'heater' => 'Heater valve open, control on hot',
             'bleeds' => 'Every bleed point and drain shut',
         ];
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 5.0;
     }
 }

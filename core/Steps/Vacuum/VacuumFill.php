@@ -6,18 +6,17 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Fill\Poured;
 use Aqbel\Core\Vacuum\VacuumProgress;
@@ -25,6 +24,9 @@ use Aqbel\Core\Vacuum\VacuumProgress;
 /** Stage 7: the vacuum draws the coolant in; the needle tells how much more it will take. */
 final class VacuumFill extends Poured
 {
+    /** What is left of the old coolant is as warm as the shop. */
+    private const SHOP_C = 20.0;
+
     public function name(): string
     {
         return 'vacuum_fill';
@@ -57,22 +59,27 @@ final class VacuumFill extends Poured
     public function forms(Situation $at): array
     {
         return [new Form('poured', 'Record what went in', [
-            ...$this->vesselFields($at, 'volume', 'Drawn in since the last reading', 'Mixing bucket, 0.25 L marks'),
-            Field::vacuum('vacuum', 'Gauge shows now', $at->job->plan->input->atmosphere()->pressure->kPa() - 0.5),
+            ...$this->vesselFields($at, 'volume', 'Drawn in since the last reading', VesselUse::Mix),
+            Gauge::field($at, 'Gauge shows now'),
         ])];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $this->atZero($at) ? [] : [Obstacle::missing($at->has('poured') ? 'The needle is not at zero: the circuit still takes coolant.' : 'Record what the vacuum drew in.')];
+        return match (true) {
+            $this->atZero($at) => [],
+            $at->has('poured') => [Obstacle::missing('not_at_zero', 'The needle is not at zero: the circuit still takes coolant.')],
+            default => [Obstacle::missing('no_volume', 'Record what the vacuum drew in.')],
+        };
     }
 
     public function figure(Situation $at): Figure
     {
         $progress = $this->progress($at);
+        $left = $progress?->remaining->mL() ?? max(0.0, $this->expected($at) - $this->netIn($at));
 
-        return new Figure('Still to come', $this->atZero($at) ? 0.0 : ($progress?->remaining->mL() ?? max(0.0, $this->expected($at) - $this->netIn($at))), Dimension::Volume,
-            $progress === null ? Figure::PREDICTED : Figure::MEASURED, 0.0, 'needle at zero');
+        return new Figure('Still to come', $this->atZero($at) ? 0.0 : $left, Dimension::Volume,
+            $progress === null ? Origin::Predicted : Origin::Measured, 0.0, 'needle at zero');
     }
 
     public function judge(Situation $at): ?Verdict
@@ -80,20 +87,15 @@ final class VacuumFill extends Poured
         if (! $at->has('poured')) {
             return null;
         }
-        $in = $at->sum('poured', 'volume');
+        $in = $at->litres($at->sum('poured', 'volume'));
         if ($this->atZero($at)) {
-            return Verdict::pass('Full', "{$at->litres($in)} drawn in. Top up the neck.");
+            return Verdict::pass('full', 'Full', "{$in} drawn in. Top up the neck.");
         }
         $progress = $this->progress($at);
 
-        return $progress === null
-            ? Verdict::wait('Filling', "{$at->litres($in)} in. The needle must fall before it tells what is left.")
-            : Verdict::wait('Filling', "{$at->litres($in)} in, {$at->say($progress->filledFraction, Unit::Percent)} of the void. Have {$at->litres($progress->remaining->mL())} more ready.");
-    }
-
-    public function handsOnMinutes(Step $step, Choices $input): float
-    {
-        return 10.0;
+        return Verdict::wait('filling', 'Filling', $progress === null
+            ? "{$in} in. The needle must fall before it tells what is left."
+            : "{$in} in, {$at->say($progress->filledFraction, Unit::Percent)} of the void. Have {$at->litres($progress->remaining->mL())} more ready.");
     }
 
     private function progress(Situation $at): ?VacuumProgress
@@ -101,12 +103,13 @@ final class VacuumFill extends Poured
         $pull = $at->job->before($at->step, 'hold') ?? $at->job->before($at->step, 'pull');
         $start = $pull === null ? null : $at->seenFrom($pull)->last('reading')?->number('vacuum');
         $now = $at->last('poured')?->number('vacuum');
-        if ($start === null || $now === null || $at->sum('poured', 'volume') <= 0.0) {
+        $in = $at->sum('poured', 'volume');
+        if ($start === null || $now === null || $in <= 0.0) {
             return null;
         }
+        $vapour = $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::SHOP_C));
         try {
-            return VacuumProgress::judge($at->job->plan->input->atmosphere(), Pressure::kilopascals($start), Pressure::kilopascals($now),
-                Volume::millilitres($at->sum('poured', 'volume')), $at->facts()->coolant()->vapourPressure(Temperature::celsius(20.0)));
+            return VacuumProgress::judge(Gauge::air($at), Pressure::kilopascals($start), Pressure::kilopascals($now), Volume::millilitres($in), $vapour);
         } catch (InvalidField) {
             return null;
         }
@@ -116,6 +119,6 @@ final class VacuumFill extends Poured
     {
         $now = $at->last('poured')?->number('vacuum');
 
-        return $now !== null && $now <= Pressure::inchesOfMercury($at->rules()->gaugeResolutionInHg)->kPa();
+        return $now !== null && $now <= Gauge::resolution($at)->kPa();
     }
 }

@@ -1,10 +1,20 @@
-<x-layout :title="'Edit '.$document['name']" wide>
-    <header class="page-head"><h1>{{ $model ? 'Edit circuit' : 'New circuit' }}</h1><p>{{ $model ? "Saving makes revision ".($model->revision + 1).'; jobs keep the one they were planned with.' : 'Tape-measured heights from the floor, lengths from the front axle, forward positive.' }}</p></header>
-    @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert')<span><b>{{ array_key_first($errors->messages()) }}</b>: {{ $errors->first() }}</span></p>@endif
+<x-layout :title="'Edit '.($document['name'] ?? 'circuit')" wide>
+    <header class="page-head">
+        <h1>{{ $model ? 'Edit circuit' : 'New circuit' }}</h1>
+        <p>
+            @if ($model)Saving makes revision {{ $model->revision + 1 }}; jobs keep the one they were planned with.
+            @else Tape-measured heights from the floor, lengths from the front axle, forward positive.@endif
+        </p>
+    </header>
+    @if ($errors->any())
+        <p class="error error-block" role="alert">
+            @icon('triangle-alert')<span><b>{{ array_key_first($errors->messages()) }}</b>: {{ $errors->first() }}</span>
+        </p>
+    @endif
     <div class="editor" data-editor>
         <form method="post" action="/circuits{{ $model ? "/{$model->id}" : '' }}" class="editor-form" data-once>
             @csrf
-            <textarea name="document" hidden aria-hidden="true">{{ json_encode(old('document') && json_decode(old('document')) ? json_decode(old('document'), true) : $document, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION) }}</textarea>
+            <textarea name="document" hidden aria-hidden="true" data-kinds="{{ json_encode($kinds) }}">{{ json_encode($document, 256 | 1024) }}</textarea>
             <p class="error error-block" data-problem role="alert" hidden></p>
             <div data-rows></div>
             <button class="button button-go button-wide">Save</button>

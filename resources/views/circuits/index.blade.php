@@ -1,17 +1,28 @@
 <x-layout title="Circuits">
     <header class="page-head"><h1>Circuits</h1><p>The vehicle models this shop knows.</p></header>
-    @if (auth()->user()->role === 'lead')
+    @if ($lead)
         <form method="post" action="/circuits" enctype="multipart/form-data" class="import">
             @csrf
             <label for="file">Import an <a href="/formats/aqbel-circuit-1.schema.json">aqbel-circuit/1</a> file</label>
-            <input id="file" type="file" name="file" accept=".json,application/json" @if ($errors->any()) aria-invalid="true" aria-describedby="file-error" @endif>
+            <input id="file" type="file" name="file" accept=".json,application/json"
+                @if ($errors->any()) aria-invalid="true" aria-describedby="file-error" @endif>
             <button class="button button-quiet">Import</button>
-            @if ($errors->any())<p class="error" id="file-error" role="alert">@icon('triangle-alert')<span><b>{{ array_key_first($errors->messages()) }}</b>: {{ $errors->first() }} Nothing was changed.</span></p>@endif
+            @if ($errors->any())
+                <p class="error" id="file-error" role="alert">
+                    @icon('triangle-alert')<span><b>{{ array_key_first($errors->messages()) }}</b>: {{ $errors->first() }} Nothing was changed.</span>
+                </p>
+            @endif
         </form>
     @endif
-    @if ($circuits->isEmpty())<section class="empty"><h2>No circuit yet</h2><p>A circuit is the elevation model of a vehicle: nodes with heights, passages with volumes, bleed and drain points.</p></section>@endif
-    <ul class="cards">@foreach ($circuits as $model)
-        @php $circuit = $model->read(); @endphp
-        <li><a href="/circuits/{{ $model->id }}">{{ $model->drawing() }}<b>{{ $circuit->name }}</b><small>{{ auth()->user()->units->format($circuit->capacityMl(), Aqbel\Core\Quantity\Dimension::Volume) }} · revision {{ $model->revision }}</small></a></li>
-    @endforeach</ul>
+    @if ($cards->isEmpty())
+        <section class="empty">
+            <h2>No circuit yet</h2>
+            <p>A circuit is the elevation model of a vehicle: nodes with heights, passages with volumes, bleed and drain points.</p>
+        </section>
+    @endif
+    <ul class="cards">
+        @foreach ($cards as $card)
+            <li><a href="/circuits/{{ $card->id }}">{!! $card->drawing !!}<b>{{ $card->name }}</b><small>{{ $card->about }}</small></a></li>
+        @endforeach
+    </ul>
 </x-layout>

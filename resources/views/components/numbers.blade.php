@@ -3,7 +3,13 @@
     <table>
         <caption>{{ $table->caption }}</caption>
         <thead><tr>@foreach ($table->head as $head)<th scope="col">{{ $head }}</th>@endforeach</tr></thead>
-        <tbody>@foreach ($table->rows as $row)<tr @class(['is-marked' => $loop->index === $table->marked])>@foreach ($row as $cell)@if ($loop->first)<th scope="row">{{ $cell }}</th>@else<td>{{ $cell }}</td>@endif @endforeach</tr>@endforeach</tbody>
+        <tbody>
+            @foreach ($table->rows as $row)
+                <tr @class(['is-marked' => $loop->index === $table->marked])>
+                    @foreach ($row as $cell)@if ($loop->first)<th scope="row">{{ $cell }}</th>@else<td>{{ $cell }}</td>@endif @endforeach
+                </tr>
+            @endforeach
+        </tbody>
     </table>
     @if ($table->note !== '')<p class="help">{{ $table->note }}</p>@endif
 </div>

@@ -2,7 +2,12 @@
 @if ($photos !== [])
     <ul class="photos">
         @foreach ($photos as $photo)
-            <li><a href="/photos/{{ $photo->text('photo') }}"><img src="/photos/{{ $photo->text('photo') }}/small" alt="{{ $photo->text('caption') !== '' ? $photo->text('caption') : 'Photograph of '.date('H:i', $photo->at) }}" width="210" height="158" loading="lazy"></a><p>{{ $photo->text('caption') }} <small>{{ $photo->person }}, {{ date('m-d H:i', $photo->at) }}</small></p></li>
+            <li>
+                <a href="/photos/{{ $photo->id }}">
+                    <img src="/photos/{{ $photo->id }}/small" alt="{{ $photo->alt }}" width="210" height="158" loading="lazy">
+                </a>
+                <p>{{ $photo->caption }} <small>{{ $photo->by }}</small></p>
+            </li>
         @endforeach
     </ul>
 @elseif ($empty !== '')

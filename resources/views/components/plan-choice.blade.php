@@ -1,2 +1,14 @@
-@props(['name', 'label', 'choices', 'current'])
-<div class="field"><fieldset><legend>{{ $label }}</legend><div class="choices">@foreach ($choices as $value => $text)<label class="choice"><input type="radio" name="{{ $name }}" value="{{ $value }}" @checked(old($name, $current) === $value)><span>{{ $text }}</span></label>@endforeach</div></fieldset></div>
+@props(['choice'])
+<div class="field">
+    <fieldset>
+        <legend>{{ $choice->label }}</legend>
+        <div class="choices">
+            @foreach ($choice->answers as $value => $text)
+                <label class="choice">
+                    <input type="radio" name="{{ $choice->name }}" value="{{ $value }}" @checked(old($choice->name, $choice->current) === $value)>
+                    <span>{{ $text }}</span>
+                </label>
+            @endforeach
+        </div>
+    </fieldset>
+</div>

@@ -1,6 +1,5 @@
-@props(['judgement'])
-@php $icons = ['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x']; @endphp
-<section class="verdict verdict-{{ $judgement->tone }}" aria-live="polite" aria-label="Verdict">
-    @icon($icons[$judgement->tone])
-    <div><h2>{{ $judgement->verdict }}</h2><p>{{ $judgement->reason }}</p></div>
+@props(['verdict'])
+<section class="verdict verdict-{{ $verdict->tone->value }}" aria-live="polite" aria-label="Verdict">
+    @icon(['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x'][$verdict->tone->value])
+    <div><h2>{{ $verdict->title }}</h2><p>{{ $verdict->reason }}</p></div>
 </section>

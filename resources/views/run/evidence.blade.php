@@ -1,12 +1,17 @@
-@if ($entries !== [])
+@if ($page->started())
     <section class="evidence" aria-labelledby="evidence-title">
         <h2 id="evidence-title">So far</h2>
         <ul>
-            @foreach (array_reverse($entries) as $entry)
+            @foreach ($page->entries() as $entry)
                 <li>
                     <time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time>
-                    <span>{{ $entry->said }}@if ($entry->correction) <small>corrected by {{ $entry->correction['by'] }}, {{ date('H:i', $entry->correction['at']) }}</small>@endif <small class="by">{{ $entry->person }}</small></span>
-                    <a class="correct" href="/jobs/{{ $job->id }}/entries/{{ $entry->seq }}" @if ($loop->first) data-key="u" data-key-label="Correct or take back the last entry" @endif>Correct</a>
+                    <span>
+                        {{ $entry->said }}
+                        @if ($entry->correction)<small>corrected by {{ $entry->correction->by }}, {{ date('H:i', $entry->correction->at) }}</small>@endif
+                        <small class="by">{{ $entry->person }}</small>
+                    </span>
+                    <a class="correct" href="/jobs/{{ $page->job->id }}/entries/{{ $entry->seq }}"
+                        @if ($loop->first) data-key="u" data-key-label="Correct or take back the last entry" @endif>Correct</a>
                 </li>
             @endforeach
         </ul>

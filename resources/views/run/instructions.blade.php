@@ -1,3 +1,3 @@
 <ol class="instructions">
-    @foreach ($kind->instructions($at) as $instruction)<li>{{ $instruction }}</li>@endforeach
+    @foreach ($page->instructions() as $instruction)<li>{{ $instruction }}</li>@endforeach
 </ol>

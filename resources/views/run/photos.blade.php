@@ -1,31 +1,34 @@
 {{-- Photographs of this step; where earlier ones come back, both side by side. --}}
-@php
-    $here = $state->photos($step->id);
-    $before = collect($kind->comparedWith($at))->flatMap(fn ($s) => $state->photos($s->id))->all();
-    $compared = $kind->comparedWith($at) !== [];
-@endphp
-@if ($compared && ! $ahead)
+@if ($page->compares())
     <section class="compare" aria-labelledby="compare-title">
         <h2 id="compare-title">Before and now</h2>
         <div class="compare-sides">
-            <div><h3>Before the work</h3><x-photos :photos="$before" empty="No photograph was taken before the work."/></div>
-            <div><h3>Now</h3><x-photos :photos="$here" empty="Photograph the same places from the same side."/></div>
+            <div><h3>Before the work</h3><x-photos :photos="$page->photosBefore()" empty="No photograph was taken before the work."/></div>
+            <div><h3>Now</h3><x-photos :photos="$page->photos()" empty="Photograph the same places from the same side."/></div>
         </div>
     </section>
-@elseif ($here !== [])
-    <section class="compare" aria-labelledby="photos-title"><h2 id="photos-title">Photographs</h2><x-photos :photos="$here"/></section>
+@elseif ($page->photos() !== [])
+    <section class="compare" aria-labelledby="photos-title"><h2 id="photos-title">Photographs</h2><x-photos :photos="$page->photos()"/></section>
 @endif
-@unless ($ahead)
-    <form method="post" action="/jobs/{{ $job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send data-photo data-most-bytes="{{ App\Photos\Photograph::MOST_BYTES }}">
-        @csrf<input type="hidden" name="key" value="{{ Str::uuid() }}"><input type="hidden" name="step" value="{{ $step->id }}"><input type="hidden" name="stay" value="1">
+@unless ($page->ahead)
+    <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send data-photo
+        data-most-bytes="{{ App\Photos\Photograph::MOST_BYTES }}">
+        <x-sent :step="$page->step->id" stay/>
         <details @if ($errors->has('photo') || $errors->has('caption')) open @endif>
             <summary class="button button-quiet button-wide" data-key="m" data-key-label="Photograph">@icon('camera')Photograph…</summary>
             <div @class(['field', 'has-error' => $errors->has('photo')])>
                 <label for="photo">Picture <small>JPEG, PNG or WebP, up to 12 MB</small></label>
-                <input id="photo" type="file" name="photo" accept="image/jpeg,image/png,image/webp" capture="environment" @error('photo') aria-invalid="true" aria-describedby="photo-error" @enderror>
-                <p class="error" id="photo-error" data-photo-error @unless ($errors->has('photo')) hidden @endunless>@icon('triangle-alert')<span>{{ $errors->first('photo') }}</span></p>
+                <input id="photo" type="file" name="photo" accept="image/jpeg,image/png,image/webp" capture="environment"
+                    @error('photo') aria-invalid="true" aria-describedby="photo-error" @enderror>
+                <p class="error" id="photo-error" data-photo-error @unless ($errors->has('photo')) hidden @endunless>
+                    @icon('triangle-alert')<span>{{ $errors->first('photo') }}</span>
+                </p>
             </div>
-            <div class="field field-text"><label for="caption">What it shows</label><input id="caption" type="text" name="caption" maxlength="200" autocomplete="off" value="{{ is_string(old('caption')) ? old('caption') : '' }}"></div>
+            <div class="field field-text">
+                <label for="caption">What it shows</label>
+                <input id="caption" type="text" name="caption" maxlength="200" autocomplete="off"
+                    value="{{ is_string(old('caption')) ? old('caption') : '' }}">
+            </div>
             <button class="button button-wide">Keep the photograph</button>
         </details>
     </form>

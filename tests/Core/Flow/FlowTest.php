@@ -9,6 +9,7 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\InvalidField;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -24,7 +25,7 @@ final class FlowTest extends TestCase
         $shut = Filling::of($hump, 'fill');
         $open = Filling::of($hump, 'fill', ['bleed']);
         self::assertGreaterThan(400, $shut->airMl);
-        self::assertSame('bleed', $open->flows[0]['port']);
+        self::assertSame('bleed', $open->flows[0]->port);
         // The dead leg behind the hump fills over the saddle before the screw runs.
         self::assertLessThan(1.0, $open->airMl);
         self::assertEqualsWithDelta(2000, $open->acceptedMl, 1.0);
@@ -35,7 +36,7 @@ final class FlowTest extends TestCase
         $u = $this->circuit(['neck' => 900, 'drain' => 300, 'hump' => 700, 'dip' => 400], [['neck', 'drain', 600], ['drain', 'hump', 400], ['hump', 'dip', 300]], ['fill' => 'neck', 'cock' => 'drain']);
         $drained = Drainage::of($u, ['cock']);
         self::assertEqualsWithDelta(1000, $drained->drainedMl, 1.0);
-        self::assertSame(['p2'], array_keys($drained->retained));
+        self::assertSame(['p2'], array_keys($drained->retained->toArray()));
         self::assertNotSame([], $drained->slow, 'the closed leg glugs');
     }
 
@@ -102,11 +103,11 @@ final class FlowTest extends TestCase
         foreach ($this->circuits() as $circuit) {
             $fill = Filling::of($circuit, 'fill', ['b0', 'b1'], ['g0']);
             self::assertEqualsWithDelta($fill->capacityMl, $fill->acceptedMl + $fill->airMl + $fill->headspaceMl, 1e-6);
-            self::assertEqualsWithDelta($fill->airMl, array_sum(array_column($fill->pockets, 'volume_ml')), 1e-6);
+            self::assertEqualsWithDelta($fill->airMl, array_sum(array_map(fn (Pocket $pocket) => $pocket->volumeMl(), $fill->pockets)), 1e-6);
             self::assertGreaterThanOrEqual(-1e-6, $fill->acceptedMl);
             $drain = Drainage::of($circuit, ['d0', 'd1'], ['g0']);
             self::assertEqualsWithDelta($fill->capacityMl, $drain->drainedMl + $drain->retainedMl, 1e-6);
-            self::assertEqualsWithDelta($drain->retainedMl, array_sum($drain->retained), 1e-6);
+            self::assertEqualsWithDelta($drain->retainedMl, $drain->retained->sum(), 1e-6);
         }
     }
 

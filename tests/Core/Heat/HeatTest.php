@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Heat;
 
 use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Heat\Reading;
 use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Heat\TopUpSeries;
 use Aqbel\Core\InvalidField;
@@ -69,6 +70,6 @@ final class HeatTest extends TestCase
     /** @param  non-empty-list<array{float|int, float|int}>  $points */
     private function predict(array $points, float $safe): CoolDown
     {
-        return CoolDown::predict(Temperature::celsius(25), array_map(fn (array $p) => ['t_min' => (float) $p[0], 'temperature' => Temperature::celsius((float) $p[1])], $points), Temperature::celsius($safe));
+        return CoolDown::predict(Temperature::celsius(25), array_map(fn (array $p) => new Reading((float) $p[0], Temperature::celsius((float) $p[1])), $points), Temperature::celsius($safe));
     }
 }

@@ -6,84 +6,87 @@ namespace Tests\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Filling;
-use Aqbel\Core\Matter\Atmosphere;
+use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\ComparedSchool;
 use Aqbel\Core\Plan\Comparison;
-use Aqbel\Core\Quantity\Length;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\NeverRuns;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Quantity\UnitSystem;
 use PHPUnit\Framework\TestCase;
+use Tests\Demo;
 
 final class ComparisonTest extends TestCase
 {
     public function test_only_schools_that_the_tools_allow_are_compared(): void
     {
-        $names = fn (array $tools) => array_map(fn (ComparedSchool $s) => $s->name, $this->compare('post-van', $tools)->schools);
+        $names = fn (array $tools) => array_map(fn (ComparedSchool $s) => $s->school->id(), $this->compare('post-van', $tools)->schools);
         self::assertEqualsCanonicalizing(['gravity', 'watch', 'loose_cap'], $names([]));
-        self::assertEqualsCanonicalizing(['gravity', 'watch', 'loose_cap', 'funnel', 'raise', 'pressure', 'vacuum'], $names(Comparison::TOOLS));
-        self::assertContains('engine_first:upper_end', array_map(fn (ComparedSchool $s) => $s->name, $this->compare('compact-loader', [])->schools));
+        self::assertEqualsCanonicalizing(['gravity', 'watch', 'loose_cap', 'funnel', 'raise', 'pressure', 'vacuum'], $names(Tool::cases()));
+        self::assertContains('engine_first:upper_end', array_map(fn (ComparedSchool $s) => $s->school->id(), $this->compare('compact-loader', [])->schools));
     }
 
     public function test_the_recommendation_follows_tools_and_circuit(): void
     {
-        self::assertSame('vacuum', $this->compare('school-minibus', Comparison::TOOLS)->recommended->name);
+        self::assertSame('vacuum', $this->compare('school-minibus', Tool::cases())->recommended->school->id());
         $without = $this->compare('school-minibus', []);
-        self::assertSame('gravity', $without->recommended->name);
-        self::assertStringContainsString('heat cycles', $without->reason);
-        $groomer = $this->compare('piste-groomer', Comparison::TOOLS);
-        self::assertSame('gravity', $groomer->recommended->name);
-        self::assertLessThan($groomer->limitMl, $groomer->recommended->airMl);
+        self::assertSame('gravity', $without->recommended->school->id());
+        self::assertStringContainsString('heat cycles', $without->reason(Demo::circuit('school-minibus'), UnitSystem::Metric));
+        $groomer = $this->compare('piste-groomer', Tool::cases());
+        self::assertSame('gravity', $groomer->recommended->school->id());
+        self::assertLessThan($groomer->limitMl, $groomer->recommended->fill->airMl);
     }
 
     public function test_the_cheapest_way_is_under_the_limit_and_nothing_smaller_is(): void
     {
         $found = $this->compare('standby-generator', [])->cheapest;
-        self::assertSame(['vent_manifold'], $found['open']);
-        $circuit = $this->circuit('standby-generator');
-        self::assertLessThanOrEqual(0.03 * $circuit->capacityMl(), $found['air_ml']);
-        self::assertGreaterThan(0.03 * $circuit->capacityMl(), Filling::of($circuit, 'neck', [], Filling::usualGates($circuit), barometerKpa: 85.39)->airMl);
+        self::assertSame(['vent_manifold'], $found?->pour->open);
+        $circuit = Demo::circuit('standby-generator');
+        self::assertLessThanOrEqual(0.03 * $circuit->capacityMl(), $found->airMl);
+        self::assertGreaterThan(0.03 * $circuit->capacityMl(), Filling::of($circuit, 'neck', [], $circuit->usualGates(), barometerKpa: 85.39)->airMl);
         self::assertNull($this->compare('school-minibus', [])->cheapest);
     }
 
     public function test_a_bleed_point_that_cannot_run_is_named_with_what_is_missing(): void
     {
-        $data = $this->data('post-van');
+        $data = Demo::document('post-van');
         $data['nodes'][7]['z_mm'] = 1090;
-        $never = Comparison::of(CircuitReader::read($data), ['radiator_cock'], [], Atmosphere::atElevation(Length::metres(1420)))->never;
-        self::assertSame(['bleed_heater'], array_column($never, 'port'));
-        self::assertEqualsWithDelta(90, $never[0]['missing_mm'], 1e-9);
-        self::assertEqualsWithDelta(90, $never[0]['funnel_mm'], 1e-9);
+        $never = self::comparison(CircuitReader::read($data), [])->never;
+        self::assertSame(['bleed_heater'], array_map(fn (NeverRuns $one) => $one->port, $never));
+        self::assertEqualsWithDelta(90, $never[0]->missingMm, 1e-9);
+        self::assertEqualsWithDelta(90, $never[0]->funnelMm, 1e-9);
         // Behind the neck by 50 mm: lifting the nose by 90·3000/50 would do, which no ramp gives.
-        self::assertNull($never[0]['nose_lift_mm']);
+        self::assertNull($never[0]->noseLiftMm);
     }
 
     public function test_every_demo_circuit_drains_and_fills_plausibly(): void
     {
-        $files = glob(__DIR__.'/../../../database/demo/circuits/*.json') ?: [];
-        self::assertGreaterThanOrEqual(8, count($files));
-        foreach ($files as $file) {
-            $compared = $this->compare(basename($file, '.json'), Comparison::TOOLS);
-            $capacity = $this->circuit(basename($file, '.json'))->capacityMl();
-            self::assertLessThan(0.5 * $capacity, $compared->retainedMl, $file);
-            self::assertLessThan(0.3 * $capacity, $compared->recommended->airMl, $file);
+        self::assertGreaterThanOrEqual(8, count(Demo::keys()));
+        foreach (Demo::keys() as $key) {
+            $compared = $this->compare($key, Tool::cases());
+            $capacity = Demo::circuit($key)->capacityMl();
+            self::assertLessThan(0.5 * $capacity, $compared->retainedMl, $key);
+            self::assertLessThan(0.3 * $capacity, $compared->recommended->fill->airMl, $key);
         }
     }
 
-    /** @param  list<string>  $tools */
+    /** @param  list<Tool>  $tools */
     private function compare(string $key, array $tools): Comparison
     {
-        $circuit = $this->circuit($key);
-
-        return Comparison::of($circuit, array_map(fn ($port) => $port->id, $circuit->portsOf('drain')), $tools, Atmosphere::atElevation(Length::metres(1420)));
+        return self::comparison(Demo::circuit($key), $tools);
     }
 
-    private function circuit(string $key): Circuit
+    /** @param  list<Tool>  $tools */
+    private static function comparison(Circuit $circuit, array $tools): Comparison
     {
-        return CircuitReader::read($this->data($key));
-    }
+        $choices = new Choices(
+            JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules, $tools,
+        );
 
-    /** @return array<string, mixed> */
-    private function data(string $key): array
-    {
-        return json_decode((string) file_get_contents(__DIR__."/../../../database/demo/circuits/{$key}.json"), true);
+        return Comparison::of(Demo::planner(), Demo::planner()->groundwork($circuit, $choices));
     }
 }

@@ -11,6 +11,7 @@ use Aqbel\Core\Quantity\Length;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Vacuum\GaugeReading;
 use Aqbel\Core\Vacuum\HoldVerdict;
 use Aqbel\Core\Vacuum\VacuumHold;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -94,7 +95,7 @@ final class VacuumTest extends TestCase
     private function hold(array $points): VacuumHold
     {
         return new VacuumHold(Atmosphere::ofBarometer(Pressure::kilopascals(85.39)), Volume::litres(8),
-            array_map(fn (array $p) => ['t_s' => (float) $p[0], 'vacuum' => Pressure::inchesOfMercury((float) $p[1])], $points), Pressure::inchesOfMercury(0.5));
+            array_map(fn (array $p) => new GaugeReading((float) $p[0], Pressure::inchesOfMercury((float) $p[1])), $points), Pressure::inchesOfMercury(0.5));
     }
 
     /**

@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\LastVisit;
+use App\Models\Vehicle;
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Part;
+use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\School;
+use Aqbel\Core\Plan\Schools;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Support\Collection;
+
+/** What can be chosen for a job, and what is chosen now. */
+final readonly class PlanPage
+{
+    /** @param  Collection<int, Vehicle>  $vehicles */
+    public function __construct(
+        public Collection $vehicles,
+        public Vehicle $vehicle,
+        private Circuit $circuit,
+        private Choices $choices,
+        private ?LastVisit $before,
+        private UnitSystem $units,
+        private Schools $schools,
+        public string $outcome,
+    ) {
+    }
+
+    /** @return list<Choice> */
+    public function questions(): array
+    {
+        return [
+            new Choice('kind', 'Job', self::labels(JobKind::cases()), $this->choices->jobKind->value),
+            new Choice('complaint', 'Complaint', self::labels(Complaint::cases()), $this->choices->complaint->value),
+            new Choice('content', 'In it now', self::labels(Compatibility::cases()), $this->choices->content->value),
+            new Choice('school', 'School', $this->schoolLabels(), $this->choices->school),
+        ];
+    }
+
+    public function stock(): Choice
+    {
+        return new Choice('stock', 'Poured', ['concentrate' => 'Concentrate and water', 'premix' => 'Premix'], $this->choices->stockFraction < 1.0 ? 'premix' : 'concentrate');
+    }
+
+    public function hasOpened(): bool
+    {
+        return $this->choices->opened !== [];
+    }
+
+    /** @return list<Tick> parts that may be opened */
+    public function parts(): array
+    {
+        $tick = function (Part $part): Tick {
+            $behind = $this->circuit->passages[$part->id]->behind;
+            $covers = array_map(fn (string $id) => mb_strtolower($this->circuit->covers[$id]->label), $behind);
+
+            return new Tick(implode(',', $part->passages), $part->label, $covers === [] ? '' : 'behind '.implode(', ', $covers),
+                array_intersect($part->passages, $this->choices->opened) !== []);
+        };
+
+        return array_map($tick, $this->circuit->parts());
+    }
+
+    /** @return list<Tick> */
+    public function drains(): array
+    {
+        return $this->ports(PortKind::Drain, $this->choices->drains);
+    }
+
+    /** @return list<Tick> */
+    public function bleeds(): array
+    {
+        return $this->ports(PortKind::Bleed, $this->choices->bleedsOf($this->circuit));
+    }
+
+    /** @return list<Tick> */
+    public function tools(): array
+    {
+        return array_map(fn (Tool $tool) => new Tick($tool->value, $tool->label(), '', $this->choices->has($tool)), Tool::cases());
+    }
+
+    /** @return list<Stepper> */
+    public function strengths(): array
+    {
+        $frost = $this->choices->frostC;
+
+        return [
+            new Stepper('target', 'Glycol wanted', $this->units->format($this->choices->targetFraction, Dimension::Fraction, false), '%'),
+            $this->stepper('frost', 'or frost protection to', $frost, Dimension::Temperature),
+        ];
+    }
+
+    /** @return list<Stepper> */
+    public function heights(): array
+    {
+        return [
+            $this->stepper('lift', 'Nose raised', $this->choices->noseLiftMm, Dimension::Length),
+            $this->stepper('head', 'Funnel above the neck', $this->choices->headMm, Dimension::Length),
+            new Stepper('cure', 'Sealant cures, 0 for none', (string) $this->choices->cureMinutes, 'min'),
+        ];
+    }
+
+    /** @return list<Stepper> how far it has run, and how far at the last change */
+    public function usage(): array
+    {
+        $road = $this->units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
+        $km = $this->before?->usage->odometerKm;
+        $lastRoad = $km === null ? '' : number_format($road->fromBase($km * 1.0e6), 0, '.', '');
+
+        return [
+            new Stepper('odometer', 'Odometer now', '', $road->value),
+            new Stepper('last_odometer', 'at the last change', $lastRoad, $road->value),
+            new Stepper('hours', 'Running hours now', '', 'h'),
+            new Stepper('last_hours', 'at the last change', (string) $this->before?->usage->hours, 'h'),
+        ];
+    }
+
+    public function lastMonth(): string
+    {
+        return $this->before->month ?? '';
+    }
+
+    private function stepper(string $name, string $label, ?float $value, Dimension $in): Stepper
+    {
+        return new Stepper($name, $label, $value === null ? '' : $this->units->format($value, $in, false), $this->units->unit($in)->value);
+    }
+
+    /**
+     * @param  list<string>  $ticked
+     * @return list<Tick>
+     */
+    private function ports(PortKind $kind, array $ticked): array
+    {
+        return array_map(fn (Port $p) => new Tick($p->id, $p->label, $p->access, in_array($p->id, $ticked, true)), $this->circuit->portsOf($kind));
+    }
+
+    /** @return array<string, string> */
+    private function schoolLabels(): array
+    {
+        $runnable = array_filter($this->schools->for($this->circuit), fn (School $school) => $school->runs());
+
+        return array_combine(array_map(fn (School $s) => $s->id(), $runnable), array_map(fn (School $s) => $s->label(), $runnable));
+    }
+
+    /**
+     * @param  list<JobKind>|list<Complaint>|list<Compatibility>  $cases
+     * @return array<string, string>
+     */
+    private static function labels(array $cases): array
+    {
+        $labels = [];
+        foreach ($cases as $case) {
+            $labels[$case->value] = $case->label();
+        }
+
+        return $labels;
+    }
+}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Record;
+
+use App\Journal\FormOf;
+use App\Models\Job;
+use App\Models\Shop;
+use App\Run\EntryLine;
+use App\Run\PhotoLine;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\NextChange;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
+use Illuminate\Support\Facades\Cache;
+
+/** The record of a job as a printable sheet, in the reader's units. */
+final readonly class RecordSheet
+{
+    private const KEPT_S = 7 * 86400;
+
+    private Plan $plan;
+
+    public function __construct(
+        public Job $job,
+        public Shop $shop,
+        private JobState $state,
+        private UnitSystem $units,
+        private StepCatalogue $kinds,
+        private int $now,
+    ) {
+        $this->plan = Plan::of($state);
+    }
+
+    public function progress(): string
+    {
+        return count($this->state->closed).' of '.count($this->state->steps).' steps finished.';
+    }
+
+    /** Who signed it; empty while nobody has. */
+    public function signedBy(): string
+    {
+        $closed = array_values($this->state->closed);
+
+        return $this->job->signed_at === null || $closed === [] ? '' : "Signed {$this->job->signed_at->format('Y-m-d H:i')} by {$closed[count($closed) - 1]->person}.";
+    }
+
+    public function planned(): string
+    {
+        $school = lcfirst($this->plan->school->label());
+        $complaint = mb_strtolower($this->plan->choices->complaint->label());
+
+        return "Planned by {$this->job->planner->name}, {$school}, circuit revision {$this->job->circuit->revision}. Complaint: {$complaint}.";
+    }
+
+    /** @return list<list<string>> what, volume, ± */
+    public function quantities(): array
+    {
+        $rows = [];
+        foreach ($this->state->ledger()->lines as $line) {
+            $rows[] = [$line->label, $this->volume($line->ml), "± {$this->volume($line->plusMinusMl)}"];
+        }
+
+        return $rows;
+    }
+
+    /** @return list<list<string>> the sums */
+    public function sums(): array
+    {
+        $ledger = $this->state->ledger();
+        $share = fn (?float $share): string => $share === null ? '–' : $this->units->format($share, Unit::Percent);
+
+        return [
+            ['In the circuit', $this->volume($ledger->contentMl), "± {$this->volume($ledger->plusMinusMl)}"],
+            ['Old coolant left', $this->volume($ledger->oldMl), $share($ledger->oldShare())],
+            ['Capacity, room at the cold mark', $this->volume($ledger->capacityMl), $this->volume($ledger->headspaceMl)],
+            ['Glycol, planned and reached', $share($this->plan->choices->targetFraction), $share($ledger->fraction())],
+        ];
+    }
+
+    public function nextChange(): string
+    {
+        return $this->plan->choices->drains === [] ? '' : NextChange::after($this->plan->choices, $this->units);
+    }
+
+    public function watch(): string
+    {
+        return implode('; ', array_map($this->kinds->sayWatch(...), $this->job->summary->watch ?? []));
+    }
+
+    /** @return list<PassedStep> */
+    public function passedOver(): array
+    {
+        $passed = [];
+        foreach ($this->state->closed as $id => $entry) {
+            if ($entry->form === JobState::OVERRIDE && isset($this->state->steps[$id])) {
+                $passed[] = new PassedStep($this->titleOf($this->state->steps[$id]), $entry->text('reason'), "{$entry->person}, ".date('Y-m-d H:i', $entry->at));
+            }
+        }
+
+        return $passed;
+    }
+
+    /** @return list<array{stage: Stage, steps: non-empty-list<RecordStep>}> stages in which something was written */
+    public function stages(): array
+    {
+        $verdicts = $this->verdicts();
+        $stages = [];
+        foreach (Stage::cases() as $stage) {
+            $steps = [];
+            foreach ($this->state->steps as $id => $step) {
+                if ($step->stage === $stage && $this->state->entriesOf($id) !== []) {
+                    $steps[] = new RecordStep($this->titleOf($step), $verdicts[$id] ?? '', $this->lines($step));
+                }
+            }
+            if ($steps !== []) {
+                $stages[] = ['stage' => $stage, 'steps' => $steps];
+            }
+        }
+
+        return $stages;
+    }
+
+    /** @return list<PhotoLine> */
+    public function photos(): array
+    {
+        return array_map(PhotoLine::of(...), $this->state->photos());
+    }
+
+    /**
+     * What each step came to. Every step is judged as it stood when it was in hand, which takes a fold each: remembered
+     * until the journal grows.
+     *
+     * @return array<string, string> by step
+     */
+    private function verdicts(): array
+    {
+        $key = "verdicts.{$this->job->id}.{$this->state->journal->last()}.{$this->units->value}";
+
+        return Cache::remember($key, self::KEPT_S, function (): array {
+            $verdicts = [];
+            foreach ($this->state->steps as $id => $step) {
+                if ($this->state->entriesOf($id) !== []) {
+                    $verdicts[$id] = $this->state->verdictOf($step, $this->now, $this->units)->title ?? '';
+                }
+            }
+
+            return $verdicts;
+        });
+    }
+
+    /** @return list<EntryLine> */
+    private function lines(Step $step): array
+    {
+        $at = $this->state->at($step, $this->now, $this->units);
+        $say = fn (Entry $e): EntryLine => new EntryLine($e->seq, $e->at, FormOf::say($at, $e), $e->person, $e->correction);
+
+        return array_map($say, $this->state->entriesOf($step->id));
+    }
+
+    private function titleOf(Step $step): string
+    {
+        return $this->kinds->of($step)->title($this->state->at($step, $this->now, $this->units));
+    }
+
+    private function volume(float $ml): string
+    {
+        return $this->units->format($ml, Dimension::Volume);
+    }
+}

@@ -1,0 +1,239 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Run;
+
+use App\Elevation\Picture;
+use App\Journal\Cautions;
+use App\Journal\FormOf;
+use App\Models\Container;
+use App\Models\Job;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Table;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Stores\Inventory;
+
+/** One step of a job as the run shows it: what may be entered, what it means, and the circuit beside it. */
+final readonly class RunPage
+{
+    private const SHOWN_POCKETS = 3;
+
+    private const SHOWN_OBSTACLES = 6;
+
+    public StepKind $kind;
+
+    public bool $done;
+
+    /** Still to come: looked at, not worked on. */
+    public bool $ahead;
+
+    public ?Verdict $verdict;
+
+    private Situation $at;
+
+    /** @var list<Form> */
+    private array $forms;
+
+    /** @var list<Obstacle> */
+    private array $obstacles;
+
+    /** @param  string  $failed  name of the form that was just refused */
+    public function __construct(
+        public Job $job,
+        private JobState $state,
+        public Step $step,
+        public UnitSystem $units,
+        private StepCatalogue $kinds,
+        private int $now,
+        private string $failed,
+    ) {
+        $this->kind = $kinds->of($step);
+        $this->done = isset($state->closed[$step->id]);
+        $this->ahead = ! $this->done && $state->openBefore($step) !== [];
+        $stores = $kinds->does($step, Does::TouchesShelf) ? Container::stores() : new Inventory;
+        $this->at = ($this->done ? $state->asAt($step) : $state)->at($step, $now, $units, $stores);
+        $this->verdict = $this->kind->judge($this->at);
+        $idle = $this->done || $this->ahead;
+        $this->forms = $idle ? [] : $this->kind->forms($this->at);
+        $this->obstacles = $idle ? [] : [...Cautions::open($this->at, $this->kind), ...$this->kind->obstacles($this->at)];
+    }
+
+    public function title(): string
+    {
+        return $this->kind->title($this->at);
+    }
+
+    public function why(): string
+    {
+        return $this->kind->why($this->at);
+    }
+
+    /** @return list<string> */
+    public function instructions(): array
+    {
+        return $this->kind->instructions($this->at);
+    }
+
+    /** Before the first entry the instructions lead; afterwards the next entry does. */
+    public function started(): bool
+    {
+        return $this->at->entries() !== [];
+    }
+
+    /** @return list<RailStage> */
+    public function rail(): array
+    {
+        return array_map($this->stage(...), Stage::cases());
+    }
+
+    public function level(): ?Level
+    {
+        $figure = $this->kind->figure($this->at);
+
+        return $figure === null ? null : new Level($figure, $this->units);
+    }
+
+    public function clock(): ?ClockFace
+    {
+        $clock = $this->done ? null : $this->kind->clock($this->at);
+
+        return $clock === null ? null : new ClockFace($clock, $this->now);
+    }
+
+    /** @return list<Table> */
+    public function tables(): array
+    {
+        return $this->ahead ? [] : $this->kind->tables($this->at);
+    }
+
+    /** Who finished it, when, and why it was passed over where it was. */
+    public function finished(): ?string
+    {
+        $closed = $this->state->closed[$this->step->id] ?? null;
+        if ($closed === null) {
+            return null;
+        }
+        $passed = $closed->form === JobState::OVERRIDE ? ", passed over: “{$closed->text('reason')}”" : '';
+
+        return "Finished by {$closed->person} at ".date('H:i', $closed->at)."{$passed}.";
+    }
+
+    /** @return list<Hazard> cautions nobody has read in this job */
+    public function cautions(): array
+    {
+        return $this->done || $this->ahead ? [] : Cautions::unread($this->at, $this->kind);
+    }
+
+    /** @return list<ShownForm> what has been recorded folds away once the step can be finished: the next thing to press is Finish */
+    public function forms(): array
+    {
+        $shown = [];
+        foreach ($this->forms as $i => $form) {
+            $settled = $this->obstacles === [] && $this->at->has($form->name);
+            $open = ($form->main && ! $settled) || $this->failed === $form->name;
+            $shown[] = new ShownForm($form, $open, $i === 0, $i === 0 ? 'e' : (string) ($i + 1));
+        }
+
+        return $shown;
+    }
+
+    /** @return list<Obstacle> */
+    public function obstacles(): array
+    {
+        return array_slice($this->obstacles, 0, self::SHOWN_OBSTACLES);
+    }
+
+    public function canFinish(): bool
+    {
+        return $this->obstacles === [];
+    }
+
+    public function canBePassedOver(): bool
+    {
+        return array_filter($this->obstacles, fn (Obstacle $o) => $o->hard) === [];
+    }
+
+    /** @return list<EntryLine> the last one first */
+    public function entries(): array
+    {
+        $say = fn (Entry $e): EntryLine => new EntryLine($e->seq, $e->at, FormOf::say($this->at, $e), $e->person, $e->correction);
+
+        return array_reverse(array_map($say, $this->at->entries()));
+    }
+
+    /** @return list<PhotoLine> */
+    public function photos(): array
+    {
+        return array_map(PhotoLine::of(...), $this->state->photos($this->step->id));
+    }
+
+    /** Whether photographs of an earlier step come back beside those taken here. */
+    public function compares(): bool
+    {
+        return ! $this->ahead && $this->kind->comparedWith($this->at) !== [];
+    }
+
+    /** @return list<PhotoLine> */
+    public function photosBefore(): array
+    {
+        $photos = array_map(fn (Step $step) => $this->state->photos($step->id), $this->kind->comparedWith($this->at));
+
+        return array_map(PhotoLine::of(...), array_merge(...$photos));
+    }
+
+    public function picture(): Picture
+    {
+        $plan = Plan::of($this->state);
+        $stage = $this->step->stage->value;
+        $settled = $stage >= Stage::Fill->value && $stage < Stage::Prove->value && ! $this->kind->does(Does::Fills);
+
+        return new Picture(
+            $this->state->circuit, $this->job->summary?->runs, pockets: $settled ? array_slice($plan->fill->pockets, 0, self::SHOWN_POCKETS) : [],
+            states: $this->job->summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,
+        );
+    }
+
+    public function ledger(): LedgerTable
+    {
+        $filled = $this->step->stage->value >= Stage::Fill->value;
+
+        return new LedgerTable($this->state->ledger(), $this->units, $filled ? $this->state->ledgerBefore(Stage::Fill) : null);
+    }
+
+    private function stage(Stage $stage): RailStage
+    {
+        $steps = array_filter($this->state->steps, fn (Step $s) => $s->stage === $stage);
+        $open = array_diff_key($steps, $this->state->closed);
+        $current = $this->step->stage === $stage;
+        $first = array_key_first($open === [] ? $steps : $open) ?? $this->step->id;
+
+        return new RailStage($stage, $current, count($steps) - count($open), count($steps), $this->href($first),
+            $current ? array_values(array_map($this->railStep(...), $steps)) : []);
+    }
+
+    private function railStep(Step $step): RailStep
+    {
+        $closed = $this->state->closed[$step->id] ?? null;
+        $title = $this->kinds->of($step)->title($this->state->at($step, $this->now, $this->units));
+
+        return new RailStep($this->href($step->id), $title, $closed !== null, $closed?->form === JobState::OVERRIDE, $step->id === $this->step->id);
+    }
+
+    private function href(string $step): string
+    {
+        return "/jobs/{$this->job->id}?step=".urlencode($step);
+    }
+}

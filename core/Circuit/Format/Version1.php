@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Circuit\Format;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Cover;
+use Aqbel\Core\Circuit\Facts;
+use Aqbel\Core\Circuit\Gate;
+use Aqbel\Core\Circuit\GateKind;
+use Aqbel\Core\Circuit\HeaterDrive;
+use Aqbel\Core\Circuit\NeckType;
+use Aqbel\Core\Circuit\Node;
+use Aqbel\Core\Circuit\Passage;
+use Aqbel\Core\Circuit\PassageKind;
+use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Document;
+use Aqbel\Core\Flow\Mesh;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Matter\Glycol;
+
+/**
+ * Reads `aqbel-circuit/1`. Strictly, everything is checked before a circuit exists and complaints carry the path; for a
+ * document that was stored under earlier rules, what today's rules would refuse is taken as it is or left out.
+ */
+final readonly class Version1
+{
+    private const MOST_PASSAGES = 200;
+
+    /** Four times the largest circuit that has been met; more would only be slow. */
+    private const MOST_CELLS = 20_000;
+
+    private const DEFAULT_WHEELBASE_MM = 2600.0;
+
+    /** @param  array<mixed>  $data  the decoded JSON object */
+    public function __construct(private array $data, private bool $strict)
+    {
+    }
+
+    /** @throws InvalidField when strict; else only where no circuit can be made of it */
+    public function circuit(): Circuit
+    {
+        $data = $this->data;
+        $nodes = $this->keyed('nodes', 2, 2 * self::MOST_PASSAGES, $this->node(...));
+        $covers = $this->keyed('covers', 0, self::MOST_PASSAGES, $this->cover(...));
+        $passages = $this->keyed('passages', 1, self::MOST_PASSAGES,
+            fn (Document $in, string $path, string $id) => $this->passage($in, $path, $id, $nodes, $covers));
+        $gates = $this->keyed('gates', 0, self::MOST_PASSAGES,
+            fn (Document $in, string $path, string $id) => $this->gate($in, $path, $id, $passages));
+        $ports = $this->keyed('ports', 1, self::MOST_PASSAGES,
+            fn (Document $in, string $path, string $id) => $this->port($in, $path, $id, $nodes, $covers));
+        $in = $this->document($data);
+        $name = $in->line('name', 120) ?? ($this->strict ? throw new InvalidField('name', 'Give the circuit a name, up to 120 characters.') : 'Circuit');
+        $facts = $this->facts(is_array($data['facts'] ?? null) ? $data['facts'] : []);
+        $circuit = new Circuit($name, $in->number('wheelbase_mm', 300, 20000, self::DEFAULT_WHEELBASE_MM), $nodes, $passages, $gates, $ports, $facts, $covers);
+        if ($this->strict) {
+            self::assertWhole($circuit);
+        }
+
+        return $circuit;
+    }
+
+    private function node(Document $in, string $path, string $id): Node
+    {
+        return new Node($id, $in->number('x_mm', -20000, 20000), $in->number('z_mm', 0, 10000), $in->line('label', 80) ?? $id);
+    }
+
+    /**
+     * @param  array<string, Node>  $nodes
+     * @param  array<string, Cover>  $covers
+     */
+    private function passage(Document $in, string $path, string $id, array $nodes, array $covers): Passage
+    {
+        $ends = array_map(fn (string $end): string => $in->oneOf($end, $nodes, 'A passage runs between two nodes. Name one that is listed under nodes.'), ['from', 'to']);
+        if ($ends[0] === $ends[1]) {
+            throw new InvalidField("{$path}.to", 'A passage needs two different ends.');
+        }
+
+        return new Passage($id, $ends[0], $ends[1], $in->number('volume_ml', 0.1, 500_000), PassageKind::from($in->choice('kind', array_column(PassageKind::cases(), 'value'), 'hose')),
+            $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $in->optionalNumber('torque_nm', 0.1, 500));
+    }
+
+    private function cover(Document $in, string $path, string $id): Cover
+    {
+        return new Cover($id, $in->line('label', 80) ?? $id, $in->number('minutes', 0, 600, 5), $in->isTrue('needed_to_run'));
+    }
+
+    /**
+     * @param  array<string, Cover>  $covers
+     * @return list<string>
+     */
+    private function behind(Document $in, string $path, array $covers): array
+    {
+        $behind = $in->names('behind');
+        foreach ($this->strict ? $behind : [] as $i => $cover) {
+            if (! isset($covers[$cover])) {
+                throw new InvalidField("{$path}.behind.{$i}", "There is no cover “{$cover}”. Name one that is listed under covers.");
+            }
+        }
+
+        return array_values(array_filter($behind, fn (string $cover) => isset($covers[$cover])));
+    }
+
+    /** @return list<string> */
+    private function parts(Document $in): array
+    {
+        return $in->lines('parts', 20, 80, 'List up to 20 parts, each one line of text.', 'Name the part, or leave it out.');
+    }
+
+    /** @param  array<string, Passage>  $passages */
+    private function gate(Document $in, string $path, string $id, array $passages): Gate
+    {
+        $passage = $in->oneOf('passage', $passages, 'A gate sits in a passage. Name one that is listed under passages.');
+
+        return new Gate($id, $passage, GateKind::from($in->choice('kind', array_column(GateKind::cases(), 'value'))), $in->isTrue('weeps'), $in->line('label', 80) ?? $id);
+    }
+
+    /**
+     * @param  array<string, Node>  $nodes
+     * @param  array<string, Cover>  $covers
+     */
+    private function port(Document $in, string $path, string $id, array $nodes, array $covers): Port
+    {
+        $node = $in->oneOf('node', $nodes, 'A port sits at a node. Name one that is listed under nodes.');
+
+        return new Port($id, $node, PortKind::from($in->choice('kind', array_column(PortKind::cases(), 'value'))), $in->line('label', 80) ?? $id,
+            $in->line('access', 160) ?? '', $in->line('tool', 80) ?? '', $in->optionalNumber('torque_nm', 0.1, 500), $in->line('washer', 80) ?? '',
+            $this->behind($in, $path, $covers), $in->number('minutes', 0, 600, 4));
+    }
+
+    /** @param  array<mixed>  $raw */
+    private function facts(array $raw): Facts
+    {
+        $in = $this->document($raw, 'facts.');
+
+        return new Facts(
+            $in->optionalNumber('cap_kpa', 0, 400),
+            $in->optionalNumber('thermostat_start_c', 30, 120),
+            $in->optionalNumber('thermostat_full_c', 30, 130),
+            $in->line('thermostat_far_side', 80) ?? 'upper radiator hose',
+            $in->optionalNumber('fan_on_c', 30, 140),
+            $in->optionalNumber('fan_off_c', 30, 140),
+            $in->optionalNumber('limit_c', 50, 150),
+            Glycol::from($in->choice('base', array_column(Glycol::cases(), 'value'), Glycol::Ethylene->value)),
+            $in->line('inhibitor', 80) ?? '',
+            $in->number('target_fraction', 0, 0.7, 0.5),
+            NeckType::from($in->choice('neck', array_column(NeckType::cases(), 'value'), NeckType::PressurisedTank->value)),
+            $in->line('cold_level', 120) ?? 'the cold mark',
+            $in->number('cold_head_mm', -500, 500, 0),
+            HeaterDrive::tryFrom($in->line('heater_drive', 40) ?? HeaterDrive::Cable->value) ?? HeaterDrive::Other,
+            isset($raw['outlets']) ? $in->names('outlets') : ['front'],
+            $in->line('source', 160) ?? 'not stated',
+            $in->optionalNumber('capacity_ml', 100, 500_000),
+            $in->isTrue('stationary'),
+        );
+    }
+
+    /** Every passage must hang together with the fill port, and every drain must have something above it to let out. */
+    private static function assertWhole(Circuit $circuit): void
+    {
+        $cells = 0.0;
+        foreach ($circuit->passages as $passage) {
+            $rise = abs($circuit->nodes[$passage->to]->zMm - $circuit->nodes[$passage->from]->zMm);
+            $cells += max(1.0, $rise / Mesh::CELL_MM, $passage->volumeMl / Mesh::CELL_ML);
+        }
+        if ($cells > self::MOST_CELLS) {
+            throw new InvalidField('passages', 'This is larger than any circuit this model is made for, 400 L or 100 m of rise in all. Check the units: volumes are in mL, heights in mm.');
+        }
+        $reached = [$circuit->fillPort()->node => true];
+        do {
+            $before = count($reached);
+            foreach ($circuit->passages as $passage) {
+                if (isset($reached[$passage->from]) || isset($reached[$passage->to])) {
+                    $reached[$passage->from] = $reached[$passage->to] = true;
+                }
+            }
+        } while (count($reached) > $before);
+        foreach (array_values($circuit->passages) as $i => $passage) {
+            if (! isset($reached[$passage->from])) {
+                throw new InvalidField("passages.{$i}", "“{$passage->label}” is not connected to the circuit of the fill port. Join one of its ends.");
+            }
+        }
+        foreach (array_values($circuit->ports) as $i => $port) {
+            if (! isset($reached[$port->node])) {
+                throw new InvalidField("ports.{$i}.node", "“{$port->label}” sits at a node that no passage of the fill port’s circuit reaches.");
+            }
+        }
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Document, string, string): T  $make
+     * @return array<string, T>
+     */
+    private function keyed(string $list, int $least, int $most, callable $make): array
+    {
+        $made = [];
+        foreach ($this->document($this->data)->objects($list, $least, $most) as $i => $in) {
+            try {
+                $id = $in->id();
+                if (isset($made[$id])) {
+                    throw new InvalidField("{$list}.{$i}.id", "The id “{$id}” is used twice. Ids must differ.");
+                }
+                $made[$id] = $make($in, "{$list}.{$i}", $id);
+            } catch (InvalidField $broken) {
+                if ($this->strict) {
+                    throw $broken;
+                }
+            }
+        }
+
+        return $made;
+    }
+
+    /** @param  array<mixed>  $data */
+    private function document(array $data, string $path = ''): Document
+    {
+        return new Document($data, $path, lenient: ! $this->strict);
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Circuit;
+
+/** Volumes by passage id, mL: what is retained, let out or trapped where. */
+final readonly class Volumes
+{
+    /** @param  array<string, float>  $byPassage */
+    public function __construct(private array $byPassage = [])
+    {
+    }
+
+    /** What each passage of a circuit holds when it is full. */
+    public static function full(Circuit $circuit): self
+    {
+        return new self(array_map(fn (Passage $p) => $p->volumeMl, $circuit->passages));
+    }
+
+    public function in(string $passage): float
+    {
+        return $this->byPassage[$passage] ?? 0.0;
+    }
+
+    public function sum(): float
+    {
+        return array_sum($this->byPassage);
+    }
+
+    /** What is here and not there, never less than nothing. */
+    public function less(self $other): self
+    {
+        $left = [];
+        foreach ($this->byPassage as $passage => $ml) {
+            $left[$passage] = max(0.0, $ml - $other->in($passage));
+        }
+
+        return new self($left);
+    }
+
+    public function above(float $ml): self
+    {
+        return new self(array_filter($this->byPassage, fn (float $here) => $here > $ml));
+    }
+
+    /** @return list<PartVolume> largest first */
+    public function byPart(Circuit $circuit): array
+    {
+        $volumes = [];
+        foreach ($circuit->parts() as $part) {
+            $ml = array_sum(array_map($this->in(...), $part->passages));
+            if (array_intersect_key($this->byPassage, array_flip($part->passages)) !== []) {
+                $volumes[] = new PartVolume($part, $ml);
+            }
+        }
+        usort($volumes, fn (PartVolume $a, PartVolume $b) => $b->ml <=> $a->ml);
+
+        return $volumes;
+    }
+
+    /** @return list<string> names of the parts, largest first, each name once */
+    public function labels(Circuit $circuit): array
+    {
+        return array_values(array_unique(array_map(fn (PartVolume $v) => $v->part->label, $this->byPart($circuit))));
+    }
+
+    /** @return array<string, float> by passage */
+    public function toArray(): array
+    {
+        return $this->byPassage;
+    }
+}

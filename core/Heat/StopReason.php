@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Heat;
+
+/** Which of the limits ends a hot run first. */
+enum StopReason: string
+{
+    case Boiling = 'boiling';
+    case Fan = 'fan';
+    case Vehicle = 'vehicle';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Boiling => 'a safe margin below boiling, with the neck as it stands',
+            self::Fan => 'just above fan-on',
+            self::Vehicle => 'the vehicle’s own limit',
+        };
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Job;
+
+/** What a kind of step does to vehicle, circuit or shop. Gates, cool-downs, the picture and the shelf follow from it. */
+enum Does: string
+{
+    /** The engine runs, so that the circuit is hot afterwards. */
+    case RunsEngine = 'runs_engine';
+    /** It pulls or presses on the joints: uncured sealant does not stand it. */
+    case LoadsJoints = 'loads_joints';
+    case OpensNeck = 'opens_neck';
+    /** Its entries move coolant into or out of the circuit. */
+    case MovesCoolant = 'moves_coolant';
+    /** It looks at the shop's stores, or its entries move something on the shelf. */
+    case TouchesShelf = 'touches_shelf';
+    /** A drain point is opened and lets out what stands above it. */
+    case Drains = 'drains';
+    /** Coolant goes in while trapped air is still on its way: the picture shows the rising level. */
+    case Fills = 'fills';
+    /** The record is closed by it. */
+    case Signs = 'signs';
+}

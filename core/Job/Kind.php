@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Job;
+
+use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Saying\Verdict;
+
+/** What the fold of a job asks of a kind of step. */
+interface Kind
+{
+    public function does(Does $what): bool;
+
+    /** @return list<Line> what an entry moves into or out of the circuit */
+    public function ledger(Situation $at, Entry $entry): array;
+
+    /** @return array<string, PortState> by port: how this step has left its points */
+    public function ports(Situation $at): array;
+
+    public function judge(Situation $at): ?Verdict;
+
+    /** When the engine last ran at this step, Unix seconds; null when it has not. */
+    public function ran(Situation $at): ?int;
+
+    /** How the neck stood while the engine ran at this step; null where that is not known. */
+    public function neckWhileRunning(Situation $at): ?Neck;
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Plan;
+
+/** By which measure a change interval is used up. */
+enum ChangeBy: string
+{
+    case Distance = 'distance';
+    case Time = 'time';
+    case Hours = 'running hours';
+}

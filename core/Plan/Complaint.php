@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Plan;
+
+/** What somebody complained of, asked again at the end. */
+enum Complaint: string
+{
+    case None = 'none';
+    case Overheats = 'overheats';
+    case HeaterCold = 'heater_cold';
+    case Gurgling = 'gurgling';
+    case Fan = 'fan';
+    case Alarm = 'alarm';
+    case Falling = 'falling';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::None => 'None',
+            self::Overheats => 'Overheats',
+            self::HeaterCold => 'Heater cold',
+            self::Gurgling => 'Gurgling',
+            self::Fan => 'Fan early or long',
+            self::Alarm => 'Low-level alarm',
+            self::Falling => 'Level falling',
+        };
+    }
+}

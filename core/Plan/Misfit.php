@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Plan;
+
+/** Why a school cannot be taken: in a few words for the comparison, and with the remedy where somebody asked for it. */
+final readonly class Misfit
+{
+    public function __construct(public string $code, public string $because, public string $remedy)
+    {
+    }
+}

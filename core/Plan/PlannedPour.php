@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Plan;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Job\Neck;
+
+/** One pour of a school: through which port, with which ports open, how high the surface and the nose, and the neck afterwards. */
+final readonly class PlannedPour
+{
+    /**
+     * @param  string  $at  fill port
+     * @param  list<string>  $open  ports left open; each is closed as it runs
+     * @param  float  $headMm  surface above the fill port, negative below
+     */
+    public function __construct(
+        public string $at,
+        public array $open = [],
+        public float $headMm = 0.0,
+        public float $noseLiftMm = 0.0,
+        public Neck $neckAfterwards = Neck::Sealed,
+    ) {
+    }
+
+    /** @param  list<string>  $open */
+    public static function atTheNeck(Circuit $circuit, array $open, float $headMm = 0.0, float $noseLiftMm = 0.0): self
+    {
+        return new self($circuit->fillPort()->id, $open, $headMm, $noseLiftMm);
+    }
+}

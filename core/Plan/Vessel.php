@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Plan;
+
+/** A vessel of the shop with its marks. Its id is what the journal keeps; its name is the shop's own. */
+final readonly class Vessel
+{
+    /** @param  float  $graduationMl  from mark to mark, mL */
+    public function __construct(public string $id, public string $name, public float $graduationMl, public VesselUse $use)
+    {
+    }
+
+    /** Half a graduation, mL. */
+    public function plusMinusMl(): float
+    {
+        return $this->graduationMl / 2.0;
+    }
+
+    /** @return non-empty-list<self> of a shop that has said nothing of its own */
+    public static function usual(): array
+    {
+        return [
+            new self('pan', 'Drain pan, 0.5 L marks', 500.0, VesselUse::Drain),
+            new self('jug', 'Measuring jug, 0.1 L marks', 100.0, VesselUse::Measure),
+            new self('bucket', 'Mixing bucket, 0.25 L marks', 250.0, VesselUse::Mix),
+            new self('syringe', 'Syringe, 10 mL marks', 10.0, VesselUse::Fine),
+        ];
+    }
+}

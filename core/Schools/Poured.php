@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Schools;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Pocket;
+use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Heat\Purging;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Groundwork;
+use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Plan\Misfit;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\PredictedFill;
+use Aqbel\Core\Plan\School;
+use Aqbel\Core\Plan\SilentPorts;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Values;
+
+/** What the schools share that pour at atmospheric pressure: the simulated fill decides what they take and leave. */
+abstract class Poured implements School
+{
+    public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
+    {
+        return null;
+    }
+
+    public function runs(): bool
+    {
+        return false;
+    }
+
+    public function isAid(): bool
+    {
+        return false;
+    }
+
+    public function predict(Groundwork $on): PredictedFill
+    {
+        $pours = $this->pours($on->circuit, $on->choices);
+        $pour = $pours[count($pours) - 1];
+        $fill = $on->fills->of($pour);
+
+        return new PredictedFill($fill->airMl, $on->coolantMl(), $fill->runs, $fill->pockets, $fill->flows, SilentPorts::of($on->circuit, $pour, $on->fills));
+    }
+
+    /** Bleed points in the order in which they run, those that stay silent last; then up to the mark, and pressed. */
+    public function steps(Groundwork $on, PredictedFill $fill): array
+    {
+        $bleeds = [];
+        foreach ($fill->flows as $flow) {
+            $about = ['port' => $flow->port, 'at_ml' => max(0.0, $flow->atMl - $on->predicted->retainedMl)];
+            $bleeds[] = new Step("bleed:{$flow->port}", 'bleed', Stage::Fill, new Values($about));
+        }
+        foreach ($fill->silent as $silent) {
+            $about = ['port' => $silent->port, 'missing_mm' => $silent->missingMm];
+            $bleeds[] = new Step("bleed:{$silent->port}", 'bleed', Stage::Fill, new Values($about));
+        }
+        $ports = array_map(fn (Step $s) => $s->params->text('port'), $bleeds);
+        $pressed = $on->choices->has(Tool::PressureTester) ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)] : [];
+
+        return [
+            new Step('open_bleeds', 'open_bleeds', Stage::Fill, new Values(['ports' => $ports])),
+            ...$bleeds,
+            new Step('fill_level', 'fill_level', Stage::Fill),
+            ...$pressed,
+        ];
+    }
+
+    public function heatCycles(PredictedFill $fill, float $limitMl): int
+    {
+        return Purging::cycles($fill->airMl, $limitMl);
+    }
+
+    public function besides(Choices $choices): Minutes
+    {
+        return new Minutes;
+    }
+
+    public function bleeds(Circuit $circuit, Choices $choices): array
+    {
+        return $choices->bleedsOf($circuit);
+    }
+
+    public function mixedOutside(): bool
+    {
+        return false;
+    }
+
+    public function needs(Circuit $circuit, Choices $choices): array
+    {
+        $funnel = $choices->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter for this neck, stopper'] : [];
+
+        return ['rags' => 'Rags and a small vessel for each bleed point'] + $funnel;
+    }
+
+    public function outlook(Plan $plan, Circuit $circuit, UnitSystem $units): string
+    {
+        $say = fn (Pocket $pocket): string => implode(', ', $pocket->air->labels($circuit)).' '.$units->format($pocket->volumeMl(), Dimension::Volume);
+
+        return $plan->fill->pockets === [] ? 'No air stays.' : 'As chosen, air stays at: '.implode('; ', array_map($say, $plan->fill->pockets)).'.';
+    }
+
+    public function picture(JobState $job): ?Runs
+    {
+        $choices = Plan::of($job)->choices;
+        $circuit = $job->circuit;
+
+        return Filling::of($circuit, $circuit->fillPort()->id, $choices->bleedsOf($circuit), $circuit->usualGates(),
+            $choices->noseLiftMm, volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Schools;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Matter\Column;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Misfit;
+use Aqbel\Core\Plan\PlannedPour;
+use Aqbel\Core\Plan\Tool;
+
+/** Cold, the closed circuit is pumped up and a bleed point cracked until it runs solid: helps at a stubborn pocket. */
+final class PressureVent extends Poured
+{
+    /** 10 psi, the most that is pumped on a cold circuit (common practice, no source). */
+    private const PUMP_KPA = 69.0;
+
+    /** What the model takes as a surface above the neck. */
+    private const MOST_HEAD_MM = 5000.0;
+
+    public function id(): string
+    {
+        return 'pressure';
+    }
+
+    public function label(): string
+    {
+        return 'Pressure-assisted vent';
+    }
+
+    public function catch(): string
+    {
+        return 'Cold only, never above the cap.';
+    }
+
+    public function isAid(): bool
+    {
+        return true;
+    }
+
+    public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
+    {
+        return match (true) {
+            ! $choices->has(Tool::PressureTester) => new Misfit('no_tester', 'needs the pressure tester', 'The pressure tester has to be at hand.'),
+            $choices->bleedsOf($circuit) === [] => new Misfit('no_bleed', 'needs a bleed point', 'There is no bleed point to crack.'),
+            self::kPa($circuit) <= 0.0 => new Misfit('no_cap', 'needs a known cap rating', 'The cap’s rating is not known, and nothing is pumped above it.'),
+            default => null,
+        };
+    }
+
+    public function pours(Circuit $circuit, Choices $choices): array
+    {
+        return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), min(self::MOST_HEAD_MM, Column::mm(self::kPa($circuit))))];
+    }
+
+    private static function kPa(Circuit $circuit): float
+    {
+        return min(self::PUMP_KPA, $circuit->facts->capOrNothingKpa());
+    }
+}

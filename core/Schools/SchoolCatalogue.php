@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Schools;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Plan\School;
+use Aqbel\Core\Plan\Schools;
+
+/** Every school there is, those that can be run first. */
+final readonly class SchoolCatalogue implements Schools
+{
+    /** @param  non-empty-list<School>  $schools */
+    public function __construct(private array $schools)
+    {
+    }
+
+    public static function standard(): self
+    {
+        return new self([new Gravity, new Vacuum, new Watch, new LooseCap, new HighFunnel, new Raised, new PressureVent]);
+    }
+
+    /** The same with one more. */
+    public function with(School $school): self
+    {
+        return new self([...$this->schools, $school]);
+    }
+
+    public function for(Circuit $circuit): array
+    {
+        $further = array_slice($circuit->portsOf(PortKind::Fill), 1);
+
+        return [...$this->schools, ...array_map(fn ($port) => new EngineFirst($port), $further)];
+    }
+
+    public function of(string $id): School
+    {
+        foreach ($this->schools as $school) {
+            if ($school->id() === $id) {
+                return $school;
+            }
+        }
+
+        return $this->schools[0];
+    }
+}

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Schools;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Flow\Standing;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Groundwork;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Plan\Misfit;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\PlannedPour;
+use Aqbel\Core\Plan\PredictedFill;
+use Aqbel\Core\Plan\Prediction;
+use Aqbel\Core\Plan\School;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Vacuum\VacuumPlan;
+use Aqbel\Core\Values;
+
+/** The closed, cool circuit evacuated and held; then it draws the coolant in by itself. */
+final class Vacuum implements School
+{
+    /** A circuit that has stood over night in the shop. */
+    private const SHOP_C = 20.0;
+
+    public function id(): string
+    {
+        return 'vacuum';
+    }
+
+    public function label(): string
+    {
+        return 'Vacuum fill';
+    }
+
+    public function catch(): string
+    {
+        return 'Needs a tight circuit and a cool engine.';
+    }
+
+    public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
+    {
+        return match (true) {
+            $choices->jobKind === JobKind::Bleed => new Misfit('not_drained', 'needs the circuit drained',
+                'A vacuum fill needs the circuit drained. For bleeding only choose gravity, or plan a repair with its drains.'),
+            ! $choices->has(Tool::VacuumFiller) => new Misfit('no_filler', 'needs the vacuum filler at hand',
+                'A vacuum fill needs the vacuum filler at hand. Tick it under tools, or choose gravity.'),
+            default => null,
+        };
+    }
+
+    public function runs(): bool
+    {
+        return true;
+    }
+
+    public function isAid(): bool
+    {
+        return false;
+    }
+
+    public function pours(Circuit $circuit, Choices $choices): array
+    {
+        return [PlannedPour::atTheNeck($circuit, [])];
+    }
+
+    /** What is left gathers under the neck, where it is simply topped up. */
+    public function predict(Groundwork $on): PredictedFill
+    {
+        $air = self::vacuum($on->circuit, $on->choices, $on->predicted)->topUp()->mL();
+
+        return new PredictedFill($air, $on->coolantMl(), $on->predicted->fullRuns);
+    }
+
+    public function steps(Groundwork $on, PredictedFill $fill): array
+    {
+        $vacuum = self::vacuum($on->circuit, $on->choices, $on->predicted);
+        $setUp = ['intake_ml' => $vacuum->intake()->mL(), 'max_temp_c' => $vacuum->maximumTemperature()->degC()];
+
+        return [
+            new Step('set_up_vacuum', 'set_up_vacuum', Stage::Fill, new Values($setUp)),
+            new Step('pull:1', 'pull', Stage::Vacuum, new Values(['target_kpa' => $vacuum->target->kPa()])),
+            new Step('hold:1', 'hold', Stage::Vacuum),
+            new Step('vacuum_fill', 'vacuum_fill', Stage::Vacuum),
+            new Step('fill_level', 'fill_level', Stage::Vacuum),
+        ];
+    }
+
+    /** One, to prove it: what the vacuum left is topped up at the neck and waits for no heat. */
+    public function heatCycles(PredictedFill $fill, float $limitMl): int
+    {
+        return 1;
+    }
+
+    public function besides(Choices $choices): Minutes
+    {
+        return new Minutes;
+    }
+
+    public function bleeds(Circuit $circuit, Choices $choices): array
+    {
+        return [];
+    }
+
+    public function mixedOutside(): bool
+    {
+        return true;
+    }
+
+    public function needs(Circuit $circuit, Choices $choices): array
+    {
+        return ['filler' => 'Vacuum filler with the adapter for this neck, compressed air'];
+    }
+
+    public function outlook(Plan $plan, Circuit $circuit, UnitSystem $units): string
+    {
+        $vacuum = self::vacuum($circuit, $plan->choices, $plan->predicted);
+        $volume = fn (Volume $v): string => $units->format($v->mL(), Dimension::Volume);
+
+        return "Pull to {$units->format($vacuum->target->kPa(), Unit::InchOfMercury)}: the same quality here as {$plan->rules()->seaLevelVacuumInHg} inHg at sea level."
+            ." Circuit below {$units->format($vacuum->maximumTemperature()->degC(), Dimension::Temperature)}."
+            ." It draws in {$volume($vacuum->intake())}, then top up {$volume($vacuum->topUp())}.";
+    }
+
+    public function picture(JobState $job): ?Runs
+    {
+        $drawn = array_filter($job->stepsOf('vacuum_fill'), fn (Step $step) => $job->entriesOf($step->id, 'poured') !== []);
+
+        return $drawn === [] ? null : Standing::of($job->circuit, $job->ledger()->contentMl);
+    }
+
+    private static function vacuum(Circuit $circuit, Choices $choices, Prediction $predicted): VacuumPlan
+    {
+        return new VacuumPlan(
+            $choices->atmosphere(),
+            Pressure::inchesOfMercury($choices->rules->seaLevelVacuumInHg),
+            Volume::millilitres($predicted->neededMl + $predicted->headspaceMl),
+            Volume::millilitres($predicted->headspaceMl),
+            Temperature::celsius(self::SHOP_C),
+            $circuit->facts->coolant(),
+        );
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Cool;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Plan\Plan;
+
+/** A neck that was sealed while warming is never opened hot, whatever the reason. */
+final class HotNeck
+{
+    /** °C at and below which any neck may be opened: the shop's rule. */
+    public static function safeC(Situation $at): float
+    {
+        return Plan::of($at)->rules()->safeTemperatureC;
+    }
+
+    public static function mayBeOpened(Situation $at, float $coolantC): bool
+    {
+        return $coolantC <= self::safeC($at);
+    }
+
+    /** How it stood when the engine last ran; where nobody knows, it counts as sealed. */
+    public static function wasSealed(Situation $at): bool
+    {
+        return ($at->job->neckBefore($at->step) ?? Neck::Sealed) === Neck::Sealed;
+    }
+
+    /** @throws InvalidField where opening it now would scald */
+    public static function admitOpening(Situation $at, string $field, float $coolantC): void
+    {
+        if (self::wasSealed($at) && ! self::mayBeOpened($at, $coolantC)) {
+            throw new InvalidField($field, "Do not open it. The neck was sealed while warming and stands at {$at->degrees($coolantC)}:"
+                ." it opens at {$at->degrees(self::safeC($at))} or below. Wait and read again.");
+        }
+    }
+}

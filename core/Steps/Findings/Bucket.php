@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Findings;
+
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Mixing\Batch;
+use Aqbel\Core\Plan\Plan;
+
+/** What was mixed so far: for the whole job, or at one step. */
+final class Bucket
+{
+    /** @param  ?Step  $only  one mixing step; all of them when null */
+    public static function batch(JobState $job, ?Step $only = null): Batch
+    {
+        $stock = Plan::of($job)->choices->stockFraction;
+        $batch = Batch::empty();
+        foreach ($only === null ? $job->stepsOf('mix') : [$only] as $step) {
+            foreach ($job->entriesOf($step->id) as $entry) {
+                $batch = match ($entry->form) {
+                    'batch' => $batch->with((float) $entry->number('concentrate'), $stock)->with((float) $entry->number('water'), 0.0),
+                    'shelf', 'reused' => $batch->with((float) $entry->number('volume'), (float) $entry->number('fraction')),
+                    default => $batch,
+                };
+            }
+        }
+
+        return $batch;
+    }
+
+    /** Glycol share of whatever is poured after the mixing: the batch's, or the target's while there is none. */
+    public static function fraction(Situation $at): float
+    {
+        return self::batch($at->job)->fraction() ?? Plan::of($at)->choices->targetFraction;
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Findings;
+
+use Aqbel\Core\Circuit\PartVolume;
+use Aqbel\Core\Circuit\Volumes;
+use Aqbel\Core\Flow\Drainage;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\FurtherDrain;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Values;
+
+/** What the drain points have given so far, and which are still shut. */
+final class Drains
+{
+    private const NAMED_PARTS = 3;
+
+    /** Next to nothing came, so what stands above the point is still there. */
+    public static function blocked(JobState $job, Step $drain): bool
+    {
+        $out = $job->entriesOf($drain->id, 'out');
+
+        return $out !== [] && $out[count($out) - 1]->text('flow') === 'blocked';
+    }
+
+    /** What should come out of a planned point: predicted for a circuit full to its mark, less what was missing at the top; mL. */
+    public static function expectedMl(JobState $job, Step $drain): float
+    {
+        $ledger = $job->ledger();
+        $missing = $job->lastOf('found', 'found') === null ? 0.0
+            : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $job->ledgerBefore(Stage::Drain)->contentMl);
+        foreach ($job->stepsOf('drain') as $step) {
+            $predicted = (float) $step->params->number('predicted_ml');
+            if ($step->id === $drain->id) {
+                return max(0.0, $predicted - $missing);
+            }
+            $missing -= self::blocked($job, $step) ? 0.0 : min($missing, $predicted);
+        }
+
+        return (float) $drain->params->number('predicted_ml');
+    }
+
+    /** @return list<FurtherDrain> points without a step so far, those that would let out most first */
+    public static function notOpened(JobState $job): array
+    {
+        return array_values(array_filter(Plan::of($job)->predicted->further, fn (FurtherDrain $f) => ! isset($job->steps["drain:{$f->port}"])));
+    }
+
+    public static function stillShut(JobState $job, string $port): ?FurtherDrain
+    {
+        foreach (self::notOpened($job) as $further) {
+            if ($further->port === $port) {
+                return $further;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Points still shut, in words: what each would let out and what it costs.
+     *
+     * @return array<string, string> by port
+     */
+    public static function choices(Situation $at): array
+    {
+        $choices = [];
+        foreach (self::notOpened($at->job) as $further) {
+            $choices[$further->port] = self::say($at, $further);
+        }
+
+        return $choices;
+    }
+
+    /**
+     * The same of every point the plan left shut, opened since or not.
+     *
+     * @return array<string, string> by port
+     */
+    public static function everyChoice(Situation $at): array
+    {
+        $choices = [];
+        foreach (Plan::of($at)->predicted->further as $further) {
+            $choices[$further->port] = self::say($at, $further);
+        }
+
+        return $choices;
+    }
+
+    /** A drain point that was not on the plan, as a step of its own. */
+    public static function further(Situation $at, FurtherDrain $further): Step
+    {
+        $circuit = $at->circuit();
+        $ran = [];
+        foreach ($at->job->stepsOf('drain') as $step) {
+            if (! self::blocked($at->job, $step)) {
+                $ran[] = $step->params->text('port');
+            }
+        }
+        $lift = Plan::of($at)->choices->noseLiftMm;
+        $drained = fn (string ...$ports): float => Drainage::of($circuit, array_values($ports), $circuit->usualGates(), $lift)->drainedMl;
+        $empties = array_map(fn (PartVolume $v) => $v->part->id, $further->letsOut->byPart($circuit));
+
+        return new Step("drain:{$further->port}", 'drain', Stage::Drain, new Values([
+            'port' => $further->port, 'predicted_ml' => $drained(...$ran, ...[$further->port]) - $drained(...$ran),
+            'first' => false, 'empties' => array_slice($empties, 0, self::NAMED_PARTS),
+        ]));
+    }
+
+    /** What points opened beyond the plan have let out, by the model. */
+    public static function letOutBeyondThePlan(JobState $job): Volumes
+    {
+        $opened = [];
+        foreach (Plan::of($job)->predicted->further as $further) {
+            if (isset($job->closed["drain:{$further->port}"])) {
+                foreach ($further->letsOut->toArray() as $passage => $ml) {
+                    $opened[$passage] = ($opened[$passage] ?? 0.0) + $ml;
+                }
+            }
+        }
+
+        return new Volumes($opened);
+    }
+
+    private static function say(Situation $at, FurtherDrain $further): string
+    {
+        return "{$at->circuit()->port($further->port)->label}, {$at->litres($further->volumeMl)} in ".round($further->minutes).' min';
+    }
+}

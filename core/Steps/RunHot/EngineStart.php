@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\RunHot;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
+
+/** Where the engine runs and how the neck stands then, asked the same way wherever it is started. */
+final class EngineStart
+{
+    public const FORM = 'start';
+
+    /** An engine is never run in a closed room, whatever the reason. */
+    private const CLOSED = 'closed';
+
+    private const PLACES = ['outdoors' => 'Outdoors', 'extraction' => 'On exhaust extraction', self::CLOSED => 'In the closed shop'];
+
+    public static function form(string $button, Neck $likely, bool $main = true): Form
+    {
+        return new Form(self::FORM, $button, [
+            Field::choice('place', 'It runs', self::PLACES, 'extraction'),
+            Field::choice('neck', 'Neck', Neck::choices(), $likely->value),
+        ], $main);
+    }
+
+    /** @throws InvalidField in a closed room */
+    public static function admit(string $form, Values $values): void
+    {
+        if ($form === self::FORM && $values->text('place') === self::CLOSED) {
+            throw new InvalidField('place', 'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the extraction, then start.');
+        }
+    }
+
+    /** How the neck stood; null before the start. */
+    public static function neck(?Entry $start): ?Neck
+    {
+        return $start === null ? null : Neck::tryFrom($start->text('neck'));
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps;
+
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Steps\Findings\Bucket;
+
+/** What a top-up is made with, and what the next one should be. */
+final class TopUp
+{
+    private const LIQUIDS = ['batch' => 'The batch', 'concentrate' => 'Concentrate', 'water' => 'Water'];
+
+    /** Off by less than this a top-up changes nothing worth saying. */
+    private const OFF = 0.02;
+
+    /** The batch, as long as the circuit stands where it should. */
+    public static function liquidField(Situation $at): Field
+    {
+        return Field::choice('liquid', 'With', self::LIQUIDS, 'batch', self::next($at))->optional();
+    }
+
+    /** Glycol share of what was topped up with. */
+    public static function fraction(Situation $at, Entry $entry): float
+    {
+        return match ($entry->text('liquid')) {
+            'concentrate' => 1.0,
+            'water' => 0.0,
+            default => Bucket::fraction($at),
+        };
+    }
+
+    /** Where the circuit stands and what the next pour should be; empty while it is on target. */
+    public static function next(Situation $at): string
+    {
+        $now = $at->job->ledger()->fraction();
+        $wanted = Plan::of($at)->choices->targetFraction;
+        if ($now === null || abs($now - $wanted) <= self::OFF) {
+            return '';
+        }
+
+        return "The ledger has {$at->say($now, Unit::Percent)}, {$at->say($wanted, Unit::Percent)} is wanted: make the next top-up "
+            .($now < $wanted ? 'concentrate.' : 'water.');
+    }
+}

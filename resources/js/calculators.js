@@ -1,0 +1,34 @@
+// A calculator answers while one types; the address keeps what is typed, so that it can be linked.
+
+const WAIT_MS = 150;
+
+export function startCalculators() {
+    const form = document.querySelector('[data-calculator]');
+    if (!form) {
+        return;
+    }
+    const answer = document.querySelector('[data-answer]');
+    let timer = null;
+    let running = null;
+    const refresh = async () => {
+        running?.abort();
+        running = new AbortController();
+        const query = new URLSearchParams(new FormData(form));
+        history.replaceState(null, '', `${form.getAttribute('action')}?${query}`);
+        query.set('fragment', '1');
+        try {
+            const response = await fetch(`${form.getAttribute('action')}?${query}`, { signal: running.signal });
+            if (response.ok) {
+                answer.innerHTML = await response.text();
+            }
+        } catch (problem) {
+            if (problem.name !== 'AbortError') {
+                form.submit();
+            }
+        }
+    };
+    form.addEventListener('input', () => {
+        clearTimeout(timer);
+        timer = setTimeout(refresh, WAIT_MS);
+    });
+}

@@ -1,0 +1,19 @@
+<style>
+text{font-family:sans-serif;font-size:16px;fill:#415955}
+.el-floor{stroke:#415955;stroke-width:2}
+.el-wheel{fill:none;stroke:#aebfba;stroke-width:1.5}
+.el-leader{stroke:#aebfba}
+.el-body{fill:#fff}
+.el-coolant{fill:#00737f}
+.el-trapped{fill:url(#air-hatch)}
+.el-air-ground{fill:#fff}
+.el-air-line{stroke:#b23a08;stroke-width:5}
+.el-wall{fill:none;stroke:#0f211f;stroke-width:1.4}
+.el-break{fill:none;stroke:#fff;stroke-width:5}
+.el-datum{stroke:#b23a08;stroke-width:1.6;stroke-dasharray:10 5}
+.el-datum-text{fill:#b23a08;font-weight:600}
+.el-pocket-text{fill:#b23a08;font-weight:700}
+.el-stem{stroke:#0f211f}
+.el-mark{fill:#fff;stroke:#0f211f;stroke-width:2}
+.el-number{font-size:15px;font-weight:600;fill:#0f211f}
+</style>

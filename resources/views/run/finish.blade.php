@@ -1,0 +1,23 @@
+<form method="post" action="/jobs/{{ $page->job->id }}/finish" class="finish" data-send>
+    <x-sent :step="$page->step->id"/>
+    @if ($page->canFinish())
+        <button class="button button-finish" data-key="d" data-key-label="Finish the step">{{ $page->kind->finishWord() }}</button>
+    @else
+        <ul class="obstacles" aria-label="Before this step is finished">
+            @foreach ($page->obstacles() as $obstacle)
+                <li @class(['is-hard' => $obstacle->hard])>@icon($obstacle->hard ? 'octagon-x' : 'square'){{ $obstacle->text }}</li>
+            @endforeach
+        </ul>
+        @if ($page->canBePassedOver())
+            <details @if ($errors->has('reason') || old('reason')) open @endif>
+                <summary class="button button-quiet" data-key="o" data-key-label="Pass over with a reason">Pass over with a reason…</summary>
+                <label for="reason">Reason, kept in the record</label>
+                <input id="reason" name="reason" type="text" maxlength="500" autocomplete="off"
+                    value="{{ is_string(old('reason')) ? old('reason') : '' }}"
+                    @error('reason') aria-invalid="true" aria-describedby="reason-error" @enderror>
+                @error ('reason')<p class="error" id="reason-error">@icon('triangle-alert'){{ $message }}</p>@enderror
+                <button class="button">Pass over</button>
+            </details>
+        @endif
+    @endif
+</form>

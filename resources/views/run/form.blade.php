@@ -1,0 +1,26 @@
+<form method="post" action="/jobs/{{ $page->job->id }}/entries" data-send
+    @class(['entry', 'entry-main' => $shown->form->main && $shown->open, 'entry-bare' => $shown->bare()])>
+    <x-sent :step="$page->step->id" stay/>
+    <input type="hidden" name="form" value="{{ $shown->form->name }}">
+    @if ($shown->bare())
+        <button @class(['button', 'button-wide', 'button-go' => $shown->form->main])
+            data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}">{{ $shown->form->button }}</button>
+    @elseif ($shown->open)
+        @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
+        <div class="fields">
+            @foreach ($shown->form->fields as $field)<x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>@endforeach
+        </div>
+        <button @class(['button', 'button-wide', 'button-go' => $shown->first])
+            data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
+    @else
+        <details>
+            <summary class="button button-quiet button-wide" data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}">
+                {{ $shown->form->button }}…
+            </summary>
+            <div class="fields">
+                @foreach ($shown->form->fields as $field)<x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>@endforeach
+            </div>
+            <button class="button button-wide">{{ $shown->form->button }}</button>
+        </details>
+    @endif
+</form>

@@ -1,0 +1,25 @@
+<aside class="rail" aria-label="Stages and steps">
+    <p class="rail-job">
+        <b>{{ $page->job->vehicle->plate }}</b> {{ $page->job->vehicle->name }}
+        <small>{{ $page->job->number() }} · {{ $page->job->kind->label() }} · <a href="/jobs/{{ $page->job->id }}/record">record so far</a></small>
+    </p>
+    <ol class="rail-stages">
+        @foreach ($page->rail() as $rail)
+            <li @class(['stage', 'is-done' => $rail->done === $rail->all, 'is-current' => $rail->current])>
+                <span class="stage-name"><i>{{ $rail->stage->value }}</i>{{ $rail->stage->label() }}</span>
+                @if ($rail->current)
+                    <ol class="stage-steps">
+                        @foreach ($rail->steps as $step)
+                            <li><a href="{{ $step->href }}" @class(['is-done' => $step->done, 'is-passed' => $step->passed])
+                                @if ($step->current) aria-current="step" @endif>{{ $step->title }}</a></li>
+                        @endforeach
+                    </ol>
+                @else
+                    <a class="stage-link" href="{{ $rail->href }}" aria-label="{{ $rail->stage->label() }}: {{ $rail->done }} of {{ $rail->all }} done">
+                        {{ $rail->done }}/{{ $rail->all }}
+                    </a>
+                @endif
+            </li>
+        @endforeach
+    </ol>
+</aside>

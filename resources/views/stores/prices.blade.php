@@ -1,0 +1,38 @@
+<section class="no-print" aria-labelledby="prices-title">
+    <h2 id="prices-title">Price list</h2>
+    @if ($page->prices() === [])
+        <p class="empty">No prices yet. With them every plan says what to buy, in whole containers, and whether premix or concentrate is cheaper.</p>
+    @else
+        <table class="list prices">
+            <thead><tr><th scope="col">What</th><th scope="col">Containers, price, per litre</th></tr></thead>
+            <tbody>
+                @foreach ($page->prices() as $row)
+                    <tr>
+                        <th scope="row">{{ $row->name }}@if ($row->about !== '')<small>{{ $row->about }}</small>@endif</th>
+                        <td><ul>
+                            @foreach ($row->sizes() as $size)
+                                <li>
+                                    <b>{{ $size['volume'] }}</b> {{ $size['price'] }} <small>{{ $size['perLitre'] }}</small>
+                                    @if ($page->lead)
+                                        <form method="post" action="/stores/products/{{ $size['id'] }}" data-once>
+                                            @csrf @method('delete')
+                                            <button class="button button-quiet" aria-label="{{ $size['remove'] }}">×</button>
+                                        </form>
+                                    @endif
+                                </li>
+                            @endforeach
+                        </ul></td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+    @endif
+    @if ($page->lead)
+        <details @if (old('form') === 'product') open @endif>
+            <summary class="button button-quiet button-wide">Add a container to the price list…</summary>
+            @include('stores.form', ['form' => $page::productForm(), 'to' => 'products', 'prefix' => 'price-'])
+        </details>
+    @else
+        <p class="help">The price list is changed by a lead.</p>
+    @endif
+</section>

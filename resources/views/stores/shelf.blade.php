@@ -1,0 +1,40 @@
+<section aria-labelledby="shelf-title">
+    <h2 id="shelf-title">On the shelf</h2>
+    <ul class="shelf">
+        @forelse ($page->shelf() as $can)
+            <li>
+                <svg viewBox="0 0 60 100" class="can" aria-hidden="true">
+                    <path d="M4 4v92h52V4" class="tube"/>
+                    <rect x="5.5" y="{{ 95 - $can->wet() }}" width="49" height="{{ $can->wet() }}" class="tube-wet"/>
+                    <line x1="0" x2="60" y1="{{ 95 - $can->wet() }}" y2="{{ 95 - $can->wet() }}" class="tube-datum"/>
+                </svg>
+                <div class="can-label">
+                    <p class="can-volume">{{ $can->volume() }}</p>
+                    <p>{{ $can->labelled->label() }}</p>
+                    @if ($can->caution() !== '')<p>{{ $can->caution() }}</p>@endif
+                    <p class="help">{{ $can->from() }}@if ($can->isGlycol()) · poisonous, keep from children and animals @endif</p>
+                </div>
+                <form method="post" action="/stores/containers/{{ $can->container->id }}" class="no-print" data-once>
+                    @csrf
+                    <label for="now-{{ $can->container->id }}">Holds now</label>
+                    <div class="count">
+                        <input id="now-{{ $can->container->id }}" type="text" inputmode="decimal" name="fields[now]"
+                            value="{{ $can->volume(withUnit: false) }}" autocomplete="off">
+                        <span class="unit">{{ $can->unit() }}</span>
+                        <button class="button button-quiet">Count</button>
+                    </div>
+                </form>
+            </li>
+        @empty
+            <li class="shelf-empty">
+                Nothing part-used. What is left of a batch comes here at the end of a job, with its label;
+                what is left in a container that was opened for a batch comes here by itself.
+            </li>
+        @endforelse
+    </ul>
+    <button type="button" class="button button-quiet no-print" data-print>Print the labels</button>
+    <details class="no-print" @if (old('form') === 'container') open @endif>
+        <summary class="button button-quiet button-wide">Put something on the shelf…</summary>
+        @include('stores.form', ['form' => $page::containerForm(), 'to' => 'containers', 'prefix' => 'shelf-'])
+    </details>
+</section>

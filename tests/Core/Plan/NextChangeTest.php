@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use Aqbel\Core\Plan\ChangeBy;
+use Aqbel\Core\Plan\ChangeInterval;
+use Aqbel\Core\Plan\IntervalUsed;
+use Aqbel\Core\Plan\NextChange;
+use Aqbel\Core\Plan\Usage;
+use Aqbel\Core\Quantity\UnitSystem;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\JobOnPaper;
+
+/** When the coolant is due. */
+final class NextChangeTest extends TestCase
+{
+    public function test_whichever_interval_is_used_up_first_decides(): void
+    {
+        $rule = new ChangeInterval(80_000, 36, 2_000);
+        self::assertNull($rule->used(null, null, null));
+        self::assertEquals(new IntervalUsed(0.5, ChangeBy::Distance), $rule->used(40_000, 12, null));
+        self::assertSame(ChangeBy::Hours, $rule->used(1_000, 6, 1_900)?->by);
+        $choices = JobOnPaper::on('rescue-ambulance', choices: ['usage' => new Usage(odometerKm: 120_000.0, sinceKm: 76_000.0, sinceMonths: 20.0)])->choices;
+        self::assertTrue(NextChange::before($choices)?->due());
+        self::assertStringContainsString('at 200,000 km', NextChange::after($choices, UnitSystem::Metric));
+        self::assertStringContainsString('at 124,274 mi', NextChange::after($choices, UnitSystem::UsCustomary));
+    }
+}
