@@ -75,7 +75,7 @@ final readonly class Drawing
         }
         $this->stretches = $stretches;
         $this->breaks = $breaks;
-        $highest = max(array_map(fn (string $id) => $circuit->heightMm($id, $noseLiftMm), array_keys($circuit->nodes)));
+        $highest = max([1.0, ...array_map(fn (string $id) => $circuit->heightMm($id, $noseLiftMm), array_keys($circuit->nodes))]);
         $room = self::WIDTH - 2.0 * self::GUTTER;
         $this->scale = min($room / max(1.0, $along), (self::TALLEST - self::TOP - self::FLOOR) / $highest);
         $this->height = self::TOP + self::FLOOR + $highest * $this->scale;
@@ -272,7 +272,7 @@ final readonly class Drawing
             $bottom = $tops[$i];
         }
 
-        return $tops;
+        return array_values($tops);
     }
 
     /**

@@ -23,13 +23,17 @@ final readonly class FloorPage
     public static function read(UnitSystem $units): self
     {
         $now = now()->getTimestamp();
-        $jobs = Job::query()->open()->with(['vehicle', 'circuit'])->orderByDesc('id')->limit(self::MOST)->get()
-            ->filter(fn (Job $job) => $job->summary !== null)
-            ->map(fn (Job $job) => self::job($job, $job->summary, $units, $now))
-            ->sortBy(fn (FloorJob $job) => $job->summary->waitsUntil())->values();
-        [$waiting, $hands] = $jobs->partition(fn (FloorJob $job) => $job->secondsLeft() > 0);
+        $jobs = [];
+        foreach (Job::query()->open()->with(['vehicle', 'circuit'])->orderByDesc('id')->limit(self::MOST)->get() as $job) {
+            if ($job->summary !== null) {
+                $jobs[] = self::job($job, $job->summary, $units, $now);
+            }
+        }
+        usort($jobs, fn (FloorJob $a, FloorJob $b) => $a->summary->waitsUntil() <=> $b->summary->waitsUntil());
+        $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
+        $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 
-        return new self($now, array_values($waiting->reverse()->all()), array_values($hands->all()), new LaneChart([...$hands->all(), ...$waiting->all()], $now));
+        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now));
     }
 
     public function isEmpty(): bool

@@ -83,7 +83,7 @@ class Container extends Model
         return new Inventory(array_values($shelf->map(self::read(...))->all()), array_values($offers->map(Product::read(...))->all()));
     }
 
-    private static function read(object $row): Labelled
+    private static function read(\stdClass $row): Labelled
     {
         return new Labelled(
             (string) $row->id,

@@ -31,7 +31,7 @@ class Product extends Model
         return self::read((object) $this->getAttributes());
     }
 
-    public static function read(object $row): Offer
+    public static function read(\stdClass $row): Offer
     {
         $base = $row->base === null ? null : Glycol::from($row->base);
 

@@ -106,7 +106,8 @@ final readonly class Photograph
     /** Turned as the camera was held. */
     private static function upright(GdImage $image, string $path, int $type): GdImage
     {
-        $held = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? (@exif_read_data($path)['Orientation'] ?? 1) : 1;
+        $exif = $type === IMAGETYPE_JPEG && function_exists('exif_read_data') ? @exif_read_data($path) : false;
+        $held = is_array($exif) ? $exif['Orientation'] ?? 1 : 1;
         $degrees = [3 => 180, 6 => 270, 8 => 90][$held] ?? 0;
 
         return $degrees === 0 ? $image : (imagerotate($image, $degrees, 0) ?: $image);

@@ -8,6 +8,7 @@ use App\Models\Product;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Stores\Liquid;
+use Aqbel\Core\Stores\Offer;
 
 /** All sizes in which one liquid is bought. */
 final readonly class PriceRow
@@ -16,10 +17,9 @@ final readonly class PriceRow
 
     public string $about;
 
-    /** @param  non-empty-list<Product>  $sizes */
-    public function __construct(private array $sizes, private UnitSystem $units, private string $currency)
+    /** @param  list<Product>  $sizes */
+    public function __construct(Offer $offer, private array $sizes, private UnitSystem $units, private string $currency)
     {
-        $offer = $sizes[0]->offer();
         $this->name = $offer->liquid->label().($offer->liquid === Liquid::Premix ? ' '.round($offer->fraction * 100).' %' : '');
         $this->about = $offer->base === null ? '' : "{$offer->inhibitor}, ".mb_strtolower($offer->base->label());
     }

@@ -49,7 +49,7 @@ final readonly class StoresPage
         $products = Product::query()->orderByRaw("kind = 'water'")->orderBy('inhibitor')->orderBy('kind')->orderBy('ml')->get();
         $groups = $products->groupBy(fn (Product $p) => "{$p->inhibitor}|{$p->base}|{$p->kind}|{$p->fraction}");
 
-        return array_values($groups->map(fn (Collection $same) => new PriceRow(array_values($same->all()), $this->units, $this->currency))->all());
+        return array_values($groups->map(fn (Collection $same) => new PriceRow($same->firstOrFail()->offer(), array_values($same->all()), $this->units, $this->currency))->all());
     }
 
     /** @return list<Field> */

@@ -38,8 +38,8 @@ final readonly class Comparison
             if ($school->whyNot($circuit, $choices) === null) {
                 $plan = $planner->by($school, $on);
                 $cycles = count(array_filter($plan->steps, fn (Step $s) => $s->kind === 'heat_cycle'));
-                // Without a bleed point in use two schools are one pour; the later one carries the plainer name.
-                $rows[serialize($school->pours($circuit, $choices)).(int) $school->mixedOutside().(int) $plan->fill->estimate] = new ComparedSchool($school, $plan->fill, $plan->minutes($planner->kinds)->plus($school->besides($choices)), $cycles);
+                // Without a bleed point in use two schools are the same work; the later one carries the plainer name.
+                $rows[serialize([$school->pours($circuit, $choices), $plan->fill->airMl, array_map(fn (Step $s) => $s->kind, $plan->steps)])] = new ComparedSchool($school, $plan->fill, $plan->minutes($planner->kinds)->plus($school->besides($choices)), $cycles);
             }
         }
         usort($rows, fn (ComparedSchool $a, ComparedSchool $b) => self::rank($a) <=> self::rank($b));

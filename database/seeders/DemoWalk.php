@@ -83,7 +83,7 @@ final class DemoWalk
      */
     public function enter(string $form, array $fields = [], float $minutes = 1.0): self
     {
-        $step = $this->job->state()->stepInHand();
+        $step = $this->job->state()->stepInHand() ?? throw new \LogicException('The job is signed off.');
         foreach ($this->kind($step)->hazards($this->job->state()->at($step, now()->getTimestamp())) as $hazard) {
             $this->recorder()->acknowledge($step->id, $hazard->value);
         }

@@ -226,7 +226,7 @@ abstract class BrowserTestCase extends TestCase
 
     private static function clockFile(): string
     {
-        return realpath(self::ROOT).'/storage/'.ShopClock::FILE;
+        return realpath(self::ROOT).'/storage/testing/'.ShopClock::FILE;
     }
 
     private static function freePort(): int

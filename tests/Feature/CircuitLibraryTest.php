@@ -8,6 +8,9 @@ use App\Models\Circuit;
 use App\Models\Job;
 use App\Models\Person;
 use App\Models\Vehicle;
+use Aqbel\Core\Circuit\GateKind;
+use Aqbel\Core\Circuit\PassageKind;
+use Aqbel\Core\Circuit\PortKind;
 use Illuminate\Http\UploadedFile;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -79,6 +82,32 @@ final class CircuitLibraryTest extends ShopTestCase
         self::assertSame(2, Vehicle::query()->where('plate', 'SKP 114')->first()->circuit->revision);
         self::assertEqualsWithDelta(12390, $job->state()->circuit->capacityMl(), 0.1);
         $this->get('/circuits')->assertSee('revision 2');
+    }
+
+    public function test_a_save_from_a_stale_revision_is_refused_with_both_changes_shown(): void
+    {
+        $circuit = Circuit::query()->where('key', 'post-van')->firstOrFail();
+        $change = function (int $passage, int $ml) use ($circuit): string {
+            $document = $circuit->document;
+            $document['passages'][$passage]['volume_ml'] = $ml;
+
+            return (string) json_encode($document);
+        };
+        $this->actingAs($this->lead)->post("/circuits/{$circuit->id}", ['document' => $change(0, 777)])->assertRedirect();
+        $newest = Circuit::query()->latest('id')->firstOrFail();
+        $this->post("/circuits/{$circuit->id}", ['document' => $change(1, 888)])->assertStatus(409)
+            ->assertSee('Somebody saved this circuit meanwhile')->assertSee('777')->assertSee('888');
+        self::assertSame($newest->id, Circuit::query()->latest('id')->value('id'), 'nothing is stored');
+        $this->post("/circuits/{$circuit->id}", ['document' => $change(1, 888), 'over' => $newest->id])->assertRedirect();
+        self::assertSame(3, Circuit::query()->latest('id')->firstOrFail()->revision);
+    }
+
+    public function test_the_editor_offers_every_kind_the_format_has(): void
+    {
+        $page = $this->actingAs($this->lead)->get('/circuits/1/edit')->assertOk();
+        foreach ([...PassageKind::cases(), ...PortKind::cases(), ...GateKind::cases()] as $kind) {
+            $page->assertSee('&quot;'.$kind->value.'&quot;', false);
+        }
     }
 
     public function test_technicians_look_and_leads_change(): void

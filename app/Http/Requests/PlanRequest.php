@@ -221,6 +221,6 @@ final class PlanRequest extends FormRequest
 
     private function units(): UnitSystem
     {
-        return $this->user()?->units ?? UnitSystem::Metric;
+        return $this->user()->units ?? UnitSystem::Metric;
     }
 }

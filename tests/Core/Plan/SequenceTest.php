@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Flow\PortRun;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\StepCatalogue;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
+use Tests\Demo;
 
 /** What the choices make of the sequence. */
 final class SequenceTest extends TestCase
@@ -45,12 +49,32 @@ final class SequenceTest extends TestCase
         self::assertSame([], $job->wait(90 * 60)->obstacles('cured'));
     }
 
-    public function test_a_raised_nose_and_a_bleed_point_above_the_neck_change_the_sequence(): void
+    public function test_a_raised_nose_changes_what_stays_inside_and_where_the_coolant_runs(): void
     {
         $flat = JobOnPaper::on('rescue-ambulance')->plan();
         $raised = JobOnPaper::on('rescue-ambulance', lift: 300.0)->plan();
         self::assertNotEquals($flat->predicted->retainedMl, $raised->predicted->retainedMl);
-        self::assertSame(['bleed_housing', 'bleed_heater'], array_map(fn (PortRun $run) => $run->port, $flat->fill->flows));
+        $at = fn (Plan $plan): array => array_column(array_map(fn (PortRun $run) => [$run->port, $run->atMl], $plan->fill->flows), 1, 0);
+        self::assertSame(['bleed_housing', 'bleed_heater'], array_keys($at($flat)));
+        self::assertNotEquals($at($flat), $at($raised), 'the points run at other volumes');
+    }
+
+    public function test_a_bleed_point_above_the_neck_stands_last_and_says_how_far_it_misses(): void
+    {
+        $document = Demo::document('post-van');
+        $document['nodes'][7]['z_mm'] = 1090;
+        $circuit = CircuitReader::read($document);
+        $plan = Demo::planner()->plan($circuit, JobOnPaper::on('post-van', choices: ['opened' => []])->choices);
+        $bleeds = array_values(array_filter($plan->steps, fn (Step $step) => $step->kind === 'bleed'));
+        $last = $bleeds[count($bleeds) - 1];
+        self::assertSame('bleed_heater', $last->params->text('port'));
+        self::assertEqualsWithDelta(90.0, $last->params->number('missing_mm'), 1.0);
+        self::assertNull($bleeds[0]->params->number('missing_mm'));
+    }
+
+    public function test_hands_and_waits_are_the_sums_over_the_sequence(): void
+    {
+        $flat = JobOnPaper::on('rescue-ambulance')->plan();
         self::assertGreaterThan(60.0, $flat->minutes(StepCatalogue::standard())->wait);
         self::assertGreaterThan(60.0, $flat->minutes(StepCatalogue::standard())->hands);
     }

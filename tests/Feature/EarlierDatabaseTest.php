@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use App\Models\Person;
+use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** The demo shop as the version of 2026-11-24 left it, with its eight jobs: every page opens, in either system of units. */
+final class EarlierDatabaseTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        config(['database.connections.earlier' => ['driver' => 'sqlite', 'database' => ':memory:', 'foreign_key_constraints' => false]]);
+        DB::setDefaultConnection('earlier');
+        DB::connection()->getPdo()->exec((string) gzdecode((string) file_get_contents(__DIR__.'/../fixtures/shop-of-2026-11-24.sql.gz')));
+        Artisan::call('migrate', ['--force' => true]);
+    }
+
+    public function test_every_page_opens(): void
+    {
+        $this->openAll();
+    }
+
+    public function test_a_key_nobody_knows_breaks_no_page(): void
+    {
+        foreach (DB::table('jobs')->get() as $job) {
+            $plan = json_decode($job->plan, true);
+            $plan['later'] = $plan['input']['later'] = $plan['predicted']['later'] = $plan['input']['rules']['later'] = ['x' => 1];
+            $plan['steps'] = array_map(fn (array $step): array => [...$step, 'later' => [1]], $plan['steps']);
+            $plan['steps'][] = ['id' => 'later', 'kind' => 'kind_of_a_later_version', 'stage' => 11, 'params' => []];
+            $summary = [...(array) json_decode((string) $job->summary, true), 'later' => ['x']];
+            DB::table('jobs')->where('id', $job->id)->update(['plan' => json_encode($plan), 'summary' => json_encode($summary)]);
+        }
+        $this->openAll();
+    }
+
+    private function openAll(): void
+    {
+        $pages = ['/', '/circuits', '/stores', '/records', '/records?q=114', '/jobs/new?vehicle=1', '/jobs/new?vehicle=3&kind=change&content=family&chosen=1&drains_auto=1'];
+        foreach (DB::table('circuits')->pluck('id') as $circuit) {
+            array_push($pages, "/circuits/{$circuit}", "/circuits/{$circuit}/edit", "/circuits/{$circuit}/elevation.svg");
+        }
+        $jobs = Job::query()->with('circuit')->get();
+        self::assertCount(8, $jobs);
+        foreach ($jobs as $job) {
+            array_push($pages, "/jobs/{$job->id}", "/jobs/{$job->id}/record");
+            foreach ($job->state()->steps as $step) {
+                $pages[] = "/jobs/{$job->id}?step=".urlencode($step->id);
+            }
+            foreach (DB::table('journal_lines')->where('job_id', $job->id)->where('form', 'out')->pluck('seq') as $seq) {
+                $pages[] = "/jobs/{$job->id}/entries/{$seq}";
+            }
+        }
+        $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
+        foreach ($pages as $i => $page) {
+            $lead->units = $i % 2 === 0 ? UnitSystem::Metric : UnitSystem::UsCustomary;
+            self::assertContains($this->actingAs($lead)->get($page)->status(), [200, 302], $page);
+        }
+        self::assertGreaterThan(250, count($pages));
+    }
+}
