@@ -66,5 +66,5 @@ Route::middleware('auth')->group(function (): void {
 
 // The yardstick of `./aqbel bench`: a bare page with the session, the signed-in person and one query.
 if (config('aqbel.bench')) {
-    Route::middleware('auth')->get('/bench-bare', fn () => view('yardstick', ['vehicle' => Vehicle::query()->first()]));
+    Route::middleware('auth')->get('/yardstick', fn () => view('yardstick', ['vehicle' => Vehicle::query()->first()]));
 }
