@@ -9,6 +9,9 @@ final class Changes
 {
     private const LISTS = ['nodes', 'passages', 'gates', 'ports', 'covers'];
 
+    /** Units as a field's name carries them, and as they are written. */
+    private const UNITS = ['ml' => 'mL', 'mm' => 'mm', 'nm' => 'N·m', 'kpa' => 'kPa', 'c' => '°C'];
+
     private const NOTHING = '–';
 
     /**
@@ -23,11 +26,11 @@ final class Changes
             [$was, $is] = [self::byId($before[$list] ?? []), self::byId($after[$list] ?? [])];
             foreach (array_keys($was + $is) as $id) {
                 $name = self::nameOf($is[$id] ?? $was[$id], (string) $id);
-                array_push($changes, ...self::item("{$list}: {$name}", $was[$id] ?? null, $is[$id] ?? null));
+                array_push($changes, ...self::item(ucfirst($list).": {$name}", $was[$id] ?? null, $is[$id] ?? null));
             }
         }
 
-        return [...$changes, ...self::fields('facts: ', self::map($before['facts'] ?? []), self::map($after['facts'] ?? []))];
+        return [...$changes, ...self::fields('Vehicle facts: ', self::map($before['facts'] ?? []), self::map($after['facts'] ?? []))];
     }
 
     /**
@@ -54,11 +57,21 @@ final class Changes
         $changes = [];
         foreach (array_keys($was + $is) as $field) {
             if (self::say($was[$field] ?? null) !== self::say($is[$field] ?? null)) {
-                $changes[] = new Change($where.$field, self::say($was[$field] ?? null), self::say($is[$field] ?? null));
+                $changes[] = new Change($where.self::label((string) $field), self::say($was[$field] ?? null), self::say($is[$field] ?? null));
             }
         }
 
         return $changes;
+    }
+
+    /** A field of the open format as a reader would say it: `volume_ml` is the volume in mL. */
+    private static function label(string $field): string
+    {
+        $words = explode('_', $field);
+        $unit = count($words) > 1 ? self::UNITS[end($words)] ?? null : null;
+        $name = implode(' ', $unit === null ? $words : array_slice($words, 0, -1));
+
+        return $unit === null ? $name : "{$name}, {$unit}";
     }
 
     private static function say(mixed $value): string

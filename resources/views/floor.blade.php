@@ -1,13 +1,19 @@
 <x-layout title="Floor">
     <header class="page-head">
         <h1>Floor</h1>
-        <p>{{ count($page->hands) }} {{ Str::plural('vehicle', count($page->hands)) }} waiting for hands, {{ count($page->waiting) }} on a clock.</p>
+        <p>
+            {{ count($page->hands) }} {{ Str::plural('vehicle', count($page->hands)) }} waiting for hands, {{
+            count($page->waiting) }} on a clock.
+        </p>
         <a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a>
     </header>
     @if ($page->isEmpty())
         <section class="empty">
             <h2>No vehicle is open</h2>
-            <p>Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its volumes, waits and checks.</p>
+            <p>
+                Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its
+                volumes, waits and checks.
+            </p>
         </section>
     @else
         <section class="floor" aria-label="Open jobs by when hands are needed">

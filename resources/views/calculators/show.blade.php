@@ -12,7 +12,9 @@
         <form method="get" action="/bench/{{ $calculator->name }}" class="sheet" data-calculator>
             <h2>{{ $calculator->title }}</h2>
             <div class="fields">
-                @foreach ($calculator->fields as $field)<x-field :field="$field" :units="$units" :value="$typed[$field->name] ?? ''"/>@endforeach
+                @foreach ($calculator->fields as $field)
+                    <x-field :field="$field" :units="$units" :value="$typed[$field->name] ?? ''"/>
+                @endforeach
             </div>
             <noscript><button class="button button-go button-wide">Compute</button></noscript>
         </form>

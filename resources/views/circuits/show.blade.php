@@ -35,7 +35,9 @@
                 <table class="list">
                     <thead><tr><th scope="col">{{ $a }}</th><th scope="col">{{ $b }}</th><th scope="col">{{ $c }}</th></tr></thead>
                     <tbody>
-                        @foreach ($rows as [$name, $what, $how])<tr><th scope="row">{{ $name }}</th><td>{{ $what }}</td><td>{{ $how }}</td></tr>@endforeach
+                        @foreach ($rows as [$name, $what, $how])
+                            <tr><th scope="row">{{ $name }}</th><td>{{ $what }}</td><td>{{ $how }}</td></tr>
+                        @endforeach
                     </tbody>
                 </table>
             @endforeach

@@ -27,5 +27,8 @@
         <a class="button button-go" href="/circuits/{{ $newest->id }}/edit">Edit revision {{ $newest->revision }} instead</a>
         <button class="button button-quiet">Save mine over it</button>
     </form>
-    <p class="help">Saved over it, what stands under “In revision {{ $newest->revision }}” is undone; it stays in the library as that revision.</p>
+    <p class="help">
+        Saved over it, what stands under “In revision {{ $newest->revision }}” is undone; it stays in the library as
+        that revision.
+    </p>
 </x-layout>

@@ -6,7 +6,10 @@
     <main class="page"><section class="door">
         <p class="wordmark wordmark-large">Aqbel</p>
         <h1>That file is far too large</h1>
-        <p>A photograph may have 12 MB, a circuit file 1 MB. Nothing was stored and nothing was changed. Set the camera to a smaller picture, go back, and send it again.</p>
+        <p>
+            A photograph may have 12 MB, a circuit file 1 MB. Nothing was stored and nothing was changed.
+            Set the camera to a smaller picture, go back, and send it again.
+        </p>
     </section></main>
 </body>
 </html>

@@ -15,7 +15,10 @@
     <section class="plan-worth" aria-labelledby="worth-title">
         <h2 id="worth-title">Which drains are worth it</h2>
         <table class="list">
-            <thead><tr><th scope="col">Point</th><th scope="col">Lets out, on top</th><th scope="col">Hands</th><th scope="col">Verdict</th></tr></thead>
+            <thead><tr>
+                <th scope="col">Point</th><th scope="col">Lets out, on top</th>
+                <th scope="col">Hands</th><th scope="col">Verdict</th>
+            </tr></thead>
             <tbody>
                 @foreach ($outcome->worth() as $row)
                     <tr @class(['is-chosen' => $row->chosen])>
@@ -54,7 +57,10 @@
                     @endif
                 </div>
             @endforeach
-            <p class="help">With {{ $outcome->sparePercent() }} % more than the predicted need. Premix cannot be mis-mixed; concentrate is cheaper.</p>
+            <p class="help">
+                With {{ $outcome->sparePercent() }} % more than the predicted need.
+                Premix cannot be mis-mixed; concentrate is cheaper.
+            </p>
         @endif
     </div>
 </section>
@@ -64,7 +70,10 @@
     @foreach ($outcome->schools() as $rows)
         @if ($loop->index === 1)<details><summary class="button button-quiet button-wide">More schools…</summary>@endif
         <table>
-            <thead><tr><th scope="col">School</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr></thead>
+            <thead><tr>
+                <th scope="col">School</th><th scope="col">Air left</th>
+                <th scope="col">Hands</th><th scope="col">Total</th>
+            </tr></thead>
             <tbody>
                 @foreach ($rows as $row)
                     <tr @class(['is-recommended' => $row->recommended])>

@@ -11,7 +11,9 @@
             <x-sent :step="$page->entry->step" stay/>
             @if ($page->form->fields !== [])
                 <div class="fields">
-                    @foreach ($page->form->fields as $field)<x-field :field="$field" :units="$page->units" :value="$page->value($field)"/>@endforeach
+                    @foreach ($page->form->fields as $field)
+                        <x-field :field="$field" :units="$page->units" :value="$page->value($field)"/>
+                    @endforeach
                 </div>
             @endif
             <div class="field field-text">

@@ -8,7 +8,9 @@
     @elseif ($shown->open)
         @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
         <div class="fields">
-            @foreach ($shown->form->fields as $field)<x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>@endforeach
+            @foreach ($shown->form->fields as $field)
+                <x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>
+            @endforeach
         </div>
         <button @class(['button', 'button-wide', 'button-go' => $shown->first])
             data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
@@ -18,7 +20,9 @@
                 {{ $shown->form->button }}…
             </summary>
             <div class="fields">
-                @foreach ($shown->form->fields as $field)<x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>@endforeach
+                @foreach ($shown->form->fields as $field)
+                    <x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>
+                @endforeach
             </div>
             <button class="button button-wide">{{ $shown->form->button }}</button>
         </details>

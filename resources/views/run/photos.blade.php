@@ -8,7 +8,10 @@
         </div>
     </section>
 @elseif ($page->photos() !== [])
-    <section class="compare" aria-labelledby="photos-title"><h2 id="photos-title">Photographs</h2><x-photos :photos="$page->photos()"/></section>
+    <section class="compare" aria-labelledby="photos-title">
+        <h2 id="photos-title">Photographs</h2>
+        <x-photos :photos="$page->photos()"/>
+    </section>
 @endif
 @unless ($page->ahead)
     <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send data-photo

@@ -1,7 +1,10 @@
 <section class="no-print" aria-labelledby="prices-title">
     <h2 id="prices-title">Price list</h2>
     @if ($page->prices() === [])
-        <p class="empty">No prices yet. With them every plan says what to buy, in whole containers, and whether premix or concentrate is cheaper.</p>
+        <p class="empty">
+            No prices yet.
+            With them every plan says what to buy, in whole containers, and whether premix or concentrate is cheaper.
+        </p>
     @else
         <table class="list prices">
             <thead><tr><th scope="col">What</th><th scope="col">Containers, price, per litre</th></tr></thead>
