@@ -28,10 +28,15 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport([InvalidField::class]);
         $exceptions->context(fn () => Context::all());
         $exceptions->render(fn (InvalidField $invalid, Request $request) => $request->expectsJson()
-            ? response()->json(['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]], 422)
+            ? response()->json(
+                ['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]],
+                422,
+            )
             : back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
         $exceptions->render(fn (HttpException $expired, Request $request) => $expired->getPrevious() instanceof TokenMismatchException
-            ? back()->withInput($request->except('_token', 'password'))->with('notice', 'The page had been open too long. What you typed is still here: send it again.')
+            ? back()->withInput(
+                $request->except('_token', 'password'),
+            )->with('notice', 'The page had been open too long. What you typed is still here: send it again.')
             : null);
     })
     ->create();

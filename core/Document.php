@@ -11,8 +11,11 @@ readonly class Document
      * @param  array<mixed>  $fields
      * @param  bool  $lenient  for what was stored under earlier rules: limits are not held against it
      */
-    final public function __construct(protected array $fields, protected string $path = '', protected bool $lenient = false)
-    {
+    final public function __construct(
+        protected array $fields,
+        protected string $path = '',
+        protected bool $lenient = false,
+    ) {
     }
 
     public function has(string $name): bool
@@ -23,7 +26,10 @@ readonly class Document
     /** @throws InvalidField when missing without a default, no number, or out of range */
     public function number(string $name, float $least, float $most, ?float $default = null): float
     {
-        $value = $this->fields[$name] ?? $default ?? throw $this->invalid($name, "Give {$name} as a number from ".self::plain($least).' to '.self::plain($most).'.');
+        $value = $this->fields[$name] ?? $default ?? throw $this->invalid(
+            $name,
+            "Give {$name} as a number from ".self::plain($least).' to '.self::plain($most).'.',
+        );
         if ($this->lenient) {
             return is_numeric($value) && is_finite((float) $value) ? (float) $value : $default ?? $least;
         }
@@ -67,7 +73,11 @@ readonly class Document
         }
 
         return array_map(
-            fn (int $i, mixed $item) => is_array($item) ? new static($item, "{$this->path}{$name}.{$i}.", $this->lenient) : throw $this->invalid("{$name}.{$i}", 'Each entry must be a JSON object.'),
+            fn (int $i, mixed $item) => is_array($item) ? new static(
+                $item,
+                "{$this->path}{$name}.{$i}.",
+                $this->lenient,
+            ) : throw $this->invalid("{$name}.{$i}", 'Each entry must be a JSON object.'),
             array_keys($value), $value,
         );
     }
@@ -191,7 +201,10 @@ readonly class Document
         }
         $lines = new static($value, "{$this->path}{$name}.");
 
-        return array_map(fn (int $i) => $lines->line((string) $i, $mostLetters) ?? throw $this->invalid("{$name}.{$i}", $remedyForOne), array_keys($value));
+        return array_map(
+            fn (int $i) => $lines->line((string) $i, $mostLetters) ?? throw $this->invalid("{$name}.{$i}", $remedyForOne),
+            array_keys($value),
+        );
     }
 
     public function isTrue(string $name): bool

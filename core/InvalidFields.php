@@ -16,6 +16,9 @@ final class InvalidFields extends \DomainException
     /** @return array<string, string> remedy by field */
     public function byField(): array
     {
-        return array_combine(array_map(fn (InvalidField $p) => $p->field, $this->problems), array_map(fn (InvalidField $p) => $p->getMessage(), $this->problems));
+        return array_combine(
+            array_map(fn (InvalidField $p) => $p->field, $this->problems),
+            array_map(fn (InvalidField $p) => $p->getMessage(), $this->problems),
+        );
     }
 }

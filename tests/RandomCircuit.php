@@ -33,13 +33,28 @@ final class RandomCircuit
             $passages[] = self::passage(count($passages), "n{$from}", 'n'.(($from + mt_rand(1, $count - 1)) % $count));
         }
         $port = fn (string $id, string $kind, int $node) => ['id' => $id, 'node' => "n{$node}", 'kind' => $kind];
-        $ports = [$port('fill', 'fill', 0), $port('b0', 'bleed', mt_rand(1, $count - 1)), $port('b1', 'bleed', mt_rand(1, $count - 1)), $port('d0', 'drain', mt_rand(1, $count - 1)), $port('d1', 'drain', mt_rand(1, $count - 1))];
+        $ports = [
+            $port('fill', 'fill', 0),
+            $port('b0', 'bleed', mt_rand(1, $count - 1)),
+            $port('b1', 'bleed', mt_rand(1, $count - 1)),
+            $port('d0', 'drain', mt_rand(1, $count - 1)),
+            $port('d1', 'drain', mt_rand(1, $count - 1)),
+        ];
         $gates = [['id' => 'g0', 'passage' => 'p'.mt_rand(0, count($passages) - 1), 'kind' => 'valve']];
         if ($mirrored) {
             $nodes = array_map(fn (array $n) => [...$n, 'x_mm' => -$n['x_mm']], $nodes);
         }
 
-        return CircuitReader::read(['format' => Circuit::FORMAT, 'name' => "random {$seed}", 'nodes' => $nodes, 'passages' => $passages, 'ports' => $ports, 'gates' => $gates]);
+        return CircuitReader::read(
+            [
+                'format' => Circuit::FORMAT,
+                'name' => "random {$seed}",
+                'nodes' => $nodes,
+                'passages' => $passages,
+                'ports' => $ports,
+                'gates' => $gates,
+            ],
+        );
     }
 
     /** @return array<string, mixed> */

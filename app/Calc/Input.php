@@ -24,7 +24,9 @@ final readonly class Input extends Document
             return Atmosphere::ofBarometer(Pressure::kilopascals($this->number('barometer_kpa', 50, 110)));
         }
 
-        return Atmosphere::atElevation(Length::metres($this->number('elevation_m', -500, 5000, $seaLevelByDefault ? 0.0 : null)));
+        return Atmosphere::atElevation(
+            Length::metres($this->number('elevation_m', -500, 5000, $seaLevelByDefault ? 0.0 : null)),
+        );
     }
 
     public function coolant(): Mixture

@@ -42,7 +42,10 @@ final class TopicList
      */
     public static function answer(string $topic, string $json): array
     {
-        $known = self::topics()[$topic] ?? throw new InvalidField('topic', "There is no topic “{$topic}”. See `calc --list`.");
+        $known = self::topics()[$topic] ?? throw new InvalidField(
+            'topic',
+            "There is no topic “{$topic}”. See `calc --list`.",
+        );
         $fields = json_decode($json, true, 64);
         if (! is_array($fields) || ($fields !== [] && array_is_list($fields))) {
             throw new InvalidField('input', 'Give one JSON object on standard input.');

@@ -39,7 +39,9 @@ final class CalculatorList
     {
         $base = Field::choice('base', 'Base', self::bases(), Glycol::Ethylene->value);
         $fraction = Field::fraction('fraction', 'Glycol by volume', 0.0, self::STRONGEST)->preset(0.5);
-        $elevation = Field::length('elevation', 'Elevation', -500_000, 5_000_000)->preset($elevationM * 1000)->in(Unit::Metre);
+        $elevation = Field::length('elevation', 'Elevation', -500_000, 5_000_000)
+            ->preset($elevationM * 1000)
+            ->in(Unit::Metre);
         $capacity = Field::volume('capacity', 'Circuit holds', self::MOST_ML)->preset(9000.0);
         $calculators = [
             new Calculator('mixture', 'Mixture', [
@@ -48,7 +50,9 @@ final class CalculatorList
                 Field::fraction('retained_fraction', 'of which glycol')->preset(0.0),
                 Field::fraction('target', 'Glycol wanted', 0.0, self::STRONGEST)->preset(0.5),
             ], self::mixture(...), 'concentrate = capacity · target − retained · its share; water = the rest', 'Conservation of volume and glycol.'),
-            new Calculator('frost', 'Frost and boiling', [$base, $fraction, $elevation, Field::pressure('cap', 'Cap, 0 for open', 400)->preset(0.0)],
+            new Calculator('frost', 'Frost and boiling', [
+                $base, $fraction, $elevation, Field::pressure('cap', 'Cap, 0 for open', 400)->preset(0.0),
+            ],
                 self::frost(...), 'boils where xʷ · p_sat(T) = p; freezes by the table, monotone between its rows',
                 'Raoult; IAPWS-IF97 region 4; ASHRAE Handbook—Fundamentals, aqueous glycols, from memory.'),
             new Calculator('vacuum', 'Vacuum and elevation', [
@@ -64,10 +68,14 @@ final class CalculatorList
                 Field::volume('retained', 'Stays inside', self::MOST_ML)->preset(1800.0),
                 Field::fraction('old', 'Old coolant allowed', 0.001, 1.0)->preset(0.05),
             ], self::rinse(...), 'old share after n drains = (retained/capacity)ⁿ', 'Perfect mixing: the thermostat opened each time.'),
-            new Calculator('protection', 'Frost wanted', [$base, Field::temperature('frost', 'Must not freeze at', true, -48, 0)->preset(-30.0), $capacity],
+            new Calculator('protection', 'Frost wanted', [
+                $base, Field::temperature('frost', 'Must not freeze at', true, -48, 0)->preset(-30.0), $capacity,
+            ],
                 self::protection(...), 'the freeze table read the other way; glycol = capacity · share',
                 'ASHRAE Handbook—Fundamentals, aqueous glycols, from memory.'),
-            new Calculator('units', 'Units', [Field::text('value', 'Number and unit, as you would type it', true)->begin('7.9 qt')],
+            new Calculator('units', 'Units', [
+                Field::text('value', 'Number and unit, as you would type it', true)->begin('7.9 qt'),
+            ],
                 self::units(...), 'value · exact factor; °F = 1.8 · °C + 32',
                 'NIST SP 811, from memory: 1 inHg = 3.386389 kPa, 1 psi = 6.894757 kPa, 1 US gal = 3785.411784 mL.'),
             new Calculator('cool-down', 'Cool-down', [
@@ -85,7 +93,12 @@ final class CalculatorList
     {
         $capacity = max(1.0, (float) $in->number('capacity'));
         $retained = min((float) $in->number('retained'), $capacity);
-        $mix = new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), (float) $in->number('retained_fraction'), (float) $in->number('target'));
+        $mix = new Mix(
+            Volume::millilitres($capacity),
+            Volume::millilitres($retained),
+            (float) $in->number('retained_fraction'),
+            (float) $in->number('target'),
+        );
 
         return new Answer([
             ['Concentrate', $mix->stock()->mL(), Dimension::Volume],
@@ -103,7 +116,11 @@ final class CalculatorList
         $under = Pressure::kilopascals($air->pressure->kPa() + (float) $in->number('cap'));
 
         return new Answer([
-            [$coolant->freezeIsBound() ? 'Freezes below' : 'Freezes at', $coolant->freezePoint()->degC(), Dimension::Temperature],
+            [
+                $coolant->freezeIsBound() ? 'Freezes below' : 'Freezes at',
+                $coolant->freezePoint()->degC(),
+                Dimension::Temperature,
+            ],
             ['Boils at, here and under this cap', $coolant->boilingPoint($under)->degC(), Dimension::Temperature],
             ['Air pressure', $air->pressure->kPa(), Dimension::Pressure],
         ], $fraction > 0.6 ? 'Stronger than 60 % is not better: it carries less heat and freezes earlier again.' : 'Stop a hot run 10 °C below boiling.');
@@ -131,7 +148,11 @@ final class CalculatorList
 
     private static function rinse(Values $in): Answer
     {
-        $rinse = RinseChain::until((float) $in->number('capacity'), (float) $in->number('retained'), (float) $in->number('old'));
+        $rinse = RinseChain::until(
+            (float) $in->number('capacity'),
+            (float) $in->number('retained'),
+            (float) $in->number('old'),
+        );
 
         return new Answer([
             ['Old coolant left', $rinse->oldFraction, Unit::Percent],
@@ -141,7 +162,11 @@ final class CalculatorList
 
     private static function protection(Values $in): Answer
     {
-        $share = Mixture::freezingAt(Glycol::from($in->text('base')), Temperature::celsius((float) $in->number('frost')))->volumeFraction;
+        $share = Mixture::freezingAt(
+            Glycol::from($in->text('base')),
+            Temperature::celsius((float) $in->number('frost')),
+        )
+            ->volumeFraction;
         $capacity = (float) $in->number('capacity');
 
         return new Answer([
@@ -183,6 +208,9 @@ final class CalculatorList
     /** @return array<string, string> */
     private static function bases(): array
     {
-        return array_combine(array_column(Glycol::cases(), 'value'), array_map(fn (Glycol $g) => $g->label(), Glycol::cases()));
+        return array_combine(
+            array_column(Glycol::cases(), 'value'),
+            array_map(fn (Glycol $g) => $g->label(), Glycol::cases()),
+        );
     }
 }

@@ -59,8 +59,12 @@ final readonly class Drawing
      * @param  ?Runs  $runs  null for a dry outline
      * @param  list<PocketLabel>  $pockets  named in the margin, with a line to the passage that holds most of each
      */
-    public function __construct(private Circuit $circuit, private ?Runs $runs, private float $noseLiftMm = 0.0, private array $pockets = [])
-    {
+    public function __construct(
+        private Circuit $circuit,
+        private ?Runs $runs,
+        private float $noseLiftMm = 0.0,
+        private array $pockets = [],
+    ) {
         $xs = array_map(fn ($node) => $node->xMm, array_values($circuit->nodes));
         rsort($xs);
         [$stretches, $breaks, $along] = [[[$xs[0], 0.0, 1.0]], [], 0.0];
@@ -75,7 +79,9 @@ final readonly class Drawing
         }
         $this->stretches = $stretches;
         $this->breaks = $breaks;
-        $highest = max([1.0, ...array_map(fn (string $id) => $circuit->heightMm($id, $noseLiftMm), array_keys($circuit->nodes))]);
+        $highest = max(
+            [1.0, ...array_map(fn (string $id) => $circuit->heightMm($id, $noseLiftMm), array_keys($circuit->nodes))],
+        );
         $room = self::WIDTH - 2.0 * self::GUTTER;
         $this->scale = min($room / max(1.0, $along), (self::TALLEST - self::TOP - self::FLOOR) / $highest);
         $this->height = self::TOP + self::FLOOR + $highest * $this->scale;
@@ -113,7 +119,10 @@ final readonly class Drawing
     /** @return list<float> x of each break line */
     public function breaks(): array
     {
-        return array_map(fn (float $mm) => round(self::GUTTER + ($this->leftMm + $mm) * $this->scale, 1), $this->breaks);
+        return array_map(
+            fn (float $mm) => round(self::GUTTER + ($this->leftMm + $mm) * $this->scale, 1),
+            $this->breaks,
+        );
     }
 
     /**
@@ -140,7 +149,10 @@ final readonly class Drawing
     /** @return array<string, array{float, float}> where each node stands */
     public function nodes(): array
     {
-        return array_map(fn ($node) => [$this->x($node->xMm), $this->y($this->circuit->heightMm($node->id, $this->noseLiftMm))], $this->circuit->nodes);
+        return array_map(
+            fn ($node) => [$this->x($node->xMm), $this->y($this->circuit->heightMm($node->id, $this->noseLiftMm))],
+            $this->circuit->nodes,
+        );
     }
 
     /** Height of the cold level. */
@@ -162,7 +174,13 @@ final readonly class Drawing
                     $parts[$run->state->value][] = self::points($part);
                 }
             }
-            $drawn[] = new DrawnPassage($id, $passage->kind, self::points($quad), $parts[CellState::Coolant->value], $parts[CellState::Trapped->value]);
+            $drawn[] = new DrawnPassage(
+                $id,
+                $passage->kind,
+                self::points($quad),
+                $parts[CellState::Coolant->value],
+                $parts[CellState::Trapped->value],
+            );
         }
         usort($drawn, fn (DrawnPassage $a, DrawnPassage $b) => self::depth($a->kind) <=> self::depth($b->kind));
 
@@ -178,7 +196,10 @@ final readonly class Drawing
             $at = [$this->x($node->xMm), $this->y($this->circuit->heightMm($port->node, $this->noseLiftMm))];
             [$x, $y] = [$at[0], $at[1] + ($port->kind === PortKind::Drain ? 1 : -1) * (self::MARKER + 9.0)];
             for ($try = 0; $try < self::MOST_TRIES; $try++) {
-                $near = array_filter($placed, fn (PlacedPort $p) => hypot($p->x - $x, $p->y - $y) < 2.0 * self::MARKER + 3.0);
+                $near = array_filter(
+                    $placed,
+                    fn (PlacedPort $p) => hypot($p->x - $x, $p->y - $y) < 2.0 * self::MARKER + 3.0,
+                );
                 if ($near === []) {
                     break;
                 }
@@ -200,7 +221,11 @@ final readonly class Drawing
         foreach ($this->pockets as $pocket) {
             $largest = $pocket->air->byPart($this->circuit)[0] ?? null;
             if ($largest !== null) {
-                $wanted[] = [Label::POCKET, explode("\n", wordwrap($pocket->text, self::LETTERS, "\n")), $this->middle($this->circuit->passages[$largest->part->id])];
+                $wanted[] = [
+                    Label::POCKET,
+                    explode("\n", wordwrap($pocket->text, self::LETTERS, "\n")),
+                    $this->middle($this->circuit->passages[$largest->part->id]),
+                ];
             }
         }
         $datum = $this->datum() - self::LABEL_LINE / 2.0;
@@ -220,12 +245,29 @@ final readonly class Drawing
     private function column(array $wanted, bool $left): array
     {
         usort($wanted, fn (array $a, array $b) => $a[2][1] <=> $b[2][1]);
-        $tall = array_map(fn (array $one) => count($one[1]) * self::LABEL_LINE + ($one[0] === Label::SPACE ? 10.0 : 6.0), $wanted);
+        $tall = array_map(
+            fn (array $one) => count($one[1]) * self::LABEL_LINE + ($one[0] === Label::SPACE ? 10.0 : 6.0),
+            $wanted,
+        );
         $labels = [];
-        foreach (self::spread(array_map(fn (array $one) => $one[2][1], $wanted), $tall, $this->height - 8.0) as $i => $top) {
+        foreach (self::spread(
+            array_map(fn (array $one) => $one[2][1], $wanted),
+            $tall,
+            $this->height - 8.0,
+        ) as $i => $top) {
             [$kind, $lines, $to] = $wanted[$i];
-            $from = [$left ? self::GUTTER - 8.0 : self::WIDTH - self::GUTTER + 8.0, round($top + $tall[$i] / 2.0 - 3.0, 1)];
-            $labels[] = new Label($kind, $lines, $left ? 4.0 : self::WIDTH - 4.0, round($top + self::LABEL_LINE - 3.0, 1), $left ? 'start' : 'end', $from, $to);
+            $from = [
+                $left ? self::GUTTER - 8.0 : self::WIDTH - self::GUTTER + 8.0, round($top + $tall[$i] / 2.0 - 3.0, 1),
+            ];
+            $labels[] = new Label(
+                $kind,
+                $lines,
+                $left ? 4.0 : self::WIDTH - 4.0,
+                round($top + self::LABEL_LINE - 3.0, 1),
+                $left ? 'start' : 'end',
+                $from,
+                $to,
+            );
         }
 
         return $labels;
@@ -236,7 +278,9 @@ final readonly class Drawing
     {
         $parts = [];
         foreach ($this->circuit->passages as $passage) {
-            $large = [PassageKind::Radiator, PassageKind::Heater, PassageKind::Tank, PassageKind::Cooler, PassageKind::Block];
+            $large = [
+                PassageKind::Radiator, PassageKind::Heater, PassageKind::Tank, PassageKind::Cooler, PassageKind::Block,
+            ];
             if (in_array($passage->kind, $large, true)) {
                 $parts[$passage->label] ??= $this->middle($passage);
             }
@@ -249,8 +293,16 @@ final readonly class Drawing
     private function middle(Passage $passage): array
     {
         return [
-            ($this->x($this->circuit->nodes[$passage->from]->xMm) + $this->x($this->circuit->nodes[$passage->to]->xMm)) / 2.0,
-            ($this->y($this->circuit->heightMm($passage->from, $this->noseLiftMm)) + $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm))) / 2.0,
+            (
+                $this->x(
+                    $this->circuit->nodes[$passage->from]->xMm,
+                ) + $this->x($this->circuit->nodes[$passage->to]->xMm)
+            ) / 2.0,
+            (
+                $this->y(
+                    $this->circuit->heightMm($passage->from, $this->noseLiftMm),
+                ) + $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm))
+            ) / 2.0,
         ];
     }
 
@@ -309,9 +361,17 @@ final readonly class Drawing
         if (abs($y1 - $y0) < 0.35 * $dx) {
             $along = fn (array $a, array $b, float $t) => [$a[0] + ($b[0] - $a[0]) * $t, $a[1] + ($b[1] - $a[1]) * $t];
 
-            return [$along($quad[0], $quad[1], $from), $along($quad[0], $quad[1], $to), $along($quad[3], $quad[2], $to), $along($quad[3], $quad[2], $from)];
+            return [
+                $along($quad[0], $quad[1], $from),
+                $along($quad[0], $quad[1], $to),
+                $along($quad[3], $quad[2], $to),
+                $along($quad[3], $quad[2], $from),
+            ];
         }
-        $cuts = array_map(fn (float $t) => $y0 + ($y1 - $y0) * $t, array_filter([$from, $to], fn (float $t) => $t > 0.001 && $t < 0.999));
+        $cuts = array_map(
+            fn (float $t) => $y0 + ($y1 - $y0) * $t,
+            array_filter([$from, $to], fn (float $t) => $t > 0.001 && $t < 0.999),
+        );
         $middle = $y0 + ($y1 - $y0) * ($from + $to) / 2.0;
         foreach ($cuts as $cut) {
             $quad = self::clip($quad, $cut, $middle < $cut);

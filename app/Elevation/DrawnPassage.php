@@ -14,7 +14,12 @@ final readonly class DrawnPassage
      * @param  list<string>  $coolant
      * @param  list<string>  $trapped
      */
-    public function __construct(public string $id, public PassageKind $kind, public string $outline, public array $coolant, public array $trapped)
-    {
+    public function __construct(
+        public string $id,
+        public PassageKind $kind,
+        public string $outline,
+        public array $coolant,
+        public array $trapped,
+    ) {
     }
 }

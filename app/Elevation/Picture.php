@@ -33,7 +33,10 @@ final readonly class Picture
         UnitSystem $units = UnitSystem::Metric,
         public bool $editable = false,
     ) {
-        $say = fn (Pocket $pocket): PocketLabel => new PocketLabel($units->format($pocket->volumeMl(), Dimension::Volume).' air', $pocket->air);
+        $say = fn (Pocket $pocket): PocketLabel => new PocketLabel(
+            $units->format($pocket->volumeMl(), Dimension::Volume).' air',
+            $pocket->air,
+        );
         $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, array_map($say, $pockets));
     }
 
@@ -42,7 +45,8 @@ final readonly class Picture
     {
         $mark = fn (PlacedPort $placed): Mark => new Mark(
             $placed->port->id, $placed->number, $placed->port->kind, $placed->x, $placed->y, $placed->at, $placed->port->label,
-            ($this->states[$placed->port->id] ?? null)->value ?? '', $this->notes[$placed->port->id] ?? '', $placed->port->id === $this->focus,
+            ($this->states[$placed->port->id] ?? null)
+                ->value ?? '', $this->notes[$placed->port->id] ?? '', $placed->port->id === $this->focus,
         );
 
         return array_map($mark, $this->drawing->ports());

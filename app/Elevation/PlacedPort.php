@@ -10,7 +10,12 @@ use Aqbel\Core\Circuit\Port;
 final readonly class PlacedPort
 {
     /** @param  array{float, float}  $at */
-    public function __construct(public Port $port, public int $number, public float $x, public float $y, public array $at)
-    {
+    public function __construct(
+        public Port $port,
+        public int $number,
+        public float $x,
+        public float $y,
+        public array $at,
+    ) {
     }
 }

@@ -43,6 +43,14 @@ final readonly class FloorPage
 
     private static function job(Job $job, Summary $summary, UnitSystem $units, int $now): FloorJob
     {
-        return new FloorJob($job->id, $job->vehicle->plate, $job->vehicle->name, $job->kind->label(), $summary, FloorWords::of($job, $summary, $units), $now);
+        return new FloorJob(
+            $job->id,
+            $job->vehicle->plate,
+            $job->vehicle->name,
+            $job->kind->label(),
+            $summary,
+            FloorWords::of($job, $summary, $units),
+            $now,
+        );
     }
 }

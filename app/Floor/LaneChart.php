@@ -32,7 +32,10 @@ final readonly class LaneChart
     {
         $lines = [];
         for ($hour = 0; $hour <= self::HOURS; $hour++) {
-            $lines[] = ['x' => self::x($hour * 60.0), 'text' => $hour < self::HOURS ? date('H:i', $this->now + $hour * 3600) : ''];
+            $lines[] = [
+                'x' => self::x($hour * 60.0),
+                'text' => $hour < self::HOURS ? date('H:i', $this->now + $hour * 3600) : '',
+            ];
         }
 
         return $lines;
@@ -60,7 +63,12 @@ final readonly class LaneChart
             $to = min($from + $lane->minutes, self::HOURS * 60.0);
             if ($from < self::HOURS * 60.0) {
                 $width = round(max(1.0, self::x($to) - self::x($from)), 1);
-                $spans[] = ['hands' => $lane->hands, 'x' => round(self::x($from), 1), 'y' => $lane->hands ? $y : $y + 8, 'width' => $width];
+                $spans[] = [
+                    'hands' => $lane->hands,
+                    'x' => round(self::x($from), 1),
+                    'y' => $lane->hands ? $y : $y + 8,
+                    'width' => $width,
+                ];
             }
             $from += $lane->minutes;
         }

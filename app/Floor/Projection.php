@@ -65,9 +65,21 @@ final readonly class Projection
     /** What the picture depends on: a tick or a reading that moves no coolant does not draw it again. */
     private function drawn(JobState $state, ?Step $inHand): string
     {
-        $measured = array_map(fn (Step $step) => [$step->id, $this->outOf($state, $step)], $state->stepsThat(Does::Drains));
+        $measured = array_map(
+            fn (Step $step) => [$step->id, $this->outOf($state, $step)],
+            $state->stepsThat(Does::Drains),
+        );
 
-        return sha1((string) json_encode([$inHand?->stage, $state->ledger()->contentMl, $state->ledgerBefore(Stage::Drain)->contentMl, $measured]));
+        return sha1(
+            (string) json_encode(
+                [
+                    $inHand?->stage,
+                    $state->ledger()->contentMl,
+                    $state->ledgerBefore(Stage::Drain)->contentMl,
+                    $measured,
+                ],
+            ),
+        );
     }
 
     /** @return list<string> */
@@ -129,7 +141,11 @@ final readonly class Projection
     private function isFilling(JobState $state): bool
     {
         $ahead = fn (Step $step): bool => ! isset($state->closed[$step->id])
-            && in_array($step->stage, [Stage::Fill, Stage::Vacuum], true) && $this->kinds->does($step, Does::MovesCoolant);
+            && in_array(
+                $step->stage,
+                [Stage::Fill, Stage::Vacuum],
+                true,
+            ) && $this->kinds->does($step, Does::MovesCoolant);
 
         return array_filter($state->steps, $ahead) !== [];
     }
@@ -150,7 +166,14 @@ final readonly class Projection
         $plan = Plan::of($state);
 
         return $measured === [] ? $plan->predicted->fullRuns
-            : Drainage::of($state->circuit, array_keys($measured), $state->circuit->usualGates(), $plan->choices->noseLiftMm, measured: $measured)->runs;
+            : Drainage::of(
+                $state->circuit,
+                array_keys($measured),
+                $state->circuit->usualGates(),
+                $plan->choices->noseLiftMm,
+                measured: $measured,
+            )
+                ->runs;
     }
 
     /** @return list<float> mL that came out at a drain */

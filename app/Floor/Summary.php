@@ -59,7 +59,10 @@ final readonly class Summary implements Castable
             'ports' => array_map(fn (PortState $state) => $state->value, $this->ports), 'watch' => $this->watch,
             'step' => $this->step, 'stage' => $this->stage->value, 'done' => $this->done, 'steps' => $this->steps, 'tone' => $this->tone?->value,
             'clock' => $this->until === null ? null : ['since' => $this->since, 'until' => $this->until],
-            'lanes' => array_map(fn (Lane $lane) => ['hands' => $lane->hands, 'minutes' => $lane->minutes], $this->lanes),
+            'lanes' => array_map(
+                fn (Lane $lane) => ['hands' => $lane->hands, 'minutes' => $lane->minutes],
+                $this->lanes,
+            ),
         ];
     }
 
@@ -86,7 +89,12 @@ final readonly class Summary implements Castable
             Tone::tryFrom($in->text('tone')),
             $clock->has('since') ? (int) $clock->number('since') : null,
             $clock->has('until') ? (int) $clock->number('until') : null,
-            array_values(array_map(fn (Stored $lane) => new Lane($lane->isTrue('hands'), $lane->number('minutes')), $in->child('lanes')->children())),
+            array_values(
+                array_map(
+                    fn (Stored $lane) => new Lane($lane->isTrue('hands'), $lane->number('minutes')),
+                    $in->child('lanes')->children(),
+                ),
+            ),
         );
     }
 
@@ -107,7 +115,9 @@ final readonly class Summary implements Castable
 
             public function set(Model $model, string $key, mixed $value, array $attributes): ?string
             {
-                return $value instanceof Summary ? json_encode($value->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE) : null;
+                return $value instanceof Summary
+                    ? json_encode($value->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE)
+                    : null;
             }
         };
     }

@@ -15,13 +15,18 @@ final class Cautions
     /** @return list<Hazard> */
     public static function unread(Situation $at, StepKind $kind): array
     {
-        return array_values(array_filter($kind->hazards($at), fn (Hazard $hazard) => ! $at->job->hasAcknowledged($hazard->value)));
+        return array_values(
+            array_filter($kind->hazards($at), fn (Hazard $hazard) => ! $at->job->hasAcknowledged($hazard->value)),
+        );
     }
 
     /** @return list<Obstacle> */
     public static function open(Situation $at, StepKind $kind): array
     {
-        $missing = fn (Hazard $hazard): Obstacle => Obstacle::missing("caution.{$hazard->value}", "Read and tick the caution: {$hazard->title()}.");
+        $missing = fn (Hazard $hazard): Obstacle => Obstacle::missing(
+            "caution.{$hazard->value}",
+            "Read and tick the caution: {$hazard->title()}.",
+        );
 
         return array_map($missing, self::unread($at, $kind));
     }

@@ -28,7 +28,9 @@ final readonly class NewLine
     /** @return array<string, mixed> as Entry::stored() reads it */
     public function stored(): array
     {
-        $orders = $this->orders === [] ? [] : ['orders' => array_map(fn (Step $step) => $step->toArray(), $this->orders)];
+        $orders = $this->orders === []
+            ? []
+            : ['orders' => array_map(fn (Step $step) => $step->toArray(), $this->orders)];
         $replacement = $this->replacement === null ? [] : ['values' => $this->replacement->toArray()];
 
         return $this->values->toArray() + $orders + $replacement;

@@ -57,7 +57,8 @@ final readonly class Recorder
     {
         $this->write(function (JobState $state) use ($stepId, $formName, $raw): NewLine {
             $at = $this->situation($state, $stepId);
-            $filled = self::offered($this->kinds->of($at->step)->forms($at), $formName)->read($raw, $this->person->units);
+            $filled = self::offered($this->kinds->of($at->step)->forms($at), $formName)
+                ->read($raw, $this->person->units);
 
             return new NewLine($stepId, $formName, $this->admitted($at, $formName, $filled), $filled->typed);
         });
@@ -88,7 +89,9 @@ final readonly class Recorder
             $at = $this->situation($state, $stepId);
             foreach ($this->kinds->of($at->step)->hazards($at) as $known) {
                 if ($known->value === $hazard) {
-                    return $state->hasAcknowledged($hazard) ? null : new NewLine($stepId, JobState::ACKNOWLEDGE, new Values(['hazard' => $hazard]));
+                    return $state->hasAcknowledged($hazard)
+                        ? null
+                        : new NewLine($stepId, JobState::ACKNOWLEDGE, new Values(['hazard' => $hazard]));
                 }
             }
             throw new InvalidField('hazard', 'This caution does not belong to this step.');
@@ -102,13 +105,18 @@ final readonly class Recorder
             $at = $this->situation($state, $stepId);
             $closed = $state->closed[$stepId] ?? null;
             if ($closed !== null) {
-                throw new InvalidField('finish', "{$closed->person} finished this step at ".date('H:i', $closed->at).'. Go on with the step in hand.');
+                throw new InvalidField(
+                    'finish',
+                    "{$closed->person} finished this step at ".date('H:i', $closed->at).'. Go on with the step in hand.',
+                );
             }
             $kind = $this->kinds->of($at->step);
             $obstacles = [...Cautions::open($at, $kind), ...$kind->obstacles($at)];
             $reason = trim((string) $reason);
             self::assertMayFinish($obstacles, $reason);
-            $values = new Values([JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)]);
+            $values = new Values(
+                [JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
+            );
             $orders = $kind->orders($at);
             if ($obstacles === []) {
                 return new NewLine($stepId, JobState::FINISH, $values, orders: $orders);
@@ -131,15 +139,29 @@ final readonly class Recorder
             $entry = $this->entry($state, $seq);
             $at = $this->situation($state, $entry->step, $seq);
             $filled = FormOf::entry($at, $entry)->read($raw, $this->person->units);
-            $values = $entry->form === JobState::PHOTO ? $entry->values->and($filled->values) : $this->admitted($at, $entry->form, $filled);
+            $values = $entry->form === JobState::PHOTO
+                ? $entry->values->and($filled->values)
+                : $this->admitted($at, $entry->form, $filled);
 
-            return new NewLine($entry->step, Journal::CORRECT, self::about($seq, $reason), $filled->typed, replacement: $values);
+            return new NewLine(
+                $entry->step,
+                Journal::CORRECT,
+                self::about($seq, $reason),
+                $filled->typed,
+                replacement: $values,
+            );
         });
     }
 
     public function withdraw(int $seq, string $reason): void
     {
-        $this->write(fn (JobState $state) => new NewLine($this->entry($state, $seq)->step, Journal::WITHDRAW, self::about($seq, $reason)));
+        $this->write(
+            fn (JobState $state) => new NewLine(
+                $this->entry($state, $seq)->step,
+                Journal::WITHDRAW,
+                self::about($seq, $reason),
+            ),
+        );
     }
 
     /**
@@ -228,7 +250,10 @@ final readonly class Recorder
     /** @param  ?int  $correcting  the line that is being replaced: the shelf is as it stood without it */
     private function situation(JobState $state, string $stepId, ?int $correcting = null): Situation
     {
-        $step = $state->steps[$stepId] ?? throw new InvalidField('finish', 'This step is no longer part of the job. Go on with the step in hand.');
+        $step = $state->steps[$stepId] ?? throw new InvalidField(
+            'finish',
+            'This step is no longer part of the job. Go on with the step in hand.',
+        );
         Context::add('step', $stepId);
         if (! isset($state->closed[$stepId]) && $state->openBefore($step) !== []) {
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
@@ -239,7 +264,9 @@ final readonly class Recorder
 
     private function stores(Step $step, ?int $correcting): Inventory
     {
-        return $this->kinds->does($step, Does::TouchesShelf) ? Container::stores($this->job, $correcting) : new Inventory;
+        return $this->kinds->does($step, Does::TouchesShelf)
+            ? Container::stores($this->job, $correcting)
+            : new Inventory;
     }
 
     private function entry(JobState $state, int $seq): Entry
@@ -249,7 +276,10 @@ final readonly class Recorder
                 return $entry;
             }
         }
-        throw new InvalidField('finish', 'This entry cannot be corrected any more. Reload the page to see what counts now.');
+        throw new InvalidField(
+            'finish',
+            'This entry cannot be corrected any more. Reload the page to see what counts now.',
+        );
     }
 
     /** @param  list<Form>  $forms */

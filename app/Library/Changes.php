@@ -21,7 +21,11 @@ final class Changes
      */
     public static function between(array $before, array $after): array
     {
-        $changes = self::fields('', array_diff_key($before, array_flip([...self::LISTS, 'facts'])), array_diff_key($after, array_flip([...self::LISTS, 'facts'])));
+        $changes = self::fields(
+            '',
+            array_diff_key($before, array_flip([...self::LISTS, 'facts'])),
+            array_diff_key($after, array_flip([...self::LISTS, 'facts'])),
+        );
         foreach (self::LISTS as $list) {
             [$was, $is] = [self::byId($before[$list] ?? []), self::byId($after[$list] ?? [])];
             foreach (array_keys($was + $is) as $id) {
@@ -30,7 +34,10 @@ final class Changes
             }
         }
 
-        return [...$changes, ...self::fields('Vehicle facts: ', self::map($before['facts'] ?? []), self::map($after['facts'] ?? []))];
+        return [
+            ...$changes,
+            ...self::fields('Vehicle facts: ', self::map($before['facts'] ?? []), self::map($after['facts'] ?? [])),
+        ];
     }
 
     /**
@@ -57,7 +64,11 @@ final class Changes
         $changes = [];
         foreach (array_keys($was + $is) as $field) {
             if (self::say($was[$field] ?? null) !== self::say($is[$field] ?? null)) {
-                $changes[] = new Change($where.self::label((string) $field), self::say($was[$field] ?? null), self::say($is[$field] ?? null));
+                $changes[] = new Change(
+                    $where.self::label((string) $field),
+                    self::say($was[$field] ?? null),
+                    self::say($is[$field] ?? null),
+                );
             }
         }
 

@@ -19,8 +19,16 @@ final readonly class CircuitCard
     public static function of(Circuit $model, UnitSystem $units): self
     {
         $circuit = $model->read();
-        $drawing = Cache::rememberForever("drawing.{$model->id}", fn () => view('components.elevation', Outline::of($circuit))->render());
+        $drawing = Cache::rememberForever(
+            "drawing.{$model->id}",
+            fn () => view('components.elevation', Outline::of($circuit))->render(),
+        );
 
-        return new self($model->id, $circuit->name, $units->format($circuit->capacityMl(), Dimension::Volume)." · revision {$model->revision}", $drawing);
+        return new self(
+            $model->id,
+            $circuit->name,
+            $units->format($circuit->capacityMl(), Dimension::Volume)." · revision {$model->revision}",
+            $drawing,
+        );
     }
 }

@@ -69,7 +69,9 @@ final readonly class CircuitSheet
     /** @return list<array{string, string, string}> cover, how long it takes, when it goes back */
     public function covers(): array
     {
-        $say = fn (Cover $c): array => [$c->label, round($c->minutes).' min', $c->neededToRun ? 'before the first start' : 'after the leak check'];
+        $say = fn (Cover $c): array => [
+            $c->label, round($c->minutes).' min', $c->neededToRun ? 'before the first start' : 'after the leak check',
+        ];
 
         return array_values(array_map($say, $this->circuit->covers));
     }
@@ -77,13 +79,23 @@ final readonly class CircuitSheet
     /** @return array{point: string, access: string, tool: string, torque: string, washer: string} */
     private function point(Port $port): array
     {
-        $off = implode(', ', array_map(fn (string $c) => mb_strtolower($this->circuit->covers[$c]->label), $port->behind));
-        $access = implode('. ', array_filter([$off === '' ? '' : "Off first: {$off}", $off === '' ? $port->access : ucfirst($port->access)]));
+        $off = implode(
+            ', ',
+            array_map(fn (string $c) => mb_strtolower($this->circuit->covers[$c]->label), $port->behind),
+        );
+        $access = implode(
+            '. ',
+            array_filter(
+                [$off === '' ? '' : "Off first: {$off}", $off === '' ? $port->access : ucfirst($port->access)],
+            ),
+        );
         $feel = $port->kind === PortKind::Fill ? '' : 'by feel';
 
         return [
             'point' => $port->label, 'access' => $access, 'tool' => $port->tool,
-            'torque' => $port->torqueNm === null ? $feel : $this->units->format($port->torqueNm, Dimension::Torque), 'washer' => $port->washer,
+            'torque' => $port->torqueNm === null
+                ? $feel
+                : $this->units->format($port->torqueNm, Dimension::Torque), 'washer' => $port->washer,
         ];
     }
 }

@@ -27,7 +27,12 @@ final readonly class Preview
     public function __construct(public Circuit $circuit, private UnitSystem $units)
     {
         $bleeds = $circuit->portIds(PortKind::Bleed);
-        $this->drainage = Drainage::of($circuit, $circuit->portIds(PortKind::Drain), $circuit->usualGates(), airOpen: $bleeds);
+        $this->drainage = Drainage::of(
+            $circuit,
+            $circuit->portIds(PortKind::Drain),
+            $circuit->usualGates(),
+            airOpen: $bleeds,
+        );
         $this->filling = Filling::of($circuit, $circuit->fillPort()->id, $bleeds, $circuit->usualGates());
     }
 
@@ -39,7 +44,14 @@ final readonly class Preview
         }
         $pockets = array_slice($this->filling->pockets, 0, self::SHOWN_POCKETS);
 
-        return new Picture($this->circuit, $this->filling->runs, pockets: $pockets, notes: $notes, units: $this->units, editable: true);
+        return new Picture(
+            $this->circuit,
+            $this->filling->runs,
+            pockets: $pockets,
+            notes: $notes,
+            units: $this->units,
+            editable: true,
+        );
     }
 
     /** @return list<InvalidField> */

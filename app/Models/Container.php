@@ -74,13 +74,17 @@ class Container extends Model
     {
         $ofOthers = fn (Builder $moved): Builder => $moved->whereNull('container_movements.job_id')
             ->orWhere('container_movements.job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq);
-        $shelf = DB::table('containers')->join('container_movements', 'container_movements.container_id', '=', 'containers.id')
+        $shelf = DB::table('containers')
+            ->join('container_movements', 'container_movements.container_id', '=', 'containers.id')
             ->when($seq !== null, fn (Builder $moved) => $moved->where($ofOthers))
             ->groupBy('containers.id')->having('movements_sum_ml', '>', self::DREGS_ML)->orderBy('containers.id')
             ->selectRaw('containers.*, sum(ml) as movements_sum_ml')->get();
         $offers = DB::table('products')->orderBy('id')->get();
 
-        return new Inventory(array_values($shelf->map(self::read(...))->all()), array_values($offers->map(Product::read(...))->all()));
+        return new Inventory(
+            array_values($shelf->map(self::read(...))->all()),
+            array_values($offers->map(Product::read(...))->all()),
+        );
     }
 
     private static function read(\stdClass $row): Labelled
@@ -104,7 +108,10 @@ class Container extends Model
     public static function follow(Job $job, int $seq, Person $person, array $lines): void
     {
         $before = ContainerMovement::query()->where('job_id', $job->id)->where('seq', $seq);
-        $own = self::query()->where('job_id', $job->id)->whereIn('id', (clone $before)->where('ml', '>', 0)->select('container_id'))->first();
+        $own = self::query()->where('job_id', $job->id)->whereIn(
+            'id',
+            (clone $before)->where('ml', '>', 0)->select('container_id'),
+        )->first();
         $before->delete();
         foreach ($lines as $line) {
             $container = $line->new === null ? (int) $line->container : ($own ?? self::leftBy($job, $line->new))->id;

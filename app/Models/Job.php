@@ -37,7 +37,9 @@ class Job extends Model
 {
     protected $guarded = [];
 
-    protected $casts = ['kind' => JobKind::class, 'plan' => 'array', 'summary' => Summary::class, 'signed_at' => 'datetime'];
+    protected $casts = [
+        'kind' => JobKind::class, 'plan' => 'array', 'summary' => Summary::class, 'signed_at' => 'datetime',
+    ];
 
     /** @return BelongsTo<Vehicle, $this> */
     public function vehicle(): BelongsTo
@@ -90,7 +92,12 @@ class Job extends Model
                 (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, self::decoded($line->values), self::decoded($line->typed),
             ));
 
-        return new JobState($circuit, app(PlanCodec::class)->read($this->plan, $circuit), app(StepCatalogue::class), new Journal(array_values($lines->all())));
+        return new JobState(
+            $circuit,
+            app(PlanCodec::class)->read($this->plan, $circuit),
+            app(StepCatalogue::class),
+            new Journal(array_values($lines->all())),
+        );
     }
 
     /** @return array<mixed> */

@@ -35,6 +35,14 @@ class Product extends Model
     {
         $base = $row->base === null ? null : Glycol::from($row->base);
 
-        return new Offer((string) $row->id, Liquid::from($row->kind), (float) $row->ml, (float) $row->price, (float) $row->fraction, $base, $row->inhibitor);
+        return new Offer(
+            (string) $row->id,
+            Liquid::from($row->kind),
+            (float) $row->ml,
+            (float) $row->price,
+            (float) $row->fraction,
+            $base,
+            $row->inhibitor,
+        );
     }
 }

@@ -29,13 +29,27 @@ class Vehicle extends Model
     public function lastVisit(): ?LastVisit
     {
         $job = Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')
-            ->select(['id', 'signed_at', 'summary->watch as watch', 'plan->choices->usage as usage', 'plan->input->usage as earlier_usage'])->first();
+            ->select(
+                [
+                    'id',
+                    'signed_at',
+                    'summary->watch as watch',
+                    'plan->choices->usage as usage',
+                    'plan->input->usage as earlier_usage',
+                ],
+            )
+            ->first();
         if ($job === null) {
             return null;
         }
         $list = fn (string $name): array => (array) json_decode((string) $job->getAttribute($name), true);
         $watch = array_values(array_filter($list('watch'), is_string(...)));
 
-        return new LastVisit($job->number(), $job->signed_at?->format('Y-m') ?? '', $watch, ChoicesCodec::readUsage($list('usage') + $list('earlier_usage')));
+        return new LastVisit(
+            $job->number(),
+            $job->signed_at?->format('Y-m') ?? '',
+            $watch,
+            ChoicesCodec::readUsage($list('usage') + $list('earlier_usage')),
+        );
     }
 }

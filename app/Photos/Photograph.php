@@ -25,7 +25,11 @@ final readonly class Photograph
 
     private const QUALITY = 82;
 
-    private const DECODERS = [IMAGETYPE_JPEG => 'imagecreatefromjpeg', IMAGETYPE_PNG => 'imagecreatefrompng', IMAGETYPE_WEBP => 'imagecreatefromwebp'];
+    private const DECODERS = [
+        IMAGETYPE_JPEG => 'imagecreatefromjpeg',
+        IMAGETYPE_PNG => 'imagecreatefrompng',
+        IMAGETYPE_WEBP => 'imagecreatefromwebp',
+    ];
 
     private function __construct(private GdImage $image)
     {
@@ -37,8 +41,15 @@ final readonly class Photograph
         if (! $file instanceof UploadedFile) {
             throw self::refused('Choose a photograph first.');
         }
-        if (in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) || ($file->isValid() && $file->getSize() > self::MOST_BYTES)) {
-            throw self::refused(sprintf('This file is larger than %d MB. Set the camera to a smaller picture and take it again.', self::MOST_BYTES / 1024 / 1024));
+        if (in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) || (
+            $file->isValid() && $file->getSize() > self::MOST_BYTES
+        )) {
+            throw self::refused(
+                sprintf(
+                    'This file is larger than %d MB. Set the camera to a smaller picture and take it again.',
+                    self::MOST_BYTES / 1024 / 1024,
+                ),
+            );
         }
         if (! $file->isValid()) {
             throw self::refused('The photograph arrived only in part. Send it again.');
@@ -75,7 +86,10 @@ final readonly class Photograph
     /** A camera's name: no folder, no control characters, and the ending of a picture. */
     private static function assertHarmlessName(string $name): void
     {
-        if (strlen($name) > 180 || ! mb_check_encoding($name, 'UTF-8') || ! preg_match('/^[^\x00-\x1F\/\\\\:*?"<>|]+\.(jpe?g|png|webp)$/iu', $name) || preg_match('/\.(php\d?|phtml|phar|html?|svg|js|sh|exe)\./i', $name)) {
+        if (strlen($name) > 180 || ! mb_check_encoding($name, 'UTF-8') || ! preg_match(
+            '/^[^\x00-\x1F\/\\\\:*?"<>|]+\.(jpe?g|png|webp)$/iu',
+            $name,
+        ) || preg_match('/\.(php\d?|phtml|phar|html?|svg|js|sh|exe)\./i', $name)) {
             throw self::refused('A file with such a name is not taken. Rename it to letters and digits ending in .jpg, .png or .webp, and choose it again.');
         }
     }
@@ -85,7 +99,9 @@ final readonly class Photograph
         $whole = match ($type) {
             IMAGETYPE_JPEG => str_contains(substr((string) file_get_contents($path), -65536), "\xFF\xD9"),
             IMAGETYPE_PNG => str_contains(substr((string) file_get_contents($path), -64), 'IEND'),
-            default => filesize($path) >= 8 + (unpack('V', (string) file_get_contents($path, offset: 4, length: 4)) ?: [1 => PHP_INT_MAX])[1],
+            default => filesize($path) >= 8 + (
+                unpack('V', (string) file_get_contents($path, offset: 4, length: 4)) ?: [1 => PHP_INT_MAX]
+            )[1],
         };
         // The decoder patches over a hole and only warns of it; here a warning is a damaged picture.
         $lenient = ini_set('gd.jpeg_ignore_warning', '0');
@@ -100,7 +116,9 @@ final readonly class Photograph
             ini_set('gd.jpeg_ignore_warning', (string) $lenient);
         }
 
-        return $image === false || $warned ? throw self::refused('The photograph is damaged or arrived only in part. Take or send it again.') : $image;
+        return $image === false || $warned
+            ? throw self::refused('The photograph is damaged or arrived only in part. Take or send it again.')
+            : $image;
     }
 
     /** Turned as the camera was held. */

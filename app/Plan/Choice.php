@@ -8,7 +8,11 @@ namespace App\Plan;
 final readonly class Choice
 {
     /** @param  array<string, string>  $answers */
-    public function __construct(public string $name, public string $label, public array $answers, public string $current)
-    {
+    public function __construct(
+        public string $name,
+        public string $label,
+        public array $answers,
+        public string $current,
+    ) {
     }
 }

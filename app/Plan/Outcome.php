@@ -70,15 +70,32 @@ final readonly class Outcome
         $p = $this->plan->predicted;
 
         return $this->bleedsOnly()
-            ? new Figure('Air a fill leaves here', $this->plan->fill->airMl, Dimension::Volume, Origin::Predicted, $this->comparison->limitMl, 'allowed')
-            : new Figure('Coolant needed', $p->neededMl, Dimension::Volume, Origin::Predicted, $p->capacityMl, 'capacity');
+            ? new Figure(
+                'Air a fill leaves here',
+                $this->plan->fill->airMl,
+                Dimension::Volume,
+                Origin::Predicted,
+                $this->comparison->limitMl,
+                'allowed',
+            )
+            : new Figure(
+                'Coolant needed',
+                $p->neededMl,
+                Dimension::Volume,
+                Origin::Predicted,
+                $p->capacityMl,
+                'capacity',
+            );
     }
 
     /** @return list<array{string, string, string}> name, what it concerns, value */
     public function facts(): array
     {
         if ($this->bleedsOnly()) {
-            return array_map(fn (Pocket $p) => [$this->where($p), '', $this->volume($p->volumeMl())], $this->plan->fill->pockets);
+            return array_map(
+                fn (Pocket $p) => [$this->where($p), '', $this->volume($p->volumeMl())],
+                $this->plan->fill->pockets,
+            );
         }
         $p = $this->plan->predicted;
         $choices = $this->plan->choices;
@@ -128,7 +145,9 @@ final readonly class Outcome
     /** @return list<array{string, string}> cover, and how long it takes */
     public function covers(): array
     {
-        $say = fn (Cover $c): array => [$c->label, round($c->minutes).' min'.($c->neededToRun ? ', needed to run' : '')];
+        $say = fn (Cover $c): array => [
+            $c->label, round($c->minutes).' min'.($c->neededToRun ? ', needed to run' : ''),
+        ];
 
         return array_map($say, $this->plan->materials($this->circuit)->covers());
     }
@@ -142,7 +161,9 @@ final readonly class Outcome
     /** The family that is topped up with, where nothing is bought. */
     public function family(): string
     {
-        return $this->circuit->facts->inhibitor === '' ? 'the family the manual names' : $this->circuit->facts->inhibitor;
+        return $this->circuit->facts->inhibitor === ''
+            ? 'the family the manual names'
+            : $this->circuit->facts->inhibitor;
     }
 
     public function sparePercent(): float
@@ -226,7 +247,11 @@ final readonly class Outcome
 
         return new Picture(
             $this->circuit, $this->plan->fill->runs, noseLiftMm: $pour->noseLiftMm,
-            pockets: array_slice($this->plan->fill->pockets, 0, self::SHOWN_POCKETS), notes: $notes, units: $this->units,
+            pockets: array_slice(
+                $this->plan->fill->pockets,
+                0,
+                self::SHOWN_POCKETS,
+            ), notes: $notes, units: $this->units,
         );
     }
 
@@ -246,7 +271,11 @@ final readonly class Outcome
         $stages = [];
         foreach (Stage::cases() as $stage) {
             $steps = array_filter($this->plan->steps, fn (Step $step) => $step->stage === $stage);
-            $stages[] = ['number' => $stage->value, 'name' => $stage->label(), 'steps' => implode(' · ', array_map($title, $steps))];
+            $stages[] = [
+                'number' => $stage->value,
+                'name' => $stage->label(),
+                'steps' => implode(' · ', array_map($title, $steps)),
+            ];
         }
 
         return $stages;
@@ -267,11 +296,20 @@ final readonly class Outcome
         $content = $this->plan->choices->content;
         $old = $content->oldShareAllowed($this->plan->rules()->oldShare);
         $rinses = $this->plan->predicted->rinses;
-        $may = $old === null ? '' : "At most {$this->share($old)} may stay: ".($rinses === 0 ? 'the drain alone does that' : "about {$rinses} × rinse").'. ';
+        $may = $old === null
+            ? ''
+            : "At most {$this->share($old)} may stay: ".(
+                $rinses === 0 ? 'the drain alone does that' : "about {$rinses} × rinse"
+            ).'. ';
         $facts = $this->circuit->facts;
         $wanted = implode(', ', array_filter([mb_strtolower($facts->base->label()), $facts->inhibitor]));
 
-        return new Note($old === null ? 'circle-check' : 'triangle-alert', $old === null ? '' : 'wait', "{$content->verdict()}.", "{$content->reason()} {$may}Wanted: {$wanted}.");
+        return new Note(
+            $old === null ? 'circle-check' : 'triangle-alert',
+            $old === null ? '' : 'wait',
+            "{$content->verdict()}.",
+            "{$content->reason()} {$may}Wanted: {$wanted}.",
+        );
     }
 
     private function outOfReachNote(): Note
@@ -294,13 +332,23 @@ final readonly class Outcome
             default => ['', 'The coolant has time left:'],
         };
 
-        return new Note($due->due() ? 'triangle-alert' : 'circle-check', $tone, $bold, round(100.0 * $due->share)." % of the shop’s interval, by {$due->by->value}.");
+        return new Note(
+            $due->due() ? 'triangle-alert' : 'circle-check',
+            $tone,
+            $bold,
+            round(100.0 * $due->share)." % of the shop’s interval, by {$due->by->value}.",
+        );
     }
 
     private function worthRow(DrainWorth $worth): WorthRow
     {
-        $covers = implode(', ', array_map(fn (string $c) => mb_strtolower($this->circuit->covers[$c]->label), $worth->covers));
-        $dry = array_unique(array_map(fn (string $p) => mb_strtolower($this->circuit->passages[$p]->label), $worth->keepsDry));
+        $covers = implode(
+            ', ',
+            array_map(fn (string $c) => mb_strtolower($this->circuit->covers[$c]->label), $worth->covers),
+        );
+        $dry = array_unique(
+            array_map(fn (string $p) => mb_strtolower($this->circuit->passages[$p]->label), $worth->keepsDry),
+        );
         $verdict = match ($worth->verdict) {
             Worth::Must => 'must',
             Worth::Pays => 'worth it',
@@ -308,8 +356,12 @@ final readonly class Outcome
         };
 
         return new WorthRow(
-            $worth->port->label, $covers === '' ? '' : "{$covers} off", $this->volume($worth->volumeMl), round($worth->minutes).' min', $verdict,
-            $dry === [] ? '' : 'keeps '.implode(', ', $dry).' dry', in_array($worth->port->id, $this->plan->choices->drains, true),
+            $worth->port->label, $covers === ''
+                ? ''
+                : "{$covers} off", $this->volume($worth->volumeMl), round($worth->minutes).' min', $verdict,
+            $dry === []
+                ? ''
+                : 'keeps '.implode(', ', $dry).' dry', in_array($worth->port->id, $this->plan->choices->drains, true),
         );
     }
 
@@ -319,14 +371,22 @@ final readonly class Outcome
         $title = $way->stock === Liquid::Premix ? 'Premix '.$this->share($way->stockFraction) : 'Concentrate and water';
         $currency = $this->plan->rules()->currency;
         $help = [
-            ...array_map(fn (Liquid $l) => "{$this->volume($way->fromShelf->of($l))} {$l->value} from the shelf.", $way->fromShelf->liquids(1.0)),
-            ...array_map(fn (Liquid $l) => "{$this->volume($way->leftOver->of($l))} {$l->value} left.", $way->leftOver->liquids(self::DREGS_ML)),
+            ...array_map(
+                fn (Liquid $l) => "{$this->volume($way->fromShelf->of($l))} {$l->value} from the shelf.",
+                $way->fromShelf->liquids(1.0),
+            ),
+            ...array_map(
+                fn (Liquid $l) => "{$this->volume($way->leftOver->of($l))} {$l->value} left.",
+                $way->leftOver->liquids(self::DREGS_ML),
+            ),
             ...$way->mix->reachable() ? [] : ["Reaches only {$this->share($way->mix->finalFraction())}."],
         ];
 
         return new ShoppingWay(
             $title, $way->offered, number_format($way->cost, 2).($currency === '' ? '' : " {$currency}"),
-            $way->bought === [] ? 'Nothing: the shelf has it.' : implode(', ', array_map($line, $way->bought)), implode(' ', $help),
+            $way->bought === []
+                ? 'Nothing: the shelf has it.'
+                : implode(', ', array_map($line, $way->bought)), implode(' ', $help),
         );
     }
 

@@ -51,7 +51,12 @@ final readonly class PlanPage
 
     public function stock(): Choice
     {
-        return new Choice('stock', 'Poured', ['concentrate' => 'Concentrate and water', 'premix' => 'Premix'], $this->choices->stockFraction < 1.0 ? 'premix' : 'concentrate');
+        return new Choice(
+            'stock',
+            'Poured',
+            ['concentrate' => 'Concentrate and water', 'premix' => 'Premix'],
+            $this->choices->stockFraction < 1.0 ? 'premix' : 'concentrate',
+        );
     }
 
     public function hasOpened(): bool
@@ -88,7 +93,10 @@ final readonly class PlanPage
     /** @return list<Tick> */
     public function tools(): array
     {
-        return array_map(fn (Tool $tool) => new Tick($tool->value, $tool->label(), '', $this->choices->has($tool)), Tool::cases());
+        return array_map(
+            fn (Tool $tool) => new Tick($tool->value, $tool->label(), '', $this->choices->has($tool)),
+            Tool::cases(),
+        );
     }
 
     /** @return list<Stepper> */
@@ -97,7 +105,12 @@ final readonly class PlanPage
         $frost = $this->choices->frostC;
 
         return [
-            new Stepper('target', 'Glycol wanted', $this->units->format($this->choices->targetFraction, Dimension::Fraction, false), '%'),
+            new Stepper(
+                'target',
+                'Glycol wanted',
+                $this->units->format($this->choices->targetFraction, Dimension::Fraction, false),
+                '%',
+            ),
             $this->stepper('frost', 'or frost protection to', $frost, Dimension::Temperature),
         ];
     }
@@ -134,7 +147,12 @@ final readonly class PlanPage
 
     private function stepper(string $name, string $label, ?float $value, Dimension $in): Stepper
     {
-        return new Stepper($name, $label, $value === null ? '' : $this->units->format($value, $in, false), $this->units->unit($in)->value);
+        return new Stepper(
+            $name,
+            $label,
+            $value === null ? '' : $this->units->format($value, $in, false),
+            $this->units->unit($in)->value,
+        );
     }
 
     /**
@@ -143,7 +161,10 @@ final readonly class PlanPage
      */
     private function ports(PortKind $kind, array $ticked): array
     {
-        return array_map(fn (Port $p) => new Tick($p->id, $p->label, $p->access, in_array($p->id, $ticked, true)), $this->circuit->portsOf($kind));
+        return array_map(
+            fn (Port $p) => new Tick($p->id, $p->label, $p->access, in_array($p->id, $ticked, true)),
+            $this->circuit->portsOf($kind),
+        );
     }
 
     /** @return array<string, string> */
@@ -151,7 +172,10 @@ final readonly class PlanPage
     {
         $runnable = array_filter($this->schools->for($this->circuit), fn (School $school) => $school->runs());
 
-        return array_combine(array_map(fn (School $s) => $s->id(), $runnable), array_map(fn (School $s) => $s->label(), $runnable));
+        return array_combine(
+            array_map(fn (School $s) => $s->id(), $runnable),
+            array_map(fn (School $s) => $s->label(), $runnable),
+        );
     }
 
     /**

@@ -38,7 +38,11 @@ final class AppServiceProvider extends ServiceProvider
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for('sign-in', fn (Request $request) => Limit::perMinute(8)
             ->by(mb_strtolower(is_string($request->input('login')) ? $request->input('login') : '').'|'.$request->ip())
-            ->response(fn () => back()->withInput($request->only('login'))->withErrors(['login' => 'Too many tries. Wait a minute, then try again.'])));
+            ->response(
+                fn () => back()->withInput($request->only('login'))->withErrors(
+                    ['login' => 'Too many tries. Wait a minute, then try again.'],
+                ),
+            ));
         // An icon of the sprite: @icon('timer'). A directive, because a page has thirty and a component costs more than its output.
         Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true">'
             .'<use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');

@@ -49,7 +49,9 @@ final readonly class RecordSheet
     {
         $closed = array_values($this->state->closed);
 
-        return $this->job->signed_at === null || $closed === [] ? '' : "Signed {$this->job->signed_at->format('Y-m-d H:i')} by {$closed[count($closed) - 1]->person}.";
+        return $this->job->signed_at === null || $closed === []
+            ? ''
+            : "Signed {$this->job->signed_at->format('Y-m-d H:i')} by {$closed[count($closed) - 1]->person}.";
     }
 
     public function planned(): string
@@ -80,7 +82,11 @@ final readonly class RecordSheet
         return [
             ['In the circuit', $this->volume($ledger->contentMl), "± {$this->volume($ledger->plusMinusMl)}"],
             ['Old coolant left', $this->volume($ledger->oldMl), $share($ledger->oldShare())],
-            ['Capacity, room at the cold mark', $this->volume($ledger->capacityMl), $this->volume($ledger->headspaceMl)],
+            [
+                'Capacity, room at the cold mark',
+                $this->volume($ledger->capacityMl),
+                $this->volume($ledger->headspaceMl),
+            ],
             ['Glycol, planned and reached', $share($this->plan->choices->targetFraction), $share($ledger->fraction())],
         ];
     }
@@ -101,7 +107,11 @@ final readonly class RecordSheet
         $passed = [];
         foreach ($this->state->closed as $id => $entry) {
             if ($entry->form === JobState::OVERRIDE && isset($this->state->steps[$id])) {
-                $passed[] = new PassedStep($this->titleOf($this->state->steps[$id]), $entry->text('reason'), "{$entry->person}, ".date('Y-m-d H:i', $entry->at));
+                $passed[] = new PassedStep(
+                    $this->titleOf($this->state->steps[$id]),
+                    $entry->text('reason'),
+                    "{$entry->person}, ".date('Y-m-d H:i', $entry->at),
+                );
             }
         }
 
@@ -160,7 +170,13 @@ final readonly class RecordSheet
     private function lines(Step $step): array
     {
         $at = $this->state->at($step, $this->now, $this->units);
-        $say = fn (Entry $e): EntryLine => new EntryLine($e->seq, $e->at, FormOf::say($at, $e), $e->person, $e->correction);
+        $say = fn (Entry $e): EntryLine => new EntryLine(
+            $e->seq,
+            $e->at,
+            FormOf::say($at, $e),
+            $e->person,
+            $e->correction,
+        );
 
         return array_map($say, $this->state->entriesOf($step->id));
     }

@@ -13,8 +13,13 @@ use Aqbel\Core\Saying\Form;
 /** An entry about to be corrected: the form it was written with, filled in as it stands. */
 final readonly class CorrectionPage
 {
-    public function __construct(public Job $job, public Entry $entry, public Form $form, public string $title, public UnitSystem $units)
-    {
+    public function __construct(
+        public Job $job,
+        public Entry $entry,
+        public Form $form,
+        public string $title,
+        public UnitSystem $units,
+    ) {
     }
 
     /** As it was typed, or its code. */

@@ -25,7 +25,11 @@ final readonly class LedgerTable
     {
         $ledger = $this->ledger;
         $started = $ledger->lines !== [];
-        $within = fn (float $ml, float $plusMinus): string => $this->volume(max(0.0, $ml)).' ± '.$this->units->format($plusMinus, Dimension::Volume, false);
+        $within = fn (float $ml, float $plusMinus): string => $this->volume(max(0.0, $ml)).' ± '.$this->units->format(
+            $plusMinus,
+            Dimension::Volume,
+            false,
+        );
 
         return [
             ['In', $this->volume($ledger->inMl())],
@@ -43,7 +47,9 @@ final readonly class LedgerTable
         foreach ($this->ledger->steps as $step) {
             $rows[] = [
                 $step->line->label, $this->volume($step->line->ml), $this->volume($step->line->plusMinusMl),
-                $this->volume($step->contentMl), $this->share($step->fraction), $this->volume($this->ledger->capacityMl - $step->contentMl),
+                $this->volume($step->contentMl), $this->share($step->fraction), $this->volume(
+                    $this->ledger->capacityMl - $step->contentMl,
+                ),
             ];
         }
 
@@ -63,10 +69,24 @@ final readonly class LedgerTable
             $this->share($ledger->fraction()), $this->volume($ledger->voidMl()),
         ]];
         if ($this->retained !== null) {
-            $rows[] = ['Retained when the fill began', '', '', $this->volume(max(0.0, $this->retained->contentMl)), $this->share($this->retained->fraction()), ''];
+            $rows[] = [
+                'Retained when the fill began',
+                '',
+                '',
+                $this->volume(max(0.0, $this->retained->contentMl)),
+                $this->share($this->retained->fraction()),
+                '',
+            ];
         }
         if ($ledger->oldMl > self::NOTHING_ML) {
-            $rows[] = ['Of the coolant that was in it', '', '', $this->volume($ledger->oldMl), $this->share($ledger->oldShare()), ''];
+            $rows[] = [
+                'Of the coolant that was in it',
+                '',
+                '',
+                $this->volume($ledger->oldMl),
+                $this->share($ledger->oldShare()),
+                '',
+            ];
         }
 
         return $rows;

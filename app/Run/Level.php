@@ -37,7 +37,9 @@ final readonly class Level
 
     public function plusMinus(): string
     {
-        return $this->figure->plusMinus > 0.0 ? '± '.$this->units->format($this->figure->plusMinus, $this->figure->in, false) : '';
+        return $this->figure->plusMinus > 0.0
+            ? '± '.$this->units->format($this->figure->plusMinus, $this->figure->in, false)
+            : '';
     }
 
     public function datum(): ?string

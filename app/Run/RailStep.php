@@ -7,7 +7,12 @@ namespace App\Run;
 /** A step in the rail. */
 final readonly class RailStep
 {
-    public function __construct(public string $href, public string $title, public bool $done, public bool $passed, public bool $current)
-    {
+    public function __construct(
+        public string $href,
+        public string $title,
+        public bool $done,
+        public bool $passed,
+        public bool $current,
+    ) {
     }
 }

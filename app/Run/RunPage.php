@@ -68,7 +68,9 @@ final readonly class RunPage
         $this->verdict = $this->kind->judge($this->at);
         $idle = $this->done || $this->ahead;
         $this->forms = $idle ? [] : $this->kind->forms($this->at);
-        $this->obstacles = $idle ? [] : [...Cautions::open($this->at, $this->kind), ...$this->kind->obstacles($this->at)];
+        $this->obstacles = $idle
+            ? []
+            : [...Cautions::open($this->at, $this->kind), ...$this->kind->obstacles($this->at)];
     }
 
     public function title(): string
@@ -169,7 +171,13 @@ final readonly class RunPage
     /** @return list<EntryLine> the last one first */
     public function entries(): array
     {
-        $say = fn (Entry $e): EntryLine => new EntryLine($e->seq, $e->at, FormOf::say($this->at, $e), $e->person, $e->correction);
+        $say = fn (Entry $e): EntryLine => new EntryLine(
+            $e->seq,
+            $e->at,
+            FormOf::say($this->at, $e),
+            $e->person,
+            $e->correction,
+        );
 
         return array_reverse(array_map($say, $this->at->entries()));
     }
@@ -201,7 +209,9 @@ final readonly class RunPage
         $settled = $stage >= Stage::Fill->value && $stage < Stage::Prove->value && ! $this->kind->does(Does::Fills);
 
         return new Picture(
-            $this->state->circuit, $this->job->summary?->runs, pockets: $settled ? array_slice($plan->fill->pockets, 0, self::SHOWN_POCKETS) : [],
+            $this->state->circuit, $this->job->summary?->runs, pockets: $settled
+                ? array_slice($plan->fill->pockets, 0, self::SHOWN_POCKETS)
+                : [],
             states: $this->job->summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,
         );
     }
@@ -210,7 +220,11 @@ final readonly class RunPage
     {
         $filled = $this->step->stage->value >= Stage::Fill->value;
 
-        return new LedgerTable($this->state->ledger(), $this->units, $filled ? $this->state->ledgerBefore(Stage::Fill) : null);
+        return new LedgerTable(
+            $this->state->ledger(),
+            $this->units,
+            $filled ? $this->state->ledgerBefore(Stage::Fill) : null,
+        );
     }
 
     private function stage(Stage $stage): RailStage
@@ -229,7 +243,13 @@ final readonly class RunPage
         $closed = $this->state->closed[$step->id] ?? null;
         $title = $this->kinds->of($step)->title($this->state->at($step, $this->now, $this->units));
 
-        return new RailStep($this->href($step->id), $title, $closed !== null, $closed?->form === JobState::OVERRIDE, $step->id === $this->step->id);
+        return new RailStep(
+            $this->href($step->id),
+            $title,
+            $closed !== null,
+            $closed?->form === JobState::OVERRIDE,
+            $step->id === $this->step->id,
+        );
     }
 
     private function href(string $step): string

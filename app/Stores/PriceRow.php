@@ -20,7 +20,9 @@ final readonly class PriceRow
     /** @param  list<Product>  $sizes */
     public function __construct(Offer $offer, private array $sizes, private UnitSystem $units, private string $currency)
     {
-        $this->name = $offer->liquid->label().($offer->liquid === Liquid::Premix ? ' '.round($offer->fraction * 100).' %' : '');
+        $this->name = $offer->liquid->label().(
+            $offer->liquid === Liquid::Premix ? ' '.round($offer->fraction * 100).' %' : ''
+        );
         $this->about = $offer->base === null ? '' : "{$offer->inhibitor}, ".mb_strtolower($offer->base->label());
     }
 

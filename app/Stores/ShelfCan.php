@@ -52,7 +52,10 @@ final readonly class ShelfCan
         return match ($this->labelled->liquid) {
             Liquid::Water => '',
             Liquid::Concentrate => 'Dilute before use',
-            Liquid::Premix => 'Freezes at '.$this->units->format($this->labelled->freezePointC(), Dimension::Temperature),
+            Liquid::Premix => 'Freezes at '.$this->units->format(
+                $this->labelled->freezePointC(),
+                Dimension::Temperature,
+            ),
         };
     }
 
@@ -60,6 +63,8 @@ final readonly class ShelfCan
     {
         $job = $this->container->job;
 
-        return $this->container->created_at->format('Y-m-d').($job === null ? '' : ", {$job->number()} {$job->vehicle->plate}");
+        return $this->container->created_at->format('Y-m-d').(
+            $job === null ? '' : ", {$job->number()} {$job->vehicle->plate}"
+        );
     }
 }

@@ -26,7 +26,11 @@ final readonly class StoresPage
 
     public static function productForm(): Form
     {
-        return new Form('product', 'Put on the price list', [...self::liquidFields('Container holds'), Field::number('price', 'Price', 0.0, self::MOST_PRICE)]);
+        return new Form(
+            'product',
+            'Put on the price list',
+            [...self::liquidFields('Container holds'), Field::number('price', 'Price', 0.0, self::MOST_PRICE)],
+        );
     }
 
     public static function containerForm(): Form
@@ -46,16 +50,34 @@ final readonly class StoresPage
     /** @return list<PriceRow> containers of one liquid together */
     public function prices(): array
     {
-        $products = Product::query()->orderByRaw("kind = 'water'")->orderBy('inhibitor')->orderBy('kind')->orderBy('ml')->get();
+        $products = Product::query()
+            ->orderByRaw("kind = 'water'")
+            ->orderBy('inhibitor')
+            ->orderBy('kind')
+            ->orderBy('ml')
+            ->get();
         $groups = $products->groupBy(fn (Product $p) => "{$p->inhibitor}|{$p->base}|{$p->kind}|{$p->fraction}");
 
-        return array_values($groups->map(fn (Collection $same) => new PriceRow($same->firstOrFail()->offer(), array_values($same->all()), $this->units, $this->currency))->all());
+        return array_values(
+            $groups->map(
+                fn (Collection $same) => new PriceRow(
+                    $same->firstOrFail()->offer(),
+                    array_values($same->all()),
+                    $this->units,
+                    $this->currency,
+                ),
+            )
+                ->all(),
+        );
     }
 
     /** @return list<Field> */
     private static function liquidFields(string $volume): array
     {
-        $bases = array_combine(array_column(Glycol::cases(), 'value'), array_map(fn (Glycol $b) => $b->label(), Glycol::cases()));
+        $bases = array_combine(
+            array_column(Glycol::cases(), 'value'),
+            array_map(fn (Glycol $b) => $b->label(), Glycol::cases()),
+        );
 
         return [
             Field::choice('kind', 'It is', Liquid::choices(), Liquid::Concentrate->value),

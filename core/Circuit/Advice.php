@@ -18,7 +18,14 @@ final class Advice
         $stated = $circuit->facts->capacityMl;
         $sum = $circuit->capacityMl();
         if ($stated !== null && abs($sum - $stated) > self::CAPACITY_OFF * $stated) {
-            $advice[] = new InvalidField('facts.capacity_ml', sprintf('The passages add up to %.2f L, the manual says %.2f L. Scale the volumes to the manual, or find the passage that is off.', $sum / 1000, $stated / 1000));
+            $advice[] = new InvalidField(
+                'facts.capacity_ml',
+                sprintf(
+                    'The passages add up to %.2f L, the manual says %.2f L. Scale the volumes to the manual, or find the passage that is off.',
+                    $sum / 1000,
+                    $stated / 1000,
+                ),
+            );
         }
         if ($circuit->portsOf(PortKind::Drain) === []) {
             $advice[] = new InvalidField('ports', 'There is no drain point. Even a hose end counts as one.');
@@ -29,12 +36,18 @@ final class Advice
             if ($port->kind === PortKind::Bleed) {
                 foreach ($circuit->portsOf(PortKind::Drain) as $drain) {
                     if ($height <= $circuit->nodes[$drain->node]->zMm) {
-                        $advice[] = new InvalidField("ports.{$i}.node", "The bleed point “{$port->label}” lies no higher than the drain “{$drain->label}”. Check both heights.");
+                        $advice[] = new InvalidField(
+                            "ports.{$i}.node",
+                            "The bleed point “{$port->label}” lies no higher than the drain “{$drain->label}”. Check both heights.",
+                        );
                     }
                 }
             }
             if ($port->kind === PortKind::Fill && $height <= $lowest + 1.0) {
-                $advice[] = new InvalidField("ports.{$i}.node", "The fill port “{$port->label}” is the lowest point of the circuit. Check its height.");
+                $advice[] = new InvalidField(
+                    "ports.{$i}.node",
+                    "The fill port “{$port->label}” is the lowest point of the circuit. Check its height.",
+                );
             }
         }
 

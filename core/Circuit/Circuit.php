@@ -43,13 +43,19 @@ final readonly class Circuit
 
     public function fillPort(): Port
     {
-        return $this->portsOf(PortKind::Fill)[0] ?? throw new InvalidField('ports', 'The circuit has no fill port. Add the neck where coolant is poured in.');
+        return $this->portsOf(PortKind::Fill)[0] ?? throw new InvalidField(
+            'ports',
+            'The circuit has no fill port. Add the neck where coolant is poured in.',
+        );
     }
 
     /** @throws InvalidField when there is no such port */
     public function port(string $id, string $field = 'port'): Port
     {
-        return $this->ports[$id] ?? throw new InvalidField($field, "There is no port “{$id}” in this circuit. It has: ".implode(', ', array_keys($this->ports)).'.');
+        return $this->ports[$id] ?? throw new InvalidField(
+            $field,
+            "There is no port “{$id}” in this circuit. It has: ".implode(', ', array_keys($this->ports)).'.',
+        );
     }
 
     /** Height of a node above the floor with the front axle lifted: z′ = z + L·(1 + x/wheelbase). */

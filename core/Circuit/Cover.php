@@ -8,7 +8,11 @@ namespace Aqbel\Core\Circuit;
 final readonly class Cover
 {
     /** @param  bool  $neededToRun  back before the first start (fan, belts, intake); a floor guard may wait for the leak check */
-    public function __construct(public string $id, public string $label, public float $minutes, public bool $neededToRun)
-    {
+    public function __construct(
+        public string $id,
+        public string $label,
+        public float $minutes,
+        public bool $neededToRun,
+    ) {
     }
 }

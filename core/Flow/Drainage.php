@@ -85,7 +85,14 @@ final readonly class Drainage
 
         $stays = max(0.0, $circuit->capacityMl() - $drained);
 
-        return new self($drains, $drained, $stays, new Volumes($retained), self::slowRegions($mesh, $state, $airOpen), $mesh->runs($state));
+        return new self(
+            $drains,
+            $drained,
+            $stays,
+            new Volumes($retained),
+            self::slowRegions($mesh, $state, $airOpen),
+            $mesh->runs($state),
+        );
     }
 
     /**
@@ -166,13 +173,19 @@ final readonly class Drainage
             $joined = array_filter($regions, fn (array $r) => array_intersect($ends, $r['nodes']) !== []);
             $merged = ['passages' => [$passage], 'nodes' => $ends];
             foreach ($joined as $key => $region) {
-                $merged = ['passages' => [...$region['passages'], ...$merged['passages']], 'nodes' => [...$region['nodes'], ...$merged['nodes']]];
+                $merged = [
+                    'passages' => [...$region['passages'], ...$merged['passages']],
+                    'nodes' => [...$region['nodes'], ...$merged['nodes']],
+                ];
                 unset($regions[$key]);
             }
             $regions[] = $merged;
         }
 
-        return array_map(fn (array $region) => new SlowRegion($region['passages'], self::highestBleed($mesh, $region['nodes'])), array_values($regions));
+        return array_map(
+            fn (array $region) => new SlowRegion($region['passages'], self::highestBleed($mesh, $region['nodes'])),
+            array_values($regions),
+        );
     }
 
     /** @param  list<string>  $nodes */
@@ -180,7 +193,9 @@ final readonly class Drainage
     {
         $best = null;
         foreach ($mesh->circuit->portsOf(PortKind::Bleed) as $port) {
-            if (in_array($port->node, $nodes, true) && ($best === null || $mesh->height[$mesh->nodeCell[$port->node]] > $mesh->height[$mesh->nodeCell[$best->node]])) {
+            if (in_array($port->node, $nodes, true) && (
+                $best === null || $mesh->height[$mesh->nodeCell[$port->node]] > $mesh->height[$mesh->nodeCell[$best->node]]
+            )) {
                 $best = $port;
             }
         }

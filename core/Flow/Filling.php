@@ -77,13 +77,24 @@ final readonly class Filling
             }
         }
         [$openPockets, $headspace] = self::openAir($mesh, $pour->state);
-        $pockets = array_merge(array_map(fn (array $p) => self::pocket($mesh, $p['cells'], false), $settled), $openPockets);
+        $pockets = array_merge(
+            array_map(fn (array $p) => self::pocket($mesh, $p['cells'], false), $settled),
+            $openPockets,
+        );
         $pockets = array_values(array_filter($pockets, fn (Pocket $p) => $p->volumeMl() > 1.0e-6));
         usort($pockets, fn (Pocket $a, Pocket $b) => $b->volumeMl() <=> $a->volumeMl());
         $air = array_sum(array_map(fn (Pocket $p) => $p->volumeMl(), $pockets));
         $flows = array_values(array_filter($pour->flows, fn (PortRun $f) => $f->port !== $at));
 
-        return new self($circuit->capacityMl(), $circuit->capacityMl() - $air - $headspace, $air, $headspace, $flows, $pockets, $mesh->runs($state));
+        return new self(
+            $circuit->capacityMl(),
+            $circuit->capacityMl() - $air - $headspace,
+            $air,
+            $headspace,
+            $flows,
+            $pockets,
+            $mesh->runs($state),
+        );
     }
 
     /**
@@ -95,7 +106,9 @@ final readonly class Filling
     {
         $ran = array_map(fn (PortRun $f) => $f->port, $this->flows);
 
-        return array_values(array_filter($circuit->portsOf(PortKind::Bleed), fn (Port $p) => ! in_array($p->id, $ran, true)));
+        return array_values(
+            array_filter($circuit->portsOf(PortKind::Bleed), fn (Port $p) => ! in_array($p->id, $ran, true)),
+        );
     }
 
     /**

@@ -39,8 +39,12 @@ final readonly class Mesh
      * @param  list<string>  $openGates
      * @param  float  $coarseness  1 for the standard cells, 0.5 for cells half as large
      */
-    public function __construct(public Circuit $circuit, array $openGates, public float $noseLiftMm = 0.0, float $coarseness = 1.0)
-    {
+    public function __construct(
+        public Circuit $circuit,
+        array $openGates,
+        public float $noseLiftMm = 0.0,
+        float $coarseness = 1.0,
+    ) {
         $cut = self::cutPassages($circuit, $openGates);
         [$height, $volume, $passageOf, $nodeCell, $range, $neighbours] = [[], [], [], [], [], []];
         foreach ($circuit->nodes as $id => $node) {
@@ -51,8 +55,15 @@ final readonly class Mesh
             $neighbours[] = [];
         }
         foreach ($circuit->passages as $id => $passage) {
-            [$start, $rise] = [$height[$nodeCell[$passage->from]], $height[$nodeCell[$passage->to]] - $height[$nodeCell[$passage->from]]];
-            $count = max(1, (int) ceil(abs($rise) / (self::CELL_MM * $coarseness)), (int) ceil($passage->volumeMl / (self::CELL_ML * $coarseness)));
+            [$start, $rise] = [
+                $height[$nodeCell[$passage->from]],
+                $height[$nodeCell[$passage->to]] - $height[$nodeCell[$passage->from]],
+            ];
+            $count = max(
+                1,
+                (int) ceil(abs($rise) / (self::CELL_MM * $coarseness)),
+                (int) ceil($passage->volumeMl / (self::CELL_ML * $coarseness)),
+            );
             $first = count($height);
             $range[$id] = [$first, $first + $count - 1];
             for ($i = 0; $i < $count; $i++) {
@@ -134,7 +145,11 @@ final readonly class Mesh
             $from = $first;
             for ($cell = $first; $cell <= $last; $cell++) {
                 if ($cell === $last || $state[$cell + 1] !== $state[$cell]) {
-                    $runs[$passage][] = new Run(($from - $first) / $count, ($cell + 1 - $first) / $count, CellState::from($state[$cell]));
+                    $runs[$passage][] = new Run(
+                        ($from - $first) / $count,
+                        ($cell + 1 - $first) / $count,
+                        CellState::from($state[$cell]),
+                    );
                     $from = $cell + 1;
                 }
             }

@@ -32,8 +32,12 @@ final class Pour
     private array $trappedPassage = [];
 
     /** @param  array<int, string>  $openPorts port by node cell */
-    public function __construct(public readonly Mesh $mesh, public readonly int $source, private array $openPorts, public readonly float $surface)
-    {
+    public function __construct(
+        public readonly Mesh $mesh,
+        public readonly int $source,
+        private array $openPorts,
+        public readonly float $surface,
+    ) {
         $this->state = array_fill(0, $mesh->size(), Filling::OPEN_AIR);
         $this->dry = $mesh->range;
         $this->flood = new Flood($mesh->height, $mesh->neighbours, array_fill(0, $mesh->size(), true));
@@ -43,7 +47,9 @@ final class Pour
     {
         $this->trapWhatIsCutOff();
         $this->flood->reach($this->source);
-        while (($stopAfterMl === null || $this->poured < $stopAfterMl) && ($cell = $this->flood->next($this->surface)) !== null) {
+        while ((
+            $stopAfterMl === null || $this->poured < $stopAfterMl
+        ) && ($cell = $this->flood->next($this->surface)) !== null) {
             $this->wet($cell);
         }
     }
@@ -72,7 +78,9 @@ final class Pour
             }
             foreach ($this->mesh->neighbours[$cell] as $next) {
                 $through = $this->state[$next] === Filling::COOLANT
-                    || (! $wet && $this->state[$next] === Filling::OPEN_AIR && $this->mesh->height[$next] <= $this->mesh->height[$cell]);
+                    || (
+                        ! $wet && $this->state[$next] === Filling::OPEN_AIR && $this->mesh->height[$next] <= $this->mesh->height[$cell]
+                    );
                 if ($through && ! isset($seen[$next])) {
                     $seen[$next] = true;
                     $stack[] = $next;

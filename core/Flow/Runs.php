@@ -21,7 +21,11 @@ final readonly class Runs
     /** The circuit as it should stand in the end: what is trapped here is coolant there. */
     public function withoutTrappedAir(): self
     {
-        $coolant = fn (Run $run): Run => new Run($run->from, $run->to, $run->state === CellState::Trapped ? CellState::Coolant : $run->state);
+        $coolant = fn (Run $run): Run => new Run(
+            $run->from,
+            $run->to,
+            $run->state === CellState::Trapped ? CellState::Coolant : $run->state,
+        );
 
         return new self(array_map(fn (array $runs) => array_map($coolant, $runs), $this->byPassage));
     }
@@ -29,7 +33,10 @@ final readonly class Runs
     /** @return array<string, list<array{float, float, int}>> as it is stored */
     public function toArray(): array
     {
-        return array_map(fn (array $runs) => array_map(fn (Run $run) => [$run->from, $run->to, $run->state->value], $runs), $this->byPassage);
+        return array_map(
+            fn (array $runs) => array_map(fn (Run $run) => [$run->from, $run->to, $run->state->value], $runs),
+            $this->byPassage,
+        );
     }
 
     /**
@@ -44,7 +51,11 @@ final readonly class Runs
             foreach (is_array($runs) ? $runs : [] as $run) {
                 if (is_array($run) && count($run) === 3 && array_filter($run, is_numeric(...)) === $run) {
                     [$from, $to, $state] = array_values($run);
-                    $byPassage[(string) $passage][] = new Run((float) $from, (float) $to, CellState::tryFrom((int) $state) ?? CellState::Air);
+                    $byPassage[(string) $passage][] = new Run(
+                        (float) $from,
+                        (float) $to,
+                        CellState::tryFrom((int) $state) ?? CellState::Air,
+                    );
                 }
             }
         }

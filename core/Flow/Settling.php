@@ -16,8 +16,11 @@ final class Settling
     /** @var array<int, float> */
     private array $level = [];
 
-    public function __construct(private readonly Mesh $mesh, private readonly Pour $pour, private readonly float $barometerKpa)
-    {
+    public function __construct(
+        private readonly Mesh $mesh,
+        private readonly Pour $pour,
+        private readonly float $barometerKpa,
+    ) {
     }
 
     /** @return list<array{cells: array<int, float>, leaves: list<int>}> air per cell, and the cells it gave back */
@@ -47,7 +50,9 @@ final class Settling
             foreach ($cells as $cell => $_) {
                 $free[$cell] = false;
             }
-            $settled[] = ['cells' => $cells, 'leaves' => array_values(array_diff(array_keys($pocket), array_keys($cells)))];
+            $settled[] = [
+                'cells' => $cells, 'leaves' => array_values(array_diff(array_keys($pocket), array_keys($cells))),
+            ];
         }
 
         return $settled;
@@ -119,6 +124,11 @@ final class Settling
     /** @param  array<int, float>  $pocket */
     private function highestLevel(array $pocket): float
     {
-        return max([-INF, ...array_map(fn (int $cell) => $this->level[$cell] ?? $this->mesh->height[$cell], array_keys($pocket))]);
+        return max(
+            [
+                -INF,
+                ...array_map(fn (int $cell) => $this->level[$cell] ?? $this->mesh->height[$cell], array_keys($pocket)),
+            ],
+        );
     }
 }

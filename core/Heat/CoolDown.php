@@ -28,7 +28,10 @@ final readonly class CoolDown
     public static function predict(Temperature $ambient, array $readings, Temperature $safe): self
     {
         if ($safe->degC() <= $ambient->degC()) {
-            throw new InvalidField('safe_c', 'The safe temperature must lie above the air temperature, or the engine never gets there.');
+            throw new InvalidField(
+                'safe_c',
+                'The safe temperature must lie above the air temperature, or the engine never gets there.',
+            );
         }
         if ($readings === []) {
             throw new InvalidField('readings', 'Give at least one reading.');
@@ -49,16 +52,25 @@ final readonly class CoolDown
         $points = [];
         foreach ($readings as $i => $reading) {
             if ($i > 0 && $reading->minute <= $readings[$i - 1]->minute) {
-                throw new InvalidField("readings.{$i}.t_min", 'Readings must follow each other in time. Give this one a later time than the one before.');
+                throw new InvalidField(
+                    "readings.{$i}.t_min",
+                    'Readings must follow each other in time. Give this one a later time than the one before.',
+                );
             }
             if ($reading->temperature->degC() <= $ambient->degC()) {
-                throw new InvalidField("readings.{$i}.temp_c", 'A cooling engine stays warmer than the air. Check this reading and the air temperature.');
+                throw new InvalidField(
+                    "readings.{$i}.temp_c",
+                    'A cooling engine stays warmer than the air. Check this reading and the air temperature.',
+                );
             }
             $points[] = [$reading->minute, log($reading->temperature->degC() - $ambient->degC())];
         }
         $slope = LeastSquares::slope($points);
         if ($slope >= 0.0) {
-            throw new InvalidField('readings.'.(count($points) - 1).'.temp_c', 'The readings do not fall, so there is no cool-down to predict. Read again once the engine stands still.');
+            throw new InvalidField(
+                'readings.'.(count($points) - 1).'.temp_c',
+                'The readings do not fall, so there is no cool-down to predict. Read again once the engine stands still.',
+            );
         }
 
         return -1.0 / $slope;

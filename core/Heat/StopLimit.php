@@ -18,8 +18,11 @@ final readonly class StopLimit
     /** Which of the three decided. */
     public StopReason $because;
 
-    public function __construct(public Temperature $boiling, public ?Temperature $fanOn = null, ?Temperature $vehicleLimit = null)
-    {
+    public function __construct(
+        public Temperature $boiling,
+        public ?Temperature $fanOn = null,
+        ?Temperature $vehicleLimit = null,
+    ) {
         $candidates = [StopReason::Boiling->value => $boiling->degC() - self::BOILING_MARGIN];
         if ($fanOn !== null) {
             $candidates[StopReason::Fan->value] = $fanOn->degC() + self::ABOVE_FAN;

@@ -36,20 +36,48 @@ final readonly class Entry
      * @param  array<mixed>  $values
      * @param  array<string, string>  $typed
      */
-    public static function stored(int $seq, int $at, string $person, string $step, string $form, array $values, array $typed = []): self
-    {
-        $orders = is_array($values['orders'] ?? null) ? array_values(array_filter($values['orders'], is_array(...))) : [];
+    public static function stored(
+        int $seq,
+        int $at,
+        string $person,
+        string $step,
+        string $form,
+        array $values,
+        array $typed = [],
+    ): self {
+        $orders = is_array($values['orders'] ?? null)
+            ? array_values(array_filter($values['orders'], is_array(...)))
+            : [];
         $replacement = is_array($values['values'] ?? null) ? Values::fromArray($values['values']) : null;
         unset($values['orders'], $values['values']);
 
-        return new self($seq, $at, $person, $step, $form, Values::fromArray($values), $typed, array_map(Step::fromArray(...), $orders), $replacement);
+        return new self(
+            $seq,
+            $at,
+            $person,
+            $step,
+            $form,
+            Values::fromArray($values),
+            $typed,
+            array_map(Step::fromArray(...), $orders),
+            $replacement,
+        );
     }
 
     public function corrected(self $by): self
     {
         $correction = new Correction($by->person, $by->at, $by->text('reason'));
 
-        return new self($this->seq, $this->at, $this->person, $this->step, $this->form, $by->replacement ?? $this->values, $by->typed, correction: $correction);
+        return new self(
+            $this->seq,
+            $this->at,
+            $this->person,
+            $this->step,
+            $this->form,
+            $by->replacement ?? $this->values,
+            $by->typed,
+            correction: $correction,
+        );
     }
 
     public function number(string $name): ?float

@@ -63,7 +63,10 @@ final class JobState
         foreach ($this->entries as $entry) {
             if ($entry->form === self::FINISH || $entry->form === self::OVERRIDE) {
                 $closed[$entry->step] = $entry;
-                $steps = array_diff_key($steps, array_diff_key(array_flip($entry->values->list(self::NEEDLESS)), $closed));
+                $steps = array_diff_key(
+                    $steps,
+                    array_diff_key(array_flip($entry->values->list(self::NEEDLESS)), $closed),
+                );
                 $steps = self::insertAfter($steps, $entry->step, $entry->orders);
             } elseif ($entry->form !== self::ACKNOWLEDGE) {
                 $byStep[$entry->step][] = $entry;
@@ -197,7 +200,10 @@ final class JobState
         if ($closed->values->has(self::CAME_TO) || $closed->text(self::VERDICT_IN_WORDS) === '') {
             return $closed->text(self::CAME_TO) === ($this->verdictOf($step, $now)->code ?? '');
         }
-        $titles = array_map(fn (UnitSystem $units) => $this->verdictOf($step, $now, $units)?->title, UnitSystem::cases());
+        $titles = array_map(
+            fn (UnitSystem $units) => $this->verdictOf($step, $now, $units)?->title,
+            UnitSystem::cases(),
+        );
 
         return in_array($closed->text(self::VERDICT_IN_WORDS), $titles, true);
     }
@@ -282,8 +288,12 @@ final class JobState
         return $ports;
     }
 
-    public function at(Step $step, int $now, UnitSystem $units = UnitSystem::Metric, Inventory $stores = new Inventory): Situation
-    {
+    public function at(
+        Step $step,
+        int $now,
+        UnitSystem $units = UnitSystem::Metric,
+        Inventory $stores = new Inventory,
+    ): Situation {
         return new Situation($step, $this, $now, $units, $stores);
     }
 

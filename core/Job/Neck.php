@@ -25,6 +25,9 @@ enum Neck: string
     /** @return array<string, string> label by code */
     public static function choices(): array
     {
-        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $neck) => $neck->label(), self::cases()));
+        return array_combine(
+            array_column(self::cases(), 'value'),
+            array_map(fn (self $neck) => $neck->label(), self::cases()),
+        );
     }
 }

@@ -10,14 +10,23 @@ use Aqbel\Core\Values;
 final readonly class Step
 {
     /** @param  string  $kind  the code its kind is stored under */
-    public function __construct(public string $id, public string $kind, public Stage $stage, public Values $params = new Values)
-    {
+    public function __construct(
+        public string $id,
+        public string $kind,
+        public Stage $stage,
+        public Values $params = new Values,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['id' => $this->id, 'kind' => $this->kind, 'stage' => $this->stage->value, 'params' => $this->params->toArray()];
+        return [
+            'id' => $this->id,
+            'kind' => $this->kind,
+            'stage' => $this->stage->value,
+            'params' => $this->params->toArray(),
+        ];
     }
 
     /**
@@ -34,6 +43,11 @@ final readonly class Step
             $params['items'] = array_map(strval(...), array_keys($params['items']));
         }
 
-        return new self($text('id'), $text('kind'), Stage::tryFrom(is_int($data['stage'] ?? null) ? $data['stage'] : 0) ?? Stage::Plan, Values::fromArray($params));
+        return new self(
+            $text('id'),
+            $text('kind'),
+            Stage::tryFrom(is_int($data['stage'] ?? null) ? $data['stage'] : 0) ?? Stage::Plan,
+            Values::fromArray($params),
+        );
     }
 }

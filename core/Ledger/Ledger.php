@@ -42,7 +42,11 @@ final readonly class Ledger
             $old = max(0.0, $old + $oldMoved);
             $content += $line->ml;
             $squares += $line->plusMinusMl ** 2;
-            $steps[] = new LedgerStep($line, $content, $content > self::NEXT_TO_NOTHING_ML ? min(1.0, $glycol / $content) : null);
+            $steps[] = new LedgerStep(
+                $line,
+                $content,
+                $content > self::NEXT_TO_NOTHING_ML ? min(1.0, $glycol / $content) : null,
+            );
         }
         $this->contentMl = $content;
         $this->glycolMl = $glycol;

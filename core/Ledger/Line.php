@@ -11,7 +11,12 @@ final readonly class Line
      * @param  ?float  $fraction glycol share by volume; null for whatever the circuit holds at that moment
      * @param  bool  $old  coolant that was in the circuit before the work
      */
-    public function __construct(public string $label, public float $ml, public float $plusMinusMl, public ?float $fraction, public bool $old = false)
-    {
+    public function __construct(
+        public string $label,
+        public float $ml,
+        public float $plusMinusMl,
+        public ?float $fraction,
+        public bool $old = false,
+    ) {
     }
 }

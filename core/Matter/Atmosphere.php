@@ -32,7 +32,10 @@ final readonly class Atmosphere
     {
         $metres = $elevation->mm() / 1000.0;
         if (! ($metres >= -500.0 && $metres <= 5000.0)) {
-            throw new InvalidField('elevation_m', 'Enter the elevation above sea level in metres, between -500 and 5000.');
+            throw new InvalidField(
+                'elevation_m',
+                'Enter the elevation above sea level in metres, between -500 and 5000.',
+            );
         }
 
         return new self(Pressure::kilopascals(self::SEA_LEVEL_KPA * (1.0 - self::LAPSE * $metres) ** self::EXPONENT));
@@ -42,7 +45,10 @@ final readonly class Atmosphere
     public static function ofBarometer(Pressure $reading): self
     {
         if (! ($reading->kPa() >= 50.0 && $reading->kPa() <= 110.0)) {
-            throw new InvalidField('barometer_kpa', 'Enter the absolute barometer reading in kPa, between 50 and 110 (a weather report reduced to sea level will not do).');
+            throw new InvalidField(
+                'barometer_kpa',
+                'Enter the absolute barometer reading in kPa, between 50 and 110 (a weather report reduced to sea level will not do).',
+            );
         }
 
         return new self($reading);
@@ -51,7 +57,9 @@ final readonly class Atmosphere
     /** Where the standard atmosphere stands at this pressure: the equation of atElevation(), solved for h. */
     public function elevation(): Length
     {
-        return Length::metres((1.0 - ($this->pressure->kPa() / self::SEA_LEVEL_KPA) ** (1.0 / self::EXPONENT)) / self::LAPSE);
+        return Length::metres(
+            (1.0 - ($this->pressure->kPa() / self::SEA_LEVEL_KPA) ** (1.0 / self::EXPONENT)) / self::LAPSE,
+        );
     }
 
     /** A gauge vacuum of the same quality here as the one named at sea level. */

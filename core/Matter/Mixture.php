@@ -19,7 +19,10 @@ final readonly class Mixture
     public function __construct(public Glycol $base, public float $volumeFraction)
     {
         if (! ($volumeFraction >= 0.0 && $volumeFraction <= 1.0)) {
-            throw new InvalidField('volume_fraction', 'Enter the share of glycol by volume as a number from 0 to 1, for example 0.5 for 50 %.');
+            throw new InvalidField(
+                'volume_fraction',
+                'Enter the share of glycol by volume as a number from 0 to 1, for example 0.5 for 50 %.',
+            );
         }
     }
 
@@ -77,7 +80,10 @@ final readonly class Mixture
     {
         $share = $this->waterMoleFraction();
         if ($share < 0.01) {
-            throw new InvalidField('volume_fraction', 'Pure glycol is no coolant and its boiling is not computed. Enter at most 0.95.');
+            throw new InvalidField(
+                'volume_fraction',
+                'Pure glycol is no coolant and its boiling is not computed. Enter at most 0.95.',
+            );
         }
         $saturation = $absolute->kPa() / $share;
         if ($saturation < 0.7 || $saturation > 22000.0) {

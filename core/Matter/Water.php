@@ -50,7 +50,9 @@ final class Water
     public static function density(Temperature $temperature): float
     {
         $t = $temperature->degC();
-        $numerator = 999.83952 + $t * (16.945176 + $t * (-7.9870401e-3 + $t * (-46.170461e-6 + $t * (105.56302e-9 - $t * 280.54253e-12))));
+        $numerator = 999.83952 + $t * (
+            16.945176 + $t * (-7.9870401e-3 + $t * (-46.170461e-6 + $t * (105.56302e-9 - $t * 280.54253e-12)))
+        );
 
         return $numerator / (1.0 + 16.879850e-3 * $t);
     }

@@ -48,7 +48,9 @@ final readonly class Batch
             $total = ($mix->stockFraction * $this->ml - $this->glycolMl) / ($mix->stockFraction - $wanted);
         }
         $room = $total - $this->ml;
-        $stock = round(max(0.0, min($room, ($total * $wanted - $this->glycolMl) / $mix->stockFraction)) / $markMl) * $markMl;
+        $stock = round(
+            max(0.0, min($room, ($total * $wanted - $this->glycolMl) / $mix->stockFraction)) / $markMl,
+        ) * $markMl;
 
         return [$stock, max(0.0, round($room / $markMl) * $markMl - $stock)];
     }
@@ -59,6 +61,8 @@ final readonly class Batch
         $wanted = $mix->bucketFraction();
         $lacks = $totalMl * $wanted - $this->glycolMl;
 
-        return $this->ml > 0.0 && $lacks > ($totalMl - $this->ml) * $mix->stockFraction && $mix->stockFraction - $wanted > self::NEAR;
+        return $this->ml > 0.0
+            && $lacks > ($totalMl - $this->ml) * $mix->stockFraction
+            && $mix->stockFraction - $wanted > self::NEAR;
     }
 }

@@ -29,7 +29,13 @@ final readonly class Mix
     /** The same need, met from stock of another strength. */
     public function from(float $stockFraction): self
     {
-        return new self($this->capacity, $this->retained, $this->retainedFraction, $this->targetFraction, $stockFraction);
+        return new self(
+            $this->capacity,
+            $this->retained,
+            $this->retainedFraction,
+            $this->targetFraction,
+            $stockFraction,
+        );
     }
 
     public function stock(): Volume

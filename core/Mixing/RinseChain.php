@@ -24,7 +24,10 @@ final readonly class RinseChain
     public static function until(float $capacityMl, float $retainedMl, float $targetOldFraction): self
     {
         if ($retainedMl >= $capacityMl) {
-            throw new InvalidField('retained_ml', 'Less must stay inside than the circuit holds. Open another drain point.');
+            throw new InvalidField(
+                'retained_ml',
+                'Less must stay inside than the circuit holds. Open another drain point.',
+            );
         }
         $share = $retainedMl / $capacityMl;
 
@@ -42,7 +45,10 @@ final readonly class RinseChain
     public static function from(float $oldFraction, float $keeps, float $capacityMl, float $targetOldFraction): self
     {
         if ($keeps >= 1.0) {
-            throw new InvalidField('retained_ml', 'Less must stay inside than the circuit holds. Open another drain point.');
+            throw new InvalidField(
+                'retained_ml',
+                'Less must stay inside than the circuit holds. Open another drain point.',
+            );
         }
         $rinses = match (true) {
             $oldFraction <= $targetOldFraction => 0,

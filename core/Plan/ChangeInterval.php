@@ -15,7 +15,11 @@ final readonly class ChangeInterval
     public function used(?float $km, ?float $months, ?float $hours): ?IntervalUsed
     {
         $most = null;
-        foreach ([[ChangeBy::Distance, $km, $this->km], [ChangeBy::Time, $months, $this->months], [ChangeBy::Hours, $hours, $this->hours]] as [$by, $ran, $allowed]) {
+        foreach ([
+            [ChangeBy::Distance, $km, $this->km],
+            [ChangeBy::Time, $months, $this->months],
+            [ChangeBy::Hours, $hours, $this->hours],
+        ] as [$by, $ran, $allowed]) {
             if ($ran !== null && $allowed > 0.0 && $ran / $allowed > ($most->share ?? -1.0)) {
                 $most = new IntervalUsed($ran / $allowed, $by);
             }

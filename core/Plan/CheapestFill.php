@@ -70,8 +70,12 @@ final readonly class CheapestFill
 
     private static function minutes(PlannedPour $pour, Labour $labour): float
     {
-        $lift = $pour->noseLiftMm > 0.0 ? $labour->of(Labour::RAISE)->hands + self::LIFT_MINUTES_PER_M * $pour->noseLiftMm / 1000.0 : 0.0;
-        $head = $pour->headMm > 0.0 ? $labour->of(Labour::FUNNEL)->hands + self::HEAD_MINUTES_PER_M * $pour->headMm / 1000.0 : 0.0;
+        $lift = $pour->noseLiftMm > 0.0
+            ? $labour->of(Labour::RAISE)->hands + self::LIFT_MINUTES_PER_M * $pour->noseLiftMm / 1000.0
+            : 0.0;
+        $head = $pour->headMm > 0.0
+            ? $labour->of(Labour::FUNNEL)->hands + self::HEAD_MINUTES_PER_M * $pour->headMm / 1000.0
+            : 0.0;
 
         return self::POUR_MINUTES + $lift + $head + self::BLEED_MINUTES * count($pour->open);
     }

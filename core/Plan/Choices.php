@@ -109,7 +109,13 @@ final readonly class Choices
         $keeps = min(1.0, $retainedMl / $usableMl);
         $fraction = $this->presumedFraction($circuit) * $keeps ** $this->rinses($usableMl, $retainedMl);
 
-        return new Mix(Volume::millilitres($usableMl), Volume::millilitres($keeps * $usableMl), $fraction, $this->targetFraction, $this->stockFraction);
+        return new Mix(
+            Volume::millilitres($usableMl),
+            Volume::millilitres($keeps * $usableMl),
+            $fraction,
+            $this->targetFraction,
+            $this->stockFraction,
+        );
     }
 
     public function atmosphere(): Atmosphere

@@ -49,7 +49,13 @@ final readonly class DrainWorth
      */
     public static function of(Circuit $circuit, array $opened, bool $everything, float $noseLiftMm = 0.0): array
     {
-        $drained = fn (string ...$ports): Drainage => Drainage::of($circuit, array_values($ports), $circuit->usualGates(), $noseLiftMm, coarseness: self::COARSENESS);
+        $drained = fn (string ...$ports): Drainage => Drainage::of(
+            $circuit,
+            array_values($ports),
+            $circuit->usualGates(),
+            $noseLiftMm,
+            coarseness: self::COARSENESS,
+        );
         $left = $circuit->portIds(PortKind::Drain);
         $off = array_merge(...array_map(fn (string $p) => $circuit->passages[$p]->behind, $opened), ...[[]]);
         [$open, $ranked] = [[], []];
@@ -58,7 +64,12 @@ final readonly class DrainWorth
             [$best, $bestAfter] = [null, $before];
             foreach ($left as $id) {
                 $after = $drained(...$open, ...[$id]);
-                $try = self::opening($circuit, $circuit->ports[$id], $off, max(0.0, $after->drainedMl - $before->drainedMl));
+                $try = self::opening(
+                    $circuit,
+                    $circuit->ports[$id],
+                    $off,
+                    max(0.0, $after->drainedMl - $before->drainedMl),
+                );
                 if ($best === null || $try->perMinute() > $best->perMinute()) {
                     [$best, $bestAfter] = [$try, $after];
                 }
@@ -88,7 +99,14 @@ final readonly class DrainWorth
     public static function belowHeadspace(array $ranked, float $headspaceMl): array
     {
         $volumes = Drainage::belowHeadspace(array_map(fn (self $w) => $w->volumeMl, $ranked), $headspaceMl);
-        $with = fn (self $w, float $ml): self => new self($w->port, $w->verdict, $ml, $w->minutes, $w->covers, $w->keepsDry);
+        $with = fn (self $w, float $ml): self => new self(
+            $w->port,
+            $w->verdict,
+            $ml,
+            $w->minutes,
+            $w->covers,
+            $w->keepsDry,
+        );
 
         return array_map($with, $ranked, $volumes);
     }

@@ -11,8 +11,12 @@ final readonly class Groundwork
 {
     public Simulations $fills;
 
-    public function __construct(public Circuit $circuit, public Choices $choices, public Prediction $predicted, ?Simulations $fills = null)
-    {
+    public function __construct(
+        public Circuit $circuit,
+        public Choices $choices,
+        public Prediction $predicted,
+        ?Simulations $fills = null,
+    ) {
         $this->fills = $fills ?? new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
     }
 

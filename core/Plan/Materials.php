@@ -34,8 +34,13 @@ final readonly class Materials
     {
         $items = [];
         $facts = $this->circuit->facts;
-        $stock = $this->choices->stockFraction < 1.0 ? 'premix '.round($this->choices->stockFraction * 100).' %' : 'concentrate';
-        $withSpare = fn (float $ml): string => $units->format(ceil($ml * Shopping::SPARE / 100.0) * 100.0, Dimension::Volume);
+        $stock = $this->choices->stockFraction < 1.0
+            ? 'premix '.round($this->choices->stockFraction * 100).' %'
+            : 'concentrate';
+        $withSpare = fn (float $ml): string => $units->format(
+            ceil($ml * Shopping::SPARE / 100.0) * 100.0,
+            Dimension::Volume,
+        );
         if ($predicted->stockMl > 1.0) {
             $spare = round(100.0 * (Shopping::SPARE - 1.0));
             $items['concentrate'] = "{$facts->base->label()} {$stock}, {$facts->inhibitor}: {$withSpare($predicted->stockMl)} with {$spare} % spare";
@@ -46,7 +51,9 @@ final readonly class Materials
         if ($items === []) {
             $items['topping'] = 'A litre of mixed coolant for topping up, the family the manual names';
         }
-        $items['vessels'] = $this->choices->drains === [] ? 'Measuring jug, rags' : 'Graduated pans for the drain, jug and bucket, kept apart';
+        $items['vessels'] = $this->choices->drains === []
+            ? 'Measuring jug, rags'
+            : 'Graduated pans for the drain, jug and bucket, kept apart';
         foreach ($this->parts() as $code => $part) {
             $items["part_{$code}"] = $part;
         }
@@ -65,7 +72,11 @@ final readonly class Materials
     public function parts(): array
     {
         $parts = [];
-        $opened = fn (Port $port): bool => in_array($port->id, $port->kind === PortKind::Bleed ? $this->choices->bleedsOf($this->circuit) : $this->choices->drains, true);
+        $opened = fn (Port $port): bool => in_array(
+            $port->id,
+            $port->kind === PortKind::Bleed ? $this->choices->bleedsOf($this->circuit) : $this->choices->drains,
+            true,
+        );
         foreach ($this->circuit->ports as $port) {
             if ($port->washer !== '' && $opened($port)) {
                 $parts["washer_{$port->id}"] = "{$port->label}: {$port->washer}";
@@ -84,7 +95,10 @@ final readonly class Materials
     public function covers(): array
     {
         $off = [];
-        $ports = array_map(fn (string $id) => $this->circuit->ports[$id], [...$this->choices->drains, ...$this->bleeds]);
+        $ports = array_map(
+            fn (string $id) => $this->circuit->ports[$id],
+            [...$this->choices->drains, ...$this->bleeds],
+        );
         foreach ([...$this->openedPassages(), ...$ports] as $one) {
             foreach ($one->behind as $cover) {
                 $off[$cover] = $this->circuit->covers[$cover];
@@ -109,7 +123,9 @@ final readonly class Materials
         }
         foreach ($this->circuit->gates as $gate) {
             if ($gate->kind === GateKind::Thermostat && in_array($gate->passage, $this->choices->opened, true)) {
-                $items['thermostat'] = 'Thermostat: spring toward the engine, '.($gate->weeps ? 'jiggle pin at the top, ' : '').'new gasket';
+                $items['thermostat'] = 'Thermostat: spring toward the engine, '.(
+                    $gate->weeps ? 'jiggle pin at the top, ' : ''
+                ).'new gasket';
             }
         }
         foreach ($this->choices->drains as $id) {
@@ -129,7 +145,9 @@ final readonly class Materials
     {
         $back = array_map(fn (Cover $c) => $c->id, $this->backBeforeFill());
 
-        return self::ids(array_filter($this->covers(), fn (Cover $c) => $c->neededToRun && ! in_array($c->id, $back, true)));
+        return self::ids(
+            array_filter($this->covers(), fn (Cover $c) => $c->neededToRun && ! in_array($c->id, $back, true)),
+        );
     }
 
     /** @return list<string> covers that may wait until the leak check has been passed */
@@ -141,9 +159,14 @@ final readonly class Materials
     /** @return list<Cover> needed to run, and not in the way of a bleed point */
     private function backBeforeFill(): array
     {
-        $waiting = array_merge(...array_map(fn (string $bleed) => $this->circuit->ports[$bleed]->behind, $this->bleeds), ...[[]]);
+        $waiting = array_merge(
+            ...array_map(fn (string $bleed) => $this->circuit->ports[$bleed]->behind, $this->bleeds),
+            ...[[]]
+        );
 
-        return array_values(array_filter($this->covers(), fn (Cover $c) => $c->neededToRun && ! in_array($c->id, $waiting, true)));
+        return array_values(
+            array_filter($this->covers(), fn (Cover $c) => $c->neededToRun && ! in_array($c->id, $waiting, true)),
+        );
     }
 
     /**

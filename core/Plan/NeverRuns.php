@@ -12,8 +12,12 @@ final readonly class NeverRuns
     /** A nose is not raised further than this in a workshop. */
     private const MOST_LIFT_MM = 600.0;
 
-    private function __construct(public string $port, public float $missingMm, public ?float $funnelMm, public ?float $noseLiftMm)
-    {
+    private function __construct(
+        public string $port,
+        public float $missingMm,
+        public ?float $funnelMm,
+        public ?float $noseLiftMm,
+    ) {
     }
 
     /** @return list<self> */
@@ -21,12 +25,21 @@ final readonly class NeverRuns
     {
         $neck = $circuit->nodes[$circuit->fillPort()->node];
         $never = [];
-        foreach (SilentPorts::of($circuit, PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit)), $fills) as $silent) {
+        foreach (SilentPorts::of(
+            $circuit,
+            PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit)),
+            $fills,
+        ) as $silent) {
             $node = $circuit->nodes[$circuit->ports[$silent->port]->node];
             $missing = $silent->missingMm;
             $lift = $neck->xMm > $node->xMm ? $missing * $circuit->wheelbaseMm / ($neck->xMm - $node->xMm) : null;
             $low = $missing > 0.0;
-            $never[] = new self($silent->port, $missing, $low ? $missing : null, $low && $lift !== null && $lift <= self::MOST_LIFT_MM ? $lift : null);
+            $never[] = new self(
+                $silent->port,
+                $missing,
+                $low ? $missing : null,
+                $low && $lift !== null && $lift <= self::MOST_LIFT_MM ? $lift : null,
+            );
         }
 
         return $never;

@@ -15,7 +15,8 @@ final class NextChange
     {
         $usage = $choices->usage;
 
-        return $choices->rules->changeInterval($usage->first)->used($usage->sinceKm, $usage->sinceMonths, $usage->sinceHours);
+        return $choices->rules->changeInterval($usage->first)
+            ->used($usage->sinceKm, $usage->sinceMonths, $usage->sinceHours);
     }
 
     /** In words, for the sheet: what the new fill is good for. */

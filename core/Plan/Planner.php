@@ -59,7 +59,12 @@ final readonly class Planner
     {
         $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
 
-        return new Groundwork($circuit, $choices, Predictor::predict($circuit, $choices, $this->schools->of($choices->school), $fills), $fills);
+        return new Groundwork(
+            $circuit,
+            $choices,
+            Predictor::predict($circuit, $choices, $this->schools->of($choices->school), $fills),
+            $fills,
+        );
     }
 
     /** The same job by one school. */
@@ -93,7 +98,13 @@ final readonly class Planner
             $when($drained, 'look', 'look', Stage::Drain),
             $when($drained && $choices->content->needsJarTest(), 'jar_test', 'jar_test', Stage::Drain),
             $when($drained, 'rinse', 'rinse', Stage::Rinse, new Values(['rinses' => $on->predicted->rinses])),
-            $when($choices->cureMinutes > 0.0, 'cure', 'cure', Stage::CloseUp, new Values(['minutes' => $choices->cureMinutes])),
+            $when(
+                $choices->cureMinutes > 0.0,
+                'cure',
+                'cure',
+                Stage::CloseUp,
+                new Values(['minutes' => $choices->cureMinutes]),
+            ),
             new Step('close_up', 'close_up', Stage::CloseUp),
             new Step('mix', 'mix', Stage::Mix),
             ...$school->steps($on, $fill),
@@ -145,10 +156,17 @@ final readonly class Planner
     {
         $steps = [];
         foreach ($predicted->drains as $i => $drain) {
-            $empties = array_filter($drain->letsOut->byPart($circuit), fn (PartVolume $v) => $v->ml > self::WORTH_NAMING_ML);
+            $empties = array_filter(
+                $drain->letsOut->byPart($circuit),
+                fn (PartVolume $v) => $v->ml > self::WORTH_NAMING_ML,
+            );
             $steps[] = new Step("drain:{$drain->port}", 'drain', Stage::Drain, new Values([
                 'port' => $drain->port, 'predicted_ml' => $drain->volumeMl, 'first' => $i === 0,
-                'empties' => array_slice(array_values(array_map(fn (PartVolume $v) => $v->part->id, $empties)), 0, self::NAMED_PARTS),
+                'empties' => array_slice(
+                    array_values(array_map(fn (PartVolume $v) => $v->part->id, $empties)),
+                    0,
+                    self::NAMED_PARTS,
+                ),
             ]));
         }
 

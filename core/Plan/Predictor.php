@@ -29,8 +29,16 @@ final readonly class Predictor
     private function all(Simulations $fills): Prediction
     {
         $circuit = $this->circuit;
-        $drainage = Drainage::of($circuit, $this->choices->drains, $circuit->usualGates(), $this->choices->noseLiftMm, $circuit->portIds(PortKind::Bleed));
-        $cold = $fills->of(PlannedPour::atTheNeck($circuit, $this->choices->bleedsOf($circuit), $circuit->facts->coldHeadMm));
+        $drainage = Drainage::of(
+            $circuit,
+            $this->choices->drains,
+            $circuit->usualGates(),
+            $this->choices->noseLiftMm,
+            $circuit->portIds(PortKind::Bleed),
+        );
+        $cold = $fills->of(
+            PlannedPour::atTheNeck($circuit, $this->choices->bleedsOf($circuit), $circuit->facts->coldHeadMm),
+        );
         $usable = $circuit->capacityMl() - $cold->headspaceMl;
         $mix = $this->choices->mix($circuit, $usable, $drainage->retainedMl);
 
@@ -65,7 +73,9 @@ final readonly class Predictor
         $before = Volumes::full($this->circuit);
         foreach ($all->drains as $i => $drained) {
             $last = $i === count($all->drains) - 1;
-            $after = $last ? $all->retained : $this->drainedBy(array_slice($this->choices->drains, 0, $i + 1))->retained;
+            $after = $last
+                ? $all->retained
+                : $this->drainedBy(array_slice($this->choices->drains, 0, $i + 1))->retained;
             $drains[] = new PredictedDrain($drained->port, $volumes[$i], $before->less($after)->above(self::DROPS_ML));
             $before = $after;
         }
@@ -80,14 +90,22 @@ final readonly class Predictor
      */
     private function further(Drainage $planned): array
     {
-        $off = array_map(fn (Cover $c) => $c->id, (new Materials($this->circuit, $this->choices, $this->school))->covers());
+        $off = array_map(
+            fn (Cover $c) => $c->id,
+            (new Materials($this->circuit, $this->choices, $this->school))->covers(),
+        );
         $further = [];
         foreach ($this->circuit->portsOf(PortKind::Drain) as $port) {
             if (! in_array($port->id, $this->choices->drains, true)) {
                 $after = $this->drainedBy([...$this->choices->drains, $port->id]);
                 $covers = array_values(array_diff($port->behind, $off));
-                $minutes = $port->minutes + array_sum(array_map(fn (string $c) => $this->circuit->covers[$c]->minutes, $covers));
-                $further[] = new FurtherDrain($port->id, max(0.0, $planned->retainedMl - $after->retainedMl), $minutes, $covers,
+                $minutes = $port->minutes + array_sum(
+                    array_map(fn (string $c) => $this->circuit->covers[$c]->minutes, $covers),
+                );
+                $further[] = new FurtherDrain($port->id, max(
+                    0.0,
+                    $planned->retainedMl - $after->retainedMl,
+                ), $minutes, $covers,
                     $planned->retained->less($after->retained)->above(self::DROPS_ML));
             }
         }

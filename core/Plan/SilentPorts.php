@@ -16,7 +16,10 @@ final class SilentPorts
         $silent = [];
         foreach ($fills->of($pour)->silent($circuit) as $port) {
             if (in_array($port->id, $pour->open, true)) {
-                $silent[] = new SilentPort($port->id, max(0.0, $circuit->heightMm($port->node, $pour->noseLiftMm) - $surface));
+                $silent[] = new SilentPort(
+                    $port->id,
+                    max(0.0, $circuit->heightMm($port->node, $pour->noseLiftMm) - $surface),
+                );
             }
         }
 

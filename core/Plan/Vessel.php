@@ -8,8 +8,12 @@ namespace Aqbel\Core\Plan;
 final readonly class Vessel
 {
     /** @param  float  $graduationMl  from mark to mark, mL */
-    public function __construct(public string $id, public string $name, public float $graduationMl, public VesselUse $use)
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public float $graduationMl,
+        public VesselUse $use,
+    ) {
     }
 
     /** Half a graduation, mL. */

@@ -50,7 +50,9 @@ final readonly class Vessels
      */
     public function forBatch(float $batchMl): Vessel
     {
-        $fit = array_values(array_filter($this->all, fn (Vessel $v) => $v->graduationMl >= self::FINEST_MIXING_MARK_ML));
+        $fit = array_values(
+            array_filter($this->all, fn (Vessel $v) => $v->graduationMl >= self::FINEST_MIXING_MARK_ML),
+        );
         $rank = fn (Vessel $v): array => [$v->use === VesselUse::Mix, $v->graduationMl];
         usort($fit, fn (Vessel $a, Vessel $b) => $rank($b) <=> $rank($a));
         foreach ($fit as $vessel) {
@@ -65,7 +67,10 @@ final readonly class Vessels
     /** @return array<string, string> name by id */
     public function choices(): array
     {
-        return array_combine(array_map(fn (Vessel $v) => $v->id, $this->all), array_map(fn (Vessel $v) => $v->name, $this->all));
+        return array_combine(
+            array_map(fn (Vessel $v) => $v->id, $this->all),
+            array_map(fn (Vessel $v) => $v->name, $this->all),
+        );
     }
 
     /** @return non-empty-list<Vessel> finest first */

@@ -19,10 +19,14 @@ enum Dimension: string
     public function units(): array
     {
         return match ($this) {
-            self::Pressure => [Unit::Kilopascal, Unit::InchOfMercury, Unit::Psi, Unit::Bar, Unit::Millibar, Unit::MillimetreOfMercury],
+            self::Pressure => [
+                Unit::Kilopascal, Unit::InchOfMercury, Unit::Psi, Unit::Bar, Unit::Millibar, Unit::MillimetreOfMercury,
+            ],
             self::Volume => [Unit::Millilitre, Unit::Litre, Unit::Quart, Unit::Gallon, Unit::FluidOunce],
             self::Temperature => [Unit::Celsius, Unit::Fahrenheit],
-            self::Length => [Unit::Millimetre, Unit::Centimetre, Unit::Metre, Unit::Kilometre, Unit::Inch, Unit::Foot, Unit::Mile],
+            self::Length => [
+                Unit::Millimetre, Unit::Centimetre, Unit::Metre, Unit::Kilometre, Unit::Inch, Unit::Foot, Unit::Mile,
+            ],
             self::Torque => [Unit::NewtonMetre, Unit::FootPound],
             self::Time => [Unit::Second, Unit::Minute, Unit::Hour],
             self::Fraction => [Unit::Share, Unit::Percent],

@@ -28,10 +28,15 @@ final readonly class Typed
             throw new \InvalidArgumentException("The unit “{$part[3]}” is not known here. Use one of: {$choices}.");
         }
         if ($unit->dimension() !== $assumed->dimension()) {
-            throw new \InvalidArgumentException("{$unit->value} measures {$unit->dimension()->value}; this field takes {$assumed->dimension()->value}. Use one of: {$choices}.");
+            throw new \InvalidArgumentException(
+                "{$unit->value} measures {$unit->dimension()->value}; this field takes {$assumed->dimension()->value}. Use one of: {$choices}.",
+            );
         }
         $number = (float) str_replace(',', '.', $part[2]);
 
-        return new self($unit->toBase($part[1] === '' || $part[1] === '+' ? $number : -$number), ($part[3] ?? '') === '' ? trim("{$text} {$assumed->value}") : $text);
+        return new self(
+            $unit->toBase($part[1] === '' || $part[1] === '+' ? $number : -$number),
+            ($part[3] ?? '') === '' ? trim("{$text} {$assumed->value}") : $text,
+        );
     }
 }

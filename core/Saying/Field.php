@@ -32,39 +32,137 @@ final readonly class Field
     ) {
     }
 
-    public static function volume(string $name, string $label, float $mostMl = 200_000.0, bool $required = true, string $help = ''): self
-    {
-        return new self($name, $label, FieldType::Quantity, $required, Dimension::Volume, null, 0.0, $mostMl, help: $help);
+    public static function volume(
+        string $name,
+        string $label,
+        float $mostMl = 200_000.0,
+        bool $required = true,
+        string $help = '',
+    ): self {
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            $required,
+            Dimension::Volume,
+            null,
+            0.0,
+            $mostMl,
+            help: $help,
+        );
     }
 
-    public static function temperature(string $name, string $label, bool $required = true, float $leastC = -40.0, float $mostC = 180.0, string $help = ''): self
-    {
-        return new self($name, $label, FieldType::Quantity, $required, Dimension::Temperature, null, $leastC, $mostC, help: $help);
+    public static function temperature(
+        string $name,
+        string $label,
+        bool $required = true,
+        float $leastC = -40.0,
+        float $mostC = 180.0,
+        string $help = '',
+    ): self {
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            $required,
+            Dimension::Temperature,
+            null,
+            $leastC,
+            $mostC,
+            help: $help,
+        );
     }
 
     public static function vacuum(string $name, string $label, float $mostKpa = 101.0, string $help = ''): self
     {
-        return new self($name, $label, FieldType::Quantity, true, Dimension::Pressure, Unit::InchOfMercury, 0.0, $mostKpa, help: $help);
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            true,
+            Dimension::Pressure,
+            Unit::InchOfMercury,
+            0.0,
+            $mostKpa,
+            help: $help,
+        );
     }
 
-    public static function pressure(string $name, string $label, float $mostKpa, bool $required = true, string $help = ''): self
-    {
-        return new self($name, $label, FieldType::Quantity, $required, Dimension::Pressure, null, 0.0, $mostKpa, help: $help);
+    public static function pressure(
+        string $name,
+        string $label,
+        float $mostKpa,
+        bool $required = true,
+        string $help = '',
+    ): self {
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            $required,
+            Dimension::Pressure,
+            null,
+            0.0,
+            $mostKpa,
+            help: $help,
+        );
     }
 
     public static function torque(string $name, string $label, ?float $defaultNm = null): self
     {
-        return new self($name, $label, FieldType::Quantity, true, Dimension::Torque, null, 0.1, 500.0, default: $defaultNm === null ? null : (string) $defaultNm);
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            true,
+            Dimension::Torque,
+            null,
+            0.1,
+            500.0,
+            default: $defaultNm === null ? null : (string) $defaultNm,
+        );
     }
 
-    public static function length(string $name, string $label, float $leastMm, float $mostMm, bool $required = true, string $help = ''): self
-    {
-        return new self($name, $label, FieldType::Quantity, $required, Dimension::Length, null, $leastMm, $mostMm, help: $help);
+    public static function length(
+        string $name,
+        string $label,
+        float $leastMm,
+        float $mostMm,
+        bool $required = true,
+        string $help = '',
+    ): self {
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            $required,
+            Dimension::Length,
+            null,
+            $leastMm,
+            $mostMm,
+            help: $help,
+        );
     }
 
-    public static function duration(string $name, string $label, Unit $unit, float $mostSeconds, bool $required = true, string $help = ''): self
-    {
-        return new self($name, $label, FieldType::Quantity, $required, Dimension::Time, $unit, 0.0, $mostSeconds, help: $help);
+    public static function duration(
+        string $name,
+        string $label,
+        Unit $unit,
+        float $mostSeconds,
+        bool $required = true,
+        string $help = '',
+    ): self {
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            $required,
+            Dimension::Time,
+            $unit,
+            0.0,
+            $mostSeconds,
+            help: $help,
+        );
     }
 
     public static function fraction(string $name, string $label, float $least = 0.0, float $most = 1.0): self
@@ -79,8 +177,13 @@ final readonly class Field
     }
 
     /** @param  array<int|string, string>  $choices */
-    public static function choice(string $name, string $label, array $choices, ?string $default = null, string $help = ''): self
-    {
+    public static function choice(
+        string $name,
+        string $label,
+        array $choices,
+        ?string $default = null,
+        string $help = '',
+    ): self {
         return new self($name, $label, FieldType::Choice, choices: $choices, default: $default, help: $help);
     }
 
@@ -120,7 +223,19 @@ final readonly class Field
 
     private function but(bool $required, ?Unit $unit, ?string $default): self
     {
-        return new self($this->name, $this->label, $this->type, $required, $this->dimension, $unit, $this->least, $this->most, $this->choices, $default, $this->help);
+        return new self(
+            $this->name,
+            $this->label,
+            $this->type,
+            $required,
+            $this->dimension,
+            $unit,
+            $this->least,
+            $this->most,
+            $this->choices,
+            $default,
+            $this->help,
+        );
     }
 
     /** The unit meant when only a number is typed. */
@@ -147,7 +262,9 @@ final readonly class Field
         return match (true) {
             ! is_scalar($value) || $value === false => null,
             $this->type === FieldType::Check => $this->label,
-            $this->type === FieldType::Choice => $this->label.' '.self::lowerFirst($this->choices[(string) $value] ?? (string) $value),
+            $this->type === FieldType::Choice => $this->label.' '.self::lowerFirst(
+                $this->choices[(string) $value] ?? (string) $value,
+            ),
             $this->type === FieldType::Text => "{$this->label}: {$value}",
             default => "{$this->label} {$typed}",
         };
@@ -163,7 +280,9 @@ final readonly class Field
         if ($this->type === FieldType::Check) {
             $ticked = in_array($raw, ['1', 1, true, 'on'], true);
 
-            return $ticked || ! $this->required ? [$ticked, null] : throw $this->invalid("Tick “{$this->label}” once it is true.");
+            return $ticked || ! $this->required
+                ? [$ticked, null]
+                : throw $this->invalid("Tick “{$this->label}” once it is true.");
         }
         if ($raw === null && $this->type === FieldType::Choice && ! $this->required) {
             return [$this->default, null];
@@ -176,12 +295,18 @@ final readonly class Field
             throw $this->invalid('This text cannot be read. Type it again.');
         }
         if ($text === '') {
-            return $this->required ? throw $this->invalid($this->type === FieldType::Choice ? 'Choose one.' : 'Enter a value.') : [null, null];
+            return $this->required
+                ? throw $this->invalid($this->type === FieldType::Choice ? 'Choose one.' : 'Enter a value.')
+                : [null, null];
         }
 
         return match ($this->type) {
-            FieldType::Choice => isset($this->choices[$text]) ? [$text, null] : throw $this->invalid('Choose one of the values shown.'),
-            FieldType::Text => mb_strlen($text) <= (int) $this->most ? [$text, null] : throw $this->invalid('Keep it to '.(int) $this->most.' characters.'),
+            FieldType::Choice => isset($this->choices[$text])
+                ? [$text, null]
+                : throw $this->invalid('Choose one of the values shown.'),
+            FieldType::Text => mb_strlen($text) <= (int) $this->most
+                ? [$text, null]
+                : throw $this->invalid('Keep it to '.(int) $this->most.' characters.'),
             default => $this->readQuantity($text, $units),
         };
     }
@@ -196,7 +321,9 @@ final readonly class Field
             throw $this->invalid($problem->getMessage());
         }
         if ($typed->base < $this->least - 1.0e-9 || $typed->base > $this->most + 1.0e-9) {
-            throw $this->invalid("{$typed->text} cannot be right here. Enter between {$units->format($this->least, $unit)} and {$units->format($this->most, $unit)}.");
+            throw $this->invalid(
+                "{$typed->text} cannot be right here. Enter between {$units->format($this->least, $unit)} and {$units->format($this->most, $unit)}.",
+            );
         }
 
         return [$typed->base, $typed->text];

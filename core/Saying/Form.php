@@ -57,7 +57,10 @@ final readonly class Form
     /** An entry in words, for screen, record and export alike. Quantities stay as they were typed. */
     public function say(Filled $filled): string
     {
-        $say = fn (Field $field) => $field->say($filled->values->raw($field->name), $filled->typed[$field->name] ?? null);
+        $say = fn (Field $field) => $field->say(
+            $filled->values->raw($field->name),
+            $filled->typed[$field->name] ?? null,
+        );
         $parts = array_filter(array_map($say, $this->fields));
 
         return $parts === [] ? $this->button : implode(' · ', $parts);

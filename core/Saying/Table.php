@@ -12,7 +12,12 @@ final readonly class Table
      * @param  list<list<string>>  $rows  the first cell names the row
      * @param  ?int  $marked  the row that is recommended or stands out
      */
-    public function __construct(public string $caption, public array $head, public array $rows, public ?int $marked = null, public string $note = '')
-    {
+    public function __construct(
+        public string $caption,
+        public array $head,
+        public array $rows,
+        public ?int $marked = null,
+        public string $note = '',
+    ) {
     }
 }

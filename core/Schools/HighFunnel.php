@@ -34,7 +34,9 @@ final class HighFunnel extends Poured
 
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
-        return $choices->has(Tool::Funnel) ? null : new Misfit('no_funnel', 'needs a high funnel', 'A high funnel with its adapter has to be at hand.');
+        return $choices->has(Tool::Funnel)
+            ? null
+            : new Misfit('no_funnel', 'needs a high funnel', 'A high funnel with its adapter has to be at hand.');
     }
 
     public function pours(Circuit $circuit, Choices $choices): array

@@ -40,7 +40,13 @@ final class LooseCap extends Poured
     {
         $fill = parent::predict($on);
 
-        return new PredictedFill($fill->airMl * Purging::leftByCycle(), $fill->coolantMl, $fill->runs, $fill->pockets, estimate: true);
+        return new PredictedFill(
+            $fill->airMl * Purging::leftByCycle(),
+            $fill->coolantMl,
+            $fill->runs,
+            $fill->pockets,
+            estimate: true,
+        );
     }
 
     public function besides(Choices $choices): Minutes

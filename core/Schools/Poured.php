@@ -49,7 +49,14 @@ abstract class Poured implements School
         $pour = $pours[count($pours) - 1];
         $fill = $on->fills->of($pour);
 
-        return new PredictedFill($fill->airMl, $on->coolantMl(), $fill->runs, $fill->pockets, $fill->flows, SilentPorts::of($on->circuit, $pour, $on->fills));
+        return new PredictedFill(
+            $fill->airMl,
+            $on->coolantMl(),
+            $fill->runs,
+            $fill->pockets,
+            $fill->flows,
+            SilentPorts::of($on->circuit, $pour, $on->fills),
+        );
     }
 
     /** Bleed points in the order in which they run, those that stay silent last; then up to the mark, and pressed. */
@@ -65,7 +72,9 @@ abstract class Poured implements School
             $bleeds[] = new Step("bleed:{$silent->port}", 'bleed', Stage::Fill, new Values($about));
         }
         $ports = array_map(fn (Step $s) => $s->params->text('port'), $bleeds);
-        $pressed = $on->choices->has(Tool::PressureTester) ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)] : [];
+        $pressed = $on->choices->has(Tool::PressureTester)
+            ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)]
+            : [];
 
         return [
             new Step('open_bleeds', 'open_bleeds', Stage::Fill, new Values(['ports' => $ports])),
@@ -104,9 +113,14 @@ abstract class Poured implements School
 
     public function outlook(Plan $plan, Circuit $circuit, UnitSystem $units): string
     {
-        $say = fn (Pocket $pocket): string => implode(', ', $pocket->air->labels($circuit)).' '.$units->format($pocket->volumeMl(), Dimension::Volume);
+        $say = fn (Pocket $pocket): string => implode(
+            ', ',
+            $pocket->air->labels($circuit),
+        ).' '.$units->format($pocket->volumeMl(), Dimension::Volume);
 
-        return $plan->fill->pockets === [] ? 'No air stays.' : 'As chosen, air stays at: '.implode('; ', array_map($say, $plan->fill->pockets)).'.';
+        return $plan->fill->pockets === []
+            ? 'No air stays.'
+            : 'As chosen, air stays at: '.implode('; ', array_map($say, $plan->fill->pockets)).'.';
     }
 
     public function picture(JobState $job): ?Runs

@@ -43,16 +43,34 @@ final class PressureVent extends Poured
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
         return match (true) {
-            ! $choices->has(Tool::PressureTester) => new Misfit('no_tester', 'needs the pressure tester', 'The pressure tester has to be at hand.'),
-            $choices->bleedsOf($circuit) === [] => new Misfit('no_bleed', 'needs a bleed point', 'There is no bleed point to crack.'),
-            self::kPa($circuit) <= 0.0 => new Misfit('no_cap', 'needs a known cap rating', 'The cap’s rating is not known, and nothing is pumped above it.'),
+            ! $choices->has(Tool::PressureTester) => new Misfit(
+                'no_tester',
+                'needs the pressure tester',
+                'The pressure tester has to be at hand.',
+            ),
+            $choices->bleedsOf($circuit) === [] => new Misfit(
+                'no_bleed',
+                'needs a bleed point',
+                'There is no bleed point to crack.',
+            ),
+            self::kPa($circuit) <= 0.0 => new Misfit(
+                'no_cap',
+                'needs a known cap rating',
+                'The cap’s rating is not known, and nothing is pumped above it.',
+            ),
             default => null,
         };
     }
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), min(self::MOST_HEAD_MM, Column::mm(self::kPa($circuit))))];
+        return [
+            PlannedPour::atTheNeck(
+                $circuit,
+                $choices->bleedsOf($circuit),
+                min(self::MOST_HEAD_MM, Column::mm(self::kPa($circuit))),
+            ),
+        ];
     }
 
     private static function kPa(Circuit $circuit): float

@@ -34,7 +34,9 @@ final class Raised extends Poured
 
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
-        return $choices->has(Tool::Ramps) ? null : new Misfit('no_ramps', 'needs ramps or a lift', 'Ramps or a lift for the nose have to be at hand.');
+        return $choices->has(Tool::Ramps)
+            ? null
+            : new Misfit('no_ramps', 'needs ramps or a lift', 'Ramps or a lift for the nose have to be at hand.');
     }
 
     public function pours(Circuit $circuit, Choices $choices): array

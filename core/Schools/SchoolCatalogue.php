@@ -19,7 +19,9 @@ final readonly class SchoolCatalogue implements Schools
 
     public static function standard(): self
     {
-        return new self([new Gravity, new Vacuum, new Watch, new LooseCap, new HighFunnel, new Raised, new PressureVent]);
+        return new self(
+            [new Gravity, new Vacuum, new Watch, new LooseCap, new HighFunnel, new Raised, new PressureVent],
+        );
     }
 
     /** The same with one more. */

@@ -137,7 +137,10 @@ final class Vacuum implements School
 
     public function picture(JobState $job): ?Runs
     {
-        $drawn = array_filter($job->stepsOf('vacuum_fill'), fn (Step $step) => $job->entriesOf($step->id, 'poured') !== []);
+        $drawn = array_filter(
+            $job->stepsOf('vacuum_fill'),
+            fn (Step $step) => $job->entriesOf($step->id, 'poured') !== [],
+        );
 
         return $drawn === [] ? null : Standing::of($job->circuit, $job->ledger()->contentMl);
     }

@@ -30,7 +30,10 @@ abstract class Checklist extends StepKind
     public function obstacles(Situation $at): array
     {
         $open = array_diff_key($this->items($at), $this->ticked($at));
-        $missing = fn (string $item, string $label): Obstacle => Obstacle::missing("not_ticked.{$item}", "Not ticked: {$label}");
+        $missing = fn (string $item, string $label): Obstacle => Obstacle::missing(
+            "not_ticked.{$item}",
+            "Not ticked: {$label}",
+        );
 
         return array_map($missing, array_map(strval(...), array_keys($open)), array_values($open));
     }
@@ -49,6 +52,10 @@ abstract class Checklist extends StepKind
     /** @param  array<string, string>  $items */
     private static function ticks(array $items): Form
     {
-        return new Form('ticked', 'Keep these ticks', array_map(Field::check(...), array_map(strval(...), array_keys($items)), array_values($items)));
+        return new Form(
+            'ticked',
+            'Keep these ticks',
+            array_map(Field::check(...), array_map(strval(...), array_keys($items)), array_values($items)),
+        );
     }
 }

@@ -87,7 +87,9 @@ abstract class StepKind implements Kind
     /** An entry in words, for screen, record and export alike, in the reader's units. */
     final public function say(Situation $at, Entry $entry): string
     {
-        return $this->form($at, $entry->form)?->say(new Filled($entry->values, $entry->typed)) ?? implode(' · ', $entry->typed);
+        return $this->form($at, $entry->form)?->say(
+            new Filled($entry->values, $entry->typed),
+        ) ?? implode(' · ', $entry->typed);
     }
 
     /** @return list<Hazard> */

@@ -23,6 +23,9 @@ enum Liquid: string
     /** @return array<string, string> label by code */
     public static function choices(): array
     {
-        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $liquid) => $liquid->label(), self::cases()));
+        return array_combine(
+            array_column(self::cases(), 'value'),
+            array_map(fn (self $liquid) => $liquid->label(), self::cases()),
+        );
     }
 }

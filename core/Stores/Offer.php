@@ -27,7 +27,8 @@ final readonly class Offer
     /** Whether it may go into a circuit that asks for this base and inhibitor family. */
     public function suits(Glycol $base, string $inhibitor): bool
     {
-        return $this->liquid === Liquid::Water || ($this->base === $base && self::folded($this->inhibitor) === self::folded($inhibitor));
+        return $this->liquid === Liquid::Water
+            || ($this->base === $base && self::folded($this->inhibitor) === self::folded($inhibitor));
     }
 
     public function isAbout(float $fraction): bool

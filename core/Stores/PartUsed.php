@@ -25,7 +25,8 @@ final readonly class PartUsed
     /** Water suits every circuit; glycol only its own base and family. */
     public function suits(Glycol $base, string $inhibitor): bool
     {
-        return $this->liquid === Liquid::Water || ($this->base === $base && Offer::folded($this->inhibitor) === Offer::folded($inhibitor));
+        return $this->liquid === Liquid::Water
+            || ($this->base === $base && Offer::folded($this->inhibitor) === Offer::folded($inhibitor));
     }
 
     public function isAbout(float $fraction): bool
@@ -39,9 +40,13 @@ final readonly class PartUsed
         if ($this->liquid === Liquid::Water) {
             return $this->liquid->label();
         }
-        $strength = $this->liquid === Liquid::Concentrate ? $this->liquid->label() : round($this->fraction * 100).' % glycol by volume';
+        $strength = $this->liquid === Liquid::Concentrate
+            ? $this->liquid->label()
+            : round($this->fraction * 100).' % glycol by volume';
 
-        return "{$strength} · ".mb_strtolower($this->base->label()).($this->inhibitor === '' ? '' : ", {$this->inhibitor}");
+        return "{$strength} · ".mb_strtolower($this->base->label()).(
+            $this->inhibitor === '' ? '' : ", {$this->inhibitor}"
+        );
     }
 
     /** °C down to which it does not freeze. */

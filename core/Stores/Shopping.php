@@ -62,7 +62,9 @@ final readonly class Shopping
     private static function way(Liquid $stock, float $strength, Mix $need, array $offers, array $shelf): self
     {
         $mix = $need->from($strength);
-        $wanted = (new Amounts)->with($stock, self::SPARE * $mix->stock()->mL())->with(Liquid::Water, self::SPARE * $mix->water()->mL());
+        $wanted = (new Amounts)
+            ->with($stock, self::SPARE * $mix->stock()->mL())
+            ->with(Liquid::Water, self::SPARE * $mix->water()->mL());
         [$fromShelf, $missing] = [new Amounts, new Amounts];
         foreach ($wanted->liquids(self::NOTHING_ML) as $liquid) {
             $there = self::onShelf($shelf, $liquid, $liquid === Liquid::Water ? 0.0 : $strength);
@@ -71,10 +73,22 @@ final readonly class Shopping
         }
         $fits = fn (Offer $o): bool => $o->liquid === Liquid::Water
             || ($o->liquid === $stock && abs($o->fraction - $strength) < self::SAME_STRENGTH);
-        $packages = array_map(fn (Offer $o) => new Package($o->liquid, $o->ml, $o->price), array_values(array_filter($offers, $fits)));
+        $packages = array_map(
+            fn (Offer $o) => new Package($o->liquid, $o->ml, $o->price),
+            array_values(array_filter($offers, $fits)),
+        );
         $buy = CheapestBuy::of($packages, $missing);
 
-        return new self($stock, $mix, $strength, $buy->bought ?? [], $buy->cost ?? 0.0, $buy->leftOver ?? new Amounts, $fromShelf, $buy !== null);
+        return new self(
+            $stock,
+            $mix,
+            $strength,
+            $buy->bought ?? [],
+            $buy->cost ?? 0.0,
+            $buy->leftOver ?? new Amounts,
+            $fromShelf,
+            $buy !== null,
+        );
     }
 
     /** @param  list<PartUsed>  $shelf */

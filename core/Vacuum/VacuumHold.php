@@ -42,8 +42,12 @@ final readonly class VacuumHold
      *
      * @throws InvalidField on readings out of order or deeper than the air allows
      */
-    public function __construct(private Atmosphere $air, private Volume $void, private array $readings, private Pressure $resolution)
-    {
+    public function __construct(
+        private Atmosphere $air,
+        private Volume $void,
+        private array $readings,
+        private Pressure $resolution,
+    ) {
         $this->assertPlausible();
         $count = count($readings);
         $this->seconds = $count > 0 ? $readings[$count - 1]->second - $readings[0]->second : 0.0;
@@ -74,7 +78,9 @@ final readonly class VacuumHold
     /** The smallest leak this gauge can show in this time, mL/min; null before there is a time. */
     public function detectableMlPerMinute(): ?float
     {
-        return $this->seconds > 0.0 ? $this->resolution->kPa() * $this->void->mL() / ($this->air->pressure->kPa() * $this->seconds / 60.0) : null;
+        return $this->seconds > 0.0
+            ? $this->resolution->kPa() * $this->void->mL() / ($this->air->pressure->kPa() * $this->seconds / 60.0)
+            : null;
     }
 
     /**
@@ -97,32 +103,52 @@ final readonly class VacuumHold
     private function judge(): array
     {
         if (count($this->readings) < self::LEAST_READINGS || $this->seconds < self::LEAST_SECONDS) {
-            return [HoldVerdict::Inconclusive, 'At least three readings over one minute are needed before the needle says anything.'];
+            return [
+                HoldVerdict::Inconclusive,
+                'At least three readings over one minute are needed before the needle says anything.',
+            ];
         }
         $drop = round(Pressure::kilopascals($this->change)->in(Unit::InchOfMercury), 2);
         $minutes = round($this->seconds / 60.0, 1);
         $resolution = $this->resolution->kPa() * 1.000001;
         if (abs($this->change) <= $resolution) {
-            return [HoldVerdict::Tight, "The needle moved {$drop} inHg in {$minutes} min, no more than the gauge can show."];
+            return [
+                HoldVerdict::Tight, "The needle moved {$drop} inHg in {$minutes} min, no more than the gauge can show.",
+            ];
         }
         if ($this->change < 0.0) {
-            return [HoldVerdict::Inconclusive, 'The vacuum grew deeper with the valve closed. Let the circuit come to one temperature, check the valve, and hold again.'];
+            return [
+                HoldVerdict::Inconclusive,
+                'The vacuum grew deeper with the valve closed. Let the circuit come to one temperature, check the valve, and hold again.',
+            ];
         }
         if ($this->lateChange > $resolution && $this->late >= 0.5 * $this->early) {
-            return [HoldVerdict::Leak, "The needle falls in a straight line, {$drop} inHg in {$minutes} min and still going: air is coming in."];
+            return [
+                HoldVerdict::Leak,
+                "The needle falls in a straight line, {$drop} inHg in {$minutes} min and still going: air is coming in.",
+            ];
         }
         if ($this->late < $this->early / 3.0 && $this->lateChange <= $resolution) {
-            return [HoldVerdict::Settling, "The needle fell {$drop} inHg early and now stands: hoses and damp settling. Pull again and restart the hold; no leak hunt yet."];
+            return [
+                HoldVerdict::Settling,
+                "The needle fell {$drop} inHg early and now stands: hoses and damp settling. Pull again and restart the hold; no leak hunt yet.",
+            ];
         }
 
-        return [HoldVerdict::Inconclusive, 'The needle is neither standing nor falling in a line. Keep holding and take more readings.'];
+        return [
+            HoldVerdict::Inconclusive,
+            'The needle is neither standing nor falling in a line. Keep holding and take more readings.',
+        ];
     }
 
     /** @return array{list<array{float, float}>, list<array{float, float}>} seconds and absolute kPa, sharing the interpolated middle */
     private function halves(): array
     {
         $middle = ($this->readings[0]->second + $this->readings[count($this->readings) - 1]->second) / 2.0;
-        $points = array_map(fn (GaugeReading $r): array => [$r->second, $this->air->under($r->vacuum)->kPa()], $this->readings);
+        $points = array_map(
+            fn (GaugeReading $r): array => [$r->second, $this->air->under($r->vacuum)->kPa()],
+            $this->readings,
+        );
         [$first, $second] = [[], []];
         foreach ($points as $i => [$t, $p]) {
             $t < $middle ? $first[] = [$t, $p] : $second[] = [$t, $p];
@@ -143,11 +169,17 @@ final readonly class VacuumHold
     {
         foreach ($this->readings as $i => $reading) {
             if ($i > 0 && $reading->second <= $this->readings[$i - 1]->second) {
-                throw new InvalidField("readings.{$i}.t_s", 'Readings must follow each other in time. Give this one a later time than the one before.');
+                throw new InvalidField(
+                    "readings.{$i}.t_s",
+                    'Readings must follow each other in time. Give this one a later time than the one before.',
+                );
             }
             if ($reading->vacuum->kPa() < 0.0 || $reading->vacuum->kPa() >= $this->air->pressure->kPa()) {
                 $most = floor(Pressure::kilopascals($this->air->pressure->kPa())->in(Unit::InchOfMercury) * 10) / 10;
-                throw new InvalidField("readings.{$i}.inhg", "Enter the gauge reading in inHg, from 0 to below {$most}: the air here holds no more.");
+                throw new InvalidField(
+                    "readings.{$i}.inhg",
+                    "Enter the gauge reading in inHg, from 0 to below {$most}: the air here holds no more.",
+                );
             }
         }
     }

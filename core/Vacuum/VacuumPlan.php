@@ -35,10 +35,16 @@ final readonly class VacuumPlan
         $this->absolute = $atmosphere->under($this->target);
         $this->vapour = $coolant->vapourPressure($temperature);
         if ($this->absolute->kPa() <= 0.1) {
-            throw new InvalidField('sea_level_target_inhg', 'Enter a gauge vacuum below 29.9 inHg; nothing pulls deeper than the air is heavy.');
+            throw new InvalidField(
+                'sea_level_target_inhg',
+                'Enter a gauge vacuum below 29.9 inHg; nothing pulls deeper than the air is heavy.',
+            );
         }
         if ($this->vapour->kPa() >= $atmosphere->pressure->kPa()) {
-            throw new InvalidField('temp_c', 'The coolant would boil at this temperature with the circuit open. Let it cool first.');
+            throw new InvalidField(
+                'temp_c',
+                'The coolant would boil at this temperature with the circuit open. Let it cool first.',
+            );
         }
     }
 
@@ -59,7 +65,9 @@ final readonly class VacuumPlan
      */
     public function residualAir(): Volume
     {
-        $share = ($this->absolute->kPa() - $this->vapour->kPa()) / ($this->atmosphere->pressure->kPa() - $this->vapour->kPa());
+        $share = ($this->absolute->kPa() - $this->vapour->kPa()) / (
+            $this->atmosphere->pressure->kPa() - $this->vapour->kPa()
+        );
 
         return Volume::millilitres($this->void->mL() * max(0.0, $share));
     }

@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\Schema;
  */
 return new class extends Migration
 {
-    private const KINDS = ['Repair' => 'repair', 'Coolant change' => 'change', 'Coolant lost' => 'lost', 'Bleed only' => 'bleed'];
+    private const KINDS = [
+        'Repair' => 'repair', 'Coolant change' => 'change', 'Coolant lost' => 'lost', 'Bleed only' => 'bleed',
+    ];
 
     private const NOTES = ['put on the shelf' => 'shelved'];
 

@@ -49,14 +49,36 @@ final class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        Shop::query()->create(['name' => 'Skarnmoor Pass Depot', 'elevation_m' => 1420, 'rules' => RulesCodec::write(new HouseRules(currency: 'tal'))]);
-        foreach ([['Imre Tovald', 'imre', Role::Technician], ['Sunniva Karr', 'sunniva', Role::Lead]] as [$name, $login, $role]) {
-            Person::query()->create(['name' => $name, 'login' => $login, 'password' => self::PASSWORD, 'role' => $role, 'units' => UnitSystem::Metric]);
+        Shop::query()->create(
+            [
+                'name' => 'Skarnmoor Pass Depot',
+                'elevation_m' => 1420,
+                'rules' => RulesCodec::write(new HouseRules(currency: 'tal')),
+            ],
+        );
+        foreach ([
+            ['Imre Tovald', 'imre', Role::Technician], ['Sunniva Karr', 'sunniva', Role::Lead],
+        ] as [$name, $login, $role]) {
+            Person::query()->create(
+                [
+                    'name' => $name,
+                    'login' => $login,
+                    'password' => self::PASSWORD,
+                    'role' => $role,
+                    'units' => UnitSystem::Metric,
+                ],
+            );
         }
         self::fillTheStores();
         foreach (self::VEHICLES as $key => $vehicles) {
-            $document = json_decode((string) file_get_contents(database_path("demo/circuits/{$key}.json")), true, 64, JSON_THROW_ON_ERROR);
-            $circuit = Circuit::query()->create(['key' => $key, 'revision' => 1, 'name' => $document['name'], 'document' => $document]);
+            $document = json_decode(
+                (string) file_get_contents(database_path("demo/circuits/{$key}.json")),
+                true,
+                64,
+                JSON_THROW_ON_ERROR,
+            );
+            $circuit = Circuit::query()
+                ->create(['key' => $key, 'revision' => 1, 'name' => $document['name'], 'document' => $document]);
             foreach ($vehicles as $plate => $name) {
                 Vehicle::query()->create(['circuit_id' => $circuit->id, 'plate' => $plate, 'name' => $name]);
             }
@@ -66,42 +88,120 @@ final class DemoSeeder extends Seeder
     /** Invented prices in an invented currency. */
     private static function fillTheStores(): void
     {
-        foreach (['family A, organic acid', 'family B, with silicate', 'family C, no silicate', 'family D, heavy duty'] as $i => $family) {
+        foreach ([
+            'family A, organic acid', 'family B, with silicate', 'family C, no silicate', 'family D, heavy duty',
+        ] as $i => $family) {
             $glycol = ['base' => Glycol::Ethylene->value, 'inhibitor' => $family];
             foreach ([[1500, 11.4], [5000, 31.9], [20000, 112.0]] as [$ml, $price]) {
-                Product::query()->create([...$glycol, 'kind' => Liquid::Concentrate->value, 'fraction' => 1.0, 'ml' => $ml, 'price' => $price + 1.5 * $i]);
+                Product::query()
+                    ->create(
+                        [
+                            ...$glycol,
+                            'kind' => Liquid::Concentrate->value,
+                            'fraction' => 1.0,
+                            'ml' => $ml,
+                            'price' => $price + 1.5 * $i,
+                        ],
+                    );
             }
             foreach ([[1500, 8.9], [5000, 26.5]] as [$ml, $price]) {
-                Product::query()->create([...$glycol, 'kind' => Liquid::Premix->value, 'fraction' => 0.5, 'ml' => $ml, 'price' => $price + $i]);
+                Product::query()
+                    ->create(
+                        [
+                            ...$glycol,
+                            'kind' => Liquid::Premix->value,
+                            'fraction' => 0.5,
+                            'ml' => $ml,
+                            'price' => $price + $i,
+                        ],
+                    );
             }
         }
         foreach ([[5000, 4.2], [25000, 14.0]] as [$ml, $price]) {
-            Product::query()->create(['kind' => Liquid::Water->value, 'fraction' => 0.0, 'ml' => $ml, 'price' => $price]);
+            Product::query()->create(
+                ['kind' => Liquid::Water->value, 'fraction' => 0.0, 'ml' => $ml, 'price' => $price],
+            );
         }
-        $can = Container::query()->create(['kind' => Liquid::Concentrate->value, 'base' => Glycol::Ethylene->value, 'inhibitor' => 'family C, no silicate', 'fraction' => 1.0]);
-        $water = Container::query()->create(['kind' => Liquid::Water->value, 'base' => Glycol::Ethylene->value, 'fraction' => 0.0]);
+        $can = Container::query()
+            ->create(
+                [
+                    'kind' => Liquid::Concentrate->value,
+                    'base' => Glycol::Ethylene->value,
+                    'inhibitor' => 'family C, no silicate',
+                    'fraction' => 1.0,
+                ],
+            );
+        $water = Container::query()
+            ->create(['kind' => Liquid::Water->value, 'base' => Glycol::Ethylene->value, 'fraction' => 0.0]);
         foreach ([[$can, 2200.0], [$water, 14500.0]] as [$container, $ml]) {
-            ContainerMovement::query()->create(['container_id' => $container->id, 'person_id' => Person::query()->firstOrFail()->id, 'ml' => $ml, 'note' => 'shelved']);
+            ContainerMovement::query()
+                ->create(
+                    [
+                        'container_id' => $container->id,
+                        'person_id' => Person::query()->firstOrFail()->id,
+                        'ml' => $ml,
+                        'note' => 'shelved',
+                    ],
+                );
         }
     }
 
     /** Some weeks of work: signed jobs, and open ones in the middle of a drain, a hold, a cool-down and a cure. */
     public static function fillTheFloor(): void
     {
-        [$imre, $sunniva] = [Person::query()->where('login', 'imre')->firstOrFail(), Person::query()->where('login', 'sunniva')->firstOrFail()];
-        self::job('SKP 114', 'gravity', $imre, 9 * 1440)->until('inspect')->photograph('Left mount, damp before the work', 0.30)->until('leak_check')->photograph('Left mount after the fill, no larger', 0.32)->until(null);
+        [$imre, $sunniva] = [
+            Person::query()->where('login', 'imre')->firstOrFail(),
+            Person::query()->where('login', 'sunniva')->firstOrFail(),
+        ];
+        self::job('SKP 114', 'gravity', $imre, 9 * 1440)
+            ->until('inspect')
+            ->photograph('Left mount, damp before the work', 0.30)
+            ->until('leak_check')
+            ->photograph('Left mount after the fill, no larger', 0.32)
+            ->until(null);
         self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)->until(null);
         self::job('SKP 207', 'gravity', $imre, 130)->until('heat_cycle:1')
-            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 12)->enter('reading', ['ect' => '86', 'far' => '80', 'outlet_front' => '63', 'outlet_rear' => '34', 'bubbles' => 'some', 'sign' => 'none'], 1)
-            ->enter('shut_off', [], 1)->finish()->enter('reading', ['ect' => '84', 'air' => '14'], 14)->enter('reading', ['ect' => '69', 'air' => '14'], 1);
-        self::job('SKP 114', 'vacuum', $sunniva, 75)->until('hold:1')->enter('reading', ['vacuum' => '21.4'], 4)->enter('reading', ['vacuum' => '21.2'], 2);
+            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 12)
+            ->enter(
+                'reading',
+                [
+                    'ect' => '86',
+                    'far' => '80',
+                    'outlet_front' => '63',
+                    'outlet_rear' => '34',
+                    'bubbles' => 'some',
+                    'sign' => 'none',
+                ],
+                1,
+            )
+            ->enter('shut_off', [], 1)
+            ->finish()
+            ->enter('reading', ['ect' => '84', 'air' => '14'], 14)
+            ->enter('reading', ['ect' => '69', 'air' => '14'], 1);
+        self::job('SKP 114', 'vacuum', $sunniva, 75)
+            ->until('hold:1')
+            ->enter('reading', ['vacuum' => '21.4'], 4)
+            ->enter('reading', ['vacuum' => '21.2'], 2);
         self::job('SKP 115', 'gravity', $imre, 26)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 1);
         self::job('SKP 208', 'vacuum', $sunniva, 55, cure: 60)->until('cure')->enter('started', [], 1);
-        self::job('SKP 318', 'gravity', $imre, 150, choices: ['content' => Compatibility::OtherFamily, 'opened' => []])->until('rinse')->enter('decision', ['rinse' => 'hot', 'times' => '2'], 1)->finish()
+        self::job('SKP 318', 'gravity', $imre, 150, choices: ['content' => Compatibility::OtherFamily, 'opened' => []])
+            ->until('rinse')
+            ->enter('decision', ['rinse' => 'hot', 'times' => '2'], 1)
+            ->finish()
             ->enter('water_in', ['volume' => '6.1', 'vessel' => 'bucket', 'water' => 'tap'], 4)->finish()
-            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 9)->enter('reading', ['ect' => '89', 'far' => '38', 'sign' => 'none'], 1);
-        self::job('SKP 031', 'gravity', $sunniva, 95)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 9)->enter('out', ['volume' => '6.3', 'vessel' => 'pan', 'flow' => 'ran'], 1)->enter('closed', ['by_feel' => '1', 'washer' => '1'], 1)->finish()
-            ->enter('opened', [], 4)->enter('out', ['volume' => '0.1', 'vessel' => 'jug', 'flow' => 'early'], 1)->enter('remedy', ['remedy' => 'left'], 1)->enter('closed', ['torque' => '25', 'washer' => '1'], 1)->finish();
+            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 9)
+            ->enter('reading', ['ect' => '89', 'far' => '38', 'sign' => 'none'], 1);
+        self::job('SKP 031', 'gravity', $sunniva, 95)
+            ->until('drain:radiator_cock')
+            ->enter('opened', ['cap' => 'off'], 9)
+            ->enter('out', ['volume' => '6.3', 'vessel' => 'pan', 'flow' => 'ran'], 1)
+            ->enter('closed', ['by_feel' => '1', 'washer' => '1'], 1)
+            ->finish()
+            ->enter('opened', [], 4)
+            ->enter('out', ['volume' => '0.1', 'vessel' => 'jug', 'flow' => 'early'], 1)
+            ->enter('remedy', ['remedy' => 'left'], 1)
+            ->enter('closed', ['torque' => '25', 'washer' => '1'], 1)
+            ->finish();
         Carbon::setTestNow();
     }
 
@@ -109,8 +209,14 @@ final class DemoSeeder extends Seeder
      * @param  int  $ago minutes since it was planned
      * @param  array<string, mixed>  $choices  of Choices, by name
      */
-    private static function job(string $plate, string $school, Person $person, int $ago, float $cure = 0.0, array $choices = []): DemoWalk
-    {
+    private static function job(
+        string $plate,
+        string $school,
+        Person $person,
+        int $ago,
+        float $cure = 0.0,
+        array $choices = [],
+    ): DemoWalk {
         Carbon::setTestNow();
         Carbon::setTestNow(now()->subMinutes($ago));
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();

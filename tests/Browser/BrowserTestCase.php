@@ -47,7 +47,27 @@ abstract class BrowserTestCase extends TestCase
         self::$profile = sys_get_temp_dir().'/aqbel-browser-'.bin2hex(random_bytes(6));
         $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', "{$directory}/server.log", 'w']];
         self::$processes = [
-            proc_open(['setsid', 'php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M', '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'], $quiet, $pipes, self::ROOT, $environment),
+            proc_open(
+                [
+                    'setsid',
+                    'php',
+                    '-d',
+                    'opcache.enable_cli=1',
+                    '-d',
+                    'upload_max_filesize=64M',
+                    '-d',
+                    'post_max_size=66M',
+                    '-S',
+                    "127.0.0.1:{$port}",
+                    '-t',
+                    'public',
+                    'bin/router.php',
+                ],
+                $quiet,
+                $pipes,
+                self::ROOT,
+                $environment,
+            ),
             proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes),
         ];
         self::waitForPort($port);
@@ -79,7 +99,10 @@ abstract class BrowserTestCase extends TestCase
     /** No console error, and not one request outside this machine, whatever the test did. */
     protected function assertPostConditions(): void
     {
-        $errors = array_filter(self::$browser->manage()->getLog('browser'), fn (array $entry) => $entry['level'] === 'SEVERE');
+        $errors = array_filter(
+            self::$browser->manage()->getLog('browser'),
+            fn (array $entry) => $entry['level'] === 'SEVERE',
+        );
         self::assertSame([], array_column($errors, 'message'));
         foreach (self::$browser->manage()->getLog('performance') as $entry) {
             $message = json_decode($entry['message'], true)['message'];
@@ -119,7 +142,11 @@ abstract class BrowserTestCase extends TestCase
     /** Presses the visible button with this text and waits for the page that follows. */
     protected function press(string $text): void
     {
-        foreach (self::$browser->findElements(By::xpath("//button[normalize-space()='{$text}'] | //a[contains(@class,'button') and normalize-space()='{$text}']")) as $button) {
+        foreach (self::$browser->findElements(
+            By::xpath(
+                "//button[normalize-space()='{$text}'] | //a[contains(@class,'button') and normalize-space()='{$text}']",
+            ),
+        ) as $button) {
             if ($button->isDisplayed()) {
                 $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$button]));
 
@@ -137,9 +164,16 @@ abstract class BrowserTestCase extends TestCase
     protected function record(string $form, array $fields = []): void
     {
         $inputs = self::$browser->findElements(By::cssSelector("form.entry input[name=form][value='{$form}']"));
-        self::assertNotSame([], $inputs, "There is no form “{$form}” on: ".self::$browser->getTitle()."\n".$this->text('main'));
+        self::assertNotSame(
+            [],
+            $inputs,
+            "There is no form “{$form}” on: ".self::$browser->getTitle()."\n".$this->text('main'),
+        );
         $element = $inputs[0]->findElement(By::xpath('..'));
-        self::$browser->executeScript('arguments[0].querySelectorAll("details").forEach(d => d.open = true)', [$element]);
+        self::$browser->executeScript(
+            'arguments[0].querySelectorAll("details").forEach(d => d.open = true)',
+            [$element],
+        );
         foreach ($fields as $name => $value) {
             $this->enter($element, $name, $value);
         }
@@ -183,7 +217,9 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$browser->executeScript((string) file_get_contents(self::ROOT.'/node_modules/axe-core/axe.min.js'));
         // Only colours differ between the themes, so only their contrast is measured twice.
-        foreach (['light' => ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'], 'dark' => ['color-contrast']] as $theme => $rules) {
+        foreach ([
+            'light' => ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'], 'dark' => ['color-contrast'],
+        ] as $theme => $rules) {
             self::$browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$theme]);
             $violations = self::$browser->executeAsyncScript(
                 'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0] })'
@@ -198,7 +234,10 @@ abstract class BrowserTestCase extends TestCase
         self::assertNotSame([], $found, "There is no field “{$name}” on: ".self::$browser->getTitle());
         $type = $found[0]->getAttribute('type');
         if ($type === 'radio') {
-            self::$browser->executeScript('arguments[0].checked = true', [$form->findElement(By::cssSelector("input[name='fields[{$name}]'][value='{$value}']"))]);
+            self::$browser->executeScript(
+                'arguments[0].checked = true',
+                [$form->findElement(By::cssSelector("input[name='fields[{$name}]'][value='{$value}']"))],
+            );
         } elseif ($type === 'checkbox') {
             self::$browser->executeScript('arguments[0].checked = arguments[1]', [$found[0], $value]);
         } else {
@@ -209,7 +248,11 @@ abstract class BrowserTestCase extends TestCase
     /** @param  array<string, mixed>  $params */
     protected function devTools(string $command, array $params = []): void
     {
-        self::$browser->executeCustomCommand('/session/:sessionId/chromium/send_command', 'POST', ['cmd' => $command, 'params' => $params === [] ? new \stdClass : $params]);
+        self::$browser->executeCustomCommand(
+            '/session/:sessionId/chromium/send_command',
+            'POST',
+            ['cmd' => $command, 'params' => $params === [] ? new \stdClass : $params],
+        );
     }
 
     protected function until(\Closure $condition): void
@@ -221,7 +264,10 @@ abstract class BrowserTestCase extends TestCase
     {
         self::$browser->executeScript('window.before = true');
         $act();
-        self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return !window.before && document.readyState === "complete"'));
+        self::$browser->wait(10, 20)
+            ->until(
+                fn () => self::$browser->executeScript('return !window.before && document.readyState === "complete"'),
+            );
     }
 
     private static function clockFile(): string

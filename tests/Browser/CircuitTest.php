@@ -42,10 +42,19 @@ final class CircuitTest extends BrowserTestCase
         $before = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
         $handle = self::$browser->findElement(By::cssSelector('[data-node=hot_rise]'));
         $fresh = $this->fresh();
-        (new WebDriverActions(self::$browser))->moveToElement($handle)->clickAndHold()->moveByOffset(0, -20)->release()->perform();
+        (new WebDriverActions(self::$browser))
+            ->moveToElement($handle)
+            ->clickAndHold()
+            ->moveByOffset(0, -20)
+            ->release()
+            ->perform();
         $this->waitForPreview($fresh);
         $moved = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
-        self::assertGreaterThan($before['nodes'][10]['z_mm'] + 20, $moved['nodes'][10]['z_mm'], 'dragging up raises the node');
+        self::assertGreaterThan(
+            $before['nodes'][10]['z_mm'] + 20,
+            $moved['nodes'][10]['z_mm'],
+            'dragging up raises the node',
+        );
         $fresh = $this->fresh();
         self::$browser->executeScript('document.querySelector("[data-node=hot_rise]").focus()');
         self::$browser->getKeyboard()->sendKeys(WebDriverKeys::ARROW_DOWN);
@@ -53,15 +62,23 @@ final class CircuitTest extends BrowserTestCase
         $keyed = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
         self::assertSame($moved['nodes'][10]['z_mm'] - 10, $keyed['nodes'][10]['z_mm']);
         $this->type('passages.0.volume_ml', 'plenty');
-        self::$browser->wait(10, 50)->until(fn () => str_contains($this->text('[data-problem]'), 'passages.0.volume_ml'));
-        self::assertSame('passages.0.volume_ml', self::$browser->executeScript('return document.querySelector("[data-rows] [aria-invalid]").dataset.path'));
+        self::$browser->wait(10, 50)
+            ->until(fn () => str_contains($this->text('[data-problem]'), 'passages.0.volume_ml'));
+        self::assertSame(
+            'passages.0.volume_ml',
+            self::$browser->executeScript('return document.querySelector("[data-rows] [aria-invalid]").dataset.path'),
+        );
         $this->type('passages.0.volume_ml', '3600');
         $this->type('facts.capacity_ml', '13000');
         $this->see('Scale the volumes to the manual', '.editor-view');
         $fresh = $this->fresh();
         self::$browser->executeScript('[...document.querySelectorAll("button")].find(b => b.textContent.startsWith("Scale volumes")).click()');
         $this->waitForPreview($fresh);
-        self::assertEqualsWithDelta(13000, (float) self::$browser->findElement(By::cssSelector('[data-capacity]'))->getAttribute('data-capacity'), 1.0);
+        self::assertEqualsWithDelta(
+            13000,
+            (float) self::$browser->findElement(By::cssSelector('[data-capacity]'))->getAttribute('data-capacity'),
+            1.0,
+        );
         $this->assertAccessible();
         $this->press('Save');
         $this->seeStep('Test wagon');
@@ -71,17 +88,25 @@ final class CircuitTest extends BrowserTestCase
         $file = tempnam(sys_get_temp_dir(), 'aqbel').'.json';
         file_put_contents($file, $exported);
         $this->visit('/circuits');
-        self::$browser->findElement(By::id('file'))->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector)->sendKeys($file);
+        self::$browser->findElement(By::id('file'))
+            ->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector)
+            ->sendKeys($file);
         $this->press('Import');
         $this->seeStep('Test wagon');
-        self::assertSame($exported, self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)'));
+        self::assertSame(
+            $exported,
+            self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)'),
+        );
         unlink($file);
     }
 
     private function type(string $path, string $text): void
     {
         $fresh = $this->fresh();
-        self::$browser->executeScript('const f = document.querySelector(`[data-path="${arguments[0]}"]`); f.value = arguments[1]; f.dispatchEvent(new Event("change", { bubbles: true }))', [$path, $text]);
+        self::$browser->executeScript(
+            'const f = document.querySelector(`[data-path="${arguments[0]}"]`); f.value = arguments[1]; f.dispatchEvent(new Event("change", { bubbles: true }))',
+            [$path, $text],
+        );
         if ($text !== 'plenty') {
             $this->waitForPreview($fresh);
         }
@@ -91,7 +116,10 @@ final class CircuitTest extends BrowserTestCase
     {
         $before = (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""');
         self::$browser->executeScript('document.querySelector(arguments[0]).click()', [$selector]);
-        self::$browser->wait(10, 20)->until(fn () => (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""') !== $before);
+        self::$browser->wait(10, 20)
+            ->until(
+                fn () => (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""') !== $before,
+            );
     }
 
     private function fresh(): string

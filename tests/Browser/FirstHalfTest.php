@@ -37,7 +37,10 @@ final class FirstHalfTest extends BrowserTestCase
         $this->finish();
         $this->seeStep('Rinse, or skip it');
         $this->see('flush until no film is left', '.why');
-        self::assertTrue(self::$browser->findElement(By::cssSelector('input[value=cleaner]'))->isSelected(), 'the flush is what is proposed');
+        self::assertTrue(
+            self::$browser->findElement(By::cssSelector('input[value=cleaner]'))->isSelected(),
+            'the flush is what is proposed',
+        );
         $this->assertAccessible();
         $this->record('decision', ['rinse' => 'cleaner', 'times' => '1']);
         $this->finish();
@@ -162,12 +165,21 @@ final class FirstHalfTest extends BrowserTestCase
         $this->put($form, 'missing', '0.4 L');
         $form->findElement(By::cssSelector("input[value='low']"))->findElement(By::xpath('..'))->click();
         self::$browser->executeScript('window.before = true');
-        self::$browser->executeScript('arguments[0].click()', [$form->findElement(By::cssSelector('button.button-go'))]);
+        self::$browser->executeScript(
+            'arguments[0].click()',
+            [$form->findElement(By::cssSelector('button.button-go'))],
+        );
         $this->until(fn () => str_contains($this->text('[data-waiting]'), '1 entry is kept on this tablet'));
-        self::assertSame('0.4 L', $form->findElement(By::name('fields[missing]'))->getAttribute('value'), 'what was typed stays');
+        self::assertSame(
+            '0.4 L',
+            $form->findElement(By::name('fields[missing]'))->getAttribute('value'),
+            'what was typed stays',
+        );
         self::$browser->executeScript('window.before = true');
         $this->offline(false);
-        $this->until(fn () => self::$browser->executeScript('return !window.before && document.readyState === "complete"'));
+        $this->until(
+            fn () => self::$browser->executeScript('return !window.before && document.readyState === "complete"'),
+        );
         $this->see('0.4 L', '.evidence');
         self::assertCount(1, self::$browser->findElements(By::cssSelector('.evidence li')), 'once, and not twice');
         self::assertSame('[]', self::$browser->executeScript('return localStorage.getItem("aqbel.waiting")'));
@@ -177,7 +189,12 @@ final class FirstHalfTest extends BrowserTestCase
         $form = self::$browser->findElement(By::cssSelector('form.entry'));
         $this->put($form, 'plateau', '88');
         self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; const body = new FormData(); body.set("_token", document.querySelector("input[name=_token]").value); fetch("/sign-out", { method: "POST", body }).then(() => done())');
-        $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$form->findElement(By::cssSelector('button.button-go'))]));
+        $this->follow(
+            fn () => self::$browser->executeScript(
+                'arguments[0].click()',
+                [$form->findElement(By::cssSelector('button.button-go'))],
+            ),
+        );
         $this->until(fn () => str_contains($this->text('[data-waiting]'), 'Whoever made them signs in'));
         $this->signIn('sunniva');
         self::assertStringContainsString('Whoever made them', $this->text('[data-waiting]'), 'not in another name');
@@ -198,14 +215,19 @@ final class FirstHalfTest extends BrowserTestCase
         $this->begin(['vehicle' => 12, 'drains' => ['hose_end']]);
         $this->throughInspection(look: false);
         $this->seeStep('Look it over');
-        foreach (['note.jpg' => 'not a photograph Aqbel can read', 'cut.jpg' => 'damaged or arrived only in part'] as $file => $complaint) {
+        foreach ([
+            'note.jpg' => 'not a photograph Aqbel can read', 'cut.jpg' => 'damaged or arrived only in part',
+        ] as $file => $complaint) {
             $this->photograph("{$directory}/{$file}", 'Under the pump');
             $this->see($complaint, '.photo-form');
         }
         $this->photograph($drip, 'Under the pump, old');
         $this->see('Under the pump, old', '.photos');
         $this->assertAccessible();
-        self::assertGreaterThan(0, self::$browser->executeScript('return document.querySelector(".photos img").naturalWidth'));
+        self::assertGreaterThan(
+            0,
+            self::$browser->executeScript('return document.querySelector(".photos img").naturalWidth'),
+        );
         array_map(unlink(...), glob("{$directory}/*") ?: []);
         rmdir($directory);
     }
@@ -213,7 +235,10 @@ final class FirstHalfTest extends BrowserTestCase
     public function test_stages_0_to_5_on_a_phone_by_touch(): void
     {
         $this->signIn();
-        $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 2, 'mobile' => true]);
+        $this->devTools(
+            'Emulation.setDeviceMetricsOverride',
+            ['width' => 390, 'height' => 844, 'deviceScaleFactor' => 2, 'mobile' => true],
+        );
         $this->devTools('Emulation.setTouchEmulationEnabled', ['enabled' => true]);
         $this->visit('/jobs/new?vehicle=9');
         $this->tapText('Coolant change');
@@ -257,12 +282,20 @@ final class FirstHalfTest extends BrowserTestCase
         $this->see('New cap fitted');
         $this->tickByTouch();
         $this->seeStep('Mix the coolant');
-        self::assertSame(390, self::$browser->executeScript('return document.documentElement.scrollWidth'), 'nothing sticks out sideways');
+        self::assertSame(
+            390,
+            self::$browser->executeScript('return document.documentElement.scrollWidth'),
+            'nothing sticks out sideways',
+        );
         $this->go('Record batch');
         $this->see('On target', '.verdict');
         $this->finishByTouch();
         self::assertStringContainsString('6 ·', $this->text('.step-stage'), 'stage 6 is next');
-        self::assertLessThan(300, self::$browser->executeScript('return document.querySelector(".stage.is-current").getBoundingClientRect().left'), 'and stands in view');
+        self::assertLessThan(
+            300,
+            self::$browser->executeScript('return document.querySelector(".stage.is-current").getBoundingClientRect().left'),
+            'and stands in view',
+        );
         $this->assertAccessible();
     }
 
@@ -298,8 +331,20 @@ final class FirstHalfTest extends BrowserTestCase
     {
         $this->seeStep("Drain: {$label}");
         $this->record('out', ['volume' => $litres, 'vessel' => $vessel, 'flow' => 'ran']);
-        $ticks = array_map(fn (WebDriverElement $tick) => (string) $tick->getAttribute('name'), self::$browser->findElements(By::cssSelector('form.entry input[type=checkbox]')));
-        $this->record('closed', array_fill_keys(array_map(fn (string $name) => substr($name, 7, -1), array_filter($ticks, fn (string $name) => preg_match('/washer|by_feel/', $name) === 1)), true));
+        $ticks = array_map(
+            fn (WebDriverElement $tick) => (string) $tick->getAttribute('name'),
+            self::$browser->findElements(By::cssSelector('form.entry input[type=checkbox]')),
+        );
+        $this->record(
+            'closed',
+            array_fill_keys(
+                array_map(
+                    fn (string $name) => substr($name, 7, -1),
+                    array_filter($ticks, fn (string $name) => preg_match('/washer|by_feel/', $name) === 1),
+                ),
+                true,
+            ),
+        );
         if (! str_contains($this->text('.verdict'), 'Short')) {
             $this->finish();
         }
@@ -335,7 +380,14 @@ final class FirstHalfTest extends BrowserTestCase
     {
         $image = imagecreatetruecolor(2400, 1800);
         for ($i = 0; $i < 400; $i++) {
-            imagefilledellipse($image, random_int(0, 2400), random_int(0, 1800), 120, 90, (int) imagecolorallocate($image, random_int(0, 255), random_int(0, 255), random_int(0, 255)));
+            imagefilledellipse(
+                $image,
+                random_int(0, 2400),
+                random_int(0, 1800),
+                120,
+                90,
+                (int) imagecolorallocate($image, random_int(0, 255), random_int(0, 255), random_int(0, 255)),
+            );
         }
         imagejpeg($image, $path, 90);
 
@@ -350,7 +402,10 @@ final class FirstHalfTest extends BrowserTestCase
     private function offline(bool $offline): void
     {
         $this->devTools('Network.enable');
-        $this->devTools('Network.emulateNetworkConditions', ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $this->devTools(
+            'Network.emulateNetworkConditions',
+            ['offline' => $offline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
     }
 
     // -- a finger on a phone ------------------------------------------------------------------------------------
@@ -358,29 +413,43 @@ final class FirstHalfTest extends BrowserTestCase
     /** Presses where the finger would land; fails when something else lies on top. */
     private function tap(WebDriverElement $element): void
     {
-        self::$browser->executeScript('arguments[0].scrollIntoView({ block: "center", behavior: "instant" })', [$element]);
+        self::$browser->executeScript(
+            'arguments[0].scrollIntoView({ block: "center", behavior: "instant" })',
+            [$element],
+        );
         [$x, $y, $covered] = self::$browser->executeScript(
             'const box = arguments[0].getBoundingClientRect(); const at = [box.x + box.width / 2, box.y + box.height / 2]; const top = document.elementFromPoint(...at); return [...at, !(top && (arguments[0].contains(top) || top.contains(arguments[0])))]', [$element]);
         self::assertFalse($covered, 'something covers '.$element->getText());
-        $this->devTools('Input.dispatchTouchEvent', ['type' => 'touchStart', 'touchPoints' => [['x' => $x, 'y' => $y]]]);
+        $this->devTools(
+            'Input.dispatchTouchEvent',
+            ['type' => 'touchStart', 'touchPoints' => [['x' => $x, 'y' => $y]]],
+        );
         $this->devTools('Input.dispatchTouchEvent', ['type' => 'touchEnd', 'touchPoints' => []]);
     }
 
     private function tapText(string $text): void
     {
-        $this->tap(self::$browser->findElement(By::xpath("//label[normalize-space()='{$text}']/span | //button[normalize-space()='{$text}']")));
+        $this->tap(
+            self::$browser->findElement(
+                By::xpath("//label[normalize-space()='{$text}']/span | //button[normalize-space()='{$text}']"),
+            ),
+        );
     }
 
     private function go(string $button): void
     {
-        $this->follow(fn () => $this->tap(self::$browser->findElement(By::xpath("//button[normalize-space()='{$button}']"))));
+        $this->follow(
+            fn () => $this->tap(self::$browser->findElement(By::xpath("//button[normalize-space()='{$button}']"))),
+        );
     }
 
     private function typeByTouch(string $field, string $text): void
     {
         $input = self::$browser->findElement(By::name("fields[{$field}]"));
         $this->tap($input);
-        $this->until(fn () => self::$browser->executeScript('return document.activeElement === arguments[0]', [$input]));
+        $this->until(
+            fn () => self::$browser->executeScript('return document.activeElement === arguments[0]', [$input]),
+        );
         self::$browser->executeScript('arguments[0].value = ""', [$input]);
         $this->devTools('Input.insertText', ['text' => $text]);
         $this->until(fn () => $input->getAttribute('value') === $text);

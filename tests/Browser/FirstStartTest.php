@@ -18,7 +18,13 @@ final class FirstStartTest extends BrowserTestCase
         $this->assertAccessible();
         $this->press('Start');
         $this->see('Enter the shop’s name.');
-        foreach (['shop' => 'Lower yard', 'elevation_m' => '310', 'name' => 'A. Person', 'login' => 'person', 'password' => 'ten letters or more'] as $field => $text) {
+        foreach ([
+            'shop' => 'Lower yard',
+            'elevation_m' => '310',
+            'name' => 'A. Person',
+            'login' => 'person',
+            'password' => 'ten letters or more',
+        ] as $field => $text) {
             self::$browser->findElement(By::id($field))->sendKeys($text);
         }
         $this->press('Start');

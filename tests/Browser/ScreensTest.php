@@ -17,7 +17,17 @@ final class ScreensTest extends BrowserTestCase
         $this->assertAccessible();
         $this->signIn();
         $this->assertAccessible();
-        foreach (['/jobs/new?vehicle=1', '/jobs/new?vehicle=3&school=vacuum', '/circuits', '/circuits/1', '/circuits/2', '/bench', '/bench/frost', '/bench/vacuum?fields[target]=nothing', '/records'] as $path) {
+        foreach ([
+            '/jobs/new?vehicle=1',
+            '/jobs/new?vehicle=3&school=vacuum',
+            '/circuits',
+            '/circuits/1',
+            '/circuits/2',
+            '/bench',
+            '/bench/frost',
+            '/bench/vacuum?fields[target]=nothing',
+            '/records',
+        ] as $path) {
             $this->visit($path);
             $this->assertAccessible();
         }
@@ -55,9 +65,15 @@ final class ScreensTest extends BrowserTestCase
         $keys->sendKeys('?');
         $this->see('Record content', 'dialog');
         $keys->sendKeys(WebDriverKeys::ESCAPE);
-        self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return !document.getElementById("sheet").open && document.activeElement.checkVisibility()'));
+        self::$browser->wait(10, 20)
+            ->until(
+                fn () => self::$browser->executeScript('return !document.getElementById("sheet").open && document.activeElement.checkVisibility()'),
+            );
         $keys->sendKeys('e');
-        self::assertSame('content', self::$browser->executeScript('return document.activeElement.name.match(/\[(.*)\]/)[1]'));
+        self::assertSame(
+            'content',
+            self::$browser->executeScript('return document.activeElement.name.match(/\[(.*)\]/)[1]'),
+        );
         $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
         $this->follow(fn () => $keys->sendKeys('d'));
         $this->seeStep('Baseline readings');
@@ -77,7 +93,8 @@ final class ScreensTest extends BrowserTestCase
         $this->visit('/jobs/new?vehicle=1&kind=change');
         $this->see('Vacuum fill', '.schools');
         self::$browser->executeScript('const box = document.querySelector("input[value=right_plug]"); box.click()');
-        self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
+        self::$browser->wait(10, 20)
+            ->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->see('Right bank, lower jacket', '.plan-numbers');
     }
 

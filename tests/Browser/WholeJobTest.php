@@ -29,7 +29,11 @@ final class WholeJobTest extends BrowserTestCase
         $this->pass(200);
         $this->reload();
         $this->see('A drain takes about ten minutes', '.clock');
-        self::assertMatchesRegularExpression('/^6:[34]\d$/', $this->text('.clock-time'), 'the clock ran on while the page was away');
+        self::assertMatchesRegularExpression(
+            '/^6:[34]\d$/',
+            $this->text('.clock-time'),
+            'the clock ran on while the page was away',
+        );
         $this->record('out', ['volume' => '1.2', 'flow' => 'ran']);
         $this->see('Short by', '.verdict');
         $this->assertAccessible();
@@ -104,7 +108,11 @@ final class WholeJobTest extends BrowserTestCase
         $this->seeStep('Cool down');
         $this->record('reading', ['ect' => '92', 'air' => '15']);
         $this->see('the neck stays shut');
-        self::assertSame([], self::$browser->findElements(By::cssSelector('.finish button')), 'a hot sealed cap is never waved through');
+        self::assertSame(
+            [],
+            self::$browser->findElements(By::cssSelector('.finish button')),
+            'a hot sealed cap is never waved through',
+        );
         $this->pass(1800);
         $this->record('reading', ['ect' => '66', 'air' => '15']);
         $this->see('your 2 readings', '.verdict');
@@ -141,7 +149,16 @@ final class WholeJobTest extends BrowserTestCase
 
         $this->seeStep('Cooling circuit record J0001');
         $this->assertAccessible();
-        foreach (['Signed', 'Imre Tovald', 'corrected', 'New cap fitted', 'Heat cycle 2', '320 ml', 'Torque applied 25', 'Content found'] as $text) {
+        foreach ([
+            'Signed',
+            'Imre Tovald',
+            'corrected',
+            'New cap fitted',
+            'Heat cycle 2',
+            '320 ml',
+            'Torque applied 25',
+            'Content found',
+        ] as $text) {
             $this->see($text);
         }
         $this->assertPrintsWithoutNavigation();
@@ -152,7 +169,8 @@ final class WholeJobTest extends BrowserTestCase
         $this->signIn('sunniva');
         $this->visit('/jobs/new?vehicle=3&chosen=1&drains[]=radiator_cock&drains[]=block_plug');
         self::$browser->executeScript('document.querySelector("input[name=school][value=vacuum]").click()');
-        self::$browser->wait(10, 20)->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
+        self::$browser->wait(10, 20)
+            ->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->see('Pull to 21.1 inHg', '#outcome');
         $this->press('Start this job');
         $this->record('found', ['content' => 'full']);
@@ -213,7 +231,10 @@ final class WholeJobTest extends BrowserTestCase
         $this->seeStep('Heat cycle 1');
         $this->see('the fan cannot be the proof', '.why');
         $this->record('start', ['place' => 'outdoors', 'neck' => 'funnel']);
-        $this->record('reading', ['ect' => '88', 'far' => '81', 'outlet_front' => '66', 'outlet_rear' => '61', 'bubbles' => 'none']);
+        $this->record(
+            'reading',
+            ['ect' => '88', 'far' => '81', 'outlet_front' => '66', 'outlet_rear' => '61', 'bubbles' => 'none'],
+        );
         $this->see('Proven', '.verdict');
         $this->record('shut_off');
         $this->finish();
@@ -310,10 +331,18 @@ final class WholeJobTest extends BrowserTestCase
 
     private function assertPrintsWithoutNavigation(): void
     {
-        self::$browser->executeCustomCommand('/session/:sessionId/chromium/send_command', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']]);
+        self::$browser->executeCustomCommand(
+            '/session/:sessionId/chromium/send_command',
+            'POST',
+            ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => 'print']],
+        );
         self::assertFalse(self::$browser->findElement(By::cssSelector('.bar'))->isDisplayed());
         self::assertFalse(self::$browser->findElement(By::cssSelector('[data-print]'))->isDisplayed());
         self::assertTrue(self::$browser->findElement(By::cssSelector('.signature'))->isDisplayed());
-        self::$browser->executeCustomCommand('/session/:sessionId/chromium/send_command', 'POST', ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => '']]);
+        self::$browser->executeCustomCommand(
+            '/session/:sessionId/chromium/send_command',
+            'POST',
+            ['cmd' => 'Emulation.setEmulatedMedia', 'params' => ['media' => '']],
+        );
     }
 }

@@ -29,7 +29,20 @@ final class DependencyTest extends TestCase
         'Plan' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job'],
         'Plan/Format' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job', 'Plan'],
         'Schools' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Job', 'Plan'],
-        'Steps' => ['Quantity', 'Matter', 'Mixing', 'Heat', 'Vacuum', 'Circuit', 'Flow', 'Ledger', 'Stores', 'Saying', 'Job', 'Plan'],
+        'Steps' => [
+            'Quantity',
+            'Matter',
+            'Mixing',
+            'Heat',
+            'Vacuum',
+            'Circuit',
+            'Flow',
+            'Ledger',
+            'Stores',
+            'Saying',
+            'Job',
+            'Plan',
+        ],
     ];
 
     private const FORBIDDEN = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'
@@ -70,15 +83,28 @@ final class DependencyTest extends TestCase
     /** @return list<array{string}> */
     public static function impure(): array
     {
-        return [['$a = time();'], ['new \DateTime'], ['new \DateTimeImmutable()'], ['$_SERVER["x"]'], ['fopen("x", "r")'], ['\file_get_contents("x")'], ['mt_rand(1, 2)']];
+        return [
+            ['$a = time();'],
+            ['new \DateTime'],
+            ['new \DateTimeImmutable()'],
+            ['$_SERVER["x"]'],
+            ['fopen("x", "r")'],
+            ['\file_get_contents("x")'],
+            ['mt_rand(1, 2)'],
+        ];
     }
 
     /** @return iterable<string, string> code without comments, by path within the core */
     private static function files(): iterable
     {
-        $all = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator(self::CORE, \FilesystemIterator::SKIP_DOTS));
+        $all = new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator(self::CORE, \FilesystemIterator::SKIP_DOTS),
+        );
         foreach ($all as $file) {
-            yield substr($file->getPathname(), strlen(self::CORE) + 1) => (string) php_strip_whitespace($file->getPathname());
+            yield substr(
+                $file->getPathname(),
+                strlen(self::CORE) + 1,
+            ) => (string) php_strip_whitespace($file->getPathname());
         }
     }
 

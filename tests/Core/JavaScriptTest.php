@@ -15,7 +15,10 @@ final class JavaScriptTest extends TestCase
         $said = implode("\n", $output);
         self::assertSame(0, $code, $said);
         self::assertMatchesRegularExpression('/^# fail 0$/m', $said);
-        $written = preg_match_all('/^test\(/m', implode('', array_map(file_get_contents(...), glob(dirname(__DIR__).'/js/*.mjs') ?: [])));
+        $written = preg_match_all(
+            '/^test\(/m',
+            implode('', array_map(file_get_contents(...), glob(dirname(__DIR__).'/js/*.mjs') ?: [])),
+        );
         self::assertGreaterThan(0, $written);
         self::assertStringContainsString("# pass {$written}\n", "{$said}\n", 'every test that is written ran');
     }

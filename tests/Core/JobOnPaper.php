@@ -36,8 +36,11 @@ final class JobOnPaper
 
     private StepCatalogue $kinds;
 
-    private function __construct(private readonly string $circuit, public readonly Choices $choices, private Planner $planner)
-    {
+    private function __construct(
+        private readonly string $circuit,
+        public readonly Choices $choices,
+        private Planner $planner,
+    ) {
         $this->kinds = StepCatalogue::standard();
     }
 
@@ -52,7 +55,8 @@ final class JobOnPaper
     ): self {
         $usual = [
             'jobKind' => JobKind::Repair, 'complaint' => Complaint::None, 'school' => $school, 'opened' => ['upper_hose'],
-            'drains' => Demo::circuit($circuit)->portIds(PortKind::Drain), 'elevationM' => 1420.0, 'noseLiftMm' => $lift, 'targetFraction' => 0.5,
+            'drains' => Demo::circuit($circuit)
+                ->portIds(PortKind::Drain), 'elevationM' => 1420.0, 'noseLiftMm' => $lift, 'targetFraction' => 0.5,
             'cureMinutes' => $cure, 'rules' => $rules ?? new HouseRules,
         ];
 
@@ -150,7 +154,9 @@ final class JobOnPaper
     {
         $at = $this->at($step);
         $kind = $this->kinds->of($at->step);
-        $values = new Values([JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)]);
+        $values = new Values(
+            [JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
+        );
 
         return $this->add($step, JobState::FINISH, $values, 60, $kind->orders($at));
     }
@@ -158,7 +164,15 @@ final class JobOnPaper
     /** @param  list<\Aqbel\Core\Job\Step>  $orders */
     private function add(string $step, string $form, Values $values, int $later, array $orders = []): self
     {
-        $this->lines[] = new Entry(count($this->lines) + 1, $this->now, 'Imre Tovald', $step, $form, $values, orders: $orders);
+        $this->lines[] = new Entry(
+            count($this->lines) + 1,
+            $this->now,
+            'Imre Tovald',
+            $step,
+            $form,
+            $values,
+            orders: $orders,
+        );
         $this->now += $later;
 
         return $this;

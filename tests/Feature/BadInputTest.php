@@ -14,7 +14,9 @@ final class BadInputTest extends ShopTestCase
     public static function volumes(): array
     {
         return ['empty' => ['', 'Enter a value'], 'letters' => ['a lot', 'Enter a number'], 'absurd' => ['900 gal', 'cannot be right'], 'more than a circuit holds' => ['40 L', 'cannot be right'], 'negative' => ['-3', 'cannot be right'], 'a pressure' => ['3 bar', 'measures pressure'],
-            'a list' => [['3'], 'Enter one value'], 'markup' => ['<b>3</b>', 'Enter a number'], 'endless' => [str_repeat('9', 5000), 'cannot be right'], 'broken text' => ["\xff\xfe", 'cannot be read']];
+            'a list' => [['3'], 'Enter one value'], 'markup' => ['<b>3</b>', 'Enter a number'], 'endless' => [
+                str_repeat('9', 5000), 'cannot be right',
+            ], 'broken text' => ["\xff\xfe", 'cannot be read']];
     }
 
     #[DataProvider('volumes')]
@@ -23,7 +25,9 @@ final class BadInputTest extends ShopTestCase
         $job = $this->plan();
         $this->walk($job)->until('drain:radiator_cock');
         $before = $job->lines()->count();
-        $this->enter($job, 'drain:radiator_cock', 'out', ['volume' => $typed, 'vessel' => 'pan', 'flow' => 'ran'])->assertRedirect("/jobs/{$job->id}")->assertSessionHasErrors('volume');
+        $this->enter($job, 'drain:radiator_cock', 'out', ['volume' => $typed, 'vessel' => 'pan', 'flow' => 'ran'])
+            ->assertRedirect("/jobs/{$job->id}")
+            ->assertSessionHasErrors('volume');
         self::assertStringContainsString($remedy, session('errors')->first('volume'));
         self::assertSame($before, $job->lines()->count());
         $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertSee($remedy);
@@ -32,13 +36,26 @@ final class BadInputTest extends ShopTestCase
     public function test_nothing_breaks_on_forms_of_any_shape(): void
     {
         $job = $this->plan();
-        foreach ([[], ['step' => ['x']], ['step' => 'found', 'form' => 'drop table'], ['step' => 'found', 'form' => 'found', 'fields' => 'x'], ['step' => 'found', 'form' => 'found', 'fields' => ['content' => 'sideways']], ['step' => 'found', 'form' => 'found', 'key' => '!', 'fields' => ['content' => 'full']]] as $body) {
+        foreach ([
+            [],
+            ['step' => ['x']],
+            ['step' => 'found', 'form' => 'drop table'],
+            ['step' => 'found', 'form' => 'found', 'fields' => 'x'],
+            ['step' => 'found', 'form' => 'found', 'fields' => ['content' => 'sideways']],
+            ['step' => 'found', 'form' => 'found', 'key' => '!', 'fields' => ['content' => 'full']],
+        ] as $body) {
             foreach (['entries', 'finish', 'cautions'] as $path) {
-                $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/{$path}", $body)->assertStatus(302)->assertSessionHasErrors();
+                $this->actingAs($this->imre)
+                    ->from("/jobs/{$job->id}")
+                    ->post("/jobs/{$job->id}/{$path}", $body)
+                    ->assertStatus(302)
+                    ->assertSessionHasErrors();
             }
         }
         self::assertSame(0, $job->lines()->count());
-        foreach (['/jobs/999', '/jobs/999/record', '/jobs/abc', '/circuits/999', "/jobs/{$job->id}/entries/99"] as $path) {
+        foreach ([
+            '/jobs/999', '/jobs/999/record', '/jobs/abc', '/circuits/999', "/jobs/{$job->id}/entries/99",
+        ] as $path) {
             $this->actingAs($this->imre)->get($path)->assertNotFound();
         }
         $this->actingAs($this->imre)->get("/jobs/{$job->id}?step[]=x")->assertOk();
@@ -55,7 +72,8 @@ final class BadInputTest extends ShopTestCase
         $this->get('/jobs/new?vehicle=1&chosen=1&lift=sideways')->assertRedirect();
         $this->get('/jobs/new?vehicle[]=1')->assertRedirect();
         self::assertSame(0, Job::query()->count());
-        $this->post('/jobs', ['vehicle' => 1, 'drains' => ['radiator_cock', 'neck', 'nowhere'], 'lift' => '12 in'])->assertSessionHasNoErrors();
+        $this->post('/jobs', ['vehicle' => 1, 'drains' => ['radiator_cock', 'neck', 'nowhere'], 'lift' => '12 in'])
+            ->assertSessionHasNoErrors();
         $plan = Job::query()->first()->plan['choices'];
         self::assertSame(['radiator_cock'], $plan['drains']);
         self::assertEqualsWithDelta(304.8, $plan['noseLiftMm'], 1e-6);
@@ -76,9 +94,13 @@ final class BadInputTest extends ShopTestCase
     public function test_sign_in_tells_nothing_and_is_limited(): void
     {
         foreach (range(1, 8) as $_) {
-            $this->post('/sign-in', ['login' => 'imre', 'password' => 'wrong'])->assertSessionHasErrors(['login' => 'Name and password do not go together. Check both and try again.']);
+            $this->post('/sign-in', ['login' => 'imre', 'password' => 'wrong'])
+                ->assertSessionHasErrors(
+                    ['login' => 'Name and password do not go together. Check both and try again.'],
+                );
         }
-        $this->post('/sign-in', ['login' => 'imre', 'password' => 'bleed-it-dry'])->assertSessionHasErrors(['login' => 'Too many tries. Wait a minute, then try again.']);
+        $this->post('/sign-in', ['login' => 'imre', 'password' => 'bleed-it-dry'])
+            ->assertSessionHasErrors(['login' => 'Too many tries. Wait a minute, then try again.']);
         $this->assertGuest();
         $this->post('/sign-in', ['login' => ['x'], 'password' => ''])->assertSessionHasErrors(['login', 'password']);
         $this->post('/sign-in', ['login' => 'sunniva', 'password' => 'bleed-it-dry'])->assertRedirect('/');
@@ -93,8 +115,22 @@ final class BadInputTest extends ShopTestCase
         \App\Models\Shop::query()->delete();
         $this->get('/sign-in')->assertRedirect('/first-start');
         $this->get('/first-start')->assertOk();
-        $this->post('/first-start', ['shop' => '', 'elevation_m' => 'high', 'name' => '', 'login' => 'a b', 'password' => 'x'])->assertSessionHasErrors(['shop', 'elevation_m', 'name', 'login', 'password']);
-        $this->post('/first-start', ['shop' => 'Lower yard', 'elevation_m' => '310', 'name' => 'A', 'login' => 'a', 'password' => 'ten letters'])->assertRedirect('/');
+        $this->post(
+            '/first-start',
+            ['shop' => '', 'elevation_m' => 'high', 'name' => '', 'login' => 'a b', 'password' => 'x'],
+        )
+            ->assertSessionHasErrors(['shop', 'elevation_m', 'name', 'login', 'password']);
+        $this->post(
+            '/first-start',
+            [
+                'shop' => 'Lower yard',
+                'elevation_m' => '310',
+                'name' => 'A',
+                'login' => 'a',
+                'password' => 'ten letters',
+            ],
+        )
+            ->assertRedirect('/');
         $this->assertAuthenticated();
         $this->get('/')->assertSee('Lower yard');
         $this->get('/jobs/new')->assertOk();

@@ -34,7 +34,13 @@ final class CircuitLibraryTest extends ShopTestCase
         foreach (Circuit::query()->get() as $circuit) {
             $document = json_decode((string) json_encode($circuit->document));
             self::assertTrue($validator->validate($document, $schema)->isValid(), $circuit->name);
-            foreach ([fn (object $d) => $d->format = 'other', fn (object $d) => $d->passages[0]->volume_ml = 0, fn (object $d) => $d->nodes[0]->id = '<b>', fn (object $d) => $d->nodes[0]->z_mm = -1, fn (object $d) => $d->ports = []] as $break) {
+            foreach ([
+                fn (object $d) => $d->format = 'other',
+                fn (object $d) => $d->passages[0]->volume_ml = 0,
+                fn (object $d) => $d->nodes[0]->id = '<b>',
+                fn (object $d) => $d->nodes[0]->z_mm = -1,
+                fn (object $d) => $d->ports = [],
+            ] as $break) {
                 $broken = unserialize(serialize($document));
                 $break($broken);
                 self::assertFalse($validator->validate($broken, $schema)->isValid());
@@ -46,7 +52,9 @@ final class CircuitLibraryTest extends ShopTestCase
     {
         foreach (Circuit::query()->get() as $circuit) {
             $exported = $this->actingAs($this->lead)->get("/circuits/{$circuit->id}/export")->assertOk()->getContent();
-            $this->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', (string) $exported)])->assertSessionHasNoErrors()->assertRedirect();
+            $this->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', (string) $exported)])
+                ->assertSessionHasNoErrors()
+                ->assertRedirect();
             $imported = Circuit::query()->latest('id')->first();
             self::assertSame($circuit->document, $imported->document);
             self::assertSame($exported, $this->get("/circuits/{$imported->id}/export")->getContent());
@@ -57,18 +65,35 @@ final class CircuitLibraryTest extends ShopTestCase
     public function test_a_bad_file_is_refused_with_its_place_and_changes_nothing(string $content, string $field): void
     {
         $before = Circuit::query()->count();
-        $this->actingAs($this->lead)->from('/circuits')->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', $content)])->assertRedirect('/circuits')->assertSessionHasErrors($field);
+        $this->actingAs($this->lead)
+            ->from('/circuits')
+            ->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', $content)])
+            ->assertRedirect('/circuits')
+            ->assertSessionHasErrors($field);
         self::assertSame($before, Circuit::query()->count());
     }
 
     /** @return array<string, array{string, string}> */
     public static function badFiles(): array
     {
-        $many = json_encode(['format' => 'aqbel-circuit/1', 'name' => 'x', 'nodes' => [['id' => 'a', 'x_mm' => 0, 'z_mm' => 1], ['id' => 'b', 'x_mm' => 0, 'z_mm' => 9]], 'ports' => [['id' => 'f', 'node' => 'a', 'kind' => 'fill']],
-            'passages' => array_map(fn (int $i) => ['id' => "p{$i}", 'from' => 'a', 'to' => 'b', 'volume_ml' => 1], range(1, 10000))]);
+        $many = json_encode(['format' => 'aqbel-circuit/1', 'name' => 'x', 'nodes' => [
+            ['id' => 'a', 'x_mm' => 0, 'z_mm' => 1], ['id' => 'b', 'x_mm' => 0, 'z_mm' => 9],
+        ], 'ports' => [['id' => 'f', 'node' => 'a', 'kind' => 'fill']],
+            'passages' => array_map(
+                fn (int $i) => ['id' => "p{$i}", 'from' => 'a', 'to' => 'b', 'volume_ml' => 1],
+                range(1, 10000),
+            )]);
 
-        return ['not JSON' => ['{', 'file'], 'a number' => ['7', 'file'], 'other format' => ['{"format":"x"}', 'format'], 'huge' => [str_repeat(' ', 1_000_001), 'file'], 'deep' => [str_repeat('[', 100).str_repeat(']', 100), 'file'],
-            '10,000 passages' => [(string) $many, 'passages'], 'no lists' => ['{"format":"aqbel-circuit/1","name":"x"}', 'nodes'], 'hostile name' => [(string) json_encode([...Demo::document('post-van'), 'name' => "a\0b"]), 'name']];
+        return ['not JSON' => ['{', 'file'], 'a number' => ['7', 'file'], 'other format' => ['{"format":"x"}', 'format'], 'huge' => [
+            str_repeat(' ', 1_000_001), 'file',
+        ], 'deep' => [
+            str_repeat('[', 100).str_repeat(']', 100), 'file',
+        ],
+            '10,000 passages' => [(string) $many, 'passages'], 'no lists' => [
+                '{"format":"aqbel-circuit/1","name":"x"}', 'nodes',
+            ], 'hostile name' => [
+                (string) json_encode([...Demo::document('post-van'), 'name' => "a\0b"]), 'name',
+            ]];
     }
 
     public function test_a_job_keeps_the_revision_it_was_planned_with(): void
@@ -77,7 +102,9 @@ final class CircuitLibraryTest extends ShopTestCase
         $circuit = Vehicle::query()->where('plate', 'SKP 114')->first()->circuit;
         $document = $circuit->document;
         $document['passages'][0]['volume_ml'] = 4000;
-        $this->actingAs($this->lead)->post("/circuits/{$circuit->id}", ['document' => json_encode($document)])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)
+            ->post("/circuits/{$circuit->id}", ['document' => json_encode($document)])
+            ->assertSessionHasNoErrors();
         self::assertSame(1, $job->refresh()->circuit->revision);
         self::assertSame(2, Vehicle::query()->where('plate', 'SKP 114')->first()->circuit->revision);
         self::assertEqualsWithDelta(12390, $job->state()->circuit->capacityMl(), 0.1);
@@ -93,12 +120,15 @@ final class CircuitLibraryTest extends ShopTestCase
 
             return (string) json_encode($document);
         };
-        $this->actingAs($this->lead)->post("/circuits/{$circuit->id}", ['document' => $change(0, 777)])->assertRedirect();
+        $this->actingAs($this->lead)
+            ->post("/circuits/{$circuit->id}", ['document' => $change(0, 777)])
+            ->assertRedirect();
         $newest = Circuit::query()->latest('id')->firstOrFail();
         $this->post("/circuits/{$circuit->id}", ['document' => $change(1, 888)])->assertStatus(409)
             ->assertSee('Somebody saved this circuit meanwhile')->assertSee('777')->assertSee('888');
         self::assertSame($newest->id, Circuit::query()->latest('id')->value('id'), 'nothing is stored');
-        $this->post("/circuits/{$circuit->id}", ['document' => $change(1, 888), 'over' => $newest->id])->assertRedirect();
+        $this->post("/circuits/{$circuit->id}", ['document' => $change(1, 888), 'over' => $newest->id])
+            ->assertRedirect();
         self::assertSame(3, Circuit::query()->latest('id')->firstOrFail()->revision);
     }
 
@@ -113,7 +143,13 @@ final class CircuitLibraryTest extends ShopTestCase
     public function test_technicians_look_and_leads_change(): void
     {
         $this->actingAs($this->imre)->get('/circuits/1')->assertOk()->assertDontSee('/circuits/1/edit');
-        foreach ([['get', '/circuits/1/edit'], ['get', '/circuits/new?from=1'], ['post', '/circuits'], ['post', '/circuits/1'], ['post', '/circuits/preview']] as [$method, $path]) {
+        foreach ([
+            ['get', '/circuits/1/edit'],
+            ['get', '/circuits/new?from=1'],
+            ['post', '/circuits'],
+            ['post', '/circuits/1'],
+            ['post', '/circuits/preview'],
+        ] as [$method, $path]) {
             $this->{$method}($path)->assertForbidden();
         }
         $this->actingAs($this->lead)->get('/circuits/1/edit')->assertOk();
@@ -124,7 +160,11 @@ final class CircuitLibraryTest extends ShopTestCase
     public function test_the_preview_says_what_is_wrong_at_its_place(): void
     {
         $document = Circuit::query()->where('key', 'post-van')->first()->document;
-        $preview = fn (array $d) => $this->actingAs($this->lead)->call('POST', '/circuits/preview', content: (string) json_encode($d));
+        $preview = fn (array $d) => $this->actingAs($this->lead)->call(
+            'POST',
+            '/circuits/preview',
+            content: (string) json_encode($d),
+        );
         $preview($document)->assertOk()->assertSee('Stays inside');
         $document['facts']['capacity_ml'] = 12000;
         $preview($document)->assertOk()->assertSee('Scale the volumes');
@@ -136,7 +176,11 @@ final class CircuitLibraryTest extends ShopTestCase
 
     public function test_the_elevation_view_stands_alone_as_svg(): void
     {
-        $svg = $this->actingAs($this->imre)->get('/circuits/1/elevation.svg')->assertOk()->assertHeader('Content-Type', 'image/svg+xml')->getContent();
+        $svg = $this->actingAs($this->imre)
+            ->get('/circuits/1/elevation.svg')
+            ->assertOk()
+            ->assertHeader('Content-Type', 'image/svg+xml')
+            ->getContent();
         $document = new \DOMDocument;
         self::assertTrue($document->loadXML((string) $svg));
         self::assertSame('http://www.w3.org/2000/svg', $document->documentElement->namespaceURI);

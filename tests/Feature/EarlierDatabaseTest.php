@@ -17,9 +17,17 @@ final class EarlierDatabaseTest extends TestCase
     protected function setUp(): void
     {
         parent::setUp();
-        config(['database.connections.earlier' => ['driver' => 'sqlite', 'database' => ':memory:', 'foreign_key_constraints' => false]]);
+        config(
+            [
+                'database.connections.earlier' => [
+                    'driver' => 'sqlite', 'database' => ':memory:', 'foreign_key_constraints' => false,
+                ],
+            ],
+        );
         DB::setDefaultConnection('earlier');
-        DB::connection()->getPdo()->exec((string) gzdecode((string) file_get_contents(__DIR__.'/../fixtures/shop-of-2026-11-24.sql.gz')));
+        DB::connection()->getPdo()->exec(
+            (string) gzdecode((string) file_get_contents(__DIR__.'/../fixtures/shop-of-2026-11-24.sql.gz')),
+        );
         Artisan::call('migrate', ['--force' => true]);
     }
 
@@ -36,16 +44,31 @@ final class EarlierDatabaseTest extends TestCase
             $plan['steps'] = array_map(fn (array $step): array => [...$step, 'later' => [1]], $plan['steps']);
             $plan['steps'][] = ['id' => 'later', 'kind' => 'kind_of_a_later_version', 'stage' => 11, 'params' => []];
             $summary = [...(array) json_decode((string) $job->summary, true), 'later' => ['x']];
-            DB::table('jobs')->where('id', $job->id)->update(['plan' => json_encode($plan), 'summary' => json_encode($summary)]);
+            DB::table('jobs')->where('id', $job->id)->update(
+                ['plan' => json_encode($plan), 'summary' => json_encode($summary)],
+            );
         }
         $this->openAll();
     }
 
     private function openAll(): void
     {
-        $pages = ['/', '/circuits', '/stores', '/records', '/records?q=114', '/jobs/new?vehicle=1', '/jobs/new?vehicle=3&kind=change&content=family&chosen=1&drains_auto=1'];
+        $pages = [
+            '/',
+            '/circuits',
+            '/stores',
+            '/records',
+            '/records?q=114',
+            '/jobs/new?vehicle=1',
+            '/jobs/new?vehicle=3&kind=change&content=family&chosen=1&drains_auto=1',
+        ];
         foreach (DB::table('circuits')->pluck('id') as $circuit) {
-            array_push($pages, "/circuits/{$circuit}", "/circuits/{$circuit}/edit", "/circuits/{$circuit}/elevation.svg");
+            array_push(
+                $pages,
+                "/circuits/{$circuit}",
+                "/circuits/{$circuit}/edit",
+                "/circuits/{$circuit}/elevation.svg",
+            );
         }
         $jobs = Job::query()->with('circuit')->get();
         self::assertCount(8, $jobs);

@@ -44,27 +44,49 @@ final class ElevationTest extends ShopTestCase
     public function test_a_liquid_surface_is_drawn_level(): void
     {
         // Half full: coolant in the lower half of the upright, cut at its middle height.
-        $drawing = new Drawing($this->box(), new Runs(['upright' => [new Run(0.0, 0.5, CellState::Air), new Run(0.5, 1.0, CellState::Coolant)]]));
+        $drawing = new Drawing(
+            $this->box(),
+            new Runs(['upright' => [new Run(0.0, 0.5, CellState::Air), new Run(0.5, 1.0, CellState::Coolant)]]),
+        );
         $upright = array_values(array_filter($drawing->passages(), fn (DrawnPassage $p) => $p->id === 'upright'))[0];
         self::assertSame([1, 0], [count($upright->coolant), count($upright->trapped)]);
-        $heights = fn (string $points) => array_map(fn (string $point) => (float) explode(',', $point)[1], explode(' ', $points));
+        $heights = fn (string $points) => array_map(
+            fn (string $point) => (float) explode(',', $point)[1],
+            explode(' ', $points),
+        );
         self::assertEqualsWithDelta($drawing->y(600), min($heights($upright->coolant[0])), 0.6);
-        self::assertEqualsWithDelta($drawing->y(300), max($heights($upright->coolant[0])), 12.0, 'down to the bottom, and the pipe is as wide as it is');
-        self::assertCount(2, array_filter($heights($upright->coolant[0]), fn (float $y) => abs($y - $drawing->y(600)) < 0.6), 'both ends of the surface stand at one height');
+        self::assertEqualsWithDelta(
+            $drawing->y(300),
+            max($heights($upright->coolant[0])),
+            12.0,
+            'down to the bottom, and the pipe is as wide as it is',
+        );
+        self::assertCount(
+            2,
+            array_filter($heights($upright->coolant[0]), fn (float $y) => abs($y - $drawing->y(600)) < 0.6),
+            'both ends of the surface stand at one height',
+        );
     }
 
     public function test_a_raised_nose_raises_the_front_most(): void
     {
         $flat = new Drawing($this->box(), null);
         $raised = new Drawing($this->box(), null, 300.0);
-        $rise = fn (string $node) => ($raised->floor() - $raised->nodes()[$node][1]) / $raised->scale() - ($flat->floor() - $flat->nodes()[$node][1]) / $flat->scale();
+        $rise = fn (string $node) => (
+            $raised->floor() - $raised->nodes()[$node][1]
+        ) / $raised->scale() - ($flat->floor() - $flat->nodes()[$node][1]) / $flat->scale();
         self::assertEqualsWithDelta(300.0 * (1 + 500 / 2600), $rise('top'), 2.0);
         self::assertGreaterThan($rise('back'), $rise('top'));
     }
 
     public function test_markers_of_ports_at_one_node_are_moved_apart_and_pockets_are_named(): void
     {
-        $drawing = new Drawing($this->box(), null, 0.0, [new PocketLabel('0.40 L air', new Volumes(['upright' => 400.0]))]);
+        $drawing = new Drawing(
+            $this->box(),
+            null,
+            0.0,
+            [new PocketLabel('0.40 L air', new Volumes(['upright' => 400.0]))],
+        );
         [$a, $b] = array_slice($drawing->ports(), 1, 2);
         self::assertSame($a->at, $b->at);
         self::assertGreaterThan(26, hypot($a->x - $b->x, $a->y - $b->y));
@@ -78,7 +100,12 @@ final class ElevationTest extends ShopTestCase
         self::assertEqualsWithDelta(1.0, $this->wet($job, 'radiator'), 0.01);
         $this->walk($job)->until('drain:left_plug');
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'radiator'), 0.01, 'the radiator is empty after its cock');
-        self::assertEqualsWithDelta(1.0, $this->wet($job, 'left_low_jacket'), 0.01, 'the left bank still holds its own');
+        self::assertEqualsWithDelta(
+            1.0,
+            $this->wet($job, 'left_low_jacket'),
+            0.01,
+            'the left bank still holds its own',
+        );
         $this->walk($job)->until('look');
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'left_low_jacket'), 0.01);
         self::assertSame(PortState::Closed, $job->refresh()->summary?->ports['left_plug']);
@@ -87,7 +114,11 @@ final class ElevationTest extends ShopTestCase
         self::assertLessThan(0.9, $this->wet($job, 'radiator'));
         self::assertSame(PortState::Open, $job->refresh()->summary?->ports['bleed_heater']);
         $this->walk($job)->until('heat_cycle:1');
-        self::assertContains(CellState::Trapped, $this->states($job, 'heater_core_b'), 'the predicted pocket is hatched');
+        self::assertContains(
+            CellState::Trapped,
+            $this->states($job, 'heater_core_b'),
+            'the predicted pocket is hatched',
+        );
         $this->walk($job)->until('leak_check');
         foreach (array_keys($job->circuit->read()->passages) as $passage) {
             self::assertNotContains(CellState::Trapped, $this->states($job, $passage), 'proven: no air is drawn');
@@ -97,7 +128,10 @@ final class ElevationTest extends ShopTestCase
     public function test_a_drain_that_came_short_leaves_coolant_in_the_picture(): void
     {
         $job = $this->plan('SKP 114');
-        $this->walk($job)->until('drain:radiator_cock')->enter('out', ['volume' => '4', 'vessel' => 'pan', 'flow' => 'early']);
+        $this->walk($job)->until('drain:radiator_cock')->enter(
+            'out',
+            ['volume' => '4', 'vessel' => 'pan', 'flow' => 'early'],
+        );
         self::assertGreaterThan(0.3, $this->wet($job, 'radiator'));
         self::assertLessThan(1.0, $this->wet($job, 'radiator'));
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'tank'), 0.01, 'the highest part empties first');
@@ -108,7 +142,10 @@ final class ElevationTest extends ShopTestCase
         $job = $this->plan('SKP 114', 'vacuum');
         $this->walk($job)->until('vacuum_fill');
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'radiator'), 0.01);
-        $this->walk($job)->until('vacuum_fill')->enter('poured', ['volume' => '4', 'vessel' => 'bucket', 'vacuum' => '14']);
+        $this->walk($job)->until('vacuum_fill')->enter(
+            'poured',
+            ['volume' => '4', 'vessel' => 'bucket', 'vacuum' => '14'],
+        );
         self::assertGreaterThan(0.2, $this->wet($job, 'radiator'));
         self::assertLessThan(0.8, $this->wet($job, 'radiator'), 'it stands as high as what went in');
         $this->walk($job)->until('heat_cycle:1');
@@ -120,7 +157,9 @@ final class ElevationTest extends ShopTestCase
     {
         $runs = $job->refresh()->summary?->runs->of($passage) ?? [];
 
-        return array_sum(array_map(fn (Run $run) => $run->state === CellState::Coolant ? $run->to - $run->from : 0.0, $runs));
+        return array_sum(
+            array_map(fn (Run $run) => $run->state === CellState::Coolant ? $run->to - $run->from : 0.0, $runs),
+        );
     }
 
     /** @return list<CellState> */
@@ -133,9 +172,29 @@ final class ElevationTest extends ShopTestCase
     {
         return CircuitReader::read([
             'format' => CoreCircuit::FORMAT, 'name' => 'box',
-            'nodes' => [['id' => 'top', 'x_mm' => 500, 'z_mm' => 900], ['id' => 'bottom', 'x_mm' => 500, 'z_mm' => 300], ['id' => 'middle', 'x_mm' => 100, 'z_mm' => 300], ['id' => 'back', 'x_mm' => -300, 'z_mm' => 800]],
-            'passages' => [['id' => 'upright', 'from' => 'top', 'to' => 'bottom', 'volume_ml' => 2000, 'kind' => 'radiator', 'label' => 'Upright'], ['id' => 'floor', 'from' => 'bottom', 'to' => 'middle', 'volume_ml' => 300], ['id' => 'rise', 'from' => 'middle', 'to' => 'back', 'volume_ml' => 500]],
-            'ports' => [['id' => 'neck', 'node' => 'top', 'kind' => 'fill'], ['id' => 'one', 'node' => 'back', 'kind' => 'bleed'], ['id' => 'two', 'node' => 'back', 'kind' => 'bleed']],
+            'nodes' => [
+                ['id' => 'top', 'x_mm' => 500, 'z_mm' => 900],
+                ['id' => 'bottom', 'x_mm' => 500, 'z_mm' => 300],
+                ['id' => 'middle', 'x_mm' => 100, 'z_mm' => 300],
+                ['id' => 'back', 'x_mm' => -300, 'z_mm' => 800],
+            ],
+            'passages' => [
+                [
+                    'id' => 'upright',
+                    'from' => 'top',
+                    'to' => 'bottom',
+                    'volume_ml' => 2000,
+                    'kind' => 'radiator',
+                    'label' => 'Upright',
+                ],
+                ['id' => 'floor', 'from' => 'bottom', 'to' => 'middle', 'volume_ml' => 300],
+                ['id' => 'rise', 'from' => 'middle', 'to' => 'back', 'volume_ml' => 500],
+            ],
+            'ports' => [
+                ['id' => 'neck', 'node' => 'top', 'kind' => 'fill'],
+                ['id' => 'one', 'node' => 'back', 'kind' => 'bleed'],
+                ['id' => 'two', 'node' => 'back', 'kind' => 'bleed'],
+            ],
         ]);
     }
 }

@@ -37,7 +37,12 @@ final class ExtensionTest extends ShopTestCase
     public function test_its_run_heats_the_circuit_and_its_labour_counts(): void
     {
         $job = $this->idled();
-        self::assertGreaterThan(0.0, app(StepCatalogue::class)->labour($job->state()->steps['idle'], \Aqbel\Core\Plan\Plan::of($job->state())->choices)->hands);
+        self::assertGreaterThan(
+            0.0,
+            app(StepCatalogue::class)
+                ->labour($job->state()->steps['idle'], \Aqbel\Core\Plan\Plan::of($job->state())->choices)
+                ->hands,
+        );
         $walk = $this->walk($job)->until('idle');
         $walk->enter('idled', ['ect' => '80']);
         self::assertEqualsWithDelta(now()->getTimestamp(), $job->state()->lastRan(), 120);
@@ -59,7 +64,14 @@ final class ExtensionTest extends ShopTestCase
     /** @param  array<string, string>  $choices */
     private function idled(array $choices = []): Job
     {
-        $form = ['vehicle' => 1, 'school' => 'idled_fill', 'kind' => 'repair', 'chosen' => '1', 'drains' => ['radiator_cock'], ...$choices];
+        $form = [
+            'vehicle' => 1,
+            'school' => 'idled_fill',
+            'kind' => 'repair',
+            'chosen' => '1',
+            'drains' => ['radiator_cock'],
+            ...$choices,
+        ];
         $this->actingAs($this->imre)->post('/jobs', $form)->assertSessionHasNoErrors();
 
         return Job::query()->latest('id')->firstOrFail();

@@ -32,9 +32,22 @@ final class FloorTest extends ShopTestCase
     public function test_the_sequence_follows_the_tools_at_hand(): void
     {
         $this->actingAs($this->imre)->get('/jobs/new?vehicle=1&chosen=1&tools_chosen=1&school=vacuum')->assertOk()
-            ->assertSee('needs the vacuum filler')->assertDontSee('Pressure test, cold')->assertDontSee('Measure the mixture');
-        $this->post('/jobs', ['vehicle' => 1, 'school' => 'vacuum', 'chosen' => '1', 'tools_chosen' => '1', 'tools' => ['refractometer']])->assertSessionHasErrors('school');
-        $this->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'tools_chosen' => '1', 'tools' => ['hammer']])->assertSessionHasErrors('tools.0');
+            ->assertSee('needs the vacuum filler')
+            ->assertDontSee('Pressure test, cold')
+            ->assertDontSee('Measure the mixture');
+        $this->post(
+            '/jobs',
+            [
+                'vehicle' => 1,
+                'school' => 'vacuum',
+                'chosen' => '1',
+                'tools_chosen' => '1',
+                'tools' => ['refractometer'],
+            ],
+        )
+            ->assertSessionHasErrors('school');
+        $this->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'tools_chosen' => '1', 'tools' => ['hammer']])
+            ->assertSessionHasErrors('tools.0');
         self::assertSame(0, Job::query()->count());
     }
 
@@ -44,13 +57,18 @@ final class FloorTest extends ShopTestCase
         foreach (Circuit::query()->get() as $model) {
             $drawing = new Drawing($model->read(), null);
             $width = fn (Label $l): int => 8 * max(array_map(mb_strlen(...), $l->lines));
-            $box = fn (Label $l): array => [$l->anchor === 'start' ? $l->x : $l->x - $width($l), $l->y - 13, $width($l), 17 * count($l->lines)];
+            $box = fn (Label $l): array => [
+                $l->anchor === 'start' ? $l->x : $l->x - $width($l), $l->y - 13, $width($l), 17 * count($l->lines),
+            ];
             $boxes = array_map($box, $drawing->labels());
             foreach ($boxes as $i => $a) {
                 self::assertGreaterThanOrEqual(0, $a[1]);
                 self::assertLessThanOrEqual($drawing->height, $a[1] + $a[3]);
                 foreach (array_slice($boxes, $i + 1) as $b) {
-                    self::assertFalse($a[0] < $b[0] + $b[2] && $b[0] < $a[0] + $a[2] && $a[1] < $b[1] + $b[3] && $b[1] < $a[1] + $a[3], $model->name);
+                    self::assertFalse(
+                        $a[0] < $b[0] + $b[2] && $b[0] < $a[0] + $a[2] && $a[1] < $b[1] + $b[3] && $b[1] < $a[1] + $a[3],
+                        $model->name,
+                    );
                 }
             }
             foreach ($drawing->ports() as $i => $port) {
@@ -64,6 +82,11 @@ final class FloorTest extends ShopTestCase
     public function test_circuits_show_what_the_manual_says(): void
     {
         $this->actingAs($this->imre)->get('/circuits')->assertOk()->assertSee('Rescue ambulance');
-        $this->actingAs($this->imre)->get('/circuits/1')->assertOk()->assertSee('12.39 L')->assertSee('25.0 N·m')->assertSee('by feel');
+        $this->actingAs($this->imre)
+            ->get('/circuits/1')
+            ->assertOk()
+            ->assertSee('12.39 L')
+            ->assertSee('25.0 N·m')
+            ->assertSee('by feel');
     }
 }

@@ -13,7 +13,9 @@ final class JournalTest extends ShopTestCase
     {
         $job = $this->plan();
         foreach ([1, 2, 3] as $_) {
-            $this->enter($job, 'found', 'found', ['content' => 'full'], 'same-key-00001')->assertRedirect()->assertSessionHasNoErrors();
+            $this->enter($job, 'found', 'found', ['content' => 'full'], 'same-key-00001')
+                ->assertRedirect()
+                ->assertSessionHasNoErrors();
         }
         self::assertSame(1, $job->lines()->count());
     }
@@ -35,13 +37,27 @@ final class JournalTest extends ShopTestCase
         $job = $this->plan();
         $this->enter($job, 'found', 'found', ['content' => 'low', 'missing' => '10 L']);
         $this->actingAs($this->imre)->get("/jobs/{$job->id}/entries/1")->assertOk()->assertSee('10 L');
-        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries/1", ['key' => 'correct-0001', 'fields' => ['content' => 'low', 'missing' => '1 L'], 'reason' => 'a zero too many'])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post(
+                "/jobs/{$job->id}/entries/1",
+                [
+                    'key' => 'correct-0001',
+                    'fields' => ['content' => 'low', 'missing' => '1 L'],
+                    'reason' => 'a zero too many',
+                ],
+            )
+            ->assertSessionHasNoErrors();
         self::assertEqualsWithDelta(10730, $job->state()->ledger()->contentMl, 1);
         self::assertSame(['found', 'correct'], $job->lines()->pluck('form')->all());
         self::assertSame(['content' => 'low', 'missing' => 10000, 'freeze' => null], $job->lines()->first()->values);
-        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries/1", ['key' => 'withdraw-001', 'take_back' => '1'])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post("/jobs/{$job->id}/entries/1", ['key' => 'withdraw-001', 'take_back' => '1'])
+            ->assertSessionHasNoErrors();
         self::assertSame([], $job->state()->ledger()->lines);
-        $this->actingAs($this->imre)->from('/x')->post("/jobs/{$job->id}/entries/1", ['key' => 'withdraw-002', 'take_back' => '1'])->assertSessionHasErrors('finish');
+        $this->actingAs($this->imre)
+            ->from('/x')
+            ->post("/jobs/{$job->id}/entries/1", ['key' => 'withdraw-002', 'take_back' => '1'])
+            ->assertSessionHasErrors('finish');
     }
 
     public function test_lines_cannot_be_changed_or_removed(): void
@@ -65,7 +81,10 @@ final class JournalTest extends ShopTestCase
         $job = $this->plan();
         $this->walk($job)->until('look');
         $ledger = $job->state()->ledger();
-        self::assertSame(['Content found', 'Out: Radiator drain cock', 'Out: Left block plug', 'Out: Right block plug'], array_map(fn ($line) => $line->label, $ledger->lines));
+        self::assertSame(
+            ['Content found', 'Out: Radiator drain cock', 'Out: Left block plug', 'Out: Right block plug'],
+            array_map(fn ($line) => $line->label, $ledger->lines),
+        );
         self::assertEqualsWithDelta($ledger->contentMl, $ledger->inMl() - $ledger->outMl(), 1e-6);
     }
 
@@ -74,7 +93,12 @@ final class JournalTest extends ShopTestCase
         $job = $this->plan();
         $this->walk($job)->until('sign_off');
         $drained = $job->lines()->where('step', 'drain:radiator_cock')->where('form', 'out')->first();
-        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries/{$drained->seq}", ['key' => 'correct-0001', 'fields' => ['volume' => '2', 'vessel' => 'pan', 'flow' => 'early']])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post(
+                "/jobs/{$job->id}/entries/{$drained->seq}",
+                ['key' => 'correct-0001', 'fields' => ['volume' => '2', 'vessel' => 'pan', 'flow' => 'early']],
+            )
+            ->assertSessionHasNoErrors();
         $this->finish($job, 'sign_off')->assertSessionHasErrors('finish');
         self::assertStringContainsString('A correction changed a verdict', session('errors')->first('finish'));
         $this->finish($job, 'sign_off', 'short')->assertSessionHasErrors('reason');
@@ -82,6 +106,9 @@ final class JournalTest extends ShopTestCase
         self::assertNotNull($job->refresh()->signed_at);
         self::assertSame(JobState::OVERRIDE, $job->state()->closed['sign_off']->form);
         $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasErrors('finish');
-        $this->actingAs($this->imre)->get("/jobs/{$job->id}/record")->assertOk()->assertSee('the pan leaked on the floor');
+        $this->actingAs($this->imre)
+            ->get("/jobs/{$job->id}/record")
+            ->assertOk()
+            ->assertSee('the pan leaked on the floor');
     }
 }

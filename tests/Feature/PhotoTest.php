@@ -20,7 +20,8 @@ final class PhotoTest extends ShopTestCase
     {
         $job = $this->plan();
         $this->walk($job)->until('inspect');
-        $this->send($job, 'inspect', self::file('drip.jpg', self::jpeg()), 'Left mount, old')->assertSessionHasNoErrors();
+        $this->send($job, 'inspect', self::file('drip.jpg', self::jpeg()), 'Left mount, old')
+            ->assertSessionHasNoErrors();
         $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('Left mount, old');
         $this->walk($job)->until('leak_check');
         $page = $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk();
@@ -56,9 +57,15 @@ final class PhotoTest extends ShopTestCase
         self::assertSame([1, 1], [Photo::query()->count(), JournalLine::query()->where('form', 'photo')->count()]);
         $seq = (int) JournalLine::query()->where('form', 'photo')->value('seq');
         $this->get("/jobs/{$job->id}/entries/{$seq}")->assertOk()->assertSee('Correct an entry');
-        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => 'correct-0001', 'fields' => ['caption' => 'Tank, dirty'], 'reason' => '']);
+        $this->post(
+            "/jobs/{$job->id}/entries/{$seq}",
+            ['key' => 'correct-0001', 'fields' => ['caption' => 'Tank, dirty'], 'reason' => ''],
+        );
         $this->get("/jobs/{$job->id}")->assertSee('Tank, dirty')->assertSee('/small"', false);
-        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => 'correct-0002', 'take_back' => '1', 'reason' => 'wrong vehicle']);
+        $this->post(
+            "/jobs/{$job->id}/entries/{$seq}",
+            ['key' => 'correct-0002', 'take_back' => '1', 'reason' => 'wrong vehicle'],
+        );
         $this->get("/jobs/{$job->id}")->assertDontSee('/small"', false);
         $this->finish($job, 'found')->assertSessionHasErrors('finish');
         self::assertSame(0.0, $job->state()->ledger()->contentMl, 'a photograph is no reading');
@@ -68,18 +75,37 @@ final class PhotoTest extends ShopTestCase
     public static function refused(): array
     {
         return [
-            'text called .jpg' => ['note.jpg', 'not a picture at all', 'not a photograph'], 'a script' => ['shell.php', '<?php system("id");', 'such a name'], 'SVG' => ['a.svg', '<svg xmlns="http://www.w3.org/2000/svg"/>', 'such a name'],
-            'GIF called .png' => ['a.png', "GIF89a\x01\x00\x01\x00\x00\x00\x00;", 'not a photograph'], 'truncated JPEG' => ['cut.jpg', substr(self::jpeg(), 0, 3000), 'only in part'],
-            'truncated PNG' => ['cut.png', substr(self::png(), 0, 400), 'only in part'], 'cut in the middle, end kept' => ['mid.jpg', substr(self::jpeg(), 0, 2500).substr(self::jpeg(), -2), 'only in part'], 'empty' => ['empty.jpg', '', 'not a photograph'],
-            'folders in the name' => ['../../../etc/passwd.jpg', self::jpeg(8, 8), 'such a name'], 'control characters' => ["a\x07b.jpg", self::jpeg(8, 8), 'such a name'], 'double ending' => ['a.php.jpg', self::jpeg(8, 8), 'such a name'],
-            'markup' => ['<img src=x>.jpg', self::jpeg(8, 8), 'such a name'], 'very long' => [str_repeat('a', 400).'.jpg', self::jpeg(8, 8), 'such a name'], 'broken UTF-8' => ["\xC3\x28.jpg", self::jpeg(8, 8), 'such a name'],
+            'text called .jpg' => ['note.jpg', 'not a picture at all', 'not a photograph'], 'a script' => [
+                'shell.php', '<?php system("id");', 'such a name',
+            ], 'SVG' => ['a.svg', '<svg xmlns="http://www.w3.org/2000/svg"/>', 'such a name'],
+            'GIF called .png' => [
+                'a.png', "GIF89a\x01\x00\x01\x00\x00\x00\x00;", 'not a photograph',
+            ], 'truncated JPEG' => [
+                'cut.jpg', substr(self::jpeg(), 0, 3000), 'only in part',
+            ],
+            'truncated PNG' => [
+                'cut.png', substr(self::png(), 0, 400), 'only in part',
+            ], 'cut in the middle, end kept' => [
+                'mid.jpg', substr(self::jpeg(), 0, 2500).substr(self::jpeg(), -2), 'only in part',
+            ], 'empty' => ['empty.jpg', '', 'not a photograph'],
+            'folders in the name' => [
+                '../../../etc/passwd.jpg', self::jpeg(8, 8), 'such a name',
+            ], 'control characters' => [
+                "a\x07b.jpg", self::jpeg(8, 8), 'such a name',
+            ], 'double ending' => ['a.php.jpg', self::jpeg(8, 8), 'such a name'],
+            'markup' => ['<img src=x>.jpg', self::jpeg(8, 8), 'such a name'], 'very long' => [
+                str_repeat('a', 400).'.jpg', self::jpeg(8, 8), 'such a name',
+            ], 'broken UTF-8' => ["\xC3\x28.jpg", self::jpeg(8, 8), 'such a name'],
             '40 MB' => ['huge.jpg', self::jpeg(8, 8).str_repeat("\0", 40 * 1024 * 1024), 'larger than 12 MB'],
         ];
     }
 
     #[DataProvider('refused')]
-    public function test_is_refused_clearly_and_nothing_is_stored(string $name, string $content, string $complaint): void
-    {
+    public function test_is_refused_clearly_and_nothing_is_stored(
+        string $name,
+        string $content,
+        string $complaint,
+    ): void {
         $job = $this->plan();
         $answer = $this->send($job, 'found', self::file($name, $content), 'kept caption');
         $answer->assertSessionHasErrors('photo');
@@ -93,7 +119,10 @@ final class PhotoTest extends ShopTestCase
     {
         // A valid PNG header of 30000 × 30000 and nothing behind it: 2.7 GB once unpacked.
         $header = pack('N', 13).'IHDR'.pack('NNCCCCC', 30000, 30000, 8, 2, 0, 0, 0);
-        $bomb = "\x89PNG\r\n\x1a\n".$header.pack('N', crc32(substr($header, 4))).pack('N', 0).'IEND'.pack('N', crc32('IEND'));
+        $bomb = "\x89PNG\r\n\x1a\n".$header.pack(
+            'N',
+            crc32(substr($header, 4)),
+        ).pack('N', 0).'IEND'.pack('N', crc32('IEND'));
         $this->send($this->plan(), 'found', self::file('bomb.png', $bomb, 'image/png'));
         self::assertStringContainsString('50 million pixels', (string) session('errors')->first('photo'));
     }
@@ -101,13 +130,20 @@ final class PhotoTest extends ShopTestCase
     public function test_a_body_larger_than_the_server_takes_is_answered_in_words(): void
     {
         $job = $this->plan();
-        $this->actingAs($this->imre)->call('POST', "/jobs/{$job->id}/photos", server: ['CONTENT_LENGTH' => (string) (1 << 40)])->assertStatus(413)->assertSee('far too large')->assertSee('Nothing was stored');
+        $this->actingAs($this->imre)
+            ->call('POST', "/jobs/{$job->id}/photos", server: ['CONTENT_LENGTH' => (string) (1 << 40)])
+            ->assertStatus(413)
+            ->assertSee('far too large')
+            ->assertSee('Nothing was stored');
     }
 
     public function test_missing_file_foreign_step_and_steps_ahead_are_refused(): void
     {
         $job = $this->plan();
-        $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/photos", ['key' => 'photo-0001', 'step' => 'found', 'photo' => 'text'])->assertSessionHasErrors('photo');
+        $this->actingAs($this->imre)
+            ->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/photos", ['key' => 'photo-0001', 'step' => 'found', 'photo' => 'text'])
+            ->assertSessionHasErrors('photo');
         $this->send($job, 'nowhere', self::file('a.jpg', self::jpeg(8, 8)))->assertSessionHasErrors('finish');
         $this->send($job, 'mix', self::file('a.jpg', self::jpeg(8, 8)))->assertSessionHasErrors('finish');
         self::assertSame(0, Photo::query()->count());
@@ -116,20 +152,45 @@ final class PhotoTest extends ShopTestCase
     public function test_the_page_s_own_sending_is_told_where_to_go_on(): void
     {
         $job = $this->plan();
-        $this->actingAs($this->imre)->from("/jobs/{$job->id}")->postJson("/jobs/{$job->id}/entries", ['key' => 'json-key-0001', 'step' => 'found', 'form' => 'found', 'stay' => '1', 'fields' => ['content' => 'full']])->assertOk()->assertJson(['to' => url("/jobs/{$job->id}?step=found")]);
-        $this->postJson("/jobs/{$job->id}/entries", ['key' => 'json-key-0002', 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'soup']])->assertOk()->assertJson(['to' => url("/jobs/{$job->id}")]);
+        $this->actingAs($this->imre)
+            ->from("/jobs/{$job->id}")
+            ->postJson(
+                "/jobs/{$job->id}/entries",
+                [
+                    'key' => 'json-key-0001',
+                    'step' => 'found',
+                    'form' => 'found',
+                    'stay' => '1',
+                    'fields' => ['content' => 'full'],
+                ],
+            )
+            ->assertOk()
+            ->assertJson(['to' => url("/jobs/{$job->id}?step=found")]);
+        $this->postJson(
+            "/jobs/{$job->id}/entries",
+            ['key' => 'json-key-0002', 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'soup']],
+        )
+            ->assertOk()
+            ->assertJson(['to' => url("/jobs/{$job->id}")]);
         $this->get("/jobs/{$job->id}")->assertSee('Choose one of the values shown');
     }
 
     public function test_an_entry_that_waited_keeps_its_own_time_within_reason(): void
     {
         $job = $this->plan();
-        $enter = fn (string $key, string $age) => $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/entries", ['key' => $key, 'age' => $age, 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'full']]);
+        $enter = fn (string $key, string $age) => $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post(
+            "/jobs/{$job->id}/entries",
+            ['key' => $key, 'age' => $age, 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'full']],
+        );
         $enter('late-key-0001', '90')->assertSessionHasNoErrors();
         self::assertEqualsWithDelta(now()->getTimestamp() - 90, JournalLine::query()->sole()->at, 2);
         $enter('late-key-0002', '300')->assertSessionHasNoErrors();
         self::assertSame(2, JournalLine::query()->count());
-        self::assertGreaterThanOrEqual(JournalLine::query()->orderBy('seq')->firstOrFail()->at, JournalLine::query()->orderByDesc('seq')->firstOrFail()->at, 'the journal never runs backwards');
+        self::assertGreaterThanOrEqual(
+            JournalLine::query()->orderBy('seq')->firstOrFail()->at,
+            JournalLine::query()->orderByDesc('seq')->firstOrFail()->at,
+            'the journal never runs backwards',
+        );
         $enter('late-key-0003', 'tomorrow')->assertSessionHasNoErrors();
         $enter('late-key-0004', '-500')->assertSessionHasNoErrors();
         self::assertLessThanOrEqual(now()->getTimestamp(), JournalLine::query()->max('at'));
@@ -143,9 +204,19 @@ final class PhotoTest extends ShopTestCase
         self::assertLessThan(64 * 1024 * 1024, Photograph::MOST_BYTES);
     }
 
-    private function send(Job $job, string $step, UploadedFile $file, string $caption = '', ?string $key = null): TestResponse
-    {
-        return $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/photos", ['key' => $key ?? (string) Str::uuid(), 'step' => $step, 'caption' => $caption, 'photo' => $file]);
+    private function send(
+        Job $job,
+        string $step,
+        UploadedFile $file,
+        string $caption = '',
+        ?string $key = null,
+    ): TestResponse {
+        return $this->actingAs($this->imre)
+            ->from("/jobs/{$job->id}")
+            ->post(
+                "/jobs/{$job->id}/photos",
+                ['key' => $key ?? (string) Str::uuid(), 'step' => $step, 'caption' => $caption, 'photo' => $file],
+            );
     }
 
     private static function file(string $name, string $content, string $type = 'image/jpeg'): UploadedFile
@@ -171,7 +242,14 @@ final class PhotoTest extends ShopTestCase
         mt_srand(3);
         $image = imagecreatetruecolor($width, $height);
         for ($i = 0; $i < 60; $i++) {
-            imagefilledellipse($image, mt_rand(0, $width), mt_rand(0, $height), 40, 30, (int) imagecolorallocate($image, mt_rand(0, 255), mt_rand(0, 255), mt_rand(0, 255)));
+            imagefilledellipse(
+                $image,
+                mt_rand(0, $width),
+                mt_rand(0, $height),
+                40,
+                30,
+                (int) imagecolorallocate($image, mt_rand(0, 255), mt_rand(0, 255), mt_rand(0, 255)),
+            );
         }
         ob_start();
         $write($image);

@@ -14,10 +14,25 @@ final class PlanTest extends ShopTestCase
     public static function choices(): array
     {
         return [
-            'coolant lost' => ['kind=lost', ['Find the drip first']], 'unknown coolant' => ['kind=change&content=unknown', ['Unknown coolant', 'Jar test', 'At most 5 % may stay']],
-            'frost within reach' => ['frost=-30', ['for −30 °C', '45 %']], 'mild frost keeps the inhibitor' => ['frost=-10', ['40 %']], 'premix' => ['kind=change&stock=premix', ['Premix 50 %']],
-            'premix against retained water' => ['kind=repair&content=water&stock=premix', ['out of reach']], 'premix after a rinse' => ['kind=change&content=family&stock=premix', ['out of reach', 'Reaches only']], 'overdue' => ['odometer=200000&last_odometer=100000&last_month=2026-01', ['overdue', '125 %', 'by distance']],
-            'time left' => ['odometer=120000&last_odometer=100000', ['time left', '25 %']], 'bleeding only' => ['kind=bleed', ['Nothing is drained', 'Air a fill leaves here', 'Fill until it runs', 'needs the circuit drained']],
+            'coolant lost' => ['kind=lost', ['Find the drip first']], 'unknown coolant' => [
+                'kind=change&content=unknown', ['Unknown coolant', 'Jar test', 'At most 5 % may stay'],
+            ],
+            'frost within reach' => [
+                'frost=-30', ['for −30 °C', '45 %'],
+            ], 'mild frost keeps the inhibitor' => ['frost=-10', ['40 %']], 'premix' => [
+                'kind=change&stock=premix', ['Premix 50 %'],
+            ],
+            'premix against retained water' => [
+                'kind=repair&content=water&stock=premix', ['out of reach'],
+            ], 'premix after a rinse' => [
+                'kind=change&content=family&stock=premix', ['out of reach', 'Reaches only'],
+            ], 'overdue' => [
+                'odometer=200000&last_odometer=100000&last_month=2026-01', ['overdue', '125 %', 'by distance'],
+            ],
+            'time left' => ['odometer=120000&last_odometer=100000', ['time left', '25 %']], 'bleeding only' => [
+                'kind=bleed',
+                ['Nothing is drained', 'Air a fill leaves here', 'Fill until it runs', 'needs the circuit drained'],
+            ],
         ];
     }
 
@@ -33,41 +48,94 @@ final class PlanTest extends ShopTestCase
 
     public function test_bleeding_only_drains_nothing_whatever_was_ticked(): void
     {
-        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'kind' => 'bleed', 'drains' => ['radiator_cock']])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'kind' => 'bleed', 'drains' => ['radiator_cock']])
+            ->assertSessionHasNoErrors();
         self::assertSame([], Job::query()->sole()->plan['choices']['drains']);
-        $this->post('/jobs', ['vehicle' => 2, 'chosen' => '1', 'kind' => 'bleed', 'school' => 'vacuum'])->assertSessionHasErrors('school');
+        $this->post('/jobs', ['vehicle' => 2, 'chosen' => '1', 'kind' => 'bleed', 'school' => 'vacuum'])
+            ->assertSessionHasErrors('school');
     }
 
     public function test_the_drains_are_those_worth_it_until_somebody_chooses(): void
     {
-        $drains = fn (array $form): array => tap($this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', ...$form]), fn () => null)->isRedirect() ? Job::query()->latest('id')->firstOrFail()->plan['choices']['drains'] : [];
+        $drains = fn (array $form): array => tap(
+            $this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', ...$form]),
+            fn () => null,
+        )->isRedirect() ? Job::query()->latest('id')->firstOrFail()->plan['choices']['drains'] : [];
         self::assertSame(['radiator_cock'], $drains(['drains_auto' => '1', 'drains' => ['left_plug']]));
         Job::query()->delete();
-        self::assertSame(['radiator_cock', 'left_plug', 'right_plug'], $drains(['drains_auto' => '1', 'kind' => 'change']));
+        self::assertSame(
+            ['radiator_cock', 'left_plug', 'right_plug'],
+            $drains(['drains_auto' => '1', 'kind' => 'change']),
+        );
         Job::query()->delete();
         self::assertSame(['left_plug'], $drains(['drains_auto' => '0', 'drains' => ['left_plug']]));
     }
 
     public function test_a_refused_plan_keeps_what_was_chosen(): void
     {
-        $back = $this->actingAs($this->imre)->from('/jobs/new')->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'kind' => 'change', 'drains' => ['left_plug'], 'opened' => ['upper_hose'], 'frost' => '-90']);
+        $back = $this->actingAs($this->imre)
+            ->from('/jobs/new')
+            ->post(
+                '/jobs',
+                [
+                    'vehicle' => 1,
+                    'chosen' => '1',
+                    'kind' => 'change',
+                    'drains' => ['left_plug'],
+                    'opened' => ['upper_hose'],
+                    'frost' => '-90',
+                ],
+            );
         $back->assertSessionHasErrors('frost');
         $page = $this->get((string) $back->headers->get('Location'))->assertOk();
-        $page->assertSee('value="left_plug" checked', false)->assertSee('value="upper_hose" checked', false)->assertDontSee('value="right_plug" checked', false);
+        $page->assertSee('value="left_plug" checked', false)
+            ->assertSee('value="upper_hose" checked', false)
+            ->assertDontSee('value="right_plug" checked', false);
         self::assertSame(0, Job::query()->count());
-        foreach (['frost' => '-55', 'last_month' => '2031-01', 'odometer' => 'far', 'content' => 'soup', 'stock' => 'neat', 'hours' => '-3'] as $field => $bad) {
+        foreach ([
+            'frost' => '-55',
+            'last_month' => '2031-01',
+            'odometer' => 'far',
+            'content' => 'soup',
+            'stock' => 'neat',
+            'hours' => '-3',
+        ] as $field => $bad) {
             $this->post('/jobs', ['vehicle' => 1, 'chosen' => '1', $field => $bad])->assertSessionHasErrors($field);
-            $this->getJson("/jobs/new?vehicle=1&chosen=1&fragment=1&{$field}={$bad}")->assertStatus(422)->assertJsonValidationErrors($field);
+            $this->getJson("/jobs/new?vehicle=1&chosen=1&fragment=1&{$field}={$bad}")
+                ->assertStatus(422)
+                ->assertJsonValidationErrors($field);
         }
     }
 
     public function test_the_last_visit_s_notes_and_odometer_come_back(): void
     {
-        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => 5, 'chosen' => '1', 'kind' => 'change', 'drains_auto' => '1', 'odometer' => '98000']);
+        $this->actingAs($this->imre)
+            ->post(
+                '/jobs',
+                ['vehicle' => 5, 'chosen' => '1', 'kind' => 'change', 'drains_auto' => '1', 'odometer' => '98000'],
+            );
         $job = Job::query()->sole();
-        $this->walk($job)->until('inspect')->enter('condition', ['hoses' => 'watch', 'clamps' => 'marked', 'cap' => 'good', 'fins' => 'clear', 'tank' => 'readable', 'pipes' => 'rusty', 'watch' => 'fan bearing sings'])->finish()->until(null);
-        $this->actingAs($this->imre)->get('/jobs/new?vehicle=5')->assertSee('To watch, from J0001')->assertSee('fan bearing sings')->assertSee('value="98000"', false);
+        $this->walk($job)->until('inspect')->enter(
+            'condition',
+            [
+                'hoses' => 'watch',
+                'clamps' => 'marked',
+                'cap' => 'good',
+                'fins' => 'clear',
+                'tank' => 'readable',
+                'pipes' => 'rusty',
+                'watch' => 'fan bearing sings',
+            ],
+        )->finish()->until(null);
+        $this->actingAs($this->imre)
+            ->get('/jobs/new?vehicle=5')
+            ->assertSee('To watch, from J0001')
+            ->assertSee('fan bearing sings')
+            ->assertSee('value="98000"', false);
         $this->get('/jobs/new?vehicle=5&chosen=1&odometer=180000&last_odometer=98000')->assertSee('overdue');
-        $this->get("/jobs/{$job->id}/record")->assertSee('Next change of the coolant: after 80,000 km (at 178,000 km)')->assertSee('Watch at the next visit: hoses ageing; metal pipes rusty; fan bearing sings');
+        $this->get("/jobs/{$job->id}/record")
+            ->assertSee('Next change of the coolant: after 80,000 km (at 178,000 km)')
+            ->assertSee('Watch at the next visit: hoses ageing; metal pipes rusty; fan bearing sings');
     }
 }

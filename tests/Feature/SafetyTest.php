@@ -26,15 +26,27 @@ final class SafetyTest extends ShopTestCase
     {
         $job = $this->plan('SKP 207');
         $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'funnel'])
-            ->enter('reading', ['ect' => '88', 'far' => '81', 'outlet_front' => '66', 'outlet_rear' => '61', 'bubbles' => 'none', 'sign' => 'none']);
-        $this->enter($job, 'heat_cycle:1', 'topped', ['volume' => '0.3', 'vessel' => 'jug'])->assertSessionHasNoErrors();
+            ->enter(
+                'reading',
+                [
+                    'ect' => '88',
+                    'far' => '81',
+                    'outlet_front' => '66',
+                    'outlet_rear' => '61',
+                    'bubbles' => 'none',
+                    'sign' => 'none',
+                ],
+            );
+        $this->enter($job, 'heat_cycle:1', 'topped', ['volume' => '0.3', 'vessel' => 'jug'])
+            ->assertSessionHasNoErrors();
     }
 
     public function test_an_engine_never_runs_in_a_closed_room(): void
     {
         $job = $this->plan();
         $this->walk($job)->until('heat_cycle:1');
-        $this->enter($job, 'heat_cycle:1', 'start', ['place' => 'closed', 'neck' => 'sealed'])->assertSessionHasErrors('place');
+        $this->enter($job, 'heat_cycle:1', 'start', ['place' => 'closed', 'neck' => 'sealed'])
+            ->assertSessionHasErrors('place');
         self::assertSame([], $job->state()->entriesOf('heat_cycle:1', 'start'));
     }
 
@@ -54,7 +66,12 @@ final class SafetyTest extends ShopTestCase
         $this->finish($job, 'make_safe')->assertSessionHasErrors('finish');
         $this->walk($job)->until('leak_check');
         $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertDontSee('Chock the wheels');
-        $this->actingAs($this->imre)->post("/jobs/{$job->id}/cautions", ['key' => 'caution-0001', 'step' => 'leak_check', 'hazard' => 'gravity'])->assertSessionHasErrors('hazard');
+        $this->actingAs($this->imre)
+            ->post(
+                "/jobs/{$job->id}/cautions",
+                ['key' => 'caution-0001', 'step' => 'leak_check', 'hazard' => 'gravity'],
+            )
+            ->assertSessionHasErrors('hazard');
     }
 
     public function test_the_stop_limit_follows_neck_and_elevation(): void
@@ -63,13 +80,26 @@ final class SafetyTest extends ShopTestCase
         $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'funnel']);
         // Half and half boils near 103 °C at 1,420 m: the fan at 96 °C cannot be waited for.
         $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('the fan cannot be the proof');
-        $this->enter($job, 'heat_cycle:1', 'reading', ['ect' => '95', 'far' => '90', 'outlet_front' => '66', 'outlet_rear' => '61', 'bubbles' => 'none', 'sign' => 'none']);
+        $this->enter(
+            $job,
+            'heat_cycle:1',
+            'reading',
+            [
+                'ect' => '95',
+                'far' => '90',
+                'outlet_front' => '66',
+                'outlet_rear' => '61',
+                'bubbles' => 'none',
+                'sign' => 'none',
+            ],
+        );
         $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('Shut off now');
     }
 
     public function test_cure_time_gates_and_a_typed_reason_is_kept(): void
     {
-        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'drains' => ['radiator_cock'], 'cure' => '90']);
+        $this->actingAs($this->imre)
+            ->post('/jobs', ['vehicle' => 1, 'chosen' => '1', 'drains' => ['radiator_cock'], 'cure' => '90']);
         $job = \App\Models\Job::query()->latest('id')->firstOrFail();
         $this->walk($job)->until('cure')->enter('started')->finish();
         $this->walk($job)->until('cured');

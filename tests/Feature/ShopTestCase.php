@@ -46,7 +46,19 @@ abstract class ShopTestCase extends TestCase
     {
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
         $drains = $vehicle->circuit->read()->portIds(PortKind::Drain);
-        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => $vehicle->id, 'school' => $school, 'kind' => 'repair', 'chosen' => '1', 'drains' => $drains])->assertSessionHasNoErrors()->assertRedirect();
+        $this->actingAs($this->imre)
+            ->post(
+                '/jobs',
+                [
+                    'vehicle' => $vehicle->id,
+                    'school' => $school,
+                    'kind' => 'repair',
+                    'chosen' => '1',
+                    'drains' => $drains,
+                ],
+            )
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
 
         return Job::query()->latest('id')->firstOrFail();
     }
@@ -57,13 +69,25 @@ abstract class ShopTestCase extends TestCase
     }
 
     /** @param  array<string, mixed>  $fields */
-    protected function enter(Job $job, string $step, string $form, array $fields = [], ?string $key = null): TestResponse
-    {
-        return $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/entries", ['key' => $key ?? (string) Str::uuid(), 'step' => $step, 'form' => $form, 'fields' => $fields]);
+    protected function enter(
+        Job $job,
+        string $step,
+        string $form,
+        array $fields = [],
+        ?string $key = null,
+    ): TestResponse {
+        return $this->actingAs($this->imre)
+            ->from("/jobs/{$job->id}")
+            ->post(
+                "/jobs/{$job->id}/entries",
+                ['key' => $key ?? (string) Str::uuid(), 'step' => $step, 'form' => $form, 'fields' => $fields],
+            );
     }
 
     protected function finish(Job $job, string $step, string $reason = ''): TestResponse
     {
-        return $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => $step, 'reason' => $reason]);
+        return $this->actingAs($this->imre)
+            ->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => $step, 'reason' => $reason]);
     }
 }

@@ -16,15 +16,26 @@ final class StoresTest extends ShopTestCase
     public function test_leads_change_the_price_list_and_everybody_reads_it(): void
     {
         $before = Product::query()->count();
-        $fields = ['kind' => 'premix', 'base' => 'ethylene_glycol', 'inhibitor' => 'family C, no silicate', 'fraction' => '45', 'ml' => '5 gal', 'price' => '61,50'];
+        $fields = [
+            'kind' => 'premix',
+            'base' => 'ethylene_glycol',
+            'inhibitor' => 'family C, no silicate',
+            'fraction' => '45',
+            'ml' => '5 gal',
+            'price' => '61,50',
+        ];
         $this->actingAs($this->imre)->post('/stores/products', ['fields' => $fields])->assertForbidden();
         $this->get('/stores')->assertOk()->assertSee('changed by a lead')->assertSee('family C, no silicate');
         $this->actingAs(Person::query()->where('role', 'lead')->firstOrFail());
         $this->post('/stores/products', ['fields' => $fields])->assertRedirect('/stores');
         $made = Product::query()->latest('id')->firstOrFail();
         self::assertEqualsWithDelta([18927.06, 0.45, 61.5], [$made->ml, $made->fraction, $made->price], 0.01);
-        foreach (['inhibitor' => '', 'ml' => '0', 'price' => 'cheap', 'kind' => 'soup', 'fraction' => '150'] as $field => $bad) {
-            $this->from('/stores')->post('/stores/products', ['fields' => [...$fields, $field => $bad]])->assertSessionHasErrors($field);
+        foreach ([
+            'inhibitor' => '', 'ml' => '0', 'price' => 'cheap', 'kind' => 'soup', 'fraction' => '150',
+        ] as $field => $bad) {
+            $this->from('/stores')
+                ->post('/stores/products', ['fields' => [...$fields, $field => $bad]])
+                ->assertSessionHasErrors($field);
         }
         self::assertSame($before + 1, Product::query()->count());
         $this->delete("/stores/products/{$made->id}")->assertRedirect('/stores');
@@ -39,10 +50,21 @@ final class StoresTest extends ShopTestCase
         $this->actingAs($this->imre)->get('/stores')->assertSee('2.20 L');
         $this->post("/stores/containers/{$can->id}", ['fields' => ['now' => '1 qt']])->assertRedirect('/stores');
         $this->get('/stores')->assertSee('0.95 L')->assertDontSee('2.20 L');
-        $this->from('/stores')->post("/stores/containers/{$can->id}", ['fields' => ['now' => 'some']])->assertSessionHasErrors('now');
+        $this->from('/stores')->post(
+            "/stores/containers/{$can->id}",
+            ['fields' => ['now' => 'some']],
+        )->assertSessionHasErrors('now');
         $this->post("/stores/containers/{$can->id}", ['fields' => ['now' => '0']]);
         $this->get('/stores')->assertDontSee('Concentrate · ethylene glycol, family C');
-        $this->post('/stores/containers', ['fields' => ['kind' => 'water', 'base' => 'ethylene_glycol', 'inhibitor' => '', 'fraction' => '50', 'ml' => '3 L']])->assertRedirect('/stores');
+        $this->post(
+            '/stores/containers',
+            [
+                'fields' => [
+                    'kind' => 'water', 'base' => 'ethylene_glycol', 'inhibitor' => '', 'fraction' => '50', 'ml' => '3 L',
+                ],
+            ],
+        )
+            ->assertRedirect('/stores');
         $this->get('/stores')->assertSee('3.00 L');
     }
 
@@ -52,21 +74,47 @@ final class StoresTest extends ShopTestCase
         $holds = fn (): float => (float) $can->movements()->sum('ml');
         $job = $this->plan();
         $this->walk($job)->until('mix');
-        $page = $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('2.20 L left')->assertSee('Order of pouring');
+        $page = $this->actingAs($this->imre)
+            ->get("/jobs/{$job->id}")
+            ->assertSee('2.20 L left')
+            ->assertSee('Order of pouring');
         $page->assertSee('New, 2 × 5.00 L');
-        $this->enter($job, 'mix', 'batch', ['concentrate' => '3', 'water' => '0', 'from' => "shelf:{$can->id}"])->assertSessionHasErrors('concentrate');
-        $this->enter($job, 'mix', 'batch', ['concentrate' => '2.2', 'water' => '2.2', 'from' => "shelf:{$can->id}"])->assertSessionHasNoErrors();
+        $this->enter($job, 'mix', 'batch', ['concentrate' => '3', 'water' => '0', 'from' => "shelf:{$can->id}"])
+            ->assertSessionHasErrors('concentrate');
+        $this->enter($job, 'mix', 'batch', ['concentrate' => '2.2', 'water' => '2.2', 'from' => "shelf:{$can->id}"])
+            ->assertSessionHasNoErrors();
         self::assertEqualsWithDelta(0.0, $holds(), 0.01);
         $seq = (int) JournalLine::query()->max('seq');
-        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => 'correct-batch-1', 'fields' => ['concentrate' => '1.5', 'water' => '1.5', 'from' => "shelf:{$can->id}"]])->assertSessionHasNoErrors();
+        $this->post(
+            "/jobs/{$job->id}/entries/{$seq}",
+            [
+                'key' => 'correct-batch-1',
+                'fields' => ['concentrate' => '1.5', 'water' => '1.5', 'from' => "shelf:{$can->id}"],
+            ],
+        )
+            ->assertSessionHasNoErrors();
         self::assertEqualsWithDelta(700.0, $holds(), 0.01, 'corrected, not taken twice');
-        $offer = Product::query()->where('kind', 'concentrate')->where('inhibitor', 'family C, no silicate')->where('ml', 5000)->firstOrFail();
-        $this->enter($job, 'mix', 'batch', ['concentrate' => '4', 'water' => '4', 'from' => "new:{$offer->id}"])->assertSessionHasNoErrors();
+        $offer = Product::query()
+            ->where('kind', 'concentrate')
+            ->where('inhibitor', 'family C, no silicate')
+            ->where('ml', 5000)
+            ->firstOrFail();
+        $this->enter($job, 'mix', 'batch', ['concentrate' => '4', 'water' => '4', 'from' => "new:{$offer->id}"])
+            ->assertSessionHasNoErrors();
         $rest = Container::query()->where('job_id', $job->id)->sole();
         self::assertEqualsWithDelta(1000.0, (float) $rest->movements()->sum('ml'), 0.01);
-        $this->post("/jobs/{$job->id}/entries/".(int) JournalLine::query()->max('seq'), ['key' => 'take-back-batch', 'take_back' => '1']);
-        self::assertEqualsWithDelta(0.0, (float) $rest->movements()->sum('ml'), 0.01, 'taken back, so no can was opened');
-        $this->enter($job, 'mix', 'batch', ['concentrate' => '4.5', 'water' => '4.5', 'from' => 'elsewhere'])->assertSessionHasNoErrors();
+        $this->post(
+            "/jobs/{$job->id}/entries/".(int) JournalLine::query()->max('seq'),
+            ['key' => 'take-back-batch', 'take_back' => '1'],
+        );
+        self::assertEqualsWithDelta(
+            0.0,
+            (float) $rest->movements()->sum('ml'),
+            0.01,
+            'taken back, so no can was opened',
+        );
+        $this->enter($job, 'mix', 'batch', ['concentrate' => '4.5', 'water' => '4.5', 'from' => 'elsewhere'])
+            ->assertSessionHasNoErrors();
         $this->walk($job)->finish()->until('left_over');
         $this->enter($job, 'left_over', 'kept', ['volume' => '0.8 L', 'customer' => '0.5'])->assertSessionHasNoErrors();
         $left = Container::query()->where('job_id', $job->id)->where('kind', 'premix')->sole();
@@ -77,7 +125,11 @@ final class StoresTest extends ShopTestCase
 
     public function test_the_plan_buys_less_when_the_shelf_has_some_and_says_when_nothing_suits(): void
     {
-        $this->actingAs($this->imre)->get('/jobs/new?vehicle=1&kind=change')->assertSee('2.20 L concentrate from the shelf')->assertSee('34.90 tal')->assertSee('Premix 50 %');
+        $this->actingAs($this->imre)
+            ->get('/jobs/new?vehicle=1&kind=change')
+            ->assertSee('2.20 L concentrate from the shelf')
+            ->assertSee('34.90 tal')
+            ->assertSee('Premix 50 %');
         Product::query()->where('inhibitor', 'family C, no silicate')->delete();
         $this->get('/jobs/new?vehicle=1&kind=change')->assertSee('Nothing of this base and family on the price list');
     }

@@ -16,12 +16,29 @@ final class WalkTest extends ShopTestCase
     public static function jobs(): array
     {
         return [
-            'coolant lost' => [['vehicle' => 8, 'kind' => 'lost', 'complaint' => 'falling'], ['find_drip', 'reconcile', 'complaint', 'left_over']],
-            'change, unknown coolant' => [['vehicle' => 5, 'kind' => 'change', 'content' => 'unknown', 'odometer' => '91000'], ['jar_test', 'rinse_fill', 'rinse_run', 'rinse_drain', 'refit']],
-            'other family, long pipes' => [['vehicle' => 6, 'kind' => 'change', 'content' => 'family', 'target' => '45'], ['rinse_run', 'mix']],
-            'repair with sealant, vacuum' => [['vehicle' => 1, 'kind' => 'repair', 'opened' => ['upper_hose'], 'cure' => '90', 'school' => 'vacuum'], ['cure', 'cured', 'pull', 'vacuum_fill']],
-            'bleeding only' => [['vehicle' => 3, 'kind' => 'bleed', 'complaint' => 'heater_cold'], ['open_bleeds', 'bleed', 'complaint']],
-            'no tools at all' => [['vehicle' => 12, 'kind' => 'change', 'tools_chosen' => '1', 'cure' => '30'], ['cured', 'heat_cycle']],
+            'coolant lost' => [
+                ['vehicle' => 8, 'kind' => 'lost', 'complaint' => 'falling'],
+                ['find_drip', 'reconcile', 'complaint', 'left_over'],
+            ],
+            'change, unknown coolant' => [
+                ['vehicle' => 5, 'kind' => 'change', 'content' => 'unknown', 'odometer' => '91000'],
+                ['jar_test', 'rinse_fill', 'rinse_run', 'rinse_drain', 'refit'],
+            ],
+            'other family, long pipes' => [
+                ['vehicle' => 6, 'kind' => 'change', 'content' => 'family', 'target' => '45'], ['rinse_run', 'mix'],
+            ],
+            'repair with sealant, vacuum' => [
+                ['vehicle' => 1, 'kind' => 'repair', 'opened' => ['upper_hose'], 'cure' => '90', 'school' => 'vacuum'],
+                ['cure', 'cured', 'pull', 'vacuum_fill'],
+            ],
+            'bleeding only' => [
+                [
+                    'vehicle' => 3, 'kind' => 'bleed', 'complaint' => 'heater_cold',
+                ], ['open_bleeds', 'bleed', 'complaint'],
+            ],
+            'no tools at all' => [
+                ['vehicle' => 12, 'kind' => 'change', 'tools_chosen' => '1', 'cure' => '30'], ['cured', 'heat_cycle'],
+            ],
         ];
     }
 
@@ -32,7 +49,9 @@ final class WalkTest extends ShopTestCase
     #[DataProvider('jobs')]
     public function test_from_plan_to_signed_record(array $choices, array $kinds): void
     {
-        $this->actingAs($this->imre)->post('/jobs', ['chosen' => '1', 'drains_auto' => '1', ...$choices])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post('/jobs', ['chosen' => '1', 'drains_auto' => '1', ...$choices])
+            ->assertSessionHasNoErrors();
         $job = Job::query()->sole();
         $seen = [];
         for ($turn = 0; $turn < 80 && ($step = $job->state()->stepInHand()) !== null; $turn++) {
@@ -49,7 +68,11 @@ final class WalkTest extends ShopTestCase
         self::assertSame([], array_diff($kinds, array_keys($seen)));
         $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('Signed');
         $this->get('/stores')->assertOk();
-        self::assertLessThan(0.08, abs($job->state()->ledger()->fraction() - $job->plan['choices']['targetFraction']), 'the mixture came out as planned');
+        self::assertLessThan(
+            0.08,
+            abs($job->state()->ledger()->fraction() - $job->plan['choices']['targetFraction']),
+            'the mixture came out as planned',
+        );
     }
 
     /**
@@ -64,7 +87,9 @@ final class WalkTest extends ShopTestCase
         $path = new \DOMXPath($dom);
         $main = $path->query('//section[contains(concat(" ", @class, " "), " step ")]')->item(0);
         self::assertNotNull($main, 'a page of a run shows its step');
-        foreach (iterator_to_array($path->query('.//fieldset | .//label | .//*[contains(@class, "evidence")]', $main)) as $typed) {
+        foreach (iterator_to_array(
+            $path->query('.//fieldset | .//label | .//*[contains(@class, "evidence")]', $main),
+        ) as $typed) {
             $typed->parentNode->removeChild($typed);
         }
         $said = (string) preg_replace('#[\d.]+ L marks#', '', $main->textContent);

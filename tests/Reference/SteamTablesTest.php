@@ -20,16 +20,36 @@ final class SteamTablesTest extends TestCase
         self::assertIsArray($rows, 'python3-iapws did not answer');
         self::assertGreaterThan(150, count($rows));
         foreach ($rows as [$celsius, $kpa]) {
-            self::assertEqualsWithDelta($kpa, Water::saturationPressure(Temperature::celsius($celsius))->kPa(), 1e-6 * $kpa);
-            self::assertEqualsWithDelta($celsius, Water::saturationTemperature(Pressure::kilopascals($kpa))->degC(), 1e-4);
+            self::assertEqualsWithDelta(
+                $kpa,
+                Water::saturationPressure(Temperature::celsius($celsius))->kPa(),
+                1e-6 * $kpa,
+            );
+            self::assertEqualsWithDelta(
+                $celsius,
+                Water::saturationTemperature(Pressure::kilopascals($kpa))->degC(),
+                1e-4,
+            );
         }
     }
 
     /** IAPWS R7-97(2012), tables 35 and 36: the release's own check values, from memory. */
     public function test_the_releases_own_check_values(): void
     {
-        self::assertEqualsWithDelta(3.53658941, Water::saturationPressure(Temperature::celsius(300 - 273.15))->kPa(), 1e-6);
-        self::assertEqualsWithDelta(2638.89776, Water::saturationPressure(Temperature::celsius(500 - 273.15))->kPa(), 1e-3);
-        self::assertEqualsWithDelta(372.755919 - 273.15, Water::saturationTemperature(Pressure::kilopascals(100))->degC(), 1e-5);
+        self::assertEqualsWithDelta(
+            3.53658941,
+            Water::saturationPressure(Temperature::celsius(300 - 273.15))->kPa(),
+            1e-6,
+        );
+        self::assertEqualsWithDelta(
+            2638.89776,
+            Water::saturationPressure(Temperature::celsius(500 - 273.15))->kPa(),
+            1e-3,
+        );
+        self::assertEqualsWithDelta(
+            372.755919 - 273.15,
+            Water::saturationTemperature(Pressure::kilopascals(100))->degC(),
+            1e-5,
+        );
     }
 }

@@ -30,7 +30,12 @@ final class TradePracticeTest extends TestCase
         self::assertTrue($strong->freezeIsBound());
         self::assertGreaterThan(-52.0, $strong->freezePoint()->degC());
         foreach ([-24.0 => 0.40, -36.0 => 0.50] as $freeze => $share) {
-            self::assertEqualsWithDelta($share, Mixture::freezingAt(Glycol::Ethylene, \Aqbel\Core\Quantity\Temperature::celsius((float) $freeze))->volumeFraction, 0.02);
+            self::assertEqualsWithDelta(
+                $share,
+                Mixture::freezingAt(Glycol::Ethylene, \Aqbel\Core\Quantity\Temperature::celsius((float) $freeze))
+                    ->volumeFraction,
+                0.02,
+            );
         }
     }
 
@@ -38,17 +43,32 @@ final class TradePracticeTest extends TestCase
     public function test_two_jugs_in_a_7_9_quart_circuit(): void
     {
         $ml = fn (string $typed): float => Typed::parse($typed, Unit::Litre)->base;
-        $ledger = new Ledger($ml('7.9 qt'), 0.0, [new Line('first jug', $ml('128 fl oz'), $ml('1 fl oz'), 0.5), new Line('second jug', $ml('118 fl oz'), $ml('1 fl oz'), 0.5)]);
+        $ledger = new Ledger(
+            $ml('7.9 qt'),
+            0.0,
+            [
+                new Line('first jug', $ml('128 fl oz'), $ml('1 fl oz'), 0.5),
+                new Line('second jug', $ml('118 fl oz'), $ml('1 fl oz'), 0.5),
+            ],
+        );
         self::assertEqualsWithDelta(0.97, $ledger->contentMl / $ledger->capacityMl, 0.005);
         self::assertEqualsWithDelta(6.8, Unit::FluidOunce->fromBase($ledger->trappedAirMl()), 0.1);
-        self::assertGreaterThan($ledger->plusMinusMl, $ledger->trappedAirMl(), 'the missing three percent are more than the reading error');
+        self::assertGreaterThan(
+            $ledger->plusMinusMl,
+            $ledger->trappedAirMl(),
+            'the missing three percent are more than the reading error',
+        );
     }
 
     /** Common practice, no source: 15 ft·lb is 20.3 N·m. */
     public function test_a_plug_torque(): void
     {
         self::assertEqualsWithDelta(20.3, Typed::parse('15 ft·lb', Unit::NewtonMetre)->base, 0.05);
-        self::assertEqualsWithDelta(15.0, Unit::FootPound->fromBase(Typed::parse('20,3 Nm', Unit::FootPound)->base), 0.05);
+        self::assertEqualsWithDelta(
+            15.0,
+            Unit::FootPound->fromBase(Typed::parse('20,3 Nm', Unit::FootPound)->base),
+            0.05,
+        );
     }
 
     /** Common practice, no source: half and half in an empty circuit is half of the capacity each. */
@@ -62,6 +82,10 @@ final class TradePracticeTest extends TestCase
     /** ASHRAE/ICAO standard atmosphere and IAPWS-IF97 region 4: water boils at 95.2 °C at 1,420 m, before most fans come on. */
     public function test_a_plain_water_rinse_at_1420_m(): void
     {
-        self::assertEqualsWithDelta(95.2, Mixture::water()->boilingPoint(Atmosphere::atElevation(Length::metres(1420))->pressure)->degC(), 0.1);
+        self::assertEqualsWithDelta(
+            95.2,
+            Mixture::water()->boilingPoint(Atmosphere::atElevation(Length::metres(1420))->pressure)->degC(),
+            0.1,
+        );
     }
 }

@@ -39,7 +39,9 @@ final class BoilMarginTopic implements Topic
             'margin_k' => $margin,
             'stop_limit_c' => $limit->limit->degC(),
             'fan_can_prove' => $limit->fanCanProve(),
-            'warning' => $margin < StopLimit::BOILING_MARGIN ? 'Less than 10 K below boiling: shut down, do not wait for the fan.' : null,
+            'warning' => $margin < StopLimit::BOILING_MARGIN
+                ? 'Less than 10 K below boiling: shut down, do not wait for the fan.'
+                : null,
         ];
     }
 }

@@ -39,14 +39,28 @@ final class CompareTopic implements Topic
 
     public function answer(Input $input): array
     {
-        $tools = $input->has('tools') ? array_map($this->tool(...), array_keys($input->names('tools')), $input->names('tools')) : self::TOOLS;
+        $tools = $input->has('tools')
+            ? array_map($this->tool(...), array_keys($input->names('tools')), $input->names('tools'))
+            : self::TOOLS;
         $circuit = $input->circuit();
         $drains = $input->has('drains') ? $input->names('drains') : $circuit->portIds(PortKind::Drain);
         $rules = new HouseRules(
             seaLevelVacuumInHg: $input->number('sea_level_target_inhg', 1, 29.8, 25),
             airShare: $input->number('limit_share', 0, 1, 0.03),
         );
-        $choices = new Choices(JobKind::Repair, Complaint::None, 'gravity', [], $drains, $input->elevationM(), 0.0, $circuit->facts->targetFraction, 0.0, $rules, $tools);
+        $choices = new Choices(
+            JobKind::Repair,
+            Complaint::None,
+            'gravity',
+            [],
+            $drains,
+            $input->elevationM(),
+            0.0,
+            $circuit->facts->targetFraction,
+            0.0,
+            $rules,
+            $tools,
+        );
         $planner = new Planner(StepCatalogue::standard(), SchoolCatalogue::standard());
         $compared = Comparison::of($planner, $planner->groundwork($circuit, $choices));
 
@@ -76,7 +90,10 @@ final class CompareTopic implements Topic
     private static function school(ComparedSchool $row): array
     {
         return [
-            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl, 'pockets' => array_map(FillTopic::pocket(...), $row->fill->pockets),
+            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl, 'pockets' => array_map(
+                FillTopic::pocket(...),
+                $row->fill->pockets,
+            ),
             'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->minutes->hands, 'total_min' => $row->minutes->total(),
             'heat_cycles' => $row->heatCycles, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
         ];
@@ -94,6 +111,11 @@ final class CompareTopic implements Topic
     /** @return array<string, mixed> */
     private static function never(NeverRuns $never): array
     {
-        return ['port' => $never->port, 'missing_mm' => $never->missingMm, 'funnel_mm' => $never->funnelMm, 'nose_lift_mm' => $never->noseLiftMm];
+        return [
+            'port' => $never->port,
+            'missing_mm' => $never->missingMm,
+            'funnel_mm' => $never->funnelMm,
+            'nose_lift_mm' => $never->noseLiftMm,
+        ];
     }
 }

@@ -33,11 +33,17 @@ final class DrainTopic implements Topic
         );
 
         return [
-            'drains' => array_map(fn (DrainedPort $d) => ['port' => $d->port, 'volume_ml' => $d->volumeMl], $result->drains),
+            'drains' => array_map(
+                fn (DrainedPort $d) => ['port' => $d->port, 'volume_ml' => $d->volumeMl],
+                $result->drains,
+            ),
             'drained_ml' => $result->drainedMl,
             'retained_ml' => $result->retainedMl,
             'retained' => $result->retained->toArray(),
-            'slow' => array_map(fn (SlowRegion $s) => ['passages' => $s->passages, 'air_port' => $s->airPort], $result->slow),
+            'slow' => array_map(
+                fn (SlowRegion $s) => ['passages' => $s->passages, 'air_port' => $s->airPort],
+                $result->slow,
+            ),
         ];
     }
 }

@@ -28,6 +28,10 @@ final class ExpansionTopic implements Topic
         $growth = $input->number('volume_ml', 1, 1_000_000) * ($to / $from - 1.0);
         $room = $input->optionalNumber('headspace_ml', 0, 1_000_000);
 
-        return ['growth_ml' => $growth, 'growth_fraction' => $to / $from - 1.0, 'fits' => $room === null ? null : $growth <= $room];
+        return [
+            'growth_ml' => $growth,
+            'growth_fraction' => $to / $from - 1.0,
+            'fits' => $room === null ? null : $growth <= $room,
+        ];
     }
 }

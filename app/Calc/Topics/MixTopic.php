@@ -33,7 +33,10 @@ final class MixTopic implements Topic
         $capacity = $input->number('capacity_ml', 1, 1_000_000);
         $retained = $input->number('retained_ml', 0, 1_000_000, 0);
         if ($retained > $capacity) {
-            throw new InvalidField('retained_ml', 'No more can stay inside than the circuit holds. Check both volumes.');
+            throw new InvalidField(
+                'retained_ml',
+                'No more can stay inside than the circuit holds. Check both volumes.',
+            );
         }
         $mix = new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), $input->number('retained_fraction', 0, 1, 0),
             $input->number('target_fraction', 0, 0.7), $premix ? $input->number('premix_fraction', 0.05, 1, 0.5) : 1.0);
@@ -65,6 +68,11 @@ final class MixTopic implements Topic
     {
         $package = $bought->package;
 
-        return ['kind' => $package->liquid->value, 'ml' => $package->ml, 'count' => $bought->count, 'price' => $package->price];
+        return [
+            'kind' => $package->liquid->value,
+            'ml' => $package->ml,
+            'count' => $bought->count,
+            'price' => $package->price,
+        ];
     }
 }

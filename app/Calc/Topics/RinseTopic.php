@@ -43,7 +43,13 @@ final class RinseTopic implements Topic
             if (! in_array($port->id, $open, true)) {
                 $retained = max(0.0, Drainage::of($circuit, [...$open, $port->id], $gates)->retainedMl);
                 $rinse = RinseChain::until($circuit->capacityMl(), $retained, $target);
-                $further[] = ['port' => $port->id, 'retained_ml' => $retained, 'rinses' => $rinse->rinses, 'old_fraction' => $rinse->oldFraction, 'water_ml' => $rinse->waterMl];
+                $further[] = [
+                    'port' => $port->id,
+                    'retained_ml' => $retained,
+                    'rinses' => $rinse->rinses,
+                    'old_fraction' => $rinse->oldFraction,
+                    'water_ml' => $rinse->waterMl,
+                ];
             }
         }
 

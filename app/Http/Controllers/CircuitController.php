@@ -29,14 +29,24 @@ final class CircuitController extends Controller
     public function index(Request $request): View
     {
         $units = self::person($request)->units;
-        $cards = Circuit::query()->newest()->orderBy('name')->get()->map(fn (Circuit $model) => CircuitCard::of($model, $units));
+        $cards = Circuit::query()
+            ->newest()
+            ->orderBy('name')
+            ->get()
+            ->map(fn (Circuit $model) => CircuitCard::of($model, $units));
 
         return view('circuits.index', ['cards' => $cards, 'lead' => self::person($request)->isLead()]);
     }
 
     public function show(Request $request, Circuit $circuit): View
     {
-        return view('circuits.show', ['sheet' => new CircuitSheet($circuit, self::person($request)->units), 'lead' => self::person($request)->isLead()]);
+        return view(
+            'circuits.show',
+            [
+                'sheet' => new CircuitSheet($circuit, self::person($request)->units),
+                'lead' => self::person($request)->isLead(),
+            ],
+        );
     }
 
     /** A new circuit, from the layout of one in the library. */
@@ -45,7 +55,11 @@ final class CircuitController extends Controller
         $this->leadOnly($request);
         $template = Circuit::query()->findOrFail($request->integer('from'));
 
-        return $this->editor($request, [...$template->document, 'name' => mb_substr("{$template->name}, copy", 0, 120)], null);
+        return $this->editor(
+            $request,
+            [...$template->document, 'name' => mb_substr("{$template->name}, copy", 0, 120)],
+            null,
+        );
     }
 
     public function edit(Request $request, Circuit $circuit): View
@@ -79,7 +93,15 @@ final class CircuitController extends Controller
             return $this->stale($circuit, $newest, $document);
         }
         $key = $circuit->key ?? (Str::slug($read->name) ?: 'circuit').'-'.Str::lower(Str::random(4));
-        $stored = Circuit::query()->create(['key' => $key, 'revision' => 1 + (int) ($newest->revision ?? 0), 'name' => $read->name, 'document' => $document]);
+        $stored = Circuit::query()
+            ->create(
+                [
+                    'key' => $key,
+                    'revision' => 1 + (int) ($newest->revision ?? 0),
+                    'name' => $read->name,
+                    'document' => $document,
+                ],
+            );
         $circuit?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
 
         return redirect("/circuits/{$stored->id}")->with('notice', "Stored as revision {$stored->revision}.");
@@ -112,8 +134,14 @@ final class CircuitController extends Controller
     private function stale(Circuit $edited, Circuit $newest, array $document): Response
     {
         return response()->view('circuits.stale', [
-            'edited' => $edited, 'newest' => $newest, 'document' => json_encode($document, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
-            'theirs' => Changes::between($edited->document, $newest->document), 'mine' => Changes::between($edited->document, $document),
+            'edited' => $edited, 'newest' => $newest, 'document' => json_encode(
+                $document,
+                JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+            ),
+            'theirs' => Changes::between(
+                $edited->document,
+                $newest->document,
+            ), 'mine' => Changes::between($edited->document, $document),
         ], 409);
     }
 
@@ -139,9 +167,13 @@ final class CircuitController extends Controller
     private static function sent(Request $request): string
     {
         $file = $request->file('file');
-        $json = $file !== null && ! is_array($file) && $file->isValid() ? (string) file_get_contents((string) $file->getRealPath()) : $request->input('document');
+        $json = $file !== null && ! is_array($file) && $file->isValid()
+            ? (string) file_get_contents((string) $file->getRealPath())
+            : $request->input('document');
 
-        return is_string($json) && $json !== '' ? $json : throw new InvalidField('file', 'Choose an aqbel-circuit/1 file, at most 1 MB.');
+        return is_string($json) && $json !== ''
+            ? $json
+            : throw new InvalidField('file', 'Choose an aqbel-circuit/1 file, at most 1 MB.');
     }
 
     /**
@@ -152,12 +184,18 @@ final class CircuitController extends Controller
     private static function decode(string $json): array
     {
         if (strlen($json) > self::MOST_BYTES) {
-            throw new InvalidField('file', 'The file is larger than 1 MB. A circuit is a few kilobytes; choose another file.');
+            throw new InvalidField(
+                'file',
+                'The file is larger than 1 MB. A circuit is a few kilobytes; choose another file.',
+            );
         }
         try {
             $data = json_decode($json, true, 32, JSON_THROW_ON_ERROR);
         } catch (\JsonException $problem) {
-            throw new InvalidField('file', "This is not JSON ({$problem->getMessage()}). Export the circuit again and import that file.");
+            throw new InvalidField(
+                'file',
+                "This is not JSON ({$problem->getMessage()}). Export the circuit again and import that file.",
+            );
         }
 
         return is_array($data) ? $data : throw new InvalidField('file', 'A circuit file holds one JSON object.');

@@ -28,15 +28,32 @@ final class FirstStartController
         abort_if(Person::query()->exists(), 404);
         $data = $request->validate([
             'shop' => ['required', 'string', 'max:120'], 'elevation_m' => ['required', 'numeric', 'between:-400,5000'],
-            'name' => ['required', 'string', 'max:80'], 'login' => ['required', 'alpha_dash', 'max:40'], 'password' => ['required', 'string', 'min:10', 'max:200'],
+            'name' => ['required', 'string', 'max:80'], 'login' => ['required', 'alpha_dash', 'max:40'], 'password' => [
+                'required', 'string', 'min:10', 'max:200',
+            ],
         ], [
             'shop.*' => 'Enter the shop’s name.', 'elevation_m.*' => 'Enter metres above sea level, from -400 to 5000.', 'name.*' => 'Enter your name.',
             'login.*' => 'Choose a sign-in name of letters, digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
         ]);
         $lead = DB::transaction(function () use ($data): Person {
-            Shop::query()->create(['name' => $data['shop'], 'elevation_m' => (float) $data['elevation_m'], 'rules' => RulesCodec::write(new HouseRules)]);
+            Shop::query()->create(
+                [
+                    'name' => $data['shop'],
+                    'elevation_m' => (float) $data['elevation_m'],
+                    'rules' => RulesCodec::write(new HouseRules),
+                ],
+            );
 
-            return Person::query()->create(['name' => $data['name'], 'login' => $data['login'], 'password' => $data['password'], 'role' => Role::Lead, 'units' => 'metric']);
+            return Person::query()
+                ->create(
+                    [
+                        'name' => $data['name'],
+                        'login' => $data['login'],
+                        'password' => $data['password'],
+                        'role' => Role::Lead,
+                        'units' => 'metric',
+                    ],
+                );
         });
         Auth::login($lead);
 

@@ -52,11 +52,31 @@ final class PlanController extends Controller
         $before = $vehicle->lastVisit();
         $units = self::person($request)->units;
         // Kept by everything it depends on: the same choices on the same circuit with the same stores look the same.
-        $key = sha1(serialize([$vehicle->circuit_id, ChoicesCodec::write($choices), $stores, $before->watch ?? [], $units]));
-        $outcome = Cache::remember("outcome.{$key}", self::KEPT_S, fn () => $this->outcome($request, $vehicle, $circuit, $choices, $stores, $before));
+        $key = sha1(
+            serialize([$vehicle->circuit_id, ChoicesCodec::write($choices), $stores, $before->watch ?? [], $units]),
+        );
+        $outcome = Cache::remember(
+            "outcome.{$key}",
+            self::KEPT_S,
+            fn () => $this->outcome($request, $vehicle, $circuit, $choices, $stores, $before),
+        );
 
         return $request->boolean('fragment') ? response($outcome)
-            : view('plan.create', ['page' => new PlanPage($vehicles, $vehicle, $circuit, $choices, $before, $units, $this->planner->schools, $outcome)]);
+            : view(
+                'plan.create',
+                [
+                    'page' => new PlanPage(
+                        $vehicles,
+                        $vehicle,
+                        $circuit,
+                        $choices,
+                        $before,
+                        $units,
+                        $this->planner->schools,
+                        $outcome,
+                    ),
+                ],
+            );
     }
 
     public function store(PlanRequest $request, PlanCodec $codec, Projection $projection): RedirectResponse
@@ -64,13 +84,19 @@ final class PlanController extends Controller
         $vehicle = Vehicle::query()->with('circuit')->findOrFail($request->integer('vehicle'));
         $circuit = $vehicle->circuit->read();
         try {
-            $plan = $this->planner->plan($circuit, $request->choices($vehicle, $circuit, Shop::here(), self::stores($circuit)->offers));
+            $plan = $this->planner->plan(
+                $circuit,
+                $request->choices($vehicle, $circuit, Shop::here(), self::stores($circuit)->offers),
+            );
         } catch (InvalidField $invalid) {
-            return redirect(PlanRequest::backTo($request->except($invalid->field)))->withInput()->withErrors([$invalid->field => $invalid->getMessage()]);
+            return redirect(PlanRequest::backTo($request->except($invalid->field)))
+                ->withInput()
+                ->withErrors([$invalid->field => $invalid->getMessage()]);
         }
         $job = DB::transaction(function () use ($vehicle, $plan, $request, $codec, $projection): Job {
             $job = Job::query()->create([
-                'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => self::person($request)->id,
+                'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => self::person($request)
+                    ->id,
                 'kind' => $plan->choices->jobKind, 'plan' => $codec->write($plan),
             ]);
             $projection->refresh($job);
@@ -82,15 +108,31 @@ final class PlanController extends Controller
     }
 
     /** The sequence and its numbers as the page shows them. */
-    private function outcome(PlanRequest $request, Vehicle $vehicle, Circuit $circuit, Choices $choices, Inventory $stores, ?LastVisit $before): string
-    {
+    private function outcome(
+        PlanRequest $request,
+        Vehicle $vehicle,
+        Circuit $circuit,
+        Choices $choices,
+        Inventory $stores,
+        ?LastVisit $before,
+    ): string {
         $on = $this->planner->groundwork($circuit, $choices);
         $plan = $this->planner->nearest($on);
         $worth = DrainWorth::belowHeadspace($request->worth($vehicle, $circuit, $choices), $plan->headspaceMl());
         $ways = Shopping::ways($plan->mix($circuit), $stores->offers, $stores->shelf);
 
         return view('plan.outcome', [
-            'outcome' => new Outcome($circuit, $plan, Comparison::of($this->planner, $on), $worth, $ways, $before, self::person($request)->units, $this->planner, $this->kinds),
+            'outcome' => new Outcome(
+                $circuit,
+                $plan,
+                Comparison::of($this->planner, $on),
+                $worth,
+                $ways,
+                $before,
+                self::person($request)->units,
+                $this->planner,
+                $this->kinds,
+            ),
         ])->render();
     }
 

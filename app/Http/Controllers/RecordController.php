@@ -25,7 +25,10 @@ final class RecordController extends Controller
         $found = fn (Builder $vehicle) => $vehicle->whereLike('plate', "%{$search}%")->orWhereLike('name', "%{$search}%");
         $jobs = Job::query()->with(['vehicle', 'planner'])->whereNotNull('signed_at')
             ->when($search !== '', fn (Builder $query) => $query->whereHas('vehicle', $found))
-            ->orderByDesc('signed_at')->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'created_at'])->limit(self::MOST)->get();
+            ->orderByDesc('signed_at')
+            ->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'created_at'])
+            ->limit(self::MOST)
+            ->get();
 
         return view('records', ['jobs' => $jobs, 'search' => $search]);
     }
@@ -34,6 +37,18 @@ final class RecordController extends Controller
     {
         $job->loadMissing(['vehicle', 'circuit', 'planner']);
 
-        return view('record', ['sheet' => new RecordSheet($job, Shop::here(), $job->state(), self::person($request)->units, $kinds, now()->getTimestamp())]);
+        return view(
+            'record',
+            [
+                'sheet' => new RecordSheet(
+                    $job,
+                    Shop::here(),
+                    $job->state(),
+                    self::person($request)->units,
+                    $kinds,
+                    now()->getTimestamp(),
+                ),
+            ],
+        );
     }
 }

@@ -34,7 +34,15 @@ final class RunController extends JournalController
         $failed = $request->old('form');
 
         return view('run.show', [
-            'page' => new RunPage($job, $state, $step, self::person($request)->units, $kinds, now()->getTimestamp(), is_string($failed) ? $failed : ''),
+            'page' => new RunPage(
+                $job,
+                $state,
+                $step,
+                self::person($request)->units,
+                $kinds,
+                now()->getTimestamp(),
+                is_string($failed) ? $failed : '',
+            ),
         ]);
     }
 
@@ -69,7 +77,18 @@ final class RunController extends JournalController
             if ($entry->seq === $seq && $step !== null) {
                 $at = $state->at($step, now()->getTimestamp(), $units, Container::stores($job, $seq));
 
-                return view('run.correct', ['page' => new CorrectionPage($job, $entry, FormOf::entry($at, $entry), $kinds->of($step)->title($at), $units)]);
+                return view(
+                    'run.correct',
+                    [
+                        'page' => new CorrectionPage(
+                            $job,
+                            $entry,
+                            FormOf::entry($at, $entry),
+                            $kinds->of($step)->title($at),
+                            $units,
+                        ),
+                    ],
+                );
             }
         }
         abort(404);

@@ -18,11 +18,15 @@ final class SignInController
 
     public function store(Request $request): RedirectResponse
     {
-        $credentials = $request->validate(['login' => ['required', 'string', 'max:40'], 'password' => ['required', 'string', 'max:200']], [
+        $credentials = $request->validate([
+            'login' => ['required', 'string', 'max:40'], 'password' => ['required', 'string', 'max:200'],
+        ], [
             'login.*' => 'Enter your sign-in name.', 'password.*' => 'Enter your password.',
         ]);
         if (! Auth::attempt($credentials)) {
-            return back()->withInput($request->only('login'))->withErrors(['login' => 'Name and password do not go together. Check both and try again.']);
+            return back()->withInput($request->only('login'))->withErrors(
+                ['login' => 'Name and password do not go together. Check both and try again.'],
+            );
         }
         $request->session()->regenerate();
 

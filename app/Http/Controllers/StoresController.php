@@ -30,7 +30,10 @@ final class StoresController extends Controller
     {
         $person = self::person($request);
 
-        return view('stores', ['page' => new StoresPage($person->units, Shop::here()->houseRules()->currency, $person->isLead())]);
+        return view(
+            'stores',
+            ['page' => new StoresPage($person->units, Shop::here()->houseRules()->currency, $person->isLead())],
+        );
     }
 
     public function storeProduct(Request $request): RedirectResponse
@@ -66,8 +69,19 @@ final class StoresController extends Controller
     /** What is really in it, counted; zero takes it off the shelf. */
     public function count(Request $request, Container $container): RedirectResponse
     {
-        $counted = (float) $this->read($request, new Form('count', '', [Field::volume('now', 'Holds now', StoresPage::MOST_ML)]))->number('now');
-        DB::transaction(fn () => $this->move($request, $container, $counted - (float) $container->movements()->sum('ml'), 'counted'));
+        $counted = (float) $this->read(
+            $request,
+            new Form('count', '', [Field::volume('now', 'Holds now', StoresPage::MOST_ML)]),
+        )
+            ->number('now');
+        DB::transaction(
+            fn () => $this->move(
+                $request,
+                $container,
+                $counted - (float) $container->movements()->sum('ml'),
+                'counted',
+            ),
+        );
 
         return redirect('/stores')->with('notice', 'Counted.');
     }
@@ -88,11 +102,19 @@ final class StoresController extends Controller
             return ['kind' => $liquid->value, 'base' => null, 'inhibitor' => '', 'fraction' => 0.0];
         }
         if ($family === '') {
-            throw new InvalidField('inhibitor', 'Enter the inhibitor family as the label and the manuals name it. Colour proves nothing.');
+            throw new InvalidField(
+                'inhibitor',
+                'Enter the inhibitor family as the label and the manuals name it. Colour proves nothing.',
+            );
         }
         $fraction = $liquid === Liquid::Concentrate ? 1.0 : (float) $in->number('fraction');
 
-        return ['kind' => $liquid->value, 'base' => $in->text('base'), 'inhibitor' => mb_substr($family, 0, self::LONGEST_FAMILY), 'fraction' => $fraction];
+        return [
+            'kind' => $liquid->value,
+            'base' => $in->text('base'),
+            'inhibitor' => mb_substr($family, 0, self::LONGEST_FAMILY),
+            'fraction' => $fraction,
+        ];
     }
 
     private function read(Request $request, Form $form): Values
@@ -107,7 +129,15 @@ final class StoresController extends Controller
     /** @param  string  $why  code */
     private function move(Request $request, Container $container, float $ml, string $why): void
     {
-        ContainerMovement::query()->create(['container_id' => $container->id, 'person_id' => self::person($request)->id, 'ml' => $ml, 'note' => $why]);
+        ContainerMovement::query()
+            ->create(
+                [
+                    'container_id' => $container->id,
+                    'person_id' => self::person($request)->id,
+                    'ml' => $ml,
+                    'note' => $why,
+                ],
+            );
     }
 
     private function leadOnly(Request $request): void

@@ -44,7 +44,9 @@ final class PlanRequest extends FormRequest
     /** Premix where the price list has none. */
     private const USUAL_PREMIX = 0.5;
 
-    private const STEPPERS = ['lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours'];
+    private const STEPPERS = [
+        'lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours',
+    ];
 
     private const KEPT_S = 86400;
 
@@ -55,7 +57,9 @@ final class PlanRequest extends FormRequest
         $ports = ['string', 'max:40'];
 
         return [
-            'vehicle' => $this->isMethod('POST') ? ['required', 'integer', 'exists:vehicles,id', self::notOpenAlready(...)] : ['nullable', 'integer'],
+            'vehicle' => $this->isMethod('POST')
+                ? ['required', 'integer', 'exists:vehicles,id', self::notOpenAlready(...)]
+                : ['nullable', 'integer'],
             'kind' => $one(JobKind::cases()),
             'complaint' => $one(Complaint::cases()),
             'content' => $one(Compatibility::cases()),
@@ -80,7 +84,9 @@ final class PlanRequest extends FormRequest
     {
         $open = Job::query()->open()->where('vehicle_id', (int) $value)->first();
         if ($open !== null) {
-            $fail("{$open->number()} is still open on this vehicle. Go on with it from the floor, or sign it off first.");
+            $fail(
+                "{$open->number()} is still open on this vehicle. Go on with it from the floor, or sign it off first.",
+            );
         }
     }
 
@@ -128,16 +134,27 @@ final class PlanRequest extends FormRequest
             jobKind: JobKind::from($this->string('kind', JobKind::Repair->value)->toString()),
             complaint: Complaint::from($this->string('complaint', Complaint::None->value)->toString()),
             school: $this->string('school', self::usualSchool($circuit))->toString(),
-            opened: $chosen ? array_values(array_intersect(array_keys($circuit->passages), explode(',', implode(',', $this->array('opened'))))) : [],
+            opened: $chosen
+                ? array_values(
+                    array_intersect(array_keys($circuit->passages), explode(',', implode(',', $this->array('opened')))),
+                )
+                : [],
             drains: array_values(array_intersect($circuit->portIds(PortKind::Drain), $this->array('drains'))),
             elevationM: $shop->elevation_m,
             noseLiftMm: (float) $this->number(Field::length('lift', 'Nose raised', 0, 600), 0.0),
-            targetFraction: $frost === null ? (float) $this->number($target, $circuit->facts->targetFraction) : self::glycolFor($circuit, $frost),
-            cureMinutes: (float) $this->number(Field::duration('cure', 'Sealant cures', Unit::Minute, 172800), 0.0) / 60.0,
+            targetFraction: $frost === null
+                ? (float) $this->number($target, $circuit->facts->targetFraction)
+                : self::glycolFor($circuit, $frost),
+            cureMinutes: (float) $this->number(
+                Field::duration('cure', 'Sealant cures', Unit::Minute, 172800),
+                0.0,
+            ) / 60.0,
             rules: $shop->houseRules(),
             tools: $tools ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools')))) : null,
             headMm: (float) $this->number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
-            bleeds: $tools ? array_values(array_intersect($circuit->portIds(PortKind::Bleed), $this->array('bleeds'))) : null,
+            bleeds: $tools
+                ? array_values(array_intersect($circuit->portIds(PortKind::Bleed), $this->array('bleeds')))
+                : null,
             content: Compatibility::from($this->string('content', Compatibility::AsManual->value)->toString()),
             stockFraction: $this->string('stock')->toString() === Liquid::Premix->value ? self::premixOf($offers) : 1.0,
             frostC: $frost,
@@ -146,7 +163,9 @@ final class PlanRequest extends FormRequest
 
         return match (true) {
             $choices->jobKind === JobKind::Bleed => $choices->draining([]),
-            ! $chosen || $this->boolean('drains_auto') => $choices->draining(DrainWorth::recommended($this->worth($vehicle, $circuit, $choices))),
+            ! $chosen || $this->boolean('drains_auto') => $choices->draining(
+                DrainWorth::recommended($this->worth($vehicle, $circuit, $choices)),
+            ),
             default => $choices,
         };
     }
@@ -171,7 +190,13 @@ final class PlanRequest extends FormRequest
     {
         $most = (new Mixture($circuit->facts->base, self::MOST_GLYCOL))->freezePoint()->degC();
         if ($frostC < $most - self::FROST_SLACK_K) {
-            throw new InvalidField('frost', sprintf('60 %% protects to %.0f °C, and more glycol is not better: it freezes earlier again. Enter no colder than that.', $most));
+            throw new InvalidField(
+                'frost',
+                sprintf(
+                    '60 %% protects to %.0f °C, and more glycol is not better: it freezes earlier again. Enter no colder than that.',
+                    $most,
+                ),
+            );
         }
         $share = Mixture::freezingAt($circuit->facts->base, Temperature::celsius($frostC))->volumeFraction;
 
@@ -192,19 +217,33 @@ final class PlanRequest extends FormRequest
 
     private function usage(): Usage
     {
-        $road = fn (string $name): ?float => ($mm = $this->number($this->roadField($name), null)) === null ? null : $mm / 1.0e6;
-        $hours = fn (string $name): ?float => ($seconds = $this->number(self::hoursField($name), null)) === null ? null : $seconds / 3600.0;
+        $road = fn (string $name): ?float => (
+            $mm = $this->number($this->roadField($name), null)
+        ) === null ? null : $mm / 1.0e6;
+        $hours = fn (string $name): ?float => (
+            $seconds = $this->number(self::hoursField($name), null)
+        ) === null ? null : $seconds / 3600.0;
         [$odometer, $ran] = [$road('odometer'), $hours('hours')];
         $since = fn (?float $now, ?float $then): ?float => $now === null || $then === null ? null : max(0.0, $now - $then);
         $month = $this->string('last_month')->toString();
-        $months = $month === '' ? null : (float) Carbon::createFromFormat('!Y-m', $month)?->diffInMonths(now()->startOfMonth());
+        $months = $month === ''
+            ? null
+            : (float) Carbon::createFromFormat('!Y-m', $month)?->diffInMonths(now()->startOfMonth());
 
-        return new Usage($odometer, $ran, $since($odometer, $road('last_odometer')), $months, $since($ran, $hours('last_hours')), $this->boolean('first_fill'));
+        return new Usage(
+            $odometer,
+            $ran,
+            $since($odometer, $road('last_odometer')),
+            $months,
+            $since($ran, $hours('last_hours')),
+            $this->boolean('first_fill'),
+        );
     }
 
     private function roadField(string $name): Field
     {
-        return Field::length($name, 'Distance', 0, 5.0e12, false)->in($this->units() === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre);
+        return Field::length($name, 'Distance', 0, 5.0e12, false)
+            ->in($this->units() === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre);
     }
 
     private static function hoursField(string $name): Field

@@ -39,7 +39,10 @@ final class CircuitReader
     {
         return match ($data['format'] ?? null) {
             Circuit::FORMAT => new Version1($data, $strict),
-            default => throw new InvalidField('format', 'This is not a circuit file. format must be “'.Circuit::FORMAT.'”.'),
+            default => throw new InvalidField(
+                'format',
+                'This is not a circuit file. format must be “'.Circuit::FORMAT.'”.',
+            ),
         };
     }
 }

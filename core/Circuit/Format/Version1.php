@@ -52,9 +52,20 @@ final readonly class Version1
         $ports = $this->keyed('ports', 1, self::MOST_PASSAGES,
             fn (Document $in, string $path, string $id) => $this->port($in, $path, $id, $nodes, $covers));
         $in = $this->document($data);
-        $name = $in->line('name', 120) ?? ($this->strict ? throw new InvalidField('name', 'Give the circuit a name, up to 120 characters.') : 'Circuit');
+        $name = $in->line('name', 120) ?? (
+            $this->strict ? throw new InvalidField('name', 'Give the circuit a name, up to 120 characters.') : 'Circuit'
+        );
         $facts = $this->facts(is_array($data['facts'] ?? null) ? $data['facts'] : []);
-        $circuit = new Circuit($name, $in->number('wheelbase_mm', 300, 20000, self::DEFAULT_WHEELBASE_MM), $nodes, $passages, $gates, $ports, $facts, $covers);
+        $circuit = new Circuit(
+            $name,
+            $in->number('wheelbase_mm', 300, 20000, self::DEFAULT_WHEELBASE_MM),
+            $nodes,
+            $passages,
+            $gates,
+            $ports,
+            $facts,
+            $covers,
+        );
         if ($this->strict) {
             self::assertWhole($circuit);
         }
@@ -64,7 +75,12 @@ final readonly class Version1
 
     private function node(Document $in, string $path, string $id): Node
     {
-        return new Node($id, $in->number('x_mm', -20000, 20000), $in->number('z_mm', 0, 10000), $in->line('label', 80) ?? $id);
+        return new Node(
+            $id,
+            $in->number('x_mm', -20000, 20000),
+            $in->number('z_mm', 0, 10000),
+            $in->line('label', 80) ?? $id,
+        );
     }
 
     /**
@@ -73,18 +89,32 @@ final readonly class Version1
      */
     private function passage(Document $in, string $path, string $id, array $nodes, array $covers): Passage
     {
-        $ends = array_map(fn (string $end): string => $in->oneOf($end, $nodes, 'A passage runs between two nodes. Name one that is listed under nodes.'), ['from', 'to']);
+        $ends = array_map(
+            fn (string $end): string => $in->oneOf(
+                $end,
+                $nodes,
+                'A passage runs between two nodes. Name one that is listed under nodes.',
+            ),
+            ['from', 'to'],
+        );
         if ($ends[0] === $ends[1]) {
             throw new InvalidField("{$path}.to", 'A passage needs two different ends.');
         }
 
-        return new Passage($id, $ends[0], $ends[1], $in->number('volume_ml', 0.1, 500_000), PassageKind::from($in->choice('kind', array_column(PassageKind::cases(), 'value'), 'hose')),
+        return new Passage($id, $ends[0], $ends[1], $in->number('volume_ml', 0.1, 500_000), PassageKind::from(
+            $in->choice('kind', array_column(PassageKind::cases(), 'value'), 'hose'),
+        ),
             $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $in->optionalNumber('torque_nm', 0.1, 500));
     }
 
     private function cover(Document $in, string $path, string $id): Cover
     {
-        return new Cover($id, $in->line('label', 80) ?? $id, $in->number('minutes', 0, 600, 5), $in->isTrue('needed_to_run'));
+        return new Cover(
+            $id,
+            $in->line('label', 80) ?? $id,
+            $in->number('minutes', 0, 600, 5),
+            $in->isTrue('needed_to_run'),
+        );
     }
 
     /**
@@ -96,7 +126,10 @@ final readonly class Version1
         $behind = $in->names('behind');
         foreach ($this->strict ? $behind : [] as $i => $cover) {
             if (! isset($covers[$cover])) {
-                throw new InvalidField("{$path}.behind.{$i}", "There is no cover “{$cover}”. Name one that is listed under covers.");
+                throw new InvalidField(
+                    "{$path}.behind.{$i}",
+                    "There is no cover “{$cover}”. Name one that is listed under covers.",
+                );
             }
         }
 
@@ -106,15 +139,31 @@ final readonly class Version1
     /** @return list<string> */
     private function parts(Document $in): array
     {
-        return $in->lines('parts', 20, 80, 'List up to 20 parts, each one line of text.', 'Name the part, or leave it out.');
+        return $in->lines(
+            'parts',
+            20,
+            80,
+            'List up to 20 parts, each one line of text.',
+            'Name the part, or leave it out.',
+        );
     }
 
     /** @param  array<string, Passage>  $passages */
     private function gate(Document $in, string $path, string $id, array $passages): Gate
     {
-        $passage = $in->oneOf('passage', $passages, 'A gate sits in a passage. Name one that is listed under passages.');
+        $passage = $in->oneOf(
+            'passage',
+            $passages,
+            'A gate sits in a passage. Name one that is listed under passages.',
+        );
 
-        return new Gate($id, $passage, GateKind::from($in->choice('kind', array_column(GateKind::cases(), 'value'))), $in->isTrue('weeps'), $in->line('label', 80) ?? $id);
+        return new Gate(
+            $id,
+            $passage,
+            GateKind::from($in->choice('kind', array_column(GateKind::cases(), 'value'))),
+            $in->isTrue('weeps'),
+            $in->line('label', 80) ?? $id,
+        );
     }
 
     /**
@@ -125,7 +174,9 @@ final readonly class Version1
     {
         $node = $in->oneOf('node', $nodes, 'A port sits at a node. Name one that is listed under nodes.');
 
-        return new Port($id, $node, PortKind::from($in->choice('kind', array_column(PortKind::cases(), 'value'))), $in->line('label', 80) ?? $id,
+        return new Port($id, $node, PortKind::from(
+            $in->choice('kind', array_column(PortKind::cases(), 'value')),
+        ), $in->line('label', 80) ?? $id,
             $in->line('access', 160) ?? '', $in->line('tool', 80) ?? '', $in->optionalNumber('torque_nm', 0.1, 500), $in->line('washer', 80) ?? '',
             $this->behind($in, $path, $covers), $in->number('minutes', 0, 600, 4));
     }
@@ -146,7 +197,9 @@ final readonly class Version1
             Glycol::from($in->choice('base', array_column(Glycol::cases(), 'value'), Glycol::Ethylene->value)),
             $in->line('inhibitor', 80) ?? '',
             $in->number('target_fraction', 0, 0.7, 0.5),
-            NeckType::from($in->choice('neck', array_column(NeckType::cases(), 'value'), NeckType::PressurisedTank->value)),
+            NeckType::from(
+                $in->choice('neck', array_column(NeckType::cases(), 'value'), NeckType::PressurisedTank->value),
+            ),
             $in->line('cold_level', 120) ?? 'the cold mark',
             $in->number('cold_head_mm', -500, 500, 0),
             HeaterDrive::tryFrom($in->line('heater_drive', 40) ?? HeaterDrive::Cable->value) ?? HeaterDrive::Other,
@@ -166,7 +219,10 @@ final readonly class Version1
             $cells += max(1.0, $rise / Mesh::CELL_MM, $passage->volumeMl / Mesh::CELL_ML);
         }
         if ($cells > self::MOST_CELLS) {
-            throw new InvalidField('passages', 'This is larger than any circuit this model is made for, 400 L or 100 m of rise in all. Check the units: volumes are in mL, heights in mm.');
+            throw new InvalidField(
+                'passages',
+                'This is larger than any circuit this model is made for, 400 L or 100 m of rise in all. Check the units: volumes are in mL, heights in mm.',
+            );
         }
         $reached = [$circuit->fillPort()->node => true];
         do {
@@ -179,12 +235,18 @@ final readonly class Version1
         } while (count($reached) > $before);
         foreach (array_values($circuit->passages) as $i => $passage) {
             if (! isset($reached[$passage->from])) {
-                throw new InvalidField("passages.{$i}", "“{$passage->label}” is not connected to the circuit of the fill port. Join one of its ends.");
+                throw new InvalidField(
+                    "passages.{$i}",
+                    "“{$passage->label}” is not connected to the circuit of the fill port. Join one of its ends.",
+                );
             }
         }
         foreach (array_values($circuit->ports) as $i => $port) {
             if (! isset($reached[$port->node])) {
-                throw new InvalidField("ports.{$i}.node", "“{$port->label}” sits at a node that no passage of the fill port’s circuit reaches.");
+                throw new InvalidField(
+                    "ports.{$i}.node",
+                    "“{$port->label}” sits at a node that no passage of the fill port’s circuit reaches.",
+                );
             }
         }
     }

@@ -52,7 +52,14 @@ final class ChoicesCodec
     {
         $in = Stored::of($data);
 
-        return new Usage($in->maybe('odometer_km'), $in->maybe('hours'), $in->maybe('since_km'), $in->maybe('since_months'), $in->maybe('since_hours'), $in->isTrue('first'));
+        return new Usage(
+            $in->maybe('odometer_km'),
+            $in->maybe('hours'),
+            $in->maybe('since_km'),
+            $in->maybe('since_months'),
+            $in->maybe('since_hours'),
+            $in->isTrue('first'),
+        );
     }
 
     public static function read(Stored $in): Choices

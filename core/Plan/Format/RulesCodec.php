@@ -48,7 +48,10 @@ final class RulesCodec
     {
         $in = Stored::of($data);
         $usual = new HouseRules;
-        $labour = array_map(fn (Stored $m) => new Minutes($m->number('hands'), $m->number('wait')), $in->child('labour')->children());
+        $labour = array_map(
+            fn (Stored $m) => new Minutes($m->number('hands'), $m->number('wait')),
+            $in->child('labour')->children(),
+        );
 
         return new HouseRules(
             BleedRule::tryFrom($in->text('closeBleed')) ?? $usual->closeBleed,
@@ -72,13 +75,22 @@ final class RulesCodec
 
     private static function interval(Stored $in, ChangeInterval $usual): ChangeInterval
     {
-        return new ChangeInterval($in->number('km', $usual->km), $in->number('months', $usual->months), $in->number('hours', $usual->hours));
+        return new ChangeInterval(
+            $in->number('km', $usual->km),
+            $in->number('months', $usual->months),
+            $in->number('hours', $usual->hours),
+        );
     }
 
     /** @return array<string, mixed> */
     private static function vessel(Vessel $vessel): array
     {
-        return ['id' => $vessel->id, 'name' => $vessel->name, 'graduation_ml' => $vessel->graduationMl, 'use' => $vessel->use->value];
+        return [
+            'id' => $vessel->id,
+            'name' => $vessel->name,
+            'graduation_ml' => $vessel->graduationMl,
+            'use' => $vessel->use->value,
+        ];
     }
 
     private static function vessels(Stored $in): ?Vessels

@@ -33,18 +33,31 @@ final readonly class Version1
     public function read(Stored $in): Plan
     {
         $choices = ChoicesCodec::read($in->child('input'));
-        $steps = array_values(array_map(fn (Stored $step) => $this->step(Step::fromArray($step->toArray())), $in->child('steps')->children()));
+        $steps = array_values(
+            array_map(
+                fn (Stored $step) => $this->step(Step::fromArray($step->toArray())),
+                $in->child('steps')->children(),
+            ),
+        );
         $predicted = $this->prediction($in->child('predicted'));
         $school = $this->schools->of($choices->school);
 
-        return new Plan($school, $choices, $steps, $predicted, $this->fill($in->child('predicted'), $predicted, $school));
+        return new Plan(
+            $school,
+            $choices,
+            $steps,
+            $predicted,
+            $this->fill($in->child('predicted'), $predicted, $school),
+        );
     }
 
     private function step(Step $step): Step
     {
         $empties = array_values(array_filter(array_map($this->passageNamed(...), $step->params->list('empties'))));
 
-        return $empties === [] ? $step : new Step($step->id, $step->kind, $step->stage, $step->params->with('empties', $empties));
+        return $empties === []
+            ? $step
+            : new Step($step->id, $step->kind, $step->stage, $step->params->with('empties', $empties));
     }
 
     private function prediction(Stored $in): Prediction
@@ -54,10 +67,18 @@ final readonly class Version1
         $further = [];
         foreach ($in->child('further')->children() as $port => $f) {
             $covers = array_values(array_filter(array_map($this->coverNamed(...), $f->names('covers'))));
-            $further[] = new FurtherDrain((string) $port, $f->number('volume_ml'), $f->number('minutes'), $covers, $this->volumes($f->child('parts')));
+            $further[] = new FurtherDrain(
+                (string) $port,
+                $f->number('volume_ml'),
+                $f->number('minutes'),
+                $covers,
+                $this->volumes($f->child('parts')),
+            );
         }
         $slow = fn (Stored $s): SlowRegion => new SlowRegion(
-            array_values(array_filter(array_map($this->passageNamed(...), $s->names('parts')))), $s->text('air_port') === '' ? null : $s->text('air_port'));
+            array_values(
+                array_filter(array_map($this->passageNamed(...), $s->names('parts'))),
+            ), $s->text('air_port') === '' ? null : $s->text('air_port'));
         $capacity = $in->number('capacity_ml', $this->circuit->capacityMl());
 
         return new Prediction(
@@ -97,8 +118,22 @@ final readonly class Version1
             $air,
             $coolant,
             Runs::fromArray($in->child('runs')->toArray()),
-            array_values(array_map(fn (Stored $p) => new Pocket(new Volumes($p->child('passages')->numbers()), $p->isTrue('open'), $p->number('highest_mm')), $in->child('pockets')->children())),
-            array_values(array_map(fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml')), $in->child('flows')->children())),
+            array_values(
+                array_map(
+                    fn (Stored $p) => new Pocket(
+                        new Volumes($p->child('passages')->numbers()),
+                        $p->isTrue('open'),
+                        $p->number('highest_mm'),
+                    ),
+                    $in->child('pockets')->children(),
+                ),
+            ),
+            array_values(
+                array_map(
+                    fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml')),
+                    $in->child('flows')->children(),
+                ),
+            ),
             $silent,
         );
     }

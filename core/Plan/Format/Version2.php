@@ -35,9 +35,17 @@ final class Version2
     public static function read(Stored $in, Schools $schools): Plan
     {
         $choices = ChoicesCodec::read($in->child('choices'));
-        $steps = array_values(array_map(fn (Stored $step) => Step::fromArray($step->toArray()), $in->child('steps')->children()));
+        $steps = array_values(
+            array_map(fn (Stored $step) => Step::fromArray($step->toArray()), $in->child('steps')->children()),
+        );
 
-        return new Plan($schools->of($choices->school), $choices, $steps, self::readPrediction($in->child('predicted')), self::readFill($in->child('fill')));
+        return new Plan(
+            $schools->of($choices->school),
+            $choices,
+            $steps,
+            self::readPrediction($in->child('predicted')),
+            self::readFill($in->child('fill')),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -45,11 +53,19 @@ final class Version2
     {
         return [
             'capacity_ml' => $p->capacityMl, 'headspace_ml' => $p->headspaceMl, 'usable_ml' => $p->usableMl,
-            'drains' => array_map(fn (PredictedDrain $d) => ['port' => $d->port, 'volume_ml' => $d->volumeMl, 'lets_out' => $d->letsOut->toArray()], $p->drains),
+            'drains' => array_map(
+                fn (PredictedDrain $d) => [
+                    'port' => $d->port, 'volume_ml' => $d->volumeMl, 'lets_out' => $d->letsOut->toArray(),
+                ],
+                $p->drains,
+            ),
             'further' => array_map(fn (FurtherDrain $f) => [
                 'port' => $f->port, 'volume_ml' => $f->volumeMl, 'minutes' => $f->minutes, 'covers' => $f->covers, 'lets_out' => $f->letsOut->toArray(),
             ], $p->further),
-            'slow' => array_map(fn (SlowRegion $s) => ['passages' => $s->passages, 'air_port' => $s->airPort], $p->slow),
+            'slow' => array_map(
+                fn (SlowRegion $s) => ['passages' => $s->passages, 'air_port' => $s->airPort],
+                $p->slow,
+            ),
             'retained' => $p->retained->toArray(), 'retained_ml' => $p->retainedMl, 'full_runs' => $p->fullRuns->toArray(),
             'needed_ml' => $p->neededMl, 'stock_ml' => $p->stockMl, 'water_ml' => $p->waterMl,
             'rinses' => $p->rinses, 'reachable' => $p->reachable, 'final_fraction' => $p->finalFraction,
@@ -64,11 +80,25 @@ final class Version2
             $in->number('capacity_ml'),
             $in->number('headspace_ml'),
             $in->number('usable_ml'),
-            array_values(array_map(fn (Stored $d) => new PredictedDrain($d->text('port'), $d->number('volume_ml'), $volumes($d, 'lets_out')), $in->child('drains')->children())),
+            array_values(
+                array_map(
+                    fn (Stored $d) => new PredictedDrain(
+                        $d->text('port'),
+                        $d->number('volume_ml'),
+                        $volumes($d, 'lets_out'),
+                    ),
+                    $in->child('drains')->children(),
+                ),
+            ),
             array_values(array_map(fn (Stored $f) => new FurtherDrain(
                 $f->text('port'), $f->number('volume_ml'), $f->number('minutes'), $f->names('covers'), $volumes($f, 'lets_out'),
             ), $in->child('further')->children())),
-            array_values(array_map(fn (Stored $s) => new SlowRegion($s->names('passages'), self::orNull($s->text('air_port'))), $in->child('slow')->children())),
+            array_values(
+                array_map(
+                    fn (Stored $s) => new SlowRegion($s->names('passages'), self::orNull($s->text('air_port'))),
+                    $in->child('slow')->children(),
+                ),
+            ),
             $volumes($in, 'retained'),
             $in->number('retained_ml'),
             Runs::fromArray($in->child('full_runs')->toArray()),
@@ -86,9 +116,15 @@ final class Version2
     {
         return [
             'air_ml' => $fill->airMl, 'coolant_ml' => $fill->coolantMl, 'estimate' => $fill->estimate, 'runs' => $fill->runs->toArray(),
-            'pockets' => array_map(fn (Pocket $p) => ['air' => $p->air->toArray(), 'open' => $p->open, 'highest_mm' => $p->highestMm], $fill->pockets),
+            'pockets' => array_map(
+                fn (Pocket $p) => ['air' => $p->air->toArray(), 'open' => $p->open, 'highest_mm' => $p->highestMm],
+                $fill->pockets,
+            ),
             'flows' => array_map(fn (PortRun $f) => ['port' => $f->port, 'at_ml' => $f->atMl], $fill->flows),
-            'silent' => array_map(fn (SilentPort $s) => ['port' => $s->port, 'missing_mm' => $s->missingMm], $fill->silent),
+            'silent' => array_map(
+                fn (SilentPort $s) => ['port' => $s->port, 'missing_mm' => $s->missingMm],
+                $fill->silent,
+            ),
         ];
     }
 
@@ -98,9 +134,28 @@ final class Version2
             $in->number('air_ml'),
             $in->number('coolant_ml'),
             Runs::fromArray($in->child('runs')->toArray()),
-            array_values(array_map(fn (Stored $p) => new Pocket(new Volumes($p->child('air')->numbers()), $p->isTrue('open'), $p->number('highest_mm')), $in->child('pockets')->children())),
-            array_values(array_map(fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml')), $in->child('flows')->children())),
-            array_values(array_map(fn (Stored $s) => new SilentPort($s->text('port'), $s->number('missing_mm')), $in->child('silent')->children())),
+            array_values(
+                array_map(
+                    fn (Stored $p) => new Pocket(
+                        new Volumes($p->child('air')->numbers()),
+                        $p->isTrue('open'),
+                        $p->number('highest_mm'),
+                    ),
+                    $in->child('pockets')->children(),
+                ),
+            ),
+            array_values(
+                array_map(
+                    fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml')),
+                    $in->child('flows')->children(),
+                ),
+            ),
+            array_values(
+                array_map(
+                    fn (Stored $s) => new SilentPort($s->text('port'), $s->number('missing_mm')),
+                    $in->child('silent')->children(),
+                ),
+            ),
             $in->isTrue('estimate'),
         );
     }

@@ -49,7 +49,12 @@ final class Cured extends StepKind
         $minutes = (int) ceil(($clock->until - $at->now) / 60);
 
         return $clock->over($at->now) ? []
-            : [Obstacle::missing('not_cured', "The cure time is not over: no vacuum and no pressure for another {$minutes} min.")];
+            : [
+                Obstacle::missing(
+                    'not_cured',
+                    "The cure time is not over: no vacuum and no pressure for another {$minutes} min.",
+                ),
+            ];
     }
 
     public function clock(Situation $at): ?Clock
@@ -62,6 +67,9 @@ final class Cured extends StepKind
     /** What is left of the cure after closing up and mixing. */
     public function labour(Step $step, Choices $choices): Minutes
     {
-        return new Minutes(parent::labour($step, $choices)->hands, $choices->rules->labour->leftOfCure($choices->cureMinutes));
+        return new Minutes(
+            parent::labour($step, $choices)->hands,
+            $choices->rules->labour->leftOfCure($choices->cureMinutes),
+        );
     }
 }

@@ -68,7 +68,9 @@ final class ColdLevel extends StepKind
 
     public function forms(Situation $at): array
     {
-        return $at->has('opened') ? [$this->toppedForm($at), self::levelForm()->aside(! $at->has('topped'))] : [self::openedForm()];
+        return $at->has('opened')
+            ? [$this->toppedForm($at), self::levelForm()->aside(! $at->has('topped'))]
+            : [self::openedForm()];
     }
 
     public function everyForm(Situation $at): array
@@ -86,7 +88,14 @@ final class ColdLevel extends StepKind
     public function ledger(Situation $at, Entry $entry): array
     {
         return $entry->form !== 'topped' ? []
-            : [new Line('Topped up, cold', $entry->number('volume') ?? 0.0, self::plusMinusMl($at, $entry), TopUp::fraction($at, $entry))];
+            : [
+                new Line(
+                    'Topped up, cold',
+                    $entry->number('volume') ?? 0.0,
+                    self::plusMinusMl($at, $entry),
+                    TopUp::fraction($at, $entry),
+                ),
+            ];
     }
 
     public function obstacles(Situation $at): array
@@ -98,7 +107,9 @@ final class ColdLevel extends StepKind
         return array_values(array_filter([
             $at->has('opened') ? null : $notOpened,
             $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Record the top-up, zero included.'),
-            $at->last('level')?->text('level') === 'mark' ? null : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
+            $at->last('level')?->text('level') === 'mark'
+                ? null
+                : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
         ]));
     }
 
@@ -119,18 +130,32 @@ final class ColdLevel extends StepKind
         $unproven = $this->unproven($at);
         $last = $at->say($at->sum('topped', 'volume'), Unit::Millilitre);
         if ($series->converging() === false && ! $series->settled()) {
-            return Verdict::stop('not_air', 'Not air', 'The top-ups do not shrink. Look for a leak, and test for combustion gas before any more cycles.');
+            return Verdict::stop(
+                'not_air',
+                'Not air',
+                'The top-ups do not shrink. Look for a leak, and test for combustion gas before any more cycles.',
+            );
         }
         if ($series->settled() && $unproven === '') {
             return Verdict::pass('settled', 'Settled', "{$last} is reading error. No further cycle.");
         }
         if ($this->round($at) === null) {
-            return Verdict::wait('working_out', 'Working out', "{$last} after the drive: leftover air. One more look at the follow-up.");
+            return Verdict::wait(
+                'working_out',
+                'Working out',
+                "{$last} after the drive: leftover air. One more look at the follow-up.",
+            );
         }
         $remaining = $series->remaining();
-        $so = $remaining === null ? "It took {$last}." : "Top-ups shrink; about {$at->say($remaining->mL(), Unit::Millilitre)} still to come.";
+        $so = $remaining === null
+            ? "It took {$last}."
+            : "Top-ups shrink; about {$at->say($remaining->mL(), Unit::Millilitre)} still to come.";
 
-        return Verdict::wait('another_cycle', 'Another cycle', "{$so}{$unproven} Finish this step: the next heat cycle is added.");
+        return Verdict::wait(
+            'another_cycle',
+            'Another cycle',
+            "{$so}{$unproven} Finish this step: the next heat cycle is added.",
+        );
     }
 
     /** The next round, where none is planned any more. */
@@ -152,7 +177,10 @@ final class ColdLevel extends StepKind
         $later = array_filter($at->job->steps, fn (Step $step) => $step->params->whole('round') > $round);
         $rounds = array_unique(array_map(fn (Step $step) => $step->params->whole('round'), $later));
 
-        return array_merge(...array_map(fn (int $n) => array_map(fn (Step $s) => $s->id, HeatRound::steps($n)), array_values($rounds)), ...[[]]);
+        return array_merge(
+            ...array_map(fn (int $n) => array_map(fn (Step $s) => $s->id, HeatRound::steps($n)), array_values($rounds)),
+            ...[[]]
+        );
     }
 
     private function round(Situation $at): ?int

@@ -88,7 +88,10 @@ final class CoolDownWait extends StepKind
         $ran = $at->job->lastRan();
         if ($form === 'rested' && $ran !== null && $values->number('since') > $at->now - $ran + self::SLACK_S) {
             $minutes = max(1, intdiv($at->now - $ran, 60));
-            throw new InvalidField('since', "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the temperature instead, or wait.");
+            throw new InvalidField(
+                'since',
+                "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the temperature instead, or wait.",
+            );
         }
     }
 
@@ -99,7 +102,12 @@ final class CoolDownWait extends StepKind
             $clock = $this->clock($at);
             $when = $clock === null ? '' : ' About '.max(1, (int) ceil(($clock->until - $at->now) / 60)).' min to go.';
 
-            return [Obstacle::never('too_hot', "At {$at->degrees($ect)} the neck stays shut: it opens at {$at->degrees(HotNeck::safeC($at))} or below.{$when}")];
+            return [
+                Obstacle::never(
+                    'too_hot',
+                    "At {$at->degrees($ect)} the neck stays shut: it opens at {$at->degrees(HotNeck::safeC($at))} or below.{$when}",
+                ),
+            ];
         }
         $rested = $at->last('rested')?->number('since');
         if ($ect !== null || ($rested !== null && $rested >= self::RESTED_S)) {
@@ -108,7 +116,10 @@ final class CoolDownWait extends StepKind
 
         return [$rested === null
             ? Obstacle::never('no_reading', 'Read the coolant temperature, or say how many hours it has stood.')
-            : Obstacle::never('rested_too_short', 'Two hours standing is the least. Read the temperature instead, or wait.')];
+            : Obstacle::never(
+                'rested_too_short',
+                'Two hours standing is the least. Read the temperature instead, or wait.',
+            )];
     }
 
     public function clock(Situation $at): ?Clock
@@ -132,12 +143,21 @@ final class CoolDownWait extends StepKind
             return null;
         }
 
-        return $minutes <= 0.0 ? null : new Clock('Until the neck may be opened', $last->at, $last->at + (int) round($minutes * 60), true);
+        return $minutes <= 0.0
+            ? null
+            : new Clock('Until the neck may be opened', $last->at, $last->at + (int) round($minutes * 60), true);
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Coolant', $at->last('reading')?->number('ect'), Dimension::Temperature, Origin::Measured, HotNeck::safeC($at), 'neck may be opened');
+        return new Figure(
+            'Coolant',
+            $at->last('reading')?->number('ect'),
+            Dimension::Temperature,
+            Origin::Measured,
+            HotNeck::safeC($at),
+            'neck may be opened',
+        );
     }
 
     public function judge(Situation $at): ?Verdict
@@ -147,10 +167,18 @@ final class CoolDownWait extends StepKind
             return null;
         }
         if (HotNeck::mayBeOpened($at, $ect)) {
-            return Verdict::pass('cold', 'Cold enough', "{$at->degrees($ect)} is at or below {$at->degrees(HotNeck::safeC($at))}.");
+            return Verdict::pass(
+                'cold',
+                'Cold enough',
+                "{$at->degrees($ect)} is at or below {$at->degrees(HotNeck::safeC($at))}.",
+            );
         }
         if ($this->clock($at) === null) {
-            return Verdict::wait('not_falling', 'Not falling yet', 'The readings do not fall toward the air temperature. Check both and read again in ten minutes.');
+            return Verdict::wait(
+                'not_falling',
+                'Not falling yet',
+                'The readings do not fall toward the air temperature. Check both and read again in ten minutes.',
+            );
         }
         $readings = count($at->entries('reading'));
 

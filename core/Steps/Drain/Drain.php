@@ -72,7 +72,9 @@ final class Drain extends StepKind
             $this->glugs($at),
             'Open '.($port->tool === '' ? 'it' : "with {$port->tool}").' until it flows; do not take a drain cock out.',
             'When it has stopped, read the vessel on a level floor.',
-            'Close it'.($port->washer === '' ? '' : " with {$port->washer}").($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
+            'Close it'.(
+                $port->washer === '' ? '' : " with {$port->washer}"
+            ).($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
         ]));
     }
 
@@ -113,10 +115,16 @@ final class Drain extends StepKind
     {
         return array_values(array_filter([
             $at->has('out') ? null : Obstacle::missing('no_volume', 'Record what came out, zero included.'),
-            $this->capIsOn($at) ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.') : null,
+            $this->capIsOn($at)
+                ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.')
+                : null,
             $this->short($at) !== null && ! $at->has('remedy')
-                ? Obstacle::missing('no_remedy', 'It is short of what was predicted: say what was done about it.') : null,
-            $at->has('closed') ? null : Obstacle::missing('not_closed', "{$at->port()->label} is not recorded as closed."),
+
+                    ? Obstacle::missing('no_remedy', 'It is short of what was predicted: say what was done about it.')
+                    : null,
+            $at->has('closed')
+                ? null
+                : Obstacle::missing('not_closed', "{$at->port()->label} is not recorded as closed."),
         ]));
     }
 
@@ -125,7 +133,9 @@ final class Drain extends StepKind
         $opened = $at->last('opened');
         $seconds = (int) round(60.0 * Plan::of($at)->rules()->labour->of($this->name())->wait);
 
-        return $opened === null || $at->has('out') ? null : new Clock('A drain takes about ten minutes', $opened->at, $opened->at + $seconds, true);
+        return $opened === null || $at->has('out')
+            ? null
+            : new Clock('A drain takes about ten minutes', $opened->at, $opened->at + $seconds, true);
     }
 
     public function figure(Situation $at): Figure
@@ -147,7 +157,11 @@ final class Drain extends StepKind
         if ($short === null) {
             $expected = Drains::expectedMl($at->job, $at->step);
 
-            return Verdict::pass('drained', 'Drained', "{$at->litres($at->sum('out', 'volume'))} of {$at->litres($expected)} predicted came out.");
+            return Verdict::pass(
+                'drained',
+                'Drained',
+                "{$at->litres($at->sum('out', 'volume'))} of {$at->litres($expected)} predicted came out.",
+            );
         }
         $why = match (true) {
             $this->capIsOn($at) => 'The cap is still on: the vacuum holds it back. Pan under it, then open the cap.',
@@ -156,7 +170,11 @@ final class Drain extends StepKind
                 .($this->glugs($at) ?? 'Cap off, top bleed points open, heater hot, then let it run again.'),
         };
 
-        return Verdict::wait('short', 'Short by '.$at->litres($short), "{$why} Record what more comes out; what stays in dilutes the new fill.");
+        return Verdict::wait(
+            'short',
+            'Short by '.$at->litres($short),
+            "{$why} Record what more comes out; what stays in dilutes the new fill.",
+        );
     }
 
     public function orders(Situation $at): array
@@ -170,7 +188,14 @@ final class Drain extends StepKind
     public function ledger(Situation $at, Entry $entry): array
     {
         return $entry->form !== 'out' ? []
-            : [new Line('Out: '.$at->port()->label, -($entry->number('volume') ?? 0.0), self::plusMinusMl($at, $entry), null)];
+            : [
+                new Line(
+                    'Out: '.$at->port()->label,
+                    -($entry->number('volume') ?? 0.0),
+                    self::plusMinusMl($at, $entry),
+                    null,
+                ),
+            ];
     }
 
     public function ports(Situation $at): array
@@ -213,9 +238,13 @@ final class Drain extends StepKind
     {
         $circuit = $at->circuit();
         foreach (Plan::of($at)->predicted->slow as $region) {
-            $parts = array_values(array_unique(array_map(fn (string $id) => $circuit->passages[$id]->label ?? $id, $region->passages)));
+            $parts = array_values(
+                array_unique(array_map(fn (string $id) => $circuit->passages[$id]->label ?? $id, $region->passages)),
+            );
             if (array_intersect($parts, $this->empties($at)) !== []) {
-                return implode(', ', $parts).' gets no air and glugs'.($region->airPort === null ? '.' : ": open {$circuit->port($region->airPort)->label}.");
+                return implode(', ', $parts).' gets no air and glugs'.(
+                    $region->airPort === null ? '.' : ": open {$circuit->port($region->airPort)->label}."
+                );
             }
         }
 
@@ -224,7 +253,12 @@ final class Drain extends StepKind
 
     private function openedForm(Situation $at): Form
     {
-        $cap = Field::choice('cap', 'Cap', ['off' => 'Off: drains fast', 'on' => 'On: holds it back while a hose comes off'], 'off');
+        $cap = Field::choice(
+            'cap',
+            'Cap',
+            ['off' => 'Off: drains fast', 'on' => 'On: holds it back while a hose comes off'],
+            'off',
+        );
 
         return new Form('opened', 'It is open and flowing', $at->step->params->ticked('first') ? [$cap] : []);
     }
@@ -238,7 +272,12 @@ final class Drain extends StepKind
     {
         return new Form('out', 'Record what came out', [
             ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-            Field::choice('flow', 'It', ['ran' => 'ran out and stopped', 'early' => 'stopped early', 'blocked' => 'hardly came'], 'ran'),
+            Field::choice(
+                'flow',
+                'It',
+                ['ran' => 'ran out and stopped', 'early' => 'stopped early', 'blocked' => 'hardly came'],
+                'ran',
+            ),
         ]);
     }
 

@@ -51,7 +51,9 @@ final class FindCause extends StepKind
     {
         return match ($this->cause($at)?->code) {
             null => [Obstacle::missing('no_cause', 'Record where the oil comes from.')],
-            'unknown' => [Obstacle::missing('not_found', 'The cause is not found. Go on only with a reason: the oil comes back.')],
+            'unknown' => [
+                Obstacle::missing('not_found', 'The cause is not found. Go on only with a reason: the oil comes back.'),
+            ],
             default => [],
         };
     }
@@ -62,9 +64,17 @@ final class FindCause extends StepKind
 
         return match ($cause?->code) {
             null => null,
-            'unknown' => Verdict::stop('not_found', 'Not found', 'A flush without the cause lasts until the next warm-up.'),
+            'unknown' => Verdict::stop(
+                'not_found',
+                'Not found',
+                'A flush without the cause lasts until the next warm-up.',
+            ),
             'spilt' => Verdict::pass('spilt', 'Spilt from outside', 'Flush until no film is left.'),
-            default => Verdict::pass('found', "Found: {$cause->label()}", 'Mending it is on the close-up list; flush before any new coolant.'),
+            default => Verdict::pass(
+                'found',
+                "Found: {$cause->label()}",
+                'Mending it is on the close-up list; flush before any new coolant.',
+            ),
         };
     }
 

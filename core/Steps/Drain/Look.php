@@ -51,11 +51,22 @@ final class Look extends StepKind
 
     public function forms(Situation $at): array
     {
-        $looks = ['clean' => 'Clean', 'rusty' => 'Rusty or cloudy', 'oily' => 'Oily film', 'gel' => 'Gel or sludge', 'debris' => 'With debris'];
+        $looks = [
+            'clean' => 'Clean',
+            'rusty' => 'Rusty or cloudy',
+            'oily' => 'Oily film',
+            'gel' => 'Gel or sludge',
+            'debris' => 'With debris',
+        ];
 
         return [new Form('seen', 'Record what it looks like', [
             Field::choice('coolant', 'The coolant is', $looks, 'clean'),
-            Field::choice('next', 'It goes', ['waste' => 'Into the waste drum', 'reuse' => 'Back in: nearly new, caught in a clean vessel'], 'waste'),
+            Field::choice(
+                'next',
+                'It goes',
+                ['waste' => 'Into the waste drum', 'reuse' => 'Back in: nearly new, caught in a clean vessel'],
+                'waste',
+            ),
         ])];
     }
 
@@ -63,13 +74,18 @@ final class Look extends StepKind
     {
         $fit = $values->text('coolant') === 'clean' && Plan::of($at)->choices->content === Compatibility::AsManual;
         if ($form === 'seen' && $values->text('next') === 'reuse' && ! $fit) {
-            throw new InvalidField('next', 'Only clean coolant of the family the manual names goes back in. This one is waste.');
+            throw new InvalidField(
+                'next',
+                'Only clean coolant of the family the manual names goes back in. This one is waste.',
+            );
         }
     }
 
     public function orders(Situation $at): array
     {
-        return $at->last('seen')?->text('coolant') === 'oily' ? [new Step('find_cause', 'find_cause', Stage::Drain)] : [];
+        return $at->last('seen')?->text('coolant') === 'oily'
+            ? [new Step('find_cause', 'find_cause', Stage::Drain)]
+            : [];
     }
 
     public function obstacles(Situation $at): array
@@ -84,11 +100,19 @@ final class Look extends StepKind
         return match ($seen?->text('coolant')) {
             null => null,
             'clean' => $seen->text('next') === 'reuse'
-                ? Verdict::pass('goes_back_in', 'Clean, goes back in', 'Cover it, keep it clean. The mixture takes it into account.')
+                ? Verdict::pass(
+                    'goes_back_in',
+                    'Clean, goes back in',
+                    'Cover it, keep it clean. The mixture takes it into account.',
+                )
                 : Verdict::pass('clean', 'Clean', 'No rinse needed for its sake.'),
             'oily' => Verdict::stop('oily', 'Oil in the coolant',
                 'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new coolant before both.'),
-            'gel' => Verdict::stop('gel', 'Two coolants met', 'Rinse until it runs clear, and fill with the family the manual names.'),
+            'gel' => Verdict::stop(
+                'gel',
+                'Two coolants met',
+                'Rinse until it runs clear, and fill with the family the manual names.',
+            ),
             default => Verdict::wait('dirty', 'Dirty', 'Rinse until it runs clear.'),
         };
     }

@@ -79,14 +79,26 @@ final class Reconcile extends StepKind
     {
         $ledger = $at->job->ledgerBefore(Stage::Rinse);
 
-        return new Figure('Stays inside', $ledger->contentMl, Dimension::Volume, Origin::Measured, Plan::of($at)->predicted->retainedMl, 'predicted', $ledger->plusMinusMl);
+        return new Figure(
+            'Stays inside',
+            $ledger->contentMl,
+            Dimension::Volume,
+            Origin::Measured,
+            Plan::of($at)->predicted->retainedMl,
+            'predicted',
+            $ledger->plusMinusMl,
+        );
     }
 
     public function judge(Situation $at): Verdict
     {
         $ledger = $at->job->ledgerBefore(Stage::Rinse);
         if ($ledger->lines === []) {
-            return Verdict::wait('no_content', 'Nothing to compare', 'The content found is not recorded, so nobody knows what stayed inside.');
+            return Verdict::wait(
+                'no_content',
+                'Nothing to compare',
+                'The content found is not recorded, so nobody knows what stayed inside.',
+            );
         }
         $predicted = $this->predicted($at);
         $inside = "{$at->litres($ledger->contentMl)} ± {$at->litres($ledger->plusMinusMl)}";
@@ -102,14 +114,24 @@ final class Reconcile extends StepKind
         $further = implode('; ', Drains::choices($at));
         if ($more > $this->unsure($ledger)) {
             return Verdict::wait('more_inside', 'More inside than predicted', "{$at->litres($more)} more than the model keeps, beyond the ± of the vessels. "
-                .($further === '' ? 'The heater was shut, or the content found was read too high.' : "The heater was shut, or a branch was left out: {$further}."));
+                .(
+                    $further === ''
+                        ? 'The heater was shut, or the content found was read too high.'
+                        : "The heater was shut, or a branch was left out: {$further}."
+                ));
         }
         if ($more < -$this->unsure($ledger)) {
             return Verdict::pass('less_inside', 'Less inside than predicted', "More came out than a circuit found {$at->litres($ledger->contentMl + $ledger->outMl())} full can give:"
                 .' the content found was read too low. The ledger’s ± covers it.');
         }
 
-        return Verdict::pass('as_predicted', 'As predicted', "{$inside} stays inside, predicted {$at->litres($predicted)}.".($further === '' ? '' : " Not opened: {$further}."));
+        return Verdict::pass(
+            'as_predicted',
+            'As predicted',
+            "{$inside} stays inside, predicted {$at->litres($predicted)}.".(
+                $further === '' ? '' : " Not opened: {$further}."
+            ),
+        );
     }
 
     public function tables(Situation $at): array
@@ -122,18 +144,30 @@ final class Reconcile extends StepKind
         }
         foreach ($opened->byPart($at->circuit()) as $let) {
             $keeps = array_sum(array_map($retained->in(...), $let->part->passages));
-            $rows[$let->part->id] = [$let->part->label, $at->litres(max(0.0, $keeps - $let->ml)), 'drained by the point opened later'];
+            $rows[$let->part->id] = [
+                $let->part->label, $at->litres(max(0.0, $keeps - $let->ml)), 'drained by the point opened later',
+            ];
         }
         $named = $this->predicted($at);
         foreach ($this->suspects($at) as $suspect) {
-            $rows[$suspect->partId] = [$suspect->part, $at->litres($suspect->missingMl), "{$at->circuit()->port($suspect->port)->label} gave too little"];
+            $rows[$suspect->partId] = [
+                $suspect->part,
+                $at->litres($suspect->missingMl),
+                "{$at->circuit()->port($suspect->port)->label} gave too little",
+            ];
             $named += $suspect->missingMl;
         }
         $ledger = $at->job->ledgerBefore(Stage::Rinse);
         $rest = $ledger->contentMl - $named;
         if ($rows !== [] && $ledger->lines !== [] && abs($rest) > self::HARDLY_ML) {
             $within = abs($rest) <= $this->unsure($ledger);
-            $rows[''] = ['Not accounted for', $at->litres($rest), $within ? 'within the ± of vessels and model' : 'more than the ± of vessels and model: '.$this->shortest($at)];
+            $rows[''] = [
+                'Not accounted for',
+                $at->litres($rest),
+                $within
+                    ? 'within the ± of vessels and model'
+                    : 'more than the ± of vessels and model: '.$this->shortest($at),
+            ];
         }
 
         return $rows === [] ? [] : [new Table('Where it stands', ['Part', 'Keeps', 'Because'], array_values($rows))];
@@ -145,7 +179,9 @@ final class Reconcile extends StepKind
         $point = $more === null ? null : Drains::stillShut($at->job, $more->text('point'));
         $next = 1 + count($at->job->stepsOf('reconcile'));
 
-        return $point === null ? [] : [Drains::further($at, $point), new Step("reconcile:{$next}", 'reconcile', Stage::Drain)];
+        return $point === null
+            ? []
+            : [Drains::further($at, $point), new Step("reconcile:{$next}", 'reconcile', Stage::Drain)];
     }
 
     private function unsure(Ledger $ledger): float
@@ -158,7 +194,8 @@ final class Reconcile extends StepKind
     {
         $missing = [];
         foreach ($at->job->stepsOf('drain') as $step) {
-            $missing[$step->params->text('port')] = Drains::expectedMl($at->job, $step) - $at->seenFrom($step)->sum('out', 'volume');
+            $missing[$step->params->text('port')] = Drains::expectedMl($at->job, $step) - $at->seenFrom($step)
+                ->sum('out', 'volume');
         }
         arsort($missing);
         $port = array_key_first($missing);
@@ -200,7 +237,11 @@ final class Reconcile extends StepKind
     /** @param  array<string, string>  $points */
     private static function moreForm(array $points): Form
     {
-        return new Form('more', 'Open this one too', [Field::choice('point', 'Point', $points, array_key_first($points))]);
+        return new Form(
+            'more',
+            'Open this one too',
+            [Field::choice('point', 'Point', $points, array_key_first($points))],
+        );
     }
 
     private static function acceptedForm(): Form

@@ -7,7 +7,11 @@ namespace Aqbel\Core\Steps\Drain;
 /** A part that probably did not drain, and the point that gave so much less than it should, mL. */
 final readonly class Suspect
 {
-    public function __construct(public string $port, public string $partId, public string $part, public float $missingMl)
-    {
+    public function __construct(
+        public string $port,
+        public string $partId,
+        public string $part,
+        public float $missingMl,
+    ) {
     }
 }

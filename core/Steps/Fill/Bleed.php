@@ -61,7 +61,9 @@ final class Bleed extends Poured
             $this->access($at, $port),
             'Pour slowly at the neck. Squeeze the upper hose now and then.',
             'Coolant at the point: say so. Close it '.$this->rule($at)->label().'.',
-            'Close'.($port->washer === '' ? '' : " with {$port->washer}").($torque === null ? ' by feel.' : ": {$torque}, no more; these snap."),
+            'Close'.(
+                $port->washer === '' ? '' : " with {$port->washer}"
+            ).($torque === null ? ' by feel.' : ": {$torque}, no more; these snap."),
         ]));
     }
 
@@ -88,7 +90,10 @@ final class Bleed extends Poured
         $clock = $this->clock($at);
         if ($form === 'closed' && $clock !== null && ! $clock->over($at->now)) {
             $left = $clock->until - $at->now;
-            throw new InvalidField('torque', "The bubble-free minute is not over: {$left} s to go. Keep watching, or finish the step with a reason.");
+            throw new InvalidField(
+                'torque',
+                "The bubble-free minute is not over: {$left} s to go. Keep watching, or finish the step with a reason.",
+            );
         }
     }
 
@@ -110,7 +115,12 @@ final class Bleed extends Poured
         return match (true) {
             $at->has('closed') => [],
             $at->has('running') => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
-            default => [Obstacle::missing('not_run', "{$label} has not run yet. Pour on, raise the nose, or say why it stays dry.")],
+            default => [
+                Obstacle::missing(
+                    'not_run',
+                    "{$label} has not run yet. Pour on, raise the nose, or say why it stays dry.",
+                ),
+            ],
         };
     }
 
@@ -138,7 +148,14 @@ final class Bleed extends Poured
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Gone in', $this->netIn($at), Dimension::Volume, Origin::Measured, $at->step->params->number('at_ml'), 'runs here');
+        return new Figure(
+            'Gone in',
+            $this->netIn($at),
+            Dimension::Volume,
+            Origin::Measured,
+            $at->step->params->number('at_ml'),
+            'runs here',
+        );
     }
 
     public function ports(Situation $at): array

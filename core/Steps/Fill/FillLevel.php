@@ -76,7 +76,12 @@ final class FillLevel extends Poured
         $spilt = $entry->number('spilt') ?? 0.0;
 
         return [
-            new Line('Caught and left over', -($entry->number('caught') + $entry->number('left')), self::CAUGHT_UNSURE_ML, $fraction),
+            new Line(
+                'Caught and left over',
+                -($entry->number('caught') + $entry->number('left')),
+                self::CAUGHT_UNSURE_ML,
+                $fraction,
+            ),
             new Line('In the rags', -$spilt, self::RAGS_UNSURE * $spilt, $fraction),
         ];
     }
@@ -84,7 +89,9 @@ final class FillLevel extends Poured
     public function obstacles(Situation $at): array
     {
         return array_values(array_filter([
-            $at->has('returned') ? null : Obstacle::missing('no_returns', 'Record what was caught and left over, zero included.'),
+            $at->has('returned')
+                ? null
+                : Obstacle::missing('no_returns', 'Record what was caught and left over, zero included.'),
             $at->has('at_mark') ? null : Obstacle::missing('not_at_mark', 'The level has not been seen at the mark.'),
         ]));
     }

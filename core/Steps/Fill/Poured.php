@@ -29,17 +29,36 @@ abstract class Poured extends StepKind
     public function ledger(Situation $at, Entry $entry): array
     {
         return $entry->form !== 'poured' ? []
-            : [new Line('Poured', $entry->number('volume') ?? 0.0, self::plusMinusMl($at, $entry), Bucket::fraction($at))];
+            : [
+                new Line(
+                    'Poured',
+                    $entry->number('volume') ?? 0.0,
+                    self::plusMinusMl($at, $entry),
+                    Bucket::fraction($at),
+                ),
+            ];
     }
 
     public function figure(Situation $at): ?Figure
     {
-        return new Figure('Gone in', $this->netIn($at), Dimension::Volume, Origin::Measured, $this->expected($at), 'predicted');
+        return new Figure(
+            'Gone in',
+            $this->netIn($at),
+            Dimension::Volume,
+            Origin::Measured,
+            $this->expected($at),
+            'predicted',
+        );
     }
 
     protected function pourForm(Situation $at, bool $main = true): Form
     {
-        return new Form('poured', 'Record pour', $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Measure), $main);
+        return new Form(
+            'poured',
+            'Record pour',
+            $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Measure),
+            $main,
+        );
     }
 
     /** What went into the circuit since the close-up, less what was caught and left over, mL. */
@@ -53,6 +72,9 @@ abstract class Poured extends StepKind
     {
         $predicted = Plan::of($at)->predicted;
 
-        return max(0.0, $predicted->usableMl - Plan::of($at)->fill->airMl - $at->job->ledgerBefore(Stage::Fill)->contentMl);
+        return max(
+            0.0,
+            $predicted->usableMl - Plan::of($at)->fill->airMl - $at->job->ledgerBefore(Stage::Fill)->contentMl,
+        );
     }
 }

@@ -24,7 +24,11 @@ final class BeforeAndNow
         $say = fn (?float $celsius): string => $celsius === null ? self::NOT_READ : $at->degrees($celsius);
         $rows = [['Coolant settled at', $say($before->number('plateau')), $say($last?->number('ect'))]];
         foreach ($at->facts()->outlets as $outlet) {
-            $rows[] = ["Outlet air, {$outlet}", $say($before->number("outlet_{$outlet}")), $say($last?->number("outlet_{$outlet}"))];
+            $rows[] = [
+                "Outlet air, {$outlet}",
+                $say($before->number("outlet_{$outlet}")),
+                $say($last?->number("outlet_{$outlet}")),
+            ];
         }
         foreach (['fan_on' => 'Fan on', 'fan_off' => 'Fan off'] as $name => $label) {
             $rows[] = [$label, $say($before->number($name)), $say($fan[$name])];

@@ -21,8 +21,12 @@ final class Bucket
         foreach ($only === null ? $job->stepsOf('mix') : [$only] as $step) {
             foreach ($job->entriesOf($step->id) as $entry) {
                 $batch = match ($entry->form) {
-                    'batch' => $batch->with((float) $entry->number('concentrate'), $stock)->with((float) $entry->number('water'), 0.0),
-                    'shelf', 'reused' => $batch->with((float) $entry->number('volume'), (float) $entry->number('fraction')),
+                    'batch' => $batch->with((float) $entry->number('concentrate'), $stock)
+                        ->with((float) $entry->number('water'), 0.0),
+                    'shelf', 'reused' => $batch->with(
+                        (float) $entry->number('volume'),
+                        (float) $entry->number('fraction'),
+                    ),
                     default => $batch,
                 };
             }

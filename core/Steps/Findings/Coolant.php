@@ -17,7 +17,11 @@ final readonly class Coolant
     {
         $look = $job->lastOf('look', 'seen');
 
-        return new self($look?->text('coolant') ?? '', $look?->text('next') ?? '', $job->lastOf('jar_test', 'jar')?->text('jar') ?? '');
+        return new self(
+            $look?->text('coolant') ?? '',
+            $look?->text('next') ?? '',
+            $job->lastOf('jar_test', 'jar')?->text('jar') ?? '',
+        );
     }
 
     /** Code of what it looked like; empty while nobody has looked. */

@@ -48,7 +48,12 @@ final class Drains
     /** @return list<FurtherDrain> points without a step so far, those that would let out most first */
     public static function notOpened(JobState $job): array
     {
-        return array_values(array_filter(Plan::of($job)->predicted->further, fn (FurtherDrain $f) => ! isset($job->steps["drain:{$f->port}"])));
+        return array_values(
+            array_filter(
+                Plan::of($job)->predicted->further,
+                fn (FurtherDrain $f) => ! isset($job->steps["drain:{$f->port}"]),
+            ),
+        );
     }
 
     public static function stillShut(JobState $job, string $port): ?FurtherDrain
@@ -103,7 +108,12 @@ final class Drains
             }
         }
         $lift = Plan::of($at)->choices->noseLiftMm;
-        $drained = fn (string ...$ports): float => Drainage::of($circuit, array_values($ports), $circuit->usualGates(), $lift)->drainedMl;
+        $drained = fn (string ...$ports): float => Drainage::of(
+            $circuit,
+            array_values($ports),
+            $circuit->usualGates(),
+            $lift,
+        )->drainedMl;
         $empties = array_map(fn (PartVolume $v) => $v->part->id, $further->letsOut->byPart($circuit));
 
         return new Step("drain:{$further->port}", 'drain', Stage::Drain, new Values([

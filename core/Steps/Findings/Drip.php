@@ -61,7 +61,9 @@ final readonly class Drip
     public function toMend(): array
     {
         return array_filter([
-            'drip' => $this->place() === null ? null : "Mended: {$this->place()}".($this->where() === '' ? '' : ", {$this->where()}"),
+            'drip' => $this->place() === null
+                ? null
+                : "Mended: {$this->place()}".($this->where() === '' ? '' : ", {$this->where()}"),
             'gas' => $this->gas() ? 'Mended: the way of the combustion gas into the coolant' : null,
         ]);
     }

@@ -82,7 +82,8 @@ final class LeftOver extends StepKind
 
         return [
             new Form('kept', 'Record what is kept', [
-                Field::volume('volume', 'Onto the shelf', $most)->preset(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML),
+                Field::volume('volume', 'Onto the shelf', $most)
+                    ->preset(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML),
                 Field::volume('customer', 'To the customer', $most, false),
             ]),
             new Form('none', 'Nothing is left', [], false),
@@ -91,7 +92,9 @@ final class LeftOver extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('kept') || $at->has('none') ? [] : [Obstacle::missing('not_said', 'Say what happens to the rest of the batch.')];
+        return $at->has('kept') || $at->has('none')
+            ? []
+            : [Obstacle::missing('not_said', 'Say what happens to the rest of the batch.')];
     }
 
     public function figure(Situation $at): Figure
@@ -108,7 +111,14 @@ final class LeftOver extends StepKind
 
     private function container(Situation $at, float $ml): PartUsed
     {
-        return new PartUsed('', Liquid::Premix, $ml, Bucket::fraction($at), $at->facts()->base, $at->facts()->inhibitor);
+        return new PartUsed(
+            '',
+            Liquid::Premix,
+            $ml,
+            Bucket::fraction($at),
+            $at->facts()->base,
+            $at->facts()->inhibitor,
+        );
     }
 
     /** Mixed, less what was poured, plus what came back from funnel, hose and bucket. */
@@ -116,6 +126,8 @@ final class LeftOver extends StepKind
     {
         $poured = $at->job->ledger()->inMl() - $at->job->ledgerBefore(Stage::Fill)->inMl();
 
-        return max(0.0, Bucket::batch($at->job)->ml - $poured) + ($at->job->lastOf('fill_level', 'returned')?->number('left') ?? 0.0);
+        return max(0.0, Bucket::batch($at->job)->ml - $poured) + (
+            $at->job->lastOf('fill_level', 'returned')?->number('left') ?? 0.0
+        );
     }
 }

@@ -51,7 +51,9 @@ final class SignOff extends StepKind
         return array_values(array_filter([
             'Read the ledger line and the verdicts once more.',
             $choices->drains === [] ? null : 'Next change of the coolant: '.NextChange::after($choices, $at->units).'.',
-            $passed === 0 ? 'No step was passed over.' : "{$passed} step(s) were passed with a reason; the reasons are on the record.",
+            $passed === 0
+                ? 'No step was passed over.'
+                : "{$passed} step(s) were passed with a reason; the reasons are on the record.",
         ]));
     }
 
@@ -68,13 +70,19 @@ final class SignOff extends StepKind
         }
         foreach ($at->job->ports($at->now) as $port => $state) {
             if ($state !== PortState::Closed) {
-                $missing[] = Obstacle::missing("not_closed.{$port}", "{$at->circuit()->port($port)->label} is not recorded as closed.");
+                $missing[] = Obstacle::missing(
+                    "not_closed.{$port}",
+                    "{$at->circuit()->port($port)->label} is not recorded as closed.",
+                );
             }
         }
         foreach ($at->job->steps as $step) {
             if (! $at->job->stillStands($step, $at->now)) {
                 $now = $at->job->verdictOf($step, $at->now, $at->units)->title ?? 'not judged';
-                $missing[] = Obstacle::missing("verdict_changed.{$step->id}", "A correction changed a verdict: {$this->titleOf($at, $step)}, now “{$now}”.");
+                $missing[] = Obstacle::missing(
+                    "verdict_changed.{$step->id}",
+                    "A correction changed a verdict: {$this->titleOf($at, $step)}, now “{$now}”.",
+                );
             }
         }
 
@@ -86,7 +94,15 @@ final class SignOff extends StepKind
         $ledger = $at->job->ledger();
         $full = $ledger->capacityMl - $ledger->headspaceMl;
 
-        return new Figure('In the circuit', $ledger->contentMl, Dimension::Volume, Origin::Measured, $full, 'full to the mark', $ledger->plusMinusMl);
+        return new Figure(
+            'In the circuit',
+            $ledger->contentMl,
+            Dimension::Volume,
+            Origin::Measured,
+            $full,
+            'full to the mark',
+            $ledger->plusMinusMl,
+        );
     }
 
     public function finishWord(): string

@@ -55,7 +55,10 @@ final class FindDrip extends StepKind
     public function instructions(Situation $at): array
     {
         $pressing = $this->canPress($at)
-            ? [$this->test->instructions($at)[0], 'Hold it five minutes, and let the pressure off before the tester comes off.']
+            ? [
+                $this->test->instructions($at)[0],
+                'Hold it five minutes, and let the pressure off before the tester comes off.',
+            ]
             : ['No pressure tester at hand: leave it standing topped up, with clean paper underneath.'];
 
         return [
@@ -102,7 +105,15 @@ final class FindDrip extends StepKind
         $water = $entry->text('liquid') === 'water';
         $fraction = $water ? 0.0 : Plan::of($at)->choices->presumedFraction($at->circuit());
 
-        return [new Line('Topped up for the leak test', $entry->number('volume') ?? 0.0, self::plusMinusMl($at, $entry), $fraction, ! $water)];
+        return [
+            new Line(
+                'Topped up for the leak test',
+                $entry->number('volume') ?? 0.0,
+                self::plusMinusMl($at, $entry),
+                $fraction,
+                ! $water,
+            ),
+        ];
     }
 
     public function obstacles(Situation $at): array
@@ -114,7 +125,9 @@ final class FindDrip extends StepKind
             $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
             $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
             $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
-            $seen?->unexplained() === true ? Obstacle::missing('no_gas_test', 'No drip: test for combustion gas before the circuit is drained.') : null,
+            $seen?->unexplained() === true
+                ? Obstacle::missing('no_gas_test', 'No drip: test for combustion gas before the circuit is drained.')
+                : null,
         ]));
     }
 
@@ -133,8 +146,16 @@ final class FindDrip extends StepKind
                 'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before anything is filled.'),
             $seen->place() !== null => Verdict::pass('found', "Found: {$seen->place()}",
                 'Mending it is on the close-up list.'.($seen->where() === '' ? '' : " Seen: {$seen->where()}.")),
-            $seen->unexplained() => Verdict::wait('no_drip', 'No drip', 'Test for combustion gas: the engine may be consuming it.'),
-            default => Verdict::wait('no_drip_no_gas', 'No drip, no gas', 'Fill it, and keep the follow-up short: the level tells.'),
+            $seen->unexplained() => Verdict::wait(
+                'no_drip',
+                'No drip',
+                'Test for combustion gas: the engine may be consuming it.',
+            ),
+            default => Verdict::wait(
+                'no_drip_no_gas',
+                'No drip, no gas',
+                'Fill it, and keep the follow-up short: the level tells.',
+            ),
         };
     }
 
@@ -163,7 +184,12 @@ final class FindDrip extends StepKind
         return new Form('drip', 'Record what was seen', [
             Field::choice('place', 'Drip', Drip::PLACES, 'none'),
             Field::text('where', 'Where exactly'),
-            Field::choice('gas', 'Combustion gas', ['undone' => 'Not tested', 'clear' => 'None', 'gas' => 'Gas in the coolant'], 'undone'),
+            Field::choice(
+                'gas',
+                'Combustion gas',
+                ['undone' => 'Not tested', 'clear' => 'None', 'gas' => 'Gas in the coolant'],
+                'undone',
+            ),
         ]);
     }
 }

@@ -43,7 +43,9 @@ final class Inspect extends StepKind
         return [
             'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will be reused:'
                 .' a clamp put back elsewhere leaks.',
-            'Cap: seal whole, spring attached'.($rating === null ? '.' : ', rating '.$at->say($rating, Dimension::Pressure).'.'),
+            'Cap: seal whole, spring attached'.(
+                $rating === null ? '.' : ', rating '.$at->say($rating, Dimension::Pressure).'.'
+            ),
             'Photograph where it is wet underneath: the picture comes back in the leak check.',
         ];
     }
@@ -51,12 +53,32 @@ final class Inspect extends StepKind
     public function forms(Situation $at): array
     {
         return [new Form('condition', 'Record condition', [
-            Field::choice('hoses', 'Hoses', ['good' => 'Good', 'watch' => 'Ageing: watch', 'replace' => 'Replace one'], 'good'),
+            Field::choice(
+                'hoses',
+                'Hoses',
+                ['good' => 'Good', 'watch' => 'Ageing: watch', 'replace' => 'Replace one'],
+                'good',
+            ),
             Field::choice('clamps', 'Clamps', ['marked' => 'Good, marked', 'replace' => 'Replace'], 'marked'),
-            Field::choice('cap', 'Cap', ['good' => 'Good', 'worn' => 'Seal or spring gone', 'rating' => 'Wrong rating'], 'good'),
+            Field::choice(
+                'cap',
+                'Cap',
+                ['good' => 'Good', 'worn' => 'Seal or spring gone', 'rating' => 'Wrong rating'],
+                'good',
+            ),
             Field::choice('fins', 'Radiator fins', ['clear' => 'Clear', 'clogged' => 'Clogged'], 'clear'),
-            Field::choice('tank', 'Tank', ['readable' => 'Level can be read', 'dirty' => 'Too dirty to read'], 'readable'),
-            Field::choice('pipes', 'Metal pipes', ['sound' => 'Sound', 'rusty' => 'Rusty: watch', 'weeping' => 'Weeping: mend'], 'sound'),
+            Field::choice(
+                'tank',
+                'Tank',
+                ['readable' => 'Level can be read', 'dirty' => 'Too dirty to read'],
+                'readable',
+            ),
+            Field::choice(
+                'pipes',
+                'Metal pipes',
+                ['sound' => 'Sound', 'rusty' => 'Rusty: watch', 'weeping' => 'Weeping: mend'],
+                'sound',
+            ),
             Field::text('drips', 'Old drips, seen where'),
             Field::text('watch', 'Watch at the next visit'),
         ])];
@@ -64,7 +86,9 @@ final class Inspect extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('condition') ? [] : [Obstacle::missing('no_condition', 'Record what hoses, clamps and cap look like.')];
+        return $at->has('condition')
+            ? []
+            : [Obstacle::missing('no_condition', 'Record what hoses, clamps and cap look like.')];
     }
 
     public function judge(Situation $at): ?Verdict
@@ -80,14 +104,18 @@ final class Inspect extends StepKind
         return $todo === []
             ? Verdict::pass('sound', 'Sound', 'Nothing to replace before the drain.'.$later)
             : Verdict::wait('parts_to_add', 'Parts to add',
-                ucfirst(implode('; ', array_map(lcfirst(...), $todo))).'. A step for it is added; fitting is on the close-up list.'.$later);
+                ucfirst(
+                    implode('; ', array_map(lcfirst(...), $todo)),
+                ).'. A step for it is added; fitting is on the close-up list.'.$later);
     }
 
     public function orders(Situation $at): array
     {
         $todo = $this->condition($at)?->toPutRight() ?? [];
 
-        return $todo === [] ? [] : [new Step('put_right', 'put_right', Stage::MakeSafe, new Values(['items' => $todo]))];
+        return $todo === []
+            ? []
+            : [new Step('put_right', 'put_right', Stage::MakeSafe, new Values(['items' => $todo]))];
     }
 
     public function watch(Situation $at): array

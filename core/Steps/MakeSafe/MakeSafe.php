@@ -45,11 +45,15 @@ final class MakeSafe extends Checklist
         $electric = $at->facts()->heaterDrive === HeaterDrive::Electric;
 
         return [
-            'ground' => $lift > 0.0 ? 'Nose raised '.$at->say($lift, Dimension::Length).' on stands, as planned' : 'Vehicle on level ground',
+            'ground' => $lift > 0.0
+                ? 'Nose raised '.$at->say($lift, Dimension::Length).' on stands, as planned'
+                : 'Vehicle on level ground',
             'chocks' => 'Wheels chocked',
             'ignition' => 'Ignition off, key out',
             'glasses' => 'Glasses and gloves on',
-            'heater' => $electric ? 'Heater set to hot with the ignition on, then off: the valve stays where it stands' : 'Heater control set to hot',
+            'heater' => $electric
+                ? 'Heater set to hot with the ignition on, then off: the valve stays where it stands'
+                : 'Heater control set to hot',
         ];
     }
 }

@@ -43,7 +43,10 @@ final class PutRight extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return ['Tick what is done or at hand.', 'A part that has to be ordered: start its clock, and take the next vehicle meanwhile.'];
+        return [
+            'Tick what is done or at hand.',
+            'A part that has to be ordered: start its clock, and take the next vehicle meanwhile.',
+        ];
     }
 
     public function forms(Situation $at): array
@@ -65,7 +68,12 @@ final class PutRight extends Checklist
             return null;
         }
 
-        return new Clock("Part ordered: {$waiting->text('part')}", $waiting->at, $waiting->at + (int) $waiting->number('until'), true);
+        return new Clock(
+            "Part ordered: {$waiting->text('part')}",
+            $waiting->at,
+            $waiting->at + (int) $waiting->number('until'),
+            true,
+        );
     }
 
     /** One thing to be put right, in words. */
@@ -73,7 +81,9 @@ final class PutRight extends Checklist
     {
         $rating = $at->facts()->capKpa;
 
-        return (self::ITEMS[$item] ?? $item).($item === 'cap' && $rating !== null ? ', rated '.$at->say($rating, Dimension::Pressure) : '');
+        return (self::ITEMS[$item] ?? $item).(
+            $item === 'cap' && $rating !== null ? ', rated '.$at->say($rating, Dimension::Pressure) : ''
+        );
     }
 
     protected function items(Situation $at): array

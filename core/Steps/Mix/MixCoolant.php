@@ -86,11 +86,15 @@ final class MixCoolant extends StepKind
         $liquid = $this->stockWord($at);
         $family = $facts->inhibitor === '' ? '' : ", {$facts->inhibitor}";
         $spare = round(100.0 * (Shopping::SPARE - 1.0));
-        $much = $this->batchMl($mix) <= self::LEAST_ML ? 'A litre is enough for topping up.' : "That is {$spare} % more than the circuit takes.";
+        $much = $this->batchMl($mix) <= self::LEAST_ML
+            ? 'A litre is enough for topping up.'
+            : "That is {$spare} % more than the circuit takes.";
 
         return array_values(array_filter([
             "{$facts->base->label()}{$family}, {$liquid}, and distilled or deionised water. Family from the manual; colour proves nothing.",
-            Coolant::of($at->job)->goesBackIn() ? 'The clean old coolant goes back in first; the bucket is for the rest.' : null,
+            Coolant::of($at->job)->goesBackIn()
+                ? 'The clean old coolant goes back in first; the bucket is for the rest.'
+                : null,
             "Level bench, everything clean. {$this->vessel($at)->name}: {$liquid} to the {$at->litres($stock)} mark,"
                 ." then water to the {$at->litres($stock + $water)} mark. {$much} Stir.",
             Plan::of($at)->school->mixedOutside()
@@ -113,7 +117,9 @@ final class MixCoolant extends StepKind
             $water > 0.0 ? ['Water', $at->litres($water), "up to the {$at->litres($stock + $water)} mark"] : null,
         ]));
 
-        return $rows === [] ? [] : [new Table("Order of pouring, {$this->vessel($at)->name}", ['Liquid', 'Amount', 'Where'], $rows)];
+        return $rows === []
+            ? []
+            : [new Table("Order of pouring, {$this->vessel($at)->name}", ['Liquid', 'Amount', 'Where'], $rows)];
     }
 
     public function hazards(Situation $at): array
@@ -142,7 +148,12 @@ final class MixCoolant extends StepKind
 
     public function everyForm(Situation $at): array
     {
-        return [self::moreForm(Drains::everyChoice($at)), self::reusedForm($at), $this->batchForm($at), $this->shelfForm($at)];
+        return [
+            self::moreForm(Drains::everyChoice($at)),
+            self::reusedForm($at),
+            $this->batchForm($at),
+            $this->shelfForm($at),
+        ];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -164,7 +175,10 @@ final class MixCoolant extends StepKind
     {
         return match ($form) {
             'shelf' => $values->with('fraction', $at->stores->container($values->text('container'))->fraction ?? 0.5),
-            'reused' => $values->with('fraction', $at->job->ledgerBefore(Stage::Drain)->fraction() ?? $at->facts()->targetFraction),
+            'reused' => $values->with(
+                'fraction',
+                $at->job->ledgerBefore(Stage::Drain)->fraction() ?? $at->facts()->targetFraction,
+            ),
             default => $values,
         };
     }
@@ -183,7 +197,18 @@ final class MixCoolant extends StepKind
         $left = $offer === null ? 0.0 : Source::newContainers($offer, $used) * $offer->ml - $used;
 
         return $offer === null || $left <= self::DREGS_ML ? []
-            : [ShelfLine::put(new PartUsed('', $offer->liquid, $left, $offer->fraction, $at->facts()->base, $at->facts()->inhibitor))];
+            : [
+                ShelfLine::put(
+                    new PartUsed(
+                        '',
+                        $offer->liquid,
+                        $left,
+                        $offer->fraction,
+                        $at->facts()->base,
+                        $at->facts()->inhibitor,
+                    ),
+                ),
+            ];
     }
 
     public function obstacles(Situation $at): array
@@ -192,7 +217,9 @@ final class MixCoolant extends StepKind
 
         return match (true) {
             $at->has('more') => [],
-            ! $at->has('batch') && ! $at->has('shelf') && ! $at->has('reused') => [Obstacle::missing('not_mixed', 'Record what was mixed.')],
+            ! $at->has('batch') && ! $at->has('shelf') && ! $at->has('reused') => [
+                Obstacle::missing('not_mixed', 'Record what was mixed.'),
+            ],
             ! $mix->reachable() => [Obstacle::missing('out_of_reach', 'The target cannot be reached with what stays inside. Open another drain, rinse less,'
                 ." or accept {$at->say($mix->finalFraction(), Unit::Percent)} with a reason.")],
             default => [],
@@ -230,7 +257,11 @@ final class MixCoolant extends StepKind
         $freeze = ($coolant->freezeIsBound() ? 'below ' : '').$at->degrees($coolant->freezePoint()->degC());
         $text = "The circuit will stand at {$at->say($final, Unit::Percent)}: freezes at {$freeze}.";
         if ($final > max(self::MOST, $mix->targetFraction) + self::MARKS) {
-            return Verdict::wait('too_strong', 'Stronger than 60 %', "{$text} More glycol is not better: it carries less heat. Add water.");
+            return Verdict::wait(
+                'too_strong',
+                'Stronger than 60 %',
+                "{$text} More glycol is not better: it carries less heat. Add water.",
+            );
         }
         $off = abs($final - $mix->targetFraction);
 
@@ -251,7 +282,13 @@ final class MixCoolant extends StepKind
         $capacity = $ledger->capacityMl - $ledger->headspaceMl;
         $retained = max(0.0, min($capacity, $ledger->contentMl));
 
-        return new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), $ledger->fraction() ?? 0.0, $choices->targetFraction, $choices->stockFraction);
+        return new Mix(
+            Volume::millilitres($capacity),
+            Volume::millilitres($retained),
+            $ledger->fraction() ?? 0.0,
+            $choices->targetFraction,
+            $choices->stockFraction,
+        );
     }
 
     private function batchMl(Mix $mix): float
@@ -264,7 +301,8 @@ final class MixCoolant extends StepKind
     {
         $mix = $this->mix($at);
 
-        return Bucket::batch($at->job, $at->step)->missing($mix, $this->batchMl($mix), $this->vessel($at)->graduationMl);
+        return Bucket::batch($at->job, $at->step)
+            ->missing($mix, $this->batchMl($mix), $this->vessel($at)->graduationMl);
     }
 
     private function vessel(Situation $at): Vessel
@@ -296,7 +334,10 @@ final class MixCoolant extends StepKind
         [$best, $reaches] = [null, 0.0];
         foreach (Drains::notOpened($at->job) as $further) {
             $retained = Volume::millilitres(max(0.0, $mix->retained->mL() - $further->volumeMl));
-            $final = (new Mix($mix->capacity, $retained, $mix->retainedFraction, $mix->targetFraction, $mix->stockFraction))->finalFraction();
+            $final = (
+                new Mix($mix->capacity, $retained, $mix->retainedFraction, $mix->targetFraction, $mix->stockFraction)
+            )
+                ->finalFraction();
             [$best, $reaches] = $best === null || $final > $reaches ? [$further->port, $final] : [$best, $reaches];
         }
 
@@ -330,9 +371,16 @@ final class MixCoolant extends StepKind
         $likely = Source::likeliest($at, array_keys($sources), $stock);
 
         return new Form('batch', $at->has('batch') ? 'Add to the batch' : 'Record batch', [
-            Field::volume('concentrate', $premix ? 'Premix '.$at->say(Plan::of($at)->choices->stockFraction, Unit::Percent) : 'Concentrate', $most)->preset($stock),
+            Field::volume(
+                'concentrate',
+                $premix ? 'Premix '.$at->say(Plan::of($at)->choices->stockFraction, Unit::Percent) : 'Concentrate',
+                $most,
+            )
+                ->preset($stock),
             Field::volume('water', 'Water', $most)->preset($water),
-            count($sources) > 1 ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $sources, $likely) : null,
+            count($sources) > 1
+                ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $sources, $likely)
+                : null,
         ]);
     }
 
@@ -348,12 +396,20 @@ final class MixCoolant extends StepKind
 
     private static function reusedForm(Situation $at): Form
     {
-        return new Form('reused', 'Record what goes back in', [Field::volume('volume', 'Clean old coolant', $at->circuit()->capacityMl())]);
+        return new Form(
+            'reused',
+            'Record what goes back in',
+            [Field::volume('volume', 'Clean old coolant', $at->circuit()->capacityMl())],
+        );
     }
 
     /** @param  array<string, string>  $points */
     private static function moreForm(array $points): Form
     {
-        return new Form('more', 'Open this one too', [Field::choice('point', 'Point', $points, array_key_first($points))]);
+        return new Form(
+            'more',
+            'Open this one too',
+            [Field::choice('point', 'Point', $points, array_key_first($points))],
+        );
     }
 }

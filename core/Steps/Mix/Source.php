@@ -95,6 +95,8 @@ final readonly class Source
     {
         $strength = $container->liquid === Liquid::Premix ? "{$at->say($container->fraction, Unit::Percent)}, " : '';
 
-        return "{$strength}{$at->litres($container->ml)} left".($container->from === '' ? '' : ", from {$container->from}");
+        return "{$strength}{$at->litres($container->ml)} left".(
+            $container->from === '' ? '' : ", from {$container->from}"
+        );
     }
 }

@@ -52,7 +52,9 @@ final class Baseline extends StepKind
 
     public function forms(Situation $at): array
     {
-        $ran = ['no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction'];
+        $ran = [
+            'no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction',
+        ];
 
         return [new Form('baseline', 'Record baseline', [
             Field::choice('ran', 'Engine', $ran, 'no'),
@@ -60,13 +62,18 @@ final class Baseline extends StepKind
             Field::temperature('fan_on', 'Fan came on at', false),
             Field::temperature('fan_off', 'Fan went off at', false),
             Field::temperature('outside', 'Air outside', false, -40, 55),
-            ...array_map(fn (string $outlet) => Field::temperature("outlet_{$outlet}", "Outlet air, {$outlet}", false), $at->facts()->outlets),
+            ...array_map(
+                fn (string $outlet) => Field::temperature("outlet_{$outlet}", "Outlet air, {$outlet}", false),
+                $at->facts()->outlets,
+            ),
         ])];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('baseline') ? [] : [Obstacle::missing('no_baseline', 'Take the readings, or record that the engine was not run.')];
+        return $at->has('baseline')
+            ? []
+            : [Obstacle::missing('no_baseline', 'Take the readings, or record that the engine was not run.')];
     }
 
     public function ran(Situation $at): ?int

@@ -63,7 +63,13 @@ final class Found extends StepKind
 
     public function forms(Situation $at): array
     {
-        $contents = ['full' => 'Full to the mark', 'low' => 'Low', 'partly' => 'Partly drained before', 'water' => 'Water only', 'empty' => 'Empty'];
+        $contents = [
+            'full' => 'Full to the mark',
+            'low' => 'Low',
+            'partly' => 'Partly drained before',
+            'water' => 'Water only',
+            'empty' => 'Empty',
+        ];
         $choices = Plan::of($at)->choices;
         $likely = match (true) {
             $choices->jobKind === JobKind::Lost => 'low',
@@ -73,7 +79,13 @@ final class Found extends StepKind
 
         return [new Form('found', 'Record content', [
             Field::choice('content', 'The circuit is', $contents, $likely),
-            Field::volume('missing', 'Missing, if low', $at->circuit()->capacityMl(), false, 'Your best estimate; it may be off by a quarter.'),
+            Field::volume(
+                'missing',
+                'Missing, if low',
+                $at->circuit()->capacityMl(),
+                false,
+                'Your best estimate; it may be off by a quarter.',
+            ),
             Field::temperature('freeze', 'Freeze point read', false, -70, 5),
         ])];
     }
@@ -95,7 +107,15 @@ final class Found extends StepKind
         $full = $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl;
         $line = ($entry = $at->last('found')) === null ? null : $this->ledger($at, $entry)[0];
 
-        return new Figure('In the circuit', $line->ml ?? null, Dimension::Volume, Origin::Measured, $full, 'full to the mark', $line->plusMinusMl ?? 0.0);
+        return new Figure(
+            'In the circuit',
+            $line->ml ?? null,
+            Dimension::Volume,
+            Origin::Measured,
+            $full,
+            'full to the mark',
+            $line->plusMinusMl ?? 0.0,
+        );
     }
 
     /** @return non-empty-list<Line> */
@@ -107,7 +127,8 @@ final class Found extends StepKind
         $freeze = $entry->number('freeze');
         $fraction = match (true) {
             $entry->text('content') === 'water' => 0.0,
-            $freeze !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $freeze)))->volumeFraction,
+            $freeze !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $freeze)))
+                ->volumeFraction,
             default => Plan::of($at)->choices->presumedFraction($at->circuit()),
         };
         $unsure = self::UNSURE * $full + ($empty ? 0.0 : self::UNSURE_OF_MISSING * $missing);

@@ -44,14 +44,23 @@ final class Complaint extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Try what the customer complained of, in the same way.', 'Hold the readings against the baseline, where one was taken.'];
+        return [
+            'Try what the customer complained of, in the same way.',
+            'Hold the readings against the baseline, where one was taken.',
+        ];
     }
 
     public function forms(Situation $at): array
     {
         $answers = ['gone' => 'Gone', 'better' => 'Better, watch it', 'still' => 'Still there'];
 
-        return [new Form('answer', 'Record', [Field::choice('answer', 'It is', $answers, 'gone'), Field::text('how', 'How it was tried')])];
+        return [
+            new Form(
+                'answer',
+                'Record',
+                [Field::choice('answer', 'It is', $answers, 'gone'), Field::text('how', 'How it was tried')],
+            ),
+        ];
     }
 
     public function tables(Situation $at): array

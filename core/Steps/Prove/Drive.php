@@ -65,8 +65,16 @@ final class Drive extends StepKind
     {
         return match ($at->last('driven')?->text('alarm')) {
             null => null,
-            'level' => Verdict::wait('level_alarm', 'Pocket at the level sensor', 'Not hot, but the alarm came: another heat cycle, vent near the sensor.'),
-            'hot' => Verdict::stop('overheats', 'Overheats', 'Air pocket or no flow. Let it cool; another heat cycle before it drives again.'),
+            'level' => Verdict::wait(
+                'level_alarm',
+                'Pocket at the level sensor',
+                'Not hot, but the alarm came: another heat cycle, vent near the sensor.',
+            ),
+            'hot' => Verdict::stop(
+                'overheats',
+                'Overheats',
+                'Air pocket or no flow. Let it cool; another heat cycle before it drives again.',
+            ),
             default => Verdict::pass('ran_cool', 'Ran cool', 'No alarm.'),
         };
     }

@@ -31,7 +31,9 @@ final class FollowUp extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Agree when the cold level is looked at again, and by whom.', 'Give the driver the spare mixture, labelled.'];
+        return [
+            'Agree when the cold level is looked at again, and by whom.', 'Give the driver the spare mixture, labelled.',
+        ];
     }
 
     public function forms(Situation $at): array

@@ -50,7 +50,13 @@ final class LeakCheck extends StepKind
     {
         $looks = ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'];
 
-        return [new Form('seen', 'Record', [Field::choice('leak', 'Underneath it is', $looks, 'dry'), Field::text('where', 'Where')])];
+        return [
+            new Form(
+                'seen',
+                'Record',
+                [Field::choice('leak', 'Underneath it is', $looks, 'dry'), Field::text('where', 'Where')],
+            ),
+        ];
     }
 
     public function comparedWith(Situation $at): array

@@ -36,12 +36,17 @@ final class Refractometer extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'The ledger says '.$at->say($at->job->ledger()->fraction() ?? 0.0, Unit::Percent).'; the refractometer knows.';
+        return 'The ledger says '.$at->say(
+            $at->job->ledger()->fraction() ?? 0.0,
+            Unit::Percent,
+        ).'; the refractometer knows.';
     }
 
     public function instructions(Situation $at): array
     {
-        return ['A drop from the neck, coolant mixed by the drive. Read the scale for '.mb_strtolower($at->facts()->base->label()).'.'];
+        return [
+            'A drop from the neck, coolant mixed by the drive. Read the scale for '.mb_strtolower($at->facts()->base->label()).'.',
+        ];
     }
 
     public function forms(Situation $at): array
@@ -58,7 +63,14 @@ final class Refractometer extends StepKind
     {
         $wanted = new Mixture($at->facts()->base, Plan::of($at)->choices->targetFraction);
 
-        return new Figure('Freezes at', $at->last('freeze')?->number('freeze'), Dimension::Temperature, Origin::Measured, $wanted->freezePoint()->degC(), 'planned');
+        return new Figure(
+            'Freezes at',
+            $at->last('freeze')?->number('freeze'),
+            Dimension::Temperature,
+            Origin::Measured,
+            $wanted->freezePoint()->degC(),
+            'planned',
+        );
     }
 
     public function judge(Situation $at): ?Verdict
@@ -75,6 +87,10 @@ final class Refractometer extends StepKind
         }
         $next = $fraction < $target ? 'concentrate' : 'water';
 
-        return Verdict::wait('off_plan', 'Off the plan', "{$read} instead of {$planned}. Make the next top-up {$next}, or accept it with a reason.");
+        return Verdict::wait(
+            'off_plan',
+            'Off the plan',
+            "{$read} instead of {$planned}. Make the next top-up {$next}, or accept it with a reason.",
+        );
     }
 }

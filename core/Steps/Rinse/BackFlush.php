@@ -58,7 +58,11 @@ final class BackFlush extends Checklist
 
     protected function items(Situation $at): array
     {
-        $there = array_filter(self::PARTS, fn (string $kind) => self::passages($at, $kind) !== [], ARRAY_FILTER_USE_KEY);
+        $there = array_filter(
+            self::PARTS,
+            fn (string $kind) => self::passages($at, $kind) !== [],
+            ARRAY_FILTER_USE_KEY,
+        );
 
         return array_map(fn (string $part) => "{$part}: runs clear against the flow", $there);
     }

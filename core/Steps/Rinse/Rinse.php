@@ -30,7 +30,13 @@ use Aqbel\Core\Steps\StepKind;
 /** Stage 3: rinse when dirty, mixed or changing family; skip when clean. The cycles decided on follow as steps of their own. */
 final class Rinse extends StepKind
 {
-    private const WAYS = ['skip' => 'Skip it', 'hot' => 'Hot rinse', 'flow' => 'Cold flow-through', 'cleaner' => 'Rinse, cleaner, rinse', 'backflush' => 'Back-flush, then rinse'];
+    private const WAYS = [
+        'skip' => 'Skip it',
+        'hot' => 'Hot rinse',
+        'flow' => 'Cold flow-through',
+        'cleaner' => 'Rinse, cleaner, rinse',
+        'backflush' => 'Back-flush, then rinse',
+    ];
 
     private const SEEN = [
         'rusty' => 'Rust came out.', 'oily' => 'Oil came out: flush until no film is left.',
@@ -105,7 +111,13 @@ final class Rinse extends StepKind
         return match (true) {
             $at->has('more') => [],
             $decision === null => [Obstacle::missing('not_decided', 'Decide whether to rinse.')],
-            $decision->text('rinse') === 'skip' && $this->needed($at)->rinses > 0 => [Obstacle::missing('old_stays', 'Old coolant must not stay in this one. Rinse, or give a reason for skipping.')],
+            $decision->text('rinse') === 'skip' && $this->needed($at)
+                ->rinses > 0 => [
+                    Obstacle::missing(
+                        'old_stays',
+                        'Old coolant must not stay in this one. Rinse, or give a reason for skipping.',
+                    ),
+                ],
             default => [],
         };
     }
@@ -114,7 +126,14 @@ final class Rinse extends StepKind
     {
         $share = $at->job->ledgerBefore(Stage::CloseUp)->oldShare();
 
-        return new Figure('Old coolant, were it full now', $share, Unit::Percent, Origin::Predicted, $this->target($at), 'may stay');
+        return new Figure(
+            'Old coolant, were it full now',
+            $share,
+            Unit::Percent,
+            Origin::Predicted,
+            $this->target($at),
+            'may stay',
+        );
     }
 
     public function judge(Situation $at): Verdict
@@ -128,11 +147,19 @@ final class Rinse extends StepKind
                 : "{$at->say($share, Unit::Percent)} of the full circuit would be old coolant; {$at->say($target, Unit::Percent)} may stay. The drain alone does it.");
         }
         $decided = $at->last('decision');
-        $cold = $decided?->text('rinse') === 'flow' ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at) : '';
-        $times = $decided === null || $decided->text('rinse') === 'skip' ? $needed->rinses : (int) $decided->text('times');
+        $cold = $decided?->text('rinse') === 'flow'
+            ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at)
+            : '';
+        $times = $decided === null || $decided->text('rinse') === 'skip'
+            ? $needed->rinses
+            : (int) $decided->text('times');
         $after = $at->say($this->after($at, $times), Unit::Percent);
 
-        return Verdict::wait('needed', "{$needed->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$after}, if the thermostat opens each time.{$cold}");
+        return Verdict::wait(
+            'needed',
+            "{$needed->rinses} × rinse",
+            "{$this->reason($at)} After {$times} it is {$after}, if the thermostat opens each time.{$cold}",
+        );
     }
 
     public function tables(Situation $at): array
@@ -147,10 +174,20 @@ final class Rinse extends StepKind
         foreach (Drains::notOpened($at->job) as $further) {
             $keeps = max(0.0, $ledger->contentMl - $further->volumeMl);
             $old = $ledger->contentMl > 0.0 ? $ledger->oldShare() * $keeps / $ledger->contentMl : 0.0;
-            $rows[] = $this->row($at, "{$at->circuit()->port($further->port)->label} opened too", RinseChain::from($old, $keeps / $full, $full, $target));
+            $rows[] = $this->row(
+                $at,
+                "{$at->circuit()->port($further->port)->label} opened too",
+                RinseChain::from($old, $keeps / $full, $full, $target),
+            );
         }
 
-        return [new Table('To '.$at->say($target, Unit::Percent).' old coolant', ['Way', 'Rinses', 'Water', 'Old left', 'Time'], $rows)];
+        return [
+            new Table(
+                'To '.$at->say($target, Unit::Percent).' old coolant',
+                ['Way', 'Rinses', 'Water', 'Old left', 'Time'],
+                $rows,
+            ),
+        ];
     }
 
     public function orders(Situation $at): array
@@ -158,7 +195,10 @@ final class Rinse extends StepKind
         $more = $at->last('more');
         $point = $more === null ? null : Drains::stillShut($at->job, $more->text('point'));
         if ($point !== null) {
-            return [Drains::further($at, $point), new Step('rinse:'.(1 + count($at->job->stepsOf('rinse'))), 'rinse', Stage::Rinse)];
+            return [
+                Drains::further($at, $point),
+                new Step('rinse:'.(1 + count($at->job->stepsOf('rinse'))), 'rinse', Stage::Rinse),
+            ];
         }
         $decision = $at->last('decision');
         $plain = array_fill(0, max(1, (int) $decision?->text('times')), RinseFill::WATER);
@@ -212,14 +252,19 @@ final class Rinse extends StepKind
     {
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
 
-        return $ledger->oldShare() * max(0.0, $ledger->contentMl / ($ledger->capacityMl - $ledger->headspaceMl)) ** $times;
+        return $ledger->oldShare() * max(
+            0.0,
+            $ledger->contentMl / ($ledger->capacityMl - $ledger->headspaceMl),
+        ) ** $times;
     }
 
     private function reason(Situation $at): string
     {
         $coolant = Coolant::of($at->job);
 
-        return self::SEEN[$coolant->seen()] ?? ($coolant->gelsInTheJar() ? 'In the jar the two set to gel.' : Plan::of($at)->choices->content->reason());
+        return self::SEEN[$coolant->seen()] ?? (
+            $coolant->gelsInTheJar() ? 'In the jar the two set to gel.' : Plan::of($at)->choices->content->reason()
+        );
     }
 
     /** @return list<string> */
@@ -228,7 +273,13 @@ final class Rinse extends StepKind
         $minutes = (int) ($chain->rinses * Plan::of($at)->rules()->labour->of(Labour::RINSE_CYCLE)->total());
         $time = sprintf('%d h %02d', intdiv($minutes, 60), $minutes % 60);
 
-        return [$label, (string) $chain->rinses, $at->litres($chain->waterMl), $at->say($chain->oldFraction, Unit::Percent), $time];
+        return [
+            $label,
+            (string) $chain->rinses,
+            $at->litres($chain->waterMl),
+            $at->say($chain->oldFraction, Unit::Percent),
+            $time,
+        ];
     }
 
     private static function decisionForm(string $likely, int $times): Form
@@ -244,6 +295,11 @@ final class Rinse extends StepKind
     /** @param  array<string, string>  $points */
     private static function moreForm(array $points): Form
     {
-        return new Form('more', 'Open one more drain first', [Field::choice('point', 'Point', $points, array_key_first($points))], false);
+        return new Form(
+            'more',
+            'Open one more drain first',
+            [Field::choice('point', 'Point', $points, array_key_first($points))],
+            false,
+        );
     }
 }

@@ -47,7 +47,10 @@ final class RinseDrain extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $points = array_map(fn (Step $s) => $at->circuit()->port($s->params->text('port'))->label, $at->job->stepsOf('drain'));
+        $points = array_map(
+            fn (Step $s) => $at->circuit()->port($s->params->text('port'))->label,
+            $at->job->stepsOf('drain'),
+        );
 
         return [
             'Cold neck, cap off, top bleed points open. Into the pan for rinse water, apart from the old coolant.',
@@ -80,7 +83,9 @@ final class RinseDrain extends StepKind
     {
         return match (true) {
             ! $at->has('water_out') => [Obstacle::missing('no_volume', 'Record the rinse water that came out.')],
-            ! $at->last('water_out')?->ticked('closed') => [Obstacle::missing('not_closed', 'The drains are not recorded as closed again.')],
+            ! $at->last('water_out')?->ticked('closed') => [
+                Obstacle::missing('not_closed', 'The drains are not recorded as closed again.'),
+            ],
             default => [],
         };
     }
@@ -88,9 +93,19 @@ final class RinseDrain extends StepKind
     public function figure(Situation $at): Figure
     {
         $out = $at->sum('water_out', 'volume');
-        $expected = max(0.0, $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $out - Plan::of($at)->predicted->retainedMl);
+        $expected = max(
+            0.0,
+            $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $out - Plan::of($at)->predicted->retainedMl,
+        );
 
-        return new Figure('Came out', $at->has('water_out') ? $out : null, Dimension::Volume, Origin::Measured, $expected, 'predicted');
+        return new Figure(
+            'Came out',
+            $at->has('water_out') ? $out : null,
+            Dimension::Volume,
+            Origin::Measured,
+            $expected,
+            'predicted',
+        );
     }
 
     public function judge(Situation $at): ?Verdict
@@ -103,12 +118,28 @@ final class RinseDrain extends StepKind
         $target = Rinse::target($at);
         $rest = $at->step->params->list('rest');
         if ($rest !== []) {
-            return Verdict::wait('next_rinse', 'Next rinse', "Old coolant now {$old} of the full circuit. ".count($rest).' more as decided.');
+            return Verdict::wait(
+                'next_rinse',
+                'Next rinse',
+                "Old coolant now {$old} of the full circuit. ".count($rest).' more as decided.',
+            );
         }
 
         return $this->next($at) === []
-            ? Verdict::pass('clear', 'Clear', "Old coolant {$old} of the full circuit".($target === null ? '.' : ", {$at->say($target, Unit::Percent)} may stay."))
-            : Verdict::wait('not_clear', 'Not clear yet', 'It still runs '.lcfirst(RinseWater::RUNS[$last->text('runs')] ?? $last->text('runs')).'. Another rinse is added.');
+            ? Verdict::pass(
+                'clear',
+                'Clear',
+                "Old coolant {$old} of the full circuit".(
+                    $target === null ? '.' : ", {$at->say($target, Unit::Percent)} may stay."
+                ),
+            )
+            : Verdict::wait(
+                'not_clear',
+                'Not clear yet',
+                'It still runs '.lcfirst(
+                    RinseWater::RUNS[$last->text('runs')] ?? $last->text('runs'),
+                ).'. Another rinse is added.',
+            );
     }
 
     public function orders(Situation $at): array

@@ -68,7 +68,12 @@ final class RinseFill extends StepKind
 
         return [new Form('water_in', 'Record water in', [
             ...$this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix),
-            Field::choice('water', 'It is', ['tap' => 'Tap water', 'pure' => 'Distilled or deionised', 'cleaner' => 'With cleaner'], $likely),
+            Field::choice(
+                'water',
+                'It is',
+                ['tap' => 'Tap water', 'pure' => 'Distilled or deionised', 'cleaner' => 'With cleaner'],
+                $likely,
+            ),
         ])];
     }
 

@@ -60,7 +60,12 @@ final class RinseFlow extends StepKind
     public function forms(Situation $at): array
     {
         return [
-            new Form('water_in', 'Record water in', $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix), ! $at->has('water_in')),
+            new Form(
+                'water_in',
+                'Record water in',
+                $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix),
+                ! $at->has('water_in'),
+            ),
             new Form('water_out', 'Record water out', [
                 ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
                 Field::choice('runs', 'It runs', RinseWater::RUNS, 'clear'),
@@ -76,8 +81,12 @@ final class RinseFlow extends StepKind
     public function obstacles(Situation $at): array
     {
         return match (true) {
-            ! $at->has('water_in') || ! $at->has('water_out') => [Obstacle::missing('no_volume', 'Record the rinse water in and out.')],
-            $at->last('water_out')?->text('runs') !== 'clear' => [Obstacle::missing('not_clear', 'It does not run clear yet. Let more water through, or give a reason.')],
+            ! $at->has('water_in') || ! $at->has('water_out') => [
+                Obstacle::missing('no_volume', 'Record the rinse water in and out.'),
+            ],
+            $at->last('water_out')?->text('runs') !== 'clear' => [
+                Obstacle::missing('not_clear', 'It does not run clear yet. Let more water through, or give a reason.'),
+            ],
             default => [],
         };
     }
@@ -91,7 +100,11 @@ final class RinseFlow extends StepKind
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
 
         return $last->text('runs') === 'clear'
-            ? Verdict::pass('clear', 'Runs clear', "Old coolant about {$old} of the full circuit, if it mixed. ".self::leaves($at))
+            ? Verdict::pass(
+                'clear',
+                'Runs clear',
+                "Old coolant about {$old} of the full circuit, if it mixed. ".self::leaves($at),
+            )
             : Verdict::wait('not_clear', 'Not clear yet', 'Let more water through.');
     }
 
@@ -99,7 +112,10 @@ final class RinseFlow extends StepKind
     public static function leaves(Situation $at): string
     {
         $circuit = $at->circuit();
-        $cutting = array_filter($circuit->gates, fn (Gate $gate) => $gate->kind === GateKind::Thermostat && ! $gate->weeps);
+        $cutting = array_filter(
+            $circuit->gates,
+            fn (Gate $gate) => $gate->kind === GateKind::Thermostat && ! $gate->weeps,
+        );
         $cut = array_map(fn (Gate $gate) => $circuit->passages[$gate->passage]->label, $cutting);
 
         return $cut === [] ? 'The thermostat weeps here: a trickle passes it, no more.'

@@ -74,7 +74,9 @@ final class RinseRun extends StepKind
         if (! $this->running($at)) {
             $again = $at->has('shut_off');
 
-            return $this->mixed($at) ? [] : [EngineStart::form($again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again)];
+            return $this->mixed($at)
+                ? []
+                : [EngineStart::form($again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again)];
         }
         $stop = $this->judge($at)?->stops() === true;
         $forms = [self::readingForm($at)->aside($stop), self::offForm()->aside(! $at->has('reading'))];
@@ -95,7 +97,9 @@ final class RinseRun extends StepKind
     public function obstacles(Situation $at): array
     {
         return match (true) {
-            ! $at->has(EngineStart::FORM) => [Obstacle::missing('not_started', 'Say where it runs and how the neck stands.')],
+            ! $at->has(EngineStart::FORM) => [
+                Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
+            ],
             ! $at->has('reading') => [Obstacle::missing('no_reading', 'Record at least one reading.')],
             $this->running($at) => [Obstacle::never('running', 'The engine is still running. Shut it off first.')],
             ! $this->mixed($at) => [Obstacle::missing('not_mixed',
@@ -106,7 +110,14 @@ final class RinseRun extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Coolant', $at->last('reading')?->number('ect'), Dimension::Temperature, Origin::Measured, $this->limit($at)->limit->degC(), 'shut down');
+        return new Figure(
+            'Coolant',
+            $at->last('reading')?->number('ect'),
+            Dimension::Temperature,
+            Origin::Measured,
+            $this->limit($at)->limit->degC(),
+            'shut down',
+        );
     }
 
     public function clock(Situation $at): ?Clock
@@ -130,13 +141,29 @@ final class RinseRun extends StepKind
         $ect = (float) $last->number('ect');
 
         return match (true) {
-            $this->running($at) && $last->text('sign') !== 'none' => Verdict::stop('sign', 'Shut off now', 'Steam, a lamp or a drip ends the run. Let it cool, then look.'),
+            $this->running($at) && $last->text('sign') !== 'none' => Verdict::stop(
+                'sign',
+                'Shut off now',
+                'Steam, a lamp or a drip ends the run. Let it cool, then look.',
+            ),
             $this->running($at) && $ect >= $limit->limit->degC() => Verdict::stop('limit', 'Shut off now',
                 "{$at->degrees($ect)} has reached the limit of {$at->degrees($limit->limit->degC())}:"
                 ." what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
-            $this->mixed($at) => Verdict::pass('mixed', 'Mixed', 'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.'),
-            ! $this->running($at) => Verdict::wait('not_mixed', 'Not mixed', 'The far side stayed cold: behind the thermostat the old coolant still stands.'),
-            default => Verdict::wait('not_mixed_yet', 'Not mixed yet', 'The far side of the thermostat is still cold. Read again in a few minutes.'),
+            $this->mixed($at) => Verdict::pass(
+                'mixed',
+                'Mixed',
+                'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.',
+            ),
+            ! $this->running($at) => Verdict::wait(
+                'not_mixed',
+                'Not mixed',
+                'The far side stayed cold: behind the thermostat the old coolant still stands.',
+            ),
+            default => Verdict::wait(
+                'not_mixed_yet',
+                'Not mixed yet',
+                'The far side of the thermostat is still cold. Read again in a few minutes.',
+            ),
         };
     }
 
@@ -154,7 +181,11 @@ final class RinseRun extends StepKind
         $full = $at->facts()->thermostatFullC;
         $ends = $open - StopLimit::BOILING_MARGIN;
         $early = $full !== null && $ends < $full ? ", before the thermostat is full open at {$at->degrees($full)}" : '';
-        $capped = $cap > 0.0 ? ' Under its cap it holds to '.$at->degrees(StopLimitAtNeck::boiling($at, $water, $cap)).': rinse with the cap on.' : '';
+        $capped = $cap > 0.0
+            ? ' Under its cap it holds to '.$at->degrees(
+                StopLimitAtNeck::boiling($at, $water, $cap),
+            ).': rinse with the cap on.'
+            : '';
 
         return "Water under an open neck or funnel boils at {$at->degrees($open)} here, so the run ends at {$at->degrees($ends)}{$early}.{$capped}";
     }
@@ -175,7 +206,8 @@ final class RinseRun extends StepKind
         $gated = $at->circuit()->gatesOf(GateKind::Thermostat) !== [];
         $readings = $at->entries('reading');
 
-        return $readings !== [] && (! $gated || array_filter($readings, fn (Entry $e) => ThermostatPassed::at($at->facts(), $e)) !== []);
+        return $readings !== []
+            && (! $gated || array_filter($readings, fn (Entry $e) => ThermostatPassed::at($at->facts(), $e)) !== []);
     }
 
     private static function readingForm(Situation $at): Form

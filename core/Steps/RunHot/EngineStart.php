@@ -19,7 +19,9 @@ final class EngineStart
     /** An engine is never run in a closed room, whatever the reason. */
     private const CLOSED = 'closed';
 
-    private const PLACES = ['outdoors' => 'Outdoors', 'extraction' => 'On exhaust extraction', self::CLOSED => 'In the closed shop'];
+    private const PLACES = [
+        'outdoors' => 'Outdoors', 'extraction' => 'On exhaust extraction', self::CLOSED => 'In the closed shop',
+    ];
 
     public static function form(string $button, Neck $likely, bool $main = true): Form
     {
@@ -33,7 +35,10 @@ final class EngineStart
     public static function admit(string $form, Values $values): void
     {
         if ($form === self::FORM && $values->text('place') === self::CLOSED) {
-            throw new InvalidField('place', 'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the extraction, then start.');
+            throw new InvalidField(
+                'place',
+                'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the extraction, then start.',
+            );
         }
     }
 

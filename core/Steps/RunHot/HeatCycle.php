@@ -67,7 +67,9 @@ final class HeatCycle extends StepKind
     public function why(Situation $at): string
     {
         $limit = $this->limit($at);
-        $fan = $limit->fanCanProve() ? '' : ' That is below fan-on, so the fan cannot be the proof: the thermostat and the heater are.';
+        $fan = $limit->fanCanProve()
+            ? ''
+            : ' That is below fan-on, so the fan cannot be the proof: the thermostat and the heater are.';
 
         return "Only a hot, moving circuit gives its air up. Shut down at {$at->degrees($limit->limit->degC())}: {$limit->because->label()}.{$fan}";
     }
@@ -80,7 +82,9 @@ final class HeatCycle extends StepKind
             'Heater on maximum, A/C off, blower low. Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
             'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level and heater good.',
-            'Outlets really hot, fan on and off '.($cycles === 2 ? 'twice' : "{$cycles} times").', no bubbles after a blip: then shut off.',
+            'Outlets really hot, fan on and off '.(
+                $cycles === 2 ? 'twice' : "{$cycles} times"
+            ).', no bubbles after a blip: then shut off.',
             'Shut off at once for steam, a warning lamp, a new drip, or the temperature climbing with the heater blowing cold.',
         ];
     }
@@ -98,7 +102,10 @@ final class HeatCycle extends StepKind
         if ($at->has('shut_off')) {
             return [];
         }
-        $forms = [$this->readingForm($at), $this->fanRuns($at) ? self::fanForm('fan_off', 'Fan went off') : self::fanForm('fan_on', 'Fan came on')];
+        $forms = [
+            $this->readingForm($at),
+            $this->fanRuns($at) ? self::fanForm('fan_off', 'Fan went off') : self::fanForm('fan_on', 'Fan came on'),
+        ];
         if ($this->neck($at) !== Neck::Sealed) {
             $forms[] = $this->toppedForm($at);
         }
@@ -128,13 +135,22 @@ final class HeatCycle extends StepKind
     public function ledger(Situation $at, Entry $entry): array
     {
         return $entry->form !== 'topped' ? []
-            : [new Line('Topped up, running', $entry->number('volume') ?? 0.0, self::plusMinusMl($at, $entry), TopUp::fraction($at, $entry))];
+            : [
+                new Line(
+                    'Topped up, running',
+                    $entry->number('volume') ?? 0.0,
+                    self::plusMinusMl($at, $entry),
+                    TopUp::fraction($at, $entry),
+                ),
+            ];
     }
 
     public function obstacles(Situation $at): array
     {
         return match (true) {
-            ! $at->has(EngineStart::FORM) => [Obstacle::missing('not_started', 'Say where it runs and how the neck stands.')],
+            ! $at->has(EngineStart::FORM) => [
+                Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
+            ],
             ! $at->has('reading') => [Obstacle::missing('no_reading', 'Record at least one reading.')],
             ! $at->has('shut_off') => [Obstacle::never('running', 'The engine is still running. Shut it off first.')],
             default => [],
@@ -143,14 +159,23 @@ final class HeatCycle extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Coolant', $at->last('reading')?->number('ect'), Dimension::Temperature, Origin::Measured, $this->limit($at)->limit->degC(), 'shut down');
+        return new Figure(
+            'Coolant',
+            $at->last('reading')?->number('ect'),
+            Dimension::Temperature,
+            Origin::Measured,
+            $this->limit($at)->limit->degC(),
+            'shut down',
+        );
     }
 
     public function clock(Situation $at): ?Clock
     {
         $start = $at->last(EngineStart::FORM);
 
-        return $start === null || $at->has('shut_off') ? null : new Clock('A warm-up takes about twenty minutes', $start->at, $start->at + self::WARM_UP_S, true);
+        return $start === null || $at->has('shut_off')
+            ? null
+            : new Clock('A warm-up takes about twenty minutes', $start->at, $start->at + self::WARM_UP_S, true);
     }
 
     public function judge(Situation $at): ?Verdict
@@ -171,7 +196,9 @@ final class HeatCycle extends StepKind
         }
         $still = 'Still to show: '.implode('; ', $missing).'.';
 
-        return $at->has('shut_off') ? Verdict::wait('another_cycle', 'Another cycle', $still) : Verdict::wait('not_proven', 'Not proven yet', $still);
+        return $at->has('shut_off')
+            ? Verdict::wait('another_cycle', 'Another cycle', $still)
+            : Verdict::wait('not_proven', 'Not proven yet', $still);
     }
 
     /** Whether this cycle showed everything the vehicle can show. */
@@ -210,11 +237,17 @@ final class HeatCycle extends StepKind
         $limit = $this->limit($at);
         $ect = (float) $last->number('ect');
         $full = $at->facts()->thermostatFullC;
-        $coldest = min([INF, ...array_map(fn (string $o) => $last->number("outlet_{$o}") ?? INF, $at->facts()->outlets)]);
+        $coldest = min(
+            [INF, ...array_map(fn (string $o) => $last->number("outlet_{$o}") ?? INF, $at->facts()->outlets)],
+        );
         $gap = $ect - (float) $last->number('far');
 
         return match (true) {
-            $last->text('sign') !== 'none' => Verdict::stop('sign', 'Shut off now', 'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.'),
+            $last->text('sign') !== 'none' => Verdict::stop(
+                'sign',
+                'Shut off now',
+                'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.',
+            ),
             $ect >= $limit->limit->degC() => Verdict::stop('limit', 'Shut off now',
                 "{$at->degrees($ect)} has reached the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}."),
             $full !== null && $ect >= $full + self::PAST_FULL_OPEN_C && $gap > self::THERMOSTAT_GAP_C => Verdict::stop('thermostat_shut', 'Thermostat shut',
@@ -252,14 +285,31 @@ final class HeatCycle extends StepKind
 
     private function startForm(Situation $at): Form
     {
-        return EngineStart::form('Engine is running', $at->facts()->neck === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel);
+        return EngineStart::form(
+            'Engine is running',
+            $at->facts()->neck === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel,
+        );
     }
 
     private function readingForm(Situation $at): Form
     {
-        $outlet = fn (string $outlet): Field => Field::temperature("outlet_{$outlet}", "Outlet air, {$outlet}", true, -40, 120);
-        $bubbles = ['none' => 'None for a minute', 'some' => 'Some', 'bursts' => 'Bursts', 'hidden' => 'Cannot see, sealed'];
-        $signs = ['none' => 'Nothing', 'steam' => 'Steam', 'lamp' => 'Warning lamp', 'drip' => 'New drip', 'rough' => 'Runs rough'];
+        $outlet = fn (string $outlet): Field => Field::temperature(
+            "outlet_{$outlet}",
+            "Outlet air, {$outlet}",
+            true,
+            -40,
+            120,
+        );
+        $bubbles = [
+            'none' => 'None for a minute', 'some' => 'Some', 'bursts' => 'Bursts', 'hidden' => 'Cannot see, sealed',
+        ];
+        $signs = [
+            'none' => 'Nothing',
+            'steam' => 'Steam',
+            'lamp' => 'Warning lamp',
+            'drip' => 'New drip',
+            'rough' => 'Runs rough',
+        ];
 
         return new Form('reading', 'Record reading', [
             Field::temperature('ect', 'Coolant, live'),

@@ -30,11 +30,16 @@ final class StopLimitAtNeck
     public static function of(Situation $at, Neck $neck): StopLimit
     {
         $facts = $at->facts();
-        $coolant = new Mixture($facts->base, min(self::STRONGEST, $at->job->ledger()->fraction() ?? $facts->targetFraction));
+        $coolant = new Mixture(
+            $facts->base,
+            min(self::STRONGEST, $at->job->ledger()->fraction() ?? $facts->targetFraction),
+        );
         $optional = fn (?float $celsius) => $celsius === null ? null : Temperature::celsius($celsius);
 
         return new StopLimit(
-            Temperature::celsius(self::boiling($at, $coolant, $neck === Neck::Sealed ? $facts->capOrNothingKpa() : 0.0)),
+            Temperature::celsius(
+                self::boiling($at, $coolant, $neck === Neck::Sealed ? $facts->capOrNothingKpa() : 0.0),
+            ),
             $optional($facts->fanOnC),
             $optional($facts->limitC),
         );

@@ -20,6 +20,7 @@ final class ThermostatPassed
     {
         $ect = $reading->number('ect');
 
-        return $ect >= ($facts->thermostatStartC ?? self::USUAL_START_C) && $ect - $reading->number('far') <= self::GAP_C;
+        return $ect >= ($facts->thermostatStartC ?? self::USUAL_START_C)
+            && $ect - $reading->number('far') <= self::GAP_C;
     }
 }

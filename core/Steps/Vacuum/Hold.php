@@ -55,7 +55,9 @@ final class Hold extends StepKind
     {
         $rules = Plan::of($at)->rules();
         $shows = fn (float $minutes): string => $at->say(
-            Gauge::resolution($at)->kPa() * $this->voidMl($at) / (Gauge::air($at)->pressure->kPa() * $minutes), Unit::Millilitre);
+            Gauge::resolution($at)->kPa() * $this->voidMl($at) / (
+                Gauge::air($at)->pressure->kPa() * $minutes
+            ), Unit::Millilitre);
 
         return "A leak falls in a straight line, settling bends and stands. On this gauge {$rules->glanceMinutes} min show leaks from"
             ." {$shows($rules->glanceMinutes)} of air a minute, {$rules->holdMinutes} min from {$shows($rules->holdMinutes)}.";
@@ -85,7 +87,12 @@ final class Hold extends StepKind
 
         return [
             new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')]),
-            new Form('school', 'Set length', [Field::choice('length', 'Length of the test', $lengths, $this->length($at)->value)], false),
+            new Form(
+                'school',
+                'Set length',
+                [Field::choice('length', 'Length of the test', $lengths, $this->length($at)->value)],
+                false,
+            ),
             new Form('restart', 'Pulled again: restart the hold', [], false),
         ];
     }
@@ -108,7 +115,9 @@ final class Hold extends StepKind
         return match (true) {
             $hold === null => [Obstacle::missing('no_reading', 'Record the first reading when the valve is closed.')],
             $hold->verdict === HoldVerdict::Leak => [],
-            $hold->verdict === HoldVerdict::Settling => [Obstacle::missing('settling', 'The circuit was settling. Pull again and restart the hold.')],
+            $hold->verdict === HoldVerdict::Settling => [
+                Obstacle::missing('settling', 'The circuit was settling. Pull again and restart the hold.'),
+            ],
             ! $long => [Obstacle::missing('not_over', 'The hold is not over: take a reading when its clock is.')],
             $hold->verdict === HoldVerdict::Tight => [],
             default => [Obstacle::missing('undecided', 'The readings do not decide it yet. Take more.')],
@@ -135,8 +144,16 @@ final class Hold extends StepKind
         $hole = round((float) $hold->holeMicrometres());
 
         return match ($hold->verdict) {
-            HoldVerdict::Tight => Verdict::pass('tight', 'Tight so far', "{$hold->reason} Smallest leak this could show: {$least} mL of air a minute."),
-            HoldVerdict::Leak => Verdict::stop('leak', 'Leak', "{$hold->reason} {$rate} mL a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes next."),
+            HoldVerdict::Tight => Verdict::pass(
+                'tight',
+                'Tight so far',
+                "{$hold->reason} Smallest leak this could show: {$least} mL of air a minute.",
+            ),
+            HoldVerdict::Leak => Verdict::stop(
+                'leak',
+                'Leak',
+                "{$hold->reason} {$rate} mL a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes next.",
+            ),
             HoldVerdict::Settling => Verdict::wait('settling', 'Settling', $hold->reason),
             HoldVerdict::Inconclusive => Verdict::wait('inconclusive', 'Not decided yet', $hold->reason),
         };
@@ -158,7 +175,8 @@ final class Hold extends StepKind
 
     public function labour(Step $step, Choices $choices): Minutes
     {
-        return parent::labour($step, $choices)->plus(new Minutes(0.0, $choices->rules->minutesOf($choices->rules->holdLength)));
+        return parent::labour($step, $choices)
+            ->plus(new Minutes(0.0, $choices->rules->minutesOf($choices->rules->holdLength)));
     }
 
     /** @return list<Entry> since the last restart */
@@ -180,7 +198,9 @@ final class Hold extends StepKind
             }
         }
 
-        return $points === [] ? null : new VacuumHold(Gauge::air($at), Volume::millilitres($this->voidMl($at)), $points, Gauge::resolution($at));
+        return $points === []
+            ? null
+            : new VacuumHold(Gauge::air($at), Volume::millilitres($this->voidMl($at)), $points, Gauge::resolution($at));
     }
 
     private function length(Situation $at): HoldLength

@@ -72,7 +72,13 @@ final class LeakHunt extends StepKind
         }
 
         return $this->allChecked($at)
-            ? Verdict::wait('nothing_found', 'Nothing found', 'Fill with water, not expensive coolant, and pressure-test to see the drip.') : null;
+
+                ? Verdict::wait(
+                    'nothing_found',
+                    'Nothing found',
+                    'Fill with water, not expensive coolant, and pressure-test to see the drip.',
+                )
+                : null;
     }
 
     private function found(Situation $at): ?Entry

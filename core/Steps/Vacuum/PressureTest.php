@@ -62,7 +62,9 @@ final class PressureTest extends StepKind
     public function instructions(Situation $at): array
     {
         $cap = $at->facts()->capKpa;
-        $to = $cap === null ? 'no more than the cap rating' : $at->say(min($cap, self::ENOUGH_KPA), Dimension::Pressure).', never above the cap rating';
+        $to = $cap === null
+            ? 'no more than the cap rating'
+            : $at->say(min($cap, self::ENOUGH_KPA), Dimension::Pressure).', never above the cap rating';
 
         return [
             "Engine cold. Tester on the neck, pump to {$to}.",
@@ -92,10 +94,16 @@ final class PressureTest extends StepKind
     {
         $cap = $at->facts()->capKpa;
         if ($form === 'test' && $cap !== null && $values->number('start') > $cap + self::READING_KPA) {
-            throw new InvalidField('start', "That is above the cap rating of {$at->say($cap, Dimension::Pressure)}. Let it off, pump no higher than the cap, and record that test.");
+            throw new InvalidField(
+                'start',
+                "That is above the cap rating of {$at->say($cap, Dimension::Pressure)}. Let it off, pump no higher than the cap, and record that test.",
+            );
         }
         if ($form === 'test' && $values->number('end') > $values->number('start')) {
-            throw new InvalidField('end', 'It cannot stand higher than it was pumped, unless the engine was warm. Test cold and enter both readings.');
+            throw new InvalidField(
+                'end',
+                'It cannot stand higher than it was pumped, unless the engine was warm. Test cold and enter both readings.',
+            );
         }
     }
 
@@ -116,7 +124,14 @@ final class PressureTest extends StepKind
     {
         $test = $at->last('test');
 
-        return new Figure('Pressure', $test?->number('end'), Dimension::Pressure, Origin::Measured, $test?->number('start'), 'pumped to');
+        return new Figure(
+            'Pressure',
+            $test?->number('end'),
+            Dimension::Pressure,
+            Origin::Measured,
+            $test?->number('start'),
+            'pumped to',
+        );
     }
 
     public function judge(Situation $at): ?Verdict
@@ -131,8 +146,16 @@ final class PressureTest extends StepKind
         $fall = $at->say($drop, Dimension::Pressure);
 
         return match (true) {
-            $drop > self::HOSES_KPA => Verdict::stop('falls', "Falls {$fall}", 'Look for the drip: drains just used, clamps, the repair.'),
-            $test->number('held') < self::LEAST_S => Verdict::wait('too_short', 'Too short', 'It holds, but a weep needs five minutes to show.'),
+            $drop > self::HOSES_KPA => Verdict::stop(
+                'falls',
+                "Falls {$fall}",
+                'Look for the drip: drains just used, clamps, the repair.',
+            ),
+            $test->number('held') < self::LEAST_S => Verdict::wait(
+                'too_short',
+                'Too short',
+                'It holds, but a weep needs five minutes to show.',
+            ),
             default => Verdict::pass('holds', 'Holds', "A fall of {$fall} is hoses giving."),
         };
     }

@@ -82,7 +82,9 @@ final class Pull extends StepKind
         $started = $at->last('started');
         $seconds = (int) round(60.0 * Plan::of($at)->rules()->labour->of($this->name())->wait);
 
-        return $started === null || $this->reached($at) ? null : new Clock('Target within three minutes', $started->at, $started->at + $seconds);
+        return $started === null || $this->reached($at)
+            ? null
+            : new Clock('Target within three minutes', $started->at, $started->at + $seconds);
     }
 
     public function obstacles(Situation $at): array
@@ -97,7 +99,14 @@ final class Pull extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Vacuum', $at->last('reading')?->number('vacuum'), Unit::InchOfMercury, Origin::Measured, $this->target($at), 'target here');
+        return new Figure(
+            'Vacuum',
+            $at->last('reading')?->number('vacuum'),
+            Unit::InchOfMercury,
+            Origin::Measured,
+            $this->target($at),
+            'target here',
+        );
     }
 
     public function judge(Situation $at): ?Verdict
@@ -115,7 +124,11 @@ final class Pull extends StepKind
         $vapour = $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::WARM_C))->kPa();
 
         return $absolute < VacuumPlan::VAPOUR_MARGIN * $vapour && $short < self::VAPOUR_SHORT_KPA
-            ? Verdict::wait('vapour', $title, 'If the circuit is warm or wet its own vapour holds the needle here: let it cool, then pull again.')
+            ? Verdict::wait(
+                'vapour',
+                $title,
+                'If the circuit is warm or wet its own vapour holds the needle here: let it cool, then pull again.',
+            )
             : Verdict::wait('short', $title, 'Adapter not seated, a drain open, or weak air: look there first.');
     }
 

@@ -29,13 +29,18 @@ final class SetUpVacuum extends Checklist
     {
         $warmest = $at->degrees((float) $at->step->params->number('max_temp_c'));
 
-        return ["Circuit below {$warmest}, or its own vapour keeps the needle up.", 'One bucket with more than enough needs no change on the way.'];
+        return [
+            "Circuit below {$warmest}, or its own vapour keeps the needle up.",
+            'One bucket with more than enough needs no change on the way.',
+        ];
     }
 
     protected function items(Situation $at): array
     {
         return [
-            'bucket' => 'Bucket with at least '.$at->litres((float) $at->step->params->number('intake_ml')).' mixed coolant',
+            'bucket' => 'Bucket with at least '.$at->litres(
+                (float) $at->step->params->number('intake_ml'),
+            ).' mixed coolant',
             'hose' => 'Hose primed, its end tied at the bottom of the bucket',
             'heater' => 'Heater valve open, control on hot',
             'bleeds' => 'Every bleed point and drain shut',

@@ -68,7 +68,9 @@ final class VacuumFill extends Poured
     {
         return match (true) {
             $this->atZero($at) => [],
-            $at->has('poured') => [Obstacle::missing('not_at_zero', 'The needle is not at zero: the circuit still takes coolant.')],
+            $at->has('poured') => [
+                Obstacle::missing('not_at_zero', 'The needle is not at zero: the circuit still takes coolant.'),
+            ],
             default => [Obstacle::missing('no_volume', 'Record what the vacuum drew in.')],
         };
     }
@@ -109,7 +111,13 @@ final class VacuumFill extends Poured
         }
         $vapour = $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::SHOP_C));
         try {
-            return VacuumProgress::judge(Gauge::air($at), Pressure::kilopascals($start), Pressure::kilopascals($now), Volume::millilitres($in), $vapour);
+            return VacuumProgress::judge(
+                Gauge::air($at),
+                Pressure::kilopascals($start),
+                Pressure::kilopascals($now),
+                Volume::millilitres($in),
+                $vapour,
+            );
         } catch (InvalidField) {
             return null;
         }

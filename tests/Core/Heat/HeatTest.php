@@ -33,7 +33,11 @@ final class HeatTest extends TestCase
 
     public function test_what_does_not_cool_has_no_clock(): void
     {
-        foreach ([[[[0, 80], [10, 82]], 45.0, 'readings.1.temp_c'], [[[0, 80]], 20.0, 'safe_c'], [[[0, 80], [0, 70]], 45.0, 'readings.1.t_min']] as [$points, $safe, $field]) {
+        foreach ([
+            [[[0, 80], [10, 82]], 45.0, 'readings.1.temp_c'],
+            [[[0, 80]], 20.0, 'safe_c'],
+            [[[0, 80], [0, 70]], 45.0, 'readings.1.t_min'],
+        ] as [$points, $safe, $field]) {
             try {
                 $this->predict($points, $safe);
                 self::fail('accepted');
@@ -45,7 +49,11 @@ final class HeatTest extends TestCase
 
     public function test_the_stop_limit_is_the_lowest_of_the_three(): void
     {
-        $limit = fn (float $boiling, ?float $fan, ?float $own) => new StopLimit(Temperature::celsius($boiling), $fan === null ? null : Temperature::celsius($fan), $own === null ? null : Temperature::celsius($own));
+        $limit = fn (float $boiling, ?float $fan, ?float $own) => new StopLimit(
+            Temperature::celsius($boiling),
+            $fan === null ? null : Temperature::celsius($fan),
+            $own === null ? null : Temperature::celsius($own),
+        );
         self::assertEqualsWithDelta(103, $limit(125, 98, 108)->limit->degC(), 1e-9);
         self::assertTrue($limit(125, 98, 108)->fanCanProve());
         self::assertEqualsWithDelta(93, $limit(103, 98, 108)->limit->degC(), 1e-9);
@@ -70,6 +78,10 @@ final class HeatTest extends TestCase
     /** @param  non-empty-list<array{float|int, float|int}>  $points */
     private function predict(array $points, float $safe): CoolDown
     {
-        return CoolDown::predict(Temperature::celsius(25), array_map(fn (array $p) => new Reading((float) $p[0], Temperature::celsius((float) $p[1])), $points), Temperature::celsius($safe));
+        return CoolDown::predict(
+            Temperature::celsius(25),
+            array_map(fn (array $p) => new Reading((float) $p[0], Temperature::celsius((float) $p[1])), $points),
+            Temperature::celsius($safe),
+        );
     }
 }

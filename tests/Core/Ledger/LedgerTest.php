@@ -12,7 +12,11 @@ final class LedgerTest extends TestCase
 {
     public function test_content_strength_and_trapped_air_with_their_uncertainty(): void
     {
-        $ledger = new Ledger(10000, 500, [new Line('found', 9000, 300, 0.4), new Line('out', -8000, 250, null), new Line('in', 8000, 125, 0.5)]);
+        $ledger = new Ledger(
+            10000,
+            500,
+            [new Line('found', 9000, 300, 0.4), new Line('out', -8000, 250, null), new Line('in', 8000, 125, 0.5)],
+        );
         self::assertEqualsWithDelta(9000, $ledger->contentMl, 1e-9);
         self::assertEqualsWithDelta((400 + 4000) / 9000, $ledger->fraction(), 1e-9);
         self::assertEqualsWithDelta(500, $ledger->trappedAirMl(), 1e-9);

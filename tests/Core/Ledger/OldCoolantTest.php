@@ -19,7 +19,9 @@ final class OldCoolantTest extends TestCase
             $before = 9000.0;
             for ($i = 0; $i < 10; $i++) {
                 $content = (new Ledger(10000, 0, $lines))->contentMl;
-                $lines[] = mt_rand(0, 1) ? new Line('out', -mt_rand(0, (int) $content), 0, null) : new Line('in', (float) mt_rand(0, 900), 0, mt_rand(0, 100) / 100);
+                $lines[] = mt_rand(0, 1)
+                    ? new Line('out', -mt_rand(0, (int) $content), 0, null)
+                    : new Line('in', (float) mt_rand(0, 900), 0, mt_rand(0, 100) / 100);
                 $ledger = new Ledger(10000, 0, $lines);
                 self::assertLessThanOrEqual($before + 1e-6, $ledger->oldMl);
                 self::assertLessThanOrEqual($ledger->contentMl + 1e-6, $ledger->oldMl);

@@ -17,7 +17,11 @@ final class FreezePointTest extends TestCase
         foreach (Glycol::cases() as $base) {
             for ($percent = 5; $percent <= 55; $percent++) {
                 $freeze = (new Mixture($base, $percent / 100))->freezePoint();
-                self::assertEqualsWithDelta($percent / 100, Mixture::freezingAt($base, Temperature::celsius($freeze->degC()))->volumeFraction, 1e-4);
+                self::assertEqualsWithDelta(
+                    $percent / 100,
+                    Mixture::freezingAt($base, Temperature::celsius($freeze->degC()))->volumeFraction,
+                    1e-4,
+                );
             }
         }
     }

@@ -20,7 +20,11 @@ final class MixtureTest extends TestCase
     {
         $coolant = new Mixture(Glycol::Ethylene, 0.5);
         self::assertEqualsWithDelta(107.8, $coolant->boilingPoint(Pressure::kilopascals(101.325))->degC(), 0.4);
-        self::assertEqualsWithDelta(129.4, $coolant->boilingPoint(Pressure::kilopascals(101.325 + 103.42))->degC(), 1.0);
+        self::assertEqualsWithDelta(
+            129.4,
+            $coolant->boilingPoint(Pressure::kilopascals(101.325 + 103.42))->degC(),
+            1.0,
+        );
     }
 
     /** Common practice, no source: 40/50/60 % by volume protect to about −24/−36/−52 °C. */
@@ -54,7 +58,11 @@ final class MixtureTest extends TestCase
     {
         foreach ([0.1, 0.33, 0.5] as $fraction) {
             $freeze = (new Mixture(Glycol::Propylene, $fraction))->freezePoint();
-            self::assertEqualsWithDelta($fraction, Mixture::freezingAt(Glycol::Propylene, $freeze)->volumeFraction, 0.0005);
+            self::assertEqualsWithDelta(
+                $fraction,
+                Mixture::freezingAt(Glycol::Propylene, $freeze)->volumeFraction,
+                0.0005,
+            );
         }
     }
 
@@ -63,7 +71,11 @@ final class MixtureTest extends TestCase
     {
         self::assertEqualsWithDelta(998.2, Mixture::water()->density(Temperature::celsius(20)), 0.1);
         self::assertEqualsWithDelta(965.3, Mixture::water()->density(Temperature::celsius(90)), 0.3);
-        self::assertEqualsWithDelta(1.04, (new Mixture(Glycol::Ethylene, 0.5))->volumeGrowth(Temperature::celsius(90)), 0.005);
+        self::assertEqualsWithDelta(
+            1.04,
+            (new Mixture(Glycol::Ethylene, 0.5))->volumeGrowth(Temperature::celsius(90)),
+            0.005,
+        );
     }
 
     public function test_a_fraction_typed_as_percent_is_refused(): void

@@ -24,10 +24,19 @@ final class ComparisonTest extends TestCase
 {
     public function test_only_schools_that_the_tools_allow_are_compared(): void
     {
-        $names = fn (array $tools) => array_map(fn (ComparedSchool $s) => $s->school->id(), $this->compare('post-van', $tools)->schools);
+        $names = fn (array $tools) => array_map(
+            fn (ComparedSchool $s) => $s->school->id(),
+            $this->compare('post-van', $tools)->schools,
+        );
         self::assertEqualsCanonicalizing(['gravity', 'watch', 'loose_cap'], $names([]));
-        self::assertEqualsCanonicalizing(['gravity', 'watch', 'loose_cap', 'funnel', 'raise', 'pressure', 'vacuum'], $names(Tool::cases()));
-        self::assertContains('engine_first:upper_end', array_map(fn (ComparedSchool $s) => $s->school->id(), $this->compare('compact-loader', [])->schools));
+        self::assertEqualsCanonicalizing(
+            ['gravity', 'watch', 'loose_cap', 'funnel', 'raise', 'pressure', 'vacuum'],
+            $names(Tool::cases()),
+        );
+        self::assertContains(
+            'engine_first:upper_end',
+            array_map(fn (ComparedSchool $s) => $s->school->id(), $this->compare('compact-loader', [])->schools),
+        );
     }
 
     public function test_the_recommendation_follows_tools_and_circuit(): void
@@ -35,7 +44,10 @@ final class ComparisonTest extends TestCase
         self::assertSame('vacuum', $this->compare('school-minibus', Tool::cases())->recommended->school->id());
         $without = $this->compare('school-minibus', []);
         self::assertSame('gravity', $without->recommended->school->id());
-        self::assertStringContainsString('heat cycles', $without->reason(Demo::circuit('school-minibus'), UnitSystem::Metric));
+        self::assertStringContainsString(
+            'heat cycles',
+            $without->reason(Demo::circuit('school-minibus'), UnitSystem::Metric),
+        );
         $groomer = $this->compare('piste-groomer', Tool::cases());
         self::assertSame('gravity', $groomer->recommended->school->id());
         self::assertLessThan($groomer->limitMl, $groomer->recommended->fill->airMl);
@@ -47,7 +59,10 @@ final class ComparisonTest extends TestCase
         self::assertSame(['vent_manifold'], $found?->pour->open);
         $circuit = Demo::circuit('standby-generator');
         self::assertLessThanOrEqual(0.03 * $circuit->capacityMl(), $found->airMl);
-        self::assertGreaterThan(0.03 * $circuit->capacityMl(), Filling::of($circuit, 'neck', [], $circuit->usualGates(), barometerKpa: 85.39)->airMl);
+        self::assertGreaterThan(
+            0.03 * $circuit->capacityMl(),
+            Filling::of($circuit, 'neck', [], $circuit->usualGates(), barometerKpa: 85.39)->airMl,
+        );
         self::assertNull($this->compare('school-minibus', [])->cheapest);
     }
 

@@ -22,7 +22,11 @@ final class NextChangeTest extends TestCase
         self::assertNull($rule->used(null, null, null));
         self::assertEquals(new IntervalUsed(0.5, ChangeBy::Distance), $rule->used(40_000, 12, null));
         self::assertSame(ChangeBy::Hours, $rule->used(1_000, 6, 1_900)?->by);
-        $choices = JobOnPaper::on('rescue-ambulance', choices: ['usage' => new Usage(odometerKm: 120_000.0, sinceKm: 76_000.0, sinceMonths: 20.0)])->choices;
+        $choices = JobOnPaper::on(
+            'rescue-ambulance',
+            choices: ['usage' => new Usage(odometerKm: 120_000.0, sinceKm: 76_000.0, sinceMonths: 20.0)],
+        )
+            ->choices;
         self::assertTrue(NextChange::before($choices)?->due());
         self::assertStringContainsString('at 200,000 km', NextChange::after($choices, UnitSystem::Metric));
         self::assertStringContainsString('at 124,274 mi', NextChange::after($choices, UnitSystem::UsCustomary));

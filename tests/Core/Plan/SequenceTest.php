@@ -24,12 +24,30 @@ final class SequenceTest extends TestCase
         $lost = JobOnPaper::on('rescue-ambulance', choices: ['jobKind' => JobKind::Lost])->steps();
         self::assertNotContains('baseline', $lost, 'it cannot safely run');
         self::assertLessThan(array_search('drain:radiator_cock', $lost, true), array_search('find_drip', $lost, true));
-        self::assertContains('find_drip', JobOnPaper::on('rescue-ambulance', choices: ['complaint' => Complaint::Falling])->steps());
+        self::assertContains(
+            'find_drip',
+            JobOnPaper::on('rescue-ambulance', choices: ['complaint' => Complaint::Falling])->steps(),
+        );
         self::assertNotContains('find_drip', JobOnPaper::on('rescue-ambulance')->steps());
-        $bleed = JobOnPaper::on('rescue-ambulance', choices: ['jobKind' => JobKind::Bleed, 'drains' => [], 'opened' => []])->steps();
-        self::assertSame([], array_values(array_filter($bleed, fn (string $id) => preg_match('/^(drain|reconcile|look|rinse)/', $id) === 1)));
-        self::assertContains('complaint', JobOnPaper::on('rescue-ambulance', choices: ['complaint' => Complaint::HeaterCold])->steps());
-        self::assertContains('jar_test', JobOnPaper::on('rescue-ambulance', choices: ['content' => Compatibility::Unknown])->steps());
+        $bleed = JobOnPaper::on(
+            'rescue-ambulance',
+            choices: ['jobKind' => JobKind::Bleed, 'drains' => [], 'opened' => []],
+        )
+            ->steps();
+        self::assertSame(
+            [],
+            array_values(
+                array_filter($bleed, fn (string $id) => preg_match('/^(drain|reconcile|look|rinse)/', $id) === 1),
+            ),
+        );
+        self::assertContains(
+            'complaint',
+            JobOnPaper::on('rescue-ambulance', choices: ['complaint' => Complaint::HeaterCold])->steps(),
+        );
+        self::assertContains(
+            'jar_test',
+            JobOnPaper::on('rescue-ambulance', choices: ['content' => Compatibility::Unknown])->steps(),
+        );
         $this->expectExceptionMessage('needs the circuit drained');
         JobOnPaper::on('rescue-ambulance', 'vacuum', choices: ['jobKind' => JobKind::Bleed, 'drains' => []])->state();
     }
@@ -41,7 +59,11 @@ final class SequenceTest extends TestCase
             self::assertSame(array_search($gated, $steps, true) - 1, array_search('cured', $steps, true));
         }
         $steps = JobOnPaper::on('rescue-ambulance', cure: 90.0, choices: ['tools' => []])->steps();
-        self::assertSame(array_search('heat_cycle:1', $steps, true) - 1, array_search('cured', $steps, true), 'without a tester the first pressure is the warm-up');
+        self::assertSame(
+            array_search('heat_cycle:1', $steps, true) - 1,
+            array_search('cured', $steps, true),
+            'without a tester the first pressure is the warm-up',
+        );
         $job = JobOnPaper::on('rescue-ambulance', cure: 90.0)->write('cure', 'started');
         self::assertSame([], $job->obstacles('cure'), 'closing up goes on meanwhile');
         self::assertStringContainsString('no vacuum and no pressure', $job->obstacles('cured')[0]);
@@ -54,7 +76,11 @@ final class SequenceTest extends TestCase
         $flat = JobOnPaper::on('rescue-ambulance')->plan();
         $raised = JobOnPaper::on('rescue-ambulance', lift: 300.0)->plan();
         self::assertNotEquals($flat->predicted->retainedMl, $raised->predicted->retainedMl);
-        $at = fn (Plan $plan): array => array_column(array_map(fn (PortRun $run) => [$run->port, $run->atMl], $plan->fill->flows), 1, 0);
+        $at = fn (Plan $plan): array => array_column(
+            array_map(fn (PortRun $run) => [$run->port, $run->atMl], $plan->fill->flows),
+            1,
+            0,
+        );
         self::assertSame(['bleed_housing', 'bleed_heater'], array_keys($at($flat)));
         self::assertNotEquals($at($flat), $at($raised), 'the points run at other volumes');
     }

@@ -18,6 +18,9 @@ final class VesselsTest extends TestCase
         self::assertSame('bucket', $vessels->forBatch(12_000)->id);
         self::assertSame('jug', $vessels->forBatch(2_500)->id);
         self::assertSame('jug', $vessels->forBatch(500)->id, 'never a syringe');
-        self::assertSame('pail', (new Vessels([new Vessel('pail', 'Pail', 1000.0, VesselUse::Mix)]))->forBatch(3_000)->id);
+        self::assertSame(
+            'pail',
+            (new Vessels([new Vessel('pail', 'Pail', 1000.0, VesselUse::Mix)]))->forBatch(3_000)->id,
+        );
     }
 }

@@ -38,8 +38,12 @@ final class QuantityTest extends TestCase
     public static function typed(): array
     {
         return [
-            'bare number' => ['21', Unit::InchOfMercury, 71.114], 'own unit' => ['0.7 bar', Unit::InchOfMercury, 70.0], 'decimal comma' => ['1,5 l', Unit::Millilitre, 1500.0],
-            'quarts' => ['3 qt', Unit::Litre, 2839.06], 'glued' => ['21inHg', Unit::Kilopascal, 71.114], 'fahrenheit' => ['180°F', Unit::Celsius, 82.222], 'minus' => ['−36', Unit::Celsius, -36.0],
+            'bare number' => ['21', Unit::InchOfMercury, 71.114], 'own unit' => [
+                '0.7 bar', Unit::InchOfMercury, 70.0,
+            ], 'decimal comma' => ['1,5 l', Unit::Millilitre, 1500.0],
+            'quarts' => ['3 qt', Unit::Litre, 2839.06], 'glued' => [
+                '21inHg', Unit::Kilopascal, 71.114,
+            ], 'fahrenheit' => ['180°F', Unit::Celsius, 82.222], 'minus' => ['−36', Unit::Celsius, -36.0],
             'fluid ounces' => ['128 fl. oz', Unit::Litre, 3785.41], 'leading point' => ['.5 l', Unit::Litre, 500.0],
         ];
     }
@@ -63,7 +67,13 @@ final class QuantityTest extends TestCase
     /** @return array<string, array{string, string}> */
     public static function nonsense(): array
     {
-        return ['letters' => ['plenty', 'Enter a number'], 'empty' => ['', 'Enter a number'], 'other dimension' => ['3 bar', 'measures pressure'], 'unknown unit' => ['3 firkin', 'not known here'], 'two numbers' => ['1e400', 'not known']];
+        return [
+            'letters' => ['plenty', 'Enter a number'],
+            'empty' => ['', 'Enter a number'],
+            'other dimension' => ['3 bar', 'measures pressure'],
+            'unknown unit' => ['3 firkin', 'not known here'],
+            'two numbers' => ['1e400', 'not known'],
+        ];
     }
 
     public function test_a_unit_of_another_dimension_is_a_programming_error(): void

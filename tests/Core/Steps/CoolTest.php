@@ -16,7 +16,8 @@ final class CoolTest extends TestCase
     {
         $job = JobOnPaper::on('rescue-ambulance');
         foreach ([1 => 200.0, 2 => 190.0, 3 => 210.0] as $round => $ml) {
-            $job->write("cold_level:{$round}", 'opened', ['ect' => 20.0])->write("cold_level:{$round}", 'topped', ['volume' => $ml]);
+            $job->write("cold_level:{$round}", 'opened', ['ect' => 20.0])
+                ->write("cold_level:{$round}", 'topped', ['volume' => $ml]);
             if ($round < 3) {
                 $job->finish("cold_level:{$round}");
             }
@@ -27,7 +28,13 @@ final class CoolTest extends TestCase
 
     public function test_the_hot_neck_rule_knows_how_the_neck_stood(): void
     {
-        $open = fn (string $neck) => JobOnPaper::kind('cold_level')->admit(JobOnPaper::on('rescue-ambulance')->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => $neck])->at('cold_level:1'), 'opened', new Values(['ect' => 80.0]));
+        $open = fn (string $neck) => JobOnPaper::kind('cold_level')->admit(
+            JobOnPaper::on('rescue-ambulance')
+                ->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => $neck])
+                ->at('cold_level:1'),
+            'opened',
+            new Values(['ect' => 80.0]),
+        );
         $open('funnel');
         $open('resting');
         $this->expectException(InvalidField::class);
@@ -37,15 +44,24 @@ final class CoolTest extends TestCase
 
     public function test_two_hours_standing_is_the_least(): void
     {
-        $rested = fn (float $hours) => JobOnPaper::on('rescue-ambulance')->write('cold_check', 'rested', ['since' => $hours * 3600.0]);
+        $rested = fn (float $hours) => JobOnPaper::on('rescue-ambulance')->write(
+            'cold_check',
+            'rested',
+            ['since' => $hours * 3600.0],
+        );
         self::assertTrue($rested(1.5)->isHard('cold_check'));
         self::assertSame([], $rested(11)->obstacles('cold_check'));
-        self::assertTrue($rested(11)->write('cold_check', 'reading', ['ect' => 70.0, 'air' => 15.0])->isHard('cold_check'), 'a hot reading outranks the clock on the wall');
+        self::assertTrue(
+            $rested(11)->write('cold_check', 'reading', ['ect' => 70.0, 'air' => 15.0])->isHard('cold_check'),
+            'a hot reading outranks the clock on the wall',
+        );
     }
 
     public function test_standing_time_cannot_outrun_the_journal(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance')->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])->write('heat_cycle:1', 'shut_off', later: 7200);
+        $job = JobOnPaper::on('rescue-ambulance')
+            ->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])
+            ->write('heat_cycle:1', 'shut_off', later: 7200);
         JobOnPaper::kind('cool_down')->admit($job->at('cool_down:1'), 'rested', new Values(['since' => 7200.0]));
         $this->expectException(InvalidField::class);
         $this->expectExceptionMessage('120 min ago');

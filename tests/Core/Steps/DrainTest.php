@@ -15,17 +15,22 @@ final class DrainTest extends TestCase
 {
     public function test_a_cap_left_on_holds_the_coolant_back(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance')->write('drain:radiator_cock', 'opened', ['cap' => 'on'])->write('drain:radiator_cock', 'out', ['volume' => 2000.0, 'vessel' => 'pan', 'flow' => 'early']);
+        $job = JobOnPaper::on('rescue-ambulance')
+            ->write('drain:radiator_cock', 'opened', ['cap' => 'on'])
+            ->write('drain:radiator_cock', 'out', ['volume' => 2000.0, 'vessel' => 'pan', 'flow' => 'early']);
         self::assertStringContainsString('The cap is still on', $job->judge('drain:radiator_cock')->reason);
         self::assertStringContainsString('cap is still on', implode(';', $job->obstacles('drain:radiator_cock')));
-        $job->write('drain:radiator_cock', 'cap_off')->write('drain:radiator_cock', 'out', ['volume' => 7500.0, 'vessel' => 'pan', 'flow' => 'ran']);
+        $job->write('drain:radiator_cock', 'cap_off')
+            ->write('drain:radiator_cock', 'out', ['volume' => 7500.0, 'vessel' => 'pan', 'flow' => 'ran']);
         self::assertSame(Tone::Pass, $job->judge('drain:radiator_cock')->tone, 'what comes out afterwards is added');
     }
 
     public function test_a_seized_plug_sends_to_another_point(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['left_plug']])->write('drain:left_plug', 'out', ['volume' => 0.0, 'vessel' => 'pan', 'flow' => 'blocked'])
-            ->write('drain:left_plug', 'remedy', ['remedy' => 'other', 'point' => 'radiator_cock'])->finish('drain:left_plug');
+        $job = JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['left_plug']])
+            ->write('drain:left_plug', 'out', ['volume' => 0.0, 'vessel' => 'pan', 'flow' => 'blocked'])
+            ->write('drain:left_plug', 'remedy', ['remedy' => 'other', 'point' => 'radiator_cock'])
+            ->finish('drain:left_plug');
         self::assertContains('drain:radiator_cock', $job->steps());
         self::assertGreaterThan(3000.0, JobOnPaper::kind('drain')->figure($job->at('drain:radiator_cock'))?->base);
     }
@@ -38,44 +43,99 @@ final class DrainTest extends TestCase
         self::assertEqualsWithDelta(3000.0, $expected($full, 'radiator_cock') - $expected($low, 'radiator_cock'), 1.0);
         self::assertEqualsWithDelta($expected($full, 'left_plug'), $expected($low, 'left_plug'), 1.0);
         // Full to the mark, not to the brim: the headspace comes out of no drain.
-        self::assertEqualsWithDelta($full->state()->ledger()->contentMl - $full->plan()->predicted->retainedMl, array_sum(array_map(fn (string $p) => $expected($full, $p), ['radiator_cock', 'left_plug', 'right_plug'])), 5.0);
+        self::assertEqualsWithDelta(
+            $full->state()->ledger()->contentMl - $full->plan()->predicted->retainedMl,
+            array_sum(array_map(fn (string $p) => $expected($full, $p), ['radiator_cock', 'left_plug', 'right_plug'])),
+            5.0,
+        );
     }
 
     public function test_the_difference_names_the_part_that_did_not_drain(): void
     {
-        $drained = fn (float $right) => JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full'])->write('drain:radiator_cock', 'out', ['volume' => 9640.0, 'vessel' => 'pan', 'flow' => 'ran'])
-            ->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran'])->write('drain:right_plug', 'out', ['volume' => $right, 'vessel' => 'jug', 'flow' => 'ran']);
+        $drained = fn (float $right) => JobOnPaper::on('rescue-ambulance')->write(
+            'found',
+            'found',
+            ['content' => 'full'],
+        )->write(
+            'drain:radiator_cock',
+            'out',
+            ['volume' => 9640.0, 'vessel' => 'pan', 'flow' => 'ran'],
+        )
+            ->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran'])
+            ->write('drain:right_plug', 'out', ['volume' => $right, 'vessel' => 'jug', 'flow' => 'ran']);
         self::assertSame('As predicted', $drained(640.0)->judge('reconcile:1')->title);
-        self::assertSame('Right bank, lower jacket probably did not drain', $drained(30.0)->judge('reconcile:1')->title);
+        self::assertSame(
+            'Right bank, lower jacket probably did not drain',
+            $drained(30.0)->judge('reconcile:1')->title,
+        );
         self::assertNotSame([], $drained(30.0)->obstacles('reconcile:1'));
         self::assertSame([], $drained(30.0)->write('reconcile:1', 'accepted')->obstacles('reconcile:1'));
         $table = JobOnPaper::kind('reconcile')->tables($drained(30.0)->at('reconcile:1'))[0];
         self::assertContains('Heater core', array_column($table->rows, 0));
-        $unread = JobOnPaper::kind('reconcile')->tables($drained(30.0)->write('drain:radiator_cock', 'out', ['volume' => -1500.0, 'vessel' => 'pan', 'flow' => 'ran'])->at('reconcile:1'))[0]->rows;
-        self::assertContains(['Not accounted for', '1.50 L', 'more than the ± of vessels and model: Radiator drain cock gave 1.50 L less than expected'], $unread);
+        $unread = JobOnPaper::kind('reconcile')
+            ->tables(
+                $drained(30.0)->write(
+                    'drain:radiator_cock',
+                    'out',
+                    ['volume' => -1500.0, 'vessel' => 'pan', 'flow' => 'ran'],
+                )->at('reconcile:1'),
+            )[0]->rows;
+        self::assertContains(
+            [
+                'Not accounted for',
+                '1.50 L',
+                'more than the ± of vessels and model: Radiator drain cock gave 1.50 L less than expected',
+            ],
+            $unread,
+        );
         // Much more inside than the model keeps, with every point as it should be.
-        $more = JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['radiator_cock', 'left_plug']])->write('found', 'found', ['content' => 'full'])->write('drain:radiator_cock', 'out', ['volume' => 7000.0, 'vessel' => 'pan', 'flow' => 'ran'])
+        $more = JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['radiator_cock', 'left_plug']])
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => 7000.0, 'vessel' => 'pan', 'flow' => 'ran'])
             ->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran']);
         self::assertSame(Tone::Wait, $more->judge('reconcile:1')->tone);
-        self::assertContains('drain:right_plug', $more->write('reconcile:1', 'more', ['point' => 'right_plug'])->finish('reconcile:1')->steps());
+        self::assertContains(
+            'drain:right_plug',
+            $more->write('reconcile:1', 'more', ['point' => 'right_plug'])->finish('reconcile:1')->steps(),
+        );
         self::assertContains('reconcile:2', $more->steps());
     }
 
     public function test_only_clean_coolant_of_the_right_family_goes_back_in(): void
     {
-        self::assertStringContainsString('waste', (string) JobOnPaper::on('rescue-ambulance')->refusal('look', 'seen', ['coolant' => 'rusty', 'next' => 'reuse']));
-        self::assertNotNull(JobOnPaper::on('rescue-ambulance', choices: ['content' => Compatibility::OtherFamily])->refusal('look', 'seen', ['coolant' => 'clean', 'next' => 'reuse']));
-        self::assertNull(JobOnPaper::on('rescue-ambulance')->refusal('look', 'seen', ['coolant' => 'clean', 'next' => 'reuse']));
+        self::assertStringContainsString(
+            'waste',
+            (string) JobOnPaper::on('rescue-ambulance')
+                ->refusal('look', 'seen', ['coolant' => 'rusty', 'next' => 'reuse']),
+        );
+        self::assertNotNull(
+            JobOnPaper::on('rescue-ambulance', choices: ['content' => Compatibility::OtherFamily])
+                ->refusal('look', 'seen', ['coolant' => 'clean', 'next' => 'reuse']),
+        );
+        self::assertNull(
+            JobOnPaper::on('rescue-ambulance')->refusal('look', 'seen', ['coolant' => 'clean', 'next' => 'reuse']),
+        );
         $job = JobOnPaper::drainedAmbulance()->write('look', 'seen', ['coolant' => 'clean', 'next' => 'reuse']);
-        self::assertContains('reused', array_map(fn ($form) => $form->name, JobOnPaper::kind('mix')->forms($job->at('mix'))));
-        self::assertEqualsWithDelta(0.5, JobOnPaper::kind('mix')->complete($job->at('mix'), 'reused', new Values(['volume' => 9000.0]))->number('fraction'), 0.01);
+        self::assertContains(
+            'reused',
+            array_map(fn ($form) => $form->name, JobOnPaper::kind('mix')->forms($job->at('mix'))),
+        );
+        self::assertEqualsWithDelta(
+            0.5,
+            JobOnPaper::kind('mix')
+                ->complete($job->at('mix'), 'reused', new Values(['volume' => 9000.0]))
+                ->number('fraction'),
+            0.01,
+        );
     }
 
     public function test_a_drain_is_held_against_its_prediction(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance')->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran']);
+        $job = JobOnPaper::on('rescue-ambulance')
+            ->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran']);
         self::assertSame(Tone::Pass, $job->judge('drain:left_plug')->tone);
-        $short = JobOnPaper::on('rescue-ambulance')->write('drain:left_plug', 'out', ['volume' => 100.0, 'vessel' => 'jug', 'flow' => 'early']);
+        $short = JobOnPaper::on('rescue-ambulance')
+            ->write('drain:left_plug', 'out', ['volume' => 100.0, 'vessel' => 'jug', 'flow' => 'early']);
         self::assertSame(Tone::Wait, $short->judge('drain:left_plug')->tone);
         self::assertStringContainsString('No air is getting in', $short->judge('drain:left_plug')->reason);
         self::assertStringContainsString('say what was done about it', $short->obstacles('drain:left_plug')[0]);

@@ -22,10 +22,18 @@ final class EveryKindTest extends TestCase
                 self::assertNotSame('', $kind->title($at));
                 self::assertMatchesRegularExpression('/[.!?]$/', $kind->why($at), $step->id);
                 self::assertNotSame([], $kind->instructions($at), $step->id);
-                self::assertNotSame([], $kind->obstacles($at) ?: (in_array($step->kind, ['sign_off', 'reconcile'], true) ? [1] : []), "{$step->id} would be finished without doing anything");
+                self::assertNotSame(
+                    [],
+                    $kind->obstacles($at) ?: (in_array($step->kind, ['sign_off', 'reconcile'], true) ? [1] : []),
+                    "{$step->id} would be finished without doing anything",
+                );
                 self::assertGreaterThan(0.0, $kind->labour($step, Plan::of($state)->choices)->total());
             }
-            self::assertSame(range(0, 11), array_values(array_unique(array_map(fn ($s) => $s->stage->value, array_values($state->steps)))), 'all stages, in order');
+            self::assertSame(
+                range(0, 11),
+                array_values(array_unique(array_map(fn ($s) => $s->stage->value, array_values($state->steps)))),
+                'all stages, in order',
+            );
         }
     }
 }

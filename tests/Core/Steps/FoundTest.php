@@ -16,8 +16,31 @@ final class FoundTest extends TestCase
         $ledger = $job->state()->ledger();
         self::assertEqualsWithDelta(12390 - 660 - 2000, $ledger->contentMl, 1);
         self::assertGreaterThan(500, $ledger->plusMinusMl);
-        self::assertEqualsWithDelta(0.0, JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'empty'])->state()->ledger()->contentMl, 1e-6);
-        self::assertSame(0.0, JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'water'])->state()->ledger()->fraction());
-        self::assertEqualsWithDelta(0.33, JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full', 'freeze' => -17.9])->state()->ledger()->fraction(), 0.01);
+        self::assertEqualsWithDelta(
+            0.0,
+            JobOnPaper::on('rescue-ambulance')
+                ->write('found', 'found', ['content' => 'empty'])
+                ->state()
+                ->ledger()
+                ->contentMl,
+            1e-6,
+        );
+        self::assertSame(
+            0.0,
+            JobOnPaper::on('rescue-ambulance')
+                ->write('found', 'found', ['content' => 'water'])
+                ->state()
+                ->ledger()
+                ->fraction(),
+        );
+        self::assertEqualsWithDelta(
+            0.33,
+            JobOnPaper::on('rescue-ambulance')
+                ->write('found', 'found', ['content' => 'full', 'freeze' => -17.9])
+                ->state()
+                ->ledger()
+                ->fraction(),
+            0.01,
+        );
     }
 }

@@ -13,7 +13,19 @@ final class ProveTest extends TestCase
 {
     public function test_a_refractometer_off_the_plan_says_what_to_pour_next(): void
     {
-        self::assertSame(Tone::Pass, JobOnPaper::on('rescue-ambulance')->write('refractometer', 'freeze', ['freeze' => -37.0])->judge('refractometer')->tone);
-        self::assertStringContainsString('concentrate', JobOnPaper::on('rescue-ambulance')->write('refractometer', 'freeze', ['freeze' => -20.0])->judge('refractometer')->reason);
+        self::assertSame(
+            Tone::Pass,
+            JobOnPaper::on('rescue-ambulance')
+                ->write('refractometer', 'freeze', ['freeze' => -37.0])
+                ->judge('refractometer')
+                ->tone,
+        );
+        self::assertStringContainsString(
+            'concentrate',
+            JobOnPaper::on('rescue-ambulance')
+                ->write('refractometer', 'freeze', ['freeze' => -20.0])
+                ->judge('refractometer')
+                ->reason,
+        );
     }
 }

@@ -26,7 +26,11 @@ final class VacuumTest extends TestCase
         self::assertSame(['leak_hunt:2', 'pull:2', 'hold:2', 'vacuum_fill'], array_slice($ids, $at + 1, 4));
         self::assertEqualsWithDelta(71.3, $job->at('pull:2')->step->params->number('target_kpa'), 0.1);
         self::assertNotSame([], $job->obstacles('leak_hunt:2'));
-        self::assertSame([], $job->write('leak_hunt:2', 'checked', ['suspect' => 'seal', 'result' => 'mended'])->obstacles('leak_hunt:2'));
+        self::assertSame(
+            [],
+            $job->write('leak_hunt:2', 'checked', ['suspect' => 'seal', 'result' => 'mended'])
+                ->obstacles('leak_hunt:2'),
+        );
     }
 
     public function test_a_settling_hold_is_restarted_not_hunted(): void
@@ -61,8 +65,20 @@ final class VacuumTest extends TestCase
                 self::assertNotSame('', $refused->getMessage());
             }
         }
-        self::assertSame(Tone::Stop, $job->write('pressure_test', 'test', ['start' => 90.0, 'end' => 70.0])->judge('pressure_test')->tone);
-        self::assertSame('Too short', JobOnPaper::on('rescue-ambulance')->write('pressure_test', 'test', ['start' => 90.0, 'end' => 90.0, 'held' => 30.0])->judge('pressure_test')->title);
-        self::assertSame([], $job->write('pressure_test', 'declined', ['why' => 'tester away'])->obstacles('pressure_test'));
+        self::assertSame(
+            Tone::Stop,
+            $job->write('pressure_test', 'test', ['start' => 90.0, 'end' => 70.0])->judge('pressure_test')->tone,
+        );
+        self::assertSame(
+            'Too short',
+            JobOnPaper::on('rescue-ambulance')
+                ->write('pressure_test', 'test', ['start' => 90.0, 'end' => 90.0, 'held' => 30.0])
+                ->judge('pressure_test')
+                ->title,
+        );
+        self::assertSame(
+            [],
+            $job->write('pressure_test', 'declined', ['why' => 'tester away'])->obstacles('pressure_test'),
+        );
     }
 }

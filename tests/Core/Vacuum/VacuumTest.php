@@ -23,23 +23,48 @@ final class VacuumTest extends TestCase
     {
         $here = Atmosphere::atElevation(Length::metres(1420));
         self::assertEqualsWithDelta(85.39, $here->pressure->kPa(), 0.01);
-        self::assertEqualsWithDelta(21.1, $here->sameQuality(Pressure::inchesOfMercury(25))->in(Unit::InchOfMercury), 0.05);
+        self::assertEqualsWithDelta(
+            21.1,
+            $here->sameQuality(Pressure::inchesOfMercury(25))->in(Unit::InchOfMercury),
+            0.05,
+        );
     }
 
     public function test_what_eight_litres_draw_in(): void
     {
-        $plan = $this->calc('vacuum-plan', ['elevation_m' => 0, 'void_ml' => 8000, 'temp_c' => 20, 'base' => 'ethylene_glycol', 'volume_fraction' => 0.5]);
+        $plan = $this->calc(
+            'vacuum-plan',
+            [
+                'elevation_m' => 0,
+                'void_ml' => 8000,
+                'temp_c' => 20,
+                'base' => 'ethylene_glycol',
+                'volume_fraction' => 0.5,
+            ],
+        );
         self::assertEqualsWithDelta(1197, $plan['residual_air_ml'], 1);
         self::assertEqualsWithDelta(6803, $plan['intake_ml'], 1);
         self::assertTrue($plan['attainable']);
-        $warm = $this->calc('vacuum-plan', ['elevation_m' => 1420, 'void_ml' => 8000, 'temp_c' => 70, 'base' => 'ethylene_glycol', 'volume_fraction' => 0.5]);
+        $warm = $this->calc(
+            'vacuum-plan',
+            [
+                'elevation_m' => 1420,
+                'void_ml' => 8000,
+                'temp_c' => 70,
+                'base' => 'ethylene_glycol',
+                'volume_fraction' => 0.5,
+            ],
+        );
         self::assertFalse($warm['attainable']);
         self::assertLessThan(70, $warm['max_temp_c']);
     }
 
     public function test_the_needle_tells_what_is_still_to_come(): void
     {
-        $progress = $this->calc('vacuum-progress', ['barometer_kpa' => 101.325, 'start_inhg' => 25, 'now_inhg' => 21, 'added_ml' => 3785, 'vapour_kpa' => 1.8]);
+        $progress = $this->calc(
+            'vacuum-progress',
+            ['barometer_kpa' => 101.325, 'start_inhg' => 25, 'now_inhg' => 21, 'added_ml' => 3785, 'vapour_kpa' => 1.8],
+        );
         self::assertEqualsWithDelta(7940, $progress['void_ml'], 10);
         self::assertEqualsWithDelta(0.477, $progress['filled_fraction'], 0.001);
         self::assertEqualsWithDelta(2970, $progress['remaining_ml'], 10);
@@ -53,7 +78,9 @@ final class VacuumTest extends TestCase
         return [
             'steady' => [[[0, 21], [300, 21], [900, 20.8]], HoldVerdict::Tight],
             'straight line' => [[[0, 21], [120, 20], [240, 19], [360, 18]], HoldVerdict::Leak],
-            'bend that stands' => [[[0, 21], [60, 19.6], [120, 19.3], [300, 19.2], [600, 19.2], [900, 19.2]], HoldVerdict::Settling],
+            'bend that stands' => [
+                [[0, 21], [60, 19.6], [120, 19.3], [300, 19.2], [600, 19.2], [900, 19.2]], HoldVerdict::Settling,
+            ],
             'too short' => [[[0, 21], [20, 20], [40, 19]], HoldVerdict::Inconclusive],
             'two readings' => [[[0, 21], [600, 15]], HoldVerdict::Inconclusive],
             'growing deeper' => [[[0, 20], [300, 20.5], [600, 21]], HoldVerdict::Inconclusive],
@@ -95,7 +122,10 @@ final class VacuumTest extends TestCase
     private function hold(array $points): VacuumHold
     {
         return new VacuumHold(Atmosphere::ofBarometer(Pressure::kilopascals(85.39)), Volume::litres(8),
-            array_map(fn (array $p) => new GaugeReading((float) $p[0], Pressure::inchesOfMercury((float) $p[1])), $points), Pressure::inchesOfMercury(0.5));
+            array_map(
+                fn (array $p) => new GaugeReading((float) $p[0], Pressure::inchesOfMercury((float) $p[1])),
+                $points,
+            ), Pressure::inchesOfMercury(0.5));
     }
 
     /**
