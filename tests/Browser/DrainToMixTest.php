@@ -8,7 +8,7 @@ use Facebook\WebDriver\WebDriverBy as By;
 use Facebook\WebDriver\WebDriverElement;
 
 /** Stages 0 to 5 through the real interface: the branches a drain opens, the ledger, rinse and mixture, and a phone in one hand. */
-final class FirstHalfTest extends BrowserTestCase
+final class DrainToMixTest extends BrowserTestCase
 {
     protected function tearDown(): void
     {
