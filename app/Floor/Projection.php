@@ -165,15 +165,12 @@ final readonly class Projection
         }
         $plan = Plan::of($state);
 
-        return $measured === [] ? $plan->predicted->fullRuns
-            : Drainage::of(
-                $state->circuit,
-                array_keys($measured),
-                $state->circuit->usualGates(),
-                $plan->choices->noseLiftMm,
-                measured: $measured,
-            )
-                ->runs;
+        if ($measured === []) {
+            return $plan->predicted->fullRuns;
+        }
+        $gates = $state->circuit->usualGates();
+
+        return Drainage::of($state->circuit, array_keys($measured), $gates, $plan->choices->noseLiftMm, measured: $measured)->runs;
     }
 
     /** @return list<float> mL that came out at a drain */

@@ -108,10 +108,8 @@ class Container extends Model
     public static function follow(Job $job, int $seq, Person $person, array $lines): void
     {
         $before = ContainerMovement::query()->where('job_id', $job->id)->where('seq', $seq);
-        $own = self::query()->where('job_id', $job->id)->whereIn(
-            'id',
-            (clone $before)->where('ml', '>', 0)->select('container_id'),
-        )->first();
+        $put = (clone $before)->where('ml', '>', 0)->select('container_id');
+        $own = self::query()->where('job_id', $job->id)->whereIn('id', $put)->first();
         $before->delete();
         foreach ($lines as $line) {
             $container = $line->new === null ? (int) $line->container : ($own ?? self::leftBy($job, $line->new))->id;

@@ -41,9 +41,8 @@ final readonly class Photograph
         if (! $file instanceof UploadedFile) {
             throw self::refused('Choose a photograph first.');
         }
-        if (in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true) || (
-            $file->isValid() && $file->getSize() > self::MOST_BYTES
-        )) {
+        $refusedBySize = in_array($file->getError(), [UPLOAD_ERR_INI_SIZE, UPLOAD_ERR_FORM_SIZE], true);
+        if ($refusedBySize || ($file->isValid() && $file->getSize() > self::MOST_BYTES)) {
             throw self::refused(
                 sprintf(
                     'This file is larger than %d MB. Set the camera to a smaller picture and take it again.',
@@ -86,10 +85,9 @@ final readonly class Photograph
     /** A camera's name: no folder, no control characters, and the ending of a picture. */
     private static function assertHarmlessName(string $name): void
     {
-        if (strlen($name) > 180 || ! mb_check_encoding($name, 'UTF-8') || ! preg_match(
-            '/^[^\x00-\x1F\/\\\\:*?"<>|]+\.(jpe?g|png|webp)$/iu',
-            $name,
-        ) || preg_match('/\.(php\d?|phtml|phar|html?|svg|js|sh|exe)\./i', $name)) {
+        $readable = strlen($name) <= 180 && mb_check_encoding($name, 'UTF-8');
+        $picture = $readable && preg_match('/^[^\x00-\x1F\/\\\\:*?"<>|]+\.(jpe?g|png|webp)$/iu', $name);
+        if (! $picture || preg_match('/\.(php\d?|phtml|phar|html?|svg|js|sh|exe)\./i', $name)) {
             throw self::refused('A file with such a name is not taken. Rename it to letters and digits ending in .jpg, .png or .webp, and choose it again.');
         }
     }

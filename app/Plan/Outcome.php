@@ -17,7 +17,6 @@ use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\DrainWorth;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\NeverRuns;
-use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\School;
@@ -124,16 +123,7 @@ final readonly class Outcome
     /** @return list<Note> */
     public function notes(): array
     {
-        return array_values(array_filter([
-            $this->watchNote(),
-            $this->bleedsOnly() ? new Note('eye', '', 'Nothing is drained.', 'Top up, open the points in their order, and prove it hot.'
-                .' What has been poured in since somebody’s work is unknown: read the level first.') : null,
-            $this->plan->choices->leakFirst() ? new Note('triangle-alert', 'stop', 'Find the drip first.', 'Coolant has been disappearing:'
-                .' the circuit is topped up and pressed cold before anything is drained.') : null,
-            $this->plan->choices->drains === [] ? null : $this->contentNote(),
-            $this->plan->predicted->reachable ? null : $this->outOfReachNote(),
-            $this->dueNote(),
-        ]));
+        return (new PlanNotes($this->circuit, $this->plan, $this->before, $this->units, $this->kinds))->all();
     }
 
     /** @return list<WorthRow> */
@@ -246,12 +236,12 @@ final readonly class Outcome
         $pour = $this->plan->school->pours($this->circuit, $this->plan->choices)[0];
 
         return new Picture(
-            $this->circuit, $this->plan->fill->runs, noseLiftMm: $pour->noseLiftMm,
-            pockets: array_slice(
-                $this->plan->fill->pockets,
-                0,
-                self::SHOWN_POCKETS,
-            ), notes: $notes, units: $this->units,
+            $this->circuit,
+            $this->plan->fill->runs,
+            noseLiftMm: $pour->noseLiftMm,
+            pockets: array_slice($this->plan->fill->pockets, 0, self::SHOWN_POCKETS),
+            notes: $notes,
+            units: $this->units,
         );
     }
 
@@ -281,65 +271,6 @@ final readonly class Outcome
         return $stages;
     }
 
-    private function watchNote(): ?Note
-    {
-        if ($this->before === null || $this->before->watch === []) {
-            return null;
-        }
-        $watch = array_map($this->kinds->sayWatch(...), $this->before->watch);
-
-        return new Note('eye', 'wait', "To watch, from {$this->before->job}:", implode('; ', $watch).'.');
-    }
-
-    private function contentNote(): Note
-    {
-        $content = $this->plan->choices->content;
-        $old = $content->oldShareAllowed($this->plan->rules()->oldShare);
-        $rinses = $this->plan->predicted->rinses;
-        $may = $old === null
-            ? ''
-            : "At most {$this->share($old)} may stay: ".(
-                $rinses === 0 ? 'the drain alone does that' : "about {$rinses} × rinse"
-            ).'. ';
-        $facts = $this->circuit->facts;
-        $wanted = implode(', ', array_filter([mb_strtolower($facts->base->label()), $facts->inhibitor]));
-
-        return new Note(
-            $old === null ? 'circle-check' : 'triangle-alert',
-            $old === null ? '' : 'wait',
-            "{$content->verdict()}.",
-            "{$content->reason()} {$may}Wanted: {$wanted}.",
-        );
-    }
-
-    private function outOfReachNote(): Note
-    {
-        $p = $this->plan->predicted;
-
-        return new Note('octagon-x', 'stop', "{$this->share($this->plan->choices->targetFraction)} is out of reach.",
-            "With {$this->volume($p->retainedMl)} staying inside the circuit comes only to {$this->share($p->finalFraction)}. Open another drain, or pour concentrate.");
-    }
-
-    private function dueNote(): ?Note
-    {
-        $due = NextChange::before($this->plan->choices);
-        if ($due === null) {
-            return null;
-        }
-        [$tone, $bold] = match (true) {
-            $due->overdue() => ['stop', 'The coolant is overdue:'],
-            $due->due() => ['wait', 'The coolant is due:'],
-            default => ['', 'The coolant has time left:'],
-        };
-
-        return new Note(
-            $due->due() ? 'triangle-alert' : 'circle-check',
-            $tone,
-            $bold,
-            round(100.0 * $due->share)." % of the shop’s interval, by {$due->by->value}.",
-        );
-    }
-
     private function worthRow(DrainWorth $worth): WorthRow
     {
         $covers = implode(
@@ -356,37 +287,40 @@ final readonly class Outcome
         };
 
         return new WorthRow(
-            $worth->port->label, $covers === ''
-                ? ''
-                : "{$covers} off", $this->volume($worth->volumeMl), round($worth->minutes).' min', $verdict,
-            $dry === []
-                ? ''
-                : 'keeps '.implode(', ', $dry).' dry', in_array($worth->port->id, $this->plan->choices->drains, true),
+            $worth->port->label,
+            $covers === '' ? '' : "{$covers} off",
+            $this->volume($worth->volumeMl),
+            round($worth->minutes).' min',
+            $verdict,
+            $dry === [] ? '' : 'keeps '.implode(', ', $dry).' dry',
+            in_array($worth->port->id, $this->plan->choices->drains, true),
         );
     }
 
     private function way(Shopping $way): ShoppingWay
     {
-        $line = fn (Bought $b): string => "{$b->count} × {$this->volume($b->package->ml)} ".mb_strtolower($b->package->liquid->label());
+        $name = fn (Liquid $liquid): string => mb_strtolower($liquid->label());
+        $line = fn (Bought $b): string => "{$b->count} × {$this->volume($b->package->ml)} ".$name($b->package->liquid);
         $title = $way->stock === Liquid::Premix ? 'Premix '.$this->share($way->stockFraction) : 'Concentrate and water';
         $currency = $this->plan->rules()->currency;
         $help = [
             ...array_map(
-                fn (Liquid $l) => "{$this->volume($way->fromShelf->of($l))} {$l->value} from the shelf.",
+                fn (Liquid $l) => "{$this->volume($way->fromShelf->of($l))} {$name($l)} from the shelf.",
                 $way->fromShelf->liquids(1.0),
             ),
             ...array_map(
-                fn (Liquid $l) => "{$this->volume($way->leftOver->of($l))} {$l->value} left.",
+                fn (Liquid $l) => "{$this->volume($way->leftOver->of($l))} {$name($l)} left.",
                 $way->leftOver->liquids(self::DREGS_ML),
             ),
             ...$way->mix->reachable() ? [] : ["Reaches only {$this->share($way->mix->finalFraction())}."],
         ];
 
         return new ShoppingWay(
-            $title, $way->offered, number_format($way->cost, 2).($currency === '' ? '' : " {$currency}"),
-            $way->bought === []
-                ? 'Nothing: the shelf has it.'
-                : implode(', ', array_map($line, $way->bought)), implode(' ', $help),
+            $title,
+            $way->offered,
+            number_format($way->cost, 2).($currency === '' ? '' : " {$currency}"),
+            $way->bought === [] ? 'Nothing: the shelf has it.' : implode(', ', array_map($line, $way->bought)),
+            implode(' ', $help),
         );
     }
 

@@ -46,10 +46,12 @@ final readonly class LedgerTable
         $rows = [];
         foreach ($this->ledger->steps as $step) {
             $rows[] = [
-                $step->line->label, $this->volume($step->line->ml), $this->volume($step->line->plusMinusMl),
-                $this->volume($step->contentMl), $this->share($step->fraction), $this->volume(
-                    $this->ledger->capacityMl - $step->contentMl,
-                ),
+                $step->line->label,
+                $this->volume($step->line->ml),
+                $this->volume($step->line->plusMinusMl),
+                $this->volume($step->contentMl),
+                $this->share($step->fraction),
+                $this->volume($this->ledger->capacityMl - $step->contentMl),
             ];
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Flow;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Circuit\Volumes;
 
@@ -193,9 +194,8 @@ final readonly class Drainage
     {
         $best = null;
         foreach ($mesh->circuit->portsOf(PortKind::Bleed) as $port) {
-            if (in_array($port->node, $nodes, true) && (
-                $best === null || $mesh->height[$mesh->nodeCell[$port->node]] > $mesh->height[$mesh->nodeCell[$best->node]]
-            )) {
+            $height = fn (Port $one): float => $mesh->height[$mesh->nodeCell[$one->node]];
+            if (in_array($port->node, $nodes, true) && ($best === null || $height($port) > $height($best))) {
                 $best = $port;
             }
         }

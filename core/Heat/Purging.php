@@ -24,7 +24,7 @@ final class Purging
         return exp(-self::IDLE_PER_MINUTE * self::CYCLE_MINUTES);
     }
 
-    /** Heat cycles until less than the limit is left, the first one always; mL. */
+    /** Heat cycles that bring the air under the limit, mL, and one more, which proves it. */
     public static function cycles(float $airMl, float $limitMl): int
     {
         $cycles = 1;

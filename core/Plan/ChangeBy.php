@@ -9,5 +9,14 @@ enum ChangeBy: string
 {
     case Distance = 'distance';
     case Time = 'time';
-    case Hours = 'running hours';
+    case Hours = 'hours';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Distance => 'distance',
+            self::Time => 'time',
+            self::Hours => 'running hours',
+        };
+    }
 }

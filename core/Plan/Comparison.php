@@ -38,8 +38,8 @@ final readonly class Comparison
             if ($school->whyNot($circuit, $choices) === null) {
                 $plan = $planner->by($school, $on);
                 $cycles = count(array_filter($plan->steps, fn (Step $s) => $s->kind === 'heat_cycle'));
-                // Without a bleed point in use two schools are the same work; the later one carries the plainer name.
-                $rows[serialize([$school->pours($circuit, $choices), $plan->fill->airMl, array_map(fn (Step $s) => $s->kind, $plan->steps)])] = new ComparedSchool($school, $plan->fill, $plan->minutes($planner->kinds)->plus($school->besides($choices)), $cycles);
+                $minutes = $plan->minutes($planner->kinds)->plus($school->besides($choices));
+                $rows[self::work($plan, $circuit)] = new ComparedSchool($school, $plan->fill, $minutes, $cycles);
             }
         }
         usort($rows, fn (ComparedSchool $a, ComparedSchool $b) => self::rank($a) <=> self::rank($b));
@@ -71,6 +71,17 @@ final readonly class Comparison
         return "No school here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} with {$best->heatCycles} heat cycles is done soonest"
             .($where === '' ? '.' : ", its air at {$where}.")
             .($this->least === $best ? '' : " {$this->least->school->label()} leaves least, {$volume($this->least->fill->airMl)}.");
+    }
+
+    /**
+     * What is poured and done, and what it leaves. Without a bleed point in use two schools are the same work, and only the
+     * later one, with the plainer name, is listed.
+     */
+    private static function work(Plan $plan, Circuit $circuit): string
+    {
+        $kinds = array_map(fn (Step $step) => $step->kind, $plan->steps);
+
+        return serialize([$plan->school->pours($circuit, $plan->choices), $kinds, $plan->fill->airMl]);
     }
 
     /** @return array{float, float, float} */

@@ -55,9 +55,10 @@ final readonly class Planner
         return $this->by($first ?? throw new InvalidField('school', 'No school fits this circuit.'), $on);
     }
 
-    public function groundwork(Circuit $circuit, Choices $choices): Groundwork
+    /** @param  ?Simulations  $fills  of this circuit at the shop's barometer, where some were simulated before */
+    public function groundwork(Circuit $circuit, Choices $choices, ?Simulations $fills = null): Groundwork
     {
-        $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
+        $fills ??= new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
 
         return new Groundwork(
             $circuit,

@@ -102,11 +102,13 @@ final readonly class Predictor
                 $minutes = $port->minutes + array_sum(
                     array_map(fn (string $c) => $this->circuit->covers[$c]->minutes, $covers),
                 );
-                $further[] = new FurtherDrain($port->id, max(
-                    0.0,
-                    $planned->retainedMl - $after->retainedMl,
-                ), $minutes, $covers,
-                    $planned->retained->less($after->retained)->above(self::DROPS_ML));
+                $further[] = new FurtherDrain(
+                    $port->id,
+                    max(0.0, $planned->retainedMl - $after->retainedMl),
+                    $minutes,
+                    $covers,
+                    $planned->retained->less($after->retained)->above(self::DROPS_ML),
+                );
             }
         }
         usort($further, fn (FurtherDrain $a, FurtherDrain $b) => $b->volumeMl <=> $a->volumeMl);

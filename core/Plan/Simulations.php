@@ -7,14 +7,21 @@ namespace Aqbel\Core\Plan;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Flow\Filling;
 
-/** Fills of one circuit, each simulated once. */
+/** Fills of one circuit at one barometer, each simulated once. */
 final class Simulations
 {
-    /** @var array<string, Filling> */
-    private array $done = [];
+    /** @param  array<string, Filling>  $done  simulated before, of this circuit at this barometer */
+    public function __construct(
+        private readonly Circuit $circuit,
+        private readonly float $barometerKpa,
+        private array $done = [],
+    ) {
+    }
 
-    public function __construct(private readonly Circuit $circuit, private readonly float $barometerKpa)
+    /** @return array<string, Filling> to be kept, and handed over the next time */
+    public function done(): array
     {
+        return $this->done;
     }
 
     public function of(PlannedPour $pour, float $coarseness = 1.0): Filling

@@ -39,17 +39,7 @@ final readonly class Field
         bool $required = true,
         string $help = '',
     ): self {
-        return new self(
-            $name,
-            $label,
-            FieldType::Quantity,
-            $required,
-            Dimension::Volume,
-            null,
-            0.0,
-            $mostMl,
-            help: $help,
-        );
+        return self::quantity($name, $label, Dimension::Volume, null, 0.0, $mostMl, $required, $help);
     }
 
     public static function temperature(
@@ -60,32 +50,12 @@ final readonly class Field
         float $mostC = 180.0,
         string $help = '',
     ): self {
-        return new self(
-            $name,
-            $label,
-            FieldType::Quantity,
-            $required,
-            Dimension::Temperature,
-            null,
-            $leastC,
-            $mostC,
-            help: $help,
-        );
+        return self::quantity($name, $label, Dimension::Temperature, null, $leastC, $mostC, $required, $help);
     }
 
     public static function vacuum(string $name, string $label, float $mostKpa = 101.0, string $help = ''): self
     {
-        return new self(
-            $name,
-            $label,
-            FieldType::Quantity,
-            true,
-            Dimension::Pressure,
-            Unit::InchOfMercury,
-            0.0,
-            $mostKpa,
-            help: $help,
-        );
+        return self::quantity($name, $label, Dimension::Pressure, Unit::InchOfMercury, 0.0, $mostKpa, help: $help);
     }
 
     public static function pressure(
@@ -95,32 +65,14 @@ final readonly class Field
         bool $required = true,
         string $help = '',
     ): self {
-        return new self(
-            $name,
-            $label,
-            FieldType::Quantity,
-            $required,
-            Dimension::Pressure,
-            null,
-            0.0,
-            $mostKpa,
-            help: $help,
-        );
+        return self::quantity($name, $label, Dimension::Pressure, null, 0.0, $mostKpa, $required, $help);
     }
 
     public static function torque(string $name, string $label, ?float $defaultNm = null): self
     {
-        return new self(
-            $name,
-            $label,
-            FieldType::Quantity,
-            true,
-            Dimension::Torque,
-            null,
-            0.1,
-            500.0,
-            default: $defaultNm === null ? null : (string) $defaultNm,
-        );
+        $field = self::quantity($name, $label, Dimension::Torque, null, 0.1, 500.0);
+
+        return $defaultNm === null ? $field : $field->preset($defaultNm);
     }
 
     public static function length(
@@ -131,17 +83,7 @@ final readonly class Field
         bool $required = true,
         string $help = '',
     ): self {
-        return new self(
-            $name,
-            $label,
-            FieldType::Quantity,
-            $required,
-            Dimension::Length,
-            null,
-            $leastMm,
-            $mostMm,
-            help: $help,
-        );
+        return self::quantity($name, $label, Dimension::Length, null, $leastMm, $mostMm, $required, $help);
     }
 
     public static function duration(
@@ -152,28 +94,18 @@ final readonly class Field
         bool $required = true,
         string $help = '',
     ): self {
-        return new self(
-            $name,
-            $label,
-            FieldType::Quantity,
-            $required,
-            Dimension::Time,
-            $unit,
-            0.0,
-            $mostSeconds,
-            help: $help,
-        );
+        return self::quantity($name, $label, Dimension::Time, $unit, 0.0, $mostSeconds, $required, $help);
     }
 
     public static function fraction(string $name, string $label, float $least = 0.0, float $most = 1.0): self
     {
-        return new self($name, $label, FieldType::Quantity, true, Dimension::Fraction, null, $least, $most);
+        return self::quantity($name, $label, Dimension::Fraction, null, $least, $most);
     }
 
     /** A plain number, such as a price. */
     public static function number(string $name, string $label, float $least, float $most): self
     {
-        return new self($name, $label, FieldType::Quantity, true, Dimension::Fraction, Unit::Share, $least, $most);
+        return self::quantity($name, $label, Dimension::Fraction, Unit::Share, $least, $most);
     }
 
     /** @param  array<int|string, string>  $choices */
@@ -219,6 +151,19 @@ final readonly class Field
     public function in(Unit $unit): self
     {
         return $this->but($this->required, $unit, $this->default);
+    }
+
+    private static function quantity(
+        string $name,
+        string $label,
+        Dimension $dimension,
+        ?Unit $unit,
+        float $least,
+        float $most,
+        bool $required = true,
+        string $help = '',
+    ): self {
+        return new self($name, $label, FieldType::Quantity, $required, $dimension, $unit, $least, $most, help: $help);
     }
 
     private function but(bool $required, ?Unit $unit, ?string $default): self

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Saying\Obstacle;
 
-/** Stands in for a kind of step this version does not know: what was entered is shown, and it can be passed over. */
+/** Stands in for a kind of step this version does not know: what was entered is shown, and it is passed over only with a reason. */
 final class UnknownKind extends StepKind
 {
     public function name(): string
@@ -26,7 +27,7 @@ final class UnknownKind extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Do it as it was planned, by the service manual, and finish the step.'];
+        return ['Do it as it was planned, by the service manual, and write down what was done.'];
     }
 
     public function forms(Situation $at): array
@@ -36,6 +37,6 @@ final class UnknownKind extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return [];
+        return [Obstacle::missing('unknown_kind', 'This version cannot judge this step. Say what was done instead.')];
     }
 }

@@ -9,6 +9,7 @@ use App\Models\Person;
 use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Tests\TestCase;
 
 /** The demo shop as the version of 2026-11-24 left it, with its eight jobs: every page opens, in either system of units. */
@@ -49,6 +50,24 @@ final class EarlierDatabaseTest extends TestCase
             );
         }
         $this->openAll();
+    }
+
+    public function test_a_step_this_version_does_not_know_is_passed_over_only_with_a_reason(): void
+    {
+        $job = Job::query()->whereNull('signed_at')->orderBy('id')->firstOrFail();
+        $inHand = (string) $job->load('circuit')->state()->stepInHand()?->id;
+        $plan = $job->plan;
+        $plan['steps'] = array_map(
+            fn (array $step): array => $step['id'] === $inHand ? [...$step, 'kind' => 'kind_of_a_later_version'] : $step,
+            $plan['steps'],
+        );
+        $job->update(['plan' => $plan]);
+        self::assertContains($inHand, array_column($plan['steps'], 'id'), 'it was planned, not ordered on the way');
+        $send = fn (string $reason) => $this->actingAs($job->planner()->firstOrFail())->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => $inHand, 'reason' => $reason]);
+        $send('')->assertSessionHasErrors('finish');
+        $send('Done by the manual, held twenty minutes')->assertSessionHasNoErrors();
+        self::assertArrayHasKey($inHand, $job->refresh()->load('circuit')->state()->closed);
     }
 
     private function openAll(): void

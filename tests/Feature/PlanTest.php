@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
+use Illuminate\Support\Facades\Cache;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What is chosen on the Plan page, and what the plan makes of it. */
@@ -44,6 +45,16 @@ final class PlanTest extends ShopTestCase
         foreach ($shown as $text) {
             $page->assertSee($text);
         }
+    }
+
+    public function test_kept_fills_say_the_same_as_fresh_ones(): void
+    {
+        $ask = fn (string $query): string => (string) $this->actingAs($this->imre)
+            ->get("/jobs/new?vehicle=1&chosen=1&fragment=1&drains[]=radiator_cock&{$query}")->assertOk()->getContent();
+        $fresh = $ask('target=44&lift=120');
+        Cache::flush();
+        $ask('target=50&lift=0');
+        self::assertSame($fresh, $ask('target=44&lift=120'));
     }
 
     public function test_bleeding_only_drains_nothing_whatever_was_ticked(): void

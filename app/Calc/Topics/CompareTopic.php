@@ -90,10 +90,8 @@ final class CompareTopic implements Topic
     private static function school(ComparedSchool $row): array
     {
         return [
-            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl, 'pockets' => array_map(
-                FillTopic::pocket(...),
-                $row->fill->pockets,
-            ),
+            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl,
+            'pockets' => array_map(FillTopic::pocket(...), $row->fill->pockets),
             'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->minutes->hands, 'total_min' => $row->minutes->total(),
             'heat_cycles' => $row->heatCycles, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
         ];

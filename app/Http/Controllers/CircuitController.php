@@ -134,14 +134,11 @@ final class CircuitController extends Controller
     private function stale(Circuit $edited, Circuit $newest, array $document): Response
     {
         return response()->view('circuits.stale', [
-            'edited' => $edited, 'newest' => $newest, 'document' => json_encode(
-                $document,
-                JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
-            ),
-            'theirs' => Changes::between(
-                $edited->document,
-                $newest->document,
-            ), 'mine' => Changes::between($edited->document, $document),
+            'edited' => $edited,
+            'newest' => $newest,
+            'document' => json_encode($document, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+            'theirs' => Changes::between($edited->document, $newest->document),
+            'mine' => Changes::between($edited->document, $document),
         ], 409);
     }
 

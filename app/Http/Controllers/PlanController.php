@@ -11,6 +11,7 @@ use App\Models\Job;
 use App\Models\LastVisit;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use App\Plan\KeptFills;
 use App\Plan\Outcome;
 use App\Plan\PlanPage;
 use Aqbel\Core\Circuit\Circuit;
@@ -21,6 +22,7 @@ use Aqbel\Core\Plan\DrainWorth;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Plan\Simulations;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Stores\Shopping;
@@ -95,8 +97,8 @@ final class PlanController extends Controller
         }
         $job = DB::transaction(function () use ($vehicle, $plan, $request, $codec, $projection): Job {
             $job = Job::query()->create([
-                'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => self::person($request)
-                    ->id,
+                'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id,
+                'planned_by' => self::person($request)->id,
                 'kind' => $plan->choices->jobKind, 'plan' => $codec->write($plan),
             ]);
             $projection->refresh($job);
@@ -116,8 +118,11 @@ final class PlanController extends Controller
         Inventory $stores,
         ?LastVisit $before,
     ): string {
-        $on = $this->planner->groundwork($circuit, $choices);
-        $plan = $this->planner->nearest($on);
+        [$plan, $comparison] = KeptFills::during($vehicle->circuit, $circuit, $choices, function (Simulations $fills) use ($circuit, $choices): array {
+            $on = $this->planner->groundwork($circuit, $choices, $fills);
+
+            return [$this->planner->nearest($on), Comparison::of($this->planner, $on)];
+        });
         $worth = DrainWorth::belowHeadspace($request->worth($vehicle, $circuit, $choices), $plan->headspaceMl());
         $ways = Shopping::ways($plan->mix($circuit), $stores->offers, $stores->shelf);
 
@@ -125,7 +130,7 @@ final class PlanController extends Controller
             'outcome' => new Outcome(
                 $circuit,
                 $plan,
-                Comparison::of($this->planner, $on),
+                $comparison,
                 $worth,
                 $ways,
                 $before,

@@ -130,6 +130,7 @@ final class PlanRequest extends FormRequest
         $tools = $chosen && $this->has('tools_chosen');
         $frost = $this->number(Field::temperature('frost', 'Frost protection', false, -60, 0), null);
         $target = Field::fraction('target', 'Glycol wanted', 0.0, self::MOST_GLYCOL);
+        $cure = Field::duration('cure', 'Sealant cures', Unit::Minute, 172800);
         $choices = new Choices(
             jobKind: JobKind::from($this->string('kind', JobKind::Repair->value)->toString()),
             complaint: Complaint::from($this->string('complaint', Complaint::None->value)->toString()),
@@ -145,10 +146,7 @@ final class PlanRequest extends FormRequest
             targetFraction: $frost === null
                 ? (float) $this->number($target, $circuit->facts->targetFraction)
                 : self::glycolFor($circuit, $frost),
-            cureMinutes: (float) $this->number(
-                Field::duration('cure', 'Sealant cures', Unit::Minute, 172800),
-                0.0,
-            ) / 60.0,
+            cureMinutes: (float) $this->number($cure, 0.0) / 60.0,
             rules: $shop->houseRules(),
             tools: $tools ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools')))) : null,
             headMm: (float) $this->number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),

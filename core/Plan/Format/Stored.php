@@ -61,6 +61,17 @@ final readonly class Stored
         return array_map(fn (Document $child) => new self($child), $this->in->children());
     }
 
+    /**
+     * @template T
+     *
+     * @param  \Closure(self): T  $make
+     * @return list<T>
+     */
+    public function listOf(string $name, \Closure $make): array
+    {
+        return array_map($make, array_values($this->child($name)->children()));
+    }
+
     /** @return array<string, float> */
     public function numbers(): array
     {

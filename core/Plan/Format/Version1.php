@@ -33,12 +33,7 @@ final readonly class Version1
     public function read(Stored $in): Plan
     {
         $choices = ChoicesCodec::read($in->child('input'));
-        $steps = array_values(
-            array_map(
-                fn (Stored $step) => $this->step(Step::fromArray($step->toArray())),
-                $in->child('steps')->children(),
-            ),
-        );
+        $steps = $in->listOf('steps', fn (Stored $step) => $this->step(Step::fromArray($step->toArray())));
         $predicted = $this->prediction($in->child('predicted'));
         $school = $this->schools->of($choices->school);
 
@@ -62,8 +57,11 @@ final readonly class Version1
 
     private function prediction(Stored $in): Prediction
     {
-        $drains = array_map(fn (Stored $d) => new PredictedDrain($d->text('port'), $d->number('volume_ml'),
-            $this->volumes($in->child('lets_out')->child($d->text('port')))), $in->child('drains')->children());
+        $drain = fn (Stored $d): PredictedDrain => new PredictedDrain(
+            $d->text('port'),
+            $d->number('volume_ml'),
+            $this->volumes($in->child('lets_out')->child($d->text('port'))),
+        );
         $further = [];
         foreach ($in->child('further')->children() as $port => $f) {
             $covers = array_values(array_filter(array_map($this->coverNamed(...), $f->names('covers'))));
@@ -76,18 +74,18 @@ final readonly class Version1
             );
         }
         $slow = fn (Stored $s): SlowRegion => new SlowRegion(
-            array_values(
-                array_filter(array_map($this->passageNamed(...), $s->names('parts'))),
-            ), $s->text('air_port') === '' ? null : $s->text('air_port'));
+            array_values(array_filter(array_map($this->passageNamed(...), $s->names('parts')))),
+            $s->text('air_port') === '' ? null : $s->text('air_port'),
+        );
         $capacity = $in->number('capacity_ml', $this->circuit->capacityMl());
 
         return new Prediction(
             $capacity,
             $in->number('headspace_ml'),
             $in->number('usable_ml', $capacity - $in->number('headspace_ml')),
-            array_values($drains),
+            $in->listOf('drains', $drain),
             $further,
-            array_values(array_map($slow, $in->child('slow')->children())),
+            $in->listOf('slow', $slow),
             $this->volumes($in->child('retained')),
             $in->number('retained_ml'),
             Runs::fromArray($in->child('full_runs')->toArray()),
@@ -118,22 +116,12 @@ final readonly class Version1
             $air,
             $coolant,
             Runs::fromArray($in->child('runs')->toArray()),
-            array_values(
-                array_map(
-                    fn (Stored $p) => new Pocket(
-                        new Volumes($p->child('passages')->numbers()),
-                        $p->isTrue('open'),
-                        $p->number('highest_mm'),
-                    ),
-                    $in->child('pockets')->children(),
-                ),
-            ),
-            array_values(
-                array_map(
-                    fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml')),
-                    $in->child('flows')->children(),
-                ),
-            ),
+            $in->listOf('pockets', fn (Stored $p) => new Pocket(
+                new Volumes($p->child('passages')->numbers()),
+                $p->isTrue('open'),
+                $p->number('highest_mm'),
+            )),
+            $in->listOf('flows', fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml'))),
             $silent,
         );
     }

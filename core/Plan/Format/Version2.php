@@ -35,9 +35,7 @@ final class Version2
     public static function read(Stored $in, Schools $schools): Plan
     {
         $choices = ChoicesCodec::read($in->child('choices'));
-        $steps = array_values(
-            array_map(fn (Stored $step) => Step::fromArray($step->toArray()), $in->child('steps')->children()),
-        );
+        $steps = $in->listOf('steps', fn (Stored $step) => Step::fromArray($step->toArray()));
 
         return new Plan(
             $schools->of($choices->school),
@@ -80,25 +78,15 @@ final class Version2
             $in->number('capacity_ml'),
             $in->number('headspace_ml'),
             $in->number('usable_ml'),
-            array_values(
-                array_map(
-                    fn (Stored $d) => new PredictedDrain(
-                        $d->text('port'),
-                        $d->number('volume_ml'),
-                        $volumes($d, 'lets_out'),
-                    ),
-                    $in->child('drains')->children(),
-                ),
-            ),
-            array_values(array_map(fn (Stored $f) => new FurtherDrain(
+            $in->listOf('drains', fn (Stored $d) => new PredictedDrain(
+                $d->text('port'),
+                $d->number('volume_ml'),
+                $volumes($d, 'lets_out'),
+            )),
+            $in->listOf('further', fn (Stored $f) => new FurtherDrain(
                 $f->text('port'), $f->number('volume_ml'), $f->number('minutes'), $f->names('covers'), $volumes($f, 'lets_out'),
-            ), $in->child('further')->children())),
-            array_values(
-                array_map(
-                    fn (Stored $s) => new SlowRegion($s->names('passages'), self::orNull($s->text('air_port'))),
-                    $in->child('slow')->children(),
-                ),
-            ),
+            )),
+            $in->listOf('slow', fn (Stored $s) => new SlowRegion($s->names('passages'), self::orNull($s->text('air_port')))),
             $volumes($in, 'retained'),
             $in->number('retained_ml'),
             Runs::fromArray($in->child('full_runs')->toArray()),
@@ -134,28 +122,13 @@ final class Version2
             $in->number('air_ml'),
             $in->number('coolant_ml'),
             Runs::fromArray($in->child('runs')->toArray()),
-            array_values(
-                array_map(
-                    fn (Stored $p) => new Pocket(
-                        new Volumes($p->child('air')->numbers()),
-                        $p->isTrue('open'),
-                        $p->number('highest_mm'),
-                    ),
-                    $in->child('pockets')->children(),
-                ),
-            ),
-            array_values(
-                array_map(
-                    fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml')),
-                    $in->child('flows')->children(),
-                ),
-            ),
-            array_values(
-                array_map(
-                    fn (Stored $s) => new SilentPort($s->text('port'), $s->number('missing_mm')),
-                    $in->child('silent')->children(),
-                ),
-            ),
+            $in->listOf('pockets', fn (Stored $p) => new Pocket(
+                new Volumes($p->child('air')->numbers()),
+                $p->isTrue('open'),
+                $p->number('highest_mm'),
+            )),
+            $in->listOf('flows', fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml'))),
+            $in->listOf('silent', fn (Stored $s) => new SilentPort($s->text('port'), $s->number('missing_mm'))),
             $in->isTrue('estimate'),
         );
     }

@@ -43,9 +43,9 @@ final class Inspect extends StepKind
         return [
             'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will be reused:'
                 .' a clamp put back elsewhere leaks.',
-            'Cap: seal whole, spring attached'.(
-                $rating === null ? '.' : ', rating '.$at->say($rating, Dimension::Pressure).'.'
-            ),
+            $rating === null
+                ? 'Cap: seal whole, spring attached.'
+                : "Cap: seal whole, spring attached, rating {$at->say($rating, Dimension::Pressure)}.",
             'Photograph where it is wet underneath: the picture comes back in the leak check.',
         ];
     }

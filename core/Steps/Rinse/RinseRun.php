@@ -11,14 +11,12 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Matter\Mixture;
-use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
-use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\RunHot\EngineStart;
 use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
@@ -96,12 +94,11 @@ final class RinseRun extends StepKind
 
     public function obstacles(Situation $at): array
     {
+        $missing = EngineStart::missing($at);
+
         return match (true) {
-            ! $at->has(EngineStart::FORM) => [
-                Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
-            ],
-            ! $at->has('reading') => [Obstacle::missing('no_reading', 'Record at least one reading.')],
-            $this->running($at) => [Obstacle::never('running', 'The engine is still running. Shut it off first.')],
+            $missing !== null => [$missing],
+            $this->running($at) => [EngineStart::stillRuns()],
             ! $this->mixed($at) => [Obstacle::missing('not_mixed',
                 'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under its cap, or give a reason.')],
             default => [],
@@ -110,14 +107,7 @@ final class RinseRun extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return new Figure(
-            'Coolant',
-            $at->last('reading')?->number('ect'),
-            Dimension::Temperature,
-            Origin::Measured,
-            $this->limit($at)->limit->degC(),
-            'shut down',
-        );
+        return StopLimitAtNeck::figure($at, $this->limit($at));
     }
 
     public function clock(Situation $at): ?Clock
@@ -181,11 +171,8 @@ final class RinseRun extends StepKind
         $full = $at->facts()->thermostatFullC;
         $ends = $open - StopLimit::BOILING_MARGIN;
         $early = $full !== null && $ends < $full ? ", before the thermostat is full open at {$at->degrees($full)}" : '';
-        $capped = $cap > 0.0
-            ? ' Under its cap it holds to '.$at->degrees(
-                StopLimitAtNeck::boiling($at, $water, $cap),
-            ).': rinse with the cap on.'
-            : '';
+        $holds = $at->degrees(StopLimitAtNeck::boiling($at, $water, $cap));
+        $capped = $cap > 0.0 ? " Under its cap it holds to {$holds}: rinse with the cap on." : '';
 
         return "Water under an open neck or funnel boils at {$at->degrees($open)} here, so the run ends at {$at->degrees($ends)}{$early}.{$capped}";
     }

@@ -7,8 +7,10 @@ namespace Aqbel\Core\Steps\RunHot;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Values;
 
 /** Where the engine runs and how the neck stands then, asked the same way wherever it is started. */
@@ -40,6 +42,22 @@ final class EngineStart
                 'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the extraction, then start.',
             );
         }
+    }
+
+    /** What is missing before there is anything to judge; null once there is a reading. */
+    public static function missing(Situation $at): ?Obstacle
+    {
+        return match (true) {
+            ! $at->has(self::FORM) => Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
+            ! $at->has('reading') => Obstacle::missing('no_reading', 'Record at least one reading.'),
+            default => null,
+        };
+    }
+
+    /** Never left, whatever the reason. */
+    public static function stillRuns(): Obstacle
+    {
+        return Obstacle::never('running', 'The engine is still running. Shut it off first.');
     }
 
     /** How the neck stood; null before the start. */

@@ -14,14 +14,11 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
-use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
-use Aqbel\Core\Saying\Obstacle;
-use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\BeforeAndNow;
 use Aqbel\Core\Steps\StepKind;
@@ -77,14 +74,13 @@ final class HeatCycle extends StepKind
     public function instructions(Situation $at): array
     {
         $cycles = Plan::of($at)->rules()->fanCycles;
+        $often = $cycles === 2 ? 'twice' : "{$cycles} times";
 
         return [
             'Heater on maximum, A/C off, blower low. Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
             'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level and heater good.',
-            'Outlets really hot, fan on and off '.(
-                $cycles === 2 ? 'twice' : "{$cycles} times"
-            ).', no bubbles after a blip: then shut off.',
+            "Outlets really hot, fan on and off {$often}, no bubbles after a blip: then shut off.",
             'Shut off at once for steam, a warning lamp, a new drip, or the temperature climbing with the heater blowing cold.',
         ];
     }
@@ -147,26 +143,18 @@ final class HeatCycle extends StepKind
 
     public function obstacles(Situation $at): array
     {
+        $missing = EngineStart::missing($at);
+
         return match (true) {
-            ! $at->has(EngineStart::FORM) => [
-                Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
-            ],
-            ! $at->has('reading') => [Obstacle::missing('no_reading', 'Record at least one reading.')],
-            ! $at->has('shut_off') => [Obstacle::never('running', 'The engine is still running. Shut it off first.')],
+            $missing !== null => [$missing],
+            ! $at->has('shut_off') => [EngineStart::stillRuns()],
             default => [],
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure(
-            'Coolant',
-            $at->last('reading')?->number('ect'),
-            Dimension::Temperature,
-            Origin::Measured,
-            $this->limit($at)->limit->degC(),
-            'shut down',
-        );
+        return StopLimitAtNeck::figure($at, $this->limit($at));
     }
 
     public function clock(Situation $at): ?Clock

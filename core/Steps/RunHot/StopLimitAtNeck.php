@@ -9,8 +9,11 @@ use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Saying\Figure;
+use Aqbel\Core\Saying\Origin;
 
 /** Where the run must stop, for the neck as it stands: sealed under its cap, or at the pressure of the shop's air. */
 final class StopLimitAtNeck
@@ -24,6 +27,14 @@ final class StopLimitAtNeck
         $pressure = Plan::of($at)->choices->atmosphere()->pressure->kPa() + $capKpa;
 
         return $coolant->boilingPoint(Pressure::kilopascals($pressure))->degC();
+    }
+
+    /** The coolant as last read, against the temperature at which the engine is shut off. */
+    public static function figure(Situation $at, StopLimit $limit): Figure
+    {
+        $read = $at->last('reading')?->number('ect');
+
+        return new Figure('Coolant', $read, Dimension::Temperature, Origin::Measured, $limit->limit->degC(), 'shut down');
     }
 
     /** With the mixture the ledger knows, or the target while it knows none. */

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\LastVisit;
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\NextChange;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
+
+/** What somebody should know of a plan before starting it. */
+final readonly class PlanNotes
+{
+    public function __construct(
+        private Circuit $circuit,
+        private Plan $plan,
+        private ?LastVisit $before,
+        private UnitSystem $units,
+        private StepCatalogue $kinds,
+    ) {
+    }
+
+    /** @return list<Note> */
+    public function all(): array
+    {
+        return array_values(array_filter([
+            $this->watch(),
+            $this->bleedOnly(),
+            $this->dripFirst(),
+            $this->plan->choices->drains === [] ? null : $this->content(),
+            $this->outOfReach(),
+            $this->due(),
+        ]));
+    }
+
+    private function bleedOnly(): ?Note
+    {
+        return $this->plan->choices->jobKind !== JobKind::Bleed ? null : new Note(
+            'eye',
+            '',
+            'Nothing is drained.',
+            'Top up, open the points in their order, and prove it hot.'
+                .' What has been poured in since somebody’s work is unknown: read the level first.',
+        );
+    }
+
+    private function dripFirst(): ?Note
+    {
+        return ! $this->plan->choices->leakFirst() ? null : new Note(
+            'triangle-alert',
+            'stop',
+            'Find the drip first.',
+            'Coolant has been disappearing: the circuit is topped up and pressed cold before anything is drained.',
+        );
+    }
+
+    private function watch(): ?Note
+    {
+        if ($this->before === null || $this->before->watch === []) {
+            return null;
+        }
+        $watch = array_map($this->kinds->sayWatch(...), $this->before->watch);
+
+        return new Note('eye', 'wait', "To watch, from {$this->before->job}:", implode('; ', $watch).'.');
+    }
+
+    private function content(): Note
+    {
+        $content = $this->plan->choices->content;
+        $old = $content->oldShareAllowed($this->plan->rules()->oldShare);
+        $rinses = $this->plan->predicted->rinses;
+        $by = $rinses === 0 ? 'the drain alone does that' : "about {$rinses} × rinse";
+        $may = $old === null ? '' : "At most {$this->share($old)} may stay: {$by}. ";
+        $facts = $this->circuit->facts;
+        $wanted = implode(', ', array_filter([mb_strtolower($facts->base->label()), $facts->inhibitor]));
+
+        return new Note(
+            $old === null ? 'circle-check' : 'triangle-alert',
+            $old === null ? '' : 'wait',
+            "{$content->verdict()}.",
+            "{$content->reason()} {$may}Wanted: {$wanted}.",
+        );
+    }
+
+    private function outOfReach(): ?Note
+    {
+        $p = $this->plan->predicted;
+        $stays = $this->units->format($p->retainedMl, Dimension::Volume);
+
+        return $p->reachable ? null : new Note(
+            'octagon-x',
+            'stop',
+            "{$this->share($this->plan->choices->targetFraction)} is out of reach.",
+            "With {$stays} staying inside the circuit comes only to {$this->share($p->finalFraction)}."
+                .' Open another drain, or pour concentrate.',
+        );
+    }
+
+    private function due(): ?Note
+    {
+        $due = NextChange::before($this->plan->choices);
+        if ($due === null) {
+            return null;
+        }
+        [$tone, $bold] = match (true) {
+            $due->overdue() => ['stop', 'The coolant is overdue:'],
+            $due->due() => ['wait', 'The coolant is due:'],
+            default => ['', 'The coolant has time left:'],
+        };
+
+        return new Note(
+            $due->due() ? 'triangle-alert' : 'circle-check',
+            $tone,
+            $bold,
+            round(100.0 * $due->share)." % of the shop’s interval, by {$due->by->label()}.",
+        );
+    }
+
+    private function share(float $share): string
+    {
+        return $this->units->format($share, Unit::Percent);
+    }
+}
