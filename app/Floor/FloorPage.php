@@ -24,7 +24,9 @@ final readonly class FloorPage
     {
         $now = now()->getTimestamp();
         $jobs = [];
-        foreach (Job::query()->open()->with(['vehicle', 'circuit'])->orderByDesc('id')->limit(self::MOST)->get() as $job) {
+        // The plan stays where it is: the summary says all that the floor shows.
+        $open = Job::query()->open()->select(['id', 'vehicle_id', 'kind', 'summary'])->with('vehicle:id,plate,name');
+        foreach ($open->orderByDesc('id')->limit(self::MOST)->get() as $job) {
             if ($job->summary !== null) {
                 $jobs[] = self::job($job, $job->summary, $units, $now);
             }
@@ -49,7 +51,7 @@ final readonly class FloorPage
             $job->vehicle->name,
             $job->kind->label(),
             $summary,
-            FloorWords::of($job, $summary, $units),
+            FloorWords::of($job->id, $summary, $units),
             $now,
         );
     }

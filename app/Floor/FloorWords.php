@@ -18,18 +18,18 @@ final readonly class FloorWords
     {
     }
 
-    public static function of(Job $job, Summary $summary, UnitSystem $units): self
+    public static function of(int $job, Summary $summary, UnitSystem $units): self
     {
-        $key = "floor.{$job->id}.{$summary->seq}.{$units->value}";
+        $key = "floor.{$job}.{$summary->seq}.{$units->value}";
         [$title, $verdict, $clock] = Cache::remember($key, self::KEPT_S, fn (): array => self::say($job, $units));
 
         return new self($title, $verdict, $clock);
     }
 
     /** @return array{string, string, string} */
-    private static function say(Job $job, UnitSystem $units): array
+    private static function say(int $job, UnitSystem $units): array
     {
-        $state = $job->state();
+        $state = Job::query()->with('circuit')->findOrFail($job)->state();
         $step = $state->stepInHand();
         if ($step === null) {
             return ['', '', ''];

@@ -118,24 +118,17 @@ final readonly class RecordSheet
         return $passed;
     }
 
-    /** @return list<array{stage: Stage, steps: non-empty-list<RecordStep>}> stages in which something was written */
+    /**
+     * Stages in which something was written. Every step is judged as it stood when it was in hand, which takes a fold
+     * each, and every entry is said by its form: remembered until the journal grows.
+     *
+     * @return list<array{stage: Stage, steps: non-empty-list<RecordStep>}>
+     */
     public function stages(): array
     {
-        $verdicts = $this->verdicts();
-        $stages = [];
-        foreach (Stage::cases() as $stage) {
-            $steps = [];
-            foreach ($this->state->steps as $id => $step) {
-                if ($step->stage === $stage && $this->state->entriesOf($id) !== []) {
-                    $steps[] = new RecordStep($this->titleOf($step), $verdicts[$id] ?? '', $this->lines($step));
-                }
-            }
-            if ($steps !== []) {
-                $stages[] = ['stage' => $stage, 'steps' => $steps];
-            }
-        }
+        $key = "record.{$this->job->id}.{$this->state->journal->last()}.{$this->units->value}";
 
-        return $stages;
+        return Cache::remember($key, self::KEPT_S, $this->written(...));
     }
 
     /** @return list<PhotoLine> */
@@ -144,26 +137,24 @@ final readonly class RecordSheet
         return array_map(PhotoLine::of(...), $this->state->photos());
     }
 
-    /**
-     * What each step came to. Every step is judged as it stood when it was in hand, which takes a fold each: remembered
-     * until the journal grows.
-     *
-     * @return array<string, string> by step
-     */
-    private function verdicts(): array
+    /** @return list<array{stage: Stage, steps: non-empty-list<RecordStep>}> */
+    private function written(): array
     {
-        $key = "verdicts.{$this->job->id}.{$this->state->journal->last()}.{$this->units->value}";
-
-        return Cache::remember($key, self::KEPT_S, function (): array {
-            $verdicts = [];
+        $stages = [];
+        foreach (Stage::cases() as $stage) {
+            $steps = [];
             foreach ($this->state->steps as $id => $step) {
-                if ($this->state->entriesOf($id) !== []) {
-                    $verdicts[$id] = $this->state->verdictOf($step, $this->now, $this->units)->title ?? '';
+                if ($step->stage === $stage && $this->state->entriesOf($id) !== []) {
+                    $verdict = $this->state->verdictOf($step, $this->now, $this->units)->title ?? '';
+                    $steps[] = new RecordStep($this->titleOf($step), $verdict, $this->lines($step));
                 }
             }
+            if ($steps !== []) {
+                $stages[] = ['stage' => $stage, 'steps' => $steps];
+            }
+        }
 
-            return $verdicts;
-        });
+        return $stages;
     }
 
     /** @return list<EntryLine> */
