@@ -6,11 +6,18 @@ namespace App\Calc;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Document;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\Length;
 use Aqbel\Core\Quantity\Pressure;
 
@@ -44,6 +51,55 @@ final readonly class Input extends Document
         } catch (InvalidField $invalid) {
             throw $invalid->field === $name ? $invalid : $invalid->within($name);
         }
+    }
+
+    /** What was decided at planning; all of it may be left to the circuit and the usual rules. */
+    public function choices(Circuit $circuit, string $name = 'choices'): Choices
+    {
+        $in = $this->child($name);
+
+        return new Choices(
+            JobKind::from($in->choice('job_kind', array_column(JobKind::cases(), 'value'), JobKind::Repair->value)),
+            Complaint::from(
+                $in->choice('complaint', array_column(Complaint::cases(), 'value'), Complaint::None->value),
+            ),
+            $in->has('school') ? $in->text('school') : 'gravity',
+            $in->known('opened', array_map(strval(...), array_keys($circuit->passages))),
+            $in->has('drains')
+                ? $in->known('drains', $circuit->portIds(PortKind::Drain))
+                : $circuit->portIds(PortKind::Drain),
+            $in->number('elevation_m', -500, 5000, 0),
+            $in->number('nose_lift_mm', 0, 1500, 0),
+            $in->number('target_fraction', 0, 1, $circuit->facts->targetFraction),
+            $in->number('cure_min', 0, 10_000, 0),
+            new HouseRules,
+            $in->has('tools')
+                ? array_map(Tool::from(...), $in->known('tools', array_column(Tool::cases(), 'value')))
+                : null,
+            $in->number('head_mm', 0, 1500, 0),
+            $in->has('bleeds') ? $in->known('bleeds', $circuit->portIds(PortKind::Bleed)) : null,
+            Compatibility::from(
+                $in->choice('content', array_column(Compatibility::cases(), 'value'), Compatibility::AsManual->value),
+            ),
+        );
+    }
+
+    /**
+     * Names that must be among those given.
+     *
+     * @param  list<string>  $known
+     * @return list<string>
+     */
+    private function known(string $name, array $known): array
+    {
+        $names = $this->names($name);
+        foreach ($names as $i => $one) {
+            if (! in_array($one, $known, true)) {
+                throw $this->invalid("{$name}.{$i}", "{$name} may list: ".implode(', ', $known).'.');
+            }
+        }
+
+        return $names;
     }
 
     /** The elevation of `atmosphere()`, or that at which its barometer stands in a standard atmosphere; m. */

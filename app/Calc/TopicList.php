@@ -12,6 +12,7 @@ use App\Calc\Topics\CooldownTopic;
 use App\Calc\Topics\DrainTopic;
 use App\Calc\Topics\ExpansionTopic;
 use App\Calc\Topics\FillTopic;
+use App\Calc\Topics\JobTopic;
 use App\Calc\Topics\MixTopic;
 use App\Calc\Topics\RinseTopic;
 use App\Calc\Topics\VacuumHoldTopic;
@@ -29,7 +30,7 @@ final class TopicList
             new AtmosphereTopic, new CoolantTopic, new VacuumPlanTopic, new VacuumProgressTopic,
             new VacuumHoldTopic, new CooldownTopic, new BoilMarginTopic,
             new DrainTopic, new FillTopic, new CompareTopic,
-            new MixTopic, new RinseTopic, new ExpansionTopic,
+            new MixTopic, new RinseTopic, new ExpansionTopic, new JobTopic,
         ];
 
         return array_combine(array_map(fn (Topic $topic) => $topic->name(), $topics), $topics);

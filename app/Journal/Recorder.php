@@ -14,17 +14,13 @@ use App\Photos\Photograph;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Does;
-use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Saying\Filled;
-use Aqbel\Core\Saying\Form;
-use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
-use Aqbel\Core\Values;
+use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Context;
 use Illuminate\Support\Facades\DB;
 
@@ -34,18 +30,15 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Recorder
 {
-    private const LEAST_REASON = 10;
-
-    private const MOST_REASON = 500;
-
-    private const MOST_WHY = 300;
-
     private StepCatalogue $kinds;
+
+    private Clerk $clerk;
 
     /** @param  int  $age  seconds since the entry was made, when it had to wait for a connection */
     public function __construct(private Job $job, private Person $person, private string $key, private int $age = 0)
     {
         $this->kinds = app(StepCatalogue::class);
+        $this->clerk = new Clerk($this->kinds);
     }
 
     /**
@@ -53,15 +46,9 @@ final readonly class Recorder
      *
      * @throws InvalidField|InvalidFields
      */
-    public function record(string $stepId, string $formName, array $raw): void
+    public function record(string $stepId, string $form, array $raw): void
     {
-        $this->write(function (JobState $state) use ($stepId, $formName, $raw): NewLine {
-            $at = $this->situation($state, $stepId);
-            $filled = self::offered($this->kinds->of($at->step)->forms($at), $formName)
-                ->read($raw, $this->person->units);
-
-            return new NewLine($stepId, $formName, $this->admitted($at, $formName, $filled), $filled->typed);
-        });
+        $this->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $form, $raw));
     }
 
     public function photograph(string $stepId, Photograph $photograph, string $caption): void
@@ -69,11 +56,10 @@ final readonly class Recorder
         $stored = null;
         try {
             $this->write(function (JobState $state) use ($stepId, $photograph, $caption, &$stored): NewLine {
-                $this->situation($state, $stepId);
-                $filled = FormOf::photograph()->read(['caption' => $caption], $this->person->units);
+                $at = $this->situation($state, $stepId);
                 $stored = $photograph->keep($this->job->id);
 
-                return new NewLine($stepId, JobState::PHOTO, $filled->values->with('photo', $stored->id));
+                return $this->clerk->photograph($at, $caption, $stored->id);
             });
         } catch (\Throwable $failed) {
             if ($stored instanceof Photo) {
@@ -85,47 +71,13 @@ final readonly class Recorder
 
     public function acknowledge(string $stepId, string $hazard): void
     {
-        $this->write(function (JobState $state) use ($stepId, $hazard): ?NewLine {
-            $at = $this->situation($state, $stepId);
-            foreach ($this->kinds->of($at->step)->hazards($at) as $known) {
-                if ($known->value === $hazard) {
-                    return $state->hasAcknowledged($hazard)
-                        ? null
-                        : new NewLine($stepId, JobState::ACKNOWLEDGE, new Values(['hazard' => $hazard]));
-                }
-            }
-            throw new InvalidField('hazard', 'This caution does not belong to this step.');
-        });
+        $this->write(fn (JobState $state) => $this->clerk->acknowledge($this->situation($state, $stepId), $hazard));
     }
 
     /** Finishes a step; with a reason it is passed over, unless the obstacle is one that is never waved through. */
-    public function finish(string $stepId, ?string $reason): void
+    public function finish(string $stepId, string $reason): void
     {
-        $this->write(function (JobState $state) use ($stepId, $reason): NewLine {
-            $at = $this->situation($state, $stepId);
-            $closed = $state->closed[$stepId] ?? null;
-            if ($closed !== null) {
-                throw new InvalidField(
-                    'finish',
-                    "{$closed->person} finished this step at ".date('H:i', $closed->at).'. Go on with the step in hand.',
-                );
-            }
-            $kind = $this->kinds->of($at->step);
-            $obstacles = [...Cautions::open($at, $kind), ...$kind->obstacles($at)];
-            $reason = trim((string) $reason);
-            self::assertMayFinish($obstacles, $reason);
-            $values = new Values(
-                [JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
-            );
-            $orders = $kind->orders($at);
-            if ($obstacles === []) {
-                return new NewLine($stepId, JobState::FINISH, $values, orders: $orders);
-            }
-            $missing = array_map(fn (Obstacle $o) => $o->code, $obstacles);
-            $values = $values->with('reason', mb_substr($reason, 0, self::MOST_REASON))->with('missing', $missing);
-
-            return new NewLine($stepId, JobState::OVERRIDE, $values, orders: $orders);
-        });
+        $this->write(fn (JobState $state) => $this->clerk->finish($this->situation($state, $stepId), $reason));
     }
 
     /**
@@ -136,66 +88,17 @@ final readonly class Recorder
     public function correct(int $seq, array $raw, string $reason): void
     {
         $this->write(function (JobState $state) use ($seq, $raw, $reason): NewLine {
-            $entry = $this->entry($state, $seq);
-            $at = $this->situation($state, $entry->step, $seq);
-            $filled = FormOf::entry($at, $entry)->read($raw, $this->person->units);
-            $values = $entry->form === JobState::PHOTO
-                ? $entry->values->and($filled->values)
-                : $this->admitted($at, $entry->form, $filled);
+            $entry = $this->clerk->correctable($state, $seq);
 
-            return new NewLine(
-                $entry->step,
-                Journal::CORRECT,
-                self::about($seq, $reason),
-                $filled->typed,
-                replacement: $values,
-            );
+            return $this->clerk->correct($this->situation($state, $entry->step, $seq), $entry, $raw, $reason);
         });
     }
 
     public function withdraw(int $seq, string $reason): void
     {
         $this->write(
-            fn (JobState $state) => new NewLine(
-                $this->entry($state, $seq)->step,
-                Journal::WITHDRAW,
-                self::about($seq, $reason),
-            ),
+            fn (JobState $state) => $this->clerk->withdraw($this->clerk->correctable($state, $seq), $reason),
         );
-    }
-
-    /**
-     * @param  list<Obstacle>  $obstacles
-     *
-     * @throws InvalidField where the step cannot be finished, or not without a reason
-     */
-    private static function assertMayFinish(array $obstacles, string $reason): void
-    {
-        foreach ($obstacles as $obstacle) {
-            if ($obstacle->hard) {
-                throw new InvalidField('finish', $obstacle->text);
-            }
-        }
-        if ($obstacles !== [] && $reason === '') {
-            throw new InvalidField('finish', $obstacles[0]->text);
-        }
-        if ($reason !== '' && mb_strlen($reason) < self::LEAST_REASON) {
-            throw new InvalidField('reason', 'Write the reason out, ten letters or more; it stays in the record.');
-        }
-    }
-
-    private static function about(int $seq, string $reason): Values
-    {
-        return new Values(['seq' => $seq, 'reason' => mb_substr(trim($reason), 0, self::MOST_WHY)]);
-    }
-
-    /** Values the step takes, with what it keeps beside them. */
-    private function admitted(Situation $at, string $form, Filled $filled): Values
-    {
-        $kind = $this->kinds->of($at->step);
-        $kind->admit($at, $form, $filled->values);
-
-        return $kind->complete($at, $form, $filled->values);
     }
 
     /** @param  \Closure(JobState): ?NewLine  $line */
@@ -250,14 +153,8 @@ final readonly class Recorder
     /** @param  ?int  $correcting  the line that is being replaced: the shelf is as it stood without it */
     private function situation(JobState $state, string $stepId, ?int $correcting = null): Situation
     {
-        $step = $state->steps[$stepId] ?? throw new InvalidField(
-            'finish',
-            'This step is no longer part of the job. Go on with the step in hand.',
-        );
+        $step = $this->clerk->step($state, $stepId);
         Context::add('step', $stepId);
-        if (! isset($state->closed[$stepId]) && $state->openBefore($step) !== []) {
-            throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
-        }
 
         return $state->at($step, now()->getTimestamp(), $this->person->units, $this->stores($step, $correcting));
     }
@@ -267,30 +164,5 @@ final readonly class Recorder
         return $this->kinds->does($step, Does::TouchesShelf)
             ? Container::stores($this->job, $correcting)
             : new Inventory;
-    }
-
-    private function entry(JobState $state, int $seq): Entry
-    {
-        foreach ($state->entries as $entry) {
-            if ($entry->seq === $seq && ($entry->form === JobState::PHOTO || ! JobState::belongsToEveryStep($entry))) {
-                return $entry;
-            }
-        }
-        throw new InvalidField(
-            'finish',
-            'This entry cannot be corrected any more. Reload the page to see what counts now.',
-        );
-    }
-
-    /** @param  list<Form>  $forms */
-    private static function offered(array $forms, string $name): Form
-    {
-        foreach ($forms as $form) {
-            if ($form->name === $name) {
-                return $form;
-            }
-        }
-        throw new InvalidField('finish', 'This step has moved on since the page was loaded, perhaps on another tablet.'
-            .' It is shown here as it is now; enter it again if it is still needed.');
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Record;
 
-use App\Journal\FormOf;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Run\EntryLine;
@@ -19,6 +18,7 @@ use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Cache;
 
 /** The record of a job as a printable sheet, in the reader's units. */
@@ -164,7 +164,7 @@ final readonly class RecordSheet
         $say = fn (Entry $e): EntryLine => new EntryLine(
             $e->seq,
             $e->at,
-            FormOf::say($at, $e),
+            (new Clerk($this->kinds))->say($at, $e),
             $e->person,
             $e->correction,
         );

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Run;
 
 use App\Elevation\Picture;
-use App\Journal\Cautions;
-use App\Journal\FormOf;
 use App\Models\Container;
 use App\Models\Job;
 use Aqbel\Core\Job\Does;
@@ -25,6 +23,8 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Writing\Cautions;
+use Aqbel\Core\Writing\Clerk;
 
 /** One step of a job as the run shows it: what may be entered, what it means, and the circuit beside it. */
 final readonly class RunPage
@@ -174,7 +174,7 @@ final readonly class RunPage
         $say = fn (Entry $e): EntryLine => new EntryLine(
             $e->seq,
             $e->at,
-            FormOf::say($this->at, $e),
+            (new Clerk($this->kinds))->say($this->at, $e),
             $e->person,
             $e->correction,
         );

@@ -148,9 +148,15 @@ final class JobState
     /** How the neck stood when the engine last ran before this step; null while it has not run. */
     public function neckBefore(Step $step): ?Neck
     {
+        return $this->neck($step->id);
+    }
+
+    /** How the neck stood when the engine last ran, in the whole job or before a step; null while it has not run. */
+    public function neck(?string $before = null): ?Neck
+    {
         $neck = null;
         foreach ($this->steps as $id => $other) {
-            if ($id === $step->id) {
+            if ($id === $before) {
                 break;
             }
             $kind = $this->kinds->of($other);

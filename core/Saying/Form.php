@@ -54,6 +54,24 @@ final readonly class Form
         return $problems === [] ? new Filled(new Values($values), $typed) : throw new InvalidFields($problems);
     }
 
+    /**
+     * What a script gives, as it would be typed: a plain number is one in the core's unit.
+     *
+     * @param  array<mixed>  $values  by field
+     * @return array<mixed>
+     */
+    public function typed(array $values): array
+    {
+        foreach ($this->fields as $field) {
+            $value = $values[$field->name] ?? null;
+            if ((is_int($value) || is_float($value)) && $field->dimension !== null) {
+                $values[$field->name] = trim("{$value} {$field->dimension->units()[0]->value}");
+            }
+        }
+
+        return $values;
+    }
+
     /** An entry in words, for screen, record and export alike. Quantities stay as they were typed. */
     public function say(Filled $filled): string
     {

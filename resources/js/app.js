@@ -1,5 +1,6 @@
 import { startCalculators } from './calculators.js';
 import { startClocks } from './clocks.js';
+import { one } from './dom.js';
 import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
 import { followPlan } from './plan.js';
@@ -15,9 +16,9 @@ startSending();
 listenForShortcuts();
 
 // On a narrow screen the stages run sideways: the one in hand is brought into view.
-const stages = document.querySelector('.rail-stages');
+const stages = one('.rail-stages', HTMLElement);
 if (stages) {
-    stages.scrollLeft = (stages.querySelector('.is-current')?.offsetLeft ?? 0) - stages.offsetLeft - 12;
+    stages.scrollLeft = (one('.is-current', HTMLElement, stages)?.offsetLeft ?? 0) - stages.offsetLeft - 12;
 }
 document.querySelector('[data-print]')?.addEventListener('click', () => window.print());
 document.querySelector('[data-theme-switch]')?.addEventListener('click', () => {

@@ -1,9 +1,11 @@
 // A calculator answers while one types; the address keeps what is typed, so that it can be linked.
 
+import { one, queryOf } from './dom.js';
+
 const WAIT_MS = 150;
 
 export function startCalculators() {
-    const form = document.querySelector('[data-calculator]');
+    const form = one('[data-calculator]', HTMLFormElement);
     if (!form) {
         return;
     }
@@ -13,7 +15,7 @@ export function startCalculators() {
     const refresh = async () => {
         running?.abort();
         running = new AbortController();
-        const query = new URLSearchParams(new FormData(form));
+        const query = queryOf(form);
         history.replaceState(null, '', `${form.getAttribute('action')}?${query}`);
         query.set('fragment', '1');
         try {

@@ -1,5 +1,7 @@
 // Clocks run on the server's time: the page carries the server's second, the browser only counts on from it.
 
+import { all } from './dom.js';
+
 const TICK_MS = 500;
 
 /** Server seconds now, whatever the tablet's own clock says. */
@@ -18,7 +20,7 @@ export function countdown(seconds) {
 }
 
 export function startClocks() {
-    const clocks = [...document.querySelectorAll('[data-clock]')];
+    const clocks = all('[data-clock]', HTMLElement);
     if (clocks.length === 0) {
         return;
     }

@@ -1,5 +1,7 @@
 // The circuit editor: one document in memory, edited by rows and by dragging; the core draws and predicts on the server.
 
+import { all, around, one } from './dom.js';
+
 const TABLES = {
     nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }), columns: [['label', 'text', 'Name'], ['x_mm', 'number', 'Forward, mm'], ['z_mm', 'number', 'Height, mm']] },
     passages: {
@@ -25,7 +27,7 @@ export function scaledTo(passages, capacity) {
 
 /** "undertray, intake" as a list; empty entries fall away. */
 export function listed(text) {
-    return text.split(',').map((one) => one.trim()).filter((one) => one !== '');
+    return text.split(',').map((entry) => entry.trim()).filter((entry) => entry !== '');
 }
 
 /** An id that no item of the list has. */
@@ -38,18 +40,18 @@ export function freshId(list, prefix) {
 }
 
 export function startEditor() {
-    const root = document.querySelector('[data-editor]');
+    const root = one('[data-editor]', HTMLElement);
     if (!root) {
         return;
     }
-    const store = root.querySelector('textarea[name=document]');
-    const rows = root.querySelector('[data-rows]');
-    const view = root.querySelector('[data-preview]');
-    const problem = root.querySelector('[data-problem]');
-    const token = root.querySelector('[name=_token]').value;
+    const store = one('textarea[name=document]', HTMLTextAreaElement, root);
+    const rows = one('[data-rows]', HTMLElement, root);
+    const view = one('[data-preview]', HTMLElement, root);
+    const problem = one('[data-problem]', HTMLElement, root);
+    const token = one('[name=_token]', HTMLInputElement, root).value;
     // What the format knows, told by the server: passages, gates and ports each have kinds of their own.
     const kinds = JSON.parse(store.dataset.kinds);
-    let doc = JSON.parse(store.value);
+    const doc = JSON.parse(store.value);
     let timer = null;
 
     const changed = () => {
@@ -59,22 +61,22 @@ export function startEditor() {
     };
     // Shows the place of a complaint: its input, opened and outlined.
     const mark = (field) => {
-        rows.querySelectorAll('[aria-invalid]').forEach((one) => one.removeAttribute('aria-invalid'));
-        const place = field && [...rows.querySelectorAll('[data-path]')].find((one) => one.dataset.path === field || one.dataset.path.startsWith(`${field}.`));
+        rows.querySelectorAll('[aria-invalid]').forEach((marked) => marked.removeAttribute('aria-invalid'));
+        const place = field && all('[data-path]', HTMLElement, rows).find((input) => input.dataset.path === field || input.dataset.path.startsWith(`${field}.`));
         if (place) {
             place.setAttribute('aria-invalid', 'true');
             place.closest('details')?.setAttribute('open', '');
         }
     };
     const preview = async () => {
-        const focused = document.activeElement?.dataset?.node;
+        const focused = document.activeElement?.getAttribute('data-node');
         const response = await fetch('/circuits/preview', { method: 'POST', body: JSON.stringify(doc), headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token, Accept: 'text/html' } });
         if (response.ok && response.headers.get('Content-Type').startsWith('text/html')) {
             mark(null);
             view.innerHTML = await response.text();
             problem.hidden = true;
             view.dataset.fresh = String(Number(view.dataset.fresh ?? 0) + 1);
-            view.querySelector(`[data-node="${focused}"]`)?.focus();
+            one(`[data-node="${focused}"]`, SVGElement, view)?.focus();
         } else if (response.ok) {
             const { field, message } = await response.json();
             problem.textContent = `${field}: ${message}`;
@@ -83,9 +85,11 @@ export function startEditor() {
         }
     };
 
+    /** @type {(owner: any, column: string[], path: string) => HTMLElement} name, type and label of a column */
     const input = (owner, [name, type, label], path) => {
         const wrap = document.createElement('label');
         wrap.textContent = label;
+        /** @type {any} a select or an input, one as good as the other */
         let field;
         if (type === 'kinds' || type in TABLES) {
             field = document.createElement('select');
@@ -134,7 +138,7 @@ export function startEditor() {
         return made;
     };
     const render = () => {
-        const open = new Set([...rows.querySelectorAll('details[open]')].map((one) => one.dataset.section.split(',')[0]));
+        const open = new Set(all('details[open]', HTMLDetailsElement, rows).map((shown) => shown.dataset.section.split(',')[0]));
         rows.replaceChildren(input(doc, ['name', 'text', 'Name of the circuit'], 'document'), input(doc, ['wheelbase_mm', 'number', 'Wheelbase, mm'], 'document'));
         for (const [list, table] of Object.entries(TABLES)) {
             doc[list] ??= [];
@@ -161,14 +165,14 @@ export function startEditor() {
     };
 
     const move = (id, forwardMm, upMm) => {
-        const node = doc.nodes.find((one) => one.id === id);
+        const node = doc.nodes.find((item) => item.id === id);
         node.x_mm = Math.round(node.x_mm + forwardMm);
         node.z_mm = Math.max(0, Math.round(node.z_mm + upMm));
         render();
         changed();
     };
     view.addEventListener('keydown', (event) => {
-        const id = event.target.dataset?.node;
+        const id = around(event, '[data-node]', SVGElement)?.dataset.node;
         const step = event.shiftKey ? 1 : 10;
         const moves = { ArrowLeft: [step, 0], ArrowRight: [-step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] };
         if (id && moves[event.key]) {
@@ -177,7 +181,7 @@ export function startEditor() {
         }
     });
     view.addEventListener('pointerdown', (event) => {
-        const handle = event.target.closest('[data-node]');
+        const handle = around(event, '[data-node]', SVGGraphicsElement);
         if (!handle) {
             return;
         }
@@ -186,10 +190,10 @@ export function startEditor() {
         const perMm = (svg.getBoundingClientRect().width / svg.viewBox.baseVal.width) * Number(svg.dataset.scale);
         const start = [event.clientX, event.clientY];
         const at = [Number(handle.getAttribute('cx')), Number(handle.getAttribute('cy'))];
-        const follow = (move) => {
+        const follow = (to) => {
             const zoom = svg.viewBox.baseVal.width / svg.getBoundingClientRect().width;
-            handle.setAttribute('cx', at[0] + (move.clientX - start[0]) * zoom);
-            handle.setAttribute('cy', at[1] + (move.clientY - start[1]) * zoom);
+            handle.setAttribute('cx', String(at[0] + (to.clientX - start[0]) * zoom));
+            handle.setAttribute('cy', String(at[1] + (to.clientY - start[1]) * zoom));
         };
         window.addEventListener('pointermove', follow);
         window.addEventListener('pointerup', (end) => {

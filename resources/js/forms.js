@@ -1,5 +1,7 @@
 // Steppers, one send per form, and a mark on forms in which somebody has typed.
 
+import { around, one } from './dom.js';
+
 /** Step that suits the size of a number: 0.1 below 10, else 1. */
 export function stepOf(text) {
     return text.includes('.') || Math.abs(parseFloat(text) || 0) < 10 ? 0.1 : 1;
@@ -16,16 +18,16 @@ export function stepped(text, direction) {
 
 export function watchForms() {
     document.addEventListener('click', (event) => {
-        const button = event.target.closest('[data-step]');
-        const input = button?.parentElement.querySelector('input');
+        const button = around(event, '[data-step]', HTMLElement);
+        const input = button && one('input', HTMLInputElement, button.parentElement);
         if (input) {
             input.value = stepped(input.value, Number(button.dataset.step));
             input.dispatchEvent(new Event('input', { bubbles: true }));
         }
     });
-    document.addEventListener('input', (event) => event.target.closest('form')?.setAttribute('data-touched', ''));
+    document.addEventListener('input', (event) => around(event, 'form', HTMLFormElement)?.setAttribute('data-touched', ''));
     document.addEventListener('submit', (event) => {
-        const form = event.target.closest('[data-once]');
+        const form = around(event, '[data-once]', HTMLFormElement);
         if (!form) {
             return;
         }
@@ -36,5 +38,5 @@ export function watchForms() {
         form.dataset.sent = '1';
         setTimeout(() => delete form.dataset.sent, 4000);
     });
-    document.querySelector('[aria-invalid="true"]')?.focus();
+    one('[aria-invalid="true"]', HTMLElement)?.focus();
 }

@@ -1,19 +1,21 @@
 // The plan follows every choice: the core computes, the page shows.
 
+import { all, around, one, queryOf } from './dom.js';
+
 export function followPlan() {
-    const form = document.querySelector('[data-plan]');
+    const form = one('[data-plan]', HTMLFormElement);
     if (!form) {
         return;
     }
     const outcome = document.getElementById('outcome');
-    const problem = form.querySelector('[data-plan-problem]');
+    const problem = one('[data-plan-problem]', HTMLElement, form);
     let running = null;
     // Drains follow the recommendation until somebody chooses them.
-    const auto = form.querySelector('[data-drains-auto]');
-    const drains = [...form.querySelectorAll('input[name="drains[]"]')];
+    const auto = one('[data-drains-auto]', HTMLInputElement, form);
+    const drains = all('input[name="drains[]"]', HTMLInputElement, form);
     auto.value = auto.dataset.drainsAuto;
     const followDrains = () => {
-        const recommended = outcome.querySelector('[data-recommended]')?.dataset.recommended.split(' ') ?? [];
+        const recommended = one('[data-recommended]', HTMLElement, outcome)?.dataset.recommended.split(' ') ?? [];
         if (auto.value === '1') {
             drains.forEach((drain) => { drain.checked = recommended.includes(drain.value); });
         }
@@ -21,7 +23,7 @@ export function followPlan() {
     const refresh = async () => {
         running?.abort();
         running = new AbortController();
-        const query = new URLSearchParams(new FormData(form));
+        const query = queryOf(form);
         query.delete('_token');
         query.set('fragment', '1');
         try {
@@ -32,7 +34,7 @@ export function followPlan() {
                 problem.textContent = message;
                 document.getElementById(field)?.setAttribute('aria-invalid', 'true');
             } else if (response.ok && !response.redirected) {
-                form.querySelectorAll('[aria-invalid]').forEach((one) => one.removeAttribute('aria-invalid'));
+                form.querySelectorAll('[aria-invalid]').forEach((marked) => marked.removeAttribute('aria-invalid'));
                 outcome.innerHTML = await response.text();
                 followDrains();
                 outcome.dataset.fresh = String(Number(outcome.dataset.fresh ?? 0) + 1);
@@ -44,14 +46,15 @@ export function followPlan() {
         }
     };
     form.addEventListener('change', (event) => {
-        if (event.target.matches('[data-plan-vehicle]')) {
-            location.href = `/jobs/new?vehicle=${event.target.value}`;
+        const vehicle = around(event, '[data-plan-vehicle]', HTMLSelectElement);
+        if (vehicle) {
+            location.href = `/jobs/new?vehicle=${vehicle.value}`;
             return;
         }
-        if (drains.includes(event.target)) {
+        if (drains.includes(around(event, 'input', HTMLInputElement))) {
             auto.value = '0';
         }
         refresh();
     });
-    form.addEventListener('click', (event) => event.target.closest('[data-step]') && refresh());
+    form.addEventListener('click', (event) => around(event, '[data-step]', HTMLElement) && refresh());
 }

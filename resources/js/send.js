@@ -1,6 +1,8 @@
 // Entries are sent by the page itself: without a connection they stay on this tablet, in order, and go out when it is back.
 // Every entry carries a key, so that one sent twice counts once, and its age, so that a late one keeps its time.
 
+import { around, one } from './dom.js';
+
 const STORE = 'aqbel.waiting';
 const AGAIN_MS = 4000;
 
@@ -16,12 +18,12 @@ export function waiting(store) {
 
 /** Keeps an entry; the same key is kept once. */
 export function keep(store, entry) {
-    const rest = waiting(store).filter((one) => one.key !== entry.key);
+    const rest = waiting(store).filter((kept) => kept.key !== entry.key);
     store.setItem(STORE, JSON.stringify([...rest, entry]));
 }
 
 export function drop(store, key) {
-    store.setItem(STORE, JSON.stringify(waiting(store).filter((one) => one.key !== key)));
+    store.setItem(STORE, JSON.stringify(waiting(store).filter((kept) => kept.key !== key)));
 }
 
 /** "1 entry is" or "3 entries are". */
@@ -55,7 +57,7 @@ async function post(action, body) {
 
 export function startSending() {
     const person = document.body.dataset.person ?? '';
-    const notice = document.querySelector('[data-waiting]');
+    const notice = one('[data-waiting]', HTMLElement);
     const mine = () => waiting(localStorage).filter((entry) => entry.person === person);
     const show = (signIn = person === '') => {
         const number = waiting(localStorage).length;
@@ -76,7 +78,7 @@ export function startSending() {
         for (const entry of mine()) {
             const body = new FormData();
             entry.fields.forEach(([name, value]) => body.append(name, value));
-            body.set('_token', document.querySelector('input[name=_token]')?.value ?? body.get('_token'));
+            body.set('_token', one('input[name=_token]', HTMLInputElement)?.value ?? body.get('_token'));
             body.set('age', String(Math.round((Date.now() - entry.at) / 1000)));
             const { became, to } = await post(entry.action, body);
             if (became === 'later' || became === 'sign-in') {
@@ -94,7 +96,7 @@ export function startSending() {
     };
 
     document.addEventListener('submit', async (event) => {
-        const form = event.target.closest('[data-send]');
+        const form = around(event, '[data-send]', HTMLFormElement);
         if (!form || event.defaultPrevented) {
             return;
         }
@@ -121,7 +123,7 @@ export function startSending() {
                 fail(form, 'No connection. The photograph is still here: press again when it is back.');
             } else {
                 keep(localStorage, { key: body.get('key'), person, at: Date.now(), action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => typeof value === 'string') });
-                form.querySelector('input[name=key]').value = freshKey();
+                one('input[name=key]', HTMLInputElement, form).value = freshKey();
                 if (became === 'sign-in') {
                     location.reload();
                     return;
@@ -141,7 +143,7 @@ export function startSending() {
 const SIDE = 2000;
 
 function fail(form, message) {
-    const place = form.querySelector('[data-photo-error]');
+    const place = one('[data-photo-error]', HTMLElement, form);
     if (place) {
         place.hidden = false;
         place.querySelector('span').textContent = message;

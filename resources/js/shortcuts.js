@@ -1,9 +1,11 @@
 // Any element with data-key answers to that key or two-key chord; the sheet lists what this page has.
 
+import { all, around, one } from './dom.js';
+
 const CHORD_MS = 1200;
 
 export function listenForShortcuts() {
-    const sheet = document.getElementById('sheet');
+    const sheet = one('#sheet', HTMLDialogElement);
     let prefix = null;
     let timer = null;
 
@@ -25,7 +27,7 @@ export function listenForShortcuts() {
     const open = () => {
         const list = sheet.querySelector('dl');
         list.replaceChildren();
-        for (const element of document.querySelectorAll('[data-key]')) {
+        for (const element of all('[data-key]', HTMLElement)) {
             const key = document.createElement('dt');
             const label = document.createElement('dd');
             key.textContent = element.dataset.key;
@@ -36,18 +38,18 @@ export function listenForShortcuts() {
     };
     document.querySelector('[data-sheet]')?.addEventListener('click', open);
     document.addEventListener('keydown', (event) => {
-        if (event.ctrlKey || event.metaKey || event.altKey || event.target.matches('input:not([type=radio]):not([type=checkbox]), select, textarea') || sheet.open) {
+        if (event.ctrlKey || event.metaKey || event.altKey || around(event, 'input:not([type=radio]):not([type=checkbox]), select, textarea', HTMLElement) || sheet.open) {
             return;
         }
         const key = prefix === null ? event.key : `${prefix} ${event.key}`;
-        const all = [...document.querySelectorAll('[data-key]')];
-        const hit = all.find((element) => element.dataset.key === key);
+        const keyed = all('[data-key]', HTMLElement);
+        const hit = keyed.find((element) => element.dataset.key === key);
         clearTimeout(timer);
         if (hit) {
             event.preventDefault();
             prefix = null;
             act(hit);
-        } else if (prefix === null && all.some((element) => element.dataset.key.startsWith(`${key} `))) {
+        } else if (prefix === null && keyed.some((element) => element.dataset.key.startsWith(`${key} `))) {
             prefix = key;
             timer = setTimeout(() => (prefix = null), CHORD_MS);
         } else {

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Journal\FormOf;
 use App\Journal\Recorder;
 use App\Models\Container;
 use App\Models\Job;
 use App\Run\CorrectionPage;
 use App\Run\RunPage;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Writing\Clerk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -83,7 +83,7 @@ final class RunController extends JournalController
                         'page' => new CorrectionPage(
                             $job,
                             $entry,
-                            FormOf::entry($at, $entry),
+                            (new Clerk($kinds))->formOf($at, $entry),
                             $kinds->of($step)->title($at),
                             $units,
                         ),

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Journal;
+namespace Aqbel\Core\Writing;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Hazard;

@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Journal;
+namespace Aqbel\Core\Job;
 
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Values;
 
 /** A line about to be written to a journal. */

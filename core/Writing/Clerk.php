@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Writing;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\NewLine;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Filled;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Values;
+
+/**
+ * Decides what may be written into a job's journal, as the job stands at that moment: screen, script and test go past the
+ * same desk.
+ */
+final readonly class Clerk
+{
+    private const LEAST_REASON = 10;
+
+    private const MOST_REASON = 500;
+
+    private const MOST_WHY = 300;
+
+    public function __construct(private StepCatalogue $kinds)
+    {
+    }
+
+    /**
+     * The step an entry is for.
+     *
+     * @throws InvalidField where it is not part of the job, or not its turn
+     */
+    public function step(JobState $state, string $id): Step
+    {
+        $step = $state->steps[$id] ?? throw new InvalidField(
+            'finish',
+            'This step is no longer part of the job. Go on with the step in hand.',
+        );
+        if (! isset($state->closed[$id]) && $state->openBefore($step) !== []) {
+            throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
+        }
+
+        return $step;
+    }
+
+    /**
+     * An entry by one of the forms the step offers now.
+     *
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField|InvalidFields
+     */
+    public function entry(Situation $at, string $form, array $raw): NewLine
+    {
+        $filled = self::offered($this->kinds->of($at->step)->forms($at), $form)->read($raw, $at->units);
+
+        return new NewLine($at->step->id, $form, $this->admitted($at, $form, $filled), $filled->typed);
+    }
+
+    public function photograph(Situation $at, string $caption, string $photo): NewLine
+    {
+        $filled = self::photographForm()->read(['caption' => $caption], $at->units);
+
+        return new NewLine($at->step->id, JobState::PHOTO, $filled->values->with('photo', $photo));
+    }
+
+    /**
+     * A caution read; null when it was before.
+     *
+     * @throws InvalidField where the step has none such
+     */
+    public function acknowledge(Situation $at, string $hazard): ?NewLine
+    {
+        foreach ($this->kinds->of($at->step)->hazards($at) as $known) {
+            if ($known->value === $hazard) {
+                return $at->job->hasAcknowledged($hazard)
+                    ? null
+                    : new NewLine($at->step->id, JobState::ACKNOWLEDGE, new Values(['hazard' => $hazard]));
+            }
+        }
+        throw new InvalidField('hazard', 'This caution does not belong to this step.');
+    }
+
+    /**
+     * Closes a step; with a reason it is passed over, unless an obstacle is one that is never waved through.
+     *
+     * @param  bool  $cautions  whether its cautions must have been read
+     *
+     * @throws InvalidField
+     */
+    public function finish(Situation $at, string $reason, bool $cautions = true): NewLine
+    {
+        $closed = $at->job->closed[$at->step->id] ?? null;
+        if ($closed !== null) {
+            throw new InvalidField(
+                'finish',
+                "{$closed->person} has finished this step. Go on with the step in hand.",
+            );
+        }
+        $kind = $this->kinds->of($at->step);
+        $obstacles = [...($cautions ? Cautions::open($at, $kind) : []), ...$kind->obstacles($at)];
+        $reason = trim($reason);
+        self::assertMayFinish($obstacles, $reason);
+        $values = new Values(
+            [JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
+        );
+        $orders = $kind->orders($at);
+        if ($obstacles === []) {
+            return new NewLine($at->step->id, JobState::FINISH, $values, orders: $orders);
+        }
+        $missing = array_map(fn (Obstacle $o) => $o->code, $obstacles);
+        $values = $values->with('reason', mb_substr($reason, 0, self::MOST_REASON))->with('missing', $missing);
+
+        return new NewLine($at->step->id, JobState::OVERRIDE, $values, orders: $orders);
+    }
+
+    /**
+     * Replaces what an earlier line says by a correcting line.
+     *
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField|InvalidFields
+     */
+    public function correct(Situation $at, Entry $entry, array $raw, string $reason): NewLine
+    {
+        $filled = $this->formOf($at, $entry)->read($raw, $at->units);
+        $values = $entry->form === JobState::PHOTO
+            ? $entry->values->and($filled->values)
+            : $this->admitted($at, $entry->form, $filled);
+
+        return new NewLine(
+            $entry->step,
+            Journal::CORRECT,
+            self::about($entry, $reason),
+            $filled->typed,
+            replacement: $values,
+        );
+    }
+
+    public function withdraw(Entry $entry, string $reason): NewLine
+    {
+        return new NewLine($entry->step, Journal::WITHDRAW, self::about($entry, $reason));
+    }
+
+    /** @throws InvalidField where a line cannot be corrected or taken back */
+    public function correctable(JobState $state, int $seq): Entry
+    {
+        foreach ($state->entries as $entry) {
+            if ($entry->seq === $seq && ($entry->form === JobState::PHOTO || ! JobState::belongsToEveryStep($entry))) {
+                return $entry;
+            }
+        }
+        throw new InvalidField(
+            'finish',
+            'This entry cannot be corrected any more. Reload the page to see what counts now.',
+        );
+    }
+
+    /** @throws InvalidField where no such form exists any more */
+    public function formOf(Situation $at, Entry $entry): Form
+    {
+        if ($entry->form === JobState::PHOTO) {
+            return self::photographForm();
+        }
+
+        return $this->kinds->of($at->step)->form($at, $entry->form)
+            ?? throw new InvalidField('finish', 'This entry cannot be corrected. Take it back and enter it again.');
+    }
+
+    /** An entry in words, in the reader's units. */
+    public function say(Situation $at, Entry $entry): string
+    {
+        return $entry->form === JobState::PHOTO
+            ? self::photographForm()->say(new Filled($entry->values, $entry->typed))
+            : $this->kinds->of($at->step)->say($at, $entry);
+    }
+
+    private static function photographForm(): Form
+    {
+        return new Form(JobState::PHOTO, 'Photograph', [Field::text('caption', 'Photograph')]);
+    }
+
+    /**
+     * Values the step takes, with what it keeps beside them.
+     *
+     * @throws InvalidField
+     */
+    private function admitted(Situation $at, string $form, Filled $filled): Values
+    {
+        $kind = $this->kinds->of($at->step);
+        $kind->admit($at, $form, $filled->values);
+
+        return $kind->complete($at, $form, $filled->values);
+    }
+
+    /**
+     * @param  list<Obstacle>  $obstacles
+     *
+     * @throws InvalidField where the step cannot be finished, or not without a reason
+     */
+    private static function assertMayFinish(array $obstacles, string $reason): void
+    {
+        foreach ($obstacles as $obstacle) {
+            if ($obstacle->hard) {
+                throw new InvalidField('finish', $obstacle->text);
+            }
+        }
+        if ($obstacles !== [] && $reason === '') {
+            throw new InvalidField('finish', $obstacles[0]->text);
+        }
+        if ($reason !== '' && mb_strlen($reason) < self::LEAST_REASON) {
+            throw new InvalidField('reason', 'Write the reason out, ten letters or more; it stays in the record.');
+        }
+    }
+
+    private static function about(Entry $entry, string $reason): Values
+    {
+        return new Values(['seq' => $entry->seq, 'reason' => mb_substr(trim($reason), 0, self::MOST_WHY)]);
+    }
+
+    /** @param  list<Form>  $forms */
+    private static function offered(array $forms, string $name): Form
+    {
+        foreach ($forms as $form) {
+            if ($form->name === $name) {
+                return $form;
+            }
+        }
+        throw new InvalidField('finish', 'This step has moved on since the page was loaded, perhaps on another tablet.'
+            .' It is shown here as it is now; enter it again if it is still needed.');
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Writing;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\NewLine;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
+
+/** A job written line by line past the clerk, the way people write it: what he refuses is kept beside it, with the reason. */
+final class Script
+{
+    private JobState $state;
+
+    /** @var list<Refusal> */
+    private array $refused = [];
+
+    /** @param  JobState  $state  planned, nothing written yet */
+    public function __construct(JobState $state, private readonly StepCatalogue $kinds)
+    {
+        $this->state = $state;
+    }
+
+    public function state(): JobState
+    {
+        return $this->state;
+    }
+
+    /** @return list<Refusal> */
+    public function refused(): array
+    {
+        return $this->refused;
+    }
+
+    /** Writes a line, or keeps why it cannot be written. */
+    public function write(ScriptLine $line, UnitSystem $units = UnitSystem::Metric): ?Refusal
+    {
+        try {
+            $this->append($this->line($line, $units), $line);
+        } catch (InvalidField $invalid) {
+            return $this->refused[] = new Refusal($line, $invalid->field, $invalid->getMessage());
+        } catch (InvalidFields $invalid) {
+            $first = $invalid->problems[0];
+
+            return $this->refused[] = new Refusal($line, $first->field, $first->getMessage());
+        }
+
+        return null;
+    }
+
+    /** @throws InvalidField|InvalidFields */
+    private function line(ScriptLine $line, UnitSystem $units): NewLine
+    {
+        $clerk = new Clerk($this->kinds);
+        if ($line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW) {
+            $entry = $clerk->correctable($this->state, $line->about);
+            $at = $this->state->at($clerk->step($this->state, $entry->step), $line->at, $units);
+
+            return $line->form === Journal::WITHDRAW
+                ? $clerk->withdraw($entry, $line->reason)
+                : $clerk->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason);
+        }
+        $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);
+
+        return $line->form === JobState::FINISH
+            ? $clerk->finish($at, $line->reason, cautions: false)
+            : $clerk->entry($at, $line->form, $this->typed($at, $line->form, $line));
+    }
+
+    /** @return array<mixed> */
+    private function typed(Situation $at, string $form, ScriptLine $line): array
+    {
+        return $this->kinds->of($at->step)->form($at, $form)?->typed($line->values) ?? $line->values;
+    }
+
+    private function append(NewLine $new, ScriptLine $line): void
+    {
+        $journal = $this->state->journal;
+        $entry = Entry::stored(
+            $journal->last() + 1,
+            $line->at,
+            $line->person,
+            $new->step,
+            $new->form,
+            $new->stored(),
+            $new->typed,
+        );
+        $this->state = new JobState(
+            $this->state->circuit,
+            $this->state->plan,
+            $this->kinds,
+            new Journal([...$journal->lines, $entry]),
+        );
+    }
+}

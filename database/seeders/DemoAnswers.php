@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Steps\Checklist;
+use Aqbel\Core\Steps\StepKind;
+
+/**
+ * What an ordinary technician enters at a step of an ordinary job, everything going as predicted.
+ *
+ * An answer is a form, its fields as typed, and the minutes that pass afterwards.
+ *
+ * @phpstan-type Answer array{string, array<string, string>, float}
+ */
+final class DemoAnswers
+{
+    private const ANSWERS = [
+        'found' => [['found', ['content' => 'low', 'missing' => '0.2 L'], 1]],
+        'baseline' => [['baseline', ['ran' => 'no'], 1]],
+        'cool_down' => [['reading', ['ect' => '24', 'air' => '16'], 1]],
+        'inspect' => [
+            [
+                'condition',
+                [
+                    'hoses' => 'good',
+                    'clamps' => 'marked',
+                    'cap' => 'good',
+                    'fins' => 'clear',
+                    'tank' => 'readable',
+                    'pipes' => 'sound',
+                    'drips' => 'Damp under the left mount, old',
+                ],
+                3,
+            ],
+        ],
+        'look' => [['seen', ['coolant' => 'clean', 'next' => 'waste'], 1]],
+        'cure' => [['started', [], 1]],
+        'find_drip' => [
+            ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => 'water'], 2],
+            ['test', ['start' => '60', 'end' => '59', 'held' => '5'], 6],
+            ['drip', ['place' => 'cap', 'where' => 'below the seal', 'gas' => 'undone'], 1],
+        ],
+        'find_cause' => [['cause', ['cause' => 'oil_cooler', 'how' => 'air test'], 20]],
+        'jar_test' => [['jar', ['jar' => 'clear'], 3]],
+        'rinse_run' => [
+            ['start', ['place' => 'extraction', 'neck' => 'sealed'], 11],
+            ['reading', ['ect' => '96', 'far' => '89', 'sign' => 'none'], 3],
+            ['shut_off', [], 95],
+        ],
+        'rinse_flow' => [
+            ['water_in', ['volume' => '9', 'vessel' => 'bucket'], 6],
+            ['water_out', ['volume' => '9', 'vessel' => 'pan', 'runs' => 'clear'], 2],
+        ],
+        'complaint' => [['answer', ['answer' => 'gone'], 1]],
+        'left_over' => [['kept', ['volume' => '0.6 L'], 2]],
+        'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
+        'hold' => [
+            ['reading', ['vacuum' => '21.5'], 5],
+            ['reading', ['vacuum' => '21.5'], 10],
+            ['reading', ['vacuum' => '21.3'], 1],
+        ],
+        'heat_cycle' => [['start', ['place' => 'extraction', 'neck' => 'sealed'], 14], [
+            'reading',
+            [
+                'ect' => '97',
+                'far' => '90',
+                'outlet_front' => '67',
+                'outlet_rear' => '61',
+                'bubbles' => 'hidden',
+                'sign' => 'none',
+            ],
+            2,
+        ],
+            ['fan_on', [], 2], ['fan_off', [], 3], ['fan_on', [], 2], ['fan_off', [], 1], ['shut_off', [], 600]],
+        'cold_level' => [
+            ['opened', ['ect' => '21'], 1],
+            ['topped', ['volume' => '20 mL', 'vessel' => 'syringe'], 1],
+            ['level', ['level' => 'mark'], 1],
+        ],
+        'leak_check' => [['seen', ['leak' => 'old'], 2]],
+        'drive' => [['driven', ['minutes' => '14', 'ect' => '92', 'alarm' => 'none'], 660]],
+        'refractometer' => [['freeze', ['freeze' => '-36'], 1]],
+        'follow_up' => [['booked', ['days' => '3'], 1]],
+        'dispose' => [['disposed', ['volume' => '10.5'], 2]],
+    ];
+
+    /** @return list<Answer> */
+    public static function to(StepKind $kind, Situation $at): array
+    {
+        $forms = $kind->forms($at);
+        if ($kind instanceof Checklist) {
+            return $forms === [] ? [] : [['ticked', array_fill_keys(self::names($forms[0]), '1'), 4]];
+        }
+
+        return match ($at->step->kind) {
+            'drain' => self::drained($kind, $at),
+            'mix' => [
+                [
+                    'batch',
+                    ['concentrate' => self::room($at, 0.6), 'water' => self::room($at, 0.6), 'from' => 'elsewhere'],
+                    4,
+                ],
+            ],
+            'bleed' => [
+                ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket'], 6],
+                ['running', [], 2],
+                ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1],
+            ],
+            'vacuum_fill' => [
+                ['poured', ['volume' => self::room($at, 0.45), 'vessel' => 'bucket', 'vacuum' => '16.5'], 3],
+                ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket', 'vacuum' => '0'], 3],
+            ],
+            'fill_level' => [
+                ['poured', ['volume' => self::room($at, 0.97), 'vessel' => 'jug'], 3],
+                [
+                    'returned',
+                    ['caught' => self::room($at, 0.02), 'left' => self::room($at, 0.01), 'spilt' => '20 mL'],
+                    1,
+                ],
+                ['at_mark', [], 1],
+            ],
+            'pressure_test' => [['test', self::pressed($at), 6]],
+            'rinse' => [['decision', self::proposed($forms[0]), 1]],
+            'rinse_fill' => [
+                ['water_in', ['volume' => self::room($at, 1.0), 'vessel' => 'bucket', 'water' => 'tap'], 6],
+            ],
+            'rinse_drain' => [
+                [
+                    'water_out',
+                    ['volume' => self::runsOut($at), 'vessel' => 'pan', 'runs' => 'clear', 'closed' => '1'],
+                    8,
+                ],
+            ],
+            'heat_cycle' => self::hotEnough($at),
+            default => self::ANSWERS[$at->step->kind] ?? [],
+        };
+    }
+
+    /** @return list<string> of its fields */
+    private static function names(Form $form): array
+    {
+        return array_map(fn (Field $field) => $field->name, $form->fields);
+    }
+
+    /** @return list<Answer> what was predicted, to a tenth of a litre */
+    private static function drained(StepKind $kind, Situation $at): array
+    {
+        $litres = (string) round(($kind->figure($at)->base ?? 0.0) / 1000.0, 1);
+
+        return [
+            ['opened', ['cap' => 'off'], 8],
+            ['out', ['volume' => $litres, 'vessel' => 'pan', 'flow' => 'ran'], 2],
+            ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1],
+        ];
+    }
+
+    /** @return array<string, string> a cold test that holds */
+    private static function pressed(Situation $at): array
+    {
+        $start = min(88.0, $at->facts()->capKpa ?? 50.0);
+
+        return ['start' => (string) $start, 'end' => (string) ($start - 1.0), 'held' => '5'];
+    }
+
+    /** @return array<string, string> what a form proposes */
+    private static function proposed(Form $form): array
+    {
+        return array_combine(
+            self::names($form),
+            array_map(fn (Field $field) => (string) $field->default, $form->fields),
+        );
+    }
+
+    /** A share of the room that is left in the circuit now, as it would be typed. */
+    private static function room(Situation $at, float $share): string
+    {
+        return (string) round($share * max(100.0, $at->job->ledger()->trappedAirMl()) / 1000.0, 2);
+    }
+
+    /** All but what stays inside. */
+    private static function runsOut(Situation $at): string
+    {
+        $stays = Plan::of($at)->predicted->retainedMl;
+
+        return (string) round(max(0.1, ($at->job->ledger()->contentMl - $stays) / 1000.0), 2);
+    }
+
+    /** @return list<Answer> a cycle that proves whatever this vehicle can show, below its own limit */
+    private static function hotEnough(Situation $at): array
+    {
+        $facts = $at->facts();
+        $answers = self::ANSWERS['heat_cycle'];
+        $coolant = min(97.0, ($facts->limitC ?? 200.0) - 6.0, ($facts->fanOnC ?? 200.0) + 2.0);
+        $answers[1][1] = [
+            'ect' => (string) $coolant, 'far' => (string) ($coolant - 6.0), 'bubbles' => 'hidden', 'sign' => 'none',
+        ] + array_fill_keys(array_map(fn (string $o) => "outlet_{$o}", $facts->outlets), '64');
+
+        return $answers;
+    }
+}

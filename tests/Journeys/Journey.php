@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Journeys;
+
+use App\Calc\Input;
+use App\Calc\Topics\JobTopic;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Schools\SchoolCatalogue;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Writing\Refusal;
+use Aqbel\Core\Writing\Script;
+use Aqbel\Core\Writing\ScriptLine;
+use Database\Seeders\DemoAnswers;
+use Tests\Demo;
+
+/**
+ * A whole job as data: who writes what, when, and what must be said at each point.
+ *
+ * A journey names a demo circuit, plan choices and `lines`, in order:
+ * - `{"until": step}`: everything up to that step as an ordinary technician does it; `{"do": step}` that step too
+ * - `{"step", "form", "values", "person", "min"}`: one entry, `min` minutes after the one before (1 when not given)
+ * - `{"finish": step, "reason"}`, `{"correct": form of step, …}`, `{"withdraw": …}` about the last such entry
+ * - any of these with `"refused": field` must be refused for that field
+ * - `{"expect": …}`: what `calc job` must answer then
+ */
+final class Journey
+{
+    private Script $script;
+
+    private int $now = 1_000_000;
+
+    private int $number = 0;
+
+    private readonly StepCatalogue $kinds;
+
+    /** @var array<string, mixed> */
+    private readonly array $document;
+
+    public function __construct(string $file)
+    {
+        $this->document = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
+        $this->kinds = StepCatalogue::standard();
+        $circuit = Demo::circuit($this->document['circuit']);
+        $choices = (new Input($this->document))->choices($circuit);
+        $plan = (new Planner($this->kinds, SchoolCatalogue::standard()))->plan($circuit, $choices);
+        $this->script = new Script(new JobState($circuit, $plan, $this->kinds), $this->kinds);
+    }
+
+    public function about(): string
+    {
+        return $this->document['about'];
+    }
+
+    /**
+     * Plays it to the end.
+     *
+     * @param  \Closure(array<string, mixed> $expected, array<string, mixed> $answer, int $line): void  $check
+     * @param  \Closure(?string $field, ?Refusal $refusal, int $line): void  $refused
+     */
+    public function play(\Closure $check, \Closure $refused): void
+    {
+        foreach ($this->document['lines'] as $i => $line) {
+            match (true) {
+                isset($line['expect']) => $check($line['expect'], $this->answer(), $i),
+                isset($line['until']) => $this->until($line['until']),
+                isset($line['do']) => $this->do($line['do']),
+                default => $refused($line['refused'] ?? null, $this->write($line), $i),
+            };
+        }
+    }
+
+    /** @return array<string, mixed> as `calc job` gives it */
+    public function answer(): array
+    {
+        return JobTopic::said($this->script, $this->now, $this->kinds);
+    }
+
+    public function state(): JobState
+    {
+        return $this->script->state();
+    }
+
+    private function until(string $stop): void
+    {
+        while (($step = $this->state()->stepInHand()) !== null && $step->id !== $stop) {
+            $this->do($step->id);
+        }
+        if ($step === null) {
+            throw new \LogicException("No step “{$stop}” comes by.");
+        }
+    }
+
+    private function do(string $id): void
+    {
+        $step = $this->state()->steps[$id] ?? throw new \LogicException("There is no step “{$id}”.");
+        $kind = $this->kinds->of($step);
+        foreach (DemoAnswers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {
+            $this->must(['step' => $id, 'form' => $form, 'values' => $fields, 'min' => 0]);
+            $this->now += (int) round($minutes * 60);
+        }
+        $clock = $kind->clock($this->state()->at($step, $this->now));
+        if ($step->kind === 'cured' && $clock !== null) {
+            $this->now = max($this->now, $clock->until + 1);
+        }
+        $this->must(['finish' => $id]);
+    }
+
+    /** @param  array<string, mixed>  $line */
+    private function must(array $line): void
+    {
+        $refusal = $this->write($line);
+        if ($refusal !== null) {
+            throw new \LogicException(json_encode($line).": {$refusal->message}");
+        }
+    }
+
+    /** @param  array<string, mixed>  $line */
+    private function write(array $line): ?Refusal
+    {
+        $this->now += (int) round(60 * ($line['min'] ?? 1));
+        [$step, $form] = match (true) {
+            isset($line['finish']) => [$line['finish'], 'finish'],
+            isset($line['correct']) => [$line['step'], 'correct'],
+            isset($line['withdraw']) => [$line['step'], 'withdraw'],
+            default => [$line['step'], $line['form']],
+        };
+
+        return $this->script->write(new ScriptLine(
+            $this->number++,
+            $this->now,
+            $line['person'] ?? 'Imre Tovald',
+            $step,
+            $form,
+            $line['values'] ?? [],
+            $line['reason'] ?? '',
+            $this->last($step, $line['correct'] ?? $line['withdraw'] ?? ''),
+        ));
+    }
+
+    /** Sequence number of the last entry of a form at a step; 0 when there is none. */
+    private function last(string $step, string $form): int
+    {
+        $entries = $this->state()->entriesOf($step, $form);
+
+        return $entries === [] ? 0 : $entries[count($entries) - 1]->seq;
+    }
+}

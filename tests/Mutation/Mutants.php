@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Mutation;
+
+use PhpParser\ConstExprEvaluationException;
+use PhpParser\ConstExprEvaluator;
+use PhpParser\Node;
+use PhpParser\Node\Expr\BinaryOp;
+use PhpParser\NodeFinder;
+use PhpParser\Parser;
+use PhpParser\ParserFactory;
+
+/**
+ * Every mutant of the core's judgement: each constant a tenth higher and lower, each comparison turned round, each refusal
+ * dropped, each “never” made passable with a reason.
+ */
+final class Mutants
+{
+    /** Where the judging is done. */
+    private const FOLDERS = ['Heat', 'Ledger', 'Mixing', 'Steps', 'Vacuum'];
+
+    /** What can scald, gas, hurt or ruin when it is wrong; “never” and a refusal count wherever they stand. */
+    private const HURTS = '#^core/(Heat/(?!Purging|TopUpSeries)|Vacuum/|Steps/(Cool|RunHot|MakeSafe|Vacuum)/)#';
+
+    /** The same comparison the other way. */
+    private const TURNED = [
+        BinaryOp\Smaller::class => '>=', BinaryOp\SmallerOrEqual::class => '>',
+        BinaryOp\Greater::class => '<=', BinaryOp\GreaterOrEqual::class => '<',
+    ];
+
+    private readonly Parser $parser;
+
+    private string $file = '';
+
+    private string $source = '';
+
+    public function __construct(private readonly string $root)
+    {
+        $this->parser = (new ParserFactory)->createForHostVersion();
+    }
+
+    /** @return list<Mutant> */
+    public function all(): array
+    {
+        $mutants = [];
+        foreach (self::FOLDERS as $folder) {
+            $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$this->root}/core/{$folder}"));
+            $paths = array_map(strval(...), array_filter(iterator_to_array($files), fn ($f) => $f->isFile()));
+            sort($paths);
+            foreach ($paths as $path) {
+                array_push($mutants, ...$this->of(substr($path, strlen($this->root) + 1)));
+            }
+        }
+
+        return $mutants;
+    }
+
+    /** @return list<Mutant> of one file */
+    public function of(string $file): array
+    {
+        $this->file = $file;
+        $this->source = (string) file_get_contents("{$this->root}/{$file}");
+        $mutants = [];
+        foreach ((new NodeFinder)->find($this->parser->parse($this->source) ?? [], fn () => true) as $node) {
+            array_push($mutants, ...match (true) {
+                $node instanceof Node\Stmt\ClassConst => $this->constants($node),
+                $node instanceof BinaryOp && isset(self::TURNED[$node::class]) => [$this->turned($node)],
+                $node instanceof Node\Stmt\If_ => $this->refusals($node),
+                $node instanceof Node\Expr\StaticCall => $this->nevers($node),
+                default => [],
+            });
+        }
+
+        return $mutants;
+    }
+
+    /** @return list<Mutant> */
+    private function constants(Node\Stmt\ClassConst $node): array
+    {
+        $mutants = [];
+        foreach ($node->consts as $const) {
+            try {
+                $value = (new ConstExprEvaluator)->evaluateSilently($const->value);
+            } catch (ConstExprEvaluationException) {
+                continue;
+            }
+            if (! is_int($value) && ! is_float($value)) {
+                continue;
+            }
+            foreach ([1.1, 0.9] as $share) {
+                $other = is_float($value)
+                    ? $value * $share
+                    : $value + ($share > 1.0 ? 1 : -1) * max(1, (int) round($value * 0.1));
+                $mutants[] = $this->mutant($const->value, var_export($other, true), "{$const->name} = ");
+            }
+        }
+
+        return $mutants;
+    }
+
+    private function turned(BinaryOp $node): Mutant
+    {
+        $left = $this->text($node->left);
+
+        return $this->mutant($node, $left.' '.self::TURNED[$node::class].' '.$this->text($node->right));
+    }
+
+    /** @return list<Mutant> */
+    private function refusals(Node\Stmt\If_ $node): array
+    {
+        $throws = fn (Node\Stmt $stmt) => $stmt instanceof Node\Stmt\Expression
+            && $stmt->expr instanceof Node\Expr\Throw_;
+        if (array_filter($node->stmts, $throws) === []) {
+            return [];
+        }
+
+        return [$this->mutant($node->cond, 'false', 'refuse if ', true)];
+    }
+
+    /** @return list<Mutant> */
+    private function nevers(Node\Expr\StaticCall $node): array
+    {
+        if (! $node->name instanceof Node\Identifier || $node->name->name !== 'never') {
+            return [];
+        }
+
+        return [$this->mutant($node->name, 'missing', 'Obstacle::', true)];
+    }
+
+    private function mutant(Node $node, string $becomes, string $before = '', bool $hurts = false): Mutant
+    {
+        $source = substr_replace(
+            $this->source,
+            $becomes,
+            $node->getStartFilePos(),
+            $node->getEndFilePos() - $node->getStartFilePos() + 1,
+        );
+        $plain = fn (string $code) => (string) preg_replace('/\s+/', ' ', $before.$code);
+        $hurts = $hurts || preg_match(self::HURTS, $this->file) === 1;
+
+        return new Mutant(
+            $this->file,
+            $node->getStartLine(),
+            $plain($this->text($node)),
+            $plain($becomes),
+            $source,
+            $hurts,
+        );
+    }
+
+    private function text(Node $node): string
+    {
+        $from = $node->getStartFilePos();
+
+        return substr($this->source, $from, $node->getEndFilePos() - $from + 1);
+    }
+}
