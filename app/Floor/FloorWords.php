@@ -37,6 +37,6 @@ final readonly class FloorWords
         $at = $state->at($step, now()->getTimestamp(), $units);
         $kind = app(StepCatalogue::class)->of($step);
 
-        return [$kind->title($at), $kind->judge($at)->title ?? '', $kind->clock($at)->label ?? ''];
+        return [$kind->title($at), $kind->verdict($at)->title ?? '', $kind->clock($at)->label ?? ''];
     }
 }

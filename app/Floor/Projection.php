@@ -55,7 +55,7 @@ final readonly class Projection
             $step->stage ?? Stage::HandOver,
             count($state->closed),
             count($state->steps),
-            $at === null ? null : $kind?->judge($at)?->tone,
+            $at === null ? null : $kind?->verdict($at)?->tone,
             $clock?->since,
             $clock?->until,
             $step === null ? [] : $this->lanes($state, $step, $clock !== null),

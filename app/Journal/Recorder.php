@@ -77,7 +77,11 @@ final readonly class Recorder
     /** Finishes a step; with a reason it is passed over, unless the obstacle is one that is never waved through. */
     public function finish(string $stepId, string $reason): void
     {
-        $this->write(fn (JobState $state) => $this->clerk->finish($this->situation($state, $stepId), $reason));
+        $this->write(fn (JobState $state) => $this->clerk->finish(
+            $this->situation($state, $stepId),
+            $reason,
+            $this->person->isLead(),
+        ));
     }
 
     /**
@@ -90,14 +94,18 @@ final readonly class Recorder
         $this->write(function (JobState $state) use ($seq, $raw, $reason): NewLine {
             $entry = $this->clerk->correctable($state, $seq);
 
-            return $this->clerk->correct($this->situation($state, $entry->step, $seq), $entry, $raw, $reason);
+            return $this->clerk->correct($this->situation($state, $entry->step, $seq), $entry, $raw, $reason, $this->person->name);
         });
     }
 
     public function withdraw(int $seq, string $reason): void
     {
         $this->write(
-            fn (JobState $state) => $this->clerk->withdraw($this->clerk->correctable($state, $seq), $reason),
+            fn (JobState $state) => $this->clerk->withdraw(
+                $this->clerk->correctable($state, $seq),
+                $reason,
+                $this->person->name,
+            ),
         );
     }
 
@@ -124,7 +132,7 @@ final readonly class Recorder
             $stored = JournalLine::query()->create([
                 'job_id' => $this->job->id, 'seq' => ($last->seq ?? 0) + 1, 'key' => $this->key, 'person_id' => $this->person->id,
                 'step' => $written->step, 'form' => $written->form, 'values' => $written->stored(), 'typed' => $written->typed,
-                'at' => max($last->at ?? 0, now()->getTimestamp() - $this->age),
+                'at' => now()->getTimestamp() - $this->age,
             ]);
             $this->followOnTheShelf($state, $written, $stored->seq);
             app(Projection::class)->refresh($this->job);
@@ -156,7 +164,7 @@ final readonly class Recorder
         $step = $this->clerk->step($state, $stepId);
         Context::add('step', $stepId);
 
-        return $state->at($step, now()->getTimestamp(), $this->person->units, $this->stores($step, $correcting));
+        return $state->at($step, now()->getTimestamp() - $this->age, $this->person->units, $this->stores($step, $correcting));
     }
 
     private function stores(Step $step, ?int $correcting): Inventory

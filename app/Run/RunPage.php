@@ -7,6 +7,7 @@ namespace App\Run;
 use App\Elevation\Picture;
 use App\Models\Container;
 use App\Models\Job;
+use App\Models\Person;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -42,6 +43,10 @@ final readonly class RunPage
 
     public ?Verdict $verdict;
 
+    public UnitSystem $units;
+
+    private bool $readsAsLead;
+
     private Situation $at;
 
     /** @var list<Form> */
@@ -55,22 +60,24 @@ final readonly class RunPage
         public Job $job,
         private JobState $state,
         public Step $step,
-        public UnitSystem $units,
+        Person $reader,
         private StepCatalogue $kinds,
         private int $now,
         private string $failed,
     ) {
+        $this->units = $reader->units;
+        $this->readsAsLead = $reader->isLead();
         $this->kind = $kinds->of($step);
         $this->done = isset($state->closed[$step->id]);
         $this->ahead = ! $this->done && $state->openBefore($step) !== [];
         $stores = $kinds->does($step, Does::TouchesShelf) ? Container::stores() : new Inventory;
-        $this->at = ($this->done ? $state->asAt($step) : $state)->at($step, $now, $units, $stores);
-        $this->verdict = $this->kind->judge($this->at);
+        $this->at = ($this->done ? $state->asAt($step) : $state)->at($step, $now, $this->units, $stores);
+        $this->verdict = $this->kind->verdict($this->at);
         $idle = $this->done || $this->ahead;
         $this->forms = $idle ? [] : $this->kind->forms($this->at);
         $this->obstacles = $idle
             ? []
-            : [...Cautions::open($this->at, $this->kind), ...$this->kind->obstacles($this->at)];
+            : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
     }
 
     public function title(): string
@@ -161,6 +168,24 @@ final readonly class RunPage
     public function canFinish(): bool
     {
         return $this->obstacles === [];
+    }
+
+    /** Who opened a finished step again by a correction, and when; null where nobody did. */
+    public function inHandAgain(): ?string
+    {
+        $line = $this->state->reopened[$this->step->id] ?? null;
+
+        return $line === null || $this->done
+            ? null
+            : "In hand again: {$line->person} changed a line at ".date('H:i', $line->at).', so it is judged anew.';
+    }
+
+    /** What is missing may be passed over, but not by this reader. */
+    public function waitsForLead(): bool
+    {
+        $forLead = array_filter($this->obstacles, fn (Obstacle $o) => $o->lead);
+
+        return $this->canBePassedOver() && $forLead !== [] && ! $this->readsAsLead;
     }
 
     public function canBePassedOver(): bool

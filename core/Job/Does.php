@@ -20,6 +20,8 @@ enum Does: string
     case Drains = 'drains';
     /** Coolant goes in while trapped air is still on its way: the picture shows the rising level. */
     case Fills = 'fills';
+    /** Nothing behind it is safe unless it passes: it shuts again when what it rested on changes. */
+    case Guards = 'guards';
     /** The record is closed by it. */
     case Signs = 'signs';
 }

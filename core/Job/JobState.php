@@ -39,7 +39,10 @@ final class JobState
     /** @var array<string, Entry> the entry that closed each finished step */
     public readonly array $closed;
 
-    /** @var list<Entry> */
+    /** @var array<string, Entry> the line after which a finished step no longer holds, by step */
+    public readonly array $reopened;
+
+    /** @var list<Entry> in order of their own time */
     public readonly array $entries;
 
     /** @var array<string, list<Entry>> */
@@ -48,33 +51,51 @@ final class JobState
     /** @var array<int, Ledger> worked out so far, by the stage they end before */
     private array $ledgers = [];
 
+    /** @param  bool  $judgesAgain  whether a finished step is in hand again when what it rested on has changed */
     public function __construct(
         public readonly Circuit $circuit,
         public readonly Basis $plan,
         public readonly Kinds $kinds,
         public readonly Journal $journal = new Journal,
+        bool $judgesAgain = true,
     ) {
+        $this->entries = $journal->effective();
+        $this->reopened = $judgesAgain && $journal->wasTouched()
+            ? Reopening::of(new self($circuit, $plan, $kinds, $journal, false))
+            : [];
         $steps = [];
         foreach ($plan->steps() as $step) {
             $steps[$step->id] = $step;
         }
         [$closed, $byStep] = [[], []];
-        $this->entries = $journal->effective();
         foreach ($this->entries as $entry) {
-            if ($entry->form === self::FINISH || $entry->form === self::OVERRIDE) {
-                $closed[$entry->step] = $entry;
-                $steps = array_diff_key(
-                    $steps,
-                    array_diff_key(array_flip($entry->values->list(self::NEEDLESS)), $closed),
-                );
-                $steps = self::insertAfter($steps, $entry->step, $entry->orders);
-            } elseif ($entry->form !== self::ACKNOWLEDGE) {
+            if (! self::closes($entry) && $entry->form !== self::ACKNOWLEDGE) {
                 $byStep[$entry->step][] = $entry;
             }
+        }
+        $closings = array_filter($this->entries, self::closes(...));
+        $last = array_column($closings, 'seq', 'step');
+        foreach ($closings as $entry) {
+            $reopened = $this->reopened[$entry->step] ?? null;
+            if ($entry->seq < $last[$entry->step] || ($reopened !== null && $entry->seq < $reopened->seq)) {
+                $begun = array_filter($entry->orders, fn (Step $ordered) => isset($byStep[$ordered->id]));
+                $steps = $begun === [] ? $steps : self::insertAfter($steps, $entry->step, $entry->orders);
+
+                continue;
+            }
+            $closed[$entry->step] = $entry;
+            $needless = array_diff_key(array_flip($entry->values->list(self::NEEDLESS)), $closed);
+            $steps = self::insertAfter(array_diff_key($steps, $needless), $entry->step, $entry->orders);
         }
         $this->steps = $steps;
         $this->closed = $closed;
         $this->byStep = $byStep;
+    }
+
+    /** Whether a line closes its step: finished, or passed over with a reason. */
+    public static function closes(Entry $line): bool
+    {
+        return $line->form === self::FINISH || $line->form === self::OVERRIDE;
     }
 
     /** The first step not yet finished; null when all are. */
@@ -173,11 +194,10 @@ final class JobState
     {
         $order = array_flip(array_keys($this->steps));
         $at = $order[$step->id];
-        $closing = fn (Entry $line): bool => $line->form === self::FINISH || $line->form === self::OVERRIDE;
         $lines = array_filter($this->journal->lines, fn (Entry $line) => ($order[$line->step] ?? $at + 1) < $at
-            || ($line->step === $step->id && ! $closing($line)));
+            || ($line->step === $step->id && ! self::closes($line)));
 
-        return new self($this->circuit, $this->plan, $this->kinds, new Journal(array_values($lines)));
+        return new self($this->circuit, $this->plan, $this->kinds, new Journal(array_values($lines)), false);
     }
 
     /** What a step comes to: as it stood when it was in hand, with whatever was corrected since. */
@@ -185,7 +205,7 @@ final class JobState
     {
         $state = isset($this->closed[$step->id]) ? $this->asAt($step) : $this;
 
-        return $this->kinds->of($step)->judge($state->at($step, $now, $units));
+        return $this->kinds->of($step)->verdict($state->at($step, $now, $units));
     }
 
     /** Whether anything that was entered has been corrected or taken back since. */

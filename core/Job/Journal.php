@@ -19,7 +19,7 @@ final readonly class Journal
     {
     }
 
-    /** @return list<Entry> what counts now */
+    /** @return list<Entry> what counts now, by its own time, then as it arrived */
     public function effective(): array
     {
         $effective = [];
@@ -34,7 +34,24 @@ final readonly class Journal
             }
         }
 
-        return array_values($effective);
+        usort($effective, fn (Entry $a, Entry $b) => [$a->at, $a->seq] <=> [$b->at, $b->seq]);
+
+        return $effective;
+    }
+
+    /** Whether something was corrected, taken back, or written to a step after it was closed. */
+    public function wasTouched(): bool
+    {
+        $closed = [];
+        foreach ($this->lines as $line) {
+            $changes = $line->form === self::CORRECT || $line->form === self::WITHDRAW;
+            if ($changes || (isset($closed[$line->step]) && ! JobState::belongsToEveryStep($line))) {
+                return true;
+            }
+            $closed += JobState::closes($line) ? [$line->step => true] : [];
+        }
+
+        return false;
     }
 
     public function last(): int

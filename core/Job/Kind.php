@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Job;
 
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 
 /** What the fold of a job asks of a kind of step. */
@@ -18,7 +19,11 @@ interface Kind
     /** @return array<string, PortState> by port: how this step has left its points */
     public function ports(Situation $at): array;
 
-    public function judge(Situation $at): ?Verdict;
+    /** What the numbers of a step mean, impossible sums before anything else. */
+    public function verdict(Situation $at): ?Verdict;
+
+    /** @return list<Obstacle> what keeps a step from being finished */
+    public function open(Situation $at): array;
 
     /** When the engine last ran at this step, Unix seconds; null when it has not. */
     public function ran(Situation $at): ?int;

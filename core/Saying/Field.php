@@ -15,6 +15,7 @@ final readonly class Field
 {
     /**
      * @param  array<int|string, string>  $choices  label by code
+     * @param  bool  $coolant  how warm the coolant is: asked again when it cannot be
      * @param  ?string  $default  a number in the core's unit, a code or a text
      */
     private function __construct(
@@ -29,6 +30,7 @@ final readonly class Field
         public array $choices = [],
         public ?string $default = null,
         public string $help = '',
+        public bool $coolant = false,
     ) {
     }
 
@@ -51,6 +53,20 @@ final readonly class Field
         string $help = '',
     ): self {
         return self::quantity($name, $label, Dimension::Temperature, null, $leastC, $mostC, $required, $help);
+    }
+
+    /** How warm the coolant is, somewhere in the circuit. */
+    public static function coolant(string $name, string $label): self
+    {
+        return new self(
+            $name,
+            $label,
+            FieldType::Quantity,
+            dimension: Dimension::Temperature,
+            least: -40.0,
+            most: 180.0,
+            coolant: true,
+        );
     }
 
     public static function vacuum(string $name, string $label, float $mostKpa = 101.0, string $help = ''): self
@@ -180,6 +196,7 @@ final readonly class Field
             $this->choices,
             $default,
             $this->help,
+            $this->coolant,
         );
     }
 

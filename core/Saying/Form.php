@@ -39,19 +39,20 @@ final readonly class Form
      */
     public function read(array $raw, UnitSystem $units): Filled
     {
-        [$values, $typed, $problems] = [[], [], []];
+        [$values, $typed, $bare, $problems] = [[], [], [], []];
         foreach ($this->fields as $field) {
             try {
                 [$values[$field->name], $text] = $field->read($raw[$field->name] ?? null, $units);
                 if ($text !== null) {
                     $typed[$field->name] = $text;
+                    $bare = $text === trim((string) $raw[$field->name]) ? $bare : [...$bare, $field->name];
                 }
             } catch (InvalidField $problem) {
                 $problems[] = $problem;
             }
         }
 
-        return $problems === [] ? new Filled(new Values($values), $typed) : throw new InvalidFields($problems);
+        return $problems === [] ? new Filled(new Values($values), $typed, $bare) : throw new InvalidFields($problems);
     }
 
     /**

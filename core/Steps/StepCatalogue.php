@@ -23,7 +23,7 @@ final readonly class StepCatalogue implements Kinds
         Fill\OpenBleeds::class, Fill\Bleed::class, Fill\FillLevel::class,
         Vacuum\SetUpVacuum::class, Vacuum\Pull::class, Vacuum\Hold::class, Vacuum\LeakHunt::class, Vacuum\VacuumFill::class, Vacuum\PressureTest::class,
         RunHot\Refit::class, RunHot\HeatCycle::class,
-        Cool\CoolDownWait::class, Cool\ColdLevel::class,
+        Cool\CoolDownWait::class, Cool\ColdLevel::class, Cool\WhyStopped::class,
         Prove\LeakCheck::class, Prove\Drive::class, Prove\Refractometer::class, Prove\Complaint::class, Prove\FollowUp::class,
         HandOver\LeftOver::class, HandOver\Dispose::class, HandOver\SignOff::class,
     ];

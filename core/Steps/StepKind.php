@@ -27,6 +27,7 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Findings\Sums;
 use Aqbel\Core\Stores\ShelfLine;
 use Aqbel\Core\Values;
 
@@ -52,7 +53,7 @@ abstract class StepKind implements Kind
     /** @return list<Form> what may be entered now, the one most likely next first */
     abstract public function forms(Situation $at): array;
 
-    /** @return list<Obstacle> */
+    /** @return list<Obstacle> what this kind of step is still missing */
     abstract public function obstacles(Situation $at): array;
 
     /** @return list<Does> what this kind does */
@@ -103,9 +104,22 @@ abstract class StepKind implements Kind
         return null;
     }
 
+    /** What the numbers of this step mean, taken as they are. */
     public function judge(Situation $at): ?Verdict
     {
         return null;
+    }
+
+    final public function verdict(Situation $at): ?Verdict
+    {
+        return Sums::of($at, $this)?->verdict() ?? $this->judge($at);
+    }
+
+    final public function open(Situation $at): array
+    {
+        $sums = Sums::of($at, $this);
+
+        return $sums === null ? $this->obstacles($at) : [$sums->obstacle(), ...$this->obstacles($at)];
     }
 
     public function clock(Situation $at): ?Clock
@@ -193,6 +207,12 @@ abstract class StepKind implements Kind
         $entries = array_filter($at->entries(), fn (Entry $entry) => $entry->form !== JobState::PHOTO);
 
         return $entries === [] ? null : max(array_map(fn (Entry $entry) => $entry->at, $entries));
+    }
+
+    /** Whether the run at this step had to be stopped: then its cause is looked for, and it is run again. */
+    public function wasStopped(Situation $at): bool
+    {
+        return false;
     }
 
     public function neckWhileRunning(Situation $at): ?Neck

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
@@ -25,8 +26,21 @@ final class TopUp
         return Field::choice('liquid', 'With', self::LIQUIDS, 'batch', self::next($at))->optional();
     }
 
+    public static function line(Situation $at, Entry $entry, string $label, float $plusMinusMl): Line
+    {
+        $batch = ! in_array($entry->text('liquid'), ['concentrate', 'water'], true);
+
+        return new Line(
+            $label,
+            $entry->number('volume') ?? 0.0,
+            $plusMinusMl,
+            self::fraction($at, $entry),
+            fromBatch: $batch,
+        );
+    }
+
     /** Glycol share of what was topped up with. */
-    public static function fraction(Situation $at, Entry $entry): float
+    private static function fraction(Situation $at, Entry $entry): float
     {
         return match ($entry->text('liquid')) {
             'concentrate' => 1.0,

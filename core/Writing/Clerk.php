@@ -6,6 +6,7 @@ namespace Aqbel\Core\Writing;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
@@ -16,6 +17,7 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\Findings\Believable;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Values;
 
@@ -62,9 +64,27 @@ final readonly class Clerk
      */
     public function entry(Situation $at, string $form, array $raw): NewLine
     {
-        $filled = self::offered($this->kinds->of($at->step)->forms($at), $form)->read($raw, $at->units);
+        $this->assertStillOpen($at);
+        $offered = self::offered($this->kinds->of($at->step)->forms($at), $form);
+        $filled = $offered->read($raw, $at->units);
 
-        return new NewLine($at->step->id, $form, $this->admitted($at, $form, $filled), $filled->typed);
+        return new NewLine($at->step->id, $form, $this->admitted($at, $offered, $filled), $filled->typed);
+    }
+
+    /**
+     * A finished step takes no more, unless the entry was made before it was finished and only arrives now.
+     *
+     * @throws InvalidField
+     */
+    private function assertStillOpen(Situation $at): void
+    {
+        $closed = $at->job->closed[$at->step->id] ?? null;
+        if ($closed !== null && $at->now >= $closed->at) {
+            throw new InvalidField(
+                'finish',
+                "{$closed->person} has finished this step, so nothing was added. Correct a line of it, or go on with the step in hand.",
+            );
+        }
     }
 
     public function photograph(Situation $at, string $caption, string $photo): NewLine
@@ -94,11 +114,12 @@ final readonly class Clerk
     /**
      * Closes a step; with a reason it is passed over, unless an obstacle is one that is never waved through.
      *
+     * @param  bool  $lead  whether a lead closes it
      * @param  bool  $cautions  whether its cautions must have been read
      *
      * @throws InvalidField
      */
-    public function finish(Situation $at, string $reason, bool $cautions = true): NewLine
+    public function finish(Situation $at, string $reason, bool $lead, bool $cautions = true): NewLine
     {
         $closed = $at->job->closed[$at->step->id] ?? null;
         if ($closed !== null) {
@@ -108,11 +129,11 @@ final readonly class Clerk
             );
         }
         $kind = $this->kinds->of($at->step);
-        $obstacles = [...($cautions ? Cautions::open($at, $kind) : []), ...$kind->obstacles($at)];
+        $obstacles = [...($cautions ? Cautions::open($at, $kind) : []), ...$kind->open($at)];
         $reason = trim($reason);
-        self::assertMayFinish($obstacles, $reason);
+        self::assertMayFinish($obstacles, $reason, $lead);
         $values = new Values(
-            [JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
+            [JobState::CAME_TO => $kind->verdict($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
         );
         $orders = $kind->orders($at);
         if ($obstacles === []) {
@@ -131,12 +152,14 @@ final readonly class Clerk
      *
      * @throws InvalidField|InvalidFields
      */
-    public function correct(Situation $at, Entry $entry, array $raw, string $reason): NewLine
+    public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $person): NewLine
     {
-        $filled = $this->formOf($at, $entry)->read($raw, $at->units);
+        self::assertOwnOrReason($entry, $person, $reason);
+        $form = $this->formOf($at, $entry);
+        $filled = $form->read($raw, $at->units);
         $values = $entry->form === JobState::PHOTO
             ? $entry->values->and($filled->values)
-            : $this->admitted($at, $entry->form, $filled);
+            : $this->admitted($at, $form, $filled, $entry);
 
         return new NewLine(
             $entry->step,
@@ -147,8 +170,11 @@ final readonly class Clerk
         );
     }
 
-    public function withdraw(Entry $entry, string $reason): NewLine
+    /** @throws InvalidField where it is somebody else's line and no reason is given */
+    public function withdraw(Entry $entry, string $reason, string $person): NewLine
     {
+        self::assertOwnOrReason($entry, $person, $reason);
+
         return new NewLine($entry->step, Journal::WITHDRAW, self::about($entry, $reason));
     }
 
@@ -195,12 +221,13 @@ final readonly class Clerk
      *
      * @throws InvalidField
      */
-    private function admitted(Situation $at, string $form, Filled $filled): Values
+    private function admitted(Situation $at, Form $form, Filled $filled, ?Entry $replaces = null): Values
     {
         $kind = $this->kinds->of($at->step);
-        $kind->admit($at, $form, $filled->values);
+        Believable::check($at, $form->fields, $filled, $kind->does(Does::RunsEngine), $replaces);
+        $kind->admit($at, $form->name, $filled->values);
 
-        return $kind->complete($at, $form, $filled->values);
+        return $kind->complete($at, $form->name, $filled->values);
     }
 
     /**
@@ -208,7 +235,7 @@ final readonly class Clerk
      *
      * @throws InvalidField where the step cannot be finished, or not without a reason
      */
-    private static function assertMayFinish(array $obstacles, string $reason): void
+    private static function assertMayFinish(array $obstacles, string $reason, bool $lead): void
     {
         foreach ($obstacles as $obstacle) {
             if ($obstacle->hard) {
@@ -220,6 +247,19 @@ final readonly class Clerk
         }
         if ($reason !== '' && mb_strlen($reason) < self::LEAST_REASON) {
             throw new InvalidField('reason', 'Write the reason out, ten letters or more; it stays in the record.');
+        }
+        foreach ($obstacles as $obstacle) {
+            if ($obstacle->lead && ! $lead) {
+                throw new InvalidField('reason', "{$obstacle->text} Only a lead passes over that.");
+            }
+        }
+    }
+
+    /** @throws InvalidField where a line is somebody else's, and nothing says why it is changed */
+    private static function assertOwnOrReason(Entry $entry, string $person, string $reason): void
+    {
+        if ($entry->person !== $person && mb_strlen(trim($reason)) < self::LEAST_REASON) {
+            throw new InvalidField('reason', "{$entry->person} wrote this line. Say why it is changed, ten letters or more.");
         }
     }
 

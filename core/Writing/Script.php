@@ -64,13 +64,13 @@ final class Script
             $at = $this->state->at($clerk->step($this->state, $entry->step), $line->at, $units);
 
             return $line->form === Journal::WITHDRAW
-                ? $clerk->withdraw($entry, $line->reason)
-                : $clerk->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason);
+                ? $clerk->withdraw($entry, $line->reason, $line->person)
+                : $clerk->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason, $line->person);
         }
         $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);
 
         return $line->form === JobState::FINISH
-            ? $clerk->finish($at, $line->reason, cautions: false)
+            ? $clerk->finish($at, $line->reason, $line->lead, cautions: false)
             : $clerk->entry($at, $line->form, $this->typed($at, $line->form, $line));
     }
 

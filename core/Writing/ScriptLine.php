@@ -11,6 +11,7 @@ final readonly class ScriptLine
      * @param  int  $at  Unix seconds
      * @param  array<mixed>  $values  by field, as typed
      * @param  string  $reason  for passing over, correcting or taking back
+     * @param  bool  $lead  whether a lead writes it
      * @param  int  $about  sequence number of the line that is corrected or taken back
      */
     public function __construct(
@@ -22,6 +23,7 @@ final readonly class ScriptLine
         public array $values = [],
         public string $reason = '',
         public int $about = 0,
+        public bool $lead = false,
     ) {
     }
 }

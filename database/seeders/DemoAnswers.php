@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
+use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
 use Aqbel\Core\Steps\StepKind;
 
 /**
@@ -41,11 +43,6 @@ final class DemoAnswers
         ],
         'look' => [['seen', ['coolant' => 'clean', 'next' => 'waste'], 1]],
         'cure' => [['started', [], 1]],
-        'find_drip' => [
-            ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => 'water'], 2],
-            ['test', ['start' => '60', 'end' => '59', 'held' => '5'], 6],
-            ['drip', ['place' => 'cap', 'where' => 'below the seal', 'gas' => 'undone'], 1],
-        ],
         'find_cause' => [['cause', ['cause' => 'oil_cooler', 'how' => 'air test'], 20]],
         'jar_test' => [['jar', ['jar' => 'clear'], 3]],
         'rinse_run' => [
@@ -58,7 +55,6 @@ final class DemoAnswers
             ['water_out', ['volume' => '9', 'vessel' => 'pan', 'runs' => 'clear'], 2],
         ],
         'complaint' => [['answer', ['answer' => 'gone'], 1]],
-        'left_over' => [['kept', ['volume' => '0.6 L'], 2]],
         'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
         'hold' => [
             ['reading', ['vacuum' => '21.5'], 5],
@@ -80,11 +76,10 @@ final class DemoAnswers
             ['fan_on', [], 2], ['fan_off', [], 3], ['fan_on', [], 2], ['fan_off', [], 1], ['shut_off', [], 600]],
         'cold_level' => [
             ['opened', ['ect' => '21'], 1],
-            ['topped', ['volume' => '20 mL', 'vessel' => 'syringe'], 1],
+            ['topped', ['volume' => '10 mL', 'vessel' => 'syringe'], 1],
             ['level', ['level' => 'mark'], 1],
         ],
         'leak_check' => [['seen', ['leak' => 'old'], 2]],
-        'drive' => [['driven', ['minutes' => '14', 'ect' => '92', 'alarm' => 'none'], 660]],
         'refractometer' => [['freeze', ['freeze' => '-36'], 1]],
         'follow_up' => [['booked', ['days' => '3'], 1]],
         'dispose' => [['disposed', ['volume' => '10.5'], 2]],
@@ -126,6 +121,12 @@ final class DemoAnswers
                 ['at_mark', [], 1],
             ],
             'pressure_test' => [['test', self::pressed($at), 6]],
+            'find_drip' => [
+                ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => 'water'], 2],
+                ['test', self::pressed($at), 6],
+                ['drip', ['place' => 'cap', 'where' => 'below the seal', 'gas' => 'undone'], 1],
+            ],
+            'left_over' => [['kept', ['volume' => self::litres($kind->figure($at)->base ?? 0.0)], 2]],
             'rinse' => [['decision', self::proposed($forms[0]), 1]],
             'rinse_fill' => [
                 ['water_in', ['volume' => self::room($at, 1.0), 'vessel' => 'bucket', 'water' => 'tap'], 6],
@@ -138,6 +139,7 @@ final class DemoAnswers
                 ],
             ],
             'heat_cycle' => self::hotEnough($at),
+            'drive' => [['driven', ['minutes' => '14', 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
             default => self::ANSWERS[$at->step->kind] ?? [],
         };
     }
@@ -177,6 +179,11 @@ final class DemoAnswers
         );
     }
 
+    private static function litres(float $ml): string
+    {
+        return (string) round($ml / 1000.0, 2);
+    }
+
     /** A share of the room that is left in the circuit now, as it would be typed. */
     private static function room(Situation $at, float $share): string
     {
@@ -191,12 +198,18 @@ final class DemoAnswers
         return (string) round(max(0.1, ($at->job->ledger()->contentMl - $stays) / 1000.0), 2);
     }
 
+    private static function justBelowLimit(Situation $at): string
+    {
+        return (string) floor(min(92.0, StopLimitAtNeck::of($at, Neck::Sealed)->limit->degC() - 1.0));
+    }
+
     /** @return list<Answer> a cycle that proves whatever this vehicle can show, below its own limit */
     private static function hotEnough(Situation $at): array
     {
         $facts = $at->facts();
         $answers = self::ANSWERS['heat_cycle'];
-        $coolant = min(97.0, ($facts->limitC ?? 200.0) - 6.0, ($facts->fanOnC ?? 200.0) + 2.0);
+        $limit = StopLimitAtNeck::of($at, Neck::Sealed)->limit->degC();
+        $coolant = floor(min(97.0, $limit - 1.0, ($facts->fanOnC ?? 200.0) + 2.0));
         $answers[1][1] = [
             'ect' => (string) $coolant, 'far' => (string) ($coolant - 6.0), 'bubbles' => 'hidden', 'sign' => 'none',
         ] + array_fill_keys(array_map(fn (string $o) => "outlet_{$o}", $facts->outlets), '64');

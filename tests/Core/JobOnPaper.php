@@ -113,7 +113,7 @@ final class JobOnPaper
 
     public function judge(string $step): ?Verdict
     {
-        return $this->kinds->of($this->at($step)->step)->judge($this->at($step));
+        return $this->kinds->of($this->at($step)->step)->verdict($this->at($step));
     }
 
     /** @return list<string> */
@@ -155,7 +155,7 @@ final class JobOnPaper
         $at = $this->at($step);
         $kind = $this->kinds->of($at->step);
         $values = new Values(
-            [JobState::CAME_TO => $kind->judge($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
+            [JobState::CAME_TO => $kind->verdict($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
         );
 
         return $this->add($step, JobState::FINISH, $values, 60, $kind->orders($at));
@@ -181,6 +181,6 @@ final class JobOnPaper
     /** @return list<Obstacle> */
     private function open(string $step): array
     {
-        return $this->kinds->of($this->at($step)->step)->obstacles($this->at($step));
+        return $this->kinds->of($this->at($step)->step)->open($this->at($step));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Role;
 use Aqbel\Core\Job\JobState;
 use Illuminate\Support\Facades\DB;
 
@@ -88,7 +89,7 @@ final class JournalTest extends ShopTestCase
         self::assertEqualsWithDelta($ledger->contentMl, $ledger->inMl() - $ledger->outMl(), 1e-6);
     }
 
-    public function test_a_correction_that_changes_a_verdict_is_on_the_sign_off_list(): void
+    public function test_a_correction_opens_its_step_and_the_gates_behind_it_again(): void
     {
         $job = $this->plan();
         $this->walk($job)->until('sign_off');
@@ -100,9 +101,21 @@ final class JournalTest extends ShopTestCase
             )
             ->assertSessionHasNoErrors();
         $this->finish($job, 'sign_off')->assertSessionHasErrors('finish');
-        self::assertStringContainsString('A correction changed a verdict', session('errors')->first('finish'));
-        $this->finish($job, 'sign_off', 'short')->assertSessionHasErrors('reason');
-        $this->finish($job, 'sign_off', 'Read twice, the pan leaked on the floor')->assertSessionHasNoErrors();
+        self::assertSame('drain:radiator_cock', $job->state()->stepInHand()?->id);
+        $this->get("/jobs/{$job->id}")->assertSee('In hand again')->assertSee('Imre Tovald');
+        $this->finish($job, 'drain:radiator_cock')->assertSessionHasErrors('finish');
+        $this->finish($job, 'drain:radiator_cock', 'short')->assertSessionHasErrors('reason');
+        $again = [];
+        $this->finish($job, 'drain:radiator_cock', 'The pan leaked on the floor')->assertSessionHasErrors('reason');
+        self::assertStringContainsString('Only a lead', session('errors')->first('reason'));
+        $this->get("/jobs/{$job->id}")->assertSee('A lead passes this over');
+        $this->imre->update(['role' => Role::Lead]);
+        while (($step = $job->state()->stepInHand()) !== null) {
+            $again[] = $step->id;
+            $this->finish($job, $step->id, 'Read twice, the pan leaked on the floor')->assertSessionHasNoErrors();
+        }
+        self::assertContains('cool_down:1', $again, 'gates behind it');
+        self::assertNotContains('gather', $again, 'nothing that guards nothing');
         self::assertNotNull($job->refresh()->signed_at);
         self::assertSame(JobState::OVERRIDE, $job->state()->closed['sign_off']->form);
         $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasErrors('finish');

@@ -186,11 +186,13 @@ final class PhotoTest extends ShopTestCase
         self::assertEqualsWithDelta(now()->getTimestamp() - 90, JournalLine::query()->sole()->at, 2);
         $enter('late-key-0002', '300')->assertSessionHasNoErrors();
         self::assertSame(2, JournalLine::query()->count());
-        self::assertGreaterThanOrEqual(
-            JournalLine::query()->orderBy('seq')->firstOrFail()->at,
+        self::assertEqualsWithDelta(
+            now()->getTimestamp() - 300,
             JournalLine::query()->orderByDesc('seq')->firstOrFail()->at,
-            'the journal never runs backwards',
+            2,
+            'also behind a later one',
         );
+        self::assertSame([2, 1], array_column($job->state()->entries, 'seq'), 'and stands in its own place');
         $enter('late-key-0003', 'tomorrow')->assertSessionHasNoErrors();
         $enter('late-key-0004', '-500')->assertSessionHasNoErrors();
         self::assertLessThanOrEqual(now()->getTimestamp(), JournalLine::query()->max('at'));

@@ -137,6 +137,7 @@ final class Journey
             $line['values'] ?? [],
             $line['reason'] ?? '',
             $this->last($step, $line['correct'] ?? $line['withdraw'] ?? ''),
+            $line['lead'] ?? false,
         ));
     }
 

@@ -88,6 +88,7 @@ final class JobTopic implements Topic
             $values,
             $in->line('reason', 300) ?? '',
             (int) $in->number('about', 0, 1.0e6, 0),
+            $in->isTrue('lead'),
         );
     }
 
@@ -98,17 +99,21 @@ final class JobTopic implements Topic
         $done = isset($state->closed[$step->id]);
         $inHand = $state->stepInHand()?->id === $step->id;
         $at = ($done ? $state->asAt($step) : $state)->at($step, $now);
-        $verdict = $kind->judge($at);
+        $verdict = $kind->verdict($at);
 
         return [
             'step' => $step->id,
             'kind' => $step->kind,
-            'state' => $done ? 'done' : ($inHand ? 'in_hand' : 'ahead'),
+            'state' => match (true) {
+                $done => 'done',
+                isset($state->reopened[$step->id]) => 'reopened',
+                default => $inHand ? 'in_hand' : 'ahead',
+            },
             'verdict' => $verdict?->code,
             'said' => $verdict === null ? null : "{$verdict->title}. {$verdict->reason}",
             'obstacles' => array_map(
                 fn (Obstacle $o) => ['code' => $o->code, 'hard' => $o->hard, 'said' => $o->text],
-                $inHand ? $kind->obstacles($at) : [],
+                $inHand ? $kind->open($at) : [],
             ),
         ];
     }

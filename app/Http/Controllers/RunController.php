@@ -38,7 +38,7 @@ final class RunController extends JournalController
                 $job,
                 $state,
                 $step,
-                self::person($request)->units,
+                self::person($request),
                 $kinds,
                 now()->getTimestamp(),
                 is_string($failed) ? $failed : '',

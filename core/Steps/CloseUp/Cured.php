@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\CloseUp;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
@@ -18,6 +19,11 @@ final class Cured extends StepKind
     public function name(): string
     {
         return 'cured';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::Guards];
     }
 
     public function title(Situation $at): string

@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Cool;
 
 use Aqbel\Core\Circuit\NeckType;
-use Aqbel\Core\Heat\TopUpSeries;
+use Aqbel\Core\Heat\TopUp as ColdTopUp;
+use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\HeatRound;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
@@ -30,6 +31,12 @@ use Aqbel\Core\Values;
 /** Stage 9: the neck opened cold, the level read and topped up, and the verdict on another heat cycle. */
 final class ColdLevel extends StepKind
 {
+    /** A level that took no more than so many reading errors of the vessel has settled (common practice, no source). */
+    private const VESSEL_ERRORS = 2.0;
+
+    /** Nor does a mark tell apart less than this share of the capacity (common practice, no source). */
+    private const LEVEL_SHARE = 0.004;
+
     public function name(): string
     {
         return 'cold_level';
@@ -37,7 +44,7 @@ final class ColdLevel extends StepKind
 
     protected function doing(): array
     {
-        return [Does::OpensNeck, Does::MovesCoolant];
+        return [Does::OpensNeck, Does::MovesCoolant, Does::Guards];
     }
 
     public function title(Situation $at): string
@@ -87,15 +94,9 @@ final class ColdLevel extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'topped' ? []
-            : [
-                new Line(
-                    'Topped up, cold',
-                    $entry->number('volume') ?? 0.0,
-                    self::plusMinusMl($at, $entry),
-                    TopUp::fraction($at, $entry),
-                ),
-            ];
+        return $entry->form === 'topped'
+            ? [TopUp::line($at, $entry, 'Topped up, cold', self::plusMinusMl($at, $entry))]
+            : [];
     }
 
     public function obstacles(Situation $at): array
@@ -116,9 +117,16 @@ final class ColdLevel extends StepKind
     public function figure(Situation $at): Figure
     {
         $series = $this->topUps($at);
+        $before = $series[count($series) - ($at->has('topped') ? 2 : 1)] ?? null;
 
-        return new Figure('Topped up', $at->has('topped') ? $at->sum('topped', 'volume') : null, Unit::Millilitre, Origin::Measured,
-            count($series) > 1 ? $series[count($series) - 2]->mL() : null, 'the time before');
+        return new Figure(
+            'Topped up',
+            $at->has('topped') ? $at->sum('topped', 'volume') : null,
+            Unit::Millilitre,
+            Origin::Measured,
+            $before?->ml,
+            'the time before',
+        );
     }
 
     public function judge(Situation $at): ?Verdict
@@ -126,45 +134,73 @@ final class ColdLevel extends StepKind
         if (! $at->has('topped')) {
             return null;
         }
-        $series = new TopUpSeries($this->topUps($at));
-        $unproven = $this->unproven($at);
+        $series = new TopUps($this->topUps($at), $this->settledMl($at));
         $last = $at->say($at->sum('topped', 'volume'), Unit::Millilitre);
-        if ($series->converging() === false && ! $series->settled()) {
-            return Verdict::stop(
-                'not_air',
-                'Not air',
-                'The top-ups do not shrink. Look for a leak, and test for combustion gas before any more cycles.',
-            );
+        if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
+            $each = $at->say($series->leakMlPerCycle, Unit::Millilitre);
+
+            return Verdict::stop('not_air', 'Not air', "About {$each} goes each time and does not shrink: no cycle cures that."
+                .' Finish this step: the search for the leak comes next, with a test for combustion gas.');
         }
-        if ($series->settled() && $unproven === '') {
+        $run = WhyStopped::runBefore($at);
+        $unproven = $run === null ? $this->unproven($at) : 'The run before had to be stopped, so it proves nothing.';
+        $settled = $series->verdict === TopUpVerdict::Settled;
+        if ($settled && $unproven === '') {
             return Verdict::pass('settled', 'Settled', "{$last} is reading error. No further cycle.");
         }
-        if ($this->round($at) === null) {
+        if ($this->round($at) === null && $run === null) {
             return Verdict::wait(
                 'working_out',
                 'Working out',
                 "{$last} after the drive: leftover air. One more look at the follow-up.",
             );
         }
-        $remaining = $series->remaining();
-        $so = $remaining === null
-            ? "It took {$last}."
-            : "Top-ups shrink; about {$at->say($remaining->mL(), Unit::Millilitre)} still to come.";
+        $toCome = $at->say($series->stillToComeMl, Unit::Millilitre);
+        $so = match (true) {
+            $settled => "{$last} is reading error.",
+            $series->verdict === TopUpVerdict::Air => "Top-ups shrink; about {$toCome} still to come.",
+            default => "It took {$last}.",
+        };
 
         return Verdict::wait(
             'another_cycle',
             'Another cycle',
-            "{$so}{$unproven} Finish this step: the next heat cycle is added.",
+            trim("{$so} {$unproven}").' Finish this step: the next heat cycle is added.',
         );
     }
 
-    /** The next round, where none is planned any more. */
+    /** The next round, where none is planned any more; a leak is searched for instead of run again. */
     public function orders(Situation $at): array
     {
-        $next = (int) $this->round($at) + 1;
-        $settled = $this->round($at) === null || ($this->judge($at)?->passes() ?? true);
+        $verdict = $this->judge($at)?->code;
+        if ($verdict === 'not_air') {
+            $id = "find_drip:{$at->step->id}";
 
-        return $settled || isset($at->job->steps["heat_cycle:{$next}"]) ? [] : HeatRound::steps($next);
+            return isset($at->job->steps[$id]) ? [] : [new Step($id, 'find_drip', $at->step->stage)];
+        }
+        if ($verdict !== 'another_cycle') {
+            return [];
+        }
+        $next = 1 + max([0, ...array_map(
+            fn (Step $step) => $step->params->whole('round'),
+            $at->job->stepsOf('heat_cycle'),
+        )]);
+        $round = $this->round($at);
+        if ($round === null) {
+            return [...HeatRound::steps($next), ...self::drivenAgain($next)];
+        }
+
+        return isset($at->job->steps['heat_cycle:'.($round + 1)]) ? [] : HeatRound::steps($next);
+    }
+
+    /** @return list<Step> the drive once more, after a run that proves it may */
+    private static function drivenAgain(int $round): array
+    {
+        return [
+            new Step("drive:{$round}", 'drive', Stage::Prove),
+            new Step("cool_down:drive:{$round}", 'cool_down', Stage::Prove),
+            new Step("cold_level:drive:{$round}", 'cold_level', Stage::Prove),
+        ];
     }
 
     /** Rounds that were planned for air which has worked out. */
@@ -188,13 +224,16 @@ final class ColdLevel extends StepKind
         return $at->step->params->has('round') ? $at->step->params->whole('round') : null;
     }
 
-    /** @return list<Volume> of this and the cold levels before it */
+    /** @return list<ColdTopUp> of this and the cold levels before it */
     private function topUps(Situation $at): array
     {
         $series = [];
         foreach ($at->job->stepsOf($this->name()) as $step) {
-            if ($at->seenFrom($step)->has('topped')) {
-                $series[] = Volume::millilitres($at->seenFrom($step)->sum('topped', 'volume'));
+            $entries = $at->seenFrom($step)->entries('topped');
+            if ($entries !== []) {
+                $squares = array_map(fn (Entry $e) => self::plusMinusMl($at, $e) ** 2, $entries);
+                $squares[] = (self::LEVEL_SHARE * $at->circuit()->capacityMl()) ** 2;
+                $series[] = new ColdTopUp($at->seenFrom($step)->sum('topped', 'volume'), sqrt(array_sum($squares)));
             }
             if ($step->id === $at->step->id) {
                 break;
@@ -202,6 +241,15 @@ final class ColdLevel extends StepKind
         }
 
         return $series;
+    }
+
+    /** As much as this is reading error: of the vessel it was read in, and of a level in a circuit of this size; mL. */
+    private function settledMl(Situation $at): float
+    {
+        $entries = $at->entries('topped');
+        $vessel = $entries === [] ? 0.0 : max(array_map(fn (Entry $e) => self::plusMinusMl($at, $e), $entries));
+
+        return max(self::VESSEL_ERRORS * $vessel, self::LEVEL_SHARE * $at->circuit()->capacityMl());
     }
 
     /** What the heat cycle before left to be shown, in words; empty where it showed all. */
@@ -213,12 +261,12 @@ final class ColdLevel extends StepKind
         }
         $heat = new HeatCycle;
 
-        return $heat->proven($at->seenFrom($cycle)) ? '' : ' '.($heat->judge($at->seenFrom($cycle))->reason ?? '');
+        return $heat->proven($at->seenFrom($cycle)) ? '' : $heat->judge($at->seenFrom($cycle))->reason ?? '';
     }
 
     private static function openedForm(): Form
     {
-        return new Form('opened', 'Open the neck', [Field::temperature('ect', 'Coolant now')]);
+        return new Form('opened', 'Open the neck', [Field::coolant('ect', 'Coolant now')]);
     }
 
     private function toppedForm(Situation $at): Form

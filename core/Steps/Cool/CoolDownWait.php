@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\Cool;
 use Aqbel\Core\Heat\CoolDown;
 use Aqbel\Core\Heat\Reading;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -42,6 +43,11 @@ final class CoolDownWait extends StepKind
         return 'cool_down';
     }
 
+    protected function doing(): array
+    {
+        return [Does::Guards];
+    }
+
     public function title(Situation $at): string
     {
         return $this->beforeTheWork($at->step) ? 'Is it cold?' : 'Cool down';
@@ -74,7 +80,7 @@ final class CoolDownWait extends StepKind
 
         return [
             new Form('reading', 'Record reading', [
-                Field::temperature('ect', 'Coolant'),
+                Field::coolant('ect', 'Coolant'),
                 Field::temperature('air', 'Air', true, -40, 55),
             ], note: $air === null ? '' : 'Air was '.$at->degrees($air).' last time.'),
             new Form('rested', 'It stood long enough', [
@@ -97,6 +103,9 @@ final class CoolDownWait extends StepKind
 
     public function obstacles(Situation $at): array
     {
+        if ($this->neckIsUnsealed($at)) {
+            return [];
+        }
         $ect = $at->last('reading')?->number('ect');
         if ($ect !== null && ! HotNeck::mayBeOpened($at, $ect)) {
             $clock = $this->clock($at);
@@ -166,6 +175,14 @@ final class CoolDownWait extends StepKind
         if ($ect === null) {
             return null;
         }
+        if ($this->neckIsUnsealed($at) && ! HotNeck::mayBeOpened($at, $ect)) {
+            return Verdict::pass(
+                'unsealed',
+                'Never sealed',
+                "{$at->degrees($ect)}, but the neck was not sealed while it warmed: it may be topped up warm, with glasses and rag."
+                    .' The level that counts is the cold one.',
+            );
+        }
         if (HotNeck::mayBeOpened($at, $ect)) {
             return Verdict::pass(
                 'cold',
@@ -193,6 +210,23 @@ final class CoolDownWait extends StepKind
         $usual = parent::labour($step, $choices);
 
         return $this->beforeTheWork($step) ? new Minutes($usual->hands) : $usual;
+    }
+
+    /** It ran in this job, and not under its cap: there is no pressure to wait for. */
+    private function neckIsUnsealed(Situation $at): bool
+    {
+        return ! HotNeck::wasSealed($at);
+    }
+
+    /** A run that was stopped has its cause looked for before the neck is filled up. */
+    public function orders(Situation $at): array
+    {
+        $stopped = WhyStopped::runBefore($at);
+        $id = $stopped === null ? '' : "why_stopped:{$stopped->id}";
+
+        return $stopped === null || isset($at->job->steps[$id])
+            ? []
+            : [new Step($id, 'why_stopped', $at->step->stage, new Values(['run' => $stopped->id]))];
     }
 
     private function beforeTheWork(Step $step): bool

@@ -81,6 +81,7 @@ final class FillLevel extends Poured
                 -($entry->number('caught') + $entry->number('left')),
                 self::CAUGHT_UNSURE_ML,
                 $fraction,
+                fromBatch: true,
             ),
             new Line('In the rags', -$spilt, self::RAGS_UNSURE * $spilt, $fraction),
         ];

@@ -35,6 +35,7 @@ abstract class Poured extends StepKind
                     $entry->number('volume') ?? 0.0,
                     self::plusMinusMl($at, $entry),
                     Bucket::fraction($at),
+                    fromBatch: true,
                 ),
             ];
     }

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\Findings;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Mixing\Batch;
 use Aqbel\Core\Plan\Plan;
 
@@ -33,6 +34,15 @@ final class Bucket
         }
 
         return $batch;
+    }
+
+    /** What was poured from it: into the circuit and back out into jug, hose and rags not counted, mL. */
+    public static function pouredMl(JobState $job): float
+    {
+        return array_sum(array_map(
+            fn (Line $line) => $line->fromBatch ? $line->ml : 0.0,
+            $job->ledger()->lines,
+        ));
     }
 
     /** Glycol share of whatever is poured after the mixing: the batch's, or the target's while there is none. */

@@ -105,7 +105,7 @@ final class Found extends StepKind
     public function figure(Situation $at): Figure
     {
         $full = $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl;
-        $line = ($entry = $at->last('found')) === null ? null : $this->ledger($at, $entry)[0];
+        $line = ($entry = $at->last('found')) === null ? null : $this->line($at, $entry);
 
         return new Figure(
             'In the circuit',
@@ -118,8 +118,13 @@ final class Found extends StepKind
         );
     }
 
-    /** @return non-empty-list<Line> */
+    /** The last one counts: content found twice is not found twice over. */
     public function ledger(Situation $at, Entry $entry): array
+    {
+        return $entry->seq === $at->last('found')?->seq ? [$this->line($at, $entry)] : [];
+    }
+
+    private function line(Situation $at, Entry $entry): Line
     {
         $full = $at->circuit()->capacityMl() - Plan::of($at)->headspaceMl();
         $empty = $entry->text('content') === 'empty';
@@ -133,6 +138,6 @@ final class Found extends StepKind
         };
         $unsure = self::UNSURE * $full + ($empty ? 0.0 : self::UNSURE_OF_MISSING * $missing);
 
-        return [new Line('Content found', $full - $missing, $unsure, $fraction, true)];
+        return new Line('Content found', $full - $missing, $unsure, $fraction, true);
     }
 }

@@ -12,6 +12,7 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: a short drive, or a run under load for what does not drive. */
@@ -26,7 +27,7 @@ final class Drive extends StepKind
 
     protected function doing(): array
     {
-        return [Does::RunsEngine];
+        return [Does::RunsEngine, Does::Guards];
     }
 
     public function title(Situation $at): string
@@ -63,6 +64,15 @@ final class Drive extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
+        if ($this->tooHot($at)) {
+            return Verdict::stop(
+                'limit',
+                'Too hot',
+                "{$at->degrees((float) $at->last('driven')?->number('ect'))} is past the limit of "
+                    ."{$at->degrees($this->limitC($at))}. Let it cool, look for the cause, run it hot again before it drives.",
+            );
+        }
+
         return match ($at->last('driven')?->text('alarm')) {
             null => null,
             'level' => Verdict::wait(
@@ -77,6 +87,21 @@ final class Drive extends StepKind
             ),
             default => Verdict::pass('ran_cool', 'Ran cool', 'No alarm.'),
         };
+    }
+
+    public function wasStopped(Situation $at): bool
+    {
+        return $this->tooHot($at) || in_array($at->last('driven')?->text('alarm'), ['level', 'hot'], true);
+    }
+
+    private function tooHot(Situation $at): bool
+    {
+        return (float) $at->last('driven')?->number('ect') >= $this->limitC($at);
+    }
+
+    private function limitC(Situation $at): float
+    {
+        return StopLimitAtNeck::of($at, Neck::Sealed)->limit->degC();
     }
 
     /** Nothing drives with its cap loose. */

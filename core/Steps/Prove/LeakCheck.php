@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Prove;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
@@ -19,6 +20,11 @@ final class LeakCheck extends StepKind
     public function name(): string
     {
         return 'leak_check';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::Guards];
     }
 
     public function title(Situation $at): string

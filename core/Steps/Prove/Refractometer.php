@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Prove;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Plan;
@@ -27,6 +28,11 @@ final class Refractometer extends StepKind
     public function name(): string
     {
         return 'refractometer';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::Guards];
     }
 
     public function title(Situation $at): string

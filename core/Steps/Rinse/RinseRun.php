@@ -18,6 +18,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\RunHot\Danger;
 use Aqbel\Core\Steps\RunHot\EngineStart;
 use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
 use Aqbel\Core\Steps\RunHot\ThermostatPassed;
@@ -128,17 +129,10 @@ final class RinseRun extends StepKind
             return $full !== null && $limit->limit->degC() < $full
                 ? Verdict::wait('boils_early', 'It boils early here', self::warning($at)) : null;
         }
-        $ect = (float) $last->number('ect');
+        $danger = Danger::of($at, $limit);
 
         return match (true) {
-            $this->running($at) && $last->text('sign') !== 'none' => Verdict::stop(
-                'sign',
-                'Shut off now',
-                'Steam, a lamp or a drip ends the run. Let it cool, then look.',
-            ),
-            $this->running($at) && $ect >= $limit->limit->degC() => Verdict::stop('limit', 'Shut off now',
-                "{$at->degrees($ect)} has reached the limit of {$at->degrees($limit->limit->degC())}:"
-                ." what is in it boils at {$at->degrees($limit->boiling->degC())} with the neck as it stands."),
+            $danger !== null && ($this->running($at) || $this->wasStopped($at)) => $danger->verdict($this->running($at)),
             $this->mixed($at) => Verdict::pass(
                 'mixed',
                 'Mixed',
@@ -155,6 +149,14 @@ final class RinseRun extends StepKind
                 'The far side of the thermostat is still cold. Read again in a few minutes.',
             ),
         };
+    }
+
+    /** A rinse on water is meant to end at its limit; anything else has a cause. */
+    public function wasStopped(Situation $at): bool
+    {
+        $danger = Danger::of($at, $this->limit($at));
+
+        return $danger !== null && ! $danger->isLimit();
     }
 
     public function neckWhileRunning(Situation $at): ?Neck
@@ -202,8 +204,8 @@ final class RinseRun extends StepKind
         $signs = ['none' => 'Nothing', 'steam' => 'Steam', 'lamp' => 'Warning lamp', 'drip' => 'New drip'];
 
         return new Form('reading', 'Record reading', [
-            Field::temperature('ect', 'Coolant, live'),
-            Field::temperature('far', 'Far side: '.$at->facts()->thermostatFarSide),
+            Field::coolant('ect', 'Coolant, live'),
+            Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide),
             Field::choice('sign', 'Anything wrong', $signs, 'none'),
         ]);
     }

@@ -7,11 +7,11 @@ namespace Aqbel\Core\Steps\RunHot;
 use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Heat\StopLimit;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Clock;
@@ -28,20 +28,8 @@ use Aqbel\Core\Values;
 /** Stage 8: run it hot, and prove thermostat, fan, heater, bubbles and level. */
 final class HeatCycle extends StepKind
 {
-    /** Heater air that counts as cold, on a hot engine (common practice, no source). */
-    private const COLD_AIR_C = 35.0;
-
     /** Heater air that counts as really hot (common practice, no source). */
     private const HOT_AIR_C = 55.0;
-
-    /** Colder than this behind a thermostat that should be wide open: it is shut (common practice, no source). */
-    private const THERMOSTAT_GAP_C = 30.0;
-
-    /** So far past full open, and no earlier, a shut thermostat is told from a slow one (common practice, no source). */
-    private const PAST_FULL_OPEN_C = 3.0;
-
-    /** From so far below full open on, the heater must be warm (common practice, no source). */
-    private const HEATER_FROM_C = 5.0;
 
     /** Seconds of a usual warm-up (common practice, no source). */
     private const WARM_UP_S = 1200;
@@ -53,7 +41,7 @@ final class HeatCycle extends StepKind
 
     protected function doing(): array
     {
-        return [Does::RunsEngine, Does::LoadsJoints, Does::MovesCoolant];
+        return [Does::RunsEngine, Does::LoadsJoints, Does::MovesCoolant, Does::Guards];
     }
 
     public function title(Situation $at): string
@@ -100,10 +88,13 @@ final class HeatCycle extends StepKind
         }
         $forms = [
             $this->readingForm($at),
-            $this->fanRuns($at) ? self::fanForm('fan_off', 'Fan went off') : self::fanForm('fan_on', 'Fan came on'),
+            FanProof::runs($at) ? self::fanForm('fan_off', 'Fan went off') : self::fanForm('fan_on', 'Fan came on'),
         ];
         if ($this->neck($at) !== Neck::Sealed) {
             $forms[] = $this->toppedForm($at);
+        }
+        if ($this->limit($at)->fanCanProve() && ! FanProof::cannotCome($at)) {
+            $forms[] = self::noFanForm();
         }
         $off = self::offForm()->aside(! $at->has('reading'));
 
@@ -114,7 +105,7 @@ final class HeatCycle extends StepKind
     {
         return [
             $this->startForm($at), $this->readingForm($at), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),
-            $this->toppedForm($at), self::offForm(),
+            $this->toppedForm($at), self::noFanForm(), self::offForm(),
         ];
     }
 
@@ -126,19 +117,21 @@ final class HeatCycle extends StepKind
     public function admit(Situation $at, string $form, Values $values): void
     {
         EngineStart::admit($form, $values);
+        $fanOn = $at->facts()->fanOnC;
+        if ($form === 'no_fan' && $fanOn !== null && (FanProof::hottest($at) ?? 0.0) >= $fanOn) {
+            throw new InvalidField(
+                'finish',
+                "The coolant stood at {$at->degrees(FanProof::hottest($at) ?? 0.0)}, past fan-on at {$at->degrees($fanOn)}:"
+                    .' a fan that stays off now is a fault. Shut off, and find out why.',
+            );
+        }
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'topped' ? []
-            : [
-                new Line(
-                    'Topped up, running',
-                    $entry->number('volume') ?? 0.0,
-                    self::plusMinusMl($at, $entry),
-                    TopUp::fraction($at, $entry),
-                ),
-            ];
+        return $entry->form === 'topped'
+            ? [TopUp::line($at, $entry, 'Topped up, running', self::plusMinusMl($at, $entry))]
+            : [];
     }
 
     public function obstacles(Situation $at): array
@@ -168,25 +161,27 @@ final class HeatCycle extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $last = $at->last('reading');
-        if ($last === null) {
+        if (! $at->has('reading')) {
             return null;
         }
-        $danger = $this->danger($at, $last);
+        $danger = Danger::of($at, $this->limit($at));
         if ($danger !== null) {
-            return $danger;
+            return $danger->verdict(! $at->has('shut_off'));
         }
         $missing = $this->missingProofs($at);
         if ($missing === []) {
-            $fan = $this->limit($at)->fanCanProve() ? ', fan' : '';
-
-            return Verdict::pass('proven', 'Proven', "Thermostat, heater{$fan} and bubbles all say the same.");
+            return Verdict::pass('proven', 'Proven', $this->proofs($at));
         }
         $still = 'Still to show: '.implode('; ', $missing).'.';
 
         return $at->has('shut_off')
             ? Verdict::wait('another_cycle', 'Another cycle', $still)
             : Verdict::wait('not_proven', 'Not proven yet', $still);
+    }
+
+    public function wasStopped(Situation $at): bool
+    {
+        return Danger::of($at, $this->limit($at)) !== null;
     }
 
     /** Whether this cycle showed everything the vehicle can show. */
@@ -210,40 +205,17 @@ final class HeatCycle extends StepKind
         return StopLimitAtNeck::of($at, $this->neck($at) ?? Neck::Open);
     }
 
-    private function fanCycles(Situation $at): int
-    {
-        return min(count($at->entries('fan_on')), count($at->entries('fan_off')));
-    }
-
-    private function fanRuns(Situation $at): bool
-    {
-        return count($at->entries('fan_on')) > count($at->entries('fan_off'));
-    }
-
-    private function danger(Situation $at, Entry $last): ?Verdict
+    /** What was shown, and what could not be here. */
+    private function proofs(Situation $at): string
     {
         $limit = $this->limit($at);
-        $ect = (float) $last->number('ect');
-        $full = $at->facts()->thermostatFullC;
-        $coldest = min(
-            [INF, ...array_map(fn (string $o) => $last->number("outlet_{$o}") ?? INF, $at->facts()->outlets)],
-        );
-        $gap = $ect - (float) $last->number('far');
+        $fanOn = $at->facts()->fanOnC;
+        $counts = $limit->fanCanProve() && ! FanProof::cannotCome($at);
+        $without = $limit->fanCanProve() && ! $counts && $fanOn !== null
+            ? " The fan does not come on here: it comes at {$at->degrees($fanOn)}, the hottest was {$at->degrees(FanProof::hottest($at) ?? 0.0)}."
+            : '';
 
-        return match (true) {
-            $last->text('sign') !== 'none' => Verdict::stop(
-                'sign',
-                'Shut off now',
-                'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.',
-            ),
-            $ect >= $limit->limit->degC() => Verdict::stop('limit', 'Shut off now',
-                "{$at->degrees($ect)} has reached the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}."),
-            $full !== null && $ect >= $full + self::PAST_FULL_OPEN_C && $gap > self::THERMOSTAT_GAP_C => Verdict::stop('thermostat_shut', 'Thermostat shut',
-                'Hot before it and cold behind it: an air pocket at the thermostat, or fitted the wrong way round. Shut off, cool, top up.'),
-            $full !== null && $ect >= $full - self::HEATER_FROM_C && $coldest < self::COLD_AIR_C => Verdict::stop('heater_cold', 'Heater cold',
-                'Air in the heater core, or the level is low. Shut off, cool, top up; then higher idle when it is safe.'),
-            default => null,
-        };
+        return 'Thermostat, heater'.($counts ? ', fan' : '')." and bubbles all say the same.{$without}";
     }
 
     /** @return list<string> what is still to be shown, in words */
@@ -261,8 +233,9 @@ final class HeatCycle extends StepKind
             }
         }
         $cycles = Plan::of($at)->rules()->fanCycles;
-        if ($this->limit($at)->fanCanProve() && $this->fanCycles($at) < $cycles) {
-            $missing[] = "the fan on and off {$cycles} times (seen {$this->fanCycles($at)})";
+        $seen = FanProof::times($at);
+        if ($this->limit($at)->fanCanProve() && $seen < $cycles && ! FanProof::cannotCome($at)) {
+            $missing[] = "the fan on and off {$cycles} times (seen {$seen}, hot and for as long as a fan runs)";
         }
         if (in_array($last->text('bubbles'), ['some', 'bursts'], true)) {
             $missing[] = 'a minute without bubbles';
@@ -300,12 +273,17 @@ final class HeatCycle extends StepKind
         ];
 
         return new Form('reading', 'Record reading', [
-            Field::temperature('ect', 'Coolant, live'),
-            Field::temperature('far', 'Far side: '.$at->facts()->thermostatFarSide),
+            Field::coolant('ect', 'Coolant, live'),
+            Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide),
             ...array_map($outlet, $at->facts()->outlets),
             Field::choice('bubbles', 'Bubbles', $bubbles, $this->neck($at) === Neck::Sealed ? 'hidden' : 'some'),
             Field::choice('sign', 'Anything wrong', $signs, 'none'),
         ]);
+    }
+
+    private static function noFanForm(): Form
+    {
+        return new Form('no_fan', 'The fan does not come on here', [], false);
     }
 
     private static function fanForm(string $name, string $button): Form

@@ -43,7 +43,7 @@ final class Hold extends StepKind
 
     protected function doing(): array
     {
-        return [Does::LoadsJoints];
+        return [Does::LoadsJoints, Does::Guards];
     }
 
     public function title(Situation $at): string

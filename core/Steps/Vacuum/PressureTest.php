@@ -46,7 +46,7 @@ final class PressureTest extends StepKind
 
     protected function doing(): array
     {
-        return [Does::LoadsJoints];
+        return [Does::LoadsJoints, Does::Guards];
     }
 
     public function title(Situation $at): string

@@ -8,7 +8,9 @@
                 <li @class(['is-hard' => $obstacle->hard])>@icon($obstacle->hard ? 'octagon-x' : 'square'){{ $obstacle->text }}</li>
             @endforeach
         </ul>
-        @if ($page->canBePassedOver())
+        @if ($page->waitsForLead())
+            <p class="help">A lead passes this over with a reason; everybody may correct the numbers.</p>
+        @elseif ($page->canBePassedOver())
             <details @if ($errors->has('reason') || old('reason')) open @endif>
                 <summary class="button button-quiet" data-key="o" data-key-label="Pass over with a reason">Pass over with a reason…</summary>
                 <label for="reason">Reason, kept in the record</label>

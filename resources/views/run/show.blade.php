@@ -15,6 +15,7 @@
                     <a href="/jobs/{{ $page->job->id }}" data-key="h" data-key-label="Step in hand">Step in hand</a>
                 </p>
             @endif
+            @if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
             @if ($page->level())<x-level :level="$page->level()"/>@endif
             @if ($page->clock())<x-clock :face="$page->clock()"/>@endif
             @if ($page->verdict)<x-verdict :verdict="$page->verdict"/>@endif

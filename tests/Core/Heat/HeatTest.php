@@ -7,10 +7,11 @@ namespace Tests\Core\Heat;
 use Aqbel\Core\Heat\CoolDown;
 use Aqbel\Core\Heat\Reading;
 use Aqbel\Core\Heat\StopLimit;
-use Aqbel\Core\Heat\TopUpSeries;
+use Aqbel\Core\Heat\TopUp;
+use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Temperature;
-use Aqbel\Core\Quantity\Volume;
 use PHPUnit\Framework\TestCase;
 
 final class HeatTest extends TestCase
@@ -65,14 +66,17 @@ final class HeatTest extends TestCase
     /** Common practice, no source: 400, 150, 60 mL converge with about 40 mL to come; 200, 190, 210 mL are not air. */
     public function test_top_ups_converge_or_they_are_not_air(): void
     {
-        $series = fn (float ...$ml) => new TopUpSeries(array_map(fn (float $v) => Volume::millilitres($v), $ml));
-        self::assertTrue($series(400, 150, 60)->converging());
-        self::assertEqualsWithDelta(40, $series(400, 150, 60)->remaining()?->mL(), 5);
-        self::assertFalse($series(200, 190, 210)->converging());
-        self::assertNull($series(200, 190, 210)->remaining());
-        self::assertNull($series(200)->converging());
-        self::assertTrue($series(300, 20)->settled());
-        self::assertFalse($series(300)->settled());
+        $series = fn (float ...$ml) => new TopUps(array_map(fn (float $v) => new TopUp($v, 15.0), $ml), 30.0);
+        self::assertSame(TopUpVerdict::Air, $series(400, 150, 60)->verdict);
+        self::assertEqualsWithDelta(36, $series(400, 150, 60)->stillToComeMl, 8);
+        self::assertLessThan(40, $series(400, 150, 60)->lowMl);
+        self::assertGreaterThan(40, $series(400, 150, 60)->highMl);
+        self::assertSame(TopUpVerdict::Leak, $series(200, 190, 210)->verdict);
+        self::assertEqualsWithDelta(200, $series(200, 190, 210)->leakMlPerCycle, 5);
+        self::assertSame(TopUpVerdict::Both, $series(500, 300, 220, 205, 200)->verdict);
+        self::assertSame(TopUpVerdict::TooFew, $series(200)->verdict);
+        self::assertSame(TopUpVerdict::TooFew, $series(150, 150)->verdict, 'two alike prove nothing yet');
+        self::assertSame(TopUpVerdict::Settled, $series(300, 20)->verdict);
     }
 
     /** @param  non-empty-list<array{float|int, float|int}>  $points */

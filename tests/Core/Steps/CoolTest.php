@@ -17,7 +17,7 @@ final class CoolTest extends TestCase
         $job = JobOnPaper::on('rescue-ambulance');
         foreach ([1 => 200.0, 2 => 190.0, 3 => 210.0] as $round => $ml) {
             $job->write("cold_level:{$round}", 'opened', ['ect' => 20.0])
-                ->write("cold_level:{$round}", 'topped', ['volume' => $ml]);
+                ->write("cold_level:{$round}", 'topped', ['volume' => $ml, 'vessel' => 'syringe']);
             if ($round < 3) {
                 $job->finish("cold_level:{$round}");
             }

@@ -68,7 +68,7 @@ final class RinseTest extends TestCase
         $cycle = fn (int $n) => ["rinse_fill:{$n}", "rinse_run:{$n}", "cool_down:rinse{$n}", "rinse_drain:{$n}"];
         self::assertSame($cycle(1), array_values(array_intersect($job->steps(), $cycle(1))));
         self::assertSame([], array_intersect($job->steps(), $cycle(2)));
-        $job->write(
+        $job->write('rinse_fill:1', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])->write(
             'rinse_drain:1',
             'water_out',
             ['volume' => 10000.0, 'vessel' => 'pan', 'runs' => 'clear', 'closed' => true],
@@ -79,7 +79,7 @@ final class RinseTest extends TestCase
             array_values(array_intersect($job->steps(), $cycle(2))),
             'the second one decided on',
         );
-        $job->write(
+        $job->write('rinse_fill:2', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])->write(
             'rinse_drain:2',
             'water_out',
             ['volume' => 10000.0, 'vessel' => 'pan', 'runs' => 'coloured', 'closed' => true],

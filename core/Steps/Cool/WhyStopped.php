@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Cool;
+
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepKind;
+
+/** Stages 9 and 10, ordered by a run that had to be stopped: the cause, or that none was found. Never passed over. */
+final class WhyStopped extends StepKind
+{
+    private const NOT_FOUND = 'not_found';
+
+    private const CAUSES = [
+        'air' => 'Air pocket, or low level', 'thermostat' => 'Thermostat', 'fan' => 'Fan or its switch', 'pump' => 'Pump or drive belt',
+        'sensor' => 'Sensor or its wiring', 'drip' => 'A leak', 'gas' => 'Combustion gas in the coolant', 'other' => 'Something else',
+        self::NOT_FOUND => 'Looked for, not found',
+    ];
+
+    public function name(): string
+    {
+        return 'why_stopped';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Why it had to be stopped';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'A run that ended in danger proves nothing, and the next one ends the same way unless something has changed.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return [
+            'Level first: an open neck and a look tell more than any reading.',
+            'Heater cold or sensor in air: a pocket. Far side cold: thermostat. Hot with the fan off: fan, fuse, switch.',
+            'Steam or pressure that comes back at once: test for combustion gas before it runs again.',
+        ];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Scald];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return [new Form('cause', 'Record cause', [
+            Field::choice('cause', 'It was', self::CAUSES),
+            Field::text('how', 'What was seen or done'),
+        ])];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->has('cause')
+            ? []
+            : [Obstacle::never('no_cause', 'Record the cause, or that it was looked for and not found.')];
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        $cause = $at->last('cause')?->text('cause');
+
+        return match ($cause) {
+            null => null,
+            self::NOT_FOUND => Verdict::wait(self::NOT_FOUND, 'Not found', 'The next run is watched from the first minute.'),
+            default => Verdict::pass('found', 'Found: '.mb_strtolower(self::CAUSES[$cause] ?? $cause), 'The next run shows whether it was all.'),
+        };
+    }
+
+    public function watch(Situation $at): array
+    {
+        return $at->last('cause')?->text('cause') === self::NOT_FOUND ? ['stopped_without_cause'] : [];
+    }
+
+    public function sayWatch(string $code): string
+    {
+        return $code === 'stopped_without_cause' ? 'a hot run had to be stopped, no cause found' : $code;
+    }
+
+    /** The last run before a step, where it had to be stopped; null where it ended well. */
+    public static function runBefore(Situation $at): ?Step
+    {
+        $run = null;
+        foreach ($at->job->steps as $step) {
+            if ($step->id === $at->step->id) {
+                break;
+            }
+            $kind = $at->job->kinds->of($step);
+            if ($kind->does(Does::RunsEngine) && $kind->ran($at->seenFrom($step)) !== null) {
+                $stopped = $kind instanceof StepKind && $kind->wasStopped($at->seenFrom($step));
+                $run = $stopped ? $step : null;
+            }
+        }
+
+        return $run;
+    }
+}

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\RunHot;
+
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
+
+/** How often the fan came on and went off, counted only where coolant and clock make it possible. */
+final class FanProof
+{
+    /** The fan is not heard below fan-on less this: sensors differ (common practice, no source). */
+    private const SENSOR_OFF_C = 5.0;
+
+    /** A fan that cools a hot radiator runs at least so long, s (common practice, no source). */
+    private const LEAST_RUN_S = 20;
+
+    /** Times in one run. */
+    public static function times(Situation $at): int
+    {
+        $fanOn = $at->facts()->fanOnC;
+        [$times, $since, $hottest] = [0, null, null];
+        foreach ($at->entries() as $entry) {
+            if ($entry->form === 'reading') {
+                $hottest = max((float) $hottest, (float) $entry->number('ect'));
+            }
+            if ($entry->form === 'fan_on') {
+                $since = $entry->at;
+            }
+            $warm = $fanOn === null || ($hottest !== null && $hottest >= $fanOn - self::SENSOR_OFF_C);
+            if ($entry->form === 'fan_off' && $since !== null && $warm && $entry->at - $since >= self::LEAST_RUN_S) {
+                $times++;
+                $since = null;
+            }
+        }
+
+        return $times;
+    }
+
+    public static function runs(Situation $at): bool
+    {
+        $fan = array_filter($at->entries(), fn (Entry $e) => $e->form === 'fan_on' || $e->form === 'fan_off');
+
+        return $fan !== [] && $fan[array_key_last($fan)]->form === 'fan_on';
+    }
+
+    /** The hottest the coolant was read in a run, °C; null before a reading. */
+    public static function hottest(Situation $at): ?float
+    {
+        $read = array_map(fn (Entry $e) => (float) $e->number('ect'), $at->entries('reading'));
+
+        return $read === [] ? null : max($read);
+    }
+
+    /**
+     * Whether the fan cannot be the proof here: somebody says so, or two whole runs stayed below fan-on without it.
+     */
+    public static function cannotCome(Situation $at): bool
+    {
+        $fanOn = $at->facts()->fanOnC;
+        if ($fanOn === null || $at->has('no_fan')) {
+            return true;
+        }
+        $without = 0;
+        foreach ($at->job->stepsOf($at->step->kind) as $step) {
+            $run = $at->seenFrom($step);
+            $peak = self::hottest($run);
+            $without += $run->has('shut_off') && $peak !== null && $peak < $fanOn && self::times($run) === 0 ? 1 : 0;
+            if ($step->id === $at->step->id) {
+                break;
+            }
+        }
+
+        return $without >= 2;
+    }
+}
