@@ -197,7 +197,17 @@ final class JobState
         $lines = array_filter($this->journal->lines, fn (Entry $line) => ($order[$line->step] ?? $at + 1) < $at
             || ($line->step === $step->id && ! self::closes($line)));
 
-        return new self($this->circuit, $this->plan, $this->kinds, new Journal(array_values($lines)), false);
+        return $this->withOnly(array_values($lines));
+    }
+
+    /**
+     * The same job with these lines alone, taken as they are.
+     *
+     * @param  list<Entry>  $lines
+     */
+    public function withOnly(array $lines): self
+    {
+        return new self($this->circuit, $this->plan, $this->kinds, new Journal($lines), false);
     }
 
     /** What a step comes to: as it stood when it was in hand, with whatever was corrected since. */

@@ -15,32 +15,32 @@ final class Reopening
     {
         $reopened = [];
         foreach ($state->steps as $id => $step) {
-            $line = self::lastChange($state, $id);
-            $closed = $line === null ? null : self::closedBefore($state, $id, $line);
-            if ($line === null || $closed === null || ! self::falls($state, $step, $closed)) {
-                continue;
+            foreach (self::changes($state, $id) as $line) {
+                $closed = self::closedBefore($state, $id, $line);
+                if ($closed !== null && self::falls($state, $step, $closed, $line)) {
+                    $reopened += $state->closed[$id]->seq < $line->seq ? [$id => $line] : [];
+                    $reopened += self::gatesBehind($state, $id, $line);
+                }
             }
-            if ($state->closed[$id]->seq < $line->seq) {
-                $reopened[$id] = $line;
-            }
-            $reopened += self::gatesBehind($state, $id, $line);
         }
 
         return $reopened;
     }
 
-    /** The last line that corrects, takes back or adds to what stands at a step; null when there is none. */
-    private static function lastChange(JobState $state, string $step): ?Entry
+    /** @return list<Entry> lines that correct, take back or add to what stands at a step, in the order they arrived */
+    private static function changes(JobState $state, string $step): array
     {
         $of = array_column($state->journal->lines, 'step', 'seq');
-        $last = null;
+        $changes = [];
         foreach ($state->journal->lines as $line) {
-            $changes = $line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW;
-            $about = $changes ? $of[$line->values->whole('seq')] ?? $line->step : $line->step;
-            $last = $about === $step && ($changes || ! JobState::belongsToEveryStep($line)) ? $line : $last;
+            $corrects = $line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW;
+            $about = $corrects ? $of[$line->values->whole('seq')] ?? $line->step : $line->step;
+            if ($about === $step && ($corrects || ! JobState::belongsToEveryStep($line))) {
+                $changes[] = $line;
+            }
         }
 
-        return $last;
+        return $changes;
     }
 
     private static function closedBefore(JobState $state, string $step, Entry $line): ?Entry
@@ -53,11 +53,16 @@ final class Reopening
         return $closed;
     }
 
-    /** Whether the step would not be closed now as it was then. */
-    private static function falls(JobState $state, Step $step, Entry $closed): bool
+    /** Whether, with this line written, the step would not be closed as it was before. */
+    private static function falls(JobState $state, Step $step, Entry $closed, Entry $line): bool
     {
-        $latest = max(array_map(fn (Entry $line) => $line->at, $state->journal->lines));
-        $at = $state->asAt($step)->at($step, $latest);
+        $then = array_filter($state->journal->lines, fn (Entry $other) => $other->seq <= $line->seq);
+        $latest = max(array_map(fn (Entry $other) => $other->at, $then));
+        $job = $state->withOnly(array_values($then));
+        if (! isset($job->steps[$step->id])) {
+            return false;
+        }
+        $at = $job->asAt($step)->at($step, $latest);
         $kind = $state->kinds->of($step);
         $passedOver = $closed->values->list('missing');
         foreach ($kind->open($at) as $obstacle) {

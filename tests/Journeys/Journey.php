@@ -28,6 +28,8 @@ use Tests\Demo;
  */
 final class Journey
 {
+    private const OVER_NIGHT_S = 10 * 3600;
+
     private Script $script;
 
     private int $now = 1_000_000;
@@ -97,6 +99,9 @@ final class Journey
     {
         $step = $this->state()->steps[$id] ?? throw new \LogicException("There is no step “{$id}”.");
         $kind = $this->kinds->of($step);
+        if ($step->kind === 'cool_down' && $this->state()->lastRan() !== null) {
+            $this->now += self::OVER_NIGHT_S;
+        }
         foreach (DemoAnswers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {
             $this->must(['step' => $id, 'form' => $form, 'values' => $fields, 'min' => 0]);
             $this->now += (int) round($minutes * 60);
