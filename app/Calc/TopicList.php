@@ -13,8 +13,13 @@ use App\Calc\Topics\DrainTopic;
 use App\Calc\Topics\ExpansionTopic;
 use App\Calc\Topics\FillTopic;
 use App\Calc\Topics\JobTopic;
+use App\Calc\Topics\LedgerTopic;
 use App\Calc\Topics\MixTopic;
+use App\Calc\Topics\PlanTopic;
+use App\Calc\Topics\PressureHoldTopic;
+use App\Calc\Topics\QuantityTopic;
 use App\Calc\Topics\RinseTopic;
+use App\Calc\Topics\TopUpsTopic;
 use App\Calc\Topics\VacuumHoldTopic;
 use App\Calc\Topics\VacuumPlanTopic;
 use App\Calc\Topics\VacuumProgressTopic;
@@ -28,9 +33,10 @@ final class TopicList
     {
         $topics = [
             new AtmosphereTopic, new CoolantTopic, new VacuumPlanTopic, new VacuumProgressTopic,
-            new VacuumHoldTopic, new CooldownTopic, new BoilMarginTopic,
+            new VacuumHoldTopic, new PressureHoldTopic, new CooldownTopic, new BoilMarginTopic,
             new DrainTopic, new FillTopic, new CompareTopic,
-            new MixTopic, new RinseTopic, new ExpansionTopic, new JobTopic,
+            new MixTopic, new RinseTopic, new ExpansionTopic, new LedgerTopic, new TopUpsTopic,
+            new QuantityTopic, new PlanTopic, new JobTopic,
         ];
 
         return array_combine(array_map(fn (Topic $topic) => $topic->name(), $topics), $topics);

@@ -5,22 +5,56 @@ declare(strict_types=1);
 namespace Aqbel\Core\Heat;
 
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Quantity\LeastSquares;
 use Aqbel\Core\Quantity\Temperature;
 
-/** When a standing engine is cold enough: Newton's law of cooling, T − T_a = (T₀ − T_a)·e^(−t/τ). */
+/**
+ * When a standing engine is cold enough: two heat stores cooling together, T − T_a = (T₀ − T_a)·(w·e^(−t/τ₁) + (1 − w)·e^(−t/τ)).
+ * Readings a few minutes apart say little of τ, so they are weighed with the engines a shop knows (Bayes’ rule on a grid).
+ */
 final readonly class CoolDown
 {
     /** Hood open, from common practice (95 °C → about 69 °C after 30 min and 43 °C after 90 min at 25 °C). */
     public const DEFAULT_TAU_MINUTES = 65.0;
 
-    private function __construct(public float $tauMinutes, public float $minutesFromLast, public bool $fitted)
-    {
+    /** Engines differ by so much (common practice, no source). */
+    private const TAU_SPREAD = 20.0;
+
+    /** A thermometer, and the place it is held at, °C (common practice, no source). */
+    private const READING_C = 1.0;
+
+    /** What cools fast at first: coolant and radiator, minutes and share (common practice, no source). */
+    private const FAST_MINUTES = [5.0, 12.0];
+
+    private const FAST_SHARES = [0.0, 0.08, 0.16, 0.24];
+
+    /** Some engines have mixed before anybody reads them (common practice, no source). */
+    private const MIXED = 0.3;
+
+    private const TAU_FROM = 25.0;
+
+    private const TAU_TO = 140.0;
+
+    private const TAU_STEP = 2.5;
+
+    /** Nine engines of ten are cold when somebody comes back. */
+    private const COME_BACK = 0.93;
+
+    /**
+     * @param  float  $minutesLow  80 % of such engines need between this and `minutesHigh`
+     * @param  float  $comeBackMinutes  by then nine of ten are cold enough
+     * @param  bool  $fitted  whether readings of this engine had a say
+     */
+    private function __construct(
+        public float $tauMinutes,
+        public float $minutesFromLast,
+        public float $minutesLow,
+        public float $minutesHigh,
+        public float $comeBackMinutes,
+        public bool $fitted,
+    ) {
     }
 
     /**
-     * τ by least squares on ln(T − T_a); a single reading uses the default.
-     *
      * @param  list<Reading>  $readings  in rising order of time
      *
      * @throws InvalidField without readings, on readings that do not fall, or a safe temperature the air never lets it reach
@@ -36,20 +70,114 @@ final readonly class CoolDown
         if ($readings === []) {
             throw new InvalidField('readings', 'Give at least one reading.');
         }
-        $last = $readings[count($readings) - 1]->temperature;
-        if ($last->degC() <= $safe->degC()) {
-            return new self(self::DEFAULT_TAU_MINUTES, 0.0, false);
+        self::assertFalling($ambient, $readings);
+        $last = $readings[count($readings) - 1];
+        if ($last->temperature->degC() <= $safe->degC()) {
+            return new self(self::DEFAULT_TAU_MINUTES, 0.0, 0.0, 0.0, 0.0, false);
         }
-        $tau = count($readings) > 1 ? self::fit($ambient, $readings) : self::DEFAULT_TAU_MINUTES;
-        $minutes = $tau * log(($last->degC() - $ambient->degC()) / ($safe->degC() - $ambient->degC()));
+        [$weights, $minutes, $taus] = self::engines($ambient->degC(), $readings, $safe->degC());
+        array_multisort($minutes, $weights, $taus);
+        $tau = array_sum(array_map(fn (float $w, float $t) => $w * $t, $weights, $taus)) / array_sum($weights);
+        $at = fn (float $share): float => self::quantile($minutes, $weights, $share);
 
-        return new self($tau, $minutes, count($readings) > 1);
+        if (count($readings) === 1) {
+            $excess = ($last->temperature->degC() - $ambient->degC()) / ($safe->degC() - $ambient->degC());
+            $usual = self::DEFAULT_TAU_MINUTES * log($excess);
+
+            return new self(self::DEFAULT_TAU_MINUTES, $usual, $at(0.1), $at(0.9), $at(self::COME_BACK), false);
+        }
+
+        return new self($tau, $at(0.5), $at(0.1), $at(0.9), $at(self::COME_BACK), true);
+    }
+
+    /**
+     * Every engine of the grid: how likely it is, how long it still needs, and its τ.
+     *
+     * @param  non-empty-list<Reading>  $readings
+     * @return array{list<float>, list<float>, list<float>}
+     */
+    private static function engines(float $ambient, array $readings, float $safe): array
+    {
+        [$weights, $minutes, $taus] = [[], [], []];
+        $lastMinute = $readings[count($readings) - 1]->minute;
+        foreach (self::FAST_SHARES as $share) {
+            foreach ($share > 0.0 ? self::FAST_MINUTES : [1.0] as $fast) {
+                for ($tau = self::TAU_FROM; $tau <= self::TAU_TO; $tau += self::TAU_STEP) {
+                    $shape = fn (float $t): float => $share * exp(-$t / $fast) + (1.0 - $share) * exp(-$t / $tau);
+                    [$start, $misfit] = self::fit($ambient, $readings, $shape);
+                    $prior = ($share > 0.0 ? (1.0 - self::MIXED) / 6.0 : self::MIXED) * exp(-0.5 * (($tau - self::DEFAULT_TAU_MINUTES) / self::TAU_SPREAD) ** 2);
+                    $weights[] = $prior * exp(-0.5 * $misfit) + 1.0e-300;
+                    $minutes[] = self::until(($safe - $ambient) / max(1.0, $start), $shape, $lastMinute, $tau);
+                    $taus[] = $tau;
+                }
+            }
+        }
+
+        return [$weights, $minutes, $taus];
+    }
+
+    /**
+     * The excess over the air at the first reading that fits best, K, and how badly it does, in χ².
+     *
+     * @param  non-empty-list<Reading>  $readings
+     * @param  \Closure(float): float  $shape
+     * @return array{float, float}
+     */
+    private static function fit(float $ambient, array $readings, \Closure $shape): array
+    {
+        [$xx, $xy] = [0.0, 0.0];
+        foreach ($readings as $reading) {
+            $x = $shape($reading->minute - $readings[0]->minute);
+            $xx += $x * $x;
+            $xy += $x * ($reading->temperature->degC() - $ambient);
+        }
+        $start = $xy / $xx;
+        $misfit = 0.0;
+        foreach ($readings as $reading) {
+            $off = $reading->temperature->degC() - $ambient - $start * $shape($reading->minute - $readings[0]->minute);
+            $misfit += ($off / self::READING_C) ** 2;
+        }
+
+        return [$start, $misfit];
+    }
+
+    /**
+     * Minutes from the last reading until the excess is down to a share of the first, by halving.
+     *
+     * @param  \Closure(float): float  $shape
+     */
+    private static function until(float $share, \Closure $shape, float $last, float $tau): float
+    {
+        [$low, $high] = [0.0, $last + 8.0 * $tau];
+        for ($i = 0; $i < 30; $i++) {
+            $middle = ($low + $high) / 2.0;
+            $shape($middle) > $share ? $low = $middle : $high = $middle;
+        }
+
+        return max(0.0, $high - $last);
+    }
+
+    /**
+     * @param  list<float>  $values  in rising order
+     * @param  list<float>  $weights
+     */
+    private static function quantile(array $values, array $weights, float $share): float
+    {
+        $wanted = $share * array_sum($weights);
+        $so = 0.0;
+        foreach ($values as $i => $value) {
+            $so += $weights[$i];
+            if ($so >= $wanted) {
+                return $value;
+            }
+        }
+
+        return $values[count($values) - 1];
     }
 
     /** @param  non-empty-list<Reading>  $readings */
-    private static function fit(Temperature $ambient, array $readings): float
+    private static function assertFalling(Temperature $ambient, array $readings): void
     {
-        $points = [];
         foreach ($readings as $i => $reading) {
             if ($i > 0 && $reading->minute <= $readings[$i - 1]->minute) {
                 throw new InvalidField(
@@ -57,22 +185,19 @@ final readonly class CoolDown
                     'Readings must follow each other in time. Give this one a later time than the one before.',
                 );
             }
-            if ($reading->temperature->degC() <= $ambient->degC()) {
+            if (count($readings) > 1 && $reading->temperature->degC() <= $ambient->degC()) {
                 throw new InvalidField(
                     "readings.{$i}.temp_c",
                     'A cooling engine stays warmer than the air. Check this reading and the air temperature.',
                 );
             }
-            $points[] = [$reading->minute, log($reading->temperature->degC() - $ambient->degC())];
         }
-        $slope = LeastSquares::slope($points);
-        if ($slope >= 0.0) {
+        $count = count($readings);
+        if ($count > 1 && $readings[$count - 1]->temperature->degC() >= $readings[0]->temperature->degC()) {
             throw new InvalidField(
-                'readings.'.(count($points) - 1).'.temp_c',
+                'readings.'.($count - 1).'.temp_c',
                 'The readings do not fall, so there is no cool-down to predict. Read again once the engine stands still.',
             );
         }
-
-        return -1.0 / $slope;
     }
 }

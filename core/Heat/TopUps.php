@@ -10,14 +10,14 @@ namespace Aqbel\Core\Heat;
  */
 final readonly class TopUps
 {
-    /** A constant part is believed when leaving it out makes the fit worse by this, in χ² (1 % of chance, one-sided). */
-    private const LEAK_AT = 5.4;
+    /** A constant part is believed when leaving it out makes the fit worse by this, in χ² (5 % of chance, one-sided). */
+    private const LEAK_AT = 2.4;
 
     /** Air beside a leak is believed when leaving it out makes the fit worse by this, in χ². */
     private const AIR_AT = 3.8;
 
     /** Air never leaves slower than this from one cycle to the next (common practice, no source). */
-    private const SLOWEST = 0.8;
+    private const SLOWEST = 0.78;
 
     private const STEPS = 32;
 
@@ -85,9 +85,9 @@ final readonly class TopUps
     /** The last is well below the one before. */
     private function shrinks(): bool
     {
-        $count = count($this->topUps);
+        [$before, $last] = [...array_slice($this->topUps, -2), null, null];
 
-        return $count > 1 && $this->topUps[$count - 1]->ml < self::SLOWEST * $this->topUps[$count - 2]->ml;
+        return $before !== null && $last !== null && $last->ml < self::SLOWEST * $before->ml;
     }
 
     private function best(bool $withLeak): TopUpFit

@@ -57,7 +57,7 @@ final class Reopening
     private static function falls(JobState $state, Step $step, Entry $closed, Entry $line): bool
     {
         $then = array_filter($state->journal->lines, fn (Entry $other) => $other->seq <= $line->seq);
-        $latest = max(array_map(fn (Entry $other) => $other->at, $then));
+        $latest = max([$line->at, ...array_map(fn (Entry $other) => $other->at, $then)]);
         $job = $state->withOnly(array_values($then));
         if (! isset($job->steps[$step->id])) {
             return false;

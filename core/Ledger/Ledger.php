@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Aqbel\Core\Ledger;
 
 /**
- * What went in and out. At any time: content, glycol fraction, void and trapped air, each with its uncertainty (root sum
- * of squares of the lines and of the capacity).
+ * What went in and out. At any time: content, glycol fraction, void and trapped air, each with the range in which 95 of 100
+ * such jobs lie (root sum of squares of the lines and of the capacity).
  */
 final readonly class Ledger
 {
-    /** Capacities in manuals are rounded (common practice, no source). */
-    private const CAPACITY_SHARE = 0.01;
+    /** Capacities in manuals are rounded, engines differ (common practice, no source). */
+    private const CAPACITY_SHARE = 0.02;
 
     private const NEXT_TO_NOTHING_ML = 1.0;
 
@@ -21,16 +21,30 @@ final readonly class Ledger
 
     public float $plusMinusMl;
 
+    /** Of the glycol share. */
+    public float $glycolPlusMinus;
+
+    private float $capacityPlusMinusMl;
+
     /** What is left of the coolant that was in the circuit before the work, with perfect mixing at every drain. */
     public float $oldMl;
 
     /** @var list<LedgerStep> every line with the state it leaves */
     public array $steps;
 
-    /** @param  list<Line>  $lines */
-    public function __construct(public float $capacityMl, public float $headspaceMl, public array $lines)
-    {
+    /**
+     * @param  list<Line>  $lines
+     * @param  ?float  $capacityPlusMinusMl  where the manual gives one
+     */
+    public function __construct(
+        public float $capacityMl,
+        public float $headspaceMl,
+        public array $lines,
+        ?float $capacityPlusMinusMl = null,
+    ) {
+        $this->capacityPlusMinusMl = $capacityPlusMinusMl ?? self::CAPACITY_SHARE * $capacityMl;
         [$content, $glycol, $old, $squares, $steps] = [0.0, 0.0, 0.0, 0.0, []];
+        $byLine = [];
         foreach ($lines as $line) {
             $fraction = $line->fraction ?? ($content > 0.0 ? $glycol / $content : 0.0);
             $glycol = max(0.0, $glycol + $line->ml * $fraction);
@@ -42,6 +56,7 @@ final readonly class Ledger
             $old = max(0.0, $old + $oldMoved);
             $content += $line->ml;
             $squares += $line->plusMinusMl ** 2;
+            $byLine = self::carried($byLine, $line, $fraction, $content - $line->ml, $content);
             $steps[] = new LedgerStep(
                 $line,
                 $content,
@@ -53,6 +68,7 @@ final readonly class Ledger
         $this->oldMl = $old;
         $this->steps = $steps;
         $this->plusMinusMl = sqrt($squares);
+        $this->glycolPlusMinus = $content > self::NEXT_TO_NOTHING_ML ? self::offBy($byLine, $content, $glycol) : 0.0;
     }
 
     /** Null while the circuit is known to hold next to nothing. */
@@ -74,7 +90,38 @@ final readonly class Ledger
 
     public function trappedAirPlusMinusMl(): float
     {
-        return sqrt($this->plusMinusMl ** 2 + (self::CAPACITY_SHARE * $this->capacityMl) ** 2);
+        return hypot($this->plusMinusMl, $this->capacityPlusMinusMl);
+    }
+
+    /**
+     * By how much each line, read too high by its ±, would change content and glycol; mL.
+     *
+     * @param  list<array{float, float}>  $byLine
+     * @return list<array{float, float}>
+     */
+    private static function carried(array $byLine, Line $line, float $fraction, float $before, float $after): array
+    {
+        if ($line->fraction === null && $before > 0.0) {
+            // What runs out has the strength of what is inside: it takes from every line before in the same share.
+            $share = max(0.0, $after / $before);
+            foreach ($byLine as $i => [$content, $glycol]) {
+                $byLine[$i] = [$content, $fraction * $content + ($glycol - $fraction * $content) * $share];
+            }
+        }
+        $byLine[] = [$line->plusMinusMl, $fraction * $line->plusMinusMl];
+
+        return $byLine;
+    }
+
+    /** @param  list<array{float, float}>  $byLine */
+    private static function offBy(array $byLine, float $content, float $glycol): float
+    {
+        $squares = 0.0;
+        foreach ($byLine as [$more, $moreGlycol]) {
+            $squares += (($moreGlycol - $glycol / $content * $more) / $content) ** 2;
+        }
+
+        return sqrt($squares);
     }
 
     /** The old coolant's share of the circuit once it is full again. */

@@ -7,6 +7,12 @@ namespace Aqbel\Core\Plan;
 /** A vessel of the shop with its marks. Its id is what the journal keeps; its name is the shop's own. */
 final readonly class Vessel
 {
+    /** Marks on a vessel (common practice, no source). */
+    private const MARKS = 20.0;
+
+    /** 95 % of a normal distribution. */
+    private const SIGMAS = 1.96;
+
     /** @param  float  $graduationMl  from mark to mark, mL */
     public function __construct(
         public string $id,
@@ -16,10 +22,15 @@ final readonly class Vessel
     ) {
     }
 
-    /** Half a graduation, mL. */
-    public function plusMinusMl(): float
+    /**
+     * Within which 95 % of what is read in it lies, mL: every reading is uniform within half a mark, and what is more than
+     * the vessel holds was read several times.
+     */
+    public function plusMinusMl(float $ml = 0.0): float
     {
-        return $this->graduationMl / 2.0;
+        $readings = max(1.0, ceil(abs($ml) / (self::MARKS * $this->graduationMl)));
+
+        return self::SIGMAS / sqrt(12.0) * $this->graduationMl * sqrt($readings);
     }
 
     /** @return non-empty-list<self> of a shop that has said nothing of its own */

@@ -4,9 +4,17 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Quantity;
 
-/** A number as a person typed it ("3 qt", "1,5 l", "21 inHg"), understood in the core's unit and kept as typed. */
+/**
+ * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50"), understood in the core's unit
+ * and kept as typed.
+ */
 final readonly class Typed
 {
+    private const HALVES = ['½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅓' => '1/3', '⅔' => '2/3', '⅛' => '1/8'];
+
+    /** A number: grouped by spaces, with point or comma, with a fraction behind it, or a fraction alone. */
+    private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:[ \x{00A0}\x{202F}]\d{3})+(?:[.,]\d+)?|\d+(?:[.,]\d*)*|[.,]\d+)';
+
     private function __construct(public float $base, public string $text)
     {
     }
@@ -19,24 +27,135 @@ final readonly class Typed
     public static function parse(string $text, Unit $assumed): self
     {
         $text = trim($text);
-        if (! preg_match('/^([+\-−]?)(\d+(?:[.,]\d*)?|[.,]\d+)\s*(\D.*)?$/u', $text, $part)) {
+        $plain = self::plain($text);
+        if ($assumed->dimension() === Dimension::Fraction && preg_match('#^(\d+)\s*[/:]\s*(\d+)$#', $plain, $part)) {
+            return self::parts($text, (float) $part[1], (float) $part[2]);
+        }
+        $sign = preg_match('/^[-−]/u', $plain) ? -1.0 : 1.0;
+        $rest = trim((string) preg_replace('/^[~≈+\-−]\s*/u', '', $plain));
+        $pattern = '/\G\s*('.self::NUMBER.')\s*((?:[^\d.,\/~+\-−]|(?<=\pL)\.)*(?:-lbs?|-pounds?)?)/u';
+        $found = preg_match_all($pattern, $rest, $parts, PREG_SET_ORDER);
+        if (! $found || implode('', array_column($parts, 0)) !== $rest) {
             throw new \InvalidArgumentException("Enter a number, for example {$assumed->example()}.");
         }
-        $unit = ($part[3] ?? '') === '' ? $assumed : Unit::named($part[3]);
+        [$base, $named] = [0.0, false];
+        foreach ($parts as $i => [, $number, $unit]) {
+            $unit = trim($unit, " \t.");
+            if ($found > 1 && $unit === '') {
+                throw new \InvalidArgumentException("Enter one number with its unit, for example {$assumed->example()}.");
+            }
+            $named = $named || $unit !== '';
+            $base += self::unit($unit, $assumed)->toBase(self::number($number, $unit, $assumed));
+        }
+        $base = self::isVacuum($assumed) ? $base : $sign * $base;
+        if ($sign < 0.0 && $assumed->dimension() === Dimension::Temperature && ! self::isVacuum($assumed)) {
+            $base = self::unit(trim($parts[0][2], " \t."), $assumed)
+                ->toBase(-self::number($parts[0][1], $parts[0][2], $assumed));
+        }
+
+        return new self($base, $named ? $text : trim("{$text} {$assumed->value}"));
+    }
+
+    /** A gauge of vacuum reads below the air: a sign in front says the same once more. */
+    private static function isVacuum(Unit $assumed): bool
+    {
+        return $assumed === Unit::InchOfMercury;
+    }
+
+    /** Digits of any script as digits, fractions written out, signs and marks as one types them. */
+    private static function plain(string $text): string
+    {
+        $digits = (string) preg_replace_callback(
+            '/\p{Nd}/u',
+            fn (array $one) => (string) self::digit($one[0]),
+            $text,
+        );
+        foreach (self::HALVES as $half => $written) {
+            $digits = (string) preg_replace("/(\\d)\\s*{$half}/u", "\$1 {$written}", $digits);
+            $digits = str_replace($half, $written, $digits);
+        }
+
+        return str_replace(['٫', '٬', '’’', '″', '”', '“'], ['.', '', '"', '"', '"', '"'], $digits);
+    }
+
+    /** Digits of every script stand ten in a row, the nought first. */
+    private static function digit(string $digit): int
+    {
+        for ($code = mb_ord($digit), $value = 0; $value < 10; $value++) {
+            $before = mb_chr($code - $value - 1);
+            if (preg_match('/\p{Nd}/u', $before) !== 1) {
+                return $value % 10;
+            }
+        }
+
+        return self::inLongRun($code);
+    }
+
+    /** Some scripts follow each other without a gap: their noughts are known. */
+    private static function inLongRun(int $code): int
+    {
+        return $code >= 0x1D7CE && $code <= 0x1D7FF ? ($code - 0x1D7CE) % 10 : ($code - 0x30) % 10;
+    }
+
+    private static function parts(string $text, float $one, float $other): self
+    {
+        if ($one + $other <= 0.0) {
+            throw new \InvalidArgumentException('Enter the share of concentrate, for example 50 % or 1:1.');
+        }
+
+        return new self($one / ($one + $other), $text);
+    }
+
+    private static function unit(string $typed, Unit $assumed): Unit
+    {
+        $unit = $typed === '' ? $assumed : Unit::meant($typed, $assumed);
         $choices = implode(', ', array_filter(array_map(fn (Unit $u) => $u->value, $assumed->dimension()->units())));
         if ($unit === null) {
-            throw new \InvalidArgumentException("The unit “{$part[3]}” is not known here. Use one of: {$choices}.");
+            throw new \InvalidArgumentException("The unit “{$typed}” is not known here. Use one of: {$choices}.");
         }
         if ($unit->dimension() !== $assumed->dimension()) {
             throw new \InvalidArgumentException(
                 "{$unit->value} measures {$unit->dimension()->value}; this field takes {$assumed->dimension()->value}. Use one of: {$choices}.",
             );
         }
-        $number = (float) str_replace(',', '.', $part[2]);
 
-        return new self(
-            $unit->toBase($part[1] === '' || $part[1] === '+' ? $number : -$number),
-            ($part[3] ?? '') === '' ? trim("{$text} {$assumed->value}") : $text,
-        );
+        return $unit;
+    }
+
+    private static function number(string $typed, string $unit, Unit $assumed): float
+    {
+        if (preg_match('#^(?:(\d+)\s+)?(\d+)/(\d+)$#', $typed, $part)) {
+            if ((float) $part[3] === 0.0) {
+                throw new \InvalidArgumentException("Enter a number, for example {$assumed->example()}.");
+            }
+
+            return (float) $part[1] + (float) $part[2] / (float) $part[3];
+        }
+        $typed = (string) preg_replace('/[\s\x{00A0}\x{202F}]/u', '', $typed);
+        if (preg_match('/^\d{1,3}[.,]\d{3}$/', $typed) && self::couldBeThousands($typed, $unit, $assumed)) {
+            $grouped = preg_replace('/[.,]/', '', $typed);
+            $point = str_replace(',', '.', $typed);
+            $is = $unit === '' ? $assumed->value : $unit;
+            throw new \InvalidArgumentException("Is that {$grouped} {$is} or {$point} {$is}? Type it without the mark, or with another decimal.");
+        }
+        if (preg_match('/^\d{1,3}(?:,\d{3})+\.\d+$|^\d{1,3}(?:,\d{3}){2,}$/', $typed)) {
+            return (float) str_replace(',', '', $typed);
+        }
+        if (preg_match('/^\d{1,3}(?:\.\d{3})+,\d+$|^\d{1,3}(?:\.\d{3}){2,}$/', $typed)) {
+            return (float) str_replace(['.', ','], ['', '.'], $typed);
+        }
+        if (preg_match('/^\d*[.,]?\d*$/', $typed) !== 1) {
+            throw new \InvalidArgumentException("Enter a number, for example {$assumed->example()}.");
+        }
+
+        return (float) str_replace(',', '.', $typed);
+    }
+
+    /** Three figures behind a mark are thousandths of a large unit or thousands of a small one; of mL they could be both. */
+    private static function couldBeThousands(string $typed, string $unit, Unit $assumed): bool
+    {
+        $meant = $unit === '' ? $assumed : Unit::meant($unit, $assumed) ?? $assumed;
+
+        return ! str_starts_with($typed, '0') && in_array($meant, [Unit::Millilitre, Unit::Millimetre, Unit::Millibar, Unit::Second], true);
     }
 }

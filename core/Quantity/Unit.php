@@ -61,6 +61,27 @@ enum Unit: string
         return self::ALIASES[$folded] ?? self::ALIASES[str_replace('.', '', $folded)] ?? null;
     }
 
+    /** What is meant where one kind of thing is asked for: inches of a vacuum are of mercury, pounds of a cap per square inch. */
+    public static function meant(string $text, self $assumed): ?self
+    {
+        $folded = mb_strtolower(preg_replace('/[\s.]+/u', '', $text) ?? '');
+
+        return match ($assumed->dimension()) {
+            Dimension::Pressure => match ($folded) {
+                '"', 'in', 'inch', 'inches', 'inhg', '"hg' => self::InchOfMercury,
+                'lb', 'lbs', 'pound', 'pounds', '#' => self::Psi,
+                default => self::named($text),
+            },
+            Dimension::Temperature => in_array($folded, ['°', 'deg', 'degs', 'degree', 'degrees', 'º'], true)
+                ? $assumed
+                : self::named($text),
+            Dimension::Torque => in_array($folded, ['ft-lbs', 'ftlbs', 'ft-pounds', 'lb-fts', 'lbs-ft', 'footpounds', 'ft-lb'], true)
+                ? self::FootPound
+                : self::named($text),
+            default => self::named($text),
+        };
+    }
+
     public function dimension(): Dimension
     {
         return match ($this) {

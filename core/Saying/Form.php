@@ -45,7 +45,7 @@ final readonly class Form
                 [$values[$field->name], $text] = $field->read($raw[$field->name] ?? null, $units);
                 if ($text !== null) {
                     $typed[$field->name] = $text;
-                    $bare = $text === trim((string) $raw[$field->name]) ? $bare : [...$bare, $field->name];
+                    $bare = $text === self::trimmed($raw[$field->name] ?? '') ? $bare : [...$bare, $field->name];
                 }
             } catch (InvalidField $problem) {
                 $problems[] = $problem;
@@ -53,6 +53,11 @@ final readonly class Form
         }
 
         return $problems === [] ? new Filled(new Values($values), $typed, $bare) : throw new InvalidFields($problems);
+    }
+
+    private static function trimmed(mixed $raw): string
+    {
+        return is_scalar($raw) ? trim((string) $raw) : '';
     }
 
     /**

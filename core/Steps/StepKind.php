@@ -278,9 +278,11 @@ abstract class StepKind implements Kind
         ];
     }
 
-    /** Half a mark of the vessel an entry was read in, mL. */
+    /** Within which 95 % of such readings lie in the vessel an entry was read in, mL. */
     protected static function plusMinusMl(Situation $at, Entry $entry): float
     {
-        return Plan::of($at)->rules()->vessels->of($entry->text('vessel'))->plusMinusMl();
+        return Plan::of($at)->rules()->vessels
+            ->of($entry->text('vessel'))
+            ->plusMinusMl((float) $entry->number('volume'));
     }
 }

@@ -34,6 +34,12 @@ final class CooldownTopic implements Topic
             Temperature::celsius($input->number('safe_c', 0, 120, 45)),
         );
 
-        return ['minutes_from_last' => $coolDown->minutesFromLast, 'tau_min' => $coolDown->tauMinutes];
+        return [
+            'minutes_from_last' => $coolDown->minutesFromLast,
+            'minutes_low' => $coolDown->minutesLow,
+            'minutes_high' => $coolDown->minutesHigh,
+            'come_back_min' => $coolDown->comeBackMinutes,
+            'tau_min' => $coolDown->tauMinutes,
+        ];
     }
 }

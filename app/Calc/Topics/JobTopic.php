@@ -125,6 +125,7 @@ final class JobTopic implements Topic
             'content_ml' => $ledger->contentMl,
             'plus_minus_ml' => $ledger->plusMinusMl,
             'glycol_fraction' => $ledger->fraction(),
+            'glycol_plus_minus' => $ledger->glycolPlusMinus,
             'in_ml' => $ledger->inMl(),
             'out_ml' => $ledger->outMl(),
             'trapped_air_ml' => $ledger->trappedAirMl(),

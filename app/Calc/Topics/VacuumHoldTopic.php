@@ -20,7 +20,7 @@ final class VacuumHoldTopic implements Topic
 
     public function summary(): string
     {
-        return 'whether a held vacuum is tight, settling or leaking, and how fast';
+        return 'whether a held vacuum is tight, settling, leaking, moved or lost, and how large a leak could hide in it';
     }
 
     public function answer(Input $input): array
@@ -34,13 +34,17 @@ final class VacuumHoldTopic implements Topic
             Volume::millilitres($input->number('void_ml', 1, 1_000_000)),
             $readings,
             Pressure::inchesOfMercury($input->number('gauge_resolution_inhg', 0.01, 5, 0.5)),
+            $input->has('target_inhg') ? Pressure::inchesOfMercury($input->number('target_inhg', 1, 30)) : null,
         );
+        $bound = $hold->boundMlPerMinute();
 
         return [
             'verdict' => $hold->verdict->value,
             'rate_kpa_min' => $hold->rateKpaPerMinute(),
             'air_leak_ml_min' => $hold->airLeakMlPerMinute(),
             'detectable_ml_min' => $hold->detectableMlPerMinute(),
+            'bound_ml_min' => $bound,
+            'weep_ml_day' => $bound === null ? null : $hold->weepMlPerDay($bound, $input->number('cap_kpa', 1, 400, 103)),
             'hole_um' => $hold->holeMicrometres(),
             'reason' => $hold->reason,
         ];

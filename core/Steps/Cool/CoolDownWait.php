@@ -133,11 +133,18 @@ final class CoolDownWait extends StepKind
 
     public function clock(Situation $at): ?Clock
     {
+        $last = $at->last('reading');
+        $minutes = $this->predicted($at)->minutesFromLast ?? 0.0;
+
+        return $last === null || $minutes <= 0.0
+            ? null
+            : new Clock('Until the neck may be opened', $last->at, $last->at + (int) round($minutes * 60), true);
+    }
+
+    /** Null before a reading, and where the readings do not fall. */
+    private function predicted(Situation $at): ?CoolDown
+    {
         $readings = $at->entries('reading');
-        if ($readings === []) {
-            return null;
-        }
-        $last = $readings[count($readings) - 1];
         $points = [];
         foreach ($readings as $entry) {
             $minute = ($entry->at - $readings[0]->at) / 60.0;
@@ -145,16 +152,19 @@ final class CoolDownWait extends StepKind
                 $points[] = new Reading($minute, Temperature::celsius((float) $entry->number('ect')));
             }
         }
+        if ($readings === []) {
+            return null;
+        }
+        $air = (float) $readings[count($readings) - 1]->number('air');
         try {
-            $air = Temperature::celsius((float) $last->number('air'));
-            $minutes = CoolDown::predict($air, $points, Temperature::celsius(HotNeck::safeC($at)))->minutesFromLast;
+            return CoolDown::predict(
+                Temperature::celsius($air),
+                $points,
+                Temperature::celsius(HotNeck::safeC($at)),
+            );
         } catch (InvalidField) {
             return null;
         }
-
-        return $minutes <= 0.0
-            ? null
-            : new Clock('Until the neck may be opened', $last->at, $last->at + (int) round($minutes * 60), true);
     }
 
     public function figure(Situation $at): Figure
@@ -198,10 +208,16 @@ final class CoolDownWait extends StepKind
             );
         }
         $readings = count($at->entries('reading'));
+        $predicted = $this->predicted($at);
+        $range = $predicted === null ? '' : sprintf(
+            ' Eight engines of ten need %d to %d min from the last reading.',
+            (int) round($predicted->minutesLow),
+            (int) round($predicted->minutesHigh),
+        );
 
-        return Verdict::wait('too_hot', 'Too hot to open', $readings > 1
-            ? "Newton’s cooling through your {$readings} readings: cold enough when the clock is over."
-            : 'A typical engine with the hood open takes this long. A second reading makes it this one’s.');
+        return Verdict::wait('too_hot', 'Too hot to open', ($readings > 1
+            ? "Cooling through your {$readings} readings and the engines this shop knows: cold enough when the clock is over."
+            : 'A typical engine with the hood open takes this long. A second reading makes it this one’s.').$range);
     }
 
     /** Before the work it has stood already; only afterwards there is a wait to plan. */

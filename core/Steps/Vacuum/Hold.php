@@ -36,6 +36,9 @@ final class Hold extends StepKind
     /** A circuit that counts as drained holds at least so much gas, mL. */
     private const LEAST_VOID_ML = 500.0;
 
+    /** Of a cap without a figure, kPa (common practice, no source). */
+    private const USUAL_CAP_KPA = 103.0;
+
     public function name(): string
     {
         return 'hold';
@@ -115,6 +118,9 @@ final class Hold extends StepKind
         return match (true) {
             $hold === null => [Obstacle::missing('no_reading', 'Record the first reading when the valve is closed.')],
             $hold->verdict === HoldVerdict::Leak => [],
+            $hold->verdict === HoldVerdict::Moved, $hold->verdict === HoldVerdict::Lost => [
+                Obstacle::missing($hold->verdict->value, 'This was no hold. Pull again and restart it.'),
+            ],
             $hold->verdict === HoldVerdict::Settling => [
                 Obstacle::missing('settling', 'The circuit was settling. Pull again and restart the hold.'),
             ],
@@ -139,24 +145,38 @@ final class Hold extends StepKind
         if ($hold === null) {
             return null;
         }
-        $least = round((float) $hold->detectableMlPerMinute());
-        $rate = round($hold->airLeakMlPerMinute());
+        $rate = $at->say($hold->airLeakMlPerMinute(), Unit::Millilitre);
         $hole = round((float) $hold->holeMicrometres());
 
         return match ($hold->verdict) {
             HoldVerdict::Tight => Verdict::pass(
                 'tight',
                 'Tight so far',
-                "{$hold->reason} Smallest leak this could show: {$least} mL of air a minute.",
+                "{$hold->reason} {$this->bound($at, $hold)}",
             ),
             HoldVerdict::Leak => Verdict::stop(
                 'leak',
                 'Leak',
-                "{$hold->reason} {$rate} mL a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes next.",
+                "{$hold->reason} {$rate} a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes next.",
             ),
             HoldVerdict::Settling => Verdict::wait('settling', 'Settling', $hold->reason),
+            HoldVerdict::Moved => Verdict::wait('moved', 'The adapter moved', $hold->reason),
+            HoldVerdict::Lost => Verdict::stop('lost', 'No vacuum', $hold->reason),
             HoldVerdict::Inconclusive => Verdict::wait('inconclusive', 'Not decided yet', $hold->reason),
         };
+    }
+
+    /** The largest leak that could hide in these readings, and what it would mean. */
+    private function bound(Situation $at, VacuumHold $hold): string
+    {
+        $bound = $hold->boundMlPerMinute();
+        if ($bound === null) {
+            return '';
+        }
+        $weep = $hold->weepMlPerDay($bound, $at->facts()->capKpa ?? self::USUAL_CAP_KPA);
+
+        return "No leak above {$at->say($bound, Unit::Millilitre)} of air a minute; the same hole would weep about"
+            ." {$at->litres($weep)} a day at cap pressure, to an order of magnitude.";
     }
 
     public function orders(Situation $at): array
@@ -200,7 +220,15 @@ final class Hold extends StepKind
 
         return $points === []
             ? null
-            : new VacuumHold(Gauge::air($at), Volume::millilitres($this->voidMl($at)), $points, Gauge::resolution($at));
+            : new VacuumHold(Gauge::air($at), Volume::millilitres($this->voidMl($at)), $points, Gauge::resolution($at), $this->target($at));
+    }
+
+    /** What was to be reached at the pull before; null where none was planned. */
+    private function target(Situation $at): ?Pressure
+    {
+        $kpa = $at->job->before($at->step, 'pull')?->params->number('target_kpa');
+
+        return $kpa === null ? null : Pressure::kilopascals($kpa);
     }
 
     private function length(Situation $at): HoldLength

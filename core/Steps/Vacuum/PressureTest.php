@@ -18,6 +18,7 @@ use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Vacuum\PressureHold;
 use Aqbel\Core\Values;
 
 /** Stages 7 and 10: pumped up and held, never above the cap. Offered; it may be declined. */
@@ -114,7 +115,7 @@ final class PressureTest extends StepKind
         return match (true) {
             $at->has('declined') => [],
             ! $at->has('test') => [Obstacle::missing('no_test', 'Record the test, or say why it is not done.')],
-            $tone === Tone::Wait => [Obstacle::missing('too_short', 'Hold it five minutes and record that test.')],
+            $tone === Tone::Wait => [Obstacle::missing('too_short', 'Pump it up and hold it five minutes, and record that test.')],
             $tone === Tone::Stop => [Obstacle::missing('falls', 'The pressure falls: find the drip and test again.')],
             default => [],
         };
@@ -145,7 +146,14 @@ final class PressureTest extends StepKind
         $drop = $test->number('start') - $test->number('end');
         $fall = $at->say($drop, Dimension::Pressure);
 
+        $asked = min($at->facts()->capKpa ?? self::ENOUGH_KPA, self::ENOUGH_KPA);
+
         return match (true) {
+            $test->number('start') < PressureHold::COUNTS_FROM * $asked => Verdict::wait(
+                'no_test',
+                'No test yet',
+                "{$at->say((float) $test->number('start'), Dimension::Pressure)} is too little to show a weep: pump to {$at->say($asked, Dimension::Pressure)}, and look at the unit.",
+            ),
             $drop > self::HOSES_KPA => Verdict::stop(
                 'falls',
                 "Falls {$fall}",

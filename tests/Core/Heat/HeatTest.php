@@ -23,13 +23,19 @@ final class HeatTest extends TestCase
         self::assertEqualsWithDelta(90, $this->predict([[0, 95]], 42.5)->minutesFromLast, 0.5);
     }
 
-    public function test_two_readings_find_this_engines_own_constant(): void
+    public function test_readings_of_this_engine_are_weighed_with_the_shops(): void
     {
         $at = fn (float $minutes) => 25 + 70 * exp(-$minutes / 40);
         $found = $this->predict([[0, $at(0)], [10, $at(10)], [20, $at(20)]], 45);
-        self::assertEqualsWithDelta(40, $found->tauMinutes, 1e-6);
-        self::assertEqualsWithDelta(40 * log(70 / 20) - 20, $found->minutesFromLast, 1e-6);
+        $true = 40 * log(70 / 20) - 20;
+        self::assertEqualsWithDelta(40, $found->tauMinutes, 16);
+        self::assertEqualsWithDelta($true, $found->minutesFromLast, 10);
+        self::assertLessThan($true + 0.1, $found->minutesLow);
+        self::assertGreaterThan($true, $found->minutesHigh);
+        self::assertGreaterThan($found->minutesHigh, $found->comeBackMinutes);
         self::assertTrue($found->fitted);
+        $later = $this->predict([[0, $at(0)], [20, $at(20)], [40, $at(40)]], 45);
+        self::assertEqualsWithDelta($true - 20, $later->minutesFromLast, 2, 'the longer, the surer');
     }
 
     public function test_what_does_not_cool_has_no_clock(): void

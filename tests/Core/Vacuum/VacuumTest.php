@@ -101,9 +101,9 @@ final class VacuumTest extends TestCase
         self::assertEqualsWithDelta($rate, $hold->rateKpaPerMinute(), 1e-6);
         self::assertEqualsWithDelta($rate * 8000 / 85.39, $hold->airLeakMlPerMinute(), 0.01);
         self::assertEqualsWithDelta(0.5 * 3.386389 * 8000 / (85.39 * 6), $hold->detectableMlPerMinute(), 0.01);
-        // Choked flow scales with area: four times the leak is twice the hole.
-        $faster = $this->hold([[0, 21], [30, 20], [60, 19], [90, 18]]);
-        self::assertEqualsWithDelta(2 * $hold->holeMicrometres(), $faster->holeMicrometres(), 0.01);
+        // Choked flow scales with area: a quarter of the leak is half the hole.
+        $slower = $this->hold([[0, 21], [480, 20], [960, 19], [1440, 18]]);
+        self::assertEqualsWithDelta($hold->holeMicrometres() / 2, $slower->holeMicrometres(), 0.01);
     }
 
     public function test_readings_must_follow_each_other_and_fit_the_air(): void

@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Vacuum;
+
+use Aqbel\Core\Quantity\LeastSquares;
+
+/**
+ * How likely each explanation of a falling needle is: a leak (a straight line while the inflow is choked), settling (a bend
+ * that stands), a moved adapter (one jump), or nothing at all. All are weighed together against the rounding of the gauge,
+ * by Bayes’ rule on a grid; falls are counted in divisions of the gauge, times in the whole time held.
+ */
+final readonly class HoldFit
+{
+    /** Somebody reads a needle to so much of a division besides rounding (common practice, no source). */
+    private const READING = 0.2;
+
+    /** A reading that nothing explains. */
+    private const STRAY = 1.0e-4;
+
+    /** Seconds in which hoses and damp settle (common practice, no source). */
+    private const TAUS_S = [20.0, 35.0, 60.0, 100.0, 180.0];
+
+    /** A leak of so many divisions over the time held is one. */
+    public const SHOWS = 0.7;
+
+    /** A settling of so many divisions is seen. */
+    private const SEEN = 1.0;
+
+    /** Of a hundred holds so many are tight, without any settling, and with a moved adapter (common practice, no source). */
+    private const TIGHT = 0.5;
+
+    private const UNSETTLED = 0.35;
+
+    private const MOVED = 0.08;
+
+    private const TABLE_STEPS = 50;
+
+    private const TABLE_HALF = 3.0;
+
+    /** Chance of a leak, of settling, and of a moved adapter. */
+    public float $leak;
+
+    public float $settling;
+
+    public float $moved;
+
+    /** The likeliest leak and settling, divisions over the whole time, and the settling’s seconds. */
+    public float $leakDivisions;
+
+    public float $settlingDivisions;
+
+    public float $tauSeconds;
+
+    /** 95 % of the leaks that could look like this are smaller, divisions over the whole time. */
+    public float $boundDivisions;
+
+    /** Whether some explanation fits at all. */
+    public bool $explained;
+
+    /**
+     * @param  non-empty-list<float>  $seconds  since the first reading
+     * @param  non-empty-list<float>  $falls  of the needle since the first reading, in divisions
+     */
+    public function __construct(array $seconds, array $falls)
+    {
+        $span = max(1.0, $seconds[count($seconds) - 1]);
+        $most = max(3.0, 1.6 * max(array_map(abs(...), $falls)));
+        [$leaks, $settlings] = [self::grid(0.12, $most, 24), self::grid(0.4, $most, 11)];
+        $table = self::chances();
+        [$total, $leak, $settled, $best, $likeliest] = [0.0, 0.0, 0.0, 0.0, [0.0, 0.0, 60.0]];
+        $byLeak = array_fill(0, count($leaks), 0.0);
+        foreach (self::TAUS_S as $tau) {
+            foreach ($settlings as $s => $settling) {
+                $bend = array_map(
+                    fn (float $second, float $fall) => $fall - $settling * (1.0 - exp(-$second / $tau)),
+                    $seconds,
+                    $falls,
+                );
+                $prior = ($s === 0 ? self::UNSETTLED : (1.0 - self::UNSETTLED) / (count($settlings) - 1));
+                foreach ($leaks as $l => $divisions) {
+                    $off = [];
+                    foreach ($bend as $i => $fall) {
+                        $off[] = $fall - $divisions * $seconds[$i] / $span;
+                    }
+                    $fits = self::likelihood($off, $table);
+                    $chance = $fits * $prior * ($l === 0 ? self::TIGHT : (1.0 - self::TIGHT) / (count($leaks) - 1));
+                    $total += $chance;
+                    $leak += $divisions >= self::SHOWS ? $chance : 0.0;
+                    $settled += $settling >= self::SEEN ? $chance : 0.0;
+                    $byLeak[$l] += $fits * $prior;
+                    if ($chance > $best) {
+                        [$best, $likeliest] = [$chance, [$divisions, $settling, $tau]];
+                    }
+                }
+            }
+        }
+        $jumps = self::jumps($falls, $settlings, $table) * count(self::TAUS_S) * self::MOVED / (1.0 - self::MOVED);
+        $all = $total + $jumps;
+        [$this->leak, $this->settling, $this->moved] = $all > 0.0
+            ? [$leak / $all, $settled / $all, $jumps / $all]
+            : [0.0, 0.0, 0.0];
+        [$leak, $this->settlingDivisions, $this->tauSeconds] = $likeliest;
+        $this->leakDivisions = $leak > 0.0 ? max(0.0, $this->line($seconds, $falls) * $span) : 0.0;
+        $this->boundDivisions = self::bound($leaks, array_values($byLeak));
+        $this->explained = $all > count(self::TAUS_S) * self::STRAY ** 1.5 * 0.5 ** count($falls);
+    }
+
+    /**
+     * What is left beside the likeliest settling, as a straight line; divisions a second.
+     *
+     * @param  non-empty-list<float>  $seconds
+     * @param  non-empty-list<float>  $falls
+     */
+    private function line(array $seconds, array $falls): float
+    {
+        $settled = fn (float $second) => $this->settlingDivisions * (1.0 - exp(-$second / $this->tauSeconds));
+
+        return LeastSquares::slope(array_map(
+            fn (float $second, float $fall) => [$second, $fall - $settled($second)],
+            $seconds,
+            $falls,
+        ));
+    }
+
+    /**
+     * Nothing, then from the least to the most in equal ratios.
+     *
+     * @return list<float>
+     */
+    private static function grid(float $least, float $most, int $steps): array
+    {
+        $ratio = ($most / $least) ** (1.0 / ($steps - 1));
+
+        return [0.0, ...array_map(fn (int $i) => $least * $ratio ** $i, range(0, $steps - 1))];
+    }
+
+    /**
+     * The chance of all readings, wherever within its division the first one stood.
+     *
+     * @param  list<float>  $off  what each reading shows beyond the explanation, divisions
+     * @param  list<float>  $table
+     */
+    private static function likelihood(array $off, array $table): float
+    {
+        $sum = 0.0;
+        for ($first = -0.4; $first < 0.5; $first += 0.2) {
+            $chance = 1.0;
+            foreach ($off as $divisions) {
+                $i = (int) ((abs($divisions - $first)) * self::TABLE_STEPS);
+                $chance *= $table[$i] ?? self::STRAY;
+            }
+            $sum += $chance;
+        }
+
+        return $sum / 5.0;
+    }
+
+    /**
+     * One jump between two readings, flat before and after.
+     *
+     * @param  non-empty-list<float>  $falls
+     * @param  list<float>  $sizes
+     * @param  list<float>  $table
+     */
+    private static function jumps(array $falls, array $sizes, array $table): float
+    {
+        $count = count($falls);
+        if ($count < 4) {
+            return 0.0;
+        }
+        $sum = 0.0;
+        for ($after = 1; $after < $count; $after++) {
+            $least = $falls[$after] - $falls[$after - 1] - 1.0;
+            foreach (array_slice($sizes, 1) as $size) {
+                if ($size < max(1.0, $least)) {
+                    continue;
+                }
+                $off = [];
+                foreach ($falls as $i => $fall) {
+                    $off[] = $fall - ($i >= $after ? $size : 0.0);
+                }
+                $sum += self::likelihood($off, $table);
+            }
+        }
+
+        return $sum / (($count - 1) * (count($sizes) - 1));
+    }
+
+    /**
+     * The 95 % quantile, every leak taken as likely as any other beforehand.
+     *
+     * @param  list<float>  $leaks
+     * @param  list<float>  $weights
+     */
+    private static function bound(array $leaks, array $weights): float
+    {
+        $areas = [];
+        foreach ($leaks as $l => $divisions) {
+            $below = $l === 0 ? 0.0 : ($leaks[$l - 1] + $divisions) / 2.0;
+            $above = isset($leaks[$l + 1]) ? ($divisions + $leaks[$l + 1]) / 2.0 : 1.1 * $divisions;
+            $areas[$l] = $weights[$l] * ($above - $below);
+        }
+        $wanted = 0.95 * array_sum($areas);
+        $so = 0.0;
+        foreach ($areas as $l => $area) {
+            $so += $area;
+            if ($so >= $wanted) {
+                return isset($leaks[$l + 1]) ? ($leaks[$l] + $leaks[$l + 1]) / 2.0 : $leaks[$l];
+            }
+        }
+
+        return $leaks[count($leaks) - 1];
+    }
+
+    /** @return list<float> chance of a reading that lies so far from the truth, by fiftieths of a division */
+    private static function chances(): array
+    {
+        $table = [];
+        for ($i = 0; $i <= self::TABLE_HALF * self::TABLE_STEPS; $i++) {
+            $off = ($i + 0.5) / self::TABLE_STEPS;
+            $chance = self::normal(($off + 0.5) / self::READING) - self::normal(($off - 0.5) / self::READING);
+            $table[] = max(self::STRAY, $chance);
+        }
+
+        return $table;
+    }
+
+    /** Normal distribution: Abramowitz & Stegun 7.1.26, from memory, good to 2·10⁻⁷. */
+    private static function normal(float $x): float
+    {
+        $z = abs($x) / M_SQRT2;
+        $t = 1.0 / (1.0 + 0.3275911 * $z);
+        $tail = ((((1.061405429 * $t - 1.453152027) * $t + 1.421413741) * $t - 0.284496736) * $t + 0.254829592) * $t;
+        $erf = 1.0 - $tail * exp(-$z * $z);
+
+        return 0.5 * (1.0 + ($x < 0.0 ? -$erf : $erf));
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Vacuum;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Quantity\Pressure;
+
+/**
+ * Judges a circuit that was pumped up and held. A loss falls on; hoses creep and the pump’s own heat goes within minutes; a
+ * change of temperature is taken out by the gas law. Falling by less than a division is no fall.
+ */
+final readonly class PressureHold
+{
+    /** A test counts from this share of what was asked for (common practice, no source). */
+    public const COUNTS_FROM = 0.8;
+
+    /** What hoses give, mL per kPa: an invented default until pump strokes measure it. */
+    private const HOSES_ML_PER_KPA = 1.5;
+
+    /** A warm engine changes the reading after so long, s (common practice, no source). */
+    private const WARM_S = 120.0;
+
+    private const LEAST_S = 60.0;
+
+    private const LEAKS = 0.7;
+
+    private const HOLDS = 0.7;
+
+    private const GROSS = 8.0;
+
+    private const ICE_K = 273.15;
+
+    public PressureVerdict $verdict;
+
+    public string $reason;
+
+    /** How much of the change is temperature, kPa. */
+    public float $temperatureEffectKpa;
+
+    public float $lossMlPerMinute;
+
+    /** No loss above this, mL/min, in 95 of 100 tests that look like this. */
+    public float $boundMlPerMinute;
+
+    /**
+     * @param  non-empty-list<PressureReading>  $readings  in rising order of time
+     * @param  Pressure  $asked  pressure that was to be reached
+     * @param  float  $gasMl  gas above the coolant
+     *
+     * @throws InvalidField on readings out of order
+     */
+    public function __construct(
+        array $readings,
+        Pressure $asked,
+        Pressure $outside,
+        private float $gasMl,
+        Pressure $resolution,
+        bool $warm = false,
+    ) {
+        foreach ($readings as $i => $reading) {
+            if ($i > 0 && $reading->second <= $readings[$i - 1]->second) {
+                throw new InvalidField(
+                    "readings.{$i}.t_s",
+                    'Readings must follow each other in time. Give this one a later time than the one before.',
+                );
+            }
+        }
+        $first = $readings[0];
+        $last = $readings[count($readings) - 1];
+        $seconds = $last->second - $first->second;
+        $inside = $first->pressure->kPa() + $outside->kPa();
+        $this->temperatureEffectKpa = self::warming($first, $last, $inside);
+        $falls = array_map(
+            fn (PressureReading $r) => ($first->pressure->kPa() + self::warming($first, $r, $inside) - $r->pressure->kPa())
+                / $resolution->kPa(),
+            $readings,
+        );
+        $fit = new HoldFit(array_map(fn (PressureReading $r) => $r->second - $first->second, $readings), $falls);
+        $perDivision = $resolution->kPa() * ($gasMl / $inside + self::HOSES_ML_PER_KPA) / max(1.0, $seconds) * 60.0;
+        $this->lossMlPerMinute = $fit->leakDivisions * $perDivision;
+        $this->boundMlPerMinute = $fit->boundDivisions * $perDivision;
+        $fell = $falls[count($falls) - 1];
+        $tight = 1.0 - $fit->leak;
+        [$this->verdict, $this->reason] = match (true) {
+            $first->pressure->kPa() < self::COUNTS_FROM * $asked->kPa() => [
+                PressureVerdict::NoTest, 'It was pumped to less than four fifths of what a test needs.',
+            ],
+            $warm && $seconds > self::WARM_S => [
+                PressureVerdict::Inconclusive, 'On a warm engine the reading moves by itself after two minutes. Test cold.',
+            ],
+            count($readings) < 2 || $seconds < self::LEAST_S => [
+                PressureVerdict::Inconclusive, 'Two readings a minute apart are the least.',
+            ],
+            $fit->leak > self::LEAKS && (count($readings) > 2 || $fit->leakDivisions > self::GROSS) => [
+                PressureVerdict::Leak, 'The pressure falls on after hoses and pump have settled.',
+            ],
+            $warm => [PressureVerdict::Inconclusive, 'It stands, but a warm engine hides a weep. Test cold.'],
+            $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS) => [
+                PressureVerdict::Tight,
+                $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: hoses giving.',
+            ],
+            default => [PressureVerdict::Inconclusive, 'It fell, and does not show yet whether it goes on. Hold it longer.'],
+        };
+    }
+
+    /** What a change of temperature does to the pressure, kPa. */
+    private static function warming(PressureReading $from, PressureReading $to, float $insideKpa): float
+    {
+        return $insideKpa * ($to->temperature->degC() - $from->temperature->degC())
+            / ($from->temperature->degC() + self::ICE_K);
+    }
+}
