@@ -77,7 +77,7 @@ final readonly class TopUps
                 [$low, $high] = [min($low, $rest($fit)), max($high, $rest($fit))];
             }
         }
-        $error = $count === 0 ? 0.0 : $this->topUps[$count - 1]->plusMinusMl;
+        $error = array_slice($this->topUps, -1)[0]->plusMinusMl ?? 0.0;
 
         return [$rest($best), max(0.0, $low - $error), $high + $error];
     }

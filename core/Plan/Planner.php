@@ -97,7 +97,12 @@ final readonly class Planner
             ...$this->drains($on->circuit, $on->predicted),
             $when($drained, 'reconcile:1', 'reconcile', Stage::Drain),
             $when($drained, 'look', 'look', Stage::Drain),
-            $when($drained && $choices->content->needsJarTest(), 'jar_test', 'jar_test', Stage::Drain),
+            $when(
+                $choices->content->needsJarTest(),
+                'jar_test',
+                'jar_test',
+                $drained ? Stage::Drain : Stage::CloseUp,
+            ),
             $when($drained, 'rinse', 'rinse', Stage::Rinse, new Values(['rinses' => $on->predicted->rinses])),
             $when(
                 $choices->cureMinutes > 0.0,

@@ -88,9 +88,14 @@ abstract class StepKind implements Kind
     /** An entry in words, for screen, record and export alike, in the reader's units. */
     final public function say(Situation $at, Entry $entry): string
     {
-        return $this->form($at, $entry->form)?->say(
-            new Filled($entry->values, $entry->typed),
-        ) ?? implode(' · ', $entry->typed);
+        $form = $this->form($at, $entry->form);
+        if ($form === null) {
+            return implode(' · ', $entry->typed);
+        }
+        $asked = array_map(fn (Field $field) => $field->name, $form->fields);
+        $besides = array_diff_key($entry->typed, array_flip($asked));
+
+        return implode(' · ', [$form->say(new Filled($entry->values, $entry->typed)), ...array_values($besides)]);
     }
 
     /** @return list<Hazard> */
@@ -258,7 +263,7 @@ abstract class StepKind implements Kind
         return new Form('closed', 'Closed', [
             $port->torqueNm === null
                 ? Field::check('by_feel', 'Closed by feel, no figure known', true)
-                : Field::torque('torque', 'Torque applied', $port->torqueNm),
+                : Field::check('torqued', "Torque wrench, {$at->say($port->torqueNm, Dimension::Torque)}"),
             $port->washer === '' ? null : Field::check('washer', "Fitted: {$port->washer}", true),
         ], $main);
     }

@@ -80,7 +80,6 @@ final class DemoAnswers
             ['level', ['level' => 'mark'], 1],
         ],
         'leak_check' => [['seen', ['leak' => 'old'], 2]],
-        'refractometer' => [['freeze', ['freeze' => '-36'], 1]],
         'follow_up' => [['booked', ['days' => '3'], 1]],
         'dispose' => [['disposed', ['volume' => '10.5'], 2]],
     ];
@@ -105,7 +104,7 @@ final class DemoAnswers
             'bleed' => [
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket'], 6],
                 ['running', [], 2],
-                ['closed', ['torque' => '8', 'washer' => '1', 'by_feel' => '1'], 1],
+                ['closed', ['torqued' => '1', 'washer' => '1', 'by_feel' => '1'], 1],
             ],
             'vacuum_fill' => [
                 ['poured', ['volume' => self::room($at, 0.45), 'vessel' => 'bucket', 'vacuum' => '16.5'], 3],
@@ -138,6 +137,7 @@ final class DemoAnswers
                     8,
                 ],
             ],
+            'refractometer' => [['freeze', ['freeze' => (string) round($kind->figure($at)->datum ?? -36.0)], 1]],
             'heat_cycle' => self::hotEnough($at),
             'drive' => [['driven', ['minutes' => '14', 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
             default => self::ANSWERS[$at->step->kind] ?? [],
@@ -158,7 +158,7 @@ final class DemoAnswers
         return [
             ['opened', ['cap' => 'off'], 8],
             ['out', ['volume' => $litres, 'vessel' => 'pan', 'flow' => 'ran'], 2],
-            ['closed', ['torque' => '25', 'washer' => '1', 'by_feel' => '1'], 1],
+            ['closed', ['torqued' => '1', 'washer' => '1', 'by_feel' => '1'], 1],
         ];
     }
 

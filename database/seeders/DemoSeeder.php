@@ -200,7 +200,7 @@ final class DemoSeeder extends Seeder
             ->enter('opened', [], 4)
             ->enter('out', ['volume' => '0.1', 'vessel' => 'jug', 'flow' => 'early'], 1)
             ->enter('remedy', ['remedy' => 'left'], 1)
-            ->enter('closed', ['torque' => '25', 'washer' => '1'], 1)
+            ->enter('closed', ['torqued' => '1', 'washer' => '1'], 1)
             ->finish();
         Carbon::setTestNow();
     }

@@ -162,7 +162,7 @@ final class WholeJobTest extends BrowserTestCase
             'New cap fitted',
             'Heat cycle 2',
             '320 ml',
-            'Torque applied 25',
+            'Torque wrench, 25',
             'Content found',
         ] as $text) {
             $this->see($text);

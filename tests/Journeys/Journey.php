@@ -8,6 +8,7 @@ use App\Calc\Input;
 use App\Calc\Topics\JobTopic;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Refusal;
@@ -143,7 +144,7 @@ final class Journey
             $line['reason'] ?? '',
             $this->last($step, $line['correct'] ?? $line['withdraw'] ?? ''),
             $line['lead'] ?? false,
-        ));
+        ), UnitSystem::from($line['units'] ?? 'metric'));
     }
 
     /** Sequence number of the last entry of a form at a step; 0 when there is none. */

@@ -30,6 +30,9 @@ final class Drain extends StepKind
     /** Below this share of the prediction something did not drain (common practice, no source). */
     private const SHORT = 0.7;
 
+    /** Above this share of it more came than stands above the point (common practice, no source). */
+    private const MORE = 1.3;
+
     /** @var array<string, string> what can be done about a point that stopped early */
     private const REMEDIES = [
         'air' => 'Cap or bleed point opened, ran again', 'cleared' => 'Cleared with wire', 'replaced' => 'Plug or cock replaced',
@@ -118,6 +121,7 @@ final class Drain extends StepKind
             $this->capIsOn($at)
                 ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.')
                 : null,
+            $this->runsOn($at) ? Obstacle::missing('no_volume_since', 'The cap came off after the last reading: record what more came out.') : null,
             $this->short($at) !== null && ! $at->has('remedy')
 
                     ? Obstacle::missing('no_remedy', 'It is short of what was predicted: say what was done about it.')
@@ -153,9 +157,21 @@ final class Drain extends StepKind
         if ($last === null) {
             return null;
         }
+        if ($this->runsOn($at)) {
+            return Verdict::wait('runs_on', 'Runs on', 'The cap is off now: record what more came out.');
+        }
         $short = $this->short($at);
         if ($short === null) {
             $expected = Drains::expectedMl($at->job, $at->step);
+
+            $out = $at->sum('out', 'volume');
+            if ($out > self::MORE * $expected + self::plusMinusMl($at, $last)) {
+                return Verdict::wait(
+                    'more_than_predicted',
+                    'More than stands above it',
+                    "{$at->litres($out)} came out where {$at->litres($expected)} was predicted: a point before it had not run out, or one of the two was misread.",
+                );
+            }
 
             return Verdict::pass(
                 'drained',
@@ -218,6 +234,15 @@ final class Drain extends StepKind
         $predicted = Drains::expectedMl($at->job, $at->step);
 
         return $out >= self::SHORT * $predicted - self::plusMinusMl($at, $last) ? null : $predicted - $out;
+    }
+
+    /** The cap came off after the last volume was read. */
+    private function runsOn(Situation $at): bool
+    {
+        $off = $at->last('cap_off');
+        $out = $at->last('out');
+
+        return $off !== null && $out !== null && $off->seq > $out->seq;
     }
 
     private function capIsOn(Situation $at): bool

@@ -29,6 +29,9 @@ final class Reconcile extends StepKind
 
     private const HARDLY_ML = 30.0;
 
+    /** A part is only named where at least this share of what it should hold is really missing (common practice, no source). */
+    private const ACCOUNTS_FOR = 0.5;
+
     public function name(): string
     {
         return 'reconcile';
@@ -104,7 +107,7 @@ final class Reconcile extends StepKind
         $inside = "{$at->litres($ledger->contentMl)} ± {$at->litres($ledger->plusMinusMl)}";
         $more = $ledger->contentMl - $predicted;
         $suspects = $this->suspects($at);
-        if ($suspects !== []) {
+        if ($suspects !== [] && $more >= self::ACCOUNTS_FOR * $suspects[0]->missingMl) {
             [$suspect] = $suspects;
             $inAll = $more > 0.0 ? " In all {$inside} stays inside, predicted {$at->litres($predicted)}." : '';
 

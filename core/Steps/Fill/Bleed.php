@@ -49,7 +49,9 @@ final class Bleed extends Poured
 
         return $never === null
             ? 'It is the next point the rising coolant reaches. Closed too early it keeps air, too late it wastes coolant.'
-            : 'It lies '.$at->say($never, Dimension::Length).' above the surface and cannot run by itself: raise the nose or set a funnel that high.';
+            : ($never <= 0.0
+                ? 'Air is cut off below it before the coolant gets there, so it stays silent: pour slowly, squeeze the hoses, raise the nose.'
+                : 'It lies '.$at->say($never, Dimension::Length).' above the surface and cannot run by itself: raise the nose or set a funnel that high.');
     }
 
     public function instructions(Situation $at): array
@@ -91,7 +93,7 @@ final class Bleed extends Poured
         if ($form === 'closed' && $clock !== null && ! $clock->over($at->now)) {
             $left = $clock->until - $at->now;
             throw new InvalidField(
-                'torque',
+                'finish',
                 "The bubble-free minute is not over: {$left} s to go. Keep watching, or finish the step with a reason.",
             );
         }

@@ -24,6 +24,9 @@ final class FillLevel extends Poured
     /** What went into the rags is a guess, good to half of it. */
     private const RAGS_UNSURE = 0.5;
 
+    /** A ± of so many times the air that may stay tells nothing (common practice, no source). */
+    private const BLUNT = 1.5;
+
     private const MOST_CAUGHT_ML = 20_000.0;
 
     private const MOST_SPILT_ML = 5_000.0;
@@ -97,6 +100,14 @@ final class FillLevel extends Poured
         ]));
     }
 
+    /** Up to here agreement means something, mL: the ± of the sums, and never much more than what it is to tell. */
+    private function tells(Situation $at): float
+    {
+        $limit = Plan::of($at)->choices->airLimitMl($at->circuit());
+
+        return max($limit, min(self::BLUNT * $limit, $at->job->ledger()->trappedAirPlusMinusMl()));
+    }
+
     public function judge(Situation $at): ?Verdict
     {
         if (! $at->has('at_mark')) {
@@ -106,7 +117,15 @@ final class FillLevel extends Poured
         $air = $ledger->trappedAirMl();
         $text = "{$at->litres($this->netIn($at))} in, {$at->litres($this->expected($at))} predicted."
             ." Air left inside: {$at->litres($air)} ± {$at->litres($ledger->trappedAirPlusMinusMl())}.";
-        if ($air <= max(Plan::of($at)->choices->airLimitMl($at->circuit()), $ledger->trappedAirPlusMinusMl())) {
+        $tells = $this->tells($at);
+        if ($air < -$tells) {
+            return Verdict::wait(
+                'more_than_predicted',
+                'More than it should take',
+                "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice.",
+            );
+        }
+        if ($air <= $tells) {
             return Verdict::pass('as_predicted', 'Accepted as predicted', $text);
         }
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;

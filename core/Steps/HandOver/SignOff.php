@@ -18,6 +18,7 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Steps\Findings\Frost;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 11: the record is signed when nothing is missing, or what is missing has a reason. */
@@ -86,7 +87,16 @@ final class SignOff extends StepKind
             }
         }
 
-        return $missing;
+        $frost = Frost::of($at)?->obstacle();
+        $level = $at->job->lastOf('cold_level', 'level')?->text('level');
+
+        return array_values(array_filter([
+            ...$missing,
+            $frost,
+            $level === null || $level === 'mark'
+                ? null
+                : Obstacle::missing('level', 'The last cold level was not at the mark.'),
+        ]));
     }
 
     public function figure(Situation $at): Figure

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\MakeSafe;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -52,41 +53,50 @@ final class Inspect extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('condition', 'Record condition', [
+        return [self::soundForm(), new Form('condition', 'Record what is not', [
             Field::choice(
                 'hoses',
                 'Hoses',
                 ['good' => 'Good', 'watch' => 'Ageing: watch', 'replace' => 'Replace one'],
-                'good',
-            ),
-            Field::choice('clamps', 'Clamps', ['marked' => 'Good, marked', 'replace' => 'Replace'], 'marked'),
+            )->optional(),
+            Field::choice('clamps', 'Clamps', ['marked' => 'Good, marked', 'replace' => 'Replace'])->optional(),
             Field::choice(
                 'cap',
                 'Cap',
                 ['good' => 'Good', 'worn' => 'Seal or spring gone', 'rating' => 'Wrong rating'],
-                'good',
-            ),
-            Field::choice('fins', 'Radiator fins', ['clear' => 'Clear', 'clogged' => 'Clogged'], 'clear'),
+            )->optional(),
+            Field::choice('fins', 'Radiator fins', ['clear' => 'Clear', 'clogged' => 'Clogged'])->optional(),
             Field::choice(
                 'tank',
                 'Tank',
                 ['readable' => 'Level can be read', 'dirty' => 'Too dirty to read'],
-                'readable',
-            ),
+            )->optional(),
             Field::choice(
                 'pipes',
                 'Metal pipes',
                 ['sound' => 'Sound', 'rusty' => 'Rusty: watch', 'weeping' => 'Weeping: mend'],
-                'sound',
-            ),
+            )->optional(),
             Field::text('drips', 'Old drips, seen where'),
             Field::text('watch', 'Watch at the next visit'),
-        ])];
+        ], false)];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        $said = array_filter($values->toArray(), fn (mixed $value) => $value !== null && $value !== '');
+        if ($form === 'condition' && $said === []) {
+            throw new InvalidField('hoses', 'Say what is not as it should be, or press “All of it is good”.');
+        }
+    }
+
+    private static function soundForm(): Form
+    {
+        return new Form('sound', 'All of it is good');
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('condition')
+        return $at->has('condition') || $at->has('sound')
             ? []
             : [Obstacle::missing('no_condition', 'Record what hoses, clamps and cap look like.')];
     }
@@ -95,7 +105,9 @@ final class Inspect extends StepKind
     {
         $found = $this->condition($at);
         if ($found === null) {
-            return null;
+            return $at->has('sound')
+                ? Verdict::pass('sound', 'Sound', 'Nothing to replace before the drain.')
+                : null;
         }
         $todo = array_map(fn (string $item) => PutRight::sayItem($at, $item), $found->toPutRight());
         $watch = array_map($this->sayWatch(...), $found->toWatch());

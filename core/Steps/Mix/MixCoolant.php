@@ -220,7 +220,7 @@ final class MixCoolant extends StepKind
             ! $at->has('batch') && ! $at->has('shelf') && ! $at->has('reused') => [
                 Obstacle::missing('not_mixed', 'Record what was mixed.'),
             ],
-            ! $mix->reachable() => [Obstacle::missing('out_of_reach', 'The target cannot be reached with what stays inside. Open another drain, rinse less,'
+            ! $mix->reachable() && $this->judge($at)?->passes() !== true => [Obstacle::missing('out_of_reach', 'The target cannot be reached with what stays inside. Open another drain, rinse less,'
                 ." or accept {$at->say($mix->finalFraction(), Unit::Percent)} with a reason.")],
             default => [],
         };

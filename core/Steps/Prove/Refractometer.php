@@ -17,14 +17,12 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Findings\Frost;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: the freeze point of what is in it, against the plan. */
 final class Refractometer extends StepKind
 {
-    /** A refractometer read in the shop within so much of the plan is on it (common practice, no source). */
-    private const CLOSE = 0.05;
-
     public function name(): string
     {
         return 'refractometer';
@@ -62,7 +60,9 @@ final class Refractometer extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('freeze') ? [] : [Obstacle::missing('no_reading', 'Record the freeze point.')];
+        return $at->has('freeze')
+            ? array_filter([Frost::of($at)?->obstacle()])
+            : [Obstacle::missing('no_reading', 'Record the freeze point.')];
     }
 
     public function figure(Situation $at): Figure
@@ -88,7 +88,7 @@ final class Refractometer extends StepKind
         $fraction = Mixture::freezingAt($at->facts()->base, Temperature::celsius($freeze))->volumeFraction;
         $target = Plan::of($at)->choices->targetFraction;
         [$read, $planned] = [$at->say($fraction, Unit::Percent), $at->say($target, Unit::Percent)];
-        if (abs($fraction - $target) <= self::CLOSE) {
+        if (abs($fraction - $target) <= Frost::REFRACTOMETER) {
             return Verdict::pass('as_planned', 'As planned', "{$read}, planned {$planned}.");
         }
         $next = $fraction < $target ? 'concentrate' : 'water';

@@ -12,6 +12,7 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Mixing\RinseChain;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Labour;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
@@ -44,6 +45,9 @@ final class Rinse extends StepKind
     ];
 
     private const MOST = 6;
+
+    /** A change that leaves more than this of the old coolant is half a change (common practice, no source). */
+    private const MUCH = 0.15;
 
     /** A circuit from which nothing came is not clean: it asks for rinses without end, and so for a drain. */
     private const HARDLY_DRAINED = 0.99;
@@ -139,6 +143,22 @@ final class Rinse extends StepKind
     public function judge(Situation $at): Verdict
     {
         $needed = $this->needed($at);
+        $chosen = $at->last('decision');
+        if ($needed->rinses === 0 && $chosen !== null && $chosen->text('rinse') !== 'skip') {
+            $after = $at->say($this->after($at, max(1, (int) $chosen->text('times'))), Unit::Percent);
+
+            return Verdict::pass('chosen', 'Rinse chosen', "Not asked for by what came out. After it {$after} of the old coolant is left.");
+        }
+        if ($needed->rinses === 0 && $this->changesTooLittle($at)) {
+            $share = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
+            $after = $at->say($this->after($at, 1), Unit::Percent);
+
+            return Verdict::wait(
+                'much_stays',
+                'Much of the old stays',
+                "This is a change, and {$share} of the full circuit would be old coolant. One more drain or one rinse brings it to {$after}; or say that it may stay.",
+            );
+        }
         if ($needed->rinses === 0) {
             $target = $this->target($at);
             $share = $at->job->ledgerBefore(Stage::CloseUp)->oldShare();
@@ -246,6 +266,13 @@ final class Rinse extends StepKind
         $target = max(self::LEAST_TARGET, min($this->target($at) ?? 1.0, $dirt));
 
         return RinseChain::from($ledger->oldShare(), min(self::HARDLY_DRAINED, $keeps), $full, $target);
+    }
+
+    /** A change of the coolant that leaves more of the old one than the house rule lets stay anywhere. */
+    private function changesTooLittle(Situation $at): bool
+    {
+        return Plan::of($at)->choices->jobKind === JobKind::Change && $this->target($at) === null
+            && $at->job->ledgerBefore(Stage::CloseUp)->oldShare() > self::MUCH;
     }
 
     private function after(Situation $at, int $times): float

@@ -62,8 +62,11 @@ final class MixTest extends TestCase
         self::assertStringContainsString('Block plug opened too, it reaches', $job->judge('mix')->reason);
         self::assertStringContainsString(
             'accept',
-            (clone $job)->write('mix', 'batch', ['concentrate' => 7000.0, 'water' => 0.0])->obstacles('mix')[0],
+            (clone $job)->write('mix', 'batch', ['concentrate' => 5000.0, 'water' => 2000.0])->obstacles('mix')[0],
         );
+        $nearly = (clone $job)->write('mix', 'batch', ['concentrate' => 7000.0, 'water' => 0.0]);
+        self::assertSame('On target', $nearly->judge('mix')->title);
+        self::assertSame([], $nearly->obstacles('mix'), 'on target and out of reach are never said together');
         self::assertContains('mix:2', $job->write('mix', 'more', ['point' => 'block_plug'])->finish('mix')->steps());
     }
 
