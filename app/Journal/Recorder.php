@@ -22,7 +22,6 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Context;
-use Illuminate\Support\Facades\DB;
 
 /**
  * Writes a job's journal. Every write is one transaction: a repeated key counts once, the entry is judged against the
@@ -113,7 +112,7 @@ final readonly class Recorder
     private function write(\Closure $line): void
     {
         Context::add('job', $this->job->number());
-        DB::transaction(function () use ($line): void {
+        OneWriter::run(function () use ($line): void {
             if (! preg_match('/^[A-Za-z0-9-]{8,64}$/', $this->key)) {
                 throw new InvalidField('finish', 'The page was incomplete. Reload it and send again.');
             }

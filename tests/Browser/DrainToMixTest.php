@@ -118,8 +118,10 @@ final class DrainToMixTest extends BrowserTestCase
         $this->record('start', ['place' => 'closed', 'neck' => 'funnel']);
         $this->see('Never in a closed shop');
         $this->record('start', ['place' => 'outdoors', 'neck' => 'funnel']);
+        $this->pass(900);
         $this->record('reading', ['ect' => '78', 'far' => '30']);
         $this->see('Not mixed yet', '.verdict');
+        $this->pass(120);
         $this->record('reading', ['ect' => '87', 'far' => '41']);
         $this->see('Shut off now', '.verdict');
         $this->see('boils at', '.verdict');
@@ -269,8 +271,9 @@ final class DrainToMixTest extends BrowserTestCase
         $this->typeByTouch('air', '17');
         $this->go('Record reading');
         $this->finishByTouch();
+        $this->tap(self::$browser->findElement(By::xpath("//summary[normalize-space()='Record what is not…']")));
         $this->tapText('Seal or spring gone');
-        $this->go('Record condition');
+        $this->go('Record what is not');
         $this->finishByTouch();
         $this->tickByTouch();
         while (str_starts_with($this->text('h1'), 'Drain: ')) {
@@ -334,7 +337,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->record('reading', ['ect' => '18', 'air' => '16']);
         $this->finish();
         if ($look) {
-            $this->record('condition');
+            $this->record('sound');
             $this->finish();
         }
     }
@@ -356,11 +359,13 @@ final class DrainToMixTest extends BrowserTestCase
         $this->record('water_in', ['volume' => $litres]);
         $this->finish();
         $this->record('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+        $this->pass(900);
         $this->record('reading', ['ect' => '92', 'far' => '86']);
         $this->see('Mixed', '.verdict');
         $this->record('shut_off');
         $this->finish();
         $this->seeStep('Cool down');
+        $this->pass(7200);
         $this->record('reading', ['ect' => '40', 'air' => '16']);
         $this->finish();
         $this->record('water_out', ['volume' => $litres, 'runs' => $runs, 'closed' => true]);

@@ -52,7 +52,7 @@ final class WholeJobTest extends BrowserTestCase
             foreach (['Left block plug' => '0.65', 'Right block plug' => '0.6'] as $plug => $litres) {
                 $this->seeStep("Drain: {$plug}");
                 $this->record('out', ['volume' => $litres, 'vessel' => 'jug', 'flow' => 'ran']);
-                $this->record('closed', ['washer' => true]);
+                $this->record('closed', ['washer' => true, 'torqued' => true]);
                 $this->finish();
             }
             $this->throughMix('5.8', '5.8');
@@ -104,6 +104,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->see('Not proven yet', '.verdict');
         $this->assertAccessible();
         $this->record('fan_on');
+        $this->pass(40);
         $this->record('fan_off');
         $this->record('shut_off');
         $this->see('Another cycle', '.verdict');
@@ -125,7 +126,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->record('reading', ['ect' => '38', 'air' => '15']);
         $this->finish();
         $this->seeStep('Cold level, cycle 1');
-        $this->record('opened', ['ect' => '70']);
+        $this->record('opened', ['ect' => '46']);
         $this->see('Do not open it');
         $this->record('opened', ['ect' => '37']);
         $this->record('topped', ['volume' => '320 ml']);
@@ -137,9 +138,11 @@ final class WholeJobTest extends BrowserTestCase
         $this->overHttp(function (): void {
             $this->seeStep('Heat cycle 2');
             $this->record('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+            $this->pass(900);
             $this->record('reading', ['ect' => '97', 'far' => '91', 'outlet_front' => '68', 'bubbles' => 'hidden']);
             foreach (['fan_on', 'fan_off', 'fan_on', 'fan_off'] as $fan) {
                 $this->record($fan);
+                $this->pass(40);
             }
             $this->see('Proven', '.verdict');
             $this->record('shut_off');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Journal\OneWriter;
 use App\Models\Person;
 use App\Models\Role;
 use App\Models\Shop;
@@ -12,7 +13,6 @@ use Aqbel\Core\Plan\HouseRules;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
 /** The shop and its first lead, once, on an empty installation. */
@@ -35,7 +35,8 @@ final class FirstStartController
             'shop.*' => 'Enter the shop’s name.', 'elevation_m.*' => 'Enter metres above sea level, from -400 to 5000.', 'name.*' => 'Enter your name.',
             'login.*' => 'Choose a sign-in name of letters, digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
         ]);
-        $lead = DB::transaction(function () use ($data): Person {
+        $lead = OneWriter::run(function () use ($data): Person {
+            abort_if(Person::query()->exists(), 404);
             Shop::query()->create(
                 [
                     'name' => $data['shop'],

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Floor\Projection;
 use App\Http\Requests\PlanRequest;
+use App\Journal\OneWriter;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\LastVisit;
@@ -29,7 +30,6 @@ use Aqbel\Core\Stores\Shopping;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
 /** Choices on the left, the sequence and its numbers on the right; every change computes them again. */
@@ -95,7 +95,11 @@ final class PlanController extends Controller
                 ->withInput()
                 ->withErrors([$invalid->field => $invalid->getMessage()]);
         }
-        $job = DB::transaction(function () use ($vehicle, $plan, $request, $codec, $projection): Job {
+        $job = OneWriter::run(function () use ($vehicle, $plan, $request, $codec, $projection): Job {
+            $open = PlanRequest::alreadyOpen($vehicle->id);
+            if ($open !== null) {
+                throw new InvalidField('vehicle', $open);
+            }
             $job = Job::query()->create([
                 'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id,
                 'planned_by' => self::person($request)->id,

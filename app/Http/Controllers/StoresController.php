@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Journal\OneWriter;
 use App\Models\Container;
 use App\Models\ContainerMovement;
 use App\Models\Product;
@@ -18,7 +19,6 @@ use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Values;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
 /** The shop's price list, changed by leads, and the part-used containers on its shelf, counted by everybody. */
@@ -57,7 +57,7 @@ final class StoresController extends Controller
     {
         $in = $this->read($request, StoresPage::containerForm());
         $ml = self::volume($in);
-        DB::transaction(function () use ($in, $ml, $request): void {
+        OneWriter::run(function () use ($in, $ml, $request): void {
             $liquid = self::liquid($in);
             $container = Container::query()->create(['base' => $liquid['base'] ?? Glycol::Ethylene->value] + $liquid);
             $this->move($request, $container, $ml, 'shelved');
@@ -74,7 +74,7 @@ final class StoresController extends Controller
             new Form('count', '', [Field::volume('now', 'Holds now', StoresPage::MOST_ML)]),
         )
             ->number('now');
-        DB::transaction(
+        OneWriter::run(
             fn () => $this->move(
                 $request,
                 $container,

@@ -82,12 +82,20 @@ final class PlanRequest extends FormRequest
     /** One vehicle on the floor, one open job: two ledgers of one circuit would both be wrong. */
     private static function notOpenAlready(string $attribute, mixed $value, \Closure $fail): void
     {
-        $open = Job::query()->open()->where('vehicle_id', (int) $value)->first();
+        $open = self::alreadyOpen((int) $value);
         if ($open !== null) {
-            $fail(
-                "{$open->number()} is still open on this vehicle. Go on with it from the floor, or sign it off first.",
-            );
+            $fail($open);
         }
+    }
+
+    /** Which job stands open on a vehicle, in a sentence; null where none does. */
+    public static function alreadyOpen(int $vehicle): ?string
+    {
+        $open = Job::query()->open()->where('vehicle_id', $vehicle)->first();
+
+        return $open === null
+            ? null
+            : "{$open->number()} is still open on this vehicle. Go on with it from the floor, or sign it off first.";
     }
 
     /** @return array<string, string> */
