@@ -23,12 +23,6 @@ final readonly class RinseChain
     /** @throws InvalidField when nothing drains, so no number of rinses helps */
     public static function until(float $capacityMl, float $retainedMl, float $targetOldFraction): self
     {
-        if ($retainedMl >= $capacityMl) {
-            throw new InvalidField(
-                'retained_ml',
-                'Less must stay inside than the circuit holds. Open another drain point.',
-            );
-        }
         $share = $retainedMl / $capacityMl;
 
         return self::from($share, $share, $capacityMl, $targetOldFraction);

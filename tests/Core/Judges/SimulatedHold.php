@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Tests\Core\Vacuum;
+namespace Tests\Core\Judges;
 
 use Aqbel\Core\Vacuum\VacuumHold;
 

@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Judges;
+
+use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Heat\Purging;
+use Aqbel\Core\Heat\Reading;
+use Aqbel\Core\Heat\TopUp;
+use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Vacuum\HoldFit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/**
+ * The figures the judges gave when their constants were chosen by the simulators beside this file. They are no truth: who
+ * changes a constant sees here what it moves, and tries the simulators again.
+ */
+final class ChosenFiguresTest extends TestCase
+{
+    /** @return list<array{list<array{float|int, float|int}>, list<float>}> minutes and °C; τ, minutes, low, high, come back */
+    public static function coolDowns(): array
+    {
+        return [
+            [[[0, 95]], [65.0, 81.4296, 46.3361, 103.3529, 109.6168]],
+            [[[0, 95], [15, 80]], [73.6467, 70.9436, 57.4585, 92.2865, 95.9112]],
+            [[[0, 92], [10, 84], [30, 66]], [63.3177, 46.1503, 40.7521, 51.5116, 54.1806]],
+            [[[0, 90], [25, 50]], [32.1557, 7.2383, 4.6016, 9.8245, 10.1045]],
+            [[[0, 100], [20, 96]], [134.3811, 163.9553, 154.1804, 170.4681, 170.4681]],
+        ];
+    }
+
+    /**
+     * @param  list<array{float|int, float|int}>  $points
+     * @param  list<float>  $expected
+     */
+    #[DataProvider('coolDowns')]
+    public function test_a_cool_down(array $points, array $expected): void
+    {
+        $readings = array_map(fn (array $p) => new Reading((float) $p[0], Temperature::celsius((float) $p[1])), $points);
+        $said = CoolDown::predict(Temperature::celsius(25), $readings, Temperature::celsius(45));
+        self::assertEqualsWithDelta($expected, [
+            $said->tauMinutes, $said->minutesFromLast, $said->minutesLow, $said->minutesHigh, $said->comeBackMinutes,
+        ], 1.0e-3);
+    }
+
+    /** @return list<array{list<float|int>, string, list<float>}> mL; verdict; to come, low, high, leak */
+    public static function topUps(): array
+    {
+        return [
+            [[400, 150, 60], 'air', [38.6935, 4.4594, 67.7874, 0.0]],
+            [[300, 200, 150], 'air', [355.6506, 235.4755, 440.7122, 0.0]],
+            [[200, 190, 210], 'leak', [0.0, 0.0, 20.0, 200.0]],
+            [[500, 300, 220, 205, 200], 'both', [2.1665, 0.0, 26.5992, 191.8009]],
+            [[150, 150, 150, 150], 'leak', [0.0, 0.0, 20.0, 150.0]],
+            [[800, 420, 260], 'both', [79.1396, 16.4011, 222.8195, 148.9541]],
+        ];
+    }
+
+    /**
+     * @param  list<float|int>  $ml
+     * @param  list<float>  $expected
+     */
+    #[DataProvider('topUps')]
+    public function test_top_ups(array $ml, string $verdict, array $expected): void
+    {
+        $said = new TopUps(array_map(fn (float|int $one) => new TopUp((float) $one, 20.0), $ml), 30.0);
+        self::assertSame($verdict, $said->verdict->value);
+        self::assertEqualsWithDelta(
+            $expected,
+            [$said->stillToComeMl, $said->lowMl, $said->highMl, $said->leakMlPerCycle],
+            1.0e-3,
+        );
+    }
+
+    /** @return list<array{list<float|int>, list<float|int>, list<float>}> divisions; seconds; what is likely */
+    public static function holds(): array
+    {
+        return [
+            [[0, 0, 0, 0], [0, 60, 120, 300], [0.01468, 0.00513, 0.00027, 0.0, 0.0, 20.0, 0.9153]],
+            [[0, 1, 2, 3, 4], [0, 120, 240, 360, 480], [0.99451, 0.08934, 0.0, 4.0, 0.0, 20.0, 4.9564]],
+            [[0, 2, 3, 3, 3], [0, 60, 120, 240, 400], [0.08975, 0.99023, 0.00977, 0.0, 2.9201, 60.0, 1.6978]],
+            [[0, 0, 3, 3, 3, 3], [0, 60, 120, 180, 240, 300], [0.00018, 0.00203, 0.99796, 0.0, 2.9201, 20.0, 1.9931]],
+            [[0, 1, 1, 2], [0, 100, 200, 300], [0.49138, 0.439, 0.01086, 0.0, 2.1112, 180.0, 2.5897]],
+        ];
+    }
+
+    /**
+     * @param  non-empty-list<float|int>  $falls
+     * @param  non-empty-list<float|int>  $seconds
+     * @param  list<float>  $expected
+     */
+    #[DataProvider('holds')]
+    public function test_a_falling_needle(array $falls, array $seconds, array $expected): void
+    {
+        $fit = new HoldFit(array_map(floatval(...), $seconds), array_map(floatval(...), $falls));
+        self::assertEqualsWithDelta($expected, [
+            $fit->leak, $fit->settling, $fit->moved, $fit->leakDivisions, $fit->settlingDivisions, $fit->tauSeconds, $fit->boundDivisions,
+        ], 1.0e-4);
+        self::assertTrue($fit->explained);
+    }
+
+    public function test_purging_by_running(): void
+    {
+        self::assertEqualsWithDelta(exp(-1), Purging::leftByCycle(), 1e-12);
+        self::assertSame([1, 2, 3, 6], [
+            Purging::cycles(300, 300), Purging::cycles(301, 300), Purging::cycles(1000, 300), Purging::cycles(1e6, 300),
+        ]);
+        self::assertSame(0.10, Purging::IDLE_PER_MINUTE);
+    }
+}
