@@ -2,34 +2,11 @@
 // Every entry carries a key, so that one sent twice counts once, and its age, so that a late one keeps its time.
 
 import { around, one } from './dom.js';
+import { counted, dealtWith, drop, keep, refuse, refused, typedIn, waiting } from './outbox.js';
+import { fail, prepare } from './photo.js';
 
-const STORE = 'aqbel.waiting';
 const AGAIN_MS = 4000;
-
-/** What is waiting, oldest first. */
-export function waiting(store) {
-    try {
-        const kept = JSON.parse(store.getItem(STORE) ?? '[]');
-        return Array.isArray(kept) ? kept : [];
-    } catch {
-        return [];
-    }
-}
-
-/** Keeps an entry; the same key is kept once. */
-export function keep(store, entry) {
-    const rest = waiting(store).filter((kept) => kept.key !== entry.key);
-    store.setItem(STORE, JSON.stringify([...rest, entry]));
-}
-
-export function drop(store, key) {
-    store.setItem(STORE, JSON.stringify(waiting(store).filter((kept) => kept.key !== key)));
-}
-
-/** "1 entry is" or "3 entries are". */
-export function counted(number) {
-    return number === 1 ? '1 entry is' : `${number} entries are`;
-}
+const OFFLINE = 'offline';
 
 const freshKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
@@ -44,20 +21,60 @@ export function outcome(status) {
     return status === 0 || status === 429 || status >= 500 ? 'later' : 'refused';
 }
 
-/** Sends one request; says what became of it and where to go on. */
-async function post(action, body) {
+/** A page that stood open for long has a stale token: the same page has a fresh one, as long as somebody is signed in. */
+async function freshToken() {
+    const page = new DOMParser().parseFromString(await (await fetch(location.href)).text(), 'text/html');
+    const token = page.body.dataset.person ? page.querySelector('input[name=_token]')?.getAttribute('value') : null;
+    document.querySelectorAll('input[name=_token]').forEach((input) => token && input.setAttribute('value', token));
+    return token;
+}
+
+/**
+ * Sends one request; says what became of it, why, and where to go on.
+ *
+ * @param {string} action
+ * @param {FormData} body
+ */
+async function post(action, body, again = true) {
     try {
         const response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json' } });
         const became = outcome(response.status);
-        return { became, to: became === 'sent' ? (await response.json()).to : location.href };
+        const token = response.status === 419 && again ? await freshToken() : null;
+        if (token) {
+            body.set('_token', token);
+            return post(action, body, false);
+        }
+        const answer = became === 'sent' || became === 'refused' ? await response.json().catch(() => ({})) : {};
+        return { became, to: answer.to ?? location.href, reason: answer.message ?? '' };
     } catch {
-        return { became: 'later', to: null };
+        return { became: 'later', to: null, reason: OFFLINE };
     }
+}
+
+/** The entries of this person that were refused after waiting, each until it is dealt with. */
+function showRefused(person) {
+    const place = one('[data-refused]', HTMLElement);
+    const mine = refused(localStorage).filter((entry) => entry.person === person);
+    if (!place) {
+        return;
+    }
+    place.hidden = mine.length === 0 || person === '';
+    const list = one('ul', HTMLUListElement, place);
+    const template = one('template', HTMLTemplateElement, place);
+    list.replaceChildren(...(place.hidden ? [] : mine).map((entry) => {
+        const item = /** @type {DocumentFragment} */ (template.content.cloneNode(true));
+        one('[data-typed]', HTMLElement, item).textContent = typedIn(entry);
+        one('[data-reason]', HTMLElement, item).textContent = entry.reason;
+        one('a', HTMLAnchorElement, item).href = `${entry.action.replace(/\/(entries|finish|cautions).*$/, '')}?step=${encodeURIComponent(new Map(entry.fields).get('step') ?? '')}`;
+        one('button', HTMLButtonElement, item).addEventListener('click', () => { dealtWith(localStorage, entry.key); showRefused(person); });
+        return item;
+    }));
 }
 
 export function startSending() {
     const person = document.body.dataset.person ?? '';
     const notice = one('[data-waiting]', HTMLElement);
+    let cut = !navigator.onLine;
     const mine = () => waiting(localStorage).filter((entry) => entry.person === person);
     const show = (signIn = person === '') => {
         const number = waiting(localStorage).length;
@@ -65,7 +82,7 @@ export function startSending() {
             notice.hidden = number === 0;
             notice.querySelector('span').textContent = signIn || mine().length < number
                 ? `${counted(number)} kept on this tablet. Whoever made them signs in, and they are sent.`
-                : `No connection. ${counted(number)} kept on this tablet and sent as soon as it is back. Go on.`;
+                : `${cut ? 'No connection' : 'The server is busy'}. ${counted(number)} kept on this tablet and sent as soon as it is back. Go on.`;
         }
     };
     let sending = false;
@@ -80,11 +97,19 @@ export function startSending() {
             entry.fields.forEach(([name, value]) => body.append(name, value));
             body.set('_token', one('input[name=_token]', HTMLInputElement)?.value ?? body.get('_token'));
             body.set('age', String(Math.round((Date.now() - entry.at) / 1000)));
-            const { became, to } = await post(entry.action, body);
+            body.set('waited', '1');
+            const { became, to, reason } = await post(entry.action, body);
+            cut = reason === OFFLINE;
             if (became === 'later' || became === 'sign-in') {
                 last = became === 'sign-in' ? null : last;
                 show(became === 'sign-in');
                 break;
+            }
+            if (became === 'refused') {
+                refuse(localStorage, entry, reason);
+                showRefused(person);
+                show();
+                continue;
             }
             drop(localStorage, entry.key);
             last = to;
@@ -109,7 +134,8 @@ export function startSending() {
         const photo = [...body.values()].some((value) => value instanceof File && value.size > 0);
         if (!photo || (await prepare(form, body))) {
             // Behind entries that still wait: order counts.
-            const { became, to } = mine().length > 0 && !photo ? { became: 'later' } : await post(form.action, body);
+            const { became, to, reason } = mine().length > 0 && !photo ? { became: 'later', to: null, reason: cut ? OFFLINE : '' } : await post(form.action, body);
+            cut = reason === OFFLINE;
             if (became === 'sent') {
                 location.assign(to);
                 return;
@@ -134,43 +160,9 @@ export function startSending() {
         show();
     });
 
+    showRefused(person);
     addEventListener('online', flush);
     setInterval(flush, AGAIN_MS);
     show();
     flush();
-}
-
-const SIDE = 2000;
-
-function fail(form, message) {
-    const place = one('[data-photo-error]', HTMLElement, form);
-    if (place) {
-        place.hidden = false;
-        place.querySelector('span').textContent = message;
-        form.querySelector('input[type=file]').setAttribute('aria-invalid', 'true');
-    }
-}
-
-/** A large picture is made smaller before it goes over a weak connection; one that is none stays as it is for the server to say. */
-async function prepare(form, body) {
-    const file = body.get('photo');
-    if (!(file instanceof File) || file.size === 0) {
-        return true;
-    }
-    if (file.size > 3 * Number(form.dataset.mostBytes)) {
-        fail(form, `This file is ${Math.round(file.size / 1048576)} MB. Set the camera to a smaller picture and take it again.`);
-        return false;
-    }
-    try {
-        const picture = await createImageBitmap(file, { imageOrientation: 'from-image' });
-        const scale = SIDE / Math.max(picture.width, picture.height);
-        if (scale < 1) {
-            const canvas = new OffscreenCanvas(Math.round(picture.width * scale), Math.round(picture.height * scale));
-            canvas.getContext('2d').drawImage(picture, 0, 0, canvas.width, canvas.height);
-            body.set('photo', await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 }), 'photo.jpg');
-        }
-    } catch {
-        return true;
-    }
-    return true;
 }

@@ -198,6 +198,25 @@ final class DrainToMixTest extends BrowserTestCase
         self::assertCount(1, self::$browser->findElements(By::cssSelector('.evidence li')), 'once, and not twice');
         self::assertSame('[]', self::$browser->executeScript('return localStorage.getItem("aqbel.waiting")'));
 
+        // What is refused after waiting is shown with its reason until somebody has dealt with it, also after a reload.
+        $this->offline(true);
+        $form = self::$browser->findElement(By::cssSelector('form.entry'));
+        $this->put($form, 'missing', '');
+        $form->findElement(By::cssSelector("input[value='low']"))->findElement(By::xpath('..'))->click();
+        self::$browser->executeScript(
+            'arguments[0].click()',
+            [$form->findElement(By::cssSelector('button.button-go'))],
+        );
+        $this->until(fn () => str_contains($this->text('[data-waiting]'), '1 entry is kept on this tablet'));
+        $this->offline(false);
+        $this->until(fn () => str_contains($this->text('[data-refused]'), 'Say about how much is missing'));
+        $this->reload();
+        self::assertStringContainsString('content low', $this->text('[data-refused]'));
+        self::$browser->findElement(By::cssSelector('[data-refused] button'))->click();
+        $this->reload();
+        self::assertFalse(self::$browser->findElement(By::cssSelector('[data-refused]'))->isDisplayed());
+        self::$browser->manage()->getLog('browser');
+
         // Signed out behind one's back, by another tab or the night: the entry waits for whoever made it.
         $this->finish();
         $form = self::$browser->findElement(By::cssSelector('form.entry'));

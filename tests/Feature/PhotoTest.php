@@ -173,6 +173,12 @@ final class PhotoTest extends ShopTestCase
             ->assertOk()
             ->assertJson(['to' => url("/jobs/{$job->id}")]);
         $this->get("/jobs/{$job->id}")->assertSee('Choose one of the values shown');
+        $this->postJson(
+            "/jobs/{$job->id}/entries",
+            ['key' => 'json-key-0003', 'waited' => '1', 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'soup']],
+        )
+            ->assertStatus(422)
+            ->assertJson(['message' => 'Choose one of the values shown.']);
     }
 
     public function test_an_entry_that_waited_keeps_its_own_time_within_reason(): void

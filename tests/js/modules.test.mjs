@@ -4,7 +4,8 @@ import test from 'node:test';
 import { countdown } from '../../resources/js/clocks.js';
 import { freshId, listed, scaledTo } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
-import { counted, drop, keep, outcome, waiting } from '../../resources/js/send.js';
+import { counted, dealtWith, drop, keep, refuse, refused, typedIn, waiting } from '../../resources/js/outbox.js';
+import { outcome } from '../../resources/js/send.js';
 
 test('a countdown shows hours only when there are some, and ends', () => {
     assert.equal(countdown(245), '4:05');
@@ -65,4 +66,17 @@ test('only a refusal for good gives an entry up', () => {
     for (const status of [403, 404, 413, 422]) {
         assert.equal(outcome(status), 'refused');
     }
+});
+
+test('an entry refused after waiting stays with its reason until it is dealt with', () => {
+    const held = {};
+    const store = { getItem: (name) => held[name] ?? null, setItem: (name, value) => { held[name] = value; } };
+    const entry = { key: 'a', person: '1', action: '/jobs/3/entries', fields: [['_token', 'x'], ['step', 'cold_check'], ['fields[ect]', '31'], ['fields[air]', '']] };
+    keep(store, entry);
+    refuse(store, entry, 'It was 95 °C a minute ago.');
+    assert.deepEqual(waiting(store), []);
+    assert.equal(refused(store)[0].reason, 'It was 95 °C a minute ago.');
+    assert.equal(typedIn(refused(store)[0]), 'ect 31');
+    dealtWith(store, 'a');
+    assert.deepEqual(refused(store), []);
 });

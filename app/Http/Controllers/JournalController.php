@@ -26,10 +26,15 @@ abstract class JournalController extends Controller
         $age = max(0, min(self::LONGEST_WAIT_S, (int) self::text($request, 'age')));
         try {
             $write(new Recorder($job, self::person($request), $key === '' ? (string) Str::uuid() : $key, $age));
-        } catch (InvalidFields $invalid) {
-            return self::to($request, back()->withInput()->withErrors($invalid->byField()));
-        } catch (InvalidField $invalid) {
-            return self::to($request, back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
+        } catch (InvalidFields|InvalidField $invalid) {
+            if ($request->expectsJson() && $request->input('waited') === '1') {
+                return new JsonResponse(['message' => $invalid->getMessage()], 422);
+            }
+            $errors = $invalid instanceof InvalidFields
+                ? $invalid->byField()
+                : [$invalid->field => $invalid->getMessage()];
+
+            return self::to($request, back()->withInput()->withErrors($errors));
         }
         $step = self::text($request, 'step');
         $stay = $step !== '' && $request->input('stay') === '1';

@@ -85,7 +85,7 @@ final readonly class Danger
                 'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.',
             ),
             $hottest >= $limit->limit->degC() => new self(self::LIMIT, 'Shut off now', "{$at->degrees($hottest)} has reached"
-                ." the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}, {$at->degrees($limit->boiling->degC())} is boiling."),
+                ." the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}. It boils at {$at->degrees($limit->boiling->degC())}."),
             $far >= self::FAR_HOT_C && $far - $ect > self::SENSOR_GAP_C => new self(
                 'sensor_in_air',
                 'Shut off now',

@@ -10,6 +10,13 @@
 <body data-now="{{ now()->getTimestamp() }}" data-person="{{ auth()->id() }}">
     <a class="skip" href="#main">To the content</a>
     @auth @include('layouts.bar', ['person' => auth()->user()]) @endauth
+    <section class="notice refused" data-refused hidden aria-label="Refused after waiting">
+        <p>@icon('octagon-x')Not taken when the connection came back. Put it right at its step, or leave it:</p>
+        <ul></ul>
+        <template>
+            <li><b data-typed></b> <span data-reason></span> <a>Open the step</a> <button type="button" class="button button-quiet">Dealt with</button></li>
+        </template>
+    </section>
     <p class="notice waiting" role="status" data-waiting hidden>@icon('cloud-off')<span></span></p>
     @if (session('notice'))<p class="notice" role="status">{{ session('notice') }}</p>@endif
     <main id="main" @class(['page', 'page-wide' => $wide])>{{ $slot }}</main>
