@@ -200,12 +200,8 @@ final class DrainToMixTest extends BrowserTestCase
 
         // What is refused after waiting is shown with its reason until somebody has dealt with it, also after a reload.
         $this->offline(true);
-        $form = self::$browser->findElement(By::cssSelector('form.entry'));
-        $this->put($form, 'missing', '');
-        $form->findElement(By::cssSelector("input[value='low']"))->findElement(By::xpath('..'))->click();
         self::$browser->executeScript(
-            'arguments[0].click()',
-            [$form->findElement(By::cssSelector('button.button-go'))],
+            'const form = document.querySelector("form.entry"); form.querySelector("input[value=low]").checked = true; form.querySelector("button:not([type=button])").click()',
         );
         $this->until(fn () => str_contains($this->text('[data-waiting]'), '1 entry is kept on this tablet'));
         $this->offline(false);
