@@ -42,9 +42,15 @@ final class Journey
     /** @var array<string, mixed> */
     private readonly array $document;
 
-    public function __construct(string $file)
+    public static function read(string $file): self
     {
-        $this->document = json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR);
+        return new self(json_decode((string) file_get_contents($file), true, 64, JSON_THROW_ON_ERROR));
+    }
+
+    /** @param  array<string, mixed>  $document */
+    public function __construct(array $document)
+    {
+        $this->document = $document;
         $this->kinds = StepCatalogue::standard();
         $circuit = Demo::circuit($this->document['circuit']);
         $choices = (new Input($this->document))->choices($circuit);

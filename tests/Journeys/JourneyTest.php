@@ -25,7 +25,7 @@ final class JourneyTest extends TestCase
     #[DataProvider('journeys')]
     public function test_a_job_goes(string $file): void
     {
-        $journey = new Journey($file);
+        $journey = Journey::read($file);
         $journey->play(
             fn (array $expected, array $answer, int $line) => $this->holds($expected, $answer, "line {$line}: {$journey->about()}"),
             function (?string $field, ?Refusal $refusal, int $line) use ($journey): void {

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Journeys;
+
+use App\Calc\TopicList;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Demo;
+
+/** Every demo circuit by every school that runs and fits: planned, walked to the signature, and its minutes summed. */
+final class EveryCircuitTest extends TestCase
+{
+    /** @return array<string, array{string}> */
+    public static function circuits(): array
+    {
+        return array_combine(Demo::keys(), array_map(fn (string $key) => [$key], Demo::keys()));
+    }
+
+    #[DataProvider('circuits')]
+    public function test_from_plan_to_signature(string $circuit): void
+    {
+        $walked = 0;
+        foreach ($this->plan($circuit, 'gravity')['schools'] as $school) {
+            if (! $school['fits'] || ! $school['runs']) {
+                self::assertTrue($school['fits'] || $school['why_not'] !== '');
+
+                continue;
+            }
+            $sequence = $this->plan($circuit, $school['school'])['sequence'];
+            $hands = array_sum(array_column($sequence, 'hands_min'));
+            self::assertEqualsWithDelta($school['hands_min'], $hands, 1e-6, $school['school']);
+            self::assertEqualsWithDelta(
+                $school['total_min'],
+                $hands + array_sum(array_column($sequence, 'wait_min')),
+                1e-6,
+                $school['school'],
+            );
+            $journey = new Journey([
+                'about' => "{$circuit} by {$school['school']}", 'circuit' => $circuit,
+                'choices' => ['school' => $school['school'], 'elevation_m' => 1420],
+                'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
+            ]);
+            $journey->play(fn () => null, fn () => null);
+            self::assertNull($journey->answer()['next'], "{$circuit}, {$school['school']}");
+            $walked++;
+        }
+        self::assertGreaterThan(0, $walked);
+    }
+
+    /** @return array<string, mixed> */
+    private function plan(string $circuit, string $school): array
+    {
+        return TopicList::answer('plan', (string) json_encode([
+            'circuit' => Demo::document($circuit), 'choices' => ['school' => $school, 'elevation_m' => 1420],
+        ]));
+    }
+}
