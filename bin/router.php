@@ -5,6 +5,11 @@ declare(strict_types=1);
 // For PHP's built-in server: files in public/ as they are, compressed where the browser takes it; all else to the application.
 
 $path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
+if (str_contains(rawurldecode($path), "\0")) {
+    http_response_code(400);
+    header('Content-Type: text/plain; charset=utf-8');
+    exit('This address cannot be read.');
+}
 $file = realpath(__DIR__.'/../public'.rawurldecode($path));
 $public = (string) realpath(__DIR__.'/../public');
 $types = ['css' => 'text/css', 'js' => 'text/javascript', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'json' => 'application/json'];

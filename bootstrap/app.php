@@ -6,6 +6,7 @@ use App\Http\Middleware\FirstStart;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
 use Aqbel\Core\InvalidField;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -19,7 +20,12 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
-        $middleware->web(append: [ShopClock::class, FirstStart::class, SecurityHeaders::class]);
+        $middleware->trustHosts(
+            at: fn () => array_map(fn (string $host) => '^'.preg_quote($host).'$', config('aqbel.hosts')),
+            subdomains: false,
+        );
+        $middleware->append(SecurityHeaders::class);
+        $middleware->web(append: [ShopClock::class, FirstStart::class]);
         $middleware->encryptCookies(except: ['theme']);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
@@ -27,6 +33,9 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([InvalidField::class]);
         $exceptions->context(fn () => Context::all());
+        $exceptions->render(fn (QueryException $failed) => str_contains($failed->getMessage(), 'database or disk is full')
+            ? response('The disk of this machine is full, so nothing was stored. What you typed is still on the page before: make room, go back and send it again.', 507)
+            : null);
         $exceptions->render(fn (InvalidField $invalid, Request $request) => $request->expectsJson()
             ? response()->json(
                 ['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]],

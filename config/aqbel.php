@@ -5,6 +5,10 @@ declare(strict_types=1);
 return [
     // Shows the demo sign-ins on the sign-in page. Set by `./aqbel demo` alone.
     'demo' => (bool) env('AQBEL_DEMO', false),
+    // Names and addresses this installation is reached by; any other Host is refused.
+    'hosts' => array_values(array_filter(explode(',', (string) env('AQBEL_HOSTS', '127.0.0.1,localhost')))),
+    // The file with the code that the launcher printed, asked for when the first lead is made; null asks for none.
+    'first_start' => env('AQBEL_FIRST_START'),
     // Where photographs lie, beside the database of the same mode.
     'photos' => env('AQBEL_PHOTOS', storage_path('photos')),
     // Adds the yardstick page of `./aqbel bench`.

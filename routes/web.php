@@ -16,6 +16,9 @@ use App\Http\Controllers\UnitsController;
 use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
+// More digits than any number here has are no number.
+Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'photo'], '[0-9]{1,9}'));
+
 Route::get('/first-start', [FirstStartController::class, 'create']);
 Route::post('/first-start', [FirstStartController::class, 'store']);
 
@@ -32,13 +35,13 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/jobs/new', [PlanController::class, 'create']);
     Route::post('/jobs', [PlanController::class, 'store']);
 
-    Route::whereNumber('job')->prefix('/jobs/{job}')->group(function (): void {
+    Route::prefix('/jobs/{job}')->group(function (): void {
         Route::get('/', [RunController::class, 'show']);
         Route::post('/entries', [RunController::class, 'record']);
         Route::post('/cautions', [RunController::class, 'acknowledge']);
         Route::post('/finish', [RunController::class, 'finish']);
-        Route::get('/entries/{seq}', [RunController::class, 'edit'])->whereNumber('seq');
-        Route::post('/entries/{seq}', [RunController::class, 'correct'])->whereNumber('seq');
+        Route::get('/entries/{seq}', [RunController::class, 'edit']);
+        Route::post('/entries/{seq}', [RunController::class, 'correct']);
         Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);
     });
@@ -46,16 +49,16 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/photos/{photo}/{size?}', [PhotoController::class, 'show'])->where('size', 'small');
     Route::get('/stores', [StoresController::class, 'index']);
     Route::post('/stores/products', [StoresController::class, 'storeProduct']);
-    Route::delete('/stores/products/{product}', [StoresController::class, 'removeProduct'])->whereNumber('product');
+    Route::delete('/stores/products/{product}', [StoresController::class, 'removeProduct']);
     Route::post('/stores/containers', [StoresController::class, 'storeContainer']);
-    Route::post('/stores/containers/{container}', [StoresController::class, 'count'])->whereNumber('container');
+    Route::post('/stores/containers/{container}', [StoresController::class, 'count']);
     Route::get('/bench/{name?}', CalculatorController::class);
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/circuits', [CircuitController::class, 'index']);
     Route::get('/circuits/new', [CircuitController::class, 'create']);
     Route::post('/circuits', [CircuitController::class, 'store']);
     Route::post('/circuits/preview', [CircuitController::class, 'preview']);
-    Route::whereNumber('circuit')->prefix('/circuits/{circuit}')->group(function (): void {
+    Route::prefix('/circuits/{circuit}')->group(function (): void {
         Route::get('/', [CircuitController::class, 'show']);
         Route::get('/edit', [CircuitController::class, 'edit']);
         Route::post('/', [CircuitController::class, 'store']);

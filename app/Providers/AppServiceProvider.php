@@ -36,13 +36,18 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Model::shouldBeStrict(! $this->app->isProduction());
-        RateLimiter::for('sign-in', fn (Request $request) => Limit::perMinute(8)
-            ->by(mb_strtolower(is_string($request->input('login')) ? $request->input('login') : '').'|'.$request->ip())
-            ->response(
-                fn () => back()->withInput($request->only('login'))->withErrors(
-                    ['login' => 'Too many tries. Wait a minute, then try again.'],
-                ),
-            ));
+        RateLimiter::for('sign-in', function (Request $request): array {
+            $login = is_string($request->input('login')) ? mb_strtolower($request->input('login')) : '';
+            $tooMany = fn () => back()->withInput($request->only('login'))->withErrors(
+                ['login' => 'Too many tries. Wait a minute, then try again.'],
+            );
+
+            // By name at one address, so that nobody locks somebody else out from elsewhere; and by address over all names.
+            return [
+                Limit::perMinute(8)->by("{$login}|{$request->ip()}")->response($tooMany),
+                Limit::perMinute(60)->by((string) $request->ip())->response($tooMany),
+            ];
+        });
         // An icon of the sprite: @icon('timer'). A directive, because a page has thirty and a component costs more than its output.
         Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true">'
             .'<use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');

@@ -4,6 +4,9 @@
         <h1>Set up the shop</h1>
         <form method="post" action="/first-start" class="entry">
             @csrf
+            @if (\App\Http\Controllers\FirstStartController::code() !== null)
+                <x-input name="code" label="Code from the terminal" autocomplete="off"/>
+            @endif
             <x-input name="shop" label="Shop’s name" autocomplete="organization"/>
             <x-input name="elevation_m" label="Elevation above sea level, m"/>
             <x-input name="name" label="Your name" autocomplete="name"/>

@@ -37,11 +37,12 @@ abstract class BrowserTestCase extends TestCase
         $directory = realpath(self::ROOT).'/storage/testing';
         @mkdir("{$directory}/sessions", recursive: true);
         @unlink(self::clockFile());
+        @unlink("{$directory}/first-start.code");
         array_map(unlink(...), [...glob("{$directory}/*.sqlite*") ?: [], ...glob("{$directory}/sessions/*") ?: []]);
         shell_exec('rm -rf '.escapeshellarg("{$directory}/cache"));
         $environment = [
             ...getenv(), 'APP_ENV' => 'testing', 'APP_KEY' => 'base64:0mVf3Wj0rPzq8kDgYt7hJxUu1sC5oEw2nQb9aLi4R6M=', 'APP_DEBUG' => 'false', 'DB_DATABASE' => "{$directory}/aqbel.sqlite",
-            'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'file', 'SESSION_FILES' => "{$directory}/sessions", 'AQBEL_PHOTOS' => "{$directory}/photos", 'CACHE_STORE' => 'file', 'AQBEL_CACHE' => "{$directory}/cache", 'AQBEL_DEMO' => '1', 'PHP_CLI_SERVER_WORKERS' => '3',
+            'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'file', 'SESSION_FILES' => "{$directory}/sessions", 'AQBEL_PHOTOS' => "{$directory}/photos", 'CACHE_STORE' => 'file', 'AQBEL_CACHE' => "{$directory}/cache", 'AQBEL_DEMO' => '1', 'AQBEL_FIRST_START' => "{$directory}/first-start.code", 'PHP_CLI_SERVER_WORKERS' => '3',
             'APP_CONFIG_CACHE' => "{$directory}/none-config.php", 'APP_ROUTES_CACHE' => "{$directory}/none-routes.php",
         ];
         self::seed("{$directory}/aqbel.sqlite", $environment);

@@ -16,6 +16,11 @@ final class FirstStartTest extends BrowserTestCase
         $this->visit('/');
         $this->seeStep('Set up the shop');
         $this->assertAccessible();
+        file_put_contents(dirname(__DIR__, 2).'/storage/testing/first-start.code', 'f00dbeef42');
+        $this->visit('/first-start');
+        $this->press('Start');
+        $this->see('This is not the code');
+        self::$browser->findElement(By::id('code'))->sendKeys('f00dbeef42');
         $this->press('Start');
         $this->see('Enter the shop’s name.');
         foreach ([

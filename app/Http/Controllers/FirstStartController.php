@@ -26,6 +26,12 @@ final class FirstStartController
     public function store(Request $request): RedirectResponse
     {
         abort_if(Person::query()->exists(), 404);
+        $code = self::code();
+        if ($code !== null && ! hash_equals($code, trim((string) $request->string('code')))) {
+            return back()->withInput($request->except('password', 'code'))->withErrors(
+                ['code' => 'This is not the code. It stands in the terminal in which Aqbel was started.'],
+            );
+        }
         $data = $request->validate([
             'shop' => ['required', 'string', 'max:120'], 'elevation_m' => ['required', 'numeric', 'between:-400,5000'],
             'name' => ['required', 'string', 'max:80'], 'login' => ['required', 'alpha_dash', 'max:40'], 'password' => [
@@ -57,7 +63,17 @@ final class FirstStartController
                 );
         });
         Auth::login($lead);
+        $request->session()->regenerate();
+        @unlink((string) config('aqbel.first_start'));
 
         return redirect('/');
+    }
+
+    /** The code that the launcher printed; null where it asks for none. */
+    public static function code(): ?string
+    {
+        $file = config('aqbel.first_start');
+
+        return is_string($file) && is_file($file) ? trim((string) file_get_contents($file)) : null;
     }
 }

@@ -1,0 +1,5 @@
+<?php return array (
+  'Illuminate\\Foundation\\Support\\Providers\\EventServiceProvider' => 
+  array (
+  ),
+);

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\Route;
+
+/** Who comes in, under which name, and what every answer carries. */
+final class DoorsTest extends ShopTestCase
+{
+    public function test_every_answer_carries_the_headers_errors_included(): void
+    {
+        foreach (['/sign-in', '/nothing-here', '/jobs/99999999999999999999', '/photos/999999'] as $path) {
+            $answer = $this->actingAs($this->imre)->get($path);
+            self::assertStringContainsString("default-src 'self'", (string) $answer->headers->get('Content-Security-Policy'), $path);
+            self::assertSame('nosniff', $answer->headers->get('X-Content-Type-Options'), $path);
+        }
+    }
+
+    public function test_numbers_no_table_has_are_not_found(): void
+    {
+        $job = $this->plan();
+        foreach (["/jobs/{$job->id}/entries/99999999999999999999", '/circuits/99999999999999999999', '/jobs/0', '/photos/0/small'] as $path) {
+            $this->actingAs($this->imre)->get($path)->assertNotFound();
+        }
+        $this->post("/jobs/{$job->id}/entries/99999999999999999999", [])->assertNotFound();
+    }
+
+    public function test_sign_in_leads_nowhere_else(): void
+    {
+        foreach (['https://elsewhere.example/', '//elsewhere.example/', '/\\elsewhere.example'] as $wanted) {
+            $this->withSession(['url.intended' => $wanted])
+                ->post('/sign-in', ['login' => 'imre', 'password' => 'bleed-it-dry'])
+                ->assertRedirect('/');
+            $this->post('/sign-out');
+        }
+        $this->withSession(['url.intended' => url('/records')])
+            ->post('/sign-in', ['login' => 'imre', 'password' => 'bleed-it-dry'])
+            ->assertRedirect('/records');
+    }
+
+    public function test_a_full_disk_is_said_in_words(): void
+    {
+        $full = new \PDOException('SQLSTATE[HY000]: General error: 13 database or disk is full');
+        Route::get('/full', fn () => throw new QueryException('sqlite', 'insert', [], $full));
+        $answer = $this->get('/full');
+        self::assertSame(507, $answer->getStatusCode());
+        self::assertStringContainsString('disk of this machine is full', (string) $answer->getContent());
+    }
+
+    public function test_who_has_no_name_here_waits_as_long_as_who_has_the_wrong_password(): void
+    {
+        $checked = 0;
+        app('hash')->extend('counted', function () use (&$checked) {
+            return new class($checked) extends \Illuminate\Hashing\BcryptHasher
+            {
+                public function __construct(private int &$checked)
+                {
+                    parent::__construct(['rounds' => 4]);
+                }
+
+                public function check(#[\SensitiveParameter] $value, $hashedValue, array $options = []): bool
+                {
+                    $this->checked++;
+
+                    return parent::check($value, $hashedValue, $options);
+                }
+            };
+        });
+        config(['hashing.driver' => 'counted']);
+        app('hash')->forgetDrivers();
+        $this->post('/sign-in', ['login' => 'nobody-here', 'password' => 'bleed-it-dry'])->assertSessionHasErrors('login');
+        self::assertSame(1, $checked, 'as many checks as for somebody who is here');
+    }
+}
