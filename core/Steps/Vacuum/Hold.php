@@ -36,9 +36,6 @@ final class Hold extends StepKind
     /** A circuit that counts as drained holds at least so much gas, mL. */
     private const LEAST_VOID_ML = 500.0;
 
-    /** Of a cap without a figure, kPa (common practice, no source). */
-    private const USUAL_CAP_KPA = 103.0;
-
     public function name(): string
     {
         return 'hold';
@@ -173,10 +170,11 @@ final class Hold extends StepKind
         if ($bound === null) {
             return '';
         }
-        $weep = $hold->weepMlPerDay($bound, $at->facts()->capKpa ?? self::USUAL_CAP_KPA);
+        $cap = $at->facts()->capKpa;
+        $weeps = $cap === null ? '' : '; the same hole would weep about '
+            ."{$at->litres($hold->weepMlPerDay($bound, $cap))} a day at cap pressure, to an order of magnitude";
 
-        return "No leak above {$at->say($bound, Unit::Millilitre)} of air a minute; the same hole would weep about"
-            ." {$at->litres($weep)} a day at cap pressure, to an order of magnitude.";
+        return "No leak above {$at->say($bound, Unit::Millilitre)} of air a minute{$weeps}.";
     }
 
     public function orders(Situation $at): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Steps;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Matter\Mixture;
@@ -16,11 +17,14 @@ use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
+use Aqbel\Core\Steps\RunHot\ThermostatPassed;
 use Aqbel\Core\Vacuum\VacuumPlan;
 use Aqbel\Core\Vacuum\VacuumProgress;
+use Aqbel\Core\Values;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
+use Tests\Demo;
 
 /** Every constant that decides something, tried on both sides of its edge. */
 final class EdgesTest extends TestCase
@@ -109,13 +113,89 @@ final class EdgesTest extends TestCase
 
     public function test_a_circuit_on_the_brink_of_boiling_holds_the_needle_itself(): void
     {
-        // 25 inHg at sea level leave 16.7 kPa, more than 1.5 times what half glycol boils at when 40 °C warm: 9.4 kPa.
-        $deep = fn (float $kpa): ?string => JobOnPaper::on('rescue-ambulance', school: 'vacuum', choices: [
-            'elevationM' => 0.0, 'rules' => new HouseRules(seaLevelVacuumInHg: 28.5),
+        $deep = fn (float $seaLevel, float $kpa): ?string => JobOnPaper::on('rescue-ambulance', school: 'vacuum', choices: [
+            'elevationM' => 0.0, 'rules' => new HouseRules(seaLevelVacuumInHg: $seaLevel),
         ])->write('pull:1', 'reading', ['vacuum' => $kpa])->judge('pull:1')?->code;
-        self::assertSame('short', $deep(89.3), 'further short than vapour explains');
-        self::assertSame('short', $deep(89.5), '7.0 kPa short');
-        self::assertSame('vapour', $deep(93.0));
+        // Half glycol boils at 5.58 kPa when 40 °C warm; 1.5 times that are 8.37 kPa, 92.96 below the air.
+        self::assertSame('short', $deep(28.5, 92.9));
+        self::assertSame('vapour', $deep(28.5, 93.0));
+        // 29.6 inHg are 100.24 kPa: 7 kPa short of them is 93.24.
+        self::assertSame('short', $deep(29.6, 93.1));
+        self::assertSame('vapour', $deep(29.6, 93.3));
+    }
+
+    public function test_the_needle_tells_what_the_vacuum_still_takes(): void
+    {
+        $fill = fn (float $kpa) => JobOnPaper::on('rescue-ambulance', school: 'vacuum')
+            ->write('hold:1', 'reading', ['vacuum' => 71.0])
+            ->write('vacuum_fill', 'poured', ['volume' => 3000.0, 'vessel' => 'bucket', 'vacuum' => $kpa]);
+        // 14.39 − 1.78 kPa of air in a void, 35.39 − 1.78 after 3 L: 4.80 L, of it 1.08 still to come.
+        $figure = JobOnPaper::kind('vacuum_fill')->figure($fill(50.0)->at('vacuum_fill'));
+        self::assertEqualsWithDelta(1078.17, $figure->base, 0.5);
+        self::assertSame('filling', $fill(1.8)->judge('vacuum_fill')->code);
+        self::assertSame('full', $fill(1.6)->judge('vacuum_fill')->code);
+    }
+
+    public function test_a_hold_of_a_full_circuit_counts_half_a_litre(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance', school: 'vacuum', rules: new HouseRules(gaugeResolutionInHg: 5.0))
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('fill_level', 'poured', ['volume' => 400.0, 'vessel' => 'jug']);
+        // 16.93 kPa of 85.39 in two minutes, half a litre of it.
+        self::assertStringContainsString('leaks from 50 mL of air', JobOnPaper::kind('hold')->why($job->at('hold:1')));
+    }
+
+    public function test_the_first_check_is_never_passed_over(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance');
+        self::assertTrue($job->isHard('cold_check'), 'nothing read');
+        self::assertTrue($job->write('cold_check', 'rested', ['since' => 7100.0])->isHard('cold_check'), 'too short');
+        self::assertStringContainsString(
+            'typical engine',
+            (clone $job)->write('cold_check', 'reading', ['ect' => 80.0, 'air' => 20.0])->judge('cold_check')->reason,
+        );
+        self::assertStringContainsString('your 2 readings', $job->write('cold_check', 'reading', ['ect' => 80.0, 'air' => 20.0], 900)
+            ->write('cold_check', 'reading', ['ect' => 74.0, 'air' => 20.0])
+            ->judge('cold_check')->reason);
+    }
+
+    public function test_a_thermostat_without_a_figure_opens_at_seventy_five(): void
+    {
+        $passed = fn (float $ect): bool => ThermostatPassed::at(
+            Demo::circuit('taxi-electronics')->facts,
+            new Entry(1, 0, '', 'heat_cycle:1', 'reading', new Values(['ect' => $ect, 'far' => $ect])),
+        );
+        self::assertTrue($passed(75.0));
+        self::assertFalse($passed(74.9));
+    }
+
+    public function test_a_part_is_waited_for_a_month_at_most(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance')->write('inspect', 'condition', ['cap' => 'worn'])->finish('inspect');
+        $waits = JobOnPaper::kind('put_right')->form($job->at('put_right'), 'waiting');
+        $until = array_column(array_map(fn ($field) => [$field->name, $field], $waits->fields), 1, 0)['until'];
+        self::assertSame(2_592_000.0, $until->read('720 h', UnitSystem::Metric)[0]);
+        $this->expectException(InvalidField::class);
+        $until->read('721 h', UnitSystem::Metric);
+    }
+
+    public function test_a_far_side_that_is_only_warm_says_nothing_of_the_sensor(): void
+    {
+        $said = fn (float $far): ?string => JobOnPaper::on('rescue-ambulance')
+            ->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])
+            ->write('heat_cycle:1', 'reading', [
+                'ect' => 40.0, 'far' => $far, 'outlet_front' => 40.0, 'bubbles' => 'hidden', 'sign' => 'none',
+            ])
+            ->judge('heat_cycle:1')->code;
+        self::assertSame('not_proven', $said(74.9));
+        self::assertSame('sensor_in_air', $said(75.0));
+    }
+
+    public function test_half_a_kilopascal_above_the_cap_is_the_cap(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance');
+        self::assertNull($job->refusal('pressure_test', 'test', ['start' => 110.5, 'end' => 110.0, 'held' => 300.0]));
+        self::assertNotNull($job->refusal('pressure_test', 'test', ['start' => 110.53, 'end' => 110.0, 'held' => 300.0]));
     }
 
     public function test_a_vacuum_is_planned_only_where_there_can_be_one(): void

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Judges;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Matter\Atmosphere;
+use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Vacuum\GaugeReading;
+use Aqbel\Core\Vacuum\PressureHold;
+use Aqbel\Core\Vacuum\PressureReading;
+use Aqbel\Core\Vacuum\PressureVerdict;
+use Aqbel\Core\Vacuum\VacuumHold;
+use PHPUnit\Framework\TestCase;
+
+/** Held vacuum and held pressure at the edges of what they say. */
+final class HoldEdgesTest extends TestCase
+{
+    /** What every trace of a sweep was said to be when the thresholds were chosen by the simulators: one letter each. */
+    private const SAID_OF_VACUUM = 'ttsttitiiiiiiililllllllllllllllllllllllllllllllllllllllllllltts'
+        .'ttstiiiiiiiillillllllllllllllllllllllllllllllllllllllllllttstss'
+        .'tislisllilllllllllllllllllllllllllllllllllllllllllllll';
+
+    private const SAID_OF_PRESSURE = 'ttitiitiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiii'
+        .'ttttittitiiiiiiliiliiliiliiliillillillillillillillillillillilli'
+        .'ttttttiitiiiliillillillillillilllllllllllllllllllllllllllllllll';
+
+    public function test_a_sweep_of_leaks_and_settlings_reads_as_it_was_chosen(): void
+    {
+        $said = '';
+        foreach ([[3, 120], [4, 240], [6, 480]] as [$count, $seconds]) {
+            for ($leak = 0.0; $leak <= 11.0; $leak += 0.55) {
+                foreach ([0.0, 1.1, 2.4] as $settles) {
+                    $points = [];
+                    for ($i = 0; $i < $count; $i++) {
+                        $t = $seconds * $i / ($count - 1);
+                        $falls = $leak * $t / $seconds + $settles * (1 - exp(-$t / 70));
+                        $points[] = [$t, 21.5 - round($falls * 4) / 4 * 0.5];
+                    }
+                    $said .= $this->vacuum($points)->verdict->value[0];
+                }
+            }
+        }
+        self::assertSame(self::SAID_OF_VACUUM, $said);
+    }
+
+    public function test_a_sweep_of_losses_and_creeping_hoses_reads_as_it_was_chosen(): void
+    {
+        $said = '';
+        foreach ([[2, 300], [3, 180], [5, 400]] as [$count, $seconds]) {
+            for ($loss = 0.0; $loss <= 12.0; $loss += 0.6) {
+                foreach ([0.0, 1.2, 2.6] as $creeps) {
+                    $readings = [];
+                    for ($i = 0; $i < $count; $i++) {
+                        $t = $seconds * $i / ($count - 1);
+                        $falls = $loss * $t / $seconds + $creeps * (1 - exp(-$t / 40));
+                        $readings[] = [$t, 100.0 - round($falls * 4) / 4 * 2.0, 20.0];
+                    }
+                    $said .= $this->pressure($readings)->verdict->value[0];
+                }
+            }
+        }
+        self::assertSame(self::SAID_OF_PRESSURE, $said);
+    }
+
+    public function test_half_gone_is_lost_and_a_test_counts_from_four_fifths(): void
+    {
+        self::assertSame('lost', $this->vacuum([[0, 20], [600, 10]])->verdict->value);
+        self::assertNotSame('lost', $this->vacuum([[0, 20], [600, 10.1]])->verdict->value);
+        self::assertSame('lost', $this->vacuum([[0, 15.9], [600, 15.9]], 20.0)->verdict->value);
+        self::assertSame('tight', $this->vacuum([[0, 16.1], [600, 16.1]], 20.0)->verdict->value);
+        self::assertSame('lost', $this->vacuum([[0, 0], [600, 0]])->verdict->value);
+    }
+
+    public function test_a_needle_that_rises_is_no_hold(): void
+    {
+        self::assertStringContainsString('deeper', $this->vacuum([[0, 20], [300, 20], [600, 20.76]])->reason);
+        self::assertStringNotContainsString('deeper', $this->vacuum([[0, 20], [300, 20], [600, 20.74]])->reason);
+    }
+
+    /** Choked flow of air at 20 °C through a hole, and Hagen–Poiseuille for coolant: worked by hand. */
+    public function test_the_hole_and_what_it_weeps(): void
+    {
+        $hold = $this->vacuum([[0, 21], [120, 20], [240, 19], [360, 18]]);
+        $flow = $hold->airLeakMlPerMinute() / 60e6;
+        $area = $flow / (0.8 * 343.2 * 0.5787);
+        self::assertEqualsWithDelta(2e6 * sqrt($area / M_PI), $hold->holeMicrometres(), 0.2);
+        self::assertNull($this->vacuum([[0, 21], [600, 21]])->holeMicrometres());
+        $drives = (85.39 ** 2 - (85.39 - 21 * 3.386389) ** 2) / (2 * 85.39);
+        self::assertEqualsWithDelta(31 * 1440 * (103 / 4.0e-3) / ($drives / 1.8e-5), $hold->weepMlPerDay(31, 103), 0.5);
+    }
+
+    public function test_a_warm_engine_is_tested_two_minutes_at_most_and_never_tight_alone(): void
+    {
+        $warm = fn (float $seconds) => $this->pressure([[0, 100, 20], [$seconds, 100, 20]], true);
+        self::assertStringContainsString('hides a weep', $warm(120)->reason);
+        self::assertStringContainsString('after two minutes', $warm(121)->reason);
+        self::assertSame(PressureVerdict::Inconclusive, $warm(120)->verdict);
+    }
+
+    public function test_a_pressure_test_needs_a_minute_its_order_and_four_fifths(): void
+    {
+        self::assertSame('inconclusive', $this->pressure([[0, 100, 20], [59, 100, 20]])->verdict->value);
+        self::assertSame('tight', $this->pressure([[0, 100, 20], [61, 100, 20]])->verdict->value);
+        self::assertSame('inconclusive', $this->pressure([[0, 100, 20]])->verdict->value);
+        self::assertSame('no_test', $this->pressure([[0, 79.9, 20], [300, 79.9, 20]])->verdict->value);
+        self::assertSame('tight', $this->pressure([[0, 80, 20], [300, 80, 20]])->verdict->value);
+        $this->expectException(InvalidField::class);
+        $this->pressure([[0, 100, 20], [0, 100, 20]]);
+    }
+
+    /** The gas law: 201.3 kPa and 293.15 K, one kelvin is 0.687 kPa. */
+    public function test_temperature_is_taken_out_by_the_gas_law(): void
+    {
+        $warmer = $this->pressure([[0, 100, 20], [150, 100.7, 21], [300, 101.4, 22]]);
+        self::assertEqualsWithDelta(2 * 201.3 / 293.15, $warmer->temperatureEffectKpa, 1e-9);
+        self::assertSame('tight', $warmer->verdict->value);
+    }
+
+    /** 4 kPa in 5 min, 1 L of gas at 201.3 kPa and hoses of 1.5 mL a kPa. */
+    public function test_a_loss_in_millilitres(): void
+    {
+        $loses = $this->pressure([[0, 100, 20], [75, 98, 20], [150, 96, 20], [225, 94, 20], [300, 92, 20]]);
+        self::assertSame('leak', $loses->verdict->value);
+        self::assertEqualsWithDelta(8 / 5 * (1000 / 201.3 + 1.5), $loses->lossMlPerMinute, 0.01);
+        self::assertGreaterThan($loses->lossMlPerMinute, $loses->boundMlPerMinute);
+    }
+
+    /** @param  list<array{float|int, float|int}>  $points */
+    private function vacuum(array $points, ?float $target = null): VacuumHold
+    {
+        return new VacuumHold(
+            Atmosphere::ofBarometer(Pressure::kilopascals(85.39)),
+            Volume::litres(8),
+            array_map(
+                fn (array $p) => new GaugeReading((float) $p[0], Pressure::inchesOfMercury((float) $p[1])),
+                $points,
+            ),
+            Pressure::inchesOfMercury(0.5),
+            $target === null ? null : Pressure::inchesOfMercury($target),
+        );
+    }
+
+    /** @param  non-empty-list<array{float|int, float|int, float|int}>  $points */
+    private function pressure(array $points, bool $warm = false): PressureHold
+    {
+        return new PressureHold(
+            array_map(fn (array $p) => new PressureReading(
+                (float) $p[0],
+                Pressure::kilopascals((float) $p[1]),
+                Temperature::celsius((float) $p[2]),
+            ), $points),
+            Pressure::kilopascals(100),
+            Pressure::kilopascals(101.3),
+            1000.0,
+            Pressure::kilopascals(2),
+            $warm,
+        );
+    }
+}
