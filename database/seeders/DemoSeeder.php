@@ -161,7 +161,7 @@ final class DemoSeeder extends Seeder
             ->until(null);
         self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)->until(null);
         self::job('SKP 207', 'gravity', $imre, 130)->until('heat_cycle:1')
-            ->enter('start', ['place' => 'extraction', 'neck' => 'funnel'], 12)
+            ->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 12)
             ->enter(
                 'reading',
                 [
@@ -169,7 +169,7 @@ final class DemoSeeder extends Seeder
                     'far' => '80',
                     'outlet_front' => '63',
                     'outlet_rear' => '34',
-                    'bubbles' => 'some',
+                    'bubbles' => 'hidden',
                     'sign' => 'none',
                 ],
                 1,

@@ -43,9 +43,10 @@ export function dealtWith(store, key) {
     remove(store, REFUSED, key);
 }
 
-/** What was typed into an entry, for the list of refused ones. */
+/** What was typed into an entry, for the list of refused ones: by the labels of its form, where they are known. */
 export function typedIn(entry) {
-    return entry.fields.filter(([name, value]) => name.startsWith('fields[') && value !== '').map(([name, value]) => `${name.slice(7, -1)} ${value}`).join(', ');
+    const typed = entry.fields.filter(([name, value]) => name.startsWith('fields[') && value !== '');
+    return typed.map(([name, value]) => `${entry.labels?.[name] ?? name.slice(7, -1)} ${value}`).join(', ');
 }
 
 /** "1 entry is" or "3 entries are". */

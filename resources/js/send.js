@@ -1,7 +1,7 @@
 // Entries are sent by the page itself: without a connection they stay on this tablet, in order, and go out when it is back.
 // Every entry carries a key, so that one sent twice counts once, and its age, so that a late one keeps its time.
 
-import { around, one } from './dom.js';
+import { all, around, one } from './dom.js';
 import { counted, dealtWith, drop, keep, refuse, refused, typedIn, waiting } from './outbox.js';
 import { fail, prepare } from './photo.js';
 
@@ -49,6 +49,12 @@ async function post(action, body, again = true) {
     } catch {
         return { became: 'later', to: null, reason: OFFLINE };
     }
+}
+
+/** What each field of a form is called on the page, by its name. */
+function labelsOf(form) {
+    const named = all('input[name], select[name]', HTMLInputElement, form).filter((input) => input.type !== 'hidden' && input.type !== 'radio');
+    return Object.fromEntries(named.map((input) => [input.name, input.labels?.[0]?.textContent.trim() ?? input.name]));
 }
 
 /** The entries of this person that were refused after waiting, each until it is dealt with. */
@@ -148,7 +154,7 @@ export function startSending() {
             if (photo) {
                 fail(form, 'No connection. The photograph is still here: press again when it is back.');
             } else {
-                keep(localStorage, { key: body.get('key'), person, at: Date.now(), action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => typeof value === 'string') });
+                keep(localStorage, { key: body.get('key'), person, at: Date.now(), action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => typeof value === 'string'), labels: labelsOf(form) });
                 one('input[name=key]', HTMLInputElement, form).value = freshKey();
                 if (became === 'sign-in') {
                     location.reload();

@@ -77,6 +77,7 @@ test('an entry refused after waiting stays with its reason until it is dealt wit
     assert.deepEqual(waiting(store), []);
     assert.equal(refused(store)[0].reason, 'It was 95 °C a minute ago.');
     assert.equal(typedIn(refused(store)[0]), 'ect 31');
+    assert.equal(typedIn({ ...entry, labels: { 'fields[ect]': 'Coolant' } }), 'Coolant 31');
     dealtWith(store, 'a');
     assert.deepEqual(refused(store), []);
 });

@@ -138,7 +138,7 @@ final class CoolDownWait extends StepKind
 
         return $last === null || $minutes <= 0.0
             ? null
-            : new Clock('Until the neck may be opened', $last->at, $last->at + (int) round($minutes * 60), true);
+            : new Clock($this->neckIsUnsealed($at) ? 'Until it is cold' : 'Until the neck may be opened', $last->at, $last->at + (int) round($minutes * 60), true);
     }
 
     /** Null before a reading, and where the readings do not fall. */
@@ -175,7 +175,7 @@ final class CoolDownWait extends StepKind
             Dimension::Temperature,
             Origin::Measured,
             HotNeck::safeC($at),
-            'neck may be opened',
+            $this->neckIsUnsealed($at) ? 'cold' : 'neck may be opened',
         );
     }
 
