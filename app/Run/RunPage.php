@@ -102,6 +102,13 @@ final readonly class RunPage
         return $this->at->entries() !== [];
     }
 
+    public function trace(): ?TracePicture
+    {
+        $trace = $this->kind->trace($this->at);
+
+        return $trace === null ? null : new TracePicture($trace, $this->units);
+    }
+
     /** @return list<RailStage> */
     public function rail(): array
     {

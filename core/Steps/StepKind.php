@@ -26,6 +26,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
+use Aqbel\Core\Saying\Trace;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\Sums;
 use Aqbel\Core\Stores\ShelfLine;
@@ -125,6 +126,12 @@ abstract class StepKind implements Kind
         $sums = Sums::of($at, $this);
 
         return $sums === null ? $this->obstacles($at) : [$sums->obstacle(), ...$this->obstacles($at)];
+    }
+
+    /** Readings with the line the verdict rests on; null where there is none to draw. */
+    public function trace(Situation $at): ?Trace
+    {
+        return null;
     }
 
     public function clock(Situation $at): ?Clock

@@ -45,6 +45,9 @@ final readonly class VacuumHold
 
     private const DISCHARGE = 0.8;
 
+    /** Pieces of the drawn line. */
+    private const DRAWN = 24;
+
     public HoldVerdict $verdict;
 
     public string $reason;
@@ -64,7 +67,7 @@ final readonly class VacuumHold
     public function __construct(
         private Atmosphere $air,
         private Volume $void,
-        private array $readings,
+        public array $readings,
         private Pressure $resolution,
         private ?Pressure $target = null,
     ) {
@@ -131,6 +134,35 @@ final readonly class VacuumHold
         $drives = ($outside ** 2 - $inside ** 2) / (2.0 * $outside);
 
         return $airMlPerMinute * 1440.0 * ($capKpa / self::COOLANT_VISCOSITY) / ($drives / self::AIR_VISCOSITY);
+    }
+
+    /** @return non-empty-list<array{float, float}> seconds since the first reading, and kPa below the air */
+    public function traced(): array
+    {
+        $points = array_map(
+            fn (GaugeReading $r) => [$r->second - $this->readings[0]->second, $r->vacuum->kPa()],
+            $this->readings,
+        );
+
+        return $points === [] ? [[0.0, 0.0]] : $points;
+    }
+
+    /** @return list<array{float, float}> the same of the explanation that is believed; none while nothing is explained */
+    public function believed(): array
+    {
+        if ($this->fit?->explained !== true || $this->verdict === HoldVerdict::Moved) {
+            return [];
+        }
+        $fit = $this->fit;
+        $points = [];
+        for ($i = 0; $i <= self::DRAWN; $i++) {
+            $t = $this->seconds * $i / self::DRAWN;
+            $falls = $fit->leakDivisions * $i / self::DRAWN
+                + $fit->settlingDivisions * (1.0 - exp(-$t / $fit->tauSeconds));
+            $points[] = [$t, $this->readings[0]->vacuum->kPa() - $falls * $this->resolution->kPa()];
+        }
+
+        return $points;
     }
 
     private function fit(): HoldFit

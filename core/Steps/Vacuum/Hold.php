@@ -23,6 +23,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Trace;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Vacuum\GaugeReading;
@@ -195,6 +196,15 @@ final class Hold extends StepKind
     {
         return parent::labour($step, $choices)
             ->plus(new Minutes(0.0, $choices->rules->minutesOf($choices->rules->holdLength)));
+    }
+
+    public function trace(Situation $at): ?Trace
+    {
+        $hold = $this->hold($at);
+
+        return $hold === null || count($hold->readings) < 2
+            ? null
+            : new Trace('Needle and fitted line', $hold->traced(), $hold->believed(), Unit::InchOfMercury);
     }
 
     /** @return list<Entry> since the last restart */
