@@ -17,7 +17,7 @@ use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
-Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'photo'], '[0-9]{1,9}'));
+Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container'], '[0-9]{1,9}'));
 
 Route::get('/first-start', [FirstStartController::class, 'create']);
 Route::post('/first-start', [FirstStartController::class, 'store']);

@@ -13,7 +13,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::mRAhNsX4XhazKLSU',
+            '_route' => 'generated::WzSrYLTIcaifbSEo',
           ),
           1 => NULL,
           2 => 
@@ -33,7 +33,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::CWtVePxBD8sqmze6',
+            '_route' => 'generated::yZJWxwnUK3OSVQLD',
           ),
           1 => NULL,
           2 => 
@@ -50,7 +50,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::ofoGRRPkAJKWwcu7',
+            '_route' => 'generated::sRfgtmHM1fGqqsYn',
           ),
           1 => NULL,
           2 => 
@@ -86,7 +86,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::sMs8KMyt6jcpgYVI',
+            '_route' => 'generated::Mtnmml7D02BEhNPm',
           ),
           1 => NULL,
           2 => 
@@ -105,7 +105,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::VEZeX0SoRDf9AmYV',
+            '_route' => 'generated::7wMrbTdM5bEeI5Z3',
           ),
           1 => NULL,
           2 => 
@@ -125,7 +125,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::GmN8Fk83SfQa6mqq',
+            '_route' => 'generated::tdIbUrq99ofYI7EU',
           ),
           1 => NULL,
           2 => 
@@ -144,7 +144,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::HUcb534X7tw8Fo7f',
+            '_route' => 'generated::d18hhiYiS8zuIri0',
           ),
           1 => NULL,
           2 => 
@@ -163,7 +163,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::3IvapABdldhqJyjO',
+            '_route' => 'generated::xMBPWpErVX1zvEuj',
           ),
           1 => NULL,
           2 => 
@@ -183,7 +183,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::0jm1XjFwkW1kCp1V',
+            '_route' => 'generated::Lce4pYCEhrgbDiho',
           ),
           1 => NULL,
           2 => 
@@ -202,7 +202,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::gidm6ybtIAUO7LMJ',
+            '_route' => 'generated::c8PXJcOPO7CZXFB8',
           ),
           1 => NULL,
           2 => 
@@ -222,7 +222,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::iIVMNyKeUfEP6T9N',
+            '_route' => 'generated::qg7zpkjZkwW2Vggw',
           ),
           1 => NULL,
           2 => 
@@ -241,7 +241,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::6fiPnUdLnBsuC5AS',
+            '_route' => 'generated::hAbcq5xldJWp0Xxm',
           ),
           1 => NULL,
           2 => 
@@ -260,7 +260,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::zfsBr5r92eLbOMqp',
+            '_route' => 'generated::a4hbkyW8qUtVfH9g',
           ),
           1 => NULL,
           2 => 
@@ -280,7 +280,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::ul9PEGDSOQx0VUpR',
+            '_route' => 'generated::HE2N2GGIucRk7eQ4',
           ),
           1 => NULL,
           2 => 
@@ -297,7 +297,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::rdZE247zl5DhNlnJ',
+            '_route' => 'generated::PqcjM9p7VxUJV4RL',
           ),
           1 => NULL,
           2 => 
@@ -316,7 +316,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::qlgEUutm85AOuH7O',
+            '_route' => 'generated::82X1gyOoNP1EQAlR',
           ),
           1 => NULL,
           2 => 
@@ -336,7 +336,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::0FODMLTgxJ4ze1hQ',
+            '_route' => 'generated::sv5wiGKUvq0rtANs',
           ),
           1 => NULL,
           2 => 
@@ -362,7 +362,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::SXno92RrDSgff4yu',
+            '_route' => 'generated::peywIaliZUtFU52D',
           ),
           1 => 
           array (
@@ -385,7 +385,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::nfUQPfz2ixlrUsWf',
+            '_route' => 'generated::nY5E2W0vy7F1IrMy',
           ),
           1 => 
           array (
@@ -407,7 +407,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::g0IkxRQCpfj8HRba',
+            '_route' => 'generated::NjpvhLL1kqLfQZfs',
           ),
           1 => 
           array (
@@ -429,7 +429,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::TvLjwAogwZOj9xc1',
+            '_route' => 'generated::fK6dNKX8aS9SOnZ9',
           ),
           1 => 
           array (
@@ -451,7 +451,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::QMlRiemGLqJ54uCO',
+            '_route' => 'generated::mwqf3qQZgGJFF3We',
           ),
           1 => 
           array (
@@ -472,7 +472,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::b3plF4XesavZgURj',
+            '_route' => 'generated::pZSfbgM8j3YFwqO8',
           ),
           1 => 
           array (
@@ -495,7 +495,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::QHeF6M1INAVYgryL',
+            '_route' => 'generated::Dl3pWwGh1Ddo3TwI',
           ),
           1 => 
           array (
@@ -517,7 +517,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::nWsggIQV68HkjG01',
+            '_route' => 'generated::RwNDoVb1FSYECaqX',
           ),
           1 => 
           array (
@@ -540,7 +540,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::r4le0oCIeDEGz0nz',
+            '_route' => 'generated::eEOBL0xR8ZTf9p7s',
             'size' => NULL,
           ),
           1 => 
@@ -565,7 +565,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::ArkZHKBXvXFyTKO0',
+            '_route' => 'generated::2PGzYxYUFP9mYeNo',
           ),
           1 => 
           array (
@@ -587,7 +587,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::z55KSdsJILZuxmnR',
+            '_route' => 'generated::9ZtLoBK8eFTmR8Uy',
           ),
           1 => 
           array (
@@ -651,7 +651,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::x52djCcHhKG8A9dE',
+            '_route' => 'generated::JHMoMM0EZELEtfWl',
             'name' => NULL,
           ),
           1 => 
@@ -675,7 +675,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::z0lJkGX3BYuq8ywr',
+            '_route' => 'generated::LUI447Rddx2o6bif',
           ),
           1 => 
           array (
@@ -698,7 +698,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::7cnTgApihpoEJIml',
+            '_route' => 'generated::QejuTXM6iN4qPkx4',
           ),
           1 => 
           array (
@@ -721,7 +721,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::dR3lim06MkOO8Qjb',
+            '_route' => 'generated::04dJz6pZiZE0WBmt',
           ),
           1 => 
           array (
@@ -743,7 +743,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::L8bv2vGkxkS8LVDD',
+            '_route' => 'generated::QzdPev0I7Fc63Ic9',
           ),
           1 => 
           array (
@@ -766,7 +766,7 @@ app('router')->setCompiledRoutes(
         array (
           0 => 
           array (
-            '_route' => 'generated::7TBIRop2i4vnBkdp',
+            '_route' => 'generated::HHEu6XMWWAde0XIU',
           ),
           1 => 
           array (
@@ -798,7 +798,7 @@ app('router')->setCompiledRoutes(
   ),
   'attributes' => 
   array (
-    'generated::mRAhNsX4XhazKLSU' => 
+    'generated::WzSrYLTIcaifbSEo' => 
     array (
       'methods' => 
       array (
@@ -827,7 +827,7 @@ app('router')->setCompiledRoutes(
                         \'exception\' => $exception,
                     ]), status: $exception ? 500 : 200);
                 }";s:5:"scope";s:54:"Illuminate\\Foundation\\Configuration\\ApplicationBuilder";s:4:"this";N;s:4:"self";s:32:"00000000000005260000000000000000";}}',
-        'as' => 'generated::mRAhNsX4XhazKLSU',
+        'as' => 'generated::WzSrYLTIcaifbSEo',
       ),
       'fallback' => false,
       'defaults' => 
@@ -843,7 +843,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::CWtVePxBD8sqmze6' => 
+    'generated::yZJWxwnUK3OSVQLD' => 
     array (
       'methods' => 
       array (
@@ -864,7 +864,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::CWtVePxBD8sqmze6',
+        'as' => 'generated::yZJWxwnUK3OSVQLD',
       ),
       'fallback' => false,
       'defaults' => 
@@ -886,7 +886,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::ofoGRRPkAJKWwcu7' => 
+    'generated::sRfgtmHM1fGqqsYn' => 
     array (
       'methods' => 
       array (
@@ -906,7 +906,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::ofoGRRPkAJKWwcu7',
+        'as' => 'generated::sRfgtmHM1fGqqsYn',
       ),
       'fallback' => false,
       'defaults' => 
@@ -972,7 +972,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::sMs8KMyt6jcpgYVI' => 
+    'generated::Mtnmml7D02BEhNPm' => 
     array (
       'methods' => 
       array (
@@ -994,7 +994,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::sMs8KMyt6jcpgYVI',
+        'as' => 'generated::Mtnmml7D02BEhNPm',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1016,7 +1016,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::VEZeX0SoRDf9AmYV' => 
+    'generated::7wMrbTdM5bEeI5Z3' => 
     array (
       'methods' => 
       array (
@@ -1038,7 +1038,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::VEZeX0SoRDf9AmYV',
+        'as' => 'generated::7wMrbTdM5bEeI5Z3',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1060,7 +1060,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::GmN8Fk83SfQa6mqq' => 
+    'generated::tdIbUrq99ofYI7EU' => 
     array (
       'methods' => 
       array (
@@ -1081,7 +1081,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::GmN8Fk83SfQa6mqq',
+        'as' => 'generated::tdIbUrq99ofYI7EU',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1103,7 +1103,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::HUcb534X7tw8Fo7f' => 
+    'generated::d18hhiYiS8zuIri0' => 
     array (
       'methods' => 
       array (
@@ -1124,7 +1124,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::HUcb534X7tw8Fo7f',
+        'as' => 'generated::d18hhiYiS8zuIri0',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1146,7 +1146,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::3IvapABdldhqJyjO' => 
+    'generated::xMBPWpErVX1zvEuj' => 
     array (
       'methods' => 
       array (
@@ -1168,7 +1168,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::3IvapABdldhqJyjO',
+        'as' => 'generated::xMBPWpErVX1zvEuj',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1190,7 +1190,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::0jm1XjFwkW1kCp1V' => 
+    'generated::Lce4pYCEhrgbDiho' => 
     array (
       'methods' => 
       array (
@@ -1211,7 +1211,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::0jm1XjFwkW1kCp1V',
+        'as' => 'generated::Lce4pYCEhrgbDiho',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1233,7 +1233,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::SXno92RrDSgff4yu' => 
+    'generated::peywIaliZUtFU52D' => 
     array (
       'methods' => 
       array (
@@ -1255,7 +1255,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::SXno92RrDSgff4yu',
+        'as' => 'generated::peywIaliZUtFU52D',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1277,7 +1277,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::nfUQPfz2ixlrUsWf' => 
+    'generated::nY5E2W0vy7F1IrMy' => 
     array (
       'methods' => 
       array (
@@ -1298,7 +1298,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::nfUQPfz2ixlrUsWf',
+        'as' => 'generated::nY5E2W0vy7F1IrMy',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1320,7 +1320,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::g0IkxRQCpfj8HRba' => 
+    'generated::NjpvhLL1kqLfQZfs' => 
     array (
       'methods' => 
       array (
@@ -1341,7 +1341,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::g0IkxRQCpfj8HRba',
+        'as' => 'generated::NjpvhLL1kqLfQZfs',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1363,7 +1363,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::TvLjwAogwZOj9xc1' => 
+    'generated::fK6dNKX8aS9SOnZ9' => 
     array (
       'methods' => 
       array (
@@ -1384,7 +1384,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::TvLjwAogwZOj9xc1',
+        'as' => 'generated::fK6dNKX8aS9SOnZ9',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1406,7 +1406,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::QMlRiemGLqJ54uCO' => 
+    'generated::mwqf3qQZgGJFF3We' => 
     array (
       'methods' => 
       array (
@@ -1428,7 +1428,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::QMlRiemGLqJ54uCO',
+        'as' => 'generated::mwqf3qQZgGJFF3We',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1450,7 +1450,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::b3plF4XesavZgURj' => 
+    'generated::pZSfbgM8j3YFwqO8' => 
     array (
       'methods' => 
       array (
@@ -1471,7 +1471,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::b3plF4XesavZgURj',
+        'as' => 'generated::pZSfbgM8j3YFwqO8',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1493,7 +1493,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::QHeF6M1INAVYgryL' => 
+    'generated::Dl3pWwGh1Ddo3TwI' => 
     array (
       'methods' => 
       array (
@@ -1514,7 +1514,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::QHeF6M1INAVYgryL',
+        'as' => 'generated::Dl3pWwGh1Ddo3TwI',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1536,7 +1536,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::nWsggIQV68HkjG01' => 
+    'generated::RwNDoVb1FSYECaqX' => 
     array (
       'methods' => 
       array (
@@ -1558,7 +1558,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::nWsggIQV68HkjG01',
+        'as' => 'generated::RwNDoVb1FSYECaqX',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1580,7 +1580,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::r4le0oCIeDEGz0nz' => 
+    'generated::eEOBL0xR8ZTf9p7s' => 
     array (
       'methods' => 
       array (
@@ -1602,7 +1602,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::r4le0oCIeDEGz0nz',
+        'as' => 'generated::eEOBL0xR8ZTf9p7s',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1625,7 +1625,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::gidm6ybtIAUO7LMJ' => 
+    'generated::c8PXJcOPO7CZXFB8' => 
     array (
       'methods' => 
       array (
@@ -1647,7 +1647,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::gidm6ybtIAUO7LMJ',
+        'as' => 'generated::c8PXJcOPO7CZXFB8',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1669,7 +1669,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::iIVMNyKeUfEP6T9N' => 
+    'generated::qg7zpkjZkwW2Vggw' => 
     array (
       'methods' => 
       array (
@@ -1690,7 +1690,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::iIVMNyKeUfEP6T9N',
+        'as' => 'generated::qg7zpkjZkwW2Vggw',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1712,7 +1712,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::ArkZHKBXvXFyTKO0' => 
+    'generated::2PGzYxYUFP9mYeNo' => 
     array (
       'methods' => 
       array (
@@ -1733,7 +1733,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::ArkZHKBXvXFyTKO0',
+        'as' => 'generated::2PGzYxYUFP9mYeNo',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1755,7 +1755,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::6fiPnUdLnBsuC5AS' => 
+    'generated::hAbcq5xldJWp0Xxm' => 
     array (
       'methods' => 
       array (
@@ -1776,7 +1776,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::6fiPnUdLnBsuC5AS',
+        'as' => 'generated::hAbcq5xldJWp0Xxm',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1798,7 +1798,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::z55KSdsJILZuxmnR' => 
+    'generated::9ZtLoBK8eFTmR8Uy' => 
     array (
       'methods' => 
       array (
@@ -1819,7 +1819,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::z55KSdsJILZuxmnR',
+        'as' => 'generated::9ZtLoBK8eFTmR8Uy',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1841,7 +1841,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::x52djCcHhKG8A9dE' => 
+    'generated::JHMoMM0EZELEtfWl' => 
     array (
       'methods' => 
       array (
@@ -1863,7 +1863,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::x52djCcHhKG8A9dE',
+        'as' => 'generated::JHMoMM0EZELEtfWl',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1885,7 +1885,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::zfsBr5r92eLbOMqp' => 
+    'generated::a4hbkyW8qUtVfH9g' => 
     array (
       'methods' => 
       array (
@@ -1907,7 +1907,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::zfsBr5r92eLbOMqp',
+        'as' => 'generated::a4hbkyW8qUtVfH9g',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1929,7 +1929,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::ul9PEGDSOQx0VUpR' => 
+    'generated::HE2N2GGIucRk7eQ4' => 
     array (
       'methods' => 
       array (
@@ -1951,7 +1951,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::ul9PEGDSOQx0VUpR',
+        'as' => 'generated::HE2N2GGIucRk7eQ4',
       ),
       'fallback' => false,
       'defaults' => 
@@ -1973,7 +1973,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::qlgEUutm85AOuH7O' => 
+    'generated::82X1gyOoNP1EQAlR' => 
     array (
       'methods' => 
       array (
@@ -1995,7 +1995,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::qlgEUutm85AOuH7O',
+        'as' => 'generated::82X1gyOoNP1EQAlR',
       ),
       'fallback' => false,
       'defaults' => 
@@ -2017,7 +2017,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::rdZE247zl5DhNlnJ' => 
+    'generated::PqcjM9p7VxUJV4RL' => 
     array (
       'methods' => 
       array (
@@ -2038,7 +2038,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::rdZE247zl5DhNlnJ',
+        'as' => 'generated::PqcjM9p7VxUJV4RL',
       ),
       'fallback' => false,
       'defaults' => 
@@ -2060,7 +2060,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::0FODMLTgxJ4ze1hQ' => 
+    'generated::sv5wiGKUvq0rtANs' => 
     array (
       'methods' => 
       array (
@@ -2081,7 +2081,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::0FODMLTgxJ4ze1hQ',
+        'as' => 'generated::sv5wiGKUvq0rtANs',
       ),
       'fallback' => false,
       'defaults' => 
@@ -2103,7 +2103,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::z0lJkGX3BYuq8ywr' => 
+    'generated::LUI447Rddx2o6bif' => 
     array (
       'methods' => 
       array (
@@ -2125,7 +2125,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::z0lJkGX3BYuq8ywr',
+        'as' => 'generated::LUI447Rddx2o6bif',
       ),
       'fallback' => false,
       'defaults' => 
@@ -2147,7 +2147,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::7cnTgApihpoEJIml' => 
+    'generated::QejuTXM6iN4qPkx4' => 
     array (
       'methods' => 
       array (
@@ -2169,7 +2169,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::7cnTgApihpoEJIml',
+        'as' => 'generated::QejuTXM6iN4qPkx4',
       ),
       'fallback' => false,
       'defaults' => 
@@ -2191,7 +2191,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::dR3lim06MkOO8Qjb' => 
+    'generated::04dJz6pZiZE0WBmt' => 
     array (
       'methods' => 
       array (
@@ -2212,7 +2212,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::dR3lim06MkOO8Qjb',
+        'as' => 'generated::04dJz6pZiZE0WBmt',
       ),
       'fallback' => false,
       'defaults' => 
@@ -2234,7 +2234,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::L8bv2vGkxkS8LVDD' => 
+    'generated::QzdPev0I7Fc63Ic9' => 
     array (
       'methods' => 
       array (
@@ -2256,7 +2256,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::L8bv2vGkxkS8LVDD',
+        'as' => 'generated::QzdPev0I7Fc63Ic9',
       ),
       'fallback' => false,
       'defaults' => 
@@ -2278,7 +2278,7 @@ app('router')->setCompiledRoutes(
       'waitSeconds' => NULL,
       'withTrashed' => false,
     ),
-    'generated::7TBIRop2i4vnBkdp' => 
+    'generated::HHEu6XMWWAde0XIU' => 
     array (
       'methods' => 
       array (
@@ -2300,7 +2300,7 @@ app('router')->setCompiledRoutes(
         'where' => 
         array (
         ),
-        'as' => 'generated::7TBIRop2i4vnBkdp',
+        'as' => 'generated::HHEu6XMWWAde0XIU',
       ),
       'fallback' => false,
       'defaults' => 
