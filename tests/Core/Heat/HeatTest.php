@@ -40,7 +40,11 @@ final class HeatTest extends TestCase
 
     public function test_what_does_not_cool_has_no_clock(): void
     {
+        self::assertSame(0.0, $this->predict([[0, 20]], 45.0)->minutesFromLast, 'colder than the air it is cold');
         foreach ([
+            [[], 45.0, 'readings'],
+            [[[0, 80], [10, 25]], 45.0, 'readings.1.temp_c'],
+            [[[0, 80], [10, 24]], 45.0, 'readings.1.temp_c'],
             [[[0, 80], [10, 82]], 45.0, 'readings.1.temp_c'],
             [[[0, 80]], 20.0, 'safe_c'],
             [[[0, 80], [0, 70]], 45.0, 'readings.1.t_min'],
@@ -85,7 +89,7 @@ final class HeatTest extends TestCase
         self::assertSame(TopUpVerdict::Settled, $series(300, 20)->verdict);
     }
 
-    /** @param  non-empty-list<array{float|int, float|int}>  $points */
+    /** @param  list<array{float|int, float|int}>  $points */
     private function predict(array $points, float $safe): CoolDown
     {
         return CoolDown::predict(

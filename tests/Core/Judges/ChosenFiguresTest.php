@@ -75,6 +75,19 @@ final class ChosenFiguresTest extends TestCase
         );
     }
 
+    public function test_a_sweep_of_top_ups_reads_as_it_was_chosen(): void
+    {
+        $said = '';
+        foreach ([0.3, 0.5, 0.65] as $ratio) {
+            for ($leak = 0.0; $leak <= 120.0; $leak += 1.5) {
+                $topUps = array_map(fn (int $n) => new TopUp(260.0 * $ratio ** $n + $leak, 20.0), range(0, 4));
+                $judged = new TopUps($topUps, 20.0);
+                $said .= $judged->verdict->value[0].(int) round($judged->highMl);
+            }
+        }
+        self::assertSame('31639fdff0865341475ec2152c9825ab74c67300', sha1($said));
+    }
+
     /** @return list<array{list<float|int>, list<float|int>, list<float>}> divisions; seconds; what is likely */
     public static function holds(): array
     {
