@@ -7,7 +7,10 @@ namespace App\Calculators;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Values;
 
-/** One calculator of the Bench screen: what it asks, how it answers through the core, by which formula and from which source. */
+/**
+ * One calculator of the Bench screen: what it asks, how it answers through the core, by which formula and from which
+ * source.
+ */
 final readonly class Calculator
 {
     /**

@@ -11,7 +11,10 @@ use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 
-/** The side view of a circuit with what is to be seen in it: coolant and air, how each point stands, the point at hand. */
+/**
+ * The side view of a circuit with what is to be seen in it: coolant and air, how each point stands, the point at
+ * hand.
+ */
 final readonly class Picture
 {
     public Drawing $drawing;

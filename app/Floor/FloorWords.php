@@ -9,7 +9,10 @@ use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Facades\Cache;
 
-/** What the step in hand of a job is called, says and waits for, in the reader's units: remembered until the journal grows. */
+/**
+ * What the step in hand of a job is called, says and waits for, in the reader's units: remembered until the journal
+ * grows.
+ */
 final readonly class FloorWords
 {
     private const KEPT_S = 7 * 86400;

@@ -19,7 +19,10 @@ use Aqbel\Core\Steps\StepCatalogue;
 /** Writes a job's summary anew, so that no list has to fold every journal. */
 final readonly class Projection
 {
-    /** Half a mark of the coarsest vessel, and 5 % of the reading: short by less does not leave a sliver in the picture. */
+    /**
+     * Half a mark of the coarsest vessel, and 5 % of the reading: short by less does not leave a sliver in the
+     * picture.
+     */
     private const VESSEL_ML = 250.0;
 
     private const READING_SHARE = 1.05;

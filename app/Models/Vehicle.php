@@ -25,7 +25,9 @@ class Vehicle extends Model
         return $this->belongsTo(Circuit::class);
     }
 
-    /** Taken out of the stored documents by the database: a plan has many numbers and the next one wants two of them. */
+    /**
+     * Taken out of the stored documents by the database: a plan has many numbers and the next one wants two of them.
+     */
     public function lastVisit(): ?LastVisit
     {
         $job = Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')

@@ -21,7 +21,8 @@ final class Advice
             $advice[] = new InvalidField(
                 'facts.capacity_ml',
                 sprintf(
-                    'The passages add up to %.2f L, the manual says %.2f L. Scale the volumes to the manual, or find the passage that is off.',
+                    'The passages add up to %.2f L, the manual says %.2f L. Scale the volumes to the manual, or find '
+                        .'the passage that is off.',
                     $sum / 1000,
                     $stated / 1000,
                 ),
@@ -38,7 +39,8 @@ final class Advice
                     if ($height <= $circuit->nodes[$drain->node]->zMm) {
                         $advice[] = new InvalidField(
                             "ports.{$i}.node",
-                            "The bleed point “{$port->label}” lies no higher than the drain “{$drain->label}”. Check both heights.",
+                            "The bleed point “{$port->label}” lies no higher than the drain “{$drain->label}”. Check "
+                                .'both heights.',
                         );
                     }
                 }

@@ -6,7 +6,10 @@ namespace Aqbel\Core\Circuit;
 
 use Aqbel\Core\InvalidField;
 
-/** One vehicle's cooling circuit on its elevation model: nodes, passages between them, gates, ports and the vehicle's facts. */
+/**
+ * One vehicle's cooling circuit on its elevation model: nodes, passages between them, gates, ports and the vehicle's
+ * facts.
+ */
 final readonly class Circuit
 {
     public const FORMAT = 'aqbel-circuit/1';

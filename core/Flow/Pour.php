@@ -114,7 +114,10 @@ final class Pour
         }
     }
 
-    /** Marks air that lost its last open port; then what is reachable is found anew, for trapped air lets nothing through. */
+    /**
+     * Marks air that lost its last open port; then what is reachable is found anew, for trapped air lets nothing
+     * through.
+     */
     private function trapWhatIsCutOff(): void
     {
         $open = $this->openPassagesAndNodes();

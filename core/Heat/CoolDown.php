@@ -196,7 +196,8 @@ final readonly class CoolDown
         if ($count > 1 && $readings[$count - 1]->temperature->degC() >= $readings[0]->temperature->degC()) {
             throw new InvalidField(
                 'readings.'.($count - 1).'.temp_c',
-                'The readings do not fall, so there is no cool-down to predict. Read again once the engine stands still.',
+                'The readings do not fall, so there is no cool-down to predict. Read again once the engine stands '
+                    .'still.',
             );
         }
     }

@@ -6,7 +6,10 @@ namespace Aqbel\Core\Heat;
 
 use Aqbel\Core\Quantity\Temperature;
 
-/** The engine temperature at which a bleeding run ends: the lowest of the vehicle's own limit, fan-on + 5 K and boiling − 10 K. */
+/**
+ * The engine temperature at which a bleeding run ends: the lowest of the vehicle's own limit, fan-on + 5 K and
+ * boiling − 10 K.
+ */
 final readonly class StopLimit
 {
     private const ABOVE_FAN = 5.0;

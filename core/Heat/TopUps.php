@@ -10,7 +10,9 @@ namespace Aqbel\Core\Heat;
  */
 final readonly class TopUps
 {
-    /** A constant part is believed when leaving it out makes the fit worse by this, in χ² (5 % of chance, one-sided). */
+    /**
+     * A constant part is believed when leaving it out makes the fit worse by this, in χ² (5 % of chance, one-sided).
+     */
     private const LEAK_AT = 2.4;
 
     /** Air beside a leak is believed when leaving it out makes the fit worse by this, in χ². */

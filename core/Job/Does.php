@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Job;
 
-/** What a kind of step does to vehicle, circuit or shop. Gates, cool-downs, the picture and the shelf follow from it. */
+/**
+ * What a kind of step does to vehicle, circuit or shop. Gates, cool-downs, the picture and the shelf follow from it.
+ */
 enum Does: string
 {
     /** The engine runs, so that the circuit is hot afterwards. */

@@ -23,7 +23,10 @@ final class JobState
     /** A photograph, at any step. */
     public const PHOTO = 'photo';
 
-    /** Under which a finished step keeps the code of its verdict, and the steps planned after it that it makes needless. */
+    /**
+     * Under which a finished step keeps the code of its verdict, and the steps planned after it that it makes
+     * needless.
+     */
     public const CAME_TO = 'came_to';
 
     public const NEEDLESS = 'needless';

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Ledger;
 
-/** One volume into (positive) or out of (negative) the circuit, with the range within which 95 % of such readings lie. */
+/**
+ * One volume into (positive) or out of (negative) the circuit, with the range within which 95 % of such readings lie.
+ */
 final readonly class Line
 {
     /**

@@ -47,7 +47,8 @@ final readonly class Atmosphere
         if (! ($reading->kPa() >= 50.0 && $reading->kPa() <= 110.0)) {
             throw new InvalidField(
                 'barometer_kpa',
-                'Enter the absolute barometer reading in kPa, between 50 and 110 (a weather report reduced to sea level will not do).',
+                'Enter the absolute barometer reading in kPa, between 50 and 110 (a weather report reduced to sea '
+                    .'level will not do).',
             );
         }
 

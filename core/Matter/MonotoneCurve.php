@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Matter;
 
-/** A smooth curve through table rows that never overshoots them (F. N. Fritsch and R. E. Carlson, SIAM J. Numer. Anal. 17 (1980) 238). */
+/**
+ * A smooth curve through table rows that never overshoots them (F. N. Fritsch and R. E. Carlson, SIAM J. Numer. Anal.
+ * 17 (1980) 238).
+ */
 final readonly class MonotoneCurve
 {
     /** @var list<float> */

@@ -7,7 +7,10 @@ namespace Aqbel\Core\Plan;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Job\Neck;
 
-/** One pour of a school: through which port, with which ports open, how high the surface and the nose, and the neck afterwards. */
+/**
+ * One pour of a school: through which port, with which ports open, how high the surface and the nose, and the neck
+ * afterwards.
+ */
 final readonly class PlannedPour
 {
     /**

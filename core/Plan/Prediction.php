@@ -8,7 +8,9 @@ use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Flow\SlowRegion;
 
-/** The numbers every plan rests on whatever the school: what drains, what stays, what is needed. mL, glycol as shares. */
+/**
+ * The numbers every plan rests on whatever the school: what drains, what stays, what is needed. mL, glycol as shares.
+ */
 final readonly class Prediction
 {
     /**

@@ -115,7 +115,8 @@ final readonly class Typed
         }
         if ($unit->dimension() !== $assumed->dimension()) {
             throw new \InvalidArgumentException(
-                "{$unit->value} measures {$unit->dimension()->value}; this field takes {$assumed->dimension()->value}. Use one of: {$choices}.",
+                "{$unit->value} measures {$unit->dimension()->value}; this field takes "
+                    ."{$assumed->dimension()->value}. Use one of: {$choices}.",
             );
         }
 
@@ -151,7 +152,10 @@ final readonly class Typed
         return (float) str_replace(',', '.', $typed);
     }
 
-    /** Three figures behind a mark are thousandths of a large unit or thousands of a small one; of mL they could be both. */
+    /**
+     * Three figures behind a mark are thousandths of a large unit or thousands of a small one; of mL they could be
+     * both.
+     */
     private static function couldBeThousands(string $typed, string $unit, Unit $assumed): bool
     {
         $meant = $unit === '' ? $assumed : Unit::meant($unit, $assumed) ?? $assumed;

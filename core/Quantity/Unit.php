@@ -53,7 +53,9 @@ enum Unit: string
         'hr' => self::Hour, 'hrs' => self::Hour, 'hours' => self::Hour, '%' => self::Percent,
     ];
 
-    /** The unit a person means by what was typed, e.g. "fl. oz" or "litres"; null when no unit is known by that name. */
+    /**
+     * The unit a person means by what was typed, e.g. "fl. oz" or "litres"; null when no unit is known by that name.
+     */
     public static function named(string $text): ?self
     {
         $folded = mb_strtolower(preg_replace('/\s+/u', '', $text) ?? '');
@@ -61,7 +63,10 @@ enum Unit: string
         return self::ALIASES[$folded] ?? self::ALIASES[str_replace('.', '', $folded)] ?? null;
     }
 
-    /** What is meant where one kind of thing is asked for: inches of a vacuum are of mercury, pounds of a cap per square inch. */
+    /**
+     * What is meant where one kind of thing is asked for: inches of a vacuum are of mercury, pounds of a cap per
+     * square inch.
+     */
     public static function meant(string $text, self $assumed): ?self
     {
         $folded = mb_strtolower(preg_replace('/[\s.]+/u', '', $text) ?? '');

@@ -284,7 +284,8 @@ final readonly class Field
         }
         if ($typed->base < $this->least - 1.0e-9 || $typed->base > $this->most + 1.0e-9) {
             throw $this->invalid(
-                "{$typed->text} cannot be right here. Enter between {$units->format($this->least, $unit)} and {$units->format($this->most, $unit)}.",
+                "{$typed->text} cannot be right here. Enter between {$units->format($this->least, $unit)} and "
+                    ."{$units->format($this->most, $unit)}.",
             );
         }
 

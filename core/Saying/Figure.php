@@ -7,7 +7,9 @@ namespace Aqbel\Core\Saying;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 
-/** The one number of a step that is read from the bumper, with where it came from and the level it is judged against. */
+/**
+ * The one number of a step that is read from the bumper, with where it came from and the level it is judged against.
+ */
 final readonly class Figure
 {
     /**

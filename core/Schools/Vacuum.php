@@ -55,7 +55,8 @@ final class Vacuum implements School
     {
         return match (true) {
             $choices->jobKind === JobKind::Bleed => new Misfit('not_drained', 'needs the circuit drained',
-                'A vacuum fill needs the circuit drained. For bleeding only choose gravity, or plan a repair with its drains.'),
+                'A vacuum fill needs the circuit drained. For bleeding only choose gravity, or plan a repair with '
+                    .'its drains.'),
             ! $choices->has(Tool::VacuumFiller) => new Misfit('no_filler', 'needs the vacuum filler at hand',
                 'A vacuum fill needs the vacuum filler at hand. Tick it under tools, or choose gravity.'),
             default => null,

@@ -7,7 +7,10 @@ namespace Aqbel\Core\Steps;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Obstacle;
 
-/** Stands in for a kind of step this version does not know: what was entered is shown, and it is passed over only with a reason. */
+/**
+ * Stands in for a kind of step this version does not know: what was entered is shown, and it is passed over only with
+ * a reason.
+ */
 final class UnknownKind extends StepKind
 {
     public function name(): string

@@ -28,7 +28,10 @@ final readonly class HoldFit
     /** A settling of so many divisions is seen. */
     private const SEEN = 1.0;
 
-    /** Of a hundred holds so many are tight, without any settling, and with a moved adapter (common practice, no source). */
+    /**
+     * Of a hundred holds so many are tight, without any settling, and with a moved adapter (common practice, no
+     * source).
+     */
     private const TIGHT = 0.5;
 
     private const UNSETTLED = 0.35;

@@ -198,7 +198,8 @@ final readonly class VacuumHold
             return [
                 HoldVerdict::Inconclusive,
                 $deeper
-                    ? 'The vacuum grew deeper with the valve closed. Let the circuit come to one temperature, check the valve, and hold again.'
+                    ? 'The vacuum grew deeper with the valve closed. Let the circuit come to one temperature, check '
+                        .'the valve, and hold again.'
                     : 'Neither a leak nor settling falls like this. Read the needle again, straight on, and hold on.',
             ];
         }
@@ -208,11 +209,13 @@ final readonly class VacuumHold
         return match (true) {
             $this->fit->moved > self::RATHER => [
                 HoldVerdict::Moved,
-                "The needle fell {$drop} inHg at once and stood before and after: the adapter moved. Seat it, pull again and restart the hold.",
+                "The needle fell {$drop} inHg at once and stood before and after: the adapter moved. Seat it, pull "
+                    .'again and restart the hold.',
             ],
             $this->fit->leak > self::LEAKS && count($this->readings) > 2 => [
                 HoldVerdict::Leak,
-                "The needle falls in a straight line, {$drop} inHg in {$minutes} min and still going: air is coming in.",
+                "The needle falls in a straight line, {$drop} inHg in {$minutes} min and still going: air is coming "
+                    .'in.',
             ],
             $this->fit->leak > self::LEAKS && $this->fit->leakDivisions > self::GROSS => [
                 HoldVerdict::Leak,
@@ -224,7 +227,8 @@ final readonly class VacuumHold
             ],
             $tight > self::HOLDS && ! $gross && count($this->readings) > 2 => [
                 HoldVerdict::Settling,
-                "The needle fell {$drop} inHg early and now stands: hoses and damp settling. Pull again and restart the hold; no leak hunt yet.",
+                "The needle fell {$drop} inHg early and now stands: hoses and damp settling. Pull again and restart "
+                    .'the hold; no leak hunt yet.',
             ],
             default => [
                 HoldVerdict::Inconclusive,

@@ -29,7 +29,8 @@ final readonly class VacuumProgress
         if ($start <= 0.0) {
             throw new InvalidField(
                 'start_inhg',
-                'This vacuum is deeper than the air or the coolant’s vapour allows here. Check the reading and the barometer.',
+                'This vacuum is deeper than the air or the coolant’s vapour allows here. Check the reading and the '
+                    .'barometer.',
             );
         }
         if ($now <= $start) {

@@ -82,7 +82,8 @@ final readonly class Clerk
         if ($closed !== null && $at->now >= $closed->at) {
             throw new InvalidField(
                 'finish',
-                "{$closed->person} has finished this step, so nothing was added. Correct a line of it, or go on with the step in hand.",
+                "{$closed->person} has finished this step, so nothing was added. Correct a line of it, or go on with "
+                    .'the step in hand.',
             );
         }
     }

@@ -14,7 +14,10 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 
-/** A job written line by line past the clerk, the way people write it: what he refuses is kept beside it, with the reason. */
+/**
+ * A job written line by line past the clerk, the way people write it: what he refuses is kept beside it, with the
+ * reason.
+ */
 final class Script
 {
     private JobState $state;

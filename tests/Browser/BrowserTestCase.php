@@ -160,7 +160,8 @@ abstract class BrowserTestCase extends TestCase
         }
         foreach (self::$browser->findElements(
             By::xpath(
-                "//button[normalize-space()='{$text}'] | //a[contains(@class,'button') and normalize-space()='{$text}']",
+                "//button[normalize-space()='{$text}'] | //a[contains(@class,'button') and "
+                    ."normalize-space()='{$text}']",
             ),
         ) as $button) {
             if ($button->isDisplayed()) {

@@ -104,7 +104,8 @@ final class CircuitTest extends BrowserTestCase
     {
         $fresh = $this->fresh();
         self::$browser->executeScript(
-            'const f = document.querySelector(`[data-path="${arguments[0]}"]`); f.value = arguments[1]; f.dispatchEvent(new Event("change", { bubbles: true }))',
+            'const f = document.querySelector(`[data-path="${arguments[0]}"]`); f.value = arguments[1]; '
+                .'f.dispatchEvent(new Event("change", { bubbles: true }))',
             [$path, $text],
         );
         if ($text !== 'plenty') {

@@ -7,7 +7,10 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy as By;
 use Facebook\WebDriver\WebDriverElement;
 
-/** Stages 0 to 5 through the real interface: the branches a drain opens, the ledger, rinse and mixture, and a phone in one hand. */
+/**
+ * Stages 0 to 5 through the real interface: the branches a drain opens, the ledger, rinse and mixture, and a phone in
+ * one hand.
+ */
 final class DrainToMixTest extends BrowserTestCase
 {
     protected function tearDown(): void
@@ -201,7 +204,8 @@ final class DrainToMixTest extends BrowserTestCase
         // What is refused after waiting is shown with its reason until somebody has dealt with it, also after a reload.
         $this->offline(true);
         self::$browser->executeScript(
-            'const form = document.querySelector("form.entry"); form.querySelector("input[value=low]").checked = true; form.querySelector("button:not([type=button])").click()',
+            'const form = document.querySelector("form.entry"); form.querySelector("input[value=low]").checked = '
+                .'true; form.querySelector("button:not([type=button])").click()',
         );
         $this->until(fn () => str_contains($this->text('[data-waiting]'), '1 entry is kept on this tablet'));
         $this->offline(false);

@@ -6,7 +6,9 @@ namespace Tests\Browser;
 
 use PHPUnit\Framework\TestCase;
 
-/** The short part of the rough treatment, against a server of its own: many at once, bent requests, the server killed. */
+/**
+ * The short part of the rough treatment, against a server of its own: many at once, bent requests, the server killed.
+ */
 final class SoakTest extends TestCase
 {
     public function test_nothing_is_lost_nothing_doubled_and_nothing_ends_in_a_5xx(): void

@@ -7,7 +7,10 @@ namespace Tests\Browser;
 use PHPUnit\Framework\Assert;
 use Symfony\Component\CssSelector\CssSelectorConverter;
 
-/** The same pages over plain HTTP, in the browser's own session: fills and sends a form as it stands, without drawing it. */
+/**
+ * The same pages over plain HTTP, in the browser's own session: fills and sends a form as it stands, without drawing
+ * it.
+ */
 final class Wire
 {
     private \DOMXPath $page;

@@ -47,7 +47,8 @@ final class DependencyTest extends TestCase
     ];
 
     private const FORBIDDEN = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'
-        .'|rand|mt_rand|random_int|exec|shell_exec|curl_init|header|echo|print|var_dump)\(|new \\\\?Date\w*|\$_(SERVER|GET|POST|ENV|COOKIE|FILES|SESSION|REQUEST)|\$GLOBALS/';
+        .'|rand|mt_rand|random_int|exec|shell_exec|curl_init|header|echo|print|var_dump)\(|new '
+        .'\\\\?Date\w*|\$_(SERVER|GET|POST|ENV|COOKIE|FILES|SESSION|REQUEST)|\$GLOBALS/';
 
     public function test_every_folder_uses_only_what_it_may(): void
     {

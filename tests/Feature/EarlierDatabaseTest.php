@@ -12,7 +12,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
-/** The demo shop as the version of 2026-11-24 left it, with its eight jobs: every page opens, in either system of units. */
+/**
+ * The demo shop as the version of 2026-11-24 left it, with its eight jobs: every page opens, in either system of
+ * units.
+ */
 final class EarlierDatabaseTest extends TestCase
 {
     protected function setUp(): void

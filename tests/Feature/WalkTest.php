@@ -9,7 +9,10 @@ use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
 
-/** Whole jobs of every kind, every step looked at on its page, in the units of a person who thinks in quarts and Fahrenheit. */
+/**
+ * Whole jobs of every kind, every step looked at on its page, in the units of a person who thinks in quarts and
+ * Fahrenheit.
+ */
 final class WalkTest extends ShopTestCase
 {
     /** @return array<string, array{array<string, mixed>, list<string>}> what is chosen, and steps that must come by */

@@ -15,7 +15,8 @@ final class SteamTablesTest extends TestCase
     public function test_the_saturation_line_agrees_on_a_grid(): void
     {
         $script = 'import json;from iapws._iapws import *;from iapws.iapws97 import _PSat_T,_TSat_P;'
-            .'print(json.dumps([[t,_PSat_T(t+273.15)*1000] for t in range(1,371,3)]+[[_TSat_P(p/1000)-273.15,p] for p in range(1,400,7)]))';
+            .'print(json.dumps([[t,_PSat_T(t+273.15)*1000] for t in range(1,371,3)]+[[_TSat_P(p/1000)-273.15,p] for '
+            .'p in range(1,400,7)]))';
         $rows = json_decode((string) shell_exec('/usr/bin/python3 -W ignore -c '.escapeshellarg($script)), true);
         self::assertIsArray($rows, 'python3-iapws did not answer');
         self::assertGreaterThan(150, count($rows));

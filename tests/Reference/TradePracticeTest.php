@@ -79,7 +79,10 @@ final class TradePracticeTest extends TestCase
         self::assertEqualsWithDelta(4500, $mix->water()->mL(), 1e-6);
     }
 
-    /** ASHRAE/ICAO standard atmosphere and IAPWS-IF97 region 4: water boils at 95.2 °C at 1,420 m, before most fans come on. */
+    /**
+     * ASHRAE/ICAO standard atmosphere and IAPWS-IF97 region 4: water boils at 95.2 °C at 1,420 m, before most fans
+     * come on.
+     */
     public function test_a_plain_water_rinse_at_1420_m(): void
     {
         self::assertEqualsWithDelta(

@@ -69,7 +69,9 @@ final class CircuitController extends Controller
         return $this->editor($request, $circuit->document, $circuit);
     }
 
-    /** The drawing and the predictions for a document that is being edited, or, as JSON, what is wrong with it so far. */
+    /**
+     * The drawing and the predictions for a document that is being edited, or, as JSON, what is wrong with it so far.
+     */
     public function preview(Request $request): View|JsonResponse
     {
         $this->leadOnly($request);

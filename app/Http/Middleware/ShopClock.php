@@ -9,7 +9,9 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Lets a test move the server's clock, so that no test waits out a hold or a cool-down. Does nothing outside testing. */
+/**
+ * Lets a test move the server's clock, so that no test waits out a hold or a cool-down. Does nothing outside testing.
+ */
 final class ShopClock
 {
     /** Beside the database of the run, so that a broken run leaves nothing behind for the next. */

@@ -199,7 +199,8 @@ final class PlanRequest extends FormRequest
             throw new InvalidField(
                 'frost',
                 sprintf(
-                    '60 %% protects to %.0f °C, and more glycol is not better: it freezes earlier again. Enter no colder than that.',
+                    '60 %% protects to %.0f °C, and more glycol is not better: it freezes earlier again. Enter no '
+                        .'colder than that.',
                     $most,
                 ),
             );

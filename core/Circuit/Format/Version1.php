@@ -221,7 +221,8 @@ final readonly class Version1
         if ($cells > self::MOST_CELLS) {
             throw new InvalidField(
                 'passages',
-                'This is larger than any circuit this model is made for, 400 L or 100 m of rise in all. Check the units: volumes are in mL, heights in mm.',
+                'This is larger than any circuit this model is made for, 400 L or 100 m of rise in all. Check the '
+                    .'units: volumes are in mL, heights in mm.',
             );
         }
         $reached = [$circuit->fillPort()->node => true];

@@ -27,7 +27,10 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
-/** Stages 1 and 9: waiting until the circuit may be opened. A neck sealed while warming stays shut until then, whatever the reason. */
+/**
+ * Stages 1 and 9: waiting until the circuit may be opened. A neck sealed while warming stays shut until then,
+ * whatever the reason.
+ */
 final class CoolDownWait extends StepKind
 {
     /** Standing so long, an engine may be opened without a reading (common practice, no source). */
@@ -96,7 +99,8 @@ final class CoolDownWait extends StepKind
             $minutes = max(1, intdiv($at->now - $ran, 60));
             throw new InvalidField(
                 'since',
-                "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the temperature instead, or wait.",
+                "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the "
+                    .'temperature instead, or wait.',
             );
         }
     }
@@ -114,7 +118,8 @@ final class CoolDownWait extends StepKind
             return [
                 Obstacle::never(
                     'too_hot',
-                    "At {$at->degrees($ect)} the neck stays shut: it opens at {$at->degrees(HotNeck::safeC($at))} or below.{$when}",
+                    "At {$at->degrees($ect)} the neck stays shut: it opens at {$at->degrees(HotNeck::safeC($at))} or "
+                        ."below.{$when}",
                 ),
             ];
         }
@@ -189,7 +194,8 @@ final class CoolDownWait extends StepKind
             return Verdict::pass(
                 'unsealed',
                 'Never sealed',
-                "{$at->degrees($ect)}, but the neck was not sealed while it warmed: it may be topped up warm, with glasses and rag."
+                "{$at->degrees($ect)}, but the neck was not sealed while it warmed: it may be topped up warm, with "
+                    .'glasses and rag.'
                     .' The level that counts is the cold one.',
             );
         }
@@ -216,7 +222,8 @@ final class CoolDownWait extends StepKind
         );
 
         return Verdict::wait('too_hot', 'Too hot to open', ($readings > 1
-            ? "Cooling through your {$readings} readings and the engines this shop knows: cold enough when the clock is over."
+            ? "Cooling through your {$readings} readings and the engines this shop knows: cold enough when the clock "
+                .'is over.'
             : 'A typical engine with the hood open takes this long. A second reading makes it this one’s.').$range);
     }
 

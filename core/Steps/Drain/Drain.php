@@ -169,7 +169,8 @@ final class Drain extends StepKind
                 return Verdict::wait(
                     'more_than_predicted',
                     'More than stands above it',
-                    "{$at->litres($out)} came out where {$at->litres($expected)} was predicted: a point before it had not run out, or one of the two was misread.",
+                    "{$at->litres($out)} came out where {$at->litres($expected)} was predicted: a point before it "
+                        .'had not run out, or one of the two was misread.',
                 );
             }
 

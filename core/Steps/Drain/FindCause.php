@@ -12,7 +12,10 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\OilCause;
 use Aqbel\Core\Steps\StepKind;
 
-/** Stage 2, ordered by an oily drain: where the oil gets in. Flushing without it only cleans the next fill's way to the same film. */
+/**
+ * Stage 2, ordered by an oily drain: where the oil gets in. Flushing without it only cleans the next fill's way to
+ * the same film.
+ */
 final class FindCause extends StepKind
 {
     public function name(): string
@@ -34,7 +37,8 @@ final class FindCause extends StepKind
     {
         return [
             'Oil cooler first: it is the likeliest, and stands under more oil pressure than the coolant has.',
-            'Then the gearbox cooler in the radiator, then the head gasket: combustion-gas test, compression, milky oil.',
+            'Then the gearbox cooler in the radiator, then the head gasket: combustion-gas test, compression, milky '
+                .'oil.',
             'Ask whether somebody has poured oil into the wrong neck.',
         ];
     }

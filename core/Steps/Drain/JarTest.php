@@ -34,7 +34,8 @@ final class JarTest extends StepKind
     {
         return [
             'Half a cup of the old and half a cup of the new in a clean jar. Shake, let it stand.',
-            'Gel, flakes or sludge: these two must never meet. Clear: they do not set, but the inhibitors may still use each other up.',
+            'Gel, flakes or sludge: these two must never meet. Clear: they do not set, but the inhibitors may still '
+                .'use each other up.',
         ];
     }
 

@@ -107,7 +107,8 @@ final class Look extends StepKind
                 )
                 : Verdict::pass('clean', 'Clean', 'No rinse needed for its sake.'),
             'oily' => Verdict::stop('oily', 'Oil in the coolant',
-                'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new coolant before both.'),
+                'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new '
+                    .'coolant before both.'),
             'gel' => Verdict::stop(
                 'gel',
                 'Two coolants met',

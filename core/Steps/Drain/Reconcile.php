@@ -29,7 +29,10 @@ final class Reconcile extends StepKind
 
     private const HARDLY_ML = 30.0;
 
-    /** A part is only named where at least this share of what it should hold is really missing (common practice, no source). */
+    /**
+     * A part is only named where at least this share of what it should hold is really missing (common practice, no
+     * source).
+     */
     private const ACCOUNTS_FOR = 0.5;
 
     public function name(): string
@@ -51,8 +54,10 @@ final class Reconcile extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Compare with what the circuit should keep. A point that gave less than it should names the part that is still full.',
-            'Open one more point while the pans are still there, or accept what stays: the mixture takes it into account.',
+            'Compare with what the circuit should keep. A point that gave less than it should names the part that is '
+                .'still full.',
+            'Open one more point while the pans are still there, or accept what stays: the mixture takes it into '
+                .'account.',
         ];
     }
 
@@ -112,7 +117,8 @@ final class Reconcile extends StepKind
             $inAll = $more > 0.0 ? " In all {$inside} stays inside, predicted {$at->litres($predicted)}." : '';
 
             return Verdict::wait('did_not_drain', "{$suspect->part} probably did not drain",
-                "{$at->circuit()->port($suspect->port)->label} gave {$at->litres($suspect->missingMl)} less than predicted, about what stands in {$suspect->part}.{$inAll}");
+                "{$at->circuit()->port($suspect->port)->label} gave {$at->litres($suspect->missingMl)} less than "
+                    ."predicted, about what stands in {$suspect->part}.{$inAll}");
         }
         $further = implode('; ', Drains::choices($at));
         if ($more > $this->unsure($ledger)) {

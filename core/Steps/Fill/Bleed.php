@@ -48,9 +48,11 @@ final class Bleed extends Poured
         $never = $at->step->params->number('missing_mm');
 
         return $never === null
-            ? 'It is the next point the rising coolant reaches. Closed too early it keeps air, too late it wastes coolant.'
+            ? 'It is the next point the rising coolant reaches. Closed too early it keeps air, too late it wastes '
+                .'coolant.'
             : ($never <= 0.0
-                ? 'Air is cut off below it before the coolant gets there, so it stays silent: pour slowly, squeeze the hoses, raise the nose.'
+                ? 'Air is cut off below it before the coolant gets there, so it stays silent: pour slowly, squeeze '
+                    .'the hoses, raise the nose.'
                 : 'It lies '.$at->say($never, Dimension::Length).' above the surface and cannot run by itself: raise the nose or set a funnel that high.');
     }
 
@@ -145,7 +147,8 @@ final class Bleed extends Poured
         $gone = $this->netIn($at);
 
         return $expected === null || $gone <= self::LATE * $expected ? null : Verdict::wait('should_run', 'Should be running',
-            "Predicted to run after {$at->litres($expected)}, and {$at->litres($gone)} is in. The point is blocked, or coolant is going elsewhere: look underneath.");
+            "Predicted to run after {$at->litres($expected)}, and {$at->litres($gone)} is in. The point is blocked, "
+                .'or coolant is going elsewhere: look underneath.');
     }
 
     public function figure(Situation $at): Figure

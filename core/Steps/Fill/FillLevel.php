@@ -53,7 +53,8 @@ final class FillLevel extends Poured
         return array_values(array_filter([
             'All bleed points closed. Fill to '.$at->facts()->coldLevel.'.',
             $at->facts()->neck === NeckType::RadiatorCap ? $recovery : null,
-            'Read what was caught at bleed points and what is left in jug, hose and funnel; it was poured but is not inside.',
+            'Read what was caught at bleed points and what is left in jug, hose and funnel; it was poured but is not '
+                .'inside.',
         ]));
     }
 

@@ -117,7 +117,8 @@ final class Believable
         if (abs($celsius - $was) > self::PLACES_C + $rate * $minutes) {
             $ago = $minutes < 1.5 ? 'a minute ago' : round($minutes).' min ago';
             throw new InvalidField($field->name, "It was {$at->degrees($was)} {$ago}, and nothing gets to"
-                ." {$at->degrees($celsius)} that fast. Read it again; if the earlier one was the slip, correct that first.");
+                ." {$at->degrees($celsius)} that fast. Read it again; if the earlier one was the slip, correct that "
+                .'first.');
         }
     }
 }

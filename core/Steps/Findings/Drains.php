@@ -28,7 +28,10 @@ final class Drains
         return $out !== [] && $out[count($out) - 1]->text('flow') === 'blocked';
     }
 
-    /** What should come out of a planned point: predicted for a circuit full to its mark, less what was missing at the top; mL. */
+    /**
+     * What should come out of a planned point: predicted for a circuit full to its mark, less what was missing at the
+     * top; mL.
+     */
     public static function expectedMl(JobState $job, Step $drain): float
     {
         $ledger = $job->ledger();

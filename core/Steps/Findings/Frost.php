@@ -60,7 +60,8 @@ final readonly class Frost
         return match (true) {
             $this->isShort() => Obstacle::lead(
                 'frost',
-                "{$is} glycol is inside and {$wanted} is wanted: it freezes too early. {$this->remedy(1.0, 'concentrate')}",
+                "{$is} glycol is inside and {$wanted} is wanted: it freezes too early. "
+                    ."{$this->remedy(1.0, 'concentrate')}",
             ),
             $this->isTooStrong() => Obstacle::lead(
                 'too_strong',

@@ -20,7 +20,10 @@ final readonly class Sums
 {
     private const SHOWN = 3;
 
-    /** A batch is read in the marks of its bucket; what is poured from it in those of a jug (common practice, no source). */
+    /**
+     * A batch is read in the marks of its bucket; what is poured from it in those of a jug (common practice, no
+     * source).
+     */
     private const BATCH_OFF = 0.05;
 
     private const MARK_ML = 200.0;

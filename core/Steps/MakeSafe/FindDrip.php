@@ -22,7 +22,10 @@ use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Steps\Vacuum\PressureTest;
 use Aqbel\Core\Values;
 
-/** Stage 1, where coolant has been disappearing: topped up and pressed cold, so that the drip shows before anything is drained. */
+/**
+ * Stage 1, where coolant has been disappearing: topped up and pressed cold, so that the drip shows before anything is
+ * drained.
+ */
 final class FindDrip extends StepKind
 {
     private readonly PressureTest $test;
@@ -143,7 +146,8 @@ final class FindDrip extends StepKind
         return match (true) {
             $seen === null => $at->has('test') ? $this->test->judge($at) : null,
             $seen->gas() => Verdict::stop('gas', 'Combustion gas',
-                'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before anything is filled.'),
+                'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before '
+                    .'anything is filled.'),
             $seen->place() !== null => Verdict::pass('found', "Found: {$seen->place()}",
                 'Mending it is on the close-up list.'.($seen->where() === '' ? '' : " Seen: {$seen->where()}.")),
             $seen->unexplained() => Verdict::wait(

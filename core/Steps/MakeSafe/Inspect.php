@@ -17,7 +17,10 @@ use Aqbel\Core\Steps\Findings\Condition;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
-/** Stage 1: hoses, clamps, cap, fins, tank and old drips, before they are disturbed. A finding adds a part, a step, a wait or a note. */
+/**
+ * Stage 1: hoses, clamps, cap, fins, tank and old drips, before they are disturbed. A finding adds a part, a step, a
+ * wait or a note.
+ */
 final class Inspect extends StepKind
 {
     private const WATCH = ['hoses_ageing' => 'hoses ageing', 'pipes_rusty' => 'metal pipes rusty'];
@@ -42,7 +45,8 @@ final class Inspect extends StepKind
         $rating = $at->facts()->capKpa;
 
         return [
-            'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will be reused:'
+            'Squeeze the hoses: firm, no bulge at the clamps, no cracks. Paint-mark hose and clamp where they will '
+                .'be reused:'
                 .' a clamp put back elsewhere leaks.',
             $rating === null
                 ? 'Cap: seal whole, spring attached.'

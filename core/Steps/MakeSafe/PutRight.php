@@ -12,7 +12,9 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
 
-/** Stage 1, ordered by what was found: the parts fetched, the dirt washed off, the wait for what is not on the shelf. */
+/**
+ * Stage 1, ordered by what was found: the parts fetched, the dirt washed off, the wait for what is not on the shelf.
+ */
 final class PutRight extends Checklist
 {
     private const ITEMS = [

@@ -34,7 +34,10 @@ use Aqbel\Core\Stores\ShelfLine;
 use Aqbel\Core\Stores\Shopping;
 use Aqbel\Core\Values;
 
-/** Stage 5: the coolant to pour, from what is retained and what is wanted. The ratio that counts is the whole circuit's. */
+/**
+ * Stage 5: the coolant to pour, from what is retained and what is wanted. The ratio that counts is the whole
+ * circuit's.
+ */
 final class MixCoolant extends StepKind
 {
     /** Mixed for topping up where next to nothing is missing, mL (common practice, no source). */
@@ -91,7 +94,8 @@ final class MixCoolant extends StepKind
             : "That is {$spare} % more than the circuit takes.";
 
         return array_values(array_filter([
-            "{$facts->base->label()}{$family}, {$liquid}, and distilled or deionised water. Family from the manual; colour proves nothing.",
+            "{$facts->base->label()}{$family}, {$liquid}, and distilled or deionised water. Family from the manual; "
+                .'colour proves nothing.',
             Coolant::of($at->job)->goesBackIn()
                 ? 'The clean old coolant goes back in first; the bucket is for the rest.'
                 : null,
@@ -99,8 +103,10 @@ final class MixCoolant extends StepKind
                 ." then water to the {$at->litres($stock + $water)} mark. {$much} Stir.",
             Plan::of($at)->school->mixedOutside()
                 ? 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.'
-                : "Or inside: all the {$liquid} first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water,"
-                    .' both measured. Needed when much water is retained; goes wrong when the second vessel is guessed.',
+                : "Or inside: all the {$liquid} first, {$at->litres($mix->stock()->mL())}, then chase it with "
+                    ."{$at->litres($mix->water()->mL())} of water,"
+                    .' both measured. Needed when much water is retained; goes wrong when the second vessel is '
+                    .'guessed.',
             'What is left over gets a label at the end: strength, family, date.',
         ]));
     }
@@ -166,7 +172,8 @@ final class MixCoolant extends StepKind
         $taken = (float) $values->number($form === 'shelf' ? 'volume' : 'concentrate');
         if ($container !== null && $taken > $container->ml + 1.0) {
             throw new InvalidField($form === 'shelf' ? 'volume' : 'concentrate',
-                "That container holds only {$at->litres($container->ml)}. Record what came out of it, then the rest from another.");
+                "That container holds only {$at->litres($container->ml)}. Record what came out of it, then the rest "
+                    .'from another.');
         }
     }
 
@@ -250,7 +257,8 @@ final class MixCoolant extends StepKind
         $fraction = $this->bucket($at);
         if ($fraction === null) {
             return $mix->reachable() ? null : Verdict::stop('out_of_reach', 'Out of reach', "With {$at->litres($mix->retained->mL())} inside,"
-                ." even pure {$this->stockWord($at)} brings the circuit only to {$at->say($mix->finalFraction(), Unit::Percent)}. {$this->rescue($at)}");
+                ." even pure {$this->stockWord($at)} brings the circuit only to "
+                ."{$at->say($mix->finalFraction(), Unit::Percent)}. {$this->rescue($at)}");
         }
         $final = ($mix->room->mL() * $fraction + $mix->retained->mL() * $mix->retainedFraction) / $mix->capacity->mL();
         $coolant = new Mixture($at->facts()->base, min(1.0, $final));

@@ -11,7 +11,9 @@ use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
 use Aqbel\Core\Stores\PartUsed;
 
-/** Where the stock of a batch comes from: a part-used container, new ones off the price list, or a drum nobody counts. */
+/**
+ * Where the stock of a batch comes from: a part-used container, new ones off the price list, or a drum nobody counts.
+ */
 final readonly class Source
 {
     private const ELSEWHERE = 'elsewhere';

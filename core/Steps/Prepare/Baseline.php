@@ -40,7 +40,8 @@ final class Baseline extends StepKind
     {
         return [
             'Only if the engine can safely run: level good, no known leak, exhaust extraction on or outdoors.',
-            'Note where the temperature settles, when the fan comes on, and the air at each outlet with the heater on full.',
+            'Note where the temperature settles, when the fan comes on, and the air at each outlet with the heater '
+                .'on full.',
             'If it cannot run, say so; that is an answer.',
         ];
     }

@@ -69,7 +69,8 @@ final class Drive extends StepKind
                 'limit',
                 'Too hot',
                 "{$at->degrees((float) $at->last('driven')?->number('ect'))} is past the limit of "
-                    ."{$at->degrees($this->limitC($at))}. Let it cool, look for the cause, run it hot again before it drives.",
+                    ."{$at->degrees($this->limitC($at))}. Let it cool, look for the cause, run it hot again before "
+                    .'it drives.',
             );
         }
 

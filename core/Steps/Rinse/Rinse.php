@@ -28,7 +28,10 @@ use Aqbel\Core\Steps\Findings\Coolant;
 use Aqbel\Core\Steps\Findings\Drains;
 use Aqbel\Core\Steps\StepKind;
 
-/** Stage 3: rinse when dirty, mixed or changing family; skip when clean. The cycles decided on follow as steps of their own. */
+/**
+ * Stage 3: rinse when dirty, mixed or changing family; skip when clean. The cycles decided on follow as steps of
+ * their own.
+ */
 final class Rinse extends StepKind
 {
     private const WAYS = [
@@ -156,7 +159,8 @@ final class Rinse extends StepKind
             return Verdict::wait(
                 'much_stays',
                 'Much of the old stays',
-                "This is a change, and {$share} of the full circuit would be old coolant. One more drain or one rinse brings it to {$after}; or say that it may stay.",
+                "This is a change, and {$share} of the full circuit would be old coolant. One more drain or one "
+                    ."rinse brings it to {$after}; or say that it may stay.",
             );
         }
         if ($needed->rinses === 0) {
@@ -164,7 +168,8 @@ final class Rinse extends StepKind
             $share = $at->job->ledgerBefore(Stage::CloseUp)->oldShare();
 
             return Verdict::pass('not_needed', 'No rinse needed', $target === null ? $this->reason($at)
-                : "{$at->say($share, Unit::Percent)} of the full circuit would be old coolant; {$at->say($target, Unit::Percent)} may stay. The drain alone does it.");
+                : "{$at->say($share, Unit::Percent)} of the full circuit would be old coolant; "
+                    ."{$at->say($target, Unit::Percent)} may stay. The drain alone does it.");
         }
         $decided = $at->last('decision');
         $cold = $decided?->text('rinse') === 'flow'

@@ -24,13 +24,18 @@ final readonly class Danger
     /** Colder than this behind a thermostat that should be wide open: it is shut (common practice, no source). */
     private const THERMOSTAT_GAP_C = 30.0;
 
-    /** So far past full open, and no earlier, a shut thermostat is told from a slow one (common practice, no source). */
+    /**
+     * So far past full open, and no earlier, a shut thermostat is told from a slow one (common practice, no source).
+     */
     private const PAST_FULL_OPEN_C = 3.0;
 
     /** From so far below full open on, the heater must be warm (common practice, no source). */
     private const HEATER_FROM_C = 5.0;
 
-    /** A live reading so far below a hot far side is not of coolant: the sensor sits in air (common practice, no source). */
+    /**
+     * A live reading so far below a hot far side is not of coolant: the sensor sits in air (common practice, no
+     * source).
+     */
     private const SENSOR_GAP_C = 25.0;
 
     /** A far side as hot as this has hot coolant in it, °C (common practice, no source). */
@@ -67,7 +72,8 @@ final readonly class Danger
             : Verdict::stop(
                 $this->code,
                 'Stopped',
-                "{$this->reason} This run proves nothing any more: cool it down, look for the cause, then run it again.",
+                "{$this->reason} This run proves nothing any more: cool it down, look for the cause, then run it "
+                    .'again.',
             );
     }
 
@@ -85,7 +91,8 @@ final readonly class Danger
                 'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.',
             ),
             $hottest >= $limit->limit->degC() => new self(self::LIMIT, 'Shut off now', "{$at->degrees($hottest)} has reached"
-                ." the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}. It boils at {$at->degrees($limit->boiling->degC())}."),
+                ." the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}. It boils at "
+                ."{$at->degrees($limit->boiling->degC())}."),
             $far >= self::FAR_HOT_C && $far - $ect > self::SENSOR_GAP_C => new self(
                 'sensor_in_air',
                 'Shut off now',
@@ -93,9 +100,11 @@ final readonly class Danger
                     .' the sensor sits in air, and nobody knows how hot the head is.',
             ),
             self::thermostatShut($facts, $ect, $far) => new self('thermostat_shut', 'Thermostat shut',
-                'Hot before it and cold behind it: an air pocket at the thermostat, or fitted the wrong way round. Shut off, cool, top up.'),
+                'Hot before it and cold behind it: an air pocket at the thermostat, or fitted the wrong way round. '
+                    .'Shut off, cool, top up.'),
             self::heaterCold($facts, $ect, $reading) => new self('heater_cold', 'Heater cold',
-                'Air in the heater core, or the level is low. Shut off, cool, top up; then higher idle when it is safe.'),
+                'Air in the heater core, or the level is low. Shut off, cool, top up; then higher idle when it is '
+                    .'safe.'),
             default => null,
         };
     }

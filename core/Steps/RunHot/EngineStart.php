@@ -39,7 +39,8 @@ final class EngineStart
         if ($form === self::FORM && $values->text('place') === self::CLOSED) {
             throw new InvalidField(
                 'place',
-                'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the extraction, then start.',
+                'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the '
+                    .'extraction, then start.',
             );
         }
     }

@@ -69,7 +69,8 @@ final class HeatCycle extends StepKind
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
             'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level and heater good.',
             "Outlets really hot, fan on and off {$often}, no bubbles after a blip: then shut off.",
-            'Shut off at once for steam, a warning lamp, a new drip, or the temperature climbing with the heater blowing cold.',
+            'Shut off at once for steam, a warning lamp, a new drip, or the temperature climbing with the heater '
+                .'blowing cold.',
         ];
     }
 
@@ -121,7 +122,8 @@ final class HeatCycle extends StepKind
         if ($form === 'no_fan' && $fanOn !== null && (FanProof::hottest($at) ?? 0.0) >= $fanOn) {
             throw new InvalidField(
                 'finish',
-                "The coolant stood at {$at->degrees(FanProof::hottest($at) ?? 0.0)}, past fan-on at {$at->degrees($fanOn)}:"
+                "The coolant stood at {$at->degrees(FanProof::hottest($at) ?? 0.0)}, past fan-on at "
+                    ."{$at->degrees($fanOn)}:"
                     .' a fan that stays off now is a fault. Shut off, and find out why.',
             );
         }
@@ -212,7 +214,8 @@ final class HeatCycle extends StepKind
         $fanOn = $at->facts()->fanOnC;
         $counts = $limit->fanCanProve() && ! FanProof::cannotCome($at);
         $without = $limit->fanCanProve() && ! $counts && $fanOn !== null
-            ? " The fan does not come on here: it comes at {$at->degrees($fanOn)}, the hottest was {$at->degrees(FanProof::hottest($at) ?? 0.0)}."
+            ? " The fan does not come on here: it comes at {$at->degrees($fanOn)}, the hottest was "
+                ."{$at->degrees(FanProof::hottest($at) ?? 0.0)}."
             : '';
 
         return 'Thermostat, heater'.($counts ? ', fan' : '')." and bubbles all say the same.{$without}";

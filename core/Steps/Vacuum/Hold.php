@@ -61,7 +61,8 @@ final class Hold extends StepKind
             ), Unit::Millilitre);
 
         return "A leak falls in a straight line, settling bends and stands. On this gauge {$rules->glanceMinutes} min show leaks from"
-            ." {$shows($rules->glanceMinutes)} of air a minute, {$rules->holdMinutes} min from {$shows($rules->holdMinutes)}.";
+            ." {$shows($rules->glanceMinutes)} of air a minute, {$rules->holdMinutes} min from "
+            ."{$shows($rules->holdMinutes)}.";
     }
 
     public function instructions(Situation $at): array
@@ -155,7 +156,8 @@ final class Hold extends StepKind
             HoldVerdict::Leak => Verdict::stop(
                 'leak',
                 'Leak',
-                "{$hold->reason} {$rate} a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes next.",
+                "{$hold->reason} {$rate} a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes "
+                    .'next.',
             ),
             HoldVerdict::Settling => Verdict::wait('settling', 'Settling', $hold->reason),
             HoldVerdict::Moved => Verdict::wait('moved', 'The adapter moved', $hold->reason),

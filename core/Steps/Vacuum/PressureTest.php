@@ -97,13 +97,15 @@ final class PressureTest extends StepKind
         if ($form === 'test' && $cap !== null && $values->number('start') > $cap + self::READING_KPA) {
             throw new InvalidField(
                 'start',
-                "That is above the cap rating of {$at->say($cap, Dimension::Pressure)}. Let it off, pump no higher than the cap, and record that test.",
+                "That is above the cap rating of {$at->say($cap, Dimension::Pressure)}. Let it off, pump no higher "
+                    .'than the cap, and record that test.',
             );
         }
         if ($form === 'test' && $values->number('end') > $values->number('start')) {
             throw new InvalidField(
                 'end',
-                'It cannot stand higher than it was pumped, unless the engine was warm. Test cold and enter both readings.',
+                'It cannot stand higher than it was pumped, unless the engine was warm. Test cold and enter both '
+                    .'readings.',
             );
         }
     }
@@ -152,7 +154,8 @@ final class PressureTest extends StepKind
             $test->number('start') < PressureHold::COUNTS_FROM * $asked => Verdict::wait(
                 'no_test',
                 'No test yet',
-                "{$at->say((float) $test->number('start'), Dimension::Pressure)} is too little to show a weep: pump to {$at->say($asked, Dimension::Pressure)}, and look at the unit.",
+                "{$at->say((float) $test->number('start'), Dimension::Pressure)} is too little to show a weep: pump "
+                    ."to {$at->say($asked, Dimension::Pressure)}, and look at the unit.",
             ),
             $drop > self::HOSES_KPA => Verdict::stop(
                 'falls',

@@ -25,7 +25,10 @@ final class Pull extends StepKind
     /** A circuit that is called warm or wet when its own vapour may hold the needle, °C. */
     private const WARM_C = 40.0;
 
-    /** Shorter of the target than this, it may be vapour; further, it is a leak or weak air; kPa (common practice, no source). */
+    /**
+     * Shorter of the target than this, it may be vapour; further, it is a leak or weak air; kPa (common practice, no
+     * source).
+     */
     private const VAPOUR_SHORT_KPA = 7.0;
 
     public function name(): string
@@ -56,7 +59,8 @@ final class Pull extends StepKind
         return [
             'Heater valve open. Adapter seated on the neck, outlet hose to the floor.',
             'Air on, valve open. Hoses flatten: normal.',
-            'Short of the target after three minutes: adapter not seated, a drain open, or weak air, before any other leak.',
+            'Short of the target after three minutes: adapter not seated, a drain open, or weak air, before any '
+                .'other leak.',
         ];
     }
 

@@ -97,7 +97,8 @@ final class VacuumFill extends Poured
 
         return Verdict::wait('filling', 'Filling', $progress === null
             ? "{$in} in. The needle must fall before it tells what is left."
-            : "{$in} in, {$at->say($progress->filledFraction, Unit::Percent)} of the void. Have {$at->litres($progress->remaining->mL())} more ready.");
+            : "{$in} in, {$at->say($progress->filledFraction, Unit::Percent)} of the void. Have "
+                ."{$at->litres($progress->remaining->mL())} more ready.");
     }
 
     private function progress(Situation $at): ?VacuumProgress

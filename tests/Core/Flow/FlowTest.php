@@ -98,7 +98,10 @@ final class FlowTest extends TestCase
         }
     }
 
-    /** One more bleed point under the surface nearly always traps no more: an early run over a saddle can seal another branch. */
+    /**
+     * One more bleed point under the surface nearly always traps no more: an early run over a saddle can seal another
+     * branch.
+     */
     public function test_one_more_open_bleed_point_nearly_always_traps_no_more(): void
     {
         $worse = 0;

@@ -19,7 +19,9 @@ use PHPUnit\Framework\TestCase;
 /** Held vacuum and held pressure at the edges of what they say. */
 final class HoldEdgesTest extends TestCase
 {
-    /** What every trace of a sweep was said to be when the thresholds were chosen by the simulators: one letter each. */
+    /**
+     * What every trace of a sweep was said to be when the thresholds were chosen by the simulators: one letter each.
+     */
     private const SAID_OF_VACUUM = 'ttsttitiiiiiiililllllllllllllllllllllllllllllllllllllllllllltts'
         .'ttstiiiiiiiillillllllllllllllllllllllllllllllllllllllllllttstss'
         .'tislisllilllllllllllllllllllllllllllllllllllllllllllll';

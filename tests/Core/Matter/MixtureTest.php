@@ -15,7 +15,10 @@ use PHPUnit\Framework\TestCase;
 
 final class MixtureTest extends TestCase
 {
-    /** ASHRAE Handbook—Fundamentals lists 107.8 °C at 53 % by mass, from memory; with a 15 psi cap 265 °F is common practice, no source. */
+    /**
+     * ASHRAE Handbook—Fundamentals lists 107.8 °C at 53 % by mass, from memory; with a 15 psi cap 265 °F is common
+     * practice, no source.
+     */
     public function test_half_and_half_boils_where_the_handbooks_say(): void
     {
         $coolant = new Mixture(Glycol::Ethylene, 0.5);
@@ -39,7 +42,9 @@ final class MixtureTest extends TestCase
         self::assertFalse((new Mixture(Glycol::Ethylene, 0.5))->freezeIsBound());
     }
 
-    /** ASHRAE Handbook—Fundamentals, from memory: table rows come back exactly, and nothing between them turns round. */
+    /**
+     * ASHRAE Handbook—Fundamentals, from memory: table rows come back exactly, and nothing between them turns round.
+     */
     public function test_the_freeze_curve_is_monotone_through_its_table(): void
     {
         foreach (Glycol::cases() as $base) {
@@ -66,7 +71,10 @@ final class MixtureTest extends TestCase
         }
     }
 
-    /** Water 998.2 and 965.3 kg/m³ at 20 and 90 °C (CRC Handbook, from memory); half and half grows about 4 % from 20 to 90 °C. */
+    /**
+     * Water 998.2 and 965.3 kg/m³ at 20 and 90 °C (CRC Handbook, from memory); half and half grows about 4 % from 20
+     * to 90 °C.
+     */
     public function test_density_over_temperature(): void
     {
         self::assertEqualsWithDelta(998.2, Mixture::water()->density(Temperature::celsius(20)), 0.1);
