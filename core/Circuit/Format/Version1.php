@@ -30,6 +30,9 @@ final readonly class Version1
     private const MOST_PASSAGES = 200;
 
     /** Four times the largest circuit that has been met; more would only be slow. */
+    /** Every point is tried on every cell: more than this takes a worker over two seconds. */
+    private const MOST_WORK = 200_000;
+
     private const MOST_CELLS = 20_000;
 
     private const DEFAULT_WHEELBASE_MM = 2600.0;
@@ -223,6 +226,15 @@ final readonly class Version1
                 'passages',
                 'This is larger than any circuit this model is made for, 400 L or 100 m of rise in all. Check the '
                     .'units: volumes are in mL, heights in mm.',
+            );
+        }
+        $points = count($circuit->portIds(PortKind::Drain)) + count($circuit->portIds(PortKind::Bleed));
+        if ($cells * $points > self::MOST_WORK) {
+            $most = (int) floor(self::MOST_WORK / $cells);
+            throw new InvalidField(
+                'ports',
+                "A circuit of this size may have {$most} drain and bleed points, this one has {$points}. Leave out those "
+                    .'that are never used.',
             );
         }
         $reached = [$circuit->fillPort()->node => true];
