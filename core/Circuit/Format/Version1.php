@@ -29,10 +29,10 @@ final readonly class Version1
 {
     private const MOST_PASSAGES = 200;
 
-    /** Four times the largest circuit that has been met; more would only be slow. */
-    /** Every point is tried on every cell: more than this takes a worker over two seconds. */
+    /** Every drain and bleed point is tried on every cell: more than this holds a worker over two seconds. */
     private const MOST_WORK = 200_000;
 
+    /** Four times the largest circuit that has been met; more would only be slow. */
     private const MOST_CELLS = 20_000;
 
     private const DEFAULT_WHEELBASE_MM = 2600.0;
