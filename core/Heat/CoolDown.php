@@ -36,6 +36,8 @@ final readonly class CoolDown
 
     private const TAU_STEP = 2.5;
 
+    private const NEWTON_STEPS = 6;
+
     /** Nine engines of ten are cold when somebody comes back. */
     private const COME_BACK = 0.93;
 
@@ -107,7 +109,8 @@ final readonly class CoolDown
                     [$start, $misfit] = self::fit($ambient, $readings, $shape);
                     $prior = ($share > 0.0 ? (1.0 - self::MIXED) / 6.0 : self::MIXED) * exp(-0.5 * (($tau - self::DEFAULT_TAU_MINUTES) / self::TAU_SPREAD) ** 2);
                     $weights[] = $prior * exp(-0.5 * $misfit) + 1.0e-300;
-                    $minutes[] = self::until(($safe - $ambient) / max(1.0, $start), $shape, $lastMinute, $tau);
+                    $wanted = ($safe - $ambient) / max(1.0, $start);
+                    $minutes[] = max(0.0, self::until($wanted, $share, $fast, $tau) - $lastMinute);
                     $taus[] = $tau;
                 }
             }
@@ -142,19 +145,18 @@ final readonly class CoolDown
     }
 
     /**
-     * Minutes from the last reading until the excess is down to a share of the first, by halving.
-     *
-     * @param  \Closure(float): float  $shape
+     * Minutes from the first reading until the excess is down to a share of what it was: by Newton’s method, which comes
+     * from below and never overshoots, since the curve is convex.
      */
-    private static function until(float $share, \Closure $shape, float $last, float $tau): float
+    private static function until(float $wanted, float $share, float $fast, float $tau): float
     {
-        [$low, $high] = [0.0, $last + 8.0 * $tau];
-        for ($i = 0; $i < 30; $i++) {
-            $middle = ($low + $high) / 2.0;
-            $shape($middle) > $share ? $low = $middle : $high = $middle;
+        $t = max(0.0, $tau * log((1.0 - $share) / $wanted));
+        for ($i = 0; $share > 0.0 && $i < self::NEWTON_STEPS; $i++) {
+            [$quick, $slow] = [$share * exp(-$t / $fast), (1.0 - $share) * exp(-$t / $tau)];
+            $t += max(0.0, ($quick + $slow - $wanted) / ($quick / $fast + $slow / $tau));
         }
 
-        return max(0.0, $high - $last);
+        return $t;
     }
 
     /**

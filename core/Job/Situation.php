@@ -15,6 +15,9 @@ use Aqbel\Core\Stores\Inventory;
 /** One step of one job at one moment: all a step kind may look at. */
 final readonly class Situation
 {
+    /** @var \ArrayObject<string, mixed> what was worked out for this moment, by name */
+    private \ArrayObject $worked;
+
     /** @param  int  $now  Unix seconds */
     public function __construct(
         public Step $step,
@@ -23,6 +26,29 @@ final readonly class Situation
         public UnitSystem $units,
         public Inventory $stores = new Inventory,
     ) {
+        /** @var \ArrayObject<string, mixed> $worked */
+        $worked = new \ArrayObject;
+        $this->worked = $worked;
+    }
+
+    /**
+     * Something costly, worked out once for this moment, however many ask.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $work
+     * @return T
+     */
+    public function once(string $name, \Closure $work): mixed
+    {
+        if (! $this->worked->offsetExists($name)) {
+            $this->worked[$name] = $work();
+        }
+
+        /** @var T $known */
+        $known = $this->worked[$name];
+
+        return $known;
     }
 
     public function circuit(): Circuit

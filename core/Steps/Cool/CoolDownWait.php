@@ -149,6 +149,11 @@ final class CoolDownWait extends StepKind
     /** Null before a reading, and where the readings do not fall. */
     private function predicted(Situation $at): ?CoolDown
     {
+        return $at->once(self::class, fn (): ?CoolDown => self::predict($at));
+    }
+
+    private static function predict(Situation $at): ?CoolDown
+    {
         $readings = $at->entries('reading');
         $points = [];
         foreach ($readings as $entry) {

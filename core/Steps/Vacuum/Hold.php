@@ -219,6 +219,11 @@ final class Hold extends StepKind
 
     private function hold(Situation $at): ?VacuumHold
     {
+        return $at->once(self::class, fn (): ?VacuumHold => $this->judged($at));
+    }
+
+    private function judged(Situation $at): ?VacuumHold
+    {
         $readings = $this->readings($at);
         $points = [];
         foreach ($readings as $entry) {

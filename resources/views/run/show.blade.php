@@ -31,7 +31,7 @@
             @endforeach
             @unless ($page->started())@include('run.instructions')@endunless
             @foreach ($page->forms() as $shown)@include('run.form')@endforeach
-            @if ($page->trace())<x-trace :picture="$page->trace()"/>@endif
+            @if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
             @if ($page->started())@include('run.instructions')@endif
             @include('run.evidence')
             @include('run.photos')
