@@ -232,7 +232,7 @@ final class EdgesTest extends TestCase
             Pressure::kilopascals(1.8),
         );
         self::assertGreaterThan(3000, $progress(25, 21)->void->mL());
-        foreach ([[0.0, 0.0], [25.0, 25.0], [21.0, 25.0]] as [$start, $now]) {
+        foreach ([[0.0, 0.0], [25.0, 25.0], [21.0, 25.0], [29.5, 21.0]] as [$start, $now]) {
             try {
                 $progress($start, $now);
                 self::fail("{$start} to {$now}");
