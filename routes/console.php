@@ -11,7 +11,7 @@ Artisan::command('aqbel:first-start', function (): void {
     if (Person::query()->exists()) {
         return;
     }
-    if (FirstStartController::code() === null) {
+    if (! is_file((string) config('aqbel.first_start'))) {
         file_put_contents((string) config('aqbel.first_start'), bin2hex(random_bytes(5)));
     }
     $this->line((string) FirstStartController::code());

@@ -74,6 +74,11 @@ final class FirstStartController
     {
         $file = config('aqbel.first_start');
 
-        return is_string($file) && is_file($file) ? trim((string) file_get_contents($file)) : null;
+        if (! is_string($file)) {
+            return null;
+        }
+
+        // A code that was asked for and is gone is one that nobody knows, not one that nobody needs.
+        return is_file($file) ? trim((string) file_get_contents($file)) : bin2hex(random_bytes(16));
     }
 }

@@ -240,10 +240,13 @@ final class CoolDownWait extends StepKind
         return $this->beforeTheWork($step) ? new Minutes($usual->hands) : $usual;
     }
 
-    /** It ran in this job, and not under its cap: there is no pressure to wait for. */
+    /**
+     * It ran in this job, not under its cap, and ended well: there is no pressure to wait for, and the neck may be topped
+     * up warm. Before a drain the heat of the coolant itself is waited for, and after a run that was stopped everything.
+     */
     private function neckIsUnsealed(Situation $at): bool
     {
-        return ! HotNeck::wasSealed($at);
+        return $at->step->stage !== Stage::Rinse && ! HotNeck::wasSealed($at) && WhyStopped::runBefore($at) === null;
     }
 
     /** A run that was stopped has its cause looked for before the neck is filled up. */

@@ -14,6 +14,9 @@ use Aqbel\Core\Saying\Filled;
 /** Coolant temperatures that cannot be, asked again instead of believed: a wrong green here scalds somebody. */
 final class Believable
 {
+    /** Forms that say how warm the coolant is at that moment; the hottest of a drive is of another. */
+    private const READ_NOW = ['reading', 'opened'];
+
     /** What a scan tool shows without a sensor: −40 °C (SAE J1979: A − 40 with A = 0, from memory). */
     private const NO_SENSOR_C = -39.5;
 
@@ -68,7 +71,8 @@ final class Believable
     {
         $last = null;
         foreach ($at->job->entries as $entry) {
-            $read = $entry->number('ect') !== null && $entry->at <= $now && $entry->seq !== $replaces?->seq;
+            $read = in_array($entry->form, self::READ_NOW, true) && $entry->number('ect') !== null
+                && $entry->at <= $now && $entry->seq !== $replaces?->seq;
             $last = $read && ($last === null || $entry->at >= $last->at) ? $entry : $last;
         }
 

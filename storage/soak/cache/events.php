@@ -1,5 +1,0 @@
-<?php return array (
-  'Illuminate\\Foundation\\Support\\Providers\\EventServiceProvider' => 
-  array (
-  ),
-);
