@@ -26,7 +26,7 @@ final class HoldEdgesTest extends TestCase
         .'ttstiiiiiiiillillllllllllllllllllllllllllllllllllllllllllttstss'
         .'tislisllilllllllllllllllllllllllllllllllllllllllllllll';
 
-    private const SAID_OF_PRESSURE = 'ttitiitiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiiii'
+    private const SAID_OF_PRESSURE = 'ttitiitiiiiiiiiiiiiiiiiiiiiiiiiiliilillilllllllllllllllllllllll'
         .'ttttittitiiiiiiliiliiliiliiliillillillillillillillillillillilli'
         .'ttttttiitiiiliillillillillillilllllllllllllllllllllllllllllllll';
 
@@ -75,6 +75,23 @@ final class HoldEdgesTest extends TestCase
         self::assertSame('lost', $this->vacuum([[0, 15.9], [600, 15.9]], 20.0)->verdict->value);
         self::assertSame('tight', $this->vacuum([[0, 16.1], [600, 16.1]], 20.0)->verdict->value);
         self::assertSame('lost', $this->vacuum([[0, 0], [600, 0]])->verdict->value);
+    }
+
+    public function test_two_readings_far_apart_are_a_leak_and_nearer_ones_want_a_third(): void
+    {
+        self::assertSame('inconclusive', $this->vacuum([[0, 21], [600, 17.3]])->verdict->value);
+        self::assertSame('leak', $this->vacuum([[0, 21], [600, 16.7]])->verdict->value);
+        self::assertSame('inconclusive', $this->pressure([[0, 100, 20], [600, 84.8, 20]])->verdict->value);
+        self::assertSame('leak', $this->pressure([[0, 100, 20], [600, 83.2, 20]])->verdict->value);
+    }
+
+    public function test_what_bent_is_passed_only_while_a_gross_leak_is_excluded(): void
+    {
+        self::assertSame('settling', $this->vacuum([[0, 21], [80, 17], [160, 15.5], [240, 14.5]])->verdict->value);
+        self::assertSame('inconclusive', $this->vacuum([[0, 21], [90, 18], [180, 16.5]])->verdict->value);
+        $bent = $this->pressure([[0, 100, 20], [80, 84, 20], [160, 78, 20], [240, 74, 20]]);
+        self::assertSame('tight', $bent->verdict->value);
+        self::assertSame('inconclusive', $this->pressure([[0, 100, 20], [90, 88, 20], [180, 82, 20]])->verdict->value);
     }
 
     public function test_a_needle_that_rises_is_no_hold(): void

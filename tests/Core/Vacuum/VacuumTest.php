@@ -82,7 +82,8 @@ final class VacuumTest extends TestCase
                 [[0, 21], [60, 19.6], [120, 19.3], [300, 19.2], [600, 19.2], [900, 19.2]], HoldVerdict::Settling,
             ],
             'too short' => [[[0, 21], [20, 20], [40, 19]], HoldVerdict::Inconclusive],
-            'two readings' => [[[0, 21], [600, 15]], HoldVerdict::Inconclusive],
+            'two readings' => [[[0, 21], [600, 18]], HoldVerdict::Inconclusive],
+            'two readings far apart' => [[[0, 21], [600, 15]], HoldVerdict::Leak],
             'growing deeper' => [[[0, 20], [300, 20.5], [600, 21]], HoldVerdict::Inconclusive],
         ];
     }
