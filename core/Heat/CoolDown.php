@@ -38,6 +38,9 @@ final readonly class CoolDown
 
     private const NEWTON_STEPS = 6;
 
+    /** Minutes; nobody looks at the clock so closely. */
+    private const NEAR_ENOUGH = 0.01;
+
     /** Nine engines of ten are cold when somebody comes back. */
     private const COME_BACK = 0.93;
 
@@ -101,16 +104,22 @@ final readonly class CoolDown
     private static function engines(float $ambient, array $readings, float $safe): array
     {
         [$weights, $minutes, $taus] = [[], [], []];
-        $lastMinute = $readings[count($readings) - 1]->minute;
+        $since = array_map(fn (Reading $r) => $r->minute - $readings[0]->minute, $readings);
+        $above = array_map(fn (Reading $r) => $r->temperature->degC() - $ambient, $readings);
+        $slowly = [];
+        for ($tau = self::TAU_FROM; $tau <= self::TAU_TO; $tau += self::TAU_STEP) {
+            $prior = exp(-0.5 * (($tau - self::DEFAULT_TAU_MINUTES) / self::TAU_SPREAD) ** 2);
+            $slowly[] = [$tau, $prior, array_map(fn (float $t) => exp(-$t / $tau), $since)];
+        }
         foreach (self::FAST_SHARES as $share) {
             foreach ($share > 0.0 ? self::FAST_MINUTES : [1.0] as $fast) {
-                for ($tau = self::TAU_FROM; $tau <= self::TAU_TO; $tau += self::TAU_STEP) {
-                    $shape = fn (float $t): float => $share * exp(-$t / $fast) + (1.0 - $share) * exp(-$t / $tau);
-                    [$start, $misfit] = self::fit($ambient, $readings, $shape);
-                    $prior = ($share > 0.0 ? (1.0 - self::MIXED) / 6.0 : self::MIXED) * exp(-0.5 * (($tau - self::DEFAULT_TAU_MINUTES) / self::TAU_SPREAD) ** 2);
+                $quickly = array_map(fn (float $t) => $share * exp(-$t / $fast), $since);
+                foreach ($slowly as [$tau, $prior, $slow]) {
+                    [$start, $misfit] = self::fit($above, $quickly, $slow, 1.0 - $share);
+                    $prior *= $share > 0.0 ? (1.0 - self::MIXED) / 6.0 : self::MIXED;
                     $weights[] = $prior * exp(-0.5 * $misfit) + 1.0e-300;
                     $wanted = ($safe - $ambient) / max(1.0, $start);
-                    $minutes[] = max(0.0, self::until($wanted, $share, $fast, $tau) - $lastMinute);
+                    $minutes[] = max(0.0, self::until($wanted, $share, $fast, $tau) - $since[count($since) - 1]);
                     $taus[] = $tau;
                 }
             }
@@ -122,26 +131,22 @@ final readonly class CoolDown
     /**
      * The excess over the air at the first reading that fits best, K, and how badly it does, in χ².
      *
-     * @param  non-empty-list<Reading>  $readings
-     * @param  \Closure(float): float  $shape
+     * @param  list<float>  $above  what was read above the air, K
+     * @param  list<float>  $quickly  what the fast store keeps of the start by each reading
+     * @param  list<float>  $slowly  the same of the slow one, of which there is so much
      * @return array{float, float}
      */
-    private static function fit(float $ambient, array $readings, \Closure $shape): array
+    private static function fit(array $above, array $quickly, array $slowly, float $slowShare): array
     {
-        [$xx, $xy] = [0.0, 0.0];
-        foreach ($readings as $reading) {
-            $x = $shape($reading->minute - $readings[0]->minute);
+        [$xx, $xy, $yy] = [0.0, 0.0, 0.0];
+        foreach ($above as $i => $y) {
+            $x = $quickly[$i] + $slowShare * $slowly[$i];
             $xx += $x * $x;
-            $xy += $x * ($reading->temperature->degC() - $ambient);
-        }
-        $start = $xy / $xx;
-        $misfit = 0.0;
-        foreach ($readings as $reading) {
-            $off = $reading->temperature->degC() - $ambient - $start * $shape($reading->minute - $readings[0]->minute);
-            $misfit += ($off / self::READING_C) ** 2;
+            $xy += $x * $y;
+            $yy += $y * $y;
         }
 
-        return [$start, $misfit];
+        return [$xy / $xx, max(0.0, $yy - $xy * $xy / $xx) / self::READING_C ** 2];
     }
 
     /**
@@ -151,9 +156,9 @@ final readonly class CoolDown
     private static function until(float $wanted, float $share, float $fast, float $tau): float
     {
         $t = max(0.0, $tau * log((1.0 - $share) / $wanted));
-        for ($i = 0; $share > 0.0 && $i < self::NEWTON_STEPS; $i++) {
+        for ($i = 0, $on = $share; $on > self::NEAR_ENOUGH && $i < self::NEWTON_STEPS; $i++) {
             [$quick, $slow] = [$share * exp(-$t / $fast), (1.0 - $share) * exp(-$t / $tau)];
-            $t += max(0.0, ($quick + $slow - $wanted) / ($quick / $fast + $slow / $tau));
+            $t += $on = max(0.0, ($quick + $slow - $wanted) / ($quick / $fast + $slow / $tau));
         }
 
         return $t;

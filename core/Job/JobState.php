@@ -54,6 +54,9 @@ final class JobState
     /** @var array<int, Ledger> worked out so far, by the stage they end before */
     private array $ledgers = [];
 
+    /** @var ?list<EngineRun> */
+    private ?array $runs = null;
+
     /** @param  bool  $judgesAgain  whether a finished step is in hand again when what it rested on has changed */
     public function __construct(
         public readonly Circuit $circuit,
@@ -157,39 +160,36 @@ final class JobState
         return array_values(array_filter($this->steps, fn (Step $s) => $this->kinds->of($s)->does($what)));
     }
 
+    /**
+     * Every step in which the engine has run, as the neck stood meanwhile.
+     *
+     * @return list<EngineRun> in the order of the steps
+     */
+    public function runs(): array
+    {
+        return $this->runs ??= EngineRun::all($this);
+    }
+
     /** When the engine last ran in this job, Unix seconds; null when it has not. */
     public function lastRan(): ?int
     {
-        $ran = null;
-        foreach ($this->stepsThat(Does::RunsEngine) as $step) {
-            $here = $this->kinds->of($step)->ran($this->at($step, 0));
-            $ran = $here === null ? $ran : max($ran ?? 0, $here);
-        }
-
-        return $ran;
-    }
-
-    /** How the neck stood when the engine last ran before this step; null while it has not run. */
-    public function neckBefore(Step $step): ?Neck
-    {
-        return $this->neck($step->id);
+        return $this->runs() === [] ? null : max(array_column($this->runs(), 'ended'));
     }
 
     /** How the neck stood when the engine last ran, in the whole job or before a step; null while it has not run. */
-    public function neck(?string $before = null): ?Neck
+    public function neck(?Step $before = null): ?Neck
     {
         $neck = null;
-        foreach ($this->steps as $id => $other) {
-            if ($id === $before) {
-                break;
-            }
-            $kind = $this->kinds->of($other);
-            if ($kind->does(Does::RunsEngine) && $kind->ran($this->at($other, 0)) !== null) {
-                $neck = $kind->neckWhileRunning($this->at($other, 0)) ?? $neck;
-            }
+        foreach ($this->runs() as $run) {
+            $neck = $before === null || $run->place < $this->placeOf($before) ? $run->neck ?? $neck : $neck;
         }
 
         return $neck;
+    }
+
+    private function placeOf(Step $step): int
+    {
+        return (int) array_search($step->id, array_keys($this->steps), true);
     }
 
     /** The job as it stood when this step was in hand: what later steps wrote, and ordered, is not in it. */

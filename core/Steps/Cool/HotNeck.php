@@ -26,7 +26,7 @@ final class HotNeck
     /** How it stood when the engine last ran; where nobody knows, it counts as sealed. */
     public static function wasSealed(Situation $at): bool
     {
-        return ($at->job->neckBefore($at->step) ?? Neck::Sealed) === Neck::Sealed;
+        return ($at->job->neck($at->step) ?? Neck::Sealed) === Neck::Sealed;
     }
 
     /** @throws InvalidField where opening it now would scald */
