@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Floor\Summary;
+use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -36,6 +38,9 @@ use Illuminate\Support\Facades\DB;
 class Job extends Model
 {
     protected $guarded = [];
+
+    /** @var ?array{mixed, mixed, Plan, CoreCircuit} stored plan and circuit as last read, and what they say */
+    private ?array $read = null;
 
     protected $casts = [
         'kind' => JobKind::class, 'plan' => 'array', 'summary' => Summary::class, 'signed_at' => 'datetime',
@@ -84,7 +89,7 @@ class Job extends Model
     /** Read without models: a journal has a hundred lines and every page of the run folds it. */
     public function state(): JobState
     {
-        $circuit = $this->circuit->read();
+        [, , $plan, $circuit] = $this->read();
         $lines = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')
             ->where('job_id', $this->id)->orderBy('seq')
             ->get(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed'])
@@ -94,10 +99,26 @@ class Job extends Model
 
         return new JobState(
             $circuit,
-            app(PlanCodec::class)->read($this->plan, $circuit),
+            $plan,
             app(StepCatalogue::class),
             new Journal(array_values($lines->all())),
         );
+    }
+
+    /**
+     * The plan and the circuit it was made for; read again only when what is stored has changed.
+     *
+     * @return array{mixed, mixed, Plan, CoreCircuit}
+     */
+    private function read(): array
+    {
+        $stored = [$this->attributes['plan'] ?? null, $this->circuit->getAttributes()['document'] ?? null];
+        if ($this->read === null || [$this->read[0], $this->read[1]] !== $stored) {
+            $circuit = $this->circuit->read();
+            $this->read = [...$stored, app(PlanCodec::class)->read($this->plan, $circuit), $circuit];
+        }
+
+        return $this->read;
     }
 
     /** @return array<mixed> */

@@ -8,10 +8,10 @@ use App\Journal\Recorder;
 use App\Models\Job;
 use App\Models\Person;
 use App\Photos\Photograph;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Steps\StepCatalogue;
-use Aqbel\Core\Steps\StepKind;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -26,7 +26,7 @@ final class DemoWalk
     /** Works from the step in hand up to, not including, the step named; all the way when null. */
     public function until(?string $stop): self
     {
-        while (($step = $this->job->state()->stepInHand()) !== null && $step->id !== $stop) {
+        while (($step = $this->state()->stepInHand()) !== null && $step->id !== $stop) {
             $this->step();
         }
 
@@ -36,18 +36,17 @@ final class DemoWalk
     /** The step in hand, done and finished. */
     public function step(): self
     {
-        $step = $this->job->state()->stepInHand();
+        $step = $this->state()->stepInHand();
         if ($step !== null) {
-            foreach ($this->kind($step)->hazards($this->situation($step)) as $hazard) {
-                $this->recorder()->acknowledge($step->id, $hazard->value);
+            $kind = app(StepCatalogue::class)->of($step);
+            foreach (DemoAnswers::to($kind, $this->readCautions($step)) as [$form, $fields, $minutes]) {
+                $this->record($step, $form, $fields, $minutes);
             }
-            foreach (DemoAnswers::to($this->kind($step), $this->situation($step)) as [$form, $fields, $minutes]) {
-                $this->enter($form, $fields, $minutes);
-            }
-            $clock = $this->kind($step)->clock($this->situation($step));
+            $clock = $kind->clock($this->situation($step));
             if ($step->kind === 'cured' && $clock !== null) {
                 Carbon::setTestNow(Carbon::createFromTimestamp(max(now()->getTimestamp(), $clock->until) + 1));
             }
+            $this->readCautions($step);
             $this->recorder()->finish($step->id, '');
         }
 
@@ -61,12 +60,9 @@ final class DemoWalk
      */
     public function enter(string $form, array $fields = [], float $minutes = 1.0): self
     {
-        $step = $this->job->state()->stepInHand() ?? throw new \LogicException('The job is signed off.');
-        foreach ($this->kind($step)->hazards($this->situation($step)) as $hazard) {
-            $this->recorder()->acknowledge($step->id, $hazard->value);
-        }
-        $this->recorder()->record($step->id, $form, $fields);
-        Carbon::setTestNow(now()->addSeconds((int) round($minutes * 60)));
+        $step = $this->state()->stepInHand() ?? throw new \LogicException('The job is signed off.');
+        $this->readCautions($step);
+        $this->record($step, $form, $fields, $minutes);
 
         return $this;
     }
@@ -96,7 +92,7 @@ final class DemoWalk
         $file = (string) tempnam(sys_get_temp_dir(), 'aqbel');
         imagejpeg($image, $file, 90);
         $this->recorder()->photograph(
-            (string) $this->job->state()->stepInHand()?->id,
+            (string) $this->state()->stepInHand()?->id,
             Photograph::from(new UploadedFile($file, 'drip.jpg', 'image/jpeg', null, true)),
             $caption,
         );
@@ -107,19 +103,39 @@ final class DemoWalk
 
     public function finish(?string $reason = null): self
     {
-        $this->recorder()->finish((string) $this->job->state()->stepInHand()?->id, (string) $reason);
+        $this->recorder()->finish((string) $this->state()->stepInHand()?->id, (string) $reason);
 
         return $this;
     }
 
-    private function situation(Step $step): Situation
+    /** @param  array<string, string>  $fields */
+    private function record(Step $step, string $form, array $fields, float $minutes): void
     {
-        return $this->job->state()->at($step, now()->getTimestamp());
+        $this->recorder()->record($step->id, $form, $fields);
+        Carbon::setTestNow(now()->addSeconds((int) round($minutes * 60)));
     }
 
-    private function kind(Step $step): StepKind
+    /** Reads the cautions of a step that nobody has read in this job yet; what the step comes to then. */
+    private function readCautions(Step $step): Situation
     {
-        return app(StepCatalogue::class)->of($step);
+        $at = $this->situation($step);
+        foreach (app(StepCatalogue::class)->of($step)->hazards($at) as $hazard) {
+            if (! $at->job->hasAcknowledged($hazard->value)) {
+                $this->recorder()->acknowledge($step->id, $hazard->value);
+            }
+        }
+
+        return $this->situation($step);
+    }
+
+    private function situation(Step $step): Situation
+    {
+        return $this->state()->at($step, now()->getTimestamp());
+    }
+
+    private function state(): JobState
+    {
+        return $this->job->state();
     }
 
     private function recorder(): Recorder
