@@ -40,12 +40,16 @@ abstract class BrowserTestCase extends TestCase
         @unlink("{$directory}/first-start.code");
         array_map(unlink(...), [...glob("{$directory}/*.sqlite*") ?: [], ...glob("{$directory}/sessions/*") ?: []]);
         shell_exec('rm -rf '.escapeshellarg("{$directory}/cache"));
+        mkdir("{$directory}/cache");
         $environment = [
             ...getenv(), 'APP_ENV' => 'testing', 'APP_KEY' => 'base64:0mVf3Wj0rPzq8kDgYt7hJxUu1sC5oEw2nQb9aLi4R6M=', 'APP_DEBUG' => 'false', 'DB_DATABASE' => "{$directory}/aqbel.sqlite",
             'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'file', 'SESSION_FILES' => "{$directory}/sessions", 'AQBEL_PHOTOS' => "{$directory}/photos", 'CACHE_STORE' => 'file', 'AQBEL_CACHE' => "{$directory}/cache", 'AQBEL_DEMO' => '1', 'AQBEL_FIRST_START' => "{$directory}/first-start.code", 'PHP_CLI_SERVER_WORKERS' => '3',
-            'APP_CONFIG_CACHE' => "{$directory}/none-config.php", 'APP_ROUTES_CACHE' => "{$directory}/none-routes.php",
+            'APP_CONFIG_CACHE' => "{$directory}/cache/config.php", 'APP_ROUTES_CACHE' => "{$directory}/cache/routes.php",
         ];
         self::seed("{$directory}/aqbel.sqlite", $environment);
+        foreach (['config:cache', 'route:cache'] as $command) {
+            self::artisan($command, $environment);
+        }
         [$port, $driverPort] = [self::freePort(), self::freePort()];
         self::$url = "http://127.0.0.1:{$port}";
         self::$profile = sys_get_temp_dir().'/aqbel-browser-'.bin2hex(random_bytes(6));
@@ -316,13 +320,19 @@ abstract class BrowserTestCase extends TestCase
         if (filesize(self::$seeded) === 0) {
             touch($database);
             foreach (['migrate --force', 'db:seed --class=DemoSeeder --force'] as $command) {
-                $process = proc_open('php artisan '.$command.' --quiet', [], $pipes, self::ROOT, $environment);
-                self::assertSame(0, proc_close($process), $command);
+                self::artisan($command, $environment);
             }
             rename($database, self::$seeded);
             register_shutdown_function(fn () => @unlink((string) self::$seeded));
         }
         copy(self::$seeded, $database);
+    }
+
+    /** @param  array<string, string>  $environment */
+    private static function artisan(string $command, array $environment): void
+    {
+        $process = proc_open("php artisan {$command} --quiet", [], $pipes, self::ROOT, $environment);
+        self::assertSame(0, proc_close($process), $command);
     }
 
     private static function clockFile(): string
