@@ -11,7 +11,8 @@ namespace Aqbel\Core\Flow;
  */
 final class Flood
 {
-    private const FLAT = 1.0e-9;
+    /** Heights nearer to each other than this are one, mm. */
+    public const FLAT = 1.0e-9;
 
     /** @var array<int, true> cells of level runs that are known to have no way down; one never opens later */
     private array $flat = [];
@@ -62,17 +63,23 @@ final class Flood
 
                 continue;
             }
-            $this->free[$cell] = false;
-            foreach ($this->neighbours[$cell] as $neighbour) {
-                if ($this->free[$neighbour]) {
-                    $this->candidates->insert($neighbour, -$this->key[$neighbour]);
-                }
-            }
+            $this->take($cell);
 
             return $cell;
         }
 
         return null;
+    }
+
+    /** Takes a cell out of turn, or the next one; what lies free beside it becomes a candidate. */
+    public function take(int $cell): void
+    {
+        $this->free[$cell] = false;
+        foreach ($this->neighbours[$cell] as $neighbour) {
+            if ($this->free[$neighbour]) {
+                $this->candidates->insert($neighbour, -$this->key[$neighbour]);
+            }
+        }
     }
 
     /** Adds the lowest points downhill of a cell; true when there is one below the cell itself. */

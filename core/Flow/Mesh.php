@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Flow;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Node;
 use Aqbel\Core\InvalidField;
 
 /**
@@ -17,8 +18,14 @@ final readonly class Mesh
 
     public const CELL_ML = 20.0;
 
-    /** @var list<float> */
+    /** A run that rises by less is level: no hose is so narrow that it would decide (common practice, no source). */
+    public const LEVEL_MM = 2.0;
+
+    /** @var list<float> mm; the nodes of level runs stand at one height */
     public array $height;
+
+    /** @var list<float> mm, as drawn: which end of a level run is the lower one */
+    public array $own;
 
     /** @var list<float> */
     public array $volume;
@@ -47,9 +54,12 @@ final readonly class Mesh
     ) {
         $cut = self::cutPassages($circuit, $openGates);
         [$height, $volume, $passageOf, $nodeCell, $range, $neighbours] = [[], [], [], [], [], []];
-        foreach ($circuit->nodes as $id => $node) {
+        $exact = array_map(fn (Node $node) => $circuit->heightMm($node->id, $noseLiftMm), $circuit->nodes);
+        $own = [];
+        foreach (self::levelled($circuit, $exact) as $id => $mm) {
             $nodeCell[$id] = count($height);
-            $height[] = $circuit->heightMm($id, $noseLiftMm);
+            $height[] = $mm;
+            $own[] = $exact[$id];
             $volume[] = 0.0;
             $passageOf[] = '';
             $neighbours[] = [];
@@ -67,7 +77,9 @@ final readonly class Mesh
             $first = count($height);
             $range[$id] = [$first, $first + $count - 1];
             for ($i = 0; $i < $count; $i++) {
-                $height[] = $start + $rise * ($i + 0.5) / $count;
+                $along = ($i + 0.5) / $count;
+                $height[] = $start + $rise * $along;
+                $own[] = $exact[$passage->from] * (1.0 - $along) + $exact[$passage->to] * $along;
                 $volume[] = $passage->volumeMl / $count;
                 $passageOf[] = $id;
                 $neighbours[] = [];
@@ -84,6 +96,7 @@ final readonly class Mesh
             $neighbours[$first + $count - 1][] = $nodeCell[$passage->to];
         }
         $this->height = $height;
+        $this->own = $own;
         $this->volume = $volume;
         $this->passageOf = $passageOf;
         $this->nodeCell = $nodeCell;
@@ -156,6 +169,33 @@ final readonly class Mesh
         }
 
         return new Runs($runs);
+    }
+
+    /**
+     * The same with nodes that level runs join at their mean height.
+     *
+     * @param  array<string, float>  $heights  mm, by node
+     * @return array<string, float>
+     */
+    private static function levelled(Circuit $circuit, array $heights): array
+    {
+        $group = array_combine(array_keys($heights), array_keys($heights));
+        foreach ($circuit->passages as $passage) {
+            [$one, $other] = [$group[$passage->from], $group[$passage->to]];
+            if ($one !== $other && abs($heights[$passage->from] - $heights[$passage->to]) <= self::LEVEL_MM) {
+                foreach (array_keys($group, $other, true) as $node) {
+                    $group[$node] = $one;
+                }
+            }
+        }
+        foreach (array_unique($group) as $one) {
+            $joined = array_intersect_key($heights, array_flip(array_keys($group, $one, true)));
+            if (max($joined) - min($joined) <= self::LEVEL_MM) {
+                $heights = array_replace($heights, array_fill_keys(array_keys($joined), array_sum($joined) / count($joined)));
+            }
+        }
+
+        return $heights;
     }
 
     /**

@@ -22,6 +22,9 @@ final class Pour
 
     private float $poured = 0.0;
 
+    /** @var array<int, true> coolant the source still feeds: what lies dry beside it waits to be reached */
+    private array $fed = [];
+
     /** @var list<array<int, float>> trapped cells with their volumes, by pocket */
     private array $pockets = [];
 
@@ -47,10 +50,14 @@ final class Pour
     {
         $this->trapWhatIsCutOff();
         $this->flood->reach($this->source);
-        while ((
-            $stopAfterMl === null || $this->poured < $stopAfterMl
-        ) && ($cell = $this->flood->next($this->surface)) !== null) {
-            $this->wet($cell);
+        $enough = $stopAfterMl ?? INF;
+        while ($this->poured < $enough && ($cell = $this->flood->next($this->surface)) !== null) {
+            $level = $this->levelWith($cell);
+            if (count($level) === 1) {
+                $this->wet($cell);
+            } else {
+                $this->wetLevel($level, $enough);
+            }
         }
     }
 
@@ -61,7 +68,7 @@ final class Pour
     }
 
     /**
-     * Wet cells of the liquid body that is joined to the fill surface.
+     * Wet cells of the liquid body that is joined to the fill surface, pools behind a saddle it runs over included.
      *
      * @return array<int, true>
      */
@@ -77,10 +84,9 @@ final class Pour
                 $body[$cell] = true;
             }
             foreach ($this->mesh->neighbours[$cell] as $next) {
+                $downhill = $this->mesh->height[$next] <= ($wet ? $this->surface : $this->mesh->height[$cell]);
                 $through = $this->state[$next] === Filling::COOLANT
-                    || (
-                        ! $wet && $this->state[$next] === Filling::OPEN_AIR && $this->mesh->height[$next] <= $this->mesh->height[$cell]
-                    );
+                    || ($this->state[$next] === Filling::OPEN_AIR && $downhill);
                 if ($through && ! isset($seen[$next])) {
                     $seen[$next] = true;
                     $stack[] = $next;
@@ -93,18 +99,7 @@ final class Pour
 
     private function wet(int $cell): void
     {
-        $this->state[$cell] = Filling::COOLANT;
-        $this->poured += $this->mesh->volume[$cell];
-        $passage = $this->mesh->passageOf[$cell];
-        if ($passage !== '') {
-            [$first, $last] = $this->dry[$passage];
-            $this->dry[$passage] = $cell === $first ? [$first + 1, $last] : [$first, $last - 1];
-        }
-        $ran = isset($this->openPorts[$cell]);
-        if ($ran) {
-            $this->flows[] = new PortRun($this->openPorts[$cell], $this->poured);
-            unset($this->openPorts[$cell]);
-        }
+        $ran = $this->pourInto($cell);
         $dryNeighbours = 0;
         foreach ($this->mesh->neighbours[$cell] as $next) {
             $dryNeighbours += $this->state[$next] === Filling::OPEN_AIR ? 1 : 0;
@@ -112,6 +107,50 @@ final class Pour
         if ($dryNeighbours > 1 || ($ran && $dryNeighbours > 0)) {
             $this->trapWhatIsCutOff();
         }
+    }
+
+    /**
+     * A level run is not sealed by its ends becoming wet together: coolant comes in along its floor and the air goes out
+     * above it, so nothing is cut off before all of it is wet, whichever end the coolant comes from.
+     *
+     * @param  list<int>  $cells
+     */
+    private function wetLevel(array $cells, float $enough): void
+    {
+        $order = fn (int $cell): array => [round($this->mesh->own[$cell], 6), $this->mesh->passageOf[$cell] === ''];
+        usort($cells, fn (int $a, int $b) => $order($a) <=> $order($b));
+        foreach ($cells as $cell) {
+            if ($this->poured < $enough) {
+                $this->flood->take($cell);
+                $this->pourInto($cell);
+            }
+        }
+        $this->trapWhatIsCutOff();
+    }
+
+    /** @return bool whether a port ran */
+    private function pourInto(int $cell): bool
+    {
+        $this->state[$cell] = Filling::COOLANT;
+        $this->fed[$cell] = true;
+        $this->poured += $this->mesh->volume[$cell];
+        $passage = $this->mesh->passageOf[$cell];
+        if ($passage !== '') {
+            [$first, $last] = $this->dry[$passage];
+            $this->dry[$passage] = $cell === $first ? [$first + 1, $last] : [$first, $last - 1];
+        }
+        foreach ($this->mesh->neighbours[$cell] as $next) {
+            if ($this->state[$next] === Filling::COOLANT && ! isset($this->fed[$next])) {
+                $this->feed($next);
+            }
+        }
+        if (! isset($this->openPorts[$cell])) {
+            return false;
+        }
+        $this->flows[] = new PortRun($this->openPorts[$cell], $this->poured);
+        unset($this->openPorts[$cell]);
+
+        return true;
     }
 
     /**
@@ -185,15 +224,62 @@ final class Pour
 
     private function reachAnew(): void
     {
+        $this->fed = [];
         if ($this->state[$this->source] === Filling::OPEN_AIR) {
             $this->flood->reach($this->source);
         }
         foreach ($this->body() as $cell => $_) {
-            foreach ($this->mesh->neighbours[$cell] as $next) {
+            if (! isset($this->fed[$cell])) {
+                $this->feed($cell);
+            }
+        }
+    }
+
+    /** Joins a pool to what the source feeds: it rises at every leg that still has air. */
+    private function feed(int $pool): void
+    {
+        $this->fed[$pool] = true;
+        $stack = [$pool];
+        while ($stack !== []) {
+            foreach ($this->mesh->neighbours[array_pop($stack)] as $next) {
                 if ($this->flood->free[$next]) {
                     $this->flood->offer($next);
+                } elseif ($this->state[$next] === Filling::COOLANT && ! isset($this->fed[$next])) {
+                    $this->fed[$next] = true;
+                    $stack[] = $next;
                 }
             }
         }
+    }
+
+    /** @return list<int> the cell, and the dry ones that hang together with it at its height, from a node on */
+    private function levelWith(int $cell): array
+    {
+        $level = $this->levelFrom($cell);
+        foreach ($level as $one) {
+            if ($this->mesh->passageOf[$one] === '') {
+                return $this->levelFrom($one);
+            }
+        }
+
+        return $level;
+    }
+
+    /** @return list<int> this cell and the dry ones joined to it at its height, nearest first */
+    private function levelFrom(int $cell): array
+    {
+        $cells = [$cell];
+        $seen = [$cell => true];
+        for ($i = 0; $i < count($cells); $i++) {
+            foreach ($this->mesh->neighbours[$cells[$i]] as $next) {
+                if ($this->state[$next] === Filling::OPEN_AIR && ! isset($seen[$next])
+                    && abs($this->mesh->height[$next] - $this->mesh->height[$cell]) < Flood::FLAT) {
+                    $seen[$next] = true;
+                    $cells[] = $next;
+                }
+            }
+        }
+
+        return $cells;
     }
 }

@@ -36,8 +36,6 @@ final readonly class CoolDown
 
     private const TAU_STEP = 2.5;
 
-    private const NEWTON_STEPS = 6;
-
     /** Minutes; nobody looks at the clock so closely. */
     private const NEAR_ENOUGH = 0.01;
 
@@ -156,9 +154,9 @@ final readonly class CoolDown
     private static function until(float $wanted, float $share, float $fast, float $tau): float
     {
         $t = max(0.0, $tau * log((1.0 - $share) / $wanted));
-        for ($i = 0, $on = $share; $on > self::NEAR_ENOUGH && $i < self::NEWTON_STEPS; $i++) {
+        for ($on = $share; $on > self::NEAR_ENOUGH; $t += $on) {
             [$quick, $slow] = [$share * exp(-$t / $fast), (1.0 - $share) * exp(-$t / $tau)];
-            $t += $on = max(0.0, ($quick + $slow - $wanted) / ($quick / $fast + $slow / $tau));
+            $on = ($quick + $slow - $wanted) / ($quick / $fast + $slow / $tau);
         }
 
         return $t;
