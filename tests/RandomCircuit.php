@@ -57,6 +57,34 @@ final class RandomCircuit
         );
     }
 
+    /** Nodes on seven terraces, so that many runs are level; one node may stand a little off its terrace. */
+    public static function terraced(int $seed, ?int $nudged = null, float $mm = 0.0): Circuit
+    {
+        mt_srand($seed);
+        $count = mt_rand(5, 9);
+        $nodes = [['id' => 'n0', 'x_mm' => 0, 'z_mm' => mt_rand(8, 10) * 100]];
+        for ($i = 1; $i < $count; $i++) {
+            $nodes[] = ['id' => "n{$i}", 'x_mm' => mt_rand(-900, 900), 'z_mm' => mt_rand(3, 9) * 100];
+        }
+        $passages = [];
+        for ($i = 1; $i < $count; $i++) {
+            $passages[] = self::passage(count($passages), 'n'.mt_rand(max(0, $i - 3), $i - 1), "n{$i}");
+        }
+        for ($i = mt_rand(1, 3); $i > 0; $i--) {
+            $from = mt_rand(0, $count - 1);
+            $passages[] = self::passage(count($passages), "n{$from}", 'n'.(($from + mt_rand(1, $count - 1)) % $count));
+        }
+        $bleed = fn (string $id): array => ['id' => $id, 'node' => 'n'.mt_rand(1, $count - 1), 'kind' => 'bleed'];
+        $ports = [['id' => 'fill', 'node' => 'n0', 'kind' => 'fill'], $bleed('b0'), $bleed('b1')];
+        if ($nudged !== null) {
+            $nodes[1 + $nudged % ($count - 1)]['z_mm'] += $mm;
+        }
+
+        return CircuitReader::read(
+            ['format' => Circuit::FORMAT, 'name' => "terraced {$seed}", 'nodes' => $nodes, 'passages' => $passages, 'ports' => $ports],
+        );
+    }
+
     /** @return array<string, mixed> */
     private static function passage(int $number, string $from, string $to): array
     {

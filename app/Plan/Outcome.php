@@ -20,6 +20,7 @@ use Aqbel\Core\Plan\NeverRuns;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\School;
+use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Plan\Worth;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
@@ -200,11 +201,11 @@ final readonly class Outcome
     {
         $say = function (NeverRuns $never): array {
             $nose = $never->noseLiftMm === null ? '' : ", or the nose raised {$this->length($never->noseLiftMm)},";
-            $how = $never->missingMm > 0.0
-                ? "{$this->length($never->missingMm)} above the neck. A funnel that high{$nose} would do."
-                : 'air seals it off first.';
+            $how = $never->funnelMm !== null
+                ? "{$this->length($never->funnelMm)} above the neck. A funnel that high{$nose} would do."
+                : WhySilent::of($never->silent, $this->circuit, $this->units);
 
-            return ["{$this->circuit->ports[$never->port]->label} cannot run as it stands", $how];
+            return ["{$this->circuit->ports[$never->silent->port]->label} cannot run as it stands", $how];
         };
 
         return array_map($say, $this->comparison->never);

@@ -39,6 +39,11 @@ final readonly class Volumes
         return new self($left);
     }
 
+    public function times(float $share): self
+    {
+        return new self(array_map(fn (float $ml) => $ml * $share, $this->byPassage));
+    }
+
     public function above(float $ml): self
     {
         return new self(array_filter($this->byPassage, fn (float $here) => $here > $ml));

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Flow;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\Port;
-use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Atmosphere;
@@ -23,6 +21,7 @@ final readonly class Filling
     /**
      * @param  list<PortRun>  $flows  in the order the ports run
      * @param  list<Pocket>  $pockets  largest first
+     * @param  list<SilentPort>  $silent  ports left open that did not run
      */
     private function __construct(
         public float $capacityMl,
@@ -32,6 +31,7 @@ final readonly class Filling
         public array $flows,
         public array $pockets,
         public Runs $runs,
+        public array $silent,
     ) {
     }
 
@@ -94,20 +94,7 @@ final readonly class Filling
             $flows,
             $pockets,
             $mesh->runs($state),
-        );
-    }
-
-    /**
-     * Bleed points that did not run in this pour.
-     *
-     * @return list<Port>
-     */
-    public function silent(Circuit $circuit): array
-    {
-        $ran = array_map(fn (PortRun $f) => $f->port, $this->flows);
-
-        return array_values(
-            array_filter($circuit->portsOf(PortKind::Bleed), fn (Port $p) => ! in_array($p->id, $ran, true)),
+            (new Silences($mesh, $pour))->of($open),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\SilentPort;
 
 /** A bleed point that cannot run as the circuit stands, and what would make it run, mm. */
 final readonly class NeverRuns
@@ -13,8 +14,7 @@ final readonly class NeverRuns
     private const MOST_LIFT_MM = 600.0;
 
     private function __construct(
-        public string $port,
-        public float $missingMm,
+        public SilentPort $silent,
         public ?float $funnelMm,
         public ?float $noseLiftMm,
     ) {
@@ -25,18 +25,13 @@ final readonly class NeverRuns
     {
         $neck = $circuit->nodes[$circuit->fillPort()->node];
         $never = [];
-        foreach (SilentPorts::of(
-            $circuit,
-            PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit)),
-            $fills,
-        ) as $silent) {
+        foreach ($fills->of(PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit)))->silent as $silent) {
             $node = $circuit->nodes[$circuit->ports[$silent->port]->node];
             $missing = $silent->missingMm;
             $lift = $neck->xMm > $node->xMm ? $missing * $circuit->wheelbaseMm / ($neck->xMm - $node->xMm) : null;
             $low = $missing > 0.0;
             $never[] = new self(
-                $silent->port,
-                $missing,
+                $silent,
                 $low ? $missing : null,
                 $low && $lift !== null && $lift <= self::MOST_LIFT_MM ? $lift : null,
             );

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Plan;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Flow\SilentPort;
 
 /** What a school's fill takes and leaves, in this circuit under these choices. */
 final readonly class PredictedFill

@@ -19,7 +19,6 @@ use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\School;
-use Aqbel\Core\Plan\SilentPorts;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -55,7 +54,7 @@ abstract class Poured implements School
             $fill->runs,
             $fill->pockets,
             $fill->flows,
-            SilentPorts::of($on->circuit, $pour, $on->fills),
+            $fill->silent,
         );
     }
 
@@ -68,7 +67,9 @@ abstract class Poured implements School
             $bleeds[] = new Step("bleed:{$flow->port}", 'bleed', Stage::Fill, new Values($about));
         }
         foreach ($fill->silent as $silent) {
-            $about = ['port' => $silent->port, 'missing_mm' => $silent->missingMm];
+            $about = [
+                'port' => $silent->port, 'missing_mm' => $silent->missingMm, 'silent' => $silent->because->value, 'about' => $silent->about ?? '',
+            ];
             $bleeds[] = new Step("bleed:{$silent->port}", 'bleed', Stage::Fill, new Values($about));
         }
         $ports = array_map(fn (Step $s) => $s->params->text('port'), $bleeds);

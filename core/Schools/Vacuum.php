@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Flow\Standing;
 use Aqbel\Core\Job\JobState;
@@ -35,6 +36,9 @@ final class Vacuum implements School
 {
     /** A circuit that has stood over night in the shop. */
     private const SHOP_C = 20.0;
+
+    /** Less than this stays in a pocket unsaid (common practice, no source). */
+    private const TELLS_ML = 20.0;
 
     public function id(): string
     {
@@ -78,12 +82,22 @@ final class Vacuum implements School
         return [PlannedPour::atTheNeck($circuit, [])];
     }
 
-    /** What is left gathers under the neck, where it is simply topped up. */
+    /**
+     * Most of what is left gathers under the neck, where it is simply topped up; each pocket that a pour would trap keeps
+     * its share of it.
+     */
     public function predict(Groundwork $on): PredictedFill
     {
         $air = self::vacuum($on->circuit, $on->choices, $on->predicted)->topUp()->mL();
+        $share = $air / max(1.0, $on->predicted->neededMl + $on->predicted->headspaceMl);
+        $poured = $on->fills->of($this->pours($on->circuit, $on->choices)[0]);
+        $trapped = array_filter($poured->pockets, fn (Pocket $pocket) => ! $pocket->open);
+        $pockets = array_map(
+            fn (Pocket $p) => new Pocket($p->air->times($share), false, $p->highestMm),
+            array_values($trapped),
+        );
 
-        return new PredictedFill($air, $on->coolantMl(), $on->predicted->fullRuns);
+        return new PredictedFill($air, $on->coolantMl(), $on->predicted->fullRuns, $pockets);
     }
 
     public function steps(Groundwork $on, PredictedFill $fill): array
@@ -133,7 +147,8 @@ final class Vacuum implements School
 
         return "Pull to {$units->format($vacuum->target->kPa(), Unit::InchOfMercury)}: the same quality here as {$plan->rules()->seaLevelVacuumInHg} inHg at sea level."
             ." Circuit below {$units->format($vacuum->maximumTemperature()->degC(), Dimension::Temperature)}."
-            ." It draws in {$volume($vacuum->intake())}, then top up {$volume($vacuum->topUp())}.";
+            ." It draws in {$volume($vacuum->intake())}, then top up {$volume($vacuum->topUp())}."
+            .self::keeps($plan->fill->pockets, $circuit, $units);
     }
 
     public function picture(JobState $job): ?Runs
@@ -144,6 +159,16 @@ final class Vacuum implements School
         );
 
         return $drawn === [] ? null : Standing::of($job->circuit, $job->ledger()->contentMl);
+    }
+
+    /** @param  list<Pocket>  $pockets */
+    private static function keeps(array $pockets, Circuit $circuit, UnitSystem $units): string
+    {
+        $say = fn (Pocket $pocket): string => implode(', ', $pocket->air->labels($circuit))
+            .' about '.$units->format($pocket->volumeMl(), Dimension::Volume);
+        $told = array_filter($pockets, fn (Pocket $pocket) => $pocket->volumeMl() >= self::TELLS_ML);
+
+        return $told === [] ? '' : ' A little stays where a pour would trap it: '.implode('; ', array_map($say, $told)).'.';
     }
 
     private static function vacuum(Circuit $circuit, Choices $choices, Prediction $predicted): VacuumPlan

@@ -110,8 +110,10 @@ final class CompareTopic implements Topic
     private static function never(NeverRuns $never): array
     {
         return [
-            'port' => $never->port,
-            'missing_mm' => $never->missingMm,
+            'port' => $never->silent->port,
+            'because' => $never->silent->because->value,
+            'about' => $never->silent->about,
+            'missing_mm' => $never->silent->missingMm,
             'funnel_mm' => $never->funnelMm,
             'nose_lift_mm' => $never->noseLiftMm,
         ];

@@ -9,6 +9,7 @@ use App\Calc\Topic;
 use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\PortRun;
+use Aqbel\Core\Flow\SilentPort;
 use Aqbel\Core\Matter\Atmosphere;
 
 final class FillTopic implements Topic
@@ -42,6 +43,16 @@ final class FillTopic implements Topic
             'headspace_ml' => $result->headspaceMl,
             'flows' => array_map(fn (PortRun $f) => ['port' => $f->port, 'at_ml' => $f->atMl], $result->flows),
             'pockets' => array_map(self::pocket(...), $result->pockets),
+            'silent' => array_map(self::silent(...), $result->silent),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function silent(SilentPort $silent): array
+    {
+        return [
+            'port' => $silent->port, 'because' => $silent->because->value, 'missing_mm' => $silent->missingMm,
+            'about' => $silent->about,
         ];
     }
 

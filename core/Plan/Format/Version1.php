@@ -9,6 +9,8 @@ use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Flow\Silence;
+use Aqbel\Core\Flow\SilentPort;
 use Aqbel\Core\Flow\SlowRegion;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\FurtherDrain;
@@ -18,7 +20,6 @@ use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\Prediction;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Schools;
-use Aqbel\Core\Plan\SilentPort;
 
 /**
  * Plans as they were stored before they carried a format: without a name of their own, volumes by the names of parts. A
@@ -109,7 +110,7 @@ final readonly class Version1
         }
         $silent = [];
         foreach ($in->child('missing_mm')->numbers() as $port => $missing) {
-            $silent[] = new SilentPort((string) $port, $missing);
+            $silent[] = new SilentPort((string) $port, $missing > 0.0 ? Silence::Above : Silence::Hump, $missing);
         }
 
         return new PredictedFill(

@@ -8,6 +8,8 @@ use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Flow\Silence;
+use Aqbel\Core\Flow\SilentPort;
 use Aqbel\Core\Flow\SlowRegion;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\FurtherDrain;
@@ -16,7 +18,6 @@ use Aqbel\Core\Plan\PredictedDrain;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\Prediction;
 use Aqbel\Core\Plan\Schools;
-use Aqbel\Core\Plan\SilentPort;
 
 /** Plans from typed predictions: everything by id, nothing by its name. */
 final class Version2
@@ -110,7 +111,7 @@ final class Version2
             ),
             'flows' => array_map(fn (PortRun $f) => ['port' => $f->port, 'at_ml' => $f->atMl], $fill->flows),
             'silent' => array_map(
-                fn (SilentPort $s) => ['port' => $s->port, 'missing_mm' => $s->missingMm],
+                fn (SilentPort $s) => ['port' => $s->port, 'missing_mm' => $s->missingMm, 'because' => $s->because->value, 'about' => $s->about],
                 $fill->silent,
             ),
         ];
@@ -128,7 +129,12 @@ final class Version2
                 $p->number('highest_mm'),
             )),
             $in->listOf('flows', fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml'))),
-            $in->listOf('silent', fn (Stored $s) => new SilentPort($s->text('port'), $s->number('missing_mm'))),
+            $in->listOf('silent', fn (Stored $s) => new SilentPort(
+                $s->text('port'),
+                Silence::tryFrom($s->text('because')) ?? ($s->number('missing_mm') > 0.0 ? Silence::Above : Silence::Hump),
+                $s->number('missing_mm'),
+                self::orNull($s->text('about')),
+            )),
             $in->isTrue('estimate'),
         );
     }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
+use Aqbel\Core\Flow\Silence;
+use Aqbel\Core\Flow\SilentPort;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\BleedRule;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
@@ -45,15 +48,25 @@ final class Bleed extends Poured
 
     public function why(Situation $at): string
     {
-        $never = $at->step->params->number('missing_mm');
+        $silent = self::silent($at);
 
-        return $never === null
+        return $silent === null
             ? 'It is the next point the rising coolant reaches. Closed too early it keeps air, too late it wastes '
                 .'coolant.'
-            : ($never <= 0.0
-                ? 'Air is cut off below it before the coolant gets there, so it stays silent: pour slowly, squeeze '
-                    .'the hoses, raise the nose.'
-                : 'It lies '.$at->say($never, Dimension::Length).' above the surface and cannot run by itself: raise the nose or set a funnel that high.');
+            : 'By the model it stays silent. '.WhySilent::of($silent, $at->circuit(), $at->units);
+    }
+
+    /** What keeps it from running, where the plan says that it will not. */
+    private static function silent(Situation $at): ?SilentPort
+    {
+        $params = $at->step->params;
+        $missing = $params->number('missing_mm');
+        if ($missing === null) {
+            return null;
+        }
+        $because = Silence::tryFrom($params->text('silent')) ?? ($missing > 0.0 ? Silence::Above : Silence::Hump);
+
+        return new SilentPort($params->text('port'), $because, $missing, $params->text('about'));
     }
 
     public function instructions(Situation $at): array

@@ -71,8 +71,8 @@ final class ComparisonTest extends TestCase
         $data = Demo::document('post-van');
         $data['nodes'][7]['z_mm'] = 1090;
         $never = self::comparison(CircuitReader::read($data), [])->never;
-        self::assertSame(['bleed_heater'], array_map(fn (NeverRuns $one) => $one->port, $never));
-        self::assertEqualsWithDelta(90, $never[0]->missingMm, 1e-9);
+        self::assertSame(['bleed_heater'], array_map(fn (NeverRuns $one) => $one->silent->port, $never));
+        self::assertEqualsWithDelta(90, $never[0]->silent->missingMm, 1e-9);
         self::assertEqualsWithDelta(90, $never[0]->funnelMm, 1e-9);
         // Behind the neck by 50 mm: lifting the nose by 90·3000/50 would do, which no ramp gives.
         self::assertNull($never[0]->noseLiftMm);
