@@ -52,19 +52,22 @@ final readonly class Recorder
 
     public function photograph(string $stepId, Photograph $photograph, string $caption): void
     {
-        $stored = null;
+        // Decoded and written before the lock is taken; the files go again when no line comes to point at them.
+        $photo = $photograph->keep($this->job->id);
+        $kept = false;
         try {
-            $this->write(function (JobState $state) use ($stepId, $photograph, $caption, &$stored): NewLine {
-                $at = $this->situation($state, $stepId);
-                $stored = $photograph->keep($this->job->id);
+            $this->write(function (JobState $state) use ($stepId, $photo, $caption, &$kept): NewLine {
+                $line = $this->clerk->photograph($this->situation($state, $stepId), $caption, $photo->id);
+                Photo::query()->create($photo->getAttributes());
+                $kept = true;
 
-                return $this->clerk->photograph($at, $caption, $stored->id);
+                return $line;
             });
         } catch (\Throwable $failed) {
-            if ($stored instanceof Photo) {
-                array_map(fn (bool $small) => @unlink($stored->path($small)), [false, true]);
-            }
+            $kept = false;
             throw $failed;
+        } finally {
+            $kept || $photo->discard();
         }
     }
 

@@ -27,4 +27,10 @@ class Photo extends Model
     {
         return config('aqbel.photos')."/{$this->job_id}/{$this->id}".($small ? '.small' : '').'.jpg';
     }
+
+    /** Takes the files away again. */
+    public function discard(): void
+    {
+        array_map(fn (bool $small) => @unlink($this->path($small)), [false, true]);
+    }
 }

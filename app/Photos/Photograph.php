@@ -17,7 +17,8 @@ final readonly class Photograph
 {
     public const MOST_BYTES = 12 * 1024 * 1024;
 
-    private const MOST_PIXELS = 50_000_000;
+    /** What can be decoded and turned within the memory and the two seconds of a request. */
+    private const MOST_PIXELS = 24_000_000;
 
     private const SIDE = 2000;
 
@@ -31,7 +32,7 @@ final readonly class Photograph
         IMAGETYPE_WEBP => 'imagecreatefromwebp',
     ];
 
-    private function __construct(private GdImage $image)
+    private function __construct(private GdImage $large)
     {
     }
 
@@ -59,25 +60,25 @@ final readonly class Photograph
             throw self::refused('This is not a photograph Aqbel can read. Take it as JPEG, PNG or WebP.');
         }
         if ($width < 1 || $height < 1 || $width * $height > self::MOST_PIXELS) {
-            throw self::refused('This picture has more than 50 million pixels. Set the camera to a smaller picture and take it again.');
+            throw self::refused('This picture has more than 24 million pixels. Set the camera to a smaller picture and take it again.');
         }
 
-        return new self(self::upright(self::decode($file->getRealPath(), $type), $file->getRealPath(), $type));
+        $large = self::within(self::decode($file->getRealPath(), $type), self::SIDE);
+
+        return new self(self::upright($large, $file->getRealPath(), $type));
     }
 
-    /** Stores both sizes. The caller deletes the photo again when what follows fails. */
+    /** Writes both sizes, and says what is to be stored of them; whoever does not store it discards it. */
     public function keep(int $job): Photo
     {
-        $large = $this->within(self::SIDE);
-        $photo = new Photo(['job_id' => $job, 'width' => imagesx($large), 'height' => imagesy($large), 'bytes' => 0]);
+        $photo = new Photo(['job_id' => $job, 'width' => imagesx($this->large), 'height' => imagesy($this->large)]);
         $photo->id = $photo->newUniqueId();
         if (! is_dir(dirname($photo->path()))) {
             mkdir(dirname($photo->path()), 0o770, true);
         }
-        imagejpeg($large, $photo->path(), self::QUALITY);
-        imagejpeg($this->within(self::SMALL_SIDE), $photo->path(small: true), self::QUALITY);
+        imagejpeg($this->large, $photo->path(), self::QUALITY);
+        imagejpeg(self::within($this->large, self::SMALL_SIDE), $photo->path(small: true), self::QUALITY);
         $photo->bytes = (int) filesize($photo->path());
-        $photo->save();
 
         return $photo;
     }
@@ -129,14 +130,14 @@ final readonly class Photograph
         return $degrees === 0 ? $image : (imagerotate($image, $degrees, 0) ?: $image);
     }
 
-    private function within(int $side): GdImage
+    private static function within(GdImage $image, int $side): GdImage
     {
-        [$width, $height] = [imagesx($this->image), imagesy($this->image)];
+        [$width, $height] = [imagesx($image), imagesy($image)];
         $scale = min(1.0, $side / max($width, $height));
         [$w, $h] = [max(1, (int) round($width * $scale)), max(1, (int) round($height * $scale))];
         $made = imagecreatetruecolor($w, $h);
         imagefill($made, 0, 0, (int) imagecolorallocate($made, 255, 255, 255));
-        imagecopyresampled($made, $this->image, 0, 0, 0, 0, $w, $h, $width, $height);
+        imagecopyresampled($made, $image, 0, 0, 0, 0, $w, $h, $width, $height);
 
         return $made;
     }

@@ -124,7 +124,7 @@ final class PhotoTest extends ShopTestCase
             crc32(substr($header, 4)),
         ).pack('N', 0).'IEND'.pack('N', crc32('IEND'));
         $this->send($this->plan(), 'found', self::file('bomb.png', $bomb, 'image/png'));
-        self::assertStringContainsString('50 million pixels', (string) session('errors')->first('photo'));
+        self::assertStringContainsString('24 million pixels', (string) session('errors')->first('photo'));
     }
 
     public function test_a_body_larger_than_the_server_takes_is_answered_in_words(): void
