@@ -9,5 +9,6 @@ export default [
         linterOptions: { reportUnusedDisableDirectives: 'error' },
         rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error', 'no-shadow': 'error', 'no-implicit-globals': 'error' },
     },
+    { files: ['resources/js/worker.js'], languageOptions: { globals: globals.serviceworker, sourceType: 'script' }, rules: { 'no-implicit-globals': 'off' } },
     { files: ['*.js', '*.mjs', 'resources/icons.mjs', 'tests/js/**'], languageOptions: { globals: globals.node } },
 ];

@@ -13,11 +13,14 @@ use App\Http\Controllers\RunController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\UnitsController;
+use App\Http\Controllers\WorkerController;
 use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
 Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container'], '[0-9]{1,9}'));
+
+Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 
 Route::get('/first-start', [FirstStartController::class, 'create']);
 Route::post('/first-start', [FirstStartController::class, 'store']);
@@ -29,6 +32,7 @@ Route::middleware('guest')->group(function (): void {
 
 Route::middleware('auth')->group(function (): void {
     Route::get('/', FloorController::class);
+    Route::view('/outbox', 'outbox');
     Route::post('/sign-out', [SignInController::class, 'destroy']);
     Route::post('/units', UnitsController::class);
 

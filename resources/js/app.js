@@ -15,6 +15,10 @@ startEditor();
 startSending();
 listenForShortcuts();
 
+if ('serviceWorker' in navigator && document.body.dataset.person) {
+    navigator.serviceWorker.register('/worker.js');
+}
+
 // On a narrow screen the stages run sideways: the one in hand is brought into view.
 const stages = one('.rail-stages', HTMLElement);
 if (stages) {

@@ -1,52 +1,97 @@
-// What a tablet keeps of entries: those that wait for a connection, and those that were refused after waiting.
+// What a tablet keeps of entries, photographs too: those that wait for a connection, and those that were refused after waiting.
 
-const WAITING = 'aqbel.waiting';
-const REFUSED = 'aqbel.refused';
+import { openDB } from 'idb';
 
-const read = (store, name) => {
-    try {
-        const kept = JSON.parse(store.getItem(name) ?? '[]');
-        return Array.isArray(kept) ? kept : [];
-    } catch {
-        return [];
+const NAME = 'aqbel';
+const WAITING = 'waiting';
+const REFUSED = 'refused';
+
+/** Where an earlier version kept the same lists. */
+const EARLIER = { [WAITING]: 'aqbel.waiting', [REFUSED]: 'aqbel.refused' };
+
+let opened = null;
+
+function database() {
+    opened ??= openDB(NAME, 1, {
+        upgrade(made) {
+            made.createObjectStore(WAITING, { keyPath: 'order', autoIncrement: true }).createIndex('key', 'key', { unique: true });
+            made.createObjectStore(REFUSED, { keyPath: 'key' });
+        },
+        blocking: () => { opened?.then((open) => open.close()); opened = null; },
+    });
+    return opened;
+}
+
+/** Takes over what an earlier version kept; nothing that waits is lost by an upgrade. */
+export async function takeOver(storage) {
+    for (const [list, name] of Object.entries(EARLIER)) {
+        let kept = [];
+        try {
+            kept = JSON.parse(storage.getItem(name) ?? '[]');
+        } catch { /* a damaged list is an empty one */ }
+        for (const entry of Array.isArray(kept) ? kept : []) {
+            await (list === WAITING ? keep(entry) : (await database()).put(REFUSED, entry));
+        }
+        storage.removeItem(name);
     }
-};
-const add = (store, name, entry) => store.setItem(name, JSON.stringify([...read(store, name).filter((kept) => kept.key !== entry.key), entry]));
-const remove = (store, name, key) => store.setItem(name, JSON.stringify(read(store, name).filter((kept) => kept.key !== key)));
+}
 
 /** What is waiting, oldest first. */
-export function waiting(store) {
-    return read(store, WAITING);
+export async function waiting() {
+    return (await database()).getAll(WAITING);
 }
 
 /** Keeps an entry; the same key is kept once. */
-export function keep(store, entry) {
-    add(store, WAITING, entry);
+export async function keep(entry) {
+    const writing = (await database()).transaction(WAITING, 'readwrite');
+    if ((await writing.store.index('key').getKey(entry.key)) === undefined) {
+        await writing.store.add(entry);
+    }
+    await writing.done;
 }
 
-export function drop(store, key) {
-    remove(store, WAITING, key);
+export async function drop(key) {
+    const writing = (await database()).transaction(WAITING, 'readwrite');
+    const order = await writing.store.index('key').getKey(key);
+    if (order !== undefined) {
+        await writing.store.delete(order);
+    }
+    await writing.done;
 }
 
 /** Entries that were refused after waiting, each with its reason, until somebody has dealt with them. */
-export function refused(store) {
-    return read(store, REFUSED);
+export async function refused() {
+    return (await database()).getAll(REFUSED);
 }
 
 /** Moves a waiting entry to those that were refused: in one go, so that it is never in neither. */
-export function refuse(store, entry, reason) {
-    add(store, REFUSED, { ...entry, reason });
-    drop(store, entry.key);
+export async function refuse(entry, reason) {
+    const writing = (await database()).transaction([WAITING, REFUSED], 'readwrite');
+    const order = await writing.objectStore(WAITING).index('key').getKey(entry.key);
+    await writing.objectStore(REFUSED).put({ ...entry, reason });
+    if (order !== undefined) {
+        await writing.objectStore(WAITING).delete(order);
+    }
+    await writing.done;
 }
 
-export function dealtWith(store, key) {
-    remove(store, REFUSED, key);
+export async function dealtWith(key) {
+    await (await database()).delete(REFUSED, key);
 }
 
-/** What was typed into an entry, for the list of refused ones: by the labels of its form, where they are known. */
+/** What was typed into an entry, for lists of them: by the labels of its form, where they are known. */
 export function typedIn(entry) {
     const typed = entry.fields.filter(([name, value]) => name.startsWith('fields[') && value !== '');
-    return typed.map(([name, value]) => `${entry.labels?.[name] ?? name.slice(7, -1)} ${value}`).join(', ');
+    const words = typed.map(([name, value]) => `${entry.labels?.[name] ?? name.slice(7, -1)} ${value}`);
+    const photo = entry.fields.some(([name, value]) => name === 'photo' && typeof value === 'object') ? ['Photograph'] : [];
+    const doing = entry.action.endsWith('/finish') ? ['Finish the step'] : entry.action.endsWith('/cautions') ? ['Caution read'] : [];
+    return [...photo, ...words, ...(words.length + photo.length === 0 ? doing : [])].join(', ');
+}
+
+/** Where an entry was made. */
+export function pageOf(entry) {
+    const step = new Map(entry.fields).get('step') ?? '';
+    return `${entry.action.replace(/\/(entries|finish|cautions|photos).*$/, '')}?step=${encodeURIComponent(step)}`;
 }
 
 /** "1 entry is" or "3 entries are". */

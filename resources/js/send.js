@@ -2,8 +2,8 @@
 // Every entry carries a key, so that one sent twice counts once, and its age, so that a late one keeps its time.
 
 import { all, around, one } from './dom.js';
-import { counted, dealtWith, drop, keep, refuse, refused, typedIn, waiting } from './outbox.js';
-import { fail, prepare } from './photo.js';
+import { counted, dealtWith, drop, keep, pageOf, refuse, refused, takeOver, typedIn, waiting } from './outbox.js';
+import { prepare } from './photo.js';
 
 const AGAIN_MS = 4000;
 const OFFLINE = 'offline';
@@ -57,72 +57,106 @@ function labelsOf(form) {
     return Object.fromEntries(named.map((input) => [input.name, input.labels?.[0]?.textContent.trim() ?? input.name]));
 }
 
+/** One line of a list of entries: what was typed, where, and what is to be said of it. */
+function lineOf(entry, template, said) {
+    const item = /** @type {DocumentFragment} */ (template.content.cloneNode(true));
+    one('[data-typed]', HTMLElement, item).textContent = typedIn(entry);
+    one('[data-said]', HTMLElement, item).textContent = said;
+    one('a', HTMLAnchorElement, item).href = pageOf(entry);
+    return item;
+}
+
 /** The entries of this person that were refused after waiting, each until it is dealt with. */
-function showRefused(person) {
+async function showRefused(person) {
     const place = one('[data-refused]', HTMLElement);
-    const mine = refused(localStorage).filter((entry) => entry.person === person);
     if (!place) {
         return;
     }
-    place.hidden = mine.length === 0 || person === '';
-    const list = one('ul', HTMLUListElement, place);
+    const mine = person === '' ? [] : (await refused()).filter((entry) => entry.person === person);
+    place.hidden = mine.length === 0;
     const template = one('template', HTMLTemplateElement, place);
-    list.replaceChildren(...(place.hidden ? [] : mine).map((entry) => {
-        const item = /** @type {DocumentFragment} */ (template.content.cloneNode(true));
-        one('[data-typed]', HTMLElement, item).textContent = typedIn(entry);
-        one('[data-reason]', HTMLElement, item).textContent = entry.reason;
-        one('a', HTMLAnchorElement, item).href = `${entry.action.replace(/\/(entries|finish|cautions).*$/, '')}?step=${encodeURIComponent(new Map(entry.fields).get('step') ?? '')}`;
-        one('button', HTMLButtonElement, item).addEventListener('click', () => { dealtWith(localStorage, entry.key); showRefused(person); });
+    one('ul', HTMLUListElement, place).replaceChildren(...mine.map((entry) => {
+        const item = lineOf(entry, template, entry.reason);
+        one('button', HTMLButtonElement, item).addEventListener('click', async () => { await dealtWith(entry.key); await showRefused(person); });
         return item;
     }));
 }
 
-export function startSending() {
+/** On the page that lists them: the entries of this person that wait. */
+function showWaiting(entries) {
+    const place = one('[data-outbox]', HTMLElement);
+    if (!place) {
+        return;
+    }
+    const template = one('template', HTMLTemplateElement, place);
+    const made = (entry) => new Date(entry.at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+    one('ul', HTMLUListElement, place).replaceChildren(...entries.map((entry) => lineOf(entry, template, made(entry))));
+    one('[data-nothing]', HTMLElement, place).hidden = entries.length > 0;
+}
+
+/** @returns {Promise<{ became: string, to: string | null, reason: string }>} of an entry that has waited */
+function postWaiting(entry) {
+    const body = new FormData();
+    entry.fields.forEach(([name, value]) => value instanceof Blob ? body.append(name, value, 'photo.jpg') : body.append(name, value));
+    body.set('_token', one('input[name=_token]', HTMLInputElement)?.value ?? String(body.get('_token')));
+    body.set('age', String(Math.round((Date.now() - entry.at) / 1000)));
+    body.set('waited', '1');
+    return post(entry.action, body);
+}
+
+/** Runs alone, however many tabs of this tablet are open. */
+const alone = (work) => navigator.locks ? navigator.locks.request('aqbel.sending', { ifAvailable: true }, (lock) => lock && work()) : work();
+
+export async function startSending() {
     const person = document.body.dataset.person ?? '';
     const notice = one('[data-waiting]', HTMLElement);
     let cut = !navigator.onLine;
-    const mine = () => waiting(localStorage).filter((entry) => entry.person === person);
-    const show = (signIn = person === '') => {
-        const number = waiting(localStorage).length;
+    const mine = async () => (await waiting()).filter((entry) => entry.person === person);
+    const show = async (signIn = person === '') => {
+        const number = (await waiting()).length;
+        const own = await mine();
         if (notice) {
             notice.hidden = number === 0;
-            notice.querySelector('span').textContent = signIn || mine().length < number
+            one('span', HTMLElement, notice).textContent = signIn || own.length < number
                 ? `${counted(number)} kept on this tablet. Whoever made them signs in, and they are sent.`
                 : `${cut ? 'No connection' : 'The server is busy'}. ${counted(number)} kept on this tablet and sent as soon as it is back. Go on.`;
         }
+        showWaiting(own);
     };
     let sending = false;
     const flush = async () => {
-        if (sending || person === '' || mine().length === 0) {
-            return;
-        }
-        sending = true;
         let last = null;
-        for (const entry of mine()) {
-            const body = new FormData();
-            entry.fields.forEach(([name, value]) => body.append(name, value));
-            body.set('_token', one('input[name=_token]', HTMLInputElement)?.value ?? body.get('_token'));
-            body.set('age', String(Math.round((Date.now() - entry.at) / 1000)));
-            body.set('waited', '1');
-            const { became, to, reason } = await post(entry.action, body);
+        for (const entry of await mine()) {
+            const { became, to, reason } = await postWaiting(entry);
             cut = reason === OFFLINE;
             if (became === 'later' || became === 'sign-in') {
                 last = became === 'sign-in' ? null : last;
-                show(became === 'sign-in');
+                await show(became === 'sign-in');
                 break;
             }
             if (became === 'refused') {
-                refuse(localStorage, entry, reason);
-                showRefused(person);
-                show();
+                await refuse(entry, reason);
+                await showRefused(person);
+                await show();
                 continue;
             }
-            drop(localStorage, entry.key);
+            await drop(entry.key);
             last = to;
         }
-        sending = false;
-        if (last !== null) {
-            location.assign(last);
+        return last;
+    };
+    const send = async () => {
+        if (sending || person === '' || (await mine()).length === 0) {
+            return;
+        }
+        sending = true;
+        try {
+            const last = await alone(flush);
+            if (last) {
+                location.assign(last);
+            }
+        } finally {
+            sending = false;
         }
     };
 
@@ -137,38 +171,42 @@ export function startSending() {
         }
         form.dataset.sent = '1';
         const body = new FormData(form, event.submitter);
-        const photo = [...body.values()].some((value) => value instanceof File && value.size > 0);
-        if (!photo || (await prepare(form, body))) {
+        const at = Date.now();
+        if (await prepare(form, body)) {
             // Behind entries that still wait: order counts.
-            const { became, to, reason } = mine().length > 0 && !photo ? { became: 'later', to: null, reason: cut ? OFFLINE : '' } : await post(form.action, body);
+            const behind = (await mine()).length > 0;
+            const { became, to, reason } = behind ? { became: 'later', to: null, reason: cut ? OFFLINE : '' } : await post(form.action, body);
             cut = reason === OFFLINE;
             if (became === 'sent') {
                 location.assign(to);
                 return;
             }
-            if (became === 'refused' || (photo && became === 'sign-in')) {
+            if (became === 'refused') {
                 form.removeAttribute('data-send');
                 form.submit();
                 return;
             }
-            if (photo) {
-                fail(form, 'No connection. The photograph is still here: press again when it is back.');
-            } else {
-                keep(localStorage, { key: body.get('key'), person, at: Date.now(), action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => typeof value === 'string'), labels: labelsOf(form) });
-                one('input[name=key]', HTMLInputElement, form).value = freshKey();
-                if (became === 'sign-in') {
-                    location.reload();
-                    return;
-                }
+            await keep({ key: body.get('key'), person, at, action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => !(value instanceof File) || value.size > 0), labels: labelsOf(form) });
+            one('input[name=key]', HTMLInputElement, form).value = freshKey();
+            if (one('input[type=file]', HTMLInputElement, form)) {
+                form.reset();
+            }
+            if (became === 'sign-in') {
+                location.reload();
+                return;
             }
         }
         delete form.dataset.sent;
-        show();
+        await show();
     });
 
-    showRefused(person);
-    addEventListener('online', flush);
-    setInterval(flush, AGAIN_MS);
-    show();
-    flush();
+    if ('kept' in document.body.dataset) {
+        all('input[name=key]', HTMLInputElement).forEach((input) => { input.value = freshKey(); });
+    }
+    await takeOver(localStorage);
+    await showRefused(person);
+    addEventListener('online', send);
+    setInterval(send, AGAIN_MS);
+    await show();
+    await send();
 }

@@ -17,8 +17,14 @@ abstract class BrowserTestCase extends TestCase
 {
     private const ROOT = __DIR__.'/../..';
 
-    /** @var list<resource> */
-    private static array $processes = [];
+    /** @var resource */
+    private static $driver;
+
+    /** @var ?resource */
+    private static $server = null;
+
+    /** @var array<string, string> */
+    private static array $environment;
 
     private static string $url;
 
@@ -53,32 +59,10 @@ abstract class BrowserTestCase extends TestCase
         [$port, $driverPort] = [self::freePort(), self::freePort()];
         self::$url = "http://127.0.0.1:{$port}";
         self::$profile = sys_get_temp_dir().'/aqbel-browser-'.bin2hex(random_bytes(6));
-        $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', "{$directory}/server.log", 'w']];
-        self::$processes = [
-            proc_open(
-                [
-                    'setsid',
-                    'php',
-                    '-d',
-                    'opcache.enable_cli=1',
-                    '-d',
-                    'upload_max_filesize=64M',
-                    '-d',
-                    'post_max_size=66M',
-                    '-S',
-                    "127.0.0.1:{$port}",
-                    '-t',
-                    'public',
-                    'bin/router.php',
-                ],
-                $quiet,
-                $pipes,
-                self::ROOT,
-                $environment,
-            ),
-            proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes),
-        ];
-        self::waitForPort($port);
+        self::$environment = $environment;
+        self::startServer();
+        $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
+        self::$driver = proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes);
         self::waitForPort($driverPort);
         $options = (new ChromeOptions)->addArguments([
             '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
@@ -95,13 +79,41 @@ abstract class BrowserTestCase extends TestCase
         try {
             self::$browser->quit();
         } finally {
-            foreach (self::$processes as $process) {
-                posix_kill(-proc_get_status($process)['pid'], SIGTERM);
-                proc_close($process);
-            }
+            self::end(self::$driver);
+            self::stopServer();
             @unlink(self::clockFile());
             shell_exec('rm -rf '.escapeshellarg(self::$profile));
         }
+    }
+
+    protected static function startServer(): void
+    {
+        $port = (int) parse_url(self::$url, PHP_URL_PORT);
+        self::$server = proc_open(
+            ['setsid', 'php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M',
+                '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', self::ROOT.'/storage/testing/server.log', 'a']],
+            $pipes,
+            self::ROOT,
+            self::$environment,
+        );
+        self::waitForPort($port);
+    }
+
+    /** As when the machine is off or the way to it is: nothing answers. */
+    protected static function stopServer(): void
+    {
+        if (self::$server !== null) {
+            self::end(self::$server);
+            self::$server = null;
+        }
+    }
+
+    /** @param  resource  $process */
+    private static function end($process): void
+    {
+        posix_kill(-proc_get_status($process)['pid'], SIGTERM);
+        proc_close($process);
     }
 
     /** No console error, whatever the test did; a request to anywhere but this machine finds no name and is one. */

@@ -199,7 +199,7 @@ final class DrainToMixTest extends BrowserTestCase
         );
         $this->see('0.4 L', '.evidence');
         self::assertCount(1, self::$browser->findElements(By::cssSelector('.evidence li')), 'once, and not twice');
-        self::assertSame('[]', self::$browser->executeScript('return localStorage.getItem("aqbel.waiting")'));
+        self::assertFalse(self::$browser->findElement(By::cssSelector('[data-waiting]'))->isDisplayed());
 
         // What is refused after waiting is shown with its reason until somebody has dealt with it, also after a reload.
         $this->offline(true);

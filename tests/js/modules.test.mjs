@@ -1,10 +1,11 @@
+import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import test from 'node:test';
 
 import { countdown } from '../../resources/js/clocks.js';
 import { freshId, listed, scaledTo } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
-import { counted, dealtWith, drop, keep, refuse, refused, typedIn, waiting } from '../../resources/js/outbox.js';
+import { counted, dealtWith, drop, keep, pageOf, refuse, refused, takeOver, typedIn, waiting } from '../../resources/js/outbox.js';
 import { outcome } from '../../resources/js/send.js';
 
 test('a countdown shows hours only when there are some, and ends', () => {
@@ -35,20 +36,28 @@ test('a fresh id is used by nobody', () => {
     assert.equal(freshId([], 'p'), 'p1');
 });
 
-test('entries that wait are kept in order, each key once', () => {
-    const held = {};
-    const store = { getItem: (name) => held[name] ?? null, setItem: (name, value) => { held[name] = value; } };
-    assert.deepEqual(waiting(store), []);
-    keep(store, { key: 'a', at: 1 });
-    keep(store, { key: 'b', at: 2 });
-    keep(store, { key: 'a', at: 1 });
-    assert.deepEqual(waiting(store).map((entry) => entry.key), ['b', 'a']);
-    drop(store, 'b');
-    assert.deepEqual(waiting(store).map((entry) => entry.key), ['a']);
-    held['aqbel.waiting'] = 'rubbish';
-    assert.deepEqual(waiting(store), [], 'a damaged store is an empty one');
+test('entries that wait are kept in order, photographs too, each key once', async () => {
+    assert.deepEqual(await waiting(), []);
+    await keep({ key: 'b', at: 1 });
+    await keep({ key: 'a', at: 2, fields: [['photo', new Blob(['a picture'])]] });
+    await keep({ key: 'b', at: 3 });
+    assert.deepEqual((await waiting()).map((entry) => [entry.key, entry.at]), [['b', 1], ['a', 2]]);
+    assert.equal(await (await waiting())[1].fields[0][1].text(), 'a picture');
+    await drop('b');
+    await drop('b');
+    assert.deepEqual((await waiting()).map((entry) => entry.key), ['a']);
+    await drop('a');
     assert.equal(counted(1), '1 entry is');
     assert.equal(counted(3), '3 entries are');
+});
+
+test('what an earlier version kept is taken over, and a damaged list is an empty one', async () => {
+    const held = { 'aqbel.waiting': '[{"key":"old","fields":[]}]', 'aqbel.refused': 'rubbish' };
+    const storage = { getItem: (name) => held[name] ?? null, removeItem: (name) => { delete held[name]; } };
+    await takeOver(storage);
+    assert.deepEqual((await waiting()).map((entry) => entry.key), ['old']);
+    assert.deepEqual(held, {});
+    await drop('old');
 });
 
 test('a typed list loses its blanks', () => {
@@ -68,16 +77,20 @@ test('only a refusal for good gives an entry up', () => {
     }
 });
 
-test('an entry refused after waiting stays with its reason until it is dealt with', () => {
-    const held = {};
-    const store = { getItem: (name) => held[name] ?? null, setItem: (name, value) => { held[name] = value; } };
+test('an entry refused after waiting stays with its reason until it is dealt with', async () => {
     const entry = { key: 'a', person: '1', action: '/jobs/3/entries', fields: [['_token', 'x'], ['step', 'cold_check'], ['fields[ect]', '31'], ['fields[air]', '']] };
-    keep(store, entry);
-    refuse(store, entry, 'It was 95 °C a minute ago.');
-    assert.deepEqual(waiting(store), []);
-    assert.equal(refused(store)[0].reason, 'It was 95 °C a minute ago.');
-    assert.equal(typedIn(refused(store)[0]), 'ect 31');
+    await keep(entry);
+    await refuse(entry, 'It was 95 °C a minute ago.');
+    assert.deepEqual(await waiting(), []);
+    assert.equal((await refused())[0].reason, 'It was 95 °C a minute ago.');
+    assert.equal(typedIn((await refused())[0]), 'ect 31');
     assert.equal(typedIn({ ...entry, labels: { 'fields[ect]': 'Coolant' } }), 'Coolant 31');
-    dealtWith(store, 'a');
-    assert.deepEqual(refused(store), []);
+    assert.equal(pageOf(entry), '/jobs/3?step=cold_check');
+    await dealtWith('a');
+    assert.deepEqual(await refused(), []);
+});
+
+test('an entry without a typed value says what it does', () => {
+    assert.equal(typedIn({ action: '/jobs/3/finish', fields: [['step', 'hold:1']] }), 'Finish the step');
+    assert.equal(typedIn({ action: '/jobs/3/photos', fields: [['photo', new Blob(['x'])], ['caption', 'clamp']] }), 'Photograph');
 });

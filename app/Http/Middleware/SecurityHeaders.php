@@ -6,9 +6,10 @@ namespace App\Http\Middleware;
 
 use Closure;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Nothing from outside this machine, no inline script. */
+/** Nothing from outside this machine, no inline script; and whose page it is, so that it is kept for nobody else. */
 final class SecurityHeaders
 {
     public function handle(Request $request, Closure $next): Response
@@ -19,6 +20,7 @@ final class SecurityHeaders
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
             'X-Frame-Options' => 'DENY',
+            'Aqbel-Person' => (string) Auth::id(),
         ]);
 
         return $response;
