@@ -48,8 +48,9 @@ final class OfflineTest extends BrowserTestCase
         self::$browser->manage()->getLog('browser');
 
         self::startServer();
-        $this->until(fn () => str_contains($this->text('[data-refused]'), 'Say about how much is missing'));
-        $this->until(fn () => ! self::$browser->findElement(By::cssSelector('[data-waiting]'))->isDisplayed());
+        $this->until(fn () => self::$browser->executeScript(
+            'return document.querySelector("[data-waiting]")?.hidden && document.querySelector("[data-refused]")?.textContent.includes("Say about how much is missing")',
+        ));
         $this->visit((string) parse_url($run, PHP_URL_PATH).'?step=found');
         $this->see('0.4 L', '.evidence');
         $this->see('0.6 L', '.evidence');

@@ -6,4 +6,6 @@ declare(strict_types=1);
 return [
     'core/Vacuum/HoldFit.php: TABLE_HALF = 3.0 → TABLE_HALF = 3.3000000000000003' => 'beyond 2.7 divisions every chance is the stray one',
     'core/Vacuum/HoldFit.php: TABLE_HALF = 3.0 → TABLE_HALF = 2.7' => 'beyond 2.7 divisions every chance is the stray one',
+    'core/Heat/CoolDown.php: NEAR_ENOUGH = 0.01 → NEAR_ENOUGH = 0.011000000000000001' => 'Newton’s method has gone far past either when it stops',
+    'core/Heat/CoolDown.php: NEAR_ENOUGH = 0.01 → NEAR_ENOUGH = 0.009000000000000001' => 'Newton’s method has gone far past either when it stops',
 ];
