@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\JournalLine;
 use App\Models\Person;
 use App\Models\Photo;
+use App\Models\Right;
 use App\Photos\Photograph;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
@@ -82,7 +83,7 @@ final readonly class Recorder
         $this->write(fn (JobState $state) => $this->clerk->finish(
             $this->situation($state, $stepId),
             $reason,
-            $this->person->isLead(),
+            $this->person->may(Right::PassOverLeads),
         ));
     }
 

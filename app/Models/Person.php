@@ -24,8 +24,8 @@ class Person extends User
 
     protected $casts = ['password' => 'hashed', 'units' => UnitSystem::class, 'role' => Role::class];
 
-    public function isLead(): bool
+    public function may(Right $right): bool
     {
-        return $this->role === Role::Lead;
+        return $right->isOf($this->role);
     }
 }

@@ -8,6 +8,7 @@ use App\Elevation\Picture;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\Person;
+use App\Models\Right;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -66,7 +67,7 @@ final readonly class RunPage
         private string $failed,
     ) {
         $this->units = $reader->units;
-        $this->readsAsLead = $reader->isLead();
+        $this->readsAsLead = $reader->may(Right::PassOverLeads);
         $this->kind = $kinds->of($step);
         $this->done = isset($state->closed[$step->id]);
         $this->ahead = ! $this->done && $state->openBefore($step) !== [];

@@ -10,6 +10,7 @@ use App\Library\CircuitSheet;
 use App\Library\Preview;
 use App\Library\Vocabulary;
 use App\Models\Circuit;
+use App\Models\Right;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
@@ -35,7 +36,7 @@ final class CircuitController extends Controller
             ->get()
             ->map(fn (Circuit $model) => CircuitCard::of($model, $units));
 
-        return view('circuits.index', ['cards' => $cards, 'lead' => self::person($request)->isLead()]);
+        return view('circuits.index', ['cards' => $cards, 'lead' => self::person($request)->may(Right::ChangeCircuits)]);
     }
 
     public function show(Request $request, Circuit $circuit): View
@@ -44,7 +45,7 @@ final class CircuitController extends Controller
             'circuits.show',
             [
                 'sheet' => new CircuitSheet($circuit, self::person($request)->units),
-                'lead' => self::person($request)->isLead(),
+                'lead' => self::person($request)->may(Right::ChangeCircuits),
             ],
         );
     }
@@ -52,7 +53,7 @@ final class CircuitController extends Controller
     /** A new circuit, from the layout of one in the library. */
     public function create(Request $request): View
     {
-        $this->leadOnly($request);
+        self::only($request, Right::ChangeCircuits);
         $template = Circuit::query()->findOrFail($request->integer('from'));
 
         return $this->editor(
@@ -64,7 +65,7 @@ final class CircuitController extends Controller
 
     public function edit(Request $request, Circuit $circuit): View
     {
-        $this->leadOnly($request);
+        self::only($request, Right::ChangeCircuits);
 
         return $this->editor($request, $circuit->document, $circuit);
     }
@@ -74,7 +75,7 @@ final class CircuitController extends Controller
      */
     public function preview(Request $request): View|JsonResponse
     {
-        $this->leadOnly($request);
+        self::only($request, Right::ChangeCircuits);
         try {
             $circuit = CircuitReader::read(self::decode((string) $request->getContent()));
         } catch (InvalidField $invalid) {
@@ -87,7 +88,7 @@ final class CircuitController extends Controller
     /** Stores a document as a new circuit, or as the next revision of one. */
     public function store(Request $request, ?Circuit $circuit = null): RedirectResponse|Response
     {
-        $this->leadOnly($request);
+        self::only($request, Right::ChangeCircuits);
         $document = self::decode(self::sent($request));
         $read = CircuitReader::read($document);
         $newest = $circuit?->newestRevision();
@@ -198,10 +199,5 @@ final class CircuitController extends Controller
         }
 
         return is_array($data) ? $data : throw new InvalidField('file', 'A circuit file holds one JSON object.');
-    }
-
-    private function leadOnly(Request $request): void
-    {
-        abort_unless(self::person($request)->isLead(), 403, 'Circuits are changed by a lead. Ask one to sign in.');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Models\Person;
+use App\Models\Right;
 use Illuminate\Http\Request;
 
 /** What the pages of signed-in people share. */
@@ -15,6 +16,12 @@ abstract class Controller
         $person = $request->user();
 
         return $person instanceof Person ? $person : abort(401);
+    }
+
+    /** Ends with a page that says who may, where this person may not. */
+    protected static function only(Request $request, Right $right): void
+    {
+        abort_unless(self::person($request)->may($right), 403, $right->refusal());
     }
 
     /** A text of the request; empty when it is none. */

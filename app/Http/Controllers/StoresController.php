@@ -8,6 +8,7 @@ use App\Journal\OneWriter;
 use App\Models\Container;
 use App\Models\ContainerMovement;
 use App\Models\Product;
+use App\Models\Right;
 use App\Models\Shop;
 use App\Stores\StoresPage;
 use Aqbel\Core\InvalidField;
@@ -32,13 +33,13 @@ final class StoresController extends Controller
 
         return view(
             'stores',
-            ['page' => new StoresPage($person->units, Shop::here()->houseRules()->currency, $person->isLead())],
+            ['page' => new StoresPage($person->units, Shop::here()->houseRules()->currency, $person->may(Right::ChangePrices))],
         );
     }
 
     public function storeProduct(Request $request): RedirectResponse
     {
-        $this->leadOnly($request);
+        self::only($request, Right::ChangePrices);
         $in = $this->read($request, StoresPage::productForm());
         Product::query()->create(['ml' => self::volume($in), 'price' => $in->number('price')] + self::liquid($in));
 
@@ -47,7 +48,7 @@ final class StoresController extends Controller
 
     public function removeProduct(Request $request, Product $product): RedirectResponse
     {
-        $this->leadOnly($request);
+        self::only($request, Right::ChangePrices);
         $product->delete();
 
         return redirect('/stores')->with('notice', 'Taken off the price list.');
@@ -138,10 +139,5 @@ final class StoresController extends Controller
                     'note' => $why,
                 ],
             );
-    }
-
-    private function leadOnly(Request $request): void
-    {
-        abort_unless(self::person($request)->isLead(), 403, 'The price list is changed by a lead. Ask one to sign in.');
     }
 }
