@@ -9,6 +9,8 @@ return [
     'hosts' => array_values(array_filter(explode(',', (string) env('AQBEL_HOSTS', '127.0.0.1,localhost')))),
     // The file with the code that the launcher printed, asked for when the first lead is made; null asks for none.
     'first_start' => env('AQBEL_FIRST_START'),
+    // Where the shop's clock is kept while the machine's may jump; null goes by the machine's.
+    'clock' => env('AQBEL_CLOCK'),
     // Where photographs lie, beside the database of the same mode.
     'photos' => env('AQBEL_PHOTOS', storage_path('photos')),
     // Adds the yardstick page of `./aqbel bench`.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CircuitController;
+use App\Http\Controllers\ClockController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
 use App\Http\Controllers\PhotoController;
@@ -35,6 +36,7 @@ Route::middleware('auth')->group(function (): void {
     Route::view('/outbox', 'outbox');
     Route::post('/sign-out', [SignInController::class, 'destroy']);
     Route::post('/units', UnitsController::class);
+    Route::post('/clock', ClockController::class);
 
     Route::get('/jobs/new', [PlanController::class, 'create']);
     Route::post('/jobs', [PlanController::class, 'store']);

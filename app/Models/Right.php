@@ -10,13 +10,16 @@ enum Right: string
     case ChangeCircuits = 'change_circuits';
     case ChangePrices = 'change_prices';
 
+    /** Take over the machine's time after it has jumped. */
+    case SetClock = 'set_clock';
+
     /** Sums that cannot be, a mixture short of its frost protection: what a reason alone does not answer. */
     case PassOverLeads = 'pass_over_leads';
 
     public function isOf(Role $role): bool
     {
         return match ($this) {
-            self::ChangeCircuits, self::ChangePrices, self::PassOverLeads => $role === Role::Lead,
+            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::PassOverLeads => $role === Role::Lead,
         };
     }
 
@@ -25,6 +28,7 @@ enum Right: string
         return match ($this) {
             self::ChangeCircuits => 'Circuits are changed by a lead. Ask one to sign in.',
             self::ChangePrices => 'The price list is changed by a lead. Ask one to sign in.',
+            self::SetClock => 'The clock is set by a lead. Ask one to sign in.',
             self::PassOverLeads => 'Only a lead passes over that.',
         };
     }

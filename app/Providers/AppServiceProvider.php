@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Models\Shop;
+use App\Shop\ClockFile;
+use App\Shop\MachineClock;
 use Aqbel\Core\Plan\Kinds;
 use Aqbel\Core\Plan\Schools;
 use Aqbel\Core\Schools\SchoolCatalogue;
@@ -31,6 +33,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(StepCatalogue::class, fn () => StepCatalogue::standard());
         $this->app->singleton(Schools::class, fn () => SchoolCatalogue::standard());
         $this->app->bind(Kinds::class, StepCatalogue::class);
+        $this->app->bind(ClockFile::class, fn () => new ClockFile((string) config('aqbel.clock'), app(MachineClock::class)));
     }
 
     public function boot(): void

@@ -71,6 +71,7 @@ final class BadInputTest extends ShopTestCase
         $this->post('/jobs', ['vehicle' => 1, 'target' => '90 %'])->assertSessionHasErrors('target');
         $this->get('/jobs/new?vehicle=1&chosen=1&lift=sideways')->assertRedirect();
         $this->get('/jobs/new?vehicle[]=1')->assertRedirect();
+        $this->get('/jobs/new?vehicle=1&chosen=1&kind=%20&complaint=&content=&school=&target=')->assertOk();
         self::assertSame(0, Job::query()->count());
         $this->post('/jobs', ['vehicle' => 1, 'drains' => ['radiator_cock', 'neck', 'nowhere'], 'lift' => '12 in'])
             ->assertSessionHasNoErrors();

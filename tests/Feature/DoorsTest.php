@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Person;
+use App\Models\Right;
+use App\Models\Role;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\Route;
 
@@ -73,5 +76,39 @@ final class DoorsTest extends ShopTestCase
         app('hash')->forgetDrivers();
         $this->post('/sign-in', ['login' => 'nobody-here', 'password' => 'bleed-it-dry'])->assertSessionHasErrors('login');
         self::assertSame(1, $checked, 'as many checks as for somebody who is here');
+    }
+
+    public function test_who_may_do_what_stands_in_one_place_and_is_told(): void
+    {
+        foreach (Right::cases() as $right) {
+            self::assertTrue($right->isOf(Role::Lead), $right->value);
+            self::assertFalse($right->isOf(Role::Technician), $right->value);
+            self::assertStringContainsString('lead', $right->refusal());
+        }
+        $technician = Person::query()->where('role', Role::Technician)->firstOrFail();
+        $this->actingAs($technician)->get('/circuits/new')->assertForbidden()->assertSee(Right::ChangeCircuits->refusal());
+        $this->post('/stores/products', [])->assertForbidden();
+    }
+
+    public function test_what_opens_without_a_server_is_named_and_belongs_to_one_person(): void
+    {
+        $worker = $this->get('/worker.js')->assertOk()->assertHeader('Content-Type', 'text/javascript; charset=utf-8');
+        self::assertSame([], $worker->headers->getCookies(), 'it starts no session');
+        preg_match('/const ASSETS = (\[.*\]);/', (string) $worker->getContent(), $found);
+        foreach (json_decode($found[1] ?? '[]') as $file) {
+            self::assertFileExists(public_path(ltrim($file, '/')));
+        }
+        $this->get('/sign-in')->assertHeader('Aqbel-Person', '');
+        $this->get('/outbox')->assertRedirect('/sign-in');
+        $this->actingAs($this->imre)->get('/outbox')->assertOk()->assertHeader('Aqbel-Person', (string) $this->imre->id);
+    }
+
+    public function test_a_correction_of_a_signed_job_is_not_offered(): void
+    {
+        $job = $this->plan();
+        $this->enter($job, 'found', 'found', ['content' => 'full']);
+        $this->get("/jobs/{$job->id}/entries/1")->assertOk();
+        $job->update(['signed_at' => now()]);
+        $this->get("/jobs/{$job->id}/entries/1")->assertRedirect("/jobs/{$job->id}/record");
     }
 }

@@ -67,8 +67,11 @@ final class RunController extends JournalController
         ));
     }
 
-    public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View
+    public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View|RedirectResponse
     {
+        if ($job->signed_at !== null) {
+            return redirect("/jobs/{$job->id}/record")->with('notice', 'This job is signed off. Its record stands as it is.');
+        }
         $job->loadMissing('vehicle');
         $units = self::person($request)->units;
         $state = $job->state();

@@ -18,7 +18,7 @@ final class WorkerController extends Controller
         foreach (self::KEPT as $pattern) {
             array_push($files, ...array_map(basename(...), glob(public_path("build/assets/{$pattern}")) ?: []));
         }
-        $assets = ['/icon.svg', ...array_map(fn (string $file) => "/build/assets/{$file}", $files)];
+        $assets = ['/icon.svg', '/build/icons.svg', ...array_map(fn (string $file) => "/build/assets/{$file}", $files)];
         $script = (string) file_get_contents(resource_path('js/worker.js'));
         $names = 'const BUILD = '.json_encode(substr(sha1($script.implode(' ', $assets)), 0, 12)).";\n"
             .'const ASSETS = '.json_encode($assets, JSON_UNESCAPED_SLASHES).";\n";

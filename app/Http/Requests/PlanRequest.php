@@ -140,9 +140,9 @@ final class PlanRequest extends FormRequest
         $target = Field::fraction('target', 'Glycol wanted', 0.0, self::MOST_GLYCOL);
         $cure = Field::duration('cure', 'Sealant cures', Unit::Minute, 172800);
         $choices = new Choices(
-            jobKind: JobKind::from($this->string('kind', JobKind::Repair->value)->toString()),
-            complaint: Complaint::from($this->string('complaint', Complaint::None->value)->toString()),
-            school: $this->string('school', self::usualSchool($circuit))->toString(),
+            jobKind: $this->enum('kind', JobKind::class) ?? JobKind::Repair,
+            complaint: $this->enum('complaint', Complaint::class) ?? Complaint::None,
+            school: $this->filled('school') ? $this->string('school')->toString() : self::usualSchool($circuit),
             opened: $chosen
                 ? array_values(
                     array_intersect(array_keys($circuit->passages), explode(',', implode(',', $this->array('opened')))),
@@ -161,7 +161,7 @@ final class PlanRequest extends FormRequest
             bleeds: $tools
                 ? array_values(array_intersect($circuit->portIds(PortKind::Bleed), $this->array('bleeds')))
                 : null,
-            content: Compatibility::from($this->string('content', Compatibility::AsManual->value)->toString()),
+            content: $this->enum('content', Compatibility::class) ?? Compatibility::AsManual,
             stockFraction: $this->string('stock')->toString() === Liquid::Premix->value ? self::premixOf($offers) : 1.0,
             frostC: $frost,
             usage: $this->usage(),

@@ -18,6 +18,7 @@
         </template>
     </section>
     <p class="notice waiting" role="status" data-waiting hidden>@icon('cloud-off')<span></span> <a href="/outbox">Show them</a></p>
+    @isset ($jumped) @include('layouts.jumped', ['clock' => $jumped, 'person' => auth()->user()]) @endisset
     @if (session('notice'))<p class="notice" role="status">{{ session('notice') }}</p>@endif
     <main id="main" @class(['page', 'page-wide' => $wide])>{{ $slot }}</main>
     <dialog id="sheet" aria-labelledby="sheet-title">
