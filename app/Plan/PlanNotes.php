@@ -33,7 +33,7 @@ final readonly class PlanNotes
             $this->watch(),
             $this->bleedOnly(),
             $this->dripFirst(),
-            $this->plan->choices->drains === [] ? null : $this->content(),
+            $this->plan->choices->drains === [] && ! $this->plan->choices->arrivesEmpty() ? null : $this->content(),
             $this->outOfReach(),
             $this->due(),
         ]));

@@ -85,7 +85,14 @@ final readonly class Choices
     /** The more comes out, the better: at a change, and wherever the old coolant must not stay. */
     public function wantsAllOut(): bool
     {
-        return $this->jobKind === JobKind::Change || $this->content !== Compatibility::AsManual;
+        return ! $this->arrivesEmpty()
+            && ($this->jobKind === JobKind::Change || $this->content !== Compatibility::AsManual);
+    }
+
+    /** There is nothing in it to drain, or to mix with. */
+    public function arrivesEmpty(): bool
+    {
+        return $this->content === Compatibility::Nothing;
     }
 
     /** Glycol share of what is in it before the work, as far as it is known. */

@@ -82,7 +82,7 @@ final readonly class Planner
     {
         $choices = $on->choices;
         $materials = new Materials($on->circuit, $choices, $school);
-        $drained = $choices->drains !== [];
+        $drained = $on->predicted->drains !== [];
         $cycles = $school->heatCycles($fill, $choices->airLimitMl($on->circuit));
         $when = fn (bool $needed, string $id, string $kind, Stage $stage, Values $about = new Values): ?Step => $needed ? new Step($id, $kind, $stage, $about) : null;
 

@@ -40,22 +40,24 @@ final readonly class Predictor
             PlannedPour::atTheNeck($circuit, $this->choices->bleedsOf($circuit), $circuit->facts->coldHeadMm),
         );
         $usable = $circuit->capacityMl() - $cold->headspaceMl;
-        $mix = $this->choices->mix($circuit, $usable, $drainage->retainedMl);
+        $empty = $this->choices->arrivesEmpty();
+        $retained = $empty ? 0.0 : $drainage->retainedMl;
+        $mix = $this->choices->mix($circuit, $usable, $retained);
 
         return new Prediction(
             capacityMl: $circuit->capacityMl(),
             headspaceMl: $cold->headspaceMl,
             usableMl: $usable,
-            drains: $this->drains($drainage, $cold->headspaceMl),
-            further: $this->further($drainage),
-            slow: $drainage->slow,
-            retained: $drainage->retained,
-            retainedMl: $drainage->retainedMl,
+            drains: $empty ? [] : $this->drains($drainage, $cold->headspaceMl),
+            further: $empty ? [] : $this->further($drainage),
+            slow: $empty ? [] : $drainage->slow,
+            retained: $empty ? new Volumes : $drainage->retained,
+            retainedMl: $retained,
             fullRuns: $cold->runs->withoutTrappedAir(),
-            neededMl: max(1.0, $usable - $drainage->retainedMl),
+            neededMl: max(1.0, $usable - $retained),
             stockMl: $mix->stock()->mL(),
             waterMl: $mix->water()->mL(),
-            rinses: $this->choices->rinses($usable, $drainage->retainedMl),
+            rinses: $this->choices->rinses($usable, $retained),
             reachable: $mix->reachable(),
             finalFraction: $mix->finalFraction(),
         );

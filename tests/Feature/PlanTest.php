@@ -30,6 +30,9 @@ final class PlanTest extends ShopTestCase
             ], 'overdue' => [
                 'odometer=200000&last_odometer=100000&last_month=2026-01', ['overdue', '125 %', 'by distance'],
             ],
+            'arriving empty' => [
+                'content=empty', ['It arrives empty', 'Ask why it is empty', '11.73'],
+            ],
             'time left' => ['odometer=120000&last_odometer=100000', ['time left', '25 %']], 'bleeding only' => [
                 'kind=bleed',
                 ['Nothing is drained', 'Air a fill leaves here', 'Fill until it runs', 'needs the circuit drained'],

@@ -168,7 +168,7 @@ final class PlanRequest extends FormRequest
         );
 
         return match (true) {
-            $choices->jobKind === JobKind::Bleed => $choices->draining([]),
+            $choices->jobKind === JobKind::Bleed || $choices->arrivesEmpty() => $choices->draining([]),
             ! $chosen || $this->boolean('drains_auto') => $choices->draining(
                 DrainWorth::recommended($this->worth($vehicle, $circuit, $choices)),
             ),

@@ -72,6 +72,7 @@ final class Found extends StepKind
         ];
         $choices = Plan::of($at)->choices;
         $likely = match (true) {
+            $choices->arrivesEmpty() => 'empty',
             $choices->jobKind === JobKind::Lost => 'low',
             $choices->content === Compatibility::Water => 'water',
             default => 'full',

@@ -6,8 +6,12 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
@@ -19,6 +23,8 @@ use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Vacuum\PressureHold;
+use Aqbel\Core\Vacuum\PressureReading;
+use Aqbel\Core\Vacuum\PressureVerdict;
 use Aqbel\Core\Values;
 
 /** Stages 7 and 10: pumped up and held, never above the cap. Offered; it may be declined. */
@@ -26,6 +32,13 @@ final class PressureTest extends StepKind
 {
     /** Hoses give so much in five minutes without a leak, kPa (common practice, no source). */
     private const HOSES_KPA = 2.0;
+
+    private const MINUTE_S = 60.0;
+
+    private const GAUGE_KPA = 2.0;
+
+    /** The change of the reading counts, not where it starts, °C. */
+    private const COLD_C = 20.0;
 
     /** A weep needs so long to show, s (common practice, no source). */
     private const LEAST_S = 300.0;
@@ -84,6 +97,7 @@ final class PressureTest extends StepKind
         return [
             new Form('test', 'Record test', [
                 Field::pressure('start', 'Pumped to', self::MOST_KPA),
+                Field::pressure('minute', 'After one minute', self::MOST_KPA, false),
                 Field::pressure('end', 'Stood at', self::MOST_KPA),
                 Field::duration('held', 'Held for', Unit::Minute, self::LONGEST_S),
             ]),
@@ -101,7 +115,11 @@ final class PressureTest extends StepKind
                     .'than the cap, and record that test.',
             );
         }
-        if ($form === 'test' && $values->number('end') > $values->number('start')) {
+        $minute = $values->number('minute');
+        if ($form === 'test' && $minute !== null && ($values->number('held') ?? 0.0) <= self::MINUTE_S) {
+            throw new InvalidField('held', 'Held for no longer than the minute after which it was read. Enter the whole time held.');
+        }
+        if ($form === 'test' && max($values->number('end') ?? 0.0, $minute ?? 0.0) > $values->number('start')) {
             throw new InvalidField(
                 'end',
                 'It cannot stand higher than it was pumped, unless the engine was warm. Test cold and enter both '
@@ -147,7 +165,10 @@ final class PressureTest extends StepKind
         }
         $drop = $test->number('start') - $test->number('end');
         $fall = $at->say($drop, Dimension::Pressure);
-
+        $hold = self::hold($at, $test);
+        $falls = $test->number('minute') === null
+            ? $drop > self::HOSES_KPA
+            : $drop > self::HOSES_KPA && $hold->verdict !== PressureVerdict::Tight;
         $asked = min($at->facts()->capKpa ?? self::ENOUGH_KPA, self::ENOUGH_KPA);
 
         return match (true) {
@@ -157,7 +178,7 @@ final class PressureTest extends StepKind
                 "{$at->say((float) $test->number('start'), Dimension::Pressure)} is too little to show a weep: pump "
                     ."to {$at->say($asked, Dimension::Pressure)}, and look at the unit.",
             ),
-            $drop > self::HOSES_KPA => Verdict::stop(
+            $falls => Verdict::stop(
                 'falls',
                 "Falls {$fall}",
                 'Look for the drip: drains just used, clamps, the repair.',
@@ -167,7 +188,32 @@ final class PressureTest extends StepKind
                 'Too short',
                 'It holds, but a weep needs five minutes to show.',
             ),
-            default => Verdict::pass('holds', 'Holds', "A fall of {$fall} is hoses giving."),
+            default => Verdict::pass(
+                'holds',
+                'Holds',
+                "A fall of {$fall} is hoses giving. No loss above {$at->say($hold->boundMlPerMinute, Dimension::Volume)} a minute.",
+            ),
         };
+    }
+
+    /** At one temperature: a cold engine, and a few minutes. */
+    private static function hold(Situation $at, Entry $test): PressureHold
+    {
+        $cold = Temperature::celsius(self::COLD_C);
+        $read = fn (float $second, string $field): PressureReading => new PressureReading(
+            $second,
+            Pressure::kilopascals((float) $test->number($field)),
+            $cold,
+        );
+        $held = max(1.0, (float) $test->number('held'));
+        $minute = $test->number('minute') === null ? [] : [$read(self::MINUTE_S, 'minute')];
+
+        return new PressureHold(
+            [$read(0.0, 'start'), ...$minute, $read($held, 'end')],
+            Pressure::kilopascals(min($at->facts()->capKpa ?? self::ENOUGH_KPA, self::ENOUGH_KPA)),
+            Plan::of($at)->choices->atmosphere()->pressure,
+            max($at->job->ledger()->headspaceMl, 0.0),
+            Pressure::kilopascals(self::GAUGE_KPA),
+        );
     }
 }
