@@ -13,12 +13,14 @@ use Aqbel\Core\Saying\Form;
 /** An entry about to be corrected: the form it was written with, filled in as it stands. */
 final readonly class CorrectionPage
 {
+    /** @param  bool  $needsReason  it is somebody else's line */
     public function __construct(
         public Job $job,
         public Entry $entry,
         public Form $form,
         public string $title,
         public UnitSystem $units,
+        public bool $needsReason,
     ) {
     }
 

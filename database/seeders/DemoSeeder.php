@@ -209,7 +209,7 @@ final class DemoSeeder extends Seeder
      * @param  int  $ago minutes since it was planned
      * @param  array<string, mixed>  $choices  of Choices, by name
      */
-    private static function job(
+    public static function job(
         string $plate,
         string $school,
         Person $person,

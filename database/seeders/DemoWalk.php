@@ -19,7 +19,7 @@ use Illuminate\Support\Str;
 /** Takes a demo job through its steps as a technician would, by the same recorder, with the clock set back. */
 final class DemoWalk
 {
-    public function __construct(private readonly Job $job, private readonly Person $person)
+    public function __construct(public readonly Job $job, private readonly Person $person)
     {
     }
 

@@ -140,6 +140,24 @@ abstract class BrowserTestCase extends TestCase
         $this->visit($path);
     }
 
+    /** A job under way, up to, not including, the step named; shown. */
+    protected function jobAt(string $step, string $plate, string $login = 'imre', string $school = 'gravity'): string
+    {
+        $command = ['php', 'tests/Browser/job-at.php', $plate, $school, $login, $step];
+        $process = proc_open($command, [1 => ['pipe', 'w']], $pipes, self::ROOT, self::$environment);
+        $job = trim((string) stream_get_contents($pipes[1]));
+        self::assertSame(0, proc_close($process), $job);
+        $this->visit("/jobs/{$job}");
+
+        return "/jobs/{$job}";
+    }
+
+    /** Somebody else's tablet, over plain HTTP. */
+    protected function otherTablet(string $login, string $path): Wire
+    {
+        return Wire::signedIn(self::$url, $login, $path);
+    }
+
     protected function visit(string $path): void
     {
         self::$browser->get(self::$url.$path);

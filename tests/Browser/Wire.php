@@ -27,6 +27,35 @@ final class Wire
         $this->send($path);
     }
 
+    /** A session of its own, for somebody else. */
+    public static function signedIn(string $base, string $login, string $path): self
+    {
+        $jar = (string) tempnam(sys_get_temp_dir(), 'aqbel-wire');
+        $ask = function (?array $post) use ($base, $jar): string {
+            $curl = curl_init("{$base}/sign-in");
+            curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar]
+                + ($post === null ? [] : [CURLOPT_POSTFIELDS => http_build_query($post)]));
+
+            return (string) curl_exec($curl);
+        };
+        preg_match('/name="_token" value="([^"]+)/', $ask(null), $token);
+        $ask(['_token' => $token[1] ?? '', 'login' => $login, 'password' => 'bleed-it-dry']);
+        $cookies = [];
+        foreach (file($jar) ?: [] as $line) {
+            $parts = explode("\t", trim($line));
+            $cookies[] = count($parts) === 7 ? "{$parts[5]}={$parts[6]}" : '';
+        }
+        unlink($jar);
+
+        return new self($base, implode('; ', array_filter($cookies)), $path);
+    }
+
+    public function visit(string $path): void
+    {
+        $this->address = $this->base.$path;
+        $this->send($path);
+    }
+
     /** @param  array<string, string|bool>  $fields */
     public function record(string $name, array $fields): void
     {
@@ -38,6 +67,27 @@ final class Wire
             if ($value !== false) {
                 $values["fields[{$field}]"] = $value === true ? '1' : $value;
             }
+        }
+        $this->post($form, $values);
+    }
+
+    /**
+     * Corrects the last line shown.
+     *
+     * @param  array<string, string>  $fields
+     */
+    public function correct(array $fields, string $why): void
+    {
+        if ($this->has('a[data-correct], .evidence a')) {
+            $links = $this->page->query($this->css->toXPath('.evidence a'));
+            $link = $links->item($links->length - 1);
+            Assert::assertInstanceOf(\DOMElement::class, $link);
+            $this->visit((string) parse_url($link->getAttribute('href'), PHP_URL_PATH));
+        }
+        $form = $this->one('//form[contains(@class,"entry")]', 'There is nothing to correct');
+        $values = [...$this->values($form), 'reason' => $why];
+        foreach ($fields as $field => $value) {
+            $values["fields[{$field}]"] = $value;
         }
         $this->post($form, $values);
     }

@@ -89,6 +89,7 @@ final class RunController extends JournalController
                             (new Clerk($kinds))->formOf($at, $entry),
                             $kinds->of($step)->title($at),
                             $units,
+                            $entry->person !== self::person($request)->name,
                         ),
                     ],
                 );

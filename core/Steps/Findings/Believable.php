@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Filled;
+use Aqbel\Core\Steps\RunHot\Danger;
 
 /** Coolant temperatures that cannot be, asked again instead of believed: a wrong green here scalds somebody. */
 final class Believable
@@ -64,6 +65,19 @@ final class Believable
                 self::assertNotTooFast($at, $field, $celsius, $running, $replaces);
             }
         }
+        self::assertNotSwapped($at, $filled);
+    }
+
+    /** Heat comes from the engine; a far side that is dangerously hot beside a cold reading is believed, and ends the run. */
+    private static function assertNotSwapped(Situation $at, Filled $filled): void
+    {
+        [$ect, $far] = [$filled->values->number('ect'), $filled->values->number('far')];
+        if ($ect === null || $far === null || $far - $ect <= self::PLACES_C || Danger::sensorInAir($ect, $far)
+            || ! in_array($filled->values->text('sign'), ['', 'none'], true)) {
+            return;
+        }
+        throw new InvalidField('far', "{$at->degrees($far)} at the far side and {$at->degrees($ect)} at the engine: are the two"
+            .' swapped? Read both again. If they stay so, the sensor sits in air: shut off.');
     }
 
     /** The last coolant temperature before this moment, at any step; null when there is none. */

@@ -93,7 +93,7 @@ final readonly class Danger
             $hottest >= $limit->limit->degC() => new self(self::LIMIT, 'Shut off now', "{$at->degrees($hottest)} has reached"
                 ." the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}. It boils at "
                 ."{$at->degrees($limit->boiling->degC())}."),
-            $far >= self::FAR_HOT_C && $far - $ect > self::SENSOR_GAP_C => new self(
+            self::sensorInAir($ect, $far) => new self(
                 'sensor_in_air',
                 'Shut off now',
                 "The live reading says {$at->degrees($ect)} while {$at->degrees($far)} stands at the far side:"
@@ -107,6 +107,12 @@ final readonly class Danger
                     .'safe.'),
             default => null,
         };
+    }
+
+    /** The live reading is not of coolant. */
+    public static function sensorInAir(float $ect, float $far): bool
+    {
+        return $far >= self::FAR_HOT_C && $far - $ect > self::SENSOR_GAP_C;
     }
 
     private static function thermostatShut(Facts $facts, float $ect, float $far): bool

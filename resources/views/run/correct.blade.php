@@ -17,8 +17,10 @@
                 </div>
             @endif
             <div class="field field-text">
-                <label for="why">Why <small>if it helps</small></label>
-                <input id="why" name="reason" type="text" maxlength="300" autocomplete="off">
+                <label for="why">Why <small>{{ $page->needsReason ? "needed: {$page->entry->person} wrote this line" : 'if it helps' }}</small></label>
+                <input id="why" name="reason" type="text" maxlength="300" autocomplete="off" value="{{ old('reason') }}"
+                    @error ('reason') aria-invalid="true" aria-describedby="why-error" @enderror>
+                @error ('reason')<p class="error" id="why-error">@icon('triangle-alert'){{ $message }}</p>@enderror
             </div>
             @if ($page->form->fields !== [])
                 <button class="button button-go button-wide" data-key="e" data-key-label="Keep the correction">Keep the correction</button>
