@@ -34,6 +34,7 @@ final readonly class PlanNotes
             $this->bleedOnly(),
             $this->dripFirst(),
             $this->plan->choices->drains === [] && ! $this->plan->choices->arrivesEmpty() ? null : $this->content(),
+            $this->nothingDrained(),
             $this->outOfReach(),
             $this->due(),
         ]));
@@ -68,6 +69,20 @@ final readonly class PlanNotes
         $watch = array_map($this->kinds->sayWatch(...), $this->before->watch);
 
         return new Note('eye', 'wait', "To watch, from {$this->before->job}:", implode('; ', $watch).'.');
+    }
+
+    /** Without a drain nothing comes out, so nothing is needed: seldom what is meant. */
+    private function nothingDrained(): ?Note
+    {
+        $choices = $this->plan->choices;
+        $meant = $choices->drains !== [] || $choices->jobKind === JobKind::Bleed || $choices->arrivesEmpty() || $choices->leakFirst();
+
+        return $meant ? null : new Note(
+            'triangle-alert',
+            'wait',
+            'No drain is chosen.',
+            'Nothing comes out, so no coolant is needed. Choose the drains, or say that it arrives empty.',
+        );
     }
 
     private function content(): Note

@@ -33,7 +33,8 @@ async function pagesOf(person) {
     const fresh = await caches.open(PAGES);
     await fresh.put(WHO, new Response(person));
     for (const path of ['/', OUTBOX]) {
-        const page = await fetch(path);
+        // As a script's request, so that “back” does not lead to a page that nobody opened.
+        const page = await fetch(path, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
         if (page.ok && page.headers.get('Aqbel-Person') === person) {
             await fresh.put(path, page);
         }

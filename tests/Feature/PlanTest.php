@@ -30,6 +30,7 @@ final class PlanTest extends ShopTestCase
             ], 'overdue' => [
                 'odometer=200000&last_odometer=100000&last_month=2026-01', ['overdue', '125 %', 'by distance'],
             ],
+            'no drain chosen' => ['drains_auto=0', ['No drain is chosen', 'or say that it arrives empty']],
             'arriving empty' => [
                 'content=empty', ['It arrives empty', 'Ask why it is empty', '11.73'],
             ],
