@@ -39,6 +39,9 @@ final readonly class Mesh
     /** @var array<string, array{int, int}> first and last cell of each passage */
     public array $range;
 
+    /** @var array<int, true> cells of level runs, and the nodes at their ends */
+    public array $level;
+
     /** @var list<string> passage of each cell; '' for a node */
     public array $passageOf;
 
@@ -55,7 +58,7 @@ final readonly class Mesh
         $cut = self::cutPassages($circuit, $openGates);
         [$height, $volume, $passageOf, $nodeCell, $range, $neighbours] = [[], [], [], [], [], []];
         $exact = array_map(fn (Node $node) => $circuit->heightMm($node->id, $noseLiftMm), $circuit->nodes);
-        $own = [];
+        [$own, $level] = [[], []];
         foreach (self::levelled($circuit, $exact) as $id => $mm) {
             $nodeCell[$id] = count($height);
             $height[] = $mm;
@@ -76,6 +79,10 @@ final readonly class Mesh
             );
             $first = count($height);
             $range[$id] = [$first, $first + $count - 1];
+            if (abs($rise) < Flood::FLAT) {
+                $ends = [$nodeCell[$passage->from], $nodeCell[$passage->to]];
+                $level += array_fill_keys([...$ends, ...range($first, $first + $count - 1)], true);
+            }
             for ($i = 0; $i < $count; $i++) {
                 $along = ($i + 0.5) / $count;
                 $height[] = $start + $rise * $along;
@@ -97,6 +104,7 @@ final readonly class Mesh
         }
         $this->height = $height;
         $this->own = $own;
+        $this->level = $level;
         $this->volume = $volume;
         $this->passageOf = $passageOf;
         $this->nodeCell = $nodeCell;

@@ -52,11 +52,10 @@ final class Pour
         $this->flood->reach($this->source);
         $enough = $stopAfterMl ?? INF;
         while ($this->poured < $enough && ($cell = $this->flood->next($this->surface)) !== null) {
-            $level = $this->levelWith($cell);
-            if (count($level) === 1) {
-                $this->wet($cell);
+            if (isset($this->mesh->level[$cell])) {
+                $this->wetLevel($this->levelWith($cell), $enough);
             } else {
-                $this->wetLevel($level, $enough);
+                $this->wet($cell);
             }
         }
     }

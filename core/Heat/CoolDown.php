@@ -36,6 +36,9 @@ final readonly class CoolDown
 
     private const TAU_STEP = 2.5;
 
+    /** Engines so much less likely than the likeliest weigh nothing. */
+    private const UNHEARD_OF = 1.0e-9;
+
     /** Minutes; nobody looks at the clock so closely. */
     private const NEAR_ENOUGH = 0.01;
 
@@ -101,7 +104,6 @@ final readonly class CoolDown
      */
     private static function engines(float $ambient, array $readings, float $safe): array
     {
-        [$weights, $minutes, $taus] = [[], [], []];
         $since = array_map(fn (Reading $r) => $r->minute - $readings[0]->minute, $readings);
         $above = array_map(fn (Reading $r) => $r->temperature->degC() - $ambient, $readings);
         $slowly = [];
@@ -109,17 +111,26 @@ final readonly class CoolDown
             $prior = exp(-0.5 * (($tau - self::DEFAULT_TAU_MINUTES) / self::TAU_SPREAD) ** 2);
             $slowly[] = [$tau, $prior, array_map(fn (float $t) => exp(-$t / $tau), $since)];
         }
+        $engines = [];
+        $likeliest = 0.0;
         foreach (self::FAST_SHARES as $share) {
             foreach ($share > 0.0 ? self::FAST_MINUTES : [1.0] as $fast) {
                 $quickly = array_map(fn (float $t) => $share * exp(-$t / $fast), $since);
                 foreach ($slowly as [$tau, $prior, $slow]) {
                     [$start, $misfit] = self::fit($above, $quickly, $slow, 1.0 - $share);
                     $prior *= $share > 0.0 ? (1.0 - self::MIXED) / 6.0 : self::MIXED;
-                    $weights[] = $prior * exp(-0.5 * $misfit) + 1.0e-300;
-                    $wanted = ($safe - $ambient) / max(1.0, $start);
-                    $minutes[] = max(0.0, self::until($wanted, $share, $fast, $tau) - $since[count($since) - 1]);
-                    $taus[] = $tau;
+                    $weight = $prior * exp(-0.5 * $misfit) + 1.0e-300;
+                    $likeliest = max($likeliest, $weight);
+                    $engines[] = [$weight, $start, $share, $fast, $tau];
                 }
+            }
+        }
+        [$weights, $minutes, $taus] = [[], [], []];
+        foreach ($engines as [$weight, $start, $share, $fast, $tau]) {
+            if ($weight > self::UNHEARD_OF * $likeliest) {
+                $weights[] = $weight;
+                $minutes[] = max(0.0, self::until(($safe - $ambient) / max(1.0, $start), $share, $fast, $tau) - $since[count($since) - 1]);
+                $taus[] = $tau;
             }
         }
 

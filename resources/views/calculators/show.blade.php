@@ -13,7 +13,7 @@
             <h2>{{ $calculator->title }}</h2>
             <div class="fields">
                 @foreach ($calculator->fields as $field)
-                    <x-field :field="$field" :units="$units" :value="$typed[$field->name] ?? ''"/>
+                    @include('layouts.field', ['field' => $field, 'units' => $units, 'value' => $typed[$field->name] ?? '', 'prefix' => ''])
                 @endforeach
             </div>
             <noscript><button class="button button-go button-wide">Compute</button></noscript>

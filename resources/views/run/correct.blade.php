@@ -8,11 +8,11 @@
         </p>
         @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         <form method="post" action="/jobs/{{ $page->job->id }}/entries/{{ $page->entry->seq }}" class="entry" data-once>
-            <x-sent :step="$page->entry->step" stay/>
+            @include('run.sent', ['step' => $page->entry->step, 'stay' => true])
             @if ($page->form->fields !== [])
                 <div class="fields">
                     @foreach ($page->form->fields as $field)
-                        <x-field :field="$field" :units="$page->units" :value="$page->value($field)"/>
+                        @include('layouts.field', ['field' => $field, 'units' => $page->units, 'value' => $page->value($field), 'prefix' => ''])
                     @endforeach
                 </div>
             @endif

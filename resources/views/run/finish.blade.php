@@ -1,5 +1,5 @@
 <form method="post" action="/jobs/{{ $page->job->id }}/finish" class="finish" data-send>
-    <x-sent :step="$page->step->id"/>
+    @include('run.sent', ['step' => $page->step->id, 'stay' => false])
     @if ($page->canFinish())
         <button class="button button-finish" data-key="d" data-key-label="Finish the step">{{ $page->kind->finishWord() }}</button>
     @else

@@ -1,6 +1,6 @@
 <form method="post" action="/jobs/{{ $page->job->id }}/entries" data-send
     @class(['entry', 'entry-main' => $shown->form->main && $shown->open, 'entry-bare' => $shown->bare()])>
-    <x-sent :step="$page->step->id" stay/>
+    @include('run.sent', ['step' => $page->step->id, 'stay' => true])
     <input type="hidden" name="form" value="{{ $shown->form->name }}">
     @if ($shown->bare())
         <button @class(['button', 'button-wide', 'button-go' => $shown->form->main])
@@ -9,7 +9,7 @@
         @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
         <div class="fields">
             @foreach ($shown->form->fields as $field)
-                <x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>
+                @include('layouts.field', ['field' => $field, 'units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
             @endforeach
         </div>
         <button @class(['button', 'button-wide', 'button-go' => $shown->first])
@@ -21,7 +21,7 @@
             </summary>
             <div class="fields">
                 @foreach ($shown->form->fields as $field)
-                    <x-field :field="$field" :units="$page->units" :prefix="$shown->form->name.'-'"/>
+                    @include('layouts.field', ['field' => $field, 'units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
                 @endforeach
             </div>
             <button class="button button-wide">{{ $shown->form->button }}</button>

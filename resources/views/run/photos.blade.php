@@ -16,7 +16,7 @@
 @unless ($page->ahead)
     <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send data-photo
         data-most-bytes="{{ App\Photos\Photograph::MOST_BYTES }}">
-        <x-sent :step="$page->step->id" stay/>
+        @include('run.sent', ['step' => $page->step->id, 'stay' => true])
         <details @if ($errors->has('photo') || $errors->has('caption')) open @endif>
             <summary class="button button-quiet button-wide" data-key="m" data-key-label="Photograph">@icon('camera')Photograph…</summary>
             <div @class(['field', 'has-error' => $errors->has('photo')])>

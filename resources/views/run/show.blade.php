@@ -23,7 +23,7 @@
             @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
             @foreach ($page->cautions() as $hazard)
                 <form method="post" action="/jobs/{{ $page->job->id }}/cautions" class="caution" data-send>
-                    <x-sent :step="$page->step->id"/>
+                    @include('run.sent', ['step' => $page->step->id, 'stay' => false])
                     <input type="hidden" name="hazard" value="{{ $hazard->value }}">
                     @icon('triangle-alert')<p><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</p>
                     <button class="button button-quiet" @if ($loop->first) data-key="a" data-key-label="Acknowledge caution" @endif>Read</button>

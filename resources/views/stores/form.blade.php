@@ -3,7 +3,7 @@
     <input type="hidden" name="form" value="{{ $form->name }}">
     <div class="fields">
         @foreach ($form->fields as $field)
-            <x-field :field="$field" :units="$page->units" :prefix="$prefix"/>
+            @include('layouts.field', ['field' => $field, 'units' => $page->units, 'value' => null, 'prefix' => $prefix])
         @endforeach
     </div>
     <button class="button button-wide">{{ $form->button }}</button>

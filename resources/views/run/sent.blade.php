@@ -1,5 +1,4 @@
 {{-- What every entry carries: the key that makes it count once, and the step it belongs to. --}}
-@props(['step', 'stay' => false])
 @csrf
 <input type="hidden" name="key" value="{{ Str::uuid() }}">
 <input type="hidden" name="step" value="{{ $step }}">

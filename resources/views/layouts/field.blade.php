@@ -1,4 +1,3 @@
-@props(['field', 'units', 'value' => null, 'prefix' => ''])
 @php [$id, $old, $error] = [$prefix.'f-'.$field->name, old("fields.{$field->name}"), $errors->first($field->name)]; @endphp
 @php $current = is_scalar($old) ? (string) $old : ($value ?? $field->defaultText($units)); @endphp
 @php $describe = trim(($error ? "{$id}-error " : '').($field->help !== '' ? "{$id}-help" : '')); @endphp
