@@ -2,9 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Backups\Backup;
+use App\Backups\NoBackup;
+use App\Backups\Restoring;
 use App\Http\Controllers\FirstStartController;
 use App\Models\Person;
+use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
 
 // Asked by the launcher: the code for the page that makes the first lead; nothing once there is somebody.
 Artisan::command('aqbel:first-start', function (): void {
@@ -16,3 +22,58 @@ Artisan::command('aqbel:first-start', function (): void {
     }
     $this->line((string) FirstStartController::code());
 })->purpose('The code for the first start, while there is nobody yet');
+
+/** What went wrong with a backup is said in one line, and ends the command with an error. */
+$said = function (Command $command, Closure $work): int {
+    try {
+        $command->line($work());
+
+        return Command::SUCCESS;
+    } catch (NoBackup $why) {
+        $command->line($why->getMessage());
+
+        return Command::FAILURE;
+    }
+};
+$told = fn (Backup $backup): string => sprintf(
+    '%s: %s of %s, %d files, whole',
+    $backup->file,
+    $backup->manifest->shop,
+    $backup->manifest->madeAt,
+    count($backup->manifest->files),
+);
+
+Artisan::command('aqbel:backup {folder} {--name=aqbel} {--keep=0}', function (string $folder) use ($said, $told): int {
+    return $said($this, function () use ($folder, $told): string {
+        [$name, $keep] = [(string) $this->option('name'), (int) $this->option('keep')];
+        $backup = Backup::verified(Backup::make($folder, $name)->file);
+        if ($keep > 0) {
+            Backup::rotate($folder, $keep, $name);
+        }
+
+        return $told($backup);
+    });
+})->purpose('Copies everything into one file while people work, and looks at every byte of it');
+
+Artisan::command('aqbel:verify {file}', function (string $file) use ($said, $told): int {
+    return $said($this, fn (): string => $told(Backup::verified($file)));
+})->purpose('Looks at every byte of a backup');
+
+Artisan::command('aqbel:restore {file} {--replace}', function (string $file) use ($said): int {
+    return $said($this, fn (): string => Restoring::from($file, (bool) $this->option('replace')));
+})->purpose('Puts a backup back into an empty place');
+
+// Asked by the launcher before it migrates: a shop is copied before its schema changes.
+Artisan::command('aqbel:before-upgrade {folder}', function (string $folder) use ($said, $told): int {
+    return $said($this, function () use ($folder, $told): string {
+        $files = array_keys(app('migrator')->getMigrationFiles(database_path('migrations')));
+        $had = Schema::hasTable('migrations') ? DB::table('migrations')->pluck('migration')->all() : [];
+        if ($had === [] || array_diff($files, $had) === []) {
+            return '';
+        }
+        $backup = Backup::verified(Backup::make($folder, 'before-upgrade')->file);
+        Backup::rotate($folder, 5, 'before-upgrade');
+
+        return 'Before the upgrade: '.$told($backup);
+    });
+})->purpose('A backup before the schema changes; nothing where it does not');
