@@ -14,7 +14,10 @@
         <p>@icon('octagon-x')Not taken when the connection came back. Put it right at its step, or leave it:</p>
         <ul></ul>
         <template>
-            <li><b data-typed></b> <span data-said></span> <a>Open the step</a> <button type="button" class="button button-quiet">Dealt with</button></li>
+            <li>
+                <b data-typed></b> <span data-said></span> <a>Open the step</a>
+                <button type="button" class="button button-quiet">Dealt with</button>
+            </li>
         </template>
     </section>
     <p class="notice waiting" role="status" data-waiting hidden>@icon('cloud-off')<span></span> <a href="/outbox">Show them</a></p>

@@ -12,7 +12,7 @@
             @if ($page->form->fields !== [])
                 <div class="fields">
                     @foreach ($page->form->fields as $field)
-                        @include('layouts.field', ['field' => $field, 'units' => $page->units, 'value' => $page->value($field), 'prefix' => ''])
+                        @include('layouts.field', ['units' => $page->units, 'value' => $page->value($field), 'prefix' => ''])
                     @endforeach
                 </div>
             @endif

@@ -9,7 +9,7 @@
         @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
         <div class="fields">
             @foreach ($shown->form->fields as $field)
-                @include('layouts.field', ['field' => $field, 'units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
+                @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
             @endforeach
         </div>
         <button @class(['button', 'button-wide', 'button-go' => $shown->first])
@@ -21,7 +21,7 @@
             </summary>
             <div class="fields">
                 @foreach ($shown->form->fields as $field)
-                    @include('layouts.field', ['field' => $field, 'units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
+                    @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
                 @endforeach
             </div>
             <button class="button button-wide">{{ $shown->form->button }}</button>
