@@ -14,12 +14,13 @@ use App\Http\Controllers\RunController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\UnitsController;
+use App\Http\Controllers\VehicleController;
 use App\Http\Controllers\WorkerController;
 use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
-Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container'], '[0-9]{1,9}'));
+Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 
@@ -51,6 +52,14 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);
     });
+
+    Route::get('/vehicles', [VehicleController::class, 'index']);
+    Route::get('/vehicles/new', [VehicleController::class, 'create']);
+    Route::post('/vehicles', [VehicleController::class, 'store']);
+    Route::get('/vehicles/{vehicle}', [VehicleController::class, 'show']);
+    Route::get('/vehicles/{vehicle}/edit', [VehicleController::class, 'edit']);
+    Route::post('/vehicles/{vehicle}', [VehicleController::class, 'update']);
+    Route::post('/vehicles/{vehicle}/retire', [VehicleController::class, 'retire']);
 
     Route::get('/photos/{photo}/{size?}', [PhotoController::class, 'show'])->where('size', 'small');
     Route::get('/stores', [StoresController::class, 'index']);

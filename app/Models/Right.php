@@ -13,13 +13,15 @@ enum Right: string
     /** Take over the machine's time after it has jumped. */
     case SetClock = 'set_clock';
 
+    case RetireVehicles = 'retire_vehicles';
+
     /** Sums that cannot be, a mixture short of its frost protection: what a reason alone does not answer. */
     case PassOverLeads = 'pass_over_leads';
 
     public function isOf(Role $role): bool
     {
         return match ($this) {
-            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::PassOverLeads => $role === Role::Lead,
+            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverLeads => $role === Role::Lead,
         };
     }
 
@@ -29,6 +31,7 @@ enum Right: string
             self::ChangeCircuits => 'Circuits are changed by a lead. Ask one to sign in.',
             self::ChangePrices => 'The price list is changed by a lead. Ask one to sign in.',
             self::SetClock => 'The clock is set by a lead. Ask one to sign in.',
+            self::RetireVehicles => 'Vehicles are retired by a lead. Ask one to sign in.',
             self::PassOverLeads => 'Only a lead passes over that.',
         };
     }

@@ -7,22 +7,46 @@ namespace App\Models;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Carbon;
 
 /**
  * @property int $id
  * @property int $circuit_id
  * @property string $plate
  * @property string $name
+ * @property string $notes
+ * @property Carbon|null $retired_at
  * @property Circuit $circuit
  */
 class Vehicle extends Model
 {
     protected $guarded = [];
 
+    protected $casts = ['retired_at' => 'datetime'];
+
     /** @return BelongsTo<Circuit, $this> */
     public function circuit(): BelongsTo
     {
         return $this->belongsTo(Circuit::class);
+    }
+
+    /** @return HasOne<Job, $this> the one job that is open on it */
+    public function open(): HasOne
+    {
+        return $this->hasOne(Job::class)->whereNull('signed_at');
+    }
+
+    /** @return HasMany<Job, $this> */
+    public function jobs(): HasMany
+    {
+        return $this->hasMany(Job::class);
+    }
+
+    public function openJob(): ?Job
+    {
+        return Job::query()->open()->where('vehicle_id', $this->id)->first();
     }
 
     /**

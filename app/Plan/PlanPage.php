@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
+use App\Models\Job;
 use App\Models\LastVisit;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
@@ -25,6 +26,8 @@ use Illuminate\Support\Collection;
 /** What can be chosen for a job, and what is chosen now. */
 final readonly class PlanPage
 {
+    private const MOST_LISTED = 30;
+
     /** @param  Collection<int, Vehicle>  $vehicles */
     public function __construct(
         public Collection $vehicles,
@@ -35,7 +38,14 @@ final readonly class PlanPage
         private UnitSystem $units,
         private Schools $schools,
         public string $outcome,
+        public ?Job $open,
     ) {
+    }
+
+    /** Few enough to be chosen from a list; more are searched for. */
+    public function listsVehicles(): bool
+    {
+        return $this->vehicles->count() <= self::MOST_LISTED;
     }
 
     /** @return list<Choice> */

@@ -24,7 +24,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     /** Name and key of each screen in the bar. */
     private const SCREENS = [
-        '/' => ['Floor', 'f'], '/jobs/new' => ['Plan', 'p'], '/circuits' => ['Circuits', 'c'],
+        '/' => ['Floor', 'f'], '/jobs/new' => ['Plan', 'p'], '/vehicles' => ['Vehicles', 'v'], '/circuits' => ['Circuits', 'c'],
         '/stores' => ['Stores', 's'], '/bench' => ['Bench', 'b'], '/records' => ['Records', 'r'],
     ];
 

@@ -41,12 +41,13 @@ final class PlanController extends Controller
     {
     }
 
-    public function create(PlanRequest $request): View|Response
+    public function create(PlanRequest $request): View|Response|RedirectResponse
     {
-        $vehicles = Vehicle::query()->orderBy('id')->get();
-        $vehicle = $vehicles->firstWhere('id', $request->integer('vehicle')) ?? $vehicles->first();
+        $vehicles = Vehicle::query()->whereNull('retired_at')->orderBy('id')->get();
+        $vehicle = $request->filled('vehicle') ? $vehicles->firstWhere('id', $request->integer('vehicle')) : $vehicles->first();
         if ($vehicle === null) {
-            return view('plan.empty');
+            return $vehicles->isEmpty() ? view('plan.empty')
+                : redirect('/vehicles')->with('notice', 'That vehicle is not here, or retired. Choose the one to plan for.');
         }
         $circuit = $vehicle->load('circuit')->circuit->read();
         $stores = self::stores($circuit);
@@ -76,6 +77,7 @@ final class PlanController extends Controller
                         $units,
                         $this->planner->schools,
                         $outcome,
+                        $vehicle->openJob(),
                     ),
                 ],
             );

@@ -28,6 +28,7 @@ use Aqbel\Core\Stores\Offer;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Validation\Rule;
 
 /** What is chosen on the Plan page. Ports and parts must belong to the vehicle's own circuit. */
 final class PlanRequest extends FormRequest
@@ -58,7 +59,7 @@ final class PlanRequest extends FormRequest
 
         return [
             'vehicle' => $this->isMethod('POST')
-                ? ['required', 'integer', 'exists:vehicles,id', self::notOpenAlready(...)]
+                ? ['required', 'integer', Rule::exists('vehicles', 'id')->whereNull('retired_at'), self::notOpenAlready(...)]
                 : ['nullable', 'integer'],
             'kind' => $one(JobKind::cases()),
             'complaint' => $one(Complaint::cases()),

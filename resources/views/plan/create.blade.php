@@ -9,12 +9,26 @@
             <p class="error error-block" role="alert" data-plan-problem hidden></p>
             @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
             <div class="field">
-                <label for="vehicle">Vehicle</label>
-                <select id="vehicle" name="vehicle" data-plan-vehicle>
-                    @foreach ($page->vehicles as $v)
-                        <option value="{{ $v->id }}" @selected($v->id === $page->vehicle->id)>{{ $v->plate }} · {{ $v->name }}</option>
-                    @endforeach
-                </select>
+                @if ($page->listsVehicles())
+                    <label for="vehicle">Vehicle</label>
+                    <select id="vehicle" name="vehicle" data-plan-vehicle>
+                        @foreach ($page->vehicles as $v)
+                            <option value="{{ $v->id }}" @selected($v->id === $page->vehicle->id)>{{ $v->plate }} · {{ $v->name }}</option>
+                        @endforeach
+                    </select>
+                @else
+                    <input type="hidden" name="vehicle" value="{{ $page->vehicle->id }}">
+                    <p class="plan-vehicle">
+                        <span class="plate">{{ $page->vehicle->plate }}</span> {{ $page->vehicle->name }} <a href="/vehicles">Another vehicle</a>
+                    </p>
+                @endif
+                @if ($page->vehicle->notes !== '')<p class="help">{{ $page->vehicle->notes }}</p>@endif
+                @if ($page->open)
+                    <p class="error">
+                        @icon('triangle-alert')<span>{{ $page->open->number() }} is open on this vehicle.
+                            <a href="/jobs/{{ $page->open->id }}">Go on with it</a>, or sign it off first.</span>
+                    </p>
+                @endif
             </div>
             @foreach ($page->questions() as $choice)<x-plan-choice :choice="$choice"/>@endforeach
             <details class="field" @if ($page->hasOpened()) open @endif>

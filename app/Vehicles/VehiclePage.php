@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vehicles;
+
+use App\Models\Job;
+use App\Models\Photo;
+use App\Models\Vehicle;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
+use Illuminate\Database\Eloquent\Collection;
+
+/** One vehicle: what is open on it, what is in it now, what to watch, what was done. */
+final readonly class VehiclePage
+{
+    private const MOST_JOBS = 30;
+
+    private const MOST_PHOTOS = 12;
+
+    /** @var Collection<int, Job> */
+    public Collection $jobs;
+
+    public ?Job $open;
+
+    /** @var list<string> what the next visit should look at */
+    public array $watch;
+
+    /** @var list<array{string, string}> what is in it now, by the last signed job */
+    public array $content;
+
+    /** @var Collection<int, Photo> */
+    public Collection $photos;
+
+    public function __construct(public Vehicle $vehicle, UnitSystem $units, StepCatalogue $kinds)
+    {
+        $vehicle->loadMissing('circuit:id,name');
+        $this->open = $vehicle->openJob();
+        $this->jobs = Job::query()->where('vehicle_id', $vehicle->id)->with('planner')->latest('id')->limit(self::MOST_JOBS)
+            ->get(['id', 'kind', 'planned_by', 'signed_at', 'created_at']);
+        $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastVisit()->watch ?? []);
+        $this->content = self::content($vehicle, $units);
+        $this->photos = Photo::query()->whereIn('job_id', $this->jobs->pluck('id'))->latest('id')->limit(self::MOST_PHOTOS)->get();
+    }
+
+    /** @return list<array{string, string}> */
+    private static function content(Vehicle $vehicle, UnitSystem $units): array
+    {
+        $last = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')->latest('signed_at')->with('circuit')->first();
+        if ($last === null) {
+            return [];
+        }
+        $state = $last->state();
+        $ledger = $state->ledger();
+
+        $fraction = $ledger->fraction();
+
+        return [
+            ['Coolant inside', $units->format($ledger->contentMl, Dimension::Volume)],
+            ['Glycol', $fraction === null ? 'unknown' : $units->format($fraction, Unit::Percent)],
+            ['Wanted', $units->format(Plan::of($state)->choices->targetFraction, Unit::Percent)],
+            ['As of', $last->signed_at?->format('Y-m-d') ?? ''],
+        ];
+    }
+}

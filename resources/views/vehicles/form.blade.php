@@ -1,0 +1,21 @@
+<x-layout :title="$vehicle->exists ? $vehicle->plate : 'Add a vehicle'">
+    <form method="post" action="/vehicles{{ $vehicle->exists ? '/'.$vehicle->id : '' }}" class="sheet" data-once>
+        @csrf
+        <h1>{{ $vehicle->exists ? "Change {$vehicle->plate}" : 'Add a vehicle' }}</h1>
+        <x-input name="plate" label="Plate, or the number the shop calls it by" :value="$vehicle->plate"/>
+        <x-input name="name" label="What it is" :value="$vehicle->name"/>
+        <div @class(['field', 'has-error' => $errors->has('circuit')])>
+            <label for="circuit">Circuit</label>
+            <select id="circuit" name="circuit">
+                <option value="">Choose…</option>
+                @foreach ($circuits as $circuit)
+                    <option value="{{ $circuit->id }}" @selected((int) old('circuit', $vehicle->circuit_id) === $circuit->id)>{{ $circuit->name }}</option>
+                @endforeach
+            </select>
+            @error ('circuit')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
+            <p class="help">Nearly right is a start: <a href="/circuits">copy a circuit</a> and make it fit, then choose it here.</p>
+        </div>
+        <x-input name="notes" label="Notes for whoever works on it, if any" :value="$vehicle->notes"/>
+        <button class="button button-go button-wide" data-key="e" data-key-label="Keep">{{ $vehicle->exists ? 'Keep' : 'Add it' }}</button>
+    </form>
+</x-layout>

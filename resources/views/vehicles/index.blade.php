@@ -1,0 +1,40 @@
+<x-layout title="Vehicles">
+    <header class="page-head">
+        <h1>Vehicles</h1>
+        <form method="get" action="/vehicles" class="search">
+            <label for="q" class="sr-only">Part of plate, name, circuit or notes</label>
+            <input id="q" name="q" type="search" value="{{ $list->search }}" placeholder="Part of anything" autofocus
+                data-key="/" data-key-label="Search">
+            <button class="button button-quiet">Search</button>
+        </form>
+        <a class="button button-go" href="/vehicles/new" data-key="n" data-key-label="Add a vehicle">@icon('plus')Add a vehicle</a>
+    </header>
+    @if ($list->vehicles->isNotEmpty())
+        <ul class="vehicles">
+            @foreach ($list->vehicles as $vehicle)
+                <li>
+                    <a class="vehicle" href="/vehicles/{{ $vehicle->id }}">
+                        <span class="plate">{{ $vehicle->plate }}</span>
+                        <span><b>{{ $vehicle->name }}</b><small>{{ $vehicle->circuit->name }}</small></span>
+                    </a>
+                    @if ($vehicle->open)
+                        <a class="button button-quiet" href="/jobs/{{ $vehicle->open->id }}">Go on with {{ $vehicle->open->number() }}</a>
+                    @elseif ($vehicle->retired_at === null)
+                        <small>{{ $vehicle->last_signed ? 'last '.substr($vehicle->last_signed, 0, 10) : 'no job yet' }}</small>
+                        <a class="button button-quiet" href="/jobs/new?vehicle={{ $vehicle->id }}">Plan a job</a>
+                    @else
+                        <small>retired {{ $vehicle->retired_at->format('Y-m-d') }}</small>
+                    @endif
+                </li>
+            @endforeach
+        </ul>
+        @if ($list->more > 0)<p class="help">{{ $list->more }} more. Type another word of plate, name or circuit.</p>@endif
+    @elseif ($list->anyAtAll)
+        <section class="empty"><h2>Nothing found</h2><p>Try fewer letters, or part of the circuit’s name.</p></section>
+    @else
+        <section class="empty"><h2>No vehicle yet</h2><p>Add the first one: its plate, what it is, and which circuit it has.</p></section>
+    @endif
+    <p class="help">
+        @if ($list->retired)<a href="/vehicles">Those in use</a>@else<a href="/vehicles?retired=1">Retired vehicles</a>@endif
+    </p>
+</x-layout>

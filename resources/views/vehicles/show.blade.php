@@ -1,0 +1,53 @@
+<x-layout :title="$page->vehicle->plate">
+    <header class="page-head">
+        <span class="plate">{{ $page->vehicle->plate }}</span>
+        <h1>{{ $page->vehicle->name }}</h1>
+        <p><a href="/circuits/{{ $page->vehicle->circuit_id }}">{{ $page->vehicle->circuit->name }}</a></p>
+        <div class="page-actions">
+            <a class="button" href="/vehicles/{{ $page->vehicle->id }}/edit">Change</a>
+            @if ($page->open)
+                <a class="button button-go" href="/jobs/{{ $page->open->id }}">Go on with {{ $page->open->number() }}</a>
+            @elseif ($page->vehicle->retired_at === null)
+                <a class="button button-go" href="/jobs/new?vehicle={{ $page->vehicle->id }}">@icon('plus')Plan a job</a>
+            @endif
+        </div>
+    </header>
+    @error ('retire')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+    @if ($page->vehicle->retired_at)<p class="help">Retired on {{ $page->vehicle->retired_at->format('Y-m-d') }}.</p>@endif
+    <div class="vehicle-page">
+        <section class="panel">
+            <h2>In it now</h2>
+            @if ($page->content === [])<p>Nobody has signed a job on it yet.</p>@endif
+            <dl>@foreach ($page->content as [$what, $value])<dt>{{ $what }}</dt><dd>{{ $value }}</dd>@endforeach</dl>
+            @if ($page->vehicle->notes !== '')<h2>Notes</h2><p>{{ $page->vehicle->notes }}</p>@endif
+            @if ($page->watch !== [])<h2>To watch</h2><ul>@foreach ($page->watch as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
+        </section>
+        <section class="panel">
+            <h2>Jobs</h2>
+            @if ($page->jobs->isEmpty())<p>None yet.</p>@endif
+            <ul class="vehicle-jobs">
+                @foreach ($page->jobs as $job)
+                    <li>
+                        <a href="/jobs/{{ $job->id }}{{ $job->signed_at ? '/record' : '' }}">{{ $job->number() }}</a>
+                        <span>{{ $job->kind->label() }}, planned by {{ $job->planner->name }}</span>
+                        <small>{{ $job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since '.$job->created_at->format('Y-m-d') }}</small>
+                    </li>
+                @endforeach
+            </ul>
+        </section>
+        @if ($page->photos->isNotEmpty())
+            <section class="panel vehicle-photos">
+                <h2>Photographs</h2>
+                @foreach ($page->photos as $photo)
+                    <a href="/photos/{{ $photo->id }}"><img src="/photos/{{ $photo->id }}/small" alt="Photograph {{ $loop->iteration }}" loading="lazy"></a>
+                @endforeach
+            </section>
+        @endif
+    </div>
+    @if ($mayRetire)
+        <form method="post" action="/vehicles/{{ $page->vehicle->id }}/retire">
+            @csrf
+            <button class="button button-quiet">{{ $page->vehicle->retired_at ? 'Back in use' : 'Retire this vehicle' }}</button>
+        </form>
+    @endif
+</x-layout>
