@@ -72,6 +72,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/circuits', [CircuitController::class, 'index']);
     Route::get('/circuits/new', [CircuitController::class, 'create']);
     Route::post('/circuits', [CircuitController::class, 'store']);
+    Route::post('/circuits/layouts', [CircuitController::class, 'layouts']);
     Route::post('/circuits/preview', [CircuitController::class, 'preview']);
     Route::prefix('/circuits/{circuit}')->group(function (): void {
         Route::get('/', [CircuitController::class, 'show']);

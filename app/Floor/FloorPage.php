@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Floor;
 
 use App\Models\Job;
+use App\Models\Vehicle;
 use Aqbel\Core\Quantity\UnitSystem;
 
 /** All open jobs by when hands are needed next, and the hours ahead as lanes. */
@@ -36,6 +37,12 @@ final readonly class FloorPage
         $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 
         return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now));
+    }
+
+    /** Nothing to plan for yet; asked only where nothing is open. */
+    public function hasNoVehicle(): bool
+    {
+        return Vehicle::query()->doesntExist();
     }
 
     public function isEmpty(): bool

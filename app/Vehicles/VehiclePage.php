@@ -29,7 +29,7 @@ final readonly class VehiclePage
     /** @var list<string> what the next visit should look at */
     public array $watch;
 
-    /** @var list<array{string, string}> what is in it now, by the last signed job */
+    /** @var list<array{string, string}> what is in it now, by the job that is open on it or the last that was signed */
     public array $content;
 
     /** @var Collection<int, Photo> */
@@ -42,14 +42,14 @@ final readonly class VehiclePage
         $this->jobs = Job::query()->where('vehicle_id', $vehicle->id)->with('planner')->latest('id')->limit(self::MOST_JOBS)
             ->get(['id', 'kind', 'planned_by', 'signed_at', 'created_at']);
         $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastVisit()->watch ?? []);
-        $this->content = self::content($vehicle, $units);
+        $this->content = $this->content($units);
         $this->photos = Photo::query()->whereIn('job_id', $this->jobs->pluck('id'))->latest('id')->limit(self::MOST_PHOTOS)->get();
     }
 
     /** @return list<array{string, string}> */
-    private static function content(Vehicle $vehicle, UnitSystem $units): array
+    private function content(UnitSystem $units): array
     {
-        $last = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')->latest('signed_at')->with('circuit')->first();
+        $last = $this->open ?? Job::query()->where('vehicle_id', $this->vehicle->id)->whereNotNull('signed_at')->latest('signed_at')->first();
         if ($last === null) {
             return [];
         }
@@ -62,7 +62,7 @@ final readonly class VehiclePage
             ['Coolant inside', $units->format($ledger->contentMl, Dimension::Volume)],
             ['Glycol', $fraction === null ? 'unknown' : $units->format($fraction, Unit::Percent)],
             ['Wanted', $units->format(Plan::of($state)->choices->targetFraction, Unit::Percent)],
-            ['As of', $last->signed_at?->format('Y-m-d') ?? ''],
+            ['By', $last->signed_at === null ? "{$last->number()}, under way" : "{$last->number()}, signed {$last->signed_at->format('Y-m-d')}"],
         ];
     }
 }

@@ -12,6 +12,10 @@
             <x-input name="name" label="Your name" autocomplete="name"/>
             <x-input name="login" label="Sign-in name" autocomplete="username"/>
             <x-input name="password" label="Password, 10 characters or more" type="password" autocomplete="new-password"/>
+            <label class="tick">
+                <input type="checkbox" name="layouts" value="1" checked>
+                <span>Begin with ten layouts of circuits, to be copied and made to fit</span>
+            </label>
             <button class="button button-go button-wide">Start</button>
         </form>
     </section>

@@ -14,6 +14,7 @@
                 Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its
                 volumes, waits and checks.
             </p>
+            @if ($page->hasNoVehicle())<p><a class="button button-go" href="/vehicles/new">@icon('plus')Add the first vehicle</a></p>@endif
         </section>
     @else
         <section class="floor" aria-label="Open jobs by when hands are needed">

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Journal\OneWriter;
 use App\Library\Changes;
 use App\Library\CircuitCard;
 use App\Library\CircuitSheet;
+use App\Library\Layouts;
 use App\Library\Preview;
 use App\Library\Vocabulary;
 use App\Models\Circuit;
@@ -48,6 +50,15 @@ final class CircuitController extends Controller
                 'lead' => self::person($request)->may(Right::ChangeCircuits),
             ],
         );
+    }
+
+    /** The layouts that ship with the application. */
+    public function layouts(Request $request): RedirectResponse
+    {
+        self::only($request, Right::ChangeCircuits);
+        $stored = OneWriter::run(fn (): int => count(Layouts::bringIn()));
+
+        return redirect('/circuits')->with('notice', $stored === 0 ? 'All of them are here already.' : "{$stored} layouts are here. Open one to copy it.");
     }
 
     /** A new circuit, from the layout of one in the library. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Journal\OneWriter;
+use App\Library\Layouts;
 use App\Models\Person;
 use App\Models\Role;
 use App\Models\Shop;
@@ -41,8 +42,11 @@ final class FirstStartController
             'shop.*' => 'Enter the shop’s name.', 'elevation_m.*' => 'Enter metres above sea level, from -400 to 5000.', 'name.*' => 'Enter your name.',
             'login.*' => 'Choose a sign-in name of letters, digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
         ]);
-        $lead = OneWriter::run(function () use ($data): Person {
+        $lead = OneWriter::run(function () use ($data, $request): Person {
             abort_if(Person::query()->exists(), 404);
+            if ($request->boolean('layouts')) {
+                Layouts::bringIn();
+            }
             Shop::query()->create(
                 [
                     'name' => $data['shop'],
@@ -66,7 +70,7 @@ final class FirstStartController
         $request->session()->regenerate();
         @unlink((string) config('aqbel.first_start'));
 
-        return redirect('/');
+        return redirect('/')->with('notice', 'The shop is set up. Next: its first vehicle.');
     }
 
     /** The code that the launcher printed; null where it asks for none. */

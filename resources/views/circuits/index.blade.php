@@ -18,6 +18,12 @@
         <section class="empty">
             <h2>No circuit yet</h2>
             <p>A circuit is the elevation model of a vehicle: nodes with heights, passages with volumes, bleed and drain points.</p>
+            @if ($lead)
+                <form method="post" action="/circuits/layouts">
+                    @csrf
+                    <p><button class="button button-go">Bring in ten layouts to begin with</button></p>
+                </form>
+            @endif
         </section>
     @endif
     <ul class="cards">

@@ -26,7 +26,7 @@
                 @if ($page->open)
                     <p class="error">
                         @icon('triangle-alert')<span>{{ $page->open->number() }} is open on this vehicle.
-                            <a href="/jobs/{{ $page->open->id }}">Go on with it</a>, or sign it off first.</span>
+                            Go on with it, or sign it off first.</span>
                     </p>
                 @endif
             </div>
@@ -59,7 +59,13 @@
                 </div>
                 <label class="tick"><input type="checkbox" name="first_fill" value="1"><span>Still the first fill</span></label>
             </details>
-            <p class="plan-start"><button class="button button-go button-wide" data-key="e" data-key-label="Start this job">Start this job</button></p>
+            <p class="plan-start">
+                @if ($page->open)
+                    <a class="button button-go button-wide" href="/jobs/{{ $page->open->id }}">Go on with {{ $page->open->number() }}</a>
+                @else
+                    <button class="button button-go button-wide" data-key="e" data-key-label="Start this job">Start this job</button>
+                @endif
+            </p>
         </form>
         <div id="outcome" class="plan-outcome" aria-live="polite">{!! $page->outcome !!}</div>
     </div>
