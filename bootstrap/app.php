@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Http\Middleware\FirstStart;
+use App\Http\Middleware\KnowsWho;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
 use Aqbel\Core\InvalidField;
@@ -12,6 +13,7 @@ use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
+use Illuminate\Session\Middleware\AuthenticateSession;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Context;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -25,7 +27,7 @@ return Application::configure(basePath: dirname(__DIR__))
             subdomains: false,
         );
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [ShopClock::class, FirstStart::class]);
+        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class]);
         $middleware->encryptCookies(except: ['theme']);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

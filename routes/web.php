@@ -7,6 +7,8 @@ use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
+use App\Http\Controllers\PasswordController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
@@ -20,7 +22,7 @@ use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
-Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle'], '[0-9]{1,9}'));
+Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle', 'person'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 
@@ -38,6 +40,11 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy']);
     Route::post('/units', UnitsController::class);
     Route::post('/clock', ClockController::class);
+    Route::get('/password', [PasswordController::class, 'edit']);
+    Route::post('/password', [PasswordController::class, 'update']);
+    Route::get('/people', [PeopleController::class, 'index']);
+    Route::post('/people', [PeopleController::class, 'store']);
+    Route::post('/people/{person}', [PeopleController::class, 'update']);
 
     Route::get('/jobs/new', [PlanController::class, 'create']);
     Route::post('/jobs', [PlanController::class, 'store']);

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Foundation\Auth\User;
+use Illuminate\Support\Carbon;
 
 /**
  * Somebody who works here.
@@ -15,6 +16,8 @@ use Illuminate\Foundation\Auth\User;
  * @property string $login
  * @property Role $role
  * @property UnitSystem $units
+ * @property bool $must_change
+ * @property Carbon|null $disabled_at
  */
 class Person extends User
 {
@@ -22,7 +25,7 @@ class Person extends User
 
     protected $hidden = ['password', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'units' => UnitSystem::class, 'role' => Role::class];
+    protected $casts = ['password' => 'hashed', 'units' => UnitSystem::class, 'role' => Role::class, 'must_change' => 'boolean', 'disabled_at' => 'datetime'];
 
     public function may(Right $right): bool
     {

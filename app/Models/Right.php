@@ -14,6 +14,7 @@ enum Right: string
     case SetClock = 'set_clock';
 
     case RetireVehicles = 'retire_vehicles';
+    case ManagePeople = 'manage_people';
 
     /** Sums that cannot be, a mixture short of its frost protection: what a reason alone does not answer. */
     case PassOverLeads = 'pass_over_leads';
@@ -21,7 +22,7 @@ enum Right: string
     public function isOf(Role $role): bool
     {
         return match ($this) {
-            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverLeads => $role === Role::Lead,
+            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::ManagePeople, self::PassOverLeads => $role === Role::Lead,
         };
     }
 
@@ -32,6 +33,7 @@ enum Right: string
             self::ChangePrices => 'The price list is changed by a lead. Ask one to sign in.',
             self::SetClock => 'The clock is set by a lead. Ask one to sign in.',
             self::RetireVehicles => 'Vehicles are retired by a lead. Ask one to sign in.',
+            self::ManagePeople => 'People are added and changed by a lead. Ask one to sign in.',
             self::PassOverLeads => 'Only a lead passes over that.',
         };
     }

@@ -10,6 +10,11 @@ enum Role: string
     case Technician = 'technician';
     case Lead = 'lead';
 
+    public function other(): self
+    {
+        return $this === self::Lead ? self::Technician : self::Lead;
+    }
+
     public function label(): string
     {
         return match ($this) {

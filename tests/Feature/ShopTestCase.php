@@ -10,6 +10,7 @@ use App\Models\Vehicle;
 use Aqbel\Core\Circuit\PortKind;
 use Database\Seeders\DemoSeeder;
 use Database\Seeders\DemoWalk;
+use Illuminate\Contracts\Auth\Authenticatable as UserContract;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
@@ -34,6 +35,16 @@ abstract class ShopTestCase extends TestCase
         parent::setUp();
         config(['aqbel.photos' => sys_get_temp_dir().'/aqbel-photos-'.getmypid()]);
         $this->imre = Person::query()->where('login', 'imre')->firstOrFail();
+    }
+
+    /** Somebody else has a session of their own. */
+    public function actingAs(UserContract $user, $guard = null)
+    {
+        if (auth()->id() !== null && auth()->id() !== $user->getAuthIdentifier()) {
+            $this->flushSession();
+        }
+
+        return parent::actingAs($user, $guard);
     }
 
     protected function tearDown(): void

@@ -27,9 +27,9 @@ final class SignInController
         ], [
             'login.*' => 'Enter your sign-in name.', 'password.*' => 'Enter your password.',
         ]);
-        if (! Auth::attempt($credentials)) {
-            // A name nobody has takes as long as a wrong password.
-            if (Person::query()->where('login', $credentials['login'])->doesntExist()) {
+        if (! Auth::attempt([...$credentials, 'disabled_at' => null])) {
+            // A name nobody has, or that signs in no more, takes as long as a wrong password.
+            if (Person::query()->where('login', $credentials['login'])->whereNull('disabled_at')->doesntExist()) {
                 Hash::check($credentials['password'], self::nobody());
             }
 

@@ -20,6 +20,7 @@
         <button class="chip icon-chip" type="button" data-sheet data-key="?" data-key-label="This sheet" aria-label="Shortcuts">
             @icon('keyboard')
         </button>
+        <a class="chip icon-chip" href="/people" data-key="g w" data-key-label="Go to People" aria-label="People">@icon('users')</a>
         <form method="post" action="/sign-out">
             @csrf
             <button class="chip person"><b>{{ $person->name }}</b><small>{{ $person->role->label() }} · sign out</small></button>

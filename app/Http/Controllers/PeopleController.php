@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Journal\OneWriter;
+use App\Models\Person;
+use App\Models\Right;
+use App\Models\Role;
+use Aqbel\Core\InvalidField;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
+use Illuminate\View\View;
+
+/** Who works here: added, changed and signed out for good by a lead. Names stay in the records for ever. */
+final class PeopleController extends Controller
+{
+    private const LEAST_PASSWORD = 10;
+
+    public function index(Request $request): View
+    {
+        return view('people', [
+            'manages' => self::person($request)->may(Right::ManagePeople),
+            'people' => Person::query()->orderByRaw('disabled_at is not null')->orderBy('name')->get(),
+            'self' => self::person($request),
+            'roles' => Role::cases(),
+        ]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        self::only($request, Right::ManagePeople);
+        $data = $request->validate([
+            'name' => ['required', 'string', 'max:80', 'unique:people,name'],
+            'login' => ['required', 'alpha_dash', 'max:40', 'unique:people,login'],
+            'role' => ['required', Rule::enum(Role::class)],
+            'password' => ['required', 'string', 'min:'.self::LEAST_PASSWORD, 'max:200'],
+        ], [
+            'name.unique' => 'Somebody of this name is here already. Records go by names: add a letter to tell the two apart.',
+            'name.*' => 'Enter the name as it shall stand in the records.',
+            'login.unique' => 'This sign-in name is taken. Choose another.',
+            'login.*' => 'Choose a sign-in name of letters, digits, - or _.',
+            'role.*' => 'Choose what this person may do.',
+            'password.*' => 'Choose a first password of at least 10 characters; it is changed at the first sign-in.',
+        ]);
+        OneWriter::run(fn (): Person => Person::query()->create([...$data, 'units' => self::person($request)->units, 'must_change' => true]));
+
+        return redirect('/people')->with('notice', "{$data['name']} may sign in, and chooses a password of their own.");
+    }
+
+    public function update(Request $request, Person $person): RedirectResponse
+    {
+        self::only($request, Right::ManagePeople);
+        $change = match (true) {
+            $request->filled('password') => $this->firstPassword($request),
+            $request->has('role') => ['role' => Role::tryFrom(self::text($request, 'role')) ?? $person->role],
+            $request->has('disable') => ['disabled_at' => $request->boolean('disable') ? now() : null],
+            default => throw new InvalidField('person', 'Nothing was chosen to change.'),
+        };
+        OneWriter::run(function () use ($person, $change): void {
+            $person->update($change);
+            if (Person::query()->where('role', Role::Lead)->whereNull('disabled_at')->doesntExist()) {
+                throw new InvalidField('person', 'Somebody must be left who leads. Make another person a lead first.');
+            }
+        });
+
+        return redirect('/people')->with('notice', "{$person->name} is changed.");
+    }
+
+    /** @return array{password: string, must_change: bool} */
+    private function firstPassword(Request $request): array
+    {
+        $password = self::text($request, 'password');
+        if (mb_strlen($password) < self::LEAST_PASSWORD || mb_strlen($password) > 200) {
+            throw new InvalidField('person', 'Choose a first password of at least 10 characters; it is changed at the next sign-in.');
+        }
+
+        return ['password' => $password, 'must_change' => true];
+    }
+}

@@ -1,0 +1,10 @@
+<x-layout title="Password">
+    <form method="post" action="/password" class="sheet" data-once>
+        @csrf
+        <h1>{{ $first ? 'Choose a password of your own' : 'Change your password' }}</h1>
+        @if ($first)<p>The one you were given is known to somebody else.</p>@endif
+        <x-input name="current" label="Password so far" type="password" autocomplete="current-password"/>
+        <x-input name="password" label="New password, 10 characters or more" type="password" autocomplete="new-password"/>
+        <button class="button button-go button-wide">Keep</button>
+    </form>
+</x-layout>
