@@ -14,9 +14,9 @@ final class ScreensTest extends BrowserTestCase
     {
         self::$browser->manage()->deleteAllCookies();
         $this->visit('/sign-in');
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         $this->signIn();
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         foreach ([
             '/jobs/new?vehicle=1',
             '/jobs/new?vehicle=3&school=vacuum',
@@ -27,32 +27,38 @@ final class ScreensTest extends BrowserTestCase
             '/bench/frost',
             '/bench/vacuum?fields[target]=nothing',
             '/records',
+            '/vehicles',
+            '/vehicles/3',
+            '/vehicles/new',
+            '/people',
+            '/password',
+            '/outbox',
         ] as $path) {
             $this->visit($path);
-            $this->assertAccessible();
+            $this->assertAccessible(true);
         }
         $this->visit('/jobs/new?vehicle=1');
         $this->press('Start this job');
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         $this->record('found', ['content' => 'low']);
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         $this->record('found', ['content' => 'low', 'missing' => '1']);
         $this->finish();
         $this->record('baseline', ['ran' => 'no']);
         $this->finish();
         $this->tickAll();
         $this->finish();
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         $this->tickAll();
         $this->finish();
         $this->record('reading', ['ect' => '80', 'air' => '20']);
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         $this->visit('/jobs/1/entries/1');
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         $this->visit('/jobs/1/record');
-        $this->assertAccessible();
+        $this->assertAccessible(true);
         $this->visit('/');
-        $this->assertAccessible();
+        $this->assertAccessible(true);
     }
 
     public function test_the_run_is_worked_from_the_keyboard_alone(): void
