@@ -90,7 +90,7 @@ abstract class BrowserTestCase extends TestCase
     {
         $port = (int) parse_url(self::$url, PHP_URL_PORT);
         self::$server = proc_open(
-            ['setsid', 'php', '-d', 'opcache.enable_cli=1', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M',
+            ['setsid', 'php', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=32M', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M',
                 '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'],
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', self::ROOT.'/storage/testing/server.log', 'a']],
             $pipes,
