@@ -10,4 +10,6 @@ return [
     'core/Heat/CoolDown.php: NEAR_ENOUGH = 0.01 → NEAR_ENOUGH = 0.009000000000000001' => 'Newton’s method has gone far past either when it stops',
     'core/Heat/CoolDown.php: UNHEARD_OF = 1.0e-9 → UNHEARD_OF = 1.1000000000000001E-9' => 'either weighs nothing',
     'core/Heat/CoolDown.php: UNHEARD_OF = 1.0e-9 → UNHEARD_OF = 9.000000000000001E-10' => 'either weighs nothing',
+    'core/Steps/Vacuum/PressureTest.php: COLD_C = 20.0 → COLD_C = 22.0' => 'only a change of temperature counts, and there is none',
+    'core/Steps/Vacuum/PressureTest.php: COLD_C = 20.0 → COLD_C = 18.0' => 'only a change of temperature counts, and there is none',
 ];

@@ -191,7 +191,7 @@ final class PressureTest extends StepKind
             default => Verdict::pass(
                 'holds',
                 'Holds',
-                "A fall of {$fall} is hoses giving. No loss above {$at->say($hold->boundMlPerMinute, Dimension::Volume)} a minute.",
+                "A fall of {$fall} is hoses giving. No loss above {$at->say($hold->boundMlPerMinute, Unit::Millilitre)} a minute.",
             ),
         };
     }
