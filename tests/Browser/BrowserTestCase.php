@@ -325,14 +325,14 @@ abstract class BrowserTestCase extends TestCase
 
     protected function until(\Closure $condition): void
     {
-        self::$browser->wait(10, 20)->until($condition);
+        self::$browser->wait(40, 20)->until($condition);
     }
 
     protected function follow(\Closure $act): void
     {
         self::$browser->executeScript('window.before = true');
         $act();
-        self::$browser->wait(10, 20)
+        self::$browser->wait(40, 20)
             ->until(
                 fn () => self::$browser->executeScript('return !window.before && document.readyState === "complete"'),
             );

@@ -117,7 +117,7 @@ final class CircuitTest extends BrowserTestCase
     {
         $before = (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""');
         self::$browser->executeScript('document.querySelector(arguments[0]).click()', [$selector]);
-        self::$browser->wait(10, 20)
+        self::$browser->wait(40, 20)
             ->until(
                 fn () => (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""') !== $before,
             );
@@ -130,6 +130,6 @@ final class CircuitTest extends BrowserTestCase
 
     private function waitForPreview(string $before): void
     {
-        self::$browser->wait(10, 20)->until(fn () => $this->fresh() !== $before);
+        self::$browser->wait(40, 20)->until(fn () => $this->fresh() !== $before);
     }
 }

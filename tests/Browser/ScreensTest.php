@@ -71,7 +71,7 @@ final class ScreensTest extends BrowserTestCase
         $keys->sendKeys('?');
         $this->see('Record content', 'dialog');
         $keys->sendKeys(WebDriverKeys::ESCAPE);
-        self::$browser->wait(10, 20)
+        self::$browser->wait(40, 20)
             ->until(
                 fn () => self::$browser->executeScript('return !document.getElementById("sheet").open && document.activeElement.checkVisibility()'),
             );
@@ -99,7 +99,7 @@ final class ScreensTest extends BrowserTestCase
         $this->visit('/jobs/new?vehicle=1&kind=change');
         $this->see('Vacuum fill', '.schools');
         self::$browser->executeScript('const box = document.querySelector("input[value=right_plug]"); box.click()');
-        self::$browser->wait(10, 20)
+        self::$browser->wait(40, 20)
             ->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->see('Right bank, lower jacket', '.plan-numbers');
     }
@@ -111,7 +111,7 @@ final class ScreensTest extends BrowserTestCase
         $this->see('103 °C', '[data-answer]');
         $field = self::$browser->findElement(By::name('fields[elevation]'));
         $field->clear()->sendKeys('0 ft');
-        self::$browser->wait(10, 20)->until(fn () => str_contains($this->text('[data-answer]'), '108 °C'));
+        self::$browser->wait(40, 20)->until(fn () => str_contains($this->text('[data-answer]'), '108 °C'));
         $this->see('226 °F', '[data-answer]');
         $this->reload();
         $this->see('108 °C', '[data-answer]');

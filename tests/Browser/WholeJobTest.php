@@ -178,7 +178,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->signIn('sunniva');
         $this->visit('/jobs/new?vehicle=3&chosen=1&drains[]=radiator_cock&drains[]=block_plug');
         self::$browser->executeScript('document.querySelector("input[name=school][value=vacuum]").click()');
-        self::$browser->wait(10, 20)
+        self::$browser->wait(40, 20)
             ->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->see('Pull to 21.1 inHg', '#outcome');
         $this->press('Start this job');
