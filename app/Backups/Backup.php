@@ -31,6 +31,9 @@ final readonly class Backup
      */
     public static function make(string $folder, string $name = 'aqbel'): self
     {
+        if (! is_file((string) config('database.connections.sqlite.database'))) {
+            throw new NoBackup('There is no shop here yet, so there is nothing to back up.');
+        }
         if (! is_dir($folder) && ! @mkdir($folder, 0o700, true)) {
             throw new NoBackup("The folder {$folder} cannot be made. Choose one this user may write to.");
         }

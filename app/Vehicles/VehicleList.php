@@ -26,7 +26,7 @@ final readonly class VehicleList
         $found = Vehicle::query()
             ->when($retired, fn (Builder $q) => $q->whereNotNull('retired_at'), fn (Builder $q) => $q->whereNull('retired_at'));
         // Every word must be found somewhere: “114 ambul” finds one of many ambulances.
-        foreach (array_filter(explode(' ', $search)) as $word) {
+        foreach (array_filter(explode(' ', $search), fn (string $word) => $word !== '') as $word) {
             $like = '%'.addcslashes($word, '%_\\').'%';
             $found->where(fn (Builder $q) => $q->whereRaw("plate like ? escape '\\'", [$like])->orWhereRaw("name like ? escape '\\'", [$like])
                 ->orWhereRaw("notes like ? escape '\\'", [$like])

@@ -48,7 +48,7 @@ async function remember(address, response) {
         await pages.delete(address.href);
         await pages.put(address.href, response);
         const kept = await pages.keys();
-        await Promise.all(kept.slice(0, Math.max(0, kept.length - MOST_PAGES)).filter((one) => opensAlone(new URL(one.url).pathname) && new URL(one.url).pathname !== OUTBOX).map((one) => pages.delete(one)));
+        await Promise.all(kept.slice(0, Math.max(0, kept.length - MOST_PAGES)).filter((one) => opensAlone(new URL(one.url).pathname) && !['/', OUTBOX].includes(new URL(one.url).pathname)).map((one) => pages.delete(one)));
     }
 }
 
