@@ -31,9 +31,8 @@ final readonly class Projection
     {
     }
 
-    public function refresh(Job $job): void
+    public function refresh(Job $job, JobState $state): void
     {
-        $state = $job->state();
         $job->summary = $this->summary($state, $job->summary);
         $job->signed_at = $state->stepInHand() === null ? now() : null;
         $job->save();

@@ -131,25 +131,23 @@ final readonly class Recorder
             if ($written === null) {
                 return;
             }
-            $last = $this->job->lines()->reorder()->orderByDesc('seq')->first();
             $stored = JournalLine::query()->create([
-                'job_id' => $this->job->id, 'seq' => ($last->seq ?? 0) + 1, 'key' => $this->key, 'person_id' => $this->person->id,
+                'job_id' => $this->job->id, 'seq' => $state->journal->last() + 1, 'key' => $this->key, 'person_id' => $this->person->id,
                 'step' => $written->step, 'form' => $written->form, 'values' => $written->stored(), 'typed' => $written->typed,
                 'at' => now()->getTimestamp() - $this->age,
             ]);
-            $this->followOnTheShelf($state, $written, $stored->seq);
-            app(Projection::class)->refresh($this->job);
+            $after = $state->after($stored->setRelation('person', $this->person)->entry());
+            if ($this->kinds->does($state->steps[$written->step], Does::TouchesShelf)) {
+                $this->followOnTheShelf($after, $written, $stored->seq);
+            }
+            app(Projection::class)->refresh($this->job, $after);
         });
     }
 
     /** What a line, or the line it corrects, takes from the shelf or puts there. */
-    private function followOnTheShelf(JobState $before, NewLine $written, int $seq): void
+    private function followOnTheShelf(JobState $state, NewLine $written, int $seq): void
     {
-        if (! $this->kinds->does($before->steps[$written->step], Does::TouchesShelf)) {
-            return;
-        }
         $seq = $written->values->has('seq') ? $written->values->whole('seq') : $seq;
-        $state = $this->job->state();
         $lines = [];
         foreach ($state->entries as $entry) {
             $step = $state->steps[$entry->step] ?? null;

@@ -20,6 +20,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 class Circuit extends Model
 {
+    protected $table = 'circuits';
+
     protected $guarded = [];
 
     protected $casts = ['document' => 'array'];

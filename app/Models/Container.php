@@ -34,6 +34,8 @@ class Container extends Model
     /** Less than this is a wet container, not a stock. A whole number: SQLite compares a bound float as text. */
     public const DREGS_ML = 20;
 
+    protected $table = 'containers';
+
     protected $guarded = [];
 
     protected $casts = ['fraction' => 'float'];

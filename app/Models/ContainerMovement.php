@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 class ContainerMovement extends Model
 {
+    protected $table = 'container_movements';
+
     protected $guarded = [];
 
     protected $casts = ['ml' => 'float'];

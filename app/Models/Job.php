@@ -37,6 +37,8 @@ use Illuminate\Support\Facades\DB;
  */
 class Job extends Model
 {
+    protected $table = 'jobs';
+
     protected $guarded = [];
 
     /** @var ?array{mixed, mixed, Plan, CoreCircuit} stored plan and circuit as last read, and what they say */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Aqbel\Core\Job\Entry;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -22,6 +23,8 @@ class JournalLine extends Model
 {
     public $timestamps = false;
 
+    protected $table = 'journal_lines';
+
     protected $guarded = [];
 
     protected $casts = ['values' => 'array', 'typed' => 'array'];
@@ -30,6 +33,11 @@ class JournalLine extends Model
     {
         static::updating(fn () => throw new \LogicException('The journal only grows: write a correcting line.'));
         static::deleting(fn () => throw new \LogicException('The journal only grows: write a withdrawing line.'));
+    }
+
+    public function entry(): Entry
+    {
+        return Entry::stored($this->seq, $this->at, $this->person->name, $this->step, $this->form, $this->values, $this->typed);
     }
 
     /** @return BelongsTo<Person, $this> */

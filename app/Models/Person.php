@@ -21,6 +21,8 @@ use Illuminate\Support\Carbon;
  */
 class Person extends User
 {
+    protected $table = 'people';
+
     protected $guarded = [];
 
     protected $hidden = ['password', 'remember_token'];

@@ -21,6 +21,8 @@ class Photo extends Model
 {
     use HasUlids;
 
+    protected $table = 'photos';
+
     protected $guarded = [];
 
     public function path(bool $small = false): string

@@ -22,6 +22,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 class Product extends Model
 {
+    protected $table = 'products';
+
     protected $guarded = [];
 
     protected $casts = ['fraction' => 'float', 'ml' => 'float', 'price' => 'float'];

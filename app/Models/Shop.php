@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 class Shop extends Model
 {
+    protected $table = 'shops';
+
     protected $guarded = [];
 
     protected $casts = ['elevation_m' => 'float', 'rules' => 'array'];

@@ -22,6 +22,8 @@ use Illuminate\Support\Carbon;
  */
 class Vehicle extends Model
 {
+    protected $table = 'vehicles';
+
     protected $guarded = [];
 
     protected $casts = ['retired_at' => 'datetime'];

@@ -22,8 +22,11 @@ final readonly class EngineRun
         $runs = [];
         foreach (array_values($job->steps) as $place => $step) {
             $kind = $job->kinds->of($step);
+            if (! $kind->does(Does::RunsEngine)) {
+                continue;
+            }
             $at = $job->at($step, 0);
-            $ended = $kind->does(Does::RunsEngine) ? $kind->ran($at) : null;
+            $ended = $kind->ran($at);
             if ($ended !== null) {
                 $runs[] = new self($place, $ended, $kind->neckWhileRunning($at));
             }

@@ -98,6 +98,12 @@ final class JobState
         $this->byStep = $byStep;
     }
 
+    /** The same job with one line more in its journal. */
+    public function after(Entry $line): self
+    {
+        return new self($this->circuit, $this->plan, $this->kinds, new Journal([...$this->journal->lines, $line]));
+    }
+
     /** Whether a line closes its step: finished, or passed over with a reason. */
     public static function closes(Entry $line): bool
     {

@@ -11,31 +11,45 @@ use Aqbel\Core\Plan\Kinds;
 use Aqbel\Core\Plan\Minutes;
 
 /** Every kind of step there is. */
-final readonly class StepCatalogue implements Kinds
+final class StepCatalogue implements Kinds
 {
+    /** By the code that plans and journals keep. */
     private const STANDARD = [
-        Prepare\Found::class, Prepare\Baseline::class, Prepare\Gather::class,
-        MakeSafe\MakeSafe::class, MakeSafe\Inspect::class, MakeSafe\PutRight::class, MakeSafe\FindDrip::class,
-        Drain\Drain::class, Drain\Reconcile::class, Drain\Look::class, Drain\FindCause::class, Drain\JarTest::class,
-        Rinse\Rinse::class, Rinse\RinseFill::class, Rinse\RinseRun::class, Rinse\RinseDrain::class, Rinse\RinseFlow::class, Rinse\BackFlush::class,
-        CloseUp\Cure::class, CloseUp\Cured::class, CloseUp\CloseUp::class,
-        Mix\MixCoolant::class,
-        Fill\OpenBleeds::class, Fill\Bleed::class, Fill\FillLevel::class,
-        Vacuum\SetUpVacuum::class, Vacuum\Pull::class, Vacuum\Hold::class, Vacuum\LeakHunt::class, Vacuum\VacuumFill::class, Vacuum\PressureTest::class,
-        RunHot\Refit::class, RunHot\HeatCycle::class,
-        Cool\CoolDownWait::class, Cool\ColdLevel::class, Cool\WhyStopped::class,
-        Prove\LeakCheck::class, Prove\Drive::class, Prove\Refractometer::class, Prove\Complaint::class, Prove\FollowUp::class,
-        HandOver\LeftOver::class, HandOver\Dispose::class, HandOver\SignOff::class,
+        'found' => Prepare\Found::class, 'baseline' => Prepare\Baseline::class, 'gather' => Prepare\Gather::class,
+        'make_safe' => MakeSafe\MakeSafe::class, 'inspect' => MakeSafe\Inspect::class,
+        'put_right' => MakeSafe\PutRight::class, 'find_drip' => MakeSafe\FindDrip::class,
+        'drain' => Drain\Drain::class, 'reconcile' => Drain\Reconcile::class, 'look' => Drain\Look::class,
+        'find_cause' => Drain\FindCause::class, 'jar_test' => Drain\JarTest::class,
+        'rinse' => Rinse\Rinse::class, 'rinse_fill' => Rinse\RinseFill::class, 'rinse_run' => Rinse\RinseRun::class,
+        'rinse_drain' => Rinse\RinseDrain::class, 'rinse_flow' => Rinse\RinseFlow::class,
+        'back_flush' => Rinse\BackFlush::class,
+        'cure' => CloseUp\Cure::class, 'cured' => CloseUp\Cured::class, 'close_up' => CloseUp\CloseUp::class,
+        'mix' => Mix\MixCoolant::class,
+        'open_bleeds' => Fill\OpenBleeds::class, 'bleed' => Fill\Bleed::class, 'fill_level' => Fill\FillLevel::class,
+        'set_up_vacuum' => Vacuum\SetUpVacuum::class, 'pull' => Vacuum\Pull::class, 'hold' => Vacuum\Hold::class,
+        'leak_hunt' => Vacuum\LeakHunt::class, 'vacuum_fill' => Vacuum\VacuumFill::class,
+        'pressure_test' => Vacuum\PressureTest::class,
+        'refit' => RunHot\Refit::class, 'heat_cycle' => RunHot\HeatCycle::class,
+        'cool_down' => Cool\CoolDownWait::class, 'cold_level' => Cool\ColdLevel::class,
+        'why_stopped' => Cool\WhyStopped::class,
+        'leak_check' => Prove\LeakCheck::class, 'drive' => Prove\Drive::class,
+        'refractometer' => Prove\Refractometer::class, 'complaint' => Prove\Complaint::class,
+        'follow_up' => Prove\FollowUp::class,
+        'left_over' => HandOver\LeftOver::class, 'dispose' => HandOver\Dispose::class,
+        'sign_off' => HandOver\SignOff::class,
     ];
 
-    /** @param  array<string, StepKind>  $kinds  by code */
-    private function __construct(private array $kinds)
+    /** @var array<string, StepKind> those that were asked for, by code */
+    private array $made = [];
+
+    /** @param  array<string, class-string<StepKind>|StepKind>  $kinds  by code */
+    private function __construct(private readonly array $kinds)
     {
     }
 
     public static function standard(): self
     {
-        return (new self([]))->with(...array_map(fn (string $class) => new $class, self::STANDARD));
+        return new self(self::STANDARD);
     }
 
     /** The same with more kinds. */
@@ -51,19 +65,26 @@ final readonly class StepCatalogue implements Kinds
 
     public function of(Step $step): StepKind
     {
-        return $this->kinds[$step->kind] ?? new UnknownKind;
+        return $this->coded($step->kind);
     }
 
     /** @return array<string, StepKind> by code */
     public function all(): array
     {
-        return $this->kinds;
+        return array_map($this->coded(...), array_combine(array_keys($this->kinds), array_keys($this->kinds)));
+    }
+
+    private function coded(string $code): StepKind
+    {
+        $kind = $this->kinds[$code] ?? UnknownKind::class;
+
+        return $this->made[$code] ??= is_string($kind) ? new $kind : $kind;
     }
 
     /** What the next visit should look at, in words; what was typed stands as it was typed. */
     public function sayWatch(string $code): string
     {
-        foreach ($this->kinds as $kind) {
+        foreach ($this->all() as $kind) {
             if ($kind->sayWatch($code) !== $code) {
                 return $kind->sayWatch($code);
             }

@@ -238,7 +238,7 @@ final class DemoSeeder extends Seeder
             'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id,
             'kind' => $plan->choices->jobKind, 'plan' => PlanCodec::write($plan),
         ]);
-        app(Projection::class)->refresh($job);
+        app(Projection::class)->refresh($job, $job->state());
 
         return new DemoWalk($job, $person);
     }

@@ -25,7 +25,7 @@ abstract class JournalController extends Controller
         $key = self::text($request, 'key');
         $age = max(0, min(self::LONGEST_WAIT_S, (int) self::text($request, 'age')));
         try {
-            $write(new Recorder($job, self::person($request), $key === '' ? (string) Str::uuid() : $key, $age));
+            $write(new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age));
         } catch (InvalidFields|InvalidField $invalid) {
             if ($request->expectsJson() && $request->input('waited') === '1') {
                 return new JsonResponse(['message' => $invalid->getMessage()], 422);

@@ -36,4 +36,11 @@ final class EveryKindTest extends TestCase
             );
         }
     }
+
+    public function test_a_kind_is_known_by_the_code_it_has(): void
+    {
+        foreach (StepCatalogue::standard()->all() as $code => $kind) {
+            self::assertSame($code, $kind->name());
+        }
+    }
 }
