@@ -112,7 +112,7 @@ final class Reconcile extends StepKind
         $inside = "{$at->litres($ledger->contentMl)} ± {$at->litres($ledger->plusMinusMl)}";
         $more = $ledger->contentMl - $predicted;
         $suspects = $this->suspects($at);
-        if ($suspects !== [] && $more >= self::ACCOUNTS_FOR * $suspects[0]->missingMl) {
+        if ($suspects !== []) {
             [$suspect] = $suspects;
             $inAll = $more > 0.0 ? " In all {$inside} stays inside, predicted {$at->litres($predicted)}." : '';
 
@@ -219,8 +219,28 @@ final class Reconcile extends StepKind
         return max(0.0, Plan::of($at)->predicted->retainedMl - Drains::letOutBeyondThePlan($at->job)->sum());
     }
 
-    /** @return list<Suspect> points that gave less than they should, the largest first */
+    /**
+     * What another point gave in place of one that gave less is not inside: only so much is named as is missing in all.
+     *
+     * @return list<Suspect> points that gave less than they should, the largest first
+     */
     private function suspects(Situation $at): array
+    {
+        $ledger = $at->job->ledgerBefore(Stage::Rinse);
+        $missing = $ledger->lines === [] ? INF : $ledger->contentMl - $this->predicted($at);
+        $named = [];
+        foreach ($this->short($at) as $suspect) {
+            if ($missing >= self::ACCOUNTS_FOR * $suspect->missingMl) {
+                $named[] = $suspect->within($missing);
+                $missing -= $suspect->missingMl;
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return list<Suspect> points that gave less than they should, whatever the others gave, the largest first */
+    private function short(Situation $at): array
     {
         $suspects = [];
         foreach ($at->job->stepsOf('drain') as $step) {

@@ -14,4 +14,10 @@ final readonly class Suspect
         public float $missingMl,
     ) {
     }
+
+    /** Never more than is missing in all. */
+    public function within(float $missingMl): self
+    {
+        return new self($this->port, $this->partId, $this->part, min($this->missingMl, $missingMl));
+    }
 }

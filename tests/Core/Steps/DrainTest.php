@@ -101,6 +101,19 @@ final class DrainTest extends TestCase
         self::assertContains('reconcile:2', $more->steps());
     }
 
+    public function test_what_one_point_gave_for_another_is_not_named_as_missing(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance')
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => 5500.0, 'vessel' => 'pan', 'flow' => 'ran'])
+            ->write('drain:left_plug', 'out', ['volume' => 4550.0, 'vessel' => 'jug', 'flow' => 'ran'])
+            ->write('drain:right_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran']);
+        self::assertSame('as_predicted', $job->judge('reconcile:1')->code);
+        foreach (JobOnPaper::kind('reconcile')->tables($job->at('reconcile:1'))[0]->rows as [, , $because]) {
+            self::assertStringNotContainsString('gave too little', $because);
+        }
+    }
+
     public function test_only_clean_coolant_of_the_right_family_goes_back_in(): void
     {
         self::assertStringContainsString(
