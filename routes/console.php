@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Backups\Backup;
+use App\Backups\LastBackup;
 use App\Backups\NoBackup;
 use App\Backups\Restoring;
 use App\Http\Controllers\FirstStartController;
@@ -46,7 +47,13 @@ $told = fn (Backup $backup): string => sprintf(
 Artisan::command('aqbel:backup {folder} {--name=aqbel} {--keep=0}', function (string $folder) use ($said, $told): int {
     return $said($this, function () use ($folder, $told): string {
         [$name, $keep] = [(string) $this->option('name'), (int) $this->option('keep')];
-        $backup = Backup::verified(Backup::make($folder, $name)->file);
+        try {
+            $backup = Backup::verified(Backup::make($folder, $name)->file);
+        } catch (NoBackup $failed) {
+            LastBackup::failed($failed->getMessage());
+            throw $failed;
+        }
+        LastBackup::worked($backup->file);
         if ($keep > 0) {
             Backup::rotate($folder, $keep, $name);
         }

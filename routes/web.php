@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AuditController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ClockController;
@@ -13,6 +14,8 @@ use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\RulesController;
+use App\Http\Controllers\ShopController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StoresController;
 use App\Http\Controllers\UnitsController;
@@ -45,6 +48,14 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/people', [PeopleController::class, 'index']);
     Route::post('/people', [PeopleController::class, 'store']);
     Route::post('/people/{person}', [PeopleController::class, 'update']);
+
+    Route::get('/shop', [ShopController::class, 'show']);
+    Route::post('/shop', [ShopController::class, 'update']);
+    Route::post('/shop/vessels', [ShopController::class, 'vessels']);
+    Route::get('/shop/rules', [RulesController::class, 'index']);
+    Route::post('/shop/rules', [RulesController::class, 'update']);
+    Route::post('/shop/rights', [RulesController::class, 'rights']);
+    Route::get('/shop/changes', AuditController::class);
 
     Route::get('/jobs/new', [PlanController::class, 'create']);
     Route::post('/jobs', [PlanController::class, 'store']);

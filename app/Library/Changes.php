@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Audit\Change;
+
 /** What differs between two revisions of a circuit document, item by item. */
 final class Changes
 {

@@ -31,6 +31,6 @@ class Person extends User
 
     public function may(Right $right): bool
     {
-        return $right->isOf($this->role);
+        return $this->role === Role::Lead || ($right->canBeGranted() && Shop::here()->grants($right));
     }
 }

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\Tool;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -14,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property float $elevation_m
  * @property array<mixed> $rules
+ * @property list<string>|null $tools codes of what is at hand; null where nobody has said
+ * @property list<string>|null $granted codes of rights that technicians have here too
  */
 class Shop extends Model
 {
@@ -21,11 +24,22 @@ class Shop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['elevation_m' => 'float', 'rules' => 'array'];
+    protected $casts = ['elevation_m' => 'float', 'rules' => 'array', 'tools' => 'array', 'granted' => 'array'];
 
     public static function here(): self
     {
-        return self::query()->first() ?? new self(['name' => 'Aqbel', 'elevation_m' => 0.0, 'rules' => []]);
+        return self::query()->first() ?? new self(['name' => 'Aqbel', 'elevation_m' => 0.0, 'rules' => [], 'tools' => null, 'granted' => null]);
+    }
+
+    /** @return ?list<Tool> at hand in a plan that says nothing else; null where all are */
+    public function toolsAtHand(): ?array
+    {
+        return $this->tools === null ? null : array_values(array_filter(array_map(Tool::tryFrom(...), $this->tools)));
+    }
+
+    public function grants(Right $right): bool
+    {
+        return in_array($right->value, $this->granted ?? [], true);
     }
 
     public function houseRules(): HouseRules

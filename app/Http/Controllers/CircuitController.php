@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Audit\Change;
+use App\Audit\Subject;
+use App\Audit\Trail;
 use App\Journal\OneWriter;
 use App\Library\Changes;
 use App\Library\CircuitCard;
@@ -102,21 +105,29 @@ final class CircuitController extends Controller
         self::only($request, Right::ChangeCircuits);
         $document = self::decode(self::sent($request));
         $read = CircuitReader::read($document);
-        $newest = $circuit?->newestRevision();
-        if ($circuit !== null && $newest !== null && $newest->id !== $circuit->id && $request->integer('over') !== $newest->id) {
-            return $this->stale($circuit, $newest, $document);
+        $over = $request->integer('over');
+        $stored = OneWriter::run(function () use ($request, $circuit, $document, $read, $over): ?Circuit {
+            $newest = $circuit?->newestRevision();
+            if ($circuit !== null && $newest !== null && $newest->id !== $circuit->id && $over !== $newest->id) {
+                return null;
+            }
+            $stored = Circuit::query()->create([
+                'key' => $circuit->key ?? (Str::slug($read->name) ?: 'circuit').'-'.Str::lower(Str::random(4)),
+                'revision' => 1 + (int) ($newest->revision ?? 0),
+                'name' => $read->name,
+                'document' => $document,
+            ]);
+            $circuit?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
+            Trail::note(self::person($request), Subject::Circuit, $stored->name, [
+                new Change('revision', (string) ($newest->revision ?? ''), (string) $stored->revision),
+                ...($newest === null ? [] : Changes::between($newest->document, $document)),
+            ]);
+
+            return $stored;
+        });
+        if ($stored === null) {
+            return $circuit === null ? abort(409) : $this->stale($circuit, $circuit->newestRevision(), $document);
         }
-        $key = $circuit->key ?? (Str::slug($read->name) ?: 'circuit').'-'.Str::lower(Str::random(4));
-        $stored = Circuit::query()
-            ->create(
-                [
-                    'key' => $key,
-                    'revision' => 1 + (int) ($newest->revision ?? 0),
-                    'name' => $read->name,
-                    'document' => $document,
-                ],
-            );
-        $circuit?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
 
         return redirect("/circuits/{$stored->id}")->with('notice', "Stored as revision {$stored->revision}.");
     }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Audit\Change;
+use App\Audit\Subject;
+use App\Audit\Trail;
 use App\Journal\OneWriter;
 use App\Models\Person;
 use App\Models\Right;
@@ -45,7 +48,10 @@ final class PeopleController extends Controller
             'role.*' => 'Choose what this person may do.',
             'password.*' => 'Choose a first password of at least 10 characters; it is changed at the first sign-in.',
         ]);
-        OneWriter::run(fn (): Person => Person::query()->create([...$data, 'units' => self::person($request)->units, 'must_change' => true]));
+        OneWriter::run(function () use ($request, $data): void {
+            Person::query()->create([...$data, 'units' => self::person($request)->units, 'must_change' => true]);
+            Trail::note(self::person($request), Subject::Person, $data['name'], Trail::between([], $data));
+        });
 
         return redirect('/people')->with('notice', "{$data['name']} may sign in, and chooses a password of their own.");
     }
@@ -59,8 +65,11 @@ final class PeopleController extends Controller
             $request->has('disable') => ['disabled_at' => $request->boolean('disable') ? now() : null],
             default => throw new InvalidField('person', 'Nothing was chosen to change.'),
         };
-        OneWriter::run(function () use ($person, $change): void {
+        OneWriter::run(function () use ($request, $person, $change): void {
+            $before = $person->refresh()->attributesToArray();
             $person->update($change);
+            $said = isset($change['password']) ? [new Change('password', '', 'a new first one')] : Trail::between($before, $change);
+            Trail::note(self::person($request), Subject::Person, $person->name, $said);
             if (Person::query()->where('role', Role::Lead)->whereNull('disabled_at')->doesntExist()) {
                 throw new InvalidField('person', 'Somebody must be left who leads. Make another person a lead first.');
             }

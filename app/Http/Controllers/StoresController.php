@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Audit\Change;
+use App\Audit\Subject;
+use App\Audit\Trail;
 use App\Journal\OneWriter;
 use App\Models\Container;
 use App\Models\ContainerMovement;
@@ -41,7 +44,11 @@ final class StoresController extends Controller
     {
         self::only($request, Right::ChangePrices);
         $in = $this->read($request, StoresPage::productForm());
-        Product::query()->create(['ml' => self::volume($in), 'price' => $in->number('price')] + self::liquid($in));
+        $product = ['ml' => self::volume($in), 'price' => $in->number('price')] + self::liquid($in);
+        OneWriter::run(function () use ($request, $product): void {
+            Product::query()->create($product);
+            Trail::note(self::person($request), Subject::Price, $product['kind'], Trail::between([], $product));
+        });
 
         return redirect('/stores')->with('notice', 'On the price list.');
     }
@@ -49,7 +56,12 @@ final class StoresController extends Controller
     public function removeProduct(Request $request, Product $product): RedirectResponse
     {
         self::only($request, Right::ChangePrices);
-        $product->delete();
+        OneWriter::run(function () use ($request, $product): void {
+            Trail::note(self::person($request), Subject::Price, $product->kind, [
+                new Change('product', "{$product->ml} mL, {$product->price}", ''),
+            ]);
+            $product->delete();
+        });
 
         return redirect('/stores')->with('notice', 'Taken off the price list.');
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Audit\Subject;
+use App\Audit\Trail;
 use App\Http\Requests\VehicleRequest;
 use App\Journal\OneWriter;
 use App\Models\Circuit;
@@ -45,7 +47,11 @@ final class VehicleController extends Controller
 
     public function store(VehicleRequest $request): RedirectResponse
     {
-        $vehicle = OneWriter::run(fn (): Vehicle => Vehicle::query()->create($request->vehicle()));
+        $vehicle = OneWriter::run(function () use ($request): Vehicle {
+            Trail::note(self::person($request), Subject::Vehicle, $request->vehicle()['plate'], Trail::between([], $request->vehicle()));
+
+            return Vehicle::query()->create($request->vehicle());
+        });
 
         return redirect("/vehicles/{$vehicle->id}")->with('notice', "{$vehicle->plate} is here. Plan its first job.");
     }
@@ -58,7 +64,10 @@ final class VehicleController extends Controller
     /** A job under way keeps the circuit it was planned on; the next one takes the new one. */
     public function update(VehicleRequest $request, Vehicle $vehicle): RedirectResponse
     {
-        OneWriter::run(fn () => $vehicle->update($request->vehicle()));
+        OneWriter::run(function () use ($request, $vehicle): void {
+            Trail::note(self::person($request), Subject::Vehicle, $vehicle->refresh()->plate, Trail::between($vehicle->getAttributes(), $request->vehicle()));
+            $vehicle->update($request->vehicle());
+        });
 
         return redirect("/vehicles/{$vehicle->id}")->with('notice', 'Kept.');
     }
@@ -67,12 +76,14 @@ final class VehicleController extends Controller
     public function retire(Request $request, Vehicle $vehicle): RedirectResponse
     {
         self::only($request, Right::RetireVehicles);
-        OneWriter::run(function () use ($vehicle): void {
+        OneWriter::run(function () use ($request, $vehicle): void {
             $open = $vehicle->openJob();
             if ($open !== null) {
                 throw new InvalidField('retire', "{$open->number()} is still open on it. Sign that off first.");
             }
-            $vehicle->update(['retired_at' => $vehicle->refresh()->retired_at === null ? now() : null]);
+            $retires = $vehicle->refresh()->retired_at === null;
+            $vehicle->update(['retired_at' => $retires ? now() : null]);
+            Trail::note(self::person($request), Subject::Vehicle, $vehicle->plate, Trail::between(['retired' => ! $retires], ['retired' => $retires]));
         });
 
         return redirect("/vehicles/{$vehicle->id}");

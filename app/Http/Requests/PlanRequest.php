@@ -157,7 +157,7 @@ final class PlanRequest extends FormRequest
                 : self::glycolFor($circuit, $frost),
             cureMinutes: (float) $this->number($cure, 0.0) / 60.0,
             rules: $shop->houseRules(),
-            tools: $tools ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools')))) : null,
+            tools: $tools ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools')))) : $shop->toolsAtHand(),
             headMm: (float) $this->number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
             bleeds: $tools
                 ? array_values(array_intersect($circuit->portIds(PortKind::Bleed), $this->array('bleeds')))

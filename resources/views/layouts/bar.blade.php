@@ -20,7 +20,8 @@
         <button class="chip icon-chip" type="button" data-sheet data-key="?" data-key-label="This sheet" aria-label="Shortcuts">
             @icon('keyboard')
         </button>
-        <a class="chip icon-chip" href="/people" data-key="g w" data-key-label="Go to People" aria-label="People">@icon('users')</a>
+        <a class="chip icon-chip" href="/shop" data-key="g h" data-key-label="Go to Shop" aria-label="Shop"
+            @if (request()->is('shop*', 'people')) aria-current="page" @endif>@icon('wrench')</a>
         <form method="post" action="/sign-out">
             @csrf
             <button class="chip person"><b>{{ $person->name }}</b><small>{{ $person->role->label() }} · sign out</small></button>

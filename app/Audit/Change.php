@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Library;
+namespace App\Audit;
 
-/** One difference between two revisions of a circuit: where, what it was and what it is. */
+/** One difference: where, what it was and what it is. Empty for nothing. */
 final readonly class Change
 {
     public function __construct(public string $where, public string $was, public string $is)

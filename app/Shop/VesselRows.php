@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Shop;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Plan\Vessel;
+use Aqbel\Core\Plan\Vessels;
+use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Field;
+use Illuminate\Support\Str;
+use Illuminate\Validation\ValidationException;
+
+/** The vessels of a shop as rows that are typed: name, marks, what it is mostly taken for. A row without a name is gone. */
+final class VesselRows
+{
+    public const MOST = 20;
+
+    private const LONGEST_NAME = 60;
+
+    /** A drum’s marks (common practice, no source), mL. */
+    private const COARSEST_ML = 20_000.0;
+
+    /**
+     * @param  array<mixed>  $rows  as typed
+     * @param  Vessels  $before  marks that stand there as they were shown stay as they are stored
+     * @return array<int, array<string, mixed>> as the rules store them
+     *
+     * @throws ValidationException naming the row and the field
+     */
+    public static function read(array $rows, Vessels $before, UnitSystem $units): array
+    {
+        [$vessels, $problems, $ids] = [[], [], []];
+        foreach (array_slice(array_values($rows), 0, self::MOST) as $i => $row) {
+            $row = is_array($row) ? array_filter($row, is_string(...)) : [];
+            $name = mb_substr(trim($row['name'] ?? ''), 0, self::LONGEST_NAME);
+            if ($name === '') {
+                continue;
+            }
+            try {
+                $was = $before->of($row['id'] ?? '');
+                $marks = trim($row['marks'] ?? '') === self::text($was, $units) && $was->id === ($row['id'] ?? '')
+                    ? $was->graduationMl
+                    : self::marks()->read($row['marks'] ?? '', $units)[0];
+                $id = ($row['id'] ?? '') !== '' ? Str::limit($row['id'], 60, '') : Str::slug($name);
+                while ($id === '' || in_array($id, $ids, true)) {
+                    $id = ($id === '' ? 'vessel' : $id).'-'.($i + 1);
+                }
+                $ids[] = $id;
+                $use = VesselUse::tryFrom($row['use'] ?? '') ?? VesselUse::Measure;
+                $vessels[] = ['id' => $id, 'name' => $name, 'graduation_ml' => $marks, 'use' => $use->value];
+            } catch (InvalidField $problem) {
+                $problems["vessels.{$i}"] = "{$name}: {$problem->getMessage()}";
+            }
+        }
+        if ($vessels === [] && $problems === []) {
+            $problems['vessels'] = 'One vessel must be left: without one nothing can be measured.';
+        }
+
+        return $problems === [] ? $vessels : throw ValidationException::withMessages($problems);
+    }
+
+    public static function marks(): Field
+    {
+        return Field::volume('marks', 'From mark to mark', self::COARSEST_ML);
+    }
+
+    /** From mark to mark, as it stands in the input. */
+    public static function text(Vessel $vessel, UnitSystem $units): string
+    {
+        return self::marks()->assumedUnit($units)->typed($vessel->graduationMl);
+    }
+}

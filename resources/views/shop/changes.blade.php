@@ -1,0 +1,32 @@
+<x-layout title="Who changed what">
+    <header class="page-head">
+        <h1>Who changed what</h1>
+        <p>Shop, rules, rights, prices, people, circuits, vehicles. What was written in a job stands in its record.</p>
+        <div class="page-actions"><a class="button button-quiet" href="/shop">Shop</a></div>
+    </header>
+    <nav class="filters" aria-label="About">
+        <a class="chip" href="/shop/changes" @if ($what === null) aria-current="true" @endif>All</a>
+        @foreach ($subjects as $subject)
+            <a class="chip" href="/shop/changes?what={{ $subject->value }}" @if ($what === $subject) aria-current="true" @endif>{{ $subject->label() }}</a>
+        @endforeach
+    </nav>
+    @if ($lines->isEmpty())
+        <section class="empty"><h2>Nothing yet</h2><p>The first change of {{ $what === null ? 'anything' : mb_strtolower($what->label()) }} will stand here.</p></section>
+    @else
+        <ol class="changes panel">
+            @foreach ($lines as $line)
+                <li>
+                    <time datetime="{{ $line->at->toIso8601String() }}">{{ $line->at->format('Y-m-d H:i') }}</time>
+                    <b>{{ $line->person->name }}</b>
+                    <span>{{ $line->what->label() }}: {{ $line->subject }}</span>
+                    <ul>
+                        @foreach ($line->changes as [$field, $before, $after])
+                            <li><code>{{ $field }}</code> {{ $before === '' ? 'nothing' : $before }} → {{ $after === '' ? 'nothing' : $after }}</li>
+                        @endforeach
+                    </ul>
+                </li>
+            @endforeach
+        </ol>
+        {{ $lines->links('layouts.pages') }}
+    @endif
+</x-layout>

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Audit\Subject;
+use App\Backups\LastBackup;
+use App\Models\AuditLine;
+use App\Models\Circuit;
+use App\Models\Person;
+use App\Models\Right;
+use App\Models\Shop;
+use App\Plan\Tick;
+use App\Shop\RuleBook;
+use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Plan\Format\RulesCodec;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Testing\TestResponse;
+
+/** Where the shop stands, what is at hand, how it works, who may what, and who changed it. */
+final class ShopTest extends ShopTestCase
+{
+    private Person $lead;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->lead = Person::query()->where('login', 'sunniva')->firstOrFail();
+    }
+
+    public function test_what_a_lead_keeps_is_there_and_stands_in_the_audit(): void
+    {
+        $this->actingAs($this->lead)->get('/shop')->assertOk()->assertSee('Skarnmoor Pass Depot')->assertSee('None yet');
+        $this->post('/shop', ['fields' => ['name' => 'Lower Depot', 'elevation' => '900', 'currency' => 'Mk'], 'tools' => ['funnel', 'crane']])
+            ->assertSessionHasNoErrors();
+        $shop = Shop::here();
+        self::assertSame([Tool::Funnel], $shop->toolsAtHand());
+        self::assertSame([900.0, 'Mk', 'Lower Depot'], [$shop->elevation_m, $shop->houseRules()->currency, $shop->name]);
+        $line = AuditLine::query()->latest('id')->firstOrFail();
+        self::assertSame([Subject::Shop, $this->lead->id], [$line->what, $line->person->id]);
+        self::assertContains(['elevation_m', '1420', '900'], $line->changes);
+        $this->get('/shop/changes')->assertOk()->assertSee('1420 → 900')->assertSee($this->lead->name);
+        $this->get('/shop/changes?what=price')->assertOk()->assertDontSee('1420 → 900')->assertSee('Nothing yet');
+        $ticks = $this->get('/jobs/new?vehicle=1')->assertOk()->viewData('page')->tools();
+        self::assertSame(['funnel'], array_column(array_filter($ticks, fn (Tick $tick) => $tick->ticked), 'value'));
+    }
+
+    public function test_a_barometer_says_the_elevation(): void
+    {
+        // ICAO standard atmosphere: 89.874 kPa at 1000 m.
+        $this->keepShop(['barometer' => '89.874 kPa'])->assertSessionHasNoErrors();
+        self::assertEqualsWithDelta(1000.0, Shop::here()->elevation_m, 5.0);
+        $this->keepShop(['barometer' => '20 kPa'])->assertSessionHasErrors();
+        $this->keepShop(['elevation' => '9000'])->assertSessionHasErrors('elevation');
+        $this->keepShop(['name' => ''])->assertSessionHasErrors('name');
+        self::assertEqualsWithDelta(1000.0, Shop::here()->elevation_m, 5.0);
+    }
+
+    public function test_rules_are_kept_for_new_jobs_and_those_under_way_keep_their_own(): void
+    {
+        $job = $this->plan();
+        $this->actingAs($this->lead)->get('/shop/rules')->assertOk()->assertSee('A sealed neck is opened below')->assertSee('Usual:');
+        $this->keepRules(['safe' => '40', 'close_bleed' => 'first_coolant', 'later_km' => '60000'])->assertSessionHasNoErrors();
+        $rules = Shop::here()->houseRules();
+        self::assertSame([40.0, 'first_coolant', 60_000.0], [$rules->safeTemperatureC, $rules->closeBleed->value, $rules->changeLater->km]);
+        self::assertSame(45.0, Plan::of($job->refresh()->state())->rules()->safeTemperatureC);
+        self::assertContains(['safeTemperatureC', '45', '40'], AuditLine::query()->latest('id')->firstOrFail()->changes);
+        $this->get('/shop/rules')->assertSee('This shop’s own.', false);
+    }
+
+    public function test_what_is_kept_unchanged_stays_to_the_last_digit_in_either_units(): void
+    {
+        $odd = RulesCodec::write(new HouseRules(safeTemperatureC: 43.217, airShare: 0.012345, gaugeResolutionInHg: 0.123456));
+        Shop::query()->update(['rules' => json_encode($odd)]);
+        foreach (UnitSystem::cases() as $units) {
+            $this->lead->update(['units' => $units]);
+            $this->keepRules([])->assertSessionHasNoErrors();
+            self::assertEquals($odd, RulesCodec::write(Shop::here()->houseRules()));
+        }
+        self::assertSame(0, AuditLine::query()->where('what', Subject::Rule)->count());
+    }
+
+    public function test_a_rule_out_of_reason_is_refused_at_its_field_and_nothing_is_kept(): void
+    {
+        $before = Shop::here()->rules;
+        foreach (['safe' => ['60', '', '20', 'warm'], 'air_share' => ['50', '0'], 'fan_cycles' => ['9', '0'], 'close_bleed' => ['never'], 'first_km' => [['x'], '-5']] as $field => $bad) {
+            foreach ($bad as $value) {
+                $this->keepRules([$field => $value, 'follow_up_days' => '7'])->assertSessionHasErrors($field);
+            }
+        }
+        self::assertSame($before, Shop::here()->rules);
+    }
+
+    public function test_vessels_keep_their_ids_and_one_is_always_left(): void
+    {
+        $rows = fn (array $more): array => ['vessels' => [
+            ['id' => 'jug', 'name' => 'Big jug', 'marks' => '0.2', 'use' => 'measure'], ...$more,
+        ]];
+        $this->actingAs($this->lead)->post('/shop/vessels', $rows([['id' => '', 'name' => 'Bowl', 'marks' => '50 mL', 'use' => 'fine'], ['name' => '']]))
+            ->assertSessionHasNoErrors();
+        $vessels = Shop::here()->houseRules()->vessels->all;
+        self::assertSame(['jug', 'bowl'], array_map(fn ($v) => $v->id, $vessels));
+        self::assertSame([200.0, 50.0], array_map(fn ($v) => $v->graduationMl, $vessels));
+        $this->post('/shop/vessels', $rows([['name' => 'Bucket', 'marks' => 'some', 'use' => 'mix']]))->assertSessionHasErrors('vessels.1');
+        $this->post('/shop/vessels', ['vessels' => [['name' => ' ']]])->assertSessionHasErrors('vessels');
+        $this->post('/shop/vessels', ['vessels' => 'x'])->assertSessionHasErrors('vessels');
+        self::assertCount(2, Shop::here()->houseRules()->vessels->all);
+    }
+
+    public function test_a_right_that_is_given_to_technicians_is_theirs_and_the_last_two_never_are(): void
+    {
+        $circuit = Circuit::query()->firstOrFail();
+        $this->actingAs($this->imre)->get("/circuits/{$circuit->id}/edit")->assertForbidden();
+        $this->post('/shop/rights', ['granted' => ['change_circuits']])->assertForbidden();
+        $this->post('/shop/rules', [])->assertForbidden();
+        $this->post('/shop', [])->assertForbidden();
+        $this->get('/shop')->assertOk()->assertDontSee('Keep the vessels');
+        $this->actingAs($this->lead)->post('/shop/rights', ['granted' => ['change_circuits', 'manage_people', 'change_shop', 'x']]);
+        $this->actingAs($this->imre)->get("/circuits/{$circuit->id}/edit")->assertOk();
+        self::assertFalse($this->imre->may(Right::ManagePeople));
+        self::assertFalse($this->imre->may(Right::ChangeShop));
+        self::assertSame(['change_circuits'], Shop::here()->granted);
+    }
+
+    public function test_people_vehicles_circuits_and_prices_leave_their_line_and_no_password(): void
+    {
+        $this->actingAs($this->lead)->post('/people', ['name' => 'Oda Fenn', 'login' => 'oda', 'role' => 'technician', 'password' => 'for the first day']);
+        $this->post('/vehicles', ['plate' => 'SKP 900', 'name' => 'Post van', 'circuit' => Circuit::query()->firstOrFail()->id]);
+        $this->post('/circuits', ['document' => json_encode(Circuit::query()->firstOrFail()->document)]);
+        $this->post('/stores/products', ['fields' => ['kind' => 'water', 'ml' => '5', 'price' => '2', 'base' => Glycol::Ethylene->value, 'inhibitor' => '', 'fraction' => '50']])
+            ->assertSessionHasNoErrors();
+        $lines = AuditLine::query()->orderBy('id')->get();
+        self::assertSame(['person', 'vehicle', 'circuit', 'price'], $lines->map(fn (AuditLine $l) => $l->what->value)->all());
+        self::assertStringNotContainsString('first day', (string) json_encode($lines));
+        $this->get('/shop/changes')->assertOk()->assertSee('SKP 900');
+        $this->expectException(\LogicException::class);
+        $lines->first()?->delete();
+    }
+
+    public function test_how_the_backup_went_is_shown(): void
+    {
+        config(['database.connections.sqlite.database' => sys_get_temp_dir().'/aqbel-shop-'.getmypid().'/aqbel.sqlite']);
+        @mkdir(dirname((string) config('database.connections.sqlite.database')));
+        LastBackup::worked('/somewhere/aqbel-20261125-020000.zip');
+        $this->actingAs($this->imre)->get('/shop')->assertSee('Whole,')->assertSee('aqbel-20261125-020000.zip')->assertDontSee('/somewhere');
+        $this->travel(30)->hours();
+        $this->get('/shop')->assertSee('Old, 1 day ago');
+        LastBackup::failed('The disk is full.');
+        $this->get('/shop')->assertSee('Failed,')->assertSee('The disk is full.');
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private function keepShop(array $fields): TestResponse
+    {
+        return $this->actingAs($this->lead)->post('/shop', ['fields' => ['name' => 'Depot', 'elevation' => '1420', ...$fields], 'tools' => []]);
+    }
+
+    /** @param  array<string, mixed>  $fields */
+    private function keepRules(array $fields): TestResponse
+    {
+        $shown = [];
+        foreach (RuleBook::all() as $rule) {
+            $shown[$rule->field->name] = $rule->text(RulesCodec::write(Shop::here()->houseRules()), $this->lead->units);
+        }
+
+        return $this->actingAs($this->lead)->post('/shop/rules', ['fields' => [...$shown, ...$fields]]);
+    }
+}
