@@ -7,6 +7,11 @@ return [
     'demo' => (bool) env('AQBEL_DEMO', false),
     // Names and addresses this installation is reached by; any other Host is refused.
     'hosts' => array_values(array_filter(explode(',', (string) env('AQBEL_HOSTS', '127.0.0.1,localhost')))),
+    // How tablets reach this installation, and where they find the certificate they are to trust; null where only this
+    // machine does.
+    'address' => env('AQBEL_ADDRESS'),
+    'trust_address' => env('AQBEL_TRUST_ADDRESS'),
+    'certificate' => env('AQBEL_CERTIFICATE'),
     // The file with the code that the launcher printed, asked for when the first lead is made; null asks for none.
     'first_start' => env('AQBEL_FIRST_START'),
     // Where the shop's clock is kept while the machine's may jump; null goes by the machine's.

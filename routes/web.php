@@ -6,8 +6,10 @@ use App\Http\Controllers\AuditController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ClockController;
+use App\Http\Controllers\ConnectController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
@@ -28,6 +30,7 @@ use Illuminate\Support\Facades\Route;
 Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle', 'person'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
+Route::get('/health', HealthController::class)->withoutMiddleware('web');
 
 Route::get('/first-start', [FirstStartController::class, 'create']);
 Route::post('/first-start', [FirstStartController::class, 'store']);
@@ -56,6 +59,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/shop/rules', [RulesController::class, 'update']);
     Route::post('/shop/rights', [RulesController::class, 'rights']);
     Route::get('/shop/changes', AuditController::class);
+    Route::get('/shop/connect', ConnectController::class);
 
     Route::get('/jobs/new', [PlanController::class, 'create']);
     Route::post('/jobs', [PlanController::class, 'store']);

@@ -1,6 +1,6 @@
 import { startCalculators } from './calculators.js';
 import { startClocks } from './clocks.js';
-import { one } from './dom.js';
+import { all, one } from './dom.js';
 import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
 import { followPlan } from './plan.js';
@@ -23,6 +23,9 @@ if ('serviceWorker' in navigator && document.body.dataset.person) {
 const stages = one('.rail-stages', HTMLElement);
 if (stages) {
     stages.scrollLeft = (one('.is-current', HTMLElement, stages)?.offsetLeft ?? 0) - stages.offsetLeft - 12;
+}
+for (const place of all('[data-qr]', HTMLElement)) {
+    import('./qr.js').then(({ draw }) => draw(place, place.dataset.qr ?? ''));
 }
 document.querySelector('[data-print]')?.addEventListener('click', () => window.print());
 document.querySelector('[data-theme-switch]')?.addEventListener('click', () => {

@@ -19,6 +19,7 @@ use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 /** Where the shop stands, what is at hand, how it works, who may what, and who changed it. */
@@ -151,6 +152,24 @@ final class ShopTest extends ShopTestCase
         $this->get('/shop')->assertSee('Old, 1 day ago');
         LastBackup::failed('The disk is full.');
         $this->get('/shop')->assertSee('Failed,')->assertSee('The disk is full.');
+    }
+
+    public function test_health_is_told_to_anybody_and_tells_nothing_of_the_shop(): void
+    {
+        $this->get('/health')->assertOk()->assertJson(['works' => true, 'database' => 'ok', 'backup' => 'none yet'])
+            ->assertDontSee('Skarnmoor')->assertHeader('Cache-Control', 'no-store, private');
+        config(['aqbel.photos' => '/proc/1/nowhere/photos']);
+        $this->get('/health')->assertOk();
+        DB::statement('alter table shops rename to gone');
+        $this->get('/health')->assertStatus(503)->assertJson(['works' => false, 'database' => 'cannot be read']);
+        DB::statement('alter table gone rename to shops');
+    }
+
+    public function test_how_to_connect_a_tablet_is_said_where_one_can_and_where_none_can_yet(): void
+    {
+        $this->actingAs($this->imre)->get('/shop/connect')->assertOk()->assertSee('serve --host');
+        config(['aqbel.address' => 'https://aqbel.lan:8300', 'aqbel.trust_address' => 'http://aqbel.lan:8301/aqbel.crt']);
+        $this->get('/shop/connect')->assertOk()->assertSee('data-qr="https://aqbel.lan:8300"', false)->assertSee('not known here');
     }
 
     /** @param  array<string, mixed>  $fields */

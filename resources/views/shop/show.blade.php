@@ -4,6 +4,7 @@
         <div class="page-actions">
             <a class="button button-quiet" href="/shop/rules">Rules and rights</a>
             <a class="button button-quiet" href="/people">People</a>
+            <a class="button button-quiet" href="/shop/connect">Connect a tablet</a>
             <a class="button button-quiet" href="/shop/changes">Who changed what</a>
         </div>
     </header>

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+return [
+    // What went wrong, a file a day for two weeks. It carries job and step, and nothing of what people entered.
+    'channels' => [
+        'daily' => [
+            'driver' => 'daily',
+            'path' => env('AQBEL_LOGS', storage_path('logs')).'/aqbel.log',
+            'level' => 'warning',
+            'days' => 14,
+        ],
+    ],
+];

@@ -1,0 +1,32 @@
+<x-layout title="Connect a tablet">
+    <header class="page-head">
+        <h1>Connect a tablet</h1>
+        <div class="page-actions"><a class="button button-quiet" href="/shop">Shop</a></div>
+    </header>
+    @if ($address === null)
+        <section class="empty">
+            <h2>Only this machine reaches Aqbel now</h2>
+            <p>Stop it, and start it again with the name or address by which tablets in the shop’s own network reach this machine:</p>
+            <p><code>./aqbel serve --host aqbel.lan</code></p>
+            <p>It then speaks HTTPS, which tablets want before they lend their camera or keep a page without a connection.</p>
+        </section>
+    @else
+        <ol class="connect">
+            <li class="panel">
+                <h2>1. Trust this shop’s certificate</h2>
+                <div class="qr" data-qr="{{ $trust }}"></div>
+                <p>With the tablet in the shop’s network, scan this or open <a href="{{ $trust }}">{{ $trust }}</a>. Save the file, then in the tablet’s
+                    settings, under security or certificates, install it as an authority for websites. On some it must be switched on once more where
+                    certificates are trusted.</p>
+                <p class="help">Compare before you trust it. SHA-256 of the certificate:<br><code>{{ $fingerprint }}</code></p>
+            </li>
+            <li class="panel">
+                <h2>2. Open Aqbel</h2>
+                <div class="qr" data-qr="{{ $address }}"></div>
+                <p>Scan this or open <a href="{{ $address }}">{{ $address }}</a>, sign in, and put it on the tablet’s home screen.</p>
+                <p class="help">If the browser warns of the connection, the first step is not done yet on this tablet. Do not go past the warning: without
+                    trust there is no camera and nothing is kept while the connection is gone.</p>
+            </li>
+        </ol>
+    @endif
+</x-layout>

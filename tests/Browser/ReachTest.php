@@ -1,0 +1,201 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverBy as By;
+use PHPUnit\Framework\TestCase;
+
+/** A shop that tablets reach: HTTPS by a certificate of its own, workers behind it, and all of it gone again on TERM. */
+final class ReachTest extends TestCase
+{
+    private const ROOT = __DIR__.'/../..';
+
+    private string $place;
+
+    private int $port;
+
+    /** @var list<resource> */
+    private array $processes = [];
+
+    private ?RemoteWebDriver $browser = null;
+
+    protected function setUp(): void
+    {
+        $this->place = sys_get_temp_dir().'/aqbel-reach-'.bin2hex(random_bytes(6));
+        mkdir("{$this->place}/home/.pki/nssdb", recursive: true);
+        chmod($this->place, 0o755);
+        $this->port = self::freePair();
+    }
+
+    protected function tearDown(): void
+    {
+        $this->browser?->quit();
+        foreach ($this->processes as $process) {
+            $this->end($process);
+        }
+        shell_exec('rm -rf '.escapeshellarg($this->place));
+    }
+
+    public function test_a_tablet_trusts_the_shop_and_works_in_it_and_nothing_is_left_running(): void
+    {
+        $server = $this->serve();
+        $said = $this->said();
+        self::assertMatchesRegularExpression('/this code: ([0-9a-f]{10})/', $said);
+        preg_match('/this code: ([0-9a-f]{10})/', $said, $code);
+        $certificate = (string) file_get_contents("http://localhost:{$this->second()}/aqbel.crt");
+        self::assertStringContainsString('BEGIN CERTIFICATE', $certificate);
+        self::assertFalse(@file_get_contents("http://localhost:{$this->second()}/root.key"));
+
+        $browser = $this->browserThatTrusts($certificate);
+        $browser->get("https://localhost:{$this->port}/");
+        foreach (['code' => $code[1] ?? '', 'shop' => 'Lower yard', 'elevation_m' => '310', 'name' => 'A. Person', 'login' => 'person', 'password' => 'ten letters or more'] as $field => $text) {
+            $browser->findElement(By::id($field))->sendKeys($text);
+        }
+        $browser->findElement(By::cssSelector('.button-go'))->click();
+        $browser->wait(20)->until(fn () => str_contains($browser->getTitle(), 'Floor'));
+        self::assertTrue($browser->executeScript('return window.isSecureContext'), 'camera and outbox want HTTPS that is trusted');
+        self::assertSame('activated', $browser->executeAsyncScript(
+            'const done = arguments[0]; navigator.serviceWorker.ready.then((r) => { const w = r.active;'
+            .' w.state === "activated" ? done(w.state) : w.addEventListener("statechange", () => w.state === "activated" && done(w.state)); });',
+        ));
+
+        $browser->get("https://localhost:{$this->port}/shop/connect");
+        $browser->wait(20)->until(fn () => count($browser->findElements(By::cssSelector('.qr path'))) === 2);
+        $print = strtoupper((string) openssl_x509_fingerprint($certificate, 'sha256'));
+        self::assertStringContainsString($print, str_replace(' ', '', $browser->findElement(By::cssSelector('.connect code'))->getText()));
+
+        self::assertSame(0, $this->aqbel('backup'), 'while people work');
+        $browser->get("https://localhost:{$this->port}/shop");
+        self::assertStringContainsString('Whole', $browser->findElement(By::cssSelector('.state'))->getText());
+        self::assertSame(1, $this->aqbel("restore {$this->place}/backups/none.zip --replace"), 'not under the people who work in it');
+
+        $this->end($server);
+        self::assertSame('', trim((string) shell_exec('pgrep -f '.escapeshellarg($this->place).' -a | grep -v pgrep | grep -v chrom')));
+        self::assertFalse(@fsockopen('127.0.0.1', $this->port));
+
+        $this->serve();
+        self::assertStringNotContainsString('First start', $this->said());
+        self::assertSame($certificate, file_get_contents("http://localhost:{$this->second()}/aqbel.crt"), 'trusted once, trusted for good');
+        $health = json_decode((string) file_get_contents("https://localhost:{$this->port}/health", context: stream_context_create(
+            ['ssl' => ['cafile' => "{$this->place}/trusted.crt"]],
+        )), true);
+        self::assertSame(['works' => true, 'database' => 'ok', 'disk' => 'ok', 'backup' => 'ok'], $health);
+    }
+
+    public function test_a_host_that_is_none_is_refused_before_anything_is_made(): void
+    {
+        foreach (['--host "not a host"', '--host -x', '--port 80 --host localhost', '--colour red'] as $bad) {
+            self::assertSame(1, $this->aqbel("serve {$bad}"), $bad);
+        }
+        self::assertFileDoesNotExist("{$this->place}/aqbel.sqlite");
+    }
+
+    /** @return resource */
+    private function serve()
+    {
+        @unlink("{$this->place}/said");
+        $process = $this->start(['./aqbel', 'serve', '--host', 'localhost', '--port', (string) $this->port], "{$this->place}/said");
+        $this->until(fn () => str_contains($this->said(), 'Aqbel is at') || ! proc_get_status($process)['running']);
+        self::assertStringContainsString("Aqbel is at https://localhost:{$this->port}", $this->said());
+
+        return $process;
+    }
+
+    private function said(): string
+    {
+        return (string) @file_get_contents("{$this->place}/said");
+    }
+
+    private function second(): int
+    {
+        return $this->port + 1;
+    }
+
+    /** @return array<string, string> none of what the tests run in */
+    private function environment(): array
+    {
+        return ['PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'AQBEL_DATA' => $this->place];
+    }
+
+    private function aqbel(string $command): int
+    {
+        $process = proc_open("exec ./aqbel {$command}", [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, self::ROOT, $this->environment());
+        self::assertIsResource($process);
+
+        return proc_close($process);
+    }
+
+    private function browserThatTrusts(string $certificate): RemoteWebDriver
+    {
+        file_put_contents("{$this->place}/trusted.crt", $certificate);
+        $store = escapeshellarg("sql:{$this->place}/home/.pki/nssdb");
+        shell_exec("certutil -d {$store} -N --empty-password && certutil -d {$store} -A -t C,, -n aqbel -i ".escapeshellarg("{$this->place}/trusted.crt"));
+        $port = self::freePair();
+        $this->start(['chromedriver', "--port={$port}"], '/dev/null', ['HOME' => "{$this->place}/home"]);
+        $this->until(fn () => @fsockopen('127.0.0.1', $port) !== false);
+        $options = (new ChromeOptions)->addArguments([
+            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
+            '--disable-sync', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost', "--user-data-dir={$this->place}/profile",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY_W3C, $options->toArray());
+
+        return $this->browser = RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities);
+    }
+
+    /**
+     * @param  list<string>  $command
+     * @param  array<string, string>  $environment
+     * @return resource
+     */
+    private function start(array $command, string $output, array $environment = [])
+    {
+        $process = proc_open(
+            ['setsid', ...$command],
+            [['file', '/dev/null', 'r'], ['file', $output, 'a'], ['file', $output, 'a']],
+            $pipes,
+            self::ROOT,
+            [...$this->environment(), ...$environment],
+        );
+        self::assertIsResource($process);
+        $this->processes[] = $process;
+
+        return $process;
+    }
+
+    /** @param  resource  $process */
+    private function end($process): void
+    {
+        if (! is_resource($process)) {
+            return;
+        }
+        proc_terminate($process);
+        $this->until(fn () => ! proc_get_status($process)['running']);
+        proc_close($process);
+        $this->processes = array_values(array_filter($this->processes, fn ($other) => $other !== $process));
+    }
+
+    /** @param  \Closure(): bool  $true */
+    private function until(\Closure $true): void
+    {
+        for ($try = 0; $try < 600 && ! $true(); $try++) {
+            usleep(100_000);
+        }
+        self::assertTrue($true(), $this->said());
+    }
+
+    /** A free port, with a free one above it. */
+    private static function freePair(): int
+    {
+        do {
+            $port = random_int(20_000, 40_000);
+        } while (@fsockopen('127.0.0.1', $port) !== false || @fsockopen('127.0.0.1', $port + 1) !== false);
+
+        return $port;
+    }
+}
