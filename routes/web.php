@@ -76,6 +76,8 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::get('/vehicles', [VehicleController::class, 'index']);
+    Route::get('/vehicles/vehicles.csv', [VehicleController::class, 'export']);
+    Route::post('/vehicles/import', [VehicleController::class, 'import']);
     Route::get('/vehicles/new', [VehicleController::class, 'create']);
     Route::post('/vehicles', [VehicleController::class, 'store']);
     Route::get('/vehicles/{vehicle}', [VehicleController::class, 'show']);

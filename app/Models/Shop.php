@@ -42,6 +42,18 @@ class Shop extends Model
         return in_array($right->value, $this->granted ?? [], true);
     }
 
+    /** The rules of the house, with the change interval that a vehicle has of its own. */
+    public function rulesFor(Vehicle $vehicle): HouseRules
+    {
+        $rules = $this->houseRules();
+        if ($vehicle->interval_km === null && $vehicle->interval_months === null && $vehicle->interval_hours === null) {
+            return $rules;
+        }
+        $own = $vehicle->interval($rules->changeLater)->toArray();
+
+        return RulesCodec::read([...RulesCodec::write($rules), 'changeFirst' => $own, 'changeLater' => $own]);
+    }
+
     public function houseRules(): HouseRules
     {
         return RulesCodec::read($this->rules);

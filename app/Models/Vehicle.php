@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Aqbel\Core\Plan\ChangeInterval;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
+use Aqbel\Core\Plan\Usage;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -17,6 +19,12 @@ use Illuminate\Support\Carbon;
  * @property string $plate
  * @property string $name
  * @property string $notes
+ * @property float|null $odometer_km as somebody last read it
+ * @property float|null $hours
+ * @property Carbon|null $read_on
+ * @property float|null $interval_km between two changes of its coolant, where it is not the shop's
+ * @property float|null $interval_months
+ * @property float|null $interval_hours
  * @property Carbon|null $retired_at
  * @property Circuit $circuit
  */
@@ -26,7 +34,10 @@ class Vehicle extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['retired_at' => 'datetime'];
+    protected $casts = [
+        'retired_at' => 'datetime', 'read_on' => 'date', 'odometer_km' => 'float', 'hours' => 'float',
+        'interval_km' => 'float', 'interval_months' => 'float', 'interval_hours' => 'float',
+    ];
 
     /** @return BelongsTo<Circuit, $this> */
     public function circuit(): BelongsTo
@@ -44,6 +55,25 @@ class Vehicle extends Model
     public function jobs(): HasMany
     {
         return $this->hasMany(Job::class);
+    }
+
+    /** Between two changes of its coolant: its own where it has one, the shop's where it has none. */
+    public function interval(ChangeInterval $shops): ChangeInterval
+    {
+        return new ChangeInterval(
+            $this->interval_km ?? $shops->km,
+            $this->interval_months ?? $shops->months,
+            $this->interval_hours ?? $shops->hours,
+        );
+    }
+
+    /** What was read at planning is what it has run; nothing that nobody read is kept. */
+    public function haveRun(Usage $usage): void
+    {
+        $read = array_filter(['odometer_km' => $usage->odometerKm, 'hours' => $usage->hours], fn (?float $value) => $value !== null);
+        if ($read !== []) {
+            $this->update([...$read, 'read_on' => now()->format('Y-m-d')]);
+        }
     }
 
     public function openJob(): ?Job

@@ -35,8 +35,11 @@ final readonly class VehiclePage
     /** @var Collection<int, Photo> */
     public Collection $photos;
 
-    public function __construct(public Vehicle $vehicle, UnitSystem $units, StepCatalogue $kinds)
+    public NextDue $due;
+
+    public function __construct(public Vehicle $vehicle, public UnitSystem $units, StepCatalogue $kinds)
     {
+        $this->due = NextDue::of($vehicle);
         $vehicle->loadMissing('circuit:id,name');
         $this->open = $vehicle->openJob();
         $this->jobs = Job::query()->where('vehicle_id', $vehicle->id)->with('planner')->latest('id')->limit(self::MOST_JOBS)
@@ -44,6 +47,20 @@ final readonly class VehiclePage
         $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastVisit()->watch ?? []);
         $this->content = $this->content($units);
         $this->photos = Photo::query()->whereIn('job_id', $this->jobs->pluck('id'))->latest('id')->limit(self::MOST_PHOTOS)->get();
+    }
+
+    /** @return list<string> how far it had run when somebody last looked */
+    public function run(): array
+    {
+        $shown = VehicleInput::shown($this->vehicle, $this->units);
+        $run = [];
+        foreach (array_slice(VehicleInput::form($this->units)->fields, 0, 2) as $field) {
+            if ($shown[$field->name] !== '') {
+                $run[] = "{$shown[$field->name]} {$field->assumedUnit($this->units)->value}";
+            }
+        }
+
+        return $run;
     }
 
     /** @return list<array{string, string}> */

@@ -8,6 +8,9 @@ use App\Models\Circuit;
 use App\Models\Job;
 use App\Models\Person;
 use App\Models\Vehicle;
+use App\Vehicles\VehicleFile;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\UnitSystem;
 
 /** A shop's own vehicles: added, found, planned for, changed and retired. */
 final class VehicleTest extends ShopTestCase
@@ -98,5 +101,74 @@ final class VehicleTest extends ShopTestCase
         self::assertStringNotContainsString('<option', (string) preg_replace('/^.*?<form/s', '', (string) $page->getContent()));
         $this->get('/vehicles')->assertSee('more. Type another word');
         $this->get('/vehicles?q=BUS+300')->assertSee('BUS 300')->assertDontSee('more. Type');
+    }
+
+    public function test_how_far_it_has_run_and_its_own_interval_say_when_it_is_due(): void
+    {
+        $vehicle = Vehicle::query()->where('plate', 'SKP 115')->firstOrFail();
+        $circuit = $vehicle->circuit_id;
+        $base = ['plate' => 'SKP 115', 'name' => 'Ambulance', 'circuit' => $circuit];
+        $this->actingAs($this->imre)->get("/vehicles/{$vehicle->id}")->assertSee('The shop’s interval')->assertSee('80,000 km, 36 months or 2,000 h');
+        $this->post("/vehicles/{$vehicle->id}", [...$base, 'fields' => ['odometer' => '81400', 'interval_distance' => '50000', 'interval_months' => '24']])
+            ->assertSessionHasNoErrors();
+        $vehicle->refresh();
+        self::assertSame([81_400.0, null, 50_000.0, 24.0], [$vehicle->odometer_km, $vehicle->hours, $vehicle->interval_km, $vehicle->interval_months]);
+        self::assertSame(now()->format('Y-m-d'), $vehicle->read_on?->format('Y-m-d'));
+        $this->get("/vehicles/{$vehicle->id}")->assertSee('Its own interval')->assertSee('50,000 km, 24 months or 2,000 h')->assertSee('81400 km');
+
+        // Planned and signed at 82,000 km: due at 132,000, and the plan went by the vehicle’s own interval.
+        $this->post('/jobs', ['vehicle' => $vehicle->id, 'kind' => 'change', 'chosen' => '1', 'drains' => ['radiator_cock'], 'odometer' => '82000'])
+            ->assertSessionHasNoErrors();
+        $job = Job::query()->latest('id')->firstOrFail();
+        self::assertSame(50_000.0, Plan::of($job->state())->rules()->changeLater->km);
+        self::assertSame(82_000.0, $vehicle->refresh()->odometer_km);
+        $job->update(['signed_at' => now()]);
+        $this->travel(6)->months();
+        $vehicle->update(['odometer_km' => 128_000.0]);
+        $this->get("/vehicles/{$vehicle->id}")->assertSee('132,000 km')->assertSee('92 % used up, by distance');
+    }
+
+    public function test_a_file_is_looked_at_first_and_brings_in_all_of_it_or_nothing(): void
+    {
+        $this->actingAs($this->imre);
+        $circuit = Circuit::query()->newest()->where('name', 'like', '%tractor%')->value('name');
+        $count = Vehicle::query()->count();
+        $good = "Plate;Name;Circuit;Odometer;Interval months\r\nyt 21;\"Tractor; the green one\";{$circuit};12 mi;\r\n\r\nYT 22;Other;{$circuit};;18\r\n";
+        $this->post('/vehicles/import', ['text' => $good])->assertOk()->assertSee('YT 21')->assertSee('Bring them in');
+        self::assertSame($count, Vehicle::query()->count(), 'looked at only');
+        $bad = $good."YT 22;Twice;{$circuit};;\nYT 23;No circuit;Nothing like it;;\n;No plate;{$circuit};-5;\nYT 24;a;{$circuit};;;;more\n";
+        $this->post('/vehicles/import', ['text' => $bad])->assertOk()->assertSee('5 mistakes')->assertDontSee('Bring them in')
+            ->assertSeeInOrder(['<td>5</td>', 'stands in line 4 already', '<td>6</td>', 'No circuit here is called', '<td>7</td>', 'plate', 'odometer', '<td>8</td>', 'More cells'], false);
+        $this->post('/vehicles/import', ['text' => $bad, 'keep' => '1'])->assertOk();
+        self::assertSame($count, Vehicle::query()->count());
+        $this->post('/vehicles/import', ['text' => $good, 'keep' => '1'])->assertRedirect('/vehicles');
+        self::assertSame($count + 2, Vehicle::query()->count());
+        $green = Vehicle::query()->where('plate', 'YT 21')->sole();
+        self::assertSame('Tractor; the green one', $green->name);
+        self::assertEqualsWithDelta(19.312, $green->odometer_km, 0.001);
+        self::assertSame(18.0, Vehicle::query()->where('plate', 'YT 22')->sole()->interval_months);
+    }
+
+    public function test_what_is_exported_comes_back_unchanged_in_either_units(): void
+    {
+        Vehicle::query()->where('plate', 'SKP 115')->update(['name' => '=SUM(A1)', 'notes' => "two\nlines, \"quoted\"", 'odometer_km' => 81_433.217, 'hours' => 12.5]);
+        foreach (UnitSystem::cases() as $units) {
+            $this->imre->update(['units' => $units]);
+            $file = (string) $this->actingAs($this->imre)->get('/vehicles/vehicles.csv')->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
+            self::assertStringContainsString("'=SUM(A1)", $file);
+            $import = VehicleFile::read($file, $units);
+            self::assertSame([[], [], []], [$import->refused, $import->new, $import->changed]);
+            self::assertSame(Vehicle::query()->count(), $import->unchanged);
+        }
+    }
+
+    public function test_a_file_that_is_no_table_of_vehicles_is_refused_in_words(): void
+    {
+        $many = "plate,name,circuit\n".str_repeat("A,b,c\n", 2500);
+        foreach (['' => 'Choose a CSV', 'plate,name' => 'must be there', "plate,plate,name,circuit\n" => 'each once', "P\0K" => 'no table', "a,b,c\n" => 'Not known: a, b, c', $many => 'more than 2,000', str_repeat('x', 1_000_001) => 'larger than 1 MB'] as $text => $why) {
+            $this->actingAs($this->imre)->from('/vehicles')->post('/vehicles/import', ['text' => (string) $text])->assertRedirect('/vehicles')->assertSessionHasErrors('file');
+            self::assertStringContainsString($why, session('errors')->first('file'));
+        }
+        $this->post('/vehicles/import', ['text' => ['x']])->assertSessionHasErrors('file');
     }
 }

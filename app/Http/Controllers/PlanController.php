@@ -107,6 +107,7 @@ final class PlanController extends Controller
                 'planned_by' => self::person($request)->id,
                 'kind' => $plan->choices->jobKind, 'plan' => $codec->write($plan),
             ]);
+            $vehicle->haveRun($plan->choices->usage);
             $projection->refresh($job, $job->state());
 
             return $job;

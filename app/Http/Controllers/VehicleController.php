@@ -6,17 +6,20 @@ namespace App\Http\Controllers;
 
 use App\Audit\Subject;
 use App\Audit\Trail;
-use App\Http\Requests\VehicleRequest;
 use App\Journal\OneWriter;
 use App\Models\Circuit;
 use App\Models\Right;
 use App\Models\Vehicle;
+use App\Vehicles\VehicleFile;
+use App\Vehicles\VehicleImport;
+use App\Vehicles\VehicleInput;
 use App\Vehicles\VehicleList;
 use App\Vehicles\VehiclePage;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\View\View;
 
 /** The shop's vehicles: found by typing part of anything, added, changed, and retired when they are gone. */
@@ -40,36 +43,82 @@ final class VehicleController extends Controller
         ]);
     }
 
-    public function create(): View
+    public function create(Request $request): View
     {
-        return $this->form(new Vehicle(['plate' => '', 'name' => '', 'notes' => '']));
+        return $this->form($request, new Vehicle(['plate' => '', 'name' => '', 'notes' => '']));
     }
 
-    public function store(VehicleRequest $request): RedirectResponse
+    public function store(Request $request): RedirectResponse
     {
-        $vehicle = OneWriter::run(function () use ($request): Vehicle {
-            Trail::note(self::person($request), Subject::Vehicle, $request->vehicle()['plate'], Trail::between([], $request->vehicle()));
+        $person = self::person($request);
+        $vehicle = OneWriter::run(function () use ($request, $person): Vehicle {
+            $attributes = VehicleInput::read($request->all(), $person->units);
+            Trail::note($person, Subject::Vehicle, $attributes['plate'], Trail::between([], $attributes));
 
-            return Vehicle::query()->create($request->vehicle());
+            return Vehicle::query()->create($attributes);
         });
 
         return redirect("/vehicles/{$vehicle->id}")->with('notice', "{$vehicle->plate} is here. Plan its first job.");
     }
 
-    public function edit(Vehicle $vehicle): View
+    public function edit(Request $request, Vehicle $vehicle): View
     {
-        return $this->form($vehicle);
+        return $this->form($request, $vehicle);
     }
 
     /** A job under way keeps the circuit it was planned on; the next one takes the new one. */
-    public function update(VehicleRequest $request, Vehicle $vehicle): RedirectResponse
+    public function update(Request $request, Vehicle $vehicle): RedirectResponse
     {
-        OneWriter::run(function () use ($request, $vehicle): void {
-            Trail::note(self::person($request), Subject::Vehicle, $vehicle->refresh()->plate, Trail::between($vehicle->getAttributes(), $request->vehicle()));
-            $vehicle->update($request->vehicle());
+        $person = self::person($request);
+        OneWriter::run(function () use ($request, $vehicle, $person): void {
+            $attributes = VehicleInput::read($request->all(), $person->units, $vehicle->refresh());
+            Trail::note($person, Subject::Vehicle, $vehicle->plate, Trail::between($vehicle->getAttributes(), $attributes));
+            $vehicle->update($attributes);
         });
 
         return redirect("/vehicles/{$vehicle->id}")->with('notice', 'Kept.');
+    }
+
+    /** All of them as a table for a spreadsheet. */
+    public function export(Request $request): Response
+    {
+        return response(VehicleFile::written(self::person($request)->units), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => 'attachment; filename="vehicles.csv"',
+        ]);
+    }
+
+    /** What a file would change; and, once somebody has seen that, the change. */
+    public function import(Request $request): View|RedirectResponse
+    {
+        $person = self::person($request);
+        $text = self::sent($request);
+        if (! $request->boolean('keep')) {
+            return view('vehicles.import', ['import' => VehicleFile::read($text, $person->units), 'text' => $text, 'units' => $person->units]);
+        }
+        $import = OneWriter::run(function () use ($text, $person): VehicleImport {
+            $import = VehicleFile::read($text, $person->units);
+            if ($import->canBeKept()) {
+                $import->keep($person);
+            }
+
+            return $import;
+        });
+
+        return $import->refused !== []
+            ? view('vehicles.import', ['import' => $import, 'text' => $text, 'units' => $person->units])
+            : redirect('/vehicles')->with('notice', count($import->new).' vehicles are new, '.count($import->changed).' are changed.');
+    }
+
+    /** @throws InvalidField where nothing was sent */
+    private static function sent(Request $request): string
+    {
+        $file = $request->file('file');
+        $text = $file !== null && ! is_array($file) && $file->isValid() && $file->getSize() <= VehicleFile::MOST_BYTES
+            ? (string) file_get_contents((string) $file->getRealPath())
+            : $request->input('text');
+
+        return is_string($text) && $text !== '' ? $text : throw new InvalidField('file', 'Choose a CSV file of vehicles, at most 1 MB.');
     }
 
     /** Gone, or back again; its records stay. */
@@ -89,11 +138,16 @@ final class VehicleController extends Controller
         return redirect("/vehicles/{$vehicle->id}");
     }
 
-    private function form(Vehicle $vehicle): View
+    private function form(Request $request, Vehicle $vehicle): View
     {
+        $units = self::person($request)->units;
+
         return view('vehicles.form', [
             'vehicle' => $vehicle,
             'circuits' => Circuit::query()->newest()->orderBy('name')->get(['id', 'name']),
+            'fields' => VehicleInput::form($units)->fields,
+            'shown' => VehicleInput::shown($vehicle, $units),
+            'units' => $units,
         ]);
     }
 }

@@ -156,7 +156,7 @@ final class PlanRequest extends FormRequest
                 ? (float) $this->number($target, $circuit->facts->targetFraction)
                 : self::glycolFor($circuit, $frost),
             cureMinutes: (float) $this->number($cure, 0.0) / 60.0,
-            rules: $shop->houseRules(),
+            rules: $shop->rulesFor($vehicle),
             tools: $tools ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools')))) : $shop->toolsAtHand(),
             headMm: (float) $this->number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
             bleeds: $tools

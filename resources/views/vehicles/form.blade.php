@@ -15,6 +15,11 @@
             @error ('circuit')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
             <p class="help">Nearly right is a start: <a href="/circuits">copy a circuit</a> and make it fit, then choose it here.</p>
         </div>
+        <div class="fields">
+            @foreach ($fields as $field)
+                @include('layouts.field', ['prefix' => 'vehicle-', 'value' => $shown[$field->name]])
+            @endforeach
+        </div>
         <x-input name="notes" label="Notes for whoever works on it, if any" :value="$vehicle->notes"/>
         <button class="button button-go button-wide" data-key="e" data-key-label="Keep">{{ $vehicle->exists ? 'Keep' : 'Add it' }}</button>
     </form>

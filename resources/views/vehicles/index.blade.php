@@ -34,6 +34,16 @@
     @else
         <section class="empty"><h2>No vehicle yet</h2><p>Add the first one: its plate, what it is, and which circuit it has.</p></section>
     @endif
+    <div class="import">
+        <a class="button button-quiet" href="/vehicles/vehicles.csv" download>Export as CSV</a>
+        <form method="post" action="/vehicles/import" enctype="multipart/form-data">
+            @csrf
+            <label for="file">Bring in a CSV file</label>
+            <input id="file" name="file" type="file" accept=".csv,text/csv">
+            <button class="button button-quiet">Look at it first</button>
+        </form>
+        @error ('file')<p class="error" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+    </div>
     <p class="help">
         @if ($list->retired)<a href="/vehicles">Those in use</a>@else<a href="/vehicles?retired=1">Retired vehicles</a>@endif
     </p>

@@ -19,6 +19,18 @@
             <h2>In it now</h2>
             @if ($page->content === [])<p>Nobody has signed a job on it yet.</p>@endif
             <dl>@foreach ($page->content as [$what, $value])<dt>{{ $what }}</dt><dd>{{ $value }}</dd>@endforeach</dl>
+            <h2>Next change of the coolant</h2>
+            @if ($page->due->changed === null)
+                <p>No change is on record here.</p>
+            @else
+                <p @class(['state', $page->due->used?->overdue() ? 'state-fail' : ($page->due->used?->due() ? 'state-wait' : 'state-pass')])>
+                    @icon($page->due->used?->due() ? 'triangle-alert' : 'circle-check'){{ implode(' or ', $page->due->marks($page->units)) }}
+                </p>
+                @if ($page->due->used)<p class="help">{{ round(100 * $page->due->used->share) }} % used up, by {{ $page->due->used->by->label() }}.</p>@endif
+            @endif
+            <p class="help">{{ $page->due->own ? 'Its own interval' : 'The shop’s interval' }}: {{ $page->due->rule($page->units) }}, whichever comes first.
+                @if ($page->vehicle->read_on) Read on {{ $page->vehicle->read_on->format('Y-m-d') }}:
+                    {{ implode(', ', $page->run()) }}.@endif</p>
             @if ($page->vehicle->notes !== '')<h2>Notes</h2><p>{{ $page->vehicle->notes }}</p>@endif
             @if ($page->watch !== [])<h2>To watch</h2><ul>@foreach ($page->watch as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
         </section>
