@@ -10,6 +10,7 @@ use App\Http\Controllers\ConnectController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HealthController;
+use App\Http\Controllers\JobController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
@@ -71,6 +72,10 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/finish', [RunController::class, 'finish']);
         Route::get('/entries/{seq}', [RunController::class, 'edit']);
         Route::post('/entries/{seq}', [RunController::class, 'correct']);
+        Route::get('/manage', [JobController::class, 'show']);
+        Route::post('/hand-over', [JobController::class, 'handOver']);
+        Route::post('/rest', [JobController::class, 'rest']);
+        Route::post('/abandon', [JobController::class, 'abandon']);
         Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);
     });

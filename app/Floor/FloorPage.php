@@ -26,13 +26,14 @@ final readonly class FloorPage
         $now = now()->getTimestamp();
         $jobs = [];
         // The plan stays where it is: the summary says all that the floor shows.
-        $open = Job::query()->open()->select(['id', 'vehicle_id', 'kind', 'summary'])->with('vehicle:id,plate,name');
+        $open = Job::query()->open()->select(['id', 'vehicle_id', 'kind', 'summary', 'held_by', 'planned_by', 'rests_until'])
+            ->with(['vehicle:id,plate,name', 'planner:id,name', 'holder:id,name']);
         foreach ($open->orderByDesc('id')->limit(self::MOST)->get() as $job) {
             if ($job->summary !== null) {
                 $jobs[] = self::job($job, $job->summary, $units, $now);
             }
         }
-        usort($jobs, fn (FloorJob $a, FloorJob $b) => $a->summary->waitsUntil() <=> $b->summary->waitsUntil());
+        usort($jobs, fn (FloorJob $a, FloorJob $b) => $a->waitsUntil() <=> $b->waitsUntil());
         $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
         $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 
@@ -59,6 +60,8 @@ final readonly class FloorPage
             $job->kind->label(),
             $summary,
             FloorWords::of($job->id, $summary, $units),
+            $job->holder->name ?? $job->planner->name,
+            $job->rests_until?->getTimestamp(),
             $now,
         );
     }

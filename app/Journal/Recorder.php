@@ -123,9 +123,12 @@ final readonly class Recorder
             if ($this->job->lines()->where('key', $this->key)->exists()) {
                 return;
             }
-            if ($this->job->refresh()->signed_at !== null) {
-                throw new InvalidField('finish', 'This job is signed off. Its record stands as it is.');
+            if ($this->job->refresh()->isClosed()) {
+                throw new InvalidField('finish', $this->job->signed_at !== null
+                    ? 'This job is signed off. Its record stands as it is.'
+                    : 'This job was given up. Its record stands as it is; plan a new one from where it stands.');
             }
+            $this->job->rests_until = null;
             $state = $this->job->state();
             $written = $line($state);
             if ($written === null) {

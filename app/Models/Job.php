@@ -30,6 +30,12 @@ use Illuminate\Support\Facades\DB;
  * @property array<string, mixed> $plan
  * @property ?Summary $summary
  * @property Carbon|null $signed_at
+ * @property Carbon|null $rests_until
+ * @property Carbon|null $abandoned_at
+ * @property string $abandoned_because
+ * @property array<mixed>|null $left_behind
+ * @property Person|null $holder in whose hands it is; the planner’s where nobody was named
+ * @property Person|null $abandoner
  * @property Carbon $created_at
  * @property Vehicle $vehicle
  * @property Circuit $circuit
@@ -46,6 +52,7 @@ class Job extends Model
 
     protected $casts = [
         'kind' => JobKind::class, 'plan' => 'array', 'summary' => Summary::class, 'signed_at' => 'datetime',
+        'rests_until' => 'datetime', 'abandoned_at' => 'datetime', 'left_behind' => 'array',
     ];
 
     /** @return BelongsTo<Vehicle, $this> */
@@ -66,6 +73,24 @@ class Job extends Model
         return $this->belongsTo(Person::class, 'planned_by');
     }
 
+    /** @return BelongsTo<Person, $this> */
+    public function holder(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'held_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function abandoner(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'abandoned_by');
+    }
+
+    /** Signed or given up: its record stands as it is. */
+    public function isClosed(): bool
+    {
+        return $this->signed_at !== null || $this->abandoned_at !== null;
+    }
+
     /** @return HasMany<JournalLine, $this> */
     public function lines(): HasMany
     {
@@ -75,7 +100,7 @@ class Job extends Model
     /** @param  Builder<Job>  $query */
     public function scopeOpen(Builder $query): void
     {
-        $query->whereNull('signed_at');
+        $query->whereNull('signed_at')->whereNull('abandoned_at');
     }
 
     public function number(): string

@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Aqbel\Core\Plan\ChangeInterval;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Usage;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -48,7 +49,7 @@ class Vehicle extends Model
     /** @return HasOne<Job, $this> the one job that is open on it */
     public function open(): HasOne
     {
-        return $this->hasOne(Job::class)->whereNull('signed_at');
+        return $this->hasOne(Job::class)->whereNull('signed_at')->whereNull('abandoned_at');
     }
 
     /** @return HasMany<Job, $this> */
@@ -65,6 +66,14 @@ class Vehicle extends Model
             $this->interval_months ?? $shops->months,
             $this->interval_hours ?? $shops->hours,
         );
+    }
+
+    /** What the last job on it left, where that was given up; null where it was signed, or there is none. */
+    public function leftBehind(): ?LeftBehind
+    {
+        $last = Job::query()->where('vehicle_id', $this->id)->latest('id')->first(['id', 'abandoned_at', 'left_behind']);
+
+        return $last?->abandoned_at === null ? null : ChoicesCodec::readLeft($last->left_behind ?? []);
     }
 
     /** What was read at planning is what it has run; nothing that nobody read is kept. */

@@ -30,6 +30,7 @@ final readonly class PlanNotes
     public function all(): array
     {
         return array_values(array_filter([
+            $this->leftBehind(),
             $this->watch(),
             $this->bleedOnly(),
             $this->dripFirst(),
@@ -38,6 +39,20 @@ final readonly class PlanNotes
             $this->outOfReach(),
             $this->due(),
         ]));
+    }
+
+    private function leftBehind(): ?Note
+    {
+        $left = $this->plan->choices->left;
+        if ($left === null) {
+            return null;
+        }
+        $open = array_filter(array_map(fn (string $port) => $this->circuit->ports[$port]->label ?? null, $left->open));
+        $inside = $left->contentMl === null
+            ? 'What is inside nobody recorded.'
+            : "Inside by its ledger: {$this->units->format($left->contentMl, Dimension::Volume)} ± {$this->units->format($left->plusMinusMl, Dimension::Volume)}.";
+
+        return new Note('triangle-alert', 'wait', "{$left->job} was given up.", ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ').$inside);
     }
 
     private function bleedOnly(): ?Note

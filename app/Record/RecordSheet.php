@@ -44,6 +44,14 @@ final readonly class RecordSheet
         return count($this->state->closed).' of '.count($this->state->steps).' steps finished.';
     }
 
+    /** Who gave it up and why; empty where nobody did. */
+    public function abandoned(): string
+    {
+        return $this->job->abandoned_at === null
+            ? ''
+            : "Given up {$this->job->abandoned_at->format('Y-m-d H:i')} by {$this->job->abandoner?->name}: {$this->job->abandoned_because}";
+    }
+
     /** Who signed it; empty while nobody has. */
     public function signedBy(): string
     {

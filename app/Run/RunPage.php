@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Run;
 
 use App\Elevation\Picture;
+use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\Person;
@@ -176,6 +177,12 @@ final readonly class RunPage
     public function canFinish(): bool
     {
         return $this->obstacles === [];
+    }
+
+    /** Whether the circuit was changed after the job was planned: it goes by the revision it was planned on. */
+    public function newerRevision(): bool
+    {
+        return Circuit::query()->where('key', $this->job->circuit->key)->where('revision', '>', $this->job->circuit->revision)->exists();
     }
 
     /** Who opened a finished step again by a correction, and when; null where nobody did. */

@@ -43,7 +43,7 @@ final readonly class VehiclePage
         $vehicle->loadMissing('circuit:id,name');
         $this->open = $vehicle->openJob();
         $this->jobs = Job::query()->where('vehicle_id', $vehicle->id)->with('planner')->latest('id')->limit(self::MOST_JOBS)
-            ->get(['id', 'kind', 'planned_by', 'signed_at', 'created_at']);
+            ->get(['id', 'kind', 'planned_by', 'signed_at', 'abandoned_at', 'created_at']);
         $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastVisit()->watch ?? []);
         $this->content = $this->content($units);
         $this->photos = Photo::query()->whereIn('job_id', $this->jobs->pluck('id'))->latest('id')->limit(self::MOST_PHOTOS)->get();
@@ -66,7 +66,7 @@ final readonly class VehiclePage
     /** @return list<array{string, string}> */
     private function content(UnitSystem $units): array
     {
-        $last = $this->open ?? Job::query()->where('vehicle_id', $this->vehicle->id)->whereNotNull('signed_at')->latest('signed_at')->first();
+        $last = $this->open ?? Job::query()->where('vehicle_id', $this->vehicle->id)->latest('id')->first();
         if ($last === null) {
             return [];
         }
@@ -79,7 +79,11 @@ final readonly class VehiclePage
             ['Coolant inside', $units->format($ledger->contentMl, Dimension::Volume)],
             ['Glycol', $fraction === null ? 'unknown' : $units->format($fraction, Unit::Percent)],
             ['Wanted', $units->format(Plan::of($state)->choices->targetFraction, Unit::Percent)],
-            ['By', $last->signed_at === null ? "{$last->number()}, under way" : "{$last->number()}, signed {$last->signed_at->format('Y-m-d')}"],
+            ['By', "{$last->number()}, ".match (true) {
+                $last->signed_at !== null => "signed {$last->signed_at->format('Y-m-d')}",
+                $last->abandoned_at !== null => "given up {$last->abandoned_at->format('Y-m-d')}",
+                default => 'under way',
+            }],
         ];
     }
 }

@@ -28,6 +28,7 @@ final readonly class Choices
      * @param  Compatibility  $content  what is in it now
      * @param  float  $stockFraction  glycol share of what is poured: 1 for concentrate, less for premix
      * @param  ?float  $frostC  frost protection the target was chosen for
+     * @param  ?LeftBehind  $left  by a job on this vehicle that was given up
      */
     public function __construct(
         public JobKind $jobKind,
@@ -47,6 +48,7 @@ final readonly class Choices
         public float $stockFraction = 1.0,
         public ?float $frostC = null,
         public Usage $usage = new Usage,
+        public ?LeftBehind $left = null,
     ) {
         $this->tools = $tools ?? Tool::cases();
     }
@@ -72,7 +74,7 @@ final readonly class Choices
     {
         return new self(
             $this->jobKind, $this->complaint, $school, $this->opened, $drains, $this->elevationM, $this->noseLiftMm, $this->targetFraction,
-            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $this->frostC, $this->usage,
+            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $this->frostC, $this->usage, $this->left,
         );
     }
 

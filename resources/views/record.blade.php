@@ -9,7 +9,8 @@
             <button type="button" class="button no-print" data-print data-key="p" data-key-label="Print">Print</button>
         </header>
         <p class="record-state">
-            @if ($sheet->signedBy() !== ''){{ $sheet->signedBy() }}
+            @if ($sheet->abandoned() !== '')<b>{{ $sheet->abandoned() }}</b> {{ $sheet->progress() }}
+            @elseif ($sheet->signedBy() !== ''){{ $sheet->signedBy() }}
             @else<b>Not signed.</b> {{ $sheet->progress() }} <a class="no-print" href="/jobs/{{ $sheet->job->id }}">Back to the run</a>@endif
             {{ $sheet->planned() }}
         </p>

@@ -18,7 +18,7 @@
                         <th scope="row"><a href="/jobs/{{ $job->id }}/record">{{ $job->number() }}</a></th>
                         <td><span class="plate">{{ $job->vehicle->plate }}</span> {{ $job->vehicle->name }}</td>
                         <td>{{ $job->kind->label() }}</td>
-                        <td>{{ $job->signed_at->format('Y-m-d H:i') }}</td>
+                        <td>{{ $job->signed_at?->format('Y-m-d H:i') ?? 'given up '.$job->abandoned_at?->format('Y-m-d') }}</td>
                         <td>{{ $job->planner->name }}</td>
                     </tr>
                 @endforeach

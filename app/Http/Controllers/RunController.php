@@ -21,7 +21,7 @@ final class RunController extends JournalController
 {
     public function show(Request $request, Job $job, StepCatalogue $kinds): View|RedirectResponse
     {
-        if ($job->signed_at !== null) {
+        if ($job->isClosed()) {
             return redirect("/jobs/{$job->id}/record");
         }
         $job->loadMissing(['vehicle', 'circuit']);
@@ -69,7 +69,7 @@ final class RunController extends JournalController
 
     public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View|RedirectResponse
     {
-        if ($job->signed_at !== null) {
+        if ($job->isClosed()) {
             return redirect("/jobs/{$job->id}/record")->with('notice', 'This job is signed off. Its record stands as it is.');
         }
         $job->loadMissing('vehicle');

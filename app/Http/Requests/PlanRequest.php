@@ -135,6 +135,7 @@ final class PlanRequest extends FormRequest
      */
     public function choices(Vehicle $vehicle, Circuit $circuit, Shop $shop, array $offers = []): Choices
     {
+        $left = $vehicle->leftBehind();
         $chosen = $this->has('chosen') || $this->isMethod('POST');
         $tools = $chosen && $this->has('tools_chosen');
         $frost = $this->number(Field::temperature('frost', 'Frost protection', false, -60, 0), null);
@@ -162,10 +163,11 @@ final class PlanRequest extends FormRequest
             bleeds: $tools
                 ? array_values(array_intersect($circuit->portIds(PortKind::Bleed), $this->array('bleeds')))
                 : null,
-            content: $this->enum('content', Compatibility::class) ?? Compatibility::AsManual,
+            content: $this->enum('content', Compatibility::class) ?? ($left?->isEmpty() ? Compatibility::Nothing : Compatibility::AsManual),
             stockFraction: $this->string('stock')->toString() === Liquid::Premix->value ? self::premixOf($offers) : 1.0,
             frostC: $frost,
             usage: $this->usage(),
+            left: $left,
         );
 
         return match (true) {

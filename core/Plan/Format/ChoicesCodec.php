@@ -8,6 +8,7 @@ use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\Usage;
 
@@ -35,6 +36,7 @@ final class ChoicesCodec
             'stockFraction' => $choices->stockFraction,
             'frostC' => $choices->frostC,
             'usage' => self::usage($choices->usage),
+            ...($choices->left === null ? [] : ['left' => $choices->left->toArray()]),
         ];
     }
 
@@ -62,6 +64,14 @@ final class ChoicesCodec
         );
     }
 
+    /** @param  array<mixed>  $data */
+    public static function readLeft(array $data): LeftBehind
+    {
+        $in = Stored::of($data);
+
+        return new LeftBehind($in->text('job'), $in->names('open'), $in->maybe('content_ml'), $in->number('plus_minus_ml'));
+    }
+
     public static function read(Stored $in): Choices
     {
         $tools = array_values(array_filter(array_map(Tool::tryFrom(...), $in->names('tools'))));
@@ -84,6 +94,7 @@ final class ChoicesCodec
             $in->number('stockFraction', 1.0),
             $in->maybe('frostC'),
             self::readUsage($in->child('usage')->toArray()),
+            $in->has('left') ? self::readLeft($in->child('left')->toArray()) : null,
         );
     }
 }

@@ -42,6 +42,26 @@ final class CloseUp extends Checklist
         return Plan::of($at)->materials($at->circuit())->toCloseUp($at->units)
             + (Condition::of($at->job)?->toFit() ?? [])
             + (Drip::of($at->job)?->toMend() ?? [])
-            + (OilCause::of($at->job)?->toMend() ?? []);
+            + (OilCause::of($at->job)?->toMend() ?? [])
+            + self::leftOpen($at);
+    }
+
+    /**
+     * What a job before this one left open and this one does not open and close itself.
+     *
+     * @return array<string, string>
+     */
+    private static function leftOpen(Situation $at): array
+    {
+        $choices = Plan::of($at)->choices;
+        $items = [];
+        foreach (array_diff($choices->left->open ?? [], $choices->drains, $choices->bleedsOf($at->circuit())) as $port) {
+            $label = $at->circuit()->ports[$port]->label ?? null;
+            if ($label !== null) {
+                $items["left_open.{$port}"] = "{$label}, left open by {$choices->left?->job}: closed";
+            }
+        }
+
+        return $items;
     }
 }

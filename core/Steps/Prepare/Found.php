@@ -55,10 +55,24 @@ final class Found extends StepKind
     public function instructions(Situation $at): array
     {
         return [
+            ...$this->leftBehind($at),
             'Vehicle on level ground, engine cold. Read the level against '.$at->facts()->coldLevel.'.',
             'Say how full it is, and how much is missing if it is low.',
             'Touch a drop on the refractometer if you have one: it tells what the old coolant still protects to.',
         ];
+    }
+
+    /** @return list<string> what the job before this one left, first of all */
+    private function leftBehind(Situation $at): array
+    {
+        $left = Plan::of($at)->choices->left;
+        if ($left === null) {
+            return [];
+        }
+        $open = array_filter(array_map(fn (string $port) => $at->circuit()->ports[$port]->label ?? null, $left->open));
+        $inside = $left->contentMl === null ? 'what is inside nobody recorded' : "{$at->litres($left->contentMl)} ± {$at->litres($left->plusMinusMl)} inside by its ledger";
+
+        return ["{$left->job} was given up: {$inside}".($open === [] ? '' : '; open: '.implode(', ', $open)).'. Look whether that is still so.'];
     }
 
     public function forms(Situation $at): array
@@ -73,6 +87,7 @@ final class Found extends StepKind
         $choices = Plan::of($at)->choices;
         $likely = match (true) {
             $choices->arrivesEmpty() => 'empty',
+            $choices->left?->contentMl !== null => 'partly',
             $choices->jobKind === JobKind::Lost => 'low',
             $choices->content === Compatibility::Water => 'water',
             default => 'full',

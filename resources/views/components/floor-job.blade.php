@@ -2,7 +2,7 @@
 <li class="floor-job">
     <a href="/jobs/{{ $job->id }}">
         <span class="plate">{{ $job->plate }}</span>
-        <span class="floor-vehicle">{{ $job->vehicle }} <small>{{ $job->work }}</small></span>
+        <span class="floor-vehicle">{{ $job->vehicle }} <small>{{ $job->work }} · {{ $job->holder }}</small></span>
         <span class="floor-step">
             <i>{{ $job->summary->stage->value }}</i>{{ $job->words->title }}
             @if ($job->words->verdict !== '')<small class="tone-{{ $job->tone() }}">{{ $job->words->verdict }}</small>@endif
@@ -11,8 +11,8 @@
             {{ $job->summary->done }}/{{ $job->summary->steps }}
         </span>
         @if ($job->secondsLeft() > 0)
-            <span class="floor-clock" data-clock data-until="{{ $job->summary->until }}" data-since="{{ $job->summary->since }}">
-                <b class="clock-time">{{ $job->countdown() }}</b><small>{{ $job->words->clock }}</small>
+            <span class="floor-clock" data-clock data-until="{{ $job->waitsUntil() }}" data-since="{{ $job->since() }}">
+                <b class="clock-time">{{ $job->countdown() }}</b><small>{{ $job->rests() ? 'rests'.($job->pointsOpen() === 0 ? '' : ", {$job->pointsOpen()} open") : $job->words->clock }}</small>
             </span>
         @else
             <span class="floor-clock is-now"><b>now</b><small>hands needed</small></span>

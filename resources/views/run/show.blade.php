@@ -15,6 +15,12 @@
                     <a href="/jobs/{{ $page->job->id }}" data-key="h" data-key-label="Step in hand">Step in hand</a>
                 </p>
             @endif
+            @if ($page->job->rests_until?->isFuture())
+                <p class="ahead">@icon('hourglass')Rests until {{ $page->job->rests_until->format('Y-m-d H:i') }}. The next entry wakes it.</p>
+            @endif
+            @if ($page->newerRevision())
+                <p class="ahead">@icon('triangle-alert')The circuit was changed since this was planned. <a href="/jobs/{{ $page->job->id }}/manage">Look</a></p>
+            @endif
             @if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
             @if ($page->level())<x-level :level="$page->level()"/>@endif
             @if ($page->clock())<x-clock :face="$page->clock()"/>@endif

@@ -40,9 +40,10 @@
             <ul class="vehicle-jobs">
                 @foreach ($page->jobs as $job)
                     <li>
-                        <a href="/jobs/{{ $job->id }}{{ $job->signed_at ? '/record' : '' }}">{{ $job->number() }}</a>
+                        <a href="/jobs/{{ $job->id }}{{ $job->isClosed() ? '/record' : '' }}">{{ $job->number() }}</a>
                         <span>{{ $job->kind->label() }}, planned by {{ $job->planner->name }}</span>
-                        <small>{{ $job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since '.$job->created_at->format('Y-m-d') }}</small>
+                        <small>{{ $job->abandoned_at ? 'given up '.$job->abandoned_at->format('Y-m-d')
+                            : ($job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since '.$job->created_at->format('Y-m-d')) }}</small>
                     </li>
                 @endforeach
             </ul>

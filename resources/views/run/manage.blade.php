@@ -1,0 +1,50 @@
+<x-layout :title="$job->number()">
+    <header class="page-head">
+        <span class="plate">{{ $job->vehicle->plate }}</span>
+        <h1>{{ $job->number() }} in the shop’s hands</h1>
+        <p>In hand: {{ $job->holder->name ?? $job->planner->name }}.</p>
+        <div class="page-actions"><a class="button" href="/jobs/{{ $job->id }}" data-key="h" data-key-label="Step in hand">Back to the job</a></div>
+    </header>
+    @error ('job')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+    <div class="shop-page manage">
+        <form method="post" action="/jobs/{{ $job->id }}/hand-over" class="panel" data-once>
+            @csrf
+            <h2>Hand over</h2>
+            <div @class(['field', 'has-error' => $errors->has('to')])>
+                <label for="to">To</label>
+                <select id="to" name="to">
+                    @foreach ($people as $person)
+                        <option value="{{ $person->id }}" @selected($person->id === ($job->held_by ?? $job->planned_by))>{{ $person->name }}</option>
+                    @endforeach
+                </select>
+                @error ('to')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
+            </div>
+            <button class="button button-quiet">Hand it over</button>
+        </form>
+        <form method="post" action="/jobs/{{ $job->id }}/rest" class="panel" data-once>
+            @csrf
+            <h2>Rest</h2>
+            <div @class(['field', 'has-error' => $errors->has('until')])>
+                <label for="until">Somebody goes on at</label>
+                <input id="until" name="until" type="datetime-local" value="{{ old('until', $morning) }}">
+                @error ('until')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
+            </div>
+            <p class="help">{{ $open === [] ? 'Nothing stands open as far as it is recorded.' : 'Stands open meanwhile: '.implode(', ', $open).'. Hang a note on the wheel.' }}</p>
+            <button class="button button-quiet">Let it rest</button>
+        </form>
+        <form method="post" action="/jobs/{{ $job->id }}/abandon" class="panel panel-wide" data-once>
+            @csrf
+            <h2>Give it up, or plan anew from where it stands</h2>
+            @if ($newer)
+                <p class="state state-wait">@icon('triangle-alert')The circuit was changed: revision {{ $newer->revision }}, this job goes by {{ $job->circuit->revision }}</p>
+            @endif
+            <p>The record stays as it is. What stands open, and how much is inside, is carried to the next job on {{ $job->vehicle->plate }}{{
+                $open === [] ? '' : ': open is '.implode(', ', $open) }}.</p>
+            <x-input name="why" label="Why"/>
+            <div class="filters">
+                <button class="button" name="anew" value="1">Plan anew</button>
+                <button class="button button-quiet" name="anew" value="0">Give it up</button>
+            </div>
+        </form>
+    </div>
+</x-layout>

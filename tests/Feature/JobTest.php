@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\AuditLine;
+use App\Models\Circuit;
+use App\Models\Job;
+use App\Models\Person;
+use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Plan\Plan;
+
+/** A job in the shop’s hands: handed over, rested, given up, and planned anew from where it stands. */
+final class JobTest extends ShopTestCase
+{
+    public function test_a_job_changes_hands_and_the_floor_and_the_audit_say_so(): void
+    {
+        $job = $this->plan();
+        $to = Person::query()->where('login', 'sunniva')->firstOrFail();
+        $this->get("/jobs/{$job->id}/manage")->assertOk()->assertSee('In hand: '.$this->imre->name);
+        foreach (['', '99999', 'x'] as $nobody) {
+            $this->post("/jobs/{$job->id}/hand-over", ['to' => $nobody])->assertSessionHasErrors('to');
+        }
+        $to->update(['disabled_at' => now()]);
+        $this->post("/jobs/{$job->id}/hand-over", ['to' => $to->id])->assertSessionHasErrors('to');
+        $to->update(['disabled_at' => null]);
+        $this->post("/jobs/{$job->id}/hand-over", ['to' => $to->id])->assertRedirect("/jobs/{$job->id}");
+        $this->get("/jobs/{$job->id}/manage")->assertSee("In hand: {$to->name}");
+        $this->get('/')->assertSee("Repair · {$to->name}");
+        self::assertSame([['in hand of', $this->imre->name, $to->name]], AuditLine::query()->latest('id')->firstOrFail()->changes);
+    }
+
+    public function test_a_resting_job_waits_on_the_floor_and_the_next_entry_wakes_it(): void
+    {
+        $job = $this->plan();
+        foreach (['', 'tomorrow', now()->subHour()->format('Y-m-d\TH:i'), now()->addDays(40)->format('Y-m-d\TH:i')] as $never) {
+            $this->post("/jobs/{$job->id}/rest", ['until' => $never])->assertSessionHasErrors('until');
+        }
+        $this->post("/jobs/{$job->id}/rest", ['until' => now()->addHours(12)->format('Y-m-d\TH:i')])->assertSessionHasNoErrors()->assertRedirect('/');
+        $this->get('/')->assertSee('rests');
+        $this->get("/jobs/{$job->id}")->assertSee('Rests until');
+        $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasNoErrors();
+        self::assertNull($job->refresh()->rests_until);
+    }
+
+    public function test_what_a_job_that_is_given_up_leaves_is_carried_to_the_next_one(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('drain:left_plug');
+        $this->enter($job, 'drain:left_plug', 'opened', ['cap' => 'off'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}/manage")->assertSee('Left block plug');
+        $this->post("/jobs/{$job->id}/abandon", ['why' => ' no '])->assertSessionHasErrors('why');
+        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Waits for a water pump', 'anew' => '1'])->assertRedirect("/jobs/new?vehicle={$job->vehicle_id}");
+        $job->refresh();
+
+        // Its record stands, and takes nothing more.
+        $this->get("/jobs/{$job->id}")->assertRedirect("/jobs/{$job->id}/record");
+        $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('Given up')->assertSee('Waits for a water pump');
+        $this->enter($job, 'drain:left_plug', 'out', ['volume' => '0.6', 'vessel' => 'jug', 'flow' => 'ran'])->assertSessionHasErrors('finish');
+        $this->post("/jobs/{$job->id}/rest", ['until' => now()->addHour()->format('Y-m-d\TH:i')])->assertSessionHasErrors('job');
+        $this->get('/records')->assertSee($job->number())->assertSee('given up');
+        $this->get('/')->assertDontSee($job->number());
+
+        // The next plan says it, starts from it, and does not close up before the plug is closed.
+        $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertSee("{$job->number()} was given up.")->assertSee('Left open: Left block plug');
+        $this->post('/jobs', ['vehicle' => $job->vehicle_id, 'kind' => 'repair', 'chosen' => '1', 'drains' => ['right_plug']])->assertSessionHasNoErrors();
+        $next = Job::query()->latest('id')->firstOrFail();
+        self::assertSame(['left_plug'], Plan::of($next->state())->choices->left?->open);
+        $this->get("/jobs/{$next->id}")->assertSee("{$job->number()} was given up:");
+        $this->walk($next)->until('close_up');
+        $this->finish($next, 'close_up')->assertSessionHasErrors('finish');
+        $this->get("/jobs/{$next->id}")->assertSee("Left block plug, left open by {$job->number()}: closed", false);
+
+        // One open job on a vehicle, still: the index counts those given up as closed.
+        $this->post('/jobs', ['vehicle' => $job->vehicle_id, 'kind' => 'repair', 'chosen' => '1'])->assertSessionHasErrors('vehicle');
+        $next->update(['signed_at' => now()]);
+        self::assertNull($next->vehicle->leftBehind());
+    }
+
+    public function test_a_circuit_that_was_emptied_arrives_empty_at_the_next_job(): void
+    {
+        $job = $this->plan('SKP 031');
+        $this->enter($job, 'found', 'found', ['content' => 'empty'])->assertSessionHasNoErrors();
+        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Sold as it stands', 'anew' => '0'])->assertRedirect("/vehicles/{$job->vehicle_id}");
+        $this->get("/vehicles/{$job->vehicle_id}")->assertOk()->assertSee('given up');
+        $this->post('/jobs', ['vehicle' => $job->vehicle_id, 'kind' => 'repair', 'chosen' => '1'])->assertSessionHasNoErrors();
+        self::assertSame(Compatibility::Nothing, Plan::of(Job::query()->latest('id')->firstOrFail()->state())->choices->content);
+    }
+
+    public function test_the_run_says_when_its_circuit_was_changed(): void
+    {
+        $job = $this->plan();
+        $this->get("/jobs/{$job->id}")->assertDontSee('The circuit was changed');
+        $circuit = $job->circuit;
+        Circuit::query()->create(['key' => $circuit->key, 'revision' => $circuit->revision + 1, 'name' => $circuit->name, 'document' => $circuit->document]);
+        $this->get("/jobs/{$job->id}")->assertSee('The circuit was changed');
+        $this->get("/jobs/{$job->id}/manage")->assertSee('revision '.($circuit->revision + 1));
+    }
+}
