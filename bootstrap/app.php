@@ -43,7 +43,7 @@ return Application::configure(basePath: dirname(__DIR__))
                 ['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]],
                 422,
             )
-            : back()->withInput()->withErrors([$invalid->field => $invalid->getMessage()]));
+            : back()->withInput($request->except('_token', 'password'))->withErrors([$invalid->field => $invalid->getMessage()]));
         $exceptions->render(fn (HttpException $expired, Request $request) => $expired->getPrevious() instanceof TokenMismatchException
             ? back()->withInput(
                 $request->except('_token', 'password'),

@@ -6,6 +6,7 @@ namespace App\Floor;
 
 use App\Models\Job;
 use App\Models\Vehicle;
+use App\Shop\Readiness;
 use Aqbel\Core\Quantity\UnitSystem;
 
 /** All open jobs by when hands are needed next, and the hours ahead as lanes. */
@@ -44,6 +45,12 @@ final readonly class FloorPage
     public function hasNoVehicle(): bool
     {
         return Vehicle::query()->doesntExist();
+    }
+
+    /** @return list<array{string, string, bool}> what a new shop has yet to bring in */
+    public function readiness(): array
+    {
+        return Readiness::list();
     }
 
     public function isEmpty(): bool

@@ -31,8 +31,8 @@ final readonly class ShopPage
     {
         return new Form('shop', 'Keep', [
             Field::text('name', 'Shop’s name', true),
-            Field::length('elevation', 'Elevation above sea level', -400_000.0, 5_000_000.0)->in(Unit::Metre),
-            Field::pressure('barometer', 'or what a barometer reads here', 110.0, false),
+            Elevation::field(),
+            Elevation::barometer(),
             Field::text('currency', 'Currency, as prices are written'),
         ]);
     }

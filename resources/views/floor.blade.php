@@ -14,6 +14,14 @@
                 Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its
                 volumes, waits and checks.
             </p>
+            @if ($page->readiness() !== [])
+                <h2>Getting ready</h2>
+                <ul class="readiness">
+                    @foreach ($page->readiness() as [$what, $where, $done])
+                        <li @class(['is-done' => $done])>@icon($done ? 'circle-check' : 'square')<a href="{{ $where }}">{{ $what }}</a></li>
+                    @endforeach
+                </ul>
+            @endif
             @if ($page->hasNoVehicle())<p><a class="button button-go" href="/vehicles/new">@icon('plus')Add the first vehicle</a></p>@endif
         </section>
     @else

@@ -22,7 +22,7 @@ final class FirstStartTest extends BrowserTestCase
         $this->see('This is not the code');
         self::$browser->findElement(By::id('code'))->sendKeys('f00dbeef42');
         $this->press('Start');
-        $this->see('Enter the shop’s name.');
+        $this->see('Enter your name.');
         foreach ([
             'shop' => 'Lower yard',
             'elevation_m' => '310',

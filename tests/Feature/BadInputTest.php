@@ -118,9 +118,17 @@ final class BadInputTest extends ShopTestCase
         $this->get('/first-start')->assertOk();
         $this->post(
             '/first-start',
-            ['shop' => '', 'elevation_m' => 'high', 'name' => '', 'login' => 'a b', 'password' => 'x'],
+            ['shop' => '', 'name' => '', 'login' => 'a b', 'password' => 'x', 'units' => 'old', 'currency' => 'thalers'],
         )
-            ->assertSessionHasErrors(['shop', 'elevation_m', 'name', 'login', 'password']);
+            ->assertSessionHasErrors(['name', 'login', 'password', 'units', 'currency']);
+        $who = ['name' => 'A', 'login' => 'a', 'password' => 'ten letters'];
+        foreach (['elevation_m' => ['high', '9000', ['x']], 'barometer' => ['20', 'low'], 'shop' => [str_repeat('s', 121)]] as $field => $bad) {
+            foreach ($bad as $value) {
+                $this->post('/first-start', [...$who, $field => $value])->assertSessionHasErrors($field);
+            }
+        }
+        self::assertNull(session()->getOldInput('password'));
+        self::assertSame(0, Person::query()->count());
         $this->post(
             '/first-start',
             [
@@ -129,9 +137,16 @@ final class BadInputTest extends ShopTestCase
                 'name' => 'A',
                 'login' => 'a',
                 'password' => 'ten letters',
+                'units' => 'us',
+                'currency' => 'Mk',
+                'tools_said' => '1',
+                'tools' => ['funnel'],
             ],
         )
             ->assertRedirect('/');
+        $shop = \App\Models\Shop::here();
+        self::assertSame([310.0, 'Mk', ['funnel']], [$shop->elevation_m, $shop->houseRules()->currency, $shop->tools]);
+        self::assertSame('us', Person::query()->sole()->units->value);
         $this->assertAuthenticated();
         $this->get('/')->assertSee('Lower yard');
         $this->get('/jobs/new')->assertOk();

@@ -55,7 +55,7 @@ final class ShopTest extends ShopTestCase
         // ICAO standard atmosphere: 89.874 kPa at 1000 m.
         $this->keepShop(['barometer' => '89.874 kPa'])->assertSessionHasNoErrors();
         self::assertEqualsWithDelta(1000.0, Shop::here()->elevation_m, 5.0);
-        $this->keepShop(['barometer' => '20 kPa'])->assertSessionHasErrors();
+        $this->keepShop(['barometer' => '20 kPa'])->assertSessionHasErrors('barometer');
         $this->keepShop(['elevation' => '9000'])->assertSessionHasErrors('elevation');
         $this->keepShop(['name' => ''])->assertSessionHasErrors('name');
         self::assertEqualsWithDelta(1000.0, Shop::here()->elevation_m, 5.0);

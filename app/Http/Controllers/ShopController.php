@@ -9,14 +9,13 @@ use App\Audit\Trail;
 use App\Journal\OneWriter;
 use App\Models\Right;
 use App\Models\Shop;
+use App\Shop\Elevation;
 use App\Shop\ShopPage;
 use App\Shop\VesselRows;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
-use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\Tool;
-use Aqbel\Core\Quantity\Pressure;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -41,12 +40,9 @@ final class ShopController extends Controller
         } catch (InvalidFields $invalid) {
             throw self::refused($invalid->problems);
         }
-        $barometer = $in->number('barometer');
         $after = [
             'name' => $in->text('name'),
-            'elevation_m' => $barometer === null
-                ? round((float) $in->number('elevation') / 1000.0, 1)
-                : round(Atmosphere::ofBarometer(Pressure::kilopascals($barometer))->elevation()->mm() / 1000.0),
+            'elevation_m' => Elevation::of($in->number('elevation'), $in->number('barometer')),
             'tools' => array_values(array_intersect(array_column(Tool::cases(), 'value'), array_filter((array) $request->input('tools'), is_string(...)))),
         ];
         $currency = mb_substr(trim($in->text('currency')), 0, self::LONGEST_CURRENCY);
