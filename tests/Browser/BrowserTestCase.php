@@ -140,6 +140,35 @@ abstract class BrowserTestCase extends TestCase
         $this->visit($path);
     }
 
+    /** The job that is shown, to its signature, as whoever is signed in: over HTTP, form by form, cautions and all. */
+    protected function workToTheEnd(): void
+    {
+        $job = basename((string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH));
+        $process = proc_open(['php', 'tests/Browser/answers.php', $job], [['pipe', 'r'], ['pipe', 'w']], $pipes, self::ROOT, self::$environment);
+        $this->overHttp(function () use ($pipes): void {
+            while (fwrite($pipes[0], "\n") && ($line = trim((string) fgets($pipes[1]))) !== '') {
+                foreach (json_decode($line, true)['answers'] as [$form, $fields, $minutes]) {
+                    $this->readCautions();
+                    $this->record($form, $fields);
+                    $this->pass((int) round(60 * $minutes));
+                    $this->wire?->visit("/jobs/{$this->wire->job()}");
+                }
+                $this->readCautions();
+                $this->wire?->finish();
+            }
+        });
+        fclose($pipes[0]);
+        self::assertSame(0, is_resource($process) ? proc_close($process) : 1);
+        $this->visit("/jobs/{$job}/record");
+    }
+
+    private function readCautions(): void
+    {
+        while ($this->has('form.caution')) {
+            $this->press('Read');
+        }
+    }
+
     /** A job under way, up to, not including, the step named; shown. */
     protected function jobAt(string $step, string $plate, string $login = 'imre', string $school = 'gravity'): string
     {
@@ -252,9 +281,7 @@ abstract class BrowserTestCase extends TestCase
     /** Reads the cautions and finishes the step. */
     protected function finish(string $button = 'Finish step'): void
     {
-        while ($this->has('form.caution')) {
-            $this->press('Read');
-        }
+        $this->readCautions();
         $this->press($button);
     }
 

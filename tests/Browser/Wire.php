@@ -102,6 +102,22 @@ final class Wire
         $this->post($form, $values);
     }
 
+    /** Finishes the step in hand, whatever its button is called. */
+    public function finish(): void
+    {
+        $this->one('//form[contains(@class,"finish")]//button[contains(@class,"button-finish")]', 'This step cannot be finished');
+        $form = $this->one('//form[contains(@class,"finish")]', 'There is nothing to finish');
+        $this->post($form, $this->values($form));
+    }
+
+    /** Of the page shown. */
+    public function job(): string
+    {
+        preg_match('#/jobs/(\d+)#', $this->address, $found);
+
+        return $found[1] ?? '';
+    }
+
     /** Presses a button of a form that asks nothing. */
     public function press(string $text): void
     {
