@@ -21,6 +21,7 @@ use App\Http\Controllers\RulesController;
 use App\Http\Controllers\ShopController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StoresController;
+use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\VehicleController;
 use App\Http\Controllers\WorkerController;
@@ -28,7 +29,7 @@ use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
-Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle', 'person'], '[0-9]{1,9}'));
+Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle', 'person', 'template'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 Route::get('/health', HealthController::class)->withoutMiddleware('web');
@@ -59,6 +60,8 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/shop/rules', [RulesController::class, 'index']);
     Route::post('/shop/rules', [RulesController::class, 'update']);
     Route::post('/shop/rights', [RulesController::class, 'rights']);
+    Route::post('/templates', [TemplateController::class, 'store']);
+    Route::delete('/templates/{template}', [TemplateController::class, 'destroy']);
     Route::get('/shop/changes', AuditController::class);
     Route::get('/shop/connect', ConnectController::class);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Models\Job;
+use App\Models\JobTemplate;
 use App\Models\LastVisit;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
@@ -28,7 +29,10 @@ final readonly class PlanPage
 {
     private const MOST_LISTED = 30;
 
-    /** @param  Collection<int, Vehicle>  $vehicles */
+    /**
+     * @param  Collection<int, Vehicle>  $vehicles
+     * @param  Collection<int, JobTemplate>  $templates
+     */
     public function __construct(
         public Collection $vehicles,
         public Vehicle $vehicle,
@@ -39,6 +43,8 @@ final readonly class PlanPage
         private Schools $schools,
         public string $outcome,
         public ?Job $open,
+        public Collection $templates,
+        public bool $mayKeepTemplates,
     ) {
     }
 

@@ -31,6 +31,11 @@ final class ScreensTest extends BrowserTestCase
             '/vehicles/3',
             '/vehicles/new',
             '/people',
+            '/shop',
+            '/shop/rules',
+            '/shop/changes',
+            '/shop/connect',
+            '/vehicles/3/edit',
             '/password',
             '/outbox',
         ] as $path) {
@@ -54,6 +59,8 @@ final class ScreensTest extends BrowserTestCase
         $this->record('reading', ['ect' => '80', 'air' => '20']);
         $this->assertAccessible(true);
         $this->visit('/jobs/1/entries/1');
+        $this->assertAccessible(true);
+        $this->visit('/jobs/1/manage');
         $this->assertAccessible(true);
         $this->visit('/jobs/1/record');
         $this->assertAccessible(true);

@@ -8,9 +8,11 @@ use App\Audit\Subject;
 use App\Backups\LastBackup;
 use App\Models\AuditLine;
 use App\Models\Circuit;
+use App\Models\JobTemplate;
 use App\Models\Person;
 use App\Models\Right;
 use App\Models\Shop;
+use App\Models\Vehicle;
 use App\Plan\Tick;
 use App\Shop\RuleBook;
 use Aqbel\Core\Matter\Glycol;
@@ -170,6 +172,27 @@ final class ShopTest extends ShopTestCase
         $this->actingAs($this->imre)->get('/shop/connect')->assertOk()->assertSee('serve --host');
         config(['aqbel.address' => 'https://aqbel.lan:8300', 'aqbel.trust_address' => 'http://aqbel.lan:8301/aqbel.crt']);
         $this->get('/shop/connect')->assertOk()->assertSee('data-qr="https://aqbel.lan:8300"', false)->assertSee('not known here');
+    }
+
+    public function test_a_template_starts_any_plan_and_leaves_what_is_the_vehicle_s_own(): void
+    {
+        $chosen = ['vehicle' => '1', 'chosen' => '1', 'kind' => 'change', 'content' => 'unknown', 'school' => 'gravity', 'stock' => 'premix', 'target' => '40', 'drains' => ['radiator_cock']];
+        $this->actingAs($this->imre)->post('/templates', [...$chosen, 'template' => 'Change, quick'])->assertForbidden();
+        $this->actingAs($this->lead)->post('/templates', [...$chosen, 'template' => ' '])->assertSessionHasErrors('template');
+        $this->post('/templates', [...$chosen, 'template' => str_repeat('x', 61)])->assertSessionHasErrors('template');
+        $this->post('/templates', [...$chosen, 'kind' => 'party', 'template' => 'Bad'])->assertSessionHasErrors('kind');
+        $this->post('/templates', [...$chosen, 'template' => 'Change, quick'])->assertSessionHasNoErrors();
+        $template = JobTemplate::query()->sole();
+        self::assertSame(['kind' => 'change', 'content' => 'unknown', 'school' => 'gravity', 'stock' => 'premix'], $template->choices);
+        $this->actingAs($this->imre)->get('/jobs/new?vehicle=3')->assertSee('Change, quick')->assertDontSee('Keep as a template');
+        $page = $this->get($template->plan(Vehicle::query()->findOrFail(3)))->assertOk()->viewData('page');
+        self::assertSame(['change', 'unknown'], [$page->questions()[0]->current, $page->questions()[2]->current]);
+        self::assertNotSame([], array_filter($page->drains(), fn (Tick $drain) => $drain->ticked), 'the drains are those of this vehicle');
+        $this->delete("/templates/{$template->id}")->assertForbidden();
+        $this->actingAs($this->lead)->get('/shop/rules')->assertSee('Templates of jobs');
+        $this->delete("/templates/{$template->id}")->assertRedirect('/shop/rules');
+        self::assertSame(0, JobTemplate::query()->count());
+        self::assertSame(2, AuditLine::query()->where('subject', 'Change, quick')->count());
     }
 
     /** @param  array<string, mixed>  $fields */

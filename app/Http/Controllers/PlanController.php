@@ -9,7 +9,9 @@ use App\Http\Requests\PlanRequest;
 use App\Journal\OneWriter;
 use App\Models\Container;
 use App\Models\Job;
+use App\Models\JobTemplate;
 use App\Models\LastVisit;
+use App\Models\Right;
 use App\Models\Shop;
 use App\Models\Vehicle;
 use App\Plan\KeptFills;
@@ -78,6 +80,8 @@ final class PlanController extends Controller
                         $this->planner->schools,
                         $outcome,
                         $vehicle->openJob(),
+                        JobTemplate::query()->orderBy('name')->get(),
+                        self::person($request)->may(Right::ChangeShop),
                     ),
                 ],
             );

@@ -8,6 +8,7 @@ use App\Audit\Change;
 use App\Audit\Subject;
 use App\Audit\Trail;
 use App\Journal\OneWriter;
+use App\Models\JobTemplate;
 use App\Models\Right;
 use App\Models\Shop;
 use App\Shop\HouseRule;
@@ -34,6 +35,7 @@ final class RulesController extends Controller
             'mayChange' => self::person($request)->may(Right::ChangeShop),
             'rights' => array_filter(Right::cases(), fn (Right $right) => $right->canBeGranted()),
             'shop' => Shop::here(),
+            'templates' => JobTemplate::query()->orderBy('name')->get(),
         ]);
     }
 

@@ -58,7 +58,7 @@ final class PlanRequest extends FormRequest
         $ports = ['string', 'max:40'];
 
         return [
-            'vehicle' => $this->isMethod('POST')
+            'vehicle' => $this->is('jobs')
                 ? ['required', 'integer', Rule::exists('vehicles', 'id')->whereNull('retired_at'), self::notOpenAlready(...)]
                 : ['nullable', 'integer'],
             'kind' => $one(JobKind::cases()),

@@ -30,6 +30,11 @@
                     </p>
                 @endif
             </div>
+            @if ($page->templates->isNotEmpty())
+                <nav class="filters" aria-label="Start from">
+                    @foreach ($page->templates as $template)<a class="chip" href="{{ $template->plan($page->vehicle) }}">{{ $template->name }}</a>@endforeach
+                </nav>
+            @endif
             @foreach ($page->questions() as $choice)<x-plan-choice :choice="$choice"/>@endforeach
             <details class="field" @if ($page->hasOpened()) open @endif>
                 <summary class="button button-quiet button-wide">What was or will be opened…</summary>
@@ -66,6 +71,14 @@
                     <button class="button button-go button-wide" data-key="e" data-key-label="Start this job">Start this job</button>
                 @endif
             </p>
+            @if ($page->mayKeepTemplates)
+                <details class="field" @if ($errors->has('template')) open @endif>
+                    <summary class="button button-quiet button-wide">Keep as a template…</summary>
+                    <x-input name="template" label="Name, such as “coolant change, quick”"/>
+                    <p class="help">Keeps job, complaint, what is in it, school, what is poured and the cure. The rest is each vehicle’s own.</p>
+                    <button class="button button-quiet" formaction="/templates">Keep it</button>
+                </details>
+            @endif
         </form>
         <div id="outcome" class="plan-outcome" aria-live="polite">{!! $page->outcome !!}</div>
     </div>

@@ -25,6 +25,23 @@
             @if ($mayChange)<button class="button button-go button-wide" data-key="e" data-key-label="Keep">Keep the rules</button>@endif
         </fieldset>
     </form>
+    @if ($templates->isNotEmpty())
+        <section class="panel rules" id="templates">
+            <h2>Templates of jobs</h2>
+            <ul class="vehicles">
+                @foreach ($templates as $template)
+                    <li><span class="person-name"><b>{{ $template->name }}</b><small>{{ implode(', ', $template->choices) }}</small></span>
+                        @if ($mayChange)
+                            <form method="post" action="/templates/{{ $template->id }}">
+                                @csrf @method('delete')
+                                <button class="button button-quiet">Take away</button>
+                            </form>
+                        @endif
+                    </li>
+                @endforeach
+            </ul>
+        </section>
+    @endif
     <form method="post" action="/shop/rights" class="rules" data-once>
         @csrf
         <section class="panel">
