@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Middleware\FirstStart;
 use App\Http\Middleware\KnowsWho;
+use App\Http\Middleware\LocksTablet;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
 use Aqbel\Core\InvalidField;
@@ -18,6 +19,9 @@ use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Context;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
+/** Fields that are never kept for showing again. */
+$secrets = ['password', 'current', 'known', 'pin'];
+
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__.'/../routes/web.php', commands: __DIR__.'/../routes/console.php')
     ->withMiddleware(function (Middleware $middleware): void {
@@ -27,13 +31,14 @@ return Application::configure(basePath: dirname(__DIR__))
             subdomains: false,
         );
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class]);
+        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class, LocksTablet::class]);
         $middleware->encryptCookies(except: ['theme']);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');
     })
-    ->withExceptions(function (Exceptions $exceptions): void {
+    ->withExceptions(function (Exceptions $exceptions) use ($secrets): void {
         $exceptions->dontReport([InvalidField::class]);
+        $exceptions->dontFlash($secrets);
         $exceptions->context(fn () => Context::all());
         $exceptions->render(fn (QueryException $failed) => str_contains($failed->getMessage(), 'database or disk is full')
             ? response('The disk of this machine is full, so nothing was stored. What you typed is still on the page before: make room, go back and send it again.', 507)
@@ -43,10 +48,10 @@ return Application::configure(basePath: dirname(__DIR__))
                 ['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]],
                 422,
             )
-            : back()->withInput($request->except('_token', 'password'))->withErrors([$invalid->field => $invalid->getMessage()]));
+            : back()->withInput($request->except('_token', ...$secrets))->withErrors([$invalid->field => $invalid->getMessage()]));
         $exceptions->render(fn (HttpException $expired, Request $request) => $expired->getPrevious() instanceof TokenMismatchException
             ? back()->withInput(
-                $request->except('_token', 'password'),
+                $request->except('_token', ...$secrets),
             )->with('notice', 'The page had been open too long. What you typed is still here: send it again.')
             : null);
     })

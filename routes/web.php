@@ -21,6 +21,7 @@ use App\Http\Controllers\RulesController;
 use App\Http\Controllers\ShopController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StoresController;
+use App\Http\Controllers\TabletController;
 use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\VehicleController;
@@ -29,7 +30,7 @@ use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
-Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle', 'person', 'template'], '[0-9]{1,9}'));
+Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 Route::get('/health', HealthController::class)->withoutMiddleware('web');
@@ -40,6 +41,7 @@ Route::post('/first-start', [FirstStartController::class, 'store']);
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'create'])->name('login');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::post('/sign-in/pin', [SignInController::class, 'pin'])->middleware('throttle:sign-in');
 });
 
 Route::middleware('auth')->group(function (): void {
@@ -50,9 +52,13 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/clock', ClockController::class);
     Route::get('/password', [PasswordController::class, 'edit']);
     Route::post('/password', [PasswordController::class, 'update']);
+    Route::post('/password/pin', [PasswordController::class, 'pin']);
     Route::get('/people', [PeopleController::class, 'index']);
     Route::post('/people', [PeopleController::class, 'store']);
     Route::post('/people/{person}', [PeopleController::class, 'update']);
+    Route::post('/sign-ins/{signIn}/end', [PeopleController::class, 'end']);
+    Route::post('/tablets', [TabletController::class, 'store']);
+    Route::post('/tablets/{tablet}/end', [TabletController::class, 'end']);
 
     Route::get('/shop', [ShopController::class, 'show']);
     Route::post('/shop', [ShopController::class, 'update']);

@@ -17,6 +17,8 @@ use Illuminate\Support\Carbon;
  * @property Role $role
  * @property UnitSystem $units
  * @property bool $must_change
+ * @property string|null $pin for shared tablets; hashed
+ * @property int $pin_tries wrong ones since the last right one
  * @property Carbon|null $disabled_at
  */
 class Person extends User
@@ -25,9 +27,12 @@ class Person extends User
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'pin', 'remember_token'];
 
-    protected $casts = ['password' => 'hashed', 'units' => UnitSystem::class, 'role' => Role::class, 'must_change' => 'boolean', 'disabled_at' => 'datetime'];
+    /** Wrong PINs, after which only the password opens (common practice, no source). */
+    public const MOST_TRIES = 5;
+
+    protected $casts = ['password' => 'hashed', 'pin' => 'hashed', 'pin_tries' => 'integer', 'units' => UnitSystem::class, 'role' => Role::class, 'must_change' => 'boolean', 'disabled_at' => 'datetime'];
 
     public function may(Right $right): bool
     {

@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property float $elevation_m
  * @property array<mixed> $rules
+ * @property int $lock_minutes after which a shared tablet asks who is there; 0 for never
  * @property list<string>|null $tools codes of what is at hand; null where nobody has said
  * @property list<string>|null $granted codes of rights that technicians have here too
  */
@@ -24,11 +25,11 @@ class Shop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['elevation_m' => 'float', 'rules' => 'array', 'tools' => 'array', 'granted' => 'array'];
+    protected $casts = ['elevation_m' => 'float', 'lock_minutes' => 'integer', 'rules' => 'array', 'tools' => 'array', 'granted' => 'array'];
 
     public static function here(): self
     {
-        return self::query()->first() ?? new self(['name' => 'Aqbel', 'elevation_m' => 0.0, 'rules' => [], 'tools' => null, 'granted' => null]);
+        return self::query()->first() ?? new self(['name' => 'Aqbel', 'elevation_m' => 0.0, 'rules' => [], 'tools' => null, 'granted' => null, 'lock_minutes' => 5]);
     }
 
     /** @return ?list<Tool> at hand in a plan that says nothing else; null where all are */

@@ -34,6 +34,7 @@ final readonly class ShopPage
             Elevation::field(),
             Elevation::barometer(),
             Field::text('currency', 'Currency, as prices are written'),
+            Field::duration('lock', 'A shared tablet locks after, 0 for never', Unit::Minute, 60.0 * 240, false),
         ]);
     }
 
@@ -44,6 +45,7 @@ final readonly class ShopPage
             'name' => $this->shop->name,
             'elevation' => Unit::Metre->typed($this->shop->elevation_m * 1000.0),
             'currency' => $this->shop->houseRules()->currency,
+            'lock' => (string) $this->shop->lock_minutes,
         ];
     }
 

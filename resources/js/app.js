@@ -3,6 +3,7 @@ import { startClocks } from './clocks.js';
 import { all, one } from './dom.js';
 import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
+import { lockWhenIdle } from './lock.js';
 import { followPlan } from './plan.js';
 import { startSending } from './send.js';
 import { listenForShortcuts } from './shortcuts.js';
@@ -14,6 +15,7 @@ followPlan();
 startEditor();
 startSending();
 listenForShortcuts();
+lockWhenIdle(Number(document.body.dataset.locksAfter));
 
 if ('serviceWorker' in navigator && document.body.dataset.person) {
     navigator.serviceWorker.register('/worker.js');

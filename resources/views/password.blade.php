@@ -7,4 +7,14 @@
         <x-input name="password" label="New password, 10 characters or more" type="password" autocomplete="new-password"/>
         <button class="button button-go button-wide">Keep</button>
     </form>
+    @unless ($first)
+        <form method="post" action="/password/pin" class="sheet" data-once>
+            @csrf
+            <h2>PIN for shared tablets</h2>
+            <p>{{ $hasPin ? 'You have one. Keep another, or none to take it away.' : 'Four to eight digits, for tablets that a lead has admitted.' }}</p>
+            <x-input name="known" label="Your password" type="password" autocomplete="current-password"/>
+            <x-input name="pin" label="PIN" type="password" autocomplete="off" inputmode="numeric"/>
+            <button class="button">Keep the PIN</button>
+        </form>
+    @endunless
 </x-layout>

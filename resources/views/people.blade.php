@@ -55,6 +55,15 @@
                     @elseif ($person->is($self))
                         <a class="button button-quiet" href="/password">Change your password</a>
                     @endif
+                    @foreach ($signIns[$person->id] ?? [] as $signIn)
+                        @if ($manages || $person->is($self))
+                            <form method="post" action="/sign-ins/{{ $signIn->id }}/end" class="signed-in">
+                                @csrf
+                                <small>Signed in at {{ $signIn->place() }}, {{ $signIn->at->diffForHumans() }}{{ $signIn->id === $current ? ', here' : '' }}</small>
+                                @if ($signIn->id !== $current)<button class="button button-quiet">End</button>@endif
+                            </form>
+                        @endif
+                    @endforeach
                 </li>
             @endforeach
         </ul>

@@ -15,7 +15,7 @@ final class PasswordController extends Controller
 {
     public function edit(Request $request): View
     {
-        return view('password', ['first' => self::person($request)->must_change]);
+        return view('password', ['first' => self::person($request)->must_change, 'hasPin' => self::person($request)->pin !== null]);
     }
 
     public function update(Request $request): RedirectResponse
@@ -34,5 +34,27 @@ final class PasswordController extends Controller
         $request->session()->regenerate();
 
         return redirect('/')->with('notice', 'Your new password counts from now on. On other tablets you sign in again.');
+    }
+
+    /** A short number for shared tablets; an empty one takes it away. */
+    public function pin(Request $request): RedirectResponse
+    {
+        $data = $request->validate([
+            'known' => ['required', 'string', 'max:200', 'current_password'],
+            'pin' => ['nullable', 'string', 'regex:/^[0-9]{4,8}$/', fn (string $field, mixed $pin, \Closure $fail) => is_string($pin) && self::isGuessed($pin)
+                ? $fail('Others guess that one first. Choose another.') : null],
+        ], [
+            'known.*' => 'This is not the password you signed in with.',
+            'pin.*' => 'Choose four to eight digits, or none to take it away.',
+        ]);
+        OneWriter::run(fn () => self::person($request)->update(['pin' => $data['pin'] ?? null, 'pin_tries' => 0]));
+
+        return redirect('/password')->with('notice', ($data['pin'] ?? null) === null ? 'You have no PIN.' : 'Your PIN opens the shared tablets.');
+    }
+
+    /** One digit over and over, or digits in a row. */
+    private static function isGuessed(string $pin): bool
+    {
+        return count(array_unique(str_split($pin))) === 1 || str_contains('0123456789', $pin) || str_contains('9876543210', $pin);
     }
 }

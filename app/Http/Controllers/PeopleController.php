@@ -11,6 +11,7 @@ use App\Journal\OneWriter;
 use App\Models\Person;
 use App\Models\Right;
 use App\Models\Role;
+use App\Models\SignIn;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,6 +30,8 @@ final class PeopleController extends Controller
             'people' => Person::query()->orderByRaw('disabled_at is not null')->orderBy('name')->get(),
             'self' => self::person($request),
             'roles' => Role::cases(),
+            'signIns' => SignIn::query()->open()->with('tablet')->orderByDesc('id')->get()->groupBy('person_id'),
+            'current' => $request->session()->get(SignIn::KEY),
         ]);
     }
 
@@ -76,6 +79,19 @@ final class PeopleController extends Controller
         });
 
         return redirect('/people')->with('notice', "{$person->name} is changed.");
+    }
+
+    /** A lead ends anybody’s, everybody their own. */
+    public function end(Request $request, SignIn $signIn): RedirectResponse
+    {
+        $person = self::person($request);
+        $signIn->person_id === $person->id || self::only($request, Right::ManagePeople);
+        OneWriter::run(function () use ($signIn, $person): void {
+            $signIn->update(['ended_at' => $signIn->ended_at ?? now()]);
+            Trail::note($person, Subject::Person, Person::query()->whereKey($signIn->person_id)->value('name'), [new Change('sign-in', $signIn->place(), 'ended')]);
+        });
+
+        return redirect('/people')->with('notice', 'Ended. There they sign in again.');
     }
 
     /** @return array{password: string, must_change: bool} */

@@ -43,6 +43,7 @@ final class ShopController extends Controller
         $after = [
             'name' => $in->text('name'),
             'elevation_m' => Elevation::of($in->number('elevation'), $in->number('barometer')),
+            'lock_minutes' => (int) round(($in->number('lock') ?? 60.0 * Shop::here()->lock_minutes) / 60.0),
             'tools' => array_values(array_intersect(array_column(Tool::cases(), 'value'), array_filter((array) $request->input('tools'), is_string(...)))),
         ];
         $currency = mb_substr(trim($in->text('currency')), 0, self::LONGEST_CURRENCY);
@@ -50,7 +51,7 @@ final class ShopController extends Controller
             $shop = Shop::query()->firstOrFail();
             $rules = RulesCodec::write($shop->houseRules());
             Trail::note($person, Subject::Shop, $shop->name, Trail::between(
-                ['name' => $shop->name, 'elevation_m' => $shop->elevation_m, 'tools' => $shop->tools, 'currency' => $rules['currency']],
+                ['name' => $shop->name, 'elevation_m' => $shop->elevation_m, 'lock_minutes' => $shop->lock_minutes, 'tools' => $shop->tools, 'currency' => $rules['currency']],
                 [...$after, 'currency' => $currency],
             ));
             $shop->update([...$after, 'rules' => [...$rules, 'currency' => $currency]]);

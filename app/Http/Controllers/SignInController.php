@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Journal\OneWriter;
 use App\Models\Person;
+use App\Models\SignIn;
+use App\Models\Tablet;
+use Aqbel\Core\InvalidField;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -15,9 +19,14 @@ use Illuminate\View\View;
 
 final class SignInController
 {
-    public function create(): View
+    public function create(Request $request): View
     {
-        return view('sign-in');
+        $tablet = Tablet::of($request);
+
+        return view('sign-in', [
+            'tablet' => $tablet,
+            'people' => $tablet === null ? [] : Person::query()->whereNull('disabled_at')->whereNotNull('pin')->orderBy('name')->get(['id', 'name']),
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -37,7 +46,46 @@ final class SignInController
                 ['login' => 'Name and password do not go together. Check both and try again.'],
             );
         }
+        $person = Auth::user();
+
+        return $this->begin($request, $person instanceof Person ? $person : abort(401), Tablet::of($request));
+    }
+
+    /** On a shared tablet by a short PIN, five tries; after that the password. */
+    public function pin(Request $request): RedirectResponse
+    {
+        $tablet = Tablet::of($request) ?? throw new InvalidField('login', 'PINs open only a tablet that a lead has admitted. Sign in with your password.');
+        $pin = $request->input('pin');
+        // Under the lock, so that tries at once are counted one after the other.
+        $person = OneWriter::run(function () use ($request, $pin): Person|string {
+            $person = Person::query()->whereKey($request->integer('person'))->whereNull('disabled_at')->whereNotNull('pin')->first();
+            if ($person === null) {
+                return 'Choose who you are.';
+            }
+            if ($person->pin_tries >= Person::MOST_TRIES) {
+                return 'Too many wrong PINs. Sign in with your password; the PIN counts again then.';
+            }
+            $right = is_string($pin) && Hash::check($pin, (string) $person->pin);
+            $person->update(['pin_tries' => $right ? 0 : $person->pin_tries + 1]);
+            $left = Person::MOST_TRIES - $person->pin_tries;
+
+            return $right ? $person : "This is not {$person->name}’s PIN. ".($left === 0 ? 'Sign in with your password.' : "Tries left: {$left}.");
+        });
+        if (is_string($person)) {
+            throw new InvalidField('pin', $person);
+        }
+        Auth::login($person);
+
+        return $this->begin($request, $person, $tablet);
+    }
+
+    private function begin(Request $request, Person $person, ?Tablet $tablet): RedirectResponse
+    {
         $request->session()->regenerate();
+        OneWriter::run(function () use ($request, $person, $tablet): void {
+            SignIn::begin($request, $person, $tablet);
+            $person->pin_tries === 0 || $person->update(['pin_tries' => 0]);
+        });
 
         return redirect(self::within((string) $request->session()->pull('url.intended', '/')));
     }
@@ -56,6 +104,7 @@ final class SignInController
 
     public function destroy(Request $request): RedirectResponse
     {
+        SignIn::end($request);
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

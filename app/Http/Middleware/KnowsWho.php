@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\Person;
+use App\Models\SignIn;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -19,7 +20,7 @@ final class KnowsWho
         if (! $person instanceof Person || $request->is('sign-out')) {
             return $next($request);
         }
-        if ($person->disabled_at !== null) {
+        if ($person->disabled_at !== null || SignIn::wasEnded($request)) {
             Auth::logout();
             $request->session()->invalidate();
 

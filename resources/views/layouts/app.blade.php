@@ -7,7 +7,8 @@
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body data-now="{{ now()->getTimestamp() }}" data-person="{{ auth()->id() }}">
+<body data-now="{{ now()->getTimestamp() }}" data-person="{{ auth()->id() }}"
+    data-locks-after="{{ $locksAfter ?? '' }}">
     <a class="skip" href="#main">To the content</a>
     @auth @include('layouts.bar', ['person' => auth()->user()]) @endauth
     <section class="notice refused" data-refused hidden aria-label="Refused after waiting">

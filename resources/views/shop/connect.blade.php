@@ -29,4 +29,29 @@
             </li>
         </ol>
     @endif
+    <section class="panel tablets">
+        <h2>Shared tablets</h2>
+        <p>On a tablet that a lead has admitted people sign in with a short PIN of their own, and it asks who is there after the time set under Shop.
+            What somebody has typed stays theirs.</p>
+        @if ($tablets->isNotEmpty())
+            <ul class="vehicles">
+                @foreach ($tablets as $tablet)
+                    <li>
+                        <span class="person-name"><b>{{ $tablet->name }}</b>
+                            <small>admitted {{ $tablet->admitted_at->format('Y-m-d') }}{{ $here?->is($tablet) ? ', this one' : '' }}</small></span>
+                        @if ($manages)
+                            <form method="post" action="/tablets/{{ $tablet->id }}/end">@csrf<button class="button button-quiet">End</button></form>
+                        @endif
+                    </li>
+                @endforeach
+            </ul>
+        @endif
+        @if ($manages && $here === null)
+            <form method="post" action="/tablets" data-once>
+                @csrf
+                <x-input name="tablet" label="Admit the tablet in your hand as"/>
+                <button class="button button-quiet">Admit it</button>
+            </form>
+        @endif
+    </section>
 </x-layout>
