@@ -23,7 +23,11 @@ final readonly class LastBackup
         $data = json_decode((string) @file_get_contents(self::file()), true);
         $at = is_array($data) && is_int($data['at'] ?? null) ? Carbon::createFromTimestamp($data['at']) : null;
 
-        return new self($at, is_array($data) && ($data['worked'] ?? false) === true, is_array($data) && is_string($data['said'] ?? null) ? $data['said'] : '');
+        return new self(
+            $at,
+            is_array($data) && ($data['worked'] ?? false) === true,
+            is_array($data) && is_string($data['said'] ?? null) ? $data['said'] : '',
+        );
     }
 
     public static function worked(string $file): void
@@ -44,7 +48,10 @@ final readonly class LastBackup
 
     private static function keep(bool $worked, string $said): void
     {
-        @file_put_contents(self::file(), (string) json_encode(['at' => now()->getTimestamp(), 'worked' => $worked, 'said' => $said]));
+        @file_put_contents(
+            self::file(),
+            (string) json_encode(['at' => now()->getTimestamp(), 'worked' => $worked, 'said' => $said]),
+        );
     }
 
     private static function file(): string

@@ -27,7 +27,15 @@ final readonly class FloorPage
         $now = now()->getTimestamp();
         $jobs = [];
         // The plan stays where it is: the summary says all that the floor shows.
-        $open = Job::query()->open()->select(['id', 'vehicle_id', 'kind', 'summary', 'held_by', 'planned_by', 'rests_until'])
+        $open = Job::query()->open()->select([
+            'id',
+            'vehicle_id',
+            'kind',
+            'summary',
+            'held_by',
+            'planned_by',
+            'rests_until',
+        ])
             ->with(['vehicle:id,plate,name', 'planner:id,name', 'holder:id,name']);
         foreach ($open->orderByDesc('id')->limit(self::MOST)->get() as $job) {
             if ($job->summary !== null) {

@@ -172,7 +172,13 @@ final readonly class Projection
         }
         $gates = $state->circuit->usualGates();
 
-        return Drainage::of($state->circuit, array_keys($measured), $gates, $plan->choices->noseLiftMm, measured: $measured)->runs;
+        return Drainage::of(
+            $state->circuit,
+            array_keys($measured),
+            $gates,
+            $plan->choices->noseLiftMm,
+            measured: $measured,
+        )->runs;
     }
 
     /** @return list<float> mL that came out at a drain */

@@ -97,7 +97,13 @@ final readonly class Recorder
         $this->write(function (JobState $state) use ($seq, $raw, $reason): NewLine {
             $entry = $this->clerk->correctable($state, $seq);
 
-            return $this->clerk->correct($this->situation($state, $entry->step, $seq), $entry, $raw, $reason, $this->person->name);
+            return $this->clerk->correct(
+                $this->situation($state, $entry->step, $seq),
+                $entry,
+                $raw,
+                $reason,
+                $this->person->name,
+            );
         });
     }
 
@@ -168,7 +174,12 @@ final readonly class Recorder
         $step = $this->clerk->step($state, $stepId);
         Context::add('step', $stepId);
 
-        return $state->at($step, now()->getTimestamp() - $this->age, $this->person->units, $this->stores($step, $correcting));
+        return $state->at(
+            $step,
+            now()->getTimestamp() - $this->age,
+            $this->person->units,
+            $this->stores($step, $correcting),
+        );
     }
 
     private function stores(Step $step, ?int $correcting): Inventory

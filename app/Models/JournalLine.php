@@ -37,7 +37,15 @@ class JournalLine extends Model
 
     public function entry(): Entry
     {
-        return Entry::stored($this->seq, $this->at, $this->person->name, $this->step, $this->form, $this->values, $this->typed);
+        return Entry::stored(
+            $this->seq,
+            $this->at,
+            $this->person->name,
+            $this->step,
+            $this->form,
+            $this->values,
+            $this->typed,
+        );
     }
 
     /** @return BelongsTo<Person, $this> */

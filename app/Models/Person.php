@@ -32,7 +32,15 @@ class Person extends User
     /** Wrong PINs, after which only the password opens (common practice, no source). */
     public const MOST_TRIES = 5;
 
-    protected $casts = ['password' => 'hashed', 'pin' => 'hashed', 'pin_tries' => 'integer', 'units' => UnitSystem::class, 'role' => Role::class, 'must_change' => 'boolean', 'disabled_at' => 'datetime'];
+    protected $casts = [
+        'password' => 'hashed',
+        'pin' => 'hashed',
+        'pin_tries' => 'integer',
+        'units' => UnitSystem::class,
+        'role' => Role::class,
+        'must_change' => 'boolean',
+        'disabled_at' => 'datetime',
+    ];
 
     public function may(Right $right): bool
     {

@@ -25,11 +25,24 @@ class Shop extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['elevation_m' => 'float', 'lock_minutes' => 'integer', 'rules' => 'array', 'tools' => 'array', 'granted' => 'array'];
+    protected $casts = [
+        'elevation_m' => 'float',
+        'lock_minutes' => 'integer',
+        'rules' => 'array',
+        'tools' => 'array',
+        'granted' => 'array',
+    ];
 
     public static function here(): self
     {
-        return self::query()->first() ?? new self(['name' => 'Aqbel', 'elevation_m' => 0.0, 'rules' => [], 'tools' => null, 'granted' => null, 'lock_minutes' => 5]);
+        return self::query()->first() ?? new self([
+            'name' => 'Aqbel',
+            'elevation_m' => 0.0,
+            'rules' => [],
+            'tools' => null,
+            'granted' => null,
+            'lock_minutes' => 5,
+        ]);
     }
 
     /** @return ?list<Tool> at hand in a plan that says nothing else; null where all are */

@@ -49,7 +49,11 @@ class SignIn extends Model
     public static function begin(Request $request, Person $person, ?Tablet $tablet): void
     {
         $begun = self::query()->create([
-            'person_id' => $person->id, 'tablet_id' => $tablet?->id, 'browser' => mb_strcut((string) $request->userAgent(), 0, 120), 'at' => now(),
+            'person_id' => $person->id, 'tablet_id' => $tablet?->id, 'browser' => mb_strcut(
+                (string) $request->userAgent(),
+                0,
+                120,
+            ), 'at' => now(),
         ]);
         $request->session()->put(self::KEY, $begun->id);
     }
@@ -57,7 +61,9 @@ class SignIn extends Model
     /** The one of this session is over. */
     public static function end(Request $request): void
     {
-        self::query()->whereKey($request->session()->get(self::KEY))->whereNull('ended_at')->update(['ended_at' => now()]);
+        self::query()->whereKey(
+            $request->session()->get(self::KEY),
+        )->whereNull('ended_at')->update(['ended_at' => now()]);
     }
 
     /** Whether the one of this session was ended elsewhere. */

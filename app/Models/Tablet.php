@@ -44,7 +44,10 @@ class Tablet extends Model
     {
         $token = Str::random(40);
 
-        return [self::query()->create(['name' => $name, 'token' => hash('sha256', $token), 'admitted_at' => now()]), $token];
+        return [
+            self::query()->create(['name' => $name, 'token' => hash('sha256', $token), 'admitted_at' => now()]),
+            $token,
+        ];
     }
 
     /** The shared tablet a request comes from; null from anything else. */
@@ -52,6 +55,8 @@ class Tablet extends Model
     {
         $token = $request->cookie(self::COOKIE);
 
-        return is_string($token) && $token !== '' ? self::query()->admitted()->where('token', hash('sha256', $token))->first() : null;
+        return is_string($token) && $token !== ''
+            ? self::query()->admitted()->where('token', hash('sha256', $token))->first()
+            : null;
     }
 }

@@ -71,7 +71,11 @@ class Vehicle extends Model
     /** What the last job on it left, where that was given up; null where it was signed, or there is none. */
     public function leftBehind(): ?LeftBehind
     {
-        $last = Job::query()->where('vehicle_id', $this->id)->latest('id')->first(['id', 'abandoned_at', 'left_behind']);
+        $last = Job::query()->where('vehicle_id', $this->id)->latest('id')->first([
+            'id',
+            'abandoned_at',
+            'left_behind',
+        ]);
 
         return $last?->abandoned_at === null ? null : ChoicesCodec::readLeft($last->left_behind ?? []);
     }
@@ -79,7 +83,10 @@ class Vehicle extends Model
     /** What was read at planning is what it has run; nothing that nobody read is kept. */
     public function haveRun(Usage $usage): void
     {
-        $read = array_filter(['odometer_km' => $usage->odometerKm, 'hours' => $usage->hours], fn (?float $value) => $value !== null);
+        $read = array_filter(
+            ['odometer_km' => $usage->odometerKm, 'hours' => $usage->hours],
+            fn (?float $value) => $value !== null,
+        );
         if ($read !== []) {
             $this->update([...$read, 'read_on' => now()->format('Y-m-d')]);
         }

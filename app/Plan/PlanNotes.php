@@ -52,7 +52,12 @@ final readonly class PlanNotes
             ? 'What is inside nobody recorded.'
             : "Inside by its ledger: {$this->units->format($left->contentMl, Dimension::Volume)} ± {$this->units->format($left->plusMinusMl, Dimension::Volume)}.";
 
-        return new Note('triangle-alert', 'wait', "{$left->job} was given up.", ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ').$inside);
+        return new Note(
+            'triangle-alert',
+            'wait',
+            "{$left->job} was given up.",
+            ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ').$inside,
+        );
     }
 
     private function bleedOnly(): ?Note

@@ -182,7 +182,11 @@ final readonly class RunPage
     /** Whether the circuit was changed after the job was planned: it goes by the revision it was planned on. */
     public function newerRevision(): bool
     {
-        return Circuit::query()->where('key', $this->job->circuit->key)->where('revision', '>', $this->job->circuit->revision)->exists();
+        return Circuit::query()->where('key', $this->job->circuit->key)->where(
+            'revision',
+            '>',
+            $this->job->circuit->revision,
+        )->exists();
     }
 
     /** Who opened a finished step again by a correction, and when; null where nobody did. */

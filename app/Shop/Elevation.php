@@ -17,7 +17,12 @@ final class Elevation
 
     public static function field(): Field
     {
-        return Field::length('elevation', 'Elevation above sea level', -400.0 * self::MM_PER_M, 5000.0 * self::MM_PER_M)->in(Unit::Metre);
+        return Field::length(
+            'elevation',
+            'Elevation above sea level',
+            -400.0 * self::MM_PER_M,
+            5000.0 * self::MM_PER_M,
+        )->in(Unit::Metre);
     }
 
     public static function barometer(): Field
@@ -37,7 +42,9 @@ final class Elevation
             return round((float) $elevationMm / self::MM_PER_M, 1);
         }
         try {
-            return round(Atmosphere::ofBarometer(Pressure::kilopascals($barometerKpa))->elevation()->mm() / self::MM_PER_M);
+            return round(Atmosphere::ofBarometer(
+                Pressure::kilopascals($barometerKpa),
+            )->elevation()->mm() / self::MM_PER_M);
         } catch (InvalidField $impossible) {
             throw new InvalidField('barometer', $impossible->getMessage());
         }

@@ -70,7 +70,11 @@ final class RuleBook
                     $inHg,
                 ),
                 new HouseRule(
-                    Field::choice('hold_length', 'A hold is', [HoldLength::Glance->value => 'a glance', HoldLength::Real->value => 'a test']),
+                    Field::choice(
+                        'hold_length',
+                        'A hold is',
+                        [HoldLength::Glance->value => 'a glance', HoldLength::Real->value => 'a test'],
+                    ),
                     ['holdLength'],
                     'A glance shows a fitting left open; only the longer test finds a weep.',
                     self::PRACTICE,
@@ -128,7 +132,12 @@ final class RuleBook
                 Field::length("{$name}_km", "{$label} change after", 0.0, 1.0e12)->in(Unit::Kilometre),
                 [$in, 'km'], $why, self::PRACTICE, self::KILOMETRES,
             ),
-            new HouseRule(Field::number("{$name}_months", "{$label} change after, months", 1, 240), [$in, 'months'], $why, self::PRACTICE),
+            new HouseRule(
+                Field::number("{$name}_months", "{$label} change after, months", 1, 240),
+                [$in, 'months'],
+                $why,
+                self::PRACTICE,
+            ),
             new HouseRule(
                 Field::duration("{$name}_hours", "{$label} change after running", Unit::Hour, 3600.0 * 100_000),
                 [$in, 'hours'], $why, self::PRACTICE, self::HOURS,

@@ -54,7 +54,10 @@ final readonly class ShopPage
     {
         $tools = [];
         foreach (Tool::cases() as $tool) {
-            $tools[$tool->value] = [$tool->label(), $this->shop->tools === null || in_array($tool->value, $this->shop->tools, true)];
+            $tools[$tool->value] = [
+                $tool->label(),
+                $this->shop->tools === null || in_array($tool->value, $this->shop->tools, true),
+            ];
         }
 
         return $tools;

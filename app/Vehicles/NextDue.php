@@ -38,7 +38,9 @@ final readonly class NextDue
         $interval = $vehicle->interval($shops);
         $own = $interval != $shops;
         // The last job by which coolant came out.
-        $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')->whereRaw("json_array_length(plan, '$.choices.drains') > 0")
+        $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')->whereRaw(
+            "json_array_length(plan, '$.choices.drains') > 0",
+        )
             ->latest('signed_at')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
         if ($job === null) {
             return new self($interval, $own, null, null, null, null);
@@ -66,7 +68,7 @@ final readonly class NextDue
 
         return array_values(array_filter([
             $this->by()?->format('Y-m'),
-            $this->changedKm === null ? null : number_format($road->fromBase(($this->changedKm + $this->interval->km) * self::MM_PER_KM))." {$road->value}",
+            $this->changedKm === null ? null : $this->road($this->changedKm + $this->interval->km, $road),
             $this->changedHours === null ? null : number_format($this->changedHours + $this->interval->hours).' h',
         ]));
     }
@@ -76,7 +78,12 @@ final readonly class NextDue
     {
         $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
 
-        return number_format($road->fromBase($this->interval->km * self::MM_PER_KM))." {$road->value}, {$this->interval->months} months or "
+        return "{$this->road($this->interval->km, $road)}, {$this->interval->months} months or "
             .number_format($this->interval->hours).' h';
+    }
+
+    private function road(float $km, Unit $road): string
+    {
+        return number_format($road->fromBase($km * self::MM_PER_KM))." {$road->value}";
     }
 }

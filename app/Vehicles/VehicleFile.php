@@ -57,7 +57,10 @@ final class VehicleFile
     public static function read(string $text, UnitSystem $units): VehicleImport
     {
         $lines = self::lines(self::decoded($text));
-        [$first, $names] = $lines[0] ?? throw new InvalidField('file', 'The file is empty. Export the vehicles once to see its columns.');
+        [$first, $names] = $lines[0] ?? throw new InvalidField(
+            'file',
+            'The file is empty. Export the vehicles once to see its columns.',
+        );
         $columns = array_map(fn (string $name) => str_replace(' ', '_', mb_strtolower(trim($name))), $names);
         $unknown = array_diff($columns, self::COLUMNS, ['']);
         if ($unknown !== [] || array_diff(['plate', 'name', 'circuit'], $columns) !== [] || count(array_unique($columns)) < count($columns)) {
@@ -65,13 +68,19 @@ final class VehicleFile
                 .'. Plate, name and circuit must be there.'.($unknown === [] ? '' : ' Not known: '.implode(', ', array_slice($unknown, 0, 5)).'.'));
         }
         $circuits = Circuit::query()->newest()->get(['id', 'key', 'name']);
-        $byName = $circuits->keyBy('key')->map(fn (Circuit $c) => $c->id)->all() + $circuits->mapWithKeys(fn (Circuit $c) => [mb_strtolower($c->name) => $c->id])->all();
+        $byName = $circuits->keyBy('key')->map(fn (Circuit $c) => $c->id)->all() + $circuits->mapWithKeys(fn (Circuit $c) => [
+            mb_strtolower($c->name) => $c->id,
+        ])->all();
         $here = Vehicle::query()->get()->keyBy('plate');
         $import = new VehicleImport;
         $seen = [];
         foreach (array_slice($lines, 1) as [$number, $cells]) {
             if (count($cells) > count($columns)) {
-                $import->refuse($number, 'line', 'More cells than columns. A comma in a text wants quotation marks around the text.');
+                $import->refuse(
+                    $number,
+                    'line',
+                    'More cells than columns. A comma in a text wants quotation marks around the text.',
+                );
 
                 continue;
             }
@@ -93,20 +102,37 @@ final class VehicleFile
      * @param  array<string, string>  $row  by column
      * @param  array<int|string, int>  $circuits  id by key and by name
      */
-    private static function line(VehicleImport $import, int $number, array $row, ?Vehicle $here, array $circuits, UnitSystem $units): void
-    {
+    private static function line(
+        VehicleImport $import,
+        int $number,
+        array $row,
+        ?Vehicle $here,
+        array $circuits,
+        UnitSystem $units,
+    ): void {
         $circuit = $circuits[mb_strtolower($row['circuit'])] ?? null;
         // A column that is not in the file says nothing about a vehicle that is here.
         $said = array_intersect_key($row, array_flip(self::FIELDS));
         try {
             $attributes = VehicleInput::read(
-                [...$row, 'notes' => $row['notes'] ?? $here->notes ?? '', 'circuit' => $circuit ?? $row['circuit'], 'fields' => $said],
+                [
+                    ...$row,
+                    'notes' => $row['notes'] ?? $here->notes ?? '',
+                    'circuit' => $circuit ?? $row['circuit'],
+                    'fields' => $said,
+                ],
                 $units,
                 $here,
             );
         } catch (ValidationException $invalid) {
             foreach ($invalid->errors() as $field => [$message]) {
-                $import->refuse($number, (string) $field, $field === 'circuit' ? "No circuit here is called “{$row['circuit']}”. Bring it in first, or name another." : $message);
+                $import->refuse(
+                    $number,
+                    (string) $field,
+                    $field === 'circuit'
+                        ? "No circuit here is called “{$row['circuit']}”. Bring it in first, or name another."
+                        : $message,
+                );
             }
 
             return;
@@ -129,7 +155,11 @@ final class VehicleFile
         fwrite($in, $text);
         rewind($in);
         $head = (string) strtok($text, "\n");
-        $between = array_reduce([';', "\t"], fn (string $best, string $one) => substr_count($head, $one) > substr_count($head, $best) ? $one : $best, ',');
+        $between = array_reduce(
+            [';', "\t"],
+            fn (string $best, string $one) => substr_count($head, $one) > substr_count($head, $best) ? $one : $best,
+            ',',
+        );
         [$lines, $number] = [[], 1];
         while (($cells = fgetcsv($in, separator: $between, escape: '')) !== false) {
             $cells = array_map(fn (?string $cell) => self::meant(trim((string) $cell)), $cells);
@@ -138,7 +168,10 @@ final class VehicleFile
             }
             $number = 1 + substr_count(substr($text, 0, (int) ftell($in)), "\n");
             if (count($lines) > self::MOST_LINES) {
-                throw new InvalidField('file', 'The file has more than '.number_format(self::MOST_LINES).' vehicles. Bring it in in parts.');
+                throw new InvalidField(
+                    'file',
+                    'The file has more than '.number_format(self::MOST_LINES).' vehicles. Bring it in in parts.',
+                );
             }
         }
 

@@ -61,7 +61,12 @@ final class VehicleImport
             Trail::note($person, Subject::Vehicle, $attributes['plate'], Trail::between([], $attributes));
         }
         foreach ($this->changed as [$vehicle, $attributes]) {
-            Trail::note($person, Subject::Vehicle, $vehicle->plate, Trail::between($vehicle->getAttributes(), $attributes));
+            Trail::note(
+                $person,
+                Subject::Vehicle,
+                $vehicle->plate,
+                Trail::between($vehicle->getAttributes(), $attributes),
+            );
             $vehicle->update($attributes);
         }
     }

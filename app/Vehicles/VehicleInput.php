@@ -32,8 +32,20 @@ final class VehicleInput
     public static function form(UnitSystem $units): Form
     {
         $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
-        $far = fn (string $name, string $label): Field => Field::length($name, $label, 0.0, self::MOST_KM * self::MM_PER_KM, false)->in($road);
-        $long = fn (string $name, string $label): Field => Field::duration($name, $label, Unit::Hour, self::MOST_HOURS * self::SECONDS_PER_HOUR, false);
+        $far = fn (string $name, string $label): Field => Field::length(
+            $name,
+            $label,
+            0.0,
+            self::MOST_KM * self::MM_PER_KM,
+            false,
+        )->in($road);
+        $long = fn (string $name, string $label): Field => Field::duration(
+            $name,
+            $label,
+            Unit::Hour,
+            self::MOST_HOURS * self::SECONDS_PER_HOUR,
+            false,
+        );
 
         return new Form('usage', 'Keep', [
             $far('odometer', 'Odometer now'),
@@ -146,7 +158,13 @@ final class VehicleInput
     private static function rules(?Vehicle $existing): array
     {
         return [
-            'plate' => ['required', 'string', 'max:20', 'regex:/^[\pL\pN][\pL\pN \-.]*$/u', Rule::unique('vehicles', 'plate')->ignore($existing?->id)],
+            'plate' => [
+                'required',
+                'string',
+                'max:20',
+                'regex:/^[\pL\pN][\pL\pN \-.]*$/u',
+                Rule::unique('vehicles', 'plate')->ignore($existing?->id),
+            ],
             'name' => ['required', 'string', 'max:120'],
             'circuit' => ['required', 'integer', 'exists:circuits,id'],
             'notes' => ['nullable', 'string', 'max:2000'],

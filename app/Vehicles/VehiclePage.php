@@ -46,7 +46,10 @@ final readonly class VehiclePage
             ->get(['id', 'kind', 'planned_by', 'signed_at', 'abandoned_at', 'created_at']);
         $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastVisit()->watch ?? []);
         $this->content = $this->content($units);
-        $this->photos = Photo::query()->whereIn('job_id', $this->jobs->pluck('id'))->latest('id')->limit(self::MOST_PHOTOS)->get();
+        $this->photos = Photo::query()->whereIn(
+            'job_id',
+            $this->jobs->pluck('id'),
+        )->latest('id')->limit(self::MOST_PHOTOS)->get();
     }
 
     /** @return list<string> how far it had run when somebody last looked */

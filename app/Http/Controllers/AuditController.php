@@ -19,7 +19,10 @@ final class AuditController extends Controller
         $what = Subject::tryFrom(self::text($request, 'what'));
 
         return view('shop.changes', [
-            'lines' => AuditLine::query()->with('person:id,name')->when($what !== null, fn ($lines) => $lines->where('what', $what))
+            'lines' => AuditLine::query()->with('person:id,name')->when(
+                $what !== null,
+                fn ($lines) => $lines->where('what', $what),
+            )
                 ->orderByDesc('id')->simplePaginate(self::A_PAGE)->withQueryString(),
             'what' => $what,
             'subjects' => Subject::cases(),

@@ -41,7 +41,10 @@ final class CircuitController extends Controller
             ->get()
             ->map(fn (Circuit $model) => CircuitCard::of($model, $units));
 
-        return view('circuits.index', ['cards' => $cards, 'lead' => self::person($request)->may(Right::ChangeCircuits)]);
+        return view(
+            'circuits.index',
+            ['cards' => $cards, 'lead' => self::person($request)->may(Right::ChangeCircuits)],
+        );
     }
 
     public function show(Request $request, Circuit $circuit): View
@@ -61,7 +64,10 @@ final class CircuitController extends Controller
         self::only($request, Right::ChangeCircuits);
         $stored = OneWriter::run(fn (): int => count(Layouts::bringIn()));
 
-        return redirect('/circuits')->with('notice', $stored === 0 ? 'All of them are here already.' : "{$stored} layouts are here. Open one to copy it.");
+        return redirect('/circuits')->with(
+            'notice',
+            $stored === 0 ? 'All of them are here already.' : "{$stored} layouts are here. Open one to copy it.",
+        );
     }
 
     /** A new circuit, from the layout of one in the library. */

@@ -25,7 +25,9 @@ final class ConnectController extends Controller
             'manages' => self::person($request)->may(Right::ManagePeople),
             'address' => config('aqbel.address'),
             'trust' => config('aqbel.trust_address'),
-            'fingerprint' => $fingerprint === false ? 'not known here' : implode(' ', str_split(strtoupper($fingerprint), 4)),
+            'fingerprint' => $fingerprint === false
+                ? 'not known here'
+                : implode(' ', str_split(strtoupper($fingerprint), 4)),
         ]);
     }
 }

@@ -29,7 +29,9 @@ final class FirstStartController
 
     public function create(): View|RedirectResponse
     {
-        return Person::query()->exists() ? redirect('/sign-in') : view('first-start', ['asksCode' => self::code() !== null, 'tools' => Tool::cases()]);
+        return Person::query()->exists()
+            ? redirect('/sign-in')
+            : view('first-start', ['asksCode' => self::code() !== null, 'tools' => Tool::cases()]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -42,7 +44,11 @@ final class FirstStartController
             );
         }
         $data = $request->validate([
-            'shop' => ['nullable', 'string', 'max:120'], 'elevation_m' => ['nullable', 'string', 'max:40'], 'barometer' => ['nullable', 'string', 'max:40'],
+            'shop' => [
+                'nullable',
+                'string',
+                'max:120',
+            ], 'elevation_m' => ['nullable', 'string', 'max:40'], 'barometer' => ['nullable', 'string', 'max:40'],
             'currency' => ['nullable', 'string', 'max:4'], 'units' => ['nullable', Rule::enum(UnitSystem::class)],
             'tools' => ['nullable', 'array'], 'tools.*' => [Rule::enum(Tool::class)],
             'name' => ['required', 'string', 'max:80'], 'login' => ['required', 'alpha_dash', 'max:40'],

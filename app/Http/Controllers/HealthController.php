@@ -19,7 +19,10 @@ final class HealthController
         $parts = ['database' => $this->database(), 'disk' => $this->disk(), 'backup' => $this->backup()];
         $works = $parts['database'] === 'ok' && $parts['disk'] === 'ok';
 
-        return response()->json(['works' => $works, ...$parts], $works ? 200 : 503)->header('Cache-Control', 'no-store');
+        return response()->json(
+            ['works' => $works, ...$parts],
+            $works ? 200 : 503,
+        )->header('Cache-Control', 'no-store');
     }
 
     private function database(): string

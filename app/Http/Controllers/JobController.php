@@ -39,8 +39,13 @@ final class JobController extends Controller
         return view('run.manage', [
             'job' => $job,
             'people' => Person::query()->whereNull('disabled_at')->orderBy('name')->get(['id', 'name']),
-            'open' => array_map(fn (string $port) => $job->circuit->read()->ports[$port]->label ?? $port, self::open($state)),
-            'newer' => $job->circuit->newestRevision()->revision > $job->circuit->revision ? $job->circuit->newestRevision() : null,
+            'open' => array_map(
+                fn (string $port) => $job->circuit->read()->ports[$port]->label ?? $port,
+                self::open($state),
+            ),
+            'newer' => $job->circuit->newestRevision()->revision > $job->circuit->revision
+                ? $job->circuit->newestRevision()
+                : null,
             'morning' => now()->addDay()->setTime(7, 0)->format('Y-m-d\TH:i'),
         ]);
     }
@@ -49,7 +54,12 @@ final class JobController extends Controller
     {
         $to = Person::query()->whereNull('disabled_at')->find($request->integer('to'))
             ?? throw new InvalidField('to', 'Choose somebody who signs in here.');
-        $this->change($request, $job, ['held_by' => $to->id], [new Change('in hand of', $job->holder->name ?? $job->planner->name, $to->name)]);
+        $this->change(
+            $request,
+            $job,
+            ['held_by' => $to->id],
+            [new Change('in hand of', $job->holder->name ?? $job->planner->name, $to->name)],
+        );
 
         return redirect("/jobs/{$job->id}")->with('notice', "In {$to->name}’s hands now.");
     }
@@ -57,11 +67,21 @@ final class JobController extends Controller
     /** Nothing happens until then; the next entry wakes it. */
     public function rest(Request $request, Job $job): RedirectResponse
     {
-        $until = Carbon::hasFormat(self::text($request, 'until'), 'Y-m-d\TH:i') ? Carbon::createFromFormat('Y-m-d\TH:i', self::text($request, 'until')) : null;
+        $until = Carbon::hasFormat(self::text($request, 'until'), 'Y-m-d\TH:i')
+            ? Carbon::createFromFormat('Y-m-d\TH:i', self::text($request, 'until'))
+            : null;
         if ($until === null || $until->isPast() || $until->greaterThan(now()->addDays(self::LONGEST_REST_DAYS))) {
-            throw new InvalidField('until', 'Enter the day and time at which somebody goes on, within the next '.self::LONGEST_REST_DAYS.' days.');
+            throw new InvalidField(
+                'until',
+                'Enter the day and time at which somebody goes on, within the next '.self::LONGEST_REST_DAYS.' days.',
+            );
         }
-        $this->change($request, $job, ['rests_until' => $until], [new Change('rests until', '', $until->format('Y-m-d H:i'))]);
+        $this->change(
+            $request,
+            $job,
+            ['rests_until' => $until],
+            [new Change('rests until', '', $until->format('Y-m-d H:i'))],
+        );
 
         return redirect('/')->with('notice', "{$job->number()} rests until {$until->format('Y-m-d H:i')}.");
     }
@@ -79,7 +99,10 @@ final class JobController extends Controller
         ], [new Change('given up', '', $why)]);
 
         return $request->boolean('anew')
-            ? redirect("/jobs/new?vehicle={$job->vehicle_id}")->with('notice', "{$job->number()} is given up. What it left stands in the plan.")
+            ? redirect("/jobs/new?vehicle={$job->vehicle_id}")->with(
+                'notice',
+                "{$job->number()} is given up. What it left stands in the plan.",
+            )
             : redirect("/vehicles/{$job->vehicle_id}")->with('notice', "{$job->number()} is given up.");
     }
 
@@ -114,6 +137,9 @@ final class JobController extends Controller
     /** @return list<string> ports that stand open as far as it is recorded */
     private static function open(JobState $state): array
     {
-        return array_keys(array_filter($state->ports(now()->getTimestamp()), fn (PortState $is) => $is !== PortState::Closed));
+        return array_keys(array_filter(
+            $state->ports(now()->getTimestamp()),
+            fn (PortState $is) => $is !== PortState::Closed,
+        ));
     }
 }

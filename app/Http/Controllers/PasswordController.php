@@ -15,7 +15,10 @@ final class PasswordController extends Controller
 {
     public function edit(Request $request): View
     {
-        return view('password', ['first' => self::person($request)->must_change, 'hasPin' => self::person($request)->pin !== null]);
+        return view(
+            'password',
+            ['first' => self::person($request)->must_change, 'hasPin' => self::person($request)->pin !== null],
+        );
     }
 
     public function update(Request $request): RedirectResponse
@@ -33,7 +36,10 @@ final class PasswordController extends Controller
         Auth::login($person);
         $request->session()->regenerate();
 
-        return redirect('/')->with('notice', 'Your new password counts from now on. On other tablets you sign in again.');
+        return redirect('/')->with(
+            'notice',
+            'Your new password counts from now on. On other tablets you sign in again.',
+        );
     }
 
     /** A short number for shared tablets; an empty one takes it away. */
@@ -49,12 +55,17 @@ final class PasswordController extends Controller
         ]);
         OneWriter::run(fn () => self::person($request)->update(['pin' => $data['pin'] ?? null, 'pin_tries' => 0]));
 
-        return redirect('/password')->with('notice', ($data['pin'] ?? null) === null ? 'You have no PIN.' : 'Your PIN opens the shared tablets.');
+        return redirect('/password')->with(
+            'notice',
+            ($data['pin'] ?? null) === null ? 'You have no PIN.' : 'Your PIN opens the shared tablets.',
+        );
     }
 
     /** One digit over and over, or digits in a row. */
     private static function isGuessed(string $pin): bool
     {
-        return count(array_unique(str_split($pin))) === 1 || str_contains('0123456789', $pin) || str_contains('9876543210', $pin);
+        return count(
+            array_unique(str_split($pin)),
+        ) === 1 || str_contains('0123456789', $pin) || str_contains('9876543210', $pin);
     }
 }

@@ -71,7 +71,9 @@ final class PeopleController extends Controller
         OneWriter::run(function () use ($request, $person, $change): void {
             $before = $person->refresh()->attributesToArray();
             $person->update($change);
-            $said = isset($change['password']) ? [new Change('password', '', 'a new first one')] : Trail::between($before, $change);
+            $said = isset($change['password'])
+                ? [new Change('password', '', 'a new first one')]
+                : Trail::between($before, $change);
             Trail::note(self::person($request), Subject::Person, $person->name, $said);
             if (Person::query()->where('role', Role::Lead)->whereNull('disabled_at')->doesntExist()) {
                 throw new InvalidField('person', 'Somebody must be left who leads. Make another person a lead first.');
@@ -88,7 +90,12 @@ final class PeopleController extends Controller
         $signIn->person_id === $person->id || self::only($request, Right::ManagePeople);
         OneWriter::run(function () use ($signIn, $person): void {
             $signIn->update(['ended_at' => $signIn->ended_at ?? now()]);
-            Trail::note($person, Subject::Person, Person::query()->whereKey($signIn->person_id)->value('name'), [new Change('sign-in', $signIn->place(), 'ended')]);
+            Trail::note(
+                $person,
+                Subject::Person,
+                Person::query()->whereKey($signIn->person_id)->value('name'),
+                [new Change('sign-in', $signIn->place(), 'ended')],
+            );
         });
 
         return redirect('/people')->with('notice', 'Ended. There they sign in again.');
@@ -99,7 +106,10 @@ final class PeopleController extends Controller
     {
         $password = self::text($request, 'password');
         if (mb_strlen($password) < self::LEAST_PASSWORD || mb_strlen($password) > 200) {
-            throw new InvalidField('person', 'Choose a first password of at least 10 characters; it is changed at the next sign-in.');
+            throw new InvalidField(
+                'person',
+                'Choose a first password of at least 10 characters; it is changed at the next sign-in.',
+            );
         }
 
         return ['password' => $password, 'must_change' => true];

@@ -46,10 +46,15 @@ final class PlanController extends Controller
     public function create(PlanRequest $request): View|Response|RedirectResponse
     {
         $vehicles = Vehicle::query()->whereNull('retired_at')->orderBy('id')->get();
-        $vehicle = $request->filled('vehicle') ? $vehicles->firstWhere('id', $request->integer('vehicle')) : $vehicles->first();
+        $vehicle = $request->filled('vehicle')
+            ? $vehicles->firstWhere('id', $request->integer('vehicle'))
+            : $vehicles->first();
         if ($vehicle === null) {
             return $vehicles->isEmpty() ? view('plan.empty')
-                : redirect('/vehicles')->with('notice', 'That vehicle is not here, or retired. Choose the one to plan for.');
+                : redirect('/vehicles')->with(
+                    'notice',
+                    'That vehicle is not here, or retired. Choose the one to plan for.',
+                );
         }
         $circuit = $vehicle->load('circuit')->circuit->read();
         $stores = self::stores($circuit);

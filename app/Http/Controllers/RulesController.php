@@ -55,7 +55,11 @@ final class RulesController extends Controller
             $after = RulesCodec::write(RulesCodec::read($after));
             $shop->update(['rules' => $after]);
             Trail::note($person, Subject::Rule, $shop->name, array_map(
-                fn (HouseRule $rule) => new Change(implode('.', $rule->path), (string) $rule->stored($before), (string) $rule->stored($after)),
+                fn (HouseRule $rule) => new Change(
+                    implode('.', $rule->path),
+                    (string) $rule->stored($before),
+                    (string) $rule->stored($after),
+                ),
                 RuleBook::all(),
             ));
         });
@@ -73,7 +77,12 @@ final class RulesController extends Controller
         ));
         OneWriter::run(function () use ($request, $granted): void {
             $shop = Shop::query()->firstOrFail();
-            Trail::note(self::person($request), Subject::Right, $shop->name, Trail::between(['granted' => $shop->granted ?? []], ['granted' => $granted]));
+            Trail::note(
+                self::person($request),
+                Subject::Right,
+                $shop->name,
+                Trail::between(['granted' => $shop->granted ?? []], ['granted' => $granted]),
+            );
             $shop->update(['granted' => $granted]);
         });
 

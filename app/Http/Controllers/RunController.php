@@ -70,7 +70,10 @@ final class RunController extends JournalController
     public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View|RedirectResponse
     {
         if ($job->isClosed()) {
-            return redirect("/jobs/{$job->id}/record")->with('notice', 'This job is signed off. Its record stands as it is.');
+            return redirect("/jobs/{$job->id}/record")->with(
+                'notice',
+                'This job is signed off. Its record stands as it is.',
+            );
         }
         $job->loadMissing('vehicle');
         $units = self::person($request)->units;

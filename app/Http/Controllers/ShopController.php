@@ -28,7 +28,16 @@ final class ShopController extends Controller
 
     public function show(Request $request): View
     {
-        return view('shop.show', ['page' => new ShopPage(Shop::here(), self::person($request)->units, self::person($request)->may(Right::ChangeShop))]);
+        return view(
+            'shop.show',
+            [
+                'page' => new ShopPage(
+                    Shop::here(),
+                    self::person($request)->units,
+                    self::person($request)->may(Right::ChangeShop),
+                ),
+            ],
+        );
     }
 
     public function update(Request $request): RedirectResponse
@@ -44,14 +53,23 @@ final class ShopController extends Controller
             'name' => $in->text('name'),
             'elevation_m' => Elevation::of($in->number('elevation'), $in->number('barometer')),
             'lock_minutes' => (int) round(($in->number('lock') ?? 60.0 * Shop::here()->lock_minutes) / 60.0),
-            'tools' => array_values(array_intersect(array_column(Tool::cases(), 'value'), array_filter((array) $request->input('tools'), is_string(...)))),
+            'tools' => array_values(array_intersect(
+                array_column(Tool::cases(), 'value'),
+                array_filter((array) $request->input('tools'), is_string(...)),
+            )),
         ];
         $currency = mb_substr(trim($in->text('currency')), 0, self::LONGEST_CURRENCY);
         OneWriter::run(function () use ($person, $after, $currency): void {
             $shop = Shop::query()->firstOrFail();
             $rules = RulesCodec::write($shop->houseRules());
             Trail::note($person, Subject::Shop, $shop->name, Trail::between(
-                ['name' => $shop->name, 'elevation_m' => $shop->elevation_m, 'lock_minutes' => $shop->lock_minutes, 'tools' => $shop->tools, 'currency' => $rules['currency']],
+                [
+                    'name' => $shop->name,
+                    'elevation_m' => $shop->elevation_m,
+                    'lock_minutes' => $shop->lock_minutes,
+                    'tools' => $shop->tools,
+                    'currency' => $rules['currency'],
+                ],
                 [...$after, 'currency' => $currency],
             ));
             $shop->update([...$after, 'rules' => [...$rules, 'currency' => $currency]]);
@@ -71,7 +89,12 @@ final class ShopController extends Controller
             $vessels = VesselRows::read($rows, $shop->houseRules()->vessels, $person->units);
             $before = RulesCodec::write($shop->houseRules());
             $after = RulesCodec::write(RulesCodec::read([...$before, 'vessels' => $vessels]));
-            Trail::note($person, Subject::Shop, $shop->name, Trail::between(['vessels' => $before['vessels']], ['vessels' => $after['vessels']]));
+            Trail::note(
+                $person,
+                Subject::Shop,
+                $shop->name,
+                Trail::between(['vessels' => $before['vessels']], ['vessels' => $after['vessels']]),
+            );
             $shop->update(['rules' => $after]);
         });
 

@@ -25,7 +25,9 @@ final class SignInController
 
         return view('sign-in', [
             'tablet' => $tablet,
-            'people' => $tablet === null ? [] : Person::query()->whereNull('disabled_at')->whereNotNull('pin')->orderBy('name')->get(['id', 'name']),
+            'people' => $tablet === null
+                ? []
+                : Person::query()->whereNull('disabled_at')->whereNotNull('pin')->orderBy('name')->get(['id', 'name']),
         ]);
     }
 
@@ -54,7 +56,10 @@ final class SignInController
     /** On a shared tablet by a short PIN, five tries; after that the password. */
     public function pin(Request $request): RedirectResponse
     {
-        $tablet = Tablet::of($request) ?? throw new InvalidField('login', 'PINs open only a tablet that a lead has admitted. Sign in with your password.');
+        $tablet = Tablet::of($request) ?? throw new InvalidField(
+            'login',
+            'PINs open only a tablet that a lead has admitted. Sign in with your password.',
+        );
         $pin = $request->input('pin');
         // Under the lock, so that tries at once are counted one after the other.
         $person = OneWriter::run(function () use ($request, $pin): Person|string {
@@ -69,7 +74,11 @@ final class SignInController
             $person->update(['pin_tries' => $right ? 0 : $person->pin_tries + 1]);
             $left = Person::MOST_TRIES - $person->pin_tries;
 
-            return $right ? $person : "This is not {$person->name}’s PIN. ".($left === 0 ? 'Sign in with your password.' : "Tries left: {$left}.");
+            return $right
+                ? $person
+                : "This is not {$person->name}’s PIN. ".(
+                    $left === 0 ? 'Sign in with your password.' : "Tries left: {$left}."
+                );
         });
         if (is_string($person)) {
             throw new InvalidField('pin', $person);

@@ -36,7 +36,13 @@ final class StoresController extends Controller
 
         return view(
             'stores',
-            ['page' => new StoresPage($person->units, Shop::here()->houseRules()->currency, $person->may(Right::ChangePrices))],
+            [
+                'page' => new StoresPage(
+                    $person->units,
+                    Shop::here()->houseRules()->currency,
+                    $person->may(Right::ChangePrices),
+                ),
+            ],
         );
     }
 

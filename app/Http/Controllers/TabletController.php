@@ -32,7 +32,10 @@ final class TabletController extends Controller
             return Tablet::admit($name);
         });
 
-        return redirect('/shop/connect')->with('notice', "This is “{$name}” now. People with a PIN sign in on it by that.")
+        return redirect('/shop/connect')->with(
+            'notice',
+            "This is “{$name}” now. People with a PIN sign in on it by that.",
+        )
             ->withCookie(cookie(Tablet::COOKIE, $token, Tablet::COOKIE_MINUTES));
     }
 

@@ -29,26 +29,40 @@ final class TemplateController extends Controller
             throw new InvalidField('template', 'Enter a name for it, at most 60 letters.');
         }
         $choices = array_filter(
-            array_map(fn (string $field) => self::text($request, $field), array_combine(JobTemplate::FIELDS, JobTemplate::FIELDS)),
+            array_map(
+                fn (string $field) => self::text($request, $field),
+                array_combine(JobTemplate::FIELDS, JobTemplate::FIELDS),
+            ),
             fn (string $chosen) => $chosen !== '',
         );
         OneWriter::run(function () use ($request, $name, $choices): void {
             $here = JobTemplate::query()->where('name', $name)->first();
             if ($here === null && JobTemplate::query()->count() >= self::MOST) {
-                throw new InvalidField('template', 'There are '.self::MOST.' already. Take one away under Shop, Rules, first.');
+                throw new InvalidField(
+                    'template',
+                    'There are '.self::MOST.' already. Take one away under Shop, Rules, first.',
+                );
             }
             Trail::note(self::person($request), Subject::Rule, $name, Trail::between($here->choices ?? [], $choices));
             JobTemplate::query()->updateOrCreate(['name' => $name], ['choices' => $choices]);
         });
 
-        return redirect(PlanRequest::backTo($request->except('template')))->with('notice', "“{$name}” is kept. It stands above every plan.");
+        return redirect(PlanRequest::backTo($request->except('template')))->with(
+            'notice',
+            "“{$name}” is kept. It stands above every plan.",
+        );
     }
 
     public function destroy(PlanRequest $request, JobTemplate $template): RedirectResponse
     {
         self::only($request, Right::ChangeShop);
         OneWriter::run(function () use ($request, $template): void {
-            Trail::note(self::person($request), Subject::Rule, $template->name, Trail::between($template->choices, array_map(fn () => '', $template->choices)));
+            Trail::note(
+                self::person($request),
+                Subject::Rule,
+                $template->name,
+                Trail::between($template->choices, array_map(fn () => '', $template->choices)),
+            );
             $template->delete();
         });
 

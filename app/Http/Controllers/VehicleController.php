@@ -72,7 +72,12 @@ final class VehicleController extends Controller
         $person = self::person($request);
         OneWriter::run(function () use ($request, $vehicle, $person): void {
             $attributes = VehicleInput::read($request->all(), $person->units, $vehicle->refresh());
-            Trail::note($person, Subject::Vehicle, $vehicle->plate, Trail::between($vehicle->getAttributes(), $attributes));
+            Trail::note(
+                $person,
+                Subject::Vehicle,
+                $vehicle->plate,
+                Trail::between($vehicle->getAttributes(), $attributes),
+            );
             $vehicle->update($attributes);
         });
 
@@ -94,7 +99,10 @@ final class VehicleController extends Controller
         $person = self::person($request);
         $text = self::sent($request);
         if (! $request->boolean('keep')) {
-            return view('vehicles.import', ['import' => VehicleFile::read($text, $person->units), 'text' => $text, 'units' => $person->units]);
+            return view(
+                'vehicles.import',
+                ['import' => VehicleFile::read($text, $person->units), 'text' => $text, 'units' => $person->units],
+            );
         }
         $import = OneWriter::run(function () use ($text, $person): VehicleImport {
             $import = VehicleFile::read($text, $person->units);
@@ -107,7 +115,10 @@ final class VehicleController extends Controller
 
         return $import->refused !== []
             ? view('vehicles.import', ['import' => $import, 'text' => $text, 'units' => $person->units])
-            : redirect('/vehicles')->with('notice', count($import->new).' vehicles are new, '.count($import->changed).' are changed.');
+            : redirect('/vehicles')->with(
+                'notice',
+                count($import->new).' vehicles are new, '.count($import->changed).' are changed.',
+            );
     }
 
     /** @throws InvalidField where nothing was sent */
@@ -118,7 +129,9 @@ final class VehicleController extends Controller
             ? (string) file_get_contents((string) $file->getRealPath())
             : $request->input('text');
 
-        return is_string($text) && $text !== '' ? $text : throw new InvalidField('file', 'Choose a CSV file of vehicles, at most 1 MB.');
+        return is_string($text) && $text !== ''
+            ? $text
+            : throw new InvalidField('file', 'Choose a CSV file of vehicles, at most 1 MB.');
     }
 
     /** Gone, or back again; its records stay. */
@@ -132,7 +145,12 @@ final class VehicleController extends Controller
             }
             $retires = $vehicle->refresh()->retired_at === null;
             $vehicle->update(['retired_at' => $retires ? now() : null]);
-            Trail::note(self::person($request), Subject::Vehicle, $vehicle->plate, Trail::between(['retired' => ! $retires], ['retired' => $retires]));
+            Trail::note(
+                self::person($request),
+                Subject::Vehicle,
+                $vehicle->plate,
+                Trail::between(['retired' => ! $retires], ['retired' => $retires]),
+            );
         });
 
         return redirect("/vehicles/{$vehicle->id}");

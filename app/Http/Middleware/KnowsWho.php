@@ -24,10 +24,14 @@ final class KnowsWho
             Auth::logout();
             $request->session()->invalidate();
 
-            return $request->expectsJson() ? response()->json(['message' => 'Sign in again.'], 401) : redirect('/sign-in');
+            return $request->expectsJson()
+                ? response()->json(['message' => 'Sign in again.'], 401)
+                : redirect('/sign-in');
         }
         if ($person->must_change && ! $request->is('password')) {
-            return $request->expectsJson() ? response()->json(['message' => 'Choose a password of your own first.'], 401) : redirect('/password');
+            return $request->expectsJson()
+                ? response()->json(['message' => 'Choose a password of your own first.'], 401)
+                : redirect('/password');
         }
 
         return $next($request);

@@ -59,7 +59,12 @@ final class PlanRequest extends FormRequest
 
         return [
             'vehicle' => $this->is('jobs')
-                ? ['required', 'integer', Rule::exists('vehicles', 'id')->whereNull('retired_at'), self::notOpenAlready(...)]
+                ? [
+                    'required',
+                    'integer',
+                    Rule::exists('vehicles', 'id')->whereNull('retired_at'),
+                    self::notOpenAlready(...),
+                ]
                 : ['nullable', 'integer'],
             'kind' => $one(JobKind::cases()),
             'complaint' => $one(Complaint::cases()),
@@ -158,12 +163,16 @@ final class PlanRequest extends FormRequest
                 : self::glycolFor($circuit, $frost),
             cureMinutes: (float) $this->number($cure, 0.0) / 60.0,
             rules: $shop->rulesFor($vehicle),
-            tools: $tools ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools')))) : $shop->toolsAtHand(),
+            tools: $tools
+                ? array_values(array_filter(array_map(Tool::tryFrom(...), $this->array('tools'))))
+                : $shop->toolsAtHand(),
             headMm: (float) $this->number(Field::length('head', 'Funnel above the neck', 0, 1000), 0.0),
             bleeds: $tools
                 ? array_values(array_intersect($circuit->portIds(PortKind::Bleed), $this->array('bleeds')))
                 : null,
-            content: $this->enum('content', Compatibility::class) ?? ($left?->isEmpty() ? Compatibility::Nothing : Compatibility::AsManual),
+            content: $this->enum('content', Compatibility::class) ?? (
+                $left?->isEmpty() ? Compatibility::Nothing : Compatibility::AsManual
+            ),
             stockFraction: $this->string('stock')->toString() === Liquid::Premix->value ? self::premixOf($offers) : 1.0,
             frostC: $frost,
             usage: $this->usage(),
@@ -234,7 +243,9 @@ final class PlanRequest extends FormRequest
             $seconds = $this->number(self::hoursField($name), null)
         ) === null ? null : $seconds / 3600.0;
         [$odometer, $ran] = [$road('odometer'), $hours('hours')];
-        $since = fn (?float $now, ?float $then): ?float => $now === null || $then === null ? null : max(0.0, $now - $then);
+        $since = fn (?float $now, ?float $then): ?float => $now === null || $then === null
+            ? null
+            : max(0.0, $now - $then);
         $month = $this->string('last_month')->toString();
         $months = $month === ''
             ? null
