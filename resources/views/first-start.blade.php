@@ -16,8 +16,10 @@
                 <fieldset>
                     <legend>Units you read</legend>
                     <div class="choices">
-                        <label class="choice"><input type="radio" name="units" value="metric" @checked(old('units', 'metric') === 'metric')><span>L, °C, kPa</span></label>
-                        <label class="choice"><input type="radio" name="units" value="us" @checked(old('units') === 'us')><span>qt, °F, psi</span></label>
+                        <label class="choice"><input type="radio" name="units" value="metric"
+                            @checked(old('units', 'metric') === 'metric')><span>L, °C, kPa</span></label>
+                        <label class="choice"><input type="radio" name="units" value="us"
+                            @checked(old('units') === 'us')><span>qt, °F, psi</span></label>
                     </div>
                 </fieldset>
             </div>
@@ -26,7 +28,8 @@
             <fieldset class="ticks"><legend>At hand in this shop</legend>
                 @foreach ($tools as $tool)
                     <label class="tick">
-                        <input type="checkbox" name="tools[]" value="{{ $tool->value }}" @checked(! old('tools_said') || in_array($tool->value, (array) old('tools'), true))>
+                        <input type="checkbox" name="tools[]" value="{{ $tool->value }}"
+                            @checked(! old('tools_said') || in_array($tool->value, (array) old('tools'), true))>
                         <span>{{ $tool->label() }}</span>
                     </label>
                 @endforeach

@@ -15,7 +15,8 @@
                     <div class="choices">
                         @foreach ($roles as $role)
                             <label class="choice">
-                                <input type="radio" name="role" value="{{ $role->value }}" @checked(old('role', 'technician') === $role->value)>
+                                <input type="radio" name="role" value="{{ $role->value }}"
+                                    @checked(old('role', 'technician') === $role->value)>
                                 <span>{{ $role->label() }}</span>
                             </label>
                         @endforeach
@@ -59,7 +60,8 @@
                         @if ($manages || $person->is($self))
                             <form method="post" action="/sign-ins/{{ $signIn->id }}/end" class="signed-in">
                                 @csrf
-                                <small>Signed in at {{ $signIn->place() }}, {{ $signIn->at->diffForHumans() }}{{ $signIn->id === $current ? ', here' : '' }}</small>
+                                <small>Signed in at {{ $signIn->place() }},
+                                    {{ $signIn->at->diffForHumans() }}{{ $signIn->id === $current ? ', here' : '' }}</small>
                                 @if ($signIn->id !== $current)<button class="button button-quiet">End</button>@endif
                             </form>
                         @endif

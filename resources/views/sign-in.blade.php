@@ -10,7 +10,8 @@
                     <div class="choices">
                         @foreach ($people as $person)
                             <label class="choice">
-                                <input type="radio" name="person" value="{{ $person->id }}" @checked(old('person') === (string) $person->id || count($people) === 1)>
+                                <input type="radio" name="person" value="{{ $person->id }}"
+                                    @checked(old('person') === (string) $person->id || count($people) === 1)>
                                 <span>{{ $person->name }}</span>
                             </label>
                         @endforeach

@@ -19,7 +19,8 @@
                 @else
                     <input type="hidden" name="vehicle" value="{{ $page->vehicle->id }}">
                     <p class="plan-vehicle">
-                        <span class="plate">{{ $page->vehicle->plate }}</span> {{ $page->vehicle->name }} <a href="/vehicles">Another vehicle</a>
+                        <span class="plate">{{ $page->vehicle->plate }}</span> {{ $page->vehicle->name }}
+                        <a href="/vehicles">Another vehicle</a>
                     </p>
                 @endif
                 @if ($page->vehicle->notes !== '')<p class="help">{{ $page->vehicle->notes }}</p>@endif
@@ -32,7 +33,8 @@
             </div>
             @if ($page->templates->isNotEmpty())
                 <nav class="filters" aria-label="Start from">
-                    @foreach ($page->templates as $template)<a class="chip" href="{{ $template->plan($page->vehicle) }}">{{ $template->name }}</a>@endforeach
+                    @foreach ($page->templates as $template)<a class="chip"
+                        href="{{ $template->plan($page->vehicle) }}">{{ $template->name }}</a>@endforeach
                 </nav>
             @endif
             @foreach ($page->questions() as $choice)<x-plan-choice :choice="$choice"/>@endforeach
@@ -44,7 +46,8 @@
                 <fieldset><legend>Drains to open, in this order</legend><x-ticks name="drains" :ticks="$page->drains()"/></fieldset>
             </div>
             @if ($page->bleeds() !== [])
-                <div class="field"><fieldset><legend>Bleed points to use</legend><x-ticks name="bleeds" :ticks="$page->bleeds()"/></fieldset></div>
+                <div class="field"><fieldset><legend>Bleed points to use</legend>
+                    <x-ticks name="bleeds" :ticks="$page->bleeds()"/></fieldset></div>
             @endif
             <x-plan-choice :choice="$page->stock()"/>
             <div class="pair">@foreach ($page->strengths() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach</div>
@@ -75,7 +78,8 @@
                 <details class="field" @if ($errors->has('template')) open @endif>
                     <summary class="button button-quiet button-wide">Keep as a template…</summary>
                     <x-input name="template" label="Name, such as “coolant change, quick”"/>
-                    <p class="help">Keeps job, complaint, what is in it, school, what is poured and the cure. The rest is each vehicle’s own.</p>
+                    <p class="help">Keeps job, complaint, what is in it, school, what is poured and the cure. The rest is each vehicle’s
+                        own.</p>
                     <button class="button button-quiet" formaction="/templates">Keep it</button>
                 </details>
             @endif

@@ -3,7 +3,8 @@
         <span class="plate">{{ $job->vehicle->plate }}</span>
         <h1>{{ $job->number() }} in the shop’s hands</h1>
         <p>In hand: {{ $job->holder->name ?? $job->planner->name }}.</p>
-        <div class="page-actions"><a class="button" href="/jobs/{{ $job->id }}" data-key="h" data-key-label="Step in hand">Back to the job</a></div>
+        <div class="page-actions"><a class="button" href="/jobs/{{ $job->id }}" data-key="h" 
+            data-key-label="Step in hand">Back to the job</a></div>
     </header>
     @error ('job')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     <div class="shop-page manage">
@@ -14,7 +15,8 @@
                 <label for="to">To</label>
                 <select id="to" name="to">
                     @foreach ($people as $person)
-                        <option value="{{ $person->id }}" @selected($person->id === ($job->held_by ?? $job->planned_by))>{{ $person->name }}</option>
+                        <option value="{{ $person->id }}"
+                            @selected($person->id === ($job->held_by ?? $job->planned_by))>{{ $person->name }}</option>
                     @endforeach
                 </select>
                 @error ('to')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
@@ -36,9 +38,11 @@
             @csrf
             <h2>Give it up, or plan anew from where it stands</h2>
             @if ($newer)
-                <p class="state state-wait">@icon('triangle-alert')The circuit was changed: revision {{ $newer->revision }}, this job goes by {{ $job->circuit->revision }}</p>
+                <p class="state state-wait">@icon('triangle-alert')The circuit was changed: revision {{ $newer->revision }}, this job
+                    goes by {{ $job->circuit->revision }}</p>
             @endif
-            <p>The record stays as it is. What stands open, and how much is inside, is carried to the next job on {{ $job->vehicle->plate }}{{
+            <p>The record stays as it is. What stands open, and how much is inside, is carried to the next job on
+                {{ $job->vehicle->plate }}{{
                 $open === [] ? '' : ': open is '.implode(', ', $open) }}.</p>
             <x-input name="why" label="Why"/>
             <div class="filters">

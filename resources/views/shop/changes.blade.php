@@ -7,11 +7,13 @@
     <nav class="filters" aria-label="About">
         <a class="chip" href="/shop/changes" @if ($what === null) aria-current="true" @endif>All</a>
         @foreach ($subjects as $subject)
-            <a class="chip" href="/shop/changes?what={{ $subject->value }}" @if ($what === $subject) aria-current="true" @endif>{{ $subject->label() }}</a>
+            <a class="chip" href="/shop/changes?what={{ $subject->value }}" 
+                @if ($what === $subject) aria-current="true" @endif>{{ $subject->label() }}</a>
         @endforeach
     </nav>
     @if ($lines->isEmpty())
-        <section class="empty"><h2>Nothing yet</h2><p>The first change of {{ $what === null ? 'anything' : mb_strtolower($what->label()) }} will stand here.</p></section>
+        <section class="empty"><h2>Nothing yet</h2><p>The first change of
+            {{ $what === null ? 'anything' : mb_strtolower($what->label()) }} will stand here.</p></section>
     @else
         <ol class="changes panel">
             @foreach ($lines as $line)
@@ -21,7 +23,8 @@
                     <span>{{ $line->what->label() }}: {{ $line->subject }}</span>
                     <ul>
                         @foreach ($line->changes as [$field, $before, $after])
-                            <li><code>{{ $field }}</code> {{ $before === '' ? 'nothing' : $before }} → {{ $after === '' ? 'nothing' : $after }}</li>
+                            <li><code>{{ $field }}</code> 
+                                {{ $before === '' ? 'nothing' : $before }} → {{ $after === '' ? 'nothing' : $after }}</li>
                         @endforeach
                     </ul>
                 </li>

@@ -15,32 +15,34 @@
             <li class="panel">
                 <h2>1. Trust this shop’s certificate</h2>
                 <div class="qr" data-qr="{{ $trust }}"></div>
-                <p>With the tablet in the shop’s network, scan this or open <a href="{{ $trust }}">{{ $trust }}</a>. Save the file, then in the tablet’s
-                    settings, under security or certificates, install it as an authority for websites. On some it must be switched on once more where
-                    certificates are trusted.</p>
+                <p>With the tablet in the shop’s network, scan this or open <a href="{{ $trust }}">{{ $trust }}</a>. Save the file,
+                    then in the tablet’s settings, under security or certificates, install it as an authority for websites. On some it
+                    must be switched on once more where certificates are trusted.</p>
                 <p class="help">Compare before you trust it. SHA-256 of the certificate:<br><code>{{ $fingerprint }}</code></p>
             </li>
             <li class="panel">
                 <h2>2. Open Aqbel</h2>
                 <div class="qr" data-qr="{{ $address }}"></div>
                 <p>Scan this or open <a href="{{ $address }}">{{ $address }}</a>, sign in, and put it on the tablet’s home screen.</p>
-                <p class="help">If the browser warns of the connection, the first step is not done yet on this tablet. Do not go past the warning: without
-                    trust there is no camera and nothing is kept while the connection is gone.</p>
+                <p class="help">If the browser warns of the connection, the first step is not done yet on this tablet. Do not go past
+                    the warning: without trust there is no camera and nothing is kept while the connection is gone.</p>
             </li>
         </ol>
     @endif
     <section class="panel tablets">
         <h2>Shared tablets</h2>
-        <p>On a tablet that a lead has admitted people sign in with a short PIN of their own, and it asks who is there after the time set under Shop.
-            What somebody has typed stays theirs.</p>
+        <p>On a tablet that a lead has admitted people sign in with a short PIN of their own, and it asks who is there after the
+            time set under Shop. What somebody has typed stays theirs.</p>
         @if ($tablets->isNotEmpty())
             <ul class="vehicles">
                 @foreach ($tablets as $tablet)
                     <li>
                         <span class="person-name"><b>{{ $tablet->name }}</b>
-                            <small>admitted {{ $tablet->admitted_at->format('Y-m-d') }}{{ $here?->is($tablet) ? ', this one' : '' }}</small></span>
+                            <small>admitted
+                                {{ $tablet->admitted_at->format('Y-m-d') }}{{ $here?->is($tablet) ? ', this one' : '' }}</small></span>
                         @if ($manages)
-                            <form method="post" action="/tablets/{{ $tablet->id }}/end">@csrf<button class="button button-quiet">End</button></form>
+                            <form method="post" action="/tablets/{{ $tablet->id }}/end">@csrf<button
+                                class="button button-quiet">End</button></form>
                         @endif
                     </li>
                 @endforeach

@@ -50,7 +50,8 @@
             <fieldset class="bare ticks" @disabled(! $mayChange)>
                 @foreach ($rights as $right)
                     <label class="tick">
-                        <input type="checkbox" name="granted[]" value="{{ $right->value }}" @checked($shop->grants($right))><span>{{ $right->label() }}</span>
+                        <input type="checkbox" name="granted[]" value="{{ $right->value }}"
+                            @checked($shop->grants($right))><span>{{ $right->label() }}</span>
                     </label>
                 @endforeach
                 @if ($mayChange)<button class="button button-quiet">Keep the rights</button>@endif

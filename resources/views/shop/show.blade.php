@@ -38,7 +38,8 @@
                 <p class="state state-wait">@icon('triangle-alert')None yet</p>
                 <p class="help">On the machine Aqbel runs on: <code>./aqbel backup</code>, best every night and onto another disk.</p>
             @else
-                <p class="state state-fail">@icon('triangle-alert'){{ $page->backup->worked ? 'Old' : 'Failed' }}, {{ $page->backup->at->diffForHumans() }}</p>
+                <p class="state state-fail">@icon('triangle-alert')
+                    {{ $page->backup->worked ? 'Old' : 'Failed' }}, {{ $page->backup->at->diffForHumans() }}</p>
                 <p class="help">{{ $page->backup->said }}</p>
             @endif
         </section>
@@ -53,14 +54,16 @@
                     <div class="vessel-row">
                         <input type="hidden" name="vessels[{{ $i }}][id]" value="{{ $vessel?->id }}">
                         <label>Name
-                            <input name="vessels[{{ $i }}][name]" maxlength="60" value="{{ old("vessels.{$i}.name", $vessel?->name) }}"></label>
+                            <input name="vessels[{{ $i }}][name]" maxlength="60"
+                                value="{{ old("vessels.{$i}.name", $vessel?->name) }}"></label>
                         <label>Mark to mark, {{ $page->unit() }}
                             <input name="vessels[{{ $i }}][marks]" inputmode="decimal" size="6"
                                 value="{{ old("vessels.{$i}.marks", $vessel === null ? '' : $page->marks($vessel)) }}"></label>
                         <label>Mostly for
                             <select name="vessels[{{ $i }}][use]">
                                 @foreach ($page->uses() as $code => $label)
-                                    <option value="{{ $code }}" @selected(old("vessels.{$i}.use", $vessel?->use->value ?? 'measure') === $code)>{{ $label }}</option>
+                                    <option value="{{ $code }}"
+                                        @selected(old("vessels.{$i}.use", $vessel?->use->value ?? 'measure') === $code)>{{ $label }}</option>
                                 @endforeach
                             </select></label>
                         @error ("vessels.{$i}")<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror

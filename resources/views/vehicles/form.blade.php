@@ -9,7 +9,8 @@
             <select id="circuit" name="circuit">
                 <option value="">Choose…</option>
                 @foreach ($circuits as $circuit)
-                    <option value="{{ $circuit->id }}" @selected((int) old('circuit', $vehicle->circuit_id) === $circuit->id)>{{ $circuit->name }}</option>
+                    <option value="{{ $circuit->id }}"
+                        @selected((int) old('circuit', $vehicle->circuit_id) === $circuit->id)>{{ $circuit->name }}</option>
                 @endforeach
             </select>
             @error ('circuit')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror

@@ -2,7 +2,8 @@
     <header class="page-head"><h1>Bring in vehicles</h1><p>Nothing is changed yet.</p></header>
     <section class="panel import-preview">
         @if ($import->refused !== [])
-            <p class="state state-fail">@icon('octagon-x')Nothing will be brought in: {{ count($import->refused) }} {{ count($import->refused) === 1 ? 'mistake' : 'mistakes' }}</p>
+            <p class="state state-fail">@icon('octagon-x')Nothing will be brought in:
+                {{ count($import->refused) }} {{ count($import->refused) === 1 ? 'mistake' : 'mistakes' }}</p>
             <table>
                 <thead><tr><th scope="col">Line</th><th scope="col">Column</th><th scope="col">What is wrong</th></tr></thead>
                 <tbody>
@@ -22,12 +23,14 @@
             </dl>
             @if ($import->new !== [])
                 <h2>New</h2>
-                <ul>@foreach (array_slice($import->new, 0, 40) as $one)<li><b>{{ $one['plate'] }}</b> {{ $one['name'] }}</li>@endforeach</ul>
+                <ul>@foreach (array_slice($import->new, 0, 40) as $one)<li><b>{{ $one['plate'] }}</b>
+                    {{ $one['name'] }}</li>@endforeach</ul>
                 @if (count($import->new) > 40)<p class="help">And {{ count($import->new) - 40 }} more.</p>@endif
             @endif
             @if ($import->changed !== [])
                 <h2>Changed</h2>
-                <ul>@foreach (array_slice($import->changed, 0, 40) as [$vehicle, $what])<li><b>{{ $vehicle->plate }}</b> {{ implode(', ', array_keys($what)) }}</li>@endforeach</ul>
+                <ul>@foreach (array_slice($import->changed, 0, 40) as [$vehicle, $what])<li><b>{{ $vehicle->plate }}</b>
+                    {{ implode(', ', array_keys($what)) }}</li>@endforeach</ul>
                 @if (count($import->changed) > 40)<p class="help">And {{ count($import->changed) - 40 }} more.</p>@endif
             @endif
             @if ($import->canBeKept())

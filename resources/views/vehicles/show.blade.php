@@ -26,9 +26,11 @@
                 <p @class(['state', $page->due->used?->overdue() ? 'state-fail' : ($page->due->used?->due() ? 'state-wait' : 'state-pass')])>
                     @icon($page->due->used?->due() ? 'triangle-alert' : 'circle-check'){{ implode(' or ', $page->due->marks($page->units)) }}
                 </p>
-                @if ($page->due->used)<p class="help">{{ round(100 * $page->due->used->share) }} % used up, by {{ $page->due->used->by->label() }}.</p>@endif
+                @if ($page->due->used)<p class="help">
+                    {{ round(100 * $page->due->used->share) }} % used up, by {{ $page->due->used->by->label() }}.</p>@endif
             @endif
-            <p class="help">{{ $page->due->own ? 'Its own interval' : 'The shop’s interval' }}: {{ $page->due->rule($page->units) }}, whichever comes first.
+            <p class="help">{{ $page->due->own ? 'Its own interval' : 'The shop’s interval' }}: {{ $page->due->rule($page->units) }},
+                whichever comes first.
                 @if ($page->vehicle->read_on) Read on {{ $page->vehicle->read_on->format('Y-m-d') }}:
                     {{ implode(', ', $page->run()) }}.@endif</p>
             @if ($page->vehicle->notes !== '')<h2>Notes</h2><p>{{ $page->vehicle->notes }}</p>@endif
@@ -52,7 +54,8 @@
             <section class="panel vehicle-photos">
                 <h2>Photographs</h2>
                 @foreach ($page->photos as $photo)
-                    <a href="/photos/{{ $photo->id }}"><img src="/photos/{{ $photo->id }}/small" alt="Photograph {{ $loop->iteration }}" loading="lazy"></a>
+                    <a href="/photos/{{ $photo->id }}"><img src="/photos/{{ $photo->id }}/small" alt="Photograph {{ $loop->iteration }}"
+                        loading="lazy"></a>
                 @endforeach
             </section>
         @endif
