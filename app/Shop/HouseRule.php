@@ -15,6 +15,7 @@ final readonly class HouseRule
     /**
      * @param  list<string>  $path  of the value in the stored rules
      * @param  float  $perBase  of the stored value to one in the core's unit: 1/60 where minutes are kept and seconds computed
+     * @param  float  $least  below this, as stored, the rule would judge nothing any more
      */
     public function __construct(
         public Field $field,
@@ -22,6 +23,7 @@ final readonly class HouseRule
         public string $why,
         public string $source,
         private float $perBase = 1.0,
+        private float $least = 0.0,
     ) {
     }
 
@@ -36,10 +38,8 @@ final readonly class HouseRule
         if ($this->field->type !== FieldType::Quantity) {
             return $withUnit ? $this->field->choices[(string) $stored] ?? (string) $stored : (string) $stored;
         }
-        $unit = $this->field->assumedUnit($units);
-        $number = $unit->typed((float) $stored / $this->perBase);
 
-        return $withUnit ? trim("{$number} {$unit->value}") : $number;
+        return $this->said((float) $stored, $units, $withUnit);
     }
 
     /** @param  array<mixed>  $rules  as stored */
@@ -63,7 +63,22 @@ final readonly class HouseRule
             return $this->stored($rules);
         }
         $read = $this->field->read($raw, $units)[0];
+        if (! is_float($read)) {
+            return (string) $read;
+        }
+        $stored = round($read * $this->perBase, 6);
 
-        return is_float($read) ? round($read * $this->perBase, 6) : (string) $read;
+        return $stored >= $this->least ? $stored : throw new InvalidField(
+            $this->field->name,
+            "Enter at least {$this->said($this->least, $units, true)}: with less this rule would judge nothing any more.",
+        );
+    }
+
+    private function said(float $stored, UnitSystem $units, bool $withUnit): string
+    {
+        $unit = $this->field->assumedUnit($units);
+        $number = $unit->typed($stored / $this->perBase);
+
+        return $withUnit ? trim("{$number} {$unit->value}") : $number;
     }
 }

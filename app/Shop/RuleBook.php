@@ -68,6 +68,7 @@ final class RuleBook
                     'Less can be had at this shop’s elevation; the plan computes how much. Hoses collapse visibly, which is usual.',
                     self::PRACTICE,
                     $inHg,
+                    least: 15.0,
                 ),
                 new HouseRule(
                     Field::choice(
@@ -85,6 +86,7 @@ final class RuleBook
                     'Long enough for hoses to settle.',
                     self::PRACTICE,
                     self::MINUTES,
+                    least: 1.0,
                 ),
                 new HouseRule(
                     Field::duration('hold', 'A test lasts', Unit::Minute, 3600.0),
@@ -92,6 +94,7 @@ final class RuleBook
                     'The longer it is, the smaller the leak it shows.',
                     self::PRACTICE,
                     self::MINUTES,
+                    least: 5.0,
                 ),
                 new HouseRule(
                     Field::vacuum('gauge', 'The gauge is read to', Unit::InchOfMercury->toBase(2.0)),
@@ -99,6 +102,7 @@ final class RuleBook
                     'What the needle cannot show is not judged: half a mark is usual.',
                     self::PRACTICE,
                     $inHg,
+                    least: 0.05,
                 ),
             ],
             'Mixture' => [

@@ -18,6 +18,9 @@ final class VesselRows
 {
     public const MOST = 20;
 
+    /** The marks of the finest syringe (common practice, no source), mL. */
+    private const FINEST_ML = 0.01;
+
     private const LONGEST_NAME = 60;
 
     /** A drum’s marks (common practice, no source), mL. */
@@ -44,6 +47,9 @@ final class VesselRows
                 $marks = trim($row['marks'] ?? '') === self::text($was, $units) && $was->id === ($row['id'] ?? '')
                     ? $was->graduationMl
                     : self::marks()->read($row['marks'] ?? '', $units)[0];
+                if ($marks < self::FINEST_ML) {
+                    throw new InvalidField('marks', 'Enter how far it is from mark to mark.');
+                }
                 $id = ($row['id'] ?? '') !== '' ? Str::limit($row['id'], 60, '') : Str::slug($name);
                 while ($id === '' || in_array($id, $ids, true)) {
                     $id = ($id === '' ? 'vessel' : $id).'-'.($i + 1);

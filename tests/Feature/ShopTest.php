@@ -90,7 +90,7 @@ final class ShopTest extends ShopTestCase
     public function test_a_rule_out_of_reason_is_refused_at_its_field_and_nothing_is_kept(): void
     {
         $before = Shop::here()->rules;
-        foreach (['safe' => ['60', '', '20', 'warm'], 'air_share' => ['50', '0'], 'fan_cycles' => ['9', '0'], 'close_bleed' => ['never'], 'first_km' => [['x'], '-5']] as $field => $bad) {
+        foreach (['safe' => ['60', '', '20', 'warm'], 'air_share' => ['50', '0'], 'fan_cycles' => ['9', '0'], 'close_bleed' => ['never'], 'hold' => ['0', '4 min'], 'glance' => ['0'], 'vacuum' => ['0', '10 inHg', '30 inHg'], 'gauge' => ['0'], 'first_km' => [['x'], '-5']] as $field => $bad) {
             foreach ($bad as $value) {
                 $this->keepRules([$field => $value, 'follow_up_days' => '7'])->assertSessionHasErrors($field);
             }
@@ -109,6 +109,7 @@ final class ShopTest extends ShopTestCase
         self::assertSame(['jug', 'bowl'], array_map(fn ($v) => $v->id, $vessels));
         self::assertSame([200.0, 50.0], array_map(fn ($v) => $v->graduationMl, $vessels));
         $this->post('/shop/vessels', $rows([['name' => 'Bucket', 'marks' => 'some', 'use' => 'mix']]))->assertSessionHasErrors('vessels.1');
+        $this->post('/shop/vessels', $rows([['name' => 'Bucket', 'marks' => '0', 'use' => 'mix']]))->assertSessionHasErrors('vessels.1');
         $this->post('/shop/vessels', ['vessels' => [['name' => ' ']]])->assertSessionHasErrors('vessels');
         $this->post('/shop/vessels', ['vessels' => 'x'])->assertSessionHasErrors('vessels');
         self::assertCount(2, Shop::here()->houseRules()->vessels->all);
