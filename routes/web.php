@@ -118,6 +118,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/', [CircuitController::class, 'store']);
         Route::get('/export', [CircuitController::class, 'export']);
         Route::get('/elevation.svg', [CircuitController::class, 'svg']);
+        Route::get('/outline.svg', [CircuitController::class, 'outline']);
     });
 });
 

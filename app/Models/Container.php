@@ -13,7 +13,6 @@ use Illuminate\Database\Eloquent\Builder as Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -25,7 +24,7 @@ use Illuminate\Support\Facades\DB;
  * @property string $base
  * @property string $inhibitor
  * @property float $fraction
- * @property float|int|null $movements_sum_ml
+ * @property float $holds_ml what has moved in less what has moved out, kept with every movement
  * @property ?Job $job
  * @property Carbon $created_at
  */
@@ -38,7 +37,7 @@ class Container extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['fraction' => 'float'];
+    protected $casts = ['fraction' => 'float', 'holds_ml' => 'float'];
 
     /** @return HasMany<ContainerMovement, $this> */
     public function movements(): HasMany
@@ -59,7 +58,7 @@ class Container extends Model
      */
     public function scopeOnShelf(Models $query): void
     {
-        $query->withSum('movements', 'ml')->having('movements_sum_ml', '>', self::DREGS_ML)->groupBy('containers.id');
+        $query->where('holds_ml', '>', self::DREGS_ML);
     }
 
     /** As its label says, with what it holds now. */
@@ -74,13 +73,13 @@ class Container extends Model
      */
     public static function stores(?Job $without = null, ?int $seq = null): Inventory
     {
-        $ofOthers = fn (Builder $moved): Builder => $moved->whereNull('container_movements.job_id')
-            ->orWhere('container_movements.job_id', '!=', $without?->id)->orWhere('seq', '!=', $seq);
-        $shelf = DB::table('containers')
-            ->join('container_movements', 'container_movements.container_id', '=', 'containers.id')
-            ->when($seq !== null, fn (Builder $moved) => $moved->where($ofOthers))
-            ->groupBy('containers.id')->having('movements_sum_ml', '>', self::DREGS_ML)->orderBy('containers.id')
-            ->selectRaw('containers.*, sum(ml) as movements_sum_ml')->get();
+        $moved = DB::table('container_movements')->where('job_id', $without?->id)->where('seq', $seq)
+            ->groupBy('container_id')->selectRaw('container_id, sum(ml) as moved_ml');
+        $shelf = $seq === null
+            ? DB::table('containers')->where('holds_ml', '>', self::DREGS_ML)->orderBy('id')->get()
+            : DB::table('containers')->leftJoinSub($moved, 'moved', 'moved.container_id', '=', 'containers.id')
+                ->whereRaw('holds_ml - coalesce(moved_ml, 0) > ?', [self::DREGS_ML])->orderBy('containers.id')
+                ->selectRaw('containers.*, holds_ml - coalesce(moved_ml, 0) as holds_ml')->get();
         $offers = DB::table('products')->orderBy('id')->get();
 
         return new Inventory(
@@ -94,7 +93,7 @@ class Container extends Model
         return new Labelled(
             (string) $row->id,
             Liquid::from($row->kind),
-            (float) $row->movements_sum_ml,
+            (float) $row->holds_ml,
             (float) $row->fraction,
             Glycol::from($row->base),
             $row->inhibitor,
@@ -112,13 +111,24 @@ class Container extends Model
         $before = ContainerMovement::query()->where('job_id', $job->id)->where('seq', $seq);
         $put = (clone $before)->where('ml', '>', 0)->select('container_id');
         $own = self::query()->where('job_id', $job->id)->whereIn('id', $put)->first();
+        $touched = (clone $before)->pluck('container_id')->all();
         $before->delete();
         foreach ($lines as $line) {
             $container = $line->new === null ? (int) $line->container : ($own ?? self::leftBy($job, $line->new))->id;
             ContainerMovement::query()->create([
                 'container_id' => $container, 'job_id' => $job->id, 'seq' => $seq, 'person_id' => $person->id, 'ml' => $line->ml,
             ]);
+            $touched[] = $container;
         }
+        self::weigh(...$touched);
+    }
+
+    /** What these hold, anew from everything that was moved. */
+    public static function weigh(int ...$containers): void
+    {
+        DB::table('containers')->whereIn('id', $containers)->update([
+            'holds_ml' => DB::raw('coalesce((select sum(ml) from container_movements where container_id = containers.id), 0)'),
+        ]);
     }
 
     private static function leftBy(Job $job, Labelled $new): self

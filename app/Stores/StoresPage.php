@@ -42,7 +42,7 @@ final readonly class StoresPage
     public function shelf(): array
     {
         $containers = Container::query()->onShelf()->with('job.vehicle')->orderBy('id')->get();
-        $most = max([1.0, ...$containers->map(fn (Container $c) => (float) $c->movements_sum_ml)->all()]);
+        $most = max([1.0, ...$containers->map(fn (Container $c) => $c->holds_ml)->all()]);
 
         return array_values($containers->map(fn (Container $c) => new ShelfCan($c, $this->units, $most))->all());
     }

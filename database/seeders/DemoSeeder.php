@@ -143,6 +143,7 @@ final class DemoSeeder extends Seeder
                         'note' => 'shelved',
                     ],
                 );
+            Container::weigh($container->id);
         }
     }
 

@@ -196,4 +196,25 @@ final class CircuitLibraryTest extends ShopTestCase
             $this->actingAs($this->imre)->get("/jobs/{$job->id}/record")->assertOk()->assertSee($plate);
         }
     }
+
+    public function test_the_library_sends_pictures_once_a_page_at_a_time_and_is_searched(): void
+    {
+        $page = $this->actingAs($this->imre)->get('/circuits')->assertOk();
+        self::assertLessThan(40_000, strlen((string) $page->getContent()), 'drawings are fetched by themselves');
+        $circuit = Circuit::query()->newest()->firstOrFail();
+        foreach (['', '?theme=dark'] as $theme) {
+            $this->get("/circuits/{$circuit->id}/outline.svg{$theme}")->assertOk()->assertHeader('Content-Type', 'image/svg+xml')
+                ->assertHeader('Cache-Control', 'immutable, max-age=31536000, private')->assertSee($theme === '' ? '#415955' : '#a3b8b3', false);
+        }
+        foreach (range(1, 30) as $i) {
+            Circuit::query()->create(['key' => "copy-{$i}", 'revision' => 1, 'name' => "Zz copy {$i}", 'document' => $circuit->document]);
+        }
+        $this->get('/circuits')->assertSee('More')->assertDontSee('Zz copy 9<', false);
+        $this->get('/circuits?page=2')->assertSee('Before')->assertSee('Zz copy 9<', false);
+        $this->get('/circuits?q=zz+9')->assertSee('Zz copy 9<', false)->assertSee('Zz copy 19<', false)->assertDontSee('Zz copy 8<', false);
+        foreach (['%', '_', '\\', 'nothing like it'] as $none) {
+            $this->get('/circuits?q='.urlencode($none))->assertOk()->assertSee('Nothing found');
+        }
+        $this->get('/circuits?q[]=x&page[]=1')->assertOk();
+    }
 }

@@ -71,7 +71,12 @@ final class StoresTest extends ShopTestCase
     public function test_a_batch_takes_from_the_shelf_a_correction_gives_back_and_the_rest_gets_a_label(): void
     {
         $can = Container::query()->firstOrFail();
-        $holds = fn (): float => (float) $can->movements()->sum('ml');
+        $holds = function () use ($can): float {
+            $sum = (float) $can->movements()->sum('ml');
+            self::assertEqualsWithDelta($sum, $can->refresh()->holds_ml, 1.0e-6, 'what is kept is what was moved');
+
+            return $sum;
+        };
         $job = $this->plan();
         $this->walk($job)->until('mix');
         $page = $this->actingAs($this->imre)

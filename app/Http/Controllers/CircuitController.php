@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Audit\Change;
 use App\Audit\Subject;
 use App\Audit\Trail;
+use App\Elevation\Picture;
 use App\Journal\OneWriter;
 use App\Library\Changes;
 use App\Library\CircuitCard;
@@ -22,29 +23,47 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Str;
 use Illuminate\View\View;
 
 /** The library of circuits: looked at by everybody, changed by leads; every change is a new revision. */
 final class CircuitController extends Controller
 {
+    private const A_PAGE = 24;
+
+    private const LONGEST_SEARCH = 60;
+
     private const MOST_BYTES = 1_000_000;
 
     private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
     public function index(Request $request): View
     {
-        $units = self::person($request)->units;
-        $cards = Circuit::query()
-            ->newest()
-            ->orderBy('name')
-            ->get()
-            ->map(fn (Circuit $model) => CircuitCard::of($model, $units));
+        $person = self::person($request);
+        $search = mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH);
+        $circuits = Circuit::query()->newest()->orderBy('name')->select(['id', 'key', 'revision', 'name']);
+        foreach (array_filter(explode(' ', $search), fn (string $word) => $word !== '') as $word) {
+            $circuits->whereRaw("name like ? escape '\\'", ['%'.addcslashes($word, '%_\\').'%']);
+        }
 
-        return view(
-            'circuits.index',
-            ['cards' => $cards, 'lead' => self::person($request)->may(Right::ChangeCircuits)],
+        return view('circuits.index', [
+            'cards' => $circuits->simplePaginate(self::A_PAGE)->withQueryString()->through(fn (Circuit $model) => CircuitCard::of($model, $person->units)),
+            'search' => $search,
+            'lead' => $person->may(Right::ChangeCircuits),
+        ]);
+    }
+
+    /** A small picture for lists: of a revision, so it is the same for good. */
+    public function outline(Request $request, Circuit $circuit): Response
+    {
+        $dark = self::text($request, 'theme') === 'dark';
+        $svg = Cache::rememberForever(
+            "outline.{$circuit->id}.".($dark ? 'dark' : 'light'),
+            fn () => view('circuits.svg', ['picture' => new Picture($circuit->read()), 'dark' => $dark])->render(),
         );
+
+        return response($svg, 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 
     public function show(Request $request, Circuit $circuit): View

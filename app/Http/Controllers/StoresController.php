@@ -157,5 +157,6 @@ final class StoresController extends Controller
                     'note' => $why,
                 ],
             );
+        Container::weigh($container->id);
     }
 }

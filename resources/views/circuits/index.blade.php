@@ -1,5 +1,11 @@
 <x-layout title="Circuits">
-    <header class="page-head"><h1>Circuits</h1><p>The vehicle models this shop knows.</p></header>
+    <header class="page-head"><h1>Circuits</h1><p>The vehicle models this shop knows.</p>
+        <form method="get" action="/circuits" class="search">
+            <label for="q" class="sr-only">Part of the name</label>
+            <input id="q" name="q" type="search" value="{{ $search }}" placeholder="Part of the name" data-key="/" data-key-label="Search">
+            <button class="button button-quiet">Search</button>
+        </form>
+    </header>
     @if ($lead)
         <form method="post" action="/circuits" enctype="multipart/form-data" class="import">
             @csrf
@@ -14,7 +20,9 @@
             @endif
         </form>
     @endif
-    @if ($cards->isEmpty())
+    @if ($cards->isEmpty() && $search !== '')
+        <section class="empty"><h2>Nothing found</h2><p>Try fewer letters.</p></section>
+    @elseif ($cards->isEmpty())
         <section class="empty">
             <h2>No circuit yet</h2>
             <p>A circuit is the elevation model of a vehicle: nodes with heights, passages with volumes, bleed and drain points.</p>
@@ -28,7 +36,14 @@
     @endif
     <ul class="cards">
         @foreach ($cards as $card)
-            <li><a href="/circuits/{{ $card->id }}">{!! $card->drawing !!}<b>{{ $card->name }}</b><small>{{ $card->about }}</small></a></li>
+            <li><a href="/circuits/{{ $card->id }}">
+                <span class="card-picture">
+                    <img class="of-light" src="/circuits/{{ $card->id }}/outline.svg" alt="" loading="lazy" width="1040" height="720">
+                    <img class="of-dark" src="/circuits/{{ $card->id }}/outline.svg?theme=dark" alt="" loading="lazy" width="1040" height="720">
+                </span>
+                <b>{{ $card->name }}</b><small>{{ $card->about }}</small>
+            </a></li>
         @endforeach
     </ul>
+    {{ $cards->links('layouts.pages') }}
 </x-layout>

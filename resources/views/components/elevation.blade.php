@@ -1,8 +1,7 @@
-@props(['picture', 'legend' => true])
+@props(['picture'])
 <figure {{ $attributes->class('elevation') }}>
     @include('elevation.svg')
-    @if ($legend)
-        <figcaption>
+    <figcaption>
             <ul class="el-key">
                 <li><span class="key-swatch key-coolant"></span>coolant</li>
                 <li><span class="key-swatch key-trapped"></span>trapped air</li>
@@ -19,6 +18,5 @@
                     </li>
                 @endforeach
             </ol>
-        </figcaption>
-    @endif
+    </figcaption>
 </figure>

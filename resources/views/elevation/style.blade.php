@@ -1,19 +1,22 @@
+{{-- A picture on its own knows no style sheet of the page: the same colours, light or dark. --}}
+@php [$ink, $quiet, $rule, $ground, $coolant, $level] = $dark ?? false
+    ? ['#e9f2ef', '#a3b8b3', '#35504b', '#14201e', '#37b6c4', '#ff9a4d'] : ['#0f211f', '#415955', '#aebfba', '#f8fbfa', '#00737f', '#b23a08']; @endphp
 <style>
-text{font-family:sans-serif;font-size:16px;fill:#415955}
-.el-floor{stroke:#415955;stroke-width:2}
-.el-wheel{fill:none;stroke:#aebfba;stroke-width:1.5}
-.el-leader{stroke:#aebfba}
-.el-body{fill:#fff}
-.el-coolant{fill:#00737f}
+text{font-family:sans-serif;font-size:16px;fill:{{ $quiet }}}
+.el-floor{stroke:{{ $quiet }};stroke-width:2}
+.el-wheel{fill:none;stroke:{{ $rule }};stroke-width:1.5}
+.el-leader{stroke:{{ $rule }}}
+.el-body{fill:{{ $ground }}}
+.el-coolant{fill:{{ $coolant }}}
 .el-trapped{fill:url(#air-hatch)}
-.el-air-ground{fill:#fff}
-.el-air-line{stroke:#b23a08;stroke-width:5}
-.el-wall{fill:none;stroke:#0f211f;stroke-width:1.4}
-.el-break{fill:none;stroke:#fff;stroke-width:5}
-.el-datum{stroke:#b23a08;stroke-width:1.6;stroke-dasharray:10 5}
-.el-datum-text{fill:#b23a08;font-weight:600}
-.el-pocket-text{fill:#b23a08;font-weight:700}
-.el-stem{stroke:#0f211f}
-.el-mark{fill:#fff;stroke:#0f211f;stroke-width:2}
-.el-number{font-size:15px;font-weight:600;fill:#0f211f}
+.el-air-ground{fill:{{ $ground }}}
+.el-air-line{stroke:{{ $level }};stroke-width:5}
+.el-wall{fill:none;stroke:{{ $ink }};stroke-width:1.4}
+.el-break{fill:none;stroke:{{ $ground }};stroke-width:5}
+.el-datum{stroke:{{ $level }};stroke-width:1.6;stroke-dasharray:10 5}
+.el-datum-text{fill:{{ $level }};font-weight:600}
+.el-pocket-text{fill:{{ $level }};font-weight:700}
+.el-stem{stroke:{{ $ink }}}
+.el-mark{fill:{{ $ground }};stroke:{{ $ink }};stroke-width:2}
+.el-number{font-size:15px;font-weight:600;fill:{{ $ink }}}
 </style>

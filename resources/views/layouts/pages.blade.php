@@ -1,7 +1,7 @@
 @if ($paginator->hasPages())
     <nav class="filters" aria-label="Pages">
         @if (! $paginator->onFirstPage())<a class="button button-quiet" rel="prev"
-            href="{{ $paginator->previousPageUrl() }}">Newer</a>@endif
-        @if ($paginator->hasMorePages())<a class="button button-quiet" rel="next" href="{{ $paginator->nextPageUrl() }}">Older</a>@endif
+            href="{{ $paginator->previousPageUrl() }}">Before</a>@endif
+        @if ($paginator->hasMorePages())<a class="button button-quiet" rel="next" href="{{ $paginator->nextPageUrl() }}">More</a>@endif
     </nav>
 @endif
