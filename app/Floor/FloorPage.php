@@ -37,9 +37,11 @@ final readonly class FloorPage
             'rests_until',
         ])
             ->with(['vehicle:id,plate,name', 'planner:id,name', 'holder:id,name']);
-        foreach ($open->orderByDesc('id')->limit(self::MOST)->get() as $job) {
+        $found = $open->orderByDesc('id')->limit(self::MOST)->get()->whereNotNull('summary')->keyBy('id');
+        $words = FloorWords::ofAll(array_filter($found->map(fn (Job $job) => $job->summary)->all()), $units);
+        foreach ($found as $job) {
             if ($job->summary !== null) {
-                $jobs[] = self::job($job, $job->summary, $units, $now);
+                $jobs[] = self::job($job, $job->summary, $words[$job->id], $now);
             }
         }
         usort($jobs, fn (FloorJob $a, FloorJob $b) => $a->waitsUntil() <=> $b->waitsUntil());
@@ -66,7 +68,7 @@ final readonly class FloorPage
         return $this->waiting === [] && $this->hands === [];
     }
 
-    private static function job(Job $job, Summary $summary, UnitSystem $units, int $now): FloorJob
+    private static function job(Job $job, Summary $summary, FloorWords $words, int $now): FloorJob
     {
         return new FloorJob(
             $job->id,
@@ -74,7 +76,7 @@ final readonly class FloorPage
             $job->vehicle->name,
             $job->kind->label(),
             $summary,
-            FloorWords::of($job->id, $summary, $units),
+            $words,
             $job->holder->name ?? $job->planner->name,
             $job->rests_until?->getTimestamp(),
             $now,

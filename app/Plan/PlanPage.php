@@ -27,7 +27,7 @@ use Illuminate\Support\Collection;
 /** What can be chosen for a job, and what is chosen now. */
 final readonly class PlanPage
 {
-    private const MOST_LISTED = 30;
+    public const MOST_LISTED = 30;
 
     /**
      * @param  Collection<int, Vehicle>  $vehicles

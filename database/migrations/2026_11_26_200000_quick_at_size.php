@@ -16,6 +16,7 @@ return new class extends Migration
             $table->double('holds_ml')->default(0)->index();
         });
         Schema::table('container_movements', fn (Blueprint $table) => $table->index('container_id'));
+        DB::statement('create index jobs_closed on jobs (coalesce(signed_at, abandoned_at))');
         DB::statement('update containers set holds_ml = coalesce((select sum(ml) from container_movements where container_id = containers.id), 0)');
     }
 };

@@ -45,10 +45,10 @@ final class PlanController extends Controller
 
     public function create(PlanRequest $request): View|Response|RedirectResponse
     {
-        $vehicles = Vehicle::query()->whereNull('retired_at')->orderBy('id')->get();
-        $vehicle = $request->filled('vehicle')
-            ? $vehicles->firstWhere('id', $request->integer('vehicle'))
-            : $vehicles->first();
+        $inUse = Vehicle::query()->whereNull('retired_at')->orderBy('id');
+        // More than are listed are searched for, so one more than that tells enough.
+        $vehicles = (clone $inUse)->limit(PlanPage::MOST_LISTED + 1)->get();
+        $vehicle = $request->filled('vehicle') ? $inUse->find($request->integer('vehicle')) : $vehicles->first();
         if ($vehicle === null) {
             return $vehicles->isEmpty() ? view('plan.empty')
                 : redirect('/vehicles')->with(

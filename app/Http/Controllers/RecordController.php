@@ -23,9 +23,7 @@ final class RecordController extends Controller
     {
         $search = is_string($request->query('q')) ? mb_substr(trim($request->query('q')), 0, self::LONGEST_SEARCH) : '';
         $found = fn (Builder $vehicle) => $vehicle->whereLike('plate', "%{$search}%")->orWhereLike('name', "%{$search}%");
-        $jobs = Job::query()->with(['vehicle', 'planner'])->where(
-            fn (Builder $job) => $job->whereNotNull('signed_at')->orWhereNotNull('abandoned_at'),
-        )
+        $jobs = Job::query()->with(['vehicle', 'planner'])->whereRaw('coalesce(signed_at, abandoned_at) is not null')
             ->when($search !== '', fn (Builder $query) => $query->whereHas('vehicle', $found))
             ->orderByRaw('coalesce(signed_at, abandoned_at) desc')
             ->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'abandoned_at', 'created_at'])
