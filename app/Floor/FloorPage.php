@@ -37,11 +37,12 @@ final readonly class FloorPage
             'rests_until',
         ])
             ->with(['vehicle:id,plate,name', 'planner:id,name', 'holder:id,name']);
-        $found = $open->orderByDesc('id')->limit(self::MOST)->get()->whereNotNull('summary')->keyBy('id');
-        $words = FloorWords::ofAll(array_filter($found->map(fn (Job $job) => $job->summary)->all()), $units);
+        $found = $open->whereNotNull('summary')->orderByDesc('id')->limit(self::MOST)->get()->keyBy('id');
+        $summaries = array_filter($found->map(fn (Job $job) => $job->summary)->all());
+        $words = FloorWords::ofAll($summaries, $units);
         foreach ($found as $job) {
-            if ($job->summary !== null) {
-                $jobs[] = self::job($job, $job->summary, $words[$job->id], $now);
+            if (isset($summaries[$job->id])) {
+                $jobs[] = self::job($job, $summaries[$job->id], $words[$job->id], $now);
             }
         }
         usort($jobs, fn (FloorJob $a, FloorJob $b) => $a->waitsUntil() <=> $b->waitsUntil());

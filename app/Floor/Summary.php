@@ -106,6 +106,9 @@ final readonly class Summary implements Castable
     {
         return new class implements CastsAttributes
         {
+            /** A kept object would be written back with every attribute that is read. */
+            public bool $withoutObjectCaching = true;
+
             public function get(Model $model, string $key, mixed $value, array $attributes): ?Summary
             {
                 $data = is_string($value) ? json_decode($value, true) : null;

@@ -26,9 +26,9 @@
         </section>
     @else
         <section class="floor" aria-label="Open jobs by when hands are needed">
-            <ol class="floor-waiting" aria-label="On a clock">@foreach ($page->waiting as $job)<x-floor-job :job="$job"/>@endforeach</ol>
+            <ol class="floor-waiting" aria-label="On a clock">@include('floor.jobs', ['jobs' => $page->waiting])</ol>
             <p class="now-line"><b>now</b><span>{{ date('H:i', $page->now) }}</span><i>above: on a clock · below: waiting for hands</i></p>
-            <ol class="floor-hands" aria-label="Waiting for hands">@foreach ($page->hands as $job)<x-floor-job :job="$job"/>@endforeach</ol>
+            <ol class="floor-hands" aria-label="Waiting for hands">@include('floor.jobs', ['jobs' => $page->hands])</ol>
         </section>
         <x-lanes :chart="$page->lanes"/>
     @endif
