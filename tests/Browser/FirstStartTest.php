@@ -31,8 +31,9 @@ final class FirstStartTest extends BrowserTestCase
         $this->see('Enter your name.');
         $this->type(['shop' => 'Lower yard', 'elevation_m' => '310', 'name' => 'A. Person', 'login' => 'person', 'password' => 'ten letters or more']);
         $this->press('Start');
-        $this->seeStep('Floor');
+        $this->seeStep('Add a vehicle');
         $this->see('Lower yard, 310 m', '.bar');
+        $this->visit('/');
         $this->see('Getting ready');
         $this->assertAccessible();
         $this->visit('/jobs/new');

@@ -57,7 +57,7 @@ final class ReachTest extends TestCase
             $browser->findElement(By::id($field))->sendKeys($text);
         }
         $browser->findElement(By::cssSelector('.button-go'))->click();
-        $browser->wait(20)->until(fn () => str_contains($browser->getTitle(), 'Floor'));
+        $browser->wait(20)->until(fn () => str_contains($browser->getTitle(), 'Add a vehicle'));
         self::assertTrue($browser->executeScript('return window.isSecureContext'), 'camera and outbox want HTTPS that is trusted');
         self::assertSame('activated', $browser->executeAsyncScript(
             'const done = arguments[0]; navigator.serviceWorker.ready.then((r) => { const w = r.active;'

@@ -141,9 +141,10 @@ final class BadInputTest extends ShopTestCase
                 'currency' => 'Mk',
                 'tools_said' => '1',
                 'tools' => ['funnel'],
+                'layouts' => '1',
             ],
         )
-            ->assertRedirect('/');
+            ->assertRedirect('/vehicles/new');
         $shop = \App\Models\Shop::here();
         self::assertSame([310.0, 'Mk', ['funnel']], [$shop->elevation_m, $shop->houseRules()->currency, $shop->tools]);
         self::assertSame('us', Person::query()->sole()->units->value);

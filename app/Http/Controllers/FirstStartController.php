@@ -82,7 +82,8 @@ final class FirstStartController
         $request->session()->regenerate();
         @unlink((string) config('aqbel.first_start'));
 
-        return redirect('/')->with('notice', 'The shop is set up. Next: its first vehicle.');
+        return redirect($request->boolean('layouts') ? '/vehicles/new' : '/circuits')
+            ->with('notice', 'The shop is set up. What else it needs stands on the floor. Next: its first vehicle.');
     }
 
     /**
