@@ -8,7 +8,6 @@ use App\Http\Middleware\LocksTablet;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
 use Aqbel\Core\InvalidField;
-use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -40,7 +39,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport([InvalidField::class]);
         $exceptions->dontFlash($secrets);
         $exceptions->context(fn () => Context::all());
-        $exceptions->render(fn (QueryException $failed) => str_contains($failed->getMessage(), 'database or disk is full')
+        // A query says it, or the commit at the end of them.
+        $exceptions->render(fn (PDOException $failed) => str_contains($failed->getMessage(), 'database or disk is full')
             ? response('The disk of this machine is full, so nothing was stored. What you typed is still on the page before: make room, go back and send it again.', 507)
             : null);
         $exceptions->render(fn (InvalidField $invalid, Request $request) => $request->expectsJson()

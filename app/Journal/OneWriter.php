@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Journal;
 
-use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use PDOException;
 
 /**
  * The one place where something is written. A transaction that reads first and writes then fails at once beside another
@@ -36,7 +36,7 @@ final class OneWriter
 
                     return $write();
                 });
-            } catch (QueryException $failed) {
+            } catch (PDOException $failed) {
                 if ($try === self::TRIES || ! self::isHeld($failed) || DB::transactionLevel() > 0) {
                     throw $failed;
                 }
@@ -45,7 +45,7 @@ final class OneWriter
         }
     }
 
-    private static function isHeld(QueryException $failed): bool
+    private static function isHeld(PDOException $failed): bool
     {
         $code = $failed->errorInfo[1] ?? null;
 

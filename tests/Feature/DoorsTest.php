@@ -48,9 +48,12 @@ final class DoorsTest extends ShopTestCase
     {
         $full = new \PDOException('SQLSTATE[HY000]: General error: 13 database or disk is full');
         Route::get('/full', fn () => throw new QueryException('sqlite', 'insert', [], $full));
-        $answer = $this->get('/full');
-        self::assertSame(507, $answer->getStatusCode());
-        self::assertStringContainsString('disk of this machine is full', (string) $answer->getContent());
+        Route::get('/full-at-commit', fn () => throw $full);
+        foreach (['/full', '/full-at-commit'] as $path) {
+            $answer = $this->get($path);
+            self::assertSame(507, $answer->getStatusCode());
+            self::assertStringContainsString('disk of this machine is full', (string) $answer->getContent());
+        }
     }
 
     public function test_who_has_no_name_here_waits_as_long_as_who_has_the_wrong_password(): void
