@@ -17,9 +17,15 @@ final readonly class FloorPage
     /**
      * @param  list<FloorJob>  $waiting  on a clock, the one that lets go last first
      * @param  list<FloorJob>  $hands  waiting for hands
+     * @param  int  $more  open jobs, older ones, that are too many to show
      */
-    private function __construct(public int $now, public array $waiting, public array $hands, public LaneChart $lanes)
-    {
+    private function __construct(
+        public int $now,
+        public array $waiting,
+        public array $hands,
+        public LaneChart $lanes,
+        public int $more,
+    ) {
     }
 
     public static function read(UnitSystem $units): self
@@ -49,7 +55,9 @@ final readonly class FloorPage
         $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
         $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 
-        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now));
+        $more = count($found) < self::MOST ? 0 : Job::query()->open()->count() - count($found);
+
+        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now), $more);
     }
 
     /** Nothing to plan for yet; asked only where nothing is open. */

@@ -30,6 +30,9 @@
             <p class="now-line"><b>now</b><span>{{ date('H:i', $page->now) }}</span><i>above: on a clock · below: waiting for hands</i></p>
             <ol class="floor-hands" aria-label="Waiting for hands">@include('floor.jobs', ['jobs' => $page->hands])</ol>
         </section>
+        @if ($page->more > 0)
+            <p class="help">{{ $page->more }} older jobs are open too. They stand first under <a href="/vehicles">Vehicles</a>.</p>
+        @endif
         <x-lanes :chart="$page->lanes"/>
     @endif
 </x-layout>

@@ -8,7 +8,9 @@ use App\Elevation\Drawing;
 use App\Elevation\Label;
 use App\Models\Circuit;
 use App\Models\Job;
+use App\Models\Vehicle;
 use Database\Seeders\DemoSeeder;
+use Illuminate\Support\Facades\DB;
 
 final class FloorTest extends ShopTestCase
 {
@@ -88,5 +90,21 @@ final class FloorTest extends ShopTestCase
             ->assertSee('12.39 L')
             ->assertSee('25.0 N·m')
             ->assertSee('by feel');
+    }
+
+    public function test_more_open_jobs_than_fit_are_said_and_none_vanishes(): void
+    {
+        $job = $this->plan('GEN 1');
+        $rows = [];
+        foreach (range(1, 205) as $i) {
+            $vehicle = Vehicle::query()->create(['circuit_id' => $job->circuit_id, 'plate' => "MANY {$i}", 'name' => 'One of many']);
+            $rows[] = [...array_diff_key($job->refresh()->getAttributes(), ['id' => 0]), 'vehicle_id' => $vehicle->id];
+        }
+        foreach (array_chunk($rows, 40) as $some) {
+            DB::table('jobs')->insert($some);
+        }
+        $more = Job::query()->open()->count() - 200;
+        $this->get('/')->assertOk()->assertSee("{$more} older jobs are open too");
+        $this->get('/vehicles')->assertSee("Go on with {$job->number()}");
     }
 }
