@@ -7,6 +7,7 @@ use App\Http\Middleware\KnowsWho;
 use App\Http\Middleware\LocksTablet;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
+use App\Shop\FullDisk;
 use Aqbel\Core\InvalidField;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -40,7 +41,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontFlash($secrets);
         $exceptions->context(fn () => Context::all());
         // A query says it, or the commit at the end of them.
-        $exceptions->render(fn (PDOException $failed) => str_contains($failed->getMessage(), 'database or disk is full')
+        $exceptions->render(fn (PDOException $failed) => FullDisk::isBehind($failed)
             ? response('The disk of this machine is full, so nothing was stored. What you typed is still on the page before: make room, go back and send it again.', 507)
             : null);
         $exceptions->render(fn (InvalidField $invalid, Request $request) => $request->expectsJson()
