@@ -94,3 +94,36 @@ test('an entry without a typed value says what it does', () => {
     assert.equal(typedIn({ action: '/jobs/3/finish', fields: [['step', 'hold:1']] }), 'Finish the step');
     assert.equal(typedIn({ action: '/jobs/3/photos', fields: [['photo', new Blob(['x'])], ['caption', 'clamp']] }), 'Photograph');
 });
+
+test('a shared tablet goes and asks who is there when nobody touched it, and never without being told to', async () => {
+    const listeners = {};
+    const timers = [];
+    const went = [];
+    globalThis.addEventListener = (sign, act) => { listeners[sign] = act; };
+    globalThis.location = { href: '/vehicles', assign: (to) => went.push(to) };
+    const { setInterval: real } = globalThis;
+    globalThis.setInterval = (act) => { timers.push(act); return 0; };
+    const { now } = Date;
+    try {
+        const { lockWhenIdle } = await import('../../resources/js/lock.js');
+        lockWhenIdle(0);
+        lockWhenIdle(Number.NaN);
+        assert.equal(timers.length, 0);
+        let clock = 1_000_000;
+        Date.now = () => clock;
+        lockWhenIdle(300);
+        clock += 299_000;
+        timers[0]();
+        listeners.keydown();
+        clock += 301_000;
+        timers[0]();
+        assert.deepEqual(went, [], 'touched meanwhile');
+        clock += 2_000;
+        timers[0]();
+        timers[0]();
+        assert.deepEqual(went, ['/vehicles'], 'once');
+    } finally {
+        Date.now = now;
+        globalThis.setInterval = real;
+    }
+});

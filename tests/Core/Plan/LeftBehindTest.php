@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use Aqbel\Core\Plan\Format\ChoicesCodec;
+use Aqbel\Core\Plan\Format\Stored;
+use Aqbel\Core\Plan\LeftBehind;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\JobOnPaper;
+
+/** What a job that was given up leaves to the next one on its vehicle. */
+final class LeftBehindTest extends TestCase
+{
+    private static function ambulance(LeftBehind $left): JobOnPaper
+    {
+        return JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['right_plug'], 'left' => $left]);
+    }
+
+    public function test_it_is_kept_with_the_choices_and_an_older_plan_has_none(): void
+    {
+        foreach ([new LeftBehind('J0005', ['left_plug'], 2100.0, 340.0), new LeftBehind('J0006')] as $left) {
+            $written = ChoicesCodec::write(self::ambulance($left)->choices);
+            self::assertEquals($left, ChoicesCodec::read(Stored::of($written))->left);
+            unset($written['left']);
+            self::assertNull(ChoicesCodec::read(Stored::of($written))->left);
+        }
+        // Choices that are changed take it with them.
+        $left = new LeftBehind('J0005', ['left_plug']);
+        self::assertSame($left, self::ambulance($left)->choices->with('vacuum')->draining([])->left);
+    }
+
+    public function test_a_circuit_is_empty_only_where_its_ledger_can_say_so(): void
+    {
+        self::assertTrue((new LeftBehind('J1', [], 0.0, 0.0))->isEmpty());
+        self::assertTrue((new LeftBehind('J1', [], 340.0, 340.0))->isEmpty());
+        self::assertFalse((new LeftBehind('J1', [], 341.0, 340.0))->isEmpty());
+        self::assertFalse((new LeftBehind('J1', [], null, 340.0))->isEmpty(), 'nobody recorded what was found');
+    }
+
+    public function test_what_was_left_open_is_closed_before_anything_is_filled(): void
+    {
+        $job = self::ambulance(new LeftBehind('J0005', ['left_plug', 'right_plug', 'gone_since']));
+        $codes = array_map(fn ($obstacle) => $obstacle->code, JobOnPaper::kind('close_up')->obstacles($job->at('close_up')));
+        self::assertContains('not_ticked.left_open.left_plug', $codes);
+        self::assertNotContains('not_ticked.left_open.right_plug', $codes, 'this job opens and closes that one itself');
+        self::assertNotContains('not_ticked.left_open.gone_since', $codes, 'the circuit was changed meanwhile');
+        $usual = JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['right_plug']]);
+        $of = fn (JobOnPaper $job): int => count(JobOnPaper::kind('close_up')->obstacles($job->at('close_up')));
+        self::assertSame($of($usual) + 1, $of($job));
+    }
+
+    public function test_it_is_the_first_thing_that_is_said_and_the_likeliest_content(): void
+    {
+        $job = self::ambulance(new LeftBehind('J0005', ['left_plug'], 2100.0, 340.0));
+        $found = JobOnPaper::kind('found');
+        $said = $found->instructions($job->at('found'))[0];
+        self::assertStringStartsWith('J0005 was given up: 2.10 L ± 0.34 L inside by its ledger; open: Left block plug.', $said);
+        self::assertSame('partly', $found->forms($job->at('found'))[0]->fields[0]->default);
+        $unknown = self::ambulance(new LeftBehind('J0006'));
+        self::assertStringContainsString('nobody recorded', $found->instructions($unknown->at('found'))[0]);
+        self::assertSame('full', $found->forms($unknown->at('found'))[0]->fields[0]->default);
+    }
+}
