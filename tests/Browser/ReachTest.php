@@ -72,7 +72,7 @@ final class ReachTest extends TestCase
         self::assertSame(0, $this->aqbel('backup'), 'while people work');
         $browser->get("https://localhost:{$this->port}/shop");
         self::assertStringContainsString('Whole', $browser->findElement(By::cssSelector('.state'))->getText());
-        self::assertSame(1, $this->aqbel("restore {$this->place}/backups/none.zip --replace"), 'not under the people who work in it');
+        self::assertSame(1, $this->aqbel("restore {$this->place}/data/backups/none.zip --replace"), 'not under the people who work in it');
 
         $this->end($server);
         self::assertSame('', trim((string) shell_exec('pgrep -f '.escapeshellarg($this->place).' -a | grep -v pgrep | grep -v chrom')));
@@ -92,7 +92,11 @@ final class ReachTest extends TestCase
         foreach (['--host "not a host"', '--host -x', '--port 80 --host localhost', '--colour red'] as $bad) {
             self::assertSame(1, $this->aqbel("serve {$bad}"), $bad);
         }
-        self::assertFileDoesNotExist("{$this->place}/aqbel.sqlite");
+        self::assertFileDoesNotExist("{$this->place}/data/aqbel.sqlite");
+        mkdir("{$this->place}/data");
+        touch("{$this->place}/data/somebody-elses");
+        self::assertSame(1, $this->aqbel('serve --host localhost --port '.$this->port), 'a folder with other files in it');
+        self::assertSame([], array_diff(scandir("{$this->place}/data") ?: [], ['.', '..', 'somebody-elses']));
     }
 
     /** @return resource */
@@ -119,7 +123,7 @@ final class ReachTest extends TestCase
     /** @return array<string, string> none of what the tests run in */
     private function environment(): array
     {
-        return ['PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'AQBEL_DATA' => $this->place];
+        return ['PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'AQBEL_DATA' => "{$this->place}/data"];
     }
 
     private function aqbel(string $command): int
