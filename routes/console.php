@@ -8,6 +8,7 @@ use App\Backups\NoBackup;
 use App\Backups\Restoring;
 use App\Http\Controllers\FirstStartController;
 use App\Models\Person;
+use App\Shop\Sweep;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
@@ -54,6 +55,8 @@ Artisan::command('aqbel:backup {folder} {--name=aqbel} {--keep=0}', function (st
             throw $failed;
         }
         LastBackup::worked($backup->file);
+        // The one thing that comes by every night.
+        Sweep::cache();
         if ($keep > 0) {
             Backup::rotate($folder, $keep, $name);
         }

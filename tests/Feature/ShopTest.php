@@ -15,6 +15,7 @@ use App\Models\Shop;
 use App\Models\Vehicle;
 use App\Plan\Tick;
 use App\Shop\RuleBook;
+use App\Shop\Sweep;
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
@@ -22,6 +23,7 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\File;
 use Illuminate\Testing\TestResponse;
 
 /** Where the shop stands, what is at hand, how it works, who may what, and who changed it. */
@@ -194,6 +196,29 @@ final class ShopTest extends ShopTestCase
         $this->delete("/templates/{$template->id}")->assertRedirect('/shop/rules');
         self::assertSame(0, JobTemplate::query()->count());
         self::assertSame(2, AuditLine::query()->where('subject', 'Change, quick')->count());
+    }
+
+    public function test_what_was_remembered_for_a_while_is_swept_and_what_still_counts_stays(): void
+    {
+        $folder = sys_get_temp_dir().'/aqbel-sweep-'.getmypid();
+        config(['cache.default' => 'file', 'cache.stores.file.path' => $folder]);
+        app('cache')->forgetDriver('file');
+        $cache = app('cache')->store('file');
+        $cache->put('soon', str_repeat('x', 1000), 1);
+        $cache->put('later', 'still here', 3600);
+        $cache->forever('always', 'for good');
+        file_put_contents("{$folder}/strange", 'not a number');
+        self::assertSame(0, Sweep::cache());
+        foreach (glob("{$folder}/*/*/*") ?: [] as $file) {
+            $text = (string) file_get_contents($file);
+            str_contains($text, 'xxx') && file_put_contents($file, (time() - 5).substr($text, 10));
+        }
+        self::assertSame(1, Sweep::cache());
+        self::assertSame(['still here', 'for good', null], [$cache->get('later'), $cache->get('always'), $cache->get('soon')]);
+        self::assertFileExists("{$folder}/strange");
+        File::deleteDirectory($folder);
+        config(['cache.default' => 'array']);
+        self::assertSame(0, Sweep::cache());
     }
 
     /** @param  array<string, mixed>  $fields */
