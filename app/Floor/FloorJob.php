@@ -26,7 +26,7 @@ final readonly class FloorJob
     /** Unix seconds; 0 where hands are needed now. */
     public function waitsUntil(): int
     {
-        return max($this->summary->waitsUntil(), $this->restsUntil ?? 0);
+        return max($this->summary->waitsUntil(), $this->rests() ? (int) $this->restsUntil : 0);
     }
 
     public function since(): int
@@ -36,7 +36,7 @@ final readonly class FloorJob
 
     public function rests(): bool
     {
-        return ($this->restsUntil ?? 0) > $this->now;
+        return ($this->restsUntil ?? 0) > $this->now && $this->summary->tone !== Tone::Stop;
     }
 
     /** How many points stand open on it. */

@@ -46,7 +46,8 @@ final readonly class NextDue
             return new self($interval, $own, null, null, null, null);
         }
         $then = ChoicesCodec::readUsage((array) json_decode((string) $job->getAttribute('usage'), true));
-        $since = fn (?float $now, ?float $at): ?float => $now === null || $at === null ? null : max(0.0, $now - $at);
+        // A mark below the one at the change is another instrument, or misread: it says nothing about what has been run.
+        $since = fn (?float $now, ?float $at): ?float => $now === null || $at === null || $now < $at ? null : $now - $at;
         $used = $interval->used(
             $since($vehicle->odometer_km, $then->odometerKm),
             (float) $job->signed_at?->diffInDays(now()) / self::DAYS_PER_MONTH,

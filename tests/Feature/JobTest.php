@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Floor\FloorJob;
+use App\Floor\FloorWords;
+use App\Floor\Summary;
 use App\Models\AuditLine;
 use App\Models\Circuit;
 use App\Models\Job;
 use App\Models\Person;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Saying\Tone;
+use Illuminate\Testing\TestResponse;
 
 /** A job in the shop’s hands: handed over, rested, given up, and planned anew from where it stands. */
 final class JobTest extends ShopTestCase
@@ -42,6 +47,26 @@ final class JobTest extends ShopTestCase
         $this->get("/jobs/{$job->id}")->assertSee('Rests until');
         $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasNoErrors();
         self::assertNull($job->refresh()->rests_until);
+    }
+
+    public function test_a_running_engine_and_a_danger_are_not_put_to_rest(): void
+    {
+        $job = $this->plan('SKP 031');
+        $rest = fn (): TestResponse => $this->actingAs($this->imre)->post("/jobs/{$job->id}/rest", ['until' => now()->addHours(12)->format('Y-m-d\TH:i')]);
+        $walk = $this->walk($job)->until('heat_cycle:1');
+        $rest()->assertSessionHasNoErrors();
+        $walk->enter('start', ['place' => 'extraction', 'neck' => 'sealed']);
+        $rest()->assertSessionHasErrors('until');
+        self::assertNull($job->refresh()->rests_until);
+
+        // A danger that is there all the same is never shown as rest.
+        $job->update(['rests_until' => now()->addHours(12)]);
+        $summary = $job->refresh()->summary ?? self::fail();
+        $shown = fn (Tone $tone): FloorJob => new FloorJob($job->id, '', '', '', new Summary(
+            $summary->seq, $summary->drawn, $summary->runs, $summary->ports, [], $summary->step, $summary->stage, 1, 2, $tone, null, null, [],
+        ), new FloorWords('', '', ''), '', $job->rests_until?->getTimestamp(), now()->getTimestamp());
+        self::assertSame([true, false], [$shown(Tone::Wait)->rests(), $shown(Tone::Stop)->rests()]);
+        self::assertSame(0, $shown(Tone::Stop)->secondsLeft(), 'hands are needed now');
     }
 
     public function test_what_a_job_that_is_given_up_leaves_is_carried_to_the_next_one(): void

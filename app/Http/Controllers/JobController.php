@@ -11,9 +11,11 @@ use App\Journal\OneWriter;
 use App\Models\Job;
 use App\Models\Person;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Plan\LeftBehind;
+use Aqbel\Core\Saying\Tone;
+use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -40,8 +42,8 @@ final class JobController extends Controller
             'job' => $job,
             'people' => Person::query()->whereNull('disabled_at')->orderBy('name')->get(['id', 'name']),
             'open' => array_map(
-                fn (string $port) => $job->circuit->read()->ports[$port]->label ?? $port,
-                self::open($state),
+                fn (string $port) => $state->circuit->ports[$port]->label ?? $port,
+                LeftBehind::of($state, $job->number(), now()->getTimestamp())->open,
             ),
             'newer' => $job->circuit->newestRevision()->revision > $job->circuit->revision
                 ? $job->circuit->newestRevision()
@@ -54,18 +56,17 @@ final class JobController extends Controller
     {
         $to = Person::query()->whereNull('disabled_at')->find($request->integer('to'))
             ?? throw new InvalidField('to', 'Choose somebody who signs in here.');
-        $this->change(
-            $request,
-            $job,
-            ['held_by' => $to->id],
-            [new Change('in hand of', $job->holder->name ?? $job->planner->name, $to->name)],
-        );
+        $this->change($request, $job, fn () => ['held_by' => $to->id], fn () => new Change(
+            'in hand of',
+            $job->holder->name ?? $job->planner->name,
+            $to->name,
+        ));
 
         return redirect("/jobs/{$job->id}")->with('notice', "In {$to->name}’s hands now.");
     }
 
     /** Nothing happens until then; the next entry wakes it. */
-    public function rest(Request $request, Job $job): RedirectResponse
+    public function rest(Request $request, Job $job, StepCatalogue $kinds): RedirectResponse
     {
         $until = Carbon::hasFormat(self::text($request, 'until'), 'Y-m-d\TH:i')
             ? Carbon::createFromFormat('Y-m-d\TH:i', self::text($request, 'until'))
@@ -76,12 +77,11 @@ final class JobController extends Controller
                 'Enter the day and time at which somebody goes on, within the next '.self::LONGEST_REST_DAYS.' days.',
             );
         }
-        $this->change(
-            $request,
-            $job,
-            ['rests_until' => $until],
-            [new Change('rests until', '', $until->format('Y-m-d H:i'))],
-        );
+        $this->change($request, $job, function () use ($job, $until, $kinds): array {
+            self::mayRest($job->state(), $kinds);
+
+            return ['rests_until' => $until];
+        }, fn () => new Change('rests until', '', $until->format('Y-m-d H:i')));
 
         return redirect('/')->with('notice', "{$job->number()} rests until {$until->format('Y-m-d H:i')}.");
     }
@@ -93,10 +93,12 @@ final class JobController extends Controller
         if (mb_strlen($why) < self::LEAST_REASON) {
             throw new InvalidField('why', 'Say why, for whoever works on it next.');
         }
-        $this->change($request, $job, [
-            'abandoned_at' => now(), 'abandoned_by' => self::person($request)->id, 'abandoned_because' => $why, 'rests_until' => null,
-            'left_behind' => self::left($job)->toArray(),
-        ], [new Change('given up', '', $why)]);
+        // Under the lock: an entry that has just come in counts.
+        $this->change($request, $job, fn () => [
+            'abandoned_at' => now(), 'abandoned_by' => self::person($request)->id, 'abandoned_because' => $why,
+            'rests_until' => null,
+            'left_behind' => LeftBehind::of($job->state(), $job->number(), now()->getTimestamp())->toArray(),
+        ], fn () => new Change('given up', '', $why));
 
         return $request->boolean('anew')
             ? redirect("/jobs/new?vehicle={$job->vehicle_id}")->with(
@@ -106,40 +108,36 @@ final class JobController extends Controller
             : redirect("/vehicles/{$job->vehicle_id}")->with('notice', "{$job->number()} is given up.");
     }
 
+    /** Danger is never put to sleep, and nobody goes home from an engine that runs. */
+    private static function mayRest(JobState $state, StepCatalogue $kinds): void
+    {
+        $step = $state->stepInHand();
+        if ($step === null) {
+            return;
+        }
+        $kind = $kinds->of($step);
+        $at = $state->at($step, now()->getTimestamp());
+        if ($kind->does(Does::RunsEngine) && $kind->ran($at) !== null) {
+            throw new InvalidField('until', "The engine has been started in “{$kind->title($at)}”. Shut it off and finish that step first.");
+        }
+        if ($kind->verdict($at)?->tone === Tone::Stop) {
+            throw new InvalidField('until', "{$kind->verdict($at)->title}: that does not wait. Put it right first.");
+        }
+    }
+
     /**
-     * @param  array<string, mixed>  $attributes
-     * @param  list<Change>  $said
+     * @param  \Closure(): array<string, mixed>  $attributes
+     * @param  \Closure(): Change  $said
      */
-    private function change(Request $request, Job $job, array $attributes, array $said): void
+    private function change(Request $request, Job $job, \Closure $attributes, \Closure $said): void
     {
         OneWriter::run(function () use ($request, $job, $attributes, $said): void {
             if ($job->refresh()->isClosed()) {
                 throw new InvalidField('job', 'This job is closed. Its record stands as it is.');
             }
-            $job->update($attributes);
-            Trail::note(self::person($request), Subject::Job, $job->number(), $said);
+            $change = $said();
+            $job->update($attributes());
+            Trail::note(self::person($request), Subject::Job, $job->number(), [$change]);
         });
-    }
-
-    private static function left(Job $job): LeftBehind
-    {
-        $state = $job->state();
-        $ledger = $state->ledger();
-
-        return new LeftBehind(
-            $job->number(),
-            self::open($state),
-            $ledger->lines === [] ? null : max(0.0, $ledger->contentMl),
-            $ledger->plusMinusMl,
-        );
-    }
-
-    /** @return list<string> ports that stand open as far as it is recorded */
-    private static function open(JobState $state): array
-    {
-        return array_keys(array_filter(
-            $state->ports(now()->getTimestamp()),
-            fn (PortState $is) => $is !== PortState::Closed,
-        ));
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\CloseUp;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Checklist;
 use Aqbel\Core\Steps\Findings\Condition;
@@ -47,18 +49,19 @@ final class CloseUp extends Checklist
     }
 
     /**
-     * What a job before this one left open and this one does not open and close itself.
+     * What a job before this one left open, and no step of this one opens and closes.
      *
      * @return array<string, string>
      */
     private static function leftOpen(Situation $at): array
     {
-        $choices = Plan::of($at)->choices;
+        $left = Plan::of($at)->choices->left;
+        $own = array_map(fn (Step $step) => $step->params->text('port'), $at->job->steps);
         $items = [];
-        foreach (array_diff($choices->left->open ?? [], $choices->drains, $choices->bleedsOf($at->circuit())) as $port) {
+        foreach (array_diff($left->open ?? [], $own) as $port) {
             $label = $at->circuit()->ports[$port]->label ?? null;
             if ($label !== null) {
-                $items["left_open.{$port}"] = "{$label}, left open by {$choices->left?->job}: closed";
+                $items[LeftBehind::TICK.$port] = "{$label}, left open by {$left?->job}: closed";
             }
         }
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\Format\Stored;
 use Aqbel\Core\Plan\LeftBehind;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
+use Tests\Demo;
 
 /** What a job that was given up leaves to the next one on its vehicle. */
 final class LeftBehindTest extends TestCase
@@ -61,5 +63,36 @@ final class LeftBehindTest extends TestCase
         $unknown = self::ambulance(new LeftBehind('J0006'));
         self::assertStringContainsString('nobody recorded', $found->instructions($unknown->at('found'))[0]);
         self::assertSame('full', $found->forms($unknown->at('found'))[0]->fields[0]->default);
+    }
+
+    public function test_a_bleed_point_left_open_is_closed_before_a_vacuum_that_uses_none(): void
+    {
+        $bleed = Demo::circuit('rescue-ambulance')->portIds(PortKind::Bleed)[0];
+        $codes = fn (string $school): array => array_map(
+            fn ($obstacle) => $obstacle->code,
+            JobOnPaper::kind('close_up')->obstacles(
+                JobOnPaper::on('rescue-ambulance', school: $school, choices: ['left' => new LeftBehind('J0005', [$bleed])])->at('close_up'),
+            ),
+        );
+        self::assertContains("not_ticked.left_open.{$bleed}", $codes('vacuum'));
+        self::assertNotContains("not_ticked.left_open.{$bleed}", $codes('gravity'), 'its own step closes it');
+    }
+
+    public function test_what_nobody_has_closed_goes_on_to_the_job_after_the_next(): void
+    {
+        $job = self::ambulance(new LeftBehind('J0005', ['left_plug', 'right_plug'], 2100.0, 340.0));
+        $untouched = LeftBehind::of($job->state(), 'J0007', 2_000_000);
+        self::assertEquals(new LeftBehind('J0007', ['left_plug', 'right_plug'], 2100.0, 340.0), $untouched, 'given up before anything was done');
+
+        $job->write('found', 'found', ['content' => 'full'])
+            ->write('drain:right_plug', 'opened', ['cap' => 'off'])
+            ->write('drain:right_plug', 'closed', ['washer' => true])
+            ->write('close_up', 'ticked', ['left_open.left_plug' => true]);
+        $closed = LeftBehind::of($job->state(), 'J0007', 2_000_000);
+        self::assertSame([], $closed->open);
+        self::assertGreaterThan(10_000.0, $closed->contentMl, 'its own ledger says what is inside');
+
+        $again = self::ambulance(new LeftBehind('J0005', ['left_plug']))->write('drain:right_plug', 'opened', ['cap' => 'off']);
+        self::assertSame(['right_plug', 'left_plug'], LeftBehind::of($again->state(), 'J0007', 2_000_000)->open);
     }
 }
