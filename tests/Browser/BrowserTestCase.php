@@ -30,8 +30,8 @@ abstract class BrowserTestCase extends TestCase
 
     private static string $profile;
 
-    /** A database with the demo shop in it. */
-    private static ?string $seeded = null;
+    /** A folder with the demo shop's database and the configuration. */
+    private static ?string $prepared = null;
 
     protected static RemoteWebDriver $browser;
 
@@ -52,10 +52,7 @@ abstract class BrowserTestCase extends TestCase
             'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'file', 'SESSION_FILES' => "{$directory}/sessions", 'AQBEL_PHOTOS' => "{$directory}/photos", 'CACHE_STORE' => 'file', 'AQBEL_CACHE' => "{$directory}/cache", 'AQBEL_DEMO' => '1', 'AQBEL_FIRST_START' => "{$directory}/first-start.code", 'PHP_CLI_SERVER_WORKERS' => '3',
             'APP_CONFIG_CACHE' => "{$directory}/cache/config.php", 'APP_ROUTES_CACHE' => "{$directory}/cache/routes.php",
         ];
-        self::seed("{$directory}/aqbel.sqlite", $environment);
-        foreach (['config:cache', 'route:cache'] as $command) {
-            self::artisan($command, $environment);
-        }
+        self::prepare($directory, $environment);
         [$port, $driverPort] = [self::freePort(), self::freePort()];
         self::$url = "http://127.0.0.1:{$port}";
         self::$profile = sys_get_temp_dir().'/aqbel-browser-'.bin2hex(random_bytes(6));
@@ -366,22 +363,28 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /**
-     * The demo shop, made once a run and copied from then on.
+     * The demo shop and the cached configuration, made once a run and copied from then on.
      *
      * @param  array<string, string>  $environment
      */
-    private static function seed(string $database, array $environment): void
+    private static function prepare(string $directory, array $environment): void
     {
-        self::$seeded ??= tempnam(sys_get_temp_dir(), 'aqbel-seeded');
-        if (filesize(self::$seeded) === 0) {
-            touch($database);
-            foreach (['migrate --force', 'db:seed --class=DemoSeeder --force'] as $command) {
+        $made = ['aqbel.sqlite', 'cache/config.php', 'cache/routes.php'];
+        if (self::$prepared === null) {
+            touch("{$directory}/aqbel.sqlite");
+            foreach (['migrate --force', 'db:seed --class=DemoSeeder --force', 'config:cache', 'route:cache'] as $command) {
                 self::artisan($command, $environment);
             }
-            rename($database, self::$seeded);
-            register_shutdown_function(fn () => @unlink((string) self::$seeded));
+            $kept = self::$prepared = sys_get_temp_dir().'/aqbel-prepared-'.bin2hex(random_bytes(6));
+            mkdir("{$kept}/cache", recursive: true);
+            foreach ($made as $file) {
+                copy("{$directory}/{$file}", "{$kept}/{$file}");
+            }
+            register_shutdown_function(fn () => shell_exec('rm -rf '.escapeshellarg($kept)));
         }
-        copy(self::$seeded, $database);
+        foreach ($made as $file) {
+            copy(self::$prepared."/{$file}", "{$directory}/{$file}");
+        }
     }
 
     /** @param  array<string, string>  $environment */
