@@ -33,7 +33,18 @@ class Shop extends Model
         'granted' => 'array',
     ];
 
+    protected static function booted(): void
+    {
+        static::saved(fn () => app()->forgetInstance(self::class));
+    }
+
+    /** Read once a request. */
     public static function here(): self
+    {
+        return app(self::class);
+    }
+
+    public static function stored(): self
     {
         return self::query()->first() ?? new self([
             'name' => 'Aqbel',

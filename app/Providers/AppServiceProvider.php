@@ -31,6 +31,7 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(StepCatalogue::class, fn () => StepCatalogue::standard());
+        $this->app->scoped(Shop::class, Shop::stored(...));
         $this->app->singleton(Schools::class, fn () => SchoolCatalogue::standard());
         $this->app->bind(Kinds::class, StepCatalogue::class);
         $this->app->bind(ClockFile::class, fn () => new ClockFile((string) config('aqbel.clock'), app(MachineClock::class)));

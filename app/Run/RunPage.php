@@ -249,14 +249,15 @@ final readonly class RunPage
     public function picture(): Picture
     {
         $plan = Plan::of($this->state);
+        $summary = $this->job->summary; // parsed each time it is asked for
         $stage = $this->step->stage->value;
         $settled = $stage >= Stage::Fill->value && $stage < Stage::Prove->value && ! $this->kind->does(Does::Fills);
 
         return new Picture(
-            $this->state->circuit, $this->job->summary?->runs, pockets: $settled
+            $this->state->circuit, $summary?->runs, pockets: $settled
                 ? array_slice($plan->fill->pockets, 0, self::SHOWN_POCKETS)
                 : [],
-            states: $this->job->summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,
+            states: $summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,
         );
     }
 

@@ -80,7 +80,7 @@ final class ShopTest extends ShopTestCase
     public function test_what_is_kept_unchanged_stays_to_the_last_digit_in_either_units(): void
     {
         $odd = RulesCodec::write(new HouseRules(safeTemperatureC: 43.217, airShare: 0.012345, gaugeResolutionInHg: 0.123456));
-        Shop::query()->update(['rules' => json_encode($odd)]);
+        Shop::query()->firstOrFail()->update(['rules' => $odd]);
         foreach (UnitSystem::cases() as $units) {
             $this->lead->update(['units' => $units]);
             $this->keepRules([])->assertSessionHasNoErrors();

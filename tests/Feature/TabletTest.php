@@ -95,7 +95,7 @@ final class TabletTest extends ShopTestCase
         $this->get('/vehicles')->assertRedirect('/sign-in');
         $this->post('/sign-in/pin', ['person' => $this->imre->id, 'pin' => '4071'])->assertRedirect(url('/vehicles'));
 
-        Shop::query()->update(['lock_minutes' => 0]);
+        Shop::query()->firstOrFail()->update(['lock_minutes' => 0]);
         $this->travel(60)->minutes();
         $this->get('/vehicles')->assertOk();
     }
