@@ -16,6 +16,8 @@ return [
     'first_start' => env('AQBEL_FIRST_START'),
     // Where the shop's clock is kept while the machine's may jump; null goes by the machine's.
     'clock' => env('AQBEL_CLOCK'),
+    // What this installation keeps beside its database: how the last backup went, its codes.
+    'folder' => env('AQBEL_FOLDER', dirname((string) env('DB_DATABASE', storage_path('aqbel.sqlite')))),
     // Where photographs lie, beside the database of the same mode.
     'photos' => env('AQBEL_PHOTOS', storage_path('photos')),
     // Adds the yardstick page of `./aqbel bench`.

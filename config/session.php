@@ -3,7 +3,9 @@
 declare(strict_types=1);
 
 return [
-    'driver' => env('SESSION_DRIVER', 'file'),
+    // Where several machines serve one shop, whoever signed in at one is signed in at the others.
+    'driver' => env('SESSION_DRIVER', env('DB_CONNECTION') === 'pgsql' ? 'database' : 'file'),
+    'table' => 'sessions',
     'lifetime' => 720,
     'expire_on_close' => false,
     'encrypt' => false,

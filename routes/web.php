@@ -84,6 +84,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/manage', [JobController::class, 'show']);
         Route::post('/hand-over', [JobController::class, 'handOver']);
         Route::post('/rest', [JobController::class, 'rest']);
+        Route::post('/merge', [JobController::class, 'merge']);
         Route::post('/abandon', [JobController::class, 'abandon']);
         Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);

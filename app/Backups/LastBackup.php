@@ -56,6 +56,6 @@ final readonly class LastBackup
 
     private static function file(): string
     {
-        return dirname((string) config('database.connections.sqlite.database')).'/'.self::FILE;
+        return config('aqbel.folder').'/'.self::FILE;
     }
 }

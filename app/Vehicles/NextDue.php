@@ -38,10 +38,8 @@ final readonly class NextDue
         $interval = $vehicle->interval($shops);
         $own = $interval != $shops;
         // The last job by which coolant came out.
-        $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')->whereRaw(
-            "json_array_length(plan, '$.choices.drains') > 0",
-        )
-            ->latest('signed_at')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
+        $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')
+            ->whereJsonLength('plan->choices->drains', '>', 0)->latest('signed_at')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
         if ($job === null) {
             return new self($interval, $own, null, null, null, null);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vehicles;
 
 use App\Models\Vehicle;
+use App\Shop\Search;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -25,12 +26,10 @@ final readonly class VehicleList
     {
         $found = Vehicle::query()
             ->when($retired, fn (Builder $q) => $q->whereNotNull('retired_at'), fn (Builder $q) => $q->whereNull('retired_at'));
-        // Every word must be found somewhere: “114 ambul” finds one of many ambulances.
-        foreach (array_filter(explode(' ', $search), fn (string $word) => $word !== '') as $word) {
-            $like = '%'.addcslashes($word, '%_\\').'%';
-            $found->where(fn (Builder $q) => $q->whereRaw("plate like ? escape '\\'", [$like])->orWhereRaw("name like ? escape '\\'", [$like])
-                ->orWhereRaw("notes like ? escape '\\'", [$like])
-                ->orWhereHas('circuit', fn (Builder $c) => $c->whereRaw("name like ? escape '\\'", [$like])));
+        // “114 ambul” finds one of many ambulances.
+        foreach (Search::words($search) as $word) {
+            $found->where(fn (Builder $q) => Search::word($q, ['plate', 'name', 'notes'], $word)
+                ->orWhereHas('circuit', fn (Builder $c) => Search::word($c, ['name'], $word)));
         }
         $count = (clone $found)->count();
         $this->vehicles = $found->with(['circuit:id,name', 'open:id,vehicle_id'])->withMax('jobs as last_signed', 'signed_at')

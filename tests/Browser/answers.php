@@ -14,7 +14,7 @@ use Illuminate\Contracts\Console\Kernel;
 require __DIR__.'/../../vendor/autoload.php';
 (require __DIR__.'/../../bootstrap/app.php')->make(Kernel::class)->bootstrap();
 
-$clock = dirname((string) config('database.connections.sqlite.database')).'/'.ShopClock::FILE;
+$clock = config('aqbel.folder').'/'.ShopClock::FILE;
 while (fgets(STDIN) !== false) {
     $state = Job::query()->with('circuit')->findOrFail((int) $argv[1])->state();
     $step = $state->stepInHand();

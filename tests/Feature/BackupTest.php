@@ -16,7 +16,7 @@ use PDO;
 use Tests\TestCase;
 use ZipArchive;
 
-/** A shop in one file and back; torn, foreign, later and older files. */
+/** A shop in a file of SQLite, in one file and back; torn, foreign, later and older files. */
 final class BackupTest extends TestCase
 {
     private string $folder;
@@ -164,8 +164,10 @@ final class BackupTest extends TestCase
     {
         @mkdir("{$this->folder}/{$place}");
         config([
+            'database.default' => 'sqlite',
             'database.connections.sqlite.database' => "{$this->folder}/{$place}/aqbel.sqlite",
             'aqbel.photos' => "{$this->folder}/{$place}/photos",
+            'aqbel.folder' => "{$this->folder}/{$place}",
         ]);
         if ($place !== 'there') {
             touch("{$this->folder}/{$place}/aqbel.sqlite");

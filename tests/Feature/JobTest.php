@@ -113,13 +113,55 @@ final class JobTest extends ShopTestCase
         self::assertSame(Compatibility::Nothing, Plan::of(Job::query()->latest('id')->firstOrFail()->state())->choices->content);
     }
 
-    public function test_the_run_says_when_its_circuit_was_changed(): void
+    public function test_a_job_goes_on_by_the_newer_revision_of_its_circuit_with_all_that_was_recorded(): void
     {
         $job = $this->plan();
         $this->get("/jobs/{$job->id}")->assertDontSee('The circuit was changed');
-        $circuit = $job->circuit;
-        Circuit::query()->create(['key' => $circuit->key, 'revision' => $circuit->revision + 1, 'name' => $circuit->name, 'document' => $circuit->document]);
+        $this->walk($job)->until('drain:left_plug');
+        $lines = $job->lines()->count();
+        $changed = function (\Closure $change) use ($job): Circuit {
+            $newest = $job->circuit->newestRevision();
+            $document = $newest->document;
+            $change($document);
+
+            return Circuit::query()->create(['key' => $newest->key, 'revision' => $newest->revision + 1, 'name' => $newest->name, 'document' => $document]);
+        };
+
+        // A higher capacity and one drain less, at which nobody has worked yet.
+        $newer = $changed(function (array &$document): void {
+            $document['facts']['capacity_ml'] = 14_000;
+            $document['ports'] = array_values(array_filter($document['ports'], fn (array $port) => $port['id'] !== 'right_plug'));
+        });
         $this->get("/jobs/{$job->id}")->assertSee('The circuit was changed');
-        $this->get("/jobs/{$job->id}/manage")->assertSee('revision '.($circuit->revision + 1));
+        $this->get("/jobs/{$job->id}/manage")->assertSee("Go by revision {$newer->revision}")->assertSee('Ports: ')->assertSee('removed');
+        $this->post("/jobs/{$job->id}/merge")->assertSessionHasErrors('merge');
+        self::assertStringContainsString('right_plug', json_encode($job->refresh()->plan) ?: '', 'chosen, and not there: nothing changed');
+
+        $kept = $changed(function (array &$document) use ($job): void {
+            $document['ports'] = $job->circuit->document['ports'];
+        });
+        $this->post("/jobs/{$job->id}/merge")->assertSessionHasNoErrors()->assertRedirect("/jobs/{$job->id}");
+        $job = $job->fresh() ?? self::fail();
+        self::assertSame($kept->id, $job->circuit_id);
+        self::assertSame($lines, $job->lines()->count());
+        self::assertSame('drain:left_plug', $job->state()->stepInHand()?->id, 'where it stood');
+        self::assertSame(14_000.0, $job->state()->circuit->facts->capacityMl);
+        self::assertSame('circuit revision', AuditLine::query()->latest('id')->firstOrFail()->changes[0][0]);
+        $this->get("/jobs/{$job->id}/record")->assertOk();
+    }
+
+    public function test_a_revision_without_what_was_worked_on_is_refused(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('drain:left_plug');
+        $this->enter($job, 'drain:left_plug', 'opened', ['cap' => 'off'])->assertSessionHasNoErrors();
+        $document = $job->circuit->document;
+        $plan = $job->plan;
+        foreach ($document['ports'] as &$port) {
+            $port['id'] = $port['id'] === 'left_plug' ? 'other_plug' : $port['id'];
+        }
+        Circuit::query()->create(['key' => $job->circuit->key, 'revision' => 9, 'name' => 'x', 'document' => $document]);
+        $this->post("/jobs/{$job->id}/merge")->assertSessionHasErrors('merge');
+        self::assertSame($plan, $job->refresh()->plan);
     }
 }

@@ -145,7 +145,7 @@ final class PlanTest extends ShopTestCase
         )->finish()->until(null);
         $this->actingAs($this->imre)
             ->get('/jobs/new?vehicle=5')
-            ->assertSee('To watch, from J0001')
+            ->assertSee("To watch, from {$job->number()}")
             ->assertSee('fan bearing sings')
             ->assertSee('value="98000"', false);
         $this->get('/jobs/new?vehicle=5&chosen=1&odometer=180000&last_odometer=98000')->assertSee('overdue');

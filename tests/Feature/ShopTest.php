@@ -149,8 +149,8 @@ final class ShopTest extends ShopTestCase
 
     public function test_how_the_backup_went_is_shown(): void
     {
-        config(['database.connections.sqlite.database' => sys_get_temp_dir().'/aqbel-shop-'.getmypid().'/aqbel.sqlite']);
-        @mkdir(dirname((string) config('database.connections.sqlite.database')));
+        config(['aqbel.folder' => sys_get_temp_dir().'/aqbel-shop-'.getmypid()]);
+        @mkdir(config('aqbel.folder'));
         LastBackup::worked('/somewhere/aqbel-20261125-020000.zip');
         $this->actingAs($this->imre)->get('/shop')->assertSee('Whole,')->assertSee('aqbel-20261125-020000.zip')->assertDontSee('/somewhere');
         $this->travel(30)->hours();
@@ -165,9 +165,10 @@ final class ShopTest extends ShopTestCase
             ->assertDontSee('Skarnmoor')->assertHeader('Cache-Control', 'no-store, private');
         config(['aqbel.photos' => '/proc/1/nowhere/photos']);
         $this->get('/health')->assertOk();
+        DB::beginTransaction();
         DB::statement('alter table shops rename to gone');
         $this->get('/health')->assertStatus(503)->assertJson(['works' => false, 'database' => 'cannot be read']);
-        DB::statement('alter table gone rename to shops');
+        DB::rollBack();
     }
 
     public function test_how_to_connect_a_tablet_is_said_where_one_can_and_where_none_can_yet(): void

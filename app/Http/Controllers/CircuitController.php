@@ -17,6 +17,7 @@ use App\Library\Preview;
 use App\Library\Vocabulary;
 use App\Models\Circuit;
 use App\Models\Right;
+use App\Shop\Search;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
@@ -36,6 +37,9 @@ final class CircuitController extends Controller
 
     private const MOST_BYTES = 1_000_000;
 
+    /** With its ending of five it fits its column. */
+    private const LONGEST_KEY = 55;
+
     private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
     public function index(Request $request): View
@@ -43,8 +47,8 @@ final class CircuitController extends Controller
         $person = self::person($request);
         $search = mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH);
         $circuits = Circuit::query()->newest()->orderBy('name')->select(['id', 'key', 'revision', 'name']);
-        foreach (array_filter(explode(' ', $search), fn (string $word) => $word !== '') as $word) {
-            $circuits->whereRaw("name like ? escape '\\'", ['%'.addcslashes($word, '%_\\').'%']);
+        foreach (Search::words($search) as $word) {
+            Search::word($circuits, ['name'], $word);
         }
 
         return view('circuits.index', [
@@ -137,7 +141,7 @@ final class CircuitController extends Controller
                 return null;
             }
             $stored = Circuit::query()->create([
-                'key' => $circuit->key ?? (Str::slug($read->name) ?: 'circuit').'-'.Str::lower(Str::random(4)),
+                'key' => $circuit->key ?? (mb_substr(Str::slug($read->name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(4)),
                 'revision' => 1 + (int) ($newest->revision ?? 0),
                 'name' => $read->name,
                 'document' => $document,

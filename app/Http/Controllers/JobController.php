@@ -7,12 +7,16 @@ namespace App\Http\Controllers;
 use App\Audit\Change;
 use App\Audit\Subject;
 use App\Audit\Trail;
+use App\Floor\Projection;
 use App\Journal\OneWriter;
+use App\Library\Changes;
 use App\Models\Job;
 use App\Models\Person;
+use App\Plan\NewerRevision;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -37,6 +41,7 @@ final class JobController extends Controller
         }
         $job->loadMissing(['vehicle', 'circuit', 'planner', 'holder']);
         $state = $job->state();
+        $newer = $job->circuit->newestRevision();
 
         return view('run.manage', [
             'job' => $job,
@@ -45,9 +50,8 @@ final class JobController extends Controller
                 fn (string $port) => $state->circuit->ports[$port]->label ?? $port,
                 LeftBehind::of($state, $job->number(), now()->getTimestamp())->open,
             ),
-            'newer' => $job->circuit->newestRevision()->revision > $job->circuit->revision
-                ? $job->circuit->newestRevision()
-                : null,
+            'newer' => $newer->revision > $job->circuit->revision ? $newer : null,
+            'changes' => Changes::between($job->circuit->document, $newer->document),
             'morning' => now()->addDay()->setTime(7, 0)->format('Y-m-d\TH:i'),
         ]);
     }
@@ -84,6 +88,24 @@ final class JobController extends Controller
         }, fn () => new Change('rests until', '', $until->format('Y-m-d H:i')));
 
         return redirect('/')->with('notice', "{$job->number()} rests until {$until->format('Y-m-d H:i')}.");
+    }
+
+    /** The circuit was changed meanwhile: the same choices on the newer revision, and all that was recorded stays. */
+    public function merge(Request $request, Job $job, NewerRevision $on, PlanCodec $codec, Projection $projection): RedirectResponse
+    {
+        $newer = $job->circuit->newestRevision();
+        $this->change($request, $job, fn () => [
+            'plan' => $codec->write($on->plan($job, $newer)), 'circuit_id' => $newer->id,
+        ], fn () => new Change(
+            'circuit revision',
+            (string) $job->circuit->revision,
+            (string) $newer->revision,
+        ), function () use ($job, $newer, $projection): void {
+            $job->setRelation('circuit', $newer);
+            $projection->refresh($job, $job->state());
+        });
+
+        return redirect("/jobs/{$job->id}")->with('notice', "Goes by revision {$newer->revision} of the circuit now.");
     }
 
     /** What stands open or empty is carried to the next job on the vehicle, which may be planned at once. */
@@ -128,16 +150,18 @@ final class JobController extends Controller
     /**
      * @param  \Closure(): array<string, mixed>  $attributes
      * @param  \Closure(): Change  $said
+     * @param  ?\Closure(): void  $then
      */
-    private function change(Request $request, Job $job, \Closure $attributes, \Closure $said): void
+    private function change(Request $request, Job $job, \Closure $attributes, \Closure $said, ?\Closure $then = null): void
     {
-        OneWriter::run(function () use ($request, $job, $attributes, $said): void {
+        OneWriter::run(function () use ($request, $job, $attributes, $said, $then): void {
             if ($job->refresh()->isClosed()) {
                 throw new InvalidField('job', 'This job is closed. Its record stands as it is.');
             }
             $change = $said();
             $job->update($attributes());
             Trail::note(self::person($request), Subject::Job, $job->number(), [$change]);
+            $then?->__invoke();
         });
     }
 }

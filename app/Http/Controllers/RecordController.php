@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Record\RecordSheet;
+use App\Shop\Search;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
@@ -22,15 +23,15 @@ final class RecordController extends Controller
     public function index(Request $request): View
     {
         $search = is_string($request->query('q')) ? mb_substr(trim($request->query('q')), 0, self::LONGEST_SEARCH) : '';
-        $found = fn (Builder $vehicle) => $vehicle->whereLike('plate', "%{$search}%")->orWhereLike('name', "%{$search}%");
         $jobs = Job::query()->with(['vehicle', 'planner'])->whereRaw('coalesce(signed_at, abandoned_at) is not null')
-            ->when($search !== '', fn (Builder $query) => $query->whereHas('vehicle', $found))
             ->orderByRaw('coalesce(signed_at, abandoned_at) desc')
             ->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'abandoned_at', 'created_at'])
-            ->limit(self::MOST)
-            ->get();
+            ->limit(self::MOST);
+        foreach (Search::words($search) as $word) {
+            $jobs->whereHas('vehicle', fn (Builder $vehicle) => Search::word($vehicle, ['plate', 'name'], $word));
+        }
 
-        return view('records', ['jobs' => $jobs, 'search' => $search]);
+        return view('records', ['jobs' => $jobs->get(), 'search' => $search]);
     }
 
     public function show(Request $request, Job $job, StepCatalogue $kinds): View

@@ -22,7 +22,7 @@ final class ShopClock
 
     private static function file(): string
     {
-        return dirname((string) config('database.connections.sqlite.database')).'/'.self::FILE;
+        return config('aqbel.folder').'/'.self::FILE;
     }
 
     public function handle(Request $request, Closure $next): Response

@@ -34,13 +34,25 @@
             <p class="help">{{ $open === [] ? 'Nothing stands open as far as it is recorded.' : 'Stands open meanwhile: '.implode(', ', $open).'. Hang a note on the wheel.' }}</p>
             <button class="button button-quiet">Let it rest</button>
         </form>
+        @if ($newer)
+            <form method="post" action="/jobs/{{ $job->id }}/merge" class="panel panel-wide" data-once>
+                @csrf
+                <h2>Go by the circuit as it is now</h2>
+                <p>Revision {{ $newer->revision }}; this job goes by {{ $job->circuit->revision }}. The sequence and its numbers are
+                    made anew by the same choices, and all that was recorded stays and is judged by them.</p>
+                <table class="list">
+                    <thead><tr><th scope="col">Changed</th><th scope="col">Was</th><th scope="col">Is</th></tr></thead>
+                    @foreach ($changes as $change)
+                        <tr><th scope="row">{{ $change->where }}</th><td>{{ $change->was }}</td><td>{{ $change->is }}</td></tr>
+                    @endforeach
+                </table>
+                @error ('merge')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+                <button class="button">Go by revision {{ $newer->revision }}</button>
+            </form>
+        @endif
         <form method="post" action="/jobs/{{ $job->id }}/abandon" class="panel panel-wide" data-once>
             @csrf
             <h2>Give it up, or plan anew from where it stands</h2>
-            @if ($newer)
-                <p class="state state-wait">@icon('triangle-alert')The circuit was changed: revision {{ $newer->revision }}, this job
-                    goes by {{ $job->circuit->revision }}</p>
-            @endif
             <p>The record stays as it is. What stands open, and how much is inside, is carried to the next job on
                 {{ $job->vehicle->plate }}{{
                 $open === [] ? '' : ': open is '.implode(', ', $open) }}.</p>
