@@ -16,8 +16,8 @@ final class KeptFills
 {
     private const KEPT_S = 86400;
 
-    /** A search for the cheapest fill takes some seventy; every lift and funnel that is tried adds a few. */
-    private const MOST = 200;
+    /** A plan asks for some twenty, a search for the cheapest fill for seventy; each that is kept is read by every plan. */
+    private const MOST = 60;
 
     /**
      * @template T
@@ -33,8 +33,8 @@ final class KeptFills
         $known = Cache::get($key, []);
         $fills = new Simulations($circuit, $barometer, $known);
         $result = $work($fills);
-        if (count($fills->done()) > count($known) && count($fills->done()) <= self::MOST) {
-            Cache::put($key, $fills->done(), self::KEPT_S);
+        if ($fills->hasMore()) {
+            Cache::put($key, $fills->kept(self::MOST), self::KEPT_S);
         }
 
         return $result;

@@ -122,25 +122,32 @@ final readonly class Drainage
     private static function leastClimb(Mesh $mesh, array $sources, float $sign): array
     {
         $best = [];
+        $level = -INF;
         /** @var \SplPriorityQueue<float, int> $queue */
         $queue = new \SplPriorityQueue;
         foreach ($sources as $source) {
-            $best[$source] = $sign * $mesh->height[$source];
-            $queue->insert($source, -$best[$source]);
+            $queue->insert($source, -$sign * $mesh->height[$source]);
         }
-        $done = [];
         while (! $queue->isEmpty()) {
-            /** @var int $cell */
-            $cell = $queue->extract();
-            if (isset($done[$cell])) {
+            /** @var int $lowest */
+            $lowest = $queue->extract();
+            if (isset($best[$lowest])) {
                 continue;
             }
-            $done[$cell] = true;
-            foreach ($mesh->neighbours[$cell] as $next) {
-                $level = max($best[$cell], $sign * $mesh->height[$next]);
-                if (! isset($best[$next]) || $level < $best[$next]) {
-                    $best[$next] = $level;
-                    $queue->insert($next, -$level);
+            $level = max($level, $sign * $mesh->height[$lowest]);
+            $best[$lowest] = $level;
+            // All that lies no higher is reached from here; the rest waits for its turn.
+            for ($reached = [$lowest]; $reached !== [];) {
+                foreach ($mesh->neighbours[array_pop($reached)] as $next) {
+                    if (isset($best[$next])) {
+                        continue;
+                    }
+                    if ($sign * $mesh->height[$next] <= $level) {
+                        $best[$next] = $level;
+                        $reached[] = $next;
+                    } else {
+                        $queue->insert($next, -$sign * $mesh->height[$next]);
+                    }
                 }
             }
         }
