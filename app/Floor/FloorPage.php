@@ -7,7 +7,10 @@ namespace App\Floor;
 use App\Models\Job;
 use App\Models\Vehicle;
 use App\Shop\Readiness;
+use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /** All open jobs by when hands are needed next, and the hours ahead as lanes. */
 final readonly class FloorPage
@@ -32,23 +35,20 @@ final readonly class FloorPage
     {
         $now = now()->getTimestamp();
         $jobs = [];
-        // The plan stays where it is: the summary says all that the floor shows.
-        $open = Job::query()->open()->select([
-            'id',
-            'vehicle_id',
-            'kind',
-            'summary',
-            'held_by',
-            'planned_by',
-            'rests_until',
-        ])
-            ->with(['vehicle:id,plate,name', 'planner:id,name', 'holder:id,name']);
-        $found = $open->whereNotNull('summary')->orderByDesc('id')->limit(self::MOST)->get()->keyBy('id');
-        $summaries = array_filter($found->map(fn (Job $job) => $job->summary)->all());
+        // Read without models, and the plan stays where it is: the summary says all that the floor shows.
+        $found = Job::query()->open()->whereNotNull('summary')
+            ->join('vehicles', 'vehicles.id', '=', 'jobs.vehicle_id')
+            ->join('people', 'people.id', '=', DB::raw('coalesce(held_by, planned_by)'))
+            ->orderByDesc('jobs.id')->limit(self::MOST)->toBase()
+            ->get(['jobs.id', 'plate', 'vehicles.name as vehicle', 'kind', 'summary', 'people.name as person', 'rests_until']);
+        $summaries = array_filter($found->mapWithKeys(fn (object $job) => [(int) $job->id => Summary::read($job->summary)])->all());
         $words = FloorWords::ofAll($summaries, $units);
         foreach ($found as $job) {
             if (isset($summaries[$job->id])) {
-                $jobs[] = self::job($job, $summaries[$job->id], $words[$job->id], $now);
+                $jobs[] = new FloorJob(
+                    (int) $job->id, $job->plate, $job->vehicle, JobKind::from($job->kind)->label(), $summaries[$job->id], $words[$job->id], $job->person,
+                    $job->rests_until === null ? null : Carbon::parse($job->rests_until)->getTimestamp(), $now,
+                );
             }
         }
         usort($jobs, fn (FloorJob $a, FloorJob $b) => $a->waitsUntil() <=> $b->waitsUntil());
@@ -75,20 +75,5 @@ final readonly class FloorPage
     public function isEmpty(): bool
     {
         return $this->waiting === [] && $this->hands === [];
-    }
-
-    private static function job(Job $job, Summary $summary, FloorWords $words, int $now): FloorJob
-    {
-        return new FloorJob(
-            $job->id,
-            $job->vehicle->plate,
-            $job->vehicle->name,
-            $job->kind->label(),
-            $summary,
-            $words,
-            $job->holder->name ?? $job->planner->name,
-            $job->rests_until?->getTimestamp(),
-            $now,
-        );
     }
 }

@@ -50,7 +50,7 @@ final readonly class Projection
         return new Summary(
             $state->journal->last(),
             $drawn,
-            $before !== null && $before->drawn === $drawn ? $before->runs : $this->runs($state),
+            $before !== null && $before->drawn === $drawn ? $before->runs()->toArray() : $this->runs($state)->toArray(),
             $state->ports($now),
             $this->watch($state, $now),
             $step?->id,

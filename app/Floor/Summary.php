@@ -22,6 +22,7 @@ final readonly class Summary implements Castable
     /**
      * @param  int  $seq  the last line of the journal it rests on
      * @param  string  $drawn  what the picture depends on, so that it is drawn again only when that changes
+     * @param  array<mixed>  $runs  as they are stored: a list of jobs draws none of them
      * @param  array<string, PortState>  $ports
      * @param  list<string>  $watch  codes, or words as typed, of what the next visit should look at
      * @param  ?string  $step  in hand; null when all are finished
@@ -32,7 +33,7 @@ final readonly class Summary implements Castable
     public function __construct(
         public int $seq,
         public string $drawn,
-        public Runs $runs,
+        private array $runs,
         public array $ports,
         public array $watch,
         public ?string $step,
@@ -46,6 +47,12 @@ final readonly class Summary implements Castable
     ) {
     }
 
+    /** Where coolant and air stand. */
+    public function runs(): Runs
+    {
+        return Runs::fromArray($this->runs);
+    }
+
     public function waitsUntil(): int
     {
         return $this->until ?? 0;
@@ -55,7 +62,7 @@ final readonly class Summary implements Castable
     public function toArray(): array
     {
         return [
-            'seq' => $this->seq, 'drawn' => $this->drawn, 'runs' => $this->runs->toArray(),
+            'seq' => $this->seq, 'drawn' => $this->drawn, 'runs' => $this->runs,
             'ports' => array_map(fn (PortState $state) => $state->value, $this->ports), 'watch' => $this->watch,
             'step' => $this->step, 'stage' => $this->stage->value, 'done' => $this->done, 'steps' => $this->steps, 'tone' => $this->tone?->value,
             'clock' => $this->until === null ? null : ['since' => $this->since, 'until' => $this->until],
@@ -64,6 +71,14 @@ final readonly class Summary implements Castable
                 $this->lanes,
             ),
         ];
+    }
+
+    /** As it stands in the database; null where nothing readable does. */
+    public static function read(mixed $stored): ?self
+    {
+        $data = is_string($stored) ? json_decode($stored, true) : null;
+
+        return is_array($data) ? self::fromArray($data) : null;
     }
 
     /** @param  array<mixed>  $data  as it was stored, by this version or an earlier one */
@@ -79,7 +94,7 @@ final readonly class Summary implements Castable
         return new self(
             (int) $in->number('seq'),
             $in->text('drawn'),
-            Runs::fromArray($in->child('runs')->toArray()),
+            $in->child('runs')->toArray(),
             $ports,
             $in->names('watch'),
             $in->text('step') === '' ? null : $in->text('step'),
@@ -111,9 +126,7 @@ final readonly class Summary implements Castable
 
             public function get(Model $model, string $key, mixed $value, array $attributes): ?Summary
             {
-                $data = is_string($value) ? json_decode($value, true) : null;
-
-                return is_array($data) ? Summary::fromArray($data) : null;
+                return Summary::read($value);
             }
 
             public function set(Model $model, string $key, mixed $value, array $attributes): ?string

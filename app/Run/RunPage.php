@@ -254,7 +254,7 @@ final readonly class RunPage
         $settled = $stage >= Stage::Fill->value && $stage < Stage::Prove->value && ! $this->kind->does(Does::Fills);
 
         return new Picture(
-            $this->state->circuit, $summary?->runs, pockets: $settled
+            $this->state->circuit, $summary?->runs(), pockets: $settled
                 ? array_slice($plan->fill->pockets, 0, self::SHOWN_POCKETS)
                 : [],
             states: $summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,

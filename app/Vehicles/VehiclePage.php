@@ -13,10 +13,13 @@ use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Facades\Cache;
 
 /** One vehicle: what is open on it, what is in it now, what to watch, what was done. */
 final readonly class VehiclePage
 {
+    private const KEPT_S = 86400;
+
     private const MOST_JOBS = 30;
 
     private const MOST_PHOTOS = 12;
@@ -73,20 +76,32 @@ final readonly class VehiclePage
         if ($last === null) {
             return [];
         }
-        $state = $last->state();
-        $ledger = $state->ledger();
+        // What is closed stays as it is.
+        $inside = $last->isClosed()
+            ? Cache::remember("inside.{$last->id}.{$units->value}", self::KEPT_S, fn () => self::inside($last, $units))
+            : self::inside($last, $units);
 
+        return [
+            ...$inside,
+            ['By', "{$last->number()}, ".match (true) {
+                $last->signed_at !== null => "signed {$last->signed_at->format('Y-m-d')}",
+                $last->abandoned_at !== null => "given up {$last->abandoned_at->format('Y-m-d')}",
+                default => 'under way',
+            }],
+        ];
+    }
+
+    /** @return list<array{string, string}> */
+    private static function inside(Job $job, UnitSystem $units): array
+    {
+        $state = $job->state();
+        $ledger = $state->ledger();
         $fraction = $ledger->fraction();
 
         return [
             ['Coolant inside', $units->format($ledger->contentMl, Dimension::Volume)],
             ['Glycol', $fraction === null ? 'unknown' : $units->format($fraction, Unit::Percent)],
             ['Wanted', $units->format(Plan::of($state)->choices->targetFraction, Unit::Percent)],
-            ['By', "{$last->number()}, ".match (true) {
-                $last->signed_at !== null => "signed {$last->signed_at->format('Y-m-d')}",
-                $last->abandoned_at !== null => "given up {$last->abandoned_at->format('Y-m-d')}",
-                default => 'under way',
-            }],
         ];
     }
 }

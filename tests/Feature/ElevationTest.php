@@ -155,7 +155,7 @@ final class ElevationTest extends ShopTestCase
     /** Share of a passage that is drawn as coolant. */
     private function wet(Job $job, string $passage): float
     {
-        $runs = $job->refresh()->summary?->runs->of($passage) ?? [];
+        $runs = $job->refresh()->summary?->runs()->of($passage) ?? [];
 
         return array_sum(
             array_map(fn (Run $run) => $run->state === CellState::Coolant ? $run->to - $run->from : 0.0, $runs),
@@ -165,7 +165,7 @@ final class ElevationTest extends ShopTestCase
     /** @return list<CellState> */
     private function states(Job $job, string $passage): array
     {
-        return array_map(fn (Run $run) => $run->state, $job->refresh()->summary?->runs->of($passage) ?? []);
+        return array_map(fn (Run $run) => $run->state, $job->refresh()->summary?->runs()->of($passage) ?? []);
     }
 
     private function box(): CoreCircuit

@@ -63,7 +63,7 @@ final class JobTest extends ShopTestCase
         $job->update(['rests_until' => now()->addHours(12)]);
         $summary = $job->refresh()->summary ?? self::fail();
         $shown = fn (Tone $tone): FloorJob => new FloorJob($job->id, '', '', '', new Summary(
-            $summary->seq, $summary->drawn, $summary->runs, $summary->ports, [], $summary->step, $summary->stage, 1, 2, $tone, null, null, [],
+            $summary->seq, $summary->drawn, $summary->runs()->toArray(), $summary->ports, [], $summary->step, $summary->stage, 1, 2, $tone, null, null, [],
         ), new FloorWords('', '', ''), '', $job->rests_until?->getTimestamp(), now()->getTimestamp());
         self::assertSame([true, false], [$shown(Tone::Wait)->rests(), $shown(Tone::Stop)->rests()]);
         self::assertSame(0, $shown(Tone::Stop)->secondsLeft(), 'hands are needed now');
