@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Stores\Liquid;
@@ -25,6 +26,8 @@ use Illuminate\Support\Facades\DB;
  * @property string $inhibitor
  * @property float $fraction
  * @property float $holds_ml what has moved in less what has moved out, kept with every movement
+ * @property ?float $full_ml of a drum: what it holds when the liquid stands at `full_mm`
+ * @property ?float $full_mm
  * @property ?Job $job
  * @property Carbon $created_at
  */
@@ -37,7 +40,7 @@ class Container extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['fraction' => 'float', 'holds_ml' => 'float'];
+    protected $casts = ['fraction' => 'float', 'holds_ml' => 'float', 'full_ml' => 'float', 'full_mm' => 'float'];
 
     /** @return HasMany<ContainerMovement, $this> */
     public function movements(): HasMany
@@ -49,6 +52,25 @@ class Container extends Model
     public function job(): BelongsTo
     {
         return $this->belongsTo(Job::class);
+    }
+
+    /** A drum stands upright and is as wide below as above: what it holds goes by how high it stands. Null where it is none. */
+    public function levelMm(): ?float
+    {
+        return $this->full_ml === null || $this->full_mm === null ? null : $this->full_mm * $this->holds_ml / $this->full_ml;
+    }
+
+    /** @throws InvalidField on `level`, where no drum of this height can stand so high */
+    public static function atLevel(?float $fullMl, ?float $fullMm, ?float $levelMm): float
+    {
+        if ($fullMl === null || $fullMm === null || $fullMl <= 0.0 || $fullMm <= 0.0) {
+            throw new InvalidField('full', 'Of a drum, enter what it holds when full and how high the liquid then stands.');
+        }
+        if ($levelMm === null || $levelMm > $fullMm) {
+            throw new InvalidField('level', 'Enter how high it stands now: no higher than when it is full.');
+        }
+
+        return $fullMl * $levelMm / $fullMm;
     }
 
     /**

@@ -23,6 +23,7 @@ use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Plan\Worth;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\PackSize;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Figure;
@@ -301,7 +302,7 @@ final readonly class Outcome
     private function way(Shopping $way): ShoppingWay
     {
         $name = fn (Liquid $liquid): string => mb_strtolower($liquid->label());
-        $line = fn (Bought $b): string => "{$b->count} × {$this->volume($b->package->ml)} ".$name($b->package->liquid);
+        $line = fn (Bought $b): string => "{$b->count} × ".PackSize::said($b->package->ml, $this->units).' '.$name($b->package->liquid);
         $title = $way->stock === Liquid::Premix ? 'Premix '.$this->share($way->stockFraction) : 'Concentrate and water';
         $currency = $this->plan->rules()->currency;
         $help = [

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Stores;
 
 use App\Models\Product;
-use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\PackSize;
+use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
@@ -26,13 +27,21 @@ final readonly class PriceRow
         $this->about = $offer->base === null ? '' : "{$offer->inhibitor}, ".mb_strtolower($offer->base->label());
     }
 
-    /** @return list<array{id: int, volume: string, price: string, perLitre: string, remove: string}> */
+    /** What prices of different sizes are compared by. */
+    public static function per(UnitSystem $units): Unit
+    {
+        return $units === UnitSystem::UsCustomary ? Unit::Gallon : Unit::Litre;
+    }
+
+    /** @return list<array{id: int, size: string, price: string, each: string, remove: string}> */
     public function sizes(): array
     {
         $say = fn (Product $p): array => [
-            'id' => $p->id, 'volume' => $this->units->format($p->ml, Dimension::Volume), 'price' => number_format($p->price, 2)." {$this->currency}",
-            'perLitre' => number_format($p->price / $p->ml * 1000, 2),
-            'remove' => "Remove {$this->name}, {$this->units->format($p->ml, Dimension::Volume)}, {$p->inhibitor}",
+            'id' => $p->id,
+            'size' => PackSize::said($p->ml, $this->units),
+            'price' => number_format($p->price, 2)." {$this->currency}",
+            'each' => number_format($p->price / self::per($this->units)->fromBase($p->ml), 2),
+            'remove' => "Remove {$this->name}, ".PackSize::said($p->ml, $this->units).", {$p->inhibitor}",
         ];
 
         return array_map($say, $this->sizes);

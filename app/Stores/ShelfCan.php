@@ -7,6 +7,7 @@ namespace App\Stores;
 use App\Models\Container;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\PartUsed;
 
@@ -29,7 +30,7 @@ final readonly class ShelfCan
     /** How high it stands in the drawing. */
     public function wet(): float
     {
-        return max(self::LEAST, round(self::FULL * $this->labelled->ml / $this->mostMl));
+        return max(self::LEAST, round(self::FULL * $this->labelled->ml / ($this->container->full_ml ?? $this->mostMl)));
     }
 
     public function volume(bool $withUnit = true): string
@@ -37,9 +38,34 @@ final readonly class ShelfCan
         return $this->units->format($this->labelled->ml, Dimension::Volume, $withUnit);
     }
 
+    /** What is counted: how high a drum stands, what else holds. */
+    public function counted(): Field
+    {
+        return $this->container->levelMm() === null ? Field::volume('now', 'Holds now', StoresPage::MOST_ML) : StoresPage::level();
+    }
+
+    public function count(): string
+    {
+        return $this->units->format($this->container->levelMm() ?? $this->labelled->ml, $this->dimension(), false);
+    }
+
     public function unit(): string
     {
-        return $this->units->unit(Dimension::Volume)->value;
+        return $this->units->unit($this->dimension())->value;
+    }
+
+    /** Of a drum: how high it stands, of how much. */
+    public function level(): ?string
+    {
+        [$level, $full] = [$this->container->levelMm(), $this->container->full_mm];
+
+        return $level === null || $full === null ? null : 'stands at '.$this->units->format($level, Dimension::Length)
+            .' of '.$this->units->format($full, Dimension::Length);
+    }
+
+    private function dimension(): Dimension
+    {
+        return $this->container->levelMm() === null ? Dimension::Volume : Dimension::Length;
     }
 
     public function isGlycol(): bool

@@ -18,10 +18,17 @@ final readonly class StoresPage
 {
     public const MOST_ML = 1_500_000.0;
 
+    private const MOST_MM = 3_000.0;
+
     private const MOST_PRICE = 1_000_000.0;
 
     public function __construct(public UnitSystem $units, private string $currency, public bool $lead)
     {
+    }
+
+    public function per(): string
+    {
+        return PriceRow::per($this->units)->value;
     }
 
     public static function productForm(): Form
@@ -35,14 +42,25 @@ final readonly class StoresPage
 
     public static function containerForm(): Form
     {
-        return new Form('container', 'Put on the shelf', self::liquidFields('Holds'));
+        return new Form('container', 'Put on the shelf', [
+            ...array_map(fn (Field $field) => $field->name === 'ml' ? $field->optional() : $field, self::liquidFields('Holds now')),
+            Field::volume('full', 'A drum: holds when full', self::MOST_ML)->optional(),
+            Field::length('stands', 'A drum: the liquid then stands, inside', 50.0, self::MOST_MM)->optional(),
+            self::level('A drum: stands now')->optional(),
+        ]);
+    }
+
+    /** Of a drum: read with a stick, or at the glass. */
+    public static function level(string $label = 'Stands now'): Field
+    {
+        return Field::length('level', $label, 0.0, self::MOST_MM);
     }
 
     /** @return list<ShelfCan> */
     public function shelf(): array
     {
         $containers = Container::query()->onShelf()->with('job.vehicle')->orderBy('id')->get();
-        $most = max([1.0, ...$containers->map(fn (Container $c) => $c->holds_ml)->all()]);
+        $most = max([1.0, ...$containers->whereNull('full_ml')->map(fn (Container $c) => $c->holds_ml)->all()]);
 
         return array_values($containers->map(fn (Container $c) => new ShelfCan($c, $this->units, $most))->all());
     }

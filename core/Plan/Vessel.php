@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan;
 
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
+
 /** A vessel of the shop with its marks. Its id is what the journal keeps; its name is the shop's own. */
 final readonly class Vessel
 {
@@ -33,9 +36,18 @@ final readonly class Vessel
         return self::SIGMAS / sqrt(12.0) * $this->graduationMl * sqrt($readings);
     }
 
-    /** @return non-empty-list<self> of a shop that has said nothing of its own */
-    public static function usual(): array
+    /** @return non-empty-list<self> of a shop that has said nothing of its own, with marks in its units */
+    public static function usual(UnitSystem $units = UnitSystem::Metric): array
     {
+        if ($units === UnitSystem::UsCustomary) {
+            return [
+                new self('pan', 'Drain pan, 1/2 qt marks', Unit::Quart->toBase(0.5), VesselUse::Drain),
+                new self('jug', 'Measuring jug, 4 fl oz marks', Unit::FluidOunce->toBase(4.0), VesselUse::Measure),
+                new self('bucket', 'Mixing bucket, 1/4 qt marks', Unit::Quart->toBase(0.25), VesselUse::Mix),
+                new self('syringe', 'Syringe, 10 mL marks', 10.0, VesselUse::Fine),
+            ];
+        }
+
         return [
             new self('pan', 'Drain pan, 0.5 L marks', 500.0, VesselUse::Drain),
             new self('jug', 'Measuring jug, 0.1 L marks', 100.0, VesselUse::Measure),

@@ -7,7 +7,13 @@ namespace Aqbel\Core\Stores;
 /** The cheapest whole containers that hold at least what is needed. */
 final readonly class CheapestBuy
 {
-    private const STEP_ML = 10.0;
+    /** A sum is told to one part in so many: a shop buys by the can and by the pallet. */
+    private const PARTS = 2000;
+
+    private const FINEST_STEP_ML = 2.0;
+
+    /** What is missing by no more than this counts as covered: two cans of a gallon are two gallons. */
+    private const MISSING_SHARE = 0.002;
 
     /** @param  list<Bought>  $bought */
     private function __construct(public array $bought, public float $cost, public Amounts $leftOver)
@@ -28,12 +34,14 @@ final readonly class CheapestBuy
                 return null;
             }
             $holds = 0.0;
-            foreach (self::cover($sizes, (int) ceil($needed->of($liquid) / self::STEP_ML)) as $i => $count) {
+            $step = max(self::FINEST_STEP_ML, $needed->of($liquid) / self::PARTS);
+            $steps = (int) ceil((1.0 - self::MISSING_SHARE) * $needed->of($liquid) / $step);
+            foreach (self::cover($sizes, $steps, $step) as $i => $count) {
                 $bought[] = new Bought($sizes[$i], $count);
                 $cost += $count * $sizes[$i]->price;
                 $holds += $count * $sizes[$i]->ml;
             }
-            $left = $left->with($liquid, $holds - $needed->of($liquid));
+            $left = $left->with($liquid, max(0.0, $holds - $needed->of($liquid)));
         }
 
         return new self($bought, $cost, $left);
@@ -45,12 +53,13 @@ final readonly class CheapestBuy
      * @param  non-empty-list<Package>  $sizes
      * @return array<int, int> count by index
      */
-    private static function cover(array $sizes, int $steps): array
+    private static function cover(array $sizes, int $steps, float $stepMl): array
     {
+        $each = array_map(fn (Package $size) => max(1, (int) round($size->ml / $stepMl)), $sizes);
         $best = [0 => [0.0, 0.0, 0]];
         for ($need = 1; $need <= $steps; $need++) {
             foreach ($sizes as $i => $size) {
-                $before = $best[max(0, $need - self::stepsOf($size))];
+                $before = $best[max(0, $need - $each[$i])];
                 $try = [$before[0] + $size->price, $before[1] + $size->ml, $i];
                 if (! isset($best[$need]) || [$try[0], $try[1]] < [$best[$need][0], $best[$need][1]]) {
                     $best[$need] = $try;
@@ -58,16 +67,11 @@ final readonly class CheapestBuy
             }
         }
         $counts = [];
-        for ($need = $steps; $need > 0; $need = max(0, $need - self::stepsOf($sizes[$i]))) {
+        for ($need = $steps; $need > 0; $need = max(0, $need - $each[$i])) {
             $i = $best[$need][2];
             $counts[$i] = ($counts[$i] ?? 0) + 1;
         }
 
         return $counts;
-    }
-
-    private static function stepsOf(Package $size): int
-    {
-        return max(1, (int) floor($size->ml / self::STEP_ML));
     }
 }

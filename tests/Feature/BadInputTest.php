@@ -148,6 +148,7 @@ final class BadInputTest extends ShopTestCase
         $shop = \App\Models\Shop::here();
         self::assertSame([310.0, 'Mk', ['funnel']], [$shop->elevation_m, $shop->houseRules()->currency, $shop->tools]);
         self::assertSame('us', Person::query()->sole()->units->value);
+        self::assertEqualsWithDelta(473.18, $shop->houseRules()->vessels->of('pan')->graduationMl, 0.01, 'half a quart, where people read quarts');
         $this->assertAuthenticated();
         $this->get('/')->assertSee('Lower yard');
         $this->get('/jobs/new')->assertOk();

@@ -128,6 +128,33 @@ final class StoresTest extends ShopTestCase
         self::assertSame(0, ContainerMovement::query()->where('job_id', '!=', $job->id)->count());
     }
 
+    public function test_sizes_are_said_as_they_are_sold_and_compared_by_the_reader_s_unit(): void
+    {
+        $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
+        $this->actingAs($lead)->post('/stores/products', ['fields' => ['kind' => 'premix', 'base' => 'ethylene_glycol', 'inhibitor' => 'family E', 'fraction' => '50', 'ml' => '1 gal', 'price' => '18']])
+            ->assertSessionHasNoErrors();
+        $this->get('/stores')->assertSee('1 gal (3.79 L)')->assertSee('price of one L')->assertSee('4.76');
+        $lead->update(['units' => 'us']);
+        $this->actingAs($lead->refresh())->get('/stores')->assertSee('<b>1 gal</b>', false)->assertSee('price of one gal')->assertSee('18.00');
+    }
+
+    public function test_a_drum_is_counted_by_how_high_it_stands(): void
+    {
+        $put = fn (array $fields) => $this->actingAs($this->imre)->post('/stores/containers', ['fields' => $fields + ['kind' => 'premix', 'base' => 'ethylene_glycol', 'inhibitor' => 'family C, no silicate', 'fraction' => '50']]);
+        $put(['full' => '208'])->assertSessionHasErrors('full');
+        $put(['stands' => '850'])->assertSessionHasErrors('full');
+        $put(['full' => '208', 'stands' => '850'])->assertSessionHasErrors('level');
+        $put(['full' => '208', 'stands' => '850', 'level' => '900'])->assertSessionHasErrors('level');
+        $put(['full' => '208', 'stands' => '850', 'ml' => '300'])->assertSessionHasErrors('ml');
+        $put(['full' => '208', 'stands' => '850', 'level' => '425'])->assertSessionHasNoErrors();
+        $drum = Container::query()->latest('id')->firstOrFail();
+        self::assertEqualsWithDelta(104_000.0, $drum->holds_ml, 0.01);
+        $this->get('/stores')->assertSee('104.00 L')->assertSee('stands at 425 mm of 850 mm')->assertSee('name="fields[level]"', false);
+        $this->post("/stores/containers/{$drum->id}", ['fields' => ['level' => '90 cm']])->assertSessionHasErrors('level');
+        $this->post("/stores/containers/{$drum->id}", ['fields' => ['level' => '17 cm']])->assertSessionHasNoErrors();
+        self::assertEqualsWithDelta(41_600.0, $drum->refresh()->holds_ml, 0.01);
+    }
+
     public function test_the_plan_buys_less_when_the_shelf_has_some_and_says_when_nothing_suits(): void
     {
         $this->actingAs($this->imre)

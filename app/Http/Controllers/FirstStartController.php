@@ -14,6 +14,8 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\Vessel;
+use Aqbel\Core\Plan\Vessels;
 use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -63,7 +65,10 @@ final class FirstStartController
         $shop = [
             'name' => trim($data['shop'] ?? '') ?: self::NAMELESS,
             'elevation_m' => self::elevation($data, $units),
-            'rules' => RulesCodec::write(new HouseRules(currency: trim($data['currency'] ?? ''))),
+            'rules' => RulesCodec::write(new HouseRules(
+                currency: trim($data['currency'] ?? ''),
+                vessels: new Vessels(Vessel::usual($units)),
+            )),
             // A page without the list says nothing; one with it says what is at hand, be it nothing.
             'tools' => $request->boolean('tools_said') ? array_values($data['tools'] ?? []) : null,
         ];

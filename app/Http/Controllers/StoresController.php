@@ -75,10 +75,17 @@ final class StoresController extends Controller
     public function storeContainer(Request $request): RedirectResponse
     {
         $in = $this->read($request, StoresPage::containerForm());
-        $ml = self::volume($in);
-        OneWriter::run(function () use ($in, $ml, $request): void {
+        [$full, $stands, $level] = [$in->number('full'), $in->number('stands'), $in->number('level')];
+        $isDrum = $full !== null || $stands !== null || $level !== null;
+        $ml = $in->number('ml') === null && $isDrum ? Container::atLevel($full, $stands, $level) : self::volume($in);
+        if ($isDrum && $ml > Container::atLevel($full, $stands, $stands)) {
+            throw new InvalidField('ml', 'That is more than this drum holds when full. Correct one of the two.');
+        }
+        OneWriter::run(function () use ($in, $ml, $full, $stands, $request): void {
             $liquid = self::liquid($in);
-            $container = Container::query()->create(['base' => $liquid['base'] ?? Glycol::Ethylene->value] + $liquid);
+            $container = Container::query()->create([
+                'base' => $liquid['base'] ?? Glycol::Ethylene->value, 'full_ml' => $full, 'full_mm' => $stands,
+            ] + $liquid);
             $this->move($request, $container, $ml, 'shelved');
         });
 
@@ -88,11 +95,10 @@ final class StoresController extends Controller
     /** What is really in it, counted; zero takes it off the shelf. */
     public function count(Request $request, Container $container): RedirectResponse
     {
-        $counted = (float) $this->read(
-            $request,
-            new Form('count', '', [Field::volume('now', 'Holds now', StoresPage::MOST_ML)]),
-        )
-            ->number('now');
+        $isDrum = $container->levelMm() !== null;
+        $asked = $isDrum ? StoresPage::level() : Field::volume('now', 'Holds now', StoresPage::MOST_ML);
+        $read = (float) $this->read($request, new Form('count', '', [$asked]))->number($asked->name);
+        $counted = $isDrum ? Container::atLevel($container->full_ml, $container->full_mm, $read) : $read;
         OneWriter::run(
             fn () => $this->move(
                 $request,

@@ -7,7 +7,7 @@
         </p>
     @else
         <table class="list prices">
-            <thead><tr><th scope="col">What</th><th scope="col">Containers, price, per litre</th></tr></thead>
+            <thead><tr><th scope="col">What</th><th scope="col">Containers, price, price of one {{ $page->per() }}</th></tr></thead>
             <tbody>
                 @foreach ($page->prices() as $row)
                     <tr>
@@ -15,7 +15,7 @@
                         <td><ul>
                             @foreach ($row->sizes() as $size)
                                 <li>
-                                    <b>{{ $size['volume'] }}</b> {{ $size['price'] }} <small>{{ $size['perLitre'] }}</small>
+                                    <b>{{ $size['size'] }}</b> {{ $size['price'] }} <small>{{ $size['each'] }}</small>
                                     @if ($page->lead)
                                         <form method="post" action="/stores/products/{{ $size['id'] }}" data-once>
                                             @csrf @method('delete')

@@ -10,16 +10,17 @@
                 </svg>
                 <div class="can-label">
                     <p class="can-volume">{{ $can->volume() }}</p>
+                    @if ($can->level())<p>{{ $can->level() }}</p>@endif
                     <p>{{ $can->labelled->label() }}</p>
                     @if ($can->caution() !== '')<p>{{ $can->caution() }}</p>@endif
                     <p class="help">{{ $can->from() }}@if ($can->isGlycol()) · poisonous, keep from children and animals @endif</p>
                 </div>
                 <form method="post" action="/stores/containers/{{ $can->container->id }}" class="no-print" data-once>
                     @csrf
-                    <label for="now-{{ $can->container->id }}">Holds now</label>
+                    <label for="now-{{ $can->container->id }}">{{ $can->counted()->label }}</label>
                     <div class="count">
-                        <input id="now-{{ $can->container->id }}" type="text" inputmode="decimal" name="fields[now]"
-                            value="{{ $can->volume(withUnit: false) }}" autocomplete="off">
+                        <input id="now-{{ $can->container->id }}" type="text" inputmode="decimal" name="fields[{{ $can->counted()->name }}]"
+                            value="{{ $can->count() }}" autocomplete="off">
                         <span class="unit">{{ $can->unit() }}</span>
                         <button class="button button-quiet">Count</button>
                     </div>
