@@ -42,6 +42,32 @@ class Circuit extends Model
         return self::query()->where('key', $this->key)->orderByDesc('revision')->firstOrFail();
     }
 
+    /**
+     * The newest revision of each, by what it is called: its name, or its key where several share that.
+     *
+     * @return array<string, int>
+     */
+    public static function byName(): array
+    {
+        $circuits = self::query()->newest()->orderBy('name')->get(['id', 'key', 'name']);
+        $times = array_count_values(array_map(mb_strtolower(...), array_map(strval(...), $circuits->pluck('name')->all())));
+
+        return array_map(intval(...), $circuits->mapWithKeys(fn (self $circuit) => [
+            $times[mb_strtolower($circuit->name)] > 1 ? $circuit->key : $circuit->name => $circuit->id,
+        ])->all());
+    }
+
+    /** @return array<int|string, int> the same by key and by name, in small letters: as somebody may type it */
+    public static function byAnything(): array
+    {
+        $called = self::query()->newest()->pluck('id', 'key')->all();
+        foreach (self::byName() as $name => $id) {
+            $called[mb_strtolower($name)] ??= $id;
+        }
+
+        return $called;
+    }
+
     /** @return Builder<Vehicle> */
     public function vehiclesOfAllRevisions(): Builder
     {

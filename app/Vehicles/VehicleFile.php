@@ -68,10 +68,7 @@ final class VehicleFile
             throw new InvalidField('file', "Line {$first}: the first line names the columns, each once: ".implode(', ', self::COLUMNS)
                 .'. Plate, name and circuit must be there.'.($unknown === [] ? '' : ' Not known: '.implode(', ', array_slice($unknown, 0, 5)).'.'));
         }
-        $circuits = Circuit::query()->newest()->get(['id', 'key', 'name']);
-        $byName = $circuits->keyBy('key')->map(fn (Circuit $c) => $c->id)->all() + $circuits->mapWithKeys(fn (Circuit $c) => [
-            mb_strtolower($c->name) => $c->id,
-        ])->all();
+        $byName = Circuit::byAnything();
         $here = Vehicle::query()->get()->keyBy('plate');
         $import = new VehicleImport;
         $seen = [];

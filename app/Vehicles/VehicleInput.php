@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Vehicles;
 
+use App\Models\Circuit;
 use App\Models\Vehicle;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Quantity\Unit;
@@ -72,7 +73,7 @@ final class VehicleInput
     }
 
     /**
-     * @param  array<mixed>  $raw  plate, name, circuit (an id), notes, and the fields of the form
+     * @param  array<mixed>  $raw  plate, name, circuit (its name, its key or an id), notes, and the fields of the form
      * @param  ?Vehicle  $existing  the one that is being changed
      * @return array<string, mixed> attributes to keep
      *
@@ -82,6 +83,9 @@ final class VehicleInput
     {
         if (is_string($raw['plate'] ?? null)) {
             $raw['plate'] = mb_strtoupper((string) preg_replace('/\s+/u', ' ', trim($raw['plate'])));
+        }
+        if (is_string($raw['circuit'] ?? null)) {
+            $raw['circuit'] = Circuit::byAnything()[mb_strtolower(trim($raw['circuit']))] ?? $raw['circuit'];
         }
         $validator = Validator::make($raw, self::rules($existing), self::messages());
         $problems = $validator->errors()->messages();
@@ -178,7 +182,7 @@ final class VehicleInput
             'plate.unique' => 'A vehicle with this plate is here already. Search for it, or enter another plate.',
             'plate.*' => 'Enter the plate, or the number the shop calls it by: letters, digits, spaces, - and ., at most 20.',
             'name.*' => 'Enter what kind of vehicle it is, in at most 120 letters.',
-            'circuit.*' => 'Choose the circuit it has. One that fits nearly can be copied and changed under Circuits.',
+            'circuit.*' => 'Choose the circuit it has, by its name. One that fits nearly can be copied and changed under Circuits.',
             'notes.*' => 'Notes hold at most 2,000 letters.',
         ];
     }

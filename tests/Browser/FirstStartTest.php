@@ -45,9 +45,8 @@ final class FirstStartTest extends BrowserTestCase
         $this->press('Add it');
         $this->see('Choose the circuit it has');
         $this->assertAccessible();
-        $this->type(['plate' => 'low 1', 'name' => 'Yard tractor, the old one']);
-        self::$browser->findElement(By::xpath("//option[contains(., 'tractor')]"))->click();
-        $this->presses++;
+        $name = self::$browser->findElement(By::cssSelector("#circuits option[value*='tractor']"))->getAttribute('value');
+        $this->type(['plate' => 'low 1', 'name' => 'Yard tractor, the old one', 'circuit' => (string) $name]);
         $this->press('Add it');
         $this->see('LOW 1');
         $this->assertAccessible();

@@ -89,6 +89,19 @@ final class VehicleTest extends ShopTestCase
         $this->get("/jobs/{$job->id}")->assertOk()->assertSee('Renamed');
     }
 
+    public function test_a_circuit_is_chosen_by_its_name_or_by_its_key_where_two_share_one(): void
+    {
+        $circuit = Circuit::query()->firstOrFail();
+        $this->actingAs($this->imre)->get('/vehicles/new')->assertSee("<option value=\"{$circuit->name}\">", false);
+        $add = fn (string $plate, string $called) => $this->post('/vehicles', ['plate' => $plate, 'name' => 'Van', 'circuit' => $called]);
+        $add('BY 1', mb_strtoupper(" {$circuit->name}"))->assertSessionHasNoErrors();
+        $twin = Circuit::query()->create(['key' => 'its-twin', 'revision' => 1, 'name' => $circuit->name, 'document' => $circuit->document]);
+        $add('BY 2', $circuit->name)->assertSessionHasErrors('circuit');
+        $add('BY 3', 'its-twin')->assertSessionHasNoErrors();
+        self::assertSame($twin->id, Vehicle::query()->where('plate', 'BY 3')->firstOrFail()->circuit_id);
+        $this->get('/vehicles/'.Vehicle::query()->where('plate', 'BY 3')->value('id').'/edit')->assertSee('value="its-twin"', false);
+    }
+
     public function test_of_three_hundred_vehicles_none_stands_in_a_list_of_options(): void
     {
         $circuit = Circuit::query()->value('id');

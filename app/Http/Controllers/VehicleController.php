@@ -159,10 +159,12 @@ final class VehicleController extends Controller
     private function form(Request $request, Vehicle $vehicle): View
     {
         $units = self::person($request)->units;
+        $circuits = Circuit::byName();
 
         return view('vehicles.form', [
             'vehicle' => $vehicle,
-            'circuits' => Circuit::query()->newest()->orderBy('name')->get(['id', 'name']),
+            'circuits' => $circuits,
+            'circuit' => $vehicle->exists ? array_search($vehicle->circuit->newestRevision()->id, $circuits, true) : '',
             'fields' => VehicleInput::form($units)->fields,
             'shown' => VehicleInput::shown($vehicle, $units),
             'units' => $units,

@@ -6,13 +6,9 @@
         <x-input name="name" label="What it is" :value="$vehicle->name"/>
         <div @class(['field', 'has-error' => $errors->has('circuit')])>
             <label for="circuit">Circuit</label>
-            <select id="circuit" name="circuit">
-                <option value="">Choose…</option>
-                @foreach ($circuits as $circuit)
-                    <option value="{{ $circuit->id }}"
-                        @selected((int) old('circuit', $vehicle->circuit_id) === $circuit->id)>{{ $circuit->name }}</option>
-                @endforeach
-            </select>
+            <input id="circuit" name="circuit" type="text" list="circuits" value="{{ old('circuit', $circuit) }}" autocomplete="off"
+                placeholder="Any part of its name">
+            <datalist id="circuits">@foreach (array_keys($circuits) as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
             @error ('circuit')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
             <p class="help">Nearly right is a start: <a href="/circuits">copy a circuit</a> and make it fit, then choose it here.</p>
         </div>
