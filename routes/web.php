@@ -11,6 +11,7 @@ use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\JobController;
+use App\Http\Controllers\LabourController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
@@ -65,6 +66,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/shop/vessels', [ShopController::class, 'vessels']);
     Route::get('/shop/rules', [RulesController::class, 'index']);
     Route::post('/shop/rules', [RulesController::class, 'update']);
+    Route::get('/shop/labour', [LabourController::class, 'index']);
+    Route::post('/shop/labour', [LabourController::class, 'update']);
     Route::post('/shop/rights', [RulesController::class, 'rights']);
     Route::post('/templates', [TemplateController::class, 'store']);
     Route::delete('/templates/{template}', [TemplateController::class, 'destroy']);

@@ -10,7 +10,6 @@ use App\Models\Job;
 use App\Models\JournalLine;
 use App\Models\Person;
 use App\Models\Photo;
-use App\Models\Right;
 use App\Photos\Photograph;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
@@ -83,7 +82,7 @@ final readonly class Recorder
         $this->write(fn (JobState $state) => $this->clerk->finish(
             $this->situation($state, $stepId),
             $reason,
-            $this->person->may(Right::PassOverLeads),
+            $this->person->passes(),
         ));
     }
 

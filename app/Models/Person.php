@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Gate;
 use Illuminate\Foundation\Auth\User;
 use Illuminate\Support\Carbon;
 
@@ -45,5 +46,11 @@ class Person extends User
     public function may(Right $right): bool
     {
         return $this->role === Role::Lead || ($right->canBeGranted() && Shop::here()->grants($right));
+    }
+
+    /** @return list<Gate> */
+    public function passes(): array
+    {
+        return array_values(array_filter(Gate::cases(), fn (Gate $gate) => $this->may(Right::toPass($gate))));
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Aqbel\Core\Saying\Gate;
+
 /** What not everybody may do: who may, and what is said to the others. The one place that decides it. */
 enum Right: string
 {
@@ -19,15 +21,24 @@ enum Right: string
     /** The shop itself, its rules, and who may do what. */
     case ChangeShop = 'change_shop';
 
-    /** Sums that cannot be, a mixture short of its frost protection: what a reason alone does not answer. */
-    case PassOverLeads = 'pass_over_leads';
+    case PassOverSums = 'pass_over_sums';
+    case PassOverFrost = 'pass_over_frost';
 
     /** Whether a shop may give it to its technicians too; the others stay with those who lead. */
     public function canBeGranted(): bool
     {
         return match ($this) {
-            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverLeads => true,
+            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverSums, self::PassOverFrost => true,
             self::ManagePeople, self::ChangeShop => false,
+        };
+    }
+
+    /** What of the run only some may pass over. */
+    public static function toPass(Gate $gate): self
+    {
+        return match ($gate) {
+            Gate::Sums => self::PassOverSums,
+            Gate::Frost => self::PassOverFrost,
         };
     }
 
@@ -40,7 +51,8 @@ enum Right: string
             self::RetireVehicles => 'Retire vehicles',
             self::ManagePeople => 'Add and change people',
             self::ChangeShop => 'Change the shop, its rules and rights',
-            self::PassOverLeads => 'Pass over, with a reason: sums that cannot be, frost protection not reached',
+            self::PassOverSums => 'Pass over, with a reason, sums that cannot be',
+            self::PassOverFrost => 'Pass over, with a reason, a mixture too weak or too strong',
         };
     }
 
@@ -53,7 +65,7 @@ enum Right: string
             self::RetireVehicles => 'Vehicles are retired by a lead. Ask one to sign in.',
             self::ManagePeople => 'People are added and changed by a lead. Ask one to sign in.',
             self::ChangeShop => 'The shop and its rules are changed by a lead. Ask one to sign in.',
-            self::PassOverLeads => 'Only a lead passes over that.',
+            self::PassOverSums, self::PassOverFrost => 'Only a lead passes over that.',
         };
     }
 }

@@ -9,7 +9,6 @@ use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\Person;
-use App\Models\Right;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -19,6 +18,7 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
@@ -47,7 +47,8 @@ final readonly class RunPage
 
     public UnitSystem $units;
 
-    private bool $readsAsLead;
+    /** @var list<Gate> */
+    private array $readerPasses;
 
     private Situation $at;
 
@@ -68,7 +69,7 @@ final readonly class RunPage
         private string $failed,
     ) {
         $this->units = $reader->units;
-        $this->readsAsLead = $reader->may(Right::PassOverLeads);
+        $this->readerPasses = $reader->passes();
         $this->kind = $kinds->of($step);
         $this->done = isset($state->closed[$step->id]);
         $this->ahead = ! $this->done && $state->openBefore($step) !== [];
@@ -202,9 +203,9 @@ final readonly class RunPage
     /** What is missing may be passed over, but not by this reader. */
     public function waitsForLead(): bool
     {
-        $forLead = array_filter($this->obstacles, fn (Obstacle $o) => $o->lead);
+        $forLead = array_filter($this->obstacles, fn (Obstacle $o) => $o->gate !== null && ! in_array($o->gate, $this->readerPasses, true));
 
-        return $this->canBePassedOver() && $forLead !== [] && ! $this->readsAsLead;
+        return $this->canBePassedOver() && $forLead !== [];
     }
 
     public function canBePassedOver(): bool

@@ -48,7 +48,18 @@ final readonly class Labour
 
     public function of(string $activity): Minutes
     {
-        return $this->own[$activity] ?? new Minutes(...self::USUAL[$activity] ?? self::ANY_STEP);
+        return $this->own[$activity] ?? self::usual($activity);
+    }
+
+    public static function usual(string $activity): Minutes
+    {
+        return new Minutes(...self::USUAL[$activity] ?? self::ANY_STEP);
+    }
+
+    /** @return list<string> all that a shop may set, in the order of the work */
+    public static function activities(): array
+    {
+        return array_keys(self::USUAL);
     }
 
     /** What is left of a cure after the work that goes on meanwhile. */

@@ -6,7 +6,7 @@ namespace Aqbel\Core\Saying;
 
 /**
  * What keeps a step from being finished. A hard one is never waved through; any other may be, with a typed reason, some
- * only by a lead's. The code is what the journal keeps; the text is wording.
+ * only by those whom the house lets. The code is what the journal keeps; the text is wording.
  */
 final readonly class Obstacle
 {
@@ -14,7 +14,7 @@ final readonly class Obstacle
         public string $code,
         public string $text,
         public bool $hard = false,
-        public bool $lead = false,
+        public ?Gate $gate = null,
     ) {
     }
 
@@ -23,10 +23,10 @@ final readonly class Obstacle
         return new self($code, $text);
     }
 
-    /** One that a lead alone may pass over. */
-    public static function lead(string $code, string $text): self
+    /** One that only those may pass over whom the house lets pass this gate. */
+    public static function at(Gate $gate, string $code, string $text): self
     {
-        return new self($code, $text, lead: true);
+        return new self($code, $text, gate: $gate);
     }
 
     public static function never(string $code, string $text): self

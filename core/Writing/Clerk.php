@@ -16,6 +16,7 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\Findings\Believable;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -115,12 +116,12 @@ final readonly class Clerk
     /**
      * Closes a step; with a reason it is passed over, unless an obstacle is one that is never waved through.
      *
-     * @param  bool  $lead  whether a lead closes it
+     * @param  list<Gate>  $passes  what whoever closes it may pass over with a reason
      * @param  bool  $cautions  whether its cautions must have been read
      *
      * @throws InvalidField
      */
-    public function finish(Situation $at, string $reason, bool $lead, bool $cautions = true): NewLine
+    public function finish(Situation $at, string $reason, array $passes = [], bool $cautions = true): NewLine
     {
         $closed = $at->job->closed[$at->step->id] ?? null;
         if ($closed !== null) {
@@ -132,7 +133,7 @@ final readonly class Clerk
         $kind = $this->kinds->of($at->step);
         $obstacles = [...($cautions ? Cautions::open($at, $kind) : []), ...$kind->open($at)];
         $reason = trim($reason);
-        self::assertMayFinish($obstacles, $reason, $lead);
+        self::assertMayFinish($obstacles, $reason, $passes);
         $values = new Values(
             [JobState::CAME_TO => $kind->verdict($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
         );
@@ -233,10 +234,11 @@ final readonly class Clerk
 
     /**
      * @param  list<Obstacle>  $obstacles
+     * @param  list<Gate>  $passes
      *
      * @throws InvalidField where the step cannot be finished, or not without a reason
      */
-    private static function assertMayFinish(array $obstacles, string $reason, bool $lead): void
+    private static function assertMayFinish(array $obstacles, string $reason, array $passes): void
     {
         foreach ($obstacles as $obstacle) {
             if ($obstacle->hard) {
@@ -250,7 +252,7 @@ final readonly class Clerk
             throw new InvalidField('reason', 'Write the reason out, ten letters or more; it stays in the record.');
         }
         foreach ($obstacles as $obstacle) {
-            if ($obstacle->lead && ! $lead) {
+            if ($obstacle->gate !== null && ! in_array($obstacle->gate, $passes, true)) {
                 throw new InvalidField('reason', "{$obstacle->text} Only a lead passes over that.");
             }
         }

@@ -12,6 +12,7 @@ use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Steps\StepCatalogue;
 
 /**
@@ -73,7 +74,7 @@ final class Script
         $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);
 
         return $line->form === JobState::FINISH
-            ? $clerk->finish($at, $line->reason, $line->lead, cautions: false)
+            ? $clerk->finish($at, $line->reason, $line->lead ? Gate::cases() : [], cautions: false)
             : $clerk->entry($at, $line->form, $this->typed($at, $line->form, $line));
     }
 

@@ -33,6 +33,7 @@ final class ScreensTest extends BrowserTestCase
             '/people',
             '/shop',
             '/shop/rules',
+            '/shop/labour',
             '/shop/changes',
             '/shop/connect',
             '/vehicles/3/edit',

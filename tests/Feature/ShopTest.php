@@ -16,12 +16,20 @@ use App\Models\Vehicle;
 use App\Plan\Tick;
 use App\Shop\RuleBook;
 use App\Shop\Sweep;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Gate;
+use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Testing\TestResponse;
@@ -75,6 +83,46 @@ final class ShopTest extends ShopTestCase
         self::assertSame(45.0, Plan::of($job->refresh()->state())->rules()->safeTemperatureC);
         self::assertContains(['safeTemperatureC', '45', '40'], AuditLine::query()->latest('id')->firstOrFail()->changes);
         $this->get('/shop/rules')->assertSee('This shop’s own.', false);
+    }
+
+    public function test_each_gate_has_a_right_of_its_own(): void
+    {
+        self::assertSame([[], Gate::cases()], [$this->imre->passes(), $this->lead->passes()]);
+        $this->actingAs($this->lead)->post('/shop/rights', ['granted' => [Right::PassOverFrost->value]])->assertSessionHasNoErrors();
+        self::assertSame([Gate::Frost], $this->imre->passes());
+        // What was given when both were one.
+        Shop::here()->update(['granted' => ['change_prices', 'pass_over_leads']]);
+        (require database_path('migrations/2026_11_27_200000_a_right_for_each_gate.php'))->up();
+        self::assertSame(['change_prices', 'pass_over_sums', 'pass_over_frost'], Shop::query()->firstOrFail()->granted);
+    }
+
+    public function test_minutes_of_labour_are_the_shop_s_and_plans_add_them_up(): void
+    {
+        $this->actingAs($this->imre)->get('/shop/labour')->assertOk()->assertSee('One rinse: fill, warm up, cool, drain');
+        $this->post('/shop/labour', ['labour' => ['mix' => ['hands' => '20']]])->assertForbidden();
+        $keep = fn (array $labour) => $this->actingAs($this->lead)->from('/shop/labour')->post('/shop/labour', ['labour' => $labour]);
+        foreach (['a lot', '-3', '9000'] as $bad) {
+            $keep(['mix' => ['hands' => $bad]])->assertSessionHasErrors('labour.mix');
+        }
+        $keep(['mix' => 'x', 'nothing' => ['hands' => '3'], 'drain' => ['wait' => '']])->assertSessionHasNoErrors();
+        self::assertSame([], Shop::here()->houseRules()->labour->own, 'as usual is nothing of its own');
+        $before = app(Planner::class)->plan(...$this->choices())->minutes(app(StepCatalogue::class));
+        $keep(['mix' => ['hands' => '26', 'wait' => '1']])->assertSessionHasNoErrors()->assertRedirect('/shop/labour');
+        self::assertEquals(['mix' => new Minutes(26.0, 1.0)], Shop::here()->houseRules()->labour->own);
+        self::assertContains(['Mix a batch', '6 + 0 min', '26 + 1 min'], AuditLine::query()->latest('id')->firstOrFail()->changes);
+        $after = app(Planner::class)->plan(...$this->choices())->minutes(app(StepCatalogue::class));
+        self::assertEqualsWithDelta([20.0, 1.0], [$after->hands - $before->hands, $after->wait - $before->wait], 0.001);
+        $this->get('/shop/labour')->assertSee('usual 6 + 0');
+        $this->keepRules(['fan_cycles' => '3'])->assertSessionHasNoErrors();
+        self::assertArrayHasKey('mix', Shop::here()->houseRules()->labour->own, 'another rule leaves them alone');
+    }
+
+    /** @return array{\Aqbel\Core\Circuit\Circuit, Choices} */
+    private function choices(): array
+    {
+        $circuit = Circuit::query()->firstOrFail()->read();
+
+        return [$circuit, new Choices(JobKind::Change, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 0.0, 0.0, 0.5, 0.0, Shop::here()->houseRules())];
     }
 
     public function test_what_is_kept_unchanged_stays_to_the_last_digit_in_either_units(): void

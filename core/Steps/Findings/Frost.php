@@ -9,6 +9,7 @@ use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 
 /**
@@ -58,12 +59,14 @@ final readonly class Frost
         $wanted = $this->at->say($this->target(), Unit::Percent);
 
         return match (true) {
-            $this->isShort() => Obstacle::lead(
+            $this->isShort() => Obstacle::at(
+                Gate::Frost,
                 'frost',
                 "{$is} glycol is inside and {$wanted} is wanted: it freezes too early. "
                     ."{$this->remedy(1.0, 'concentrate')}",
             ),
-            $this->isTooStrong() => Obstacle::lead(
+            $this->isTooStrong() => Obstacle::at(
+                Gate::Frost,
                 'too_strong',
                 "{$is} glycol is inside: it carries less heat. {$this->remedy(0.0, 'water')}",
             ),

@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
@@ -53,7 +54,7 @@ final readonly class Sums
 
     public function obstacle(): Obstacle
     {
-        return Obstacle::lead($this->code, "{$this->text} {$this->where()}");
+        return Obstacle::at(Gate::Sums, $this->code, "{$this->text} {$this->where()}");
     }
 
     private static function content(Situation $at, Ledger $ledger): ?self

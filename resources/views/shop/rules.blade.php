@@ -2,7 +2,8 @@
     <header class="page-head">
         <h1>Rules of the house</h1>
         <p>For jobs planned from now on. A job under way keeps the rules it was planned by; the service manual outranks them all.</p>
-        <div class="page-actions"><a class="button button-quiet" href="/shop">Shop</a></div>
+        <div class="page-actions"><a class="button button-quiet" href="/shop/labour">Minutes of labour</a>
+            <a class="button button-quiet" href="/shop">Shop</a></div>
     </header>
     <form method="post" action="/shop/rules" class="rules" data-once>
         @csrf

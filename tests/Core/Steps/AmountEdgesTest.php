@@ -78,7 +78,7 @@ final class AmountEdgesTest extends TestCase
         $at = $job->at('refractometer');
         $open = JobOnPaper::kind('refractometer')->open($at);
         self::assertSame($code, $open === [] ? null : $open[0]->code);
-        self::assertSame($code === null ? [] : [true], array_map(fn ($obstacle) => $obstacle->lead, $open));
+        self::assertSame($code === null ? [] : [true], array_map(fn ($obstacle) => $obstacle->gate !== null, $open));
         self::assertSame($strength < 0.47 || $strength > 0.53 ? 'off_plan' : 'as_planned', $job->judge('refractometer')->code);
     }
 

@@ -1,0 +1,40 @@
+<x-layout title="Minutes">
+    <header class="page-head">
+        <h1>Minutes of labour</h1>
+        <p>What plans add up, for jobs planned from now on: hands, and what then waits by itself. The usual minutes are common practice,
+            no source; an empty field stays as it is.</p>
+        <div class="page-actions"><a class="button button-quiet" href="/shop/rules">Rules</a></div>
+    </header>
+    @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
+    <form method="post" action="/shop/labour" class="labour" data-once>
+        @csrf
+        <fieldset class="bare" @disabled(! $mayChange)>
+            <div class="labour-groups">
+                @foreach ($groups as $name => $activities)
+                    <section class="panel">
+                        <h2>{{ $name }}</h2>
+                        <table class="list">
+                            <thead><tr><th scope="col">Activity</th><th scope="col">Hands</th><th scope="col">Waits</th></tr></thead>
+                            <tbody>
+                                @foreach ($activities as $activity => $label)
+                                    @php [$here, $usual] = [$labour->of($activity), $labour::usual($activity)]; @endphp
+                                    <tr @class(['has-error' => $errors->has("labour.{$activity}")])>
+                                        <th scope="row">{{ $label }}
+                                            @if ($here != $usual)<small class="own">usual {{ $usual->hands }} + {{ $usual->wait }}</small>@endif
+                                        </th>
+                                        @foreach (['hands' => 'hands', 'wait' => 'waits'] as $part => $said)
+                                            <td><input type="text" inputmode="decimal" name="labour[{{ $activity }}][{{ $part }}]"
+                                                aria-label="{{ $label }}, {{ $said }}, minutes" autocomplete="off"
+                                                value="{{ old("labour.{$activity}.{$part}", $here->{$part}) }}"></td>
+                                        @endforeach
+                                    </tr>
+                                @endforeach
+                            </tbody>
+                        </table>
+                    </section>
+                @endforeach
+            </div>
+            @if ($mayChange)<button class="button button-go button-wide" data-key="e" data-key-label="Keep">Keep the minutes</button>@endif
+        </fieldset>
+    </form>
+</x-layout>
