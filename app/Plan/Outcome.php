@@ -332,6 +332,7 @@ final readonly class Outcome
             $row->school->label(), $row->heatCycles > 1 ? "{$row->heatCycles} heat cycles" : '',
             ($row->fill->estimate ? '~' : '').$this->volume($row->fill->airMl),
             self::hours($row->minutes->hands), self::hours($row->minutes->total()), $row === $this->comparison->recommended,
+            $row->school->id(), $row->school->runs(), $row->school->id() === $this->plan->school->id(),
         );
     }
 

@@ -14,6 +14,9 @@ final readonly class SchoolRow
         public string $hands,
         public string $total,
         public bool $recommended,
+        public string $id,
+        public bool $runs,
+        public bool $chosen,
     ) {
     }
 }

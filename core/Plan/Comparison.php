@@ -48,10 +48,12 @@ final readonly class Comparison
         if ($rows === [] || $whole === []) {
             throw new \LogicException('There is always a school that fits.');
         }
+        // What rests on an estimate of running is shown, and recommended only where nothing surer fits.
+        $sure = array_values(array_filter($whole, fn (ComparedSchool $row) => ! $row->fill->estimate)) ?: $whole;
         $least = array_reduce($whole, fn (ComparedSchool $least, ComparedSchool $row) => $row->fill->airMl < $least->fill->airMl ? $row : $least, $whole[0]);
 
         return new self($choices->airLimitMl($circuit), $on->predicted->retainedMl, $rows,
-            CheapestFill::of($circuit, $choices, $on->fills), NeverRuns::in($circuit, $choices, $on->fills), $whole[0], $least);
+            CheapestFill::of($circuit, $choices, $on->fills), NeverRuns::in($circuit, $choices, $on->fills), $sure[0], $least);
     }
 
     /** Why the recommended one is recommended, in the reader's units. */

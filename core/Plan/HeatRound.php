@@ -11,6 +11,22 @@ use Aqbel\Core\Values;
 /** A heat cycle with its cool-down and its cold level. */
 final class HeatRound
 {
+    /**
+     * All rounds of a plan. Under a loose cap the runs follow each other warm, and it is cooled down after the last.
+     *
+     * @return list<Step>
+     */
+    public static function planned(WarmUp $by, int $rounds): array
+    {
+        $steps = array_merge(...array_map(self::steps(...), range(1, $rounds)));
+        $last = array_map(fn (Step $step) => $step->id, self::steps($rounds));
+
+        return $by !== WarmUp::LooseCap ? $steps : array_values(array_filter(
+            $steps,
+            fn (Step $step) => $step->kind === 'heat_cycle' || in_array($step->id, $last, true),
+        ));
+    }
+
     /** @return list<Step> */
     public static function steps(int $round): array
     {

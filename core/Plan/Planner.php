@@ -115,7 +115,7 @@ final readonly class Planner
             new Step('mix', 'mix', Stage::Mix),
             ...$school->steps($on, $fill),
             self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
-            ...array_merge(...array_map(HeatRound::steps(...), range(1, $cycles))),
+            ...HeatRound::planned($school->warmUp(), $cycles),
             new Step('leak_check', 'leak_check', Stage::Prove),
             self::refit('refit:end', Stage::Prove, $materials->toRefitAtTheEnd()),
             new Step('drive', 'drive', Stage::Prove),

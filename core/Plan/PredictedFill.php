@@ -31,4 +31,10 @@ final readonly class PredictedFill
         public bool $estimate = false,
     ) {
     }
+
+    /** With a share of its air, as running leaves it: an estimate. */
+    public function leaving(float $share): self
+    {
+        return new self($share * $this->airMl, $this->coolantMl, $this->runs, $this->pockets, $this->flows, $this->silent, true);
+    }
 }

@@ -42,6 +42,9 @@ interface School
     /** @return list<Step> from the closed circuit to the first start */
     public function steps(Groundwork $on, PredictedFill $fill): array;
 
+    /** How it is warmed up, and topped up meanwhile. */
+    public function warmUp(): WarmUp;
+
     /** Heat cycles that are planned for the air it leaves; those not needed fall away on the way. */
     public function heatCycles(PredictedFill $fill, float $limitMl): int;
 

@@ -8,9 +8,9 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Heat\Purging;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Groundwork;
-use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
+use Aqbel\Core\Plan\WarmUp;
 
 /** Warmed up under a resting cap and topped up, again and again. */
 final class LooseCap extends Poured
@@ -27,7 +27,17 @@ final class LooseCap extends Poured
 
     public function catch(): string
     {
-        return 'Slow; an estimate.';
+        return 'The neck is lifted warm; an estimate.';
+    }
+
+    public function runs(): bool
+    {
+        return true;
+    }
+
+    public function warmUp(): WarmUp
+    {
+        return WarmUp::LooseCap;
     }
 
     public function pours(Circuit $circuit, Choices $choices): array
@@ -38,20 +48,13 @@ final class LooseCap extends Poured
     /** The fill's air less what one warm-up under the loose cap works out. */
     public function predict(Groundwork $on): PredictedFill
     {
-        $fill = parent::predict($on);
-
-        return new PredictedFill(
-            $fill->airMl * Purging::leftByCycle(),
-            $fill->coolantMl,
-            $fill->runs,
-            $fill->pockets,
-            estimate: true,
-        );
+        return parent::predict($on)->leaving(Purging::leftByCycle());
     }
 
-    public function besides(Choices $choices): Minutes
+    /** Each warm-up but the last takes coolant; that one shows that nothing more goes in. */
+    public function heatCycles(PredictedFill $fill, float $limitMl): int
     {
-        return $choices->rules->labour->of('heat_cycle');
+        return 1 + parent::heatCycles($fill, $limitMl);
     }
 
     public function bleeds(Circuit $circuit, Choices $choices): array

@@ -20,6 +20,7 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Values;
@@ -77,12 +78,19 @@ abstract class Poured implements School
             ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)]
             : [];
 
+        $opened = $ports === [] ? [] : [new Step('open_bleeds', 'open_bleeds', Stage::Fill, new Values(['ports' => $ports]))];
+
         return [
-            new Step('open_bleeds', 'open_bleeds', Stage::Fill, new Values(['ports' => $ports])),
+            ...$opened,
             ...$bleeds,
             new Step('fill_level', 'fill_level', Stage::Fill),
             ...$pressed,
         ];
+    }
+
+    public function warmUp(): WarmUp
+    {
+        return WarmUp::Usual;
     }
 
     public function heatCycles(PredictedFill $fill, float $limitMl): int

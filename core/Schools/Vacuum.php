@@ -22,6 +22,7 @@ use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\Prediction;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
@@ -115,6 +116,11 @@ final class Vacuum implements School
     }
 
     /** One, to prove it: what the vacuum left is topped up at the neck and waits for no heat. */
+    public function warmUp(): WarmUp
+    {
+        return WarmUp::Usual;
+    }
+
     public function heatCycles(PredictedFill $fill, float $limitMl): int
     {
         return 1;

@@ -26,6 +26,11 @@ final class Watch extends Poured
         return 'Air may stay; the proofs still apply.';
     }
 
+    public function runs(): bool
+    {
+        return true;
+    }
+
     public function pours(Circuit $circuit, Choices $choices): array
     {
         return [PlannedPour::atTheNeck($circuit, [])];

@@ -291,7 +291,7 @@ abstract class StepKind implements Kind
     }
 
     /** Within which 95 % of such readings lie in the vessel an entry was read in, mL. */
-    protected static function plusMinusMl(Situation $at, Entry $entry): float
+    public static function plusMinusMl(Situation $at, Entry $entry): float
     {
         return Plan::of($at)->rules()->vessels
             ->of($entry->text('vessel'))

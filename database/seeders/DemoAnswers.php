@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
@@ -208,12 +209,21 @@ final class DemoAnswers
     {
         $facts = $at->facts();
         $answers = self::ANSWERS['heat_cycle'];
-        $limit = StopLimitAtNeck::of($at, Neck::Sealed)->limit->degC();
+        $by = Plan::of($at)->school->warmUp();
+        $neck = $by === WarmUp::Usual ? Neck::Sealed : $by->neck($facts->neck);
+        $limit = StopLimitAtNeck::of($at, $neck)->limit->degC();
         $coolant = floor(min(97.0, $limit - 1.0, ($facts->fanOnC ?? 200.0) + 2.0));
         $answers[1][1] = [
-            'ect' => (string) $coolant, 'far' => (string) ($coolant - 6.0), 'bubbles' => 'hidden', 'sign' => 'none',
+            'ect' => (string) $coolant, 'far' => (string) ($coolant - 6.0), 'bubbles' => $neck === Neck::Sealed ? 'hidden' : 'none', 'sign' => 'none',
         ] + array_fill_keys(array_map(fn (string $o) => "outlet_{$o}", $facts->outlets), '64');
 
-        return $answers;
+        $answers[0][1]['neck'] = $neck->value;
+        $off = array_pop($answers);
+
+        return match ($by) {
+            WarmUp::Usual => [...$answers, $off],
+            WarmUp::OpenNeck => [...$answers, ['topped', ['volume' => '0.1', 'vessel' => 'jug'], 1], ['capped', [], 1], $off],
+            WarmUp::LooseCap => [...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe'], 2], ['capped', [], 600]],
+        };
     }
 }

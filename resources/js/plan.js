@@ -56,5 +56,13 @@ export function followPlan() {
         }
         refresh();
     });
+    outcome.addEventListener('click', (event) => {
+        const wanted = around(event, '[data-school]', HTMLElement)?.dataset.school;
+        const choice = all('input[name="school"]', HTMLInputElement, form).find((school) => school.value === wanted);
+        if (choice) {
+            choice.checked = true;
+            refresh();
+        }
+    });
     form.addEventListener('click', (event) => around(event, '[data-step]', HTMLElement) && refresh());
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Cool;
 
 use Aqbel\Core\Circuit\NeckType;
-use Aqbel\Core\Heat\TopUp as ColdTopUp;
-use Aqbel\Core\Heat\TopUps;
 use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
@@ -31,12 +29,6 @@ use Aqbel\Core\Values;
 /** Stage 9: the neck opened cold, the level read and topped up, and the verdict on another heat cycle. */
 final class ColdLevel extends StepKind
 {
-    /** A level that took no more than so many reading errors of the vessel has settled (common practice, no source). */
-    private const VESSEL_ERRORS = 2.0;
-
-    /** Nor does a mark tell apart less than this share of the capacity (common practice, no source). */
-    private const LEVEL_SHARE = 0.004;
-
     public function name(): string
     {
         return 'cold_level';
@@ -116,7 +108,7 @@ final class ColdLevel extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        $series = $this->topUps($at);
+        $series = TopUpSeries::each($at);
         $before = $series[count($series) - ($at->has('topped') ? 2 : 1)] ?? null;
 
         return new Figure(
@@ -134,7 +126,7 @@ final class ColdLevel extends StepKind
         if (! $at->has('topped')) {
             return null;
         }
-        $series = new TopUps($this->topUps($at), $this->settledMl($at));
+        $series = TopUpSeries::of($at);
         $last = $at->say($at->sum('topped', 'volume'), Unit::Millilitre);
         if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
             $each = $at->say($series->leakMlPerCycle, Unit::Millilitre);
@@ -222,34 +214,6 @@ final class ColdLevel extends StepKind
     private function round(Situation $at): ?int
     {
         return $at->step->params->has('round') ? $at->step->params->whole('round') : null;
-    }
-
-    /** @return list<ColdTopUp> of this and the cold levels before it */
-    private function topUps(Situation $at): array
-    {
-        $series = [];
-        foreach ($at->job->stepsOf($this->name()) as $step) {
-            $entries = $at->seenFrom($step)->entries('topped');
-            if ($entries !== []) {
-                $squares = array_map(fn (Entry $e) => self::plusMinusMl($at, $e) ** 2, $entries);
-                $squares[] = (self::LEVEL_SHARE * $at->circuit()->capacityMl()) ** 2;
-                $series[] = new ColdTopUp($at->seenFrom($step)->sum('topped', 'volume'), sqrt(array_sum($squares)));
-            }
-            if ($step->id === $at->step->id) {
-                break;
-            }
-        }
-
-        return $series;
-    }
-
-    /** As much as this is reading error: of the vessel it was read in, and of a level in a circuit of this size; mL. */
-    private function settledMl(Situation $at): float
-    {
-        $entries = $at->entries('topped');
-        $vessel = $entries === [] ? 0.0 : max(array_map(fn (Entry $e) => self::plusMinusMl($at, $e), $entries));
-
-        return max(self::VESSEL_ERRORS * $vessel, self::LEVEL_SHARE * $at->circuit()->capacityMl());
     }
 
     /** What the heat cycle before left to be shown, in words; empty where it showed all. */

@@ -5,15 +5,16 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\RunHot;
 
 use Aqbel\Core\Circuit\GateKind;
-use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
@@ -65,6 +66,7 @@ final class HeatCycle extends StepKind
         $often = $cycles === 2 ? 'twice' : "{$cycles} times";
 
         return [
+            ...WarmTopUp::instructions($at),
             'Heater on maximum, A/C off, blower low. Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
             'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level and heater good.',
@@ -85,7 +87,7 @@ final class HeatCycle extends StepKind
             return [$this->startForm($at)];
         }
         if ($at->has('shut_off')) {
-            return [];
+            return $this->formsAfterwards($at);
         }
         $forms = [
             $this->readingForm($at),
@@ -93,6 +95,7 @@ final class HeatCycle extends StepKind
         ];
         if ($this->neck($at) !== Neck::Sealed) {
             $forms[] = $this->toppedForm($at);
+            $forms[] = WarmTopUp::capForm();
         }
         if ($this->limit($at)->fanCanProve() && ! FanProof::cannotCome($at)) {
             $forms[] = self::noFanForm();
@@ -106,8 +109,19 @@ final class HeatCycle extends StepKind
     {
         return [
             $this->startForm($at), $this->readingForm($at), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),
-            $this->toppedForm($at), self::noFanForm(), self::offForm(),
+            $this->toppedForm($at), self::noFanForm(), self::offForm(), WarmTopUp::atLineForm(), WarmTopUp::capForm(),
         ];
+    }
+
+    /** @return list<Form> at a neck that is still unsealed: topped up warm, and capped in the end */
+    private function formsAfterwards(Situation $at): array
+    {
+        if (WarmTopUp::neck($at, $this->neck($at)) === Neck::Sealed) {
+            return [];
+        }
+        $topsUp = WarmTopUp::by($at) === WarmUp::LooseCap ? [$this->toppedForm($at)->aside(false), WarmTopUp::atLineForm()] : [];
+
+        return [...$topsUp, WarmTopUp::capForm()];
     }
 
     public function tables(Situation $at): array
@@ -132,7 +146,7 @@ final class HeatCycle extends StepKind
     public function ledger(Situation $at, Entry $entry): array
     {
         return $entry->form === 'topped'
-            ? [TopUp::line($at, $entry, 'Topped up, running', self::plusMinusMl($at, $entry))]
+            ? [TopUp::line($at, $entry, 'Topped up, warm', self::plusMinusMl($at, $entry))]
             : [];
     }
 
@@ -143,7 +157,8 @@ final class HeatCycle extends StepKind
         return match (true) {
             $missing !== null => [$missing],
             ! $at->has('shut_off') => [EngineStart::stillRuns()],
-            default => [],
+            $this->wasStopped($at) => [],
+            default => array_filter([WarmTopUp::isMissing($at)]),
         };
     }
 
@@ -170,6 +185,10 @@ final class HeatCycle extends StepKind
         if ($danger !== null) {
             return $danger->verdict(! $at->has('shut_off'));
         }
+        $warm = WarmTopUp::verdict($at);
+        if ($warm !== null) {
+            return $warm;
+        }
         $missing = $this->missingProofs($at);
         if ($missing === []) {
             return Verdict::pass('proven', 'Proven', $this->proofs($at));
@@ -194,7 +213,32 @@ final class HeatCycle extends StepKind
 
     public function neckWhileRunning(Situation $at): ?Neck
     {
-        return $this->neck($at);
+        return WarmTopUp::neck($at, $this->neck($at));
+    }
+
+    /** Under a loose cap the next run, or the search for a leak. */
+    public function orders(Situation $at): array
+    {
+        $next = 1 + $at->step->params->whole('round');
+        $ordered = match (WarmTopUp::verdict($at)?->code) {
+            'another_warm_up' => [new Step("heat_cycle:{$next}", $this->name(), $at->step->stage, new Values(['round' => $next]))],
+            'not_air' => [new Step("find_drip:{$at->step->id}", 'find_drip', $at->step->stage)],
+            default => [],
+        };
+
+        return array_filter($ordered, fn (Step $step) => ! isset($at->job->steps[$step->id]));
+    }
+
+    /** Under a loose cap: runs that were planned for air which has worked out. */
+    public function needless(Situation $at): array
+    {
+        if (WarmTopUp::by($at) !== WarmUp::LooseCap || ! $at->has(WarmTopUp::CAPPED)) {
+            return [];
+        }
+        $round = $at->step->params->whole('round');
+        $later = array_filter($at->job->stepsOf($this->name()), fn (Step $step) => $step->params->whole('round') > $round);
+
+        return array_values(array_map(fn (Step $step) => $step->id, $later));
     }
 
     private function neck(Situation $at): ?Neck
@@ -249,10 +293,7 @@ final class HeatCycle extends StepKind
 
     private function startForm(Situation $at): Form
     {
-        return EngineStart::form(
-            'Engine is running',
-            $at->facts()->neck === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel,
-        );
+        return EngineStart::form('Engine is running', WarmTopUp::by($at)->neck($at->facts()->neck));
     }
 
     private function readingForm(Situation $at): Form

@@ -77,7 +77,15 @@
             <tbody>
                 @foreach ($rows as $row)
                     <tr @class(['is-recommended' => $row->recommended])>
-                        <th scope="row">{{ $row->label }}@if ($row->cycles !== '') <small>{{ $row->cycles }}</small>@endif</th>
+                        <th scope="row">
+                            @if ($row->runs && ! $row->chosen)
+                                <button type="button" class="school-run" data-school="{{ $row->id }}" aria-label="Run {{ $row->label }}">
+                                    {{ $row->label }}</button>
+                            @else
+                                {{ $row->label }}@if ($row->chosen)@icon('circle-check')@endif
+                            @endif
+                            <small>{{ implode(', ', array_filter([$row->chosen ? 'this plan' : '', $row->cycles])) }}</small>
+                        </th>
                         <td>{{ $row->air }}</td>
                         <td>{{ $row->hands }}</td>
                         <td>{{ $row->total }}</td>

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Plan;
+
+use Aqbel\Core\Circuit\NeckType;
+use Aqbel\Core\Job\Neck;
+
+/** How a school warms the circuit up: how the neck stands meanwhile, who tops up when, and what ends it. */
+enum WarmUp
+{
+    /** By the neck’s own kind, sealed or under a funnel; topped up cold. */
+    case Usual;
+
+    /** At the open neck, topped to the brim as it sinks; the cap goes on at operating temperature. */
+    case OpenNeck;
+
+    /** Under a resting cap, topped up after each run until one takes no more than reading error; then the cap is tightened. */
+    case LooseCap;
+
+    public function neck(NeckType $type): Neck
+    {
+        return match ($this) {
+            self::Usual => $type === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel,
+            self::OpenNeck => Neck::Open,
+            self::LooseCap => Neck::Resting,
+        };
+    }
+}

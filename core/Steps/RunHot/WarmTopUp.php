@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\RunHot;
+
+use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\WarmUp;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Cool\TopUpSeries;
+
+/**
+ * What is topped up at a neck that was never sealed, running or just shut off; and the cap that goes on at the end. From
+ * then on the neck counts as sealed while warm.
+ */
+final class WarmTopUp
+{
+    public const CAPPED = 'capped';
+
+    private const AT_LINE = 'at_line';
+
+    /** As the school has it, unless the cap was shut before the start. */
+    public static function by(Situation $at): WarmUp
+    {
+        $started = EngineStart::neck($at->last(EngineStart::FORM));
+
+        return $started === Neck::Sealed ? WarmUp::Usual : Plan::of($at)->school->warmUp();
+    }
+
+    /** @return list<string> what to do besides what every warm-up asks */
+    public static function instructions(Situation $at): array
+    {
+        return match (self::by($at)) {
+            WarmUp::Usual => [],
+            WarmUp::OpenNeck => [
+                'Cap off, heater hot, blower low. Keep it to the brim as it sinks, never with a hand over the neck.',
+                'At operating temperature top up a last time, put the cap on with a rag and say so; then shut off.',
+            ],
+            WarmUp::LooseCap => [
+                'The cap rests on the neck and is not turned tight. Run to temperature, then shut off.',
+                'Rag and glasses, lift the cap, top up to the line, look underneath. Again, until it takes no more than the vessel can tell.',
+            ],
+        };
+    }
+
+    public static function capForm(): Form
+    {
+        return new Form(self::CAPPED, 'The cap is on and tight', [], false);
+    }
+
+    public static function atLineForm(): Form
+    {
+        return new Form(self::AT_LINE, 'It stands at the line, nothing goes in', [], false);
+    }
+
+    /** How the neck stood, and stands since: a cap that went on warm is one that was sealed while warming. */
+    public static function neck(Situation $at, ?Neck $started): ?Neck
+    {
+        return $at->has(self::CAPPED) ? Neck::Sealed : $started;
+    }
+
+    public static function isMissing(Situation $at): ?Obstacle
+    {
+        $by = self::by($at);
+
+        return match (true) {
+            $by === WarmUp::Usual || $at->has(self::CAPPED) => null,
+            $by === WarmUp::LooseCap && ! self::wasLookedAt($at) => Obstacle::missing('no_top_up', 'Lift the resting cap with rag and glasses, and top up to the line or say that it stands there.'),
+            $by === WarmUp::LooseCap && ! self::hasSettled($at) => null,
+            default => Obstacle::missing('not_capped', 'Put the cap on and say so: from then on the neck is opened cold only.'),
+        };
+    }
+
+    /** Null while nothing was topped up after the run, and where the proofs decide. */
+    public static function verdict(Situation $at): ?Verdict
+    {
+        if (self::by($at) !== WarmUp::LooseCap || ! self::wasLookedAt($at)) {
+            return null;
+        }
+        $series = TopUpSeries::of($at);
+        if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
+            $each = $at->say($series->leakMlPerCycle, Unit::Millilitre);
+
+            return Verdict::stop('not_air', 'Not air', "About {$each} goes each time and does not shrink: no warm-up cures that."
+                .' Finish this step: the search for the leak comes next, with a test for combustion gas.');
+        }
+        if (self::hasSettled($at)) {
+            return null;
+        }
+        $last = $at->say($at->sum('topped', 'volume'), Unit::Millilitre);
+        $toCome = $series->verdict === TopUpVerdict::Air ? ', about '.$at->say($series->stillToComeMl, Unit::Millilitre).' still to come' : '';
+
+        return Verdict::wait('another_warm_up', 'Another warm-up', "It took {$last}{$toCome}. The cap stays loose; finish this step, the next run follows.");
+    }
+
+    public static function hasSettled(Situation $at): bool
+    {
+        return $at->has(self::AT_LINE)
+            || ($at->has('topped') && TopUpSeries::each($at) !== [] && $at->sum('topped', 'volume') <= TopUpSeries::settledMl($at));
+    }
+
+    private static function wasLookedAt(Situation $at): bool
+    {
+        return $at->has('shut_off') && ($at->has('topped') || $at->has(self::AT_LINE));
+    }
+}
