@@ -73,15 +73,19 @@ final class WarmTopUp
             $by === WarmUp::Usual || $at->has(self::CAPPED) => null,
             $by === WarmUp::LooseCap && ! self::wasLookedAt($at) => Obstacle::missing('no_top_up', 'Lift the resting cap with rag and glasses, and top up to the line or say that it stands there.'),
             $by === WarmUp::LooseCap && ! self::hasSettled($at) => null,
-            default => Obstacle::missing('not_capped', 'Put the cap on and say so: from then on the neck is opened cold only.'),
+            // How it stands has to be known: one that is tight and counts as loose would be opened hot.
+            default => Obstacle::never('not_capped', 'Put the cap on and say so: from then on the neck is opened cold only.'),
         };
     }
 
-    /** Null while nothing was topped up after the run, and where the proofs decide. */
+    /** Under a loose cap, after the run; null where the proofs decide. */
     public static function verdict(Situation $at): ?Verdict
     {
-        if (self::by($at) !== WarmUp::LooseCap || ! self::wasLookedAt($at)) {
+        if (self::by($at) !== WarmUp::LooseCap || ! $at->has('shut_off')) {
             return null;
+        }
+        if (! self::wasLookedAt($at)) {
+            return Verdict::wait('not_looked', 'Look at the level', 'What goes in now tells whether this was the last run. Rag and glasses.');
         }
         $series = TopUpSeries::of($at);
         if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
