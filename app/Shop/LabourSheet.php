@@ -52,6 +52,7 @@ final class LabourSheet
         ],
         'Fill' => [
             'open_bleeds' => 'Open the bleed points',
+            'fill_through' => 'Fill through a hose, and put it back',
             'bleed' => 'Pour, and close a point',
             'fill_level' => 'Fill to the level',
             Labour::RAISE => 'Nose up, and down again',

@@ -134,10 +134,9 @@ abstract class Poured implements School
 
     public function picture(JobState $job): ?Runs
     {
-        $choices = Plan::of($job)->choices;
-        $circuit = $job->circuit;
+        $pour = $this->pours($job->circuit, Plan::of($job)->choices)[0];
 
-        return Filling::of($circuit, $circuit->fillPort()->id, $choices->bleedsOf($circuit), $circuit->usualGates(),
-            $choices->noseLiftMm, volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
+        return Filling::of($job->circuit, $pour->at, $pour->open, $job->circuit->usualGates(), $pour->noseLiftMm, $pour->headMm,
+            volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Schools;
@@ -34,7 +35,7 @@ final readonly class SchoolCatalogue implements Schools
     {
         $further = array_slice($circuit->portsOf(PortKind::Fill), 1);
 
-        return [...$this->schools, ...array_map(fn ($port) => new EngineFirst($port), $further)];
+        return [...$this->schools, ...array_map(fn (Port $port) => new EngineFirst($port->id, $port->label), $further)];
     }
 
     public function of(string $id): School
@@ -45,6 +46,6 @@ final readonly class SchoolCatalogue implements Schools
             }
         }
 
-        return $this->schools[0];
+        return str_starts_with($id, EngineFirst::ID) ? new EngineFirst(substr($id, strlen(EngineFirst::ID))) : $this->schools[0];
     }
 }

@@ -25,7 +25,7 @@ final class StepCatalogue implements Kinds
         'back_flush' => Rinse\BackFlush::class,
         'cure' => CloseUp\Cure::class, 'cured' => CloseUp\Cured::class, 'close_up' => CloseUp\CloseUp::class,
         'mix' => Mix\MixCoolant::class,
-        'open_bleeds' => Fill\OpenBleeds::class, 'bleed' => Fill\Bleed::class, 'fill_level' => Fill\FillLevel::class,
+        'open_bleeds' => Fill\OpenBleeds::class, 'fill_through' => Fill\FillThrough::class, 'bleed' => Fill\Bleed::class, 'fill_level' => Fill\FillLevel::class,
         'set_up_vacuum' => Vacuum\SetUpVacuum::class, 'pull' => Vacuum\Pull::class, 'hold' => Vacuum\Hold::class,
         'leak_hunt' => Vacuum\LeakHunt::class, 'vacuum_fill' => Vacuum\VacuumFill::class,
         'pressure_test' => Vacuum\PressureTest::class,

@@ -102,6 +102,12 @@ final class DemoAnswers
                     4,
                 ],
             ],
+            'fill_through' => [
+                ['opened', [], 3],
+                ['poured', ['volume' => self::room($at, 0.5), 'vessel' => 'bucket'], 6],
+                ['full', [], 1],
+                ['closed', ['clamp' => '1'], 3],
+            ],
             'bleed' => [
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket'], 6],
                 ['running', [], 2],

@@ -14,6 +14,7 @@ use App\Models\Right;
 use App\Models\Shop;
 use App\Models\Vehicle;
 use App\Plan\Tick;
+use App\Shop\LabourSheet;
 use App\Shop\RuleBook;
 use App\Shop\Sweep;
 use Aqbel\Core\Circuit\PortKind;
@@ -23,6 +24,7 @@ use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Labour;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
@@ -98,6 +100,9 @@ final class ShopTest extends ShopTestCase
 
     public function test_minutes_of_labour_are_the_shop_s_and_plans_add_them_up(): void
     {
+        foreach (Labour::activities() as $activity) {
+            self::assertNotSame($activity, LabourSheet::label($activity));
+        }
         $this->actingAs($this->imre)->get('/shop/labour')->assertOk()->assertSee('One rinse: fill, warm up, cool, drain');
         $this->post('/shop/labour', ['labour' => ['mix' => ['hands' => '20']]])->assertForbidden();
         $keep = fn (array $labour) => $this->actingAs($this->lead)->from('/shop/labour')->post('/shop/labour', ['labour' => $labour]);

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Fill;
+
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\PortState;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+
+/** Stage 6: the engine filled through a second fill point, a hose taken off, before the neck. */
+final class FillThrough extends Poured
+{
+    public function name(): string
+    {
+        return 'fill_through';
+    }
+
+    protected function doing(): array
+    {
+        return [...parent::doing(), Does::Fills];
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Fill the engine: '.$at->port()->label;
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Coolant that comes up from below in the engine pushes its air out at the top, ahead of the thermostat.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return [
+            ...array_filter([$this->access($at, $at->port())]),
+            'Mark how the clamp sits. Take the hose off, a pan under it, and put a funnel into it, held higher than the engine.',
+            'Neck and vents open. Pour slowly, squeeze the hose, until it stands full there or a vent runs in a steady stream.',
+            'Hose back on, clamp on its marks. Then the neck.',
+        ];
+    }
+
+    public function forms(Situation $at): array
+    {
+        return match (true) {
+            $at->has('closed') => [],
+            ! $at->has('opened') => [self::openedForm()],
+            $at->has('full') => [self::closedAgainForm(), $this->pourForm($at, false)],
+            default => [$this->pourForm($at), self::fullForm()],
+        };
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [self::openedForm(), $this->pourForm($at), self::fullForm(), self::closedAgainForm()];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        $label = $at->port()->label;
+
+        return match (true) {
+            $at->has('closed') => [],
+            // An open hose is never left behind: the next pour would run out of it.
+            $at->has('opened') => [Obstacle::never('not_closed', "{$label} is open. Put it back, clamp on its marks, and say so.")],
+            default => [Obstacle::missing('not_filled', "Nothing was poured at {$label} yet.")],
+        };
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        return match (true) {
+            $at->has('closed') => Verdict::pass('closed', 'Full, and back on', "{$at->litres($this->netIn($at))} in so far. The rest goes in at the neck."),
+            $at->has('full') => Verdict::pass('put_it_back', 'Put it back now', 'It stands full: hose on, clamp on its marks.'),
+            default => null,
+        };
+    }
+
+    public function ports(Situation $at): array
+    {
+        return match (true) {
+            $at->has('closed') => [$at->port()->id => PortState::Closed],
+            $at->has('opened') => [$at->port()->id => PortState::Open],
+            default => [],
+        };
+    }
+
+    private static function openedForm(): Form
+    {
+        return new Form('opened', 'It is off, the funnel is in');
+    }
+
+    private static function fullForm(): Form
+    {
+        return new Form('full', 'It stands full, or runs steadily', [], false);
+    }
+
+    private static function closedAgainForm(): Form
+    {
+        return new Form('closed', 'It is back on', [Field::check('clamp', 'Clamp on its marks', true)]);
+    }
+}
