@@ -55,7 +55,8 @@ final class LabourSheet
             'fill_through' => 'Fill through a hose, and put it back',
             'bleed' => 'Pour, and close a point',
             'fill_level' => 'Fill to the level',
-            Labour::RAISE => 'Nose up, and down again',
+            Labour::RAISE => 'Nose up',
+            'lower' => 'Nose down again',
             Labour::FUNNEL => 'High funnel on, and off again',
         ],
         'Vacuum and pressure' => [

@@ -24,13 +24,13 @@ final readonly class Labour
         'refit' => [4, 0], 'heat_cycle' => [20, 0], 'cool_down' => [2, 90], 'cold_level' => [4, 0], 'why_stopped' => [10, 0],
         'leak_check' => [5, 0], 'drive' => [15, 0], 'refractometer' => [2, 0], 'complaint' => [4, 0], 'follow_up' => [2, 0],
         'left_over' => [2, 0], 'dispose' => [3, 0], 'sign_off' => [3, 0],
-        self::RAISE => [8, 0], self::FUNNEL => [4, 0],
+        self::RAISE => [5, 0], 'lower' => [3, 0], self::FUNNEL => [4, 0],
     ];
 
     /** One rinse with its fill, warm-up, cool-down and drain. */
     public const RINSE_CYCLE = 'rinse_cycle';
 
-    /** The nose up, and down again. */
+    /** The nose up. */
     public const RAISE = 'raise';
 
     /** A high funnel on, and off again. */

@@ -6,8 +6,6 @@ namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\Labour;
-use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\Tool;
@@ -29,7 +27,12 @@ final class HighFunnel extends Poured
 
     public function catch(): string
     {
-        return 'Open to the air: boils sooner.';
+        return 'Adapter and ring have to fit the neck.';
+    }
+
+    public function runs(): bool
+    {
+        return true;
     }
 
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
@@ -42,10 +45,5 @@ final class HighFunnel extends Poured
     public function pours(Circuit $circuit, Choices $choices): array
     {
         return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), self::HEAD_MM)];
-    }
-
-    public function besides(Choices $choices): Minutes
-    {
-        return $choices->rules->labour->of(Labour::FUNNEL);
     }
 }

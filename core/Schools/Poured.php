@@ -78,11 +78,19 @@ abstract class Poured implements School
             ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)]
             : [];
 
+        $pour = $this->pours($on->circuit, $on->choices)[0];
+        // A nose that is up from the start was raised when the vehicle was made safe; it comes down all the same.
+        $up = $pour->noseLiftMm > $on->choices->noseLiftMm ? [new Step('raise', 'raise', Stage::Fill)] : [];
+        $funnel = $pour->headMm > 0.0 ? [new Step('funnel', 'funnel', Stage::Fill)] : [];
+        $down = $pour->noseLiftMm > 0.0 ? [new Step('lower', 'lower', Stage::Fill)] : [];
         $opened = $ports === [] ? [] : [new Step('open_bleeds', 'open_bleeds', Stage::Fill, new Values(['ports' => $ports]))];
 
         return [
+            ...$up,
+            ...$funnel,
             ...$opened,
             ...$bleeds,
+            ...$down,
             new Step('fill_level', 'fill_level', Stage::Fill),
             ...$pressed,
         ];
@@ -115,7 +123,7 @@ abstract class Poured implements School
 
     public function needs(Circuit $circuit, Choices $choices): array
     {
-        $funnel = $choices->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter for this neck, stopper'] : [];
+        $funnel = $this->pours($circuit, $choices)[0]->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter for this neck, stopper'] : [];
 
         return ['rags' => 'Rags and a small vessel for each bleed point'] + $funnel;
     }

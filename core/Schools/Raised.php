@@ -6,8 +6,6 @@ namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\Labour;
-use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\Tool;
@@ -32,6 +30,11 @@ final class Raised extends Poured
         return 'The other end’s pockets get worse.';
     }
 
+    public function runs(): bool
+    {
+        return true;
+    }
+
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
         return $choices->has(Tool::Ramps)
@@ -42,10 +45,5 @@ final class Raised extends Poured
     public function pours(Circuit $circuit, Choices $choices): array
     {
         return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), noseLiftMm: self::LIFT_MM)];
-    }
-
-    public function besides(Choices $choices): Minutes
-    {
-        return $choices->rules->labour->of(Labour::RAISE);
     }
 }

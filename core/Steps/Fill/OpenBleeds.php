@@ -7,8 +7,6 @@ namespace Aqbel\Core\Steps\Fill;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Steps\Checklist;
 
 /** Stage 6: every bleed point open before the first drop goes in. */
@@ -59,10 +57,6 @@ final class OpenBleeds extends Checklist
     protected function items(Situation $at): array
     {
         $items = ['heater' => 'Heater valve open, control on hot'];
-        $head = Plan::of($at)->choices->headMm;
-        if ($head > 0.0) {
-            $items['funnel'] = 'High funnel sealed on the neck, surface '.$at->say($head, Dimension::Length).' above it';
-        }
         foreach ($at->step->params->list('ports') as $port) {
             $items[self::PORT.$port] = 'Open: '.$at->circuit()->port($port)->label;
         }

@@ -68,16 +68,22 @@ final class WordingEdgesTest extends TestCase
         self::assertSame('more_than_predicted', $said(-565.0));
     }
 
-    public function test_a_funnel_is_laid_out_only_where_one_was_planned(): void
+    public function test_funnel_and_raised_nose_are_steps_only_where_they_were_planned(): void
     {
-        $items = fn (float $head): array => array_map(
-            fn ($field) => $field->name,
-            JobOnPaper::kind('open_bleeds')->forms(
-                JobOnPaper::on('rescue-ambulance', choices: ['headMm' => $head])->at('open_bleeds'),
-            )[0]->fields,
+        $plan = fn (array $choices): array => array_values(array_intersect(
+            array_keys(JobOnPaper::on('rescue-ambulance', choices: $choices)->at('found')->job->steps),
+            ['raise', 'funnel', 'open_bleeds', 'lower', 'fill_level'],
+        ));
+        self::assertSame(['open_bleeds', 'fill_level'], $plan([]));
+        self::assertSame(['funnel', 'open_bleeds', 'fill_level'], $plan(['headMm' => 250.0]));
+        // Raised from the start it is up when the vehicle was made safe; the level is read down again all the same.
+        self::assertSame(['open_bleeds', 'lower', 'fill_level'], $plan(['noseLiftMm' => 250.0]));
+        self::assertSame(['raise', 'open_bleeds', 'lower', 'fill_level'], $plan(['school' => 'raise']));
+        $labels = array_map(
+            fn ($field) => $field->label,
+            JobOnPaper::kind('funnel')->forms(JobOnPaper::on('rescue-ambulance', choices: ['headMm' => 250.0])->at('funnel'))[0]->fields,
         );
-        self::assertNotContains('funnel', $items(0.0));
-        self::assertContains('funnel', $items(300.0));
+        self::assertContains('Surface held 250 mm above the neck', $labels);
     }
 
     public function test_three_lines_are_named_where_a_number_is_wrong(): void
