@@ -23,6 +23,7 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Checklist;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
@@ -163,10 +164,21 @@ final readonly class RunPage
         foreach ($this->forms as $i => $form) {
             $settled = $this->obstacles === [] && $this->at->has($form->name);
             $open = ($form->main && ! $settled) || $this->failed === $form->name;
-            $shown[] = new ShownForm($form, $open, $i === 0, $i === 0 ? 'e' : (string) ($i + 1));
+            $done = $i === 0 && $open && $this->mayBeDoneInOne();
+            $shown[] = new ShownForm($form, $open, $i === 0, $i === 0 ? 'e' : (string) ($i + 1), $done);
         }
 
         return $shown;
+    }
+
+    /** Whether one entry may be all that is missing here. */
+    private function mayBeDoneInOne(): bool
+    {
+        $main = array_filter($this->forms, fn (Form $form) => $form->main);
+        $hard = array_filter($this->obstacles, fn (Obstacle $o) => $o->hard);
+
+        return ! $this->done && ! $this->ahead && count($main) === 1 && $hard === [] && $this->cautions() === []
+            && (count($this->obstacles) === 1 || $this->kind instanceof Checklist);
     }
 
     /** @return list<Obstacle> */

@@ -184,7 +184,7 @@ final class DrainToMixTest extends BrowserTestCase
         self::$browser->executeScript('window.before = true');
         self::$browser->executeScript(
             'arguments[0].click()',
-            [$form->findElement(By::cssSelector('button.button-go'))],
+            [$form->findElement(By::cssSelector('button:not([name=done]):not([type=button])'))],
         );
         $this->until(fn () => str_contains($this->text('[data-waiting]'), '1 entry is kept on this tablet'));
         self::assertSame(
@@ -225,7 +225,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->follow(
             fn () => self::$browser->executeScript(
                 'arguments[0].click()',
-                [$form->findElement(By::cssSelector('button.button-go'))],
+                [$form->findElement(By::cssSelector('button:not([name=done]):not([type=button])'))],
             ),
         );
         $this->until(fn () => str_contains($this->text('[data-waiting]'), 'Whoever made them signs in'));

@@ -75,7 +75,7 @@ final class OfflineTest extends BrowserTestCase
             "arguments[0].querySelector('input[value=' + arguments[1] + ']').checked = true; arguments[0].querySelector('[name=\"fields[missing]\"]').value = arguments[2]",
             [$form, $fields['content'], $fields['missing']],
         );
-        self::$browser->executeScript('arguments[0].click()', [$form->findElement(By::cssSelector('button.button-go'))]);
+        self::$browser->executeScript('arguments[0].click()', [$form->findElement(By::cssSelector('button:not([name=done]):not([type=button])'))]);
         $this->untilWaiting($waiting);
     }
 

@@ -89,12 +89,12 @@ final class ScreensTest extends BrowserTestCase
             self::$browser->executeScript('return document.activeElement.name.match(/\[(.*)\]/)[1]'),
         );
         $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
-        $this->follow(fn () => $keys->sendKeys('d'));
         $this->seeStep('Baseline readings');
         $this->follow(fn () => $keys->sendKeys('a'));
         $this->follow(fn () => $keys->sendKeys('a'));
         $keys->sendKeys('e');
         $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
+        $this->visit(parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH).'?step=baseline');
         $this->follow(fn () => $keys->sendKeys('u'));
         $this->seeStep('Correct an entry');
         $this->follow(fn () => $keys->sendKeys('gf'));

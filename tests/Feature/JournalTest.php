@@ -89,6 +89,31 @@ final class JournalTest extends ShopTestCase
         self::assertEqualsWithDelta($ledger->contentMl, $ledger->inMl() - $ledger->outMl(), 1e-6);
     }
 
+    public function test_an_entry_finishes_its_step_in_the_same_press_where_nothing_is_missing(): void
+    {
+        $job = $this->plan();
+        $send = fn (string $step, string $form, array $fields, string $key) => $this->actingAs($this->imre)->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/entries", ['key' => $key, 'step' => $step, 'form' => $form, 'fields' => $fields, 'stay' => '1', 'done' => '1']);
+        $this->get("/jobs/{$job->id}")->assertSee('and done');
+        // How much is missing is still to be said: recorded, and not finished.
+        $send('found', 'found', ['content' => 'low', 'missing' => 'a lot'], 'first-press')->assertSessionHasErrors('missing');
+        self::assertSame(0, $job->lines()->count());
+        $send('found', 'found', ['content' => 'low', 'missing' => '0.2 L'], 'second-press')->assertRedirect("/jobs/{$job->id}");
+        self::assertSame(['found', 'finish'], $job->lines()->pluck('form')->all());
+        // Sent twice by a tablet that was cut off, it counts once.
+        $send('found', 'found', ['content' => 'low', 'missing' => '0.2 L'], 'second-press');
+        self::assertSame(2, $job->lines()->count());
+        self::assertSame('baseline', $job->state()->stepInHand()?->id);
+
+        // A caution that was not read, and a verdict that does not pass, hold it.
+        $this->walk($job)->until('make_safe');
+        $send('make_safe', 'ticked', array_fill_keys(['ground', 'chocks', 'ignition', 'glasses', 'heater'], '1'), 'ticks-at-once')->assertRedirect("/jobs/{$job->id}?step=make_safe");
+        self::assertSame('make_safe', $job->fresh()?->state()->stepInHand()?->id);
+        $this->walk($job)->until('cold_check');
+        $send('cold_check', 'reading', ['ect' => '80', 'air' => '16'], 'hot-reading')->assertRedirect("/jobs/{$job->id}?step=cold_check");
+        self::assertSame('cold_check', $job->fresh()?->state()->stepInHand()?->id);
+    }
+
     public function test_a_correction_opens_its_step_and_the_gates_behind_it_again(): void
     {
         $job = $this->plan();

@@ -19,13 +19,13 @@ abstract class JournalController extends Controller
     /** Entries that waited on a tablet without connection are taken as of when they were made, up to this long ago. */
     private const LONGEST_WAIT_S = 12 * 3600;
 
-    /** @param  \Closure(Recorder): void  $write */
+    /** @param  \Closure(Recorder): mixed  $write  true where the step is finished by it */
     protected function attempt(Request $request, Job $job, \Closure $write): RedirectResponse|JsonResponse
     {
         $key = self::text($request, 'key');
         $age = max(0, min(self::LONGEST_WAIT_S, (int) self::text($request, 'age')));
         try {
-            $write(new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age));
+            $finished = $write(new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age));
         } catch (InvalidFields|InvalidField $invalid) {
             if ($request->expectsJson() && $request->input('waited') === '1') {
                 return new JsonResponse(['message' => $invalid->getMessage()], 422);
@@ -37,7 +37,7 @@ abstract class JournalController extends Controller
             return self::to($request, back()->withInput()->withErrors($errors));
         }
         $step = self::text($request, 'step');
-        $stay = $step !== '' && $request->input('stay') === '1';
+        $stay = $step !== '' && $request->input('stay') === '1' && $finished !== true;
 
         return self::to($request, redirect("/jobs/{$job->id}".($stay ? '?step='.urlencode($step) : '')));
     }

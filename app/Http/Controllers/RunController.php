@@ -48,9 +48,12 @@ final class RunController extends JournalController
 
     public function record(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->record(
-            self::text($request, 'step'), self::text($request, 'form'), self::fields($request),
-        ));
+        return $this->attempt($request, $job, function (Recorder $recorder) use ($request): bool {
+            $recorder->record(self::text($request, 'step'), self::text($request, 'form'), self::fields($request));
+
+            return $request->input('done') === '1'
+                && $recorder->finishWhereNothingIsMissing(self::text($request, 'step'));
+        });
     }
 
     public function acknowledge(Request $request, Job $job): RedirectResponse|JsonResponse

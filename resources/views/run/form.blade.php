@@ -12,8 +12,14 @@
                 @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
             @endforeach
         </div>
-        <button @class(['button', 'button-wide', 'button-go' => $shown->first])
-            data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
+        @if ($shown->done)
+            <button class="button button-wide button-go" name="done" value="1"
+                data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}, and done</button>
+            <button class="button button-wide button-quiet">{{ $shown->form->button }}</button>
+        @else
+            <button @class(['button', 'button-wide', 'button-go' => $shown->first])
+                data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
+        @endif
     @else
         <details>
             <summary class="button button-quiet button-wide" data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}">
