@@ -42,9 +42,11 @@
                     made anew by the same choices, and all that was recorded stays and is judged by them.</p>
                 <table class="list">
                     <thead><tr><th scope="col">Changed</th><th scope="col">Was</th><th scope="col">Is</th></tr></thead>
-                    @foreach ($changes as $change)
+                    @forelse ($changes as $change)
                         <tr><th scope="row">{{ $change->where }}</th><td>{{ $change->was }}</td><td>{{ $change->is }}</td></tr>
-                    @endforeach
+                    @empty
+                        <tr><td colspan="3">No difference.</td></tr>
+                    @endforelse
                 </table>
                 @error ('merge')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
                 <button class="button">Go by revision {{ $newer->revision }}</button>
