@@ -45,7 +45,8 @@ final class Restoring
         Artisan::call('migrate', ['--force' => true]);
         $occupied = Person::query()->exists();
         if ($occupied && ! $replace) {
-            throw new NoBackup('There is a shop here already. Restore with --replace: what is here is then kept in a backup of its own.');
+            throw new NoBackup('There is a shop here already. Restore with --replace: what is here is then kept in a '
+                .'backup of its own.');
         }
         [$folder, $photos] = [(string) config('aqbel.folder'), (string) config('aqbel.photos')];
         $kept = $occupied ? ['database' => Backup::make("{$folder}/backups", 'before-restore')->file] : [];
@@ -57,7 +58,9 @@ final class Restoring
             Tables::fromFile($rows);
         } catch (NoBackup|\PDOException $failed) {
             self::putBack($aside);
-            throw $failed instanceof NoBackup ? $failed : new NoBackup("The rows of this backup were refused: {$failed->getMessage()}");
+            throw $failed instanceof NoBackup
+                ? $failed
+                : new NoBackup("The rows of this backup were refused: {$failed->getMessage()}");
         } finally {
             @unlink($rows);
         }

@@ -25,7 +25,8 @@ final class Tables
         touch($file);
         $here = DB::connection();
         // Before an upgrade the schema is the earlier version's, in the copy too.
-        $has = $here->table('migrations')->pluck('migration')->map(fn (mixed $name) => database_path("migrations/{$name}.php"));
+        $has = $here->table('migrations')->pluck('migration')
+            ->map(fn (mixed $name) => database_path("migrations/{$name}.php"));
         $copy = self::open($file, array_values($has->all()));
         $here->transaction(function () use ($here, $copy): void {
             if ($here->transactionLevel() === 1) {
@@ -53,7 +54,11 @@ final class Tables
     /** @param  list<string>  $migrations  by which its schema is made; all of this version, where none are named */
     private static function open(string $file, array $migrations = []): Connection
     {
-        config(['database.connections.backup' => [...(array) config('database.connections.sqlite'), 'database' => $file, 'journal_mode' => 'delete']]);
+        config(['database.connections.backup' => [
+            ...(array) config('database.connections.sqlite'),
+            'database' => $file,
+            'journal_mode' => 'delete',
+        ]]);
         DB::purge('backup');
         Artisan::call('migrate', ['--database' => 'backup', '--path' => $migrations, '--realpath' => true, '--force' => true]);
 

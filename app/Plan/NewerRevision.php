@@ -27,7 +27,10 @@ final readonly class NewerRevision
         try {
             $plan = $this->planner->plan($newer->read(), Plan::of($state)->choices);
         } catch (InvalidField $invalid) {
-            throw new InvalidField('merge', "Revision {$newer->revision} does not carry this plan: {$invalid->getMessage()} Plan anew instead.");
+            throw new InvalidField(
+                'merge',
+                "Revision {$newer->revision} does not carry this plan: {$invalid->getMessage()} Plan anew instead.",
+            );
         }
         $gone = $this->workedOn($state, array_map(fn (Step $step) => $step->id, $plan->steps));
         if ($gone !== []) {

@@ -126,6 +126,8 @@ final class LabourSheet
 
     private static function minutes(mixed $typed, float $most, float $before): float
     {
-        return is_string($typed) && trim($typed) !== '' ? (float) Field::number('minutes', 'Minutes', 0.0, $most)->read($typed, UnitSystem::Metric)[0] : $before;
+        return is_string($typed) && trim($typed) !== ''
+            ? (float) Field::number('minutes', 'Minutes', 0.0, $most)->read($typed, UnitSystem::Metric)[0]
+            : $before;
     }
 }

@@ -35,6 +35,14 @@ final readonly class PredictedFill
     /** With a share of its air, as running leaves it: an estimate. */
     public function leaving(float $share): self
     {
-        return new self($share * $this->airMl, $this->coolantMl, $this->runs, $this->pockets, $this->flows, $this->silent, true);
+        return new self(
+            $share * $this->airMl,
+            $this->coolantMl,
+            $this->runs,
+            $this->pockets,
+            $this->flows,
+            $this->silent,
+            true,
+        );
     }
 }

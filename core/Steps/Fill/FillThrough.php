@@ -67,7 +67,10 @@ final class FillThrough extends Poured
         return match (true) {
             $at->has('closed') => [],
             // An open hose is never left behind: the next pour would run out of it.
-            $at->has('opened') => [Obstacle::never('not_closed', "{$label} is open. Put it back, clamp on its marks, and say so.")],
+            $at->has('opened') => [Obstacle::never(
+                'not_closed',
+                "{$label} is open. Put it back, clamp on its marks, and say so.",
+            )],
             default => [Obstacle::missing('not_filled', "Nothing was poured at {$label} yet.")],
         };
     }
@@ -75,8 +78,16 @@ final class FillThrough extends Poured
     public function judge(Situation $at): ?Verdict
     {
         return match (true) {
-            $at->has('closed') => Verdict::pass('closed', 'Full, and back on', "{$at->litres($this->netIn($at))} in so far. The rest goes in at the neck."),
-            $at->has('full') => Verdict::pass('put_it_back', 'Put it back now', 'It stands full: hose on, clamp on its marks.'),
+            $at->has('closed') => Verdict::pass(
+                'closed',
+                'Full, and back on',
+                "{$at->litres($this->netIn($at))} in so far. The rest goes in at the neck.",
+            ),
+            $at->has('full') => Verdict::pass(
+                'put_it_back',
+                'Put it back now',
+                'It stands full: hose on, clamp on its marks.',
+            ),
             default => null,
         };
     }

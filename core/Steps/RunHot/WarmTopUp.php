@@ -44,7 +44,8 @@ final class WarmTopUp
             ],
             WarmUp::LooseCap => [
                 'The cap rests on the neck and is not turned tight. Run to temperature, then shut off.',
-                'Rag and glasses, lift the cap, top up to the line, look underneath. Again, until it takes no more than the vessel can tell.',
+                'Rag and glasses, lift the cap, top up to the line, look underneath. Again, until it takes no more than '
+                    .'the vessel can tell.',
             ],
         };
     }
@@ -71,10 +72,16 @@ final class WarmTopUp
 
         return match (true) {
             $by === WarmUp::Usual || $at->has(self::CAPPED) => null,
-            $by === WarmUp::LooseCap && ! self::wasLookedAt($at) => Obstacle::missing('no_top_up', 'Lift the resting cap with rag and glasses, and top up to the line or say that it stands there.'),
+            $by === WarmUp::LooseCap && ! self::wasLookedAt($at) => Obstacle::missing(
+                'no_top_up',
+                'Lift the resting cap with rag and glasses, and top up to the line or say that it stands there.',
+            ),
             $by === WarmUp::LooseCap && ! self::hasSettled($at) => null,
             // How it stands has to be known: one that is tight and counts as loose would be opened hot.
-            default => Obstacle::never('not_capped', 'Put the cap on and say so: from then on the neck is opened cold only.'),
+            default => Obstacle::never(
+                'not_capped',
+                'Put the cap on and say so: from then on the neck is opened cold only.',
+            ),
         };
     }
 
@@ -85,7 +92,11 @@ final class WarmTopUp
             return null;
         }
         if (! self::wasLookedAt($at)) {
-            return Verdict::wait('not_looked', 'Look at the level', 'What goes in now tells whether this was the last run. Rag and glasses.');
+            return Verdict::wait(
+                'not_looked',
+                'Look at the level',
+                'What goes in now tells whether this was the last run. Rag and glasses.',
+            );
         }
         $series = TopUpSeries::of($at);
         if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
@@ -98,15 +109,22 @@ final class WarmTopUp
             return null;
         }
         $last = $at->say($at->sum('topped', 'volume'), Unit::Millilitre);
-        $toCome = $series->verdict === TopUpVerdict::Air ? ', about '.$at->say($series->stillToComeMl, Unit::Millilitre).' still to come' : '';
+        $toCome = $series->verdict === TopUpVerdict::Air
+            ? ', about '.$at->say($series->stillToComeMl, Unit::Millilitre).' still to come'
+            : '';
 
-        return Verdict::wait('another_warm_up', 'Another warm-up', "It took {$last}{$toCome}. The cap stays loose; finish this step, the next run follows.");
+        return Verdict::wait(
+            'another_warm_up',
+            'Another warm-up',
+            "It took {$last}{$toCome}. The cap stays loose; finish this step, the next run follows.",
+        );
     }
 
     public static function hasSettled(Situation $at): bool
     {
-        return $at->has(self::AT_LINE)
-            || ($at->has('topped') && TopUpSeries::each($at) !== [] && $at->sum('topped', 'volume') <= TopUpSeries::settledMl($at));
+        $settled = $at->has('topped') && $at->sum('topped', 'volume') <= TopUpSeries::settledMl($at);
+
+        return $settled || $at->has(self::AT_LINE);
     }
 
     private static function wasLookedAt(Situation $at): bool

@@ -115,7 +115,11 @@ final class ShoppingTest extends TestCase
     public function test_two_cans_of_a_gallon_are_two_gallons_and_a_pallet_is_reckoned_too(): void
     {
         $gallon = Unit::Gallon->toBase(1.0);
-        $offered = [new Package(Liquid::Premix, $gallon, 20.0), new Package(Liquid::Premix, $gallon / 4.0, 6.0), new Package(Liquid::Premix, 55.0 * $gallon, 700.0)];
+        $offered = [
+            new Package(Liquid::Premix, $gallon, 20.0),
+            new Package(Liquid::Premix, $gallon / 4.0, 6.0),
+            new Package(Liquid::Premix, 55.0 * $gallon, 700.0),
+        ];
         $bought = fn (float $ml): array => array_map(
             fn (Bought $line) => [round($line->package->ml / $gallon, 2), $line->count],
             CheapestBuy::of($offered, (new Amounts)->with(Liquid::Premix, $ml))->bought ?? [],
