@@ -78,7 +78,7 @@ final class Tables
 
                 return $values;
             };
-            $from->table($table)->orderBy('id')->chunk(
+            $from->table($table)->chunkById(
                 self::AT_ONCE,
                 fn ($rows) => $to->table($table)->insert($rows->map($cast)->all()),
             );

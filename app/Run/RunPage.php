@@ -171,10 +171,10 @@ final readonly class RunPage
         return $shown;
     }
 
-    /** Whether one entry may be all that is missing here. */
+    /** Whether one entry may be all that is missing here: a step that is made of one main form, and wants one thing more. */
     private function mayBeDoneInOne(): bool
     {
-        $main = array_filter($this->forms, fn (Form $form) => $form->main);
+        $main = array_filter($this->kind->everyForm($this->at), fn (Form $form) => $form->main);
         $hard = array_filter($this->obstacles, fn (Obstacle $o) => $o->hard);
 
         return ! $this->done && ! $this->ahead && count($main) === 1 && $hard === [] && $this->cautions() === []

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use Illuminate\Support\Facades\DB;
 use Symfony\Component\Finder\Finder;
 
 /** Takes away what was remembered for a while and is over: the cache forgets it only when somebody asks for it again. */
@@ -15,6 +16,10 @@ final class Sweep
     /** @return int how many files went */
     public static function cache(): int
     {
+        // Tries at a password, where they are counted for several machines.
+        if (config('cache.limiter') === 'database') {
+            DB::table('cache')->where('expiration', '<', time())->delete();
+        }
         $folder = config('cache.stores.file.path');
         if (config('cache.default') !== 'file' || ! is_string($folder) || ! is_dir($folder)) {
             return 0;

@@ -50,7 +50,11 @@ final readonly class Comparison
         }
         // What rests on an estimate of running is shown, and recommended only where nothing surer fits.
         $sure = array_values(array_filter($whole, fn (ComparedSchool $row) => ! $row->fill->estimate)) ?: $whole;
-        $least = array_reduce($whole, fn (ComparedSchool $least, ComparedSchool $row) => $row->fill->airMl < $least->fill->airMl ? $row : $least, $whole[0]);
+        $least = array_reduce(
+            $sure,
+            fn (ComparedSchool $least, ComparedSchool $row) => $row->fill->airMl < $least->fill->airMl ? $row : $least,
+            $sure[0],
+        );
 
         return new self($choices->airLimitMl($circuit), $on->predicted->retainedMl, $rows,
             CheapestFill::of($circuit, $choices, $on->fills), NeverRuns::in($circuit, $choices, $on->fills), $sure[0], $least);
@@ -62,15 +66,17 @@ final readonly class Comparison
         $best = $this->recommended;
         $volume = fn (float $ml): string => $units->format($ml, Dimension::Volume);
         $air = $volume($best->fill->airMl);
+        $sooner = array_filter($this->schools, fn (ComparedSchool $row) => $row->fill->estimate && self::rank($row) < self::rank($best));
+        $soonest = 'done soonest'.($sooner === [] ? '' : ' of those whose air is not an estimate');
         if ($best->school->mixedOutside()) {
-            return "{$best->school->label()} is done soonest: the {$air} it leaves gathers under the neck, where it is topped up.";
+            return "{$best->school->label()} is {$soonest}: the {$air} it leaves gathers under the neck, where it is topped up.";
         }
         if ($best->fill->airMl <= $this->limitMl) {
-            return "{$best->school->label()} leaves {$air} of air, under the {$volume($this->limitMl)} allowed, and is done soonest.";
+            return "{$best->school->label()} leaves {$air} of air, under the {$volume($this->limitMl)} allowed, and is {$soonest}.";
         }
         $where = implode(', ', array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS));
 
-        return "No school here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} with {$best->heatCycles} heat cycles is done soonest"
+        return "No school here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} with {$best->heatCycles} heat cycles is {$soonest}"
             .($where === '' ? '.' : ", its air at {$where}.")
             .($this->least === $best ? '' : " {$this->least->school->label()} leaves least, {$volume($this->least->fill->airMl)}.");
     }

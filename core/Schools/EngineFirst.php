@@ -47,7 +47,11 @@ final class EngineFirst extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [new PlannedPour($this->port, [...$choices->bleedsOf($circuit), $circuit->fillPort()->id])];
+        return [new PlannedPour(
+            $this->port,
+            [...$choices->bleedsOf($circuit), $circuit->fillPort()->id],
+            noseLiftMm: $choices->noseLiftMm,
+        )];
     }
 
     /** What runs at the open neck meanwhile is no bleed point. */
@@ -71,7 +75,8 @@ final class EngineFirst extends Poured
         $steps = parent::steps($on, $fill);
         $through = new Step("fill_through:{$this->port}", 'fill_through', Stage::Fill, new Values(['port' => $this->port]));
         // The vents are open before it, and close as they run.
-        array_splice($steps, $steps[0]->kind === 'open_bleeds' ? 1 : 0, 0, [$through]);
+        $opens = array_search('open_bleeds', array_map(fn (Step $step) => $step->kind, $steps), true);
+        array_splice($steps, $opens === false ? 0 : (int) $opens + 1, 0, [$through]);
 
         return $steps;
     }

@@ -44,6 +44,6 @@ final class HighFunnel extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), self::HEAD_MM)];
+        return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), self::HEAD_MM, $choices->noseLiftMm)];
     }
 }

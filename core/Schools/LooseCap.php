@@ -42,7 +42,7 @@ final class LooseCap extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, [])];
+        return [PlannedPour::atTheNeck($circuit, [], $choices->headMm, $choices->noseLiftMm)];
     }
 
     /** The fill's air less what one warm-up under the loose cap works out. */

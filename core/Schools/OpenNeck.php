@@ -42,7 +42,7 @@ final class OpenNeck extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, [])];
+        return [PlannedPour::atTheNeck($circuit, [], $choices->headMm, $choices->noseLiftMm)];
     }
 
     /** The fill's air less what one warm-up at an open neck works out. */

@@ -33,7 +33,7 @@ final class Watch extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, [])];
+        return [PlannedPour::atTheNeck($circuit, [], $choices->headMm, $choices->noseLiftMm)];
     }
 
     public function bleeds(Circuit $circuit, Choices $choices): array

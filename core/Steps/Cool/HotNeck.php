@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Cool;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
@@ -27,6 +28,27 @@ final class HotNeck
     public static function wasSealed(Situation $at): bool
     {
         return ($at->job->neck($at->step) ?? Neck::Sealed) === Neck::Sealed;
+    }
+
+    /** Whether it was sealed when the engine last ran, and nothing says that it has become cold since. */
+    public static function mayBeUnderPressure(Situation $at): bool
+    {
+        $ran = $at->job->lastRan();
+        if ($ran === null || ! self::wasSealed($at)) {
+            return false;
+        }
+        foreach ($at->job->entries as $entry) {
+            $step = $at->job->steps[$entry->step] ?? null;
+            if ($entry->at < $ran || $step === null || $at->job->kinds->of($step)->does(Does::RunsEngine)) {
+                continue;
+            }
+            $ect = $entry->number('ect');
+            if ($entry->form === 'rested' || ($ect !== null && self::mayBeOpened($at, $ect))) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** @throws InvalidField where opening it now would scald */

@@ -48,7 +48,7 @@ final class FillThrough extends Poured
     public function forms(Situation $at): array
     {
         return match (true) {
-            $at->has('closed') => [],
+            $at->has('closed') => $at->has('poured') ? [] : [$this->pourForm($at)],
             ! $at->has('opened') => [self::openedForm()],
             $at->has('full') => [self::closedAgainForm(), $this->pourForm($at, false)],
             default => [$this->pourForm($at), self::fullForm()],
@@ -65,9 +65,9 @@ final class FillThrough extends Poured
         $label = $at->port()->label;
 
         return match (true) {
-            $at->has('closed') => [],
+            $at->has('closed') && $at->has('poured') => [],
             // An open hose is never left behind: the next pour would run out of it.
-            $at->has('opened') => [Obstacle::never(
+            $at->has('opened') && ! $at->has('closed') => [Obstacle::never(
                 'not_closed',
                 "{$label} is open. Put it back, clamp on its marks, and say so.",
             )],
@@ -78,6 +78,11 @@ final class FillThrough extends Poured
     public function judge(Situation $at): ?Verdict
     {
         return match (true) {
+            $at->has('full') && ! $at->has('poured') => Verdict::wait(
+                'nothing_poured',
+                'Nothing was poured',
+                'It cannot stand full of nothing: record what went in here.',
+            ),
             $at->has('closed') => Verdict::pass(
                 'closed',
                 'Full, and back on',

@@ -90,7 +90,7 @@ final class RinseRun extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        EngineStart::admit($form, $values);
+        EngineStart::admit($at, $form, $values);
     }
 
     public function obstacles(Situation $at): array

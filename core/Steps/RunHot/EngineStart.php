@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\Cool\HotNeck;
 use Aqbel\Core\Values;
 
 /** Where the engine runs and how the neck stands then, asked the same way wherever it is started. */
@@ -33,9 +34,13 @@ final class EngineStart
         ], $main);
     }
 
-    /** @throws InvalidField in a closed room */
-    public static function admit(string $form, Values $values): void
+    /** @throws InvalidField in a closed room, and where a hot neck that was sealed would have to be opened for it */
+    public static function admit(Situation $at, string $form, Values $values): void
     {
+        if ($form === self::FORM && $values->text('neck') !== Neck::Sealed->value && HotNeck::mayBeUnderPressure($at)) {
+            throw new InvalidField('neck', 'The neck was sealed when the engine last ran, and nobody has read it cold since. '
+                .'It stays shut: run it sealed, or let it cool and read it first.');
+        }
         if ($form === self::FORM && $values->text('place') === self::CLOSED) {
             throw new InvalidField(
                 'place',

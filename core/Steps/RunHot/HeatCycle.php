@@ -116,7 +116,8 @@ final class HeatCycle extends StepKind
     /** @return list<Form> at a neck that is still unsealed: topped up warm, and capped in the end */
     private function formsAfterwards(Situation $at): array
     {
-        if (WarmTopUp::neck($at, $this->neck($at)) === Neck::Sealed) {
+        // After steam or at its limit nobody lifts anything.
+        if (WarmTopUp::neck($at, $this->neck($at)) === Neck::Sealed || $this->wasStopped($at)) {
             return [];
         }
         $topsUp = WarmTopUp::by($at) === WarmUp::LooseCap ? [$this->toppedForm($at)->aside(false), WarmTopUp::atLineForm()] : [];
@@ -131,7 +132,7 @@ final class HeatCycle extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        EngineStart::admit($form, $values);
+        EngineStart::admit($at, $form, $values);
         $fanOn = $at->facts()->fanOnC;
         if ($form === 'no_fan' && $fanOn !== null && (FanProof::hottest($at) ?? 0.0) >= $fanOn) {
             throw new InvalidField(
@@ -216,17 +217,34 @@ final class HeatCycle extends StepKind
         return WarmTopUp::neck($at, $this->neck($at));
     }
 
-    /** Under a loose cap the next run, or the search for a leak. */
+    /** Under a loose cap the next run, or the search for a leak; after a danger what any such run is followed by. */
     public function orders(Situation $at): array
     {
         $next = 1 + $at->step->params->whole('round');
-        $ordered = match (WarmTopUp::verdict($at)?->code) {
-            'another_warm_up' => [new Step("heat_cycle:{$next}", $this->name(), $at->step->stage, new Values(['round' => $next]))],
-            'not_air' => [new Step("find_drip:{$at->step->id}", 'find_drip', $at->step->stage)],
+        $cooling = new Step("cool_down:{$at->step->id}", 'cool_down', $at->step->stage);
+        $verdict = WarmTopUp::verdict($at)?->code;
+        $ordered = match (true) {
+            $this->wasStopped($at) => $this->isFollowedBy('cool_down', $at) ? [] : [$cooling],
+            $verdict === 'another_warm_up' => [
+                new Step("heat_cycle:{$next}", $this->name(), $at->step->stage, new Values(['round' => $next])),
+            ],
+            // Pressed cold: a pump on a hot engine tells nothing and can burst a hose.
+            $verdict === 'not_air' => [
+                $cooling,
+                new Step("find_drip:{$at->step->id}", 'find_drip', $at->step->stage),
+            ],
             default => [],
         };
 
-        return array_filter($ordered, fn (Step $step) => ! isset($at->job->steps[$step->id]));
+        return array_values(array_filter($ordered, fn (Step $step) => ! isset($at->job->steps[$step->id])));
+    }
+
+    private function isFollowedBy(string $kind, Situation $at): bool
+    {
+        $steps = array_values($at->job->steps);
+        $place = array_search($at->step->id, array_map(fn (Step $step) => $step->id, $steps), true);
+
+        return $place !== false && ($steps[(int) $place + 1]->kind ?? '') === $kind;
     }
 
     /** Under a loose cap: runs that were planned for air which has worked out. */

@@ -71,7 +71,7 @@ final class WarmTopUp
         $by = self::by($at);
 
         return match (true) {
-            $by === WarmUp::Usual || $at->has(self::CAPPED) => null,
+            $by === WarmUp::Usual || ($at->has(self::CAPPED) && $at->has('shut_off')) => null,
             $by === WarmUp::LooseCap && ! self::wasLookedAt($at) => Obstacle::missing(
                 'no_top_up',
                 'Lift the resting cap with rag and glasses, and top up to the line or say that it stands there.',
@@ -90,6 +90,13 @@ final class WarmTopUp
     {
         if (self::by($at) !== WarmUp::LooseCap || ! $at->has('shut_off')) {
             return null;
+        }
+        if (! self::wasLookedAt($at) && $at->has(self::CAPPED)) {
+            return Verdict::wait(
+                'capped_early',
+                'Capped too early',
+                'Nobody looked at the level before the cap went on: it stays shut until it is cold. The cold level tells the rest.',
+            );
         }
         if (! self::wasLookedAt($at)) {
             return Verdict::wait(
@@ -113,6 +120,14 @@ final class WarmTopUp
             ? ', about '.$at->say($series->stillToComeMl, Unit::Millilitre).' still to come'
             : '';
 
+        if ($at->has(self::CAPPED)) {
+            return Verdict::wait(
+                'capped_early',
+                'Capped too early',
+                "It took {$last}{$toCome}, and the cap is tight: it stays shut until it is cold. The cold level tells the rest.",
+            );
+        }
+
         return Verdict::wait(
             'another_warm_up',
             'Another warm-up',
@@ -120,11 +135,10 @@ final class WarmTopUp
         );
     }
 
-    public static function hasSettled(Situation $at): bool
+    /** By all that went in during and after this run: “it stands at the line” says nothing after a litre. */
+    private static function hasSettled(Situation $at): bool
     {
-        $settled = $at->has('topped') && $at->sum('topped', 'volume') <= TopUpSeries::settledMl($at);
-
-        return $settled || $at->has(self::AT_LINE);
+        return $at->sum('topped', 'volume') <= TopUpSeries::settledMl($at);
     }
 
     private static function wasLookedAt(Situation $at): bool

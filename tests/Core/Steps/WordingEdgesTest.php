@@ -79,6 +79,9 @@ final class WordingEdgesTest extends TestCase
         // Raised from the start it is up when the vehicle was made safe; the level is read down again all the same.
         self::assertSame(['open_bleeds', 'lower', 'fill_level'], $plan(['noseLiftMm' => 250.0]));
         self::assertSame(['raise', 'open_bleeds', 'lower', 'fill_level'], $plan(['school' => 'raise']));
+        foreach (['watch', 'open_neck', 'loose_cap'] as $school) {
+            self::assertSame(['funnel', 'lower', 'fill_level'], $plan(['school' => $school, 'noseLiftMm' => 250.0, 'headMm' => 200.0]), $school);
+        }
         $labels = array_map(
             fn ($field) => $field->label,
             JobOnPaper::kind('funnel')->forms(JobOnPaper::on('rescue-ambulance', choices: ['headMm' => 250.0])->at('funnel'))[0]->fields,
