@@ -175,9 +175,8 @@ final readonly class RunPage
     private function mayBeDoneInOne(): bool
     {
         $main = array_filter($this->kind->everyForm($this->at), fn (Form $form) => $form->main);
-        $hard = array_filter($this->obstacles, fn (Obstacle $o) => $o->hard);
 
-        return ! $this->done && ! $this->ahead && count($main) === 1 && $hard === [] && $this->cautions() === []
+        return ! $this->done && ! $this->ahead && count($main) === 1 && $this->cautions() === []
             && (count($this->obstacles) === 1 || $this->kind instanceof Checklist);
     }
 
