@@ -12,16 +12,8 @@ use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\ComparedSchool;
-use Aqbel\Core\Plan\Comparison;
-use Aqbel\Core\Plan\DrainWorth;
 use Aqbel\Core\Plan\JobKind;
-use Aqbel\Core\Plan\NeverRuns;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\Planner;
-use Aqbel\Core\Plan\School;
-use Aqbel\Core\Plan\WhySilent;
-use Aqbel\Core\Plan\Worth;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\PackSize;
 use Aqbel\Core\Quantity\Unit;
@@ -41,22 +33,13 @@ final readonly class Outcome
     /** Less left over is a wet container. */
     private const DREGS_ML = 20.0;
 
-    /** Schools shown before the others fold away. */
-    private const SCHOOLS_AT_ONCE = 4;
-
-    /**
-     * @param  list<DrainWorth>  $worth
-     * @param  list<Shopping>  $ways
-     */
+    /** @param  list<Shopping>  $ways */
     public function __construct(
         public Circuit $circuit,
         private Plan $plan,
-        private Comparison $comparison,
-        private array $worth,
         private array $ways,
         private ?LastVisit $before,
         public UnitSystem $units,
-        private Planner $planner,
         private StepCatalogue $kinds,
     ) {
     }
@@ -76,7 +59,7 @@ final readonly class Outcome
                 $this->plan->fill->airMl,
                 Dimension::Volume,
                 Origin::Predicted,
-                $this->comparison->limitMl,
+                $this->plan->choices->airLimitMl($this->circuit),
                 'allowed',
             )
             : new Figure(
@@ -116,22 +99,16 @@ final readonly class Outcome
         ];
     }
 
-    /** Drain points the plan recommends, for the page's own ticks. */
-    public function recommendedDrains(): string
+    /** Drain points of the plan, for the page's own ticks. */
+    public function drains(): string
     {
-        return implode(' ', DrainWorth::recommended($this->worth));
+        return implode(' ', $this->plan->choices->drains);
     }
 
     /** @return list<Note> */
     public function notes(): array
     {
         return (new PlanNotes($this->circuit, $this->plan, $this->before, $this->units, $this->kinds))->all();
-    }
-
-    /** @return list<WorthRow> */
-    public function worth(): array
-    {
-        return $this->bleedsOnly() ? [] : array_map($this->worthRow(...), $this->worth);
     }
 
     /** @return list<array{string, string}> cover, and how long it takes */
@@ -169,66 +146,6 @@ final readonly class Outcome
         return array_map($this->way(...), $this->ways);
     }
 
-    public function recommendation(): string
-    {
-        return $this->comparison->reason($this->circuit, $this->units);
-    }
-
-    /** @return list<non-empty-list<SchoolRow>> those shown at once, then those folded away */
-    public function schools(): array
-    {
-        return array_chunk(array_map($this->schoolRow(...), $this->comparison->schools), self::SCHOOLS_AT_ONCE);
-    }
-
-    public function cheapest(): string
-    {
-        $cheapest = $this->comparison->cheapest;
-        $allowed = "Allowed: {$this->volume($this->comparison->limitMl)}.";
-        if ($cheapest === null) {
-            return "{$allowed} No raise, funnel and bleed points get under it by pouring.";
-        }
-        $open = array_map(fn (string $id) => $this->circuit->ports[$id]->label, $cheapest->pour->open);
-        $how = array_filter([
-            $open === [] ? 'no bleed point' : implode(' and ', $open),
-            $cheapest->pour->noseLiftMm > 0.0 ? 'nose raised '.$this->length($cheapest->pour->noseLiftMm) : null,
-            $cheapest->pour->headMm > 0.0 ? 'funnel '.$this->length($cheapest->pour->headMm).' above the neck' : null,
-        ]);
-
-        return "{$allowed} Cheapest fill under it: ".implode(', ', $how).'.';
-    }
-
-    /** @return list<array{string, string}> a point that cannot run, and what would make it */
-    public function never(): array
-    {
-        $say = function (NeverRuns $never): array {
-            $nose = $never->noseLiftMm === null ? '' : ", or the nose raised {$this->length($never->noseLiftMm)},";
-            $how = $never->funnelMm !== null
-                ? "{$this->length($never->funnelMm)} above the neck. A funnel that high{$nose} would do."
-                : WhySilent::of($never->silent, $this->circuit, $this->units);
-
-            return ["{$this->circuit->ports[$never->silent->port]->label} cannot run as it stands", $how];
-        };
-
-        return array_map($say, $this->comparison->never);
-    }
-
-    /** @return list<string> schools that can be run elsewhere, and why not here */
-    public function misfits(): array
-    {
-        $say = function (School $school): ?string {
-            $misfit = $school->runs() ? $school->whyNot($this->circuit, $this->plan->choices) : null;
-
-            return $misfit === null ? null : "{$school->label()}: {$misfit->because}.";
-        };
-
-        return array_values(array_filter(array_map($say, $this->planner->schools->for($this->circuit))));
-    }
-
-    public function outlook(): string
-    {
-        return $this->plan->school->outlook($this->plan, $this->circuit, $this->units);
-    }
-
     public function picture(): Picture
     {
         $notes = [];
@@ -252,7 +169,7 @@ final readonly class Outcome
     {
         $minutes = $this->plan->minutes($this->kinds);
 
-        return [self::hours($minutes->hands), self::hours($minutes->wait)];
+        return [Hours::of($minutes->hands), Hours::of($minutes->wait)];
     }
 
     /** @return list<array{number: int, name: string, steps: string}> */
@@ -271,32 +188,6 @@ final readonly class Outcome
         }
 
         return $stages;
-    }
-
-    private function worthRow(DrainWorth $worth): WorthRow
-    {
-        $covers = implode(
-            ', ',
-            array_map(fn (string $c) => mb_strtolower($this->circuit->covers[$c]->label), $worth->covers),
-        );
-        $dry = array_unique(
-            array_map(fn (string $p) => mb_strtolower($this->circuit->passages[$p]->label), $worth->keepsDry),
-        );
-        $verdict = match ($worth->verdict) {
-            Worth::Must => 'must',
-            Worth::Pays => 'worth it',
-            Worth::Leave => 'leave shut',
-        };
-
-        return new WorthRow(
-            $worth->port->label,
-            $covers === '' ? '' : "{$covers} off",
-            $this->volume($worth->volumeMl),
-            round($worth->minutes).' min',
-            $verdict,
-            $dry === [] ? '' : 'keeps '.implode(', ', $dry).' dry',
-            in_array($worth->port->id, $this->plan->choices->drains, true),
-        );
     }
 
     private function way(Shopping $way): ShoppingWay
@@ -326,16 +217,6 @@ final readonly class Outcome
         );
     }
 
-    private function schoolRow(ComparedSchool $row): SchoolRow
-    {
-        return new SchoolRow(
-            $row->school->label(), $row->heatCycles > 1 ? "{$row->heatCycles} heat cycles" : '',
-            ($row->fill->estimate ? '~' : '').$this->volume($row->fill->airMl),
-            self::hours($row->minutes->hands), self::hours($row->minutes->total()), $row === $this->comparison->recommended,
-            $row->school->id(), $row->school->runs(), $row->school->id() === $this->plan->school->id(),
-        );
-    }
-
     private function where(Pocket $pocket): string
     {
         return implode(', ', $pocket->air->labels($this->circuit));
@@ -346,20 +227,8 @@ final readonly class Outcome
         return $this->units->format($ml, Dimension::Volume);
     }
 
-    private function length(float $mm): string
-    {
-        return $this->units->format($mm, Dimension::Length);
-    }
-
     private function share(float $share): string
     {
         return $this->units->format($share, Unit::Percent);
-    }
-
-    private static function hours(float $minutes): string
-    {
-        $whole = (int) round($minutes);
-
-        return intdiv($whole, 60).' h '.str_pad((string) ($whole % 60), 2, '0', STR_PAD_LEFT);
     }
 }

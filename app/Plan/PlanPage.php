@@ -41,7 +41,7 @@ final readonly class PlanPage
         private ?LastVisit $before,
         private UnitSystem $units,
         private Schools $schools,
-        public string $outcome,
+        public Worked $worked,
         public ?Job $open,
         public Collection $templates,
         public bool $mayKeepTemplates,

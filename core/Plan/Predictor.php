@@ -17,26 +17,24 @@ final readonly class Predictor
     /** Less than this is what a wall keeps wet, and no part that was emptied. */
     private const DROPS_ML = 20.0;
 
-    private function __construct(private Circuit $circuit, private Choices $choices, private School $school)
-    {
+    private function __construct(
+        private Circuit $circuit,
+        private Choices $choices,
+        private School $school,
+        private Simulations $known,
+    ) {
     }
 
     public static function predict(Circuit $circuit, Choices $choices, School $school, Simulations $fills): Prediction
     {
-        return (new self($circuit, $choices, $school))->all($fills);
+        return (new self($circuit, $choices, $school, $fills))->all();
     }
 
-    private function all(Simulations $fills): Prediction
+    private function all(): Prediction
     {
         $circuit = $this->circuit;
-        $drainage = Drainage::of(
-            $circuit,
-            $this->choices->drains,
-            $circuit->usualGates(),
-            $this->choices->noseLiftMm,
-            $circuit->portIds(PortKind::Bleed),
-        );
-        $cold = $fills->of(
+        $drainage = $this->drainedBy($this->choices->drains);
+        $cold = $this->known->of(
             PlannedPour::atTheNeck($circuit, $this->choices->bleedsOf($circuit), $circuit->facts->coldHeadMm),
         );
         $usable = $circuit->capacityMl() - $cold->headspaceMl;
@@ -121,6 +119,6 @@ final readonly class Predictor
     /** @param  list<string>  $ports */
     private function drainedBy(array $ports): Drainage
     {
-        return Drainage::of($this->circuit, $ports, $this->circuit->usualGates(), $this->choices->noseLiftMm);
+        return $this->known->drained($ports, $this->choices->noseLiftMm);
     }
 }

@@ -57,12 +57,13 @@ final readonly class CheapestBuy
     {
         $each = array_map(fn (Package $size) => max(1, (int) round($size->ml / $stepMl)), $sizes);
         $best = [0 => [0.0, 0.0, 0]];
-        for ($need = 1; $need <= $steps; $need++) {
+        foreach (self::leftAfter($each, $steps) as $need) {
             foreach ($sizes as $i => $size) {
-                $before = $best[max(0, $need - $each[$i])];
-                $try = [$before[0] + $size->price, $before[1] + $size->ml, $i];
-                if (! isset($best[$need]) || [$try[0], $try[1]] < [$best[$need][0], $best[$need][1]]) {
-                    $best[$need] = $try;
+                [$price, $ml] = $best[max(0, $need - $each[$i])];
+                [$price, $ml] = [$price + $size->price, $ml + $size->ml];
+                $so = $best[$need] ?? null;
+                if ($so === null || $price < $so[0] || $price === $so[0] && $ml < $so[1]) {
+                    $best[$need] = [$price, $ml, $i];
                 }
             }
         }
@@ -73,5 +74,28 @@ final readonly class CheapestBuy
         }
 
         return $counts;
+    }
+
+    /**
+     * What may still be needed when some cans are bought, the least first: of the sums in between none is ever asked for.
+     *
+     * @param  non-empty-list<int>  $each
+     * @return list<int>
+     */
+    private static function leftAfter(array $each, int $steps): array
+    {
+        $left = [];
+        for ($open = [$steps]; $open !== [];) {
+            $need = array_pop($open);
+            if ($need > 0 && ! isset($left[$need])) {
+                $left[$need] = true;
+                foreach ($each as $holds) {
+                    $open[] = $need - $holds;
+                }
+            }
+        }
+        ksort($left);
+
+        return array_keys($left);
     }
 }

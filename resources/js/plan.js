@@ -20,14 +20,21 @@ export function followPlan() {
             drains.forEach((drain) => { drain.checked = recommended.includes(drain.value); });
         }
     };
+    const ask = async (fragment, signal) => {
+        const query = queryOf(form);
+        query.delete('_token');
+        query.set('fragment', fragment);
+        return fetch(`/jobs/new?${query}`, { signal, headers: { Accept: 'application/json' } });
+    };
+    const place = (fragment) => one(`[data-fragment=${fragment}]`, HTMLElement, outcome);
+    // The plan itself comes first; what else could be done follows it.
     const refresh = async () => {
         running?.abort();
         running = new AbortController();
-        const query = queryOf(form);
-        query.delete('_token');
-        query.set('fragment', '1');
+        const { signal } = running;
+        place('besides').setAttribute('aria-busy', 'true');
         try {
-            const response = await fetch(`/jobs/new?${query}`, { signal: running.signal, headers: { Accept: 'application/json' } });
+            const response = await ask('plan', signal);
             problem.hidden = response.ok;
             if (response.status === 422) {
                 const [[field, [message]]] = Object.entries((await response.json()).errors);
@@ -35,8 +42,13 @@ export function followPlan() {
                 document.getElementById(field)?.setAttribute('aria-invalid', 'true');
             } else if (response.ok && !response.redirected) {
                 form.querySelectorAll('[aria-invalid]').forEach((marked) => marked.removeAttribute('aria-invalid'));
-                outcome.innerHTML = await response.text();
+                place('plan').innerHTML = await response.text();
                 followDrains();
+                const besides = await ask('besides', signal);
+                if (besides.ok && !besides.redirected) {
+                    place('besides').innerHTML = await besides.text();
+                    place('besides').removeAttribute('aria-busy');
+                }
                 outcome.dataset.fresh = String(Number(outcome.dataset.fresh ?? 0) + 1);
             }
         } catch (failed) {

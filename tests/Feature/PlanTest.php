@@ -53,9 +53,14 @@ final class PlanTest extends ShopTestCase
 
     public function test_kept_fills_say_the_same_as_fresh_ones(): void
     {
-        $ask = fn (string $query): string => (string) $this->actingAs($this->imre)
-            ->get("/jobs/new?vehicle=1&chosen=1&fragment=1&drains[]=radiator_cock&{$query}")->assertOk()->getContent();
+        $part = fn (string $fragment, string $query): string => (string) $this->actingAs($this->imre)
+            ->get("/jobs/new?vehicle=1&chosen=1&fragment={$fragment}&drains[]=radiator_cock&{$query}")
+            ->assertOk()
+            ->getContent();
+        $ask = fn (string $query): array => [$part('plan', $query), $part('besides', $query)];
         $fresh = $ask('target=44&lift=120');
+        self::assertStringContainsString('The sequence', $fresh[0]);
+        self::assertStringContainsString('Which school', $fresh[1]);
         Cache::flush();
         $ask('target=50&lift=0');
         self::assertSame($fresh, $ask('target=44&lift=120'));
@@ -117,7 +122,7 @@ final class PlanTest extends ShopTestCase
             'hours' => '-3',
         ] as $field => $bad) {
             $this->post('/jobs', ['vehicle' => 1, 'chosen' => '1', $field => $bad])->assertSessionHasErrors($field);
-            $this->getJson("/jobs/new?vehicle=1&chosen=1&fragment=1&{$field}={$bad}")
+            $this->getJson("/jobs/new?vehicle=1&chosen=1&fragment=plan&{$field}={$bad}")
                 ->assertStatus(422)
                 ->assertJsonValidationErrors($field);
         }

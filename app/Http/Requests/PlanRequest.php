@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use App\Plan\Worked;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
@@ -27,7 +28,6 @@ use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\Cache;
 use Illuminate\Validation\Rule;
 
 /** What is chosen on the Plan page. Ports and parts must belong to the vehicle's own circuit. */
@@ -48,8 +48,6 @@ final class PlanRequest extends FormRequest
     private const STEPPERS = [
         'lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours',
     ];
-
-    private const KEPT_S = 86400;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -182,19 +180,10 @@ final class PlanRequest extends FormRequest
         return match (true) {
             $choices->jobKind === JobKind::Bleed || $choices->arrivesEmpty() => $choices->draining([]),
             ! $chosen || $this->boolean('drains_auto') => $choices->draining(
-                DrainWorth::recommended($this->worth($vehicle, $circuit, $choices)),
+                DrainWorth::recommended(Worked::worth($vehicle, $circuit, $choices)),
             ),
             default => $choices,
         };
-    }
-
-    /** @return list<DrainWorth> */
-    public function worth(Vehicle $vehicle, Circuit $circuit, Choices $choices): array
-    {
-        $by = [$choices->opened, $choices->wantsAllOut(), $choices->noseLiftMm];
-        $key = 'worth.'.$vehicle->circuit_id.'.'.sha1((string) json_encode($by));
-
-        return Cache::remember($key, self::KEPT_S, fn () => DrainWorth::of($circuit, ...$by));
     }
 
     /** The first that can be run. */

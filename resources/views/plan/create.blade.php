@@ -84,6 +84,9 @@
                 </details>
             @endif
         </form>
-        <div id="outcome" class="plan-outcome" aria-live="polite">{!! $page->outcome !!}</div>
+        <div id="outcome" class="plan-outcome" aria-live="polite">
+            <div data-fragment="plan">{!! $page->worked->plan() !!}</div>
+            <div data-fragment="besides">{!! $page->worked->besides() !!}</div>
+        </div>
     </div>
 </x-layout>

@@ -6,32 +6,11 @@
         @endforeach
     </dl>
 </section>
-<section class="plan-notes" aria-label="What this job depends on" data-recommended="{{ $outcome->recommendedDrains() }}">
+<section class="plan-notes" aria-label="What this job depends on" data-recommended="{{ $outcome->drains() }}">
     @foreach ($outcome->notes() as $note)
         <p @class(['plan-note', "tone-{$note->tone}" => $note->tone !== ''])>@icon($note->icon)<span><b>{{ $note->bold }}</b> {{ $note->text }}</span></p>
     @endforeach
 </section>
-@if ($outcome->worth() !== [])
-    <section class="plan-worth" aria-labelledby="worth-title">
-        <h2 id="worth-title">Which drains are worth it</h2>
-        <table class="list">
-            <thead><tr>
-                <th scope="col">Point</th><th scope="col">Lets out, on top</th>
-                <th scope="col">Hands</th><th scope="col">Verdict</th>
-            </tr></thead>
-            <tbody>
-                @foreach ($outcome->worth() as $row)
-                    <tr @class(['is-chosen' => $row->chosen])>
-                        <th scope="row">{{ $row->label }}@if ($row->covers !== '') <small>{{ $row->covers }}</small>@endif</th>
-                        <td>{{ $row->volume }}</td>
-                        <td>{{ $row->hands }}</td>
-                        <td><b>{{ $row->verdict }}</b>@if ($row->keepsDry !== '') <small>{{ $row->keepsDry }}</small>@endif</td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
-    </section>
-@endif
 <section class="plan-hand" aria-label="To have at hand">
     <div>
         <h2>Comes off</h2>
@@ -63,42 +42,6 @@
             </p>
         @endif
     </div>
-</section>
-<section class="schools" aria-labelledby="schools-title">
-    <h2 id="schools-title">Which school, for this circuit</h2>
-    <p class="recommended">{{ $outcome->recommendation() }}</p>
-    @foreach ($outcome->schools() as $rows)
-        @if ($loop->index === 1)<details><summary class="button button-quiet button-wide">More schools…</summary>@endif
-        <table>
-            <thead><tr>
-                <th scope="col">School</th><th scope="col">Air left</th>
-                <th scope="col">Hands</th><th scope="col">Total</th>
-            </tr></thead>
-            <tbody>
-                @foreach ($rows as $row)
-                    <tr @class(['is-recommended' => $row->recommended])>
-                        <th scope="row">
-                            @if ($row->runs && ! $row->chosen)
-                                <button type="button" class="school-run" data-school="{{ $row->id }}" aria-label="Run {{ $row->label }}">
-                                    {{ $row->label }}</button>
-                            @else
-                                {{ $row->label }}@if ($row->chosen)@icon('circle-check')@endif
-                            @endif
-                            <small>{{ implode(', ', array_filter([$row->chosen ? 'this plan' : '', $row->cycles])) }}</small>
-                        </th>
-                        <td>{{ $row->air }}</td>
-                        <td>{{ $row->hands }}</td>
-                        <td>{{ $row->total }}</td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
-        @if ($loop->index > 0 && $loop->last)</details>@endif
-    @endforeach
-    <p class="help">{{ $outcome->cheapest() }}</p>
-    @foreach ($outcome->never() as [$point, $how])<p class="help"><b>{{ $point }}</b>: {{ $how }}</p>@endforeach
-    @foreach ($outcome->misfits() as $misfit)<p class="help">{{ $misfit }}</p>@endforeach
-    <p class="help">{{ $outcome->outlook() }}</p>
 </section>
 <x-elevation :picture="$outcome->picture()"/>
 <section class="plan-steps" aria-labelledby="steps-title">

@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Plan\ComparedSchool;
+use Aqbel\Core\Plan\Comparison;
+use Aqbel\Core\Plan\DrainWorth;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\NeverRuns;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Plan\School;
+use Aqbel\Core\Plan\WhySilent;
+use Aqbel\Core\Plan\Worth;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\UnitSystem;
+
+/** What else could be done on this circuit under the same choices, in the reader's units. */
+final readonly class Besides
+{
+    /** Schools shown before the others fold away. */
+    private const SCHOOLS_AT_ONCE = 4;
+
+    /** @param  list<DrainWorth>  $worth */
+    public function __construct(
+        private Circuit $circuit,
+        private Plan $plan,
+        private Comparison $comparison,
+        private array $worth,
+        private Planner $planner,
+        private UnitSystem $units,
+    ) {
+    }
+
+    /** @return list<WorthRow> */
+    public function worth(): array
+    {
+        return $this->plan->choices->jobKind === JobKind::Bleed ? [] : array_map($this->worthRow(...), $this->worth);
+    }
+
+    public function recommendation(): string
+    {
+        return $this->comparison->reason($this->circuit, $this->units);
+    }
+
+    /** @return list<non-empty-list<SchoolRow>> those shown at once, then those folded away */
+    public function schools(): array
+    {
+        return array_chunk(array_map($this->schoolRow(...), $this->comparison->schools), self::SCHOOLS_AT_ONCE);
+    }
+
+    public function cheapest(): string
+    {
+        $cheapest = $this->comparison->cheapest;
+        $allowed = "Allowed: {$this->volume($this->comparison->limitMl)}.";
+        if ($cheapest === null) {
+            return "{$allowed} No raise, funnel and bleed points get under it by pouring.";
+        }
+        $open = array_map(fn (string $id) => $this->circuit->ports[$id]->label, $cheapest->pour->open);
+        $how = array_filter([
+            $open === [] ? 'no bleed point' : implode(' and ', $open),
+            $cheapest->pour->noseLiftMm > 0.0 ? 'nose raised '.$this->length($cheapest->pour->noseLiftMm) : null,
+            $cheapest->pour->headMm > 0.0 ? 'funnel '.$this->length($cheapest->pour->headMm).' above the neck' : null,
+        ]);
+
+        return "{$allowed} Cheapest fill under it: ".implode(', ', $how).'.';
+    }
+
+    /** @return list<array{string, string}> a point that cannot run, and what would make it */
+    public function never(): array
+    {
+        $say = function (NeverRuns $never): array {
+            $nose = $never->noseLiftMm === null ? '' : ", or the nose raised {$this->length($never->noseLiftMm)},";
+            $how = $never->funnelMm !== null
+                ? "{$this->length($never->funnelMm)} above the neck. A funnel that high{$nose} would do."
+                : WhySilent::of($never->silent, $this->circuit, $this->units);
+
+            return ["{$this->circuit->ports[$never->silent->port]->label} cannot run as it stands", $how];
+        };
+
+        return array_map($say, $this->comparison->never);
+    }
+
+    /** @return list<string> schools that can be run elsewhere, and why not here */
+    public function misfits(): array
+    {
+        $say = function (School $school): ?string {
+            $misfit = $school->runs() ? $school->whyNot($this->circuit, $this->plan->choices) : null;
+
+            return $misfit === null ? null : "{$school->label()}: {$misfit->because}.";
+        };
+
+        return array_values(array_filter(array_map($say, $this->planner->schools->for($this->circuit))));
+    }
+
+    public function outlook(): string
+    {
+        return $this->plan->school->outlook($this->plan, $this->circuit, $this->units);
+    }
+
+    private function worthRow(DrainWorth $worth): WorthRow
+    {
+        $covers = implode(
+            ', ',
+            array_map(fn (string $c) => mb_strtolower($this->circuit->covers[$c]->label), $worth->covers),
+        );
+        $dry = array_unique(
+            array_map(fn (string $p) => mb_strtolower($this->circuit->passages[$p]->label), $worth->keepsDry),
+        );
+        $verdict = match ($worth->verdict) {
+            Worth::Must => 'must',
+            Worth::Pays => 'worth it',
+            Worth::Leave => 'leave shut',
+        };
+
+        return new WorthRow(
+            $worth->port->label,
+            $covers === '' ? '' : "{$covers} off",
+            $this->volume($worth->volumeMl),
+            round($worth->minutes).' min',
+            $verdict,
+            $dry === [] ? '' : 'keeps '.implode(', ', $dry).' dry',
+            in_array($worth->port->id, $this->plan->choices->drains, true),
+        );
+    }
+
+    private function schoolRow(ComparedSchool $row): SchoolRow
+    {
+        return new SchoolRow(
+            $row->school->label(), $row->heatCycles > 1 ? "{$row->heatCycles} heat cycles" : '',
+            ($row->fill->estimate ? '~' : '').$this->volume($row->fill->airMl),
+            Hours::of($row->minutes->hands), Hours::of($row->minutes->total()), $row === $this->comparison->recommended,
+            $row->school->id(), $row->school->runs(), $row->school->id() === $this->plan->school->id(),
+        );
+    }
+
+    private function volume(float $ml): string
+    {
+        return $this->units->format($ml, Dimension::Volume);
+    }
+
+    private function length(float $mm): string
+    {
+        return $this->units->format($mm, Dimension::Length);
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use App\Models\LastVisit;
+use App\Models\Vehicle;
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Comparison;
+use Aqbel\Core\Plan\DrainWorth;
+use Aqbel\Core\Plan\Format\ChoicesCodec;
+use Aqbel\Core\Plan\Groundwork;
+use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Plan\Simulations;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Stores\Shopping;
+use Illuminate\Support\Facades\Cache;
+
+/**
+ * What the page shows of a plan, in two parts that follow one another: the plan itself, and what else could be done. Each
+ * is kept by everything it depends on, so the same choices on the same circuit with the same stores are worked out once.
+ */
+final readonly class Worked
+{
+    private const KEPT_S = 3600;
+
+    private const WORTH_KEPT_S = 86400;
+
+    private string $key;
+
+    public function __construct(
+        private Vehicle $vehicle,
+        private Circuit $circuit,
+        private Choices $choices,
+        private Inventory $stores,
+        private ?LastVisit $before,
+        private UnitSystem $units,
+        private Planner $planner,
+        private StepCatalogue $kinds,
+    ) {
+        $by = [$vehicle->circuit_id, ChoicesCodec::write($choices), $stores, $before->watch ?? [], $units];
+        $this->key = sha1(serialize($by));
+    }
+
+    /** The numbers, what they depend on, the picture and the sequence, as markup. */
+    public function plan(): string
+    {
+        return Cache::remember("plan.{$this->key}", self::KEPT_S, function (): string {
+            $plan = $this->planner->nearest($this->groundwork());
+            $ways = Shopping::ways($plan->mix($this->circuit), $this->stores->offers, $this->stores->shelf);
+            $outcome = new Outcome($this->circuit, $plan, $ways, $this->before, $this->units, $this->kinds);
+
+            return view('plan.outcome', ['outcome' => $outcome])->render();
+        });
+    }
+
+    /** Which drains are worth it and which school, as markup. */
+    public function besides(): string
+    {
+        return Cache::remember("besides.{$this->key}", self::KEPT_S, function (): string {
+            $on = $this->groundwork();
+            $plan = $this->planner->nearest($on);
+            $comparison = Comparison::of($this->planner, $on);
+            $worth = DrainWorth::belowHeadspace(
+                self::worth($this->vehicle, $this->circuit, $this->choices),
+                $plan->headspaceMl(),
+            );
+            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->planner, $this->units);
+
+            return view('plan.besides', ['besides' => $besides])->render();
+        });
+    }
+
+    /** @return list<DrainWorth> of a circuit that is full to the brim */
+    public static function worth(Vehicle $vehicle, Circuit $circuit, Choices $choices): array
+    {
+        $by = [$choices->opened, $choices->wantsAllOut(), $choices->noseLiftMm];
+        $key = 'worth.'.$vehicle->circuit_id.'.'.sha1((string) json_encode($by));
+
+        return Cache::remember($key, self::WORTH_KEPT_S, fn () => DrainWorth::of($circuit, ...$by));
+    }
+
+    private function groundwork(): Groundwork
+    {
+        $barometer = $this->choices->atmosphere()->pressure->kPa();
+        $kept = new Simulations($this->circuit, $barometer, new KeptFills($this->vehicle->circuit_id));
+
+        return $this->planner->groundwork($this->circuit, $this->choices, $kept);
+    }
+}
