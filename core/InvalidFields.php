@@ -13,6 +13,12 @@ final class InvalidFields extends \DomainException
         parent::__construct($problems[0]->getMessage());
     }
 
+    /** The same complaints seen from the enclosing structure. */
+    public function within(string $path): self
+    {
+        return new self(array_map(fn (InvalidField $problem) => $problem->within($path), $this->problems));
+    }
+
     /** @return array<string, string> remedy by field */
     public function byField(): array
     {

@@ -81,6 +81,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/', [RunController::class, 'show']);
         Route::post('/entries', [RunController::class, 'record']);
         Route::post('/cautions', [RunController::class, 'acknowledge']);
+        Route::post('/sheet', [RunController::class, 'sheet']);
         Route::post('/finish', [RunController::class, 'finish']);
         Route::get('/entries/{seq}', [RunController::class, 'edit']);
         Route::post('/entries/{seq}', [RunController::class, 'correct']);

@@ -13,7 +13,8 @@ use Aqbel\Core\Flow\Runs;
 
 /**
  * The elevation view as geometry: the circuit to scale from the side, front to the left, with coolant and air where the
- * runs put them. One scale for both axes; a long stretch without any node is shortened and marked by a break line.
+ * runs put them. One scale for both axes, unless heights are stretched to fill a column, which it says; a long stretch
+ * without any node is shortened and marked by a break line.
  */
 final readonly class Drawing
 {
@@ -26,6 +27,11 @@ final readonly class Drawing
     private const FLOOR = 30.0;
 
     private const TALLEST = 430.0;
+
+    /** Where it fills a column: as tall as this, and heights no further from the truth than so many times. */
+    private const COLUMN = 560.0;
+
+    private const MOST_STRETCHED = 2.0;
 
     /** A stretch longer than this without a node is drawn this long. */
     private const LONGEST_GAP_MM = 600.0;
@@ -47,6 +53,9 @@ final readonly class Drawing
 
     private float $scale;
 
+    /** Heights are drawn so many times as large as lengths. */
+    public float $stretched;
+
     /** @var list<array{float, float, float}> x in the vehicle, x in the drawing and the slope behind it, from the front */
     private array $stretches;
 
@@ -58,12 +67,14 @@ final readonly class Drawing
     /**
      * @param  ?Runs  $runs  null for a dry outline
      * @param  list<PocketLabel>  $pockets  named in the margin, with a line to the passage that holds most of each
+     * @param  bool  $tall  whether it fills a column that is taller than wide
      */
     public function __construct(
         private Circuit $circuit,
         private ?Runs $runs,
         private float $noseLiftMm = 0.0,
         private array $pockets = [],
+        bool $tall = false,
     ) {
         $xs = array_map(fn ($node) => $node->xMm, array_values($circuit->nodes));
         rsort($xs);
@@ -84,7 +95,9 @@ final readonly class Drawing
         );
         $room = self::WIDTH - 2.0 * self::GUTTER;
         $this->scale = min($room / max(1.0, $along), (self::TALLEST - self::TOP - self::FLOOR) / $highest);
-        $this->height = self::TOP + self::FLOOR + $highest * $this->scale;
+        $fills = (self::COLUMN - self::TOP - self::FLOOR) / ($highest * $this->scale);
+        $this->stretched = $tall ? max(1.0, min(self::MOST_STRETCHED, $fills)) : 1.0;
+        $this->height = self::TOP + self::FLOOR + $highest * $this->scale * $this->stretched;
         $this->leftMm = ($room / $this->scale - $along) / 2.0;
     }
 
@@ -108,7 +121,7 @@ final readonly class Drawing
 
     public function y(float $zMm): float
     {
-        return round($this->height - self::FLOOR - $zMm * $this->scale, 1);
+        return round($this->height - self::FLOOR - $zMm * $this->scale * $this->stretched, 1);
     }
 
     public function floor(): float

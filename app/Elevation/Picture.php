@@ -35,12 +35,13 @@ final readonly class Picture
         private array $notes = [],
         UnitSystem $units = UnitSystem::Metric,
         public bool $editable = false,
+        bool $tall = false,
     ) {
         $say = fn (Pocket $pocket): PocketLabel => new PocketLabel(
             $units->format($pocket->volumeMl(), Dimension::Volume).' air',
             $pocket->air,
         );
-        $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, array_map($say, $pockets));
+        $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, array_map($say, $pockets), $tall);
     }
 
     /** @return list<Mark> */

@@ -20,6 +20,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Writing\Cautions;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Context;
 
@@ -71,19 +72,91 @@ final readonly class Recorder
         }
     }
 
-    public function acknowledge(string $stepId, string $hazard): void
+    /**
+     * Cautions read together, each at the step it belongs to; every one is a line of its own.
+     *
+     * @param  array<string, string>  $read  step by caution
+     *
+     * @throws InvalidField
+     */
+    public function acknowledge(array $read): void
     {
-        $this->write(fn (JobState $state) => $this->clerk->acknowledge($this->situation($state, $stepId), $hazard));
+        if ($read === []) {
+            throw new InvalidField('hazard', 'The page was incomplete. Reload it and send again.');
+        }
+        OneWriter::run(function () use ($read): void {
+            foreach ($read as $hazard => $step) {
+                $this->next("caution {$hazard}")->write(fn (JobState $state) => $this->clerk->acknowledge(
+                    $this->situation($state, $step, ahead: true),
+                    $hazard,
+                ));
+            }
+        });
+    }
+
+    /**
+     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be looked at, it is
+     * recorded and in hand, and those after it wait.
+     *
+     * @param  array<mixed>  $raw  as typed, by step
+     *
+     * @throws InvalidField|InvalidFields with fields as `sheet.step.field`
+     */
+    public function sheet(array $raw): void
+    {
+        OneWriter::run(function () use ($raw): void {
+            foreach ($raw as $step => $fields) {
+                $one = $this->next("sheet {$step}");
+                try {
+                    $one->atOnce((string) $step, is_array($fields) ? $fields : []);
+                } catch (InvalidField|InvalidFields $invalid) {
+                    throw $invalid instanceof InvalidField && $invalid->field === 'finish' ? $invalid : $invalid->within("sheet.{$step}");
+                }
+                if (! $one->finishWhereNothingIsMissing((string) $step)) {
+                    return;
+                }
+            }
+        });
+    }
+
+    /** @param  array<mixed>  $raw */
+    private function atOnce(string $stepId, array $raw): void
+    {
+        $after = $this->write(function (JobState $state) use ($stepId, $raw): NewLine {
+            $at = $this->situation($state, $stepId);
+            $form = $this->kinds->of($at->step)->atOnce($at)
+                ?? throw new InvalidField('finish', 'This step has moved on since the page was loaded. It is shown as it is now.');
+
+            return $this->clerk->entry($at, $form->name, $raw);
+        });
+        if ($after !== null && Cautions::unread($after->at($after->steps[$stepId], 0), $this->kinds->of($after->steps[$stepId])) !== []) {
+            throw new InvalidField('finish', 'Read the cautions first.');
+        }
     }
 
     /** Finishes a step; with a reason it is passed over, unless the obstacle is one that is never waved through. */
     public function finish(string $stepId, string $reason): void
     {
-        $this->write(fn (JobState $state) => $this->clerk->finish(
+        $this->finishWhatGoesByItself($this->write(fn (JobState $state) => $this->clerk->finish(
             $this->situation($state, $stepId),
             $reason,
             $this->person->passes(),
-        ));
+        )));
+    }
+
+    /** The step after it, where there is nothing to enter or to decide at it. */
+    private function finishWhatGoesByItself(?JobState $state): void
+    {
+        $step = $state?->stepInHand();
+        if ($step !== null && $this->kinds->of($step)->goesByItself($this->situation($state, $step->id))) {
+            $this->finishWhereNothingIsMissing($step->id);
+        }
+    }
+
+    /** A line more in the same press, under a key of its own: the same one when the press is sent again. */
+    private function next(string $what): self
+    {
+        return new self($this->job, $this->person, hash('sha256', "{$this->key} {$what}"), $this->age);
     }
 
     /**
@@ -93,11 +166,10 @@ final readonly class Recorder
      */
     public function finishWhereNothingIsMissing(string $stepId): bool
     {
-        // A key of its own, the same one when the entry is sent again.
-        $next = new self($this->job, $this->person, hash('sha256', "{$this->key} done"), $this->age);
+        $next = $this->next("done {$stepId}");
         $finished = false;
         try {
-            $next->write(function (JobState $state) use ($next, $stepId, &$finished): ?NewLine {
+            $after = $next->write(function (JobState $state) use ($next, $stepId, &$finished): ?NewLine {
                 $at = $next->situation($state, $stepId);
                 if ($this->kinds->of($at->step)->verdict($at)?->passes() === false) {
                     return null;
@@ -109,6 +181,9 @@ final readonly class Recorder
             });
         } catch (InvalidField) {
             return false;
+        }
+        if ($finished) {
+            $this->finishWhatGoesByItself($after);
         }
 
         return $finished;
@@ -145,16 +220,20 @@ final readonly class Recorder
         );
     }
 
-    /** @param  \Closure(JobState): ?NewLine  $line */
-    private function write(\Closure $line): void
+    /**
+     * @param  \Closure(JobState): ?NewLine  $line
+     * @return ?JobState the job with it; null where nothing was written
+     */
+    private function write(\Closure $line): ?JobState
     {
         Context::add('job', $this->job->number());
-        OneWriter::run(function () use ($line): void {
+
+        return OneWriter::run(function () use ($line): ?JobState {
             if (! preg_match('/^[A-Za-z0-9-]{8,64}$/', $this->key)) {
                 throw new InvalidField('finish', 'The page was incomplete. Reload it and send again.');
             }
             if ($this->job->lines()->where('key', $this->key)->exists()) {
-                return;
+                return null;
             }
             if ($this->job->refresh()->isClosed()) {
                 throw new InvalidField('finish', $this->job->signed_at !== null
@@ -165,7 +244,7 @@ final readonly class Recorder
             $state = $this->job->state();
             $written = $line($state);
             if ($written === null) {
-                return;
+                return null;
             }
             $stored = JournalLine::query()->create([
                 'job_id' => $this->job->id, 'seq' => $state->journal->last() + 1, 'key' => $this->key, 'person_id' => $this->person->id,
@@ -177,6 +256,8 @@ final readonly class Recorder
                 $this->followOnTheShelf($after, $written, $stored->seq);
             }
             app(Projection::class)->refresh($this->job, $after);
+
+            return $after;
         });
     }
 
@@ -195,10 +276,13 @@ final readonly class Recorder
         Container::follow($this->job, $seq, $this->person, $lines);
     }
 
-    /** @param  ?int  $correcting  the line that is being replaced: the shelf is as it stood without it */
-    private function situation(JobState $state, string $stepId, ?int $correcting = null): Situation
+    /**
+     * @param  ?int  $correcting  the line that is being replaced: the shelf is as it stood without it
+     * @param  bool  $ahead  whether the step may still be to come
+     */
+    private function situation(JobState $state, string $stepId, ?int $correcting = null, bool $ahead = false): Situation
     {
-        $step = $this->clerk->step($state, $stepId);
+        $step = $ahead ? $state->steps[$stepId] ?? $this->clerk->step($state, $stepId) : $this->clerk->step($state, $stepId);
         Context::add('step', $stepId);
 
         return $state->at(

@@ -59,7 +59,13 @@ final readonly class RunPage
     /** @var list<Obstacle> */
     private array $obstacles;
 
-    /** @param  string  $failed  name of the form that was just refused */
+    /** @var list<SheetBlock> the steps done together in one press: this one and those after it in its stage; empty where it stands alone */
+    public array $sheet;
+
+    /**
+     * @param  string  $failed  name of the form that was just refused
+     * @param  bool  $alone  whether this one step was asked for
+     */
     public function __construct(
         public Job $job,
         private JobState $state,
@@ -68,6 +74,7 @@ final readonly class RunPage
         private StepCatalogue $kinds,
         private int $now,
         private string $failed,
+        bool $alone,
     ) {
         $this->units = $reader->units;
         $this->readerPasses = $reader->passes();
@@ -82,6 +89,25 @@ final readonly class RunPage
         $this->obstacles = $idle
             ? []
             : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
+        $this->sheet = $alone || $idle ? [] : $this->together();
+    }
+
+    /** @return list<SheetBlock> */
+    private function together(): array
+    {
+        $blocks = [];
+        $open = array_diff_key($this->state->steps, $this->state->closed);
+        foreach ($open as $step) {
+            $at = $this->state->at($step, $this->now, $this->units, $this->at->stores);
+            $kind = $this->kinds->of($step);
+            $form = $step->stage === $this->step->stage ? $kind->atOnce($at) : null;
+            if ($form === null) {
+                break;
+            }
+            $blocks[] = new SheetBlock($step, $kind->title($at), $kind->instructions($at), $form, $this->href($step->id));
+        }
+
+        return count($blocks) > 1 || ($blocks !== [] && count($blocks[0]->items()) > 1) ? $blocks : [];
     }
 
     public function title(): string
@@ -157,6 +183,29 @@ final readonly class RunPage
         return $this->done || $this->ahead ? [] : Cautions::unread($this->at, $this->kind);
     }
 
+    /** @return list<UnreadCaution> those of the step, or of the whole sheet */
+    public function unread(): array
+    {
+        $unread = [];
+        foreach ($this->cautions() as $hazard) {
+            $unread[$hazard->value] = new UnreadCaution($hazard, $this->step->id);
+        }
+        if ($this->sheet === []) {
+            return array_values($unread);
+        }
+        $unread = [];
+        foreach ($this->sheet as $block) {
+            // Those of what its press says: what is not run needs no caution.
+            $said = Entry::stored($this->state->journal->last() + 1, $this->now, '', $block->step->id, $block->form->name, [], []);
+            $at = $this->state->after($said)->at($block->step, $this->now, $this->units);
+            foreach (Cautions::unread($at, $this->kinds->of($block->step)) as $hazard) {
+                $unread[$hazard->value] ??= new UnreadCaution($hazard, $block->step->id);
+            }
+        }
+
+        return array_values($unread);
+    }
+
     /** @return list<ShownForm> what has been recorded folds away once the step can be finished: the next thing to press is Finish */
     public function forms(): array
     {
@@ -164,11 +213,23 @@ final readonly class RunPage
         foreach ($this->forms as $i => $form) {
             $settled = $this->obstacles === [] && $this->at->has($form->name);
             $open = ($form->main && ! $settled) || $this->failed === $form->name;
-            $done = $i === 0 && $open && $this->mayBeDoneInOne();
+            $done = $form->closes ? $this->cautions() === [] : $i === 0 && $open && $this->mayBeDoneInOne();
             $shown[] = new ShownForm($form, $open, $i === 0, $i === 0 ? 'e' : (string) ($i + 1), $done);
         }
 
         return $shown;
+    }
+
+    /** @return list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with one press */
+    public function docked(): array
+    {
+        return array_values(array_filter($this->forms(), fn (ShownForm $shown) => $shown->docked()));
+    }
+
+    /** @return list<ShownForm> what else may be entered */
+    public function aside(): array
+    {
+        return array_values(array_filter($this->forms(), fn (ShownForm $shown) => ! $shown->docked()));
     }
 
     /** Whether one entry may be all that is missing here: a step that is made of one main form, and wants one thing more. */
@@ -269,7 +330,7 @@ final readonly class RunPage
             $this->state->circuit, $summary?->runs(), pockets: $settled
                 ? array_slice($plan->fill->pockets, 0, self::SHOWN_POCKETS)
                 : [],
-            states: $summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,
+            states: $summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units, tall: true,
         );
     }
 

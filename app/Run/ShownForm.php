@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Run;
 
+use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
 /** A form of the step in hand: whether it stands open, whether it is the one to press, its key, and whether the step may be done with it. */
@@ -11,6 +12,23 @@ final readonly class ShownForm
 {
     public function __construct(public Form $form, public bool $open, public bool $first, public string $key, public bool $done = false)
     {
+    }
+
+    public function docked(): bool
+    {
+        return $this->bare() || ($this->open && $this->first);
+    }
+
+    /** A choice that stands as it usually is folds away behind what is asked first. */
+    public function folds(Field $field): bool
+    {
+        return $field !== $this->form->fields[0];
+    }
+
+    /** Whether the press itself tells that the step is done with it, and another leaves it open. */
+    public function offersBoth(): bool
+    {
+        return $this->done && ! $this->form->closes;
     }
 
     public function bare(): bool

@@ -157,7 +157,7 @@ final readonly class Field
         return $this->but($this->required, $this->unit, $text);
     }
 
-    /** The same choice, taken as its default where nothing is said. */
+    /** The same field, which may stay empty; a choice is taken as its default where nothing is said. */
     public function optional(): self
     {
         return $this->but(false, $this->unit, $this->default);

@@ -15,13 +15,17 @@ final readonly class Form
     /** @var list<Field> */
     public array $fields;
 
-    /** @param  array<?Field>  $fields  null where this vehicle has nothing to ask */
+    /**
+     * @param  array<?Field>  $fields  null where this vehicle has nothing to ask
+     * @param  bool  $closes  the step is done with it, where nothing else is missing
+     */
     public function __construct(
         public string $name,
         public string $button,
         array $fields = [],
         public bool $main = true,
         public string $note = '',
+        public bool $closes = false,
     ) {
         $this->fields = array_values(array_filter($fields));
     }
@@ -29,7 +33,13 @@ final readonly class Form
     /** The same form, waiting folded away. */
     public function aside(bool $aside = true): self
     {
-        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note);
+        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note, $this->closes);
+    }
+
+    /** The same form, the last that is pressed at its step. */
+    public function closing(): self
+    {
+        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, true);
     }
 
     /**

@@ -22,6 +22,11 @@ abstract class Checklist extends StepKind
         return $open === [] ? [] : [self::ticks($open)];
     }
 
+    public function atOnce(Situation $at): ?Form
+    {
+        return $this->forms($at)[0] ?? null;
+    }
+
     public function everyForm(Situation $at): array
     {
         return [self::ticks($this->items($at))];

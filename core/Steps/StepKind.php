@@ -74,6 +74,21 @@ abstract class StepKind implements Kind
         return $this->forms($at);
     }
 
+    /**
+     * What says in one press that the step is done as it stands, on a sheet with others; null where it takes more. What it
+     * asks begins empty or as it usually is, and everything it says is seen before it is pressed.
+     */
+    public function atOnce(Situation $at): ?Form
+    {
+        return null;
+    }
+
+    /** Whether there is nothing to enter or to decide here: it is finished together with the step before. */
+    public function goesByItself(Situation $at): bool
+    {
+        return false;
+    }
+
     /** The form an entry was written with; null when this kind has none of that name. */
     final public function form(Situation $at, string $name): ?Form
     {
@@ -267,12 +282,21 @@ abstract class StepKind implements Kind
     {
         $port = $at->port();
 
-        return new Form('closed', 'Closed', [
-            $port->torqueNm === null
-                ? Field::check('by_feel', 'Closed by feel, no figure known', true)
-                : Field::check('torqued', "Torque wrench, {$at->say($port->torqueNm, Dimension::Torque)}"),
-            $port->washer === '' ? null : Field::check('washer', "Fitted: {$port->washer}", true),
-        ], $main);
+        $washer = $port->washer === '' ? '' : ", fitted: {$port->washer}";
+
+        return new Form(
+            'closed',
+            $port->torqueNm === null ? "Closed by feel{$washer}" : "Closed{$washer}",
+            [$port->torqueNm === null ? null : Field::check('torqued', $this->torqueWrench($at, $port))],
+            $main,
+            closes: true,
+        );
+    }
+
+    /** What is ticked where a point was closed by its torque, with whatever is fitted to it. */
+    protected function torqueWrench(Situation $at, Port $port): string
+    {
+        return "Torque wrench, {$this->torque($at, $port)}".($port->washer === '' ? '' : ", {$port->washer}");
     }
 
     /**

@@ -75,11 +75,7 @@ final class DemoAnswers
             2,
         ],
             ['fan_on', [], 2], ['fan_off', [], 3], ['fan_on', [], 2], ['fan_off', [], 1], ['shut_off', [], 600]],
-        'cold_level' => [
-            ['opened', ['ect' => '21'], 1],
-            ['topped', ['volume' => '10 mL', 'vessel' => 'syringe'], 1],
-            ['level', ['level' => 'mark'], 1],
-        ],
+        'cold_level' => [['topped', ['ect' => '21', 'volume' => '10 mL', 'vessel' => 'syringe', 'level' => 'mark'], 3]],
         'leak_check' => [['seen', ['leak' => 'old'], 2]],
         'follow_up' => [['booked', ['days' => '3'], 1]],
         'dispose' => [['disposed', ['volume' => '10.5'], 2]],
@@ -111,20 +107,21 @@ final class DemoAnswers
             'bleed' => [
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket'], 6],
                 ['running', [], 2],
-                ['closed', ['torqued' => '1', 'washer' => '1', 'by_feel' => '1'], 1],
+                ['closed', ['torqued' => '1'], 1],
             ],
             'vacuum_fill' => [
                 ['poured', ['volume' => self::room($at, 0.45), 'vessel' => 'bucket', 'vacuum' => '16.5'], 3],
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket', 'vacuum' => '0'], 3],
             ],
             'fill_level' => [
-                ['poured', ['volume' => self::room($at, 0.97), 'vessel' => 'jug'], 3],
                 [
-                    'returned',
-                    ['caught' => self::room($at, 0.02), 'left' => self::room($at, 0.01), 'spilt' => '20 mL'],
-                    1,
+                    'at_mark',
+                    [
+                        'volume' => self::room($at, 0.97), 'vessel' => 'jug', 'caught' => self::room($at, 0.02),
+                        'left' => self::room($at, 0.01), 'spilt' => '20 mL',
+                    ],
+                    5,
                 ],
-                ['at_mark', [], 1],
             ],
             'pressure_test' => [['test', self::pressed($at), 6]],
             'find_drip' => [
@@ -164,8 +161,7 @@ final class DemoAnswers
 
         return [
             ['opened', ['cap' => 'off'], 8],
-            ['out', ['volume' => $litres, 'vessel' => 'pan', 'flow' => 'ran'], 2],
-            ['closed', ['torqued' => '1', 'washer' => '1', 'by_feel' => '1'], 1],
+            ['out', ['volume' => $litres, 'vessel' => 'pan', 'flow' => 'ran', 'shut' => '1'], 3],
         ];
     }
 

@@ -121,7 +121,7 @@ final class DemoWalk
         $at = $this->situation($step);
         foreach (app(StepCatalogue::class)->of($step)->hazards($at) as $hazard) {
             if (! $at->job->hasAcknowledged($hazard->value)) {
-                $this->recorder()->acknowledge($step->id, $hazard->value);
+                $this->recorder()->acknowledge([$hazard->value => $step->id]);
             }
         }
 

@@ -26,6 +26,15 @@ export function watchForms() {
         }
     });
     document.addEventListener('input', (event) => around(event, 'form', HTMLFormElement)?.setAttribute('data-touched', ''));
+    document.addEventListener('change', (event) => {
+        const fold = around(event, '[data-fold]', HTMLDetailsElement);
+        const chosen = fold && one('[data-chosen]', HTMLElement, fold);
+        const label = around(event, 'label', HTMLElement);
+        if (chosen && label) {
+            chosen.textContent = label.textContent.trim();
+            fold.open = false;
+        }
+    });
     document.addEventListener('submit', (event) => {
         const form = around(event, '[data-once]', HTMLFormElement);
         if (!form) {

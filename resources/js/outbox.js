@@ -81,17 +81,17 @@ export async function dealtWith(key) {
 
 /** What was typed into an entry, for lists of them: by the labels of its form, where they are known. */
 export function typedIn(entry) {
-    const typed = entry.fields.filter(([name, value]) => name.startsWith('fields[') && value !== '');
-    const words = typed.map(([name, value]) => `${entry.labels?.[name] ?? name.slice(7, -1)} ${value}`);
+    const typed = entry.fields.filter(([name, value]) => /^(fields|sheet\[[^\]]+\])\[./.test(name) && value !== '' && !(name.startsWith('sheet') && value === '1'));
+    const words = typed.map(([name, value]) => `${entry.labels?.[name] ?? name.replace(/^.*\[|\]$/g, '')} ${value}`);
     const photo = entry.fields.some(([name, value]) => name === 'photo' && typeof value === 'object') ? ['Photograph'] : [];
-    const doing = entry.action.endsWith('/finish') ? ['Finish the step'] : entry.action.endsWith('/cautions') ? ['Caution read'] : [];
+    const doing = entry.action.endsWith('/sheet') ? ['All of a sheet done'] : entry.action.endsWith('/finish') ? ['Finish the step'] : entry.action.endsWith('/cautions') ? ['Caution read'] : [];
     return [...photo, ...words, ...(words.length + photo.length === 0 ? doing : [])].join(', ');
 }
 
 /** Where an entry was made. */
 export function pageOf(entry) {
     const step = new Map(entry.fields).get('step') ?? '';
-    return `${entry.action.replace(/\/(entries|finish|cautions|photos).*$/, '')}?step=${encodeURIComponent(step)}`;
+    return `${entry.action.replace(/\/(entries|finish|cautions|sheet|photos).*$/, '')}?step=${encodeURIComponent(step)}`;
 }
 
 /** "1 entry is" or "3 entries are". */

@@ -27,7 +27,6 @@ final class DrainToMixTest extends BrowserTestCase
             $this->throughInspection();
             $this->drain('Radiator drain cock', '6.9');
             $this->drain('Block plug', '1.4', byFeel: false);
-            $this->finish();
         });
         $this->seeStep('Look at what came out');
         $this->record('seen', ['coolant' => 'oily']);
@@ -70,7 +69,7 @@ final class DrainToMixTest extends BrowserTestCase
             $this->record('out', ['volume' => '0', 'vessel' => 'jug', 'flow' => 'blocked']);
             $this->see('blocked or seized', '.verdict');
             $this->record('remedy', ['remedy' => 'left']);
-            $this->record('closed', ['washer' => true]);
+            $this->record('closed');
             $this->finish();
         });
         $this->seeStep('What stayed inside');
@@ -92,9 +91,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->record('more', ['point' => 'right_plug']);
         $this->finish();
         $this->drain('Right block plug', '0.7', 'jug', false);
-        $this->seeStep('What stayed inside');
-        $this->see('As predicted', '.verdict');
-        $this->finish();
+        // As predicted, and no point left to open: nothing to decide, so it was finished with the drain.
         $this->seeStep('Look at what came out');
     }
 
@@ -105,7 +102,6 @@ final class DrainToMixTest extends BrowserTestCase
             $this->throughInspection();
             $this->drain('Radiator drain cock', '5.4');
             $this->drain('Pipe plug under the frame', '0.75', 'jug', false);
-            $this->finish();
             $this->record('seen', ['coolant' => 'rusty']);
             $this->finish();
         });
@@ -163,7 +159,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->finish();
         $this->seeStep('Drain: Block plug');
         $this->record('out', ['volume' => '0.7', 'vessel' => 'jug', 'flow' => 'ran']);
-        $this->record('closed', ['washer' => true]);
+        $this->record('closed');
         $this->finish();
         $this->seeStep('Mix the coolant');
         self::assertStringNotContainsString('Out of reach', $this->text('main'));
@@ -219,6 +215,7 @@ final class DrainToMixTest extends BrowserTestCase
 
         // Signed out behind one's back, by another tab or the night: the entry waits for whoever made it.
         $this->finish();
+        $this->seeStep('Baseline readings');
         $form = self::$browser->findElement(By::cssSelector('form.entry'));
         $this->put($form, 'plateau', '88');
         self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; const body = new FormData(); body.set("_token", document.querySelector("input[name=_token]").value); fetch("/sign-out", { method: "POST", body }).then(() => done())');
@@ -277,12 +274,14 @@ final class DrainToMixTest extends BrowserTestCase
         $this->tapText('Coolant change');
         $this->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->go('Start this job');
-        $this->seeStep('Content found');
-        $this->go('Record content');
-        $this->finishByTouch();
-        $this->go('Record baseline');
-        $this->finishByTouch();
-        $this->tickByTouch();
+        $this->see('Plan, in one go', 'h1');
+        $this->go('All of it is done');
+        $this->see('Make safe, in one go', 'h1');
+        $this->go('All of it is done');
+        $this->see('Read the cautions first');
+        $this->go('Read');
+        $this->go('All of it is done');
+        $this->see('Enter a value');
         $this->seeStep('Make safe');
         $this->tickByTouch();
         $this->seeStep('Is it cold?');
@@ -290,6 +289,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->typeByTouch('air', '17');
         $this->go('Record reading');
         $this->finishByTouch();
+        $this->seeStep('Look it over');
         $this->tap(self::$browser->findElement(By::xpath("//summary[normalize-space()='Record what is not…']")));
         $this->tapText('Seal or spring gone');
         $this->go('Record what is not');
@@ -297,17 +297,15 @@ final class DrainToMixTest extends BrowserTestCase
         $this->tickByTouch();
         while (str_starts_with($this->text('h1'), 'Drain: ')) {
             $expected = self::$browser->findElement(By::cssSelector('[data-figure]'))->getText();
-            $this->go('It is open and flowing');
             $this->typeByTouch('volume', $expected);
             $this->go('Record what came out');
-            foreach (self::$browser->findElements(By::cssSelector('form.entry-main .tick')) as $tick) {
-                $this->tap($tick);
-            }
-            $this->go('Closed');
+            $this->tap(self::$browser->findElement(By::xpath("//button[starts-with(normalize-space(), 'Closed')]")));
+            $this->until(fn () => ! $this->has("input[name='form'][value='closed']"));
             $this->finishByTouch();
         }
-        $this->seeStep('What stayed inside');
-        $this->finishByTouch();
+        if (str_contains($this->text('h1'), 'What stayed inside')) {
+            $this->finishByTouch();
+        }
         $this->go('Record what it looks like');
         $this->finishByTouch();
         $this->go('Decide');
@@ -365,9 +363,9 @@ final class DrainToMixTest extends BrowserTestCase
     {
         $this->seeStep("Drain: {$label}");
         $this->record('out', ['volume' => $litres, 'vessel' => $vessel, 'flow' => 'ran']);
-        $ticks = array_filter(['washer', 'by_feel'], fn (string $name) => $this->has("input[name='fields[{$name}]']"));
-        $this->record('closed', array_fill_keys($ticks, true));
-        if (! str_contains($this->text('.verdict'), 'Short')) {
+        $isShort = $this->has('.verdict') && str_contains($this->text('.verdict'), 'Short');
+        $this->record('closed');
+        if (! $isShort) {
             $this->finish();
         }
     }
@@ -481,6 +479,7 @@ final class DrainToMixTest extends BrowserTestCase
 
     private function tickByTouch(): void
     {
+        $this->oneByOne();
         foreach (self::$browser->findElements(By::cssSelector('form.entry-main .tick')) as $tick) {
             $this->tap($tick);
         }
@@ -493,7 +492,9 @@ final class DrainToMixTest extends BrowserTestCase
         while (self::$browser->findElements(By::cssSelector('form.caution')) !== []) {
             $this->go('Read');
         }
-        self::assertNotSame([], self::$browser->findElements(By::cssSelector('.button-finish')), $this->text('.step'));
-        $this->go('Finish step');
+        // Not where the entry before has finished it in the same press.
+        if (self::$browser->findElements(By::cssSelector('.button-finish')) !== []) {
+            $this->go('Finish step');
+        }
     }
 }

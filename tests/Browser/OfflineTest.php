@@ -28,6 +28,7 @@ final class OfflineTest extends BrowserTestCase
         $this->untilKept('/outbox');
         $this->untilKept((string) parse_url($run, PHP_URL_PATH));
 
+        $this->oneByOne();
         self::stopServer();
         $this->reload();
         $this->seeStep('Content found');

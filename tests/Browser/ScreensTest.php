@@ -91,7 +91,6 @@ final class ScreensTest extends BrowserTestCase
         $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
         $this->seeStep('Baseline readings');
         $this->follow(fn () => $keys->sendKeys('a'));
-        $this->follow(fn () => $keys->sendKeys('a'));
         $keys->sendKeys('e');
         $this->follow(fn () => $keys->sendKeys(WebDriverKeys::ENTER));
         $this->visit(parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH).'?step=baseline');

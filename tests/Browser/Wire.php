@@ -57,6 +57,15 @@ final class Wire
     }
 
     /** @param  array<string, string|bool>  $fields */
+    /** From a sheet on which steps are done together to the page of the first of them. */
+    public function oneByOne(): void
+    {
+        $link = $this->page->query($this->css->toXPath('.sheet-block h2 a'))->item(0);
+        if ($link instanceof \DOMElement) {
+            $this->visit($link->getAttribute('href'));
+        }
+    }
+
     public function record(string $name, array $fields): void
     {
         $inside = sprintf('//form[contains(@class,"entry")][input[@name="form" and @value=%s]]', self::quoted($name));

@@ -94,7 +94,7 @@ final class JournalTest extends ShopTestCase
         $job = $this->plan();
         $send = fn (string $step, string $form, array $fields, string $key) => $this->actingAs($this->imre)->from("/jobs/{$job->id}")
             ->post("/jobs/{$job->id}/entries", ['key' => $key, 'step' => $step, 'form' => $form, 'fields' => $fields, 'stay' => '1', 'done' => '1']);
-        $this->get("/jobs/{$job->id}")->assertSee('and done');
+        $this->get("/jobs/{$job->id}?step=found")->assertSee('and done');
         // How much is missing is still to be said: recorded, and not finished.
         $send('found', 'found', ['content' => 'low', 'missing' => 'a lot'], 'first-press')->assertSessionHasErrors('missing');
         self::assertSame(0, $job->lines()->count());

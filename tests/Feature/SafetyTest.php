@@ -69,7 +69,7 @@ final class SafetyTest extends ShopTestCase
         $this->actingAs($this->imre)
             ->post(
                 "/jobs/{$job->id}/cautions",
-                ['key' => 'caution-0001', 'step' => 'leak_check', 'hazard' => 'gravity'],
+                ['key' => 'caution-0001', 'step' => 'leak_check', 'hazards' => ['gravity' => 'leak_check']],
             )
             ->assertSessionHasErrors('hazard');
     }

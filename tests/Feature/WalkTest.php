@@ -21,7 +21,7 @@ final class WalkTest extends ShopTestCase
         return [
             'coolant lost' => [
                 ['vehicle' => 8, 'kind' => 'lost', 'complaint' => 'falling'],
-                ['find_drip', 'reconcile', 'complaint', 'left_over'],
+                ['find_drip', 'look', 'complaint', 'left_over'],
             ],
             'change, unknown coolant' => [
                 ['vehicle' => 5, 'kind' => 'change', 'content' => 'unknown', 'odometer' => '91000'],
@@ -63,6 +63,9 @@ final class WalkTest extends ShopTestCase
             $this->imre->units = UnitSystem::UsCustomary;
             $title = app(StepCatalogue::class)->of($step)->title($job->state()->at($step, now()->getTimestamp()));
             $page = $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertSee($title);
+            self::assertSame([], self::metricWords((string) $page->getContent()), $step->id);
+            // A step on a sheet with others has a page of its own too.
+            $page = $this->get("/jobs/{$job->id}?step=".urlencode($step->id))->assertOk()->assertSee($title);
             self::assertSame([], self::metricWords((string) $page->getContent()), $step->id);
             $this->imre->units = UnitSystem::Metric;
             $this->walk($job)->step();

@@ -42,6 +42,7 @@ final class RunController extends JournalController
                 $kinds,
                 now()->getTimestamp(),
                 is_string($failed) ? $failed : '',
+                is_string($asked) || is_string($failed),
             ),
         ]);
     }
@@ -58,9 +59,16 @@ final class RunController extends JournalController
 
     public function acknowledge(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge(
-            self::text($request, 'step'), self::text($request, 'hazard'),
-        ));
+        $read = array_filter((array) $request->input('hazards'), is_string(...));
+
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge($read));
+    }
+
+    public function sheet(Request $request, Job $job): RedirectResponse|JsonResponse
+    {
+        $sheet = $request->input('sheet');
+
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->sheet(is_array($sheet) ? $sheet : []));
     }
 
     public function finish(Request $request, Job $job): RedirectResponse|JsonResponse

@@ -8,6 +8,7 @@ use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -29,6 +30,9 @@ use Aqbel\Core\Values;
 /** Stage 9: the neck opened cold, the level read and topped up, and the verdict on another heat cycle. */
 final class ColdLevel extends StepKind
 {
+    /** A temperature read so long ago is this one, s: it has fallen since, if anything (common practice, no source). */
+    private const JUST_NOW_S = 1800;
+
     public function name(): string
     {
         return 'cold_level';
@@ -67,9 +71,9 @@ final class ColdLevel extends StepKind
 
     public function forms(Situation $at): array
     {
-        return $at->has('opened')
-            ? [$this->toppedForm($at), self::levelForm()->aside(! $at->has('topped'))]
-            : [self::openedForm()];
+        return $this->isOpen($at)
+            ? [$this->toppedForm($at), self::levelForm()->aside()]
+            : [$this->toppedForm($at), self::openedForm()->aside()];
     }
 
     public function everyForm(Situation $at): array
@@ -79,8 +83,9 @@ final class ColdLevel extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if ($form === 'opened') {
-            HotNeck::admitOpening($at, 'ect', (float) $values->number('ect'));
+        $ect = $values->number('ect');
+        if ($ect !== null) {
+            HotNeck::admitOpening($at, 'ect', $ect);
         }
     }
 
@@ -98,9 +103,9 @@ final class ColdLevel extends StepKind
             : Obstacle::missing('not_opened', 'Read the temperature at the neck.');
 
         return array_values(array_filter([
-            $at->has('opened') ? null : $notOpened,
+            $this->isOpen($at) ? null : $notOpened,
             $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Record the top-up, zero included.'),
-            $at->last('level')?->text('level') === 'mark'
+            self::levelOf($at->entries()) === 'mark'
                 ? null
                 : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
         ]));
@@ -233,18 +238,60 @@ final class ColdLevel extends StepKind
         return new Form('opened', 'Open the neck', [Field::coolant('ect', 'Coolant now')]);
     }
 
+    /** The neck opened, topped up and the level read, in one go. */
     private function toppedForm(Situation $at): Form
     {
-        return new Form('topped', 'Record top-up', [
-            ...$this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure),
+        [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure);
+        $read = self::readJustNow($at);
+        $ect = Field::coolant('ect', 'Coolant now');
+
+        return new Form('topped', 'Record top-up and level', [
+            $this->isOpen($at) ? null : ($read === null ? $ect : $ect->preset($read)),
+            $volume->optional(),
+            $vessel->optional(),
             TopUp::liquidField($at),
-        ]);
+            self::levelField()->optional(),
+        ], closes: true);
     }
 
     private static function levelForm(): Form
     {
-        $levels = ['mark' => 'At the mark', 'below' => 'Below', 'above' => 'Above'];
+        return new Form('level', 'Record level', [self::levelField()], closes: true);
+    }
 
-        return new Form('level', 'Record level', [Field::choice('level', 'Level now', $levels, 'mark')]);
+    private static function levelField(): Field
+    {
+        return Field::choice('level', 'Level now', ['mark' => 'At the mark', 'below' => 'Below', 'above' => 'Above'], 'mark');
+    }
+
+    private function isOpen(Situation $at): bool
+    {
+        return $at->has('opened') || array_filter($at->entries('topped'), fn (Entry $e) => $e->number('ect') !== null) !== [];
+    }
+
+    /** The coolant as it was read while it cooled down, just now: nobody reads it twice; °C. */
+    private static function readJustNow(Situation $at): ?float
+    {
+        $read = $at->job->lastOf('cool_down', 'reading');
+
+        return $read !== null && $at->now - $read->at <= self::JUST_NOW_S && $read->at >= ($at->job->lastRan() ?? 0)
+            ? $read->number('ect')
+            : null;
+    }
+
+    /** Where the level stood at the last of the cold levels, by the last entry that says it; null where none does. */
+    public static function lastOf(JobState $job): ?string
+    {
+        $entries = array_map(fn (Step $step) => $job->entriesOf($step->id), $job->stepsOf('cold_level'));
+
+        return self::levelOf(array_merge(...$entries, ...[[]]));
+    }
+
+    /** @param  list<Entry>  $entries */
+    private static function levelOf(array $entries): ?string
+    {
+        $said = array_filter($entries, fn (Entry $entry) => $entry->text('level') !== '');
+
+        return $said === [] ? null : $said[array_key_last($said)]->text('level');
     }
 }

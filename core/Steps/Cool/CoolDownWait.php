@@ -79,17 +79,29 @@ final class CoolDownWait extends StepKind
 
     public function forms(Situation $at): array
     {
-        $air = $at->last('reading')?->number('air');
+        $air = $at->job->lastOf($this->name(), 'reading')?->number('air');
+        $field = Field::temperature('air', 'Air', true, -40, 55);
 
         return [
             new Form('reading', 'Record reading', [
                 Field::coolant('ect', 'Coolant'),
-                Field::temperature('air', 'Air', true, -40, 55),
-            ], note: $air === null ? '' : 'Air was '.$at->degrees($air).' last time.'),
-            new Form('rested', 'It stood long enough', [
-                Field::duration('since', 'Hours since it last ran', Unit::Hour, self::LONGEST_REST_S),
-            ], false),
+                $air === null ? $field : $field->preset($air),
+            ], note: $air === null ? '' : 'The air as it was read last time stands there already.'),
+            self::restedForm()->aside(),
         ];
+    }
+
+    /** Before the work, where the engine has not run in this job: how long it has stood. */
+    public function atOnce(Situation $at): ?Form
+    {
+        return $this->beforeTheWork($at->step) && $at->job->lastRan() === null && ! $at->has('reading') ? self::restedForm() : null;
+    }
+
+    private static function restedForm(): Form
+    {
+        return new Form('rested', 'It stood long enough', [
+            Field::duration('since', 'Hours since it last ran', Unit::Hour, self::LONGEST_REST_S),
+        ]);
     }
 
     public function admit(Situation $at, string $form, Values $values): void

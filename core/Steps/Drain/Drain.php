@@ -33,6 +33,9 @@ final class Drain extends StepKind
     /** Above this share of it more came than stands above the point (common practice, no source). */
     private const MORE = 1.3;
 
+    /** Ticked with the volume: closed again, as it should be. */
+    private const SHUT = 'shut';
+
     /** @var array<string, string> what can be done about a point that stopped early */
     private const REMEDIES = [
         'air' => 'Cap or bleed point opened, ran again', 'cleared' => 'Cleared with wire', 'replaced' => 'Plug or cock replaced',
@@ -89,17 +92,17 @@ final class Drain extends StepKind
     public function forms(Situation $at): array
     {
         $forms = [];
-        if (! $at->has('opened')) {
-            $forms[] = $this->openedForm($at);
-        }
         if ($this->capIsOn($at)) {
-            $forms[] = self::capOffForm()->aside(! $at->has('opened'));
+            $forms[] = self::capOffForm();
         }
-        $forms[] = $this->outForm($at)->aside(! $at->has('opened') || $this->capIsOn($at));
+        $forms[] = $this->outForm($at)->aside($this->capIsOn($at));
+        if (! $at->has('opened') && ! $at->has('out')) {
+            $forms[] = $this->openedForm($at)->aside();
+        }
         if ($this->short($at) !== null) {
             $forms[] = $this->remedyForm($at, Drains::notOpened($at->job));
         }
-        if (! $at->has('closed')) {
+        if (! $this->isClosed($at) && ($at->has('opened') || $at->has('out'))) {
             $forms[] = $this->closedForm($at, $at->has('out'));
         }
 
@@ -126,7 +129,7 @@ final class Drain extends StepKind
 
                     ? Obstacle::missing('no_remedy', 'It is short of what was predicted: say what was done about it.')
                     : null,
-            $at->has('closed')
+            $this->isClosed($at)
                 ? null
                 : Obstacle::missing('not_closed', "{$at->port()->label} is not recorded as closed."),
         ]));
@@ -218,10 +221,16 @@ final class Drain extends StepKind
     public function ports(Situation $at): array
     {
         return match (true) {
-            $at->has('closed') => [$at->port()->id => PortState::Closed],
-            $at->has('opened') => [$at->port()->id => PortState::Running],
+            $this->isClosed($at) => [$at->port()->id => PortState::Closed],
+            $at->has('opened') || $at->has('out') => [$at->port()->id => PortState::Running],
             default => [],
         };
+    }
+
+    /** Said by itself, or with what came out. */
+    private function isClosed(Situation $at): bool
+    {
+        return $at->has('closed') || $at->last('out')?->ticked(self::SHUT) === true;
     }
 
     /** mL that should have come out and did not; null while within the vessel and the model. */
@@ -304,7 +313,17 @@ final class Drain extends StepKind
                 ['ran' => 'ran out and stopped', 'early' => 'stopped early', 'blocked' => 'hardly came'],
                 'ran',
             ),
-        ]);
+            $at->has('closed') ? null : Field::check(self::SHUT, 'Closed again: '.lcfirst($this->shut($at))),
+        ], closes: true);
+    }
+
+    private function shut(Situation $at): string
+    {
+        $port = $at->port();
+
+        return $port->torqueNm === null
+            ? 'By feel, no figure known'.($port->washer === '' ? '' : ", {$port->washer}")
+            : $this->torqueWrench($at, $port);
     }
 
     /** @param  list<FurtherDrain>  $others  points that may be opened instead */

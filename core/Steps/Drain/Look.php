@@ -88,6 +88,11 @@ final class Look extends StepKind
             : [];
     }
 
+    public function atOnce(Situation $at): Form
+    {
+        return $this->forms($at)[0];
+    }
+
     public function obstacles(Situation $at): array
     {
         return $at->has('seen') ? [] : [Obstacle::missing('not_looked', 'Record what the coolant looks like.')];

@@ -83,6 +83,11 @@ final class Reconcile extends StepKind
             : [Obstacle::missing('not_settled', 'More stays inside than should. Open another point, or accept it.')];
     }
 
+    public function goesByItself(Situation $at): bool
+    {
+        return $this->judge($at)->passes() && Drains::choices($at) === [];
+    }
+
     public function figure(Situation $at): Figure
     {
         $ledger = $at->job->ledgerBefore(Stage::Rinse);

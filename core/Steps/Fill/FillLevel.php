@@ -6,9 +6,11 @@ namespace Aqbel\Core\Steps\Fill;
 
 use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -53,52 +55,63 @@ final class FillLevel extends Poured
         return array_values(array_filter([
             'All bleed points closed. Fill to '.$at->facts()->coldLevel.'.',
             $at->facts()->neck === NeckType::RadiatorCap ? $recovery : null,
-            'Read what was caught at bleed points and what is left in jug, hose and funnel; it was poured but is not '
-                .'inside.',
+            'What was caught at bleed points or is left in jug, hose and funnel was poured and is not inside: say how much.',
         ]));
     }
 
     public function forms(Situation $at): array
     {
+        [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Poured since, up to the mark', VesselUse::Measure);
+
         return [
-            $this->pourForm($at),
+            new Form('at_mark', 'It stands at the mark', [
+                $volume->optional(),
+                $vessel->optional(),
+                Field::volume('caught', 'Caught at bleed points', self::MOST_CAUGHT_ML, false),
+                Field::volume('left', 'Left in jug, funnel and hose', self::MOST_CAUGHT_ML, false),
+                Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML, false),
+            ], closes: true),
+            $this->pourForm($at, false),
             new Form('returned', 'Record caught or left over', [
                 Field::volume('caught', 'Caught at bleed points', self::MOST_CAUGHT_ML),
                 Field::volume('left', 'Left in funnel and hose', self::MOST_CAUGHT_ML),
                 Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML),
             ], false),
-            new Form('at_mark', 'Level stands at the mark', [], false),
         ];
+    }
+
+    /** What came back into jug, funnel and hose, mL: it was poured and is not inside. */
+    public static function leftMl(JobState $job): float
+    {
+        $back = 0.0;
+        foreach ($job->stepsOf('fill_level') as $step) {
+            foreach ($job->entriesOf($step->id) as $entry) {
+                $back += $entry->number('left') ?? 0.0;
+            }
+        }
+
+        return $back;
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        if ($entry->form !== 'returned') {
-            return parent::ledger($at, $entry);
-        }
         $fraction = Bucket::fraction($at);
+        $back = ($entry->number('caught') ?? 0.0) + ($entry->number('left') ?? 0.0);
         $spilt = $entry->number('spilt') ?? 0.0;
+        $unsure = self::CAUGHT_UNSURE_ML;
 
-        return [
-            new Line(
-                'Caught and left over',
-                -($entry->number('caught') + $entry->number('left')),
-                self::CAUGHT_UNSURE_ML,
-                $fraction,
-                fromBatch: true,
-            ),
-            new Line('In the rags', -$spilt, self::RAGS_UNSURE * $spilt, $fraction),
-        ];
+        return array_values(array_filter([
+            ...$this->poured($at, $entry),
+            $back > 0.0 ? new Line('Caught and left over', -$back, $unsure, $fraction, fromBatch: true) : null,
+            $spilt > 0.0 ? new Line('In the rags', -$spilt, self::RAGS_UNSURE * $spilt, $fraction) : null,
+        ]));
     }
 
     public function obstacles(Situation $at): array
     {
-        return array_values(array_filter([
-            $at->has('returned')
-                ? null
-                : Obstacle::missing('no_returns', 'Record what was caught and left over, zero included.'),
-            $at->has('at_mark') ? null : Obstacle::missing('not_at_mark', 'The level has not been seen at the mark.'),
-        ]));
+        return $at->has('at_mark')
+            ? []
+            : [Obstacle::missing('not_at_mark', 'The level has not been seen at the mark.')];
     }
 
     /** Up to here agreement means something, mL: the ± of the sums, and never much more than what it is to tell. */

@@ -28,11 +28,17 @@ abstract class Poured extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'poured' ? []
+        return $entry->form === 'poured' ? $this->poured($at, $entry) : [];
+    }
+
+    /** @return list<Line> what an entry says was poured */
+    protected function poured(Situation $at, Entry $entry): array
+    {
+        return $entry->number('volume') === null ? []
             : [
                 new Line(
                     'Poured',
-                    $entry->number('volume') ?? 0.0,
+                    $entry->number('volume'),
                     self::plusMinusMl($at, $entry),
                     Bucket::fraction($at),
                     fromBatch: true,

@@ -44,7 +44,12 @@ final class Dispose extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('disposed', 'Record waste', [Field::volume('volume', 'Into the waste drum')])];
+        return [new Form('disposed', 'Record waste', [Field::volume('volume', 'Into the waste drum')->preset($at->job->ledger()->outMl())])];
+    }
+
+    public function atOnce(Situation $at): Form
+    {
+        return $this->forms($at)[0];
     }
 
     public function obstacles(Situation $at): array

@@ -16,6 +16,7 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
+use Aqbel\Core\Steps\Fill\FillLevel;
 use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Liquid;
@@ -90,6 +91,11 @@ final class LeftOver extends StepKind
         ];
     }
 
+    public function atOnce(Situation $at): Form
+    {
+        return $this->forms($at)[0];
+    }
+
     public function obstacles(Situation $at): array
     {
         return $at->has('kept') || $at->has('none')
@@ -126,8 +132,6 @@ final class LeftOver extends StepKind
     {
         $poured = $at->job->ledger()->inMl() - $at->job->ledgerBefore(Stage::Fill)->inMl();
 
-        return max(0.0, Bucket::batch($at->job)->ml - $poured) + (
-            $at->job->lastOf('fill_level', 'returned')?->number('left') ?? 0.0
-        );
+        return max(0.0, Bucket::batch($at->job)->ml - $poured) + FillLevel::leftMl($at->job);
     }
 }

@@ -18,6 +18,7 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Steps\Cool\ColdLevel;
 use Aqbel\Core\Steps\Findings\Frost;
 use Aqbel\Core\Steps\StepKind;
 
@@ -88,7 +89,7 @@ final class SignOff extends StepKind
         }
 
         $frost = Frost::of($at)?->obstacle();
-        $level = $at->job->lastOf('cold_level', 'level')?->text('level');
+        $level = ColdLevel::lastOf($at->job);
 
         return array_values(array_filter([
             ...$missing,

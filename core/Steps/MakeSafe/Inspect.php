@@ -98,6 +98,11 @@ final class Inspect extends StepKind
         return new Form('sound', 'All of it is good');
     }
 
+    public function atOnce(Situation $at): Form
+    {
+        return self::soundForm();
+    }
+
     public function obstacles(Situation $at): array
     {
         return $at->has('condition') || $at->has('sound')

@@ -48,17 +48,13 @@ final class Baseline extends StepKind
 
     public function hazards(Situation $at): array
     {
-        return [Hazard::Exhaust, Hazard::Moving];
+        return $at->has('not_run') ? [] : [Hazard::Exhaust, Hazard::Moving];
     }
 
     public function forms(Situation $at): array
     {
-        $ran = [
-            'no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction',
-        ];
-
         return [new Form('baseline', 'Record baseline', [
-            Field::choice('ran', 'Engine', $ran, 'no'),
+            self::ranField(),
             Field::temperature('plateau', 'Temperature settled at', false),
             Field::temperature('fan_on', 'Fan came on at', false),
             Field::temperature('fan_off', 'Fan went off at', false),
@@ -67,14 +63,32 @@ final class Baseline extends StepKind
                 fn (string $outlet) => Field::temperature("outlet_{$outlet}", "Outlet air, {$outlet}", false),
                 $at->facts()->outlets,
             ),
-        ])];
+        ]), self::notRunForm()];
+    }
+
+    /** Readings are taken at the step itself. */
+    public function atOnce(Situation $at): Form
+    {
+        return self::notRunForm();
+    }
+
+    private static function notRunForm(): Form
+    {
+        return new Form('not_run', 'The engine was not run before the work', [], false, closes: true);
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('baseline')
+        return $at->has('baseline') || $at->has('not_run')
             ? []
             : [Obstacle::missing('no_baseline', 'Take the readings, or record that the engine was not run.')];
+    }
+
+    private static function ranField(): Field
+    {
+        return Field::choice('ran', 'Engine', [
+            'no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction',
+        ], 'no');
     }
 
     public function ran(Situation $at): ?int

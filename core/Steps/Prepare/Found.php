@@ -113,6 +113,11 @@ final class Found extends StepKind
         }
     }
 
+    public function atOnce(Situation $at): Form
+    {
+        return $this->forms($at)[0];
+    }
+
     public function obstacles(Situation $at): array
     {
         return $at->has('found') ? [] : [Obstacle::missing('no_content', 'Record how much coolant is in the circuit.')];

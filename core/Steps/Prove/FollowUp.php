@@ -46,6 +46,11 @@ final class FollowUp extends StepKind
         ])];
     }
 
+    public function atOnce(Situation $at): Form
+    {
+        return $this->forms($at)[0];
+    }
+
     public function obstacles(Situation $at): array
     {
         return $at->has('booked') ? [] : [Obstacle::missing('not_booked', 'Book the follow-up.')];

@@ -70,6 +70,11 @@ final class LeakCheck extends StepKind
         return [...$at->job->stepsOf('inspect'), ...$at->job->stepsOf('find_drip')];
     }
 
+    public function atOnce(Situation $at): Form
+    {
+        return $this->forms($at)[0];
+    }
+
     public function obstacles(Situation $at): array
     {
         return match ($at->last('seen')?->text('leak')) {

@@ -58,6 +58,11 @@ final class Refractometer extends StepKind
         return [new Form('freeze', 'Record freeze point', [Field::temperature('freeze', 'Freezes at', true, -70, 0)])];
     }
 
+    public function atOnce(Situation $at): Form
+    {
+        return $this->forms($at)[0];
+    }
+
     public function obstacles(Situation $at): array
     {
         return $at->has('freeze')

@@ -100,7 +100,7 @@ final class HeatCycle extends StepKind
         if ($this->limit($at)->fanCanProve() && ! FanProof::cannotCome($at)) {
             $forms[] = self::noFanForm();
         }
-        $off = self::offForm()->aside(! $at->has('reading'));
+        $off = self::offForm()->aside(! $at->has('reading'))->closing();
 
         return $this->judge($at)?->stops() === true ? [$off, ...$forms] : [...$forms, $off];
     }

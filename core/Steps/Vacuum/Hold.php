@@ -37,6 +37,9 @@ final class Hold extends StepKind
     /** A circuit that counts as drained holds at least so much gas, mL. */
     private const LEAST_VOID_ML = 500.0;
 
+    /** A reading so soon after the pull is that of the valve being closed, s (common practice, no source). */
+    private const CLOSING_S = 180;
+
     public function name(): string
     {
         return 'hold';
@@ -68,8 +71,8 @@ final class Hold extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Valve closed, air off. First reading at once; that starts the clock.',
-            'Read again every few minutes, at least three times. Do not touch hoses or adapter in between.',
+            'Valve closed, air off. The last reading of the pull is the first of the hold.',
+            'A reading when the clock is over is enough for “tight”; a third tells a leak from settling. Do not touch hoses or adapter in between.',
             'A rocking adapter is the usual false alarm.',
         ];
     }
@@ -88,14 +91,14 @@ final class Hold extends StepKind
         ];
 
         return [
-            new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')]),
+            new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')], closes: true),
             new Form(
                 'school',
                 'Set length',
                 [Field::choice('length', 'Length of the test', $lengths, $this->length($at)->value)],
                 false,
             ),
-            new Form('restart', 'Pulled again: restart the hold', [], false),
+            new Form('restart', 'Pulled again, or the valve shut only now: restart', [], false),
         ];
     }
 
@@ -115,6 +118,7 @@ final class Hold extends StepKind
         $long = $clock !== null && $readings !== [] && $readings[count($readings) - 1]->at >= $clock->until;
 
         return match (true) {
+            ! $at->has('reading') => [Obstacle::missing('no_reading', 'Take a reading when its clock is over.')],
             $hold === null => [Obstacle::missing('no_reading', 'Record the first reading when the valve is closed.')],
             $hold->verdict === HoldVerdict::Leak => [],
             $hold->verdict === HoldVerdict::Moved, $hold->verdict === HoldVerdict::Lost => [
@@ -140,7 +144,7 @@ final class Hold extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $hold = $this->hold($at);
+        $hold = $at->has('reading') ? $this->hold($at) : null;
         if ($hold === null) {
             return null;
         }
@@ -209,12 +213,32 @@ final class Hold extends StepKind
             : new Trace('Needle and fitted line', $hold->traced(), $hold->believed(), Unit::InchOfMercury);
     }
 
-    /** @return list<Entry> since the last restart */
+    /** @return list<Entry> since the last restart; before one, the last of the pull is the first of the hold */
     private function readings(Situation $at): array
     {
-        $since = $at->last('restart')->seq ?? 0;
+        $restart = $at->last('restart');
+        if ($restart !== null) {
+            return array_values(array_filter($at->entries('reading'), fn (Entry $e) => $e->seq > $restart->seq));
+        }
+        $own = $at->entries('reading');
+        $pull = $at->job->before($at->step, 'pull');
+        $pulled = $pull === null ? null : $at->seenFrom($pull)->last('reading');
 
-        return array_values(array_filter($at->entries('reading'), fn (Entry $e) => $e->seq > $since));
+        return $pulled === null || ($own !== [] && self::startsAnew($pulled, $own)) ? $own : [$pulled, ...$own];
+    }
+
+    /**
+     * Read again when the valve was closed, or pulled on in between: the first of its own is where the hold starts.
+     *
+     * @param  non-empty-list<Entry>  $own
+     */
+    private static function startsAnew(Entry $pulled, array $own): bool
+    {
+        [$first, $last] = [$own[0]->number('vacuum'), $own[count($own) - 1]->number('vacuum')];
+
+        return $own[0]->at - $pulled->at <= self::CLOSING_S
+            || $first > $pulled->number('vacuum')
+            || ($first === $pulled->number('vacuum') && $last < $first);
     }
 
     private function hold(Situation $at): ?VacuumHold

@@ -71,9 +71,9 @@ final class Pull extends StepKind
 
     public function forms(Situation $at): array
     {
-        $reading = self::readingForm($at)->aside(! $at->has('started'));
+        $reading = self::readingForm($at);
 
-        return $at->has('started') ? [$reading] : [self::startedForm(), $reading];
+        return $at->has('started') || $at->has('reading') ? [$reading] : [$reading, self::startedForm()->aside()];
     }
 
     public function everyForm(Situation $at): array
@@ -120,7 +120,7 @@ final class Pull extends StepKind
             return null;
         }
         if ($this->reached($at)) {
-            return Verdict::pass('reached', 'Target reached', 'Close the valve and hold.');
+            return Verdict::pass('reached', 'Target reached', 'Close the valve now: the hold counts from this reading.');
         }
         $short = $this->target($at) - $read;
         $title = "Short by {$at->say($short, Unit::InchOfMercury)}";
@@ -155,6 +155,6 @@ final class Pull extends StepKind
 
     private static function readingForm(Situation $at): Form
     {
-        return new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')]);
+        return new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')], closes: true);
     }
 }

@@ -1,3 +1,3 @@
 <label class="tick">
-    <input type="checkbox" name="fields[{{ $field->name }}]" value="1" @checked($current === '1')><span>{{ $field->label }}</span>
+    <input type="checkbox" name="{{ $name }}" value="1" @checked($current === '1')><span>{{ $field->label }}</span>
 </label>

@@ -1,10 +1,16 @@
+@php $folded = ($fold ?? false) && isset($field->choices[$current]) && ! $error; @endphp
+@if ($folded)
+    <details class="fold" data-fold>
+        <summary><span>{{ $field->label }}</span> <b data-chosen>{{ $field->choices[$current] }}</b></summary>
+@endif
 <fieldset @if ($describe) aria-describedby="{{ $describe }}" @endif>
-    <legend>{{ $field->label }}</legend>
+    <legend @class(['sr-only' => $folded])>{{ $field->label }}</legend>
     <div class="choices">
         @foreach ($field->choices as $choice => $label)
             <label class="choice">
-                <input type="radio" name="fields[{{ $field->name }}]" value="{{ $choice }}" @checked($current === (string) $choice)><span>{{ $label }}</span>
+                <input type="radio" name="{{ $name }}" value="{{ $choice }}" @checked($current === (string) $choice)><span>{{ $label }}</span>
             </label>
         @endforeach
     </div>
 </fieldset>
+@if ($folded)</details>@endif

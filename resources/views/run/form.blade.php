@@ -3,20 +3,22 @@
     @include('run.sent', ['step' => $page->step->id, 'stay' => true])
     <input type="hidden" name="form" value="{{ $shown->form->name }}">
     @if ($shown->bare())
-        <button @class(['button', 'button-wide', 'button-go' => $shown->form->main])
+        @if ($shown->done)<input type="hidden" name="done" value="1">@endif
+        <button @class(['button', 'button-wide', 'button-go' => $shown->first])
             data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}">{{ $shown->form->button }}</button>
     @elseif ($shown->open)
         @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
         <div class="fields">
             @foreach ($shown->form->fields as $field)
-                @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
+                @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-', 'fold' => $shown->folds($field)])
             @endforeach
         </div>
-        @if ($shown->done)
+        @if ($shown->offersBoth())
             <button class="button button-wide button-go" name="done" value="1"
                 data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}, and done</button>
             <button class="button button-wide button-quiet">{{ $shown->form->button }}</button>
         @else
+            @if ($shown->done)<input type="hidden" name="done" value="1">@endif
             <button @class(['button', 'button-wide', 'button-go' => $shown->first])
                 data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
         @endif
@@ -27,9 +29,10 @@
             </summary>
             <div class="fields">
                 @foreach ($shown->form->fields as $field)
-                    @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-'])
+                    @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-', 'fold' => $shown->folds($field)])
                 @endforeach
             </div>
+            @if ($shown->done)<input type="hidden" name="done" value="1">@endif
             <button class="button button-wide">{{ $shown->form->button }}</button>
         </details>
     @endif

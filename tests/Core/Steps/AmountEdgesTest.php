@@ -160,7 +160,7 @@ final class AmountEdgesTest extends TestCase
                 ->write('fill_level', 'poured', ['volume' => 10_000.0, 'vessel' => 'jug'])
                 ->at('cold_level:1'),
             'topped',
-        )->fields[2]->help;
+        )->fields[3]->help;
         self::assertSame('', $advice(0.519));
         self::assertStringContainsString('water', $advice(0.5215));
         self::assertStringContainsString('concentrate', $advice(0.4785));

@@ -1,0 +1,30 @@
+<header class="step-head">
+    <p class="step-stage">{{ $page->step->stage->value }} · {{ $page->step->stage->label() }}</p>
+    <h1 id="step-title">{{ $page->title() }}</h1>
+    <p class="why">{{ $page->why() }}</p>
+</header>
+@if ($page->ahead)
+    <p class="ahead">@icon('eye')Still to come. <a href="/jobs/{{ $page->job->id }}">Back to the step in hand</a></p>
+@elseif ($page->done)
+    <p class="ahead">
+        @icon('circle-check'){{ $page->finished() }}
+        <a href="/jobs/{{ $page->job->id }}" data-key="h" data-key-label="Step in hand">Step in hand</a>
+    </p>
+@endif
+@if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
+@if ($page->level())<x-level :level="$page->level()"/>@endif
+@if ($page->clock())<x-clock :face="$page->clock()"/>@endif
+@if ($page->verdict)<x-verdict :verdict="$page->verdict"/>@endif
+@error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+@include('run.cautions')
+@unless ($page->started())@include('run.instructions')@endunless
+@if ($page->docked() !== [])
+    <div class="dock">@foreach ($page->docked() as $shown)@include('run.form')@endforeach</div>
+@endif
+@foreach ($page->aside() as $shown)@include('run.form')@endforeach
+@foreach ($page->tables() as $table)<x-numbers :table="$table"/>@endforeach
+@if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
+@if ($page->started())@include('run.instructions')@endif
+@include('run.evidence')
+@include('run.photos')
+@if (! $page->done && ! $page->ahead)@include('run.finish')@endif
