@@ -105,14 +105,17 @@ final readonly class Recorder
     public function sheet(array $raw): void
     {
         OneWriter::run(function () use ($raw): void {
+            $known = [];
             foreach ($raw as $step => $fields) {
                 $one = $this->next("sheet {$step}");
                 try {
-                    $one->atOnce((string) $step, is_array($fields) ? $fields : []);
+                    // How warm the coolant is is asked once, and holds for those after it.
+                    $known = [...$known, ...$one->atOnce((string) $step, [...$known, ...is_array($fields) ? $fields : []])];
                 } catch (InvalidField|InvalidFields $invalid) {
                     throw $invalid instanceof InvalidField && $invalid->field === 'finish' ? $invalid : $invalid->within("sheet.{$step}");
                 }
-                if (! $one->finishWhereNothingIsMissing((string) $step)) {
+                $finished = $one->finishWhereNothingIsMissing((string) $step);
+                if (! $finished || $this->job->state()->stepInHand()?->id !== self::after($step, $raw)) {
                     return;
                 }
             }
@@ -120,18 +123,35 @@ final readonly class Recorder
     }
 
     /** @param  array<mixed>  $raw */
-    private function atOnce(string $stepId, array $raw): void
+    private static function after(int|string $step, array $raw): ?string
     {
-        $after = $this->write(function (JobState $state) use ($stepId, $raw): NewLine {
+        $steps = array_keys($raw);
+        $next = $steps[(int) array_search($step, $steps, true) + 1] ?? null;
+
+        return $next === null ? null : (string) $next;
+    }
+
+    /**
+     * @param  array<mixed>  $raw
+     * @return array<mixed> what of it is known for the steps after it
+     */
+    private function atOnce(string $stepId, array $raw): array
+    {
+        $known = [];
+        $after = $this->write(function (JobState $state) use ($stepId, $raw, &$known): NewLine {
             $at = $this->situation($state, $stepId);
             $form = $this->kinds->of($at->step)->atOnce($at)
                 ?? throw new InvalidField('finish', 'This step has moved on since the page was loaded. It is shown as it is now.');
+
+            $known = array_intersect_key($raw, array_flip($form->coolantFields()));
 
             return $this->clerk->entry($at, $form->name, $raw);
         });
         if ($after !== null && Cautions::unread($after->at($after->steps[$stepId], 0), $this->kinds->of($after->steps[$stepId])) !== []) {
             throw new InvalidField('finish', 'Read the cautions first.');
         }
+
+        return $known;
     }
 
     /** Finishes a step; with a reason it is passed over, unless the obstacle is one that is never waved through. */
@@ -171,7 +191,7 @@ final readonly class Recorder
         try {
             $after = $next->write(function (JobState $state) use ($next, $stepId, &$finished): ?NewLine {
                 $at = $next->situation($state, $stepId);
-                if ($this->kinds->of($at->step)->verdict($at)?->passes() === false) {
+                if (! $this->kinds->of($at->step)->goesOn($at)) {
                     return null;
                 }
                 $line = $this->clerk->finish($at, '');

@@ -4,15 +4,32 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-/** A question of the plan with its answers, label by code. */
+/** One question with its answers, the one chosen now and the usual one. */
 final readonly class Choice
 {
-    /** @param  array<string, string>  $answers */
+    private string $usual;
+
+    /**
+     * @param  array<string, string>  $answers  label by value
+     * @param  ?string  $usual  the first when not given
+     */
     public function __construct(
         public string $name,
         public string $label,
         public array $answers,
         public string $current,
+        ?string $usual = null,
     ) {
+        $this->usual = $usual ?? (string) array_key_first($answers);
+    }
+
+    public function said(): string
+    {
+        return $this->answers[$this->current] ?? '';
+    }
+
+    public function differs(): bool
+    {
+        return $this->current !== $this->usual;
     }
 }

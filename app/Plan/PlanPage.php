@@ -54,25 +54,65 @@ final readonly class PlanPage
         return $this->vehicles->count() <= self::MOST_LISTED;
     }
 
-    /** @return list<Choice> */
+    public function kind(): Choice
+    {
+        return new Choice('kind', 'Job', self::labels(JobKind::cases()), $this->choices->jobKind->value);
+    }
+
+    /** @return list<Choice> that have a usual answer */
     public function questions(): array
     {
+        $schools = $this->schoolLabels();
+
         return [
-            new Choice('kind', 'Job', self::labels(JobKind::cases()), $this->choices->jobKind->value),
             new Choice('complaint', 'Complaint', self::labels(Complaint::cases()), $this->choices->complaint->value),
-            new Choice('content', 'In it now', self::labels(Compatibility::cases()), $this->choices->content->value),
-            new Choice('school', 'School', $this->schoolLabels(), $this->choices->school),
+            new Choice('content', 'In it now', self::labels(Compatibility::cases()), $this->choices->content->value, Compatibility::AsManual->value),
+            new Choice('school', 'School', $schools, $this->choices->school),
+            new Choice(
+                'stock',
+                'Poured',
+                ['concentrate' => 'Concentrate and water', 'premix' => 'Premix'],
+                $this->choices->stockFraction < 1.0 ? 'premix' : 'concentrate',
+            ),
         ];
     }
 
-    public function stock(): Choice
+    /**
+     * What is ticked, in words.
+     *
+     * @param  list<Tick>  $ticks
+     */
+    public function said(array $ticks): string
     {
-        return new Choice(
-            'stock',
-            'Poured',
-            ['concentrate' => 'Concentrate and water', 'premix' => 'Premix'],
-            $this->choices->stockFraction < 1.0 ? 'premix' : 'concentrate',
-        );
+        $ticked = array_map(fn (Tick $tick) => $tick->label, array_filter($ticks, fn (Tick $tick) => $tick->ticked));
+
+        return $ticked === [] ? 'none' : implode(', ', $ticked);
+    }
+
+    public function saidMixture(): string
+    {
+        $frost = $this->choices->frostC;
+
+        return $this->units->format($this->choices->targetFraction, Dimension::Fraction)
+            .($frost === null ? '' : ' for '.$this->units->format($frost, Dimension::Temperature));
+    }
+
+    /** Whether the strength is another than the manual’s. */
+    public function mixtureDiffers(): bool
+    {
+        return $this->choices->frostC !== null || abs($this->choices->targetFraction - $this->circuit->facts->targetFraction) > 1.0e-6;
+    }
+
+    public function saidHeights(): string
+    {
+        $length = fn (float $mm): string => $this->units->format($mm, Dimension::Length);
+        $said = array_filter([
+            $this->choices->noseLiftMm > 0.0 ? 'nose '.$length($this->choices->noseLiftMm) : '',
+            $this->choices->headMm > 0.0 ? 'funnel '.$length($this->choices->headMm) : '',
+            $this->choices->cureMinutes > 0.0 ? 'cure '.round($this->choices->cureMinutes).' min' : '',
+        ]);
+
+        return $said === [] ? 'none' : implode(', ', $said);
     }
 
     public function hasOpened(): bool

@@ -92,22 +92,40 @@ final readonly class RunPage
         $this->sheet = $alone || $idle ? [] : $this->together();
     }
 
-    /** @return list<SheetBlock> */
+    /**
+     * Those of one stage; of the next one too, as long as each is but one step.
+     *
+     * @return list<SheetBlock>
+     */
     private function together(): array
     {
-        $blocks = [];
-        $open = array_diff_key($this->state->steps, $this->state->closed);
-        foreach ($open as $step) {
-            $at = $this->state->at($step, $this->now, $this->units, $this->at->stores);
+        [$blocks, $asked, $ofStage] = [[], [], []];
+        foreach (array_diff_key($this->state->steps, $this->state->closed) as $step) {
+            $stage = $step->stage->value;
+            $goesOn = isset($ofStage[$stage]) || array_sum($ofStage) === count($ofStage);
+            $ofStage[$stage] = 1 + ($ofStage[$stage] ?? 0);
             $kind = $this->kinds->of($step);
-            $form = $step->stage === $this->step->stage ? $kind->atOnce($at) : null;
+            $stores = $kind->does(Does::TouchesShelf) ? Container::stores() : new Inventory;
+            $at = $this->state->at($step, $this->now, $this->units, $stores);
+            $form = $goesOn ? $kind->atOnce($at) : null;
             if ($form === null) {
                 break;
             }
-            $blocks[] = new SheetBlock($step, $kind->title($at), $kind->instructions($at), $form, $this->href($step->id));
+            $figure = $kind->figure($at);
+            $blocks[] = new SheetBlock(
+                $step,
+                $kind->title($at),
+                $kind->instructions($at),
+                $form,
+                $this->href($step->id),
+                $kind->tables($at),
+                $figure === null ? null : new Level($figure, $this->units),
+                $asked,
+            );
+            $asked = [...$asked, ...$form->coolantFields()];
         }
 
-        return count($blocks) > 1 || ($blocks !== [] && count($blocks[0]->items()) > 1) ? $blocks : [];
+        return count($blocks) > 1 || ($blocks !== [] && $blocks[0]->items() !== []) ? $blocks : [];
     }
 
     public function title(): string
@@ -181,6 +199,20 @@ final readonly class RunPage
     public function cautions(): array
     {
         return $this->done || $this->ahead ? [] : Cautions::unread($this->at, $this->kind);
+    }
+
+    /** @return list<Hazard> what is shown wherever it arises, and asks for no press */
+    public function shownHazards(): array
+    {
+        return $this->done ? [] : array_values(array_filter($this->kind->hazards($this->at), fn (Hazard $hazard) => ! $hazard->isAcknowledged()));
+    }
+
+    /** What the sheet is about. */
+    public function sheetTitle(): string
+    {
+        $stages = array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->sheet));
+
+        return implode(', ', [array_shift($stages), ...array_map(lcfirst(...), $stages)]).', in one go';
     }
 
     /** @return list<UnreadCaution> those of the step, or of the whole sheet */

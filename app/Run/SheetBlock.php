@@ -8,17 +8,26 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\FieldType;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Table;
 
 /** One step on a sheet: what its press says, and what is asked with it. */
 final readonly class SheetBlock
 {
-    /** @param  list<string>  $instructions */
+    /**
+     * @param  list<string>  $instructions
+     * @param  list<Table>  $tables  numbers worked out for it
+     * @param  ?Level  $level  the number it is judged by
+     * @param  list<string>  $known  names of what those before it on the sheet ask already
+     */
     public function __construct(
         public Step $step,
         public string $title,
         public array $instructions,
         public Form $form,
         public string $href,
+        public array $tables = [],
+        public ?Level $level = null,
+        private array $known = [],
     ) {
     }
 
@@ -31,13 +40,13 @@ final readonly class SheetBlock
     /** @return list<Field> what is asked */
     public function asked(): array
     {
-        return array_values(array_filter($this->form->fields, fn (Field $field) => $field->type !== FieldType::Check && ! self::mayStayEmpty($field)));
+        return array_values(array_filter($this->form->fields, fn (Field $field) => $this->isNew($field) && ! self::mayStayEmpty($field)));
     }
 
     /** @return list<Field> what may be said besides */
     public function further(): array
     {
-        return array_values(array_filter($this->form->fields, self::mayStayEmpty(...)));
+        return array_values(array_filter($this->form->fields, fn (Field $field) => $this->isNew($field) && self::mayStayEmpty($field)));
     }
 
     /** @return list<string> under which what is wrong with them is told */
@@ -46,8 +55,14 @@ final readonly class SheetBlock
         return array_map(fn (Field $field) => "sheet.{$this->step->id}.{$field->name}", $this->further());
     }
 
+    /** Asked, and not on the sheet before. */
+    private function isNew(Field $field): bool
+    {
+        return $field->type !== FieldType::Check && ! in_array($field->name, $this->known, true);
+    }
+
     private static function mayStayEmpty(Field $field): bool
     {
-        return ! $field->required && $field->type !== FieldType::Check && $field->default === null;
+        return ! $field->required && ! $field->usual && $field->type !== FieldType::Check && $field->default === null;
     }
 }

@@ -16,6 +16,7 @@ final readonly class Field
     /**
      * @param  array<int|string, string>  $choices  label by code
      * @param  bool  $coolant  how warm the coolant is: asked again when it cannot be
+     * @param  bool  $usual  may stay empty, and usually does not
      * @param  ?string  $default  a number in the core's unit, a code or a text
      */
     private function __construct(
@@ -31,6 +32,7 @@ final readonly class Field
         public ?string $default = null,
         public string $help = '',
         public bool $coolant = false,
+        public bool $usual = false,
     ) {
     }
 
@@ -163,6 +165,12 @@ final readonly class Field
         return $this->but(false, $this->unit, $this->default);
     }
 
+    /** The same field, which may stay empty and usually does not. */
+    public function usuallySaid(): self
+    {
+        return $this->but(false, $this->unit, $this->default, true);
+    }
+
     /** The same field asked for in one unit, whatever the person's own. */
     public function in(Unit $unit): self
     {
@@ -182,7 +190,7 @@ final readonly class Field
         return new self($name, $label, FieldType::Quantity, $required, $dimension, $unit, $least, $most, help: $help);
     }
 
-    private function but(bool $required, ?Unit $unit, ?string $default): self
+    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false): self
     {
         return new self(
             $this->name,
@@ -197,6 +205,7 @@ final readonly class Field
             $default,
             $this->help,
             $this->coolant,
+            $usual || $this->usual,
         );
     }
 

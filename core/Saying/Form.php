@@ -42,6 +42,14 @@ final readonly class Form
         return new self($this->name, $this->button, $this->fields, $this->main, $this->note, true);
     }
 
+    /** @return list<string> names of those that ask how warm the coolant is */
+    public function coolantFields(): array
+    {
+        $fields = array_filter($this->fields, fn (Field $field) => $field->coolant);
+
+        return array_values(array_map(fn (Field $field) => $field->name, $fields));
+    }
+
     /**
      * @param  array<mixed>  $raw  as typed
      *

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Saying;
 
-/** A hazard, shown at the step where it arises and acknowledged once a job. */
+/** A hazard, shown at the step where it arises; what scalds, crushes, bursts or gasses is acknowledged once a job. */
 enum Hazard: string
 {
     case Scald = 'scald';
@@ -16,6 +16,15 @@ enum Hazard: string
     case Collapse = 'collapse';
     case Overpressure = 'overpressure';
     case Eyes = 'eyes';
+
+    /** Whether somebody says once a job that it was read; the others are shown wherever they arise. */
+    public function isAcknowledged(): bool
+    {
+        return match ($this) {
+            self::Scald, self::Exhaust, self::Raised, self::Moving, self::Collapse, self::Overpressure => true,
+            self::Glycol, self::Waste, self::Eyes => false,
+        };
+    }
 
     public function title(): string
     {

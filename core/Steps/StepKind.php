@@ -89,6 +89,12 @@ abstract class StepKind implements Kind
         return false;
     }
 
+    /** Whether what it came to needs nobody to look at it: passed, or as it was to be expected. */
+    public function goesOn(Situation $at): bool
+    {
+        return $this->verdict($at)?->passes() !== false;
+    }
+
     /** The form an entry was written with; null when this kind has none of that name. */
     final public function form(Situation $at, string $name): ?Form
     {

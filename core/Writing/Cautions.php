@@ -16,7 +16,10 @@ final class Cautions
     public static function unread(Situation $at, StepKind $kind): array
     {
         return array_values(
-            array_filter($kind->hazards($at), fn (Hazard $hazard) => ! $at->job->hasAcknowledged($hazard->value)),
+            array_filter(
+                $kind->hazards($at),
+                fn (Hazard $hazard) => $hazard->isAcknowledged() && ! $at->job->hasAcknowledged($hazard->value),
+            ),
         );
     }
 

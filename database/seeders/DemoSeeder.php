@@ -9,6 +9,7 @@ use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\ContainerMovement;
 use App\Models\Job;
+use App\Models\JobTemplate;
 use App\Models\Person;
 use App\Models\Product;
 use App\Models\Role;
@@ -56,6 +57,7 @@ final class DemoSeeder extends Seeder
                 'rules' => RulesCodec::write(new HouseRules(currency: 'tal')),
             ],
         );
+        JobTemplate::query()->create(['name' => 'Coolant change, premix', 'choices' => ['kind' => 'change', 'stock' => 'premix']]);
         foreach ([
             ['Imre Tovald', 'imre', Role::Technician], ['Sunniva Karr', 'sunniva', Role::Lead],
         ] as [$name, $login, $role]) {

@@ -18,6 +18,7 @@ export function followPlan() {
         const recommended = one('[data-recommended]', HTMLElement, outcome)?.dataset.recommended.split(' ') ?? [];
         if (auto.value === '1') {
             drains.forEach((drain) => { drain.checked = recommended.includes(drain.value); });
+            sayFolds();
         }
     };
     const ask = async (fragment, signal) => {
@@ -28,6 +29,14 @@ export function followPlan() {
     };
     const place = (fragment) => one(`[data-fragment=${fragment}]`, HTMLElement, outcome);
     // The plan itself comes first; what else could be done follows it.
+    // A folded choice says what is chosen in it.
+    const sayFolds = () => all('[data-said-by-choices]', HTMLDetailsElement, form).forEach((fold) => {
+        const inputs = all('input[type=radio], input[type=checkbox]', HTMLInputElement, fold);
+        const chosen = inputs.filter((input) => input.checked).map((input) => input.nextElementSibling?.firstChild?.textContent.trim());
+        if (inputs.length > 0) {
+            one('[data-said]', HTMLElement, fold).textContent = chosen.length > 0 ? chosen.join(', ') : 'none';
+        }
+    });
     const refresh = async () => {
         running?.abort();
         running = new AbortController();
@@ -66,6 +75,7 @@ export function followPlan() {
         if (drains.includes(around(event, 'input', HTMLInputElement))) {
             auto.value = '0';
         }
+        sayFolds();
         refresh();
     });
     outcome.addEventListener('click', (event) => {
@@ -73,6 +83,7 @@ export function followPlan() {
         const choice = all('input[name="school"]', HTMLInputElement, form).find((school) => school.value === wanted);
         if (choice) {
             choice.checked = true;
+            sayFolds();
             refresh();
         }
     });

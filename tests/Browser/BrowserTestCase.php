@@ -310,7 +310,7 @@ abstract class BrowserTestCase extends TestCase
         if ($this->wire !== null) {
             $this->wire->oneByOne();
         } elseif ($this->has('.one-go')) {
-            $this->visit((string) preg_replace('#^https?://[^/]+#', '', (string) self::$browser->findElement(By::cssSelector('.sheet-block h2 a'))->getAttribute('href')));
+            $this->visit((string) preg_replace('#^https?://[^/]+#', '', (string) self::$browser->findElement(By::cssSelector('.sheet-block header a'))->getAttribute('href')));
         }
     }
 

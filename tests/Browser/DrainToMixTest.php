@@ -105,6 +105,7 @@ final class DrainToMixTest extends BrowserTestCase
             $this->record('seen', ['coolant' => 'rusty']);
             $this->finish();
         });
+        $this->seeStep('Rinse, or skip it');
         $this->see('boils at 95 °C here, so the run ends at 85 °C', '.instructions');
         $this->see('× rinse', '.verdict h2');
         $this->record('decision', ['rinse' => 'hot', 'times' => '1']);
@@ -306,8 +307,10 @@ final class DrainToMixTest extends BrowserTestCase
         if (str_contains($this->text('h1'), 'What stayed inside')) {
             $this->finishByTouch();
         }
+        $this->seeStep('Look at what came out');
         $this->go('Record what it looks like');
         $this->finishByTouch();
+        $this->seeStep('Rinse, or skip it');
         $this->go('Decide');
         $this->finishByTouch();
         $this->seeStep('Close up');

@@ -34,10 +34,9 @@ final class SchoolsTest extends BrowserTestCase
         $this->record('topped', ['volume' => '200 L', 'vessel' => 'jug']);
         $this->see('cannot be right');
         $this->record('topped', ['volume' => '0.2', 'vessel' => 'jug']);
-        $this->see('Another warm-up', '.verdict');
-        $this->assertAccessible();
-        $this->finish();
+        // It took something: the next run follows in the same press.
         $this->seeStep('Heat cycle 2');
+        $this->assertAccessible();
         $this->readAndStart();
         $this->record('shut_off');
         $this->see('Look at the level', '.verdict');
@@ -45,8 +44,6 @@ final class SchoolsTest extends BrowserTestCase
         $this->record('at_line');
         $this->see('Put the cap on and say so', '.obstacles');
         $this->record('capped');
-        $this->see('Proven', '.verdict');
-        $this->finish();
         $this->seeStep('Cool down');
         $this->record('reading', ['ect' => '82', 'air' => '15']);
         $this->see('the neck stays shut');

@@ -60,7 +60,7 @@ final class Wire
     /** From a sheet on which steps are done together to the page of the first of them. */
     public function oneByOne(): void
     {
-        $link = $this->page->query($this->css->toXPath('.sheet-block h2 a'))->item(0);
+        $link = $this->page->query($this->css->toXPath('.sheet-block header a'))->item(0);
         if ($link instanceof \DOMElement) {
             $this->visit($link->getAttribute('href'));
         }

@@ -76,6 +76,12 @@ final class ColdLevel extends StepKind
             : [$this->toppedForm($at), self::openedForm()->aside()];
     }
 
+    /** Read and opened in the same go as the cool-down before it. */
+    public function atOnce(Situation $at): ?Form
+    {
+        return $at->entries() === [] ? $this->toppedForm($at) : null;
+    }
+
     public function everyForm(Situation $at): array
     {
         return [self::openedForm(), $this->toppedForm($at), self::levelForm()];
@@ -247,7 +253,7 @@ final class ColdLevel extends StepKind
 
         return new Form('topped', 'Record top-up and level', [
             $this->isOpen($at) ? null : ($read === null ? $ect : $ect->preset($read)),
-            $volume->optional(),
+            $volume->usuallySaid(),
             $vessel->optional(),
             TopUp::liquidField($at),
             self::levelField()->optional(),

@@ -91,10 +91,18 @@ final class CoolDownWait extends StepKind
         ];
     }
 
-    /** Before the work, where the engine has not run in this job: how long it has stood. */
+    /** Before the work how long it has stood; after a run the reading, once it has stood long enough to be cold. */
     public function atOnce(Situation $at): ?Form
     {
-        return $this->beforeTheWork($at->step) && $at->job->lastRan() === null && ! $at->has('reading') ? self::restedForm() : null;
+        $ran = $at->job->lastRan();
+        if ($at->has('reading')) {
+            return null;
+        }
+        if ($this->beforeTheWork($at->step)) {
+            return $ran === null ? self::restedForm() : null;
+        }
+
+        return $ran !== null && $at->now - $ran >= self::RESTED_S && WhyStopped::runBefore($at) === null ? $this->forms($at)[0] : null;
     }
 
     private static function restedForm(): Form

@@ -93,6 +93,12 @@ final class Look extends StepKind
         return $this->forms($at)[0];
     }
 
+    /** Dirt asks for a rinse, and that is the next step. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || $this->verdict($at)?->code === 'dirty';
+    }
+
     public function obstacles(Situation $at): array
     {
         return $at->has('seen') ? [] : [Obstacle::missing('not_looked', 'Record what the coolant looks like.')];

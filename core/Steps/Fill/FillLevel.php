@@ -114,6 +114,15 @@ final class FillLevel extends Poured
             : [Obstacle::missing('not_at_mark', 'The level has not been seen at the mark.')];
     }
 
+    /** Also where it took what was predicted, and the air that stays was predicted too. */
+    public function goesOn(Situation $at): bool
+    {
+        $verdict = $this->verdict($at);
+
+        return parent::goesOn($at)
+            || ($verdict?->code === 'air_trapped' && $this->netIn($at) >= $this->expected($at) - $this->tells($at));
+    }
+
     /** Up to here agreement means something, mL: the ± of the sums, and never much more than what it is to tell. */
     private function tells(Situation $at): float
     {

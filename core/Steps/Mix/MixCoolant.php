@@ -101,12 +101,12 @@ final class MixCoolant extends StepKind
                 : null,
             "Level bench, everything clean. {$this->vessel($at)->name}: {$liquid} to the {$at->litres($stock)} mark,"
                 ." then water to the {$at->litres($stock + $water)} mark. {$much} Stir.",
-            Plan::of($at)->school->mixedOutside()
+            $mix->stockFraction < 1.0 ? null : (Plan::of($at)->school->mixedOutside()
                 ? 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.'
                 : "Or inside: all the {$liquid} first, {$at->litres($mix->stock()->mL())}, then chase it with "
                     ."{$at->litres($mix->water()->mL())} of water,"
                     .' both measured. Needed when much water is retained; goes wrong when the second vessel is '
-                    .'guessed.',
+                    .'guessed.'),
             'What is left over gets a label at the end: strength, family, date.',
         ]));
     }
@@ -150,6 +150,14 @@ final class MixCoolant extends StepKind
         }
 
         return $forms;
+    }
+
+    /** Where nothing goes back in and the target is within reach. */
+    public function atOnce(Situation $at): ?Form
+    {
+        $forms = $this->forms($at);
+
+        return $at->entries() === [] && $forms[0]->name === 'batch' && $this->mix($at)->reachable() ? $forms[0] : null;
     }
 
     public function everyForm(Situation $at): array
@@ -389,7 +397,7 @@ final class MixCoolant extends StepKind
             count($sources) > 1
                 ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $sources, $likely)
                 : null,
-        ]);
+        ], closes: true);
     }
 
     private function shelfForm(Situation $at): Form

@@ -106,9 +106,20 @@ final class Rinse extends StepKind
         return $further === [] || $needed === 0 ? [$decision] : [$decision, self::moreForm($further)];
     }
 
+    public function atOnce(Situation $at): ?Form
+    {
+        return $at->has('decision') ? null : $this->forms($at)[0];
+    }
+
     public function everyForm(Situation $at): array
     {
         return [self::decisionForm('skip', 1), self::moreForm(Drains::everyChoice($at))];
+    }
+
+    /** Once it is decided; what the decision leaves open is an obstacle. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || ($at->has('decision') && $this->verdict($at)?->code === 'needed');
     }
 
     public function obstacles(Situation $at): array

@@ -79,6 +79,12 @@ final class RinseDrain extends StepKind
         return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
     }
 
+    /** One rinse more, as it was decided. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || $this->verdict($at)?->code === 'next_rinse';
+    }
+
     public function obstacles(Situation $at): array
     {
         return match (true) {

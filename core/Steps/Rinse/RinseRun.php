@@ -78,7 +78,7 @@ final class RinseRun extends StepKind
                 : [EngineStart::form($again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again)];
         }
         $stop = $this->judge($at)?->stops() === true;
-        $forms = [self::readingForm($at)->aside($stop), self::offForm()->aside(! $at->has('reading'))];
+        $forms = [self::readingForm($at)->aside($stop), self::offForm()->aside(! $at->has('reading'))->closing()];
 
         return $stop ? array_reverse($forms) : $forms;
     }

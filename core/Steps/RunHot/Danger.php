@@ -80,9 +80,9 @@ final readonly class Danger
     private static function in(Situation $at, Entry $reading, StopLimit $limit): ?self
     {
         $ect = (float) $reading->number('ect');
-        $far = (float) $reading->number('far');
+        $far = $reading->number('far');
         $facts = $at->facts();
-        $hottest = max($ect, $far);
+        $hottest = max($ect, $far ?? $ect);
 
         return match (true) {
             $reading->text('sign') !== 'none' => new self(
@@ -93,13 +93,13 @@ final readonly class Danger
             $hottest >= $limit->limit->degC() => new self(self::LIMIT, 'Shut off now', "{$at->degrees($hottest)} has reached"
                 ." the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}. It boils at "
                 ."{$at->degrees($limit->boiling->degC())}."),
-            self::sensorInAir($ect, $far) => new self(
+            $far !== null && self::sensorInAir($ect, $far) => new self(
                 'sensor_in_air',
                 'Shut off now',
                 "The live reading says {$at->degrees($ect)} while {$at->degrees($far)} stands at the far side:"
                     .' the sensor sits in air, and nobody knows how hot the head is.',
             ),
-            self::thermostatShut($facts, $ect, $far) => new self('thermostat_shut', 'Thermostat shut',
+            $far !== null && self::thermostatShut($facts, $ect, $far) => new self('thermostat_shut', 'Thermostat shut',
                 'Hot before it and cold behind it: an air pocket at the thermostat, or fitted the wrong way round. '
                     .'Shut off, cool, top up.'),
             self::heaterCold($facts, $ect, $reading) => new self('heater_cold', 'Heater cold',

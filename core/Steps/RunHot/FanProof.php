@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\RunHot;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Saying\Field;
 
 /** How often the fan came on and went off, counted only where coolant and clock make it possible. */
 final class FanProof
@@ -16,14 +17,18 @@ final class FanProof
     /** A fan that cools a hot radiator runs at least so long, s (common practice, no source). */
     private const LEAST_RUN_S = 20;
 
-    /** Times in one run. */
+    private const HEARD = ['once' => 1, 'twice' => 2];
+
+    /** Times in one run: timed by its own presses, or as they were heard. */
     public static function times(Situation $at): int
     {
         $fanOn = $at->facts()->fanOnC;
-        [$times, $since, $hottest] = [0, null, null];
+        [$times, $heard, $since, $hottest] = [0, 0, null, null];
         foreach ($at->entries() as $entry) {
             if ($entry->form === 'reading') {
                 $hottest = max((float) $hottest, (float) $entry->number('ect'));
+                $hot = $fanOn === null || $hottest >= $fanOn - self::SENSOR_OFF_C;
+                $heard = max($heard, $hot ? self::HEARD[$entry->text('fan')] ?? 0 : 0);
             }
             if ($entry->form === 'fan_on') {
                 $since = $entry->at;
@@ -35,7 +40,13 @@ final class FanProof
             }
         }
 
-        return $times;
+        return max($times, $heard);
+    }
+
+    /** What is said of it with a reading: heard, not timed. */
+    public static function heardField(): Field
+    {
+        return Field::choice('fan', 'Fan', ['none' => 'Not yet', 'once' => 'On and off once', 'twice' => 'Twice'], 'none')->optional();
     }
 
     public static function runs(Situation $at): bool

@@ -120,7 +120,7 @@ final class HeatCycle extends StepKind
         if (WarmTopUp::neck($at, $this->neck($at)) === Neck::Sealed || $this->wasStopped($at)) {
             return [];
         }
-        $topsUp = WarmTopUp::by($at) === WarmUp::LooseCap ? [$this->toppedForm($at)->aside(false), WarmTopUp::atLineForm()] : [];
+        $topsUp = WarmTopUp::by($at) === WarmUp::LooseCap ? [$this->toppedForm($at)->aside(false)->closing(), WarmTopUp::atLineForm()] : [];
 
         return [...$topsUp, WarmTopUp::capForm()];
     }
@@ -199,6 +199,12 @@ final class HeatCycle extends StepKind
         return $at->has('shut_off')
             ? Verdict::wait('another_cycle', 'Another cycle', $still)
             : Verdict::wait('not_proven', 'Not proven yet', $still);
+    }
+
+    /** Under a loose cap the next run follows by itself. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || WarmTopUp::verdict($at)?->code === 'another_warm_up';
     }
 
     public function wasStopped(Situation $at): bool
@@ -293,7 +299,8 @@ final class HeatCycle extends StepKind
         $missing = $passed === [] && $at->circuit()->gatesOf(GateKind::Thermostat) !== []
             ? ["heat on the far side of the thermostat ({$facts->thermostatFarSide})"] : [];
         foreach ($facts->outlets as $outlet) {
-            if ($last->number("outlet_{$outlet}") < self::HOT_AIR_C) {
+            $read = array_filter($readings, fn (Entry $e) => $e->number("outlet_{$outlet}") !== null);
+            if ($read === [] || $read[array_key_last($read)]->number("outlet_{$outlet}") < self::HOT_AIR_C) {
                 $missing[] = "the {$outlet} outlet really hot, ".$at->degrees(self::HOT_AIR_C).' or more';
             }
         }
@@ -319,12 +326,12 @@ final class HeatCycle extends StepKind
         $outlet = fn (string $outlet): Field => Field::temperature(
             "outlet_{$outlet}",
             "Outlet air, {$outlet}",
-            true,
+            false,
             -40,
             120,
         );
         $bubbles = [
-            'none' => 'None for a minute', 'some' => 'Some', 'bursts' => 'Bursts', 'hidden' => 'Cannot see, sealed',
+            'none' => 'None for a minute', 'some' => 'Some', 'bursts' => 'Bursts', 'hidden' => 'Cannot see, cap on',
         ];
         $signs = [
             'none' => 'Nothing',
@@ -336,9 +343,10 @@ final class HeatCycle extends StepKind
 
         return new Form('reading', 'Record reading', [
             Field::coolant('ect', 'Coolant, live'),
-            Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide),
+            Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide)->usuallySaid(),
             ...array_map($outlet, $at->facts()->outlets),
-            Field::choice('bubbles', 'Bubbles', $bubbles, $this->neck($at) === Neck::Sealed ? 'hidden' : 'some'),
+            $this->limit($at)->fanCanProve() ? FanProof::heardField() : null,
+            Field::choice('bubbles', 'Bubbles', $bubbles, in_array($this->neck($at), [Neck::Sealed, Neck::Resting], true) ? 'hidden' : 'some'),
             Field::choice('sign', 'Anything wrong', $signs, 'none'),
         ]);
     }

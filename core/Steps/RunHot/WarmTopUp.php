@@ -52,7 +52,7 @@ final class WarmTopUp
 
     public static function capForm(): Form
     {
-        return new Form(self::CAPPED, 'The cap is on and tight', [], false);
+        return new Form(self::CAPPED, 'The cap is on and tight', [], false, closes: true);
     }
 
     public static function atLineForm(): Form

@@ -99,7 +99,7 @@ final class PressureTest extends StepKind
                 Field::pressure('start', 'Pumped to', self::MOST_KPA),
                 Field::pressure('minute', 'After one minute', self::MOST_KPA, false),
                 Field::pressure('end', 'Stood at', self::MOST_KPA),
-                Field::duration('held', 'Held for', Unit::Minute, self::LONGEST_S),
+                Field::duration('held', 'Held for', Unit::Minute, self::LONGEST_S)->preset(self::LEAST_S),
             ]),
             new Form('declined', 'Not done', [Field::text('why', 'Why', true)], false),
         ];

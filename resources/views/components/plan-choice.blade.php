@@ -1,7 +1,7 @@
-@props(['choice'])
+@props(['choice', 'plain' => false])
 <div class="field">
     <fieldset>
-        <legend>{{ $choice->label }}</legend>
+        <legend @class(['sr-only' => $plain])>{{ $choice->label }}</legend>
         <div class="choices">
             @foreach ($choice->answers as $value => $text)
                 <label class="choice">

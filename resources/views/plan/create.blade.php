@@ -37,27 +37,34 @@
                         href="{{ $template->plan($page->vehicle) }}">{{ $template->name }}</a>@endforeach
                 </nav>
             @endif
-            @foreach ($page->questions() as $choice)<x-plan-choice :choice="$choice"/>@endforeach
-            <details class="field" @if ($page->hasOpened()) open @endif>
-                <summary class="button button-quiet button-wide">What was or will be opened…</summary>
-                <x-ticks name="opened" :ticks="$page->parts()"/>
-            </details>
-            <div class="field">
-                <fieldset><legend>Drains to open, in this order</legend><x-ticks name="drains" :ticks="$page->drains()"/></fieldset>
-            </div>
-            @if ($page->bleeds() !== [])
-                <div class="field"><fieldset><legend>Bleed points to use</legend>
-                    <x-ticks name="bleeds" :ticks="$page->bleeds()"/></fieldset></div>
-            @endif
-            <x-plan-choice :choice="$page->stock()"/>
-            <div class="pair">@foreach ($page->strengths() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach</div>
-            <div class="field">
-                <input type="hidden" name="tools_chosen" value="1">
-                <fieldset><legend>Tools at hand</legend><x-ticks name="tools" :ticks="$page->tools()"/></fieldset>
-            </div>
-            @foreach ($page->heights() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach
-            <details class="field" @if ($errors->hasAny(['odometer', 'last_odometer', 'hours', 'last_hours', 'last_month'])) open @endif>
-                <summary class="button button-quiet button-wide">Distance, hours, last change…</summary>
+            <x-plan-choice :choice="$page->kind()"/>
+            <div class="plan-folds">
+                @foreach ($page->questions() as $choice)
+                    <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice" plain/></x-plan-fold>
+                @endforeach
+                <x-plan-fold label="Opened" :said="$page->said($page->parts())" :open="$page->hasOpened()">
+                    <x-ticks name="opened" :ticks="$page->parts()"/>
+                </x-plan-fold>
+                <x-plan-fold label="Drains" :said="$page->said($page->drains())" :open="false">
+                    <x-ticks name="drains" :ticks="$page->drains()"/>
+                    <p class="help">Opened in this order. Until one is ticked they are those worth it.</p>
+                </x-plan-fold>
+                @if ($page->bleeds() !== [])
+                    <x-plan-fold label="Bleed points" :said="$page->said($page->bleeds())" :open="false"><x-ticks name="bleeds" :ticks="$page->bleeds()"/></x-plan-fold>
+                @endif
+                <x-plan-fold label="Mixture" :said="$page->saidMixture()" :open="$page->mixtureDiffers() || $errors->hasAny(['target', 'frost'])">
+                    <div class="pair">@foreach ($page->strengths() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach</div>
+                </x-plan-fold>
+                <x-plan-fold label="Tools" :said="$page->said($page->tools())" :open="false">
+                    <input type="hidden" name="tools_chosen" value="1">
+                    <x-ticks name="tools" :ticks="$page->tools()"/>
+                </x-plan-fold>
+                <x-plan-fold label="Raised, funnel, cure" :said="$page->saidHeights()"
+                    :open="$page->saidHeights() !== 'none' || $errors->hasAny(['lift', 'head', 'cure'])">
+                    @foreach ($page->heights() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach
+                </x-plan-fold>
+                <x-plan-fold label="Distance, last change" said=""
+                    :open="$errors->hasAny(['odometer', 'last_odometer', 'hours', 'last_hours', 'last_month'])">
                 <div class="pair">@foreach ($page->usage() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach</div>
                 <div @class(['field', 'has-error' => $errors->has('last_month')])>
                     <label for="last_month">Coolant last changed <small>year-month</small></label>
@@ -66,7 +73,8 @@
                     @error('last_month')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
                 </div>
                 <label class="tick"><input type="checkbox" name="first_fill" value="1"><span>Still the first fill</span></label>
-            </details>
+                </x-plan-fold>
+            </div>
             <p class="plan-start">
                 @if ($page->open)
                     <a class="button button-go button-wide" href="/jobs/{{ $page->open->id }}">Go on with {{ $page->open->number() }}</a>

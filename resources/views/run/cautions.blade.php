@@ -11,3 +11,4 @@
         <button class="button button-quiet" data-key="a" data-key-label="Cautions read">Read</button>
     </form>
 @endif
+@foreach ($page->shownHazards() as $hazard)<p class="hazard">@icon('triangle-alert')<span><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</span></p>@endforeach

@@ -1,7 +1,7 @@
 {{-- The steps of a stage that are done together: seen one by one, said in one press. --}}
 <header class="step-head">
     <p class="step-stage">{{ $page->step->stage->value }} · {{ $page->step->stage->label() }}</p>
-    <h1 id="step-title">{{ $page->step->stage->label() }}, in one go</h1>
+    <h1 id="step-title">{{ $page->sheetTitle() }}</h1>
 </header>
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
@@ -9,14 +9,17 @@
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
     @foreach ($page->sheet as $block)
         <section class="sheet-block" aria-labelledby="sheet-{{ $loop->index }}">
-            <h2 id="sheet-{{ $loop->index }}">{{ $block->title }} <a href="{{ $block->href }}">One by one</a></h2>
-            <input type="hidden" name="sheet[{{ $block->step->id }}][]" value="">
-            @if ($block->items() === [])
+            <header>
+                <h2 id="sheet-{{ $loop->index }}">{{ $block->title }}
+                    @if ($block->level?->datum() !== null)<small class="sheet-datum">{{ $block->level->figure->datumLabel }} <b>{{ $block->level->datum() }}</b></small>@endif</h2>
                 <details class="sheet-how"><summary>How</summary>
                     <ol class="instructions">@foreach ($block->instructions as $instruction)<li>{{ $instruction }}</li>@endforeach</ol>
                 </details>
-            @endif
-            @if ($block->form->fields === [])<p class="sheet-says">@icon('check'){{ $block->form->button }}</p>@endif
+                <a href="{{ $block->href }}">One by one</a>
+            </header>
+            <input type="hidden" name="sheet[{{ $block->step->id }}][]" value="">
+            @foreach ($block->tables as $table)<x-numbers :table="$table"/>@endforeach
+            @if ($block->form->fields === [])<p class="sheet-says">@icon('circle-check'){{ $block->form->button }}</p>@endif
             @if ($block->items() !== [])
                 <ul class="sheet-items">
                     @foreach ($block->items() as $field)
@@ -25,7 +28,7 @@
                     @endforeach
                 </ul>
             @endif
-            @foreach ($block->asked() as $field)@include('run.sheet-field')@endforeach
+            @if ($block->asked() !== [])<div class="fields">@foreach ($block->asked() as $field)@include('run.sheet-field')@endforeach</div>@endif
             @if ($block->further() !== [])
                 <details class="sheet-how" @if ($errors->hasAny($block->names())) open @endif><summary>More, if known</summary>
                     <div class="fields">@foreach ($block->further() as $field)@include('run.sheet-field')@endforeach</div>
