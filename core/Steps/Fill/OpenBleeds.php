@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
+use Aqbel\Core\Circuit\HeaterDrive;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
@@ -56,7 +57,7 @@ final class OpenBleeds extends Checklist
 
     protected function items(Situation $at): array
     {
-        $items = ['heater' => 'Heater valve open, control on hot'];
+        $items = $at->facts()->heaterDrive === HeaterDrive::None ? [] : ['heater' => 'Heater valve open, control on hot'];
         foreach ($at->step->params->list('ports') as $port) {
             $items[self::PORT.$port] = 'Open: '.$at->circuit()->port($port)->label;
         }

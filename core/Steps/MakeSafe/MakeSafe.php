@@ -36,7 +36,7 @@ final class MakeSafe extends Checklist
 
     public function hazards(Situation $at): array
     {
-        return [Hazard::Eyes, Hazard::Raised, Hazard::Moving];
+        return array_values(array_filter([Hazard::Eyes, $at->facts()->stationary ? null : Hazard::Raised, Hazard::Moving]));
     }
 
     protected function items(Situation $at): array
@@ -44,16 +44,20 @@ final class MakeSafe extends Checklist
         $lift = Plan::of($at)->choices->noseLiftMm;
         $electric = $at->facts()->heaterDrive === HeaterDrive::Electric;
 
-        return [
-            'ground' => $lift > 0.0
-                ? 'Nose raised '.$at->say($lift, Dimension::Length).' on stands, as planned'
-                : 'Vehicle on level ground',
-            'chocks' => 'Wheels chocked',
-            'ignition' => 'Ignition off, key out',
+        $ground = $lift > 0.0
+            ? 'Nose raised '.$at->say($lift, Dimension::Length).' on stands, as planned'
+            : 'Vehicle on level ground';
+        $heater = $electric
+            ? 'Heater set to hot with the ignition on, then off: the valve stays where it stands'
+            : 'Heater control set to hot';
+
+        // What stands on its frame has no wheels, and not everything has a heater.
+        return array_filter([
+            'ground' => $at->facts()->stationary ? null : $ground,
+            'chocks' => $at->facts()->stationary ? null : 'Wheels chocked',
+            'ignition' => $at->facts()->stationary ? 'Start blocked: key out, starting battery or air off' : 'Ignition off, key out',
             'glasses' => 'Glasses and gloves on',
-            'heater' => $electric
-                ? 'Heater set to hot with the ignition on, then off: the valve stays where it stands'
-                : 'Heater control set to hot',
-        ];
+            'heater' => $at->facts()->heaterDrive === HeaterDrive::None ? null : $heater,
+        ]);
     }
 }

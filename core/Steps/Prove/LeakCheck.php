@@ -49,7 +49,7 @@ final class LeakCheck extends StepKind
 
     public function hazards(Situation $at): array
     {
-        return [Hazard::Raised];
+        return $at->facts()->stationary ? [] : [Hazard::Raised];
     }
 
     public function forms(Situation $at): array

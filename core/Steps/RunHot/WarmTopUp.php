@@ -141,8 +141,12 @@ final class WarmTopUp
         return $at->sum('topped', 'volume') <= TopUpSeries::settledMl($at);
     }
 
+    /** After it was shut off: what went in before says nothing of how it stands then. */
     private static function wasLookedAt(Situation $at): bool
     {
-        return $at->has('shut_off') && ($at->has('topped') || $at->has(self::AT_LINE));
+        $off = $at->last('shut_off');
+        $seen = max($at->last('topped')->seq ?? 0, $at->last(self::AT_LINE)->seq ?? 0);
+
+        return $off !== null && $seen > $off->seq;
     }
 }

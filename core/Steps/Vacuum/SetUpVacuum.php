@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Vacuum;
 
+use Aqbel\Core\Circuit\HeaterDrive;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Steps\Checklist;
 
@@ -37,13 +38,13 @@ final class SetUpVacuum extends Checklist
 
     protected function items(Situation $at): array
     {
-        return [
+        return array_filter([
             'bucket' => 'Bucket with at least '.$at->litres(
                 (float) $at->step->params->number('intake_ml'),
             ).' mixed coolant',
             'hose' => 'Hose primed, its end tied at the bottom of the bucket',
-            'heater' => 'Heater valve open, control on hot',
+            'heater' => $at->facts()->heaterDrive === HeaterDrive::None ? null : 'Heater valve open, control on hot',
             'bleeds' => 'Every bleed point and drain shut',
-        ];
+        ]);
     }
 }
