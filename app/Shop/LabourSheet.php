@@ -55,6 +55,8 @@ final class LabourSheet
             'fill_through' => 'Fill through a hose, and put it back',
             'bleed' => 'Pour, and close a point',
             'fill_level' => 'Fill to the level',
+            'vent_under_pressure' => 'Vent under pressure',
+            'vent_between' => 'Crack a vent between warm-ups',
             Labour::RAISE => 'Nose up',
             'lower' => 'Nose down again',
             Labour::FUNNEL => 'High funnel on, and off again',

@@ -12,13 +12,14 @@ use Aqbel\Core\Values;
 final class HeatRound
 {
     /**
-     * All rounds of a plan. Under a loose cap the runs follow each other warm, and it is cooled down after the last.
+     * All rounds of a plan; the vent is the port that is cracked between them, where the school does so. Under a loose cap the runs follow each other warm, and it is cooled down after the last.
      *
      * @return list<Step>
      */
-    public static function planned(WarmUp $by, int $rounds): array
+    public static function planned(WarmUp $by, int $rounds, string $vent = ''): array
     {
-        $steps = array_merge(...array_map(self::steps(...), range(1, $rounds)));
+        $of = fn (int $round): array => self::steps($round, $by === WarmUp::VentBetween ? $vent : '');
+        $steps = array_merge(...array_map($of, range(1, $rounds)));
         $last = array_map(fn (Step $step) => $step->id, self::steps($rounds));
 
         return $by !== WarmUp::LooseCap ? $steps : array_values(array_filter(
@@ -27,15 +28,19 @@ final class HeatRound
         ));
     }
 
-    /** @return list<Step> */
-    public static function steps(int $round): array
+    /**
+     * @param  string  $vent  port that is cracked when it has cooled; empty where none is
+     * @return list<Step>
+     */
+    public static function steps(int $round, string $vent = ''): array
     {
         $about = new Values(['round' => $round]);
 
-        return [
+        return array_values(array_filter([
             new Step("heat_cycle:{$round}", 'heat_cycle', Stage::RunHot, $about),
             new Step("cool_down:{$round}", 'cool_down', Stage::Cool),
+            $vent === '' ? null : new Step("vent_between:{$round}", 'vent_between', Stage::Cool, new Values(['round' => $round, 'port' => $vent])),
             new Step("cold_level:{$round}", 'cold_level', Stage::Cool, $about),
-        ];
+        ]));
     }
 }

@@ -115,7 +115,7 @@ final readonly class Planner
             new Step('mix', 'mix', Stage::Mix),
             ...$school->steps($on, $fill),
             self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
-            ...HeatRound::planned($school->warmUp(), $cycles),
+            ...HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? ''),
             new Step('leak_check', 'leak_check', Stage::Prove),
             self::refit('refit:end', Stage::Prove, $materials->toRefitAtTheEnd()),
             new Step('drive', 'drive', Stage::Prove),

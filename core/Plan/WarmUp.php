@@ -19,10 +19,13 @@ enum WarmUp
     /** Under a resting cap, topped up after each run until one takes no more than reading error; then the cap is tightened. */
     case LooseCap;
 
+    /** By the neck’s own kind; after each cool-down a vent is cracked. */
+    case VentBetween;
+
     public function neck(NeckType $type): Neck
     {
         return match ($this) {
-            self::Usual => $type === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel,
+            self::Usual, self::VentBetween => $type === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel,
             self::OpenNeck => Neck::Open,
             self::LooseCap => Neck::Resting,
         };

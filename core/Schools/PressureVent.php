@@ -5,18 +5,22 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Matter\Column;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
+use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Steps\Fill\VentUnderPressure;
 
 /** Cold, the closed circuit is pumped up and a bleed point cracked until it runs solid: helps at a stubborn pocket. */
 final class PressureVent extends Poured
 {
-    /** 10 psi, the most that is pumped on a cold circuit (common practice, no source). */
-    private const PUMP_KPA = 69.0;
-
     /** What the model takes as a surface above the neck. */
     private const MOST_HEAD_MM = 5000.0;
 
@@ -33,6 +37,11 @@ final class PressureVent extends Poured
     public function catch(): string
     {
         return 'Cold only, never above the cap.';
+    }
+
+    public function runs(): bool
+    {
+        return true;
     }
 
     public function isAid(): bool
@@ -73,8 +82,28 @@ final class PressureVent extends Poured
         ];
     }
 
+    /** Poured as by gravity, up to the mark; then pumped up and cracked. */
+    public function steps(Groundwork $on, PredictedFill $fill): array
+    {
+        $steps = [];
+        foreach ((new Gravity)->steps($on, (new Gravity)->predict($on)) as $step) {
+            $steps[] = $step;
+            if ($step->kind === 'fill_level') {
+                $steps[] = new Step('vent_under_pressure', 'vent_under_pressure', Stage::Fill);
+            }
+        }
+
+        return $steps;
+    }
+
+    /** It stands full by then, and at no height above the neck. */
+    public function picture(JobState $job): ?Runs
+    {
+        return (new Gravity)->picture($job);
+    }
+
     private static function kPa(Circuit $circuit): float
     {
-        return min(self::PUMP_KPA, $circuit->facts->capOrNothingKpa());
+        return VentUnderPressure::mostKpa($circuit);
     }
 }

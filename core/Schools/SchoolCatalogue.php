@@ -21,7 +21,7 @@ final readonly class SchoolCatalogue implements Schools
     public static function standard(): self
     {
         return new self(
-            [new Gravity, new Vacuum, new Watch, new OpenNeck, new LooseCap, new HighFunnel, new Raised, new LargeEngine, new PressureVent],
+            [new Gravity, new Vacuum, new Watch, new OpenNeck, new LooseCap, new HighFunnel, new Raised, new LargeEngine, new VentBolt, new PressureVent],
         );
     }
 
@@ -35,7 +35,11 @@ final readonly class SchoolCatalogue implements Schools
     {
         $further = array_slice($circuit->portsOf(PortKind::Fill), 1);
 
-        return [...$this->schools, ...array_map(fn (Port $port) => new EngineFirst($port->id, $port->label), $further)];
+        return [
+            ...$this->schools,
+            ...array_map(fn (Port $port) => new EngineFirst($port->id, $port->label), $further),
+            ...array_map(fn (Port $port) => new SecondNeck($port->id, $port->label), $further),
+        ];
     }
 
     public function of(string $id): School
@@ -46,6 +50,10 @@ final readonly class SchoolCatalogue implements Schools
             }
         }
 
-        return str_starts_with($id, EngineFirst::ID) ? new EngineFirst(substr($id, strlen(EngineFirst::ID))) : $this->schools[0];
+        return match (true) {
+            str_starts_with($id, EngineFirst::ID) => new EngineFirst(substr($id, strlen(EngineFirst::ID))),
+            str_starts_with($id, SecondNeck::ID) => new SecondNeck(substr($id, strlen(SecondNeck::ID))),
+            default => $this->schools[0],
+        };
     }
 }

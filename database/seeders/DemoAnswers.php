@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
@@ -11,6 +13,7 @@ use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
+use Aqbel\Core\Steps\Fill\VentUnderPressure;
 use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
 use Aqbel\Core\Steps\StepKind;
 
@@ -44,6 +47,7 @@ final class DemoAnswers
         ],
         'look' => [['seen', ['coolant' => 'clean', 'next' => 'waste'], 1]],
         'cure' => [['started', [], 1]],
+        'vent_between' => [['vented', ['came' => 'coolant', 'torqued' => '1'], 4]],
         'find_cause' => [['cause', ['cause' => 'oil_cooler', 'how' => 'air test'], 20]],
         'jar_test' => [['jar', ['jar' => 'clear'], 3]],
         'rinse_run' => [
@@ -104,6 +108,7 @@ final class DemoAnswers
                 ['full', [], 1],
                 ['closed', ['clamp' => '1'], 3],
             ],
+            'vent_under_pressure' => self::ventedUnderPressure($at),
             'bleed' => [
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket'], 6],
                 ['running', [], 2],
@@ -146,6 +151,18 @@ final class DemoAnswers
             'drive' => [['driven', ['minutes' => '14', 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
             default => self::ANSWERS[$at->step->kind] ?? [],
         };
+    }
+
+    /** @return list<Answer> every point solid */
+    private static function ventedUnderPressure(Situation $at): array
+    {
+        $cracked = fn (Port $port): array => ['cracked', ['point' => $port->id, 'came' => 'solid'], 2.0];
+
+        return [
+            ['pumped', ['kpa' => (string) floor(VentUnderPressure::mostKpa($at->circuit()))], 1.0],
+            ...array_map($cracked, $at->circuit()->portsOf(PortKind::Bleed)),
+            ['released', [], 1.0],
+        ];
     }
 
     /** @return list<string> of its fields */
@@ -212,7 +229,7 @@ final class DemoAnswers
         $facts = $at->facts();
         $answers = self::ANSWERS['heat_cycle'];
         $by = Plan::of($at)->school->warmUp();
-        $neck = $by === WarmUp::Usual ? Neck::Sealed : $by->neck($facts->neck);
+        $neck = in_array($by, [WarmUp::Usual, WarmUp::VentBetween], true) ? Neck::Sealed : $by->neck($facts->neck);
         $limit = StopLimitAtNeck::of($at, $neck)->limit->degC();
         $coolant = floor(min(97.0, $limit - 1.0, ($facts->fanOnC ?? 200.0) + 2.0));
         $answers[1][1] = [
@@ -223,7 +240,7 @@ final class DemoAnswers
         $off = array_pop($answers);
 
         return match ($by) {
-            WarmUp::Usual => [...$answers, $off],
+            WarmUp::Usual, WarmUp::VentBetween => [...$answers, $off],
             WarmUp::OpenNeck => [...$answers, ['topped', ['volume' => '0.1', 'vessel' => 'jug'], 1], ['capped', [], 1], $off],
             WarmUp::LooseCap => [...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe'], 2], ['capped', [], 600]],
         };

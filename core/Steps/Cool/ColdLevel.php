@@ -190,10 +190,18 @@ final class ColdLevel extends StepKind
         )]);
         $round = $this->round($at);
         if ($round === null) {
-            return [...HeatRound::steps($next), ...self::drivenAgain($next)];
+            return [...HeatRound::steps($next, self::vent($at)), ...self::drivenAgain($next)];
         }
 
-        return isset($at->job->steps['heat_cycle:'.($round + 1)]) ? [] : HeatRound::steps($next);
+        return isset($at->job->steps['heat_cycle:'.($round + 1)]) ? [] : HeatRound::steps($next, self::vent($at));
+    }
+
+    /** The port that is cracked between the rounds; empty where none is. */
+    private static function vent(Situation $at): string
+    {
+        $vents = $at->job->stepsOf('vent_between');
+
+        return $vents === [] ? '' : $vents[0]->params->text('port');
     }
 
     /** @return list<Step> the drive once more, after a run that proves it may */
@@ -217,7 +225,7 @@ final class ColdLevel extends StepKind
         $rounds = array_unique(array_map(fn (Step $step) => $step->params->whole('round'), $later));
 
         return array_merge(
-            ...array_map(fn (int $n) => array_map(fn (Step $s) => $s->id, HeatRound::steps($n)), array_values($rounds)),
+            ...array_map(fn (int $n) => array_map(fn (Step $s) => $s->id, HeatRound::steps($n, self::vent($at))), array_values($rounds)),
             ...[[]]
         );
     }
@@ -233,6 +241,9 @@ final class ColdLevel extends StepKind
         $cycle = $this->round($at) === null ? null : $at->job->before($at->step, 'heat_cycle');
         if ($cycle === null || ! $at->seenFrom($cycle)->has('reading')) {
             return '';
+        }
+        if (VentBetween::sawAir($at)) {
+            return 'Air still came at the vent.';
         }
         $heat = new HeatCycle;
 

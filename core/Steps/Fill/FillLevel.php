@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Fill;
 
 use Aqbel\Core\Circuit\NeckType;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
@@ -77,7 +80,33 @@ final class FillLevel extends Poured
                 Field::volume('left', 'Left in funnel and hose', self::MOST_CAUGHT_ML),
                 Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML),
             ], false),
+            ...$this->mayVentUnderPressure($at) ? [self::ventForm()] : [],
         ];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [...$this->forms($at), self::ventForm()];
+    }
+
+    private static function ventForm(): Form
+    {
+        return new Form('vent', 'Vent it under pressure next', [], false);
+    }
+
+    /** Where air is trapped, a tester is at hand and there is a point to crack: offered in any school. */
+    private function mayVentUnderPressure(Situation $at): bool
+    {
+        return Plan::of($at)->choices->has(Tool::PressureTester) && $at->circuit()->portsOf(PortKind::Bleed) !== []
+            && VentUnderPressure::mostKpa($at->circuit()) > 0.0 && $this->judge($at)?->code === 'air_trapped'
+            && $at->job->stepsOf('vent_under_pressure') === [] && ! $at->has('vent');
+    }
+
+    public function orders(Situation $at): array
+    {
+        return $at->has('vent') && $at->job->stepsOf('vent_under_pressure') === []
+            ? [new Step('vent_under_pressure', 'vent_under_pressure', $at->step->stage)]
+            : [];
     }
 
     /** What came back into jug, funnel and hose, mL: it was poured and is not inside. */

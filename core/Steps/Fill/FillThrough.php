@@ -12,7 +12,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 
-/** Stage 6: the engine filled through a second fill point, a hose taken off, before the neck. */
+/** Stage 6: filled through a second fill point: a hose taken off, before the neck; or a tee or hose above it, once the neck is capped. */
 final class FillThrough extends Poured
 {
     public function name(): string
@@ -27,16 +27,29 @@ final class FillThrough extends Poured
 
     public function title(Situation $at): string
     {
-        return 'Fill the engine: '.$at->port()->label;
+        return ($this->isCapped($at) ? 'Then through: ' : 'Fill the engine: ').$at->port()->label;
     }
 
     public function why(Situation $at): string
     {
+        if ($this->isCapped($at)) {
+            return 'Above the neck air stays whatever is poured there. With the neck capped it is filled up from its own point.';
+        }
+
         return 'Coolant that comes up from below in the engine pushes its air out at the top, ahead of the thermostat.';
     }
 
     public function instructions(Situation $at): array
     {
+        if ($this->isCapped($at)) {
+            return [
+                ...array_filter([$this->access($at, $at->port())]),
+                'Cap on the neck, tight: what is poured now would run out there. Open this point, a funnel on it.',
+                'Pour slowly, squeeze the hoses, until it stands full and no bubble comes.',
+                'Close it: cap or clamp on its marks.',
+            ];
+        }
+
         return [
             ...array_filter([$this->access($at, $at->port())]),
             'Mark how the clamp sits. Take the hose off, a pan under it, and put a funnel into it, held higher than the engine.',
@@ -49,7 +62,7 @@ final class FillThrough extends Poured
     {
         return match (true) {
             $at->has('closed') => $at->has('poured') ? [] : [$this->pourForm($at)],
-            ! $at->has('opened') => [self::openedForm()],
+            ! $at->has('opened') => [$this->openedForm($at)],
             $at->has('full') => [self::closedAgainForm(), $this->pourForm($at, false)],
             default => [$this->pourForm($at), self::fullForm()],
         };
@@ -57,7 +70,7 @@ final class FillThrough extends Poured
 
     public function everyForm(Situation $at): array
     {
-        return [self::openedForm(), $this->pourForm($at), self::fullForm(), self::closedAgainForm()];
+        return [$this->openedForm($at), $this->pourForm($at), self::fullForm(), self::closedAgainForm()];
     }
 
     public function obstacles(Situation $at): array
@@ -106,9 +119,14 @@ final class FillThrough extends Poured
         };
     }
 
-    private static function openedForm(): Form
+    private function isCapped(Situation $at): bool
     {
-        return new Form('opened', 'It is off, the funnel is in');
+        return $at->step->params->ticked('capped');
+    }
+
+    private function openedForm(Situation $at): Form
+    {
+        return new Form('opened', $this->isCapped($at) ? 'The neck is capped, this one is open' : 'It is off, the funnel is in');
     }
 
     private static function fullForm(): Form

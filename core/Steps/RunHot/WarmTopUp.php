@@ -37,7 +37,7 @@ final class WarmTopUp
     public static function instructions(Situation $at): array
     {
         return match (self::by($at)) {
-            WarmUp::Usual => [],
+            WarmUp::Usual, WarmUp::VentBetween => [],
             WarmUp::OpenNeck => [
                 'Cap off, heater hot, blower low. Keep it to the brim as it sinks, never with a hand over the neck.',
                 'At operating temperature top up a last time, put the cap on with a rag and say so; then shut off.',
@@ -71,7 +71,7 @@ final class WarmTopUp
         $by = self::by($at);
 
         return match (true) {
-            $by === WarmUp::Usual || ($at->has(self::CAPPED) && $at->has('shut_off')) => null,
+            $by === WarmUp::Usual || $by === WarmUp::VentBetween || ($at->has(self::CAPPED) && $at->has('shut_off')) => null,
             $by === WarmUp::LooseCap && ! self::wasLookedAt($at) => Obstacle::missing(
                 'no_top_up',
                 'Lift the resting cap with rag and glasses, and top up to the line or say that it stands there.',

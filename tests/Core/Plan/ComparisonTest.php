@@ -28,9 +28,9 @@ final class ComparisonTest extends TestCase
             fn (ComparedSchool $s) => $s->school->id(),
             $this->compare('post-van', $tools)->schools,
         );
-        self::assertEqualsCanonicalizing(['gravity', 'watch', 'open_neck', 'loose_cap'], $names([]));
+        self::assertEqualsCanonicalizing(['gravity', 'watch', 'open_neck', 'loose_cap', 'vent_bolt'], $names([]));
         self::assertEqualsCanonicalizing(
-            ['gravity', 'watch', 'open_neck', 'loose_cap', 'funnel', 'raise', 'pressure', 'vacuum'],
+            ['gravity', 'watch', 'open_neck', 'loose_cap', 'vent_bolt', 'funnel', 'raise', 'pressure', 'vacuum'],
             $names(Tool::cases()),
         );
         self::assertContains(
