@@ -56,6 +56,7 @@ final class LabourSheet
             'bleed' => 'Pour, and close a point',
             'fill_level' => 'Fill to the level',
             'vent_under_pressure' => 'Vent under pressure',
+            'funnel_off' => 'Funnel off after the run',
             'vent_between' => 'Crack a vent between warm-ups',
             Labour::RAISE => 'Nose up',
             'lower' => 'Nose down again',

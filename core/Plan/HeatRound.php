@@ -12,7 +12,8 @@ use Aqbel\Core\Values;
 final class HeatRound
 {
     /**
-     * All rounds of a plan; the vent is the port that is cracked between them, where the school does so. Under a loose cap the runs follow each other warm, and it is cooled down after the last.
+     * All rounds of a plan; the vent is the port that is cracked between them, where the school does so. Under a loose cap, or a
+     * funnel, the runs follow each other warm, and it is cooled down after the last.
      *
      * @return list<Step>
      */
@@ -20,12 +21,18 @@ final class HeatRound
     {
         $of = fn (int $round): array => self::steps($round, $by === WarmUp::VentBetween ? $vent : '');
         $steps = array_merge(...array_map($of, range(1, $rounds)));
-        $last = array_map(fn (Step $step) => $step->id, self::steps($rounds));
-
-        return $by !== WarmUp::LooseCap ? $steps : array_values(array_filter(
+        $last = array_map(fn (Step $step) => $step->id, $of($rounds));
+        if ($by !== WarmUp::LooseCap && $by !== WarmUp::UnderFunnel) {
+            return $steps;
+        }
+        $steps = array_values(array_filter(
             $steps,
             fn (Step $step) => $step->kind === 'heat_cycle' || in_array($step->id, $last, true),
         ));
+        $off = $by === WarmUp::UnderFunnel ? [new Step('funnel_off', 'funnel_off', Stage::Cool)] : [];
+
+        // Off when it has cooled, before the level is read.
+        return [...array_slice($steps, 0, -1), ...$off, ...array_slice($steps, -1)];
     }
 
     /**

@@ -116,6 +116,13 @@ final readonly class Planner
             ...$school->steps($on, $fill),
             self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
             ...HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? ''),
+            // Under a funnel there was no neck to put the tester on before.
+            $when(
+                $school->warmUp() === WarmUp::UnderFunnel && $choices->has(Tool::PressureTester),
+                'pressure_test',
+                'pressure_test',
+                Stage::Prove,
+            ),
             new Step('leak_check', 'leak_check', Stage::Prove),
             self::refit('refit:end', Stage::Prove, $materials->toRefitAtTheEnd()),
             new Step('drive', 'drive', Stage::Prove),

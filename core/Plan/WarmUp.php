@@ -19,6 +19,9 @@ enum WarmUp
     /** Under a resting cap, topped up after each run until one takes no more than reading error; then the cap is tightened. */
     case LooseCap;
 
+    /** Under the funnel it was poured through, its level kept up; it comes off when it has cooled. */
+    case UnderFunnel;
+
     /** By the neck’s own kind; after each cool-down a vent is cracked. */
     case VentBetween;
 
@@ -28,6 +31,7 @@ enum WarmUp
             self::Usual, self::VentBetween => $type === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel,
             self::OpenNeck => Neck::Open,
             self::LooseCap => Neck::Resting,
+            self::UnderFunnel => Neck::Funnel,
         };
     }
 }

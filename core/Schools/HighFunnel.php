@@ -9,8 +9,9 @@ use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\WarmUp;
 
-/** A sealed funnel makes the neck the highest point. */
+/** A sealed funnel makes the neck the highest point, and stays on while it runs. */
 final class HighFunnel extends Poured
 {
     private const HEAD_MM = 300.0;
@@ -33,6 +34,11 @@ final class HighFunnel extends Poured
     public function runs(): bool
     {
         return true;
+    }
+
+    public function warmUp(): WarmUp
+    {
+        return WarmUp::UnderFunnel;
     }
 
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit

@@ -74,7 +74,8 @@ abstract class Poured implements School
             $bleeds[] = new Step("bleed:{$silent->port}", 'bleed', Stage::Fill, new Values($about));
         }
         $ports = array_map(fn (Step $s) => $s->params->text('port'), $bleeds);
-        $pressed = $on->choices->has(Tool::PressureTester)
+        // The tester sits on the neck, where the funnel stays.
+        $pressed = $on->choices->has(Tool::PressureTester) && $this->warmUp() !== WarmUp::UnderFunnel
             ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)]
             : [];
 

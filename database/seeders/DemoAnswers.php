@@ -48,6 +48,7 @@ final class DemoAnswers
         'look' => [['seen', ['coolant' => 'clean', 'next' => 'waste'], 1]],
         'cure' => [['started', [], 1]],
         'vent_between' => [['vented', ['came' => 'coolant', 'torqued' => '1'], 4]],
+        'funnel_off' => [['off', ['volume' => '0', 'vessel' => 'jug', 'goes' => 'container', 'how' => 'cold'], 3]],
         'find_cause' => [['cause', ['cause' => 'oil_cooler', 'how' => 'air test'], 20]],
         'jar_test' => [['jar', ['jar' => 'clear'], 3]],
         'rinse_run' => [
@@ -240,7 +241,7 @@ final class DemoAnswers
         $off = array_pop($answers);
 
         return match ($by) {
-            WarmUp::Usual, WarmUp::VentBetween => [...$answers, $off],
+            WarmUp::Usual, WarmUp::VentBetween, WarmUp::UnderFunnel => [...$answers, $off],
             WarmUp::OpenNeck => [...$answers, ['topped', ['volume' => '0.1', 'vessel' => 'jug'], 1], ['capped', [], 1], $off],
             WarmUp::LooseCap => [...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe'], 2], ['capped', [], 600]],
         };

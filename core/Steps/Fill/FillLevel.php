@@ -14,6 +14,7 @@ use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -43,7 +44,7 @@ final class FillLevel extends Poured
 
     public function title(Situation $at): string
     {
-        return 'Fill to '.$at->facts()->coldLevel;
+        return $this->underFunnel($at) ? 'Fill until it stands in the funnel' : 'Fill to '.$at->facts()->coldLevel;
     }
 
     public function why(Situation $at): string
@@ -67,11 +68,11 @@ final class FillLevel extends Poured
         [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Poured since, up to the mark', VesselUse::Measure);
 
         return [
-            new Form('at_mark', 'It stands at the mark', [
+            new Form('at_mark', $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [
                 $volume->optional(),
                 $vessel->optional(),
                 Field::volume('caught', 'Caught at bleed points', self::MOST_CAUGHT_ML, false),
-                Field::volume('left', 'Left in jug, funnel and hose', self::MOST_CAUGHT_ML, false),
+                Field::volume('left', $this->underFunnel($at) ? 'Stands in the funnel now' : 'Left in jug, funnel and hose', self::MOST_CAUGHT_ML, false),
                 Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML, false),
             ], closes: true),
             $this->pourForm($at, false),
@@ -107,6 +108,12 @@ final class FillLevel extends Poured
         return $at->has('vent') && $at->job->stepsOf('vent_under_pressure') === []
             ? [new Step('vent_under_pressure', 'vent_under_pressure', $at->step->stage)]
             : [];
+    }
+
+    /** The funnel stays on while it runs. */
+    private function underFunnel(Situation $at): bool
+    {
+        return Plan::of($at)->school->warmUp() === WarmUp::UnderFunnel;
     }
 
     /** What came back into jug, funnel and hose, mL: it was poured and is not inside. */

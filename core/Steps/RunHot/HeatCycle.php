@@ -95,11 +95,12 @@ final class HeatCycle extends StepKind
         ];
         if ($this->neck($at) !== Neck::Sealed) {
             $forms[] = $this->toppedForm($at);
-            $forms[] = WarmTopUp::capForm();
+            $forms[] = WarmTopUp::by($at) === WarmUp::UnderFunnel ? null : WarmTopUp::capForm();
         }
         if ($this->limit($at)->fanCanProve() && ! FanProof::cannotCome($at)) {
             $forms[] = self::noFanForm();
         }
+        $forms = array_values(array_filter($forms));
         $off = self::offForm()->aside(! $at->has('reading'))->closing();
 
         return $this->judge($at)?->stops() === true ? [$off, ...$forms] : [...$forms, $off];
@@ -116,8 +117,8 @@ final class HeatCycle extends StepKind
     /** @return list<Form> at a neck that is still unsealed: topped up warm, and capped in the end */
     private function formsAfterwards(Situation $at): array
     {
-        // After steam or at its limit nobody lifts anything.
-        if (WarmTopUp::neck($at, $this->neck($at)) === Neck::Sealed || $this->wasStopped($at)) {
+        // After steam or at its limit nobody lifts anything, and a funnel comes off at a step of its own.
+        if (WarmTopUp::neck($at, $this->neck($at)) === Neck::Sealed || $this->wasStopped($at) || WarmTopUp::by($at) === WarmUp::UnderFunnel) {
             return [];
         }
         $topsUp = WarmTopUp::by($at) === WarmUp::LooseCap ? [$this->toppedForm($at)->aside(false)->closing(), WarmTopUp::atLineForm()] : [];

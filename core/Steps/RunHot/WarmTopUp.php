@@ -13,6 +13,7 @@ use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Cool\FunnelOff;
 use Aqbel\Core\Steps\Cool\TopUpSeries;
 
 /**
@@ -30,7 +31,10 @@ final class WarmTopUp
     {
         $started = EngineStart::neck($at->last(EngineStart::FORM));
 
-        return $started === Neck::Sealed ? WarmUp::Usual : Plan::of($at)->school->warmUp();
+        $off = $at->job->lastOf('funnel_off', FunnelOff::OFF) !== null;
+        $by = Plan::of($at)->school->warmUp();
+
+        return $started === Neck::Sealed || ($by === WarmUp::UnderFunnel && $off) ? WarmUp::Usual : $by;
     }
 
     /** @return list<string> what to do besides what every warm-up asks */
@@ -38,6 +42,10 @@ final class WarmTopUp
     {
         return match (self::by($at)) {
             WarmUp::Usual, WarmUp::VentBetween => [],
+            WarmUp::UnderFunnel => [
+                'The funnel stays on. Keep its level up while it warms; watch the bubbles, blip the throttle.',
+                'It comes off when it has cooled: what stands in it feeds the shrinkage.',
+            ],
             WarmUp::OpenNeck => [
                 'Cap off, heater hot, blower low. Keep it to the brim as it sinks, never with a hand over the neck.',
                 'At operating temperature top up a last time, put the cap on with a rag and say so; then shut off.',
@@ -63,7 +71,10 @@ final class WarmTopUp
     /** How the neck stood, and stands since: a cap that went on warm is one that was sealed while warming. */
     public static function neck(Situation $at, ?Neck $started): ?Neck
     {
-        return $at->has(self::CAPPED) ? Neck::Sealed : $started;
+        // A funnel taken off hot leaves a cap on a hot neck.
+        $hot = $started === Neck::Funnel && $at->job->lastOf('funnel_off', FunnelOff::OFF)?->text('how') === FunnelOff::HOT;
+
+        return $at->has(self::CAPPED) || $hot ? Neck::Sealed : $started;
     }
 
     public static function isMissing(Situation $at): ?Obstacle
@@ -71,7 +82,7 @@ final class WarmTopUp
         $by = self::by($at);
 
         return match (true) {
-            $by === WarmUp::Usual || $by === WarmUp::VentBetween || ($at->has(self::CAPPED) && $at->has('shut_off')) => null,
+            in_array($by, [WarmUp::Usual, WarmUp::VentBetween, WarmUp::UnderFunnel], true) || ($at->has(self::CAPPED) && $at->has('shut_off')) => null,
             $by === WarmUp::LooseCap && ! self::wasLookedAt($at) => Obstacle::missing(
                 'no_top_up',
                 'Lift the resting cap with rag and glasses, and top up to the line or say that it stands there.',
