@@ -49,11 +49,83 @@ final class SchoolsTest extends BrowserTestCase
         $this->see('the neck stays shut');
     }
 
-    private function readAndStart(): void
+    public function test_vented_under_pressure_and_never_left_under_it(): void
+    {
+        $this->signIn();
+        $this->jobAt('vent_under_pressure', 'SKP 902', school: 'pressure');
+        $this->seeStep('Vent under pressure, cold');
+        $this->readCautionsHere();
+        // The cap stands more, and this is no test.
+        $this->record('pumped', ['kpa' => '110']);
+        $this->see('Let it off, and pump no higher');
+        $this->record('pumped', ['kpa' => '69']);
+        $this->see('It is under pressure', '.obstacles');
+        $this->record('cracked', ['point' => 'bleed_housing', 'came' => 'air']);
+        $this->see('Not solid yet', '.verdict');
+        $this->assertAccessible();
+        $this->record('cracked', ['point' => 'bleed_housing', 'came' => 'solid']);
+        $this->record('cracked', ['point' => 'bleed_heater', 'came' => 'solid']);
+        $this->see('Solid', '.verdict');
+        $this->record('released');
+        $this->seeStep('Pressure test, cold');
+    }
+
+    public function test_a_vent_bolt_is_cracked_when_it_has_cooled(): void
+    {
+        $this->signIn();
+        $this->jobAt('vent_between:1', 'SKP 660', school: 'vent_bolt');
+        $this->seeStep('Vent: Radiator bleed screw');
+        $this->readCautionsHere();
+        $this->record('vented', ['came' => 'air', 'caught' => '120 L']);
+        $this->see('cannot be right');
+        $this->record('vented', ['came' => 'air', 'caught' => '0.12']);
+        $this->seeStep('Cold level, cycle 1');
+        $this->record('topped', ['ect' => '24', 'volume' => '150 ml', 'level' => 'mark']);
+        $this->see('Air still came at the vent', '.verdict');
+        $this->assertAccessible();
+    }
+
+    public function test_a_funnel_comes_off_when_it_has_cooled_and_feeds_the_ledger(): void
+    {
+        $this->signIn();
+        $this->jobAt('funnel_off', 'SKP 115', school: 'funnel');
+        $this->seeStep('Funnel off');
+        $this->readCautionsHere();
+        $this->record('off', ['volume' => '9', 'goes' => 'recovery']);
+        $this->see('was ever in it');
+        $this->assertAccessible();
+        $this->record('off', ['volume' => '0', 'goes' => 'recovery']);
+        self::assertStringStartsWith('Cold level', $this->text('h1'));
+    }
+
+    public function test_a_second_neck_after_the_cap_is_closed_before_anything_else(): void
+    {
+        $this->signIn();
+        $this->jobAt('fill_through:upper_end', 'SKP 447', school: 'second_neck:upper_end');
+        $this->record('opened');
+        $this->see('is open. Put it back', '.obstacles');
+        $this->record('poured', ['volume' => '80 L']);
+        $this->see('cannot be right');
+        $this->record('poured', ['volume' => '0.1']);
+        $this->record('full');
+        $this->see('Put it back now', '.verdict');
+        $this->assertAccessible();
+        $this->record('closed', ['clamp' => true]);
+        $this->see('Full, and back on', '.verdict');
+        $this->finish();
+        $this->seeStep('Pressure test, cold');
+    }
+
+    private function readCautionsHere(): void
     {
         while ($this->has('form.caution')) {
             $this->press('Read');
         }
+    }
+
+    private function readAndStart(): void
+    {
+        $this->readCautionsHere();
         $this->record('start', ['place' => 'extraction', 'neck' => 'resting']);
         $this->pass(900);
         $this->reload();
