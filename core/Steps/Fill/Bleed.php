@@ -31,6 +31,9 @@ final class Bleed extends Poured
     /** So far past the prediction a silent point is called late (common practice, no source). */
     private const LATE = 1.15;
 
+    /** Kept for the next visit, with the point’s name. */
+    private const DRY = 'dry_point:';
+
     public function name(): string
     {
         return 'bleed';
@@ -89,6 +92,9 @@ final class Bleed extends Poured
         if ($at->has('closed')) {
             return [$this->pourForm($at, false)];
         }
+        if ($at->has('dry') && ! $at->has('running')) {
+            return [$this->closedForm($at), self::runningForm(), $this->pourForm($at, false)];
+        }
         if (! $at->has('running')) {
             return [$this->pourForm($at), self::runningForm(), self::dryForm()];
         }
@@ -132,6 +138,7 @@ final class Bleed extends Poured
         return match (true) {
             $at->has('closed') => [],
             $at->has('running') => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
+            $at->has('dry') => [Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, and say so.")],
             default => [
                 Obstacle::missing(
                     'not_run',
@@ -144,6 +151,15 @@ final class Bleed extends Poured
     public function judge(Situation $at): ?Verdict
     {
         $rule = $this->rule($at)->label();
+        if ($this->staysDry($at)) {
+            $where = $this->pocket($at);
+
+            return Verdict::wait(
+                'stays_dry',
+                'Will not run',
+                "It is closed without having run.{$where} The warm-ups must bring that out; it is kept as a watch for the next visit.",
+            );
+        }
         if ($at->has('closed')) {
             return Verdict::pass('closed', 'Closed', "Ran at {$at->litres($this->netIn($at))} in, closed {$rule}.");
         }
@@ -162,6 +178,35 @@ final class Bleed extends Poured
         return $expected === null || $gone <= self::LATE * $expected ? null : Verdict::wait('should_run', 'Should be running',
             "Predicted to run after {$at->litres($expected)}, and {$at->litres($gone)} is in. The point is blocked, "
                 .'or coolant is going elsewhere: look underneath.');
+    }
+
+    /** Said that it will not run, and never seen running. */
+    private function staysDry(Situation $at): bool
+    {
+        return $at->has('dry') && ! $at->has('running');
+    }
+
+    /** A point that stays dry is an answer; what it left is proven hot. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || ($this->staysDry($at) && $at->has('closed'));
+    }
+
+    public function watch(Situation $at): array
+    {
+        return $this->staysDry($at) ? [self::DRY.$at->port()->label] : [];
+    }
+
+    public function sayWatch(string $code): string
+    {
+        return str_starts_with($code, self::DRY) ? substr($code, strlen(self::DRY)).' did not run: air may stand there' : $code;
+    }
+
+    private function pocket(Situation $at): string
+    {
+        $pocket = Plan::of($at)->fill->pockets[0] ?? null;
+
+        return $pocket === null ? '' : ' The model has air at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
     }
 
     public function figure(Situation $at): Figure
