@@ -55,6 +55,7 @@ final class LabourSheet
             'fill_through' => 'Fill through a hose, and put it back',
             'bleed' => 'Pour, and close a point',
             'fill_level' => 'Fill to the level',
+            'routine' => 'The manual’s own routine, besides its times',
             'vent_under_pressure' => 'Vent under pressure',
             'funnel_off' => 'Funnel off after the run',
             'vent_between' => 'Crack a vent between warm-ups',

@@ -10,7 +10,10 @@ use Aqbel\Core\Matter\Mixture;
 /** What the service manual says of the vehicle, as far as it is known; every figure may be absent. */
 final readonly class Facts
 {
-    /** @param  list<string>  $outlets  heater outlets, e.g. front and rear; none without a heater */
+    /**
+     * @param  list<string>  $outlets  heater outlets, e.g. front and rear; none without a heater
+     * @param  list<RoutineLine>  $routine  the manual's own way of filling and bleeding; empty where it has none
+     */
     public function __construct(
         public ?float $capKpa,
         public ?float $thermostatStartC,
@@ -32,6 +35,7 @@ final readonly class Facts
         /** The manual's capacity; null when not stated. */
         public ?float $capacityMl = null,
         public bool $stationary = false,
+        public array $routine = [],
     ) {
     }
 

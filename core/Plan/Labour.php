@@ -19,7 +19,7 @@ final readonly class Labour
         'rinse' => [1, 0], 'rinse_fill' => [8, 0], 'rinse_run' => [15, 0], 'rinse_drain' => [10, 0], 'rinse_flow' => [5, 0], 'back_flush' => [25, 0],
         self::RINSE_CYCLE => [33, 97],
         'cure' => [1, 0], 'cured' => [0, 0], 'close_up' => [10, 0], 'mix' => [6, 0],
-        'open_bleeds' => [3, 0], 'fill_through' => [12, 0], 'bleed' => [8, 0], 'fill_level' => [6, 0], 'vent_under_pressure' => [8, 0], 'vent_between' => [4, 0], 'funnel_off' => [3, 0],
+        'open_bleeds' => [3, 0], 'fill_through' => [12, 0], 'bleed' => [8, 0], 'fill_level' => [6, 0], 'routine' => [6, 0], 'vent_under_pressure' => [8, 0], 'vent_between' => [4, 0], 'funnel_off' => [3, 0],
         'set_up_vacuum' => [5, 0], 'pull' => [5, 3], 'hold' => [3, 0], 'leak_hunt' => [15, 0], 'vacuum_fill' => [10, 0], 'pressure_test' => [5, 5],
         'refit' => [4, 0], 'heat_cycle' => [20, 0], 'cool_down' => [2, 90], 'cold_level' => [4, 0], 'why_stopped' => [10, 0],
         'leak_check' => [5, 0], 'drive' => [15, 0], 'refractometer' => [2, 0], 'complaint' => [4, 0], 'follow_up' => [2, 0],

@@ -27,7 +27,7 @@ final class StepCatalogue implements Kinds
         'mix' => Mix\MixCoolant::class,
         'open_bleeds' => Fill\OpenBleeds::class, 'raise' => Fill\Raise::class, 'lower' => Fill\Lower::class, 'funnel' => Fill\Funnel::class,
         'fill_through' => Fill\FillThrough::class, 'bleed' => Fill\Bleed::class, 'fill_level' => Fill\FillLevel::class,
-        'vent_under_pressure' => Fill\VentUnderPressure::class, 'vent_between' => Cool\VentBetween::class, 'funnel_off' => Cool\FunnelOff::class,
+        'routine' => Fill\Routine::class, 'vent_under_pressure' => Fill\VentUnderPressure::class, 'vent_between' => Cool\VentBetween::class, 'funnel_off' => Cool\FunnelOff::class,
         'set_up_vacuum' => Vacuum\SetUpVacuum::class, 'pull' => Vacuum\Pull::class, 'hold' => Vacuum\Hold::class,
         'leak_hunt' => Vacuum\LeakHunt::class, 'vacuum_fill' => Vacuum\VacuumFill::class,
         'pressure_test' => Vacuum\PressureTest::class,

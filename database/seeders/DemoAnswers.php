@@ -109,6 +109,7 @@ final class DemoAnswers
                 ['full', [], 1],
                 ['closed', ['clamp' => '1'], 3],
             ],
+            'routine' => self::routine($at),
             'vent_under_pressure' => self::ventedUnderPressure($at),
             'bleed' => [
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket'], 6],
@@ -152,6 +153,17 @@ final class DemoAnswers
             'drive' => [['driven', ['minutes' => '14', 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
             default => self::ANSWERS[$at->step->kind] ?? [],
         };
+    }
+
+    /** @return list<Answer> every line with its time */
+    private static function routine(Situation $at): array
+    {
+        $answers = [];
+        foreach ($at->facts()->routine as $i => $line) {
+            $answers[] = ['line', ['line' => (string) $i], $line->minutes + 0.5];
+        }
+
+        return [...$answers, ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => 'batch'], 1.0]];
     }
 
     /** @return list<Answer> every point solid */

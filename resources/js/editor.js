@@ -16,7 +16,8 @@ const TABLES = {
     covers: { title: 'Covers', fresh: (id) => ({ id, label: 'new cover', minutes: 5 }), columns: [['id', 'text', 'Id'], ['label', 'text', 'Name'], ['minutes', 'number', 'Off and on, min'], ['needed_to_run', 'check', 'Needed to run']] },
 };
 const FACTS = [['cap_kpa', 'number', 'Cap, kPa'], ['thermostat_start_c', 'number', 'Thermostat starts, °C'], ['thermostat_full_c', 'number', 'Thermostat full, °C'], ['fan_on_c', 'number', 'Fan on, °C'], ['fan_off_c', 'number', 'Fan off, °C'], ['limit_c', 'number', 'Vehicle limit, °C'],
-    ['cold_head_mm', 'number', 'Cold level from neck, mm'], ['cold_level', 'text', 'Cold level, in words'], ['inhibitor', 'text', 'Inhibitor family'], ['source', 'text', 'Source'], ['capacity_ml', 'number', 'Manual’s capacity, mL']];
+    ['cold_head_mm', 'number', 'Cold level from neck, mm'], ['cold_level', 'text', 'Cold level, in words'], ['inhibitor', 'text', 'Inhibitor family'], ['source', 'text', 'Source'], ['capacity_ml', 'number', 'Manual’s capacity, mL'],
+    ['routine', 'lines', 'Manual’s own routine: one step a line, minutes last']];
 const WAIT_MS = 250;
 
 /** All volumes times one factor, so that they add up to the capacity; rounded to 0.1 mL. */
@@ -26,8 +27,8 @@ export function scaledTo(passages, capacity) {
 }
 
 /** "undertray, intake" as a list; empty entries fall away. */
-export function listed(text) {
-    return text.split(',').map((entry) => entry.trim()).filter((entry) => entry !== '');
+export function listed(text, between = ',') {
+    return text.split(between).map((entry) => entry.trim()).filter((entry) => entry !== '');
 }
 
 /** An id that no item of the list has. */
@@ -96,10 +97,10 @@ export function startEditor() {
             const options = type === 'kinds' ? kinds[path.split('.')[0]].map((value) => [value, value]) : doc[type].map((item) => [item.id, item.label ?? item.id]);
             options.forEach(([value, text]) => field.add(new Option(text, value, false, owner[name] === value)));
         } else {
-            field = document.createElement('input');
-            field.type = type === 'check' ? 'checkbox' : 'text';
+            field = document.createElement(type === 'lines' ? 'textarea' : 'input');
+            type === 'lines' || (field.type = type === 'check' ? 'checkbox' : 'text');
             field.inputMode = type === 'number' ? 'decimal' : 'text';
-            type === 'check' ? (field.checked = owner[name] === true) : (field.value = Array.isArray(owner[name]) ? owner[name].join(', ') : owner[name] ?? '');
+            type === 'check' ? (field.checked = owner[name] === true) : (field.value = Array.isArray(owner[name]) ? owner[name].join(type === 'lines' ? '\n' : ', ') : owner[name] ?? '');
         }
         field.dataset.path = `${path}.${name}`;
         field.addEventListener('change', () => {
@@ -109,8 +110,8 @@ export function startEditor() {
                 value === '' ? delete owner[name] : (owner[name] = Number.isFinite(number) ? number : value);
             } else if (value === '') {
                 delete owner[name];
-            } else if (type === 'list') {
-                owner[name] = listed(value);
+            } else if (type === 'list' || type === 'lines') {
+                owner[name] = listed(value, type === 'lines' ? '\n' : ',');
             } else {
                 owner[name] = value;
             }

@@ -116,6 +116,28 @@ final class SchoolsTest extends BrowserTestCase
         $this->seeStep('Pressure test, cold');
     }
 
+    public function test_the_manual_s_own_routine_goes_line_by_line(): void
+    {
+        $this->signIn();
+        $this->jobAt('routine', 'SKP 660 LT', school: 'manual');
+        $this->seeStep('The manual’s own routine');
+        $this->readCautionsHere();
+        $this->record('line');
+        $this->record('line');
+        $this->see('goes on for 8 min more');
+        $this->pass(500);
+        $this->reload();
+        $this->record('line');
+        $this->record('line');
+        $this->pass(130);
+        $this->reload();
+        $this->record('topped', ['volume' => '0.18']);
+        $this->see('Once more', '.verdict');
+        $this->assertAccessible();
+        $this->record('again');
+        $this->see('Line 0 of 3', '.obstacles');
+    }
+
     private function readCautionsHere(): void
     {
         while ($this->has('form.caution')) {

@@ -16,6 +16,7 @@ use Aqbel\Core\Circuit\Passage;
 use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\RoutineLine;
 use Aqbel\Core\Document;
 use Aqbel\Core\Flow\Mesh;
 use Aqbel\Core\InvalidField;
@@ -27,6 +28,11 @@ use Aqbel\Core\Matter\Glycol;
  */
 final readonly class Version1
 {
+    /** Of a manual's own routine. */
+    private const MOST_LINES = 30;
+
+    private const MOST_LETTERS = 160;
+
     private const MOST_PASSAGES = 200;
 
     /** Every drain and bleed point is tried on every cell: more than this holds a worker over two seconds. */
@@ -210,6 +216,13 @@ final readonly class Version1
             $in->line('source', 160) ?? 'not stated',
             $in->optionalNumber('capacity_ml', 100, 500_000),
             $in->isTrue('stationary'),
+            array_map(RoutineLine::of(...), $in->lines(
+                'routine',
+                self::MOST_LINES,
+                self::MOST_LETTERS,
+                'A routine has up to '.self::MOST_LINES.' lines. Put what belongs together into one.',
+                'Each line of the routine is text, up to '.self::MOST_LETTERS.' letters. Shorten it.',
+            )),
         );
     }
 

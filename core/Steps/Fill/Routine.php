@@ -1,0 +1,176 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Fill;
+
+use Aqbel\Core\Circuit\RoutineLine;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Clock;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Cool\TopUpSeries;
+use Aqbel\Core\Steps\TopUp;
+use Aqbel\Core\Values;
+
+/** Stage 6: the manual's own routine, line by line with its times; the level afterwards tells whether it was enough. */
+final class Routine extends Poured
+{
+    public function name(): string
+    {
+        return 'routine';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'The manual’s own routine';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Where a pump of its own drives the coolant round, the maker’s sequence moves air that no pour reaches.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return [
+            ...array_map(fn (RoutineLine $line) => $line->text, self::lines($at->step)),
+            'Say each line when it is begun. Then read the level, top it up, and say how much.',
+        ];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Moving];
+    }
+
+    public function forms(Situation $at): array
+    {
+        $next = self::lines($at->step)[$this->done($at)] ?? null;
+
+        return [
+            $next === null ? $this->levelForm($at) : $this->lineForm($at),
+            ...$at->has('line') ? [self::againForm()] : [],
+        ];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [$this->lineForm($at), $this->levelForm($at), self::againForm()];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        $clock = $this->clock($at);
+        if (($form === 'line' || $form === 'topped') && $clock !== null && ! $clock->over($at->now)) {
+            $left = (int) ceil(($clock->until - $at->now) / 60);
+            throw new InvalidField($form === 'line' ? 'line' : 'volume', "The line before goes on for {$left} min more. Wait, or begin the routine again.");
+        }
+        if ($form === 'line' && (int) $values->text('line') !== $this->done($at)) {
+            throw new InvalidField('line', 'The lines come one after the other. Say the one that is next.');
+        }
+    }
+
+    public function clock(Situation $at): ?Clock
+    {
+        $last = $at->last('line');
+        $line = $last === null ? null : self::lines($at->step)[(int) $last->text('line')] ?? null;
+
+        return $last === null || $line === null || $line->minutes <= 0.0 || $at->has('topped')
+            ? null
+            : new Clock($line->text, $last->at, $last->at + (int) round(60.0 * $line->minutes));
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        $all = count(self::lines($at->step));
+
+        return match (true) {
+            $this->done($at) < $all => [Obstacle::missing('not_through', "Line {$this->done($at)} of {$all}. Go through all of it.")],
+            ! $this->isRead($at) => [Obstacle::missing('no_level', 'Read the level afterwards, and say what it took.')],
+            default => [],
+        };
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        if (! $this->isRead($at)) {
+            return null;
+        }
+        $took = (float) $at->last('topped')?->number('volume');
+        $said = $at->say($took, Unit::Millilitre);
+
+        return $took <= TopUpSeries::settledMl($at)
+            ? Verdict::pass('settled', 'Settled', "It took {$said} after the routine: reading error.")
+            : Verdict::wait('again', 'Once more', "It took {$said} after the routine: that was air. Run it again, or go on; the warm-up proves it.");
+    }
+
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        return $entry->form === 'topped' && $entry->number('volume') !== null
+            ? [TopUp::line($at, $entry, 'Topped up after the routine', self::plusMinusMl($at, $entry))]
+            : [];
+    }
+
+    /** The times of its lines on top of the hands. */
+    public function labour(Step $step, Choices $choices): Minutes
+    {
+        $waits = array_sum(array_map(fn (RoutineLine $line) => $line->minutes, self::lines($step)));
+
+        return parent::labour($step, $choices)->plus(new Minutes(0.0, $waits));
+    }
+
+    /** @return list<RoutineLine> */
+    private static function lines(Step $step): array
+    {
+        return array_map(RoutineLine::of(...), $step->params->list('lines'));
+    }
+
+    /** Lines said since it was begun, or begun again. */
+    private function done(Situation $at): int
+    {
+        $since = $at->last('again')->seq ?? 0;
+
+        return count(array_filter($at->entries('line'), fn (Entry $entry) => $entry->seq > $since));
+    }
+
+    /** The level was read after the last line. */
+    private function isRead(Situation $at): bool
+    {
+        return ($at->last('topped')->seq ?? 0) > max($at->last('line')->seq ?? 0, $at->last('again')->seq ?? 0);
+    }
+
+    private function lineForm(Situation $at): Form
+    {
+        $lines = array_map(fn (RoutineLine $line) => $line->text, self::lines($at->step));
+        $codes = array_map(strval(...), array_keys($lines));
+
+        return new Form('line', 'Begun', [
+            Field::choice('line', 'Line', array_combine($codes, $lines), (string) min($this->done($at), count($lines) - 1)),
+        ]);
+    }
+
+    private function levelForm(Situation $at): Form
+    {
+        return new Form('topped', 'Record the level', [
+            ...$this->vesselFields($at, 'volume', 'Topped up to the mark', VesselUse::Measure),
+            TopUp::liquidField($at),
+        ], closes: true);
+    }
+
+    private static function againForm(): Form
+    {
+        return new Form('again', 'Begin the routine again', [], false);
+    }
+}
