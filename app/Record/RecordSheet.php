@@ -6,7 +6,6 @@ namespace App\Record;
 
 use App\Models\Job;
 use App\Models\Shop;
-use App\Run\EntryLine;
 use App\Run\PhotoLine;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -89,6 +88,7 @@ final readonly class RecordSheet
 
         return [
             ['In the circuit', $this->volume($ledger->contentMl), "± {$this->volume($ledger->plusMinusMl)}"],
+            ['Not explained, up to the cold mark', $this->volume($ledger->trappedAirMl()), "± {$this->volume($ledger->trappedAirPlusMinusMl())}"],
             ['Old coolant left', $this->volume($ledger->oldMl), $share($ledger->oldShare())],
             [
                 'Capacity, room at the cold mark',
@@ -134,7 +134,7 @@ final readonly class RecordSheet
      */
     public function stages(): array
     {
-        $key = "record.{$this->job->id}.{$this->state->journal->last()}.{$this->units->value}";
+        $key = "story.{$this->job->id}.{$this->state->journal->last()}.{$this->units->value}";
 
         return Cache::remember($key, self::KEPT_S, $this->written(...));
     }
@@ -145,16 +145,50 @@ final readonly class RecordSheet
         return array_map(PhotoLine::of(...), $this->state->photos());
     }
 
+    /** @return list<RecordRound> warm-ups and cold levels in order, with what each took */
+    public function rounds(): array
+    {
+        $taken = [];
+        foreach (['heat_cycle', 'cold_level', 'drive'] as $kind) {
+            foreach ($this->state->stepsOf($kind) as $step) {
+                $topped = array_sum(array_map(fn (Entry $e) => $e->number('volume') ?? 0.0, $this->state->entriesOf($step->id, 'topped')));
+                $taken[$step->id] = $this->state->entriesOf($step->id) === [] ? null : $topped;
+            }
+        }
+        $most = max([1.0, ...array_filter($taken)]);
+        $rounds = [];
+        foreach (array_intersect_key($this->state->steps, array_filter($taken, fn (?float $ml) => $ml !== null)) as $id => $step) {
+            $read = array_map(fn (Entry $e) => $e->number('ect'), $this->state->entriesOf($id));
+            $hottest = array_filter($read, fn (?float $celsius) => $celsius !== null);
+            $rounds[] = new RecordRound(
+                $this->titleOf($step),
+                $hottest === [] ? '' : $this->units->format(max($hottest), Dimension::Temperature),
+                $taken[$id] > 0.0 ? $this->units->format($taken[$id], Unit::Millilitre) : '–',
+                $taken[$id] / $most,
+                $this->state->verdictOf($step, $this->now, $this->units)->title ?? '',
+            );
+        }
+
+        return $rounds;
+    }
+
     /** @return list<array{stage: Stage, steps: non-empty-list<RecordStep>}> */
     private function written(): array
     {
         $stages = [];
+        $before = null;
         foreach (Stage::cases() as $stage) {
             $steps = [];
             foreach ($this->state->steps as $id => $step) {
-                if ($step->stage === $stage && $this->state->entriesOf($id) !== []) {
+                $entries = $this->state->entriesOf($id);
+                if ($step->stage === $stage && $entries !== []) {
+                    $lines = [];
+                    foreach ($entries as $entry) {
+                        $lines[] = $this->line($step, $entry, $before);
+                        $before = $entry;
+                    }
                     $verdict = $this->state->verdictOf($step, $this->now, $this->units)->title ?? '';
-                    $steps[] = new RecordStep($this->titleOf($step), $verdict, $this->lines($step));
+                    $steps[] = new RecordStep($this->titleOf($step), $verdict, $lines);
                 }
             }
             if ($steps !== []) {
@@ -165,19 +199,16 @@ final readonly class RecordSheet
         return $stages;
     }
 
-    /** @return list<EntryLine> */
-    private function lines(Step $step): array
+    private function line(Step $step, Entry $entry, ?Entry $before): StoryLine
     {
-        $at = $this->state->at($step, $this->now, $this->units);
-        $say = fn (Entry $e): EntryLine => new EntryLine(
-            $e->seq,
-            $e->at,
-            (new Clerk($this->kinds))->say($at, $e),
-            $e->person,
-            $e->correction,
-        );
+        $day = fn (?Entry $of): string => $of === null ? '' : date('m-d', $of->at);
 
-        return array_map($say, $this->state->entriesOf($step->id));
+        return new StoryLine(
+            date($day($entry) === $day($before) ? 'H:i' : 'm-d H:i', $entry->at),
+            (new Clerk($this->kinds))->say($this->state->at($step, $this->now, $this->units), $entry),
+            $entry->person === $before?->person ? '' : $entry->person,
+            $entry->correction,
+        );
     }
 
     private function titleOf(Step $step): string

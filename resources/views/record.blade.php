@@ -14,19 +14,40 @@
             @else<b>Not signed.</b> {{ $sheet->progress() }} <a class="no-print" href="/jobs/{{ $sheet->job->id }}">Back to the run</a>@endif
             {{ $sheet->planned() }}
         </p>
-        <section>
-            <h2>Quantities and mixture</h2>
-            <table><tbody>
-                @foreach ($sheet->quantities() as [$what, $volume, $unsure])
-                    <tr><td>{{ $what }}</td><td class="num">{{ $volume }}</td><td class="num">{{ $unsure }}</td></tr>
-                @endforeach
-                @foreach ($sheet->sums() as [$what, $first, $second])
-                    <tr @class(['total' => $loop->first])><th scope="row">{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>
-                @endforeach
-            </tbody></table>
-            @if ($sheet->nextChange() !== '')<p>Next change of the coolant: {{ $sheet->nextChange() }}.</p>@endif
-            @if ($sheet->watch() !== '')<p>Watch at the next visit: {{ $sheet->watch() }}.</p>@endif
-        </section>
+        <div class="record-top">
+            <section>
+                <h2>The sums</h2>
+                <table><tbody>
+                    @foreach ($sheet->sums() as [$what, $first, $second])
+                        <tr @class(['total' => $loop->first])><th scope="row">{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>
+                    @endforeach
+                </tbody></table>
+                @if ($sheet->rounds() !== [])
+                    <h2>Warm-ups and top-ups</h2>
+                    <table class="record-rounds"><tbody>
+                        @foreach ($sheet->rounds() as $round)
+                            <tr>
+                                <th scope="row">{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td>
+                                <td class="num">{{ $round->topped }}</td>
+                                <td><svg viewBox="0 0 60 8" width="60" height="8" aria-hidden="true"><rect width="60" height="8" class="tube"/><rect
+                                    width="{{ round(60 * $round->share, 1) }}" height="8" class="tube-wet"/></svg></td>
+                                <td>{{ $round->verdict }}</td>
+                            </tr>
+                        @endforeach
+                    </tbody></table>
+                @endif
+                @if ($sheet->nextChange() !== '')<p>Next change of the coolant: {{ $sheet->nextChange() }}.</p>@endif
+                @if ($sheet->watch() !== '')<p>Watch at the next visit: {{ $sheet->watch() }}.</p>@endif
+            </section>
+            <section>
+                <h2>In and out</h2>
+                <table><tbody>
+                    @foreach ($sheet->quantities() as [$what, $volume, $unsure])
+                        <tr><td>{{ $what }}</td><td class="num">{{ $volume }}</td><td class="num">{{ $unsure }}</td></tr>
+                    @endforeach
+                </tbody></table>
+            </section>
+        </div>
         @if ($sheet->passedOver() !== [])
             <section>
                 <h2>Passed over, with reasons</h2>
@@ -37,23 +58,23 @@
                 </ul>
             </section>
         @endif
-        @foreach ($sheet->stages() as ['stage' => $stage, 'steps' => $steps])
-            <section>
+        <div class="record-story">
+            @foreach ($sheet->stages() as ['stage' => $stage, 'steps' => $steps])
                 <h2>{{ $stage->value }} · {{ $stage->label() }}</h2>
                 @foreach ($steps as $step)
-                    <h3>{{ $step->title }} @if ($step->verdict !== '')<small>{{ $step->verdict }}</small>@endif</h3>
-                    <table><tbody>
-                        @foreach ($step->lines as $line)
-                            <tr>
-                                <td class="when">{{ date('m-d H:i', $line->at) }}</td>
-                                <td>{{ $line->said }}@if ($line->correction) <x-corrected :correction="$line->correction"/>@endif</td>
-                                <td class="who">{{ $line->person }}</td>
-                            </tr>
-                        @endforeach
-                    </tbody></table>
+                    <section>
+                        <h3>{{ $step->title }} @if ($step->verdict !== '')<small>{{ $step->verdict }}</small>@endif</h3>
+                        <ul>
+                            @foreach ($step->lines as $line)
+                                <li><time>{{ $line->when }}</time>
+                                    <span>{{ $line->said }}@if ($line->who !== '') <small>{{ $line->who }}</small>@endif
+                                        @if ($line->correction) <x-corrected :correction="$line->correction"/>@endif</span></li>
+                            @endforeach
+                        </ul>
+                    </section>
                 @endforeach
-            </section>
-        @endforeach
+            @endforeach
+        </div>
         @if ($sheet->photos() !== [])<section><h2>Photographs</h2><x-photos :photos="$sheet->photos()"/></section>@endif
         <footer class="record-foot">
             <p>The vehicle’s service manual outranks this record’s predictions. Old coolant is regulated waste.</p>

@@ -84,7 +84,7 @@ final class ColdLevel extends StepKind
 
     public function everyForm(Situation $at): array
     {
-        return [self::openedForm(), $this->toppedForm($at), self::levelForm()];
+        return [self::openedForm(), $this->toppedForm($at, true), self::levelForm()];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -255,15 +255,23 @@ final class ColdLevel extends StepKind
         return new Form('opened', 'Open the neck', [Field::coolant('ect', 'Coolant now')]);
     }
 
-    /** The neck opened, topped up and the level read, in one go. */
-    private function toppedForm(Situation $at): Form
+    /**
+     * The neck opened, topped up and the level read, in one go.
+     *
+     * @param  bool  $asksAll  also the temperature, where the neck is open already
+     */
+    private function toppedForm(Situation $at, bool $asksAll = false): Form
     {
         [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure);
         $read = self::readJustNow($at);
         $ect = Field::coolant('ect', 'Coolant now');
 
         return new Form('topped', 'Record top-up and level', [
-            $this->isOpen($at) ? null : ($read === null ? $ect : $ect->preset($read)),
+            match (true) {
+                $asksAll => $ect->usuallySaid(),
+                $this->isOpen($at) => null,
+                default => $read === null ? $ect : $ect->preset($read),
+            },
             $volume->usuallySaid(),
             $vessel->optional(),
             TopUp::liquidField($at),

@@ -14,6 +14,7 @@
         <circle cx="{{ $wheel['x'] }}" cy="{{ $wheel['y'] }}" r="{{ round($wheel['r'] * .55, 1) }}" class="el-wheel"/>
     @endif
     <text x="8" y="{{ $drawing->floor() + 18 }}" class="el-note">front</text>
+    @if ($drawing->stretched > 1.05)<text x="{{ $width / 2 }}" y="{{ $drawing->floor() + 18 }}" text-anchor="middle" class="el-note">heights {{ round($drawing->stretched, 1) }} ×</text>@endif
     <text x="{{ $width - 8 }}" y="{{ $drawing->floor() + 18 }}" text-anchor="end" class="el-note">rear</text>
     @foreach ($labels = $drawing->labels() as $label)
         @continue (! $label->leads())
