@@ -10,6 +10,9 @@ use Aqbel\Core\Matter\Mixture;
 /** What the service manual says of the vehicle, as far as it is known; every figure may be absent. */
 final readonly class Facts
 {
+    /** 10 psi, the most that is pumped on a cold circuit to vent it (common practice, no source). */
+    private const VENT_KPA = 69.0;
+
     /**
      * @param  list<string>  $outlets  heater outlets, e.g. front and rear; none without a heater
      * @param  list<RoutineLine>  $routine  the manual's own way of filling and bleeding; empty where it has none
@@ -42,6 +45,12 @@ final readonly class Facts
     public function coolant(): Mixture
     {
         return new Mixture($this->base, $this->targetFraction);
+    }
+
+    /** What may be pumped on it cold to vent a point, over atmosphere: never above its cap. */
+    public function mostToVentKpa(): float
+    {
+        return min(self::VENT_KPA, $this->capOrNothingKpa());
     }
 
     /** Over atmosphere; 0 when no cap rating is known, which is the careful side. */

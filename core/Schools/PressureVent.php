@@ -16,7 +16,6 @@ use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\Tool;
-use Aqbel\Core\Steps\Fill\VentUnderPressure;
 
 /** Cold, the closed circuit is pumped up and a bleed point cracked until it runs solid: helps at a stubborn pocket. */
 final class PressureVent extends Poured
@@ -62,7 +61,7 @@ final class PressureVent extends Poured
                 'needs a bleed point',
                 'There is no bleed point to crack.',
             ),
-            self::kPa($circuit) <= 0.0 => new Misfit(
+            $circuit->facts->mostToVentKpa() <= 0.0 => new Misfit(
                 'no_cap',
                 'needs a known cap rating',
                 'The cap’s rating is not known, and nothing is pumped above it.',
@@ -77,7 +76,7 @@ final class PressureVent extends Poured
             PlannedPour::atTheNeck(
                 $circuit,
                 $choices->bleedsOf($circuit),
-                min(self::MOST_HEAD_MM, Column::mm(self::kPa($circuit))),
+                min(self::MOST_HEAD_MM, Column::mm($circuit->facts->mostToVentKpa())),
             ),
         ];
     }
@@ -100,10 +99,5 @@ final class PressureVent extends Poured
     public function picture(JobState $job): ?Runs
     {
         return (new Gravity)->picture($job);
-    }
-
-    private static function kPa(Circuit $circuit): float
-    {
-        return VentUnderPressure::mostKpa($circuit);
     }
 }

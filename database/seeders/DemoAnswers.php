@@ -13,7 +13,6 @@ use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
-use Aqbel\Core\Steps\Fill\VentUnderPressure;
 use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
 use Aqbel\Core\Steps\StepKind;
 
@@ -172,7 +171,7 @@ final class DemoAnswers
         $cracked = fn (Port $port): array => ['cracked', ['point' => $port->id, 'came' => 'solid'], 2.0];
 
         return [
-            ['pumped', ['kpa' => (string) floor(VentUnderPressure::mostKpa($at->circuit()))], 1.0],
+            ['pumped', ['kpa' => (string) floor($at->facts()->mostToVentKpa())], 1.0],
             ...array_map($cracked, $at->circuit()->portsOf(PortKind::Bleed)),
             ['released', [], 1.0],
         ];

@@ -99,7 +99,7 @@ final class FillLevel extends Poured
     private function mayVentUnderPressure(Situation $at): bool
     {
         return Plan::of($at)->choices->has(Tool::PressureTester) && $at->circuit()->portsOf(PortKind::Bleed) !== []
-            && VentUnderPressure::mostKpa($at->circuit()) > 0.0 && $this->judge($at)?->code === 'air_trapped'
+            && $at->facts()->mostToVentKpa() > 0.0 && $this->judge($at)?->code === 'air_trapped'
             && $at->job->stepsOf('vent_under_pressure') === [] && ! $at->has('vent');
     }
 

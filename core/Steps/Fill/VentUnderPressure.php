@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
-use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
@@ -23,21 +22,12 @@ use Aqbel\Core\Values;
 /** Stage 6: cold, the closed circuit is pumped up and a bleed point cracked until it runs solid; then the pressure is let off. */
 final class VentUnderPressure extends StepKind
 {
-    /** 10 psi, the most that is pumped on a cold circuit to vent it (common practice, no source). */
-    public const PUMP_KPA = 69.0;
-
     /** A pressure read half a kilopascal above the limit is the limit. */
     private const READING_KPA = 0.5;
 
     private const MOST_KPA = 400.0;
 
     private const CAME = ['solid' => 'Coolant alone, solid', 'air' => 'Air, then coolant', 'nothing' => 'Nothing'];
-
-    /** What may be pumped on this circuit, kPa: never above its cap. */
-    public static function mostKpa(Circuit $circuit): float
-    {
-        return min(self::PUMP_KPA, $circuit->facts->capOrNothingKpa());
-    }
 
     public function name(): string
     {
@@ -62,7 +52,7 @@ final class VentUnderPressure extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            "Engine cold, circuit full and closed. Tester on the neck, pump to {$at->say(self::mostKpa($at->circuit()), Dimension::Pressure)} and no higher.",
+            "Engine cold, circuit full and closed. Tester on the neck, pump to {$at->say($at->facts()->mostToVentKpa(), Dimension::Pressure)} and no higher.",
             'Rag over the point, crack it a quarter turn until it runs solid, shut it, pump up again. Each point in turn.',
             'Let the pressure off before the tester comes off; top up what went out.',
         ];
@@ -95,7 +85,7 @@ final class VentUnderPressure extends StepKind
         if (HotNeck::mayBeUnderPressure($at)) {
             throw new InvalidField('kpa', 'The engine has run hot and nobody has read it cold since. Never pump on a warm circuit: let it cool, and read it first.');
         }
-        $most = self::mostKpa($at->circuit());
+        $most = $at->facts()->mostToVentKpa();
         if ($values->number('kpa') > $most + self::READING_KPA) {
             throw new InvalidField('kpa', "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, and pump no higher.");
         }
