@@ -100,6 +100,30 @@ final class ScreensTest extends BrowserTestCase
         $this->seeStep('Floor');
     }
 
+    public function test_number_verdict_and_the_next_button_are_seen_together(): void
+    {
+        $this->signIn();
+        $jobs = ['SKP 902' => 'drain:radiator_cock', 'SKP 031' => 'fill_level', 'SKP 318' => 'heat_cycle:1', 'SKP 208' => 'cool_down:1', 'YT 2' => 'drive'];
+        foreach ($jobs as $plate => $step) {
+            $this->jobAt($step, $plate);
+            if ($step === 'heat_cycle:1') {
+                $this->record('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+                $this->pass(900);
+                $this->reload();
+                $this->record('reading', ['ect' => '88', 'far' => '60', 'bubbles' => 'some']);
+            }
+            foreach ([[1280, 800], [820, 1180]] as [$width, $height]) {
+                $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+                $unseen = self::$browser->executeScript('scrollTo(0, 0); const floor = document.querySelector(".ledger").getBoundingClientRect().top;'
+                    .'return [...document.querySelectorAll(".step .level, .step .verdict, .step .button-go")].filter((shown) => shown.checkVisibility())'
+                    .'.filter((shown) => shown.getBoundingClientRect().bottom > floor + 1 || shown.getBoundingClientRect().top < 0).map((shown) => shown.className)');
+                self::assertSame([], $unseen, "{$plate} {$step} at {$width} × {$height}");
+                self::assertLessThanOrEqual(1, count(self::$browser->findElements(By::cssSelector('.step .button-go'))), "one amber button, {$step}");
+            }
+            $this->devTools('Emulation.clearDeviceMetricsOverride', []);
+        }
+    }
+
     public function test_the_plan_follows_a_choice_at_once(): void
     {
         $this->signIn();

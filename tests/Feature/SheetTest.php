@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+/** Small steps of a stage said in one press: all of them or none, each by what it says itself. */
+final class SheetTest extends ShopTestCase
+{
+    private const SAFE = ['ground' => '1', 'chocks' => '1', 'ignition' => '1', 'glasses' => '1', 'heater' => '1'];
+
+    public function test_a_stage_is_done_in_one_press_and_sent_twice_it_counts_once(): void
+    {
+        $job = $this->plan();
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertSee('Plan, in one go')->assertSee('All of it is done');
+        $gather = array_fill_keys($this->items($job, 'gather'), '1');
+        $sheet = ['found' => ['content' => 'full'], 'baseline' => [''], 'gather' => $gather];
+        foreach ([1, 2] as $_) {
+            $this->send($job, $sheet, 'sheet-key-0001')->assertRedirect("/jobs/{$job->id}")->assertSessionHasNoErrors();
+            self::assertSame(['found', 'finish', 'not_run', 'finish', 'ticked', 'finish'], $job->lines()->pluck('form')->all());
+        }
+        self::assertSame('make_safe', $job->fresh()?->state()->stepInHand()?->id);
+    }
+
+    public function test_a_wrong_field_takes_all_of_it_back_and_names_it_where_it_stands(): void
+    {
+        $job = $this->plan();
+        $this->send($job, ['found' => ['content' => 'low', 'missing' => 'a lot'], 'baseline' => ['']])
+            ->assertSessionHasErrors('sheet.found.missing');
+        self::assertSame(0, $job->lines()->count());
+        $this->get("/jobs/{$job->id}")->assertSee('value="a lot"', false);
+
+        $this->walk($job)->until('make_safe');
+        $before = $job->lines()->count();
+        $this->read($job);
+        $this->send($job, ['make_safe' => self::SAFE, 'cold_check' => ['since' => 'long'], 'inspect' => ['']])
+            ->assertSessionHasErrors('sheet.cold_check.since');
+        self::assertSame($before + 2, $job->lines()->count(), 'the two cautions that were read, and nothing else');
+    }
+
+    public function test_cautions_are_read_first_and_a_step_that_has_to_be_looked_at_stops_it(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('make_safe');
+        $sheet = ['make_safe' => self::SAFE, 'cold_check' => ['since' => '1'], 'inspect' => ['']];
+        $this->send($job, $sheet)->assertSessionHasErrors('finish');
+        self::assertSame('Read the cautions first.', session('errors')->first('finish'));
+        $this->read($job);
+        // An hour is too short to open anything: it is recorded, in hand, and what comes after it waits.
+        $this->send($job, $sheet)->assertSessionHasNoErrors();
+        self::assertSame('cold_check', $job->fresh()?->state()->stepInHand()?->id);
+        self::assertSame([], $job->fresh()->state()->entriesOf('inspect'));
+    }
+
+    public function test_of_steps_that_are_not_at_hand_none_is_written(): void
+    {
+        $job = $this->plan();
+        foreach ([['make_safe' => self::SAFE], ['drain:radiator_cock' => ['volume' => '3']], ['nonsense' => ['']]] as $sheet) {
+            $this->send($job, $sheet)->assertSessionHasErrors('finish');
+        }
+        self::assertSame(0, $job->lines()->count());
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/sheet", ['key' => 'sheet-of-junk', 'sheet' => 'all'])->assertSessionHasNoErrors();
+        $this->post("/jobs/{$job->id}/cautions", ['key' => 'no-cautions', 'hazards' => []])->assertSessionHasErrors('hazard');
+        self::assertSame(0, $job->lines()->count());
+    }
+
+    public function test_dirt_chosen_on_the_sheet_brings_the_rinse_and_mixes_nothing(): void
+    {
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until('look');
+        $this->send($job, [
+            'look' => ['coolant' => 'rusty', 'next' => 'waste'], 'rinse' => ['rinse' => 'hot', 'times' => '1'],
+            'close_up' => array_fill_keys($this->items($job, 'close_up'), '1'), 'mix' => ['concentrate' => '3', 'water' => '3'],
+        ])->assertSessionHasNoErrors();
+        $state = $job->fresh()?->state();
+        self::assertSame('rinse_fill:1', $state?->stepInHand()?->id);
+        self::assertSame([], $state->entriesOf('mix'));
+        self::assertSame([], $state->entriesOf('close_up'));
+    }
+
+    /** @param  array<string, mixed>  $sheet */
+    private function send(Job $job, array $sheet, ?string $key = null): TestResponse
+    {
+        return $this->actingAs($this->imre)->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/sheet", ['key' => $key ?? (string) Str::uuid(), 'sheet' => $sheet]);
+    }
+
+    private function read(Job $job): void
+    {
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/cautions", [
+            'key' => (string) Str::uuid(), 'hazards' => ['raised' => 'make_safe', 'scald' => 'cold_check', 'moving' => 'make_safe'],
+        ])->assertSessionHasNoErrors();
+    }
+
+    /** @return list<string> of a checklist */
+    private function items(Job $job, string $step): array
+    {
+        $state = $job->state();
+        $form = $state->kinds->of($state->steps[$step])->atOnce($state->at($state->steps[$step], 0));
+
+        return array_map(fn ($field) => $field->name, $form->fields);
+    }
+}
