@@ -148,6 +148,14 @@ final readonly class RecordSheet
     /** @return list<RecordRound> warm-ups and cold levels in order, with what each took */
     public function rounds(): array
     {
+        $key = "rounds.{$this->job->id}.{$this->state->journal->last()}.{$this->units->value}";
+
+        return Cache::remember($key, self::KEPT_S, $this->ran(...));
+    }
+
+    /** @return list<RecordRound> */
+    private function ran(): array
+    {
         $taken = [];
         foreach (['heat_cycle', 'cold_level', 'drive'] as $kind) {
             foreach ($this->state->stepsOf($kind) as $step) {

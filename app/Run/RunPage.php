@@ -59,6 +59,9 @@ final readonly class RunPage
     /** @var list<Obstacle> */
     private array $obstacles;
 
+    /** @var list<ShownForm> */
+    private array $shown;
+
     /** @var list<SheetBlock> the steps done together in one press: this one and those after it in its stage; empty where it stands alone */
     public array $sheet;
 
@@ -90,6 +93,7 @@ final readonly class RunPage
             ? []
             : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
         $this->sheet = $alone || $idle ? [] : $this->together();
+        $this->shown = $this->sheet === [] ? $this->shown() : [];
     }
 
     /**
@@ -239,7 +243,7 @@ final readonly class RunPage
     }
 
     /** @return list<ShownForm> what has been recorded folds away once the step can be finished: the next thing to press is Finish */
-    public function forms(): array
+    private function shown(): array
     {
         $shown = [];
         foreach ($this->forms as $i => $form) {
@@ -255,13 +259,13 @@ final readonly class RunPage
     /** @return list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with one press */
     public function docked(): array
     {
-        return array_values(array_filter($this->forms(), fn (ShownForm $shown) => $shown->docked()));
+        return array_values(array_filter($this->shown, fn (ShownForm $shown) => $shown->docked()));
     }
 
     /** @return list<ShownForm> what else may be entered */
     public function aside(): array
     {
-        return array_values(array_filter($this->forms(), fn (ShownForm $shown) => ! $shown->docked()));
+        return array_values(array_filter($this->shown, fn (ShownForm $shown) => ! $shown->docked()));
     }
 
     /** Whether one entry may be all that is missing here: a step that is made of one main form, and wants one thing more. */

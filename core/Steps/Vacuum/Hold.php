@@ -73,7 +73,7 @@ final class Hold extends StepKind
         return [
             'Valve closed, air off. The last reading of the pull is the first of the hold.',
             'A reading when the clock is over is enough for “tight”; a third tells a leak from settling. Do not touch hoses or adapter in between.',
-            'A rocking adapter is the usual false alarm.',
+            'A rocking adapter is the usual false alarm. Pulled again, or the valve shut only now: start the hold anew.',
         ];
     }
 
@@ -98,7 +98,7 @@ final class Hold extends StepKind
                 [Field::choice('length', 'Length of the test', $lengths, $this->length($at)->value)],
                 false,
             ),
-            new Form('restart', 'Pulled again, or the valve shut only now: restart', [], false),
+            new Form('restart', 'Start the hold anew', [], false),
         ];
     }
 

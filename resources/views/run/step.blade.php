@@ -1,7 +1,7 @@
 <header class="step-head">
     <p class="step-stage">{{ $page->step->stage->value }} · {{ $page->step->stage->label() }}</p>
     <h1 id="step-title">{{ $page->title() }}</h1>
-    <p class="why">{{ $page->why() }}</p>
+    @unless ($page->started())<p class="why">{{ $page->why() }}</p>@endunless
 </header>
 @if ($page->ahead)
     <p class="ahead">@icon('eye')Still to come. <a href="/jobs/{{ $page->job->id }}">Back to the step in hand</a></p>
@@ -24,7 +24,10 @@
 @foreach ($page->aside() as $shown)@include('run.form')@endforeach
 @foreach ($page->tables() as $table)<x-numbers :table="$table"/>@endforeach
 @if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
-@if ($page->started())@include('run.instructions')@endif
+@if ($page->started())
+    <p class="why">{{ $page->why() }}</p>
+    @include('run.instructions')
+@endif
 @include('run.evidence')
 @include('run.photos')
 @if (! $page->done && ! $page->ahead)@include('run.finish')@endif
