@@ -7,7 +7,10 @@ namespace App\Audit;
 use App\Models\AuditLine;
 use App\Models\Person;
 
-/** Who changed what, when, from what to what. Written in the same transaction as the change; nothing takes a line back. */
+/**
+ * Who changed what, when, from what to what. Written in the same transaction as the change; nothing takes a line
+ * back.
+ */
 final class Trail
 {
     /**

@@ -11,8 +11,10 @@ use PDO;
 use ZipArchive;
 
 /**
- * One file with all that a shop has: the database as SQLite itself copies it while people work (or the rows of PostgreSQL
- * in such a file), the photographs, and a manifest with checksums. It is written under another name and renamed when it is whole.
+ * One file with all that a shop has: the database as SQLite itself copies it while people work (or the rows of
+ * PostgreSQL
+ * in such a file), the photographs, and a manifest with checksums. It is written under another name and renamed
+ * when it is whole.
  */
 final readonly class Backup
 {
@@ -88,7 +90,8 @@ final readonly class Backup
     public function restore(string $database, string $photos): void
     {
         if (is_file($database) && filesize($database) > 0) {
-            throw new NoBackup('There is a shop here already. Restore elsewhere, or with --replace: what is here is then kept beside it.');
+            throw new NoBackup('There is a shop here already. Restore elsewhere, or with --replace: what is here '
+                .'is then kept beside it.');
         }
         $known = array_map(fn (string $path) => basename($path, '.php'), glob(database_path('migrations/*.php')) ?: []);
         $later = array_diff($this->manifest->migrations, $known);
@@ -140,7 +143,10 @@ final readonly class Backup
         return $manifest;
     }
 
-    /** @return array<string, string> files of the photographs that the copied database knows, by their place in the backup */
+    /**
+     * @return array<string, string> files of the photographs that the copied database knows, by their place in the
+     * backup
+     */
     private static function photographs(string $database): array
     {
         $photos = (string) config('aqbel.photos');
@@ -177,7 +183,8 @@ final readonly class Backup
         $safe = $place === self::DATABASE || preg_match('#^photos/\d+/[0-9A-Za-z]+(\.small)?\.jpg$#', $place) === 1;
         $stream = $safe ? $zip->getStream($place) : false;
         if ($stream === false) {
-            throw new NoBackup(Str::limit($place, 60).' is missing in this backup, or does not belong to it. Take another one.');
+            throw new NoBackup(Str::limit($place, 60).' is missing in this backup, or does not belong to it. Take '
+                .'another one.');
         }
         $hash = hash_init('sha256');
         error_clear_last();

@@ -9,7 +9,8 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 /**
- * All rows of a shop, from one database to another of the same schema: so a backup of PostgreSQL is the same file as one
+ * All rows of a shop, from one database to another of the same schema: so a backup of PostgreSQL is the same file
+ * as one
  * of SQLite, and a shop that grows takes its file along.
  */
 final class Tables
@@ -83,7 +84,8 @@ final class Tables
                 fn ($rows) => $to->table($table)->insert($rows->map($cast)->all()),
             );
             if ($to->getDriverName() === 'pgsql' && str_contains($columns['id'], 'int')) {
-                $to->select("select setval(pg_get_serial_sequence(?, 'id'), (select coalesce(max(id), 0) + 1 from {$table}), false)", [$table]);
+                $to->select("select setval(pg_get_serial_sequence(?, 'id'), (select coalesce(max(id), 0) + 1 from "
+                    ."{$table}), false)", [$table]);
             }
         }
     }

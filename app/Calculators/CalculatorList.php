@@ -49,7 +49,8 @@ final class CalculatorList
                 Field::volume('retained', 'Stays inside', self::MOST_ML)->preset(2600.0),
                 Field::fraction('retained_fraction', 'of which glycol')->preset(0.0),
                 Field::fraction('target', 'Glycol wanted', 0.0, self::STRONGEST)->preset(0.5),
-            ], self::mixture(...), 'concentrate = capacity · target − retained · its share; water = the rest', 'Conservation of volume and glycol.'),
+            ], self::mixture(...), 'concentrate = capacity · target − retained · its share; '
+                .'water = the rest', 'Conservation of volume and glycol.'),
             new Calculator('frost', 'Frost and boiling', [
                 $base, $fraction, $elevation, Field::pressure('cap', 'Cap, 0 for open', 400)->preset(0.0),
             ],
@@ -61,13 +62,15 @@ final class CalculatorList
                 Field::volume('void', 'Void', self::MOST_ML)->preset(8000.0),
                 Field::temperature('temperature', 'Circuit at', true, -30, 120)->preset(20.0),
                 $base, $fraction,
-            ], self::vacuum(...), 'target = sea-level target · p_atm / 101.325; air left = void · (p − p_v)/(p_atm − p_v)',
+            ], self::vacuum(...), 'target = sea-level target · p_atm / 101.325; air left = void · (p − '
+                .'p_v)/(p_atm − p_v)',
                 'ASHRAE/ICAO standard atmosphere; Boyle; Raoult.'),
             new Calculator('rinse', 'Rinse', [
                 $capacity,
                 Field::volume('retained', 'Stays inside', self::MOST_ML)->preset(1800.0),
                 Field::fraction('old', 'Old coolant allowed', 0.001, 1.0)->preset(0.05),
-            ], self::rinse(...), 'old share after n drains = (retained/capacity)ⁿ', 'Perfect mixing: the thermostat opened each time.'),
+            ], self::rinse(...), 'old share after n drains = '
+                .'(retained/capacity)ⁿ', 'Perfect mixing: the thermostat opened each time.'),
             new Calculator('protection', 'Frost wanted', [
                 $base, Field::temperature('frost', 'Must not freeze at', true, -48, 0)->preset(-30.0), $capacity,
             ],
@@ -123,7 +126,8 @@ final class CalculatorList
             ],
             ['Boils at, here and under this cap', $coolant->boilingPoint($under)->degC(), Dimension::Temperature],
             ['Air pressure', $air->pressure->kPa(), Dimension::Pressure],
-        ], $fraction > 0.6 ? 'Stronger than 60 % is not better: it carries less heat and freezes earlier again.' : 'Stop a hot run 10 °C below boiling.');
+        ], $fraction > 0.6 ? 'Stronger than 60 % is not better: it carries less heat and freezes '
+            .'earlier again.' : 'Stop a hot run 10 °C below boiling.');
     }
 
     private static function vacuum(Values $in): Answer
@@ -143,7 +147,8 @@ final class CalculatorList
             ['Circuit no warmer than', $plan->maximumTemperature()->degC(), Dimension::Temperature],
             ['It draws in', $plan->intake()->mL(), Dimension::Volume],
             ['Air left, under the neck', $plan->residualAir()->mL(), Dimension::Volume],
-        ], $plan->attainable() ? 'Attainable.' : 'Too warm: the coolant’s own vapour holds the needle up. Cool down first.');
+        ], $plan->attainable() ? 'Attainable.' : 'Too warm: the coolant’s own vapour holds the needle up. Cool '
+            .'down first.');
     }
 
     private static function rinse(Values $in): Answer
@@ -157,7 +162,8 @@ final class CalculatorList
         return new Answer([
             ['Old coolant left', $rinse->oldFraction, Unit::Percent],
             ['Water needed', $rinse->waterMl, Dimension::Volume],
-        ], $rinse->rinses === 0 ? 'No rinse: the first drain is enough.' : "{$rinse->rinses} × fill with water and drain.");
+        ], $rinse->rinses === 0 ? 'No rinse: the first drain is enough.' : "{$rinse->rinses} × fill with "
+            .'water and drain.');
     }
 
     private static function protection(Values $in): Answer

@@ -56,7 +56,10 @@ final readonly class Drawing
     /** Heights are drawn so many times as large as lengths. */
     public float $stretched;
 
-    /** @var list<array{float, float, float}> x in the vehicle, x in the drawing and the slope behind it, from the front */
+    /**
+     * @var list<array{float, float, float}> x in the vehicle, x in the drawing and the slope behind it, from the
+     * front
+     */
     private array $stretches;
 
     /** @var list<float> where the drawing is broken, in mm of the drawing */

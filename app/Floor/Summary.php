@@ -14,7 +14,8 @@ use Illuminate\Contracts\Database\Eloquent\CastsAttributes;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A job in brief, as lists and pictures read it: codes and numbers alone. What it says in words is made when it is read,
+ * A job in brief, as lists and pictures read it: codes and numbers alone. What it says in words is made when it is
+ * read,
  * in the reader's units.
  */
 final readonly class Summary implements Castable

@@ -95,7 +95,8 @@ final readonly class Recorder
     }
 
     /**
-     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be looked at, it is
+     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be
+     * looked at, it is
      * recorded and in hand, and those after it wait.
      *
      * @param  array<mixed>  $raw  as typed, by step
@@ -141,7 +142,8 @@ final readonly class Recorder
         $after = $this->write(function (JobState $state) use ($stepId, $raw, &$known): NewLine {
             $at = $this->situation($state, $stepId);
             $form = $this->kinds->of($at->step)->atOnce($at)
-                ?? throw new InvalidField('finish', 'This step has moved on since the page was loaded. It is shown as it is now.');
+                ?? throw new InvalidField('finish', 'This step has moved on since the page was loaded. It is '
+                    .'shown as it is now.');
 
             $known = array_intersect_key($raw, array_flip($form->coolantFields()));
 

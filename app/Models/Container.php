@@ -54,7 +54,10 @@ class Container extends Model
         return $this->belongsTo(Job::class);
     }
 
-    /** A drum stands upright and is as wide below as above: what it holds goes by how high it stands. Null where it is none. */
+    /**
+     * A drum stands upright and is as wide below as above: what it holds goes by how high it stands. Null where it is
+     * none.
+     */
     public function levelMm(): ?float
     {
         return $this->full_ml === null || $this->full_mm === null ? null : $this->full_mm * $this->holds_ml / $this->full_ml;
@@ -64,7 +67,8 @@ class Container extends Model
     public static function atLevel(?float $fullMl, ?float $fullMm, ?float $levelMm): float
     {
         if ($fullMl === null || $fullMm === null || $fullMl <= 0.0 || $fullMm <= 0.0) {
-            throw new InvalidField('full', 'Of a drum, enter what it holds when full and how high the liquid then stands.');
+            throw new InvalidField('full', 'Of a drum, enter what it holds when full and how high the liquid '
+                .'then stands.');
         }
         if ($levelMm === null || $levelMm > $fullMm) {
             throw new InvalidField('level', 'Enter how high it stands now: no higher than when it is full.');
@@ -149,7 +153,8 @@ class Container extends Model
     public static function weigh(int ...$containers): void
     {
         DB::table('containers')->whereIn('id', $containers)->update([
-            'holds_ml' => DB::raw('coalesce((select sum(ml) from container_movements where container_id = containers.id), 0)'),
+            'holds_ml' => DB::raw('coalesce((select sum(ml) from container_movements where container_id = '
+                .'containers.id), 0)'),
         ]);
     }
 

@@ -10,7 +10,8 @@ use GdImage;
 use Illuminate\Http\UploadedFile;
 
 /**
- * An uploaded picture that has been looked at: its name, size, type and every pixel of it. Only what the decoder made of
+ * An uploaded picture that has been looked at: its name, size, type and every pixel of it. Only what the decoder
+ * made of
  * it is kept, so nothing hidden in the file survives, the place where it was taken included.
  */
 final readonly class Photograph
@@ -60,7 +61,8 @@ final readonly class Photograph
             throw self::refused('This is not a photograph Aqbel can read. Take it as JPEG, PNG or WebP.');
         }
         if ($width < 1 || $height < 1 || $width * $height > self::MOST_PIXELS) {
-            throw self::refused('This picture has more than 24 million pixels. Set the camera to a smaller picture and take it again.');
+            throw self::refused('This picture has more than 24 million pixels. Set the camera to a smaller '
+                .'picture and take it again.');
         }
 
         $large = self::within(self::decode($file->getRealPath(), $type), self::SIDE);
@@ -89,7 +91,8 @@ final readonly class Photograph
         $readable = strlen($name) <= 180 && mb_check_encoding($name, 'UTF-8');
         $picture = $readable && preg_match('/^[^\x00-\x1F\/\\\\:*?"<>|]+\.(jpe?g|png|webp)$/iu', $name);
         if (! $picture || preg_match('/\.(php\d?|phtml|phar|html?|svg|js|sh|exe)\./i', $name)) {
-            throw self::refused('A file with such a name is not taken. Rename it to letters and digits ending in .jpg, .png or .webp, and choose it again.');
+            throw self::refused('A file with such a name is not taken. Rename it to letters and digits ending in '
+                .'.jpg, .png or .webp, and choose it again.');
         }
     }
 

@@ -50,7 +50,8 @@ final readonly class PlanNotes
         $open = array_filter(array_map(fn (string $port) => $this->circuit->ports[$port]->label ?? null, $left->open));
         $inside = $left->contentMl === null
             ? 'What is inside nobody recorded.'
-            : "Inside by its ledger: {$this->units->format($left->contentMl, Dimension::Volume)} ± {$this->units->format($left->plusMinusMl, Dimension::Volume)}.";
+            : "Inside by its ledger: {$this->units->format($left->contentMl, Dimension::Volume)} ± "
+                ."{$this->units->format($left->plusMinusMl, Dimension::Volume)}.";
 
         return new Note(
             'triangle-alert',

@@ -48,7 +48,8 @@ final readonly class RecordSheet
     {
         return $this->job->abandoned_at === null
             ? ''
-            : "Given up {$this->job->abandoned_at->format('Y-m-d H:i')} by {$this->job->abandoner?->name}: {$this->job->abandoned_because}";
+            : "Given up {$this->job->abandoned_at->format('Y-m-d H:i')} by {$this->job->abandoner?->name}: "
+                ."{$this->job->abandoned_because}";
     }
 
     /** Who signed it; empty while nobody has. */
@@ -66,7 +67,8 @@ final readonly class RecordSheet
         $school = lcfirst($this->plan->school->label());
         $complaint = mb_strtolower($this->plan->choices->complaint->label());
 
-        return "Planned by {$this->job->planner->name}, {$school}, circuit revision {$this->job->circuit->revision}. Complaint: {$complaint}.";
+        return "Planned by {$this->job->planner->name}, {$school}, circuit revision "
+            ."{$this->job->circuit->revision}. Complaint: {$complaint}.";
     }
 
     /** @return list<list<string>> what, volume, ± */

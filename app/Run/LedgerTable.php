@@ -65,7 +65,8 @@ final readonly class LedgerTable
         if ($ledger->lines === []) {
             return [];
         }
-        $capacity = "Capacity {$this->volume($ledger->capacityMl)}, air in the tank at the mark {$this->volume($ledger->headspaceMl)}";
+        $capacity = "Capacity {$this->volume($ledger->capacityMl)}, air in the tank at the mark "
+            ."{$this->volume($ledger->headspaceMl)}";
         $rows = [[
             $capacity, '', $this->volume($ledger->plusMinusMl), $this->volume(max(0.0, $ledger->contentMl)),
             $this->share($ledger->fraction()), $this->volume($ledger->voidMl()),

@@ -62,7 +62,10 @@ final readonly class RunPage
     /** @var list<ShownForm> */
     private array $shown;
 
-    /** @var list<SheetBlock> the steps done together in one press: this one and those after it in its stage; empty where it stands alone */
+    /**
+     * @var list<SheetBlock> the steps done together in one press: this one and those after it in its stage; empty
+     * where it stands alone
+     */
     public array $sheet;
 
     /**
@@ -242,7 +245,10 @@ final readonly class RunPage
         return array_values($unread);
     }
 
-    /** @return list<ShownForm> what has been recorded folds away once the step can be finished: the next thing to press is Finish */
+    /**
+     * @return list<ShownForm> what has been recorded folds away once the step can be finished: the next thing to
+     * press is Finish
+     */
     private function shown(): array
     {
         $shown = [];
@@ -256,7 +262,10 @@ final readonly class RunPage
         return $shown;
     }
 
-    /** @return list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with one press */
+    /**
+     * @return list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with
+     * one press
+     */
     public function docked(): array
     {
         return array_values(array_filter($this->shown, fn (ShownForm $shown) => $shown->docked()));
@@ -268,7 +277,10 @@ final readonly class RunPage
         return array_values(array_filter($this->shown, fn (ShownForm $shown) => ! $shown->docked()));
     }
 
-    /** Whether one entry may be all that is missing here: a step that is made of one main form, and wants one thing more. */
+    /**
+     * Whether one entry may be all that is missing here: a step that is made of one main form, and wants one thing
+     * more.
+     */
     private function mayBeDoneInOne(): bool
     {
         $main = array_filter($this->kind->everyForm($this->at), fn (Form $form) => $form->main);

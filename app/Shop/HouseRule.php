@@ -70,7 +70,8 @@ final readonly class HouseRule
 
         return $stored >= $this->least ? $stored : throw new InvalidField(
             $this->field->name,
-            "Enter at least {$this->said($this->least, $units, true)}: with less this rule would judge nothing any more.",
+            "Enter at least {$this->said($this->least, $units, true)}: with less this rule would judge "
+                .'nothing any more.',
         );
     }
 

@@ -31,7 +31,8 @@ final class RuleBook
                 new HouseRule(
                     Field::temperature('safe', 'A sealed neck is opened below', true, 25.0, 50.0),
                     ['safeTemperatureC'],
-                    'A neck that was sealed while warming is under pressure. Lower is safer and waits longer; the service manual outranks it.',
+                    'A neck that was sealed while warming is under pressure. Lower is safer and waits longer; the '
+                        .'service manual outranks it.',
                     self::PRACTICE,
                 ),
             ],
@@ -51,7 +52,8 @@ final class RuleBook
                 new HouseRule(
                     Field::number('fan_cycles', 'Fan cycles that prove a warm-up', 1, 5),
                     ['fanCycles'],
-                    'One opening of the thermostat may push an air pocket past it; the next shows whether it came back.',
+                    'One opening of the thermostat may push an air pocket past it; the next shows whether '
+                        .'it came back.',
                     self::PRACTICE,
                 ),
                 new HouseRule(
@@ -65,7 +67,8 @@ final class RuleBook
                 new HouseRule(
                     Field::vacuum('vacuum', 'Vacuum pulled at sea level', Unit::InchOfMercury->toBase(29.0)),
                     ['seaLevelVacuumInHg'],
-                    'Less can be had at this shop’s elevation; the plan computes how much. Hoses collapse visibly, which is usual.',
+                    'Less can be had at this shop’s elevation; the plan computes how much. Hoses collapse '
+                        .'visibly, which is usual.',
                     self::PRACTICE,
                     $inHg,
                     least: 15.0,

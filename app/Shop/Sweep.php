@@ -7,7 +7,9 @@ namespace App\Shop;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Finder\Finder;
 
-/** Takes away what was remembered for a while and is over: the cache forgets it only when somebody asks for it again. */
+/**
+ * Takes away what was remembered for a while and is over: the cache forgets it only when somebody asks for it again.
+ */
 final class Sweep
 {
     /** Every file of the framework's file cache begins with the second at which it ends. */

@@ -13,7 +13,10 @@ use Aqbel\Core\Saying\Field;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** The vessels of a shop as rows that are typed: name, marks, what it is mostly taken for. A row without a name is gone. */
+/**
+ * The vessels of a shop as rows that are typed: name, marks, what it is mostly taken for. A row without a name is
+ * gone.
+ */
 final class VesselRows
 {
     public const MOST = 20;

@@ -65,8 +65,10 @@ final class VehicleFile
         $columns = array_map(fn (string $name) => str_replace(' ', '_', mb_strtolower(trim($name))), $names);
         $unknown = array_diff($columns, self::COLUMNS, ['']);
         if ($unknown !== [] || array_diff(['plate', 'name', 'circuit'], $columns) !== [] || count(array_unique($columns)) < count($columns)) {
-            throw new InvalidField('file', "Line {$first}: the first line names the columns, each once: ".implode(', ', self::COLUMNS)
-                .'. Plate, name and circuit must be there.'.($unknown === [] ? '' : ' Not known: '.implode(', ', array_slice($unknown, 0, 5)).'.'));
+            throw new InvalidField('file', "Line {$first}: the first line names the columns, "
+                .'each once: '.implode(', ', self::COLUMNS)
+                .'. Plate, name and circuit '
+                    .'must be there.'.($unknown === [] ? '' : ' Not known: '.implode(', ', array_slice($unknown, 0, 5)).'.'));
         }
         $byName = Circuit::byAnything();
         $here = Vehicle::query()->get()->keyBy('plate');

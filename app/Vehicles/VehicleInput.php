@@ -180,9 +180,11 @@ final class VehicleInput
     {
         return [
             'plate.unique' => 'A vehicle with this plate is here already. Search for it, or enter another plate.',
-            'plate.*' => 'Enter the plate, or the number the shop calls it by: letters, digits, spaces, - and ., at most 20.',
+            'plate.*' => 'Enter the plate, or the number the shop calls it by: letters, digits, spaces, - and ., '
+                .'at most 20.',
             'name.*' => 'Enter what kind of vehicle it is, in at most 120 letters.',
-            'circuit.*' => 'Choose the circuit it has, by its name. One that fits nearly can be copied and changed under Circuits.',
+            'circuit.*' => 'Choose the circuit it has, by its name. One that fits nearly can be copied and '
+                .'changed under Circuits.',
             'notes.*' => 'Notes hold at most 2,000 letters.',
         ];
     }

@@ -10,7 +10,8 @@ use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Circuit\Volumes;
 
 /**
- * What each drain lets out of a full circuit, and what stays. A wet cell leaves through a drain if some path to it never
+ * What each drain lets out of a full circuit, and what stays. A wet cell leaves through a drain if some path to it
+ * never
  * rises above the cell; what lies behind a hump stays.
  */
 final readonly class Drainage
@@ -114,7 +115,8 @@ final readonly class Drainage
     }
 
     /**
-     * Minimax path height from the sources to every cell they reach; with sign −1 the deepest dip instead (as a negative).
+     * Minimax path height from the sources to every cell they reach; with sign −1 the deepest dip instead (as
+     * a negative).
      *
      * @param  list<int>  $sources
      * @return array<int, float>

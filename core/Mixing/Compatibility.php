@@ -38,9 +38,12 @@ enum Compatibility: string
         return match ($this) {
             self::AsManual => 'What stays inside mixes with the new fill.',
             self::OtherFamily => 'Two inhibitor families use each other up. Rinse until little of the old one is left.',
-            self::OtherBase => 'Ethylene and propylene glycol mix, but then no refractometer scale reads right and the freeze point is a guess. Rinse until little is left.',
-            self::Unknown => 'Colour proves nothing. Mix a little of both in a jar before they meet in the engine: gel or sludge means never. A clear jar still says nothing of the inhibitor, so rinse.',
-            self::Nothing => 'Nothing is drained; all that the circuit takes is mixed and poured. Ask why it is empty before it is filled.',
+            self::OtherBase => 'Ethylene and propylene glycol mix, but then no refractometer scale reads right '
+                .'and the freeze point is a guess. Rinse until little is left.',
+            self::Unknown => 'Colour proves nothing. Mix a little of both in a jar before they meet in the '
+                .'engine: gel or sludge means never. A clear jar still says nothing of the inhibitor, so rinse.',
+            self::Nothing => 'Nothing is drained; all that the circuit takes is mixed and poured. Ask why it is '
+                .'empty before it is filled.',
             self::Water => 'Nothing to be afraid of in the mixture, but what stays inside thins the new fill.',
         };
     }

@@ -69,20 +69,25 @@ final readonly class Comparison
         $sooner = array_filter($this->schools, fn (ComparedSchool $row) => $row->fill->estimate && self::rank($row) < self::rank($best));
         $soonest = 'done soonest'.($sooner === [] ? '' : ' of those whose air is not an estimate');
         if ($best->school->mixedOutside()) {
-            return "{$best->school->label()} is {$soonest}: the {$air} it leaves gathers under the neck, where it is topped up.";
+            return "{$best->school->label()} is {$soonest}: the {$air} it leaves gathers under the neck, where it "
+                .'is topped up.';
         }
         if ($best->fill->airMl <= $this->limitMl) {
-            return "{$best->school->label()} leaves {$air} of air, under the {$volume($this->limitMl)} allowed, and is {$soonest}.";
+            return "{$best->school->label()} leaves {$air} of air, under the {$volume($this->limitMl)} allowed, "
+                ."and is {$soonest}.";
         }
         $where = implode(', ', array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS));
 
-        return "No school here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} with {$best->heatCycles} heat cycles is {$soonest}"
+        return "No school here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} "
+            ."with {$best->heatCycles} heat cycles is {$soonest}"
             .($where === '' ? '.' : ", its air at {$where}.")
-            .($this->least === $best ? '' : " {$this->least->school->label()} leaves least, {$volume($this->least->fill->airMl)}.");
+            .($this->least === $best ? '' : " {$this->least->school->label()} leaves least, "
+                ."{$volume($this->least->fill->airMl)}.");
     }
 
     /**
-     * What is poured and done, and what it leaves. Without a bleed point in use two schools are the same work, and only the
+     * What is poured and done, and what it leaves. Without a bleed point in use two schools are the same work,
+     * and only the
      * later one, with the plainer name, is listed.
      */
     private static function work(Plan $plan, Circuit $circuit): string

@@ -10,7 +10,8 @@ use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Drainage;
 
 /**
- * Which drain points are worth opening: what each would let out on top of those already open, against the hands it takes
+ * Which drain points are worth opening: what each would let out on top of those already open, against the hands it
+ * takes
  * to reach it, and whether a part that is to be opened would spill without it.
  */
 final readonly class DrainWorth

@@ -16,7 +16,10 @@ enum WarmUp
     /** At the open neck, topped to the brim as it sinks; the cap goes on at operating temperature. */
     case OpenNeck;
 
-    /** Under a resting cap, topped up after each run until one takes no more than reading error; then the cap is tightened. */
+    /**
+     * Under a resting cap, topped up after each run until one takes no more than reading error; then the cap is
+     * tightened.
+     */
     case LooseCap;
 
     /** Under the funnel it was poured through, its level kept up; it comes off when it has cooled. */

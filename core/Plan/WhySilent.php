@@ -24,7 +24,8 @@ final class WhySilent
             Silence::Hump => self::humps($circuit, $about).' seals first and keeps the air between: '
                 .self::vents($circuit, $about),
             Silence::Trapped => 'Air stays in '.($circuit->passages[$about]->label ?? 'the passage to it')
-                .' before coolant gets there: squeeze that hose while pouring, crack the point under pressure, or fill with vacuum.',
+                .' before coolant gets there: squeeze that hose while pouring, crack the point under pressure, or '
+                    .'fill with vacuum.',
             Silence::Shared => ($circuit->ports[$about]->label ?? 'The point beside it')
                 .' sits at the same place and runs for both: leave this one shut.',
             Silence::CutOff => 'Nothing open leads to it: set the heater to hot and open what is shut on the way.',

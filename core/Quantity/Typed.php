@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Quantity;
 
 /**
- * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50"), understood in the core's unit
+ * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50"), understood in the
+ * core's unit
  * and kept as typed.
  */
 final readonly class Typed
@@ -13,7 +14,8 @@ final readonly class Typed
     private const HALVES = ['½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅓' => '1/3', '⅔' => '2/3', '⅛' => '1/8'];
 
     /** A number: grouped by spaces, with point or comma, with a fraction behind it, or a fraction alone. */
-    private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:[ \x{00A0}\x{202F}]\d{3})+(?:[.,]\d+)?|\d+(?:[.,]\d*)*|[.,]\d+)';
+    private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:[ '
+        .'\x{00A0}\x{202F}]\d{3})+(?:[.,]\d+)?|\d+(?:[.,]\d*)*|[.,]\d+)';
 
     private function __construct(public float $base, public string $text)
     {
@@ -42,7 +44,8 @@ final readonly class Typed
         foreach ($parts as $i => [, $number, $unit]) {
             $unit = trim($unit, " \t.");
             if ($found > 1 && $unit === '') {
-                throw new \InvalidArgumentException("Enter one number with its unit, for example {$assumed->example()}.");
+                throw new \InvalidArgumentException('Enter one number with its unit, for example '
+                    ."{$assumed->example()}.");
             }
             $named = $named || $unit !== '';
             $base += self::unit($unit, $assumed)->toBase(self::number($number, $unit, $assumed));
@@ -137,7 +140,8 @@ final readonly class Typed
             $grouped = preg_replace('/[.,]/', '', $typed);
             $point = str_replace(',', '.', $typed);
             $is = $unit === '' ? $assumed->value : $unit;
-            throw new \InvalidArgumentException("Is that {$grouped} {$is} or {$point} {$is}? Type it without the mark, or with another decimal.");
+            throw new \InvalidArgumentException("Is that {$grouped} {$is} or {$point} {$is}? Type it without the "
+                .'mark, or with another decimal.');
         }
         if (preg_match('/^\d{1,3}(?:,\d{3})+\.\d+$|^\d{1,3}(?:,\d{3}){2,}$/', $typed)) {
             return (float) str_replace(',', '', $typed);

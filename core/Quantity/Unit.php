@@ -112,7 +112,9 @@ enum Unit: string
         return $this === self::Fahrenheit ? $base * 1.8 + 32.0 : $base / $this->factor();
     }
 
-    /** A number in the core's unit as one would type it in this one: to a thousandth, no noughts at the end, no unit. */
+    /**
+     * A number in the core's unit as one would type it in this one: to a thousandth, no noughts at the end, no unit.
+     */
     public function typed(float $base): string
     {
         return rtrim(rtrim(number_format($this->fromBase($base), 3, '.', ''), '0'), '.');

@@ -37,13 +37,19 @@ enum Hazard: string
     public function caution(): string
     {
         return match ($this) {
-            self::Scald => 'A hot circuit is under pressure. Cap and hoses stay shut until it is cold; rag over the cap, turn to the first hiss, stop, wait.',
+            self::Scald => 'A hot circuit is under pressure. Cap and hoses stay shut until it is cold; rag over '
+                .'the cap, turn to the first hiss, stop, wait.',
             self::Exhaust => 'Engines run outdoors or on exhaust extraction only. Doors open is not extraction.',
-            self::Raised => 'Chock the wheels and set the stands at the manual’s points before anything goes underneath.',
-            self::Moving => 'Electric fans start by themselves, ignition off or not. Sleeves, hair and hands clear of fans and belts.',
-            self::Glycol => 'Glycol is poisonous and tastes sweet to children and animals. Cover the pans, wipe up spills at once.',
-            self::Waste => 'Old coolant and rinse water go into the labelled waste drum, never down a drain. Local rules apply.',
-            self::Collapse => 'Hoses flatten under vacuum, which is normal; soft or cracked ones can fail. Keep your face away from the neck.',
+            self::Raised => 'Chock the wheels and set the stands at the manual’s points before anything goes '
+                .'underneath.',
+            self::Moving => 'Electric fans start by themselves, ignition off or not. Sleeves, hair and hands '
+                .'clear of fans and belts.',
+            self::Glycol => 'Glycol is poisonous and tastes sweet to children and animals. Cover the pans, wipe '
+                .'up spills at once.',
+            self::Waste => 'Old coolant and rinse water go into the labelled waste drum, never down a drain. '
+                .'Local rules apply.',
+            self::Collapse => 'Hoses flatten under vacuum, which is normal; soft or cracked ones can fail. Keep '
+                .'your face away from the neck.',
             self::Overpressure => 'Never pump above the cap rating, and never on a hot engine.',
             self::Eyes => 'Glasses and gloves on.',
         };

@@ -83,6 +83,7 @@ final class EngineFirst extends Poured
 
     public function needs(Circuit $circuit, Choices $choices): array
     {
-        return [...parent::needs($circuit, $choices), 'hose_funnel' => 'Funnel that fits into the hose, pan under it, pliers for its clamp'];
+        return [...parent::needs($circuit, $choices), 'hose_funnel' => 'Funnel that fits into the hose, pan under '
+            .'it, pliers for its clamp'];
     }
 }

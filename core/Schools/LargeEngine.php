@@ -13,7 +13,10 @@ use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\WarmUp;
 
-/** Filled until every vent has run, each shut as it runs; then warmed up again and again, with litres topped up each time. */
+/**
+ * Filled until every vent has run, each shut as it runs; then warmed up again and again, with litres topped up each
+ * time.
+ */
 final class LargeEngine extends Poured
 {
     /** From so much on a circuit takes litres after its first warm-ups, mL (common practice, no source). */

@@ -16,7 +16,10 @@ use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Values;
 
-/** What the vehicle's manual has for itself, such as a service mode of its electric coolant pump: typed once, run line by line. */
+/**
+ * What the vehicle's manual has for itself, such as a service mode of its electric coolant pump: typed once, run line
+ * by line.
+ */
 final class ManualRoutine extends Poured
 {
     public function id(): string

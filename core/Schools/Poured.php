@@ -124,7 +124,8 @@ abstract class Poured implements School
 
     public function needs(Circuit $circuit, Choices $choices): array
     {
-        $funnel = $this->pours($circuit, $choices)[0]->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter for this neck, stopper'] : [];
+        $funnel = $this->pours($circuit, $choices)[0]->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter '
+            .'for this neck, stopper'] : [];
 
         return ['rags' => 'Rags and a small vessel for each bleed point'] + $funnel;
     }

@@ -75,6 +75,7 @@ final class SecondNeck extends Poured
 
     public function needs(Circuit $circuit, Choices $choices): array
     {
-        return [...parent::needs($circuit, $choices), 'hose_funnel' => 'Funnel that fits the second fill point, its cap or clamp'];
+        return [...parent::needs($circuit, $choices), 'hose_funnel' => 'Funnel that fits the second fill point, '
+            .'its cap or clamp'];
     }
 }

@@ -84,7 +84,8 @@ final class Vacuum implements School
     }
 
     /**
-     * Most of what is left gathers under the neck, where it is simply topped up; each pocket that a pour would trap keeps
+     * Most of what is left gathers under the neck, where it is simply topped up; each pocket that a pour would
+     * trap keeps
      * its share of it.
      */
     public function predict(Groundwork $on): PredictedFill
@@ -151,7 +152,8 @@ final class Vacuum implements School
         $vacuum = self::vacuum($circuit, $plan->choices, $plan->predicted);
         $volume = fn (Volume $v): string => $units->format($v->mL(), Dimension::Volume);
 
-        return "Pull to {$units->format($vacuum->target->kPa(), Unit::InchOfMercury)}: the same quality here as {$plan->rules()->seaLevelVacuumInHg} inHg at sea level."
+        return "Pull to {$units->format($vacuum->target->kPa(), Unit::InchOfMercury)}: the same quality here as "
+            ."{$plan->rules()->seaLevelVacuumInHg} inHg at sea level."
             ." Circuit below {$units->format($vacuum->maximumTemperature()->degC(), Dimension::Temperature)}."
             ." It draws in {$volume($vacuum->intake())}, then top up {$volume($vacuum->topUp())}."
             .self::keeps($plan->fill->pockets, $circuit, $units);
@@ -174,7 +176,8 @@ final class Vacuum implements School
             .' about '.$units->format($pocket->volumeMl(), Dimension::Volume);
         $told = array_filter($pockets, fn (Pocket $pocket) => $pocket->volumeMl() >= self::TELLS_ML);
 
-        return $told === [] ? '' : ' A little stays where a pour would trap it: '.implode('; ', array_map($say, $told)).'.';
+        return $told === [] ? '' : ' A little stays where a pour '
+            .'would trap it: '.implode('; ', array_map($say, $told)).'.';
     }
 
     private static function vacuum(Circuit $circuit, Choices $choices, Prediction $predicted): VacuumPlan

@@ -13,7 +13,10 @@ use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\WarmUp;
 
-/** Filled, run to fan-on, cooled, the vent bolt cracked and the tank topped up; again, until nothing but coolant comes. */
+/**
+ * Filled, run to fan-on, cooled, the vent bolt cracked and the tank topped up; again, until nothing but coolant
+ * comes.
+ */
 final class VentBolt extends Poured
 {
     public function id(): string
@@ -39,7 +42,8 @@ final class VentBolt extends Poured
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
         return $choices->bleedsOf($circuit) === []
-            ? new Misfit('no_bleed', 'needs a bleed point', 'There is no vent bolt to crack. Choose loose-cap heat cycles.')
+            ? new Misfit('no_bleed', 'needs a bleed point', 'There is no vent bolt to crack. Choose loose-cap '
+                .'heat cycles.')
             : null;
     }
 

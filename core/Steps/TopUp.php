@@ -58,7 +58,8 @@ final class TopUp
             return '';
         }
 
-        return "The ledger has {$at->say($now, Unit::Percent)}, {$at->say($wanted, Unit::Percent)} is wanted: make the next top-up "
+        return "The ledger has {$at->say($now, Unit::Percent)}, {$at->say($wanted, Unit::Percent)} is wanted: "
+            .'make the next top-up '
             .($now < $wanted ? 'concentrate.' : 'water.');
     }
 }

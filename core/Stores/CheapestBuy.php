@@ -77,7 +77,8 @@ final readonly class CheapestBuy
     }
 
     /**
-     * What may still be needed when some cans are bought, the least first: of the sums in between none is ever asked for.
+     * What may still be needed when some cans are bought, the least first: of the sums in between none is ever
+     * asked for.
      *
      * @param  non-empty-list<int>  $each
      * @return list<int>

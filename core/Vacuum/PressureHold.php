@@ -8,7 +8,8 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Pressure;
 
 /**
- * Judges a circuit that was pumped up and held. A loss falls on; hoses creep and the pump’s own heat goes within minutes; a
+ * Judges a circuit that was pumped up and held. A loss falls on; hoses creep and the pump’s own heat goes within
+ * minutes; a
  * change of temperature is taken out by the gas law. Falling by less than a division is no fall.
  */
 final readonly class PressureHold
@@ -89,7 +90,8 @@ final readonly class PressureHold
                 PressureVerdict::NoTest, 'It was pumped to less than four fifths of what a test needs.',
             ],
             $warm && $seconds > self::WARM_S => [
-                PressureVerdict::Inconclusive, 'On a warm engine the reading moves by itself after two minutes. Test cold.',
+                PressureVerdict::Inconclusive, 'On a warm engine the reading moves by itself after two '
+                    .'minutes. Test cold.',
             ],
             count($readings) < 2 || $seconds < self::LEAST_S => [
                 PressureVerdict::Inconclusive, 'Two readings a minute apart are the least.',
@@ -100,9 +102,11 @@ final readonly class PressureHold
             $warm => [PressureVerdict::Inconclusive, 'It stands, but a warm engine hides a weep. Test cold.'],
             $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS) => [
                 PressureVerdict::Tight,
-                $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: hoses giving.',
+                $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: '
+                    .'hoses giving.',
             ],
-            default => [PressureVerdict::Inconclusive, 'It fell, and does not show yet whether it goes on. Hold it longer.'],
+            default => [PressureVerdict::Inconclusive, 'It fell, and does not show yet whether it goes on. '
+                .'Hold it longer.'],
         };
     }
 

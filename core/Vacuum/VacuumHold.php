@@ -150,7 +150,9 @@ final readonly class VacuumHold
         return $points === [] ? [[0.0, 0.0]] : $points;
     }
 
-    /** @return list<array{float, float}> the same of the explanation that is believed; none while nothing is explained */
+    /**
+     * @return list<array{float, float}> the same of the explanation that is believed; none while nothing is explained
+     */
     public function believed(): array
     {
         if ($this->fit?->explained !== true || $this->verdict === HoldVerdict::Moved) {
@@ -252,7 +254,8 @@ final readonly class VacuumHold
 
         return match (true) {
             $first <= 0.0 || ($this->target !== null && $deepest < self::COUNTS_FROM * $this->target->kPa()) => 'It never was near the target, so nothing was tested. Pull first, then hold.',
-            $last <= self::LOST * $first => 'Half of the vacuum or more is gone: an open drain, a hose off, the adapter off its seat. Look, pull again, restart.',
+            $last <= self::LOST * $first => 'Half of the vacuum or more is gone: an open drain, a hose off, the '
+                .'adapter off its seat. Look, pull again, restart.',
             default => null,
         };
     }

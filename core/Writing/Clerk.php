@@ -23,7 +23,8 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Values;
 
 /**
- * Decides what may be written into a job's journal, as the job stands at that moment: screen, script and test go past the
+ * Decides what may be written into a job's journal, as the job stands at that moment: screen, script and test go
+ * past the
  * same desk.
  */
 final readonly class Clerk
@@ -262,7 +263,8 @@ final readonly class Clerk
     private static function assertOwnOrReason(Entry $entry, string $person, string $reason): void
     {
         if ($entry->person !== $person && mb_strlen(trim($reason)) < self::LEAST_REASON) {
-            throw new InvalidField('reason', "{$entry->person} wrote this line. Say why it is changed, ten letters or more.");
+            throw new InvalidField('reason', "{$entry->person} wrote this line. Say why it is changed, ten "
+                .'letters or more.');
         }
     }
 

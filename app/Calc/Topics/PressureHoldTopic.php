@@ -38,7 +38,8 @@ final class PressureHoldTopic implements Topic
             $kpa = $reading->number('kpa', 0, 1000);
             if ($kpa > min($cap, $limit) + self::SLACK_KPA) {
                 $most = min($cap, $limit);
-                throw new InvalidField("readings.{$i}.kpa", "Never pump above {$most} kPa here, cap and limit. Let it off and test lower.");
+                throw new InvalidField("readings.{$i}.kpa", "Never pump above {$most} kPa here, cap and limit. "
+                    .'Let it off and test lower.');
             }
             $readings[] = new PressureReading(
                 $reading->number('t_s', 0, 1_000_000),

@@ -20,7 +20,8 @@ final class VacuumHoldTopic implements Topic
 
     public function summary(): string
     {
-        return 'whether a held vacuum is tight, settling, leaking, moved or lost, and how large a leak could hide in it';
+        return 'whether a held vacuum is tight, settling, leaking, moved or lost, and how large a leak '
+            .'could hide in it';
     }
 
     public function answer(Input $input): array

@@ -56,10 +56,13 @@ final class FirstStartController
             'name' => ['required', 'string', 'max:80'], 'login' => ['required', 'alpha_dash', 'max:40'],
             'password' => ['required', 'string', 'min:10', 'max:200'],
         ], [
-            'shop.*' => 'Enter the shop’s name, at most 120 letters.', 'currency.*' => 'Enter at most four letters.', 'units.*' => 'Choose one of the two.',
-            'elevation_m.*' => 'Enter metres above sea level, from -400 to 5000.', 'barometer.*' => 'Enter what the barometer reads, or nothing.',
+            'shop.*' => 'Enter the shop’s name, at most '
+                .'120 letters.', 'currency.*' => 'Enter at most four letters.', 'units.*' => 'Choose one of the two.',
+            'elevation_m.*' => 'Enter metres above sea level, from '
+                .'-400 to 5000.', 'barometer.*' => 'Enter what the barometer reads, or nothing.',
             'tools*' => 'This choice is not one the page offers. Choose again.', 'name.*' => 'Enter your name.',
-            'login.*' => 'Choose a sign-in name of letters, digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
+            'login.*' => 'Choose a sign-in name of letters, '
+                .'digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
         ]);
         $units = UnitSystem::tryFrom($data['units'] ?? '') ?? UnitSystem::Metric;
         $shop = [

@@ -25,7 +25,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\View\View;
 
-/** A job in the shop’s hands: handed over, rested over night, given up. What it says of the coolant is the journal’s alone. */
+/**
+ * A job in the shop’s hands: handed over, rested over night, given up. What it says of the coolant is the journal’s
+ * alone.
+ */
 final class JobController extends Controller
 {
     private const LONGEST_REASON = 300;
@@ -140,7 +143,8 @@ final class JobController extends Controller
         $kind = $kinds->of($step);
         $at = $state->at($step, now()->getTimestamp());
         if ($kind->does(Does::RunsEngine) && $kind->ran($at) !== null) {
-            throw new InvalidField('until', "The engine has been started in “{$kind->title($at)}”. Shut it off and finish that step first.");
+            throw new InvalidField('until', "The engine has been started in “{$kind->title($at)}”. Shut it off "
+                .'and finish that step first.');
         }
         if ($kind->verdict($at)?->tone === Tone::Stop) {
             throw new InvalidField('until', "{$kind->verdict($at)->title}: that does not wait. Put it right first.");

@@ -45,7 +45,8 @@ final class LabourController extends Controller
             Trail::note(self::person($request), Subject::Rule, $shop->name, self::changes($before->labour, new Labour($own)));
         });
 
-        return redirect('/shop/labour')->with('notice', 'Kept. Jobs planned from now on are reckoned by these minutes.');
+        return redirect('/shop/labour')->with('notice', 'Kept. Jobs planned from now on are reckoned by '
+            .'these minutes.');
     }
 
     /** @return list<Change> */

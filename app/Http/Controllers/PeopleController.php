@@ -44,7 +44,8 @@ final class PeopleController extends Controller
             'role' => ['required', Rule::enum(Role::class)],
             'password' => ['required', 'string', 'min:'.self::LEAST_PASSWORD, 'max:200'],
         ], [
-            'name.unique' => 'Somebody of this name is here already. Records go by names: add a letter to tell the two apart.',
+            'name.unique' => 'Somebody of this name is here already. Records go by names: add a letter to tell '
+                .'the two apart.',
             'name.*' => 'Enter the name as it shall stand in the records.',
             'login.unique' => 'This sign-in name is taken. Choose another.',
             'login.*' => 'Choose a sign-in name of letters, digits, - or _.',

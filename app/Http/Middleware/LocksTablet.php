@@ -13,7 +13,10 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\View;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A shared tablet that nobody touched for as long as the shop says asks who is there. What it keeps stays its maker’s. */
+/**
+ * A shared tablet that nobody touched for as long as the shop says asks who is there. What it keeps stays its
+ * maker’s.
+ */
 final class LocksTablet
 {
     private const SEEN = 'seen_at';

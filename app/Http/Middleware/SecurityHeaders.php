@@ -16,7 +16,8 @@ final class SecurityHeaders
     {
         $response = $next($request);
         $response->headers->add([
-            'Content-Security-Policy' => "default-src 'self'; img-src 'self' data:; style-src 'self'; script-src 'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
+            'Content-Security-Policy' => "default-src 'self'; img-src 'self' data:; style-src 'self'; script-src "
+                ."'self'; object-src 'none'; base-uri 'self'; form-action 'self'; frame-ancestors 'none'",
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
             'X-Frame-Options' => 'DENY',

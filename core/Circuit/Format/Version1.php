@@ -246,7 +246,8 @@ final readonly class Version1
             $most = (int) floor(self::MOST_WORK / $cells);
             throw new InvalidField(
                 'ports',
-                "A circuit of this size may have {$most} drain and bleed points, this one has {$points}. Leave out those "
+                "A circuit of this size may have {$most} drain and bleed points, this one has {$points}. "
+                    .'Leave out those '
                     .'that are never used.',
             );
         }

@@ -50,7 +50,8 @@ final class ColdLevel extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Cooling drew coolant in where air was. What it takes now, against the time before, tells whether it is air.';
+        return 'Cooling drew coolant in where air was. What it takes now, against the time before, tells '
+            .'whether it is air.';
     }
 
     public function instructions(Situation $at): array
@@ -142,7 +143,8 @@ final class ColdLevel extends StepKind
         if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
             $each = $at->say($series->leakMlPerCycle, Unit::Millilitre);
 
-            return Verdict::stop('not_air', 'Not air', "About {$each} goes each time and does not shrink: no cycle cures that."
+            return Verdict::stop('not_air', 'Not air', "About {$each} goes each time and does not shrink: no "
+                .'cycle cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.');
         }
         $run = WhyStopped::runBefore($at);

@@ -261,8 +261,10 @@ final class CoolDownWait extends StepKind
     }
 
     /**
-     * It ran in this job, not under its cap, and ended well: there is no pressure to wait for, and the neck may be topped
-     * up warm. Before a drain the heat of the coolant itself is waited for, and after a run that was stopped everything.
+     * It ran in this job, not under its cap, and ended well: there is no pressure to wait for, and the neck
+     * may be topped
+     * up warm. Before a drain the heat of the coolant itself is waited for, and after a run that was stopped
+     * everything.
      */
     private function neckIsUnsealed(Situation $at): bool
     {

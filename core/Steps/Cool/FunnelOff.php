@@ -20,7 +20,10 @@ use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
-/** Stage 9: the funnel that stayed on while it ran comes off. What the circuit drew from it is inside; what is left goes where it goes. */
+/**
+ * Stage 9: the funnel that stayed on while it ran comes off. What the circuit drew from it is inside; what is left
+ * goes where it goes.
+ */
 final class FunnelOff extends StepKind
 {
     public const OFF = 'off';
@@ -51,7 +54,8 @@ final class FunnelOff extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'While it cools the circuit draws from the funnel what its air and its warmth gave back. Taken off cold, it has had all of it.';
+        return 'While it cools the circuit draws from the funnel what its air and its warmth gave back. Taken off '
+            .'cold, it has had all of it.';
     }
 
     public function instructions(Situation $at): array
@@ -89,7 +93,8 @@ final class FunnelOff extends StepKind
     {
         $most = self::stoodMl($at);
         if ((float) $values->number('volume') > $most + self::UNSURE_ML) {
-            throw new InvalidField('volume', "No more than {$at->litres($most)} was ever in it. Read it again, or correct what stood in it after the pour.");
+            throw new InvalidField('volume', "No more than {$at->litres($most)} was ever in it. Read it again, or "
+                .'correct what stood in it after the pour.');
         }
     }
 
@@ -106,7 +111,8 @@ final class FunnelOff extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has(self::OFF) ? [] : [Obstacle::never('funnel_on', 'The funnel is on. Take it off, and say what was left in it.')];
+        return $at->has(self::OFF) ? [] : [Obstacle::never('funnel_on', 'The funnel is on. Take it off, and say '
+            .'what was left in it.')];
     }
 
     public function judge(Situation $at): ?Verdict
@@ -117,7 +123,8 @@ final class FunnelOff extends StepKind
         }
         $drawn = self::stoodMl($at) - (float) $entry->number('volume');
 
-        return Verdict::pass('funnel_off', 'Off', "{$at->litres($drawn)} went from it into the circuit. The level at the mark tells the rest.");
+        return Verdict::pass('funnel_off', 'Off', "{$at->litres($drawn)} went from it into the circuit. The level "
+            .'at the mark tells the rest.');
     }
 
     /** What stood in it after the pour, and what was topped up into it while it ran, mL. */

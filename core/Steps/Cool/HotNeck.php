@@ -55,7 +55,8 @@ final class HotNeck
     public static function admitOpening(Situation $at, string $field, float $coolantC): void
     {
         if (self::wasSealed($at) && ! self::mayBeOpened($at, $coolantC)) {
-            throw new InvalidField($field, "Do not open it. The neck was sealed while warming and stands at {$at->degrees($coolantC)}:"
+            throw new InvalidField($field, 'Do not open it. The neck was sealed while warming and stands at '
+                ."{$at->degrees($coolantC)}:"
                 ." it opens at {$at->degrees(self::safeC($at))} or below. Wait and read again.");
         }
     }

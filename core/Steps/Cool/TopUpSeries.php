@@ -10,7 +10,10 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Steps\StepKind;
 
-/** What one round after the other took, read against what a vessel and a mark can tell: shrinking air, a leak, or nothing more. */
+/**
+ * What one round after the other took, read against what a vessel and a mark can tell: shrinking air, a leak, or
+ * nothing more.
+ */
 final class TopUpSeries
 {
     /** A level that took no more than so many reading errors of the vessel has settled (common practice, no source). */

@@ -22,7 +22,10 @@ final class VentBetween extends StepKind
 {
     private const MOST_ML = 5_000.0;
 
-    /** What is caught at a bolt goes into whatever stands under it, read to so much of it (common practice, no source). */
+    /**
+     * What is caught at a bolt goes into whatever stands under it, read to so much of it (common practice, no
+     * source).
+     */
     private const CAUGHT_UNSURE = 0.3;
 
     private const CAME = ['coolant' => 'Nothing but coolant', 'air' => 'Air, then coolant', 'nothing' => 'Nothing at all'];
@@ -44,14 +47,16 @@ final class VentBetween extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Heat drives air to the highest point. Cracked when it has cooled, the bolt lets it out; the tank makes good what leaves.';
+        return 'Heat drives air to the highest point. Cracked when it has cooled, the bolt lets it out; the tank '
+            .'makes good what leaves.';
     }
 
     public function instructions(Situation $at): array
     {
         return [
             ...array_filter([$this->access($at, $at->port())]),
-            'Engine off and cooled, unless the vehicle’s manual says hot. Rag and a small vessel underneath, glasses on.',
+            'Engine off and cooled, unless the vehicle’s manual says hot. Rag and a small vessel underneath, '
+                .'glasses on.',
             'Crack it a turn until nothing but coolant comes, then shut it.',
             'Top the tank up afterwards: the cold level follows.',
         ];
@@ -70,7 +75,8 @@ final class VentBetween extends StepKind
     public function admit(Situation $at, string $form, Values $values): void
     {
         if ($form === 'vented' && HotNeck::mayBeUnderPressure($at)) {
-            throw new InvalidField('came', 'It ran sealed and nobody has read it cold since: a bolt cracked now sprays. Let it cool, and read it first.');
+            throw new InvalidField('came', 'It ran sealed and nobody has read it cold since: a bolt cracked now '
+                .'sprays. Let it cool, and read it first.');
         }
     }
 
@@ -85,7 +91,8 @@ final class VentBetween extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('vented') ? [] : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and say what came.')];
+        return $at->has('vented') ? [] : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and '
+            .'say what came.')];
     }
 
     /** Air that still came asks for another round; the cold level after it decides by what it takes. */
@@ -94,8 +101,10 @@ final class VentBetween extends StepKind
         return match ($at->last('vented')?->text('came')) {
             null => null,
             'coolant' => Verdict::pass('only_coolant', 'Nothing but coolant', 'The heat brought no more air here.'),
-            'air' => Verdict::wait('air_came', 'Air came', 'Another warm-up: it is planned, or the cold level orders it.'),
-            default => Verdict::wait('silent', 'Nothing came', 'Blocked, or the level stands below it. Look at the level first.'),
+            'air' => Verdict::wait('air_came', 'Air came', 'Another warm-up: it is planned, or the cold '
+                .'level orders it.'),
+            default => Verdict::wait('silent', 'Nothing came', 'Blocked, or the level stands below it. Look at '
+                .'the level first.'),
         };
     }
 

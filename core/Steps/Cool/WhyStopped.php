@@ -37,7 +37,8 @@ final class WhyStopped extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'A run that ended in danger proves nothing, and the next one ends the same way unless something has changed.';
+        return 'A run that ended in danger proves nothing, and the next one ends the same way unless something '
+            .'has changed.';
     }
 
     public function instructions(Situation $at): array
@@ -76,7 +77,8 @@ final class WhyStopped extends StepKind
 
         return match ($cause) {
             null => null,
-            self::NOT_FOUND => Verdict::wait(self::NOT_FOUND, 'Not found', 'The next run is watched from the first minute.'),
+            self::NOT_FOUND => Verdict::wait(self::NOT_FOUND, 'Not found', 'The next run is watched from the '
+                .'first minute.'),
             default => Verdict::pass('found', 'Found: '.mb_strtolower(self::CAUSES[$cause] ?? $cause), 'The next run shows whether it was all.'),
         };
     }

@@ -68,7 +68,8 @@ final class Drain extends StepKind
     public function instructions(Situation $at): array
     {
         $port = $at->port();
-        $cap = 'Pan underneath first. Cap off and top bleed points open: air gets in, it drains fast. Cap on: the vacuum holds the coolant back,'
+        $cap = 'Pan underneath first. Cap off and top bleed points open: air gets in, it drains fast. Cap on: the '
+            .'vacuum holds the coolant back,'
             .' good while a hose is pulled off; open it once the pan is under.';
         $torque = $this->torque($at, $port);
 
@@ -124,7 +125,8 @@ final class Drain extends StepKind
             $this->capIsOn($at)
                 ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.')
                 : null,
-            $this->runsOn($at) ? Obstacle::missing('no_volume_since', 'The cap came off after the last reading: record what more came out.') : null,
+            $this->runsOn($at) ? Obstacle::missing('no_volume_since', 'The cap came off after the last reading: '
+                .'record what more came out.') : null,
             $this->short($at) !== null && ! $at->has('remedy')
 
                     ? Obstacle::missing('no_remedy', 'It is short of what was predicted: say what was done about it.')
@@ -185,7 +187,8 @@ final class Drain extends StepKind
         }
         $why = match (true) {
             $this->capIsOn($at) => 'The cap is still on: the vacuum holds it back. Pan under it, then open the cap.',
-            $last->text('flow') === 'blocked' => 'The cock is blocked or seized: clear it with wire, or use another drain point.',
+            $last->text('flow') === 'blocked' => 'The cock is blocked or seized: clear it with wire, or use '
+                .'another drain point.',
             default => 'No air is getting in, or it is blocked. '
                 .($this->glugs($at) ?? 'Cap off, top bleed points open, heater hot, then let it run again.'),
         };

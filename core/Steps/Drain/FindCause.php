@@ -30,7 +30,8 @@ final class FindCause extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Oil softens hoses and coats the radiator. Until its way in is mended, every new fill goes the same way.';
+        return 'Oil softens hoses and coats the radiator. Until its way in is mended, every new fill goes '
+            .'the same way.';
     }
 
     public function instructions(Situation $at): array

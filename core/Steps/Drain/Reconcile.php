@@ -47,7 +47,8 @@ final class Reconcile extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Retained coolant is content found minus what came out. It thins or sours the new fill, and its place is known:'
+        return 'Retained coolant is content found minus what came out. It thins or sours the new fill, and its '
+            .'place is known:'
             .' what the model says must stay, and whatever did not drain.';
     }
 
@@ -127,7 +128,8 @@ final class Reconcile extends StepKind
         }
         $further = implode('; ', Drains::choices($at));
         if ($more > $this->unsure($ledger)) {
-            return Verdict::wait('more_inside', 'More inside than predicted', "{$at->litres($more)} more than the model keeps, beyond the ± of the vessels. "
+            return Verdict::wait('more_inside', 'More inside than predicted', "{$at->litres($more)} more than the "
+                .'model keeps, beyond the ± of the vessels. '
                 .(
                     $further === ''
                         ? 'The heater was shut, or the content found was read too high.'
@@ -135,7 +137,8 @@ final class Reconcile extends StepKind
                 ));
         }
         if ($more < -$this->unsure($ledger)) {
-            return Verdict::pass('less_inside', 'Less inside than predicted', "More came out than a circuit found {$at->litres($ledger->contentMl + $ledger->outMl())} full can give:"
+            return Verdict::pass('less_inside', 'Less inside than predicted', 'More came out than a circuit found '
+                ."{$at->litres($ledger->contentMl + $ledger->outMl())} full can give:"
                 .' the content found was read too low. The ledger’s ± covers it.');
         }
 

@@ -138,7 +138,8 @@ final class Bleed extends Poured
         return match (true) {
             $at->has('closed') => [],
             $at->has('running') => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
-            $at->has('dry') => [Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, and say so.")],
+            $at->has('dry') => [Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, "
+                .'and say so.')],
             default => [
                 Obstacle::missing(
                     'not_run',
@@ -157,7 +158,8 @@ final class Bleed extends Poured
             return Verdict::wait(
                 'stays_dry',
                 'Will not run',
-                "It is closed without having run.{$where} The warm-ups must bring that out; it is kept as a watch for the next visit.",
+                "It is closed without having run.{$where} The warm-ups must bring that out; it is kept as a watch "
+                    .'for the next visit.',
             );
         }
         if ($at->has('closed')) {

@@ -54,12 +54,14 @@ final class FillLevel extends Poured
 
     public function instructions(Situation $at): array
     {
-        $recovery = 'Fill the recovery bottle to its cold mark too, its hose under the surface, or the circuit draws air when it cools.';
+        $recovery = 'Fill the recovery bottle to its cold mark too, its hose under the surface, or the circuit '
+            .'draws air when it cools.';
 
         return array_values(array_filter([
             'All bleed points closed. Fill to '.$at->facts()->coldLevel.'.',
             $at->facts()->neck === NeckType::RadiatorCap ? $recovery : null,
-            'What was caught at bleed points or is left in jug, hose and funnel was poured and is not inside: say how much.',
+            'What was caught at bleed points or is left in jug, hose and funnel was poured and is not inside: '
+                .'say how much.',
         ]));
     }
 

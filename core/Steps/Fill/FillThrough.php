@@ -12,7 +12,10 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 
-/** Stage 6: filled through a second fill point: a hose taken off, before the neck; or a tee or hose above it, once the neck is capped. */
+/**
+ * Stage 6: filled through a second fill point: a hose taken off, before the neck; or a tee or hose above it, once the
+ * neck is capped.
+ */
 final class FillThrough extends Poured
 {
     public function name(): string
@@ -33,7 +36,8 @@ final class FillThrough extends Poured
     public function why(Situation $at): string
     {
         if ($this->isCapped($at)) {
-            return 'Above the neck air stays whatever is poured there. With the neck capped it is filled up from its own point.';
+            return 'Above the neck air stays whatever is poured there. With the neck capped it is filled up from '
+                .'its own point.';
         }
 
         return 'Coolant that comes up from below in the engine pushes its air out at the top, ahead of the thermostat.';
@@ -52,8 +56,10 @@ final class FillThrough extends Poured
 
         return [
             ...array_filter([$this->access($at, $at->port())]),
-            'Mark how the clamp sits. Take the hose off, a pan under it, and put a funnel into it, held higher than the engine.',
-            'Neck and vents open. Pour slowly, squeeze the hose, until it stands full there or a vent runs in a steady stream.',
+            'Mark how the clamp sits. Take the hose off, a pan under it, and put a funnel into it, held higher '
+                .'than the engine.',
+            'Neck and vents open. Pour slowly, squeeze the hose, until it stands full there or a vent runs in a '
+                .'steady stream.',
             'Hose back on, clamp on its marks. Then the neck.',
         ];
     }

@@ -30,7 +30,8 @@ final class Raise extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return ['Ramps, a lift or stands at the manual’s points. The other end’s pockets get worse by it: no higher than planned.'];
+        return ['Ramps, a lift or stands at the manual’s points. The other end’s pockets get worse by it: no '
+            .'higher than planned.'];
     }
 
     public function hazards(Situation $at): array

@@ -75,7 +75,8 @@ final class Routine extends Poured
         $clock = $this->clock($at);
         if (($form === 'line' || $form === 'topped') && $clock !== null && ! $clock->over($at->now)) {
             $left = (int) ceil(($clock->until - $at->now) / 60);
-            throw new InvalidField($form === 'line' ? 'line' : 'volume', "The line before goes on for {$left} min more. Wait, or begin the routine again.");
+            throw new InvalidField($form === 'line' ? 'line' : 'volume', "The line before goes on for {$left} min "
+                .'more. Wait, or begin the routine again.');
         }
         if ($form === 'line' && (int) $values->text('line') !== $this->done($at)) {
             throw new InvalidField('line', 'The lines come one after the other. Say the one that is next.');
@@ -97,7 +98,8 @@ final class Routine extends Poured
         $all = count(self::lines($at->step));
 
         return match (true) {
-            $this->done($at) < $all => [Obstacle::missing('not_through', "Line {$this->done($at)} of {$all}. Go through all of it.")],
+            $this->done($at) < $all => [Obstacle::missing('not_through', "Line {$this->done($at)} of {$all}. Go "
+                .'through all of it.')],
             ! $this->isRead($at) => [Obstacle::missing('no_level', 'Read the level afterwards, and say what it took.')],
             default => [],
         };
@@ -113,7 +115,8 @@ final class Routine extends Poured
 
         return $took <= TopUpSeries::settledMl($at)
             ? Verdict::pass('settled', 'Settled', "It took {$said} after the routine: reading error.")
-            : Verdict::wait('again', 'Once more', "It took {$said} after the routine: that was air. Run it again, or go on; the warm-up proves it.");
+            : Verdict::wait('again', 'Once more', "It took {$said} after the routine: that was air. Run it again, "
+                .'or go on; the warm-up proves it.');
     }
 
     public function ledger(Situation $at, Entry $entry): array

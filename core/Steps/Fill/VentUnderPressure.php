@@ -19,7 +19,10 @@ use Aqbel\Core\Steps\Cool\HotNeck;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
-/** Stage 6: cold, the closed circuit is pumped up and a bleed point cracked until it runs solid; then the pressure is let off. */
+/**
+ * Stage 6: cold, the closed circuit is pumped up and a bleed point cracked until it runs solid; then the pressure is
+ * let off.
+ */
 final class VentUnderPressure extends StepKind
 {
     /** A pressure read half a kilopascal above the limit is the limit. */
@@ -46,14 +49,17 @@ final class VentUnderPressure extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Pumped up, coolant reaches a point that lies above the neck, and drives the air in front of it out there.';
+        return 'Pumped up, coolant reaches a point that lies above the neck, and drives the air in front of '
+            .'it out there.';
     }
 
     public function instructions(Situation $at): array
     {
         return [
-            "Engine cold, circuit full and closed. Tester on the neck, pump to {$at->say($at->facts()->mostToVentKpa(), Dimension::Pressure)} and no higher.",
-            'Rag over the point, crack it a quarter turn until it runs solid, shut it, pump up again. Each point in turn.',
+            'Engine cold, circuit full and closed. Tester on the neck, pump to '
+                ."{$at->say($at->facts()->mostToVentKpa(), Dimension::Pressure)} and no higher.",
+            'Rag over the point, crack it a quarter turn until it runs solid, shut it, pump up again. Each '
+                .'point in turn.',
             'Let the pressure off before the tester comes off; top up what went out.',
         ];
     }
@@ -83,11 +89,13 @@ final class VentUnderPressure extends StepKind
             return;
         }
         if (HotNeck::mayBeUnderPressure($at)) {
-            throw new InvalidField('kpa', 'The engine has run hot and nobody has read it cold since. Never pump on a warm circuit: let it cool, and read it first.');
+            throw new InvalidField('kpa', 'The engine has run hot and nobody has read it cold since. Never pump '
+                .'on a warm circuit: let it cool, and read it first.');
         }
         $most = $at->facts()->mostToVentKpa();
         if ($values->number('kpa') > $most + self::READING_KPA) {
-            throw new InvalidField('kpa', "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, and pump no higher.");
+            throw new InvalidField('kpa', "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, "
+                .'and pump no higher.');
         }
     }
 

@@ -38,7 +38,10 @@ final class BeforeAndNow
         return [new Table('Against the baseline', ['Reading', 'Before', 'Now'], array_values($read))];
     }
 
-    /** @return array{?Entry, array{fan_on: ?float, fan_off: ?float}} the last reading, and the coolant when the fan was last heard, °C */
+    /**
+     * @return array{?Entry, array{fan_on: ?float, fan_off: ?float}} the last reading, and the coolant when the fan
+     * was last heard, °C
+     */
     private static function afterwards(Situation $at): array
     {
         $now = [];

@@ -56,7 +56,8 @@ final class Believable
                 continue;
             }
             if ($celsius <= self::NO_SENSOR_C) {
-                throw new InvalidField($field->name, "{$at->degrees($celsius)} is what a scan tool shows without a sensor."
+                throw new InvalidField($field->name, "{$at->degrees($celsius)} is what a scan tool shows "
+                    .'without a sensor.'
                     .' Read it another way: a probe on the hose at the engine, or a thermometer at the housing.');
             }
             if ($field->name === 'ect') {
@@ -68,7 +69,10 @@ final class Believable
         self::assertNotSwapped($at, $filled);
     }
 
-    /** Heat comes from the engine; a far side that is dangerously hot beside a cold reading is believed, and ends the run. */
+    /**
+     * Heat comes from the engine; a far side that is dangerously hot beside a cold reading is believed, and ends the
+     * run.
+     */
     private static function assertNotSwapped(Situation $at, Filled $filled): void
     {
         [$ect, $far] = [$filled->values->number('ect'), $filled->values->number('far')];
@@ -76,7 +80,8 @@ final class Believable
             || ! in_array($filled->values->text('sign'), ['', 'none'], true)) {
             return;
         }
-        throw new InvalidField('far', "{$at->degrees($far)} at the far side and {$at->degrees($ect)} at the engine: are the two"
+        throw new InvalidField('far', "{$at->degrees($far)} at the far side and {$at->degrees($ect)} at the "
+            .'engine: are the two'
             .' swapped? Read both again. If they stay so, the sensor sits in air: shut off.');
     }
 
@@ -117,7 +122,8 @@ final class Believable
     private static function assertNotColderThanAir(Situation $at, Field $field, float $celsius, ?float $air): void
     {
         if ($air !== null && $celsius < $air - self::BELOW_AIR_C) {
-            throw new InvalidField($field->name, "{$at->degrees($celsius)} is colder than the air at {$at->degrees($air)};"
+            throw new InvalidField($field->name, "{$at->degrees($celsius)} is colder than the air at "
+                ."{$at->degrees($air)};"
                 .' no engine gets there by standing. Read both again.');
         }
     }

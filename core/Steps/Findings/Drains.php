@@ -142,6 +142,7 @@ final class Drains
 
     private static function say(Situation $at, FurtherDrain $further): string
     {
-        return "{$at->circuit()->port($further->port)->label}, {$at->litres($further->volumeMl)} in ".round($further->minutes).' min';
+        return "{$at->circuit()->port($further->port)->label}, "
+            ."{$at->litres($further->volumeMl)} in ".round($further->minutes).' min';
     }
 }

@@ -52,7 +52,8 @@ final class FindDrip extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Coolant has been disappearing. Drained, the circuit shows nothing; topped up and under pressure it drips.';
+        return 'Coolant has been disappearing. Drained, the circuit shows nothing; topped up and under '
+            .'pressure it drips.';
     }
 
     public function instructions(Situation $at): array

@@ -37,7 +37,8 @@ final class Inspect extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'A weak hose or a worn cap found now is a part on the list; found later it is a second job. Old drips noted now are not taken for new leaks.';
+        return 'A weak hose or a worn cap found now is a part on the list; found later it is a second job. Old '
+            .'drips noted now are not taken for new leaks.';
     }
 
     public function instructions(Situation $at): array

@@ -55,7 +55,8 @@ final class MakeSafe extends Checklist
         return array_filter([
             'ground' => $at->facts()->stationary ? null : $ground,
             'chocks' => $at->facts()->stationary ? null : 'Wheels chocked',
-            'ignition' => $at->facts()->stationary ? 'Start blocked: key out, starting battery or air off' : 'Ignition off, key out',
+            'ignition' => $at->facts()->stationary ? 'Start blocked: key out, starting '
+                .'battery or air off' : 'Ignition off, key out',
             'glasses' => 'Glasses and gloves on',
             'heater' => $at->facts()->heaterDrive === HeaterDrive::None ? null : $heater,
         ]);

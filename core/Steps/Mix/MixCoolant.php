@@ -77,7 +77,8 @@ final class MixCoolant extends StepKind
     {
         $mix = $this->mix($at);
 
-        return "{$at->litres($mix->retained->mL())} at {$at->say($mix->retainedFraction, Unit::Percent)} is still inside."
+        return "{$at->litres($mix->retained->mL())} at {$at->say($mix->retainedFraction, Unit::Percent)} is "
+            .'still inside.'
             ." The bucket is mixed so that the whole circuit lands on {$at->say($mix->targetFraction, Unit::Percent)}.";
     }
 

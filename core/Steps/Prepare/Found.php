@@ -49,7 +49,8 @@ final class Found extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'What stays inside after the drain is content found minus what came out. A circuit is rarely as full as its capacity.';
+        return 'What stays inside after the drain is content found minus what came out. A circuit is rarely as '
+            .'full as its capacity.';
     }
 
     public function instructions(Situation $at): array
@@ -70,7 +71,8 @@ final class Found extends StepKind
             return [];
         }
         $open = array_filter(array_map(fn (string $port) => $at->circuit()->ports[$port]->label ?? null, $left->open));
-        $inside = $left->contentMl === null ? 'what is inside nobody recorded' : "{$at->litres($left->contentMl)} ± {$at->litres($left->plusMinusMl)} inside by its ledger";
+        $inside = $left->contentMl === null ? 'what is inside nobody recorded' : "{$at->litres($left->contentMl)} "
+            ."± {$at->litres($left->plusMinusMl)} inside by its ledger";
 
         return ["{$left->job} was given up: {$inside}".($open === [] ? '' : '; open: '.implode(', ', $open)).'. Look whether that is still so.'];
     }

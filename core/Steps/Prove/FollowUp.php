@@ -26,13 +26,15 @@ final class FollowUp extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Leftover air works out over days: one or two small top-ups, then the level must stand still. Still dropping is a leak.';
+        return 'Leftover air works out over days: one or two small top-ups, then the level must stand still. '
+            .'Still dropping is a leak.';
     }
 
     public function instructions(Situation $at): array
     {
         return [
-            'Agree when the cold level is looked at again, and by whom.', 'Give the driver the spare mixture, labelled.',
+            'Agree when the cold level is looked at again, and by whom.', 'Give the driver the spare '
+                .'mixture, labelled.',
         ];
     }
 

@@ -49,7 +49,8 @@ final class Refractometer extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'A drop from the neck, coolant mixed by the drive. Read the scale for '.mb_strtolower($at->facts()->base->label()).'.',
+            'A drop from the neck, coolant mixed by the drive. Read '
+                .'the scale for '.mb_strtolower($at->facts()->base->label()).'.',
         ];
     }
 

@@ -84,7 +84,8 @@ final class Rinse extends StepKind
     {
         return [
             'Clean coolant, same family: skip.',
-            'Hot rinse: water in, heater full hot, A/C off, warm until the thermostat opens, cool, drain. '.RinseRun::warning($at),
+            'Hot rinse: water in, heater full hot, A/C off, warm until the thermostat opens, '
+                .'cool, drain. '.RinseRun::warning($at),
             'Cold flow-through: water in at the top, drains and vents open, no warm-up. '.RinseFlow::leaves($at),
             'Cleaner: the dirt is rinsed out first, then the cleaner as its label says, then every trace of it.'
                 .' Rust that keeps coming: back-flush radiator and heater core, each on its own.',
@@ -161,7 +162,8 @@ final class Rinse extends StepKind
         if ($needed->rinses === 0 && $chosen !== null && $chosen->text('rinse') !== 'skip') {
             $after = $at->say($this->after($at, max(1, (int) $chosen->text('times'))), Unit::Percent);
 
-            return Verdict::pass('chosen', 'Rinse chosen', "Not asked for by what came out. After it {$after} of the old coolant is left.");
+            return Verdict::pass('chosen', 'Rinse chosen', "Not asked for by what came out. After it {$after} of "
+                .'the old coolant is left.');
         }
         if ($needed->rinses === 0 && $this->changesTooLittle($at)) {
             $share = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);

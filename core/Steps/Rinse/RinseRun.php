@@ -50,7 +50,8 @@ final class RinseRun extends StepKind
     {
         $limit = $this->limit($at);
 
-        return "It mixes only once the thermostat opens. Shut down at {$at->degrees($limit->limit->degC())}: {$limit->because->label()}.";
+        return "It mixes only once the thermostat opens. Shut down at {$at->degrees($limit->limit->degC())}: "
+            ."{$limit->because->label()}.";
     }
 
     public function instructions(Situation $at): array
@@ -101,7 +102,8 @@ final class RinseRun extends StepKind
             $missing !== null => [$missing],
             $this->running($at) => [EngineStart::stillRuns()],
             ! $this->mixed($at) => [Obstacle::missing('not_mixed',
-                'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under its cap, or give a reason.')],
+                'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under '
+                    .'its cap, or give a reason.')],
             default => [],
         };
     }
@@ -176,7 +178,8 @@ final class RinseRun extends StepKind
         $holds = $at->degrees(StopLimitAtNeck::boiling($at, $water, $cap));
         $capped = $cap > 0.0 ? " Under its cap it holds to {$holds}: rinse with the cap on." : '';
 
-        return "Water under an open neck or funnel boils at {$at->degrees($open)} here, so the run ends at {$at->degrees($ends)}{$early}.{$capped}";
+        return "Water under an open neck or funnel boils at {$at->degrees($open)} here, so the run ends at "
+            ."{$at->degrees($ends)}{$early}.{$capped}";
     }
 
     private function limit(Situation $at): StopLimit

@@ -43,6 +43,15 @@ final class FanProof
         return max($times, $heard);
     }
 
+    /** Whether it rests on what was heard, which is less than presses of its own. */
+    public static function wasOnlyHeard(Situation $at): bool
+    {
+        return $at->entries('fan_off') === [] && array_filter(
+            $at->entries('reading'),
+            fn (Entry $entry) => isset(self::HEARD[$entry->text('fan')]),
+        ) !== [];
+    }
+
     /** What is said of it with a reading: heard, not timed. */
     public static function heardField(): Field
     {

@@ -57,7 +57,8 @@ final class HeatCycle extends StepKind
             ? ''
             : ' That is below fan-on, so the fan cannot be the proof: the thermostat and the heater are.';
 
-        return "Only a hot, moving circuit gives its air up. Shut down at {$at->degrees($limit->limit->degC())}: {$limit->because->label()}.{$fan}";
+        return "Only a hot, moving circuit gives its air up. Shut down at {$at->degrees($limit->limit->degC())}: "
+            ."{$limit->because->label()}.{$fan}";
     }
 
     public function instructions(Situation $at): array
@@ -287,7 +288,9 @@ final class HeatCycle extends StepKind
                 ."{$at->degrees(FanProof::hottest($at) ?? 0.0)}."
             : '';
 
-        return 'Thermostat, heater'.($counts ? ', fan' : '')." and bubbles all say the same.{$without}";
+        $fan = FanProof::wasOnlyHeard($at) ? ', fan as it was heard' : ', fan';
+
+        return 'Thermostat, heater'.($counts ? $fan : '')." and bubbles all say the same.{$without}";
     }
 
     /** @return list<string> what is still to be shown, in words */

@@ -17,7 +17,8 @@ use Aqbel\Core\Steps\Cool\FunnelOff;
 use Aqbel\Core\Steps\Cool\TopUpSeries;
 
 /**
- * What is topped up at a neck that was never sealed, running or just shut off; and the cap that goes on at the end. From
+ * What is topped up at a neck that was never sealed, running or just shut off; and the cap that goes on at the
+ * end. From
  * then on the neck counts as sealed while warm.
  */
 final class WarmTopUp
@@ -52,7 +53,8 @@ final class WarmTopUp
             ],
             WarmUp::LooseCap => [
                 'The cap rests on the neck and is not turned tight. Run to temperature, then shut off.',
-                'Rag and glasses, lift the cap, top up to the line, look underneath. Again, until it takes no more than '
+                'Rag and glasses, lift the cap, top up to the line, look underneath. Again, until it takes '
+                    .'no more than '
                     .'the vessel can tell.',
             ],
         };
@@ -106,7 +108,8 @@ final class WarmTopUp
             return Verdict::wait(
                 'capped_early',
                 'Capped too early',
-                'Nobody looked at the level before the cap went on: it stays shut until it is cold. The cold level tells the rest.',
+                'Nobody looked at the level before the cap went on: it stays shut until it is cold. The cold '
+                    .'level tells the rest.',
             );
         }
         if (! self::wasLookedAt($at)) {
@@ -120,7 +123,8 @@ final class WarmTopUp
         if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
             $each = $at->say($series->leakMlPerCycle, Unit::Millilitre);
 
-            return Verdict::stop('not_air', 'Not air', "About {$each} goes each time and does not shrink: no warm-up cures that."
+            return Verdict::stop('not_air', 'Not air', "About {$each} goes each time and does not shrink: no "
+                .'warm-up cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.');
         }
         if (self::hasSettled($at)) {
@@ -135,7 +139,8 @@ final class WarmTopUp
             return Verdict::wait(
                 'capped_early',
                 'Capped too early',
-                "It took {$last}{$toCome}, and the cap is tight: it stays shut until it is cold. The cold level tells the rest.",
+                "It took {$last}{$toCome}, and the cap is tight: it stays shut until it is cold. The cold level "
+                    .'tells the rest.',
             );
         }
 

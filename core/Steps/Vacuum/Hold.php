@@ -63,7 +63,8 @@ final class Hold extends StepKind
                 Gauge::air($at)->pressure->kPa() * $minutes
             ), Unit::Millilitre);
 
-        return "A leak falls in a straight line, settling bends and stands. On this gauge {$rules->glanceMinutes} min show leaks from"
+        return "A leak falls in a straight line, settling bends and stands. On this gauge {$rules->glanceMinutes} "
+            .'min show leaks from'
             ." {$shows($rules->glanceMinutes)} of air a minute, {$rules->holdMinutes} min from "
             ."{$shows($rules->holdMinutes)}.";
     }
@@ -72,8 +73,10 @@ final class Hold extends StepKind
     {
         return [
             'Valve closed, air off. The last reading of the pull is the first of the hold.',
-            'A reading when the clock is over is enough for “tight”; a third tells a leak from settling. Do not touch hoses or adapter in between.',
-            'A rocking adapter is the usual false alarm. Pulled again, or the valve shut only now: start the hold anew.',
+            'A reading when the clock is over is enough for “tight”; a third tells a leak from settling. Do not '
+                .'touch hoses or adapter in between.',
+            'A rocking adapter is the usual false alarm. Pulled again, or the valve shut only now: start '
+                .'the hold anew.',
         ];
     }
 

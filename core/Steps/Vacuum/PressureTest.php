@@ -117,7 +117,8 @@ final class PressureTest extends StepKind
         }
         $minute = $values->number('minute');
         if ($form === 'test' && $minute !== null && ($values->number('held') ?? 0.0) <= self::MINUTE_S) {
-            throw new InvalidField('held', 'Held for no longer than the minute after which it was read. Enter the whole time held.');
+            throw new InvalidField('held', 'Held for no longer than the minute after which it was read. Enter the '
+                .'whole time held.');
         }
         if ($form === 'test' && $minute !== null && $values->number('end') > $minute) {
             throw new InvalidField('end', 'It cannot stand higher than after the first minute. Read both again.');
@@ -138,7 +139,8 @@ final class PressureTest extends StepKind
         return match (true) {
             $at->has('declined') => [],
             ! $at->has('test') => [Obstacle::missing('no_test', 'Record the test, or say why it is not done.')],
-            $tone === Tone::Wait => [Obstacle::missing('too_short', 'Pump it up and hold it five minutes, and record that test.')],
+            $tone === Tone::Wait => [Obstacle::missing('too_short', 'Pump it up and hold it five minutes, and '
+                .'record that test.')],
             $tone === Tone::Stop => [Obstacle::missing('falls', 'The pressure falls: find the drip and test again.')],
             default => [],
         };
@@ -195,7 +197,8 @@ final class PressureTest extends StepKind
             default => Verdict::pass(
                 'holds',
                 'Holds',
-                "A fall of {$fall} is hoses giving. No loss above {$at->say($hold->boundMlPerMinute, Unit::Millilitre)} a minute.",
+                "A fall of {$fall} is hoses giving. No loss above "
+                    ."{$at->say($hold->boundMlPerMinute, Unit::Millilitre)} a minute.",
             ),
         };
     }

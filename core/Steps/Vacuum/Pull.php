@@ -96,7 +96,8 @@ final class Pull extends StepKind
         return match (true) {
             $this->reached($at) => [],
             $at->has('reading') => [Obstacle::missing('short_of_target',
-                'The gauge stands short of the target. Seat the adapter again, check the drains just used, then the air supply.')],
+                'The gauge stands short of the target. Seat the adapter again, check the drains just used, then '
+                    .'the air supply.')],
             default => [Obstacle::missing('no_reading', 'Record what the gauge shows.')],
         };
     }
@@ -120,7 +121,8 @@ final class Pull extends StepKind
             return null;
         }
         if ($this->reached($at)) {
-            return Verdict::pass('reached', 'Target reached', 'Close the valve now: the hold counts from this reading.');
+            return Verdict::pass('reached', 'Target reached', 'Close the valve now: the hold counts from '
+                .'this reading.');
         }
         $short = $this->target($at) - $read;
         $title = "Short by {$at->say($short, Unit::InchOfMercury)}";

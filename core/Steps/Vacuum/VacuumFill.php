@@ -39,7 +39,8 @@ final class VacuumFill extends Poured
 
     public function why(Situation $at): string
     {
-        return 'What the needle still shows is room. Two readings and the volume between them give the room that is left, by Boyle’s law.';
+        return 'What the needle still shows is room. Two readings and the volume between them give the room that '
+            .'is left, by Boyle’s law.';
     }
 
     public function instructions(Situation $at): array
