@@ -107,7 +107,7 @@ final class Drain extends StepKind
             $forms[] = $this->closedForm($at, $at->has('out'));
         }
 
-        return $forms;
+        return [...$forms, $this->elsewhereForm($at)];
     }
 
     public function everyForm(Situation $at): array
@@ -115,7 +115,13 @@ final class Drain extends StepKind
         return [
             $this->openedForm($at), self::capOffForm(), $this->outForm($at),
             $this->remedyForm($at, Plan::of($at)->predicted->further), $this->closedForm($at),
+            $this->elsewhereForm($at),
         ];
+    }
+
+    private function elsewhereForm(Situation $at): Form
+    {
+        return Elsewhere::form($at, $this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain));
     }
 
     public function obstacles(Situation $at): array
@@ -210,7 +216,8 @@ final class Drain extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'out' ? []
+        return $entry->form !== 'out'
+            ? Elsewhere::lines($at, $entry, self::plusMinusMl($at, $entry))
             : [
                 new Line(
                     'Out: '.$at->port()->label,

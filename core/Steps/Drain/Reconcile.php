@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Drain;
 
 use Aqbel\Core\Circuit\PartVolume;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
@@ -38,6 +41,11 @@ final class Reconcile extends StepKind
     public function name(): string
     {
         return 'reconcile';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::MovesCoolant];
     }
 
     public function title(Situation $at): string
@@ -70,12 +78,23 @@ final class Reconcile extends StepKind
         return array_values(array_filter([
             $further === [] ? null : self::moreForm($further)->aside(! $unsettled),
             $unsettled ? self::acceptedForm() : null,
+            $unsettled || $at->entries() !== [] ? $this->elsewhereForm($at) : null,
         ]));
     }
 
     public function everyForm(Situation $at): array
     {
-        return [self::moreForm(Drains::everyChoice($at)), self::acceptedForm()];
+        return [self::moreForm(Drains::everyChoice($at)), self::acceptedForm(), $this->elsewhereForm($at)];
+    }
+
+    private function elsewhereForm(Situation $at): Form
+    {
+        return Elsewhere::form($at, $this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain));
+    }
+
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        return Elsewhere::lines($at, $entry, self::plusMinusMl($at, $entry));
     }
 
     public function obstacles(Situation $at): array

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\HandOver;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -44,12 +45,20 @@ final class Dispose extends StepKind
 
     public function forms(Situation $at): array
     {
-        return [new Form('disposed', 'Record waste', [Field::volume('volume', 'Into the waste drum')->preset($at->job->ledger()->outMl())])];
+        return [new Form('disposed', 'Record waste', [Field::volume('volume', 'Into the waste drum')->preset(self::wasteMl($at))])];
     }
 
     public function atOnce(Situation $at): Form
     {
         return $this->forms($at)[0];
+    }
+
+    /** What came out of the circuit; what went back to the batch is no waste. */
+    private static function wasteMl(Situation $at): float
+    {
+        $out = array_filter($at->job->ledger()->lines, fn (Line $line) => $line->ml < 0.0 && ! $line->fromBatch);
+
+        return -array_sum(array_map(fn (Line $line) => $line->ml, $out));
     }
 
     public function obstacles(Situation $at): array
