@@ -19,7 +19,7 @@ final readonly class ShownForm
 
     public function docked(): bool
     {
-        return $this->bare() || ($this->open && $this->first);
+        return $this->bare() ? $this->form->main || $this->form->closes : $this->open && $this->first;
     }
 
     /** A choice that stands as it usually is folds away behind what is asked first. */

@@ -103,20 +103,22 @@ final class ScreensTest extends BrowserTestCase
     public function test_number_verdict_and_the_next_button_are_seen_together(): void
     {
         $this->signIn();
-        $jobs = ['SKP 902' => 'drain:radiator_cock', 'SKP 031' => 'fill_level', 'SKP 318' => 'heat_cycle:1', 'SKP 208' => 'cool_down:1', 'YT 2' => 'drive'];
+        $jobs = ['SKP 902' => 'drain:radiator_cock', 'SKP 031' => 'fill_level', 'SKP 115' => 'heat_cycle:1', 'SKP 208' => 'cool_down:1', 'YT 2' => 'drive'];
         foreach ($jobs as $plate => $step) {
             $this->jobAt($step, $plate);
             if ($step === 'heat_cycle:1') {
                 $this->record('start', ['place' => 'outdoors', 'neck' => 'sealed']);
                 $this->pass(900);
                 $this->reload();
-                $this->record('reading', ['ect' => '88', 'far' => '60', 'bubbles' => 'some']);
+                $this->record('reading', ['ect' => '88', 'far' => '84', 'outlet_front' => '50']);
+                $this->record('hold', ['speed' => 'revs']);
             }
             foreach ([[1280, 800], [820, 1180]] as [$width, $height]) {
                 $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
-                $unseen = self::$browser->executeScript('scrollTo(0, 0); const floor = document.querySelector(".ledger").getBoundingClientRect().top;'
+                $unseen = self::$browser->executeScript('scrollTo(0, 0); const ledger = document.querySelector(".ledger").getBoundingClientRect().top;'
+                    .'const dock = document.querySelector(".dock")?.getBoundingClientRect().top ?? ledger;'
                     .'return [...document.querySelectorAll(".step .level, .step .verdict, .step .button-go")].filter((shown) => shown.checkVisibility())'
-                    .'.filter((shown) => shown.getBoundingClientRect().bottom > floor + 1 || shown.getBoundingClientRect().top < 0).map((shown) => shown.className)');
+                    .'.filter((shown) => shown.getBoundingClientRect().bottom > (shown.matches(".button-go") ? ledger : dock) + 1 || shown.getBoundingClientRect().top < 0).map((shown) => `${shown.className} ${Math.round(shown.getBoundingClientRect().bottom - dock)}`)');
                 self::assertSame([], $unseen, "{$plate} {$step} at {$width} × {$height}");
                 self::assertLessThanOrEqual(1, count(self::$browser->findElements(By::cssSelector('.step .button-go'))), "one amber button, {$step}");
             }

@@ -239,7 +239,7 @@ final class Bleed extends Poured
 
     private static function runningForm(): Form
     {
-        return new Form('running', 'It runs', [], false);
+        return new Form('running', 'It runs');
     }
 
     private static function dryForm(): Form
@@ -249,6 +249,6 @@ final class Bleed extends Poured
 
     private static function bubbleForm(): Form
     {
-        return new Form('bubble', 'Saw a bubble', [], false);
+        return new Form('bubble', 'Saw a bubble');
     }
 }

@@ -137,7 +137,7 @@ final class FillThrough extends Poured
 
     private static function fullForm(): Form
     {
-        return new Form('full', 'It stands full, or runs steadily', [], false);
+        return new Form('full', 'It stands full, or runs steadily');
     }
 
     private static function closedAgainForm(): Form

@@ -101,6 +101,8 @@ final class HeatCycle extends StepKind
         if ($this->limit($at)->fanCanProve() && ! FanProof::cannotCome($at)) {
             $forms[] = self::noFanForm();
         }
+        // Revs wait until the readings say that they may.
+        $forms[] = $at->has('reading') && $this->judge($at)?->stops() !== true ? EngineHold::form() : null;
         $forms = array_values(array_filter($forms));
         $off = self::offForm()->aside(! $at->has('reading'))->closing();
 
@@ -111,7 +113,7 @@ final class HeatCycle extends StepKind
     {
         return [
             $this->startForm($at), $this->readingForm($at), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),
-            $this->toppedForm($at), self::noFanForm(), self::offForm(), WarmTopUp::atLineForm(), WarmTopUp::capForm(),
+            $this->toppedForm($at), self::noFanForm(), self::offForm(), WarmTopUp::atLineForm(), WarmTopUp::capForm(), EngineHold::form(),
         ];
     }
 
@@ -174,9 +176,9 @@ final class HeatCycle extends StepKind
     {
         $start = $at->last(EngineStart::FORM);
 
-        return $start === null || $at->has('shut_off')
+        return EngineHold::clock($at) ?? ($start === null || $at->has('shut_off')
             ? null
-            : new Clock('A warm-up takes about twenty minutes', $start->at, $start->at + self::WARM_UP_S, true);
+            : new Clock('A warm-up takes about twenty minutes', $start->at, $start->at + self::WARM_UP_S, true));
     }
 
     public function judge(Situation $at): ?Verdict
@@ -362,7 +364,7 @@ final class HeatCycle extends StepKind
 
     private static function fanForm(string $name, string $button): Form
     {
-        return new Form($name, $button, [], false);
+        return new Form($name, $button);
     }
 
     private function toppedForm(Situation $at): Form

@@ -67,7 +67,7 @@ final class WarmTopUp
 
     public static function atLineForm(): Form
     {
-        return new Form(self::AT_LINE, 'It stands at the line, nothing goes in', [], false);
+        return new Form(self::AT_LINE, 'It stands at the line, nothing goes in');
     }
 
     /** How the neck stood, and stands since: a cap that went on warm is one that was sealed while warming. */
