@@ -12,9 +12,8 @@ use ZipArchive;
 
 /**
  * One file with all that a shop has: the database as SQLite itself copies it while people work (or the rows of
- * PostgreSQL
- * in such a file), the photographs, and a manifest with checksums. It is written under another name and renamed
- * when it is whole.
+ * PostgreSQL in such a file), the photographs, and a manifest with checksums. It is written under another name and
+ * renamed when it is whole.
  */
 final readonly class Backup
 {

@@ -9,9 +9,8 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 /**
- * All rows of a shop, from one database to another of the same schema: so a backup of PostgreSQL is the same file
- * as one
- * of SQLite, and a shop that grows takes its file along.
+ * All rows of a shop, from one database to another of the same schema: so a backup of PostgreSQL is the same file as
+ * one of SQLite, and a shop that grows takes its file along.
  */
 final class Tables
 {

@@ -15,8 +15,7 @@ use Illuminate\Database\Eloquent\Model;
 
 /**
  * A job in brief, as lists and pictures read it: codes and numbers alone. What it says in words is made when it is
- * read,
- * in the reader's units.
+ * read, in the reader's units.
  */
 final readonly class Summary implements Castable
 {

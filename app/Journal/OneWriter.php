@@ -8,10 +8,10 @@ use Illuminate\Support\Facades\DB;
 use PDOException;
 
 /**
- * The one place where something is written. A transaction that reads first and writes then works on what another one is
- * just changing, or fails beside it; so the shop's one lock is taken by the very first statement, and a lock that
- * does not
- * come in time is asked for again. With SQLite the lock is the file's, with PostgreSQL a row that all machines see.
+ * The one place where something is written. A transaction that reads first and writes then works on what another one
+ * is just changing, or fails beside it; so the shop's one lock is taken by the very first statement, and a lock that
+ * does not come in time is asked for again. With SQLite the lock is the file's, with PostgreSQL a row that all
+ * machines see.
  */
 final class OneWriter
 {

@@ -95,9 +95,8 @@ final readonly class Recorder
     }
 
     /**
-     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be
-     * looked at, it is
-     * recorded and in hand, and those after it wait.
+     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be looked
+     * at, it is recorded and in hand, and those after it wait.
      *
      * @param  array<mixed>  $raw  as typed, by step
      *

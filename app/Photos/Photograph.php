@@ -10,9 +10,8 @@ use GdImage;
 use Illuminate\Http\UploadedFile;
 
 /**
- * An uploaded picture that has been looked at: its name, size, type and every pixel of it. Only what the decoder
- * made of
- * it is kept, so nothing hidden in the file survives, the place where it was taken included.
+ * An uploaded picture that has been looked at: its name, size, type and every pixel of it. Only what the decoder made
+ * of it is kept, so nothing hidden in the file survives, the place where it was taken included.
  */
 final readonly class Photograph
 {

@@ -21,10 +21,9 @@ use Aqbel\Core\Stores\Shopping;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * What the page shows of a plan, in two parts that follow one another: the plan itself, and what else could be
- * done. Each
- * is kept by everything it depends on, so the same choices on the same circuit with the same stores are worked out
- * once.
+ * What the page shows of a plan, in two parts that follow one another: the plan itself, and what else could be done.
+ * Each is kept by everything it depends on, so the same choices on the same circuit with the same stores are worked
+ * out once.
  */
 final readonly class Worked
 {

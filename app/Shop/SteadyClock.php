@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace App\Shop;
 
 /**
- * The shop's time: the machine's, as long as that moves by what really passes. When it jumps, the shop's goes on
- * as before
- * and says so, until a lead takes the machine's time over.
+ * The shop's time: the machine's, as long as that moves by what really passes. When it jumps, the shop's goes on as
+ * before and says so, until a lead takes the machine's time over.
  */
 final readonly class SteadyClock
 {

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Circuit;
 
 /**
- * A part as the trade sees it: one passage, or several of one name that meet, such as the two legs of a heater
- * core. Two
- * hoses of one name that do not touch are two parts.
+ * A part as the trade sees it: one passage, or several of one name that meet, such as the two legs of a heater core.
+ * Two hoses of one name that do not touch are two parts.
  */
 final readonly class Part
 {

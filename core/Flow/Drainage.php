@@ -11,8 +11,7 @@ use Aqbel\Core\Circuit\Volumes;
 
 /**
  * What each drain lets out of a full circuit, and what stays. A wet cell leaves through a drain if some path to it
- * never
- * rises above the cell; what lies behind a hump stays.
+ * never rises above the cell; what lies behind a hump stays.
  */
 final readonly class Drainage
 {

@@ -109,9 +109,8 @@ final class Pour
     }
 
     /**
-     * A level run is not sealed by its ends becoming wet together: coolant comes in along its floor and the
-     * air goes out
-     * above it, so nothing is cut off before all of it is wet, whichever end the coolant comes from.
+     * A level run is not sealed by its ends becoming wet together: coolant comes in along its floor and the air goes
+     * out above it, so nothing is cut off before all of it is wet, whichever end the coolant comes from.
      *
      * @param  list<int>  $cells
      */

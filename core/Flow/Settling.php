@@ -7,10 +7,10 @@ namespace Aqbel\Core\Flow;
 use Aqbel\Core\Matter\Column;
 
 /**
- * Trapped air finding its equilibrium: the flood turned upside down. A cell's level is its own height in the
- * liquid body
- * joined to the fill surface, and in trapped air the least height liquid must climb from that body to get there. Each
- * pocket takes the highest levels it can reach, spills under dips into the next hump, and what meets open air is gone.
+ * Trapped air finding its equilibrium: the flood turned upside down. A cell's level is its own height in the liquid
+ * body joined to the fill surface, and in trapped air the least height liquid must climb from that body to get there.
+ * Each pocket takes the highest levels it can reach, spills under dips into the next hump, and what meets open air is
+ * gone.
  */
 final class Settling
 {

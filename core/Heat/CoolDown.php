@@ -8,10 +8,9 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Temperature;
 
 /**
- * When a standing engine is cold enough: two heat stores cooling together, T − T_a = (T₀ − T_a)·(w·e^(−t/τ₁) + (1
- * − w)·e^(−t/τ)).
- * Readings a few minutes apart say little of τ, so they are weighed with the engines a shop knows (Bayes’ rule on
- * a grid).
+ * When a standing engine is cold enough: two heat stores cooling together, T − T_a = (T₀ − T_a)·(w·e^(−t/τ₁) + (1 −
+ * w)·e^(−t/τ)). Readings a few minutes apart say little of τ, so they are weighed with the engines a shop knows
+ * (Bayes’ rule on a grid).
  */
 final readonly class CoolDown
 {
@@ -161,9 +160,8 @@ final readonly class CoolDown
     }
 
     /**
-     * Minutes from the first reading until the excess is down to a share of what it was: by Newton’s method,
-     * which comes
-     * from below and never overshoots, since the curve is convex.
+     * Minutes from the first reading until the excess is down to a share of what it was: by Newton’s method, which
+     * comes from below and never overshoots, since the curve is convex.
      */
     private static function until(float $wanted, float $share, float $fast, float $tau): float
     {

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Heat;
 
 /**
- * How running works trapped air out: each pocket shrinks by e^(−k·t) while its loop flows. An estimate, and
- * labelled so:
- * k per minute is an invented default until the shop's own top-ups tell better.
+ * How running works trapped air out: each pocket shrinks by e^(−k·t) while its loop flows. An estimate, and labelled
+ * so: k per minute is an invented default until the shop's own top-ups tell better.
  */
 final class Purging
 {

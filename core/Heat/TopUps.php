@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Heat;
 
 /**
- * What successive cold top-ups say. Air that works out shrinks from one to the next, A·rⁿ; a leak takes the same
- * each time,
- * c. Both are fitted by least squares against the reading errors, and the simpler explanation stands until it fails.
+ * What successive cold top-ups say. Air that works out shrinks from one to the next, A·rⁿ; a leak takes the same each
+ * time, c. Both are fitted by least squares against the reading errors, and the simpler explanation stands until it
+ * fails.
  */
 final readonly class TopUps
 {

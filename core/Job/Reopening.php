@@ -6,8 +6,7 @@ namespace Aqbel\Core\Job;
 
 /**
  * A gate can shut again: a closing holds only while what it rested on holds. A line corrected, taken back or added
- * later
- * judges its step again; one that no longer passes is in hand again, and so is every gate behind it.
+ * later judges its step again; one that no longer passes is in hand again, and so is every gate behind it.
  */
 final class Reopening
 {

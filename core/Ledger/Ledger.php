@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Ledger;
 
 /**
- * What went in and out. At any time: content, glycol fraction, void and trapped air, each with the range in which
- * 95 of 100
- * such jobs lie (root sum of squares of the lines and of the capacity).
+ * What went in and out. At any time: content, glycol fraction, void and trapped air, each with the range in which 95
+ * of 100 such jobs lie (root sum of squares of the lines and of the capacity).
  */
 final readonly class Ledger
 {

@@ -32,9 +32,8 @@ final readonly class CheapestFill
     }
 
     /**
-     * In order of the minutes they cost, until one leaves less than the limit; null when none does. Of two
-     * sets that do,
-     * the smaller comes first: one more open point can seal another branch.
+     * In order of the minutes they cost, until one leaves less than the limit; null when none does. Of two sets that
+     * do, the smaller comes first: one more open point can seal another branch.
      */
     public static function of(Circuit $circuit, Choices $choices, Simulations $fills): ?self
     {

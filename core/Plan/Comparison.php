@@ -86,9 +86,8 @@ final readonly class Comparison
     }
 
     /**
-     * What is poured and done, and what it leaves. Without a bleed point in use two schools are the same work,
-     * and only the
-     * later one, with the plainer name, is listed.
+     * What is poured and done, and what it leaves. Without a bleed point in use two schools are the same work, and
+     * only the later one, with the plainer name, is listed.
      */
     private static function work(Plan $plan, Circuit $circuit): string
     {

@@ -11,8 +11,7 @@ use Aqbel\Core\Flow\Drainage;
 
 /**
  * Which drain points are worth opening: what each would let out on top of those already open, against the hands it
- * takes
- * to reach it, and whether a part that is to be opened would spill without it.
+ * takes to reach it, and whether a part that is to be opened would spill without it.
  */
 final readonly class DrainWorth
 {

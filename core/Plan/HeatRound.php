@@ -12,9 +12,8 @@ use Aqbel\Core\Values;
 final class HeatRound
 {
     /**
-     * All rounds of a plan; the vent is the port that is cracked between them, where the school does so. Under
-     * a loose cap, or a
-     * funnel, the runs follow each other warm, and it is cooled down after the last.
+     * All rounds of a plan; the vent is the port that is cracked between them, where the school does so. Under a
+     * loose cap, or a funnel, the runs follow each other warm, and it is cooled down after the last.
      *
      * @return list<Step>
      */

@@ -7,8 +7,7 @@ namespace Aqbel\Core\Plan;
 /**
  * How long each activity takes, by the code of its kind of step: a shop's rule. The defaults are common practice, no
  * source; a kind of step that is not listed says its own. Where an activity is done several times, these are the
- * minutes
- * of one.
+ * minutes of one.
  */
 final readonly class Labour
 {

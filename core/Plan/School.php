@@ -12,8 +12,7 @@ use Aqbel\Core\Quantity\UnitSystem;
 
 /**
  * One way of filling and bleeding. Planner, comparison, picture, materials, run and record ask it and know none by
- * name:
- * a new school is one class in Schools, listed in its catalogue.
+ * name: a new school is one class in Schools, listed in its catalogue.
  */
 interface School
 {

@@ -26,9 +26,8 @@ final readonly class Vessel
     }
 
     /**
-     * Within which 95 % of what is read in it lies, mL: every reading is uniform within half a mark, and what
-     * is more than
-     * the vessel holds was read several times.
+     * Within which 95 % of what is read in it lies, mL: every reading is uniform within half a mark, and what is more
+     * than the vessel holds was read several times.
      */
     public function plusMinusMl(float $ml = 0.0): float
     {

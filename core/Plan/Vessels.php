@@ -18,9 +18,8 @@ final readonly class Vessels
     }
 
     /**
-     * The vessel an entry was read in, by its id, or by its name as entries were kept before vessels had ids.
-     * One the shop
-     * no longer has counts like its coarsest: the ± is never taken too small.
+     * The vessel an entry was read in, by its id, or by its name as entries were kept before vessels had ids. One the
+     * shop no longer has counts like its coarsest: the ± is never taken too small.
      */
     public function of(string $code): Vessel
     {
@@ -46,9 +45,8 @@ final readonly class Vessels
     }
 
     /**
-     * The vessel a batch of this size is measured in: the one for mixing, or a finer one where its marks are
-     * too coarse for
-     * the strength to come out right.
+     * The vessel a batch of this size is measured in: the one for mixing, or a finer one where its marks are too
+     * coarse for the strength to come out right.
      */
     public function forBatch(float $batchMl): Vessel
     {

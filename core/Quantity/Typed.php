@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Quantity;
 
 /**
- * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50"), understood in the
- * core's unit
- * and kept as typed.
+ * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50"), understood in the core's
+ * unit and kept as typed.
  */
 final readonly class Typed
 {

@@ -5,19 +5,16 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Heat\Purging;
 use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
-use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\WarmUp;
 
 /**
  * Filled until every vent has run, each shut as it runs; then warmed up again and again, with litres topped up each
  * time.
  */
-final class LargeEngine extends Poured
+final class LargeEngine extends Purged
 {
     /** From so much on a circuit takes litres after its first warm-ups, mL (common practice, no source). */
     private const LARGE_ML = 25_000.0;
@@ -40,11 +37,6 @@ final class LargeEngine extends Poured
         return 'Litres each time, and small top-ups for a week.';
     }
 
-    public function runs(): bool
-    {
-        return true;
-    }
-
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
         return $circuit->capacityMl() >= self::LARGE_ML && count($choices->bleedsOf($circuit)) >= self::VENTS
@@ -64,17 +56,5 @@ final class LargeEngine extends Poured
     public function pours(Circuit $circuit, Choices $choices): array
     {
         return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), $choices->headMm, $choices->noseLiftMm)];
-    }
-
-    /** The fill's air less what one warm-up under the loose cap works out. */
-    public function predict(Groundwork $on): PredictedFill
-    {
-        return parent::predict($on)->leaving(Purging::leftByCycle());
-    }
-
-    /** Each warm-up but the last takes coolant; that one shows that nothing more goes in. */
-    public function heatCycles(PredictedFill $fill, float $limitMl): int
-    {
-        return 1 + parent::heatCycles($fill, $limitMl);
     }
 }

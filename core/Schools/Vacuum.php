@@ -84,9 +84,8 @@ final class Vacuum implements School
     }
 
     /**
-     * Most of what is left gathers under the neck, where it is simply topped up; each pocket that a pour would
-     * trap keeps
-     * its share of it.
+     * Most of what is left gathers under the neck, where it is simply topped up; each pocket that a pour would trap
+     * keeps its share of it.
      */
     public function predict(Groundwork $on): PredictedFill
     {

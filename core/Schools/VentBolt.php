@@ -5,19 +5,16 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Heat\Purging;
 use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
-use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\WarmUp;
 
 /**
  * Filled, run to fan-on, cooled, the vent bolt cracked and the tank topped up; again, until nothing but coolant
  * comes.
  */
-final class VentBolt extends Poured
+final class VentBolt extends Purged
 {
     public function id(): string
     {
@@ -32,11 +29,6 @@ final class VentBolt extends Poured
     public function catch(): string
     {
         return 'A cool-down before each vent; an estimate.';
-    }
-
-    public function runs(): bool
-    {
-        return true;
     }
 
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
@@ -55,17 +47,5 @@ final class VentBolt extends Poured
     public function pours(Circuit $circuit, Choices $choices): array
     {
         return [PlannedPour::atTheNeck($circuit, [], $choices->headMm, $choices->noseLiftMm)];
-    }
-
-    /** The fill's air less what one warm-up drives to the bolt. */
-    public function predict(Groundwork $on): PredictedFill
-    {
-        return parent::predict($on)->leaving(Purging::leftByCycle());
-    }
-
-    /** Each warm-up but the last brings air; that one shows that nothing but coolant comes. */
-    public function heatCycles(PredictedFill $fill, float $limitMl): int
-    {
-        return 1 + parent::heatCycles($fill, $limitMl);
     }
 }

@@ -34,8 +34,7 @@ use Aqbel\Core\Values;
 
 /**
  * A kind of step: what it does, what it asks, why, what it warns of, when it may be finished and what its numbers
- * mean. A
- * new kind is one class here, listed in StepCatalogue; the rest of the application knows no kind by name.
+ * mean. A new kind is one class here, listed in StepCatalogue; the rest of the application knows no kind by name.
  */
 abstract class StepKind implements Kind
 {
@@ -76,9 +75,8 @@ abstract class StepKind implements Kind
     }
 
     /**
-     * What says in one press that the step is done as it stands, on a sheet with others; null where it takes
-     * more. What it
-     * asks begins empty or as it usually is, and everything it says is seen before it is pressed.
+     * What says in one press that the step is done as it stands, on a sheet with others; null where it takes more.
+     * What it asks begins empty or as it usually is, and everything it says is seen before it is pressed.
      */
     public function atOnce(Situation $at): ?Form
     {

@@ -7,11 +7,9 @@ namespace Aqbel\Core\Vacuum;
 use Aqbel\Core\Quantity\LeastSquares;
 
 /**
- * How likely each explanation of a falling needle is: a leak (a straight line while the inflow is choked),
- * settling (a bend
- * that stands), a moved adapter (one jump), or nothing at all. All are weighed together against the rounding of
- * the gauge,
- * by Bayes’ rule on a grid; falls are counted in divisions of the gauge, times in the whole time held.
+ * How likely each explanation of a falling needle is: a leak (a straight line while the inflow is choked), settling
+ * (a bend that stands), a moved adapter (one jump), or nothing at all. All are weighed together against the rounding
+ * of the gauge, by Bayes’ rule on a grid; falls are counted in divisions of the gauge, times in the whole time held.
  */
 final readonly class HoldFit
 {

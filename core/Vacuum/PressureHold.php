@@ -9,8 +9,7 @@ use Aqbel\Core\Quantity\Pressure;
 
 /**
  * Judges a circuit that was pumped up and held. A loss falls on; hoses creep and the pump’s own heat goes within
- * minutes; a
- * change of temperature is taken out by the gas law. Falling by less than a division is no fall.
+ * minutes; a change of temperature is taken out by the gas law. Falling by less than a division is no fall.
  */
 final readonly class PressureHold
 {

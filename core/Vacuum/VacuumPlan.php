@@ -60,9 +60,8 @@ final readonly class VacuumPlan
     }
 
     /**
-     * Air that stays, gathered under the neck when the pressure is back: void·(p − p_v)/(p_atm − p_v), Boyle's
-     * law on the
-     * air alone. A vacuum the circuit cannot hold leaves the vapour's share out and is reported by attainable().
+     * Air that stays, gathered under the neck when the pressure is back: void·(p − p_v)/(p_atm − p_v), Boyle's law on
+     * the air alone. A vacuum the circuit cannot hold leaves the vapour's share out and is reported by attainable().
      */
     public function residualAir(): Volume
     {

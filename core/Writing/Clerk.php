@@ -23,9 +23,8 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Values;
 
 /**
- * Decides what may be written into a job's journal, as the job stands at that moment: screen, script and test go
- * past the
- * same desk.
+ * Decides what may be written into a job's journal, as the job stands at that moment: screen, script and test go past
+ * the same desk.
  */
 final readonly class Clerk
 {

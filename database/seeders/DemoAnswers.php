@@ -47,7 +47,7 @@ final class DemoAnswers
         'look' => [['seen', ['coolant' => 'clean', 'next' => 'waste'], 1]],
         'cure' => [['started', [], 1]],
         'vent_between' => [['vented', ['came' => 'coolant', 'torqued' => '1'], 4]],
-        'funnel_off' => [['off', ['volume' => '0', 'vessel' => 'jug', 'goes' => 'container', 'how' => 'cold'], 3]],
+        'funnel_off' => [['off', ['volume' => '0', 'vessel' => 'jug', 'goes' => 'container', 'ect' => '24'], 3]],
         'find_cause' => [['cause', ['cause' => 'oil_cooler', 'how' => 'air test'], 20]],
         'jar_test' => [['jar', ['jar' => 'clear'], 3]],
         'rinse_run' => [

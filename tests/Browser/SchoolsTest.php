@@ -91,10 +91,10 @@ final class SchoolsTest extends BrowserTestCase
         $this->jobAt('funnel_off', 'SKP 115', school: 'funnel');
         $this->seeStep('Funnel off');
         $this->readCautionsHere();
-        $this->record('off', ['volume' => '9', 'goes' => 'recovery']);
+        $this->record('off', ['volume' => '9', 'goes' => 'recovery', 'ect' => '24']);
         $this->see('was ever in it');
         $this->assertAccessible();
-        $this->record('off', ['volume' => '0', 'goes' => 'recovery']);
+        $this->record('off', ['volume' => '0', 'goes' => 'recovery', 'ect' => '24']);
         self::assertStringStartsWith('Cold level', $this->text('h1'));
     }
 

@@ -12,9 +12,8 @@ use Illuminate\Support\Facades\View;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Every time of a request is the shop's, also when the machine's clock has jumped. In testing alone a file moves
- * it, so that
- * no test waits out a hold or a cool-down.
+ * Every time of a request is the shop's, also when the machine's clock has jumped. In testing alone a file moves it,
+ * so that no test waits out a hold or a cool-down.
  */
 final class ShopClock
 {

@@ -247,8 +247,7 @@ final readonly class Version1
             throw new InvalidField(
                 'ports',
                 "A circuit of this size may have {$most} drain and bleed points, this one has {$points}. "
-                    .'Leave out those '
-                    .'that are never used.',
+                    .'Leave out those that are never used.',
             );
         }
         $reached = [$circuit->fillPort()->node => true];

@@ -30,9 +30,6 @@ use Aqbel\Core\Values;
 /** Stage 9: the neck opened cold, the level read and topped up, and the verdict on another heat cycle. */
 final class ColdLevel extends StepKind
 {
-    /** A temperature read so long ago is this one, s: it has fallen since, if anything (common practice, no source). */
-    private const JUST_NOW_S = 1800;
-
     public function name(): string
     {
         return 'cold_level';
@@ -265,7 +262,7 @@ final class ColdLevel extends StepKind
     private function toppedForm(Situation $at, bool $asksAll = false): Form
     {
         [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure);
-        $read = self::readJustNow($at);
+        $read = CoolDownWait::readJustNow($at);
         $ect = Field::coolant('ect', 'Coolant now');
 
         return new Form('topped', 'Record top-up and level', [
@@ -294,16 +291,6 @@ final class ColdLevel extends StepKind
     private function isOpen(Situation $at): bool
     {
         return $at->has('opened') || array_filter($at->entries('topped'), fn (Entry $e) => $e->number('ect') !== null) !== [];
-    }
-
-    /** The coolant as it was read while it cooled down, just now: nobody reads it twice; °C. */
-    private static function readJustNow(Situation $at): ?float
-    {
-        $read = $at->job->lastOf('cool_down', 'reading');
-
-        return $read !== null && $at->now - $read->at <= self::JUST_NOW_S && $read->at >= ($at->job->lastRan() ?? 0)
-            ? $read->number('ect')
-            : null;
     }
 
     /** Where the level stood at the last of the cold levels, by the last entry that says it; null where none does. */

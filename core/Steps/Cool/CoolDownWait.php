@@ -41,6 +41,9 @@ final class CoolDownWait extends StepKind
     /** An entry may be written down a minute after the hours it speaks of. */
     private const SLACK_S = 60;
 
+    /** A temperature read so long ago is this one, s: it has fallen since, if anything (common practice, no source). */
+    private const JUST_NOW_S = 1800;
+
     public function name(): string
     {
         return 'cool_down';
@@ -261,9 +264,8 @@ final class CoolDownWait extends StepKind
     }
 
     /**
-     * It ran in this job, not under its cap, and ended well: there is no pressure to wait for, and the neck
-     * may be topped
-     * up warm. Before a drain the heat of the coolant itself is waited for, and after a run that was stopped
+     * It ran in this job, not under its cap, and ended well: there is no pressure to wait for, and the neck may be
+     * topped up warm. Before a drain the heat of the coolant itself is waited for, and after a run that was stopped
      * everything.
      */
     private function neckIsUnsealed(Situation $at): bool
@@ -280,6 +282,16 @@ final class CoolDownWait extends StepKind
         return $stopped === null || isset($at->job->steps[$id])
             ? []
             : [new Step($id, 'why_stopped', $at->step->stage, new Values(['run' => $stopped->id]))];
+    }
+
+    /** The coolant as it was read while it cooled down, just now: nobody reads it twice; °C. */
+    public static function readJustNow(Situation $at): ?float
+    {
+        $read = $at->job->lastOf('cool_down', 'reading');
+
+        return $read !== null && $at->now - $read->at <= self::JUST_NOW_S && $read->at >= ($at->job->lastRan() ?? 0)
+            ? $read->number('ect')
+            : null;
     }
 
     private function beforeTheWork(Step $step): bool

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\Cool;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\VesselUse;
@@ -28,14 +29,12 @@ final class FunnelOff extends StepKind
 {
     public const OFF = 'off';
 
-    public const HOT = 'hot';
-
     /** What stands in a funnel is read against its own marks, if it has any, mL (common practice, no source). */
     private const UNSURE_ML = 50.0;
 
-    private const GOES = ['recovery' => 'Into the recovery bottle', 'container' => 'Into a labelled container'];
+    private const BOTTLE = 'recovery';
 
-    private const HOW = ['cold' => 'Cold: it fed the shrinkage', self::HOT => 'Hot, with gloves'];
+    private const GOES = [self::BOTTLE => 'Into the recovery bottle', 'container' => 'Into a labelled container'];
 
     public function name(): string
     {
@@ -80,12 +79,13 @@ final class FunnelOff extends StepKind
     public function everyForm(Situation $at): array
     {
         [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Left in the funnel', VesselUse::Measure);
+        $read = CoolDownWait::readJustNow($at);
 
         return [new Form(self::OFF, 'The funnel is off', [
             $volume,
             $vessel,
             Field::choice('goes', 'It goes', self::GOES, 'container'),
-            Field::choice('how', 'Taken off', self::HOW, 'cold'),
+            $read === null ? Field::coolant('ect', 'Coolant now') : Field::coolant('ect', 'Coolant now')->preset($read),
         ], closes: true)];
     }
 
@@ -125,6 +125,22 @@ final class FunnelOff extends StepKind
 
         return Verdict::pass('funnel_off', 'Off', "{$at->litres($drawn)} went from it into the circuit. The level "
             .'at the mark tells the rest.');
+    }
+
+    /** Whether it came off a hot neck, which its cap has sealed since: as it was read then. */
+    public static function leftItHot(Situation $at): bool
+    {
+        $ect = $at->job->lastOf('funnel_off', self::OFF)?->number('ect');
+
+        return $ect !== null && ! HotNeck::mayBeOpened($at, $ect);
+    }
+
+    /** What went from it into the recovery bottle, mL: it is not left of the batch. */
+    public static function intoTheBottleMl(JobState $job): float
+    {
+        $off = $job->lastOf('funnel_off', self::OFF);
+
+        return $off?->text('goes') === self::BOTTLE ? (float) $off->number('volume') : 0.0;
     }
 
     /** What stood in it after the pour, and what was topped up into it while it ran, mL. */

@@ -69,8 +69,7 @@ final class Drain extends StepKind
     {
         $port = $at->port();
         $cap = 'Pan underneath first. Cap off and top bleed points open: air gets in, it drains fast. Cap on: the '
-            .'vacuum holds the coolant back,'
-            .' good while a hose is pulled off; open it once the pan is under.';
+            .'vacuum holds the coolant back, good while a hose is pulled off; open it once the pan is under.';
         $torque = $this->torque($at, $port);
 
         return array_values(array_filter([

@@ -56,8 +56,7 @@ final class Reconcile extends StepKind
     public function why(Situation $at): string
     {
         return 'Retained coolant is content found minus what came out. It thins or sours the new fill, and its '
-            .'place is known:'
-            .' what the model says must stay, and whatever did not drain.';
+            .'place is known: what the model says must stay, and whatever did not drain.';
     }
 
     public function instructions(Situation $at): array

@@ -160,7 +160,7 @@ final class VentUnderPressure extends StepKind
 
         return new Form('cracked', 'Cracked, and shut again', [
             Field::choice('point', 'Point', $points, $next),
-            Field::choice('came', 'It ran', self::CAME, 'solid'),
+            Field::choice('came', 'It ran', self::CAME),
         ]);
     }
 

@@ -81,8 +81,7 @@ final class Believable
             return;
         }
         throw new InvalidField('far', "{$at->degrees($far)} at the far side and {$at->degrees($ect)} at the "
-            .'engine: are the two'
-            .' swapped? Read both again. If they stay so, the sensor sits in air: shut off.');
+            .'engine: are the two swapped? Read both again. If they stay so, the sensor sits in air: shut off.');
     }
 
     /** The last coolant temperature before this moment, at any step; null when there is none. */

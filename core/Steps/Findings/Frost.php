@@ -13,9 +13,8 @@ use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 
 /**
- * Frost is a gate: a mixture short of what was wanted by more than its ±, or too strong, is put right or accepted
- * by a lead.
- * The refractometer knows; where there is none, the ledger's sum has to do.
+ * Frost is a gate: a mixture short of what was wanted by more than its ±, or too strong, is put right or accepted by
+ * a lead. The refractometer knows; where there is none, the ledger's sum has to do.
  */
 final readonly class Frost
 {

@@ -14,9 +14,8 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 
 /**
- * More than fits never passes: content above the capacity, less than nothing inside, more poured than was mixed,
- * more left
- * over than there was. One of the numbers is wrong; the three largest are where to look first.
+ * More than fits never passes: content above the capacity, less than nothing inside, more poured than was mixed, more
+ * left over than there was. One of the numbers is wrong; the three largest are where to look first.
  */
 final readonly class Sums
 {

@@ -16,6 +16,7 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
+use Aqbel\Core\Steps\Cool\FunnelOff;
 use Aqbel\Core\Steps\Fill\FillLevel;
 use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\StepKind;
@@ -132,6 +133,9 @@ final class LeftOver extends StepKind
     {
         $poured = $at->job->ledger()->inMl() - $at->job->ledgerBefore(Stage::Fill)->inMl();
 
-        return max(0.0, Bucket::batch($at->job)->ml - $poured) + FillLevel::leftMl($at->job);
+        return max(
+            0.0,
+            max(0.0, Bucket::batch($at->job)->ml - $poured) + FillLevel::leftMl($at->job) - FunnelOff::intoTheBottleMl($at->job),
+        );
     }
 }

@@ -11,9 +11,8 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Verdict;
 
 /**
- * What ends a hot run, latched: from the first such reading on this run cannot be proven, however calm the next
- * ones are.
- * It ends in shut-off, cool-down and a cause, or a stated “not found”.
+ * What ends a hot run, latched: from the first such reading on this run cannot be proven, however calm the next ones
+ * are. It ends in shut-off, cool-down and a cause, or a stated “not found”.
  */
 final readonly class Danger
 {

@@ -39,8 +39,7 @@ final class EngineStart
     {
         if ($form === self::FORM && $values->text('neck') !== Neck::Sealed->value && HotNeck::mayBeUnderPressure($at)) {
             throw new InvalidField('neck', 'The neck was sealed when the engine last ran, and nobody has read it '
-                .'cold since. '
-                .'It stays shut: run it sealed, or let it cool and read it first.');
+                .'cold since. It stays shut: run it sealed, or let it cool and read it first.');
         }
         if ($form === self::FORM && $values->text('place') === self::CLOSED) {
             throw new InvalidField(

@@ -22,34 +22,52 @@ final class FanProof
     /** Times in one run: timed by its own presses, or as they were heard. */
     public static function times(Situation $at): int
     {
-        $fanOn = $at->facts()->fanOnC;
-        [$times, $heard, $since, $hottest] = [0, 0, null, null];
-        foreach ($at->entries() as $entry) {
-            if ($entry->form === 'reading') {
-                $hottest = max((float) $hottest, (float) $entry->number('ect'));
-                $hot = $fanOn === null || $hottest >= $fanOn - self::SENSOR_OFF_C;
-                $heard = max($heard, $hot ? self::HEARD[$entry->text('fan')] ?? 0 : 0);
-            }
-            if ($entry->form === 'fan_on') {
-                $since = $entry->at;
-            }
-            $warm = $fanOn === null || ($hottest !== null && $hottest >= $fanOn - self::SENSOR_OFF_C);
-            if ($entry->form === 'fan_off' && $since !== null && $warm && $entry->at - $since >= self::LEAST_RUN_S) {
-                $times++;
-                $since = null;
-            }
-        }
-
-        return max($times, $heard);
+        return max(self::timed($at), self::heard($at));
     }
 
     /** Whether it rests on what was heard, which is less than presses of its own. */
     public static function wasOnlyHeard(Situation $at): bool
     {
-        return $at->entries('fan_off') === [] && array_filter(
-            $at->entries('reading'),
-            fn (Entry $entry) => isset(self::HEARD[$entry->text('fan')]),
-        ) !== [];
+        return self::heard($at) > self::timed($at);
+    }
+
+    private static function timed(Situation $at): int
+    {
+        [$times, $since, $hottest] = [0, null, null];
+        foreach ($at->entries() as $entry) {
+            if ($entry->form === 'reading') {
+                $hottest = max((float) $hottest, (float) $entry->number('ect'));
+            }
+            if ($entry->form === 'fan_on') {
+                $since = $entry->at;
+            }
+            $ran = $entry->form === 'fan_off' && $since !== null && $entry->at - $since >= self::LEAST_RUN_S;
+            if ($ran && self::isHot($at, $hottest)) {
+                $times++;
+                $since = null;
+            }
+        }
+
+        return $times;
+    }
+
+    private static function heard(Situation $at): int
+    {
+        [$heard, $hottest] = [0, null];
+        foreach ($at->entries('reading') as $entry) {
+            $hottest = max((float) $hottest, (float) $entry->number('ect'));
+            $heard = max($heard, self::isHot($at, $hottest) ? self::HEARD[$entry->text('fan')] ?? 0 : 0);
+        }
+
+        return $heard;
+    }
+
+    /** Hot enough for the fan to come; where its temperature is not known, nothing speaks against it. */
+    private static function isHot(Situation $at, ?float $hottest): bool
+    {
+        $fanOn = $at->facts()->fanOnC;
+
+        return $fanOn === null || ($hottest !== null && $hottest >= $fanOn - self::SENSOR_OFF_C);
     }
 
     /** What is said of it with a reading: heard, not timed. */

@@ -17,9 +17,8 @@ use Aqbel\Core\Steps\Cool\FunnelOff;
 use Aqbel\Core\Steps\Cool\TopUpSeries;
 
 /**
- * What is topped up at a neck that was never sealed, running or just shut off; and the cap that goes on at the
- * end. From
- * then on the neck counts as sealed while warm.
+ * What is topped up at a neck that was never sealed, running or just shut off; and the cap that goes on at the end.
+ * From then on the neck counts as sealed while warm.
  */
 final class WarmTopUp
 {
@@ -54,8 +53,7 @@ final class WarmTopUp
             WarmUp::LooseCap => [
                 'The cap rests on the neck and is not turned tight. Run to temperature, then shut off.',
                 'Rag and glasses, lift the cap, top up to the line, look underneath. Again, until it takes '
-                    .'no more than '
-                    .'the vessel can tell.',
+                    .'no more than the vessel can tell.',
             ],
         };
     }
@@ -74,7 +72,7 @@ final class WarmTopUp
     public static function neck(Situation $at, ?Neck $started): ?Neck
     {
         // A funnel taken off hot leaves a cap on a hot neck.
-        $hot = $started === Neck::Funnel && $at->job->lastOf('funnel_off', FunnelOff::OFF)?->text('how') === FunnelOff::HOT;
+        $hot = $started === Neck::Funnel && FunnelOff::leftItHot($at);
 
         return $at->has(self::CAPPED) || $hot ? Neck::Sealed : $started;
     }
