@@ -87,6 +87,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/entries/{seq}', [RunController::class, 'correct']);
         Route::get('/manage', [JobController::class, 'show']);
         Route::post('/hand-over', [JobController::class, 'handOver']);
+        Route::post('/another-way', [JobController::class, 'anotherWay']);
         Route::post('/rest', [JobController::class, 'rest']);
         Route::post('/merge', [JobController::class, 'merge']);
         Route::post('/abandon', [JobController::class, 'abandon']);

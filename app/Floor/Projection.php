@@ -14,6 +14,7 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Steps\AnyTime\Finding;
 use Aqbel\Core\Steps\StepCatalogue;
 
 /** Writes a job's summary anew, so that no list has to fold every journal. */
@@ -87,7 +88,7 @@ final readonly class Projection
     /** @return list<string> */
     private function watch(JobState $state, int $now): array
     {
-        $watch = [];
+        $watch = Finding::watched($state);
         foreach ($state->steps as $step) {
             array_push($watch, ...$this->kinds->of($step)->watch($state->at($step, $now)));
         }

@@ -14,14 +14,18 @@ use App\Photos\Photograph;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\Format\PlanCodec;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
 use Aqbel\Core\Writing\Clerk;
+use Aqbel\Core\Writing\Replanning;
 use Illuminate\Support\Facades\Context;
 
 /**
@@ -49,6 +53,22 @@ final readonly class Recorder
     public function record(string $stepId, string $form, array $raw): void
     {
         $this->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $form, $raw));
+    }
+
+    /**
+     * The job goes on another way from the step in hand.
+     *
+     * @param  array<mixed>  $raw
+     *
+     * @throws InvalidField
+     */
+    public function planAnew(array $raw): void
+    {
+        $this->write(function (JobState $state) use ($raw): NewLine {
+            $step = $state->stepInHand() ?? throw new InvalidField('school', 'All of it is done.');
+
+            return app(Replanning::class)->line($this->situation($state, $step->id), $raw);
+        });
     }
 
     public function photograph(string $stepId, Photograph $photograph, string $caption): void
@@ -221,7 +241,7 @@ final readonly class Recorder
             $entry = $this->clerk->correctable($state, $seq);
 
             return $this->clerk->correct(
-                $this->situation($state, $entry->step, $seq),
+                $this->situation($state, $this->clerk->stepOf($state, $entry)->id, $seq, ahead: true),
                 $entry,
                 $raw,
                 $reason,
@@ -269,10 +289,10 @@ final readonly class Recorder
             }
             $stored = JournalLine::query()->create([
                 'job_id' => $this->job->id, 'seq' => $state->journal->last() + 1, 'key' => $this->key, 'person_id' => $this->person->id,
-                'step' => $written->step, 'form' => $written->form, 'values' => $written->stored(), 'typed' => $written->typed,
+                'step' => $written->step, 'form' => $written->form, 'values' => self::stored($written), 'typed' => $written->typed,
                 'at' => now()->getTimestamp() - $this->age,
             ]);
-            $after = $state->after($stored->setRelation('person', $this->person)->entry());
+            $after = $state->after($written->entry($stored->seq, $stored->at, $this->person->name));
             if ($this->kinds->does($state->steps[$written->step], Does::TouchesShelf)) {
                 $this->followOnTheShelf($after, $written, $stored->seq);
             }
@@ -280,6 +300,12 @@ final readonly class Recorder
 
             return $after;
         });
+    }
+
+    /** @return array<string, mixed> with the plan that holds from there on, where it is planned anew */
+    private static function stored(NewLine $line): array
+    {
+        return $line->stored() + ($line->planned instanceof Plan ? [Entry::PLAN => PlanCodec::write($line->planned)] : []);
     }
 
     /** What a line, or the line it corrects, takes from the shelf or puts there. */

@@ -121,7 +121,8 @@ class Job extends Model
             ->where('job_id', $this->id)->orderBy('seq')
             ->get(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed'])
             ->map(fn (object $line) => Entry::stored(
-                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, self::decoded($line->values), self::decoded($line->typed),
+                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, $values = self::decoded($line->values), self::decoded($line->typed),
+                is_array($values[Entry::PLAN] ?? null) ? app(PlanCodec::class)->read($values[Entry::PLAN], $circuit) : null,
             ));
 
         return new JobState(

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Aqbel\Core\Job\Entry;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -33,19 +32,6 @@ class JournalLine extends Model
     {
         static::updating(fn () => throw new \LogicException('The journal only grows: write a correcting line.'));
         static::deleting(fn () => throw new \LogicException('The journal only grows: write a withdrawing line.'));
-    }
-
-    public function entry(): Entry
-    {
-        return Entry::stored(
-            $this->seq,
-            $this->at,
-            $this->person->name,
-            $this->step,
-            $this->form,
-            $this->values,
-            $this->typed,
-        );
     }
 
     /** @return BelongsTo<Person, $this> */

@@ -16,6 +16,7 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Cache;
@@ -64,11 +65,14 @@ final readonly class RecordSheet
 
     public function planned(): string
     {
-        $school = lcfirst($this->plan->school->label());
+        $school = lcfirst(Plan::of($this->state->withOnly([]))->school->label());
         $complaint = mb_strtolower($this->plan->choices->complaint->label());
+        $turns = array_filter($this->state->cameUp(), fn (Entry $entry) => $entry->form === JobState::REPLAN);
+        $turned = fn (Entry $entry): string => ' From '.date('H:i', $entry->at)." on {$entry->text(Replan::SAID)}, {$entry->person}"
+            .($entry->text(Replan::WHY) === '' ? '' : ": {$entry->text(Replan::WHY)}").'.';
 
-        return "Planned by {$this->job->planner->name}, {$school}, circuit revision "
-            ."{$this->job->circuit->revision}. Complaint: {$complaint}.";
+        return "Planned by {$this->job->planner->name}, {$school}, circuit revision {$this->job->circuit->revision}. "
+            ."Complaint: {$complaint}.".implode('', array_map($turned, $turns));
     }
 
     /** @return list<list<string>> what, volume, ± */
@@ -190,7 +194,7 @@ final readonly class RecordSheet
         foreach (Stage::cases() as $stage) {
             $steps = [];
             foreach ($this->state->steps as $id => $step) {
-                $entries = $this->state->entriesOf($id);
+                $entries = $this->state->writtenAt($id);
                 if ($step->stage === $stage && $entries !== []) {
                     $lines = [];
                     foreach ($entries as $entry) {

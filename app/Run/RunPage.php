@@ -23,7 +23,9 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\Checklist;
+use Aqbel\Core\Steps\Drain\Elsewhere;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
@@ -62,11 +64,8 @@ final readonly class RunPage
     /** @var list<ShownForm> */
     private array $shown;
 
-    /**
-     * @var list<SheetBlock> the steps done together in one press: this one and those after it in its stage; empty
-     * where it stands alone
-     */
-    public array $sheet;
+    /** The steps done together in one press: this one and those after it in its stage; null where it stands alone. */
+    public ?Sheet $sheet;
 
     /**
      * @param  string  $failed  name of the form that was just refused
@@ -95,44 +94,9 @@ final readonly class RunPage
         $this->obstacles = $idle
             ? []
             : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
-        $this->sheet = $alone || $idle ? [] : $this->together();
-        $this->shown = $this->sheet === [] ? $this->shown() : [];
-    }
-
-    /**
-     * Those of one stage; of the next one too, as long as each is but one step.
-     *
-     * @return list<SheetBlock>
-     */
-    private function together(): array
-    {
-        [$blocks, $asked, $ofStage] = [[], [], []];
-        foreach (array_diff_key($this->state->steps, $this->state->closed) as $step) {
-            $stage = $step->stage->value;
-            $goesOn = isset($ofStage[$stage]) || array_sum($ofStage) === count($ofStage);
-            $ofStage[$stage] = 1 + ($ofStage[$stage] ?? 0);
-            $kind = $this->kinds->of($step);
-            $stores = $kind->does(Does::TouchesShelf) ? Container::stores() : new Inventory;
-            $at = $this->state->at($step, $this->now, $this->units, $stores);
-            $form = $goesOn ? $kind->atOnce($at) : null;
-            if ($form === null) {
-                break;
-            }
-            $figure = $kind->figure($at);
-            $blocks[] = new SheetBlock(
-                $step,
-                $kind->title($at),
-                $kind->instructions($at),
-                $form,
-                $this->href($step->id),
-                $kind->tables($at),
-                $figure === null ? null : new Level($figure, $this->units),
-                $asked,
-            );
-            $asked = [...$asked, ...$form->coolantFields()];
-        }
-
-        return count($blocks) > 1 || ($blocks !== [] && $blocks[0]->items() !== []) ? $blocks : [];
+        $sheet = $alone || $idle ? null : new Sheet($job->id, $state, $kinds, $now, $this->units);
+        $this->sheet = ($sheet->blocks ?? []) === [] ? null : $sheet;
+        $this->shown = $this->sheet === null ? $this->shown() : [];
     }
 
     public function title(): string
@@ -197,9 +161,13 @@ final readonly class RunPage
         if ($closed === null) {
             return null;
         }
-        $passed = $closed->form === JobState::OVERRIDE ? ", passed over: “{$closed->text('reason')}”" : '';
+        $when = "{$closed->person} at ".date('H:i', $closed->at);
 
-        return "Finished by {$closed->person} at ".date('H:i', $closed->at)."{$passed}.";
+        return match ($closed->form) {
+            JobState::REPLAN => "Left by {$when}: it goes on {$closed->text(Replan::SAID)}.",
+            JobState::OVERRIDE => "Finished by {$when}, passed over: “{$closed->text('reason')}”.",
+            default => "Finished by {$when}.",
+        };
     }
 
     /** @return list<Hazard> cautions nobody has read in this job */
@@ -214,35 +182,29 @@ final readonly class RunPage
         return $this->done ? [] : array_values(array_filter($this->kind->hazards($this->at), fn (Hazard $hazard) => ! $hazard->isAcknowledged()));
     }
 
-    /** What the sheet is about. */
-    public function sheetTitle(): string
-    {
-        $stages = array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->sheet));
-
-        return implode(', ', [array_shift($stages), ...array_map(lcfirst(...), $stages)]).', in one go';
-    }
-
     /** @return list<UnreadCaution> those of the step, or of the whole sheet */
     public function unread(): array
     {
-        $unread = [];
-        foreach ($this->cautions() as $hazard) {
-            $unread[$hazard->value] = new UnreadCaution($hazard, $this->step->id);
+        $ofTheStep = fn (Hazard $hazard): UnreadCaution => new UnreadCaution($hazard, $this->step->id);
+
+        return $this->sheet?->unread() ?? array_map($ofTheStep, $this->cautions());
+    }
+
+    /** @return list<ShownForm> what may be written at any step, besides what this one asks */
+    public function anyTime(): array
+    {
+        if ($this->done || $this->ahead) {
+            return [];
         }
-        if ($this->sheet === []) {
-            return array_values($unread);
-        }
-        $unread = [];
-        foreach ($this->sheet as $block) {
-            // Those of what its press says: what is not run needs no caution.
-            $said = Entry::stored($this->state->journal->last() + 1, $this->now, '', $block->step->id, $block->form->name, [], []);
-            $at = $this->state->after($said)->at($block->step, $this->now, $this->units);
-            foreach (Cautions::unread($at, $this->kinds->of($block->step)) as $hazard) {
-                $unread[$hazard->value] ??= new UnreadCaution($hazard, $block->step->id);
+        $asksItself = in_array(Elsewhere::FORM, array_map(fn (Form $form) => $form->name, $this->kind->everyForm($this->at)), true);
+        $shown = [];
+        foreach (array_filter(['n' => JobState::FINDING, 'w' => $asksItself ? null : JobState::OUTLET]) as $key => $name) {
+            foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {
+                $shown[] = new ShownForm($form, $this->failed === $name, false, $key);
             }
         }
 
-        return array_values($unread);
+        return $shown;
     }
 
     /**
@@ -344,7 +306,7 @@ final readonly class RunPage
             $e->correction,
         );
 
-        return array_reverse(array_map($say, $this->at->entries()));
+        return array_reverse(array_map($say, $this->at->job->writtenAt($this->step->id)));
     }
 
     /** @return list<PhotoLine> */
@@ -413,7 +375,7 @@ final readonly class RunPage
             $this->href($step->id),
             $title,
             $closed !== null,
-            $closed?->form === JobState::OVERRIDE,
+            $closed !== null && $closed->form !== JobState::FINISH,
             $step->id === $this->step->id,
         );
     }

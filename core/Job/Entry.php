@@ -9,12 +9,16 @@ use Aqbel\Core\Values;
 /** One line of a job's journal as it counts now: corrections already applied, the first entry's time kept. */
 final readonly class Entry
 {
+    /** Under which a line stores the plan that holds from there on. */
+    public const PLAN = 'plan';
+
     /**
      * @param  int  $at  Unix seconds
      * @param  Values  $values  codes, and numbers in the core's units
      * @param  array<string, string>  $typed  quantities as typed, by field
-     * @param  list<Step>  $orders  steps that finishing ordered
+     * @param  list<Step>  $orders  steps that finishing, or something that came up, ordered
      * @param  ?Values  $replacement  what a correcting line puts in place of an earlier one's values
+     * @param  ?Basis  $planned  what the job follows from this line on, where it was planned anew
      */
     public function __construct(
         public int $seq,
@@ -27,6 +31,7 @@ final readonly class Entry
         public array $orders = [],
         public ?Values $replacement = null,
         public ?Correction $correction = null,
+        public ?Basis $planned = null,
     ) {
     }
 
@@ -44,12 +49,13 @@ final readonly class Entry
         string $form,
         array $values,
         array $typed = [],
+        ?Basis $planned = null,
     ): self {
         $orders = is_array($values['orders'] ?? null)
             ? array_values(array_filter($values['orders'], is_array(...)))
             : [];
         $replacement = is_array($values['values'] ?? null) ? Values::fromArray($values['values']) : null;
-        unset($values['orders'], $values['values']);
+        unset($values['orders'], $values['values'], $values[self::PLAN]);
 
         return new self(
             $seq,
@@ -61,6 +67,7 @@ final readonly class Entry
             $typed,
             array_map(Step::fromArray(...), $orders),
             $replacement,
+            planned: $planned,
         );
     }
 
@@ -76,6 +83,7 @@ final readonly class Entry
             $this->form,
             $by->replacement ?? $this->values,
             $by->typed,
+            $by->orders,
             correction: $correction,
         );
     }

@@ -23,6 +23,21 @@ final class JobState
     /** A photograph, at any step. */
     public const PHOTO = 'photo';
 
+    /** What else may be written at any step: something found, coolant that came out, another way of going on. */
+    public const ANY_TIME = [self::FINDING, self::OUTLET, self::REPLAN];
+
+    public const FINDING = 'finding';
+
+    public const OUTLET = 'outlet';
+
+    public const REPLAN = 'replan';
+
+    /** Under which a replanning line says that it closes the step it was written at. */
+    public const LEAVES = 'leaves';
+
+    /** Under which something that came up says before which step its own come. */
+    public const BEFORE = 'before';
+
     /**
      * Under which a finished step keeps the code of its verdict, and the steps planned after it that it makes
      * needless.
@@ -57,31 +72,38 @@ final class JobState
     /** @var ?list<EngineRun> */
     private ?array $runs = null;
 
+    /** What the job follows: as it was planned, or planned anew since. */
+    public readonly Basis $plan;
+
     /** @param  bool  $judgesAgain  whether a finished step is in hand again when what it rested on has changed */
     public function __construct(
         public readonly Circuit $circuit,
-        public readonly Basis $plan,
+        private readonly Basis $first,
         public readonly Kinds $kinds,
         public readonly Journal $journal = new Journal,
         bool $judgesAgain = true,
     ) {
         $this->entries = $journal->effective();
         $this->reopened = $judgesAgain && $journal->wasTouched()
-            ? Reopening::of(new self($circuit, $plan, $kinds, $journal, false))
+            ? Reopening::of(new self($circuit, $first, $kinds, $journal, false))
             : [];
-        $steps = [];
-        foreach ($plan->steps() as $step) {
-            $steps[$step->id] = $step;
-        }
-        [$closed, $byStep] = [[], []];
+        $steps = self::indexed($first->steps());
+        [$plan, $closed, $byStep] = [$first, [], []];
         foreach ($this->entries as $entry) {
-            if (! self::closes($entry) && $entry->form !== self::ACKNOWLEDGE) {
+            if (! self::closes($entry) && $entry->form !== self::ACKNOWLEDGE && ! self::isAnyTime($entry)) {
                 $byStep[$entry->step][] = $entry;
             }
         }
         $closings = array_filter($this->entries, self::closes(...));
         $last = array_column($closings, 'seq', 'step');
-        foreach ($closings as $entry) {
+        foreach ($this->entries as $entry) {
+            if (self::isAnyTime($entry)) {
+                $plan = $entry->planned ?? $plan;
+                $steps = $entry->planned === null ? self::insert($steps, $entry) : self::indexed($entry->planned->steps());
+            }
+            if (! self::closes($entry)) {
+                continue;
+            }
             $reopened = $this->reopened[$entry->step] ?? null;
             if ($entry->seq < $last[$entry->step] || ($reopened !== null && $entry->seq < $reopened->seq)) {
                 $begun = array_filter($entry->orders, fn (Step $ordered) => isset($byStep[$ordered->id]));
@@ -93,6 +115,7 @@ final class JobState
             $needless = array_diff_key(array_flip($entry->values->list(self::NEEDLESS)), $closed);
             $steps = self::insertAfter(array_diff_key($steps, $needless), $entry->step, $entry->orders);
         }
+        $this->plan = $plan;
         $this->steps = $steps;
         $this->closed = $closed;
         $this->byStep = $byStep;
@@ -101,13 +124,20 @@ final class JobState
     /** The same job with one line more in its journal. */
     public function after(Entry $line): self
     {
-        return new self($this->circuit, $this->plan, $this->kinds, new Journal([...$this->journal->lines, $line]));
+        return new self($this->circuit, $this->first, $this->kinds, new Journal([...$this->journal->lines, $line]));
     }
 
-    /** Whether a line closes its step: finished, or passed over with a reason. */
+    /** Whether a line closes its step: finished, passed over with a reason, or left for another way of going on. */
     public static function closes(Entry $line): bool
     {
-        return $line->form === self::FINISH || $line->form === self::OVERRIDE;
+        return $line->form === self::FINISH || $line->form === self::OVERRIDE
+            || ($line->form === self::REPLAN && $line->ticked(self::LEAVES));
+    }
+
+    /** Whether a line may stand at any step: what came up, whatever the step asks. */
+    public static function isAnyTime(Entry $line): bool
+    {
+        return in_array($line->form, self::ANY_TIME, true);
     }
 
     /** The first step not yet finished; null when all are. */
@@ -140,6 +170,31 @@ final class JobState
         $here = fn (Entry $e) => $e->form === self::PHOTO && ($step === null || $e->step === $step);
 
         return array_values(array_filter($this->entries, $here));
+    }
+
+    /**
+     * What came up on the way, at a step or in the whole job.
+     *
+     * @return list<Entry>
+     */
+    public function cameUp(?string $step = null): array
+    {
+        $here = fn (Entry $e) => self::isAnyTime($e) && ($step === null || $e->step === $step);
+
+        return array_values(array_filter($this->entries, $here));
+    }
+
+    /**
+     * Everything that was said at a step, what came up included.
+     *
+     * @return list<Entry>
+     */
+    public function writtenAt(string $step): array
+    {
+        $written = [...$this->entriesOf($step), ...$this->cameUp($step)];
+        usort($written, fn (Entry $a, Entry $b) => [$a->at, $a->seq] <=> [$b->at, $b->seq]);
+
+        return $written;
     }
 
     /** The last entry of one form in any step of a kind, the way findings are looked up by later steps. */
@@ -203,8 +258,10 @@ final class JobState
     {
         $order = array_flip(array_keys($this->steps));
         $at = $order[$step->id];
-        $lines = array_filter($this->journal->lines, fn (Entry $line) => ($order[$line->step] ?? $at + 1) < $at
-            || ($line->step === $step->id && ! self::closes($line)));
+        $closed = $this->closed[$step->id]->seq ?? PHP_INT_MAX;
+        // It was judged by the plan that held then, at whichever step that was made.
+        $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->planned !== null ? $line->seq < $closed
+            : ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! self::closes($line)));
 
         return $this->withOnly(array_values($lines));
     }
@@ -216,7 +273,7 @@ final class JobState
      */
     public function withOnly(array $lines): self
     {
-        return new self($this->circuit, $this->plan, $this->kinds, new Journal($lines), false);
+        return new self($this->circuit, $this->first, $this->kinds, new Journal($lines), false);
     }
 
     /** What a step comes to: as it stood when it was in hand, with whatever was corrected since. */
@@ -310,10 +367,11 @@ final class JobState
         $lines = [];
         foreach ($this->entries as $entry) {
             $step = $this->steps[$entry->step] ?? null;
-            if ($step === null || self::belongsToEveryStep($entry) || $step->stage->value >= $beforeStage) {
+            $counts = ! self::belongsToEveryStep($entry) || self::isAnyTime($entry);
+            if ($step === null || ! $counts || $step->stage->value >= $beforeStage) {
                 continue;
             }
-            $kind = $this->kinds->of($step);
+            $kind = $this->kinds->reading($step, $entry);
             if ($kind->does(Does::MovesCoolant)) {
                 array_push($lines, ...$kind->ledger($this->at($step, $entry->at), $entry));
             }
@@ -342,10 +400,36 @@ final class JobState
         return new Situation($step, $this, $now, $units, $stores);
     }
 
-    /** Whether a line says nothing of its own step's: finishing, passing over, a caution read, a photograph. */
+    /** Whether a line says nothing of its own step's: finishing, passing over, a caution read, what came up. */
     public static function belongsToEveryStep(Entry $entry): bool
     {
-        return in_array($entry->form, [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO], true);
+        return self::isAnyTime($entry)
+            || in_array($entry->form, [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO], true);
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @return array<string, Step>
+     */
+    private static function indexed(array $steps): array
+    {
+        return array_combine(array_map(fn (Step $step) => $step->id, $steps), $steps);
+    }
+
+    /**
+     * What came up brings its steps in before the one it names, or after its own.
+     *
+     * @param  array<string, Step>  $steps
+     * @return array<string, Step>
+     */
+    private static function insert(array $steps, Entry $line): array
+    {
+        $place = array_search($line->text(self::BEFORE), array_keys($steps), true);
+        if ($place === false) {
+            return self::insertAfter($steps, $line->step, $line->orders);
+        }
+
+        return array_slice($steps, 0, $place) + self::indexed($line->orders) + array_slice($steps, $place);
     }
 
     /**

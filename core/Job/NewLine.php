@@ -11,8 +11,9 @@ final readonly class NewLine
 {
     /**
      * @param  array<string, string>  $typed  quantities as typed, by field
-     * @param  list<Step>  $orders  steps that finishing orders
+     * @param  list<Step>  $orders  steps that finishing, or something that came up, orders
      * @param  ?Values  $replacement  of a correcting line
+     * @param  ?Basis  $planned  what the job follows from here on, where it is planned anew
      */
     public function __construct(
         public string $step,
@@ -21,10 +22,17 @@ final readonly class NewLine
         public array $typed = [],
         public array $orders = [],
         public ?Values $replacement = null,
+        public ?Basis $planned = null,
     ) {
     }
 
-    /** @return array<string, mixed> as Entry::stored() reads it */
+    /** As it stands in the journal: under its number, at its time, by whoever wrote it. */
+    public function entry(int $seq, int $at, string $person): Entry
+    {
+        return Entry::stored($seq, $at, $person, $this->step, $this->form, $this->stored(), $this->typed, $this->planned);
+    }
+
+    /** @return array<string, mixed> as Entry::stored() reads it; the plan is for whoever stores it to add */
     public function stored(): array
     {
         $orders = $this->orders === []

@@ -56,6 +56,9 @@ final class Reopening
     /** Whether, with this line written, the step would not be closed as it was before. */
     private static function falls(JobState $state, Step $step, Entry $closed, Entry $line): bool
     {
+        if ($closed->planned !== null) {
+            return false; // left for another way: it was never said to be done
+        }
         $then = array_filter($state->journal->lines, fn (Entry $other) => $other->seq <= $line->seq);
         $latest = max([$line->at, ...array_map(fn (Entry $other) => $other->at, $then)]);
         $job = $state->withOnly(array_values($then));

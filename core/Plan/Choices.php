@@ -56,7 +56,13 @@ final readonly class Choices
     /** The same choices by another school. */
     public function with(string $school): self
     {
-        return $this->but($school, $this->drains);
+        return $this->but($school, $this->drains, $this->targetFraction, $this->frostC);
+    }
+
+    /** The same choices to another mixture, whatever frost the old one was chosen for. */
+    public function aimingAt(float $targetFraction): self
+    {
+        return $this->but($this->school, $this->drains, $targetFraction, null);
     }
 
     /**
@@ -66,15 +72,15 @@ final readonly class Choices
      */
     public function draining(array $drains): self
     {
-        return $this->but($this->school, $drains);
+        return $this->but($this->school, $drains, $this->targetFraction, $this->frostC);
     }
 
     /** @param  list<string>  $drains */
-    private function but(string $school, array $drains): self
+    private function but(string $school, array $drains, float $targetFraction, ?float $frostC): self
     {
         return new self(
-            $this->jobKind, $this->complaint, $school, $this->opened, $drains, $this->elevationM, $this->noseLiftMm, $this->targetFraction,
-            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $this->frostC, $this->usage, $this->left,
+            $this->jobKind, $this->complaint, $school, $this->opened, $drains, $this->elevationM, $this->noseLiftMm, $targetFraction,
+            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left,
         );
     }
 

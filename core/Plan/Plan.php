@@ -37,6 +37,16 @@ final readonly class Plan implements Basis
         return $this->steps;
     }
 
+    /**
+     * The same plan by a sequence that has begun another way.
+     *
+     * @param  list<Step>  $steps
+     */
+    public function following(array $steps): self
+    {
+        return new self($this->school, $this->choices, $steps, $this->predicted, $this->fill);
+    }
+
     public function headspaceMl(): float
     {
         return $this->predicted->headspaceMl;

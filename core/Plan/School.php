@@ -30,6 +30,9 @@ interface School
     /** Whether its steps can be run; else it only stands in the comparison. */
     public function runs(): bool;
 
+    /** Whether it can only begin while nothing has been poured yet. */
+    public function beginsEmpty(): bool;
+
     /** Whether it stands on its own, or only helps at a pocket another school left. */
     public function isAid(): bool;
 

@@ -40,6 +40,11 @@ final class EngineFirst extends Poured
         return 'A hose comes off; messy.';
     }
 
+    public function beginsEmpty(): bool
+    {
+        return true;
+    }
+
     public function runs(): bool
     {
         return true;

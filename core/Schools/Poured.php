@@ -38,6 +38,11 @@ abstract class Poured implements School
         return false;
     }
 
+    public function beginsEmpty(): bool
+    {
+        return false;
+    }
+
     public function isAid(): bool
     {
         return false;

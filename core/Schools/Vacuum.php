@@ -73,6 +73,11 @@ final class Vacuum implements School
         return true;
     }
 
+    public function beginsEmpty(): bool
+    {
+        return true;
+    }
+
     public function isAid(): bool
     {
         return false;

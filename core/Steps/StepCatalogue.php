@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Kinds;
@@ -37,8 +39,14 @@ final class StepCatalogue implements Kinds
         'leak_check' => Prove\LeakCheck::class, 'drive' => Prove\Drive::class,
         'refractometer' => Prove\Refractometer::class, 'complaint' => Prove\Complaint::class,
         'follow_up' => Prove\FollowUp::class,
+        'extra' => AnyTime\Extra::class, 'wait' => AnyTime\Wait::class,
         'left_over' => HandOver\LeftOver::class, 'dispose' => HandOver\Dispose::class,
         'sign_off' => HandOver\SignOff::class,
+    ];
+
+    /** What may be written at any step, by its form. */
+    private const ANY_TIME = [
+        JobState::FINDING => AnyTime\Finding::class, JobState::OUTLET => AnyTime\Outlet::class, JobState::REPLAN => AnyTime\Replan::class,
     ];
 
     /** @var array<string, StepKind> those that were asked for, by code */
@@ -68,6 +76,20 @@ final class StepCatalogue implements Kinds
     public function of(Step $step): StepKind
     {
         return $this->coded($step->kind);
+    }
+
+    public function reading(Step $step, Entry $line): StepKind
+    {
+        return $this->anyTime($line->form) ?? $this->of($step);
+    }
+
+    /** What may be written at any step under this form; null where the form is a step's own. */
+    public function anyTime(string $form): ?AnyTime\AnyTime
+    {
+        $kind = self::ANY_TIME[$form] ?? null;
+        $this->made["any.{$form}"] ??= $kind === null ? new UnknownKind : new $kind;
+
+        return $this->made["any.{$form}"] instanceof AnyTime\AnyTime ? $this->made["any.{$form}"] : null;
     }
 
     /** @return array<string, StepKind> by code */

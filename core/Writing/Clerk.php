@@ -20,6 +20,7 @@ use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\Findings\Believable;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
 /**
@@ -57,6 +58,19 @@ final readonly class Clerk
     }
 
     /**
+     * The step of a line that is changed afterwards: what stands there may be put right, whichever is in hand.
+     *
+     * @throws InvalidField where it is not part of the job any more
+     */
+    public function stepOf(JobState $state, Entry $entry): Step
+    {
+        return $state->steps[$entry->step] ?? throw new InvalidField(
+            'finish',
+            'The step of this entry is no longer part of the job, so it counts for nothing. Go on with the step in hand.',
+        );
+    }
+
+    /**
      * An entry by one of the forms the step offers now.
      *
      * @param  array<mixed>  $raw  as typed
@@ -66,10 +80,18 @@ final readonly class Clerk
     public function entry(Situation $at, string $form, array $raw): NewLine
     {
         $this->assertStillOpen($at);
-        $offered = self::offered($this->kinds->of($at->step)->forms($at), $form);
+        $offered = self::offered($this->asking($at, $form)->forms($at), $form);
         $filled = $offered->read($raw, $at->units);
 
-        return new NewLine($at->step->id, $form, $this->admitted($at, $offered, $filled), $filled->typed);
+        $values = $this->admitted($at, $offered, $filled);
+
+        return new NewLine($at->step->id, $form, $values, $filled->typed, $this->kinds->anyTime($form)?->brings($at, $values, $at->job->journal->last() + 1) ?? []);
+    }
+
+    /** What asks for an entry: the step, or what may be written at any. A plan is never changed by an entry. */
+    private function asking(Situation $at, string $form): StepKind
+    {
+        return $form === JobState::REPLAN ? $this->kinds->of($at->step) : $this->kinds->anyTime($form) ?? $this->kinds->of($at->step);
     }
 
     /**
@@ -157,6 +179,11 @@ final readonly class Clerk
     public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $person): NewLine
     {
         self::assertOwnOrReason($entry, $person, $reason);
+        if (JobState::isAnyTime($entry)) {
+            // What it brought along is decided as if it had said so at once.
+            $others = array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq);
+            $at = $at->job->withOnly(array_values($others))->at($at->step, $entry->at, $at->units, $at->stores);
+        }
         $form = $this->formOf($at, $entry);
         $filled = $form->read($raw, $at->units);
         $values = $entry->form === JobState::PHOTO
@@ -168,6 +195,7 @@ final readonly class Clerk
             Journal::CORRECT,
             self::about($entry, $reason),
             $filled->typed,
+            $this->kinds->anyTime($entry->form)?->brings($at, $values, $entry->seq) ?? [],
             replacement: $values,
         );
     }
@@ -184,7 +212,8 @@ final readonly class Clerk
     public function correctable(JobState $state, int $seq): Entry
     {
         foreach ($state->entries as $entry) {
-            if ($entry->seq === $seq && ($entry->form === JobState::PHOTO || ! JobState::belongsToEveryStep($entry))) {
+            $isOwn = ! JobState::belongsToEveryStep($entry) || $entry->form === JobState::PHOTO || JobState::isAnyTime($entry);
+            if ($entry->seq === $seq && $isOwn && $entry->planned === null) {
                 return $entry;
             }
         }
@@ -201,7 +230,7 @@ final readonly class Clerk
             return self::photographForm();
         }
 
-        return $this->kinds->of($at->step)->form($at, $entry->form)
+        return $this->kinds->reading($at->step, $entry)->form($at, $entry->form)
             ?? throw new InvalidField('finish', 'This entry cannot be corrected. Take it back and enter it again.');
     }
 
@@ -210,7 +239,7 @@ final readonly class Clerk
     {
         return $entry->form === JobState::PHOTO
             ? self::photographForm()->say(new Filled($entry->values, $entry->typed))
-            : $this->kinds->of($at->step)->say($at, $entry);
+            : $this->kinds->reading($at->step, $entry)->say($at, $entry);
     }
 
     private static function photographForm(): Form
@@ -225,7 +254,7 @@ final readonly class Clerk
      */
     private function admitted(Situation $at, Form $form, Filled $filled, ?Entry $replaces = null): Values
     {
-        $kind = $this->kinds->of($at->step);
+        $kind = $this->kinds->anyTime($form->name) ?? $this->kinds->of($at->step);
         Believable::check($at, $form->fields, $filled, $kind->does(Does::RunsEngine), $replaces);
         $kind->admit($at, $form->name, $filled->values);
 

@@ -6,7 +6,6 @@ namespace Aqbel\Core\Writing;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
-use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\NewLine;
@@ -27,8 +26,11 @@ final class Script
     private array $refused = [];
 
     /** @param  JobState  $state  planned, nothing written yet */
-    public function __construct(JobState $state, private readonly StepCatalogue $kinds)
-    {
+    public function __construct(
+        JobState $state,
+        private readonly StepCatalogue $kinds,
+        private readonly ?Replanning $replanning = null,
+    ) {
         $this->state = $state;
     }
 
@@ -65,13 +67,18 @@ final class Script
         $clerk = new Clerk($this->kinds);
         if ($line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW) {
             $entry = $clerk->correctable($this->state, $line->about);
-            $at = $this->state->at($clerk->step($this->state, $entry->step), $line->at, $units);
+            $at = $this->state->at($clerk->stepOf($this->state, $entry), $line->at, $units);
 
             return $line->form === Journal::WITHDRAW
                 ? $clerk->withdraw($entry, $line->reason, $line->person)
                 : $clerk->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason, $line->person);
         }
         $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);
+
+        if ($line->form === JobState::REPLAN) {
+            return $this->replanning?->line($at, $line->values)
+                ?? throw new InvalidField('form', 'This job cannot be planned anew here.');
+        }
 
         return $line->form === JobState::FINISH
             ? $clerk->finish($at, $line->reason, $line->lead ? Gate::cases() : [], cautions: false)
@@ -81,26 +88,11 @@ final class Script
     /** @return array<mixed> */
     private function typed(Situation $at, string $form, ScriptLine $line): array
     {
-        return $this->kinds->of($at->step)->form($at, $form)?->typed($line->values) ?? $line->values;
+        return ($this->kinds->anyTime($form) ?? $this->kinds->of($at->step))->form($at, $form)?->typed($line->values) ?? $line->values;
     }
 
     private function append(NewLine $new, ScriptLine $line): void
     {
-        $journal = $this->state->journal;
-        $entry = Entry::stored(
-            $journal->last() + 1,
-            $line->at,
-            $line->person,
-            $new->step,
-            $new->form,
-            $new->stored(),
-            $new->typed,
-        );
-        $this->state = new JobState(
-            $this->state->circuit,
-            $this->state->plan,
-            $this->kinds,
-            new Journal([...$journal->lines, $entry]),
-        );
+        $this->state = $this->state->after($new->entry($this->state->journal->last() + 1, $line->at, $line->person));
     }
 }

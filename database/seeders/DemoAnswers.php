@@ -102,6 +102,7 @@ final class DemoAnswers
                     4,
                 ],
             ],
+            'extra' => [['done', ['how' => 'As it was found'], 2]],
             'fill_through' => [
                 ['opened', [], 3],
                 ['poured', ['volume' => self::room($at, 0.5), 'vessel' => 'bucket'], 6],

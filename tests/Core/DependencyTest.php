@@ -43,7 +43,7 @@ final class DependencyTest extends TestCase
             'Job',
             'Plan',
         ],
-        'Writing' => ['Quantity', 'Saying', 'Job', 'Steps', 'Steps/Findings'],
+        'Writing' => ['Quantity', 'Saying', 'Job', 'Plan', 'Steps', 'Steps/Findings', 'Steps/AnyTime'],
     ];
 
     private const FORBIDDEN = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'

@@ -12,6 +12,7 @@ use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Refusal;
+use Aqbel\Core\Writing\Replanning;
 use Aqbel\Core\Writing\Script;
 use Aqbel\Core\Writing\ScriptLine;
 use Database\Seeders\DemoAnswers;
@@ -54,8 +55,9 @@ final class Journey
         $this->kinds = StepCatalogue::standard();
         $circuit = Demo::circuit($this->document['circuit']);
         $choices = (new Input($this->document))->choices($circuit);
-        $plan = (new Planner($this->kinds, SchoolCatalogue::standard()))->plan($circuit, $choices);
-        $this->script = new Script(new JobState($circuit, $plan, $this->kinds), $this->kinds);
+        $planner = new Planner($this->kinds, SchoolCatalogue::standard());
+        $plan = $planner->plan($circuit, $choices);
+        $this->script = new Script(new JobState($circuit, $plan, $this->kinds), $this->kinds, new Replanning($this->kinds, $planner));
     }
 
     public function about(): string
@@ -156,7 +158,8 @@ final class Journey
     /** Sequence number of the last entry of a form at a step; 0 when there is none. */
     private function last(string $step, string $form): int
     {
-        $entries = $this->state()->entriesOf($step, $form);
+        $cameUp = array_values(array_filter($this->state()->cameUp($step), fn ($line) => $line->form === $form));
+        $entries = [...$this->state()->entriesOf($step, $form), ...$cameUp];
 
         return $entries === [] ? 0 : $entries[count($entries) - 1]->seq;
     }

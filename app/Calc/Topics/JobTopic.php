@@ -14,6 +14,7 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Refusal;
+use Aqbel\Core\Writing\Replanning;
 use Aqbel\Core\Writing\Script;
 use Aqbel\Core\Writing\ScriptLine;
 
@@ -40,8 +41,9 @@ final class JobTopic implements Topic
         $input->choice('format', [self::FORMAT]);
         $circuit = $input->circuit();
         $kinds = StepCatalogue::standard();
-        $plan = (new Planner($kinds, SchoolCatalogue::standard()))->plan($circuit, $input->choices($circuit));
-        $script = new Script(new JobState($circuit, $plan, $kinds), $kinds);
+        $planner = new Planner($kinds, SchoolCatalogue::standard());
+        $plan = $planner->plan($circuit, $input->choices($circuit));
+        $script = new Script(new JobState($circuit, $plan, $kinds), $kinds, new Replanning($kinds, $planner));
         $now = 0;
         foreach ($input->objects('journal', 0) as $i => $entry) {
             $line = self::line($entry, $i, $now);

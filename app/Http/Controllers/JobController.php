@@ -9,17 +9,22 @@ use App\Audit\Subject;
 use App\Audit\Trail;
 use App\Floor\Projection;
 use App\Journal\OneWriter;
+use App\Journal\Recorder;
 use App\Library\Changes;
 use App\Models\Job;
 use App\Models\Person;
 use App\Plan\NewerRevision;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\LeftBehind;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Writing\Replanning;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -29,7 +34,7 @@ use Illuminate\View\View;
  * A job in the shop’s hands: handed over, rested over night, given up. What it says of the coolant is the journal’s
  * alone.
  */
-final class JobController extends Controller
+final class JobController extends JournalController
 {
     private const LONGEST_REASON = 300;
 
@@ -37,7 +42,7 @@ final class JobController extends Controller
 
     private const LONGEST_REST_DAYS = 30;
 
-    public function show(Job $job): View|RedirectResponse
+    public function show(Request $request, Job $job, Replanning $replanning): View|RedirectResponse
     {
         if ($job->isClosed()) {
             return redirect("/jobs/{$job->id}/record");
@@ -48,6 +53,9 @@ final class JobController extends Controller
 
         return view('run.manage', [
             'job' => $job,
+            'ways' => $replanning->schools($state),
+            'target' => Replanning::targetField()->optional()->preset(Plan::of($state)->choices->targetFraction),
+            'units' => self::person($request)->units,
             'people' => Person::query()->whereNull('disabled_at')->orderBy('name')->get(['id', 'name']),
             'open' => array_map(
                 fn (string $port) => $state->circuit->ports[$port]->label ?? $port,
@@ -70,6 +78,12 @@ final class JobController extends Controller
         ));
 
         return redirect("/jobs/{$job->id}")->with('notice', "In {$to->name}’s hands now.");
+    }
+
+    /** Another school, or another mixture, from the step in hand on. */
+    public function anotherWay(Request $request, Job $job): RedirectResponse|JsonResponse
+    {
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->planAnew($request->only(['school', 'target', 'why'])));
     }
 
     /** Nothing happens until then; the next entry wakes it. */
@@ -97,6 +111,9 @@ final class JobController extends Controller
     public function merge(Request $request, Job $job, NewerRevision $on, PlanCodec $codec, Projection $projection): RedirectResponse
     {
         $newer = $job->circuit->newestRevision();
+        if (array_filter($job->state()->cameUp(), fn (Entry $line) => $line->planned !== null) !== []) {
+            throw new InvalidField('merge', 'This job goes another way than it was planned. Plan it anew on the newer circuit, so that what is inside is carried along.');
+        }
         $this->change($request, $job, fn () => [
             'plan' => $codec->write($on->plan($job, $newer)), 'circuit_id' => $newer->id,
         ], fn () => new Change(

@@ -42,7 +42,11 @@ final class ColdLevel extends StepKind
 
     public function title(Situation $at): string
     {
-        return $this->round($at) === null ? 'Cold level after the drive' : 'Cold level, cycle '.$this->round($at);
+        return match (true) {
+            $at->step->params->has('after') => 'Cold level after what came out',
+            $this->round($at) === null => 'Cold level after the drive',
+            default => 'Cold level, cycle '.$this->round($at),
+        };
     }
 
     public function why(Situation $at): string
@@ -154,7 +158,7 @@ final class ColdLevel extends StepKind
             return Verdict::wait(
                 'working_out',
                 'Working out',
-                "{$last} after the drive: leftover air. One more look at the follow-up.",
+                "{$last}: leftover air. One more look at the follow-up.",
             );
         }
         $toCome = $at->say($series->stillToComeMl, Unit::Millilitre);

@@ -270,7 +270,8 @@ final class CoolDownWait extends StepKind
      */
     private function neckIsUnsealed(Situation $at): bool
     {
-        return $at->step->stage !== Stage::Rinse && ! HotNeck::wasSealed($at) && WhyStopped::runBefore($at) === null;
+        // Before bleed points are opened it is cold, however the neck stood.
+        return ! $at->step->params->ticked('cold') && $at->step->stage !== Stage::Rinse && ! HotNeck::wasSealed($at) && WhyStopped::runBefore($at) === null;
     }
 
     /** A run that was stopped has its cause looked for before the neck is filled up. */

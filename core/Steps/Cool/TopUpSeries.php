@@ -8,6 +8,7 @@ use Aqbel\Core\Heat\TopUp;
 use Aqbel\Core\Heat\TopUps;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Steps\AnyTime\Outlet;
 use Aqbel\Core\Steps\StepKind;
 
 /**
@@ -20,7 +21,7 @@ final class TopUpSeries
     private const VESSEL_ERRORS = 2.0;
 
     /** Nor does a mark tell apart less than this share of the capacity (common practice, no source). */
-    private const LEVEL_SHARE = 0.004;
+    public const LEVEL_SHARE = 0.004;
 
     /** Of the steps of this kind up to this one. */
     public static function of(Situation $at): TopUps
@@ -31,13 +32,17 @@ final class TopUpSeries
     /** @return list<TopUp> of this and those before it */
     public static function each(Situation $at): array
     {
-        $series = [];
+        [$series, $before] = [[], null];
         foreach ($at->job->stepsOf($at->step->kind) as $step) {
             $entries = $at->seenFrom($step)->entries('topped');
             if ($entries !== []) {
                 $squares = array_map(fn (Entry $e) => StepKind::plusMinusMl($at, $e) ** 2, $entries);
                 $squares[] = (self::LEVEL_SHARE * $at->circuit()->capacityMl()) ** 2;
-                $series[] = new TopUp($at->seenFrom($step)->sum('topped', 'volume'), sqrt(array_sum($squares)));
+                // What came out another way meanwhile is made up for, and was no air.
+                [$out, $plusMinus] = Outlet::between($at->job, $before, $step->id);
+                $squares[] = $plusMinus ** 2;
+                $series[] = new TopUp(max(0.0, $at->seenFrom($step)->sum('topped', 'volume') - $out), sqrt(array_sum($squares)));
+                $before = $step->id;
             }
             if ($step->id === $at->step->id) {
                 break;

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\Drain;
 
 use Aqbel\Core\Circuit\Part;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Saying\Field;
@@ -21,21 +22,24 @@ final class Elsewhere
 
     private const SPILL = 'spill';
 
+    /** What it holds was never part of the circuit’s content. */
+    public const BOTTLE = 'bottle';
+
     /** A spill on the floor is a guess, good to half of it (common practice, no source). */
     private const SPILL_UNSURE = 0.5;
 
     private const WAYS = [
-        'hose' => 'A hose taken off', 'blown' => 'Blown out, low pressure', 'bottle' => 'Recovery bottle, siphoned',
+        'hose' => 'A hose taken off', 'blown' => 'Blown out, low pressure', self::BOTTLE => 'Recovery bottle, siphoned',
         'sample' => 'A sample', self::SPILL => 'On the floor, estimated',
     ];
 
     /** @param  list<Field>  $vessel  volume and the vessel it was read in */
-    public static function form(Situation $at, array $vessel): Form
+    public static function form(Situation $at, array $vessel, string $name = self::FORM): Form
     {
         $parts = array_map(fn (Part $part) => $part->label, $at->circuit()->parts());
         $ids = array_map(fn (Part $part) => $part->id, $at->circuit()->parts());
 
-        return new Form(self::FORM, 'Came out another way', [
+        return new Form($name, 'Came out another way', [
             Field::choice('way', 'Which way', self::WAYS, 'hose'),
             ...$vessel,
             Field::choice('part', 'Out of', ['' => 'Not known'] + array_combine($ids, $parts), '')->optional(),
@@ -45,14 +49,13 @@ final class Elsewhere
     /** @return list<Line> */
     public static function lines(Situation $at, Entry $entry, float $plusMinusMl): array
     {
-        if ($entry->form !== self::FORM) {
+        if ($entry->form !== self::FORM && $entry->form !== JobState::OUTLET) {
             return [];
         }
         $ml = (float) $entry->number('volume');
         $guess = $entry->text('way') === self::SPILL ? self::SPILL_UNSURE * $ml : $plusMinusMl;
         $way = self::WAYS[$entry->text('way')] ?? $entry->text('way');
 
-        // What the bottle holds was never part of the circuit’s content.
-        return $entry->text('way') === 'bottle' ? [] : [new Line("Out: {$way}", -$ml, max($plusMinusMl, $guess), null)];
+        return $entry->text('way') === self::BOTTLE ? [] : [new Line("Out: {$way}", -$ml, max($plusMinusMl, $guess), null)];
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Findings;
 
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
@@ -36,11 +38,9 @@ final readonly class Sums
     /** Null where the sums are possible, and at a step that moves nothing. */
     public static function of(Situation $at, StepKind $kind): ?self
     {
-        $signs = $kind->does(Does::Signs);
-        if (! $signs && ! $kind->does(Does::MovesCoolant) && ! $kind->does(Does::TouchesShelf)) {
-            return null;
-        }
-        if (! $signs && $at->entries() === []) {
+        $moves = $kind->does(Does::MovesCoolant) || $kind->does(Does::TouchesShelf);
+        $cameOut = array_filter($at->job->cameUp($at->step->id), fn (Entry $line) => $line->form === JobState::OUTLET) !== [];
+        if (! $kind->does(Does::Signs) && ! $cameOut && (! $moves || $at->entries() === [])) {
             return null;
         }
 

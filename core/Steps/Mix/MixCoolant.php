@@ -233,7 +233,7 @@ final class MixCoolant extends StepKind
 
         return match (true) {
             $at->has('more') => [],
-            ! $at->has('batch') && ! $at->has('shelf') && ! $at->has('reused') => [
+            ! $at->has('batch') && ! $at->has('shelf') && ! $at->has('reused') && $this->judge($at)?->passes() !== true => [
                 Obstacle::missing('not_mixed', 'Record what was mixed.'),
             ],
             ! $mix->reachable() && $this->judge($at)?->passes() !== true => [Obstacle::missing('out_of_reach', 'The target cannot be reached with what stays inside. Open another drain, rinse less,'
@@ -289,7 +289,7 @@ final class MixCoolant extends StepKind
 
     private function bucket(Situation $at): ?float
     {
-        return Bucket::batch($at->job, $at->step)->fraction();
+        return Bucket::batch($at->job)->fraction();
     }
 
     private function mix(Situation $at): Mix
@@ -318,7 +318,7 @@ final class MixCoolant extends StepKind
     {
         $mix = $this->mix($at);
 
-        return Bucket::batch($at->job, $at->step)
+        return Bucket::batch($at->job)
             ->missing($mix, $this->batchMl($mix), $this->vessel($at)->graduationMl);
     }
 

@@ -8,7 +8,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Checklist;
 
-/** Stage 0: parts, coolant and tools at hand before anything is opened. */
+/** Stage 0: parts, coolant and tools at hand before anything is opened; later, what another way needs besides. */
 final class Gather extends Checklist
 {
     public function name(): string
@@ -33,6 +33,9 @@ final class Gather extends Checklist
 
     protected function items(Situation $at): array
     {
-        return Plan::of($at)->materials($at->circuit())->toGather(Plan::of($at)->predicted, $at->units);
+        $items = Plan::of($at)->materials($at->circuit())->toGather(Plan::of($at)->predicted, $at->units);
+        $only = $at->step->params->list('only');
+
+        return $only === [] ? $items : array_intersect_key($items, array_flip($only));
     }
 }

@@ -1,6 +1,6 @@
 @if ($page->unread() !== [])
     <form method="post" action="/jobs/{{ $page->job->id }}/cautions" class="caution" data-send>
-        @include('run.sent', ['step' => $page->step->id, 'stay' => $page->sheet === []])
+        @include('run.sent', ['step' => $page->step->id, 'stay' => $page->sheet === null])
         @icon('triangle-alert')
         <div>
             @foreach ($page->unread() as $caution)

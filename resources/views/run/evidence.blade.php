@@ -1,4 +1,4 @@
-@if ($page->started())
+@if ($page->entries() !== [])
     <section class="evidence" aria-labelledby="evidence-title">
         <h2 id="evidence-title">So far</h2>
         <ul>

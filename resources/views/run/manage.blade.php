@@ -34,6 +34,25 @@
             <p class="help">{{ $open === [] ? 'Nothing stands open as far as it is recorded.' : 'Stands open meanwhile: '.implode(', ', $open).'. Hang a note on the wheel.' }}</p>
             <button class="button button-quiet">Let it rest</button>
         </form>
+        <form method="post" action="/jobs/{{ $job->id }}/another-way" class="panel panel-wide" id="another-way" data-once>
+            @csrf
+            <input type="hidden" name="key" value="{{ Str::random(32) }}">
+            <h2>Another way from here</h2>
+            <p>What was done stays, and counts. What stands open is closed or taken off first; the rest follows by the new way.</p>
+            <fieldset @class(['ways', 'has-error' => $errors->has('school')])>
+                <legend>Fill by</legend>
+                @foreach ($ways as $id => $label)
+                    <label class="way"><input type="radio" name="school" value="{{ $id }}" @checked(old('school', array_key_first($ways)) === $id)>
+                        <span>{{ $label }}@if ($loop->first) <small>as now</small>@endif</span></label>
+                @endforeach
+                @error ('school')<p class="error" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+            </fieldset>
+            <div class="fields">
+                @include('layouts.field', ['field' => $target, 'units' => $units, 'value' => null, 'prefix' => '', 'bare' => true])
+                <x-input name="why" label="Why, for the record"/>
+            </div>
+            <button class="button">Go on this way</button>
+        </form>
         @if ($newer)
             <form method="post" action="/jobs/{{ $job->id }}/merge" class="panel panel-wide" data-once>
                 @csrf

@@ -2,7 +2,7 @@
     <p class="rail-job">
         <b>{{ $page->job->vehicle->plate }}</b> {{ $page->job->vehicle->name }}
         <small>{{ $page->job->number() }} · {{ $page->job->kind->label() }} · <a href="/jobs/{{ $page->job->id }}/record">record so far</a> ·
-            <a href="/jobs/{{ $page->job->id }}/manage">hand over, rest, give up</a></small>
+            <a href="/jobs/{{ $page->job->id }}/manage">change, hand over, rest</a></small>
     </p>
     <ol class="rail-stages">
         @foreach ($page->rail() as $rail)

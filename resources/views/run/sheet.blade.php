@@ -1,13 +1,13 @@
 {{-- The steps of a stage that are done together: seen one by one, said in one press. --}}
 <header class="step-head">
     <p class="step-stage">{{ $page->step->stage->value }} · {{ $page->step->stage->label() }}</p>
-    <h1 id="step-title">{{ $page->sheetTitle() }}</h1>
+    <h1 id="step-title">{{ $page->sheet->title() }}</h1>
 </header>
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
 <form method="post" action="/jobs/{{ $page->job->id }}/sheet" class="one-go" data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
-    @foreach ($page->sheet as $block)
+    @foreach ($page->sheet->blocks as $block)
         <section class="sheet-block" aria-labelledby="sheet-{{ $loop->index }}">
             <header>
                 <h2 id="sheet-{{ $loop->index }}">{{ $block->title }}

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Run;
+
+use App\Models\Container;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Stores\Inventory;
+use Aqbel\Core\Writing\Cautions;
+
+/** The steps that are done together and said in one press: those of one stage; of the next too, where each is but one. */
+final readonly class Sheet
+{
+    /** @var list<SheetBlock> one a step, in order; empty where the step in hand stands alone */
+    public array $blocks;
+
+    public function __construct(
+        private int $jobId,
+        private JobState $state,
+        private StepCatalogue $kinds,
+        private int $now,
+        private UnitSystem $units,
+    ) {
+        $this->blocks = $this->together();
+    }
+
+    /** @return list<SheetBlock> */
+    private function together(): array
+    {
+        [$blocks, $asked, $ofStage] = [[], [], []];
+        foreach (array_diff_key($this->state->steps, $this->state->closed) as $step) {
+            $stage = $step->stage->value;
+            $goesOn = isset($ofStage[$stage]) || array_sum($ofStage) === count($ofStage);
+            $ofStage[$stage] = 1 + ($ofStage[$stage] ?? 0);
+            $kind = $this->kinds->of($step);
+            $stores = $kind->does(Does::TouchesShelf) ? Container::stores() : new Inventory;
+            $at = $this->state->at($step, $this->now, $this->units, $stores);
+            $form = $goesOn ? $kind->atOnce($at) : null;
+            if ($form === null) {
+                break;
+            }
+            $figure = $kind->figure($at);
+            $blocks[] = new SheetBlock(
+                $step,
+                $kind->title($at),
+                $kind->instructions($at),
+                $form,
+                "/jobs/{$this->jobId}?step=".urlencode($step->id),
+                $kind->tables($at),
+                $figure === null ? null : new Level($figure, $this->units),
+                $asked,
+            );
+            $asked = [...$asked, ...$form->coolantFields()];
+        }
+
+        return count($blocks) > 1 || ($blocks !== [] && $blocks[0]->items() !== []) ? $blocks : [];
+    }
+
+    public function title(): string
+    {
+        $stages = array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->blocks));
+
+        return implode(', ', [array_shift($stages), ...array_map(lcfirst(...), $stages)]).', in one go';
+    }
+
+    /** @return list<UnreadCaution> of all its steps */
+    public function unread(): array
+    {
+        $unread = [];
+        foreach ($this->blocks as $block) {
+            // Those of what its press says: what is not run needs no caution.
+            $said = Entry::stored($this->state->journal->last() + 1, $this->now, '', $block->step->id, $block->form->name, [], []);
+            $at = $this->state->after($said)->at($block->step, $this->now, $this->units);
+            foreach (Cautions::unread($at, $this->kinds->of($block->step)) as $hazard) {
+                $unread[$hazard->value] ??= new UnreadCaution($hazard, $block->step->id);
+            }
+        }
+
+        return array_values($unread);
+    }
+}

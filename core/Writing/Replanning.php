@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Writing;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\NewLine;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\OnTheWay;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Plan\School;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Tone;
+use Aqbel\Core\Steps\AnyTime\Replan;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Values;
+
+/** A job that goes on by another school, or to another mixture: what was done stays, and counts. */
+final readonly class Replanning
+{
+    /** More glycol than this is never better (common practice, no source). */
+    private const MOST_GLYCOL = 0.6;
+
+    /** Shares nearer than this are the same. */
+    private const SAME = 0.0005;
+
+    public function __construct(private StepCatalogue $kinds, private Planner $planner)
+    {
+    }
+
+    /** @return array<string, string> schools that may be gone on with from here, label by id; the one it goes by first */
+    public function schools(JobState $job): array
+    {
+        $now = Plan::of($job)->school;
+        $fits = [$now->id() => $now->label()];
+        foreach ($this->planner->schools->for($job->circuit) as $school) {
+            if ($school->runs() && $this->whyNot($job, $school) === null) {
+                $fits += [$school->id() => $school->label()];
+            }
+        }
+
+        return $fits;
+    }
+
+    /** The mixture it goes for. */
+    public static function targetField(): Field
+    {
+        return Field::fraction(Replan::TARGET, 'Glycol wanted', 0.0, self::MOST_GLYCOL);
+    }
+
+    /**
+     * @param  array<mixed>  $raw  as typed: `school`, `target`, `why`; what is not said stays as it is
+     *
+     * @throws InvalidField
+     */
+    public function line(Situation $at, array $raw): NewLine
+    {
+        $old = Plan::of($at);
+        $this->assertMayTurn($at);
+        $text = fn (string $name): string => is_string($raw[$name] ?? null) ? trim($raw[$name]) : '';
+        $school = $this->school($at->job, $text(Replan::SCHOOL) ?: $old->school->id());
+        $typed = $text(Replan::TARGET);
+        $target = $typed === ''
+            ? $old->choices->targetFraction
+            : (float) self::targetField()->read($typed, $at->units)[0];
+        $other = abs($target - $old->choices->targetFraction) > self::SAME;
+        if (! $other && $school->id() === $old->school->id()) {
+            throw new InvalidField(Replan::SCHOOL, 'It goes that way already. Choose another school, or another mixture.');
+        }
+        $choices = $old->choices->with($school->id());
+        $planned = $this->planner->plan($at->circuit(), $other ? $choices->aimingAt($target) : $choices);
+        $way = new OnTheWay($at->job, $at->step, $planned, $at->now);
+        $steps = $this->withWhatIsMissing($at, $planned, $way, $other);
+        $said = implode(', ', array_filter([
+            'by '.lcfirst($school->label()),
+            $other ? "to {$at->say($target, Unit::Percent)} glycol" : null,
+        ]));
+
+        return new NewLine(
+            $at->step->id,
+            JobState::REPLAN,
+            new Values([
+                Replan::SCHOOL => $school->id(), Replan::TARGET => $target, Replan::SAID => $said,
+                Replan::WHY => mb_substr($text(Replan::WHY), 0, 300), JobState::LEAVES => $way->leaves(),
+            ]),
+            planned: $planned->following($steps),
+        );
+    }
+
+    /** @throws InvalidField while the engine runs, or is hot from it, and where danger has the word */
+    private function assertMayTurn(Situation $at): void
+    {
+        $kind = $this->kinds->of($at->step);
+        if (isset($at->job->closed[$at->step->id]) || $at->job->stepInHand()?->id !== $at->step->id) {
+            throw new InvalidField(Replan::SCHOOL, 'The job has moved on since the page was loaded. Reload it.');
+        }
+        if ($kind->does(Does::RunsEngine) && $kind->ran($at) !== null) {
+            throw new InvalidField(Replan::SCHOOL, "The engine has been started in “{$kind->title($at)}”. Shut it off and finish that step first.");
+        }
+        if ($kind->verdict($at)?->tone === Tone::Stop) {
+            throw new InvalidField(Replan::SCHOOL, "{$kind->verdict($at)->title}: put that right first.");
+        }
+        if ($at->step->stage === Stage::Cool || ($at->step->stage === Stage::Prove && in_array($at->step->kind, ['cool_down', 'cold_level'], true))) {
+            throw new InvalidField(Replan::SCHOOL, 'It has run. Let it cool and bring the cold level to the mark first; then it may go on another way.');
+        }
+    }
+
+    /** @throws InvalidField */
+    private function school(JobState $job, string $id): School
+    {
+        $school = $this->planner->schools->of($id);
+        $why = $school->id() === $id ? $this->whyNot($job, $school) : 'There is no such school. Choose one of those listed.';
+
+        return $why === null || $id === Plan::of($job)->school->id() ? $school : throw new InvalidField(Replan::SCHOOL, $why);
+    }
+
+    /** Why a school cannot be gone on with, in a sentence; null where it can. */
+    private function whyNot(JobState $job, School $school): ?string
+    {
+        $misfit = $school->whyNot($job->circuit, Plan::of($job)->choices);
+        if ($misfit !== null) {
+            return $misfit->remedy;
+        }
+
+        return $school->beginsEmpty() && self::isPoured($job)
+            ? "{$school->label()} begins before anything is poured. Drain it again first, or go on another way."
+            : null;
+    }
+
+    /** Whether it has run, and nobody has read it cold since. */
+    private static function isStillHot(JobState $job): bool
+    {
+        $hot = false;
+        foreach (array_intersect_key($job->steps, $job->closed) as $step) {
+            $kind = $job->kinds->of($step);
+            $hot = $step->kind !== 'cool_down' && ($hot || ($kind->does(Does::RunsEngine) && $kind->ran($job->at($step, 0)) !== null));
+        }
+
+        return $hot;
+    }
+
+    /** Whether coolant has gone in since it was mixed. */
+    private static function isPoured(JobState $job): bool
+    {
+        return count($job->ledger()->lines) > count($job->ledgerBefore(Stage::Fill)->lines);
+    }
+
+    /**
+     * What the new way needs besides: a cold engine, things to lay out, the vacuum let in, the batch brought to its strength.
+     *
+     * @return list<Step>
+     */
+    private function withWhatIsMissing(Situation $at, Plan $planned, OnTheWay $way, bool $otherTarget): array
+    {
+        $job = $at->job;
+        $steps = $way->steps();
+        $n = $job->journal->last() + 1;
+        // Warm-ups that follow each other are left warm: bleed points and funnel wait until it has cooled.
+        $missing = self::isStillHot($job) ? [new Step("cool_down:turn:{$n}", 'cool_down', Stage::Cool, new Values(['cold' => true]))] : [];
+        $needs = fn (Plan $plan): array => $plan->school->needs($at->circuit(), $plan->choices);
+        $items = array_keys(array_diff_key($needs($planned), $needs(Plan::of($job))));
+        $gathered = array_filter($job->stepsOf('gather'), fn (Step $step) => isset($job->closed[$step->id])) !== [];
+        if ($items !== [] && $gathered) {
+            $missing[] = new Step("gather:{$n}", 'gather', $at->step->stage, new Values(['only' => $items]));
+        }
+        $pulled = array_filter($job->stepsOf('pull'), fn (Step $step) => $job->entriesOf($step->id) !== []);
+        if ($pulled !== [] && ! self::isPoured($job) && ! $planned->school->beginsEmpty()) {
+            $missing[] = new Step("extra:{$n}", 'extra', $at->step->stage, new Values(['what' => 'air let in slowly, vacuum adapter off']));
+        }
+        $mixed = array_filter($job->stepsOf('mix'), fn (Step $step) => isset($job->closed[$step->id])) !== [];
+        if ($otherTarget && $mixed && ! self::isPoured($job)) {
+            $missing[] = new Step('mix:'.(1 + count($job->stepsOf('mix'))), 'mix', Stage::Mix);
+        }
+        $open = array_filter($steps, fn (Step $step) => ! isset($job->closed[$step->id]) && ($step->id !== $at->step->id || ! $way->leaves()));
+        $first = array_key_first($open) ?? count($steps);
+        // What is in hand goes on, where it is still the drain, the rinse or the bucket.
+        $goesOn = ($steps[$first]->id ?? '') === $at->step->id && $at->step->stage->value < Stage::Fill->value;
+        array_splice($steps, $goesOn ? $first + 1 : $first, 0, $missing);
+
+        return $steps;
+    }
+}
