@@ -163,7 +163,7 @@ abstract class BrowserTestCase extends TestCase
         $this->visit("/jobs/{$job}/record");
     }
 
-    private function readCautions(): void
+    protected function readCautions(): void
     {
         while ($this->has('form.caution')) {
             $this->press('Read');

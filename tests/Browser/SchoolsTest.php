@@ -54,7 +54,7 @@ final class SchoolsTest extends BrowserTestCase
         $this->signIn();
         $this->jobAt('vent_under_pressure', 'SKP 902', school: 'pressure');
         $this->seeStep('Vent under pressure, cold');
-        $this->readCautionsHere();
+        $this->readCautions();
         // The cap stands more, and this is no test.
         $this->record('pumped', ['kpa' => '110']);
         $this->see('Let it off, and pump no higher');
@@ -75,7 +75,7 @@ final class SchoolsTest extends BrowserTestCase
         $this->signIn();
         $this->jobAt('vent_between:1', 'SKP 660', school: 'vent_bolt');
         $this->seeStep('Vent: Radiator bleed screw');
-        $this->readCautionsHere();
+        $this->readCautions();
         $this->record('vented', ['came' => 'air', 'caught' => '120 L']);
         $this->see('cannot be right');
         $this->record('vented', ['came' => 'air', 'caught' => '0.12']);
@@ -90,7 +90,7 @@ final class SchoolsTest extends BrowserTestCase
         $this->signIn();
         $this->jobAt('funnel_off', 'SKP 115', school: 'funnel');
         $this->seeStep('Funnel off');
-        $this->readCautionsHere();
+        $this->readCautions();
         $this->record('off', ['volume' => '9', 'goes' => 'recovery', 'ect' => '24']);
         $this->see('was ever in it');
         $this->assertAccessible();
@@ -121,7 +121,7 @@ final class SchoolsTest extends BrowserTestCase
         $this->signIn();
         $this->jobAt('routine', 'SKP 660 LT', school: 'manual');
         $this->seeStep('The manual’s own routine');
-        $this->readCautionsHere();
+        $this->readCautions();
         $this->record('line');
         $this->record('line');
         $this->see('goes on for 8 min more');
@@ -138,16 +138,9 @@ final class SchoolsTest extends BrowserTestCase
         $this->see('Line 0 of 3', '.obstacles');
     }
 
-    private function readCautionsHere(): void
-    {
-        while ($this->has('form.caution')) {
-            $this->press('Read');
-        }
-    }
-
     private function readAndStart(): void
     {
-        $this->readCautionsHere();
+        $this->readCautions();
         $this->record('start', ['place' => 'extraction', 'neck' => 'resting']);
         $this->pass(900);
         $this->reload();

@@ -21,6 +21,7 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Replanning;
@@ -53,8 +54,8 @@ final class JobController extends JournalController
 
         return view('run.manage', [
             'job' => $job,
-            'ways' => $replanning->schools($state),
-            'target' => Replanning::targetField()->optional()->preset(Plan::of($state)->choices->targetFraction),
+            'school' => Field::choice('school', 'Fill by', $replanning->schools($state), Plan::of($state)->school->id()),
+            'target' => Replanning::targetField()->preset(Plan::of($state)->choices->targetFraction),
             'units' => self::person($request)->units,
             'people' => Person::query()->whereNull('disabled_at')->orderBy('name')->get(['id', 'name']),
             'open' => array_map(

@@ -9,6 +9,7 @@ use App\Models\Container;
 use App\Models\Job;
 use App\Run\CorrectionPage;
 use App\Run\RunPage;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Http\JsonResponse;
@@ -50,10 +51,12 @@ final class RunController extends JournalController
     public function record(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         return $this->attempt($request, $job, function (Recorder $recorder) use ($request): bool {
-            $recorder->record(self::text($request, 'step'), self::text($request, 'form'), self::fields($request));
+            [$step, $form] = [self::text($request, 'step'), self::text($request, 'form')];
+            $recorder->record($step, $form, self::fields($request));
 
-            return $request->input('done') === '1'
-                && $recorder->finishWhereNothingIsMissing(self::text($request, 'step'));
+            // What came up may have put something in front of the step.
+            return in_array($form, JobState::ANY_TIME, true)
+                || ($request->input('done') === '1' && $recorder->finishWhereNothingIsMissing($step));
         });
     }
 

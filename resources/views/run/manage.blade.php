@@ -39,15 +39,8 @@
             <input type="hidden" name="key" value="{{ Str::random(32) }}">
             <h2>Another way from here</h2>
             <p>What was done stays, and counts. What stands open is closed or taken off first; the rest follows by the new way.</p>
-            <fieldset @class(['ways', 'has-error' => $errors->has('school')])>
-                <legend>Fill by</legend>
-                @foreach ($ways as $id => $label)
-                    <label class="way"><input type="radio" name="school" value="{{ $id }}" @checked(old('school', array_key_first($ways)) === $id)>
-                        <span>{{ $label }}@if ($loop->first) <small>as now</small>@endif</span></label>
-                @endforeach
-                @error ('school')<p class="error" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
-            </fieldset>
             <div class="fields">
+                @include('layouts.field', ['field' => $school, 'units' => $units, 'value' => null, 'prefix' => '', 'bare' => true])
                 @include('layouts.field', ['field' => $target, 'units' => $units, 'value' => null, 'prefix' => '', 'bare' => true])
                 <x-input name="why" label="Why, for the record"/>
             </div>
