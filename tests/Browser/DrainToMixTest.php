@@ -42,11 +42,11 @@ final class DrainToMixTest extends BrowserTestCase
         $this->seeStep('Rinse, or skip it');
         $this->see('flush until no film is left', '.why');
         self::assertTrue(
-            self::$browser->findElement(By::cssSelector('input[value=cleaner]'))->isSelected(),
+            self::$browser->findElement(By::cssSelector('input[name="fields[cleaner]"][value=with]'))->isSelected(),
             'the flush is what is proposed',
         );
         $this->assertAccessible();
-        $this->record('decision', ['rinse' => 'cleaner', 'times' => '1']);
+        $this->record('decision', ['rinse' => 'hot', 'times' => '1', 'cleaner' => 'with']);
         $this->finish();
         $this->overHttp(function (): void {
             $this->rinse(1, 'water in', '7.6', 'film');

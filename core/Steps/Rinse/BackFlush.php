@@ -58,13 +58,19 @@ final class BackFlush extends Checklist
 
     protected function items(Situation $at): array
     {
+        $only = $at->step->params->list('parts');
         $there = array_filter(
             self::PARTS,
-            fn (string $kind) => self::passages($at, $kind) !== [],
+            fn (string $kind) => self::passages($at, $kind) !== [] && ($only === [] || in_array($kind, $only, true)),
             ARRAY_FILTER_USE_KEY,
         );
 
         return array_map(fn (string $part) => "{$part}: runs clear against the flow", $there);
+    }
+
+    public function orders(Situation $at): array
+    {
+        return RinsePart::after($at);
     }
 
     /** What stood in the part is water now. */
@@ -84,7 +90,7 @@ final class BackFlush extends Checklist
     }
 
     /** @return array<string, Passage> */
-    private static function passages(Situation $at, string $kind): array
+    public static function passages(Situation $at, string $kind): array
     {
         return array_filter($at->circuit()->passages, fn (Passage $p) => $p->kind === PassageKind::from($kind));
     }

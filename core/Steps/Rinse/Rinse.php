@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
@@ -27,6 +28,7 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\Coolant;
 use Aqbel\Core\Steps\Findings\Drains;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /**
  * Stage 3: rinse when dirty, mixed or changing family; skip when clean. The cycles decided on follow as steps of
@@ -34,12 +36,15 @@ use Aqbel\Core\Steps\StepKind;
  */
 final class Rinse extends StepKind
 {
-    private const WAYS = [
-        'skip' => 'Skip it',
-        'hot' => 'Hot rinse',
-        'flow' => 'Cold flow-through',
-        'cleaner' => 'Rinse, cleaner, rinse',
-        'backflush' => 'Back-flush, then rinse',
+    private const WAYS = ['skip' => 'Skip it', 'hot' => 'Hot rinse', 'flow' => 'Cold flow-through'];
+
+    /** As they were kept before they could be combined. */
+    private const WAYS_BEFORE = ['cleaner' => 'Rinse, cleaner, rinse', 'backflush' => 'Back-flush, then rinse'];
+
+    private const CLEANER = ['' => 'Without', 'with' => 'Cleaner, and out again'];
+
+    private const BACK_FLUSH = [
+        '' => 'None', 'radiator' => 'Radiator', 'heater' => 'Heater core', 'both' => 'Radiator and heater core',
     ];
 
     private const SEEN = [
@@ -97,12 +102,8 @@ final class Rinse extends StepKind
     {
         $needed = $this->needed($at)->rinses;
         $further = Drains::choices($at);
-        $likely = match (true) {
-            $needed === 0 => 'skip',
-            Coolant::of($at->job)->isOily() => 'cleaner',
-            default => 'hot',
-        };
-        $decision = self::decisionForm($likely, max(1, min(self::MOST, $needed)));
+        $oily = $needed > 0 && Coolant::of($at->job)->isOily();
+        $decision = $this->decisionForm($at, $needed === 0 ? 'skip' : 'hot', max(1, min(self::MOST, $needed)), $oily ? 'with' : '');
 
         return $further === [] || $needed === 0 ? [$decision] : [$decision, self::moreForm($further)];
     }
@@ -114,7 +115,7 @@ final class Rinse extends StepKind
 
     public function everyForm(Situation $at): array
     {
-        return [self::decisionForm('skip', 1), self::moreForm(Drains::everyChoice($at))];
+        return [$this->decisionForm($at, 'skip', 1, '', self::WAYS + self::WAYS_BEFORE), self::moreForm(Drains::everyChoice($at))];
     }
 
     /** Once it is decided; what the decision leaves open is an obstacle. */
@@ -239,15 +240,37 @@ final class Rinse extends StepKind
             ];
         }
         $decision = $at->last('decision');
-        $plain = array_fill(0, max(1, (int) $decision?->text('times')), RinseFill::WATER);
+        return $decision === null ? [] : RinsePart::first($at, self::decided($decision));
+    }
 
-        return match ($decision?->text('rinse')) {
-            'hot' => RinseFill::cycle($at, $plain),
-            'cleaner' => RinseFill::cycle($at, [RinseFill::WATER, RinseFill::CLEANER, ...$plain]),
-            'backflush' => [new Step('back_flush', 'back_flush', Stage::Rinse), ...RinseFill::cycle($at, $plain)],
-            'flow' => [new Step('rinse_flow', 'rinse_flow', Stage::Rinse)],
+    /** @return list<string> what was decided, in the order it is done: dirt first, cleaner, parts on their own, clear water */
+    private static function decided(Entry $decision): array
+    {
+        $way = $decision->text('rinse');
+        $flows = $way === 'flow';
+        $plain = match ($way) {
+            'skip' => [],
+            'flow' => [RinsePart::FLOW],
+            default => array_fill(0, max(1, (int) $decision->text('times')), RinsePart::WATER),
+        };
+        $cleaner = $way === 'cleaner' || $decision->text('cleaner') !== ''
+            ? [$flows ? RinsePart::FLOW : RinsePart::WATER, RinsePart::CLEANER]
+            : [];
+        $parts = match ($way === 'backflush' ? 'both' : $decision->text('back_flush')) {
+            'radiator' => [RinsePart::BACK.'radiator'],
+            'heater' => [RinsePart::BACK.'heater'],
+            'both' => [RinsePart::BACK.'radiator', RinsePart::BACK.'heater'],
             default => [],
         };
+
+        return [...$cleaner, ...$parts, ...$plain];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        if ($values->text('rinse') === 'skip' && $values->text('cleaner') !== '') {
+            throw new InvalidField('rinse', 'A cleaner has to come out again: choose a hot rinse or a flow-through with it.');
+        }
     }
 
     /** Records from before the cycles were steps of their own hold their water here. */
@@ -327,13 +350,21 @@ final class Rinse extends StepKind
         ];
     }
 
-    private static function decisionForm(string $likely, int $times): Form
+    /** @param  array<string, string>  $ways */
+    private function decisionForm(Situation $at, string $likely, int $times, string $cleaner, array $ways = self::WAYS): Form
     {
         $counts = array_map(strval(...), range(1, self::MOST));
+        $has = fn (string $part): bool => $part === '' || array_filter(
+            explode(' ', $part === 'both' ? 'radiator heater' : $part),
+            fn (string $kind) => BackFlush::passages($at, $kind) === [],
+        ) === [];
+        $parts = array_filter(self::BACK_FLUSH, $has, ARRAY_FILTER_USE_KEY);
 
         return new Form('decision', 'Decide', [
-            Field::choice('rinse', 'Decision', self::WAYS, $likely),
+            Field::choice('rinse', 'Decision', $ways, $likely),
             Field::choice('times', 'Times', array_combine($counts, $counts), (string) $times),
+            Field::choice('cleaner', 'Cleaner', self::CLEANER, $cleaner)->optional(),
+            count($parts) < 2 ? null : Field::choice('back_flush', 'Flush against the flow', $parts, '')->optional(),
         ]);
     }
 

@@ -122,7 +122,7 @@ final class RinseDrain extends StepKind
         }
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
         $target = Rinse::target($at);
-        $rest = $at->step->params->list('rest');
+        $rest = RinsePart::rest($at->step);
         if ($rest !== []) {
             return Verdict::wait(
                 'next_rinse',
@@ -150,16 +150,14 @@ final class RinseDrain extends StepKind
 
     public function orders(Situation $at): array
     {
-        $next = $this->next($at);
-
-        return $next === [] ? [] : RinseFill::cycle($at, $next);
+        return RinsePart::first($at, $this->next($at));
     }
 
     /** @return list<string> cycles still to come: those decided on, then one more as long as it does not run clear */
     private function next(Situation $at): array
     {
-        $rest = $at->step->params->list('rest');
+        $rest = RinsePart::rest($at->step);
 
-        return $rest !== [] || $at->last('water_out')?->text('runs') === 'clear' ? $rest : [RinseFill::WATER];
+        return $rest !== [] || $at->last('water_out')?->text('runs') === 'clear' ? $rest : [RinsePart::WATER];
     }
 }

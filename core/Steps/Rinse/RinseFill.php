@@ -22,10 +22,6 @@ use Aqbel\Core\Values;
 /** Stage 3: water, or cleaner, for one rinse cycle. A cycle is fill, warm-up, cool-down and drain, each a step. */
 final class RinseFill extends StepKind
 {
-    public const WATER = 'water';
-
-    public const CLEANER = 'cleaner';
-
     public function name(): string
     {
         return 'rinse_fill';
@@ -96,32 +92,13 @@ final class RinseFill extends StepKind
         return new Figure('Gone in', $in, Dimension::Volume, Origin::Measured, $room, 'room for');
     }
 
-    /**
-     * The first of the cycles; the drain at its end orders the next.
-     *
-     * @param  non-empty-list<string>  $with  WATER or CLEANER, one for each cycle still to come
-     * @return list<Step>
-     */
-    public static function cycle(Situation $at, array $with): array
-    {
-        $n = 1 + count($at->job->stepsOf('rinse_fill'));
-        $about = new Values(['cycle' => $n, 'with' => $with[0], 'rest' => array_slice($with, 1)]);
-
-        return [
-            new Step("rinse_fill:{$n}", 'rinse_fill', Stage::Rinse, $about),
-            new Step("rinse_run:{$n}", 'rinse_run', Stage::Rinse, $about),
-            new Step("cool_down:rinse{$n}", 'cool_down', Stage::Rinse),
-            new Step("rinse_drain:{$n}", 'rinse_drain', Stage::Rinse, $about),
-        ];
-    }
-
     private function withCleaner(Situation $at): bool
     {
-        return $at->step->params->text('with') === self::CLEANER;
+        return $at->step->params->text('with') === RinsePart::CLEANER;
     }
 
     private function isLast(Situation $at): bool
     {
-        return $at->step->params->list('rest') === [];
+        return RinsePart::rest($at->step) === [];
     }
 }

@@ -91,6 +91,11 @@ final class RinseFlow extends StepKind
         };
     }
 
+    public function orders(Situation $at): array
+    {
+        return RinsePart::after($at);
+    }
+
     public function judge(Situation $at): ?Verdict
     {
         $last = $at->last('water_out');

@@ -121,7 +121,7 @@ final class RinseTest extends TestCase
     public function test_a_back_flush_turns_what_stood_in_the_part_into_water(): void
     {
         $job = JobOnPaper::drainedAmbulance()
-            ->write('rinse', 'decision', ['rinse' => 'backflush', 'times' => '1'])
+            ->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1', 'back_flush' => 'heater'])
             ->finish('rinse');
         $before = $job->state()->ledger();
         $after = $job->write('back_flush', 'ticked', ['heater' => true])->state()->ledger();
