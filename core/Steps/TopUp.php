@@ -45,7 +45,7 @@ final class TopUp
         return match ($entry->text('liquid')) {
             'concentrate' => 1.0,
             'water' => 0.0,
-            default => Bucket::fraction($at),
+            default => Bucket::fractionOf($at, $entry),
         };
     }
 

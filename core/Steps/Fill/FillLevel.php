@@ -133,7 +133,8 @@ final class FillLevel extends Poured
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        $fraction = Bucket::fraction($at);
+        // Mixed inside, what comes back is what stands there.
+        $fraction = Bucket::isInside($at->job) ? null : Bucket::fraction($at);
         $back = ($entry->number('caught') ?? 0.0) + ($entry->number('left') ?? 0.0);
         $spilt = $entry->number('spilt') ?? 0.0;
         $unsure = self::CAUGHT_UNSURE_ML;

@@ -40,7 +40,7 @@ abstract class Poured extends StepKind
                     'Poured',
                     $entry->number('volume'),
                     self::plusMinusMl($at, $entry),
-                    Bucket::fraction($at),
+                    Bucket::fractionOf($at, $entry),
                     fromBatch: true,
                 ),
             ];
@@ -65,6 +65,7 @@ abstract class Poured extends StepKind
             'Record pour',
             $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Measure),
             $main,
+            Bucket::next($at),
         );
     }
 

@@ -122,7 +122,7 @@ final class LeftOver extends StepKind
             '',
             Liquid::Premix,
             $ml,
-            Bucket::fraction($at),
+            Bucket::fractionLeft($at),
             $at->facts()->base,
             $at->facts()->inhibitor,
         );

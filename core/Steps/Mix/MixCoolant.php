@@ -145,7 +145,13 @@ final class MixCoolant extends StepKind
         if ($reuse) {
             $forms[] = self::reusedForm($at);
         }
+        if (Bucket::isInside($at->job)) {
+            return [$this->insideForm($at)];
+        }
         $forms[] = $this->batchForm($at)->aside($reuse);
+        if ($this->mayMixInside($at)) {
+            $forms[] = $this->insideForm($at);
+        }
         if ($this->mixedOnTheShelf($at) !== []) {
             $forms[] = $this->shelfForm($at);
         }
@@ -167,13 +173,14 @@ final class MixCoolant extends StepKind
             self::moreForm(Drains::everyChoice($at)),
             self::reusedForm($at),
             $this->batchForm($at),
+            $this->insideForm($at),
             $this->shelfForm($at),
         ];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if ($form === 'batch' && $values->number('concentrate') + $values->number('water') <= 0.0) {
+        if (in_array($form, ['batch', Bucket::INSIDE], true) && $values->number('concentrate') + $values->number('water') <= 0.0) {
             throw new InvalidField('concentrate', 'Enter how much of each went into the bucket.');
         }
         $id = $form === 'shelf' ? $values->text('container') : Source::from($values->text('from'))->partUsed();
@@ -233,7 +240,7 @@ final class MixCoolant extends StepKind
 
         return match (true) {
             $at->has('more') => [],
-            ! $at->has('batch') && ! $at->has('shelf') && ! $at->has('reused') && $this->judge($at)?->passes() !== true => [
+            ! $at->has('batch') && ! $at->has(Bucket::INSIDE) && ! $at->has('shelf') && ! $at->has('reused') && $this->judge($at)?->passes() !== true => [
                 Obstacle::missing('not_mixed', 'Record what was mixed.'),
             ],
             ! $mix->reachable() && $this->judge($at)?->passes() !== true => [Obstacle::missing('out_of_reach', 'The target cannot be reached with what stays inside. Open another drain, rinse less,'
@@ -253,6 +260,11 @@ final class MixCoolant extends StepKind
 
     public function figure(Situation $at): Figure
     {
+        if (Bucket::isInside($at->job)) {
+            $target = $this->mix($at)->targetFraction;
+
+            return new Figure('Mixed inside it comes to', $this->final($at), Unit::Percent, Origin::Measured, $target, 'wanted');
+        }
         $fraction = $this->bucket($at);
         $wanted = $this->mix($at)->bucketFraction();
 
@@ -269,7 +281,8 @@ final class MixCoolant extends StepKind
                 ." even pure {$this->stockWord($at)} brings the circuit only to "
                 ."{$at->say($mix->finalFraction(), Unit::Percent)}. {$this->rescue($at)}");
         }
-        $final = ($mix->room->mL() * $fraction + $mix->retained->mL() * $mix->retainedFraction) / $mix->capacity->mL();
+        $inside = Bucket::isInside($at->job);
+        $final = $this->final($at);
         $coolant = new Mixture($at->facts()->base, min(1.0, $final));
         $freeze = ($coolant->freezeIsBound() ? 'below ' : '').$at->degrees($coolant->freezePoint()->degC());
         $text = "The circuit will stand at {$at->say($final, Unit::Percent)}: freezes at {$freeze}.";
@@ -284,7 +297,18 @@ final class MixCoolant extends StepKind
 
         return $off <= self::CLOSE
             ? Verdict::pass('on_target', 'On target', $text)
-            : Verdict::wait('off_target', 'Off by '.$at->say($off, Unit::Percent), $text.$this->toAdd($at));
+            : Verdict::wait('off_target', 'Off by '.$at->say($off, Unit::Percent), $text.($inside
+                ? " All of the concentrate goes in: {$at->litres($mix->stock()->mL())} of it, then water up to the mark."
+                : $this->toAdd($at)));
+    }
+
+    /** Glycol share of the circuit when what was mixed has filled it. */
+    private function final(Situation $at): float
+    {
+        $mix = $this->mix($at);
+        $glycol = Bucket::isInside($at->job) ? Bucket::batch($at->job)->glycolMl : $mix->room->mL() * (float) $this->bucket($at);
+
+        return ($glycol + $mix->retained->mL() * $mix->retainedFraction) / $mix->capacity->mL();
     }
 
     private function bucket(Situation $at): ?float
@@ -399,6 +423,31 @@ final class MixCoolant extends StepKind
                 ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $sources, $likely)
                 : null,
         ], closes: true);
+    }
+
+    /** One after the other into the neck: not where the hose draws from a bucket, nor with anything else in the bucket. */
+    private function mayMixInside(Situation $at): bool
+    {
+        $plan = Plan::of($at);
+
+        return $plan->choices->stockFraction >= 1.0 && ! $plan->school->mixedOutside() && Bucket::batch($at->job)->ml <= 0.0
+            && $this->mix($at)->reachable() && $this->mix($at)->stock()->mL() > 0.0;
+    }
+
+    private function insideForm(Situation $at): Form
+    {
+        $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
+        $stock = max(0.0, $this->mix($at)->stock()->mL() - Bucket::insideStockMl($at->job));
+        $water = max(0.0, Shopping::SPARE * $this->mix($at)->water()->mL() - Bucket::insideWaterMl($at->job));
+        $sources = Source::choices($at, Liquid::Concentrate, $stock);
+
+        return new Form(Bucket::INSIDE, 'Mix it inside', [
+            Field::volume('concentrate', 'Concentrate, measured', $most)->preset($stock),
+            Field::volume('water', 'Water, measured', $most)->preset($water),
+            count($sources) > 1
+                ? Field::choice('from', 'Concentrate from', $sources, Source::likeliest($at, array_keys($sources), $stock))
+                : null,
+        ], false, 'All of the concentrate goes into the neck first, then the water up to the mark. Both are measured.');
     }
 
     private function shelfForm(Situation $at): Form
