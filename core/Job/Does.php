@@ -20,6 +20,8 @@ enum Does: string
     case TouchesShelf = 'touches_shelf';
     /** A drain point is opened and lets out what stands above it. */
     case Drains = 'drains';
+    /** It may be done before or after others of its kind, or with them. */
+    case AnyOrder = 'any_order';
     /** Coolant goes in while trapped air is still on its way: the picture shows the rising level. */
     case Fills = 'fills';
     /** Nothing behind it is safe unless it passes: it shuts again when what it rested on changes. */

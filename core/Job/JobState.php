@@ -260,7 +260,9 @@ final class JobState
         $at = $order[$step->id];
         $closed = $this->closed[$step->id]->seq ?? PHP_INT_MAX;
         // It was judged by the plan that held then, at whichever step that was made.
-        $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->planned !== null ? $line->seq < $closed
+        $alike = array_filter($this->steps, fn (Step $other) => $other->id !== $step->id && $this->areAlike($step, $other));
+        $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->planned !== null || isset($alike[$line->step])
+            ? $line->seq < $closed
             : ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! self::closes($line)));
 
         return $this->withOnly(array_values($lines));
@@ -324,7 +326,7 @@ final class JobState
         return $found;
     }
 
-    /** @return list<Step> steps before this one that are still open */
+    /** @return list<Step> steps before this one that are still open; not those of its kind that may be done in any order */
     public function openBefore(Step $step): array
     {
         $open = [];
@@ -332,12 +334,18 @@ final class JobState
             if ($id === $step->id) {
                 break;
             }
-            if (! isset($this->closed[$id])) {
+            if (! isset($this->closed[$id]) && ! $this->areAlike($step, $other)) {
                 $open[] = $other;
             }
         }
 
         return $open;
+    }
+
+    /** Whether it does not matter which of two steps comes first. */
+    private function areAlike(Step $one, Step $other): bool
+    {
+        return $one->kind === $other->kind && $this->kinds->of($one)->does(Does::AnyOrder);
     }
 
     public function hasAcknowledged(string $hazard): bool

@@ -33,6 +33,9 @@ final class Drain extends StepKind
     /** Above this share of it more came than stands above the point (common practice, no source). */
     private const MORE = 1.3;
 
+    /** Ticked with the volume: it ran at the same time as others, and they are judged by their sum. */
+    public const TOGETHER = 'together';
+
     /** Ticked with the volume: closed again, as it should be. */
     private const SHUT = 'shut';
 
@@ -49,7 +52,7 @@ final class Drain extends StepKind
 
     protected function doing(): array
     {
-        return [Does::Drains, Does::MovesCoolant, Does::OpensNeck];
+        return [Does::Drains, Does::AnyOrder, Does::MovesCoolant, Does::OpensNeck];
     }
 
     public function title(Situation $at): string
@@ -107,6 +110,18 @@ final class Drain extends StepKind
         }
 
         return [...$forms, $this->elsewhereForm($at)];
+    }
+
+    /** What came out and that it is closed, on one sheet with the other points. */
+    public function atOnce(Situation $at): ?Form
+    {
+        return $at->has('out') || $this->capIsOn($at) || $at->entries() !== $at->entries('opened') ? null : $this->outForm($at);
+    }
+
+    /** Also where the others are still to be read. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || $this->verdict($at)?->code === 'with_others';
     }
 
     public function everyForm(Situation $at): array
@@ -169,6 +184,10 @@ final class Drain extends StepKind
         }
         if ($this->runsOn($at)) {
             return Verdict::wait('runs_on', 'Runs on', 'The cap is off now: record what more came out.');
+        }
+        if (Drains::waitsForOthers($at->job, $at->step)) {
+            return Verdict::wait('with_others', 'With the others', "{$at->litres($at->sum('out', 'volume'))} came out here. "
+                .'It is judged with what the others give, as one sum.');
         }
         $short = $this->short($at);
         if ($short === null) {
@@ -246,7 +265,7 @@ final class Drain extends StepKind
     public function short(Situation $at): ?float
     {
         $last = $at->last('out');
-        if ($last === null) {
+        if ($last === null || Drains::waitsForOthers($at->job, $at->step)) {
             return null;
         }
         $out = $at->sum('out', 'volume');
@@ -323,6 +342,7 @@ final class Drain extends StepKind
                 'ran',
             ),
             $at->has('closed') ? null : Field::check(self::SHUT, 'Closed again: '.lcfirst($this->shut($at))),
+            count($at->job->stepsOf($this->name())) < 2 ? null : Field::check(self::TOGETHER, 'Ran with the others: judged as one sum'),
         ], closes: true);
     }
 

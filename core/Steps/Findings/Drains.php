@@ -7,12 +7,14 @@ namespace Aqbel\Core\Steps\Findings;
 use Aqbel\Core\Circuit\PartVolume;
 use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Drainage;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\FurtherDrain;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Steps\Drain\Drain;
 use Aqbel\Core\Values;
 
 /** What the drain points have given so far, and which are still shut. */
@@ -30,22 +32,86 @@ final class Drains
 
     /**
      * What should come out of a planned point: predicted for a circuit full to its mark, less what was missing at the
-     * top; mL.
+     * top; after the points that were opened before it, in whichever order. Of points that ran together it is what the
+     * others have left of their sum; mL.
      */
     public static function expectedMl(JobState $job, Step $drain): float
+    {
+        $inTurn = self::inTurn($job);
+        if (! self::ranTogether($job, $drain)) {
+            return $inTurn[$drain->id];
+        }
+        $expected = 0.0;
+        foreach ($job->stepsOf('drain') as $step) {
+            if (self::ranTogether($job, $step)) {
+                $expected += $inTurn[$step->id] - ($step->id === $drain->id ? 0.0 : self::outMl($job, $step));
+            }
+        }
+
+        return max(0.0, $expected);
+    }
+
+    /** Whether it ran together with points that nobody has read yet. */
+    public static function waitsForOthers(JobState $job, Step $drain): bool
+    {
+        $unread = fn (Step $step): bool => $job->entriesOf($step->id, 'out') === [] && ! isset($job->closed[$step->id]);
+
+        return self::ranTogether($job, $drain) && array_filter($job->stepsOf('drain'), $unread) !== [];
+    }
+
+    private static function ranTogether(JobState $job, Step $drain): bool
+    {
+        return array_filter($job->entriesOf($drain->id, 'out'), fn (Entry $out) => $out->ticked(Drain::TOGETHER)) !== [];
+    }
+
+    private static function outMl(JobState $job, Step $drain): float
+    {
+        return array_sum(array_map(fn (Entry $out) => (float) $out->number('volume'), $job->entriesOf($drain->id, 'out')));
+    }
+
+    /** @return array<string, float> mL that each point should give after those opened before it, by step */
+    private static function inTurn(JobState $job): array
     {
         $ledger = $job->ledger();
         $missing = $job->lastOf('found', 'found') === null ? 0.0
             : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $job->ledgerBefore(Stage::Drain)->contentMl);
-        foreach ($job->stepsOf('drain') as $step) {
-            $predicted = (float) $step->params->number('predicted_ml');
-            if ($step->id === $drain->id) {
-                return max(0.0, $predicted - $missing);
-            }
-            $missing -= self::blocked($job, $step) ? 0.0 : min($missing, $predicted);
+        $expected = [];
+        foreach (self::predictedInTurn($job) as $id => $predicted) {
+            $expected[$id] = max(0.0, $predicted - $missing);
+            $missing -= self::blocked($job, $job->steps[$id]) ? 0.0 : min($missing, $predicted);
         }
 
-        return (float) $drain->params->number('predicted_ml');
+        return $expected;
+    }
+
+    /** @return array<string, float> mL by step, in the order in which they were read; those still to come as planned */
+    private static function predictedInTurn(JobState $job): array
+    {
+        $steps = $job->stepsOf('drain');
+        $read = fn (Step $step): array => [($job->entriesOf($step->id, 'out')[0] ?? null)->at ?? PHP_INT_MAX, ($job->entriesOf($step->id, 'out')[0] ?? null)->seq ?? PHP_INT_MAX];
+        $inTurn = $steps;
+        usort($inTurn, fn (Step $a, Step $b) => $read($a) <=> $read($b));
+        $planned = fn (Step $step): float => (float) $step->params->number('predicted_ml');
+        $ids = fn (array $of): array => array_map(fn (Step $step) => $step->id, $of);
+        if ($ids($inTurn) === $ids($steps)) {
+            return array_combine($ids($steps), array_map($planned, $steps));
+        }
+        $drained = fn (Step ...$of): float => Drainage::of(
+            $job->circuit,
+            array_map(fn (Step $step) => $step->params->text('port'), array_values($of)),
+            $job->circuit->usualGates(),
+            Plan::of($job)->choices->noseLiftMm,
+        )->drainedMl;
+        // What stands above the cold mark is not there to drain: whichever is opened first gives so much less.
+        $before = $drained(...$steps) - array_sum(array_map($planned, $steps));
+        $predicted = [];
+        foreach ($inTurn as $i => $step) {
+            $after = $drained(...array_slice($inTurn, 0, $i + 1));
+            $predicted[$step->id] = max(0.0, $after - $before);
+            $before = $after;
+        }
+
+        return $predicted;
     }
 
     /** @return list<FurtherDrain> points without a step so far, those that would let out most first */

@@ -240,6 +240,7 @@ final class Rinse extends StepKind
             ];
         }
         $decision = $at->last('decision');
+
         return $decision === null ? [] : RinsePart::first($at, self::decided($decision));
     }
 

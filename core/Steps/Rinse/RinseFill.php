@@ -17,7 +17,6 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Steps\StepKind;
-use Aqbel\Core\Values;
 
 /** Stage 3: water, or cleaner, for one rinse cycle. A cycle is fill, warm-up, cool-down and drain, each a step. */
 final class RinseFill extends StepKind

@@ -55,11 +55,12 @@ final class AmountEdgesTest extends TestCase
         self::assertSame('drained', $said(0.7 * $predicted - 275));
         self::assertSame('drained', $said(1.2 * $predicted));
         $plug = fn (float $ml): string => (clone $job)
+            ->write('drain:radiator_cock', 'out', ['volume' => $predicted, 'vessel' => 'pan', 'flow' => 'ran'])
             ->write('drain:left_plug', 'out', ['volume' => $ml, 'vessel' => 'syringe', 'flow' => 'ran'])
             ->judge('drain:left_plug')->code;
-        $predicted = (float) $job->state()->steps['drain:left_plug']->params->number('predicted_ml');
-        self::assertSame('drained', $plug(1.3 * $predicted + 5));
-        self::assertSame('more_than_predicted', $plug(1.3 * $predicted + 25));
+        $ofThePlug = (float) $job->state()->steps['drain:left_plug']->params->number('predicted_ml');
+        self::assertSame('drained', $plug(1.3 * $ofThePlug + 5));
+        self::assertSame('more_than_predicted', $plug(1.3 * $ofThePlug + 25));
     }
 
     /** @return array<string, array{float, ?string}> freeze point of a strength, what stands in the way */

@@ -144,10 +144,12 @@ final class DrainTest extends TestCase
 
     public function test_a_drain_is_held_against_its_prediction(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance')
+        $radiator = fn (): JobOnPaper => JobOnPaper::on('rescue-ambulance')
+            ->write('drain:radiator_cock', 'out', ['volume' => 9400.0, 'vessel' => 'pan', 'flow' => 'ran']);
+        $job = $radiator()
             ->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran']);
         self::assertSame(Tone::Pass, $job->judge('drain:left_plug')->tone);
-        $short = JobOnPaper::on('rescue-ambulance')
+        $short = $radiator()
             ->write('drain:left_plug', 'out', ['volume' => 100.0, 'vessel' => 'jug', 'flow' => 'early']);
         self::assertSame(Tone::Wait, $short->judge('drain:left_plug')->tone);
         self::assertStringContainsString('No air is getting in', $short->judge('drain:left_plug')->reason);
