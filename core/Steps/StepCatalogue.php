@@ -31,7 +31,7 @@ final class StepCatalogue implements Kinds
         'fill_through' => Fill\FillThrough::class, 'bleed' => Fill\Bleed::class, 'fill_level' => Fill\FillLevel::class,
         'routine' => Fill\Routine::class, 'vent_under_pressure' => Fill\VentUnderPressure::class, 'vent_between' => Cool\VentBetween::class, 'funnel_off' => Cool\FunnelOff::class,
         'set_up_vacuum' => Vacuum\SetUpVacuum::class, 'pull' => Vacuum\Pull::class, 'hold' => Vacuum\Hold::class,
-        'leak_hunt' => Vacuum\LeakHunt::class, 'vacuum_fill' => Vacuum\VacuumFill::class,
+        'leak_hunt' => Vacuum\LeakHunt::class, 'water_out' => Vacuum\WaterOut::class, 'vacuum_fill' => Vacuum\VacuumFill::class,
         'pressure_test' => Vacuum\PressureTest::class,
         'refit' => RunHot\Refit::class, 'heat_cycle' => RunHot\HeatCycle::class,
         'cool_down' => Cool\CoolDownWait::class, 'cold_level' => Cool\ColdLevel::class,

@@ -15,7 +15,10 @@ use Aqbel\Core\Steps\Findings\Bucket;
 /** What a top-up is made with, and what the next one should be. */
 final class TopUp
 {
-    private const LIQUIDS = ['batch' => 'The batch', 'concentrate' => 'Concentrate', 'water' => 'Water'];
+    /** By code; what is bought ready for use is half glycol (common practice, no source). */
+    private const LIQUIDS = ['batch' => 'The batch', 'premix' => 'Premix 50 %', 'concentrate' => 'Concentrate', 'water' => 'Water'];
+
+    private const STRENGTHS = ['premix' => 0.5, 'concentrate' => 1.0, 'water' => 0.0];
 
     /** Off by less than this a top-up changes nothing worth saying. */
     private const OFF = 0.02;
@@ -26,9 +29,17 @@ final class TopUp
         return Field::choice('liquid', 'With', self::LIQUIDS, 'batch', self::next($at))->optional();
     }
 
+    /** The batch, where one was mixed, else whatever it is; without a word of the ledger, which is still half empty. */
+    public static function jugField(Situation $at): Field
+    {
+        return Bucket::batch($at->job)->ml > 0.0
+            ? Field::choice('liquid', 'Of', self::LIQUIDS, 'batch')->optional()
+            : Field::choice('liquid', 'Of', array_diff_key(self::LIQUIDS, ['batch' => '']));
+    }
+
     public static function line(Situation $at, Entry $entry, string $label, float $plusMinusMl): Line
     {
-        $batch = ! in_array($entry->text('liquid'), ['concentrate', 'water'], true);
+        $batch = ! isset(self::STRENGTHS[$entry->text('liquid')]);
 
         return new Line(
             $label,
@@ -42,11 +53,7 @@ final class TopUp
     /** Glycol share of what was topped up with. */
     private static function fraction(Situation $at, Entry $entry): float
     {
-        return match ($entry->text('liquid')) {
-            'concentrate' => 1.0,
-            'water' => 0.0,
-            default => Bucket::fractionOf($at, $entry),
-        };
+        return self::STRENGTHS[$entry->text('liquid')] ?? Bucket::fractionOf($at, $entry);
     }
 
     /** Where the circuit stands and what the next pour should be; empty while it is on target. */

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\Fill;
 
 use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
@@ -20,6 +21,8 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\Bucket;
+use Aqbel\Core\Steps\TopUp;
+use Aqbel\Core\Values;
 
 /** Stage 6: up to the cold starting level, and what it means if it took less than predicted. */
 final class FillLevel extends Poured
@@ -73,6 +76,7 @@ final class FillLevel extends Poured
             new Form('at_mark', $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [
                 $volume->optional(),
                 $vessel->optional(),
+                Bucket::isInside($at->job) ? null : TopUp::jugField($at)->optional(),
                 Field::volume('caught', 'Caught at bleed points', self::MOST_CAUGHT_ML, false),
                 Field::volume('left', $this->underFunnel($at) ? 'Stands in the funnel now' : 'Left in jug, funnel and hose', self::MOST_CAUGHT_ML, false),
                 Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML, false),
@@ -85,6 +89,13 @@ final class FillLevel extends Poured
             ], false),
             ...$this->mayVentUnderPressure($at) ? [self::ventForm()] : [],
         ];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        if ((float) $values->number('volume') > 0.0 && $values->text('liquid') === '' && Bucket::batch($at->job)->ml <= 0.0) {
+            throw new InvalidField('liquid', 'No batch was mixed: say what was poured.');
+        }
     }
 
     public function everyForm(Situation $at): array

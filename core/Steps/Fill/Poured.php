@@ -17,6 +17,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Steps\TopUp;
 
 /** What the pouring steps share: volumes poured at the strength of the batch. */
 abstract class Poured extends StepKind
@@ -34,16 +35,7 @@ abstract class Poured extends StepKind
     /** @return list<Line> what an entry says was poured */
     protected function poured(Situation $at, Entry $entry): array
     {
-        return $entry->number('volume') === null ? []
-            : [
-                new Line(
-                    'Poured',
-                    $entry->number('volume'),
-                    self::plusMinusMl($at, $entry),
-                    Bucket::fractionOf($at, $entry),
-                    fromBatch: true,
-                ),
-            ];
+        return $entry->number('volume') === null ? [] : [TopUp::line($at, $entry, 'Poured', self::plusMinusMl($at, $entry))];
     }
 
     public function figure(Situation $at): ?Figure
@@ -63,7 +55,10 @@ abstract class Poured extends StepKind
         return new Form(
             'poured',
             'Record pour',
-            $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Measure),
+            [
+                ...$this->vesselFields($at, 'volume', 'Poured in', VesselUse::Measure),
+                Bucket::isInside($at->job) ? null : TopUp::jugField($at),
+            ],
             $main,
             Bucket::next($at),
         );

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\MakeSafe;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
@@ -28,6 +29,9 @@ use Aqbel\Core\Values;
  */
 final class FindDrip extends StepKind
 {
+    /** Under which a step says that it is the empty circuit, filled with water for it, after a leak under vacuum. */
+    public const WATER = 'water';
+
     private readonly PressureTest $test;
 
     public function __construct()
@@ -47,12 +51,13 @@ final class FindDrip extends StepKind
 
     public function title(Situation $at): string
     {
-        return 'Find the drip first';
+        return $this->isWater($at) ? 'Fill with water, find the drip' : 'Find the drip first';
     }
 
     public function why(Situation $at): string
     {
-        return 'Coolant has been disappearing. Drained, the circuit shows nothing; topped up and under '
+        return $this->isWater($at) ? 'Air came in, and nobody found where. Water costs nothing, and under pressure it shows the place.'
+            : 'Coolant has been disappearing. Drained, the circuit shows nothing; topped up and under '
             .'pressure it drips.';
     }
 
@@ -66,10 +71,14 @@ final class FindDrip extends StepKind
             : ['No pressure tester at hand: leave it standing topped up, with clean paper underneath.'];
 
         return [
-            'Top up to the mark with water or the coolant that is in it, and say how much.',
+            $this->isWater($at)
+                ? 'Vacuum adapter off. Water in to the mark, not coolant, and say how much: what stays inside counts.'
+                : 'Top up to the mark with water or the coolant that is in it, and say how much.',
             ...$pressing,
             'Look at pump, hose ends, radiator seams, plugs, and the carpet below the heater. Photograph the drip.',
-            'No drip and the pressure holds: test for combustion gas; the engine may be consuming it.',
+            $this->isWater($at)
+                ? 'No drip and the pressure holds: it was the adapter. Another seal, or another way of filling.'
+                : 'No drip and the pressure holds: test for combustion gas; the engine may be consuming it.',
         ];
     }
 
@@ -129,7 +138,7 @@ final class FindDrip extends StepKind
             $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
             $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
             $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
-            $seen?->unexplained() === true
+            $seen?->unexplained() === true && ! $this->isWater($at)
                 ? Obstacle::missing('no_gas_test', 'No drip: test for combustion gas before the circuit is drained.')
                 : null,
         ]));
@@ -150,7 +159,8 @@ final class FindDrip extends StepKind
                 'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before '
                     .'anything is filled.'),
             $seen->place() !== null => Verdict::pass('found', "Found: {$seen->place()}",
-                'Mending it is on the close-up list.'.($seen->where() === '' ? '' : " Seen: {$seen->where()}.")),
+                ($this->isWater($at) ? 'It is mended next, when the water is out.' : 'Mending it is on the close-up list.').($seen->where() === '' ? '' : " Seen: {$seen->where()}.")),
+            $this->isWater($at) => Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.'),
             $seen->unexplained() => Verdict::wait(
                 'no_drip',
                 'No drip',
@@ -162,6 +172,23 @@ final class FindDrip extends StepKind
                 'Fill it, and keep the follow-up short: the level tells.',
             ),
         };
+    }
+
+    /** The water comes out again, and what dripped is mended while it is empty. */
+    public function orders(Situation $at): array
+    {
+        $place = $this->seen($at)?->place();
+        $mend = new Values(['what' => trim("{$place}, {$this->seen($at)?->where()}", ', ')]);
+
+        return ! $this->isWater($at) ? [] : [
+            new Step("water_out:{$at->step->id}", 'water_out', $at->step->stage),
+            ...$place === null ? [] : [new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $mend)],
+        ];
+    }
+
+    private function isWater(Situation $at): bool
+    {
+        return $at->step->params->ticked(self::WATER);
     }
 
     private function seen(Situation $at): ?Drip

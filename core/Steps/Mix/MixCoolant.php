@@ -152,6 +152,9 @@ final class MixCoolant extends StepKind
         if ($this->mayMixInside($at)) {
             $forms[] = $this->insideForm($at);
         }
+        if (Plan::of($at)->school->mixedOutside() && Bucket::batch($at->job)->ml <= 0.0) {
+            $forms[] = self::jugsForm();
+        }
         if ($this->mixedOnTheShelf($at) !== []) {
             $forms[] = $this->shelfForm($at);
         }
@@ -174,6 +177,7 @@ final class MixCoolant extends StepKind
             self::reusedForm($at),
             $this->batchForm($at),
             $this->insideForm($at),
+            self::jugsForm(),
             $this->shelfForm($at),
         ];
     }
@@ -239,7 +243,7 @@ final class MixCoolant extends StepKind
         $mix = $this->mix($at);
 
         return match (true) {
-            $at->has('more') => [],
+            $at->has('more') || $at->has('jugs') => [],
             ! $at->has('batch') && ! $at->has(Bucket::INSIDE) && ! $at->has('shelf') && ! $at->has('reused') && $this->judge($at)?->passes() !== true => [
                 Obstacle::missing('not_mixed', 'Record what was mixed.'),
             ],
@@ -448,6 +452,11 @@ final class MixCoolant extends StepKind
                 ? Field::choice('from', 'Concentrate from', $sources, Source::likeliest($at, array_keys($sources), $stock))
                 : null,
         ], false, 'All of the concentrate goes into the neck first, then the water up to the mark. Both are measured.');
+    }
+
+    private static function jugsForm(): Form
+    {
+        return new Form('jugs', 'No bucket: drawn from jugs, one liquid each', [], false);
     }
 
     private function shelfForm(Situation $at): Form

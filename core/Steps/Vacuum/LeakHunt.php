@@ -6,11 +6,15 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\MakeSafe\FindDrip;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 7, ordered by a failed hold: suspects in the order they are usually guilty. */
 final class LeakHunt extends StepKind
@@ -76,9 +80,19 @@ final class LeakHunt extends StepKind
                 ? Verdict::wait(
                     'nothing_found',
                     'Nothing found',
-                    'Fill with water, not expensive coolant, and pressure-test to see the drip.',
+                    'Fill with water, not expensive coolant, and pressure-test to see the drip: the next steps.',
                 )
                 : null;
+    }
+
+    /** With nothing found: filled with water and pressed, which shows where the air came in. */
+    public function orders(Situation $at): array
+    {
+        $n = 1 + count($at->job->stepsOf('find_drip'));
+
+        return $this->found($at) === null && $this->allChecked($at)
+            ? [new Step("find_drip:water:{$n}", 'find_drip', Stage::CloseUp, new Values([FindDrip::WATER => true]))]
+            : [];
     }
 
     private function found(Situation $at): ?Entry

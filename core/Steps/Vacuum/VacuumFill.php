@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Pressure;
@@ -17,8 +18,10 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Fill\Poured;
+use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Vacuum\VacuumProgress;
 
 /** Stage 7: the vacuum draws the coolant in; the needle tells how much more it will take. */
@@ -26,6 +29,9 @@ final class VacuumFill extends Poured
 {
     /** What is left of the old coolant is as warm as the shop. */
     private const SHOP_C = 20.0;
+
+    /** No jug is filled to less than this. */
+    private const HARDLY_ML = 20.0;
 
     public function name(): string
     {
@@ -48,6 +54,7 @@ final class VacuumFill extends Poured
         return [
             'Hose primed with coolant, no slug of air; its end held at the bottom of the bucket.',
             'Open slowly. Shut the valve before the bucket runs dry or is changed; the vacuum left waits.',
+            'From jugs: one entry a jug, with what was in it. The needle then tells what the next one must be.',
             'Needle at zero and hoses round again: full. Then top up the neck.',
         ];
     }
@@ -61,8 +68,61 @@ final class VacuumFill extends Poured
     {
         return [new Form('poured', 'Record what went in', [
             ...$this->vesselFields($at, 'volume', 'Drawn in since the last reading', VesselUse::Mix),
+            TopUp::jugField($at),
             Gauge::field($at, 'Gauge shows now'),
         ])];
+    }
+
+    /** What the next jug must hold, once the needle tells how much is still to come. */
+    public function tables(Situation $at): array
+    {
+        $next = $this->next($at);
+        if ($next === null || $this->atZero($at)) {
+            return [];
+        }
+        $rows = [];
+        if ($next->isReachable()) {
+            $rows = array_values(array_filter([
+                $next->stockMl() > self::HARDLY_ML ? ['Concentrate', $at->litres($next->stockMl())] : null,
+                $next->waterMl() > self::HARDLY_ML ? ['Water', $at->litres($next->waterMl())] : null,
+            ]));
+        }
+        [$low, $high] = $next->range();
+        $rows[] = ['Still to come', $at->litres($low).' to '.($high === null ? 'more than the needle tells' : $at->litres($high))];
+
+        return [new Table('The next jug, so that all of it lands on '.$at->say($next->target, Unit::Percent), ['Liquid', 'Amount'], $rows)];
+    }
+
+    private function next(Situation $at): ?NextJug
+    {
+        $progress = $this->progress($at);
+        $full = $this->atZero($at);
+        $ledger = $at->job->ledger();
+
+        return $progress === null && ! $full ? null : new NextJug(
+            $ledger->contentMl,
+            $ledger->fraction() ?? 0.0,
+            $full || $progress === null ? 0.0 : $progress->remaining->mL(),
+            max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl),
+            Plan::of($at)->choices->targetFraction,
+            $full ? [0.0, 0.0] : $this->span($at),
+        );
+    }
+
+    /** @return array{float, ?float} mL still to come, by what the needle can tell; no upper end where it cannot */
+    private function span(Situation $at): array
+    {
+        [$start, $now, $in] = $this->readings($at) ?? [0.0, 0.0, 0.0];
+        try {
+            $span = VacuumProgress::span(
+                Gauge::air($at), Pressure::kilopascals($start), Pressure::kilopascals($now), Volume::millilitres($in),
+                $this->vapour($at), Gauge::resolution($at),
+            );
+        } catch (InvalidField) {
+            return [0.0, null];
+        }
+
+        return [$span['low']->remaining->mL(), $span['high']?->remaining->mL()];
     }
 
     public function obstacles(Situation $at): array
@@ -91,10 +151,16 @@ final class VacuumFill extends Poured
             return null;
         }
         $in = $at->litres($at->sum('poured', 'volume'));
+        $missed = $this->next($at)?->missed($at) ?? '';
         if ($this->atZero($at)) {
-            return Verdict::pass('full', 'Full', "{$in} drawn in. Top up the neck.");
+            return $missed === ''
+                ? Verdict::pass('full', 'Full', "{$in} drawn in. Top up the neck.")
+                : Verdict::wait('full_missed', 'Full, and off target', "{$in} drawn in. {$missed}");
         }
         $progress = $this->progress($at);
+        if ($missed !== '') {
+            return Verdict::wait('missed', 'It will miss its target', $missed);
+        }
 
         return Verdict::wait('filling', 'Filling', $progress === null
             ? "{$in} in. The needle must fall before it tells what is left."
@@ -104,25 +170,37 @@ final class VacuumFill extends Poured
 
     private function progress(Situation $at): ?VacuumProgress
     {
-        $pull = $at->job->before($at->step, 'hold') ?? $at->job->before($at->step, 'pull');
-        $start = $pull === null ? null : $at->seenFrom($pull)->last('reading')?->number('vacuum');
-        $now = $at->last('poured')?->number('vacuum');
-        $in = $at->sum('poured', 'volume');
-        if ($start === null || $now === null || $in <= 0.0) {
+        $readings = $this->readings($at);
+        if ($readings === null) {
             return null;
         }
-        $vapour = $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::SHOP_C));
         try {
             return VacuumProgress::judge(
                 Gauge::air($at),
-                Pressure::kilopascals($start),
-                Pressure::kilopascals($now),
-                Volume::millilitres($in),
-                $vapour,
+                Pressure::kilopascals($readings[0]),
+                Pressure::kilopascals($readings[1]),
+                Volume::millilitres($readings[2]),
+                $this->vapour($at),
             );
         } catch (InvalidField) {
             return null;
         }
+    }
+
+    /** @return ?array{float, float, float} vacuum at the start and now, kPa, and what went in between, mL */
+    private function readings(Situation $at): ?array
+    {
+        $pull = $at->job->before($at->step, 'hold') ?? $at->job->before($at->step, 'pull');
+        $start = $pull === null ? null : $at->seenFrom($pull)->last('reading')?->number('vacuum');
+        $now = $at->last('poured')?->number('vacuum');
+        $in = $at->sum('poured', 'volume');
+
+        return $start === null || $now === null || $in <= 0.0 ? null : [$start, $now, $in];
+    }
+
+    private function vapour(Situation $at): Pressure
+    {
+        return $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::SHOP_C));
     }
 
     private function atZero(Situation $at): bool
