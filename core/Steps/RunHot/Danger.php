@@ -18,9 +18,6 @@ final readonly class Danger
 {
     private const LIMIT = 'limit';
 
-    /** Heater air that counts as cold, on a hot engine (common practice, no source). */
-    private const COLD_AIR_C = 35.0;
-
     /** Colder than this behind a thermostat that should be wide open: it is shut (common practice, no source). */
     private const THERMOSTAT_GAP_C = 30.0;
 
@@ -102,7 +99,7 @@ final readonly class Danger
             $far !== null && self::thermostatShut($facts, $ect, $far) => new self('thermostat_shut', 'Thermostat shut',
                 'Hot before it and cold behind it: an air pocket at the thermostat, or fitted the wrong way round. '
                     .'Shut off, cool, top up.'),
-            self::heaterCold($facts, $ect, $reading) => new self('heater_cold', 'Heater cold',
+            self::heaterCold($at, $ect, $reading) => new self('heater_cold', 'Heater cold',
                 'Air in the heater core, or the level is low. Shut off, cool, top up; then higher idle when it is '
                     .'safe.'),
             default => null,
@@ -122,12 +119,13 @@ final readonly class Danger
         return $full !== null && $ect >= $full + self::PAST_FULL_OPEN_C && $ect - $far > self::THERMOSTAT_GAP_C;
     }
 
-    private static function heaterCold(Facts $facts, float $ect, Entry $reading): bool
+    private static function heaterCold(Situation $at, float $ect, Entry $reading): bool
     {
+        $facts = $at->facts();
         $full = $facts->thermostatFullC;
         $outlets = array_map(fn (string $o) => $reading->number("outlet_{$o}"), $facts->outlets);
         $read = array_filter($outlets, fn (?float $celsius) => $celsius !== null);
 
-        return $full !== null && $ect >= $full - self::HEATER_FROM_C && $read !== [] && min($read) < self::COLD_AIR_C;
+        return $full !== null && $ect >= $full - self::HEATER_FROM_C && $read !== [] && min($read) < HeaterAir::coldBelow($at, $reading);
     }
 }

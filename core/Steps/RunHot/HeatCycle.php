@@ -29,9 +29,6 @@ use Aqbel\Core\Values;
 /** Stage 8: run it hot, and prove thermostat, fan, heater, bubbles and level. */
 final class HeatCycle extends StepKind
 {
-    /** Heater air that counts as really hot (common practice, no source). */
-    private const HOT_AIR_C = 55.0;
-
     /** Seconds of a usual warm-up (common practice, no source). */
     private const WARM_UP_S = 1200;
 
@@ -306,8 +303,12 @@ final class HeatCycle extends StepKind
             ? ["heat on the far side of the thermostat ({$facts->thermostatFarSide})"] : [];
         foreach ($facts->outlets as $outlet) {
             $read = array_filter($readings, fn (Entry $e) => $e->number("outlet_{$outlet}") !== null);
-            if ($read === [] || $read[array_key_last($read)]->number("outlet_{$outlet}") < self::HOT_AIR_C) {
-                $missing[] = "the {$outlet} outlet really hot, ".$at->degrees(self::HOT_AIR_C).' or more';
+            $said = $read === [] ? $last : $read[array_key_last($read)];
+            $hot = HeaterAir::hotFrom($at, $said);
+            if ($read === [] || $said->number("outlet_{$outlet}") < $hot) {
+                $outside = HeaterAir::outside($at, $said);
+                $missing[] = "the {$outlet} outlet really hot, {$at->degrees($hot)} or more"
+                    .($outside === null ? '' : " with {$at->degrees($outside)} outside");
             }
         }
         $cycles = Plan::of($at)->rules()->fanCycles;
@@ -351,6 +352,7 @@ final class HeatCycle extends StepKind
             Field::coolant('ect', 'Coolant, live'),
             Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide)->usuallySaid(),
             ...array_map($outlet, $at->facts()->outlets),
+            $at->facts()->outlets === [] ? null : Field::temperature('air', 'Air outside', false, -40, 55),
             $this->limit($at)->fanCanProve() ? FanProof::heardField() : null,
             Field::choice('bubbles', 'Bubbles', $bubbles, in_array($this->neck($at), [Neck::Sealed, Neck::Resting], true) ? 'hidden' : 'some'),
             Field::choice('sign', 'Anything wrong', $signs, 'none'),

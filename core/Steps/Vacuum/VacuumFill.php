@@ -97,12 +97,13 @@ final class VacuumFill extends Poured
     {
         $progress = $this->progress($at);
         $full = $this->atZero($at);
+        $remaining = $progress?->remaining->mL();
         $ledger = $at->job->ledger();
 
-        return $progress === null && ! $full ? null : new NextJug(
+        return ! $full && $remaining === null ? null : new NextJug(
             $ledger->contentMl,
             $ledger->fraction() ?? 0.0,
-            $full || $progress === null ? 0.0 : $progress->remaining->mL(),
+            $full ? 0.0 : (float) $remaining,
             max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl),
             Plan::of($at)->choices->targetFraction,
             $full ? [0.0, 0.0] : $this->span($at),
