@@ -18,6 +18,7 @@ use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Steps\Vacuum\Hold;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Cache;
 
@@ -72,7 +73,15 @@ final readonly class RecordSheet
             .($entry->text(Replan::WHY) === '' ? '' : ": {$entry->text(Replan::WHY)}").'.';
 
         return "Planned by {$this->job->planner->name}, {$school}, circuit revision {$this->job->circuit->revision}. "
-            ."Complaint: {$complaint}.".implode('', array_map($turned, $turns));
+            ."Complaint: {$complaint}.".implode('', array_map($turned, $turns)).$this->notPressed();
+    }
+
+    /** Why a vacuum fill was not pressed afterwards, by the rule of the house; empty where it was, or nothing was held. */
+    private function notPressed(): string
+    {
+        return Hold::proved($this->state) !== true || $this->state->stepsOf('pressure_test') !== []
+            ? ''
+            : " Not pressed after the vacuum, by the rule of the house: {$this->plan->rules()->holdIsEnoughBecause}";
     }
 
     /** @return list<list<string>> what, volume, ± */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Shop;
 
+use Aqbel\Core\Plan\AfterVacuum;
 use Aqbel\Core\Plan\BleedRule;
 use Aqbel\Core\Plan\HoldLength;
 use Aqbel\Core\Quantity\Unit;
@@ -107,6 +108,18 @@ final class RuleBook
                     $inHg,
                     least: 0.05,
                 ),
+                new HouseRule(
+                    Field::choice('after_vacuum', 'After a vacuum fill', self::labels(AfterVacuum::cases())),
+                    ['afterVacuum'],
+                    'Where the hold was a glance, or was passed over, it is pressed all the same.',
+                    self::PRACTICE,
+                ),
+                new HouseRule(
+                    Field::text('hold_is_enough', 'Why the hold is enough'),
+                    ['holdIsEnoughBecause'],
+                    'Stands on the record of every such job, so that nobody types it again.',
+                    self::PRACTICE,
+                ),
             ],
             'Mixture' => [
                 new HouseRule(
@@ -153,11 +166,11 @@ final class RuleBook
     }
 
     /**
-     * @param  list<BleedRule>  $cases
+     * @param  list<BleedRule>|list<AfterVacuum>  $cases
      * @return array<string, string>
      */
     private static function labels(array $cases): array
     {
-        return array_combine(array_column($cases, 'value'), array_map(fn (BleedRule $c) => $c->label(), $cases));
+        return array_combine(array_column($cases, 'value'), array_map(fn (BleedRule|AfterVacuum $c) => $c->label(), $cases));
     }
 }

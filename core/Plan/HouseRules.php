@@ -7,6 +7,8 @@ namespace Aqbel\Core\Plan;
 /** How this shop works where practice differs. Minutes, °C, inHg, days and shares as named. */
 final readonly class HouseRules
 {
+    private const HOLD_IS_ENOUGH = 'The hold shows a smaller hole than the tester does.';
+
     public Vessels $vessels;
 
     /**
@@ -15,6 +17,7 @@ final readonly class HouseRules
      * @param  ChangeInterval  $changeFirst  first change of the coolant (common practice, no source)
      * @param  ChangeInterval  $changeLater  every later one (common practice, no source)
      * @param  string  $currency  as prices are written in this shop
+     * @param  string  $holdIsEnoughBecause  said once for every job that is not pressed after its vacuum
      */
     public function __construct(
         public BleedRule $closeBleed = BleedRule::BubbleFreeMinute,
@@ -33,6 +36,8 @@ final readonly class HouseRules
         public string $currency = '',
         ?Vessels $vessels = null,
         public Labour $labour = new Labour,
+        public AfterVacuum $afterVacuum = AfterVacuum::HoldIsEnough,
+        public string $holdIsEnoughBecause = self::HOLD_IS_ENOUGH,
     ) {
         $this->vessels = $vessels ?? new Vessels(Vessel::usual());
     }

@@ -11,6 +11,7 @@ use Aqbel\Core\Flow\Standing;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\AfterVacuum;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\JobKind;
@@ -117,6 +118,9 @@ final class Vacuum implements School
             new Step('hold:1', 'hold', Stage::Vacuum),
             new Step('vacuum_fill', 'vacuum_fill', Stage::Vacuum),
             new Step('fill_level', 'fill_level', Stage::Vacuum),
+            ...$on->choices->rules->afterVacuum === AfterVacuum::PressToo && $on->choices->has(Tool::PressureTester)
+                ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)]
+                : [],
         ];
     }
 

@@ -37,13 +37,18 @@ final class EveryCircuitTest extends TestCase
                 1e-6,
                 $school['school'],
             );
-            $journey = new Journey([
-                'about' => "{$circuit} by {$school['school']}", 'circuit' => $circuit,
-                'choices' => ['school' => $school['school'], 'elevation_m' => 1420],
-                'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
-            ]);
-            $journey->play(fn () => null, fn () => null);
-            self::assertNull($journey->answer()['next'], "{$circuit}, {$school['school']}");
+            $contents = [];
+            foreach (['metric', 'us'] as $units) {
+                $journey = new Journey([
+                    'about' => "{$circuit} by {$school['school']}", 'circuit' => $circuit, 'units' => $units,
+                    'choices' => ['school' => $school['school'], 'elevation_m' => 1420],
+                    'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
+                ]);
+                $journey->play(fn () => null, fn () => null);
+                self::assertNull($journey->answer()['next'], "{$circuit}, {$school['school']}, {$units}");
+                $contents[] = $journey->answer()['ledger']['content_ml'];
+            }
+            self::assertEqualsWithDelta($contents[0], $contents[1], 0.01 * $contents[0], "{$circuit}, {$school['school']}");
             $walked++;
         }
         self::assertGreaterThan(0, $walked);

@@ -11,6 +11,7 @@ use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Writing\Refusal;
 use Aqbel\Core\Writing\Replanning;
 use Aqbel\Core\Writing\Script;
@@ -21,7 +22,7 @@ use Tests\Demo;
 /**
  * A whole job as data: who writes what, when, and what must be said at each point.
  *
- * A journey names a demo circuit, plan choices and `lines`, in order:
+ * A journey names a demo circuit, plan choices, `units` where they are not metric, and `lines`, in order:
  * - `{"until": step}`: everything up to that step as an ordinary technician does it; `{"do": step}` that step too
  * - `{"step", "form", "values", "person", "min"}`: one entry, `min` minutes after the one before (1 when not given)
  * - `{"finish": step, "reason"}`, `{"correct": form of step, …}`, `{"withdraw": …}` about the last such entry
@@ -40,6 +41,8 @@ final class Journey
 
     private readonly StepCatalogue $kinds;
 
+    private readonly UnitSystem $units;
+
     /** @var array<string, mixed> */
     private readonly array $document;
 
@@ -53,6 +56,7 @@ final class Journey
     {
         $this->document = $document;
         $this->kinds = StepCatalogue::standard();
+        $this->units = UnitSystem::from($document['units'] ?? 'metric');
         $circuit = Demo::circuit($this->document['circuit']);
         $choices = (new Input($this->document))->choices($circuit);
         $planner = new Planner($this->kinds, SchoolCatalogue::standard());
@@ -112,7 +116,7 @@ final class Journey
             $this->now += self::OVER_NIGHT_S;
         }
         foreach (DemoAnswers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {
-            $this->must(['step' => $id, 'form' => $form, 'values' => $fields, 'min' => 0]);
+            $this->must(['step' => $id, 'form' => $form, 'values' => $this->typed($kind, $id, $form, $fields), 'min' => 0]);
             $this->now += (int) round($minutes * 60);
         }
         $clock = $kind->clock($this->state()->at($step, $this->now));
@@ -120,6 +124,25 @@ final class Journey
             $this->now = max($this->now, $clock->until + 1);
         }
         $this->must(['finish' => $id]);
+    }
+
+    /**
+     * What a technician who reads these units types: the answers are metric.
+     *
+     * @param  array<string, mixed>  $fields
+     * @return array<string, mixed>
+     */
+    private function typed(StepKind $kind, string $step, string $form, array $fields): array
+    {
+        $asked = $kind->form($this->state()->at($this->state()->steps[$step], $this->now, $this->units), $form);
+        foreach ($this->units === UnitSystem::Metric ? [] : $asked->fields ?? [] as $field) {
+            if ($field->dimension !== null && isset($fields[$field->name])) {
+                $base = $field->read($fields[$field->name], UnitSystem::Metric)[0];
+                $fields[$field->name] = is_float($base) ? $field->assumedUnit($this->units)->typed($base) : '';
+            }
+        }
+
+        return $fields;
     }
 
     /** @param  array<string, mixed>  $line */
@@ -152,7 +175,7 @@ final class Journey
             $line['reason'] ?? '',
             $this->last($step, $line['correct'] ?? $line['withdraw'] ?? ''),
             $line['lead'] ?? false,
-        ), UnitSystem::from($line['units'] ?? 'metric'));
+        ), UnitSystem::from($line['units'] ?? $this->units->value));
     }
 
     /** Sequence number of the last entry of a form at a step; 0 when there is none. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan\Format;
 
+use Aqbel\Core\Plan\AfterVacuum;
 use Aqbel\Core\Plan\BleedRule;
 use Aqbel\Core\Plan\ChangeInterval;
 use Aqbel\Core\Plan\HoldLength;
@@ -39,6 +40,8 @@ final class RulesCodec
             'changeLater' => $rules->changeLater->toArray(),
             'currency' => $rules->currency,
             'vessels' => array_map(self::vessel(...), $rules->vessels->all),
+            'afterVacuum' => $rules->afterVacuum->value,
+            'holdIsEnoughBecause' => $rules->holdIsEnoughBecause,
             'labour' => array_map(fn (Minutes $m) => ['hands' => $m->hands, 'wait' => $m->wait], $rules->labour->own),
         ];
     }
@@ -70,6 +73,8 @@ final class RulesCodec
             $in->text('currency'),
             self::vessels($in->child('vessels')),
             new Labour($labour),
+            AfterVacuum::tryFrom($in->text('afterVacuum')) ?? $usual->afterVacuum,
+            $in->text('holdIsEnoughBecause', $usual->holdIsEnoughBecause),
         );
     }
 

@@ -51,6 +51,20 @@ final class HotNeck
         return true;
     }
 
+    /** The coolant as it was read last since the engine ran, standing, °C; null where nobody did. */
+    public static function readSinceItRan(Situation $at): ?float
+    {
+        $read = null;
+        foreach ($at->job->entries as $entry) {
+            $step = $at->job->steps[$entry->step] ?? null;
+            if ($entry->at >= ($at->job->lastRan() ?? 0) && $step !== null && ! $at->job->kinds->of($step)->does(Does::RunsEngine)) {
+                $read = $entry->number('ect') ?? $read;
+            }
+        }
+
+        return $read;
+    }
+
     /** @throws InvalidField where opening it now would scald */
     public static function admitOpening(Situation $at, string $field, float $coolantC): void
     {

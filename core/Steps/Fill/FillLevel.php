@@ -22,6 +22,7 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\TopUp;
+use Aqbel\Core\Steps\Vacuum\Hold;
 use Aqbel\Core\Values;
 
 /** Stage 6: up to the cold starting level, and what it means if it took less than predicted. */
@@ -118,9 +119,15 @@ final class FillLevel extends Poured
 
     public function orders(Situation $at): array
     {
-        return $at->has('vent') && $at->job->stepsOf('vent_under_pressure') === []
+        $vent = $at->has('vent') && $at->job->stepsOf('vent_under_pressure') === []
             ? [new Step('vent_under_pressure', 'vent_under_pressure', $at->step->stage)]
             : [];
+        // A vacuum that proved nothing does not take the place of a pressure test.
+        $press = Hold::proved($at->job) === false && Plan::of($at)->choices->has(Tool::PressureTester) && $at->job->stepsOf('pressure_test') === []
+            ? [new Step('pressure_test', 'pressure_test', $at->step->stage)]
+            : [];
+
+        return [...$vent, ...$press];
     }
 
     /** The funnel stays on while it runs. */

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -276,6 +277,20 @@ final class Hold extends StepKind
     private function length(Situation $at): HoldLength
     {
         return HoldLength::tryFrom($at->last('school')?->text('length') ?? '') ?? Plan::of($at)->rules()->holdLength;
+    }
+
+    /** Whether the last hold proved the circuit tight, by a test and not by a glance; null where none was held. */
+    public static function proved(JobState $job): ?bool
+    {
+        $holds = $job->stepsOf('hold');
+        if ($holds === []) {
+            return null;
+        }
+        $last = $holds[count($holds) - 1];
+        $at = $job->at($last, $job->closed[$last->id]->at ?? 0);
+        $hold = new self;
+
+        return $hold->judge($at)?->code === 'tight' && $hold->length($at) === HoldLength::Real;
     }
 
     private function voidMl(Situation $at): float

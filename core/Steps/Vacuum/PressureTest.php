@@ -21,6 +21,7 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Cool\HotNeck;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Vacuum\PressureHold;
 use Aqbel\Core\Vacuum\PressureReading;
@@ -50,6 +51,9 @@ final class PressureTest extends StepKind
     private const READING_KPA = 0.5;
 
     private const MOST_KPA = 400.0;
+
+    /** Above this the circuit cools while it is held, and its pressure falls with it, °C (common practice, no source). */
+    private const WARM_C = 35.0;
 
     private const LONGEST_S = 7200.0;
 
@@ -100,6 +104,7 @@ final class PressureTest extends StepKind
                 Field::pressure('minute', 'After one minute', self::MOST_KPA, false),
                 Field::pressure('end', 'Stood at', self::MOST_KPA),
                 Field::duration('held', 'Held for', Unit::Minute, self::LONGEST_S)->preset(self::LEAST_S),
+                self::coolantField($at),
             ]),
             new Form('declined', 'Not done', [Field::text('why', 'Why', true)], false),
         ];
@@ -107,6 +112,9 @@ final class PressureTest extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
+        if ($form === 'test' && $values->number('ect') !== null) {
+            HotNeck::admitOpening($at, 'ect', (float) $values->number('ect'));
+        }
         $cap = $at->facts()->capKpa;
         if ($form === 'test' && $cap !== null && $values->number('start') > $cap + self::READING_KPA) {
             throw new InvalidField(
@@ -139,7 +147,7 @@ final class PressureTest extends StepKind
         return match (true) {
             $at->has('declined') => [],
             ! $at->has('test') => [Obstacle::missing('no_test', 'Record the test, or say why it is not done.')],
-            $tone === Tone::Wait => [Obstacle::missing('too_short', 'Pump it up and hold it five minutes, and '
+            $tone === Tone::Wait => [Obstacle::missing('too_short', 'Pump it up cold and hold it five minutes, and '
                 .'record that test.')],
             $tone === Tone::Stop => [Obstacle::missing('falls', 'The pressure falls: find the drip and test again.')],
             default => [],
@@ -189,6 +197,12 @@ final class PressureTest extends StepKind
                 "Falls {$fall}",
                 'Look for the drip: drains just used, clamps, the repair.',
             ),
+            $test->number('ect') > self::WARM_C => Verdict::wait(
+                'warm',
+                'Holds, warm',
+                "At {$at->degrees((float) $test->number('ect'))} it cools while it is held and a weep hides in that: "
+                    .'it shows a burst, no more. Press it once more when it is cold.',
+            ),
             $test->number('held') < self::LEAST_S => Verdict::wait(
                 'too_short',
                 'Too short',
@@ -201,6 +215,14 @@ final class PressureTest extends StepKind
                     ."{$at->say($hold->boundMlPerMinute, Unit::Millilitre)} a minute.",
             ),
         };
+    }
+
+    /** How warm it is, where it has run and nobody has read it cold since. */
+    private static function coolantField(Situation $at): ?Field
+    {
+        $read = HotNeck::readSinceItRan($at);
+
+        return $at->job->lastRan() === null || ($read !== null && $read <= self::WARM_C) ? null : Field::coolant('ect', 'Coolant now');
     }
 
     /** At one temperature: a cold engine, and a few minutes. */
