@@ -70,7 +70,7 @@ final readonly class OnTheWay
         }
         $port = $step->params->text('port');
         $open = ($this->job->ports($this->now)[$port] ?? PortState::Closed) !== PortState::Closed;
-        $closedAnew = array_filter($this->new->steps, fn (Step $s) => $s->params->text('port') === $port);
+        $closedAnew = array_filter($this->new->steps, fn (Step $s) => $s->kind === $step->kind && $s->params->text('port') === $port);
 
         return $open && $closedAnew === [] && $this->job->circuit->port($port)->kind === PortKind::Bleed;
     }

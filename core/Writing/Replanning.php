@@ -107,6 +107,9 @@ final readonly class Replanning
         if ($kind->verdict($at)?->tone === Tone::Stop) {
             throw new InvalidField(Replan::SCHOOL, "{$kind->verdict($at)->title}: put that right first.");
         }
+        if ($at->step->stage === Stage::HandOver && $at->job->lastOf('left_over', 'kept') !== null) {
+            throw new InvalidField(Replan::SCHOOL, 'What is left of the batch is on the shelf already. Give this job up and plan anew from where it stands.');
+        }
         if ($at->step->stage === Stage::Cool || ($at->step->stage === Stage::Prove && in_array($at->step->kind, ['cool_down', 'cold_level'], true))) {
             throw new InvalidField(Replan::SCHOOL, 'It has run. Let it cool and bring the cold level to the mark first; then it may go on another way.');
         }

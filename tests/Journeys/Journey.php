@@ -23,7 +23,8 @@ use Tests\Demo;
  * A whole job as data: who writes what, when, and what must be said at each point.
  *
  * A journey names a demo circuit, plan choices, `units` where they are not metric, and `lines`, in order:
- * - `{"until": step}`: everything up to that step as an ordinary technician does it; `{"do": step}` that step too
+ * - `{"until": step, "or": step}`: everything up to that step as an ordinary technician does it, or to the other where it
+ *   has fallen away on the way; `{"do": step}` that step too
  * - `{"step", "form", "values", "person", "min"}`: one entry, `min` minutes after the one before (1 when not given)
  * - `{"finish": step, "reason"}`, `{"correct": form of step, …}`, `{"withdraw": …}` about the last such entry
  * - any of these with `"refused": field` must be refused for that field
@@ -80,7 +81,7 @@ final class Journey
         foreach ($this->document['lines'] as $i => $line) {
             match (true) {
                 isset($line['expect']) => $check($line['expect'], $this->answer(), $i),
-                isset($line['until']) => $this->until($line['until']),
+                isset($line['until']) => $this->until($line['until'], $line['or'] ?? null),
                 isset($line['do']) => $this->do($line['do']),
                 default => $refused($line['refused'] ?? null, $this->write($line), $i),
             };
@@ -98,9 +99,18 @@ final class Journey
         return $this->script->state();
     }
 
-    private function until(string $stop): void
+    /** Everything that is still to be done, the signature with it. */
+    public function toTheEnd(): void
     {
-        while (($step = $this->state()->stepInHand()) !== null && $step->id !== $stop) {
+        while (($step = $this->state()->stepInHand()) !== null) {
+            $this->do($step->id);
+        }
+    }
+
+    /** @param  ?string  $or  where it ends if the step has fallen away on the way */
+    private function until(string $stop, ?string $or = null): void
+    {
+        while (($step = $this->state()->stepInHand()) !== null && $step->id !== $stop && $step->id !== $or) {
             $this->do($step->id);
         }
         if ($step === null) {

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Journeys;
+
+use App\Calc\TopicList;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Demo;
+
+/** A job that goes on by another school, from every step on: it comes to its signature, or says why it may not turn. */
+final class TurnedTest extends TestCase
+{
+    /** From one way to the next the place moves on by so many steps: all places from all to all take minutes. */
+    private const FURTHER = 5;
+
+    /** @return array<string, array{string}> */
+    public static function circuits(): array
+    {
+        return array_combine(Demo::keys(), array_map(fn (string $key) => [$key], Demo::keys()));
+    }
+
+    #[DataProvider('circuits')]
+    public function test_it_comes_to_its_signature(string $circuit): void
+    {
+        $schools = array_column(array_filter($this->plan($circuit, 'gravity')['schools'], fn (array $s) => $s['fits'] && $s['runs']), 'school');
+        [$turned, $place] = [0, 0];
+        foreach ($schools as $i => $from) {
+            $to = $schools[($i + 1) % count($schools)];
+            $steps = array_column($this->plan($circuit, $from)['sequence'], 'step');
+            $steps = array_slice($steps, (int) array_search('mix', $steps, true));
+            $turned += $this->turned($circuit, $from, $to, $steps[$place % count($steps)]) ? 1 : 0;
+            $place += self::FURTHER;
+        }
+        self::assertGreaterThan(0, $turned);
+    }
+
+    private function turned(string $circuit, string $from, string $to, string $step): bool
+    {
+        $journey = new Journey([
+            'about' => "{$circuit}, {$from} to {$to} at {$step}", 'circuit' => $circuit, 'choices' => ['school' => $from, 'elevation_m' => 1420],
+            'lines' => [['until' => $step, 'or' => 'sign_off'], ['step' => $step, 'form' => 'replan', 'values' => ['school' => $to]]],
+        ]);
+        $refusal = 'none';
+        $journey->play(fn () => null, function (?string $field, $refused) use (&$refusal): void {
+            $refusal = $refused?->field;
+        });
+        if ($refusal !== null) {
+            self::assertContains($refusal, ['school', 'finish'], $journey->about());
+
+            return false;
+        }
+        $journey->toTheEnd();
+        self::assertNull($journey->answer()['next'], $journey->about());
+
+        return true;
+    }
+
+    /** @return array<string, mixed> */
+    private function plan(string $circuit, string $school): array
+    {
+        return TopicList::answer('plan', (string) json_encode([
+            'circuit' => Demo::document($circuit), 'choices' => ['school' => $school, 'elevation_m' => 1420],
+        ]));
+    }
+}
