@@ -80,6 +80,7 @@ Route::middleware('auth')->group(function (): void {
     Route::prefix('/jobs/{job}')->group(function (): void {
         Route::get('/', [RunController::class, 'show']);
         Route::post('/entries', [RunController::class, 'record']);
+        Route::post('/late', [RunController::class, 'late']);
         Route::post('/cautions', [RunController::class, 'acknowledge']);
         Route::post('/sheet', [RunController::class, 'sheet']);
         Route::post('/finish', [RunController::class, 'finish']);

@@ -56,6 +56,18 @@ final readonly class Recorder
     }
 
     /**
+     * What was forgotten at a finished step, as of the time this recorder writes at.
+     *
+     * @param  array<mixed>  $raw
+     *
+     * @throws InvalidField|InvalidFields
+     */
+    public function late(string $stepId, string $form, array $raw): void
+    {
+        $this->write(fn (JobState $state) => $this->clerk->late($this->situation($state, $stepId), $form, $raw));
+    }
+
+    /**
      * The job goes on another way from the step in hand.
      *
      * @param  array<mixed>  $raw

@@ -190,6 +190,18 @@ final readonly class RunPage
         return $this->sheet?->unread() ?? array_map($ofTheStep, $this->cautions());
     }
 
+    /** @return list<Form> what may have been forgotten here, once it is finished */
+    public function late(): array
+    {
+        return $this->done ? $this->kind->everyForm($this->at) : [];
+    }
+
+    /** When it was finished at the latest, as a time field has it. */
+    public function lateUntil(): string
+    {
+        return date('Y-m-d\TH:i', $this->state->closed[$this->step->id]->at ?? $this->now);
+    }
+
     /** @return list<ShownForm> what may be written at any step, besides what this one asks */
     public function anyTime(): array
     {
@@ -378,6 +390,12 @@ final readonly class RunPage
             $closed !== null && $closed->form !== JobState::FINISH,
             $step->id === $this->step->id,
         );
+    }
+
+    /** @return list<RailStep> what may be done instead, where it comes first */
+    public function instead(): array
+    {
+        return $this->done || $this->ahead ? [] : array_map($this->railStep(...), $this->state->insteadOf($this->step));
     }
 
     private function href(string $step): string

@@ -342,6 +342,14 @@ final class JobState
         return $open;
     }
 
+    /** @return list<Step> open steps that may be done instead of this one, in whichever order they really come */
+    public function insteadOf(Step $step): array
+    {
+        $open = fn (Step $other): bool => $other->id !== $step->id && ! isset($this->closed[$other->id]) && $this->areAlike($step, $other);
+
+        return array_values(array_filter($this->steps, fn (Step $other) => $open($other) && $this->openBefore($other) === []));
+    }
+
     /** Whether it does not matter which of two steps comes first. */
     private function areAlike(Step $one, Step $other): bool
     {

@@ -88,6 +88,29 @@ final readonly class Clerk
         return new NewLine($at->step->id, $form, $values, $filled->typed, $this->kinds->anyTime($form)?->brings($at, $values, $at->job->journal->last() + 1) ?? []);
     }
 
+    /**
+     * What was forgotten at a finished step, at the time at which it happened: any of its forms, before it was finished.
+     *
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField|InvalidFields
+     */
+    public function late(Situation $at, string $form, array $raw): NewLine
+    {
+        $closed = $at->job->closed[$at->step->id] ?? throw new InvalidField('finish', 'This step is in hand: enter it there.');
+        $began = $at->job->entries[0]->at ?? $closed->at;
+        if ($at->now >= $closed->at || $at->now < $began) {
+            throw new InvalidField(
+                'when',
+                'That is not between the start of the job and the end of this step. Enter when it happened.',
+            );
+        }
+        $offered = self::offered($this->kinds->of($at->step)->everyForm($at), $form);
+        $filled = $offered->read($raw, $at->units);
+
+        return new NewLine($at->step->id, $form, $this->admitted($at, $offered, $filled), $filled->typed);
+    }
+
     /** What asks for an entry: the step, or what may be written at any. A plan is never changed by an entry. */
     private function asking(Situation $at, string $form): StepKind
     {

@@ -80,6 +80,10 @@ final class Script
                 ?? throw new InvalidField('form', 'This job cannot be planned anew here.');
         }
 
+        if ($line->late) {
+            return $clerk->late($at, $line->form, $this->kinds->of($at->step)->form($at, $line->form)?->typed($line->values) ?? $line->values);
+        }
+
         return $line->form === JobState::FINISH
             ? $clerk->finish($at, $line->reason, $line->lead ? Gate::cases() : [], cautions: false)
             : $clerk->entry($at, $line->form, $this->typed($at, $line->form, $line));

@@ -12,6 +12,7 @@ final readonly class ScriptLine
      * @param  array<mixed>  $values  by field, as typed
      * @param  string  $reason  for passing over, correcting or taking back
      * @param  bool  $lead  whether a lead writes it
+     * @param  bool  $late  whether it was forgotten, and its step is finished
      * @param  int  $about  sequence number of the line that is corrected or taken back
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class ScriptLine
         public string $reason = '',
         public int $about = 0,
         public bool $lead = false,
+        public bool $late = false,
     ) {
     }
 }

@@ -26,6 +26,7 @@ use Tests\Demo;
  * - `{"until": step, "or": step}`: everything up to that step as an ordinary technician does it, or to the other where it
  *   has fallen away on the way; `{"do": step}` that step too
  * - `{"step", "form", "values", "person", "min"}`: one entry, `min` minutes after the one before (1 when not given)
+ * - with `late`: forgotten at a step that is finished, so many minutes ago
  * - `{"finish": step, "reason"}`, `{"correct": form of step, …}`, `{"withdraw": …}` about the last such entry
  * - any of these with `"refused": field` must be refused for that field
  * - `{"expect": …}`: what `calc job` must answer then
@@ -168,6 +169,8 @@ final class Journey
     private function write(array $line): ?Refusal
     {
         $this->now += (int) round(60 * ($line['min'] ?? 1));
+        // A late line stands at its own time, minutes before now.
+        $at = $this->now - (int) round(60 * ($line['late'] ?? 0));
         [$step, $form] = match (true) {
             isset($line['finish']) => [$line['finish'], 'finish'],
             isset($line['correct']) => [$line['step'], 'correct'],
@@ -177,7 +180,7 @@ final class Journey
 
         return $this->script->write(new ScriptLine(
             $this->number++,
-            $this->now,
+            $at,
             $line['person'] ?? 'Imre Tovald',
             $step,
             $form,
@@ -185,6 +188,7 @@ final class Journey
             $line['reason'] ?? '',
             $this->last($step, $line['correct'] ?? $line['withdraw'] ?? ''),
             $line['lead'] ?? false,
+            isset($line['late']),
         ), UnitSystem::from($line['units'] ?? $this->units->value));
     }
 

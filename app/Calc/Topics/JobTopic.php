@@ -91,6 +91,7 @@ final class JobTopic implements Topic
             $in->line('reason', 300) ?? '',
             (int) $in->number('about', 0, 1.0e6, 0),
             $in->isTrue('lead'),
+            $in->isTrue('late'),
         );
     }
 

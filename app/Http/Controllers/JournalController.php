@@ -19,11 +19,14 @@ abstract class JournalController extends Controller
     /** Entries that waited on a tablet without connection are taken as of when they were made, up to this long ago. */
     private const LONGEST_WAIT_S = 12 * 3600;
 
-    /** @param  \Closure(Recorder): mixed  $write  true where the step is finished by it */
-    protected function attempt(Request $request, Job $job, \Closure $write): RedirectResponse|JsonResponse
+    /**
+     * @param  \Closure(Recorder): mixed  $write  true where the step is finished by it
+     * @param  ?int  $late  seconds since it happened, where somebody says so
+     */
+    protected function attempt(Request $request, Job $job, \Closure $write, ?int $late = null): RedirectResponse|JsonResponse
     {
         $key = self::text($request, 'key');
-        $age = max(0, min(self::LONGEST_WAIT_S, (int) self::text($request, 'age')));
+        $age = $late ?? max(0, min(self::LONGEST_WAIT_S, (int) self::text($request, 'age')));
         try {
             $finished = $write(new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age));
         } catch (InvalidFields|InvalidField $invalid) {

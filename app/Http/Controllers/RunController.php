@@ -9,12 +9,14 @@ use App\Models\Container;
 use App\Models\Job;
 use App\Run\CorrectionPage;
 use App\Run\RunPage;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\View\View;
 
 /** The run: one step in hand, what may be entered, what it means. */
@@ -79,6 +81,18 @@ final class RunController extends JournalController
         return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->finish(
             self::text($request, 'step'), self::text($request, 'reason'),
         ));
+    }
+
+    /** What was forgotten at a finished step, with the time at which it happened. */
+    public function late(Request $request, Job $job): RedirectResponse|JsonResponse
+    {
+        $typed = self::text($request, 'when');
+        $when = Carbon::hasFormat($typed, 'Y-m-d\TH:i') ? Carbon::createFromFormat('Y-m-d\TH:i', $typed)?->startOfMinute() : null;
+
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $when === null || $when->isFuture()
+            ? throw new InvalidField('when', 'Enter the day and the time at which it happened.')
+            : $recorder->late(self::text($request, 'step'), self::text($request, 'form'), self::fields($request)),
+            $when === null ? 0 : max(0, now()->getTimestamp() - $when->getTimestamp()));
     }
 
     public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View|RedirectResponse

@@ -41,7 +41,7 @@ final class Bleed extends Poured
 
     protected function doing(): array
     {
-        return [...parent::doing(), Does::Fills];
+        return [...parent::doing(), Does::Fills, Does::AnyOrder];
     }
 
     public function title(Situation $at): string

@@ -12,9 +12,11 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\FurtherDrain;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Drain\Drain;
+use Aqbel\Core\Steps\Drain\Elsewhere;
 use Aqbel\Core\Values;
 
 /** What the drain points have given so far, and which are still shut. */
@@ -77,11 +79,28 @@ final class Drains
             : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $job->ledgerBefore(Stage::Drain)->contentMl);
         $expected = [];
         foreach (self::predictedInTurn($job) as $id => $predicted) {
+            $missing += self::cameOutBeforeMl($job, $job->steps[$id], array_key_last($expected));
             $expected[$id] = max(0.0, $predicted - $missing);
             $missing -= self::blocked($job, $job->steps[$id]) ? 0.0 : min($missing, $predicted);
         }
 
         return $expected;
+    }
+
+    /** What came out another way since the point before was read, and before this one was; mL it does not have to give. */
+    private static function cameOutBeforeMl(JobState $job, Step $drain, ?string $after): float
+    {
+        $read = fn (?string $step): ?int => $step === null ? null : ($job->entriesOf($step, 'out')[0] ?? null)?->seq;
+        [$from, $to] = [$read($after) ?? 0, $read($drain->id) ?? PHP_INT_MAX];
+        $ml = 0.0;
+        foreach ($job->entries as $entry) {
+            $step = $job->steps[$entry->step] ?? null;
+            if ($step !== null && $step->stage->value <= Stage::Drain->value && $entry->seq > $from && $entry->seq < $to) {
+                $ml -= array_sum(array_map(fn (Line $line) => $line->ml, Elsewhere::lines($job->at($step, $entry->at), $entry, 0.0)));
+            }
+        }
+
+        return $ml;
     }
 
     /** @return array<string, float> mL by step, in the order in which they were read; those still to come as planned */

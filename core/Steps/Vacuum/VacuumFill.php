@@ -21,6 +21,7 @@ use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Fill\Poured;
+use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Vacuum\VacuumProgress;
 
@@ -67,9 +68,9 @@ final class VacuumFill extends Poured
     public function forms(Situation $at): array
     {
         return [new Form('poured', 'Record what went in', [
-            ...$this->vesselFields($at, 'volume', 'Drawn in since the last reading', VesselUse::Mix),
-            TopUp::jugField($at),
+            ...$this->vesselFields($at, 'volume', 'Drawn in since', VesselUse::Mix),
             Gauge::field($at, 'Gauge shows now'),
+            TopUp::jugField($at),
         ])];
     }
 
@@ -166,7 +167,15 @@ final class VacuumFill extends Poured
         return Verdict::wait('filling', 'Filling', $progress === null
             ? "{$in} in. The needle must fall before it tells what is left."
             : "{$in} in, {$at->say($progress->filledFraction, Unit::Percent)} of the void. Have "
-                ."{$at->litres($progress->remaining->mL())} more ready.");
+                ."{$at->litres($progress->remaining->mL())} more ready".$this->ofWhat($at).'.');
+    }
+
+    /** What the next jug is made of, where no bucket was mixed for it. */
+    private function ofWhat(Situation $at): string
+    {
+        $next = Bucket::batch($at->job)->ml > 0.0 ? null : $this->next($at);
+
+        return $next === null ? '' : ": {$at->litres($next->stockMl())} concentrate and {$at->litres($next->waterMl())} water";
     }
 
     private function progress(Situation $at): ?VacuumProgress

@@ -21,6 +21,11 @@
 @if ($page->docked() !== [])
     <div class="dock">@foreach ($page->docked() as $shown)@include('run.form')@endforeach</div>
 @endif
+@if ($page->instead() !== [])
+    <p class="instead">If it comes first:
+        @foreach ($page->instead() as $other)<a class="button button-quiet" href="{{ $other->href }}">{{ $other->title }}</a>@endforeach
+    </p>
+@endif
 @foreach ($page->aside() as $shown)@include('run.form')@endforeach
 @foreach ($page->tables() as $table)<x-numbers :table="$table"/>@endforeach
 @if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
@@ -30,4 +35,5 @@
 @endif
 @include('run.evidence')
 @include('run.photos')
+@if ($page->done)@include('run.late')@endif
 @if (! $page->done && ! $page->ahead)@include('run.finish')@endif

@@ -1,0 +1,26 @@
+{{-- What was forgotten at a finished step: it is judged again with it, and opens again if it falls. --}}
+@if ($page->late() !== [])
+    <details class="late" @if ($errors->any()) open @endif>
+        <summary class="button button-quiet button-wide" data-key="l" data-key-label="Something was forgotten here">Something was forgotten here…</summary>
+        @foreach ($page->late() as $form)
+            <form method="post" action="/jobs/{{ $page->job->id }}/late" class="entry" data-send>
+                @include('run.sent', ['step' => $page->step->id, 'stay' => true])
+                <input type="hidden" name="form" value="{{ $form->name }}">
+                <details @if (old('form') === $form->name) open @endif>
+                    <summary class="button button-quiet button-wide">{{ $form->button }}…</summary>
+                    <div class="fields">
+                        @foreach ($form->fields as $field)
+                            @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => 'late-'.$form->name.'-', 'fold' => false])
+                        @endforeach
+                        <div @class(['field', 'has-error' => $errors->has('when')])>
+                            <label for="late-{{ $form->name }}-when">It happened at</label>
+                            <input id="late-{{ $form->name }}-when" type="datetime-local" name="when" max="{{ $page->lateUntil() }}" value="{{ old('when', $page->lateUntil()) }}">
+                            @error ('when')<p class="error" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+                        </div>
+                    </div>
+                    <button class="button button-wide">{{ $form->button }}, late</button>
+                </details>
+            </form>
+        @endforeach
+    </details>
+@endif
