@@ -5,10 +5,17 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Port;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
+use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\WarmUp;
+use Aqbel\Core\Values;
 
 /**
  * Filled until every vent has run, each shut as it runs; then warmed up again and again, with litres topped up each
@@ -55,6 +62,29 @@ final class LargeEngine extends Purged
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), $choices->headMm, $choices->noseLiftMm)];
+        $vents = $choices->bleedsOf($circuit);
+        $tank = PlannedPour::atTheNeck($circuit, $vents, $choices->headMm, $choices->noseLiftMm);
+        $engine = self::engineNeck($circuit);
+
+        return $engine === null ? [$tank] : [new PlannedPour($engine->id, [...$vents, $circuit->fillPort()->id], noseLiftMm: $choices->noseLiftMm), $tank];
+    }
+
+    /** Where engine and exchanger have a neck of their own they are filled there, shut, and then the day tank. */
+    public function steps(Groundwork $on, PredictedFill $fill): array
+    {
+        $steps = parent::steps($on, $fill);
+        $engine = self::engineNeck($on->circuit);
+        if ($engine !== null) {
+            $opens = array_search('open_bleeds', array_map(fn (Step $step) => $step->kind, $steps), true);
+            $about = new Values(['port' => $engine->id, 'capped' => true]);
+            array_splice($steps, $opens === false ? 0 : (int) $opens + 1, 0, [new Step("fill_through:{$engine->id}", 'fill_through', Stage::Fill, $about)]);
+        }
+
+        return $steps;
+    }
+
+    private static function engineNeck(Circuit $circuit): ?Port
+    {
+        return $circuit->portsOf(PortKind::Fill)[1] ?? null;
     }
 }

@@ -295,6 +295,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->go('Record what is not');
         $this->finishByTouch();
         $this->tickByTouch();
+        $this->oneByOne();
         while (str_starts_with($this->text('h1'), 'Drain: ')) {
             $expected = self::$browser->findElement(By::cssSelector('[data-figure]'))->getText();
             $this->typeByTouch('volume', $expected);

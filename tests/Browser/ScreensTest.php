@@ -106,6 +106,7 @@ final class ScreensTest extends BrowserTestCase
         $jobs = ['SKP 902' => 'drain:radiator_cock', 'SKP 031' => 'fill_level', 'SKP 115' => 'heat_cycle:1', 'SKP 208' => 'cool_down:1', 'YT 2' => 'drive'];
         foreach ($jobs as $plate => $step) {
             $this->jobAt($step, $plate);
+            $this->oneByOne();
             if ($step === 'heat_cycle:1') {
                 $this->record('start', ['place' => 'outdoors', 'neck' => 'sealed']);
                 $this->pass(900);

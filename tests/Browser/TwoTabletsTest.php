@@ -13,7 +13,7 @@ final class TwoTabletsTest extends BrowserTestCase
     {
         $this->signIn();
         $job = $this->jobAt('drain:radiator_cock', 'SKP 114');
-        $other = $this->otherTablet('sunniva', $job);
+        $other = $this->otherTablet('sunniva', "{$job}?step=drain:radiator_cock");
         $other->record('out', ['volume' => '4.0', 'vessel' => 'pan', 'flow' => 'ran']);
         // This page was loaded before that, and says so by what it shows afterwards.
         $this->record('out', ['volume' => '5.6', 'vessel' => 'pan', 'flow' => 'ran']);
@@ -33,6 +33,7 @@ final class TwoTabletsTest extends BrowserTestCase
             $this->record('sound');
             $this->finish();
         });
+        $this->oneByOne();
         self::assertStringStartsWith('Drain:', $this->text('h1'));
 
         $other = $this->otherTablet('sunniva', "{$job}?step=cold_check");

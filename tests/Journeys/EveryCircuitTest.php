@@ -54,6 +54,20 @@ final class EveryCircuitTest extends TestCase
         self::assertGreaterThan(0, $walked);
     }
 
+    public function test_a_large_engine_with_a_neck_of_its_own_is_filled_there_before_its_day_tank(): void
+    {
+        $circuit = Demo::document('standby-generator');
+        $circuit['ports'][] = ['id' => 'exchanger_neck', 'node' => 'left_head', 'kind' => 'fill', 'label' => 'Exchanger neck'];
+        $sequence = array_column(TopicList::answer('plan', (string) json_encode([
+            'circuit' => $circuit, 'choices' => ['school' => 'large_engine'],
+        ]))['sequence'], 'step');
+        $places = array_flip($sequence);
+        self::assertLessThan($places['fill_through:exchanger_neck'], $places['open_bleeds']);
+        self::assertLessThan($places['bleed:vent_left'], $places['fill_through:exchanger_neck']);
+        self::assertLessThan($places['fill_level'], $places['bleed:vent_left']);
+        self::assertNotContains('fill_through:exchanger_neck', array_column($this->plan('standby-generator', 'large_engine')['sequence'], 'step'));
+    }
+
     /** @return array<string, mixed> */
     private function plan(string $circuit, string $school): array
     {

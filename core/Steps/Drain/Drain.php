@@ -33,8 +33,12 @@ final class Drain extends StepKind
     /** Above this share of it more came than stands above the point (common practice, no source). */
     private const MORE = 1.3;
 
-    /** Ticked with the volume: it ran at the same time as others, and they are judged by their sum. */
+    /** Whether it ran at the same time as others: then they are judged by their sum. */
     public const TOGETHER = 'together';
+
+    public const WITH_OTHERS = 'with';
+
+    private const RAN = ['' => 'by itself', self::WITH_OTHERS => 'with the others, judged as one sum'];
 
     /** Ticked with the volume: closed again, as it should be. */
     private const SHUT = 'shut';
@@ -115,7 +119,7 @@ final class Drain extends StepKind
     /** What came out and that it is closed, on one sheet with the other points. */
     public function atOnce(Situation $at): ?Form
     {
-        return $at->has('out') || $this->capIsOn($at) || $at->entries() !== $at->entries('opened') ? null : $this->outForm($at);
+        return $at->has('out') || $this->capIsOn($at) || $at->entries() !== $at->entries('opened') ? null : $this->outForm($at, together: true);
     }
 
     /** Also where the others are still to be read. */
@@ -331,7 +335,7 @@ final class Drain extends StepKind
         return new Form('cap_off', 'Cap is off now, it runs');
     }
 
-    private function outForm(Situation $at): Form
+    private function outForm(Situation $at, bool $together = false): Form
     {
         return new Form('out', 'Record what came out', [
             ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
@@ -341,8 +345,8 @@ final class Drain extends StepKind
                 ['ran' => 'ran out and stopped', 'early' => 'stopped early', 'blocked' => 'hardly came'],
                 'ran',
             ),
+            count($at->job->stepsOf($this->name())) < 2 ? null : Field::choice(self::TOGETHER, 'It ran', self::RAN, $together ? self::WITH_OTHERS : '')->optional(),
             $at->has('closed') ? null : Field::check(self::SHUT, 'Closed again: '.lcfirst($this->shut($at))),
-            count($at->job->stepsOf($this->name())) < 2 ? null : Field::check(self::TOGETHER, 'Ran with the others: judged as one sum'),
         ], closes: true);
     }
 

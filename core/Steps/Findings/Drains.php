@@ -63,7 +63,7 @@ final class Drains
 
     private static function ranTogether(JobState $job, Step $drain): bool
     {
-        return array_filter($job->entriesOf($drain->id, 'out'), fn (Entry $out) => $out->ticked(Drain::TOGETHER)) !== [];
+        return array_filter($job->entriesOf($drain->id, 'out'), fn (Entry $out) => $out->text(Drain::TOGETHER) === Drain::WITH_OTHERS) !== [];
     }
 
     private static function outMl(JobState $job, Step $drain): float

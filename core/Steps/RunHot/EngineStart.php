@@ -26,11 +26,13 @@ final class EngineStart
         'outdoors' => 'Outdoors', 'extraction' => 'On exhaust extraction', self::CLOSED => 'In the closed shop',
     ];
 
-    public static function form(string $button, Neck $likely, bool $main = true): Form
+    /** @param  ?Field  $besides  what is asked with it */
+    public static function form(string $button, Neck $likely, bool $main = true, ?Field $besides = null): Form
     {
         return new Form(self::FORM, $button, [
             Field::choice('place', 'It runs', self::PLACES, 'extraction'),
             Field::choice('neck', 'Neck', Neck::choices(), $likely->value),
+            $besides,
         ], $main);
     }
 

@@ -109,7 +109,7 @@ final class HeatCycle extends StepKind
     public function everyForm(Situation $at): array
     {
         return [
-            $this->startForm($at), $this->readingForm($at), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),
+            $this->startForm($at, true), $this->readingForm($at), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),
             $this->toppedForm($at), self::noFanForm(), self::offForm(), WarmTopUp::atLineForm(), WarmTopUp::capForm(), EngineHold::form(),
         ];
     }
@@ -323,9 +323,16 @@ final class HeatCycle extends StepKind
         return $missing;
     }
 
-    private function startForm(Situation $at): Form
+    /** @param  bool  $asksAll  also the air, where it is known */
+    private function startForm(Situation $at, bool $asksAll = false): Form
     {
-        return EngineStart::form('Engine is running', WarmTopUp::by($at)->neck($at->facts()->neck));
+        $asksAir = $at->facts()->outlets !== [] && ($asksAll || HeaterAir::known($at, $at->now) === null);
+
+        return EngineStart::form(
+            'Engine is running',
+            WarmTopUp::by($at)->neck($at->facts()->neck),
+            besides: $asksAir ? Field::temperature('air', 'Air outside, for the heater', false, -40, 55) : null,
+        );
     }
 
     private function readingForm(Situation $at): Form
@@ -352,7 +359,6 @@ final class HeatCycle extends StepKind
             Field::coolant('ect', 'Coolant, live'),
             Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide)->usuallySaid(),
             ...array_map($outlet, $at->facts()->outlets),
-            $at->facts()->outlets === [] ? null : Field::temperature('air', 'Air outside', false, -40, 55),
             $this->limit($at)->fanCanProve() ? FanProof::heardField() : null,
             Field::choice('bubbles', 'Bubbles', $bubbles, in_array($this->neck($at), [Neck::Sealed, Neck::Resting], true) ? 'hidden' : 'some'),
             Field::choice('sign', 'Anything wrong', $signs, 'none'),

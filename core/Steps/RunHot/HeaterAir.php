@@ -42,13 +42,19 @@ final class HeaterAir
         return self::between($at, $reading, self::COLD, self::COLD_C);
     }
 
-    /** The air outside, as it was read with this reading or last before it, °C; null where nobody read it. */
+    /** The air outside at a reading, as it was read last before it, °C; null where nobody did. */
     public static function outside(Situation $at, Entry $reading): ?float
     {
-        $air = $reading->number('air');
-        foreach ($air === null ? $at->job->entries : [] as $entry) {
-            $isBefore = $entry->at <= $reading->at && $reading->at - $entry->at <= self::STILL_HOLDS_S;
-            $air = $isBefore ? $entry->number('air') ?? $air : $air;
+        return self::known($at, $reading->at);
+    }
+
+    /** The air as it was read last before a moment, °C; null where nobody did, or it was another day’s. */
+    public static function known(Situation $at, int $moment): ?float
+    {
+        $air = null;
+        foreach ($at->job->entries as $entry) {
+            $holds = $entry->at <= $moment && $moment - $entry->at <= self::STILL_HOLDS_S;
+            $air = $holds ? $entry->number('air') ?? $entry->number('outside') ?? $air : $air;
         }
 
         return $air;

@@ -8,6 +8,8 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Pressure;
@@ -221,8 +223,11 @@ final class PressureTest extends StepKind
     private static function coolantField(Situation $at): ?Field
     {
         $read = HotNeck::readSinceItRan($at);
+        // Water that was run to rinse has gone, and what came after it was cold.
+        $filled = array_filter($at->job->stepsThat(Does::RunsEngine), fn (Step $step) => $step->stage->value >= Stage::RunHot->value);
+        $ran = array_filter($filled, fn (Step $step) => $at->job->kinds->of($step)->ran($at->seenFrom($step)) !== null);
 
-        return $at->job->lastRan() === null || ($read !== null && $read <= self::WARM_C) ? null : Field::coolant('ect', 'Coolant now');
+        return $ran === [] || ($read !== null && $read <= self::WARM_C) ? null : Field::coolant('ect', 'Coolant now');
     }
 
     /** At one temperature: a cold engine, and a few minutes. */
