@@ -115,7 +115,7 @@ final class RuleBook
                     self::PRACTICE,
                 ),
                 new HouseRule(
-                    Field::text('hold_is_enough', 'Why the hold is enough'),
+                    Field::text('hold_is_enough', 'Why the hold is enough', true),
                     ['holdIsEnoughBecause'],
                     'Stands on the record of every such job, so that nobody types it again.',
                     self::PRACTICE,

@@ -8,7 +8,9 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Field;
@@ -143,14 +145,22 @@ final class FunnelOff extends StepKind
         return $off?->text('goes') === self::BOTTLE ? (float) $off->number('volume') : 0.0;
     }
 
+    /** What was topped up into it while it ran may all stand there still, until it is off, mL. */
+    public static function mayStandMl(JobState $job): float
+    {
+        return $job->lastOf('funnel_off', self::OFF) === null && $job->neck() === Neck::Funnel ? self::toppedMl($job) : 0.0;
+    }
+
     /** What stood in it after the pour, and what was topped up into it while it ran, mL. */
     private static function stoodMl(Situation $at): float
     {
-        $stood = FillLevel::leftMl($at->job);
-        foreach ($at->job->stepsOf('heat_cycle') as $run) {
-            $stood += $at->seenFrom($run)->sum('topped', 'volume');
-        }
+        return FillLevel::leftMl($at->job) + self::toppedMl($at->job);
+    }
 
-        return $stood;
+    private static function toppedMl(JobState $job): float
+    {
+        $topped = array_map(fn (Step $run) => $job->entriesOf($run->id, 'topped'), $job->stepsOf('heat_cycle'));
+
+        return array_sum(array_map(fn (Entry $entry) => (float) $entry->number('volume'), array_merge(...$topped, ...[[]])));
     }
 }

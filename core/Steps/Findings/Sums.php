@@ -13,6 +13,7 @@ use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Cool\FunnelOff;
 use Aqbel\Core\Steps\StepKind;
 
 /**
@@ -64,7 +65,7 @@ final readonly class Sums
         $known = array_filter($ledger->lines, fn (Line $line) => $line->old) !== [];
 
         return match (true) {
-            $ledger->contentMl > $ledger->capacityMl + $plusMinus => new self(
+            $ledger->contentMl - FunnelOff::mayStandMl($at->job) > $ledger->capacityMl + $plusMinus => new self(
                 $at,
                 'more_than_fits',
                 "The sums put {$inside} into a circuit that holds {$at->litres($ledger->capacityMl)}.",

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Circuit;
+use App\Models\Job;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Plan\Plan;
+
+/** Work that changes in the middle, over HTTP: kept as it is sent, told when it cannot be, and never a 500. */
+final class OnTheWayTest extends ShopTestCase
+{
+    public function test_another_way_is_kept_with_its_plan_and_read_again(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('fill_level');
+        $send = fn (array $fields) => $this->post("/jobs/{$job->id}/another-way", ['key' => bin2hex(random_bytes(8)), ...$fields]);
+        foreach ([[], ['school' => ['x']], ['school' => 'somehow'], ['school' => 'gravity'], ['school' => 'vacuum']] as $bad) {
+            $send($bad)->assertSessionHasErrors('school');
+        }
+        foreach (['a lot', '61 %', '-3', ['x' => 'y']] as $bad) {
+            $send(['school' => 'gravity', 'target' => $bad])->assertSessionHasErrors(is_array($bad) ? 'school' : 'target');
+        }
+        self::assertSame('gravity', Plan::of($job->state())->school->id());
+
+        $key = bin2hex(random_bytes(8));
+        foreach (['once', 'and the same press again'] as $_) {
+            $this->post("/jobs/{$job->id}/another-way", ['key' => $key, 'school' => 'loose_cap', 'target' => '55 %', 'why' => 'No tester here'])
+                ->assertSessionHasNoErrors()->assertRedirect("/jobs/{$job->id}");
+        }
+        $state = ($job = Job::query()->findOrFail($job->id))->state();
+        self::assertCount(1, $state->cameUp());
+        self::assertSame('loose_cap', Plan::of($state)->school->id());
+        self::assertEqualsWithDelta(0.55, Plan::of($state)->choices->targetFraction, 1e-9);
+        self::assertSame('gravity', Plan::of($state->withOnly([]))->school->id(), 'as it was planned');
+        $this->get("/jobs/{$job->id}")->assertOk();
+        $this->get("/jobs/{$job->id}/manage")->assertOk()->assertSee('Another way from here');
+        $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('to 55 % glycol')->assertSee('No tester here');
+        $this->walk($job)->until(null);
+        self::assertNotNull($job->refresh()->signed_at);
+        $this->post("/jobs/{$job->id}/another-way", ['key' => bin2hex(random_bytes(8)), 'school' => 'gravity'])->assertSessionHasErrors();
+    }
+
+    public function test_a_job_that_turned_does_not_go_by_a_newer_circuit(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('mix');
+        $this->post("/jobs/{$job->id}/another-way", ['key' => bin2hex(random_bytes(8)), 'school' => 'loose_cap'])->assertSessionHasNoErrors();
+        Circuit::query()->create(['key' => $job->circuit->key, 'revision' => 9, 'name' => 'x', 'document' => $job->circuit->document]);
+        $this->post("/jobs/{$job->id}/merge")->assertSessionHasErrors('merge');
+        self::assertSame($job->circuit_id, $job->refresh()->circuit_id);
+    }
+
+    public function test_what_came_up_is_corrected_taken_back_and_watched(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('close_up');
+        $this->enter($job, 'close_up', 'finding', ['what' => '', 'then' => 'watch'])->assertSessionHasErrors('what');
+        $this->enter($job, 'close_up', 'finding', ['what' => 'Shroud cracked', 'then' => 'watch', 'part' => 'no such part'])->assertSessionHasErrors('part');
+        $this->enter($job, 'close_up', 'finding', ['what' => 'Shroud cracked', 'then' => 'watch'])->assertSessionHasNoErrors();
+        self::assertContains('Shroud cracked', Job::query()->findOrFail($job->id)->summary->watch ?? []);
+        $seq = $job->state()->cameUp()[0]->seq;
+        $this->get("/jobs/{$job->id}/entries/{$seq}")->assertOk()->assertSee('Shroud cracked');
+        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => bin2hex(random_bytes(8)), 'fields' => ['what' => 'Shroud cracked, left', 'part' => '', 'then' => 'now', 'until' => '']])
+            ->assertSessionHasNoErrors();
+        self::assertSame("extra:{$seq}", Job::query()->findOrFail($job->id)->state()->stepInHand()?->id, 'the correction asks for it now');
+        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => bin2hex(random_bytes(8)), 'take_back' => '1'])->assertSessionHasNoErrors();
+        self::assertSame('close_up', Job::query()->findOrFail($job->id)->state()->stepInHand()?->id);
+        self::assertSame([], Job::query()->findOrFail($job->id)->summary->watch ?? []);
+        $this->enter($job, 'close_up', 'replan', ['said' => 'by nobody'])->assertSessionHasErrors();
+    }
+
+    public function test_a_forgotten_line_stands_at_its_own_time(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('close_up');
+        $closed = $job->state()->closed['look']->at;
+        $late = fn (mixed $when) => $this->post("/jobs/{$job->id}/late", [
+            'key' => bin2hex(random_bytes(8)), 'step' => 'drain:left_plug', 'form' => 'elsewhere', 'when' => $when,
+            'fields' => ['way' => 'spill', 'volume' => '0.1', 'vessel' => 'jug', 'part' => ''],
+        ]);
+        foreach (['', 'noon', ['x'], date('Y-m-d\TH:i', $closed + 86400), date('Y-m-d\TH:i', $closed - 30 * 86400)] as $bad) {
+            $late($bad)->assertSessionHasErrors('when');
+        }
+        $before = $job->state()->ledger()->contentMl;
+        $drained = $job->state()->closed['drain:left_plug']->at;
+        $late(date('Y-m-d\TH:i', $drained - 60))->assertSessionHasNoErrors();
+        $state = Job::query()->findOrFail($job->id)->state();
+        self::assertEqualsWithDelta($before - 100.0, $state->ledger()->contentMl, 1e-6);
+        $line = array_values(array_filter($state->entriesOf('drain:left_plug'), fn ($e) => $e->form === 'elsewhere'))[0];
+        self::assertLessThan($drained, $line->at);
+        self::assertFalse(JobState::closes($line));
+        $this->get("/jobs/{$job->id}?step=drain:left_plug")->assertOk()->assertSee('Something was forgotten here');
+    }
+}
