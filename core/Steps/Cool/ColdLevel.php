@@ -272,7 +272,7 @@ final class ColdLevel extends StepKind
         return new Form('topped', 'Record top-up and level', [
             match (true) {
                 $asksAll => $ect->usuallySaid(),
-                $this->isOpen($at) => null,
+                $this->isOpen($at) || CoolDownWait::wasFeltBefore($at, $at->now) => null,
                 default => $read === null ? $ect : $ect->preset($read),
             },
             $volume->usuallySaid(),
@@ -294,7 +294,9 @@ final class ColdLevel extends StepKind
 
     private function isOpen(Situation $at): bool
     {
-        return $at->has('opened') || array_filter($at->entries('topped'), fn (Entry $e) => $e->number('ect') !== null) !== [];
+        $known = fn (Entry $e): bool => $e->number('ect') !== null || CoolDownWait::wasFeltBefore($at, $e->at);
+
+        return $at->has('opened') || array_filter($at->entries('topped'), $known) !== [];
     }
 
     /** Where the level stood at the last of the cold levels, by the last entry that says it; null where none does. */

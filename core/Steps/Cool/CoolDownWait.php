@@ -36,6 +36,11 @@ final class CoolDownWait extends StepKind
     /** Standing so long, an engine may be opened without a reading (common practice, no source). */
     private const RESTED_S = 2.0 * 3600.0;
 
+    /** Shut off so long, hoses and radiator that are cool to the hand tell that it may be opened (common practice, no source). */
+    private const BY_HAND_S = 5400;
+
+    public const BY_HAND = 'by_hand';
+
     private const LONGEST_REST_S = 3600.0 * 24 * 400;
 
     /** An entry may be written down a minute after the hours it speaks of. */
@@ -91,6 +96,7 @@ final class CoolDownWait extends StepKind
                 $air === null ? $field : $field->preset($air),
             ], note: $air === null ? '' : 'The air as it was read last time stands there already.'),
             self::restedForm()->aside(),
+            ...$this->beforeTheWork($at->step) ? [] : [self::byHandForm()],
         ];
     }
 
@@ -108,6 +114,11 @@ final class CoolDownWait extends StepKind
         return $ran !== null && $at->now - $ran >= self::RESTED_S && WhyStopped::runBefore($at) === null ? $this->forms($at)[0] : null;
     }
 
+    private static function byHandForm(): Form
+    {
+        return new Form(self::BY_HAND, 'No thermometer: cool to the hand', [], false);
+    }
+
     private static function restedForm(): Form
     {
         return new Form('rested', 'It stood long enough', [
@@ -118,6 +129,9 @@ final class CoolDownWait extends StepKind
     public function admit(Situation $at, string $form, Values $values): void
     {
         $ran = $at->job->lastRan();
+        if ($form === self::BY_HAND) {
+            self::admitByHand($at, $ran);
+        }
         if ($form === 'rested' && $ran !== null && $values->number('since') > $at->now - $ran + self::SLACK_S) {
             $minutes = max(1, intdiv($at->now - $ran, 60));
             throw new InvalidField(
@@ -128,9 +142,39 @@ final class CoolDownWait extends StepKind
         }
     }
 
+    /** @throws InvalidField before it can be told by hand, or where a reading says otherwise */
+    private static function admitByHand(Situation $at, ?int $ran): void
+    {
+        $left = $ran === null ? 0 : (int) ceil(($ran + self::BY_HAND_S - $at->now) / 60);
+        $read = self::readJustNow($at);
+        if (WhyStopped::runBefore($at) !== null) {
+            throw new InvalidField('finish', 'That run had to be stopped: after it the temperature is read, not felt.');
+        }
+        if ($left > 0) {
+            throw new InvalidField('finish', "A hand tells it from ninety minutes after the engine is off: another {$left} min. Or read the temperature.");
+        }
+        if ($read !== null && ! HotNeck::mayBeOpened($at, $read)) {
+            throw new InvalidField('finish', "{$at->degrees($read)} was read a little while ago. Wait, and read it again.");
+        }
+    }
+
+    /** Felt cool since the last reading, long enough after the run. */
+    private static function isCoolToTheHand(Situation $at): bool
+    {
+        return ($at->last(self::BY_HAND)->seq ?? 0) > ($at->last('reading')->seq ?? 0);
+    }
+
+    /** Whether it was felt cool a little while before a moment: then nobody has a thermometer to read at the neck. */
+    public static function wasFeltBefore(Situation $at, int $moment): bool
+    {
+        $felt = $at->job->lastOf('cool_down', self::BY_HAND);
+
+        return $felt !== null && $moment >= $felt->at && $moment - $felt->at <= self::JUST_NOW_S && $felt->at >= ($at->job->lastRan() ?? 0);
+    }
+
     public function obstacles(Situation $at): array
     {
-        if ($this->neckIsUnsealed($at)) {
+        if ($this->neckIsUnsealed($at) || self::isCoolToTheHand($at)) {
             return [];
         }
         $ect = $at->last('reading')?->number('ect');
@@ -214,6 +258,13 @@ final class CoolDownWait extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
+        if (self::isCoolToTheHand($at)) {
+            return Verdict::pass(
+                'cool_to_the_hand',
+                'Cool to the hand',
+                'Felt, not read: less than a thermometer tells. Rag over the cap, to the first hiss, stop, wait, go on.',
+            );
+        }
         $ect = $at->last('reading')?->number('ect');
         if ($ect === null) {
             return null;

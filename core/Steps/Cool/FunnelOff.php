@@ -87,7 +87,11 @@ final class FunnelOff extends StepKind
             $volume,
             $vessel,
             Field::choice('goes', 'It goes', self::GOES, 'container'),
-            $read === null ? Field::coolant('ect', 'Coolant now') : Field::coolant('ect', 'Coolant now')->preset($read),
+            match (true) {
+                CoolDownWait::wasFeltBefore($at, $at->now) => null,
+                $read === null => Field::coolant('ect', 'Coolant now'),
+                default => Field::coolant('ect', 'Coolant now')->preset($read),
+            },
         ], closes: true)];
     }
 

@@ -43,7 +43,7 @@ final class HotNeck
                 continue;
             }
             $ect = $entry->number('ect');
-            if ($entry->form === 'rested' || ($ect !== null && self::mayBeOpened($at, $ect))) {
+            if ($entry->form === 'rested' || $entry->form === CoolDownWait::BY_HAND || ($ect !== null && self::mayBeOpened($at, $ect))) {
                 return false;
             }
         }

@@ -51,6 +51,8 @@ final readonly class Danger
                 $first = null;
             } elseif ($entry->form === 'reading') {
                 $first ??= self::in($at, $entry, $limit);
+            } elseif ($entry->form === ByHand::FORM) {
+                $first ??= self::felt($entry);
             }
         }
 
@@ -82,11 +84,7 @@ final readonly class Danger
         $hottest = max($ect, $far ?? $ect);
 
         return match (true) {
-            $reading->text('sign') !== 'none' => new self(
-                'sign',
-                'Shut off now',
-                'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.',
-            ),
+            $reading->text('sign') !== 'none' => self::sign(),
             $hottest >= $limit->limit->degC() => new self(self::LIMIT, 'Shut off now', "{$at->degrees($hottest)} has reached"
                 ." the limit of {$at->degrees($limit->limit->degC())}: {$limit->because->label()}. It boils at "
                 ."{$at->degrees($limit->boiling->degC())}."),
@@ -99,11 +97,31 @@ final readonly class Danger
             $far !== null && self::thermostatShut($facts, $ect, $far) => new self('thermostat_shut', 'Thermostat shut',
                 'Hot before it and cold behind it: an air pocket at the thermostat, or fitted the wrong way round. '
                     .'Shut off, cool, top up.'),
-            self::heaterCold($at, $ect, $reading) => new self('heater_cold', 'Heater cold',
-                'Air in the heater core, or the level is low. Shut off, cool, top up; then higher idle when it is '
-                    .'safe.'),
+            self::heaterCold($at, $ect, $reading) => self::heaterAir(),
             default => null,
         };
+    }
+
+    private static function felt(Entry $felt): ?self
+    {
+        return match (true) {
+            $felt->text('sign') !== 'none' => self::sign(),
+            ByHand::needleIsHigh($felt) => new self('needle_high', 'Shut off now', 'The needle stands above the middle, and without a live '
+                .'reading nobody knows how hot it is. Shut off, let it cool, look at the level.'),
+            ByHand::heaterIsCold($felt) => self::heaterAir(),
+            default => null,
+        };
+    }
+
+    private static function sign(): self
+    {
+        return new self('sign', 'Shut off now', 'Steam, a lamp, a drip or rough running ends the run. Let it cool, then look.');
+    }
+
+    private static function heaterAir(): self
+    {
+        return new self('heater_cold', 'Heater cold', 'Air in the heater core, or the level is low. Shut off, cool, top up; then higher idle '
+            .'when it is safe.');
     }
 
     /** The live reading is not of coolant. */

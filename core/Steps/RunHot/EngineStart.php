@@ -57,7 +57,7 @@ final class EngineStart
     {
         return match (true) {
             ! $at->has(self::FORM) => Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
-            ! $at->has('reading') => Obstacle::missing('no_reading', 'Record at least one reading.'),
+            ! $at->has('reading') && ! $at->has(ByHand::FORM) => Obstacle::missing('no_reading', 'Record at least one reading.'),
             default => null,
         };
     }

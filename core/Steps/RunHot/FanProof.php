@@ -54,9 +54,10 @@ final class FanProof
     private static function heard(Situation $at): int
     {
         [$heard, $hottest] = [0, null];
-        foreach ($at->entries('reading') as $entry) {
-            $hottest = max((float) $hottest, (float) $entry->number('ect'));
-            $heard = max($heard, self::isHot($at, $hottest) ? self::HEARD[$entry->text('fan')] ?? 0 : 0);
+        foreach ($at->entries() as $entry) {
+            $hottest = $entry->form === 'reading' ? max((float) $hottest, (float) $entry->number('ect')) : $hottest;
+            $counts = ByHand::isWarmedUp($entry) || ($entry->form === 'reading' && self::isHot($at, $hottest));
+            $heard = max($heard, $counts ? self::HEARD[$entry->text('fan')] ?? 0 : 0);
         }
 
         return $heard;

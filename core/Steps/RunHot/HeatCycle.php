@@ -89,6 +89,7 @@ final class HeatCycle extends StepKind
         }
         $forms = [
             $this->readingForm($at),
+            ByHand::form($at, $this->besides($at)),
             FanProof::runs($at) ? self::fanForm('fan_off', 'Fan went off') : self::fanForm('fan_on', 'Fan came on'),
         ];
         if ($this->neck($at) !== Neck::Sealed) {
@@ -99,9 +100,9 @@ final class HeatCycle extends StepKind
             $forms[] = self::noFanForm();
         }
         // Revs wait until the readings say that they may.
-        $forms[] = $at->has('reading') && $this->judge($at)?->stops() !== true ? EngineHold::form() : null;
+        $forms[] = ($at->has('reading') || $at->has(ByHand::FORM)) && $this->judge($at)?->stops() !== true ? EngineHold::form() : null;
         $forms = array_values(array_filter($forms));
-        $off = self::offForm()->aside(! $at->has('reading'))->closing();
+        $off = self::offForm()->aside(! $at->has('reading') && ! $at->has(ByHand::FORM))->closing();
 
         return $this->judge($at)?->stops() === true ? [$off, ...$forms] : [...$forms, $off];
     }
@@ -109,7 +110,7 @@ final class HeatCycle extends StepKind
     public function everyForm(Situation $at): array
     {
         return [
-            $this->startForm($at, true), $this->readingForm($at), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),
+            $this->startForm($at, true), $this->readingForm($at), ByHand::form($at, $this->besides($at)), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),
             $this->toppedForm($at), self::noFanForm(), self::offForm(), WarmTopUp::atLineForm(), WarmTopUp::capForm(), EngineHold::form(),
         ];
     }
@@ -180,7 +181,7 @@ final class HeatCycle extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        if (! $at->has('reading')) {
+        if (! $at->has('reading') && ! $at->has(ByHand::FORM)) {
             return null;
         }
         $danger = Danger::of($at, $this->limit($at));
@@ -193,7 +194,7 @@ final class HeatCycle extends StepKind
         }
         $missing = $this->missingProofs($at);
         if ($missing === []) {
-            return Verdict::pass('proven', 'Proven', $this->proofs($at));
+            return Verdict::pass('proven', $at->has(ByHand::FORM) ? 'Proven, by hand' : 'Proven', $this->proofs($at));
         }
         $still = 'Still to show: '.implode('; ', $missing).'.';
 
@@ -289,7 +290,9 @@ final class HeatCycle extends StepKind
 
         $fan = FanProof::wasOnlyHeard($at) ? ', fan as it was heard' : ', fan';
 
-        return 'Thermostat, heater'.($counts ? $fan : '')." and bubbles all say the same.{$without}";
+        $hand = $at->has(ByHand::FORM) ? ' By needle and hand, which is less than a reading: look once more soon.' : '';
+
+        return 'Thermostat, heater'.($counts ? $fan : '')." and bubbles all say the same.{$without}{$hand}";
     }
 
     /** @return list<string> what is still to be shown, in words */
@@ -297,13 +300,17 @@ final class HeatCycle extends StepKind
     {
         $facts = $at->facts();
         $readings = $at->entries('reading');
-        $last = $readings[count($readings) - 1];
-        $passed = array_filter($readings, fn (Entry $e) => ThermostatPassed::at($facts, $e));
+        $seen = array_values(array_filter($at->entries(), fn (Entry $e) => $e->form === 'reading' || $e->form === ByHand::FORM));
+        $last = $seen[count($seen) - 1];
+        $passed = array_filter($seen, fn (Entry $e) => ByHand::passedTheThermostat($e) || ($e->form === 'reading' && ThermostatPassed::at($facts, $e)));
         $missing = $passed === [] && $at->circuit()->gatesOf(GateKind::Thermostat) !== []
             ? ["heat on the far side of the thermostat ({$facts->thermostatFarSide})"] : [];
         foreach ($facts->outlets as $outlet) {
             $read = array_filter($readings, fn (Entry $e) => $e->number("outlet_{$outlet}") !== null);
             $said = $read === [] ? $last : $read[array_key_last($read)];
+            if (ByHand::heaterIsHot($last)) {
+                continue;
+            }
             $hot = HeaterAir::hotFrom($at, $said);
             if ($read === [] || $said->number("outlet_{$outlet}") < $hot) {
                 $outside = HeaterAir::outside($at, $said);
@@ -312,9 +319,9 @@ final class HeatCycle extends StepKind
             }
         }
         $cycles = Plan::of($at)->rules()->fanCycles;
-        $seen = FanProof::times($at);
-        if ($this->limit($at)->fanCanProve() && $seen < $cycles && ! FanProof::cannotCome($at)) {
-            $missing[] = "the fan on and off {$cycles} times (seen {$seen}, hot and for as long as a fan runs)";
+        $times = FanProof::times($at);
+        if ($this->limit($at)->fanCanProve() && $times < $cycles && ! FanProof::cannotCome($at)) {
+            $missing[] = "the fan on and off {$cycles} times (seen {$times}, hot and for as long as a fan runs)";
         }
         if (in_array($last->text('bubbles'), ['some', 'bursts'], true)) {
             $missing[] = 'a minute without bubbles';
@@ -344,6 +351,18 @@ final class HeatCycle extends StepKind
             -40,
             120,
         );
+
+        return new Form('reading', 'Record reading', [
+            Field::coolant('ect', 'Coolant, live'),
+            Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide)->usuallySaid(),
+            ...array_map($outlet, $at->facts()->outlets),
+            ...$this->besides($at),
+        ]);
+    }
+
+    /** @return list<?Field> what is said of fan, bubbles and anything wrong, read or felt */
+    private function besides(Situation $at): array
+    {
         $bubbles = [
             'none' => 'None for a minute', 'some' => 'Some', 'bursts' => 'Bursts', 'hidden' => 'Cannot see, cap on',
         ];
@@ -355,14 +374,11 @@ final class HeatCycle extends StepKind
             'rough' => 'Runs rough',
         ];
 
-        return new Form('reading', 'Record reading', [
-            Field::coolant('ect', 'Coolant, live'),
-            Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide)->usuallySaid(),
-            ...array_map($outlet, $at->facts()->outlets),
+        return [
             $this->limit($at)->fanCanProve() ? FanProof::heardField() : null,
             Field::choice('bubbles', 'Bubbles', $bubbles, in_array($this->neck($at), [Neck::Sealed, Neck::Resting], true) ? 'hidden' : 'some'),
             Field::choice('sign', 'Anything wrong', $signs, 'none'),
-        ]);
+        ];
     }
 
     private static function noFanForm(): Form
