@@ -25,6 +25,12 @@ final class OnTheWayTest extends BrowserTestCase
         $this->record('done', ['how' => 'New clamp']);
         $this->seeStep('Open the bleed points');
         $this->see('Clamp at the heater hose has no spring left', '.evidence');
+        $keys = self::$browser->getKeyboard();
+        $this->follow(fn () => $keys->sendKeys('y'));
+        $this->see('Another way from here');
+        $this->visit("{$job}?step=open_bleeds");
+        $this->follow(fn () => $keys->sendKeys('gf'));
+        $this->seeStep('Floor');
         $this->visit("{$job}/record");
         $this->see('New clamp', '.record-story');
         $this->see('Sealant at the pump not dry', '.record-story');
@@ -61,6 +67,26 @@ final class OnTheWayTest extends BrowserTestCase
         $this->visit($job);
         $this->workToTheEnd();
         $this->see('Signed', '.record-state');
+    }
+
+    public function test_what_was_forgotten_is_added_late_and_opens_the_step_again(): void
+    {
+        $this->signIn();
+        $job = $this->jobAt('cool_down:1', 'SKP 318');
+        $this->visit("{$job}?step=heat_cycle:1");
+        self::$browser->executeScript('document.querySelectorAll(".late, .late details").forEach((more) => { more.open = true })');
+        $this->assertAccessible();
+        $late = self::$browser->findElement(By::xpath("//details[@class='late']//form[input[@value='reading']]"));
+        $late->findElement(By::name('fields[ect]'))->sendKeys('84');
+        $late->findElement(By::name('fields[far]'))->sendKeys('80');
+        self::$browser->executeScript('arguments[0].querySelector("[name=\'fields[sign]\'][value=steam]").checked = true', [$late]);
+        $when = $late->findElement(By::name('when'));
+        self::$browser->executeScript('arguments[0].value = arguments[0].max; arguments[0].stepDown(2)', [$when]);
+        $button = $late->findElement(By::xpath(".//button[contains(., 'late')]"));
+        $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$button]));
+        $this->seeStep('Heat cycle 1');
+        $this->see('In hand again');
+        $this->see('Stopped', '.verdict');
     }
 
     public function test_it_does_not_turn_while_the_engine_runs(): void

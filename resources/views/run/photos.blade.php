@@ -17,7 +17,7 @@
     <div class="any-time">
         @foreach ($page->anyTime() as $shown)@include('run.form')@endforeach
         @unless ($page->done)
-            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}/manage#another-way" data-key="g" data-key-label="Another way from here">Another way from here</a>
+            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}/manage#another-way" data-key="y" data-key-label="Another way from here">Another way from here</a>
         @endunless
     <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send data-photo
         data-most-bytes="{{ App\Photos\Photograph::MOST_BYTES }}">
