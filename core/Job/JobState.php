@@ -87,38 +87,15 @@ final class JobState
         $this->reopened = $judgesAgain && $journal->wasTouched()
             ? Reopening::of(new self($circuit, $first, $kinds, $journal, false))
             : [];
-        $steps = self::indexed($first->steps());
-        [$plan, $closed, $byStep] = [$first, [], []];
+        $byStep = [];
         foreach ($this->entries as $entry) {
             if (! self::closes($entry) && $entry->form !== self::ACKNOWLEDGE && ! self::isAnyTime($entry)) {
                 $byStep[$entry->step][] = $entry;
             }
         }
-        $closings = array_filter($this->entries, self::closes(...));
-        $last = array_column($closings, 'seq', 'step');
-        foreach ($this->entries as $entry) {
-            if (self::isAnyTime($entry)) {
-                $plan = $entry->planned ?? $plan;
-                $steps = $entry->planned === null ? self::insert($steps, $entry) : self::indexed($entry->planned->steps());
-            }
-            if (! self::closes($entry)) {
-                continue;
-            }
-            $reopened = $this->reopened[$entry->step] ?? null;
-            if ($entry->seq < $last[$entry->step] || ($reopened !== null && $entry->seq < $reopened->seq)) {
-                $begun = array_filter($entry->orders, fn (Step $ordered) => isset($byStep[$ordered->id]));
-                $steps = $begun === [] ? $steps : self::insertAfter($steps, $entry->step, $entry->orders);
-
-                continue;
-            }
-            $closed[$entry->step] = $entry;
-            $needless = array_diff_key(array_flip($entry->values->list(self::NEEDLESS)), $closed);
-            $steps = self::insertAfter(array_diff_key($steps, $needless), $entry->step, $entry->orders);
-        }
-        $this->plan = $plan;
-        $this->steps = $steps;
-        $this->closed = $closed;
         $this->byStep = $byStep;
+        $sequence = Sequence::fold($first, $this->entries, $this->reopened, $byStep);
+        [$this->plan, $this->steps, $this->closed] = [$sequence->plan, $sequence->steps, $sequence->closed];
     }
 
     /** The same job with one line more in its journal. */
@@ -421,50 +398,5 @@ final class JobState
     {
         return self::isAnyTime($entry)
             || in_array($entry->form, [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO], true);
-    }
-
-    /**
-     * @param  list<Step>  $steps
-     * @return array<string, Step>
-     */
-    private static function indexed(array $steps): array
-    {
-        return array_combine(array_map(fn (Step $step) => $step->id, $steps), $steps);
-    }
-
-    /**
-     * What came up brings its steps in before the one it names, or after its own.
-     *
-     * @param  array<string, Step>  $steps
-     * @return array<string, Step>
-     */
-    private static function insert(array $steps, Entry $line): array
-    {
-        $place = array_search($line->text(self::BEFORE), array_keys($steps), true);
-        if ($place === false) {
-            return self::insertAfter($steps, $line->step, $line->orders);
-        }
-
-        return array_slice($steps, 0, $place) + self::indexed($line->orders) + array_slice($steps, $place);
-    }
-
-    /**
-     * @param  array<string, Step>  $steps
-     * @param  list<Step>  $new
-     * @return array<string, Step>
-     */
-    private static function insertAfter(array $steps, string $after, array $new): array
-    {
-        $result = [];
-        foreach ($steps as $id => $step) {
-            $result[$id] = $step;
-            if ($id === $after) {
-                foreach ($new as $added) {
-                    $result[$added->id] = $added;
-                }
-            }
-        }
-
-        return $result;
     }
 }

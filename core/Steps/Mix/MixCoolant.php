@@ -146,11 +146,11 @@ final class MixCoolant extends StepKind
             $forms[] = self::reusedForm($at);
         }
         if (Bucket::isInside($at->job)) {
-            return [$this->insideForm($at)];
+            return [Inside::form($at, $this->mix($at))];
         }
         $forms[] = $this->batchForm($at)->aside($reuse);
-        if ($this->mayMixInside($at)) {
-            $forms[] = $this->insideForm($at);
+        if (Inside::isPossible($at, $this->mix($at))) {
+            $forms[] = Inside::form($at, $this->mix($at));
         }
         if (Plan::of($at)->school->mixedOutside() && Bucket::batch($at->job)->ml <= 0.0) {
             $forms[] = self::jugsForm();
@@ -176,7 +176,7 @@ final class MixCoolant extends StepKind
             self::moreForm(Drains::everyChoice($at)),
             self::reusedForm($at),
             $this->batchForm($at),
-            $this->insideForm($at),
+            Inside::form($at, $this->mix($at)),
             self::jugsForm(),
             $this->shelfForm($at),
         ];
@@ -427,31 +427,6 @@ final class MixCoolant extends StepKind
                 ? Field::choice('from', ($premix ? 'Premix' : 'Concentrate').' from', $sources, $likely)
                 : null,
         ], closes: true);
-    }
-
-    /** One after the other into the neck: not where the hose draws from a bucket, nor with anything else in the bucket. */
-    private function mayMixInside(Situation $at): bool
-    {
-        $plan = Plan::of($at);
-
-        return $plan->choices->stockFraction >= 1.0 && ! $plan->school->mixedOutside() && Bucket::batch($at->job)->ml <= 0.0
-            && $this->mix($at)->reachable() && $this->mix($at)->stock()->mL() > 0.0;
-    }
-
-    private function insideForm(Situation $at): Form
-    {
-        $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
-        $stock = max(0.0, $this->mix($at)->stock()->mL() - Bucket::insideStockMl($at->job));
-        $water = max(0.0, Shopping::SPARE * $this->mix($at)->water()->mL() - Bucket::insideWaterMl($at->job));
-        $sources = Source::choices($at, Liquid::Concentrate, $stock);
-
-        return new Form(Bucket::INSIDE, 'Mix it inside', [
-            Field::volume('concentrate', 'Concentrate, measured', $most)->preset($stock),
-            Field::volume('water', 'Water, measured', $most)->preset($water),
-            count($sources) > 1
-                ? Field::choice('from', 'Concentrate from', $sources, Source::likeliest($at, array_keys($sources), $stock))
-                : null,
-        ], false, 'All of the concentrate goes into the neck first, then the water up to the mark. Both are measured.');
     }
 
     private static function jugsForm(): Form
