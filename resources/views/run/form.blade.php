@@ -27,6 +27,7 @@
             <summary class="button button-quiet button-wide" data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}">
                 {{ $shown->form->button }}…
             </summary>
+            @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
             <div class="fields">
                 @foreach ($shown->form->fields as $field)
                     @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-', 'fold' => $shown->folds($field)])
