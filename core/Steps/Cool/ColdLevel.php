@@ -241,6 +241,9 @@ final class ColdLevel extends StepKind
     /** What the heat cycle before left to be shown, in words; empty where it showed all. */
     private function unproven(Situation $at): string
     {
+        if (CoolDownWait::dripped($at)) {
+            return 'It dripped underneath after that run.';
+        }
         $cycle = $this->round($at) === null ? null : $at->job->before($at->step, 'heat_cycle');
         if ($cycle === null || ! $at->seenFrom($cycle)->has('reading')) {
             return '';

@@ -41,6 +41,10 @@ final class CoolDownWait extends StepKind
 
     public const BY_HAND = 'by_hand';
 
+    private const DRY = 'dry';
+
+    private const DRIPS = 'drips';
+
     private const LONGEST_REST_S = 3600.0 * 24 * 400;
 
     /** An entry may be written down a minute after the hours it speaks of. */
@@ -73,11 +77,12 @@ final class CoolDownWait extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return [
+        return array_values(array_filter([
             'Read the coolant temperature and the air temperature. Hood open, cap shut.',
+            $this->beforeTheWork($at->step) ? '' : 'Look underneath now: hot and under pressure a drip shows that a cold look misses.',
             'A second reading some minutes later makes the clock this engine’s own instead of a typical one.',
             'Come back when the clock is over and read once more.',
-        ];
+        ]));
     }
 
     public function hazards(Situation $at): array
@@ -97,7 +102,13 @@ final class CoolDownWait extends StepKind
             ], note: $air === null ? '' : 'The air as it was read last time stands there already.'),
             self::restedForm()->aside(),
             ...$this->beforeTheWork($at->step) ? [] : [self::byHandForm()],
+            ...$this->mayBeLookedUnder($at) ? self::underneathForms() : [],
         ];
+    }
+
+    public function everyForm(Situation $at): array
+    {
+        return [$this->forms($at)[0], self::restedForm(), self::byHandForm(), ...self::underneathForms()];
     }
 
     /** Before the work how long it has stood; after a run the reading, once it has stood long enough to be cold. */
@@ -112,6 +123,20 @@ final class CoolDownWait extends StepKind
         }
 
         return $ran !== null && $at->now - $ran >= self::RESTED_S && WhyStopped::runBefore($at) === null ? $this->forms($at)[0] : null;
+    }
+
+    /** After every run, and once: hot and under pressure a drip shows that a cold look misses. */
+    private function mayBeLookedUnder(Situation $at): bool
+    {
+        return $at->step->stage->value >= Stage::Cool->value && ! $at->has(self::DRY) && ! $at->has(self::DRIPS);
+    }
+
+    /** @return list<Form> */
+    private static function underneathForms(): array
+    {
+        return [new Form(self::DRY, 'Underneath it is dry', [], false), new Form(self::DRIPS, 'It drips underneath', [
+            Field::text('where', 'Where', true),
+        ], false)];
     }
 
     private static function byHandForm(): Form
@@ -325,15 +350,24 @@ final class CoolDownWait extends StepKind
         return ! $at->step->params->ticked('cold') && $at->step->stage !== Stage::Rinse && ! HotNeck::wasSealed($at) && WhyStopped::runBefore($at) === null;
     }
 
-    /** A run that was stopped has its cause looked for before the neck is filled up. */
+    /** Whether it dripped after the run before a step. */
+    public static function dripped(Situation $at): bool
+    {
+        $cooled = $at->job->before($at->step, 'cool_down');
+
+        return $cooled !== null && $at->job->entriesOf($cooled->id, self::DRIPS) !== [];
+    }
+
+    /** A run that was stopped has its cause looked for before the neck is filled up; so has a drip, cold and pressed. */
     public function orders(Situation $at): array
     {
         $stopped = WhyStopped::runBefore($at);
-        $id = $stopped === null ? '' : "why_stopped:{$stopped->id}";
+        $ordered = [
+            $stopped === null ? null : new Step("why_stopped:{$stopped->id}", 'why_stopped', $at->step->stage, new Values(['run' => $stopped->id])),
+            $at->has(self::DRIPS) ? new Step("find_drip:{$at->step->id}", 'find_drip', $at->step->stage) : null,
+        ];
 
-        return $stopped === null || isset($at->job->steps[$id])
-            ? []
-            : [new Step($id, 'why_stopped', $at->step->stage, new Values(['run' => $stopped->id]))];
+        return array_values(array_filter($ordered, fn (?Step $step) => $step !== null && ! isset($at->job->steps[$step->id])));
     }
 
     /** The coolant as it was read while it cooled down, just now: nobody reads it twice; °C. */

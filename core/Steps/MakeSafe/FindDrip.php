@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\MakeSafe;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
@@ -159,7 +160,11 @@ final class FindDrip extends StepKind
                 'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before '
                     .'anything is filled.'),
             $seen->place() !== null => Verdict::pass('found', "Found: {$seen->place()}",
-                ($this->isWater($at) ? 'It is mended next, when the water is out.' : 'Mending it is on the close-up list.').($seen->where() === '' ? '' : " Seen: {$seen->where()}.")),
+                match (true) {
+                    $this->isWater($at) => 'It is mended next, when the water is out.',
+                    $this->isMendedHere($at) => 'It is mended next, before it runs again.',
+                    default => 'Mending it is on the close-up list.',
+                }.($seen->where() === '' ? '' : " Seen: {$seen->where()}.")),
             $this->isWater($at) => Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.'),
             $seen->unexplained() => Verdict::wait(
                 'no_drip',
@@ -180,10 +185,16 @@ final class FindDrip extends StepKind
         $place = $this->seen($at)?->place();
         $mend = new Values(['what' => trim("{$place}, {$this->seen($at)?->where()}", ', ')]);
 
-        return ! $this->isWater($at) ? [] : [
-            new Step("water_out:{$at->step->id}", 'water_out', $at->step->stage),
-            ...$place === null ? [] : [new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $mend)],
+        return [
+            ...$this->isWater($at) ? [new Step("water_out:{$at->step->id}", 'water_out', $at->step->stage)] : [],
+            ...$place !== null && $this->isMendedHere($at) ? [new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $mend)] : [],
         ];
+    }
+
+    /** Once it has been closed up there is no list left for it. */
+    private function isMendedHere(Situation $at): bool
+    {
+        return $this->isWater($at) || $at->step->stage->value >= Stage::RunHot->value;
     }
 
     private function isWater(Situation $at): bool
