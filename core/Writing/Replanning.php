@@ -63,7 +63,6 @@ final readonly class Replanning
     public function line(Situation $at, array $raw): NewLine
     {
         $old = Plan::of($at);
-        $this->assertMayTurn($at);
         $text = fn (string $name): string => is_string($raw[$name] ?? null) ? trim($raw[$name]) : '';
         $school = $this->school($at->job, $text(Replan::SCHOOL) ?: $old->school->id());
         $typed = $text(Replan::TARGET);
@@ -71,13 +70,19 @@ final readonly class Replanning
             ? $old->choices->targetFraction
             : (float) self::targetField()->read($typed, $at->units)[0];
         $other = abs($target - $old->choices->targetFraction) > self::SAME;
-        if (! $other && $school->id() === $old->school->id()) {
+        $turns = $school->id() !== $old->school->id();
+        $this->assertMayTurn($at, $turns);
+        if (! $other && ! $turns) {
             throw new InvalidField(Replan::SCHOOL, 'It goes that way already. Choose another school, or another mixture.');
         }
         $choices = $old->choices->with($school->id());
         $planned = $this->planner->plan($at->circuit(), $other ? $choices->aimingAt($target) : $choices);
-        $way = new OnTheWay($at->job, $at->step, $planned, $at->now);
-        $steps = $this->withWhatIsMissing($at, $planned, $way, $other);
+        $way = $turns ? new OnTheWay($at->job, $at->step, $planned, $at->now) : null;
+        $mixAgain = $other && self::isMixed($at->job) && ! self::isPoured($at->job)
+            ? [new Step('mix:'.(1 + count($at->job->stepsOf('mix'))), 'mix', Stage::Mix)]
+            : [];
+        $missing = $way === null ? $mixAgain : [...$this->missing($at, $planned), ...$mixAgain];
+        $leaves = $way?->leaves() ?? false;
         $said = implode(', ', array_filter([
             'by '.lcfirst($school->label()),
             $other ? "to {$at->say($target, Unit::Percent)} glycol" : null,
@@ -88,14 +93,18 @@ final readonly class Replanning
             JobState::REPLAN,
             new Values([
                 Replan::SCHOOL => $school->id(), Replan::TARGET => $target, Replan::SAID => $said,
-                Replan::WHY => mb_substr($text(Replan::WHY), 0, 300), JobState::LEAVES => $way->leaves(),
+                Replan::WHY => mb_substr($text(Replan::WHY), 0, 300), JobState::LEAVES => $leaves,
             ]),
-            planned: $planned->following($steps),
+            planned: $planned->following(self::inFront($at, $way?->steps() ?? array_values($at->job->steps), $missing, $leaves)),
         );
     }
 
-    /** @throws InvalidField while the engine runs, or is hot from it, and where danger has the word */
-    private function assertMayTurn(Situation $at): void
+    /**
+     * @param  bool  $turns  whether to another school: what is poured and proven follows anew
+     *
+     * @throws InvalidField while the engine runs, or is hot from it, and where danger has the word
+     */
+    private function assertMayTurn(Situation $at, bool $turns): void
     {
         $kind = $this->kinds->of($at->step);
         if (isset($at->job->closed[$at->step->id]) || $at->job->stepInHand()?->id !== $at->step->id) {
@@ -106,6 +115,9 @@ final readonly class Replanning
         }
         if ($kind->verdict($at)?->tone === Tone::Stop) {
             throw new InvalidField(Replan::SCHOOL, "{$kind->verdict($at)->title}: put that right first.");
+        }
+        if (! $turns) {
+            return;
         }
         if ($at->step->stage === Stage::HandOver && $at->job->lastOf('left_over', 'kept') !== null) {
             throw new InvalidField(Replan::SCHOOL, 'What is left of the batch is on the shelf already. Give this job up and plan anew from where it stands.');
@@ -155,35 +167,41 @@ final readonly class Replanning
         return count($job->ledger()->lines) > count($job->ledgerBefore(Stage::Fill)->lines);
     }
 
-    /**
-     * What the new way needs besides: a cold engine, things to lay out, the vacuum let in, the batch brought to its strength.
-     *
-     * @return list<Step>
-     */
-    private function withWhatIsMissing(Situation $at, Plan $planned, OnTheWay $way, bool $otherTarget): array
+    private static function isMixed(JobState $job): bool
+    {
+        return array_filter($job->stepsOf('mix'), fn (Step $step) => isset($job->closed[$step->id])) !== [];
+    }
+
+    /** @return list<Step> what the new way needs besides: a cold engine, things to lay out, the vacuum let in */
+    private function missing(Situation $at, Plan $planned): array
     {
         $job = $at->job;
-        $steps = $way->steps();
         $n = $job->journal->last() + 1;
-        // Warm-ups that follow each other are left warm: bleed points and funnel wait until it has cooled.
-        $missing = self::isStillHot($job) ? [new Step("cool_down:turn:{$n}", 'cool_down', Stage::Cool, new Values(['cold' => true]))] : [];
         $needs = fn (Plan $plan): array => $plan->school->needs($at->circuit(), $plan->choices);
         $items = array_keys(array_diff_key($needs($planned), $needs(Plan::of($job))));
         $gathered = array_filter($job->stepsOf('gather'), fn (Step $step) => isset($job->closed[$step->id])) !== [];
-        if ($items !== [] && $gathered) {
-            $missing[] = new Step("gather:{$n}", 'gather', $at->step->stage, new Values(['only' => $items]));
-        }
-        $pulled = array_filter($job->stepsOf('pull'), fn (Step $step) => $job->entriesOf($step->id) !== []);
-        if ($pulled !== [] && ! self::isPoured($job) && ! $planned->school->beginsEmpty()) {
-            $missing[] = new Step("extra:{$n}", 'extra', $at->step->stage, new Values(['what' => 'air let in slowly, vacuum adapter off']));
-        }
-        $mixed = array_filter($job->stepsOf('mix'), fn (Step $step) => isset($job->closed[$step->id])) !== [];
-        if ($otherTarget && $mixed && ! self::isPoured($job)) {
-            $missing[] = new Step('mix:'.(1 + count($job->stepsOf('mix'))), 'mix', Stage::Mix);
-        }
-        $open = array_filter($steps, fn (Step $step) => ! isset($job->closed[$step->id]) && ($step->id !== $at->step->id || ! $way->leaves()));
-        $first = array_key_first($open) ?? count($steps);
-        // What is in hand goes on, where it is still the drain, the rinse or the bucket.
+        $pulled = array_filter($job->stepsOf('pull'), fn (Step $step) => $job->entriesOf($step->id) !== []) !== [];
+        $adapterOff = new Values(['what' => 'air let in slowly, vacuum adapter off']);
+
+        return array_values(array_filter([
+            // Warm-ups that follow each other are left warm: bleed points and funnel wait until it has cooled.
+            self::isStillHot($job) ? new Step("cool_down:turn:{$n}", 'cool_down', Stage::Cool, new Values(['cold' => true])) : null,
+            $items !== [] && $gathered ? new Step("gather:{$n}", 'gather', $at->step->stage, new Values(['only' => $items])) : null,
+            $pulled && ! self::isPoured($job) ? new Step("extra:{$n}", 'extra', $at->step->stage, $adapterOff) : null,
+        ]));
+    }
+
+    /**
+     * In front of the first step that is still to be done; behind the drain, the rinse or the bucket that is in hand.
+     *
+     * @param  list<Step>  $steps
+     * @param  list<Step>  $missing
+     * @return list<Step>
+     */
+    private static function inFront(Situation $at, array $steps, array $missing, bool $leaves): array
+    {
+        $isOpen = fn (Step $step): bool => ! isset($at->job->closed[$step->id]) && ! ($leaves && $step->id === $at->step->id);
+        $first = array_key_first(array_filter($steps, $isOpen)) ?? count($steps);
         $goesOn = ($steps[$first]->id ?? '') === $at->step->id && $at->step->stage->value < Stage::Fill->value;
         array_splice($steps, $goesOn ? $first + 1 : $first, 0, $missing);
 
