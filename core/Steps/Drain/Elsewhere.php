@@ -8,6 +8,7 @@ use Aqbel\Core\Circuit\Part;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
@@ -46,10 +47,15 @@ final class Elsewhere
         ], false);
     }
 
+    public static function tellsOf(Entry $entry): bool
+    {
+        return $entry->form === self::FORM || $entry->form === JobState::OUTLET;
+    }
+
     /** @return list<Line> */
     public static function lines(Situation $at, Entry $entry, float $plusMinusMl): array
     {
-        if ($entry->form !== self::FORM && $entry->form !== JobState::OUTLET) {
+        if (! self::tellsOf($entry)) {
             return [];
         }
         $ml = (float) $entry->number('volume');
@@ -57,5 +63,21 @@ final class Elsewhere
         $way = self::WAYS[$entry->text('way')] ?? $entry->text('way');
 
         return $entry->text('way') === self::BOTTLE ? [] : [new Line("Out: {$way}", -$ml, max($plusMinusMl, $guess), null)];
+    }
+
+    /** @return array<string, float> mL that came out of a part another way than down to a drain, by part */
+    public static function byPart(JobState $job): array
+    {
+        $out = [];
+        foreach ($job->entries as $entry) {
+            $step = $job->steps[$entry->step] ?? null;
+            $part = $entry->text('part');
+            if ($part !== '' && $step !== null && $step->stage->value <= Stage::Drain->value) {
+                $ml = array_sum(array_map(fn (Line $line) => -$line->ml, self::lines($job->at($step, $entry->at), $entry, 0.0)));
+                $out[$part] = ($out[$part] ?? 0.0) + $ml;
+            }
+        }
+
+        return $out;
     }
 }

@@ -174,8 +174,10 @@ final class Reconcile extends StepKind
         $rows = [];
         $opened = Drains::letOutBeyondThePlan($at->job);
         $retained = Plan::of($at)->predicted->retained;
+        $emptied = Elsewhere::byPart($at->job);
         foreach ($retained->byPart($at->circuit()) as $kept) {
-            $rows[$kept->part->id] = [$kept->part->label, $at->litres($kept->ml), 'no way down to an open drain'];
+            $gone = min($kept->ml, $emptied[$kept->part->id] ?? 0.0);
+            $rows[$kept->part->id] = [$kept->part->label, $at->litres($kept->ml - $gone), $gone > 0.0 ? 'emptied another way' : 'no way down to an open drain'];
         }
         foreach ($opened->byPart($at->circuit()) as $let) {
             $keeps = array_sum(array_map($retained->in(...), $let->part->passages));
@@ -239,10 +241,16 @@ final class Reconcile extends StepKind
             : "{$at->circuit()->port($port)->label} gave {$at->litres($missing[$port])} less than expected";
     }
 
-    /** What the model keeps with the points that have been opened by now, mL. */
+    /** What the model keeps with the points that have been opened, and the parts emptied another way, by now; mL. */
     private function predicted(Situation $at): float
     {
-        return max(0.0, Plan::of($at)->predicted->retainedMl - Drains::letOutBeyondThePlan($at->job)->sum());
+        $emptied = Elsewhere::byPart($at->job);
+        $blown = 0.0;
+        foreach (Plan::of($at)->predicted->retained->byPart($at->circuit()) as $kept) {
+            $blown += min($kept->ml, $emptied[$kept->part->id] ?? 0.0);
+        }
+
+        return max(0.0, Plan::of($at)->predicted->retainedMl - Drains::letOutBeyondThePlan($at->job)->sum() - $blown);
     }
 
     /**

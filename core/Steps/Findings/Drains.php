@@ -93,10 +93,21 @@ final class Drains
         $read = fn (?string $step): ?int => $step === null ? null : ($job->entriesOf($step, 'out')[0] ?? null)?->seq;
         [$from, $to] = [$read($after) ?? 0, $read($drain->id) ?? PHP_INT_MAX];
         $ml = 0.0;
-        foreach ($job->entries as $entry) {
+        $elsewhere = array_filter($job->entries, Elsewhere::tellsOf(...));
+        if ($elsewhere === []) {
+            return $ml;
+        }
+        $retained = Plan::of($job)->predicted->retained->byPart($job->circuit);
+        $keeps = array_combine(
+            array_map(fn (PartVolume $kept) => $kept->part->id, $retained),
+            array_map(fn (PartVolume $kept) => $kept->ml, $retained),
+        );
+        foreach ($elsewhere as $entry) {
             $step = $job->steps[$entry->step] ?? null;
             if ($step !== null && $step->stage->value <= Stage::Drain->value && $entry->seq > $from && $entry->seq < $to) {
-                $ml -= array_sum(array_map(fn (Line $line) => $line->ml, Elsewhere::lines($job->at($step, $entry->at), $entry, 0.0)));
+                $out = -array_sum(array_map(fn (Line $line) => $line->ml, Elsewhere::lines($job->at($step, $entry->at), $entry, 0.0)));
+                // What no drain reaches was never expected of one.
+                $ml += $out - min($out, $keeps[$entry->text('part')] ?? 0.0);
             }
         }
 
