@@ -127,7 +127,8 @@ final readonly class Projection
     {
         $plan = Plan::of($state);
         $stage = $state->stepInHand()->stage ?? Stage::HandOver;
-        if ($stage === Stage::Rinse && array_filter($state->steps, fn (Step $s) => $s->params->has('cycle')) !== []) {
+        $rinsed = $stage === Stage::Rinse && array_filter($state->steps, fn (Step $s) => $s->params->has('cycle')) !== [];
+        if ($rinsed || $this->isUnderWater($state, $stage)) {
             return Standing::of($state->circuit, max(0.0, $state->ledger()->contentMl));
         }
         if ($stage->value <= Stage::Mix->value) {
@@ -138,6 +139,14 @@ final readonly class Projection
         }
 
         return $this->isFilling($state) ? $plan->school->picture($state) ?? $this->drained($state) : $plan->fill->runs;
+    }
+
+    /** Filled with water for a leak nobody found, after it was closed up. */
+    private function isUnderWater(JobState $state, Stage $stage): bool
+    {
+        $more = $state->ledger()->contentMl - $state->ledgerBefore(Stage::CloseUp)->contentMl;
+
+        return ($stage === Stage::CloseUp || $stage === Stage::Mix) && $more > self::VESSEL_ML;
     }
 
     /** Whether coolant is still to go in before the first start. */

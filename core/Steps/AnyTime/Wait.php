@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\AnyTime;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Clock;
+use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepKind;
@@ -46,7 +47,7 @@ final class Wait extends StepKind
 
     public function everyForm(Situation $at): array
     {
-        return [new Form('over', 'It has come, or is dry, earlier', [], false)];
+        return [new Form('over', 'It has come, or is dry, earlier', [Field::text('how', 'What tells so', true)], false)];
     }
 
     public function obstacles(Situation $at): array

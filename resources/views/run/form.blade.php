@@ -4,7 +4,7 @@
     <input type="hidden" name="form" value="{{ $shown->form->name }}">
     @if ($shown->bare())
         @if ($shown->done)<input type="hidden" name="done" value="1">@endif
-        <button @class(['button', 'button-wide', 'button-go' => $shown->first])
+        <button @class(['button', 'button-wide', 'button-go' => $shown->first, 'button-quiet' => ! $shown->docked()])
             data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}">{{ $shown->form->button }}</button>
     @elseif ($shown->open)
         @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
