@@ -106,7 +106,8 @@ final class Finding extends AnyTime
     {
         $before = match ($values->text('then')) {
             self::NOW, self::WAIT => $at->step->id,
-            self::BEFORE_LOAD, self::WAIT_BEFORE_LOAD => self::firstThat($at, Does::LoadsJoints),
+            // Where nothing presses or runs any more, before it leaves the shop.
+            self::BEFORE_LOAD, self::WAIT_BEFORE_LOAD => self::firstThat($at, Does::LoadsJoints) ?? self::firstThat($at, Does::Signs),
             self::BEFORE_SIGNING => self::firstThat($at, Does::Signs),
             default => null,
         };
