@@ -22,15 +22,15 @@ final readonly class OnTheWay
     /** Done once, whatever the way of filling. */
     private const ONCE = ['refit', 'cured'];
 
-    private Plan $old;
+    /** A search for a leak is never left, whoever ordered it. */
+    private const LEAK = 'find_drip';
 
     /** @var list<string> kinds of step that belong to one plan or the other */
     private array $planned;
 
     public function __construct(private JobState $job, private Step $inHand, private Plan $new, private int $now)
     {
-        $this->old = Plan::of($job);
-        $this->planned = array_map(fn (Step $step) => $step->kind, [...$this->old->steps, ...$new->steps]);
+        $this->planned = array_map(fn (Step $step) => $step->kind, [...Plan::of($job)->steps, ...$new->steps]);
     }
 
     /** Whether the step in hand belongs to the way that is left. */
@@ -61,7 +61,7 @@ final readonly class OnTheWay
     /** Whether an open step of the way that is left still has to be done. */
     private function stays(Step $step): bool
     {
-        if (! in_array($step->kind, $this->planned, true)) {
+        if ($step->kind === self::LEAK || ! in_array($step->kind, $this->planned, true)) {
             return true;
         }
         $begun = self::UNDOES[$step->kind] ?? null;

@@ -28,6 +28,9 @@ final readonly class Replanning
     /** More glycol than this is never better (common practice, no source). */
     private const MOST_GLYCOL = 0.6;
 
+    /** What a run is followed by, wherever it was ordered: cooled, its cause and its drip found, its level read. */
+    private const AFTER_A_RUN = ['cool_down', 'why_stopped', 'find_drip', 'cold_level'];
+
     /** Shares nearer than this are the same. */
     private const SAME = 0.0005;
 
@@ -122,7 +125,8 @@ final readonly class Replanning
         if ($at->step->stage === Stage::HandOver && $at->job->lastOf('left_over', 'kept') !== null) {
             throw new InvalidField(Replan::SCHOOL, 'What is left of the batch is on the shelf already. Give this job up and plan anew from where it stands.');
         }
-        if ($at->step->stage === Stage::Cool || ($at->step->stage === Stage::Prove && in_array($at->step->kind, ['cool_down', 'cold_level'], true))) {
+        $hot = $at->step->stage->value >= Stage::RunHot->value && in_array($at->step->kind, self::AFTER_A_RUN, true);
+        if ($hot || $at->step->stage === Stage::Cool) {
             throw new InvalidField(Replan::SCHOOL, 'It has run. Let it cool and bring the cold level to the mark first; then it may go on another way.');
         }
     }
