@@ -108,7 +108,7 @@ final class CoolDownWait extends StepKind
 
     public function everyForm(Situation $at): array
     {
-        return [$this->forms($at)[0], self::restedForm(), self::byHandForm(), ...self::underneathForms()];
+        return [$this->forms($at)[0], self::restedForm()->aside(), self::byHandForm(), ...self::underneathForms()];
     }
 
     /** Before the work how long it has stood; after a run the reading, once it has stood long enough to be cold. */

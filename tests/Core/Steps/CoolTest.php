@@ -77,4 +77,11 @@ final class CoolTest extends TestCase
         self::assertEqualsWithDelta(2400 * log(70 / 25) - 600, $own->until - $own->since, 900);
         self::assertLessThan($typical->until, $own->until);
     }
+
+    public function test_a_reading_that_is_cold_is_all_it_wants(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance');
+        $forms = JobOnPaper::kind('cool_down')->everyForm($job->at('cool_down:1'));
+        self::assertSame(['reading'], array_values(array_map(fn ($form) => $form->name, array_filter($forms, fn ($form) => $form->main))));
+    }
 }
