@@ -168,7 +168,7 @@ final readonly class Replanning
     /** Whether coolant has gone in since it was mixed. */
     private static function isPoured(JobState $job): bool
     {
-        return count($job->ledger()->lines) > count($job->ledgerBefore(Stage::Fill)->lines);
+        return $job->ledger()->inMl() > $job->ledgerBefore(Stage::Fill)->inMl();
     }
 
     private static function isMixed(JobState $job): bool

@@ -275,7 +275,7 @@ final class ColdLevel extends StepKind
         return new Form('topped', 'Record top-up and level', [
             match (true) {
                 $asksAll => $ect->usuallySaid(),
-                $this->isOpen($at) || CoolDownWait::wasFeltBefore($at, $at->now) => null,
+                $this->isOpen($at) || CoolDownWait::wasColdUnread($at, $at->now) => null,
                 default => $read === null ? $ect : $ect->preset($read),
             },
             $volume->usuallySaid(),
@@ -297,7 +297,7 @@ final class ColdLevel extends StepKind
 
     private function isOpen(Situation $at): bool
     {
-        $known = fn (Entry $e): bool => $e->number('ect') !== null || CoolDownWait::wasFeltBefore($at, $e->at);
+        $known = fn (Entry $e): bool => $e->number('ect') !== null || CoolDownWait::wasColdUnread($at, $e->at);
 
         return $at->has('opened') || array_filter($at->entries('topped'), $known) !== [];
     }

@@ -189,10 +189,15 @@ final class CoolDownWait extends StepKind
         return ($at->last(self::BY_HAND)->seq ?? 0) > ($at->last('reading')->seq ?? 0);
     }
 
-    /** Whether it was felt cool a little while before a moment: then nobody has a thermometer to read at the neck. */
-    public static function wasFeltBefore(Situation $at, int $moment): bool
+    /**
+     * Whether it was felt cool, or had stood long enough, a little while before a moment: nobody who had no thermometer
+     * then is asked to read one at the neck.
+     */
+    public static function wasColdUnread(Situation $at, int $moment): bool
     {
-        $felt = $at->job->lastOf('cool_down', self::BY_HAND);
+        $rested = $at->job->lastOf('cool_down', 'rested');
+        $rested = $rested?->number('since') >= self::RESTED_S ? $rested : null;
+        $felt = $at->job->lastOf('cool_down', self::BY_HAND) ?? $rested;
 
         return $felt !== null && $moment >= $felt->at && $moment - $felt->at <= self::JUST_NOW_S && $felt->at >= ($at->job->lastRan() ?? 0);
     }

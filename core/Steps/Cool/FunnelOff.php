@@ -88,7 +88,7 @@ final class FunnelOff extends StepKind
             $vessel,
             Field::choice('goes', 'It goes', self::GOES, 'container'),
             match (true) {
-                CoolDownWait::wasFeltBefore($at, $at->now) => null,
+                CoolDownWait::wasColdUnread($at, $at->now) => null,
                 $read === null => Field::coolant('ect', 'Coolant now'),
                 default => Field::coolant('ect', 'Coolant now')->preset($read),
             },

@@ -31,6 +31,9 @@ final class VacuumFill extends Poured
     /** What is left of the old coolant is as warm as the shop. */
     private const SHOP_C = 20.0;
 
+    /** A needle at zero with less than this share of what was expected inside has let air in (common practice, no source). */
+    private const DRAWN = 0.75;
+
     /** No jug is filled to less than this. */
     private const HARDLY_ML = 20.0;
 
@@ -154,6 +157,11 @@ final class VacuumFill extends Poured
         }
         $in = $at->litres($at->sum('poured', 'volume'));
         $missed = $this->next($at)?->missed($at) ?? '';
+        if ($this->atZero($at) && $this->netIn($at) < self::DRAWN * $this->expected($at)) {
+            return Verdict::wait('air_came_in', 'Air came in', "The needle is at zero with {$at->litres($this->netIn($at))} in, and "
+                ."{$at->litres($this->expected($at))} was to be drawn: the hose took air, or the valve stood open. Pull again, or pour the rest at "
+                .'the neck and let the warm-ups bring the air out.');
+        }
         if ($this->atZero($at)) {
             return $missed === ''
                 ? Verdict::pass('full', 'Full', "{$in} drawn in. Top up the neck.")

@@ -126,14 +126,15 @@ final class EdgesTest extends TestCase
 
     public function test_the_needle_tells_what_the_vacuum_still_takes(): void
     {
-        $fill = fn (float $kpa) => JobOnPaper::on('rescue-ambulance', school: 'vacuum')
+        $fill = fn (float $kpa, float $ml = 3000.0) => JobOnPaper::on('rescue-ambulance', school: 'vacuum')
             ->write('hold:1', 'reading', ['vacuum' => 71.0])
-            ->write('vacuum_fill', 'poured', ['volume' => 3000.0, 'vessel' => 'bucket', 'vacuum' => $kpa]);
+            ->write('vacuum_fill', 'poured', ['volume' => $ml, 'vessel' => 'bucket', 'vacuum' => $kpa]);
         // 14.39 − 1.78 kPa of air in a void, 35.39 − 1.78 after 3 L: 4.80 L, of it 1.08 still to come.
         $figure = JobOnPaper::kind('vacuum_fill')->figure($fill(50.0)->at('vacuum_fill'));
         self::assertEqualsWithDelta(1078.17, $figure->base, 0.5);
         self::assertSame('filling', $fill(1.8)->judge('vacuum_fill')->code);
-        self::assertSame('full', $fill(1.6)->judge('vacuum_fill')->code);
+        self::assertSame('air_came_in', $fill(1.6)->judge('vacuum_fill')->code, 'a needle at zero over an empty circuit');
+        self::assertSame('full', $fill(1.6, 11_000.0)->judge('vacuum_fill')->code);
     }
 
     public function test_a_hold_of_a_full_circuit_counts_half_a_litre(): void
