@@ -50,6 +50,12 @@ final class ByHand
         return $felt->form === self::FORM && $felt->text('heater') === 'cold' && $felt->text('needle') !== 'low' && $felt->text('hose') === 'hot';
     }
 
+    /** Hot behind the thermostat, and the needle has not moved: it is not in coolant. */
+    public static function needleIsInAir(Entry $felt): bool
+    {
+        return self::passedTheThermostat($felt) && $felt->text('needle') === 'low';
+    }
+
     public static function needleIsHigh(Entry $felt): bool
     {
         return $felt->form === self::FORM && $felt->text('needle') === 'high';

@@ -108,6 +108,8 @@ final readonly class Danger
             $felt->text('sign') !== 'none' => self::sign(),
             ByHand::needleIsHigh($felt) => new self('needle_high', 'Shut off now', 'The needle stands above the middle, and without a live '
                 .'reading nobody knows how hot it is. Shut off, let it cool, look at the level.'),
+            ByHand::needleIsInAir($felt) => new self('sensor_in_air', 'Shut off now', 'The needle is low while the far side is hot: the sensor sits in '
+                .'air, or the gauge is dead, and nobody knows how hot the head is.'),
             ByHand::heaterIsCold($felt) => self::heaterAir(),
             default => null,
         };
