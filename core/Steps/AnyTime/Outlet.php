@@ -88,13 +88,23 @@ final class Outlet extends AnyTime
         return [$ml, sqrt($squares)];
     }
 
+    /** Whether it is coolant that the circuit misses: neither the bottle's, nor so little that a mark does not tell it. */
+    public static function isLost(Situation $at, Entry $entry): bool
+    {
+        return $entry->form === JobState::OUTLET && self::isMissed($at, $entry->values);
+    }
+
+    private static function isMissed(Situation $at, Values $values): bool
+    {
+        return $values->text('way') !== Elsewhere::BOTTLE
+            && (float) $values->number('volume') > TopUpSeries::LEVEL_SHARE * $at->circuit()->capacityMl();
+    }
+
     private static function lowersTheLevel(Situation $at, Values $values): bool
     {
         $fills = fn (Step $step): bool => $step->stage->value < Stage::RunHot->value && ! isset($at->job->closed[$step->id]);
 
-        return $values->text('way') !== Elsewhere::BOTTLE
-            && (float) $values->number('volume') > TopUpSeries::LEVEL_SHARE * $at->circuit()->capacityMl()
-            && array_filter($at->job->stepsThat(Does::MovesCoolant), $fills) === [];
+        return self::isMissed($at, $values) && array_filter($at->job->stepsThat(Does::MovesCoolant), $fills) === [];
     }
 
     /** The first open step that runs the engine or signs; null where the level is read before it anyway. */

@@ -9,6 +9,7 @@ use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\AnyTime\Outlet;
 
 /**
  * What ends a hot run, latched: from the first such reading on this run cannot be proven, however calm the next ones
@@ -45,15 +46,19 @@ final readonly class Danger
     /** The first of a run; null while there was none. The last start begins the run. */
     public static function of(Situation $at, StopLimit $limit): ?self
     {
-        $first = null;
-        foreach ($at->entries() as $entry) {
+        [$first, $runs] = [null, false];
+        foreach ($at->job->writtenAt($at->step->id) as $entry) {
             if ($entry->form === EngineStart::FORM) {
-                $first = null;
-            } elseif ($entry->form === 'reading') {
-                $first ??= self::in($at, $entry, $limit);
-            } elseif ($entry->form === ByHand::FORM) {
-                $first ??= self::felt($entry);
+                [$first, $runs] = [null, true];
             }
+            $runs = $runs && $entry->form !== 'shut_off';
+            $first ??= match (true) {
+                $entry->form === 'reading' => self::in($at, $entry, $limit),
+                $entry->form === ByHand::FORM => self::felt($entry),
+                $runs && Outlet::isLost($at, $entry) => new self('coolant_lost', 'Shut off now', 'Coolant is lost while the engine runs, and the head is the first '
+                    .'to be dry. Let it cool, find where, bring the level back.'),
+                default => null,
+            };
         }
 
         return $first;

@@ -181,12 +181,12 @@ final class HeatCycle extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        if (! $at->has('reading') && ! $at->has(ByHand::FORM)) {
-            return null;
-        }
-        $danger = Danger::of($at, $this->limit($at));
+        $danger = $at->has(EngineStart::FORM) ? Danger::of($at, $this->limit($at)) : null;
         if ($danger !== null) {
             return $danger->verdict(! $at->has('shut_off'));
+        }
+        if (! $at->has('reading') && ! $at->has(ByHand::FORM)) {
+            return null;
         }
         $warm = WarmTopUp::verdict($at);
         if ($warm !== null) {
