@@ -35,7 +35,7 @@ final readonly class Projection
     public function refresh(Job $job, JobState $state): void
     {
         $job->summary = $this->summary($state, $job->summary);
-        $job->signed_at = $state->stepInHand() === null ? now() : null;
+        $job->signed_at = $state->isSigned() ? now() : null;
         $job->save();
     }
 

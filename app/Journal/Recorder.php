@@ -16,6 +16,7 @@ use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Life;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
@@ -289,7 +290,7 @@ final readonly class Recorder
                 return null;
             }
             if ($this->job->refresh()->isClosed()) {
-                throw new InvalidField('finish', $this->job->signed_at !== null
+                throw new InvalidField('finish', $this->job->life() === Life::Signed
                     ? 'This job is signed off. Its record stands as it is.'
                     : 'This job was given up. Its record stands as it is; plan a new one from where it stands.');
             }
@@ -327,7 +328,7 @@ final readonly class Recorder
         $lines = [];
         foreach ($state->entries as $entry) {
             $step = $state->steps[$entry->step] ?? null;
-            if ($entry->seq === $seq && $step !== null && ! JobState::belongsToEveryStep($entry)) {
+            if ($entry->seq === $seq && $step !== null && ! $entry->belongsToEveryStep()) {
                 $at = $state->at($step, $entry->at, $this->person->units, Container::stores($this->job, $seq));
                 $lines = $this->kinds->of($step)->shelf($at, $entry);
             }

@@ -9,6 +9,7 @@ use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\Life;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
@@ -85,10 +86,21 @@ class Job extends Model
         return $this->belongsTo(Person::class, 'abandoned_by');
     }
 
+    /** Where it is in its life. */
+    public function life(): Life
+    {
+        return match (true) {
+            $this->signed_at !== null => Life::Signed,
+            $this->abandoned_at !== null => Life::GivenUp,
+            $this->rests_until?->isFuture() === true => Life::Resting,
+            default => Life::InHand,
+        };
+    }
+
     /** Signed or given up: its record stands as it is. */
     public function isClosed(): bool
     {
-        return $this->signed_at !== null || $this->abandoned_at !== null;
+        return $this->life()->isClosed();
     }
 
     /** @return HasMany<JournalLine, $this> */

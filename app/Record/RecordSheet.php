@@ -9,6 +9,7 @@ use App\Models\Shop;
 use App\Run\PhotoLine;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\NextChange;
@@ -68,7 +69,7 @@ final readonly class RecordSheet
     {
         $school = lcfirst(Plan::of($this->state->withOnly([]))->school->label());
         $complaint = mb_strtolower($this->plan->choices->complaint->label());
-        $turns = array_filter($this->state->cameUp(), fn (Entry $entry) => $entry->form === JobState::REPLAN);
+        $turns = array_filter($this->state->cameUp(), fn (Entry $entry) => $entry->is(Lines::Replan));
         $turned = fn (Entry $entry): string => ' From '.date('H:i', $entry->at)." on {$entry->text(Replan::SAID)}, {$entry->person}"
             .($entry->text(Replan::WHY) === '' ? '' : ": {$entry->text(Replan::WHY)}").'.';
 
@@ -129,7 +130,7 @@ final readonly class RecordSheet
     {
         $passed = [];
         foreach ($this->state->closed as $id => $entry) {
-            if ($entry->form === JobState::OVERRIDE && isset($this->state->steps[$id])) {
+            if ($entry->is(Lines::Override) && isset($this->state->steps[$id])) {
                 $passed[] = new PassedStep(
                     $this->titleOf($this->state->steps[$id]),
                     $entry->text('reason'),

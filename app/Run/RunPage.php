@@ -12,6 +12,7 @@ use App\Models\Person;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -164,8 +165,8 @@ final readonly class RunPage
         $when = "{$closed->person} at ".date('H:i', $closed->at);
 
         return match ($closed->form) {
-            JobState::REPLAN => "Left by {$when}: it goes on {$closed->text(Replan::SAID)}.",
-            JobState::OVERRIDE => "Finished by {$when}, passed over: “{$closed->text('reason')}”.",
+            Lines::Replan->value => "Left by {$when}: it goes on {$closed->text(Replan::SAID)}.",
+            Lines::Override->value => "Finished by {$when}, passed over: “{$closed->text('reason')}”.",
             default => "Finished by {$when}.",
         };
     }
@@ -193,7 +194,7 @@ final readonly class RunPage
     /** @return list<Form> what may have been forgotten here, once it is finished */
     public function late(): array
     {
-        return $this->done ? $this->kind->everyForm($this->at) : [];
+        return $this->done ? $this->kind->everything($this->at) : [];
     }
 
     /** When it was finished at the latest, as a time field has it. */
@@ -208,9 +209,9 @@ final readonly class RunPage
         if ($this->done || $this->ahead) {
             return [];
         }
-        $asksItself = in_array(Elsewhere::FORM, array_map(fn (Form $form) => $form->name, $this->kind->everyForm($this->at)), true);
+        $asksItself = in_array(Elsewhere::FORM, array_map(fn (Form $form) => $form->name, $this->kind->everything($this->at)), true);
         $shown = [];
-        foreach (array_filter(['n' => JobState::FINDING, 'w' => $asksItself ? null : JobState::OUTLET]) as $key => $name) {
+        foreach (array_filter(['n' => Lines::Finding->value, 'w' => $asksItself ? null : Lines::Outlet->value]) as $key => $name) {
             foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {
                 $shown[] = new ShownForm($form, $this->failed === $name, false, $key);
             }
@@ -257,7 +258,7 @@ final readonly class RunPage
      */
     private function mayBeDoneInOne(): bool
     {
-        $main = array_filter($this->kind->everyForm($this->at), fn (Form $form) => $form->main);
+        $main = array_filter($this->kind->everything($this->at), fn (Form $form) => $form->main);
 
         return ! $this->done && ! $this->ahead && count($main) === 1 && $this->cautions() === []
             && (count($this->obstacles) === 1 || $this->kind instanceof Checklist);
@@ -387,7 +388,7 @@ final readonly class RunPage
             $this->href($step->id),
             $title,
             $closed !== null,
-            $closed !== null && $closed->form !== JobState::FINISH,
+            $closed !== null && ! $closed->is(Lines::Finish),
             $step->id === $this->step->id,
         );
     }

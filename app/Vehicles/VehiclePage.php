@@ -46,7 +46,7 @@ final readonly class VehiclePage
         $vehicle->loadMissing('circuit:id,name');
         $this->open = $vehicle->openJob();
         $this->jobs = Job::query()->where('vehicle_id', $vehicle->id)->with('planner')->latest('id')->limit(self::MOST_JOBS)
-            ->get(['id', 'kind', 'planned_by', 'signed_at', 'abandoned_at', 'created_at']);
+            ->get(['id', 'kind', 'planned_by', 'signed_at', 'abandoned_at', 'rests_until', 'created_at']);
         $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastVisit()->watch ?? []);
         $this->content = $this->content($units);
         $this->photos = Photo::query()->whereIn(

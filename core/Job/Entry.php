@@ -12,6 +12,9 @@ final readonly class Entry
     /** Under which a line stores the plan that holds from there on. */
     public const PLAN = 'plan';
 
+    /** Under which something that came up says before which step its own come. */
+    public const BEFORE = 'before';
+
     /**
      * @param  int  $at  Unix seconds
      * @param  Values  $values  codes, and numbers in the core's units
@@ -86,6 +89,35 @@ final readonly class Entry
             $by->orders,
             correction: $correction,
         );
+    }
+
+    /** Which of the kinds that every step may have; null where the form is its step's own. */
+    public function kind(): ?Lines
+    {
+        return Lines::tryFrom($this->form);
+    }
+
+    public function is(Lines $kind): bool
+    {
+        return $this->form === $kind->value;
+    }
+
+    /** Whether it closes its step: finished, passed over with a reason, or left for another way of going on. */
+    public function closes(): bool
+    {
+        return $this->is(Lines::Finish) || $this->is(Lines::Override) || ($this->is(Lines::Replan) && Closing::leaves($this));
+    }
+
+    /** Whether it may stand at any step: what came up, whatever the step asks. */
+    public function isAnyTime(): bool
+    {
+        return $this->kind()?->isAnyTime() === true;
+    }
+
+    /** Whether it says nothing of its own step's: finishing, passing over, a caution read, a photograph, what came up. */
+    public function belongsToEveryStep(): bool
+    {
+        return $this->kind() !== null && ! $this->kind()->changesAnother();
     }
 
     public function number(string $name): ?float

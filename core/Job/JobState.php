@@ -13,42 +13,6 @@ use Aqbel\Core\Stores\Inventory;
 /** A job as its journal tells it: the one fold behind screen, record and export. */
 final class JobState
 {
-    /** Journal forms that belong to every step. */
-    public const FINISH = 'finish';
-
-    public const OVERRIDE = 'override';
-
-    public const ACKNOWLEDGE = 'acknowledge';
-
-    /** A photograph, at any step. */
-    public const PHOTO = 'photo';
-
-    /** What else may be written at any step: something found, coolant that came out, another way of going on. */
-    public const ANY_TIME = [self::FINDING, self::OUTLET, self::REPLAN];
-
-    public const FINDING = 'finding';
-
-    public const OUTLET = 'outlet';
-
-    public const REPLAN = 'replan';
-
-    /** Under which a replanning line says that it closes the step it was written at. */
-    public const LEAVES = 'leaves';
-
-    /** Under which something that came up says before which step its own come. */
-    public const BEFORE = 'before';
-
-    /**
-     * Under which a finished step keeps the code of its verdict, and the steps planned after it that it makes
-     * needless.
-     */
-    public const CAME_TO = 'came_to';
-
-    public const NEEDLESS = 'needless';
-
-    /** Under which the wording of the verdict was kept before codes were. */
-    private const VERDICT_IN_WORDS = 'verdict';
-
     private const WHOLE = 99;
 
     /** @var array<string, Step> in order, steps ordered by findings included */
@@ -69,8 +33,10 @@ final class JobState
     /** @var array<int, Ledger> worked out so far, by the stage they end before */
     private array $ledgers = [];
 
-    /** @var ?list<EngineRun> */
-    private ?array $runs = null;
+    private ?Running $running = null;
+
+    /** @var array<string, array<class-string<Observation>, list<Observation>>> as read so far, by step and kind of observation */
+    private array $observed = [];
 
     /** What the job follows: as it was planned, or planned anew since. */
     public readonly Basis $plan;
@@ -89,7 +55,7 @@ final class JobState
             : [];
         $byStep = [];
         foreach ($this->entries as $entry) {
-            if (! self::closes($entry) && $entry->form !== self::ACKNOWLEDGE && ! self::isAnyTime($entry)) {
+            if (! $entry->closes() && ! $entry->is(Lines::Acknowledge) && ! $entry->isAnyTime()) {
                 $byStep[$entry->step][] = $entry;
             }
         }
@@ -102,19 +68,6 @@ final class JobState
     public function after(Entry $line): self
     {
         return new self($this->circuit, $this->first, $this->kinds, new Journal([...$this->journal->lines, $line]));
-    }
-
-    /** Whether a line closes its step: finished, passed over with a reason, or left for another way of going on. */
-    public static function closes(Entry $line): bool
-    {
-        return $line->form === self::FINISH || $line->form === self::OVERRIDE
-            || ($line->form === self::REPLAN && $line->ticked(self::LEAVES));
-    }
-
-    /** Whether a line may stand at any step: what came up, whatever the step asks. */
-    public static function isAnyTime(Entry $line): bool
-    {
-        return in_array($line->form, self::ANY_TIME, true);
     }
 
     /** The first step not yet finished; null when all are. */
@@ -144,7 +97,7 @@ final class JobState
      */
     public function photos(?string $step = null): array
     {
-        $here = fn (Entry $e) => $e->form === self::PHOTO && ($step === null || $e->step === $step);
+        $here = fn (Entry $e) => $e->is(Lines::Photo) && ($step === null || $e->step === $step);
 
         return array_values(array_filter($this->entries, $here));
     }
@@ -156,7 +109,7 @@ final class JobState
      */
     public function cameUp(?string $step = null): array
     {
-        $here = fn (Entry $e) => self::isAnyTime($e) && ($step === null || $e->step === $step);
+        $here = fn (Entry $e) => $e->isAnyTime() && ($step === null || $e->step === $step);
 
         return array_values(array_filter($this->entries, $here));
     }
@@ -198,34 +151,90 @@ final class JobState
         return array_values(array_filter($this->steps, fn (Step $s) => $this->kinds->of($s)->does($what)));
     }
 
+    /** When the engine has run, and how the neck stands since. */
+    public function running(): Running
+    {
+        return $this->running ??= Running::of($this);
+    }
+
     /**
-     * Every step in which the engine has run, as the neck stood meanwhile.
+     * What was told of one kind of thing at a step, in the order of its own time.
      *
-     * @return list<EngineRun> in the order of the steps
+     * @template T of Observation
+     *
+     * @param  class-string<T>  $what
+     * @return list<T>
      */
-    public function runs(): array
+    public function observed(string $step, string $what): array
     {
-        return $this->runs ??= EngineRun::all($this);
+        /** @var list<T> $known */
+        $known = $this->observed[$step][$what] ??= self::reading($this->writtenAt($step), $what);
+
+        return $known;
     }
 
-    /** When the engine last ran in this job, Unix seconds; null when it has not. */
-    public function lastRan(): ?int
+    /**
+     * The same of every step whose kind observes it, in the order of its own time.
+     *
+     * @template T of Observation
+     *
+     * @param  class-string<T>  $what
+     * @return list<T>
+     */
+    public function observedAnywhere(string $what): array
     {
-        return $this->runs() === [] ? null : max(array_column($this->runs(), 'ended'));
+        $found = [];
+        foreach ($this->steps as $id => $step) {
+            if (in_array($what, $this->kinds->of($step)->observes(), true)) {
+                array_push($found, ...$this->observed($id, $what));
+            }
+        }
+        usort($found, fn (Observation $a, Observation $b) => [$a->told()->at, $a->told()->seq] <=> [$b->told()->at, $b->told()->seq]);
+
+        return $found;
     }
 
-    /** How the neck stood when the engine last ran, in the whole job or before a step; null while it has not run. */
-    public function neck(?Step $before = null): ?Neck
+    /**
+     * What was told at a step and has been taken back since, changed by somebody else, or changed once the step was
+     * closed: no proof any more, and a danger all the same.
+     *
+     * @template T of Observation
+     *
+     * @param  class-string<T>  $what
+     * @return list<T>
+     */
+    public function struck(string $step, string $what): array
     {
-        $neck = null;
-        foreach ($this->runs() as $run) {
-            $neck = $before === null || $run->place < $this->placeOf($before) ? $run->neck ?? $neck : $neck;
+        return self::reading($this->journal->struck($step), $what);
+    }
+
+    /**
+     * @template T of Observation
+     *
+     * @param  list<Entry>  $lines
+     * @param  class-string<T>  $what
+     * @return list<T>
+     */
+    private static function reading(array $lines, string $what): array
+    {
+        $read = [];
+        foreach ($lines as $line) {
+            $told = $line->belongsToEveryStep() && ! $line->isAnyTime() ? null : $what::of($line);
+            if ($told !== null) {
+                $read[] = $told;
+            }
         }
 
-        return $neck;
+        return $read;
     }
 
-    private function placeOf(Step $step): int
+    /** Whether the record is signed. */
+    public function isSigned(): bool
+    {
+        return array_filter($this->stepsThat(Does::Signs), fn (Step $step) => isset($this->closed[$step->id])) !== [];
+    }
+
+    public function placeOf(Step $step): int
     {
         return (int) array_search($step->id, array_keys($this->steps), true);
     }
@@ -240,7 +249,7 @@ final class JobState
         $alike = array_filter($this->steps, fn (Step $other) => $other->id !== $step->id && $this->areAlike($step, $other));
         $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->planned !== null || isset($alike[$line->step])
             ? $line->seq < $closed
-            : ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! self::closes($line)));
+            : ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! $line->closes()));
 
         return $this->withOnly(array_values($lines));
     }
@@ -266,27 +275,26 @@ final class JobState
     /** Whether anything that was entered has been corrected or taken back since. */
     public function wasCorrected(): bool
     {
-        $corrects = fn (Entry $line) => $line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW;
-
-        return array_filter($this->journal->lines, $corrects) !== [];
+        return array_filter($this->journal->lines, fn (Entry $line) => $line->kind()?->changesAnother() === true) !== [];
     }
 
     /** Whether a finished step would still be judged as it was when it was finished. */
     public function stillStands(Step $step, int $now): bool
     {
         $closed = $this->closed[$step->id] ?? null;
-        if ($closed === null || $closed->form !== self::FINISH || ! $this->wasCorrected()) {
+        if ($closed === null || ! $closed->is(Lines::Finish) || ! $this->wasCorrected()) {
             return true;
         }
-        if ($closed->values->has(self::CAME_TO) || $closed->text(self::VERDICT_IN_WORDS) === '') {
-            return $closed->text(self::CAME_TO) === ($this->verdictOf($step, $now)->code ?? '');
+        $words = Closing::inWords($closed);
+        if ($words === '') {
+            return Closing::of($closed)->cameTo === $this->verdictOf($step, $now)?->code;
         }
         $titles = array_map(
             fn (UnitSystem $units) => $this->verdictOf($step, $now, $units)?->title,
             UnitSystem::cases(),
         );
 
-        return in_array($closed->text(self::VERDICT_IN_WORDS), $titles, true);
+        return in_array($words, $titles, true);
     }
 
     /** The nearest step of a kind before the one given. */
@@ -336,7 +344,7 @@ final class JobState
     public function hasAcknowledged(string $hazard): bool
     {
         foreach ($this->entries as $entry) {
-            if ($entry->form === self::ACKNOWLEDGE && $entry->text('hazard') === $hazard) {
+            if ($entry->is(Lines::Acknowledge) && $entry->text('hazard') === $hazard) {
                 return true;
             }
         }
@@ -360,7 +368,7 @@ final class JobState
         $lines = [];
         foreach ($this->entries as $entry) {
             $step = $this->steps[$entry->step] ?? null;
-            $counts = ! self::belongsToEveryStep($entry) || self::isAnyTime($entry);
+            $counts = ! $entry->belongsToEveryStep() || $entry->isAnyTime();
             if ($step === null || ! $counts || $step->stage->value >= $beforeStage) {
                 continue;
             }
@@ -391,12 +399,5 @@ final class JobState
         Inventory $stores = new Inventory,
     ): Situation {
         return new Situation($step, $this, $now, $units, $stores);
-    }
-
-    /** Whether a line says nothing of its own step's: finishing, passing over, a caution read, what came up. */
-    public static function belongsToEveryStep(Entry $entry): bool
-    {
-        return self::isAnyTime($entry)
-            || in_array($entry->form, [self::FINISH, self::OVERRIDE, self::ACKNOWLEDGE, self::PHOTO], true);
     }
 }

@@ -10,10 +10,6 @@ namespace Aqbel\Core\Job;
  */
 final readonly class Journal
 {
-    public const CORRECT = 'correct';
-
-    public const WITHDRAW = 'withdraw';
-
     /** @param  list<Entry>  $lines  everything ever written, in order */
     public function __construct(public array $lines = [])
     {
@@ -25,9 +21,9 @@ final readonly class Journal
         $effective = [];
         foreach ($this->lines as $line) {
             $target = $line->values->whole('seq');
-            if ($line->form === self::WITHDRAW) {
+            if ($line->is(Lines::Withdraw)) {
                 unset($effective[$target]);
-            } elseif ($line->form !== self::CORRECT) {
+            } elseif (! $line->is(Lines::Correct)) {
                 $effective[$line->seq] = $line;
             } elseif (isset($effective[$target])) {
                 $effective[$target] = $effective[$target]->corrected($line);
@@ -44,14 +40,36 @@ final readonly class Journal
     {
         $closed = [];
         foreach ($this->lines as $line) {
-            $changes = $line->form === self::CORRECT || $line->form === self::WITHDRAW;
-            if ($changes || (isset($closed[$line->step]) && ! JobState::belongsToEveryStep($line))) {
+            if ($line->kind()?->changesAnother() === true || (isset($closed[$line->step]) && ! $line->belongsToEveryStep())) {
                 return true;
             }
-            $closed += JobState::closes($line) ? [$line->step => true] : [];
+            $closed += $line->closes() ? [$line->step => true] : [];
         }
 
         return false;
+    }
+
+    /**
+     * Lines of a step as they first stood that were taken back, changed by somebody else, or changed once the step was
+     * closed. A slip of one's own, put right at once, is none.
+     *
+     * @return list<Entry> by their own time
+     */
+    public function struck(string $step): array
+    {
+        [$bySeq, $struck, $closed] = [[], [], false];
+        foreach ($this->lines as $line) {
+            $about = $bySeq[$line->values->whole('seq')] ?? null;
+            $changes = $line->kind()?->changesAnother() === true && $about?->step === $step;
+            if ($changes && ($line->is(Lines::Withdraw) || $line->person !== $about->person || $closed)) {
+                $struck[$about->seq] = $about;
+            }
+            $closed = $closed || ($line->step === $step && $line->closes());
+            $bySeq[$line->seq] = $line;
+        }
+        usort($struck, fn (Entry $a, Entry $b) => [$a->at, $a->seq] <=> [$b->at, $b->seq]);
+
+        return $struck;
     }
 
     public function last(): int

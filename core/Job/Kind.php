@@ -13,6 +13,9 @@ interface Kind
 {
     public function does(Does $what): bool;
 
+    /** @return list<class-string<Observation>> what its lines tell of */
+    public function observes(): array;
+
     /** @return list<Line> what an entry moves into or out of the circuit */
     public function ledger(Situation $at, Entry $entry): array;
 

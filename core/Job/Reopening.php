@@ -33,9 +33,9 @@ final class Reopening
         $of = array_column($state->journal->lines, 'step', 'seq');
         $changes = [];
         foreach ($state->journal->lines as $line) {
-            $corrects = $line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW;
+            $corrects = $line->kind()?->changesAnother() === true;
             $about = $corrects ? $of[$line->values->whole('seq')] ?? $line->step : $line->step;
-            if ($about === $step && ($corrects || ! JobState::belongsToEveryStep($line))) {
+            if ($about === $step && ($corrects || ! $line->belongsToEveryStep())) {
                 $changes[] = $line;
             }
         }
@@ -47,7 +47,7 @@ final class Reopening
     {
         $closed = null;
         foreach ($state->entries as $entry) {
-            $closed = JobState::closes($entry) && $entry->step === $step && $entry->seq < $line->seq ? $entry : $closed;
+            $closed = $entry->closes() && $entry->step === $step && $entry->seq < $line->seq ? $entry : $closed;
         }
 
         return $closed;
@@ -67,7 +67,7 @@ final class Reopening
         }
         $at = $job->asAt($step)->at($step, $latest);
         $kind = $state->kinds->of($step);
-        $passedOver = $closed->values->list('missing');
+        $passedOver = Closing::of($closed)->missing;
         foreach ($kind->open($at) as $obstacle) {
             if ($obstacle->hard || ! in_array($obstacle->code, $passedOver, true)) {
                 return true;
@@ -76,7 +76,7 @@ final class Reopening
         $verdict = $kind->verdict($at);
 
         return $verdict !== null && ! $verdict->passes()
-            && $closed->values->has(JobState::CAME_TO) && $closed->text(JobState::CAME_TO) !== $verdict->code;
+            && Closing::keptItsCode($closed) && Closing::of($closed)->cameTo !== $verdict->code;
     }
 
     /** @return array<string, Entry> */

@@ -27,13 +27,13 @@ final readonly class Sequence
     public static function fold(Basis $plan, array $entries, array $reopened, array $byStep): self
     {
         [$steps, $closed] = [self::indexed($plan->steps()), []];
-        $last = array_column(array_filter($entries, JobState::closes(...)), 'seq', 'step');
+        $last = array_column(array_filter($entries, fn (Entry $entry) => $entry->closes()), 'seq', 'step');
         foreach ($entries as $entry) {
-            if (JobState::isAnyTime($entry)) {
+            if ($entry->isAnyTime()) {
                 $plan = $entry->planned ?? $plan;
                 $steps = $entry->planned === null ? self::insert($steps, $entry) : self::indexed($entry->planned->steps());
             }
-            if (! JobState::closes($entry)) {
+            if (! $entry->closes()) {
                 continue;
             }
             $again = $reopened[$entry->step] ?? null;
@@ -44,7 +44,7 @@ final readonly class Sequence
                 continue;
             }
             $closed[$entry->step] = $entry;
-            $needless = array_diff_key(array_flip($entry->values->list(JobState::NEEDLESS)), $closed);
+            $needless = array_diff_key(array_flip(Closing::of($entry)->needless), $closed);
             $steps = self::insertAfter(array_diff_key($steps, $needless), $entry->step, $entry->orders);
         }
 
@@ -68,7 +68,7 @@ final readonly class Sequence
      */
     private static function insert(array $steps, Entry $line): array
     {
-        $place = array_search($line->text(JobState::BEFORE), array_keys($steps), true);
+        $place = array_search($line->text(Entry::BEFORE), array_keys($steps), true);
         if ($place === false) {
             return self::insertAfter($steps, $line->step, $line->orders);
         }

@@ -72,6 +72,34 @@ final readonly class Situation
         return $this->job->entriesOf($this->step->id, $form);
     }
 
+    /**
+     * What was told of one kind of thing at this step, in the order of its own time.
+     *
+     * @template T of Observation
+     *
+     * @param  class-string<T>  $what
+     * @return list<T>
+     */
+    public function observed(string $what): array
+    {
+        return $this->job->observed($this->step->id, $what);
+    }
+
+    /**
+     * The last of them; null where there is none.
+     *
+     * @template T of Observation
+     *
+     * @param  class-string<T>  $what
+     * @return ?T
+     */
+    public function latest(string $what): ?Observation
+    {
+        $observed = $this->observed($what);
+
+        return $observed === [] ? null : $observed[count($observed) - 1];
+    }
+
     public function last(string $form): ?Entry
     {
         $entries = $this->entries($form);

@@ -18,6 +18,8 @@ final readonly class Form
     /**
      * @param  array<?Field>  $fields  null where this vehicle has nothing to ask
      * @param  bool  $closes  the step is done with it, where nothing else is missing
+     * @param  bool  $offered  whether it may be entered now; else it only reads what was
+     * @param  ?self  $whole  with every field and choice it ever has, where it asks for less now
      */
     public function __construct(
         public string $name,
@@ -26,6 +28,8 @@ final readonly class Form
         public bool $main = true,
         public string $note = '',
         public bool $closes = false,
+        public bool $offered = true,
+        private ?self $whole = null,
     ) {
         $this->fields = array_values(array_filter($fields));
     }
@@ -33,13 +37,45 @@ final readonly class Form
     /** The same form, waiting folded away. */
     public function aside(bool $aside = true): self
     {
-        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note, $this->closes);
+        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note, $this->closes, $this->offered, $this->whole);
     }
 
     /** The same form, the last that is pressed at its step. */
     public function closing(): self
     {
-        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, true);
+        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, true, $this->offered, $this->whole);
+    }
+
+    /** As it is corrected, or entered late: with every field and choice it ever has. */
+    public function whole(): self
+    {
+        return $this->whole ?? $this;
+    }
+
+    /**
+     * All forms of a step, those that may be entered now first.
+     *
+     * @param  array<?self>  $now  the one most likely next first
+     * @param  list<self>  $ever  all it ever has, each with every field and choice
+     * @return list<self>
+     */
+    public static function offering(array $now, array $ever): array
+    {
+        $whole = array_combine(array_map(fn (self $form) => $form->name, $ever), $ever);
+        $forms = [];
+        foreach (array_filter($now) as $form) {
+            $forms[$form->name] = $form->standing(true, $whole[$form->name] ?? null);
+        }
+        foreach (array_diff_key($whole, $forms) as $name => $form) {
+            $forms[$name] = $form->standing(false, null);
+        }
+
+        return array_values($forms);
+    }
+
+    private function standing(bool $offered, ?self $whole): self
+    {
+        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, $this->closes, $offered, $whole);
     }
 
     /** @return list<string> names of those that ask how warm the coolant is */

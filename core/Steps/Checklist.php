@@ -15,11 +15,11 @@ abstract class Checklist extends StepKind
     /** @return array<string, string> label by item code */
     abstract protected function items(Situation $at): array;
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
-        $open = array_diff_key($this->items($at), $this->ticked($at));
+        $open = $this->unticked($at);
 
-        return $open === [] ? [] : [self::ticks($open)];
+        return Form::offering($open === [] ? [] : [self::ticks($open)], [self::ticks($this->items($at))]);
     }
 
     public function atOnce(Situation $at): ?Form
@@ -27,14 +27,15 @@ abstract class Checklist extends StepKind
         return $this->forms($at)[0] ?? null;
     }
 
-    public function everyForm(Situation $at): array
+    /** @return array<string, string> label by code of the items nobody has ticked yet */
+    protected function unticked(Situation $at): array
     {
-        return [self::ticks($this->items($at))];
+        return array_diff_key($this->items($at), $this->ticked($at));
     }
 
     public function obstacles(Situation $at): array
     {
-        $open = array_diff_key($this->items($at), $this->ticked($at));
+        $open = $this->unticked($at);
         $missing = fn (string $item, string $label): Obstacle => Obstacle::missing(
             "not_ticked.{$item}",
             "Not ticked: {$label}",

@@ -6,7 +6,7 @@ namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Kinds;
@@ -46,7 +46,7 @@ final class StepCatalogue implements Kinds
 
     /** What may be written at any step, by its form. */
     private const ANY_TIME = [
-        JobState::FINDING => AnyTime\Finding::class, JobState::OUTLET => AnyTime\Outlet::class, JobState::REPLAN => AnyTime\Replan::class,
+        Lines::Finding->value => AnyTime\Finding::class, Lines::Outlet->value => AnyTime\Outlet::class, Lines::Replan->value => AnyTime\Replan::class,
     ];
 
     /** @var array<string, StepKind> those that were asked for, by code */

@@ -8,8 +8,8 @@ use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Kind;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
@@ -51,8 +51,26 @@ abstract class StepKind implements Kind
     /** @return list<string> what to do, in order */
     abstract public function instructions(Situation $at): array;
 
+    /** @return list<Form> everything that is ever entered here; what may be entered now first, the likeliest before the others */
+    abstract public function asks(Situation $at): array;
+
     /** @return list<Form> what may be entered now, the one most likely next first */
-    abstract public function forms(Situation $at): array;
+    final public function forms(Situation $at): array
+    {
+        return array_values(array_filter($this->asked($at), fn (Form $form) => $form->offered));
+    }
+
+    /** @return list<Form> everything that is ever entered here, with every field and choice */
+    final public function everything(Situation $at): array
+    {
+        return array_map(fn (Form $form) => $form->whole(), $this->asked($at));
+    }
+
+    /** @return list<Form> worked out once for a moment, however many lines are said by it */
+    private function asked(Situation $at): array
+    {
+        return $at->once(static::class.' asks', fn (): array => $this->asks($at));
+    }
 
     /** @return list<Obstacle> what this kind of step is still missing */
     abstract public function obstacles(Situation $at): array;
@@ -63,15 +81,14 @@ abstract class StepKind implements Kind
         return [];
     }
 
+    public function observes(): array
+    {
+        return [];
+    }
+
     final public function does(Does $what): bool
     {
         return in_array($what, $this->doing(), true);
-    }
-
-    /** @return list<Form> everything that is ever entered at such a step, whether it may be now or not */
-    public function everyForm(Situation $at): array
-    {
-        return $this->forms($at);
     }
 
     /**
@@ -98,7 +115,7 @@ abstract class StepKind implements Kind
     /** The form an entry was written with; null when this kind has none of that name. */
     final public function form(Situation $at, string $name): ?Form
     {
-        foreach ($this->everyForm($at) as $form) {
+        foreach ($this->everything($at) as $form) {
             if ($form->name === $name) {
                 return $form;
             }
@@ -237,7 +254,7 @@ abstract class StepKind implements Kind
         if (! $this->does(Does::RunsEngine)) {
             return null;
         }
-        $entries = array_filter($at->entries(), fn (Entry $entry) => $entry->form !== JobState::PHOTO);
+        $entries = array_filter($at->entries(), fn (Entry $entry) => ! $entry->is(Lines::Photo));
 
         return $entries === [] ? null : max(array_map(fn (Entry $entry) => $entry->at, $entries));
     }

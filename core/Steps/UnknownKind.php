@@ -33,7 +33,7 @@ final class UnknownKind extends StepKind
         return ['Do it as it was planned, by the service manual, and write down what was done.'];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [];
     }

@@ -6,10 +6,12 @@ namespace Aqbel\Core\Writing;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Job\Closing;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
@@ -105,7 +107,7 @@ final readonly class Clerk
                 'That is not between the start of the job and the end of this step. Enter when it happened.',
             );
         }
-        $offered = self::offered($this->kinds->of($at->step)->everyForm($at), $form);
+        $offered = self::offered($this->kinds->of($at->step)->everything($at), $form);
         $filled = $offered->read($raw, $at->units);
 
         return new NewLine($at->step->id, $form, $this->admitted($at, $offered, $filled), $filled->typed);
@@ -114,7 +116,7 @@ final readonly class Clerk
     /** What asks for an entry: the step, or what may be written at any. A plan is never changed by an entry. */
     private function asking(Situation $at, string $form): StepKind
     {
-        return $form === JobState::REPLAN ? $this->kinds->of($at->step) : $this->kinds->anyTime($form) ?? $this->kinds->of($at->step);
+        return $form === Lines::Replan->value ? $this->kinds->of($at->step) : $this->kinds->anyTime($form) ?? $this->kinds->of($at->step);
     }
 
     /**
@@ -138,7 +140,7 @@ final readonly class Clerk
     {
         $filled = self::photographForm()->read(['caption' => $caption], $at->units);
 
-        return new NewLine($at->step->id, JobState::PHOTO, $filled->values->with('photo', $photo));
+        return new NewLine($at->step->id, Lines::Photo->value, $filled->values->with('photo', $photo));
     }
 
     /**
@@ -152,7 +154,7 @@ final readonly class Clerk
             if ($known->value === $hazard) {
                 return $at->job->hasAcknowledged($hazard)
                     ? null
-                    : new NewLine($at->step->id, JobState::ACKNOWLEDGE, new Values(['hazard' => $hazard]));
+                    : new NewLine($at->step->id, Lines::Acknowledge->value, new Values(['hazard' => $hazard]));
             }
         }
         throw new InvalidField('hazard', 'This caution does not belong to this step.');
@@ -179,17 +181,15 @@ final readonly class Clerk
         $obstacles = [...($cautions ? Cautions::open($at, $kind) : []), ...$kind->open($at)];
         $reason = trim($reason);
         self::assertMayFinish($obstacles, $reason, $passes);
-        $values = new Values(
-            [JobState::CAME_TO => $kind->verdict($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
-        );
+        $cameTo = $kind->verdict($at)?->code;
         $orders = $kind->orders($at);
         if ($obstacles === []) {
-            return new NewLine($at->step->id, JobState::FINISH, $values, orders: $orders);
+            return new NewLine($at->step->id, Lines::Finish->value, (new Closing($cameTo, $kind->needless($at)))->values(), orders: $orders);
         }
         $missing = array_map(fn (Obstacle $o) => $o->code, $obstacles);
-        $values = $values->with('reason', mb_substr($reason, 0, self::MOST_REASON))->with('missing', $missing);
+        $closing = new Closing($cameTo, $kind->needless($at), mb_substr($reason, 0, self::MOST_REASON), $missing);
 
-        return new NewLine($at->step->id, JobState::OVERRIDE, $values, orders: $orders);
+        return new NewLine($at->step->id, Lines::Override->value, $closing->values(), orders: $orders);
     }
 
     /**
@@ -202,20 +202,20 @@ final readonly class Clerk
     public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $person): NewLine
     {
         self::assertOwnOrReason($entry, $person, $reason);
-        if (JobState::isAnyTime($entry)) {
+        if ($entry->isAnyTime()) {
             // What it brought along is decided as if it had said so at once.
             $others = array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq);
             $at = $at->job->withOnly(array_values($others))->at($at->step, $entry->at, $at->units, $at->stores);
         }
         $form = $this->formOf($at, $entry);
         $filled = $form->read($raw, $at->units);
-        $values = $entry->form === JobState::PHOTO
+        $values = $entry->is(Lines::Photo)
             ? $entry->values->and($filled->values)
             : $this->admitted($at, $form, $filled, $entry);
 
         return new NewLine(
             $entry->step,
-            Journal::CORRECT,
+            Lines::Correct->value,
             self::about($entry, $reason),
             $filled->typed,
             $this->kinds->anyTime($entry->form)?->brings($at, $values, $entry->seq) ?? [],
@@ -228,14 +228,14 @@ final readonly class Clerk
     {
         self::assertOwnOrReason($entry, $person, $reason);
 
-        return new NewLine($entry->step, Journal::WITHDRAW, self::about($entry, $reason));
+        return new NewLine($entry->step, Lines::Withdraw->value, self::about($entry, $reason));
     }
 
     /** @throws InvalidField where a line cannot be corrected or taken back */
     public function correctable(JobState $state, int $seq): Entry
     {
         foreach ($state->entries as $entry) {
-            $isOwn = ! JobState::belongsToEveryStep($entry) || $entry->form === JobState::PHOTO || JobState::isAnyTime($entry);
+            $isOwn = ! $entry->belongsToEveryStep() || $entry->is(Lines::Photo) || $entry->isAnyTime();
             if ($entry->seq === $seq && $isOwn && $entry->planned === null) {
                 return $entry;
             }
@@ -249,7 +249,7 @@ final readonly class Clerk
     /** @throws InvalidField where no such form exists any more */
     public function formOf(Situation $at, Entry $entry): Form
     {
-        if ($entry->form === JobState::PHOTO) {
+        if ($entry->is(Lines::Photo)) {
             return self::photographForm();
         }
 
@@ -260,14 +260,14 @@ final readonly class Clerk
     /** An entry in words, in the reader's units. */
     public function say(Situation $at, Entry $entry): string
     {
-        return $entry->form === JobState::PHOTO
+        return $entry->is(Lines::Photo)
             ? self::photographForm()->say(new Filled($entry->values, $entry->typed))
             : $this->kinds->reading($at->step, $entry)->say($at, $entry);
     }
 
     private static function photographForm(): Form
     {
-        return new Form(JobState::PHOTO, 'Photograph', [Field::text('caption', 'Photograph')]);
+        return new Form(Lines::Photo->value, 'Photograph', [Field::text('caption', 'Photograph')]);
     }
 
     /**

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Aqbel\Core\Writing;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Closing;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
@@ -93,11 +95,11 @@ final readonly class Replanning
 
         return new NewLine(
             $at->step->id,
-            JobState::REPLAN,
-            new Values([
+            Lines::Replan->value,
+            Closing::leaving(new Values([
                 Replan::SCHOOL => $school->id(), Replan::TARGET => $target, Replan::SAID => $said,
-                Replan::WHY => mb_substr($text(Replan::WHY), 0, 300), JobState::LEAVES => $leaves,
-            ]),
+                Replan::WHY => mb_substr($text(Replan::WHY), 0, 300),
+            ]), $leaves),
             planned: $planned->following(self::inFront($at, $way?->steps() ?? array_values($at->job->steps), $missing, $leaves)),
         );
     }

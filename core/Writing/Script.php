@@ -7,7 +7,7 @@ namespace Aqbel\Core\Writing;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -65,17 +65,17 @@ final class Script
     private function line(ScriptLine $line, UnitSystem $units): NewLine
     {
         $clerk = new Clerk($this->kinds);
-        if ($line->form === Journal::CORRECT || $line->form === Journal::WITHDRAW) {
+        if ($line->form === Lines::Correct->value || $line->form === Lines::Withdraw->value) {
             $entry = $clerk->correctable($this->state, $line->about);
             $at = $this->state->at($clerk->stepOf($this->state, $entry), $line->at, $units);
 
-            return $line->form === Journal::WITHDRAW
+            return $line->form === Lines::Withdraw->value
                 ? $clerk->withdraw($entry, $line->reason, $line->person)
                 : $clerk->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason, $line->person);
         }
         $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);
 
-        if ($line->form === JobState::REPLAN) {
+        if ($line->form === Lines::Replan->value) {
             return $this->replanning?->line($at, $line->values)
                 ?? throw new InvalidField('form', 'This job cannot be planned anew here.');
         }
@@ -84,7 +84,7 @@ final class Script
             return $clerk->late($at, $line->form, $this->kinds->of($at->step)->form($at, $line->form)?->typed($line->values) ?? $line->values);
         }
 
-        return $line->form === JobState::FINISH
+        return $line->form === Lines::Finish->value
             ? $clerk->finish($at, $line->reason, $line->lead ? Gate::cases() : [], cautions: false)
             : $clerk->entry($at, $line->form, $this->typed($at, $line->form, $line));
     }

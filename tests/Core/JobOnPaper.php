@@ -6,9 +6,11 @@ namespace Tests\Core;
 
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Closing;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Complaint;
@@ -154,11 +156,9 @@ final class JobOnPaper
     {
         $at = $this->at($step);
         $kind = $this->kinds->of($at->step);
-        $values = new Values(
-            [JobState::CAME_TO => $kind->verdict($at)?->code, JobState::NEEDLESS => $kind->needless($at)],
-        );
+        $values = (new Closing($kind->verdict($at)?->code, $kind->needless($at)))->values();
 
-        return $this->add($step, JobState::FINISH, $values, 60, $kind->orders($at));
+        return $this->add($step, Lines::Finish->value, $values, 60, $kind->orders($at));
     }
 
     /** @param  list<\Aqbel\Core\Job\Step>  $orders */

@@ -34,7 +34,7 @@ final class IdleInTheYard extends StepKind
         return ['Start it outdoors.'];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('idled', 'It idled', [Field::temperature('ect', 'Coolant')])];
     }

@@ -45,7 +45,7 @@ final class ExtensionTest extends ShopTestCase
         );
         $walk = $this->walk($job)->until('idle');
         $walk->enter('idled', ['ect' => '80']);
-        self::assertEqualsWithDelta(now()->getTimestamp(), $job->state()->lastRan(), 120);
+        self::assertEqualsWithDelta(now()->getTimestamp(), $job->state()->running()->last(), 120);
         $walk->finish();
         $walk->until('cool_down:1');
         self::assertSame('cool_down:1', $job->state()->stepInHand()?->id);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Role;
-use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Illuminate\Support\Facades\DB;
 
 final class JournalTest extends ShopTestCase
@@ -151,7 +151,7 @@ final class JournalTest extends ShopTestCase
         self::assertContains('cool_down:1', $again, 'gates behind it');
         self::assertNotContains('gather', $again, 'nothing that guards nothing');
         self::assertNotNull($job->refresh()->signed_at);
-        self::assertSame(JobState::OVERRIDE, $job->state()->closed['sign_off']->form);
+        self::assertSame(Lines::Override->value, $job->state()->closed['sign_off']->form);
         $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasErrors('finish');
         $this->actingAs($this->imre)
             ->get("/jobs/{$job->id}/record")

@@ -6,7 +6,6 @@ namespace Tests\Feature;
 
 use App\Models\Circuit;
 use App\Models\Job;
-use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Plan\Plan;
 
 /** Work that changes in the middle, over HTTP: kept as it is sent, told when it cannot be, and never a 500. */
@@ -91,7 +90,7 @@ final class OnTheWayTest extends ShopTestCase
         self::assertEqualsWithDelta($before - 100.0, $state->ledger()->contentMl, 1e-6);
         $line = array_values(array_filter($state->entriesOf('drain:left_plug'), fn ($e) => $e->form === 'elsewhere'))[0];
         self::assertLessThan($drained, $line->at);
-        self::assertFalse(JobState::closes($line));
+        self::assertFalse($line->closes());
         $this->get("/jobs/{$job->id}?step=drain:left_plug")->assertOk()->assertSee('Something was forgotten here');
     }
 }

@@ -123,7 +123,7 @@ final class Journey
     {
         $step = $this->state()->steps[$id] ?? throw new \LogicException("There is no step “{$id}”.");
         $kind = $this->kinds->of($step);
-        if ($step->kind === 'cool_down' && $this->state()->lastRan() !== null) {
+        if ($step->kind === 'cool_down' && $this->state()->running()->last() !== null) {
             $this->now += self::OVER_NIGHT_S;
         }
         foreach (DemoAnswers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {

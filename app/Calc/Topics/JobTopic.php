@@ -69,7 +69,7 @@ final class JobTopic implements Topic
                 array_values($state->steps),
             ),
             'ledger' => self::ledger($state->ledger()),
-            'neck' => $state->neck()?->value,
+            'neck' => $state->running()->neck()?->value,
             'next' => $state->stepInHand()?->id,
             'refused' => array_map(fn (Refusal $refusal) => [
                 'line' => $refusal->line->number, 'field' => $refusal->field, 'message' => $refusal->message,

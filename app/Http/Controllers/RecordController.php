@@ -25,7 +25,7 @@ final class RecordController extends Controller
         $search = is_string($request->query('q')) ? mb_substr(trim($request->query('q')), 0, self::LONGEST_SEARCH) : '';
         $jobs = Job::query()->with(['vehicle', 'planner'])->whereRaw('coalesce(signed_at, abandoned_at) is not null')
             ->orderByRaw('coalesce(signed_at, abandoned_at) desc')
-            ->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'abandoned_at', 'created_at'])
+            ->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'abandoned_at', 'rests_until', 'created_at'])
             ->limit(self::MOST);
         foreach (Search::words($search) as $word) {
             $jobs->whereHas('vehicle', fn (Builder $vehicle) => Search::word($vehicle, ['plate', 'name'], $word));

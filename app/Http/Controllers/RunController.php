@@ -10,7 +10,7 @@ use App\Models\Job;
 use App\Run\CorrectionPage;
 use App\Run\RunPage;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Http\JsonResponse;
@@ -57,7 +57,7 @@ final class RunController extends JournalController
             $recorder->record($step, $form, self::fields($request));
 
             // What came up may have put something in front of the step.
-            return in_array($form, JobState::ANY_TIME, true)
+            return Lines::tryFrom($form)?->isAnyTime() === true
                 || ($request->input('done') === '1' && $recorder->finishWhereNothingIsMissing($step));
         });
     }

@@ -29,7 +29,7 @@ abstract class AnyTime extends StepKind
         return [];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [$this->asked($at)];
     }

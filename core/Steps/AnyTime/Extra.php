@@ -33,12 +33,19 @@ final class Extra extends StepKind
         return ['Put it right, and say how. What comes out meanwhile is written down as coolant that came out.'];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
-        return $at->has('done') ? [] : $this->everyForm($at);
+        return Form::offering($this->offered($at), $this->ever($at));
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function offered(Situation $at): array
+    {
+        return $at->has('done') ? [] : $this->ever($at);
+    }
+
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [new Form('done', 'It is put right', [
             Field::text('how', 'How')->optional(), Field::text('part', 'Part fitted')->optional(),

@@ -10,6 +10,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Quantity\Unit;
@@ -53,7 +54,7 @@ final class Finding extends AnyTime
 
     public function name(): string
     {
-        return JobState::FINDING;
+        return Lines::Finding->value;
     }
 
     public function title(Situation $at): string
@@ -112,19 +113,19 @@ final class Finding extends AnyTime
             default => null,
         };
 
-        return $before === null ? $values : $values->with(JobState::BEFORE, $before);
+        return $before === null ? $values : $values->with(Entry::BEFORE, $before);
     }
 
     public function brings(Situation $at, Values $values, int $seq): array
     {
         $about = new Values(['what' => $values->text('what'), 'part' => $values->text('part')]);
-        $stage = $at->job->steps[$values->text(JobState::BEFORE)]->stage ?? $at->step->stage;
+        $stage = $at->job->steps[$values->text(Entry::BEFORE)]->stage ?? $at->step->stage;
 
         return match (true) {
             self::waits($values) => [new Step("wait:{$seq}", 'wait', $stage, $about->and(new Values([
                 'from' => $at->now, 'seconds' => (float) $values->number('until'),
             ])))],
-            $values->has(JobState::BEFORE) => [new Step("extra:{$seq}", 'extra', $stage, $about)],
+            $values->has(Entry::BEFORE) => [new Step("extra:{$seq}", 'extra', $stage, $about)],
             default => [],
         };
     }
@@ -134,7 +135,7 @@ final class Finding extends AnyTime
     {
         $watched = array_filter(
             $job->cameUp(),
-            fn (Entry $entry) => $entry->form === JobState::FINDING && $entry->text('then') === self::WATCH,
+            fn (Entry $entry) => $entry->is(Lines::Finding) && $entry->text('then') === self::WATCH,
         );
 
         return array_values(array_map(fn (Entry $entry) => self::where($job->circuit, $entry->text('part')).$entry->text('what'), $watched));

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\AnyTime;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -21,7 +22,7 @@ final class Outlet extends AnyTime
 {
     public function name(): string
     {
-        return JobState::OUTLET;
+        return Lines::Outlet->value;
     }
 
     protected function doing(): array
@@ -54,13 +55,13 @@ final class Outlet extends AnyTime
     {
         $before = self::lowersTheLevel($at, $values) ? self::nextThatNeedsTheLevel($at) : null;
 
-        return $before === null ? $values : $values->with(JobState::BEFORE, $before);
+        return $before === null ? $values : $values->with(Entry::BEFORE, $before);
     }
 
     public function brings(Situation $at, Values $values, int $seq): array
     {
-        return $values->has(JobState::BEFORE)
-            ? [new Step("cold_level:out:{$seq}", 'cold_level', $at->step->stage, new Values(['after' => JobState::OUTLET]))]
+        return $values->has(Entry::BEFORE)
+            ? [new Step("cold_level:out:{$seq}", 'cold_level', $at->step->stage, new Values(['after' => Lines::Outlet->value]))]
             : [];
     }
 
@@ -75,7 +76,7 @@ final class Outlet extends AnyTime
         [$ml, $squares] = [0.0, 0.0];
         foreach ($job->cameUp() as $entry) {
             $place = $places[$entry->step] ?? -1;
-            if ($entry->form !== JobState::OUTLET || $place > $places[$upTo] || $place <= ($after === null ? -1 : $places[$after])) {
+            if (! $entry->is(Lines::Outlet) || $place > $places[$upTo] || $place <= ($after === null ? -1 : $places[$after])) {
                 continue;
             }
             $at = $job->at($job->steps[$entry->step], $entry->at);
@@ -91,7 +92,7 @@ final class Outlet extends AnyTime
     /** Whether it is coolant that the circuit misses: neither the bottle's, nor so little that a mark does not tell it. */
     public static function isLost(Situation $at, Entry $entry): bool
     {
-        return $entry->form === JobState::OUTLET && self::isMissed($at, $entry->values);
+        return $entry->is(Lines::Outlet) && self::isMissed($at, $entry->values);
     }
 
     private static function isMissed(Situation $at, Values $values): bool

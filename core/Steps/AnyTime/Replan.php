@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\AnyTime;
 
-use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
@@ -22,7 +22,7 @@ final class Replan extends AnyTime
 
     public function name(): string
     {
-        return JobState::REPLAN;
+        return Lines::Replan->value;
     }
 
     public function title(Situation $at): string

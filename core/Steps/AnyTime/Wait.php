@@ -40,12 +40,19 @@ final class Wait extends StepKind
         return ['The clock runs since it was found. Take the next vehicle meanwhile; whoever goes on sees it on the floor.'];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
-        return $this->obstacles($at) === [] ? [] : $this->everyForm($at);
+        return Form::offering($this->offered($at), $this->ever($at));
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function offered(Situation $at): array
+    {
+        return $this->obstacles($at) === [] ? [] : $this->ever($at);
+    }
+
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [new Form('over', 'It has come, or is dry, earlier', [Field::text('how', 'What tells so', true)], false)];
     }

@@ -36,12 +36,19 @@ final class Cure extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
-        return $at->has('started') ? [] : $this->everyForm($at);
+        return Form::offering($this->offered($at), $this->ever($at));
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function offered(Situation $at): array
+    {
+        return $at->has('started') ? [] : $this->ever($at);
+    }
+
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [new Form('started', 'Joint is bolted up')];
     }

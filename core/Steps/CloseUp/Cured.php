@@ -41,7 +41,7 @@ final class Cured extends StepKind
         return ['Nothing to do here but wait. The tube’s own time outranks the one planned.'];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [];
     }

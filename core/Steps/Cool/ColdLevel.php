@@ -71,7 +71,13 @@ final class ColdLevel extends StepKind
         return [Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         return $this->isOpen($at)
             ? [$this->toppedForm($at), self::levelForm()->aside()]
@@ -84,7 +90,8 @@ final class ColdLevel extends StepKind
         return $at->entries() === [] ? $this->toppedForm($at) : null;
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [self::openedForm(), $this->toppedForm($at, true), self::levelForm()];
     }

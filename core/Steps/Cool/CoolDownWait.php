@@ -90,7 +90,13 @@ final class CoolDownWait extends StepKind
         return [Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $air = $at->job->lastOf($this->name(), 'reading')?->number('air');
         $field = Field::temperature('air', 'Air', true, -40, 55);
@@ -106,15 +112,16 @@ final class CoolDownWait extends StepKind
         ];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
-        return [$this->forms($at)[0], self::restedForm()->aside(), self::byHandForm(), ...self::underneathForms()];
+        return [$this->offered($at)[0], self::restedForm()->aside(), self::byHandForm(), ...self::underneathForms()];
     }
 
     /** Before the work how long it has stood; after a run the reading, once it has stood long enough to be cold. */
     public function atOnce(Situation $at): ?Form
     {
-        $ran = $at->job->lastRan();
+        $ran = $at->job->running()->last();
         if ($at->has('reading')) {
             return null;
         }
@@ -153,7 +160,7 @@ final class CoolDownWait extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        $ran = $at->job->lastRan();
+        $ran = $at->job->running()->last();
         if ($form === self::BY_HAND) {
             self::admitByHand($at, $ran);
         }
@@ -199,7 +206,7 @@ final class CoolDownWait extends StepKind
         $rested = $rested?->number('since') >= self::RESTED_S ? $rested : null;
         $felt = $at->job->lastOf('cool_down', self::BY_HAND) ?? $rested;
 
-        return $felt !== null && $moment >= $felt->at && $moment - $felt->at <= self::JUST_NOW_S && $felt->at >= ($at->job->lastRan() ?? 0);
+        return $felt !== null && $moment >= $felt->at && $moment - $felt->at <= self::JUST_NOW_S && $felt->at >= ($at->job->running()->last() ?? 0);
     }
 
     public function obstacles(Situation $at): array
@@ -380,7 +387,7 @@ final class CoolDownWait extends StepKind
     {
         $read = $at->job->lastOf('cool_down', 'reading');
 
-        return $read !== null && $at->now - $read->at <= self::JUST_NOW_S && $read->at >= ($at->job->lastRan() ?? 0)
+        return $read !== null && $at->now - $read->at <= self::JUST_NOW_S && $read->at >= ($at->job->running()->last() ?? 0)
             ? $read->number('ect')
             : null;
     }

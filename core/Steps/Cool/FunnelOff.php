@@ -73,12 +73,19 @@ final class FunnelOff extends StepKind
         return [Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
-        return $at->has(self::OFF) ? [] : $this->everyForm($at);
+        return Form::offering($this->offered($at), $this->ever($at));
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function offered(Situation $at): array
+    {
+        return $at->has(self::OFF) ? [] : $this->ever($at);
+    }
+
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Left in the funnel', VesselUse::Measure);
         $read = CoolDownWait::readJustNow($at);
@@ -152,7 +159,7 @@ final class FunnelOff extends StepKind
     /** What was topped up into it while it ran may all stand there still, until it is off, mL. */
     public static function mayStandMl(JobState $job): float
     {
-        return $job->lastOf('funnel_off', self::OFF) === null && $job->neck() === Neck::Funnel ? self::toppedMl($job) : 0.0;
+        return $job->lastOf('funnel_off', self::OFF) === null && $job->running()->neck() === Neck::Funnel ? self::toppedMl($job) : 0.0;
     }
 
     /** What stood in it after the pour, and what was topped up into it while it ran, mL. */

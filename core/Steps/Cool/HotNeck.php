@@ -27,13 +27,13 @@ final class HotNeck
     /** How it stood when the engine last ran; where nobody knows, it counts as sealed. */
     public static function wasSealed(Situation $at): bool
     {
-        return ($at->job->neck($at->step) ?? Neck::Sealed) === Neck::Sealed;
+        return ($at->job->running()->neck($at->step) ?? Neck::Sealed) === Neck::Sealed;
     }
 
     /** Whether it was sealed when the engine last ran, and nothing says that it has become cold since. */
     public static function mayBeUnderPressure(Situation $at): bool
     {
-        $ran = $at->job->lastRan();
+        $ran = $at->job->running()->last();
         if ($ran === null || ! self::wasSealed($at)) {
             return false;
         }
@@ -57,7 +57,7 @@ final class HotNeck
         $read = null;
         foreach ($at->job->entries as $entry) {
             $step = $at->job->steps[$entry->step] ?? null;
-            if ($entry->at >= ($at->job->lastRan() ?? 0) && $step !== null && ! $at->job->kinds->of($step)->does(Does::RunsEngine)) {
+            if ($entry->at >= ($at->job->running()->last() ?? 0) && $step !== null && ! $at->job->kinds->of($step)->does(Does::RunsEngine)) {
                 $read = $entry->number('ect') ?? $read;
             }
         }

@@ -67,7 +67,7 @@ final class VentBetween extends StepKind
         return [Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [$this->ventedForm($at)];
     }

@@ -56,7 +56,7 @@ final class WhyStopped extends StepKind
         return [Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('cause', 'Record cause', [
             Field::choice('cause', 'It was', self::CAUSES),

@@ -96,7 +96,13 @@ final class Drain extends StepKind
         return [Hazard::Glycol, Hazard::Eyes];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $forms = [];
         if ($this->capIsOn($at)) {
@@ -128,7 +134,8 @@ final class Drain extends StepKind
         return parent::goesOn($at) || $this->verdict($at)?->code === 'with_others';
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [
             $this->openedForm($at), self::capOffForm(), $this->outForm($at),

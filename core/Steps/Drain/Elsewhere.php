@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\Drain;
 use Aqbel\Core\Circuit\Part;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Ledger\Line;
@@ -49,7 +50,7 @@ final class Elsewhere
 
     public static function tellsOf(Entry $entry): bool
     {
-        return $entry->form === self::FORM || $entry->form === JobState::OUTLET;
+        return $entry->form === self::FORM || $entry->is(Lines::Outlet);
     }
 
     /** @return list<Line> */

@@ -44,7 +44,7 @@ final class FindCause extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('cause', 'Record cause', [
             Field::choice('cause', 'It is', OilCause::CAUSES, 'unknown'),

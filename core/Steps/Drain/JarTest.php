@@ -44,7 +44,7 @@ final class JarTest extends StepKind
         return [Hazard::Glycol];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $shows = ['clear' => 'Clear', 'cloudy' => 'Cloudy', 'gel' => 'Gel or sludge'];
 

@@ -49,7 +49,7 @@ final class Look extends StepKind
         return [Hazard::Waste];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $looks = [
             'clean' => 'Clean',

@@ -69,7 +69,13 @@ final class Reconcile extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $further = Drains::choices($at);
         $unsettled = ! $this->judge($at)->passes();
@@ -81,7 +87,8 @@ final class Reconcile extends StepKind
         ]));
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [self::moreForm(Drains::everyChoice($at)), self::acceptedForm(), $this->elsewhereForm($at)];
     }

@@ -87,7 +87,13 @@ final class Bleed extends Poured
         ]));
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         if ($at->has('closed')) {
             return [$this->pourForm($at, false)];
@@ -103,7 +109,8 @@ final class Bleed extends Poured
         return [$this->closedForm($at), ...$bubble, $this->pourForm($at, false)];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [$this->pourForm($at), self::runningForm(), self::dryForm(), self::bubbleForm(), $this->closedForm($at)];
     }

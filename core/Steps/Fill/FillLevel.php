@@ -69,7 +69,13 @@ final class FillLevel extends Poured
         ]));
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Poured since, up to the mark', VesselUse::Measure);
 
@@ -99,9 +105,10 @@ final class FillLevel extends Poured
         }
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
-        return [...$this->forms($at), self::ventForm()];
+        return [...$this->offered($at), self::ventForm()];
     }
 
     private static function ventForm(): Form

@@ -64,7 +64,13 @@ final class FillThrough extends Poured
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         return match (true) {
             $at->has('closed') => $at->has('poured') ? [] : [$this->pourForm($at)],
@@ -74,7 +80,8 @@ final class FillThrough extends Poured
         };
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [$this->openedForm($at), $this->pourForm($at), self::fullForm(), self::closedAgainForm()];
     }

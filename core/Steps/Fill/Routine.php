@@ -55,7 +55,13 @@ final class Routine extends Poured
         return [Hazard::Moving];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $next = self::lines($at->step)[$this->done($at)] ?? null;
 
@@ -65,7 +71,8 @@ final class Routine extends Poured
         ];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [$this->lineForm($at), $this->levelForm($at), self::againForm()];
     }

@@ -69,7 +69,13 @@ final class VentUnderPressure extends StepKind
         return [Hazard::Overpressure, Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         if (! $at->has('pumped') || $this->isReleased($at)) {
             return [self::pumpedForm()];
@@ -78,7 +84,8 @@ final class VentUnderPressure extends StepKind
         return [...($this->notSolid($at) === [] ? [] : [$this->crackedForm($at)]), self::releasedForm()];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [self::pumpedForm(), $this->crackedForm($at), self::releasedForm()];
     }

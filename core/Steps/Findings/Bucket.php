@@ -128,7 +128,7 @@ final class Bucket
                 break;
             }
             $step = $job->steps[$other->step] ?? null;
-            $pours = $step !== null && ! JobState::belongsToEveryStep($other)
+            $pours = $step !== null && ! $other->belongsToEveryStep()
                 && ($job->kinds->of($step) instanceof Poured || ($other->form === 'topped' && in_array($other->text('liquid'), ['', 'batch'], true)));
             $ml += $pours ? (float) $other->number('volume') : 0.0;
         }

@@ -6,7 +6,7 @@ namespace Aqbel\Core\Steps\Findings;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
@@ -40,7 +40,7 @@ final readonly class Sums
     public static function of(Situation $at, StepKind $kind): ?self
     {
         $moves = $kind->does(Does::MovesCoolant) || $kind->does(Does::TouchesShelf);
-        $cameOut = array_filter($at->job->cameUp($at->step->id), fn (Entry $line) => $line->form === JobState::OUTLET) !== [];
+        $cameOut = array_filter($at->job->cameUp($at->step->id), fn (Entry $line) => $line->is(Lines::Outlet)) !== [];
         if (! $kind->does(Does::Signs) && ! $cameOut && (! $moves || $at->entries() === [])) {
             return null;
         }

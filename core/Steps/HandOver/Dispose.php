@@ -43,7 +43,7 @@ final class Dispose extends StepKind
         return [Hazard::Waste, Hazard::Glycol];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('disposed', 'Record waste', [Field::volume('volume', 'Into the waste drum')->preset(self::wasteMl($at))])];
     }

@@ -78,7 +78,7 @@ final class LeftOver extends StepKind
         ])];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
 

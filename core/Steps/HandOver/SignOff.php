@@ -6,7 +6,7 @@ namespace Aqbel\Core\Steps\HandOver;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
@@ -47,7 +47,7 @@ final class SignOff extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $passed = count(array_filter($at->job->closed, fn (Entry $e) => $e->form === JobState::OVERRIDE));
+        $passed = count(array_filter($at->job->closed, fn (Entry $e) => $e->is(Lines::Override)));
         $choices = Plan::of($at)->choices;
 
         return array_values(array_filter([
@@ -59,7 +59,7 @@ final class SignOff extends StepKind
         ]));
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('remark', 'Keep remark', [Field::text('remark', 'Remark for the record', true)], false)];
     }

@@ -88,7 +88,13 @@ final class FindDrip extends StepKind
         return [Hazard::Overpressure, Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $topped = $this->toppedForm($at)->aside($at->has('topped'));
         $seen = self::seenForm()->aside(! $at->has('topped'));
@@ -101,7 +107,8 @@ final class FindDrip extends StepKind
         };
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [$this->toppedForm($at), self::seenForm(), ...$this->test->forms($at)];
     }

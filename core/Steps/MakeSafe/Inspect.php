@@ -56,7 +56,7 @@ final class Inspect extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [self::soundForm(), new Form('condition', 'Record what is not', [
             Field::choice(

@@ -51,22 +51,18 @@ final class PutRight extends Checklist
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
-        $forms = parent::forms($at);
-
-        return $forms === [] ? [] : [...$forms, self::waitingForm()];
-    }
-
-    public function everyForm(Situation $at): array
-    {
-        return [...parent::everyForm($at), self::waitingForm()];
+        return Form::offering(
+            $this->unticked($at) === [] ? [] : [...array_filter(parent::asks($at), fn (Form $form) => $form->offered), self::waitingForm()],
+            [...array_map(fn (Form $form) => $form->whole(), parent::asks($at)), self::waitingForm()],
+        );
     }
 
     public function clock(Situation $at): ?Clock
     {
         $waiting = $at->last('waiting');
-        if ($waiting === null || parent::forms($at) === []) {
+        if ($waiting === null || $this->unticked($at) === []) {
             return null;
         }
 

@@ -134,7 +134,13 @@ final class MixCoolant extends StepKind
         return [Hazard::Glycol];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $forms = [];
         $further = Drains::choices($at);
@@ -170,7 +176,8 @@ final class MixCoolant extends StepKind
         return $at->entries() === [] && $forms[0]->name === 'batch' && $this->mix($at)->reachable() ? $forms[0] : null;
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [
             self::moreForm(Drains::everyChoice($at)),

@@ -51,7 +51,7 @@ final class Baseline extends StepKind
         return $at->has('not_run') ? [] : [Hazard::Exhaust, Hazard::Moving];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('baseline', 'Record baseline', [
             self::ranField(),

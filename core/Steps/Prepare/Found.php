@@ -77,7 +77,7 @@ final class Found extends StepKind
         return ["{$left->job} was given up: {$inside}".($open === [] ? '' : '; open: '.implode(', ', $open)).'. Look whether that is still so.'];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $contents = [
             'full' => 'Full to the mark',

@@ -50,7 +50,7 @@ final class Complaint extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $answers = ['gone' => 'Gone', 'better' => 'Better, watch it', 'still' => 'Still there'];
 

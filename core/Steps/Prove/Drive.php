@@ -48,7 +48,7 @@ final class Drive extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('driven', 'Record drive', [
             Field::duration('minutes', 'Driven for', Unit::Minute, self::LONGEST_S),

@@ -38,7 +38,7 @@ final class FollowUp extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $usual = (string) (int) Plan::of($at)->rules()->followUpDays;
 

@@ -52,7 +52,7 @@ final class LeakCheck extends StepKind
         return $at->facts()->stationary ? [] : [Hazard::Raised];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $looks = ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'];
 

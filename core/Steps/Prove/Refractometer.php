@@ -54,7 +54,7 @@ final class Refractometer extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('freeze', 'Record freeze point', [Field::temperature('freeze', 'Freezes at', true, -70, 0)])];
     }

@@ -98,7 +98,13 @@ final class Rinse extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $needed = $this->needed($at)->rinses;
         $further = Drains::choices($at);
@@ -113,7 +119,8 @@ final class Rinse extends StepKind
         return $at->has('decision') ? null : $this->forms($at)[0];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [$this->decisionForm($at, 'skip', 1, '', self::WAYS + self::WAYS_BEFORE), self::moreForm(Drains::everyChoice($at))];
     }

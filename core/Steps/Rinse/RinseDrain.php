@@ -65,7 +65,7 @@ final class RinseDrain extends StepKind
         return [Hazard::Waste, Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('water_out', 'Record water out', [
             ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),

@@ -53,7 +53,7 @@ final class RinseFill extends StepKind
         ]));
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $likely = match (true) {
             $this->withCleaner($at) => 'cleaner',

@@ -57,7 +57,7 @@ final class RinseFlow extends StepKind
         return [Hazard::Waste];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [
             new Form(

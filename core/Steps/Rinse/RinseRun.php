@@ -69,7 +69,13 @@ final class RinseRun extends StepKind
         return [Hazard::Exhaust, Hazard::Moving, Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         if (! $this->running($at)) {
             $again = $at->has('shut_off');
@@ -84,7 +90,8 @@ final class RinseRun extends StepKind
         return $stop ? array_reverse($forms) : $forms;
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [EngineStart::form('Engine is running', Neck::Sealed), self::readingForm($at), self::offForm()];
     }

@@ -79,7 +79,13 @@ final class HeatCycle extends StepKind
         return [Hazard::Exhaust, Hazard::Moving, Hazard::Scald];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         if (! $at->has(EngineStart::FORM)) {
             return [$this->startForm($at)];
@@ -107,7 +113,8 @@ final class HeatCycle extends StepKind
         return $this->judge($at)?->stops() === true ? [$off, ...$forms] : [...$forms, $off];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [
             $this->startForm($at, true), $this->readingForm($at), ByHand::form($at, $this->besides($at)), self::fanForm('fan_on', 'Fan came on'), self::fanForm('fan_off', 'Fan went off'),

@@ -86,7 +86,7 @@ final class Hold extends StepKind
         return [Hazard::Collapse];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         $rules = Plan::of($at)->rules();
         $lengths = [

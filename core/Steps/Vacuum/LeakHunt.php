@@ -48,14 +48,21 @@ final class LeakHunt extends StepKind
         ];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $left = array_diff_key(self::SUSPECTS, $this->checked($at));
 
         return $left === [] ? [] : [self::checkedForm($left)];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [self::checkedForm(self::SUSPECTS)];
     }

@@ -98,7 +98,7 @@ final class PressureTest extends StepKind
         return [Hazard::Overpressure];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [
             new Form('test', 'Record test', [

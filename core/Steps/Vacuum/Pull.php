@@ -69,14 +69,21 @@ final class Pull extends StepKind
         return [Hazard::Collapse];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->offered($at), $this->ever($at));
+    }
+
+    /** @return list<Form> */
+    private function offered(Situation $at): array
     {
         $reading = self::readingForm($at);
 
         return $at->has('started') || $at->has('reading') ? [$reading] : [$reading, self::startedForm()->aside()];
     }
 
-    public function everyForm(Situation $at): array
+    /** @return list<Form> */
+    private function ever(Situation $at): array
     {
         return [self::startedForm(), self::readingForm($at)];
     }

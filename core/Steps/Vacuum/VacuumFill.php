@@ -68,7 +68,7 @@ final class VacuumFill extends Poured
         return [Hazard::Collapse, Hazard::Glycol];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('poured', 'Record what went in', [
             ...$this->vesselFields($at, 'volume', 'Drawn in since', VesselUse::Mix),

@@ -63,7 +63,7 @@ final class WaterOut extends StepKind
         return [Hazard::Waste];
     }
 
-    public function forms(Situation $at): array
+    public function asks(Situation $at): array
     {
         return [new Form('out', 'Record water out', [
             ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),

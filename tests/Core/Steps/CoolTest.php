@@ -81,7 +81,7 @@ final class CoolTest extends TestCase
     public function test_a_reading_that_is_cold_is_all_it_wants(): void
     {
         $job = JobOnPaper::on('rescue-ambulance');
-        $forms = JobOnPaper::kind('cool_down')->everyForm($job->at('cool_down:1'));
+        $forms = JobOnPaper::kind('cool_down')->everything($job->at('cool_down:1'));
         self::assertSame(['reading'], array_values(array_map(fn ($form) => $form->name, array_filter($forms, fn ($form) => $form->main))));
     }
 }

@@ -31,9 +31,9 @@ final class RunHotTest extends TestCase
             ['Fan on', '–', '96 °C'],
             JobOnPaper::kind('heat_cycle')->tables($job->at('heat_cycle:1'))[0]->rows,
         );
-        self::assertNotNull($job->state()->lastRan(), 'a baseline run warms the engine too');
+        self::assertNotNull($job->state()->running()->last(), 'a baseline run warms the engine too');
         self::assertNull(
-            JobOnPaper::on('rescue-ambulance')->write('baseline', 'baseline', ['ran' => 'no'])->state()->lastRan(),
+            JobOnPaper::on('rescue-ambulance')->write('baseline', 'baseline', ['ran' => 'no'])->state()->running()->last(),
         );
     }
 

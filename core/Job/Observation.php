@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Job;
+
+/**
+ * One thing that a person or an instrument reports, read from a line of the journal. One line may tell several: a
+ * top-up, the level it brought, and how warm the coolant was.
+ */
+interface Observation
+{
+    /** What a line tells of it; null where it tells nothing of it. */
+    public static function of(Entry $line): ?static;
+
+    /** Where it stands, when it was made, by whom and how. */
+    public function told(): Told;
+}
