@@ -266,11 +266,12 @@ final readonly class Recorder
     public function withdraw(int $seq, string $reason): void
     {
         $this->write(
-            fn (JobState $state) => $this->clerk->withdraw(
-                $this->clerk->correctable($state, $seq),
-                $reason,
-                $this->person->name,
-            ),
+            function (JobState $state) use ($seq, $reason): NewLine {
+                $entry = $this->clerk->correctable($state, $seq);
+                $at = $this->situation($state, $this->clerk->stepOf($state, $entry)->id, $seq, ahead: true);
+
+                return $this->clerk->withdraw($at, $entry, $reason, $this->person->name);
+            },
         );
     }
 

@@ -16,6 +16,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Form;
@@ -26,7 +27,6 @@ use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\Checklist;
-use Aqbel\Core\Steps\Drain\Elsewhere;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
@@ -209,7 +209,7 @@ final readonly class RunPage
         if ($this->done || $this->ahead) {
             return [];
         }
-        $asksItself = in_array(Elsewhere::FORM, array_map(fn (Form $form) => $form->name, $this->kind->everything($this->at)), true);
+        $asksItself = in_array(CameOut::FORM, array_map(fn (Form $form) => $form->name, $this->kind->everything($this->at)), true);
         $shown = [];
         foreach (array_filter(['n' => Lines::Finding->value, 'w' => $asksItself ? null : Lines::Outlet->value]) as $key => $name) {
             foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {

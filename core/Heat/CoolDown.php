@@ -17,9 +17,6 @@ final readonly class CoolDown
     /** Hood open, from common practice (95 °C → about 69 °C after 30 min and 43 °C after 90 min at 25 °C). */
     public const DEFAULT_TAU_MINUTES = 65.0;
 
-    /** Engines differ by so much (common practice, no source). */
-    private const TAU_SPREAD = 20.0;
-
     /** A thermometer, and the place it is held at, °C (common practice, no source). */
     private const READING_C = 1.0;
 
@@ -31,11 +28,15 @@ final readonly class CoolDown
     /** Some engines have mixed before anybody reads them (common practice, no source). */
     private const MIXED = 0.3;
 
-    private const TAU_FROM = 25.0;
+    /** Time constants that are weighed, as shares of the usual one of such a body, and how many. */
+    private const TAU_FROM = 0.35;
 
-    private const TAU_TO = 140.0;
+    private const TAU_TO = 2.9;
 
-    private const TAU_STEP = 2.5;
+    private const TAUS = 44;
+
+    /** Nothing that stands falls faster: such a step is no reading, °C a minute (common practice, no source). */
+    private const FALLS_C_PER_MIN = 12.0;
 
     /** Engines so much less likely than the likeliest weigh nothing. */
     private const UNHEARD_OF = 1.0e-9;
@@ -44,7 +45,7 @@ final readonly class CoolDown
     private const NEAR_ENOUGH = 0.01;
 
     /** Nine engines of ten are cold when somebody comes back. */
-    private const COME_BACK = 0.93;
+    private const COME_BACK = 0.94;
 
     /**
      * @param  float  $minutesLow  80 % of such engines need between this and `minutesHigh`
@@ -66,8 +67,9 @@ final readonly class CoolDown
      *
      * @throws InvalidField without readings, on readings that do not fall, or a safe temperature the air never lets it reach
      */
-    public static function predict(Temperature $ambient, array $readings, Temperature $safe): self
+    public static function predict(Temperature $ambient, array $readings, Temperature $safe, ?CoolingBody $body = null): self
     {
+        $body ??= CoolingBody::of();
         if ($safe->degC() <= $ambient->degC()) {
             throw new InvalidField(
                 'safe_c',
@@ -80,18 +82,20 @@ final readonly class CoolDown
         self::assertFalling($ambient, $readings);
         $last = $readings[count($readings) - 1];
         if ($last->temperature->degC() <= $safe->degC()) {
-            return new self(self::DEFAULT_TAU_MINUTES, 0.0, 0.0, 0.0, 0.0, false);
+            return new self($body->tauMinutes(), 0.0, 0.0, 0.0, 0.0, false);
         }
-        [$weights, $minutes, $taus] = self::engines($ambient->degC(), $readings, $safe->degC());
+        $readings = self::withoutTheFan($readings, $body->fanRanOnMinutes);
+        [$weights, $minutes, $taus] = self::engines($ambient->degC(), $readings, $safe->degC(), $body);
         array_multisort($minutes, $weights, $taus);
         $tau = array_sum(array_map(fn (float $w, float $t) => $w * $t, $weights, $taus)) / array_sum($weights);
         $at = fn (float $share): float => self::quantile($minutes, $weights, $share);
 
+        $last = $readings[count($readings) - 1];
         if (count($readings) === 1) {
             $excess = ($last->temperature->degC() - $ambient->degC()) / ($safe->degC() - $ambient->degC());
-            $usual = self::DEFAULT_TAU_MINUTES * log($excess);
+            $usual = $body->tauMinutes() * log($excess);
 
-            return new self(self::DEFAULT_TAU_MINUTES, $usual, $at(0.1), $at(0.9), $at(self::COME_BACK), false);
+            return new self($body->tauMinutes(), $usual, $at(0.1), $at(0.9), $at(self::COME_BACK), false);
         }
 
         return new self($tau, $at(0.5), $at(0.1), $at(0.9), $at(self::COME_BACK), true);
@@ -103,13 +107,15 @@ final readonly class CoolDown
      * @param  non-empty-list<Reading>  $readings
      * @return array{list<float>, list<float>, list<float>}
      */
-    private static function engines(float $ambient, array $readings, float $safe): array
+    private static function engines(float $ambient, array $readings, float $safe, CoolingBody $body): array
     {
         $since = array_map(fn (Reading $r) => $r->minute - $readings[0]->minute, $readings);
         $above = array_map(fn (Reading $r) => $r->temperature->degC() - $ambient, $readings);
         $slowly = [];
-        for ($tau = self::TAU_FROM; $tau <= self::TAU_TO; $tau += self::TAU_STEP) {
-            $prior = exp(-0.5 * (($tau - self::DEFAULT_TAU_MINUTES) / self::TAU_SPREAD) ** 2);
+        $usual = $body->tauMinutes();
+        for ($i = 0; $i < self::TAUS; $i++) {
+            $tau = $usual * self::TAU_FROM * (self::TAU_TO / self::TAU_FROM) ** ($i / (self::TAUS - 1));
+            $prior = exp(-0.5 * (log($tau / $usual) / $body->shelter->spread()) ** 2);
             $slowly[] = [$tau, $prior, array_map(fn (float $t) => exp(-$t / $tau), $since)];
         }
         $engines = [];
@@ -192,6 +198,20 @@ final readonly class CoolDown
         return $values[count($values) - 1];
     }
 
+    /**
+     * What was read while the fan still ran fell faster than what follows.
+     *
+     * @param  non-empty-list<Reading>  $readings
+     * @return non-empty-list<Reading>
+     */
+    private static function withoutTheFan(array $readings, float $minutes): array
+    {
+        $until = $readings[0]->minute + $minutes;
+        $after = array_values(array_filter($readings, fn (Reading $reading) => $minutes <= 0.0 || $reading->minute >= $until));
+
+        return $after === [] ? [$readings[count($readings) - 1]] : $after;
+    }
+
     /** @param  non-empty-list<Reading>  $readings */
     private static function assertFalling(Temperature $ambient, array $readings): void
     {
@@ -200,6 +220,13 @@ final readonly class CoolDown
                 throw new InvalidField(
                     "readings.{$i}.t_min",
                     'Readings must follow each other in time. Give this one a later time than the one before.',
+                );
+            }
+            $step = $i === 0 ? 0.0 : $readings[$i - 1]->temperature->degC() - $reading->temperature->degC();
+            if ($i > 0 && $step > self::FALLS_C_PER_MIN * ($reading->minute - $readings[$i - 1]->minute)) {
+                throw new InvalidField(
+                    "readings.{$i}.temp_c",
+                    'No engine that stands falls that fast. Read it again; if the one before was the slip, leave that out.',
                 );
             }
             if (count($readings) > 1 && $reading->temperature->degC() <= $ambient->degC()) {

@@ -4,10 +4,20 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Heat;
 
-/** Top-ups explained as air·ratioⁿ + leak, mL, and how badly, in χ². */
+/** One explanation of a series of top-ups: air·ratioⁿ by heat cycles, and a leak by hours; mL. */
 final readonly class TopUpFit
 {
-    public function __construct(public float $air, public float $ratio, public float $leak, public float $chi2)
-    {
+    /**
+     * @param  float  $leak  over an interval of usual length
+     * @param  float  $evidence  how likely such a series is under it, amounts averaged out
+     * @param  float  $chi2  of the likeliest amounts
+     */
+    public function __construct(
+        public float $air,
+        public float $ratio,
+        public float $leak,
+        public float $evidence,
+        public float $chi2,
+    ) {
     }
 }

@@ -5,30 +5,44 @@ declare(strict_types=1);
 namespace Aqbel\Core\Heat;
 
 /**
- * What successive cold top-ups say. Air that works out shrinks from one to the next, A·rⁿ; a leak takes the same each
- * time, c. Both are fitted by least squares against the reading errors, and the simpler explanation stands until it
- * fails.
+ * What successive top-ups say. Air that works out shrinks from one heat cycle to the next, A·rⁿ; a leak takes by the
+ * hour, L·Δt. Nothing, air, a leak and both are weighed against the reading errors by Bayes’ rule, every amount and
+ * ratio averaged out.
  */
 final readonly class TopUps
 {
-    /**
-     * A constant part is believed when leaving it out makes the fit worse by this, in χ² (5 % of chance, one-sided).
-     */
-    private const LEAK_AT = 2.4;
+    /** Of a hundred series so many are settled, air, a leak, and both (common practice, no source). */
+    private const PRIOR = ['none' => 0.1, 'air' => 0.45, 'leak' => 0.2, 'both' => 0.25];
 
-    /** Air beside a leak is believed when leaving it out makes the fit worse by this, in χ². */
-    private const AIR_AT = 3.8;
+    /** So likely a leak, it is said: sooner where the hours differ, since air keeps another clock. */
+    private const LEAKS = 0.65;
 
-    /** Air never leaves slower than this from one cycle to the next (common practice, no source). */
-    private const SLOWEST = 0.78;
+    private const LEAKS_BY_HOURS = 0.35;
 
-    private const STEPS = 32;
+    /** So likely a leak, nothing is called settled. */
+    private const NOT_EXCLUDED = 0.45;
+
+    /** Less than so much of what a level tells is no leak worth a name. */
+    private const TELLS = 0.5;
+
+    /** Air leaves no faster and no slower than so from one cycle to the next (common practice, no source). */
+    private const FASTEST = 0.3;
+
+    private const SLOWEST = 0.95;
+
+    private const RATIOS = 14;
 
     /** Top-ups are told apart from the third on. */
     private const LEAST = 3;
 
     /** 95 % of a reading lies within so many standard deviations. */
     private const SIGMAS = 1.96;
+
+    /** Fits nearly as good as the best, in χ² (5 % of chance). */
+    private const AS_GOOD = 3.8;
+
+    /** An interval so much shorter than the usual one shows nothing of a leak. */
+    private const TOO_SHORT = 0.5;
 
     public TopUpVerdict $verdict;
 
@@ -39,7 +53,17 @@ final readonly class TopUps
 
     public float $highMl;
 
+    /** Over an interval of usual length. */
     public float $leakMlPerCycle;
+
+    /** Intervals no further apart than this tell a leak from slow air no better than equal ones. */
+    private const ALIKE = 0.6;
+
+    /** @var list<float> since the top-up before, in intervals of usual length */
+    private array $intervals;
+
+    /** The most that any amount can be, mL. */
+    private float $most;
 
     /**
      * @param  list<TopUp>  $topUps  in the order they were poured
@@ -47,36 +71,65 @@ final readonly class TopUps
      */
     public function __construct(private array $topUps, float $settledMl)
     {
-        $air = $this->best(false);
-        $both = $this->best(true);
-        $leakOnly = $this->leakOnly();
         $count = count($topUps);
-        $leaks = $count >= self::LEAST && $air->chi2 - $both->chi2 > self::LEAK_AT;
-        $alsoAir = $leaks && $leakOnly->chi2 - $both->chi2 > self::AIR_AT;
-        $fit = match (true) {
-            $alsoAir => $both,
-            $leaks => $leakOnly,
-            default => $air,
-        };
-        $this->leakMlPerCycle = $leaks ? $fit->leak : 0.0;
+        $this->intervals = self::intervals($topUps);
+        $this->most = 2.0 * max([1.0, ...array_map(fn (TopUp $t) => $t->ml + $t->plusMinusMl, $topUps)]);
+        $air = $this->fits(false);
+        $both = $this->fits(true);
+        $leak = $this->fit(null, true);
+        $weights = [
+            'none' => self::PRIOR['none'] * $this->fit(null, false)->evidence,
+            'air' => self::PRIOR['air'] * self::mean($air),
+            'leak' => self::PRIOR['leak'] * $leak->evidence,
+            'both' => self::PRIOR['both'] * self::mean($both),
+        ];
+        $all = max(PHP_FLOAT_MIN, array_sum($weights));
+        $leaks = ($weights['leak'] + $weights['both']) / $all;
+        $alsoAir = $weights['both'] > $weights['leak'];
+        $best = $alsoAir ? self::likeliest($both) : $leak;
+        $isLeak = $count >= self::LEAST && $leaks > ($this->hoursDiffer() ? self::LEAKS_BY_HOURS : self::LEAKS) && $best->leak > self::TELLS * $settledMl;
         $last = $count === 0 ? 0.0 : $topUps[$count - 1]->ml;
+        $this->leakMlPerCycle = $isLeak ? $best->leak : 0.0;
         $this->verdict = match (true) {
-            $leaks && $this->leakMlPerCycle > $settledMl => $alsoAir ? TopUpVerdict::Both : TopUpVerdict::Leak,
-            $count > 0 && $last <= $settledMl => TopUpVerdict::Settled,
+            $isLeak => $alsoAir ? TopUpVerdict::Both : TopUpVerdict::Leak,
+            $count > 0 && $last <= $settledMl && $this->mayBeSettled($leaks > self::NOT_EXCLUDED && $best->leak > self::TELLS * $settledMl, $settledMl) => TopUpVerdict::Settled,
             $count < self::LEAST && ! $this->shrinks() => TopUpVerdict::TooFew,
             default => TopUpVerdict::Air,
         };
-        [$this->stillToComeMl, $this->lowMl, $this->highMl] = $this->toCome($fit, $count);
+        [$this->stillToComeMl, $this->lowMl, $this->highMl] = $isLeak && ! $alsoAir
+            ? [0.0, 0.0, 0.0]
+            : $this->toCome($isLeak ? $both : $air);
     }
 
-    /** @return array{float, float, float} the rest of the series, and the range of all fits nearly as good, mL */
-    private function toCome(TopUpFit $best, int $count): array
+    private function hoursDiffer(): bool
     {
+        return $this->intervals !== [] && min($this->intervals) < self::ALIKE * max($this->intervals);
+    }
+
+    /**
+     * Whether so little says that nothing more comes: not where a leak is likelier than none, and not after an interval
+     * in which one would not show, when the time before took more.
+     */
+    private function mayBeSettled(bool $rather, float $settledMl): bool
+    {
+        $count = count($this->topUps);
+        $before = $count < 2 ? 0.0 : $this->topUps[$count - 2]->ml;
+
+        return ! $rather && ($before <= $settledMl || $this->intervals[$count - 1] >= self::TOO_SHORT);
+    }
+
+    /**
+     * @param  list<TopUpFit>  $fits  by every ratio
+     * @return array{float, float, float} the rest of the series, and the range of all fits nearly as good, mL
+     */
+    private function toCome(array $fits): array
+    {
+        $count = count($this->topUps);
         $rest = fn (TopUpFit $fit): float => $fit->air * $fit->ratio ** $count / (1.0 - $fit->ratio);
+        $best = self::likeliest($fits);
         [$low, $high] = [$rest($best), $rest($best)];
-        foreach ($this->ratios() as $ratio) {
-            $fit = $this->fit($ratio, $best->leak > 0.0);
-            if ($fit->chi2 - $best->chi2 <= self::AIR_AT) {
+        foreach ($fits as $fit) {
+            if ($fit->chi2 - $best->chi2 <= self::AS_GOOD) {
                 [$low, $high] = [min($low, $rest($fit)), max($high, $rest($fit))];
             }
         }
@@ -90,77 +143,102 @@ final readonly class TopUps
     {
         [$before, $last] = [...array_slice($this->topUps, -2), null, null];
 
-        return $before !== null && $last !== null && $last->ml < self::SLOWEST * $before->ml;
+        return $before !== null && $last !== null && $last->ml < 0.8 * $before->ml;
     }
 
-    private function best(bool $withLeak): TopUpFit
+    /** @return list<TopUpFit> by every ratio */
+    private function fits(bool $withLeak): array
     {
-        $best = $this->fit(self::SLOWEST, $withLeak);
-        foreach ($this->ratios() as $ratio) {
-            $fit = $this->fit($ratio, $withLeak);
-            $best = $fit->chi2 < $best->chi2 ? $fit : $best;
-        }
+        $step = (self::SLOWEST - self::FASTEST) / (self::RATIOS - 1);
 
-        return $best;
+        return array_map(fn (int $i) => $this->fit(self::FASTEST + $step * $i, $withLeak), range(0, self::RATIOS - 1));
     }
 
-    private function leakOnly(): TopUpFit
+    /** Amounts by weighted least squares, each from nothing to the most it can be; their evidence by the width of the fit. */
+    private function fit(?float $ratio, bool $withLeak): TopUpFit
     {
-        [$weights, $sum] = [0.0, 0.0];
-        foreach ($this->topUps as $topUp) {
-            $weights += $this->weight($topUp);
-            $sum += $this->weight($topUp) * $topUp->ml;
-        }
-
-        return $this->judged(0.0, 0.5, $weights > 0.0 ? $sum / $weights : 0.0);
-    }
-
-    /** Amounts by weighted least squares for one ratio, neither below nothing. */
-    private function fit(float $ratio, bool $withLeak): TopUpFit
-    {
-        [$aa, $a1, $ww, $ay, $y1] = [0.0, 0.0, 0.0, 0.0, 0.0];
+        [$aa, $al, $ll, $ay, $ly, $yy] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
         foreach ($this->topUps as $n => $topUp) {
-            $weight = $this->weight($topUp);
-            $power = $ratio ** $n;
+            $weight = (self::SIGMAS / max(1.0, $topUp->plusMinusMl)) ** 2;
+            $power = $ratio === null ? 0.0 : $ratio ** $n;
+            $hours = $withLeak ? $this->intervals[$n] : 0.0;
             $aa += $weight * $power * $power;
-            $a1 += $weight * $power;
-            $ww += $weight;
+            $al += $weight * $power * $hours;
+            $ll += $weight * $hours * $hours;
             $ay += $weight * $power * $topUp->ml;
-            $y1 += $weight * $topUp->ml;
+            $ly += $weight * $hours * $topUp->ml;
+            $yy += $weight * $topUp->ml ** 2;
         }
-        $determinant = $aa * $ww - $a1 * $a1;
-        if ($withLeak && $determinant > 1.0e-12) {
-            $air = ($ay * $ww - $y1 * $a1) / $determinant;
-            $leak = ($aa * $y1 - $a1 * $ay) / $determinant;
+        $determinant = $aa * $ll - $al * $al;
+        if ($ratio !== null && $withLeak && $determinant > 1.0e-9 * $aa * $ll) {
+            [$air, $leak] = [($ay * $ll - $ly * $al) / $determinant, ($aa * $ly - $al * $ay) / $determinant];
             if ($air >= 0.0 && $leak >= 0.0) {
-                return $this->judged($air, $ratio, $leak);
-            }
-            if ($air < 0.0) {
-                return $this->judged(0.0, $ratio, max(0.0, $y1 / $ww));
+                $chi2 = max(0.0, $yy - $air * $ay - $leak * $ly);
+                $inside = self::above($air, sqrt($ll / $determinant)) * self::above($leak, sqrt($aa / $determinant));
+                $width = 2.0 * M_PI / sqrt($determinant) * $inside / $this->most ** 2;
+
+                return new TopUpFit($air, $ratio, $leak, exp(-0.5 * $chi2) * $width, $chi2);
             }
         }
-
-        return $this->judged($aa > 0.0 ? max(0.0, $ay / $aa) : 0.0, $ratio, 0.0);
-    }
-
-    private function judged(float $air, float $ratio, float $leak): TopUpFit
-    {
-        $chi2 = 0.0;
-        foreach ($this->topUps as $n => $topUp) {
-            $chi2 += $this->weight($topUp) * ($topUp->ml - $air * $ratio ** $n - $leak) ** 2;
+        // With one of the two at nothing, the other alone; what the second would add is its narrow edge.
+        $one = $ratio !== null && ($aa > 0.0 && (! $withLeak || $ay ** 2 / max($aa, 1.0e-12) >= $ly ** 2 / max($ll, 1.0e-12)));
+        [$sum, $with] = $one ? [$aa, $ay] : [$ll, $ly];
+        if ($sum <= 0.0) {
+            return new TopUpFit(0.0, $ratio ?? self::FASTEST, 0.0, exp(-0.5 * $yy), $yy);
         }
+        $amount = max(0.0, $with / $sum);
+        $chi2 = max(0.0, $yy - 2.0 * $amount * $with + $amount ** 2 * $sum);
+        $width = sqrt(2.0 * M_PI / $sum) * self::above($with / $sum, 1.0 / sqrt($sum)) / $this->most;
+        $edge = $ratio !== null && $withLeak ? min(1.0, 0.5 * sqrt(2.0 * M_PI / max(1.0e-12, $one ? $ll : $aa)) / $this->most) : 1.0;
 
-        return new TopUpFit($air, $ratio, $leak, $chi2);
+        return new TopUpFit(
+            $one ? $amount : 0.0,
+            $ratio ?? self::FASTEST,
+            $one ? 0.0 : $amount,
+            exp(-0.5 * $chi2) * $width * $edge,
+            $chi2,
+        );
     }
 
-    private function weight(TopUp $topUp): float
+    /** How much of a normal distribution lies above nothing (logistic, good to 0.01). */
+    private static function above(float $mean, float $deviation): float
     {
-        return (self::SIGMAS / max(1.0, $topUp->plusMinusMl)) ** 2;
+        return 1.0 / (1.0 + exp(-1.702 * $mean / max(1.0e-12, $deviation)));
     }
 
-    /** @return list<float> */
-    private function ratios(): array
+    /** @param  list<TopUpFit>  $fits */
+    private static function mean(array $fits): float
     {
-        return array_map(fn (int $i) => self::SLOWEST * $i / self::STEPS, range(1, self::STEPS));
+        return array_sum(array_map(fn (TopUpFit $fit) => $fit->evidence, $fits)) / max(1, count($fits));
+    }
+
+    /** @param  list<TopUpFit>  $fits */
+    private static function likeliest(array $fits): TopUpFit
+    {
+        return array_reduce($fits, fn (TopUpFit $best, TopUpFit $fit) => $fit->evidence > $best->evidence ? $fit : $best, $fits[0]);
+    }
+
+    /**
+     * @param  list<TopUp>  $topUps
+     * @return list<float> all alike where the hours are not known of each
+     */
+    private static function intervals(array $topUps): array
+    {
+        $hours = [];
+        foreach ($topUps as $n => $topUp) {
+            if ($topUp->atHours === null || ($n > 0 && $topUp->atHours <= ($topUps[$n - 1]->atHours ?? INF))) {
+                return array_fill(0, count($topUps), 1.0);
+            }
+            $hours[] = $topUp->atHours;
+        }
+        if (count($hours) < 2) {
+            return array_fill(0, count($topUps), 1.0);
+        }
+        $since = array_map(fn (int $n) => $hours[$n] - $hours[$n - 1], range(1, count($hours) - 1));
+        $usual = array_sum($since) / count($since);
+        // The first stood since the fill, where its own hour tells how long; else as long as is usual.
+        $first = $hours[0] > 0.0 ? $hours[0] : $usual;
+
+        return array_map(fn (float $interval) => $interval / $usual, [$first, ...$since]);
     }
 }

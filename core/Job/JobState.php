@@ -195,7 +195,7 @@ final class JobState
     }
 
     /**
-     * What was told at a step and has been taken back since, changed by somebody else, or changed once the step was
+     * What was told at a step and somebody else has taken back or changed since, or that was changed once the step was
      * closed: no proof any more, and a danger all the same.
      *
      * @template T of Observation

@@ -50,8 +50,8 @@ final readonly class Journal
     }
 
     /**
-     * Lines of a step as they first stood that were taken back, changed by somebody else, or changed once the step was
-     * closed. A slip of one's own, put right at once, is none.
+     * Lines of a step as they first stood that somebody else took back or changed, or that were changed once the step
+     * was closed. A slip of one's own, put right while it is in hand, is none.
      *
      * @return list<Entry> by their own time
      */
@@ -61,7 +61,7 @@ final readonly class Journal
         foreach ($this->lines as $line) {
             $about = $bySeq[$line->values->whole('seq')] ?? null;
             $changes = $line->kind()?->changesAnother() === true && $about?->step === $step;
-            if ($changes && ($line->is(Lines::Withdraw) || $line->person !== $about->person || $closed)) {
+            if ($changes && ($line->person !== $about->person || $closed)) {
                 $struck[$about->seq] = $about;
             }
             $closed = $closed || ($line->step === $step && $line->closes());

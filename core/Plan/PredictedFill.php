@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan;
 
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Passage;
+use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Flow\Runs;
@@ -12,6 +15,12 @@ use Aqbel\Core\Flow\SilentPort;
 /** What a school's fill takes and leaves, in this circuit under these choices. */
 final readonly class PredictedFill
 {
+    /** A passage of block or head that holds less of the capacity is a housing, no jacket (common practice, no source). */
+    private const JACKET_SHARE = 0.03;
+
+    /** A jacket of which more than this is air is dry (common practice, no source). */
+    private const DRY_SHARE = 0.25;
+
     /**
      * @param  float  $airMl  left inside, above what the tank holds at the mark
      * @param  float  $coolantMl  poured, on top of what stayed inside
@@ -30,6 +39,27 @@ final readonly class PredictedFill
         public array $silent = [],
         public bool $estimate = false,
     ) {
+    }
+
+    /**
+     * Whether coolant stands in every jacket of block and head where this fill is done: without, no engine is started
+     * on it.
+     */
+    public function wetsTheJackets(Circuit $circuit): bool
+    {
+        $jackets = array_filter(
+            $circuit->passages,
+            fn (Passage $passage) => in_array($passage->kind, [PassageKind::Block, PassageKind::Head], true)
+                && $passage->volumeMl >= self::JACKET_SHARE * $circuit->capacityMl(),
+        );
+        foreach ($jackets as $id => $jacket) {
+            $air = array_sum(array_map(fn (Pocket $pocket) => $pocket->air->in($id), $this->pockets));
+            if ($air > self::DRY_SHARE * $jacket->volumeMl) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /** With a share of its air, as running leaves it: an estimate. */

@@ -13,6 +13,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\Judgement;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
@@ -148,6 +149,12 @@ abstract class StepKind implements Kind
         return null;
     }
 
+    /** What its observations come to, without a word; null where nothing is judged yet, or here. */
+    public function judgement(Situation $at): ?Judgement
+    {
+        return null;
+    }
+
     /** What the numbers of this step mean, taken as they are. */
     public function judge(Situation $at): ?Verdict
     {
@@ -257,6 +264,12 @@ abstract class StepKind implements Kind
         $entries = array_filter($at->entries(), fn (Entry $entry) => ! $entry->is(Lines::Photo));
 
         return $entries === [] ? null : max(array_map(fn (Entry $entry) => $entry->at, $entries));
+    }
+
+    /** Whether a line alone ends what is done here: it is changed, or taken back, with a reason only. */
+    public function endsIt(Situation $at, Entry $entry): bool
+    {
+        return false;
     }
 
     /** Whether the run at this step had to be stopped: then its cause is looked for, and it is run again. */

@@ -201,7 +201,7 @@ final readonly class Clerk
      */
     public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $person): NewLine
     {
-        self::assertOwnOrReason($entry, $person, $reason);
+        self::assertOwnOrReason($entry, $person, $reason, $this->endsIt($at, $entry));
         if ($entry->isAnyTime()) {
             // What it brought along is decided as if it had said so at once.
             $others = array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq);
@@ -223,10 +223,10 @@ final readonly class Clerk
         );
     }
 
-    /** @throws InvalidField where it is somebody else's line and no reason is given */
-    public function withdraw(Entry $entry, string $reason, string $person): NewLine
+    /** @throws InvalidField where it is somebody else's line, or one that ended a run, and no reason is given */
+    public function withdraw(Situation $at, Entry $entry, string $reason, string $person): NewLine
     {
-        self::assertOwnOrReason($entry, $person, $reason);
+        self::assertOwnOrReason($entry, $person, $reason, $this->endsIt($at, $entry));
 
         return new NewLine($entry->step, Lines::Withdraw->value, self::about($entry, $reason));
     }
@@ -310,10 +310,25 @@ final readonly class Clerk
         }
     }
 
-    /** @throws InvalidField where a line is somebody else's, and nothing says why it is changed */
-    private static function assertOwnOrReason(Entry $entry, string $person, string $reason): void
+    private function endsIt(Situation $at, Entry $entry): bool
     {
-        if ($entry->person !== $person && mb_strlen(trim($reason)) < self::LEAST_REASON) {
+        return $this->kinds->of($at->step)->endsIt($at->seenFrom($at->step), $entry);
+    }
+
+    /**
+     * @param  bool  $endsIt  whether the line alone ended what was done
+     *
+     * @throws InvalidField where a line is somebody else's, or ended a run, and nothing says why it is changed
+     */
+    private static function assertOwnOrReason(Entry $entry, string $person, string $reason, bool $endsIt): void
+    {
+        if (mb_strlen(trim($reason)) >= self::LEAST_REASON) {
+            return;
+        }
+        if ($endsIt) {
+            throw new InvalidField('reason', 'This line ended what was done: say why it is changed, ten letters or more. It stays on the record.');
+        }
+        if ($entry->person !== $person) {
             throw new InvalidField('reason', "{$entry->person} wrote this line. Say why it is changed, ten "
                 .'letters or more.');
         }

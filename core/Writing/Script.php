@@ -70,7 +70,7 @@ final class Script
             $at = $this->state->at($clerk->stepOf($this->state, $entry), $line->at, $units);
 
             return $line->form === Lines::Withdraw->value
-                ? $clerk->withdraw($entry, $line->reason, $line->person)
+                ? $clerk->withdraw($at, $entry, $line->reason, $line->person)
                 : $clerk->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason, $line->person);
         }
         $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);

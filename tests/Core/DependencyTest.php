@@ -29,8 +29,12 @@ final class DependencyTest extends TestCase
         'Plan' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job'],
         'Plan/Format' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job', 'Plan'],
         'Schools' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Job', 'Plan'],
+        'Observed' => ['Quantity', 'Circuit', 'Saying', 'Job', 'Plan'],
+        'Judged' => ['Quantity', 'Matter', 'Mixing', 'Heat', 'Vacuum', 'Circuit', 'Flow', 'Ledger', 'Job', 'Plan', 'Observed'],
         'Steps' => [
             'Quantity',
+            'Observed',
+            'Judged',
             'Matter',
             'Mixing',
             'Heat',
@@ -43,7 +47,7 @@ final class DependencyTest extends TestCase
             'Job',
             'Plan',
         ],
-        'Writing' => ['Quantity', 'Saying', 'Job', 'Plan', 'Steps', 'Steps/Findings', 'Steps/AnyTime'],
+        'Writing' => ['Quantity', 'Saying', 'Job', 'Observed', 'Judged', 'Plan', 'Steps', 'Steps/Findings', 'Steps/AnyTime'],
     ];
 
     private const FORBIDDEN = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'

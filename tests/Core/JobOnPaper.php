@@ -89,6 +89,19 @@ final class JobOnPaper
         return $this->add($step, $form, new Values($values), $later);
     }
 
+    /** A sealed run that shows all this vehicle can show, and is shut off. */
+    public function ranHot(string $step): self
+    {
+        $this->write($step, 'start', ['place' => 'outdoors', 'neck' => 'sealed'], 900)->write($step, 'reading', [
+            'ect' => 97.0, 'far' => 90.0, 'outlet_front' => 66.0, 'bubbles' => 'hidden', 'sign' => 'none',
+        ]);
+        foreach (['fan_on', 'fan_off', 'fan_on', 'fan_off', 'shut_off'] as $form) {
+            $this->write($step, $form);
+        }
+
+        return $this->wait(36_000);
+    }
+
     public function wait(int $seconds): self
     {
         $this->now += $seconds;

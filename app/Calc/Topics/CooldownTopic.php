@@ -7,7 +7,9 @@ namespace App\Calc\Topics;
 use App\Calc\Input;
 use App\Calc\Topic;
 use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Heat\CoolingBody;
 use Aqbel\Core\Heat\Reading;
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\Quantity\Temperature;
 
 final class CooldownTopic implements Topic
@@ -32,6 +34,12 @@ final class CooldownTopic implements Topic
             Temperature::celsius($input->number('ambient_c', -50, 60)),
             $readings,
             Temperature::celsius($input->number('safe_c', 0, 120, 45)),
+            CoolingBody::of(
+                $input->has('capacity_ml') ? $input->number('capacity_ml', 1, 1.0e6) : null,
+                $input->has('metal_kg') ? $input->number('metal_kg', 0, 1.0e5) : null,
+                Shelter::from($input->choice('sheltered', array_column(Shelter::cases(), 'value'), Shelter::Open->value)),
+                $input->number('fan_ran_on_min', 0, 1440, 0),
+            ),
         );
 
         return [

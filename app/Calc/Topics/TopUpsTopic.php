@@ -28,6 +28,7 @@ final class TopUpsTopic implements Topic
         $topUps = array_map(fn (Input $one) => new TopUp(
             $one->number('ml', 0, 100_000),
             $one->number('plus_minus_ml', 0, 100_000, self::USUAL_PLUS_MINUS_ML),
+            $one->has('at_h') ? $one->number('at_h', 0, 1.0e6) : null,
         ), $input->objects('top_ups', 0, 200));
         $errors = array_map(fn (TopUp $topUp) => $topUp->plusMinusMl, $topUps);
         $series = new TopUps($topUps, $input->number('settled_ml', 0, 100_000, 2.0 * max([1.0, ...$errors])));

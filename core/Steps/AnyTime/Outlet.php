@@ -6,14 +6,13 @@ namespace Aqbel\Core\Steps\AnyTime;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Judged\Level;
+use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Saying\Form;
-use Aqbel\Core\Steps\Cool\TopUpSeries;
 use Aqbel\Core\Steps\Drain\Elsewhere;
 use Aqbel\Core\Values;
 
@@ -30,6 +29,11 @@ final class Outlet extends AnyTime
         return [Does::MovesCoolant];
     }
 
+    public function observes(): array
+    {
+        return [CameOut::class];
+    }
+
     public function title(Situation $at): string
     {
         return 'Coolant came out';
@@ -42,12 +46,12 @@ final class Outlet extends AnyTime
 
     protected function asked(Situation $at): Form
     {
-        return Elsewhere::form($at, $this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain), $this->name());
+        return CameOut::asked($at, $this->name());
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return Elsewhere::lines($at, $entry, self::plusMinusMl($at, $entry));
+        return Elsewhere::lines($at, $entry);
     }
 
     /** After it was filled, what came out is missing at the neck: it is brought to the mark before anything runs. */
@@ -65,40 +69,12 @@ final class Outlet extends AnyTime
             : [];
     }
 
-    /**
-     * What came out after one step, and up to another: with what is topped up there it makes no air.
-     *
-     * @return array{float, float} mL, and ±
-     */
-    public static function between(JobState $job, ?string $after, string $upTo): array
-    {
-        $places = array_flip(array_keys($job->steps));
-        [$ml, $squares] = [0.0, 0.0];
-        foreach ($job->cameUp() as $entry) {
-            $place = $places[$entry->step] ?? -1;
-            if (! $entry->is(Lines::Outlet) || $place > $places[$upTo] || $place <= ($after === null ? -1 : $places[$after])) {
-                continue;
-            }
-            $at = $job->at($job->steps[$entry->step], $entry->at);
-            foreach ((new self)->ledger($at, $entry) as $line) {
-                $ml -= $line->ml;
-                $squares += $line->plusMinusMl ** 2;
-            }
-        }
-
-        return [$ml, sqrt($squares)];
-    }
-
     /** Whether it is coolant that the circuit misses: neither the bottle's, nor so little that a mark does not tell it. */
-    public static function isLost(Situation $at, Entry $entry): bool
-    {
-        return $entry->is(Lines::Outlet) && self::isMissed($at, $entry->values);
-    }
-
     private static function isMissed(Situation $at, Values $values): bool
     {
-        return $values->text('way') !== Elsewhere::BOTTLE
-            && (float) $values->number('volume') > TopUpSeries::LEVEL_SHARE * $at->circuit()->capacityMl();
+        $out = CameOut::of(new Entry(0, $at->now, '', $at->step->id, Lines::Outlet->value, $values));
+
+        return $out !== null && Level::tells($at->circuit(), $out->ml());
     }
 
     private static function lowersTheLevel(Situation $at, Values $values): bool

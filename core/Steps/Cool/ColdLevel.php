@@ -6,23 +6,33 @@ namespace Aqbel\Core\Steps\Cool;
 
 use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\ColdLevelCode;
+use Aqbel\Core\Judged\ColdLevelRead;
+use Aqbel\Core\Judged\NeckHeat;
+use Aqbel\Core\Judged\TopUpSeries;
+use Aqbel\Core\Judged\Unproven;
+use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Observed\LastRun;
+use Aqbel\Core\Observed\LevelSeen;
+use Aqbel\Core\Observed\NeckOpened;
+use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\HeatRound;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\RunHot\HeatCycle;
+use Aqbel\Core\Steps\Opening;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
@@ -40,12 +50,17 @@ final class ColdLevel extends StepKind
         return [Does::OpensNeck, Does::MovesCoolant, Does::Guards];
     }
 
+    public function observes(): array
+    {
+        return [NeckOpened::class, CoolantRead::class, ToppedUp::class, LevelSeen::class, LastRun::class];
+    }
+
     public function title(Situation $at): string
     {
         return match (true) {
             $at->step->params->has('after') => 'Cold level after what came out',
-            $this->round($at) === null => 'Cold level after the drive',
-            default => 'Cold level, cycle '.$this->round($at),
+            self::round($at) === null => 'Cold level after the drive',
+            default => 'Cold level, cycle '.self::round($at),
         };
     }
 
@@ -73,15 +88,12 @@ final class ColdLevel extends StepKind
 
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
-    }
+        $code = $this->judgement($at)?->code;
+        $offered = self::isOpen($at)
+            ? [$this->toppedForm($at), LevelSeen::asked()->aside(), $code === ColdLevelCode::AnotherCycle ? LastRun::asked() : null]
+            : [$this->toppedForm($at), NeckOpened::asked()->aside()];
 
-    /** @return list<Form> */
-    private function offered(Situation $at): array
-    {
-        return $this->isOpen($at)
-            ? [$this->toppedForm($at), self::levelForm()->aside()]
-            : [$this->toppedForm($at), self::openedForm()->aside()];
+        return Form::offering($offered, [NeckOpened::asked(), $this->toppedForm($at, true), LevelSeen::asked(), LastRun::asked()]);
     }
 
     /** Read and opened in the same go as the cool-down before it. */
@@ -90,37 +102,35 @@ final class ColdLevel extends StepKind
         return $at->entries() === [] ? $this->toppedForm($at) : null;
     }
 
-    /** @return list<Form> */
-    private function ever(Situation $at): array
-    {
-        return [self::openedForm(), $this->toppedForm($at, true), self::levelForm()];
-    }
-
     public function admit(Situation $at, string $form, Values $values): void
     {
-        $ect = $values->number('ect');
-        if ($ect !== null) {
-            HotNeck::admitOpening($at, 'ect', $ect);
+        $coolant = $values->number(CoolantRead::COOLANT);
+        if ($coolant !== null) {
+            Opening::admit($at, CoolantRead::COOLANT, $coolant);
         }
+        if ($form === ToppedUp::FORM && $values->number(VesselReading::VOLUME) === null) {
+            throw new InvalidField(VesselReading::VOLUME, 'Enter what went in, 0 where nothing did: an empty field says nothing of the level.');
+        }
+        VesselReading::admit($at, $values);
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form === 'topped'
-            ? [TopUp::line($at, $entry, 'Topped up, cold', self::plusMinusMl($at, $entry))]
-            : [];
+        $topped = ToppedUp::of($entry);
+
+        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up, cold', $topped->read->plusMinusMl($at))];
     }
 
     public function obstacles(Situation $at): array
     {
-        $notOpened = HotNeck::wasSealed($at)
+        $notOpened = NeckHeat::wasSealed($at)
             ? Obstacle::never('not_opened_cold', 'Read the temperature and open the neck cold.')
             : Obstacle::missing('not_opened', 'Read the temperature at the neck.');
 
         return array_values(array_filter([
-            $this->isOpen($at) ? null : $notOpened,
-            $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Record the top-up, zero included.'),
-            self::levelOf($at->entries()) === 'mark'
+            self::isOpen($at) ? null : $notOpened,
+            $at->observed(ToppedUp::class) !== [] ? null : Obstacle::missing('no_top_up', 'Record the top-up, zero included.'),
+            $at->latest(LevelSeen::class)?->atTheMark() === true
                 ? null
                 : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
         ]));
@@ -128,12 +138,13 @@ final class ColdLevel extends StepKind
 
     public function figure(Situation $at): Figure
     {
+        $topUps = $at->observed(ToppedUp::class);
         $series = TopUpSeries::each($at);
-        $before = $series[count($series) - ($at->has('topped') ? 2 : 1)] ?? null;
+        $before = $series[count($series) - ($topUps === [] ? 1 : 2)] ?? null;
 
         return new Figure(
             'Topped up',
-            $at->has('topped') ? $at->sum('topped', 'volume') : null,
+            $topUps === [] ? null : ToppedUp::sumMl($topUps),
             Unit::Millilitre,
             Origin::Measured,
             $before?->ml,
@@ -141,69 +152,90 @@ final class ColdLevel extends StepKind
         );
     }
 
+    public function judgement(Situation $at): ?ColdLevelRead
+    {
+        return ColdLevelRead::of($at, WhyStopped::runBefore($at));
+    }
+
     public function judge(Situation $at): ?Verdict
     {
-        if (! $at->has('topped')) {
+        $level = $this->judgement($at);
+        if ($level === null) {
             return null;
         }
-        $series = TopUpSeries::of($at);
-        $last = $at->say($at->sum('topped', 'volume'), Unit::Millilitre);
-        if ($series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both) {
-            $each = $at->say($series->leakMlPerCycle, Unit::Millilitre);
+        $took = $at->say($level->tookMl, Unit::Millilitre).self::shrank($at, $level);
 
-            return Verdict::stop('not_air', 'Not air', "About {$each} goes each time and does not shrink: no "
-                .'cycle cures that.'
-                .' Finish this step: the search for the leak comes next, with a test for combustion gas.');
-        }
-        $run = WhyStopped::runBefore($at);
-        $unproven = $run === null ? $this->unproven($at) : 'The run before had to be stopped, so it proves nothing.';
-        $settled = $series->verdict === TopUpVerdict::Settled;
-        if ($settled && $unproven === '') {
-            return Verdict::pass('settled', 'Settled', "{$last} is reading error. No further cycle.");
-        }
-        if ($this->round($at) === null && $run === null) {
-            return Verdict::wait(
-                'working_out',
-                'Working out',
-                "{$last}: leftover air. One more look at the follow-up.",
-            );
-        }
-        $toCome = $at->say($series->stillToComeMl, Unit::Millilitre);
-        $so = match (true) {
-            $settled => "{$last} is reading error.",
-            $series->verdict === TopUpVerdict::Air => "Top-ups shrink; about {$toCome} still to come.",
-            default => "It took {$last}.",
+        return match ($level->code) {
+            ColdLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', "About {$at->say($level->series->leakMlPerCycle, Unit::Millilitre)} "
+                .'goes each time and does not shrink: no cycle cures that.'
+                .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
+            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', "{$took} is reading error. No further cycle."),
+            ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
+            ColdLevelCode::NothingRan => Verdict::wait($level->code(), 'It never ran', "{$took}: a level that no run came before tells nothing of air."),
+            ColdLevelCode::EndedByChoice => Verdict::wait($level->code(), 'The last run, by choice', trim("“{$level->because}” It took {$took}. "
+                .self::unproven($at, $level))),
+            ColdLevelCode::AnotherCycle => Verdict::wait($level->code(), 'Another cycle', trim(self::so($at, $level, $took).' '.self::unproven($at, $level))
+                .' Finish this step: '.($this->nextIsPlanned($at) ? 'the next heat cycle follows.' : 'the next heat cycle is added.')),
         };
+    }
 
-        return Verdict::wait(
-            'another_cycle',
-            'Another cycle',
-            trim("{$so} {$unproven}").' Finish this step: the next heat cycle is added.',
-        );
+    private static function shrank(Situation $at, ColdLevelRead $level): string
+    {
+        return $level->shrank->ml <= 0.0 ? '' : ", of which about {$at->say($level->shrank->ml, Unit::Millilitre)} is the coolant's own shrinking since it was topped up hot";
+    }
+
+    private static function so(Situation $at, ColdLevelRead $level, string $took): string
+    {
+        return match ($level->series->verdict) {
+            TopUpVerdict::Settled => "{$took} is reading error.",
+            TopUpVerdict::Air => "Top-ups shrink; about {$at->say($level->series->stillToComeMl, Unit::Millilitre)} still to come.",
+            default => "It took {$took}.",
+        };
+    }
+
+    /** What the run before left to be shown, in words; empty where it showed all. */
+    private static function unproven(Situation $at, ColdLevelRead $level): string
+    {
+        $cycle = $at->job->before($at->step, 'heat_cycle');
+
+        return match ($level->unproven) {
+            null => '',
+            Unproven::Stopped => 'The run before had to be stopped, so it proves nothing.',
+            Unproven::Dripped => 'It dripped underneath after that run.',
+            Unproven::AirAtTheVent => 'Air still came at the vent.',
+            Unproven::NotRun => 'It never ran.',
+            Unproven::Missing => $cycle === null ? '' : $at->job->verdictOf($cycle, $at->now, $at->units)->reason ?? '',
+        };
     }
 
     /** The next round, where none is planned any more; a leak is searched for instead of run again. */
     public function orders(Situation $at): array
     {
-        $verdict = $this->judge($at)?->code;
-        if ($verdict === 'not_air') {
+        $code = $this->judgement($at)?->code;
+        if ($code === ColdLevelCode::NotAir) {
             $id = "find_drip:{$at->step->id}";
 
             return isset($at->job->steps[$id]) ? [] : [new Step($id, 'find_drip', $at->step->stage)];
         }
-        if ($verdict !== 'another_cycle') {
+        if ($code !== ColdLevelCode::AnotherCycle || $this->nextIsPlanned($at)) {
             return [];
         }
         $next = 1 + max([0, ...array_map(
             fn (Step $step) => $step->params->whole('round'),
             $at->job->stepsOf('heat_cycle'),
         )]);
-        $round = $this->round($at);
-        if ($round === null) {
-            return [...HeatRound::steps($next, self::vent($at)), ...self::drivenAgain($next)];
-        }
 
-        return isset($at->job->steps['heat_cycle:'.($round + 1)]) ? [] : HeatRound::steps($next, self::vent($at));
+        return self::round($at) === null
+            ? [...HeatRound::steps($next, self::vent($at)), ...self::drivenAgain($next)]
+            : HeatRound::steps($next, self::vent($at));
+    }
+
+    /** Whether a warm-up is still to come behind this step. */
+    private function nextIsPlanned(Situation $at): bool
+    {
+        $behind = array_slice($at->job->steps, $at->job->placeOf($at->step) + 1);
+
+        return array_filter($behind, fn (Step $step) => $step->kind === 'heat_cycle' && ! isset($at->job->closed[$step->id])) !== [];
     }
 
     /** The port that is cracked between the rounds; empty where none is. */
@@ -224,11 +256,12 @@ final class ColdLevel extends StepKind
         ];
     }
 
-    /** Rounds that were planned for air which has worked out. */
+    /** Rounds that were planned for air which has worked out, or that somebody says are not needed. */
     public function needless(Situation $at): array
     {
-        $round = $this->round($at);
-        if ($round === null || $this->judge($at)?->passes() !== true) {
+        $round = self::round($at);
+        $code = $this->judgement($at)?->code;
+        if ($round === null || ! in_array($code, [ColdLevelCode::Settled, ColdLevelCode::EndedByChoice], true)) {
             return [];
         }
         $later = array_filter($at->job->steps, fn (Step $step) => $step->params->whole('round') > $round);
@@ -240,32 +273,9 @@ final class ColdLevel extends StepKind
         );
     }
 
-    private function round(Situation $at): ?int
+    private static function round(Situation $at): ?int
     {
         return $at->step->params->has('round') ? $at->step->params->whole('round') : null;
-    }
-
-    /** What the heat cycle before left to be shown, in words; empty where it showed all. */
-    private function unproven(Situation $at): string
-    {
-        if (CoolDownWait::dripped($at)) {
-            return 'It dripped underneath after that run.';
-        }
-        $cycle = $this->round($at) === null ? null : $at->job->before($at->step, 'heat_cycle');
-        if ($cycle === null || ! $at->seenFrom($cycle)->has('reading')) {
-            return '';
-        }
-        if (VentBetween::sawAir($at)) {
-            return 'Air still came at the vent.';
-        }
-        $heat = new HeatCycle;
-
-        return $heat->proven($at->seenFrom($cycle)) ? '' : $heat->judge($at->seenFrom($cycle))->reason ?? '';
-    }
-
-    private static function openedForm(): Form
-    {
-        return new Form('opened', 'Open the neck', [Field::coolant('ect', 'Coolant now')]);
     }
 
     /**
@@ -275,53 +285,25 @@ final class ColdLevel extends StepKind
      */
     private function toppedForm(Situation $at, bool $asksAll = false): Form
     {
-        [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure);
-        $read = CoolDownWait::readJustNow($at);
-        $ect = Field::coolant('ect', 'Coolant now');
+        [$volume, $vessel] = VesselReading::fields($at, 'Topped up', VesselUse::Measure);
 
-        return new Form('topped', 'Record top-up and level', [
+        return new Form(ToppedUp::FORM, 'Record top-up and level', [
             match (true) {
-                $asksAll => $ect->usuallySaid(),
-                $this->isOpen($at) || CoolDownWait::wasColdUnread($at, $at->now) => null,
-                default => $read === null ? $ect : $ect->preset($read),
+                $asksAll => CoolantRead::field()->usuallySaid(),
+                self::isOpen($at) || NeckHeat::wasColdUnread($at, $at->now) => null,
+                default => CoolantRead::field(knownC: NeckHeat::readJustNow($at)),
             },
             $volume->usuallySaid(),
             $vessel->optional(),
             TopUp::liquidField($at),
-            self::levelField()->optional(),
+            LevelSeen::field()->optional(),
         ], closes: true);
     }
 
-    private static function levelForm(): Form
+    private static function isOpen(Situation $at): bool
     {
-        return new Form('level', 'Record level', [self::levelField()], closes: true);
-    }
+        $cold = array_filter($at->observed(ToppedUp::class), fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()));
 
-    private static function levelField(): Field
-    {
-        return Field::choice('level', 'Level now', ['mark' => 'At the mark', 'below' => 'Below', 'above' => 'Above'], 'mark');
-    }
-
-    private function isOpen(Situation $at): bool
-    {
-        $known = fn (Entry $e): bool => $e->number('ect') !== null || CoolDownWait::wasColdUnread($at, $e->at);
-
-        return $at->has('opened') || array_filter($at->entries('topped'), $known) !== [];
-    }
-
-    /** Where the level stood at the last of the cold levels, by the last entry that says it; null where none does. */
-    public static function lastOf(JobState $job): ?string
-    {
-        $entries = array_map(fn (Step $step) => $job->entriesOf($step->id), $job->stepsOf('cold_level'));
-
-        return self::levelOf(array_merge(...$entries, ...[[]]));
-    }
-
-    /** @param  list<Entry>  $entries */
-    private static function levelOf(array $entries): ?string
-    {
-        $said = array_filter($entries, fn (Entry $entry) => $entry->text('level') !== '');
-
-        return $said === [] ? null : $said[array_key_last($said)]->text('level');
+        return $at->observed(CoolantRead::class) !== [] || $cold !== [];
     }
 }

@@ -11,9 +11,13 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\NeckAtRun;
+use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\VesselUse;
-use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Observed\FunnelTakenOff;
+use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -29,14 +33,8 @@ use Aqbel\Core\Values;
  */
 final class FunnelOff extends StepKind
 {
-    public const OFF = 'off';
-
     /** What stands in a funnel is read against its own marks, if it has any, mL (common practice, no source). */
     private const UNSURE_ML = 50.0;
-
-    private const BOTTLE = 'recovery';
-
-    private const GOES = [self::BOTTLE => 'Into the recovery bottle', 'container' => 'Into a labelled container'];
 
     public function name(): string
     {
@@ -73,49 +71,34 @@ final class FunnelOff extends StepKind
         return [Hazard::Scald];
     }
 
+    public function observes(): array
+    {
+        return [FunnelTakenOff::class, CoolantRead::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
-    }
+        $off = FunnelTakenOff::asked($at, NeckHeat::wasColdUnread($at, $at->now) ? null : CoolantRead::field(knownC: NeckHeat::readJustNow($at)));
 
-    /** @return list<Form> */
-    private function offered(Situation $at): array
-    {
-        return $at->has(self::OFF) ? [] : $this->ever($at);
-    }
-
-    /** @return list<Form> */
-    private function ever(Situation $at): array
-    {
-        [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Left in the funnel', VesselUse::Measure);
-        $read = CoolDownWait::readJustNow($at);
-
-        return [new Form(self::OFF, 'The funnel is off', [
-            $volume,
-            $vessel,
-            Field::choice('goes', 'It goes', self::GOES, 'container'),
-            match (true) {
-                CoolDownWait::wasColdUnread($at, $at->now) => null,
-                $read === null => Field::coolant('ect', 'Coolant now'),
-                default => Field::coolant('ect', 'Coolant now')->preset($read),
-            },
-        ], closes: true)];
+        return Form::offering(self::off($at) === null ? [$off] : [], [FunnelTakenOff::asked($at, CoolantRead::field()->usuallySaid())]);
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
         $most = self::stoodMl($at);
-        if ((float) $values->number('volume') > $most + self::UNSURE_ML) {
-            throw new InvalidField('volume', "No more than {$at->litres($most)} was ever in it. Read it again, or "
+        if ((float) $values->number(VesselReading::VOLUME) > $most + self::UNSURE_ML) {
+            throw new InvalidField(VesselReading::VOLUME, "No more than {$at->litres($most)} was ever in it. Read it again, or "
                 .'correct what stood in it after the pour.');
         }
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== self::OFF ? [] : [new Line(
+        $off = FunnelTakenOff::of($entry);
+
+        return $off === null ? [] : [new Line(
             'Drawn from the funnel',
-            FillLevel::leftMl($at->job) - (float) $entry->number('volume'),
+            FillLevel::leftMl($at->job) - $off->leftMl,
             self::UNSURE_ML,
             Bucket::fraction($at),
             fromBatch: true,
@@ -124,42 +107,35 @@ final class FunnelOff extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has(self::OFF) ? [] : [Obstacle::never('funnel_on', 'The funnel is on. Take it off, and say '
+        return self::off($at) !== null ? [] : [Obstacle::never('funnel_on', 'The funnel is on. Take it off, and say '
             .'what was left in it.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $entry = $at->last(self::OFF);
-        if ($entry === null) {
-            return null;
-        }
-        $drawn = self::stoodMl($at) - (float) $entry->number('volume');
+        $off = self::off($at);
 
-        return Verdict::pass('funnel_off', 'Off', "{$at->litres($drawn)} went from it into the circuit. The level "
-            .'at the mark tells the rest.');
+        return $off === null ? null : Verdict::pass('funnel_off', 'Off', "{$at->litres(self::stoodMl($at) - $off->leftMl)} went from it into "
+            .'the circuit. The level at the mark tells the rest.');
     }
 
-    /** Whether it came off a hot neck, which its cap has sealed since: as it was read then. */
-    public static function leftItHot(Situation $at): bool
+    private static function off(Situation $at): ?FunnelTakenOff
     {
-        $ect = $at->job->lastOf('funnel_off', self::OFF)?->number('ect');
-
-        return $ect !== null && ! HotNeck::mayBeOpened($at, $ect);
+        return $at->latest(FunnelTakenOff::class);
     }
 
     /** What went from it into the recovery bottle, mL: it is not left of the batch. */
     public static function intoTheBottleMl(JobState $job): float
     {
-        $off = $job->lastOf('funnel_off', self::OFF);
+        $off = NeckAtRun::funnelOff($job);
 
-        return $off?->text('goes') === self::BOTTLE ? (float) $off->number('volume') : 0.0;
+        return $off?->intoTheBottle === true ? $off->leftMl : 0.0;
     }
 
     /** What was topped up into it while it ran may all stand there still, until it is off, mL. */
     public static function mayStandMl(JobState $job): float
     {
-        return $job->lastOf('funnel_off', self::OFF) === null && $job->running()->neck() === Neck::Funnel ? self::toppedMl($job) : 0.0;
+        return NeckAtRun::funnelOff($job) === null && $job->running()->neck() === Neck::Funnel ? self::toppedMl($job) : 0.0;
     }
 
     /** What stood in it after the pour, and what was topped up into it while it ran, mL. */
@@ -170,8 +146,6 @@ final class FunnelOff extends StepKind
 
     private static function toppedMl(JobState $job): float
     {
-        $topped = array_map(fn (Step $run) => $job->entriesOf($run->id, 'topped'), $job->stepsOf('heat_cycle'));
-
-        return array_sum(array_map(fn (Entry $entry) => (float) $entry->number('volume'), array_merge(...$topped, ...[[]])));
+        return array_sum(array_map(fn (Step $run) => ToppedUp::sumMl($job->observed($run->id, ToppedUp::class)), $job->stepsOf('heat_cycle')));
     }
 }

@@ -8,9 +8,9 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Observed\Vented;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -20,15 +20,11 @@ use Aqbel\Core\Values;
 /** Stage 9: a vent bolt cracked after a warm-up, the engine off and cooled: what the heat drove there comes out. */
 final class VentBetween extends StepKind
 {
-    private const MOST_ML = 5_000.0;
-
     /**
      * What is caught at a bolt goes into whatever stands under it, read to so much of it (common practice, no
      * source).
      */
     private const CAUGHT_UNSURE = 0.3;
-
-    private const CAME = ['coolant' => 'Nothing but coolant', 'air' => 'Air, then coolant', 'nothing' => 'Nothing at all'];
 
     public function name(): string
     {
@@ -67,22 +63,27 @@ final class VentBetween extends StepKind
         return [Hazard::Scald];
     }
 
+    public function observes(): array
+    {
+        return [Vented::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return [$this->ventedForm($at)];
+        return [Vented::asked($at->port()->torqueNm === null ? null : $this->torqueWrench($at, $at->port()))];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if ($form === 'vented' && HotNeck::mayBeUnderPressure($at)) {
-            throw new InvalidField('came', 'It ran sealed and nobody has read it cold since: a bolt cracked now '
+        if ($form === Vented::form() && NeckHeat::mayBeUnderPressure($at)) {
+            throw new InvalidField(Vented::CAME, 'It ran sealed and nobody has read it cold since: a bolt cracked now '
                 .'sprays. Let it cool, and read it first.');
         }
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        $caught = $entry->number('caught') ?? 0.0;
+        $caught = Vented::of($entry)->caughtMl ?? 0.0;
 
         return $caught > 0.0
             ? [new Line('Caught: '.$at->port()->label, -$caught, self::CAUGHT_UNSURE * $caught, null)]
@@ -91,17 +92,19 @@ final class VentBetween extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('vented') ? [] : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and '
+        return $at->latest(Vented::class) !== null ? [] : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and '
             .'say what came.')];
     }
 
     /** Air that still came asks for another round; the cold level after it decides by what it takes. */
     public function judge(Situation $at): ?Verdict
     {
-        return match ($at->last('vented')?->text('came')) {
-            null => null,
-            'coolant' => Verdict::pass('only_coolant', 'Nothing but coolant', 'The heat brought no more air here.'),
-            'air' => Verdict::wait('air_came', 'Air came', 'Another warm-up: it is planned, or the cold '
+        $vented = $at->latest(Vented::class);
+
+        return match (true) {
+            $vented === null => null,
+            $vented->wasOnlyCoolant() => Verdict::pass('only_coolant', 'Nothing but coolant', 'The heat brought no more air here.'),
+            $vented->wasAir() => Verdict::wait('air_came', 'Air came', 'Another warm-up: it is planned, or the cold '
                 .'level orders it.'),
             default => Verdict::wait('silent', 'Nothing came', 'Blocked, or the level stands below it. Look at '
                 .'the level first.'),
@@ -112,20 +115,5 @@ final class VentBetween extends StepKind
     public function goesOn(Situation $at): bool
     {
         return parent::goesOn($at) || $this->verdict($at)?->code === 'air_came';
-    }
-
-    /** Whether air came at the last vent of a round. */
-    public static function sawAir(Situation $at): bool
-    {
-        return $at->job->lastOf('vent_between', 'vented')?->text('came') === 'air';
-    }
-
-    private function ventedForm(Situation $at): Form
-    {
-        return new Form('vented', 'Cracked, and shut again', [
-            Field::choice('came', 'It ran', self::CAME, 'air'),
-            Field::volume('caught', 'Caught', self::MOST_ML, false),
-            $at->port()->torqueNm === null ? null : Field::check('torqued', $this->torqueWrench($at, $at->port())),
-        ], closes: true);
     }
 }

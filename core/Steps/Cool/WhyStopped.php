@@ -7,8 +7,7 @@ namespace Aqbel\Core\Steps\Cool;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Observed\CauseNamed;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -17,14 +16,6 @@ use Aqbel\Core\Steps\StepKind;
 /** Stages 9 and 10, ordered by a run that had to be stopped: the cause, or that none was found. Never passed over. */
 final class WhyStopped extends StepKind
 {
-    private const NOT_FOUND = 'not_found';
-
-    private const CAUSES = [
-        'air' => 'Air pocket, or low level', 'thermostat' => 'Thermostat', 'fan' => 'Fan or its switch', 'pump' => 'Pump or drive belt',
-        'sensor' => 'Sensor or its wiring', 'drip' => 'A leak', 'gas' => 'Combustion gas in the coolant', 'other' => 'Something else',
-        self::NOT_FOUND => 'Looked for, not found',
-    ];
-
     public function name(): string
     {
         return 'why_stopped';
@@ -56,36 +47,37 @@ final class WhyStopped extends StepKind
         return [Hazard::Scald];
     }
 
+    public function observes(): array
+    {
+        return [CauseNamed::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return [new Form('cause', 'Record cause', [
-            Field::choice('cause', 'It was', self::CAUSES),
-            Field::text('how', 'What was seen or done'),
-        ])];
+        return [CauseNamed::asked()];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('cause')
+        return $at->latest(CauseNamed::class) !== null
             ? []
             : [Obstacle::never('no_cause', 'Record the cause, or that it was looked for and not found.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $cause = $at->last('cause')?->text('cause');
+        $named = $at->latest(CauseNamed::class);
 
-        return match ($cause) {
+        return match ($named?->wasFound()) {
             null => null,
-            self::NOT_FOUND => Verdict::wait(self::NOT_FOUND, 'Not found', 'The next run is watched from the '
-                .'first minute.'),
-            default => Verdict::pass('found', 'Found: '.mb_strtolower(self::CAUSES[$cause] ?? $cause), 'The next run shows whether it was all.'),
+            false => Verdict::wait('not_found', 'Not found', 'The next run is watched from the first minute.'),
+            true => Verdict::pass('found', 'Found: '.mb_strtolower($named->label()), 'The next run shows whether it was all.'),
         };
     }
 
     public function watch(Situation $at): array
     {
-        return $at->last('cause')?->text('cause') === self::NOT_FOUND ? ['stopped_without_cause'] : [];
+        return $at->latest(CauseNamed::class)?->wasFound() === false ? ['stopped_without_cause'] : [];
     }
 
     public function sayWatch(string $code): string

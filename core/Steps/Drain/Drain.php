@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Plan\FurtherDrain;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
@@ -146,7 +147,7 @@ final class Drain extends StepKind
 
     private function elsewhereForm(Situation $at): Form
     {
-        return Elsewhere::form($at, $this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain));
+        return CameOut::asked($at);
     }
 
     public function obstacles(Situation $at): array
@@ -246,7 +247,7 @@ final class Drain extends StepKind
     public function ledger(Situation $at, Entry $entry): array
     {
         return $entry->form !== 'out'
-            ? Elsewhere::lines($at, $entry, self::plusMinusMl($at, $entry))
+            ? Elsewhere::lines($at, $entry)
             : [
                 new Line(
                     'Out: '.$at->port()->label,

@@ -11,8 +11,8 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Ledger;
+use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
@@ -95,12 +95,12 @@ final class Reconcile extends StepKind
 
     private function elsewhereForm(Situation $at): Form
     {
-        return Elsewhere::form($at, $this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain));
+        return CameOut::asked($at);
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return Elsewhere::lines($at, $entry, self::plusMinusMl($at, $entry));
+        return Elsewhere::lines($at, $entry);
     }
 
     public function obstacles(Situation $at): array

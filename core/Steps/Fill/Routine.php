@@ -9,6 +9,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
@@ -20,7 +21,6 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Cool\TopUpSeries;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
 

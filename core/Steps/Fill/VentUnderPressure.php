@@ -9,13 +9,13 @@ use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Cool\HotNeck;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -95,7 +95,7 @@ final class VentUnderPressure extends StepKind
         if ($form !== 'pumped') {
             return;
         }
-        if (HotNeck::mayBeUnderPressure($at)) {
+        if (NeckHeat::mayBeUnderPressure($at)) {
             throw new InvalidField('kpa', 'The engine has run hot and nobody has read it cold since. Never pump '
                 .'on a warm circuit: let it cool, and read it first.');
         }

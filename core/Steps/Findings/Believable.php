@@ -7,28 +7,28 @@ namespace Aqbel\Core\Steps\Findings;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\HeaterAir;
+use Aqbel\Core\Judged\NeckAtRun;
+use Aqbel\Core\Judged\Rise;
+use Aqbel\Core\Judged\RunDanger;
+use Aqbel\Core\Judged\StopLimitAtNeck;
+use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Observed\HotReading;
+use Aqbel\Core\Observed\OutsideAir;
+use Aqbel\Core\Observed\Sign;
+use Aqbel\Core\Observed\WhileItRuns;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Filled;
-use Aqbel\Core\Steps\RunHot\Danger;
 
 /** Coolant temperatures that cannot be, asked again instead of believed: a wrong green here scalds somebody. */
 final class Believable
 {
-    /** Forms that say how warm the coolant is at that moment; the hottest of a drive is of another. */
-    private const READ_NOW = ['reading', 'opened'];
-
     /** What a scan tool shows without a sensor: −40 °C (SAE J1979: A − 40 with A = 0, from memory). */
     private const NO_SENSOR_C = -39.5;
 
     /** A standing engine changes no faster, °C a minute (common practice, no source). */
     private const STANDING_C_PER_MIN = 3.0;
-
-    /** A running one no faster, thermostat opening and all, °C a minute (common practice, no source). */
-    private const RUNNING_C_PER_MIN = 15.0;
-
-    /** Two sensors, two places: so far apart they may be, °C (common practice, no source). */
-    private const PLACES_C = 8.0;
 
     /** Nothing gets colder than the air around it, sensors apart, °C (common practice, no source). */
     private const BELOW_AIR_C = 3.0;
@@ -49,7 +49,7 @@ final class Believable
      */
     public static function check(Situation $at, array $fields, Filled $filled, bool $running, ?Entry $replaces = null): void
     {
-        $air = $filled->values->number('air') ?? self::air($at);
+        $air = OutsideAir::of(new Entry(0, 0, '', '', '', $filled->values))->celsius ?? self::air($at);
         foreach ($fields as $field) {
             $celsius = $field->coolant ? $filled->values->number($field->name) : null;
             if ($celsius === null) {
@@ -60,13 +60,14 @@ final class Believable
                     .'without a sensor.'
                     .' Read it another way: a probe on the hose at the engine, or a thermometer at the housing.');
             }
-            if ($field->name === 'ect') {
+            if ($field->name === CoolantRead::COOLANT) {
                 self::assertUnit($at, $field, $celsius, $air, in_array($field->name, $filled->bare, true));
                 self::assertNotColderThanAir($at, $field, $celsius, $air);
                 self::assertNotTooFast($at, $field, $celsius, $running, $replaces);
             }
         }
         self::assertNotSwapped($at, $filled);
+        self::assertNoHotterThanItsCoolant($at, $filled);
     }
 
     /**
@@ -75,23 +76,45 @@ final class Believable
      */
     private static function assertNotSwapped(Situation $at, Filled $filled): void
     {
-        [$ect, $far] = [$filled->values->number('ect'), $filled->values->number('far')];
-        if ($ect === null || $far === null || $far - $ect <= self::PLACES_C || Danger::sensorInAir($ect, $far)
-            || ! in_array($filled->values->text('sign'), ['', 'none'], true)) {
+        [$ect, $far] = [$filled->values->number(CoolantRead::COOLANT), $filled->values->number(HotReading::FAR)];
+        if ($ect === null || $far === null || $far - $ect <= Rise::PLACES_C || RunDanger::sensorInAir($ect, $far)
+            || self::tellsASign($filled)) {
             return;
         }
-        throw new InvalidField('far', "{$at->degrees($far)} at the far side and {$at->degrees($ect)} at the "
+        throw new InvalidField(HotReading::FAR, "{$at->degrees($far)} at the far side and {$at->degrees($ect)} at the "
             .'engine: are the two swapped? Read both again. If they stay so, the sensor sits in air: shut off.');
     }
 
+    /** Outlet air hotter than what warms it: the fields were swapped. */
+    private static function assertNoHotterThanItsCoolant(Situation $at, Filled $filled): void
+    {
+        $coolant = $filled->values->number(CoolantRead::COOLANT);
+        if ($coolant === null) {
+            return;
+        }
+        foreach ($at->facts()->outlets as $outlet) {
+            $air = $filled->values->number(HotReading::outletKey($outlet));
+            if ($air !== null && ! HeaterAir::canBe($air, $coolant) && ! self::tellsASign($filled)) {
+                throw new InvalidField(HotReading::outletKey($outlet), "{$at->degrees($air)} at the outlet and {$at->degrees($coolant)} in the "
+                    .'coolant that warms it: are the two swapped? Read both again.');
+            }
+        }
+    }
+
+    /** Where danger is told, nothing else of the line is asked again first. */
+    private static function tellsASign(Filled $filled): bool
+    {
+        $line = new Entry(0, 0, '', '', HotReading::form(), $filled->values);
+
+        return WhileItRuns::of($line)->sign !== Sign::None;
+    }
+
     /** The last coolant temperature before this moment, at any step; null when there is none. */
-    private static function before(Situation $at, int $now, ?Entry $replaces): ?Entry
+    private static function before(Situation $at, int $now, ?Entry $replaces): ?CoolantRead
     {
         $last = null;
-        foreach ($at->job->entries as $entry) {
-            $read = in_array($entry->form, self::READ_NOW, true) && $entry->number('ect') !== null
-                && $entry->at <= $now && $entry->seq !== $replaces?->seq;
-            $last = $read && ($last === null || $entry->at >= $last->at) ? $entry : $last;
+        foreach ($at->job->observedAnywhere(CoolantRead::class) as $read) {
+            $last = $read->at() <= $now && $read->told()->seq !== $replaces?->seq ? $read : $last;
         }
 
         return $last;
@@ -99,12 +122,7 @@ final class Believable
 
     private static function air(Situation $at): ?float
     {
-        $air = null;
-        foreach ($at->entries() as $entry) {
-            $air = $entry->number('air') ?? $air;
-        }
-
-        return $air;
+        return $at->latest(OutsideAir::class)?->celsius;
     }
 
     private static function assertUnit(Situation $at, Field $field, float $celsius, ?float $air, bool $bare): void
@@ -134,10 +152,12 @@ final class Believable
         if ($last === null) {
             return;
         }
-        $minutes = ($now - $last->at) / 60.0;
-        $rate = $running ? self::RUNNING_C_PER_MIN : self::STANDING_C_PER_MIN;
-        $was = (float) $last->number('ect');
-        if (abs($celsius - $was) > self::PLACES_C + $rate * $minutes) {
+        $minutes = ($now - $last->at()) / 60.0;
+        $most = Rise::PLACES_C + ($running ? Rise::RUNNING_C_PER_MIN : self::STANDING_C_PER_MIN) * $minutes;
+        $was = $last->celsius;
+        // A rise is believed first where it is past the limit, and judged by the run where an engine runs.
+        $past = $celsius >= StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();
+        if ($was - $celsius > $most || ($celsius - $was > $most && ! $running && ! $past)) {
             $ago = $minutes < 1.5 ? 'a minute ago' : round($minutes).' min ago';
             throw new InvalidField($field->name, "It was {$at->degrees($was)} {$ago}, and nothing gets to"
                 ." {$at->degrees($celsius)} that fast. Read it again; if the earlier one was the slip, correct that "

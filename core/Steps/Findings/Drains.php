@@ -12,7 +12,6 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\FurtherDrain;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Drain\Drain;
@@ -93,7 +92,7 @@ final class Drains
         $read = fn (?string $step): ?int => $step === null ? null : ($job->entriesOf($step, 'out')[0] ?? null)?->seq;
         [$from, $to] = [$read($after) ?? 0, $read($drain->id) ?? PHP_INT_MAX];
         $ml = 0.0;
-        $elsewhere = array_filter($job->entries, Elsewhere::tellsOf(...));
+        $elsewhere = Elsewhere::upToTheDrains($job);
         if ($elsewhere === []) {
             return $ml;
         }
@@ -102,12 +101,10 @@ final class Drains
             array_map(fn (PartVolume $kept) => $kept->part->id, $retained),
             array_map(fn (PartVolume $kept) => $kept->ml, $retained),
         );
-        foreach ($elsewhere as $entry) {
-            $step = $job->steps[$entry->step] ?? null;
-            if ($step !== null && $step->stage->value <= Stage::Drain->value && $entry->seq > $from && $entry->seq < $to) {
-                $out = -array_sum(array_map(fn (Line $line) => $line->ml, Elsewhere::lines($job->at($step, $entry->at), $entry, 0.0)));
+        foreach ($elsewhere as $out) {
+            if ($out->told()->seq > $from && $out->told()->seq < $to) {
                 // What no drain reaches was never expected of one.
-                $ml += $out - min($out, $keeps[$entry->text('part')] ?? 0.0);
+                $ml += $out->ml() - min($out->ml(), $keeps[$out->part ?? ''] ?? 0.0);
             }
         }
 

@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
@@ -18,7 +19,6 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
-use Aqbel\Core\Steps\Cool\ColdLevel;
 use Aqbel\Core\Steps\Findings\Frost;
 use Aqbel\Core\Steps\StepKind;
 
@@ -89,12 +89,13 @@ final class SignOff extends StepKind
         }
 
         $frost = Frost::of($at)?->obstacle();
-        $level = ColdLevel::lastOf($at->job);
+        $seen = $at->job->observedAnywhere(LevelSeen::class);
+        $level = $seen === [] ? null : $seen[count($seen) - 1];
 
         return array_values(array_filter([
             ...$missing,
             $frost,
-            $level === null || $level === 'mark'
+            $level === null || $level->atTheMark()
                 ? null
                 : Obstacle::missing('level', 'The last cold level was not at the mark.'),
         ]));

@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Judged\DriveCode;
+use Aqbel\Core\Judged\DriveRun;
+use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
+use Aqbel\Core\Steps\NotRun;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 10: a short drive, or a run under load for what does not drive. */
 final class Drive extends StepKind
 {
-    private const LONGEST_S = 36_000.0;
-
     public function name(): string
     {
         return 'drive';
@@ -30,9 +30,14 @@ final class Drive extends StepKind
         return [Does::RunsEngine, Does::Guards];
     }
 
+    public function observes(): array
+    {
+        return [Driven::class];
+    }
+
     public function title(Situation $at): string
     {
-        return 'Short drive';
+        return $at->facts()->stationary ? 'Run under load' : 'Short drive';
     }
 
     public function why(Situation $at): string
@@ -50,59 +55,69 @@ final class Drive extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [new Form('driven', 'Record drive', [
-            Field::duration('minutes', 'Driven for', Unit::Minute, self::LONGEST_S),
-            Field::temperature('ect', 'Highest coolant', true, 0, 150),
-            Field::choice('alarm', 'Alarm', ['none' => 'None', 'level' => 'Low level', 'hot' => 'Temperature'], 'none'),
-        ])];
+        return [Driven::asked($at->facts()->stationary)];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        Driven::admit($values);
+    }
+
+    public function judgement(Situation $at): ?DriveRun
+    {
+        return DriveRun::of($at);
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('driven') ? [] : [Obstacle::missing('not_driven', 'Record the drive.')];
+        return match ($this->judgement($at)?->code) {
+            null => [Obstacle::missing('not_driven', 'Record the drive.')],
+            DriveCode::TooShort => [Obstacle::missing('too_short', 'It proves from ten minutes or five kilometres on: drive it once more, and record that.')],
+            DriveCode::NotHot => [Obstacle::missing('not_hot', 'It proves only hot: drive it until it is at its full temperature, and record that.')],
+            default => [],
+        };
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        if ($this->tooHot($at)) {
-            return Verdict::stop(
-                'limit',
-                'Too hot',
-                "{$at->degrees((float) $at->last('driven')?->number('ect'))} is past the limit of "
-                    ."{$at->degrees($this->limitC($at))}. Let it cool, look for the cause, run it hot again before "
-                    .'it drives.',
-            );
-        }
+        $run = $this->judgement($at);
 
-        return match ($at->last('driven')?->text('alarm')) {
+        return match ($run?->code) {
             null => null,
-            'level' => Verdict::wait(
-                'level_alarm',
-                'Pocket at the level sensor',
-                'Not hot, but the alarm came: another heat cycle, vent near the sensor.',
-            ),
-            'hot' => Verdict::stop(
-                'overheats',
-                'Overheats',
-                'Air pocket or no flow. Let it cool; another heat cycle before it drives again.',
-            ),
-            default => Verdict::pass('ran_cool', 'Ran cool', 'No alarm.'),
+            DriveCode::Limit => Verdict::stop($run->code(), 'Too hot', "{$at->degrees((float) $run->drive->hottestC)} is past the limit of "
+                ."{$at->degrees($run->limitC)}. Let it cool, look for the cause, run it hot again before it drives."),
+            DriveCode::LevelAlarm => Verdict::wait($run->code(), 'Pocket at the level sensor', 'Not hot, but the alarm came: another heat '
+                .'cycle, vent near the sensor.'),
+            DriveCode::Overheats => Verdict::stop($run->code(), 'Overheats', 'Air pocket or no flow. Let it cool; another heat cycle before '
+                .'it drives again.'),
+            DriveCode::Alarm => Verdict::stop($run->code(), 'It alarmed', 'A lamp, steam or rough running on the drive. Let it cool and find '
+                .'out why before it drives again.'),
+            DriveCode::TooShort => Verdict::wait($run->code(), 'Too short', 'Ten minutes or five kilometres are the least that shake anything out.'),
+            DriveCode::NotHot => Verdict::wait($run->code(), 'Not hot', "It was never at full temperature, {$at->degrees($run->fullC)} or more: "
+                .'cold it proves nothing.'),
+            DriveCode::RanCool => Verdict::pass($run->code(), 'Ran cool', $run->drive->hottestC === null
+                ? 'No alarm, by the needle: less than a reading tells.'
+                : 'No alarm.'),
         };
+    }
+
+    /** An alarm is not taken back like a slip. */
+    public function endsIt(Situation $at, Entry $entry): bool
+    {
+        $drive = Driven::of($entry);
+
+        return $drive !== null && DriveRun::endsIt($at, $drive);
     }
 
     public function wasStopped(Situation $at): bool
     {
-        return $this->tooHot($at) || in_array($at->last('driven')?->text('alarm'), ['level', 'hot'], true);
+        return $this->judgement($at)?->isDanger() === true;
     }
 
-    private function tooHot(Situation $at): bool
+    /** What was not driven takes its cool-down and its level with it. */
+    public function needless(Situation $at): array
     {
-        return (float) $at->last('driven')?->number('ect') >= $this->limitC($at);
-    }
-
-    private function limitC(Situation $at): float
-    {
-        return StopLimitAtNeck::of($at, Neck::Sealed)->limit->degC();
+        return $at->observed(Driven::class) === [] ? NotRun::followers($at) : [];
     }
 
     /** Nothing drives with its cap loose. */

@@ -4,24 +4,31 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
-use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Outcome;
+use Aqbel\Core\Judged\RinseWarmUp;
+use Aqbel\Core\Judged\RinseWarmUpCode;
+use Aqbel\Core\Judged\RunDanger;
+use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Observed\FeltReading;
+use Aqbel\Core\Observed\HotReading;
+use Aqbel\Core\Observed\ShutOff;
+use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\RunHot\Danger;
-use Aqbel\Core\Steps\RunHot\EngineStart;
-use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
-use Aqbel\Core\Steps\RunHot\ThermostatPassed;
+use Aqbel\Core\Steps\EngineStart;
+use Aqbel\Core\Steps\RunWords;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -69,36 +76,38 @@ final class RinseRun extends StepKind
         return [Hazard::Exhaust, Hazard::Moving, Hazard::Scald];
     }
 
+    public function observes(): array
+    {
+        return [Started::class, HotReading::class, FeltReading::class, ShutOff::class, CoolantRead::class, CameOut::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
-    }
+        [$reading, $felt] = [HotReading::askedOnWater($at->facts()), FeltReading::askedOnWater($at->facts())];
+        $run = $this->judgement($at);
+        $stop = $run?->outcome() === Outcome::Stops;
+        $again = $at->observed(ShutOff::class) !== [];
+        $off = ShutOff::asked()->aside($run === null)->closing();
+        $start = Started::asked($again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again);
 
-    /** @return list<Form> */
-    private function offered(Situation $at): array
-    {
-        if (! $this->running($at)) {
-            $again = $at->has('shut_off');
-
-            return $this->mixed($at)
-                ? []
-                : [EngineStart::form($again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again)];
-        }
-        $stop = $this->judge($at)?->stops() === true;
-        $forms = [self::readingForm($at)->aside($stop), self::offForm()->aside(! $at->has('reading'))->closing()];
-
-        return $stop ? array_reverse($forms) : $forms;
-    }
-
-    /** @return list<Form> */
-    private function ever(Situation $at): array
-    {
-        return [EngineStart::form('Engine is running', Neck::Sealed), self::readingForm($at), self::offForm()];
+        return Form::offering(
+            match (true) {
+                RinseWarmUp::isRunning($at) => $stop ? [$off, $reading->aside(), $felt] : [$reading, $felt, $off],
+                $run?->mixed === true => [],
+                default => [$start],
+            },
+            [Started::asked('Engine is running', Neck::Sealed), $reading, $felt, ShutOff::asked()],
+        );
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
         EngineStart::admit($at, $form, $values);
+    }
+
+    public function judgement(Situation $at): ?RinseWarmUp
+    {
+        return RinseWarmUp::of($at);
     }
 
     public function obstacles(Situation $at): array
@@ -107,8 +116,8 @@ final class RinseRun extends StepKind
 
         return match (true) {
             $missing !== null => [$missing],
-            $this->running($at) => [EngineStart::stillRuns()],
-            ! $this->mixed($at) => [Obstacle::missing('not_mixed',
+            RinseWarmUp::isRunning($at) => [EngineStart::stillRuns()],
+            $this->judgement($at)?->mixed === false => [Obstacle::missing('not_mixed',
                 'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under '
                     .'its cap, or give a reason.')],
             default => [],
@@ -117,60 +126,65 @@ final class RinseRun extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return StopLimitAtNeck::figure($at, $this->limit($at));
+        return RunWords::coolantAgainst($at, $this->limit($at));
     }
 
     public function clock(Situation $at): ?Clock
     {
-        $start = $at->last(EngineStart::FORM);
+        $start = $at->latest(Started::class);
 
-        return $start === null || ! $this->running($at) ? null
-            : new Clock('Warm idle takes about ten minutes', $start->at, $start->at + self::WARM_IDLE_S, true);
+        return $start === null || ! RinseWarmUp::isRunning($at) ? null
+            : new Clock('Warm idle takes about ten minutes', $start->at(), $start->at() + self::WARM_IDLE_S, true);
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $last = $at->last('reading');
-        $limit = $this->limit($at);
-        if ($last === null) {
-            $full = $at->facts()->thermostatFullC;
-
-            return $full !== null && $limit->limit->degC() < $full
-                ? Verdict::wait('boils_early', 'It boils early here', self::warning($at)) : null;
-        }
-        $danger = Danger::of($at, $limit);
+        $run = $this->judgement($at);
+        $full = $at->facts()->thermostatFullC;
 
         return match (true) {
-            $danger !== null && ($this->running($at) || $this->wasStopped($at)) => $danger->verdict($this->running($at)),
-            $this->mixed($at) => Verdict::pass(
-                'mixed',
-                'Mixed',
-                'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.',
-            ),
-            ! $this->running($at) => Verdict::wait(
-                'not_mixed',
-                'Not mixed',
-                'The far side stayed cold: behind the thermostat the old coolant still stands.',
-            ),
-            default => Verdict::wait(
-                'not_mixed_yet',
-                'Not mixed yet',
-                'The far side of the thermostat is still cold. Read again in a few minutes.',
-            ),
+            $run === null => $full !== null && $this->limit($at)->limit->degC() < $full
+                ? Verdict::wait('boils_early', 'It boils early here', self::warning($at))
+                : null,
+            $run->danger !== null => RunWords::danger($at, $run->danger, $run->running),
+            default => match ($run->code) {
+                RinseWarmUpCode::Mixed => Verdict::pass(
+                    $run->code(),
+                    'Mixed',
+                    'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.',
+                ),
+                RinseWarmUpCode::NotMixed => Verdict::wait(
+                    $run->code(),
+                    'Not mixed',
+                    'The far side stayed cold: behind the thermostat the old coolant still stands.',
+                ),
+                default => Verdict::wait(
+                    $run->code(),
+                    'Not mixed yet',
+                    'The far side of the thermostat is still cold. Read again in a few minutes.',
+                ),
+            },
         };
+    }
+
+    /** A danger is not taken back like a slip. */
+    public function endsIt(Situation $at, Entry $entry): bool
+    {
+        $limit = $this->limit($at);
+        $told = HotReading::of($entry) ?? FeltReading::of($entry);
+
+        return $told !== null && RunDanger::isIn($at, $told, $limit);
     }
 
     /** A rinse on water is meant to end at its limit; anything else has a cause. */
     public function wasStopped(Situation $at): bool
     {
-        $danger = Danger::of($at, $this->limit($at));
-
-        return $danger !== null && ! $danger->isLimit();
+        return $this->judgement($at)?->wasStopped() === true;
     }
 
     public function neckWhileRunning(Situation $at): ?Neck
     {
-        return EngineStart::neck($at->last(EngineStart::FORM));
+        return $at->latest(Started::class)?->neck;
     }
 
     /** What plain water does in this shop, open and under the cap, against the thermostat. */
@@ -192,36 +206,5 @@ final class RinseRun extends StepKind
     private function limit(Situation $at): StopLimit
     {
         return StopLimitAtNeck::of($at, $this->neckWhileRunning($at) ?? Neck::Open);
-    }
-
-    /** Started, and not shut off since. */
-    private function running(Situation $at): bool
-    {
-        return count($at->entries(EngineStart::FORM)) > count($at->entries('shut_off'));
-    }
-
-    private function mixed(Situation $at): bool
-    {
-        $gated = $at->circuit()->gatesOf(GateKind::Thermostat) !== [];
-        $readings = $at->entries('reading');
-
-        return $readings !== []
-            && (! $gated || array_filter($readings, fn (Entry $e) => ThermostatPassed::at($at->facts(), $e)) !== []);
-    }
-
-    private static function readingForm(Situation $at): Form
-    {
-        $signs = ['none' => 'Nothing', 'steam' => 'Steam', 'lamp' => 'Warning lamp', 'drip' => 'New drip'];
-
-        return new Form('reading', 'Record reading', [
-            Field::coolant('ect', 'Coolant, live'),
-            Field::coolant('far', 'Far side: '.$at->facts()->thermostatFarSide),
-            Field::choice('sign', 'Anything wrong', $signs, 'none'),
-        ]);
-    }
-
-    private static function offForm(): Form
-    {
-        return new Form('shut_off', 'Engine is off');
     }
 }

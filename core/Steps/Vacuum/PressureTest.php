@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Pressure;
@@ -23,7 +24,7 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Cool\HotNeck;
+use Aqbel\Core\Steps\Opening;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Vacuum\PressureHold;
 use Aqbel\Core\Vacuum\PressureReading;
@@ -115,7 +116,7 @@ final class PressureTest extends StepKind
     public function admit(Situation $at, string $form, Values $values): void
     {
         if ($form === 'test' && $values->number('ect') !== null) {
-            HotNeck::admitOpening($at, 'ect', (float) $values->number('ect'));
+            Opening::admit($at, 'ect', (float) $values->number('ect'));
         }
         $cap = $at->facts()->capKpa;
         if ($form === 'test' && $cap !== null && $values->number('start') > $cap + self::READING_KPA) {
@@ -222,7 +223,7 @@ final class PressureTest extends StepKind
     /** How warm it is, where it has run and nobody has read it cold since. */
     private static function coolantField(Situation $at): ?Field
     {
-        $read = HotNeck::readSinceItRan($at);
+        $read = NeckHeat::readSinceItRan($at);
         // Water that was run to rinse has gone, and what came after it was cold.
         $filled = array_filter($at->job->stepsThat(Does::RunsEngine), fn (Step $step) => $step->stage->value >= Stage::RunHot->value);
         $ran = array_filter($filled, fn (Step $step) => $at->job->kinds->of($step)->ran($at->seenFrom($step)) !== null);

@@ -30,7 +30,7 @@ final class HeatTest extends TestCase
         $true = 40 * log(70 / 20) - 20;
         self::assertEqualsWithDelta(40, $found->tauMinutes, 16);
         self::assertEqualsWithDelta($true, $found->minutesFromLast, 10);
-        self::assertLessThan($true + 0.1, $found->minutesLow);
+        self::assertLessThan($true + 1.0, $found->minutesLow);
         self::assertGreaterThan($true, $found->minutesHigh);
         self::assertGreaterThan($found->minutesHigh, $found->comeBackMinutes);
         self::assertTrue($found->fitted);

@@ -7,17 +7,18 @@ namespace Tests\Core\Steps;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Judged\HotProofs;
+use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\RinseChain;
+use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Quantity\Length;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Quantity\Volume;
-use Aqbel\Core\Steps\RunHot\StopLimitAtNeck;
-use Aqbel\Core\Steps\RunHot\ThermostatPassed;
 use Aqbel\Core\Vacuum\VacuumPlan;
 use Aqbel\Core\Vacuum\VacuumProgress;
 use Aqbel\Core\Values;
@@ -86,18 +87,17 @@ final class EdgesTest extends TestCase
         self::assertSame(600, $clock->until - $clock->since, 'warm idle');
     }
 
-    public function test_a_strong_mixture_boils_no_later_than_seventy_per_cent(): void
+    public function test_a_mixture_stronger_than_wanted_raises_no_limit(): void
     {
         $limit = fn (float $strength): float => StopLimitAtNeck::of(
-            JobOnPaper::on('rescue-ambulance', choices: ['targetFraction' => $strength])
+            JobOnPaper::on('rescue-ambulance')
                 ->write('mix', 'batch', ['concentrate' => 10000.0 * $strength, 'water' => 10000.0 * (1 - $strength)])
                 ->write('fill_level', 'poured', ['volume' => 10000.0, 'vessel' => 'jug'])
                 ->at('heat_cycle:1'),
             Neck::Open,
         )->boiling->degC();
-        self::assertGreaterThan($limit(0.69), $limit(0.7));
-        self::assertSame($limit(0.7), $limit(0.71));
-        self::assertSame($limit(0.7), $limit(0.95));
+        self::assertGreaterThan($limit(0.4), $limit(0.5));
+        self::assertSame($limit(0.5), $limit(0.95));
     }
 
     public function test_the_pull_tells_vapour_from_a_leak(): void
@@ -162,9 +162,9 @@ final class EdgesTest extends TestCase
 
     public function test_a_thermostat_without_a_figure_opens_at_seventy_five(): void
     {
-        $passed = fn (float $ect): bool => ThermostatPassed::at(
+        $passed = fn (float $ect): bool => HotProofs::passesTheThermostat(
             Demo::circuit('taxi-electronics')->facts,
-            new Entry(1, 0, '', 'heat_cycle:1', 'reading', new Values(['ect' => $ect, 'far' => $ect])),
+            HotReading::of(new Entry(1, 0, '', 'heat_cycle:1', 'reading', new Values(['ect' => $ect, 'far' => $ect]))),
         );
         self::assertTrue($passed(75.0));
         self::assertFalse($passed(74.9));
@@ -266,7 +266,7 @@ final class EdgesTest extends TestCase
     public function test_what_counts_as_settled_follows_the_circuit(float $ml, string $verdict): void
     {
         // 0.4 % of 12.39 L are 49.6 mL; a syringe read to 10 mL is off by 5.7.
-        $job = JobOnPaper::on('rescue-ambulance')
+        $job = JobOnPaper::on('rescue-ambulance')->ranHot('heat_cycle:1')
             ->write('cold_level:1', 'opened', ['ect' => 20.0])
             ->write('cold_level:1', 'topped', ['volume' => $ml, 'vessel' => 'syringe']);
         self::assertSame($verdict, $job->judge('cold_level:1')->code);
@@ -275,7 +275,7 @@ final class EdgesTest extends TestCase
     public function test_what_counts_as_settled_follows_the_vessel(): void
     {
         // A jug of 0.1 L marks is off by 56.6 mL in 95 readings of 100, twice that are 113.
-        $said = fn (float $ml): string => JobOnPaper::on('rescue-ambulance')
+        $said = fn (float $ml): string => JobOnPaper::on('rescue-ambulance')->ranHot('heat_cycle:1')
             ->write('cold_level:1', 'opened', ['ect' => 20.0])
             ->write('cold_level:1', 'topped', ['volume' => $ml, 'vessel' => 'jug'])
             ->judge('cold_level:1')->code;

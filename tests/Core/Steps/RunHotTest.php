@@ -45,7 +45,7 @@ final class RunHotTest extends TestCase
                 ['ect' => 103.0, 'far' => 98.0], 'Shut off now',
             ], 'steam' => [['sign' => 'steam'], 'Shut off now'],
             'thermostat shut' => [['ect' => 99.0, 'far' => 40.0], 'Thermostat shut'], 'heater cold' => [
-                ['ect' => 95.0, 'far' => 88.0, 'outlet_front' => 22.0], 'Heater cold',
+                ['ect' => 95.0, 'far' => 88.0, 'outlet_front' => 22.0], 'Heater still cold',
             ],
         ];
     }
@@ -69,7 +69,7 @@ final class RunHotTest extends TestCase
     public function test_proofs_missing_order_another_cycle_and_all_proofs_end_it(): void
     {
         $job = JobOnPaper::on('rescue-ambulance')
-            ->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])
+            ->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'], 900)
             ->write(
                 'heat_cycle:1',
                 'reading',
@@ -83,15 +83,7 @@ final class RunHotTest extends TestCase
             ->finish('cold_level:1');
         self::assertArrayHasKey('heat_cycle:2', $job->state()->steps);
         self::assertSame(Stage::Cool, $job->state()->steps['cool_down:2']->stage);
-        $job->write('heat_cycle:2', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])
-            ->write(
-                'heat_cycle:2',
-                'reading',
-                ['ect' => 97.0, 'far' => 90.0, 'outlet_front' => 66.0, 'bubbles' => 'hidden', 'sign' => 'none'],
-            );
-        foreach (['fan_on', 'fan_off', 'fan_on', 'fan_off', 'shut_off'] as $form) {
-            $job->write('heat_cycle:2', $form);
-        }
+        $job->wait(600)->ranHot('heat_cycle:2');
         $job->write('cold_level:2', 'opened', ['ect' => 20.0])
             ->write('cold_level:2', 'topped', ['volume' => 20.0])
             ->finish('cold_level:2');

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace Aqbel\Core\Steps\RunHot;
+namespace Aqbel\Core\Observed;
 
-use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Saying\Clock;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
@@ -13,11 +13,15 @@ use Aqbel\Core\Saying\Form;
  * What is done while the engine runs, and what it is for: a speed held, the throttle blipped, hoses squeezed, the
  * blower set. The times are common practice, no source.
  */
-final class EngineHold
+final readonly class HeldAtSpeed extends Report
 {
-    public const FORM = 'hold';
+    private const FORM = 'hold';
 
-    public const BLOWER_HIGH = 'blower_high';
+    private const SPEED = 'speed';
+
+    private const BLOWER = 'blower';
+
+    private const BLOWER_HIGH = 'blower_high';
 
     /** @var array<string, array{string, float}> what is done and why, and for how many minutes */
     private const HOLDS = [
@@ -32,23 +36,44 @@ final class EngineHold
         self::BLOWER_HIGH => ['Blower high: the heater shows what it has', 2.0],
     ];
 
-    public static function form(): Form
+    private function __construct(Told $told, private string $what)
+    {
+        parent::__construct($told);
+    }
+
+    public static function of(Entry $line): ?static
+    {
+        return $line->form === self::FORM && isset(self::HOLDS[$line->text(self::SPEED)])
+            ? new self(Told::by($line), $line->text(self::SPEED))
+            : null;
+    }
+
+    public static function asked(): Form
     {
         $say = fn (array $hold): string => $hold[1] > 0.0 ? sprintf('%s, %s min', $hold[0], (string) $hold[1]) : $hold[0];
 
         return new Form(self::FORM, 'Hold, blip, squeeze or blower', [
-            Field::choice('speed', 'What', array_map($say, self::HOLDS), 'idle'),
+            Field::choice(self::SPEED, 'What', array_map($say, self::HOLDS), 'idle'),
         ], false);
     }
 
-    /** Of the hold that was begun last, until the engine is off; null where none is. */
-    public static function clock(Situation $at): ?Clock
+    public function label(): string
     {
-        $last = $at->last(self::FORM);
-        $hold = $last === null ? null : self::HOLDS[$last->text('speed')] ?? null;
+        return self::HOLDS[$this->what][0];
+    }
 
-        return $last === null || $hold === null || $hold[1] <= 0.0 || $at->has('shut_off')
-            ? null
-            : new Clock($hold[0], $last->at, $last->at + (int) round(60.0 * $hold[1]));
+    public function seconds(): int
+    {
+        return (int) round(60.0 * self::HOLDS[$this->what][1]);
+    }
+
+    public function setsTheBlower(): bool
+    {
+        return str_starts_with($this->what, self::BLOWER);
+    }
+
+    public function setsTheBlowerHigh(): bool
+    {
+        return $this->what === self::BLOWER_HIGH;
     }
 }

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+/** What a cold level says. */
+enum ColdLevelCode: string
+{
+    /** What it took is reading error, after a run that showed all. */
+    case Settled = 'settled';
+
+    /** As much goes each time. */
+    case NotAir = 'not_air';
+
+    /** After the drive: leftover air. */
+    case WorkingOut = 'working_out';
+
+    /** What it took was air, or the run before did not show all. */
+    case AnotherCycle = 'another_cycle';
+
+    /** Somebody said that this was the last run. */
+    case EndedByChoice = 'ended_by_choice';
+
+    /** What it took is what the coolant shrank by, and nothing ran before that it could prove. */
+    case NothingRan = 'nothing_ran';
+}

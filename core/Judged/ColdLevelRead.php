@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\Job\Observation;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\Driven;
+use Aqbel\Core\Observed\LastRun;
+use Aqbel\Core\Observed\LookedUnder;
+use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Observed\Vented;
+
+/**
+ * The level read cold after a run: what it took beyond what the coolant shrank by, against the rounds before, and
+ * whether the run itself showed all. Without a run before it nothing has settled.
+ */
+final readonly class ColdLevelRead implements Judgement
+{
+    /**
+     * @param  float  $tookMl  in all
+     * @param  Contraction  $shrank  of which so much is what the coolant shrank by
+     * @param  list<Observation>  $restsOn
+     */
+    private function __construct(
+        public ColdLevelCode $code,
+        public float $tookMl,
+        public Contraction $shrank,
+        public TopUps $series,
+        public ?Unproven $unproven,
+        public ?HotRun $run,
+        public ?string $because,
+        private array $restsOn,
+    ) {
+    }
+
+    /**
+     * Null before anything was topped up, zero included.
+     *
+     * @param  ?Step  $stopped  the run before, where it ended in danger
+     */
+    public static function of(Situation $at, ?Step $stopped): ?self
+    {
+        return $at->once(self::class, fn (): ?self => self::judge($at, $stopped));
+    }
+
+    private static function judge(Situation $at, ?Step $stopped): ?self
+    {
+        $topUps = $at->observed(ToppedUp::class);
+        if ($topUps === []) {
+            return null;
+        }
+        $series = TopUpSeries::of($at);
+        $round = $at->step->params->has('round');
+        $cycle = $round ? $at->job->before($at->step, 'heat_cycle') : null;
+        $run = $cycle === null ? null : HotRun::of($at->seenFrom($cycle));
+        $unproven = match (true) {
+            $stopped !== null => Unproven::Stopped,
+            self::dripped($at) => Unproven::Dripped,
+            ! $round => self::nothingDrove($at) ? Unproven::NotRun : null,
+            $run === null => Unproven::NotRun,
+            self::sawAir($at) => Unproven::AirAtTheVent,
+            $run->proves() => null,
+            default => Unproven::Missing,
+        };
+        $ended = $at->latest(LastRun::class);
+        $settled = $series->verdict === TopUpVerdict::Settled;
+        $code = match (true) {
+            $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
+            $settled && $unproven === null => ColdLevelCode::Settled,
+            $ended !== null && $unproven !== Unproven::Stopped && $unproven !== Unproven::Dripped => ColdLevelCode::EndedByChoice,
+            $unproven === Unproven::NotRun => ColdLevelCode::NothingRan,
+            ! $round && $stopped === null => ColdLevelCode::WorkingOut,
+            default => ColdLevelCode::AnotherCycle,
+        };
+
+        return new self(
+            $code,
+            ToppedUp::sumMl($topUps),
+            Contraction::at($at),
+            $series,
+            $unproven,
+            $run,
+            $ended?->why,
+            [...$topUps, ...$run?->restsOn() ?? []],
+        );
+    }
+
+    /** Whether it dripped after the run before a step. */
+    public static function dripped(Situation $at): bool
+    {
+        $cooled = $at->job->before($at->step, 'cool_down');
+        $looked = $cooled === null ? [] : $at->job->observed($cooled->id, LookedUnder::class);
+
+        return array_filter($looked, fn (LookedUnder $look) => $look->drips) !== [];
+    }
+
+    /** After the drive, and there was none; what came out on the way is brought back without. */
+    private static function nothingDrove(Situation $at): bool
+    {
+        $drive = $at->job->before($at->step, 'drive');
+
+        return $drive !== null && ! $at->step->params->has('after') && $at->job->observed($drive->id, Driven::class) === [];
+    }
+
+    private static function sawAir(Situation $at): bool
+    {
+        $vented = $at->job->observedAnywhere(Vented::class);
+
+        return $vented !== [] && $vented[count($vented) - 1]->wasAir();
+    }
+
+    public function code(): string
+    {
+        return $this->code->value;
+    }
+
+    public function outcome(): Outcome
+    {
+        return match ($this->code) {
+            ColdLevelCode::Settled => Outcome::Passes,
+            ColdLevelCode::NotAir => Outcome::Stops,
+            default => Outcome::Waits,
+        };
+    }
+
+    public function latches(): bool
+    {
+        return false;
+    }
+
+    public function restsOn(): array
+    {
+        return $this->restsOn;
+    }
+}

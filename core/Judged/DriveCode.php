@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+/** What a drive shows. */
+enum DriveCode: string
+{
+    case Limit = 'limit';
+    case LevelAlarm = 'level_alarm';
+    case Overheats = 'overheats';
+    case Alarm = 'alarm';
+    case RanCool = 'ran_cool';
+
+    /** Neither ten minutes nor five kilometres. */
+    case TooShort = 'too_short';
+
+    /** Never at full-open temperature. */
+    case NotHot = 'not_hot';
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+use Aqbel\Core\Job\Observation;
+use Aqbel\Core\Job\Situation;
+
+/** Several kinds of thing told at one step, in the order in which they happened. */
+final class InOrder
+{
+    /**
+     * @template T of Observation
+     *
+     * @param  list<class-string<T>>  $kinds
+     * @param  bool  $struckToo  with what was taken back since: no proof any more, and a danger all the same
+     * @return list<T>
+     */
+    public static function of(Situation $at, array $kinds, bool $struckToo = false): array
+    {
+        $told = [];
+        foreach ($kinds as $kind) {
+            array_push($told, ...$at->observed($kind), ...$struckToo ? $at->job->struck($at->step->id, $kind) : []);
+        }
+        usort($told, fn (Observation $a, Observation $b) => [$a->told()->at, $a->told()->seq] <=> [$b->told()->at, $b->told()->seq]);
+
+        return $told;
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+/** What a hot run has to show. */
+enum ProofCode: string
+{
+    /** Heat on the far side of the thermostat. */
+    case Thermostat = 'thermostat';
+
+    /** An outlet that really blows hot. */
+    case Outlet = 'outlet';
+
+    case Fan = 'fan';
+
+    /** A minute without bubbles. */
+    case Bubbles = 'bubbles';
+
+    /** A second reading that says the same as one that rose too fast. */
+    case Again = 'again';
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+use Aqbel\Core\Heat\TopUp;
+use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\ToppedUp;
+
+/**
+ * What one round after the other took, read against what a vessel and a mark can tell: shrinking air, a leak, or
+ * nothing more. What the coolant itself shrank by since it was last brought to its mark is no air.
+ */
+final class TopUpSeries
+{
+    /** A level that took no more than so many reading errors of the vessel has settled (common practice, no source). */
+    private const VESSEL_ERRORS = 2.0;
+
+    private const HOUR_S = 3600.0;
+
+    /** Of the steps of this kind up to this one. */
+    public static function of(Situation $at): TopUps
+    {
+        return new TopUps(self::each($at), self::settledMl($at));
+    }
+
+    /** @return list<TopUp> of this and those before it */
+    public static function each(Situation $at): array
+    {
+        [$series, $before, $began] = [[], null, null];
+        foreach ($at->job->stepsOf($at->step->kind) as $step) {
+            $seen = $at->seenFrom($step);
+            $topUps = $seen->observed(ToppedUp::class);
+            if ($topUps !== []) {
+                $squares = array_map(fn (ToppedUp $topUp) => $topUp->read->plusMinusMl($at) ** 2, $topUps);
+                $squares[] = Level::plusMinusMl($at->circuit()) ** 2;
+                // What came out another way meanwhile is made up for, and was no air.
+                [$out, $plusMinus] = self::cameOutBetween($at, $before, $step->id);
+                $shrank = Contraction::at($seen);
+                $squares[] = $plusMinus ** 2;
+                $squares[] = $shrank->plusMinusMl ** 2;
+                $last = $topUps[count($topUps) - 1]->at();
+                $began ??= $last;
+                $series[] = new TopUp(
+                    max(0.0, ToppedUp::sumMl($topUps) - $out - $shrank->ml),
+                    sqrt(array_sum($squares)),
+                    ($last - $began) / self::HOUR_S,
+                );
+                $before = $step->id;
+            }
+            if ($step->id === $at->step->id) {
+                break;
+            }
+        }
+
+        return $series;
+    }
+
+    /** As much as this is reading error: of the vessel it was read in, and of a level in a circuit of this size; mL. */
+    public static function settledMl(Situation $at): float
+    {
+        $topUps = $at->observed(ToppedUp::class);
+        $vessel = $topUps === [] ? 0.0 : max(array_map(fn (ToppedUp $topUp) => $topUp->read->plusMinusMl($at), $topUps));
+
+        return max(self::VESSEL_ERRORS * $vessel, Level::plusMinusMl($at->circuit()));
+    }
+
+    /**
+     * What came out after one step, and up to another.
+     *
+     * @return array{float, float} mL, and ±
+     */
+    private static function cameOutBetween(Situation $at, ?string $after, string $upTo): array
+    {
+        $places = array_flip(array_keys($at->job->steps));
+        $from = $after === null ? -1 : $places[$after];
+        [$ml, $squares] = [0.0, 0.0];
+        foreach (self::cameOut($at->job) as $out) {
+            $place = $places[$out->told()->step] ?? -1;
+            if ($place > $from && $place <= $places[$upTo]) {
+                $ml += $out->ml();
+                $squares += $out->plusMinusMl($at) ** 2;
+            }
+        }
+
+        return [$ml, sqrt($squares)];
+    }
+
+    /** @return list<CameOut> where nobody planned it */
+    private static function cameOut(JobState $job): array
+    {
+        $out = array_map(CameOut::of(...), $job->cameUp());
+
+        return array_values(array_filter($out));
+    }
+}

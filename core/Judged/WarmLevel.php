@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\Job\Observation;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\Capped;
+use Aqbel\Core\Observed\ShutOff;
+use Aqbel\Core\Observed\StandsAtLine;
+use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Plan\WarmUp;
+
+/** The level after a run under a resting cap, by what it took: all that went in during the run and after it. */
+final readonly class WarmLevel implements Judgement
+{
+    /**
+     * @param  float  $tookMl  during and after this run
+     * @param  bool  $lookedAt  after it was shut off
+     * @param  list<Observation>  $restsOn
+     */
+    private function __construct(
+        public WarmLevelCode $code,
+        public float $tookMl,
+        public bool $lookedAt,
+        public TopUps $series,
+        private array $restsOn,
+    ) {
+    }
+
+    /** Null under any other neck, and while it runs. */
+    public static function of(Situation $at): ?self
+    {
+        $off = $at->latest(ShutOff::class);
+        if (NeckAtRun::warmUp($at) !== WarmUp::LooseCap || $off === null) {
+            return null;
+        }
+        $topUps = $at->observed(ToppedUp::class);
+        $series = TopUpSeries::of($at);
+        // What went in before says nothing of how it stands since it is off.
+        $looked = InOrder::of($at, [ToppedUp::class, StandsAtLine::class]);
+        $after = array_values(array_filter($looked, fn (Observation $told) => $told->told()->isAfter($off->told())));
+        $capped = $at->observed(Capped::class) !== [];
+        $took = ToppedUp::sumMl($topUps);
+        $code = match (true) {
+            $after === [] => $capped ? WarmLevelCode::CappedEarly : WarmLevelCode::NotLooked,
+            $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => WarmLevelCode::NotAir,
+            $took <= TopUpSeries::settledMl($at) => WarmLevelCode::Settled,
+            $capped => WarmLevelCode::CappedEarly,
+            default => WarmLevelCode::AnotherWarmUp,
+        };
+
+        return new self($code, $took, $after !== [], $series, [$off, ...$after]);
+    }
+
+    public function code(): string
+    {
+        return $this->code->value;
+    }
+
+    public function outcome(): Outcome
+    {
+        return match ($this->code) {
+            WarmLevelCode::Settled => Outcome::Passes,
+            WarmLevelCode::NotAir => Outcome::Stops,
+            default => Outcome::Waits,
+        };
+    }
+
+    public function latches(): bool
+    {
+        return false;
+    }
+
+    public function restsOn(): array
+    {
+        return $this->restsOn;
+    }
+}

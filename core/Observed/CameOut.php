@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Observed;
+
+use Aqbel\Core\Circuit\Part;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Lines;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Told;
+use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+
+/** Coolant that came out another way than through a drain point: a hose, a part blown out, the bottle, a spill. */
+final readonly class CameOut extends Report
+{
+    /** At the steps that drain; anywhere else it is a line of its own kind. */
+    public const FORM = 'elsewhere';
+
+    private const WAY = 'way';
+
+    private const PART = 'part';
+
+    private const SPILL = 'spill';
+
+    /** What it holds was never part of the circuit’s content. */
+    private const BOTTLE = 'bottle';
+
+    /** A spill on the floor is a guess, good to half of it (common practice, no source). */
+    private const SPILL_UNSURE = 0.5;
+
+    /** Nobody measured it: an estimate, good to half of it (common practice, no source). */
+    private const ESTIMATED = 'estimated';
+
+    private const WAYS = [
+        'hose' => 'A hose taken off', 'blown' => 'Blown out, low pressure', self::BOTTLE => 'Recovery bottle, siphoned',
+        'sample' => 'A sample', self::SPILL => 'On the floor, estimated', self::ESTIMATED => 'Another way, estimated',
+    ];
+
+    /** @param  ?string  $part  it came out of, by id; null where that is not known */
+    private function __construct(Told $told, public VesselReading $read, public string $way, public ?string $part)
+    {
+        parent::__construct($told);
+    }
+
+    public static function of(Entry $line): ?static
+    {
+        $read = self::tells($line) ? VesselReading::of($line) : null;
+        $part = $line->text(self::PART);
+
+        return $read === null ? null : new self(Told::by($line), $read, $line->text(self::WAY), $part === '' ? null : $part);
+    }
+
+    private static function tells(Entry $line): bool
+    {
+        return $line->form === self::FORM || $line->is(Lines::Outlet);
+    }
+
+    public static function asked(Situation $at, string $name = self::FORM): Form
+    {
+        $parts = $at->circuit()->parts();
+        $labels = array_combine(
+            array_map(fn (Part $part) => $part->id, $parts),
+            array_map(fn (Part $part) => $part->label, $parts),
+        );
+
+        return new Form($name, 'Came out another way', [
+            Field::choice(self::WAY, 'Which way', self::WAYS, 'hose'),
+            ...VesselReading::fields($at, 'Came out', VesselUse::Drain),
+            Field::choice(self::PART, 'Out of', ['' => 'Not known'] + $labels, '')->optional(),
+        ], false);
+    }
+
+    /** What the circuit lost of its content, mL. */
+    public function ml(): float
+    {
+        return $this->way === self::BOTTLE ? 0.0 : $this->read->ml;
+    }
+
+    public function plusMinusMl(Situation $at): float
+    {
+        $guess = in_array($this->way, [self::SPILL, self::ESTIMATED], true) ? self::SPILL_UNSURE * $this->read->ml : 0.0;
+
+        return max($guess, $this->read->plusMinusMl($at));
+    }
+
+    public function label(): string
+    {
+        return self::WAYS[$this->way] ?? $this->way;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Observed;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Told;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
+
+/** A drive, or a run under load of what does not drive: how long or how far, how hot at the most, and any alarm. */
+final readonly class Driven extends Report
+{
+    private const FORM = 'driven';
+
+    public const MINUTES = 'minutes';
+
+    private const KM = 'km';
+
+    private const HOTTEST = 'ect';
+
+    private const NEEDLE = 'needle';
+
+    private const ALARM = 'alarm';
+
+    private const LONGEST_S = 36_000.0;
+
+    private const FARTHEST_KM = 1_000.0;
+
+    private const LEAST_C = 0.0;
+
+    private const MOST_C = 150.0;
+
+    /**
+     * @param  ?float  $seconds  null where the way was told instead
+     * @param  ?float  $hottestC  by a reading; null where only the needle was watched
+     */
+    private function __construct(
+        Told $told,
+        public ?float $seconds,
+        public ?float $km,
+        public ?float $hottestC,
+        public ?Needle $needle,
+        public Alarm $alarm,
+    ) {
+        parent::__construct($told);
+    }
+
+    public static function form(): string
+    {
+        return self::FORM;
+    }
+
+    public static function of(Entry $line): ?static
+    {
+        return $line->form !== self::FORM ? null : new self(
+            Told::by($line),
+            $line->number(self::MINUTES),
+            $line->number(self::KM),
+            $line->number(self::HOTTEST),
+            Needle::tryFrom($line->text(self::NEEDLE)),
+            Alarm::tryFrom($line->text(self::ALARM)) ?? Alarm::None,
+        );
+    }
+
+    /** @param  bool  $stationary  it runs under load instead */
+    public static function asked(bool $stationary): Form
+    {
+        return new Form(self::FORM, $stationary ? 'Record the run under load' : 'Record drive', [
+            Field::duration(self::MINUTES, $stationary ? 'Under load for' : 'Driven for', Unit::Minute, self::LONGEST_S)->usuallySaid(),
+            $stationary ? null : Field::number(self::KM, 'Or so many kilometres', 0.0, self::FARTHEST_KM)->optional(),
+            Field::temperature(self::HOTTEST, 'Highest coolant', false, self::LEAST_C, self::MOST_C)->usuallySaid(),
+            Field::choice(self::NEEDLE, 'No reading: the needle stood', Needle::choices())->optional(),
+            Field::choice(self::ALARM, 'Alarm', Alarm::choices(), Alarm::None->value),
+        ]);
+    }
+
+    /** @throws InvalidField where nothing says how long, or how hot */
+    public static function admit(Values $values): void
+    {
+        if ($values->number(self::MINUTES) === null && $values->number(self::KM) === null) {
+            throw new InvalidField(self::MINUTES, 'Enter how long it was driven, or how far.');
+        }
+        $alarmed = ! in_array($values->text(self::ALARM), ['', Alarm::None->value], true);
+        if (! $alarmed && $values->number(self::HOTTEST) === null && $values->text(self::NEEDLE) === '') {
+            throw new InvalidField(self::HOTTEST, 'Enter the highest coolant temperature, or where the needle stood.');
+        }
+    }
+}

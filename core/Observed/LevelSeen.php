@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Observed;
+
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Told;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+
+/**
+ * Where the surface stands against its mark: as somebody chose it, or as a measured top-up to the mark brought it. What
+ * stood there already, and nobody chose, is no level seen.
+ */
+final readonly class LevelSeen extends Report
+{
+    private const FORM = 'level';
+
+    public const LEVEL = 'level';
+
+    private const MARK = 'mark';
+
+    private const BELOW = 'below';
+
+    private const ABOVE = 'above';
+
+    private function __construct(Told $told, private string $where)
+    {
+        parent::__construct($told);
+    }
+
+    public static function of(Entry $line): ?static
+    {
+        $said = $line->text(self::LEVEL);
+        $topped = $line->form === ToppedUp::FORM && VesselReading::of($line) !== null;
+
+        return match (true) {
+            $line->form !== self::FORM && ! $topped => null,
+            $said !== '' => new self(Told::by($line), $said),
+            default => $topped ? new self(Told::by($line), self::MARK) : null,
+        };
+    }
+
+    public static function asked(): Form
+    {
+        return new Form(self::FORM, 'Record level', [self::field()], closes: true);
+    }
+
+    /** Nothing is proposed: a level is seen, or a measured top-up brought it to its mark. */
+    public static function field(): Field
+    {
+        return Field::choice(self::LEVEL, 'Level now', [self::MARK => 'At the mark', self::BELOW => 'Below', self::ABOVE => 'Above']);
+    }
+
+    public function atTheMark(): bool
+    {
+        return $this->where === self::MARK;
+    }
+
+    public function isAbove(): bool
+    {
+        return $this->where === self::ABOVE;
+    }
+}

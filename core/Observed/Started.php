@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Observed;
+
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Job\Told;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+
+/** The engine was started: where, how the neck stood, and the air outside where it was read. */
+final readonly class Started extends Report
+{
+    private const FORM = 'start';
+
+    public const PLACE = 'place';
+
+    public const NECK = 'neck';
+
+    /** An engine is never run in a closed room, whatever the reason. */
+    public const CLOSED_ROOM = 'closed';
+
+    private const PLACES = [
+        'outdoors' => 'Outdoors', 'extraction' => 'On exhaust extraction', self::CLOSED_ROOM => 'In the closed shop',
+    ];
+
+    /** @param  ?float  $airC  outside, °C */
+    private function __construct(Told $told, public string $place, public ?Neck $neck, public ?float $airC)
+    {
+        parent::__construct($told);
+    }
+
+    public static function form(): string
+    {
+        return self::FORM;
+    }
+
+    public static function of(Entry $line): ?static
+    {
+        return $line->form !== self::FORM ? null : new self(
+            Told::by($line),
+            $line->text(self::PLACE),
+            Neck::tryFrom($line->text(self::NECK)),
+            OutsideAir::of($line)?->celsius,
+        );
+    }
+
+    /** @param  bool  $asksAir  where nobody read it today and the heater is judged against it */
+    public static function asked(string $button, Neck $likely, bool $main = true, bool $asksAir = false): Form
+    {
+        return new Form(self::FORM, $button, [
+            Field::choice(self::PLACE, 'It runs', self::PLACES, 'extraction'),
+            Field::choice(self::NECK, 'Neck', Neck::choices(), $likely->value),
+            $asksAir ? OutsideAir::field('Air outside, for the heater', false) : null,
+        ], $main);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps;
+
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\EnoughToRun;
+use Aqbel\Core\Judged\NeckHeat;
+use Aqbel\Core\Observed\FeltReading;
+use Aqbel\Core\Observed\HotReading;
+use Aqbel\Core\Observed\Started;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Values;
+
+/** What an engine is never started without, asked the same way wherever it is started. */
+final class EngineStart
+{
+    /** @throws InvalidField in a closed room, on too little coolant, and where a hot sealed neck would have to be opened for it */
+    public static function admit(Situation $at, string $form, Values $values): void
+    {
+        if ($form !== Started::form()) {
+            return;
+        }
+        if ($values->text(Started::NECK) !== Neck::Sealed->value && NeckHeat::mayBeUnderPressure($at)) {
+            throw new InvalidField(Started::NECK, 'The neck was sealed when the engine last ran, and nobody has read it '
+                .'cold since. It stays shut: run it sealed, or let it cool and read it first.');
+        }
+        if ($values->text(Started::PLACE) === Started::CLOSED_ROOM) {
+            throw new InvalidField(
+                Started::PLACE,
+                'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the '
+                    .'extraction, then start.',
+            );
+        }
+        $enough = EnoughToRun::of($at);
+        if (! $enough->is) {
+            throw new InvalidField('finish', "By the sums {$at->litres($enough->missingMl)} of coolant is missing: pump or jackets may be dry, "
+                .'and no engine is started on that. Pour on, bleed, or put right the number that is wrong.');
+        }
+    }
+
+    /** What is missing before there is anything to judge; null once there is a reading. */
+    public static function missing(Situation $at): ?Obstacle
+    {
+        return match (true) {
+            $at->observed(Started::class) === [] => Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
+            $at->observed(HotReading::class) === [] && $at->observed(FeltReading::class) === [] => Obstacle::missing('no_reading', 'Record at least one reading.'),
+            default => null,
+        };
+    }
+
+    /** Never left, whatever the reason. */
+    public static function stillRuns(): Obstacle
+    {
+        return Obstacle::never('running', 'The engine is still running. Shut it off first.');
+    }
+}

@@ -1,0 +1,143 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps;
+
+use Aqbel\Core\Heat\StopLimit;
+use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\DangerCode;
+use Aqbel\Core\Judged\HotProofs;
+use Aqbel\Core\Judged\HotRun;
+use Aqbel\Core\Judged\MissingProof;
+use Aqbel\Core\Judged\ProofCode;
+use Aqbel\Core\Judged\RunDanger;
+use Aqbel\Core\Judged\WarmLevel;
+use Aqbel\Core\Judged\WarmLevelCode;
+use Aqbel\Core\Observed\Bubbles;
+use Aqbel\Core\Observed\HotReading;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Figure;
+use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Verdict;
+
+/** What a judged run is called, and why, in the reader's units. */
+final class RunWords
+{
+    /** The coolant as last read, against the temperature at which the engine is shut off. */
+    public static function coolantAgainst(Situation $at, StopLimit $limit): Figure
+    {
+        $read = $at->latest(HotReading::class)?->coolantC;
+
+        return new Figure('Coolant', $read, Dimension::Temperature, Origin::Measured, $limit->limit->degC(), 'shut down');
+    }
+
+    public static function danger(Situation $at, RunDanger $danger, bool $running): Verdict
+    {
+        [$title, $reason] = match ($danger->code) {
+            DangerCode::Sign => ['Shut off now', 'Steam, a lamp, oil pressure, a drip or rough running ends the run. Let it cool, then look.'],
+            DangerCode::Limit => ['Shut off now', "{$at->degrees((float) $danger->hottestC)} has reached the limit of "
+                ."{$at->degrees($danger->limit->limit->degC())}: {$danger->limit->because->label()}. It boils at "
+                ."{$at->degrees($danger->limit->boiling->degC())}."],
+            DangerCode::SensorInAir => ['Shut off now', $danger->farC === null
+                ? 'The needle is low while the far side is hot: the sensor sits in air, or the gauge is dead, and nobody knows how hot the head is.'
+                : "The live reading is far below the {$at->degrees($danger->farC)} at the far side: the sensor sits in air, and nobody "
+                    .'knows how hot the head is.'],
+            DangerCode::ThermostatShut => ['Thermostat shut', 'Hot before it and cold behind it: an air pocket at the thermostat, or '
+                .'fitted the wrong way round. Shut off, cool, top up.'],
+            DangerCode::HeaterCold => ['Heater cold', 'Air in the heater core, or the level is low. Shut off, cool, top up; then higher '
+                .'idle when it is safe.'],
+            DangerCode::NeedleHigh => ['Shut off now', 'The needle stands above the middle, and without a live reading nobody knows how '
+                .'hot it is. Shut off, let it cool, look at the level.'],
+            DangerCode::CoolantLost => ['Shut off now', 'Coolant is lost while the engine runs, and the head is the first to be dry. '
+                .'Let it cool, find where, bring the level back.'],
+        };
+
+        return $running
+            ? Verdict::stop($danger->code(), $title, $reason)
+            : Verdict::stop($danger->code(), 'Stopped', "{$reason} This run proves nothing any more: cool it down, look for the "
+                .'cause, then run it again.');
+    }
+
+    public static function watch(Situation $at, HotRun $run): Verdict
+    {
+        $left = max(1, (int) ceil(($run->heater->until() - $at->now) / 60));
+        $what = $run->heater->mayBeRevved
+            ? 'Blower low, 2,000 rpm'
+            : 'Blower low, throttle blips; it is too near its limit for more';
+
+        return Verdict::wait('heater_watch', 'Heater still cold', "A bubble in the core. {$what}, {$left} min at the most, eyes on the "
+            .'temperature: read the outlet again. If it climbs meanwhile, or stays cold, shut off.');
+    }
+
+    public static function level(Situation $at, WarmLevel $level): Verdict
+    {
+        $took = $at->say($level->tookMl, Unit::Millilitre);
+        $toCome = $level->series->verdict === TopUpVerdict::Air
+            ? ', about '.$at->say($level->series->stillToComeMl, Unit::Millilitre).' still to come'
+            : '';
+
+        return match (true) {
+            $level->code === WarmLevelCode::NotLooked => Verdict::wait($level->code(), 'Look at the level', 'What goes in now tells '
+                .'whether this was the last run. Rag and glasses.'),
+            $level->code === WarmLevelCode::CappedEarly && ! $level->lookedAt => Verdict::wait($level->code(), 'Capped too early', 'Nobody '
+                .'looked at the level before the cap went on: it stays shut until it is cold. The cold level tells the rest.'),
+            $level->code === WarmLevelCode::CappedEarly => Verdict::wait($level->code(), 'Capped too early', "It took {$took}{$toCome}, and "
+                .'the cap is tight: it stays shut until it is cold. The cold level tells the rest.'),
+            $level->code === WarmLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', 'About '
+                ."{$at->say($level->series->leakMlPerCycle, Unit::Millilitre)} goes each time and does not shrink: no warm-up cures that."
+                .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
+            default => Verdict::wait($level->code(), 'Another warm-up', "It took {$took}{$toCome}. The cap stays loose; finish this step, "
+                .'the next run follows.'),
+        };
+    }
+
+    /** What was shown, what could not be here, and what nobody saw. */
+    public static function proven(Situation $at, HotProofs $proofs, bool $fanCanProve): string
+    {
+        $fanOn = $at->facts()->fanOnC;
+        $hottest = $proofs->fan->hottestC;
+        $shown = array_filter([
+            'thermostat',
+            $at->facts()->outlets === [] ? null : 'heater',
+            ! $proofs->fanCounts ? null : ($proofs->fan->wasOnlyHeard() ? 'fan as it was heard' : 'fan'),
+            $proofs->bubbles === Bubbles::None ? 'bubbles' : null,
+        ]);
+        $said = count($shown) === 1 ? ucfirst(implode('', $shown)).' says so.' : ucfirst(implode(', ', array_slice($shown, 0, -1)))
+            .' and '.implode('', array_slice($shown, -1)).' all say the same.';
+        $without = $fanCanProve && ! $proofs->fanCounts && $fanOn !== null
+            ? " The fan does not come on here: it comes at {$at->degrees($fanOn)}"
+                .($hottest === null ? '.' : ", the hottest was {$at->degrees($hottest)}.")
+            : '';
+
+        return $said.$without
+            .($proofs->bubbles === Bubbles::None ? '' : ' Bubbles nobody saw: the cold level tells.')
+            .($proofs->airPassed === null ? '' : ' Air went through on the way.')
+            .($proofs->byHand ? ' By needle and hand, which is less than a reading: look once more soon.' : '');
+    }
+
+    /** What is still to be shown, as a sentence. */
+    public static function missing(Situation $at, HotProofs $proofs): string
+    {
+        return 'Still to show: '.implode('; ', array_map(fn (MissingProof $proof) => self::one($at, $proof), $proofs->missing)).'.';
+    }
+
+    private static function one(Situation $at, MissingProof $proof): string
+    {
+        $cycles = Plan::of($at)->rules()->fanCycles;
+
+        return match ($proof->code) {
+            ProofCode::Thermostat => "heat on the far side of the thermostat ({$at->facts()->thermostatFarSide})",
+            ProofCode::Outlet => "the {$proof->outlet} outlet really hot"
+                .($proof->fromC === null ? '' : ", {$at->degrees($proof->fromC)} or more")
+                .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside"),
+            ProofCode::Fan => "the fan on and off {$cycles} times (seen {$proof->times}, hot and for as long as a fan runs)",
+            ProofCode::Bubbles => 'a minute without bubbles',
+            ProofCode::Again => "{$at->degrees((float) $proof->fromC)} a second time: no engine heats that fast, so it was a slip, or hot "
+                .'coolant has just reached the sensor',
+        };
+    }
+}
