@@ -23,12 +23,14 @@ enum Right: string
 
     case PassOverSums = 'pass_over_sums';
     case PassOverFrost = 'pass_over_frost';
+    case PassOverTightness = 'pass_over_tightness';
 
     /** Whether a shop may give it to its technicians too; the others stay with those who lead. */
     public function canBeGranted(): bool
     {
         return match ($this) {
-            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverSums, self::PassOverFrost => true,
+            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverSums, self::PassOverFrost,
+            self::PassOverTightness => true,
             self::ManagePeople, self::ChangeShop => false,
         };
     }
@@ -39,6 +41,7 @@ enum Right: string
         return match ($gate) {
             Gate::Sums => self::PassOverSums,
             Gate::Frost => self::PassOverFrost,
+            Gate::Tightness => self::PassOverTightness,
         };
     }
 
@@ -53,6 +56,7 @@ enum Right: string
             self::ChangeShop => 'Change the shop, its rules and rights',
             self::PassOverSums => 'Pass over, with a reason, sums that cannot be',
             self::PassOverFrost => 'Pass over, with a reason, a mixture too weak or too strong',
+            self::PassOverTightness => 'Pass over, with a reason, a pressure test that failed',
         };
     }
 
@@ -65,7 +69,7 @@ enum Right: string
             self::RetireVehicles => 'Vehicles are retired by a lead. Ask one to sign in.',
             self::ManagePeople => 'People are added and changed by a lead. Ask one to sign in.',
             self::ChangeShop => 'The shop and its rules are changed by a lead. Ask one to sign in.',
-            self::PassOverSums, self::PassOverFrost => 'Only a lead passes over that.',
+            self::PassOverSums, self::PassOverFrost, self::PassOverTightness => 'Only a lead passes over that.',
         };
     }
 }

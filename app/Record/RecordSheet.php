@@ -12,6 +12,7 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\VacuumHeld;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
@@ -19,7 +20,6 @@ use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\StepCatalogue;
-use Aqbel\Core\Steps\Vacuum\Hold;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Cache;
 
@@ -80,7 +80,7 @@ final readonly class RecordSheet
     /** Why a vacuum fill was not pressed afterwards, by the rule of the house; empty where it was, or nothing was held. */
     private function notPressed(): string
     {
-        return Hold::proved($this->state) !== true || $this->state->stepsOf('pressure_test') !== []
+        return VacuumHeld::proved($this->state) !== true || $this->state->stepsOf('pressure_test') !== []
             ? ''
             : " Not pressed after the vacuum, by the rule of the house: {$this->plan->rules()->holdIsEnoughBecause}";
     }

@@ -12,4 +12,7 @@ enum Gate: string
 
     /** A mixture that freezes too early, or is too strong to carry heat. */
     case Frost = 'frost';
+
+    /** A test of tightness that failed. */
+    case Tightness = 'tightness';
 }

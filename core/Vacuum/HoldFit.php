@@ -11,13 +11,26 @@ use Aqbel\Core\Quantity\LeastSquares;
  * (a bend that stands), a moved adapter (one jump), or nothing at all. All are weighed together against the rounding
  * of the gauge, by Bayes’ rule on a grid; falls are counted in divisions of the gauge, times in the whole time held.
  */
-final readonly class HoldFit
+final class HoldFit
 {
     /** Somebody reads a needle to so much of a division besides rounding (common practice, no source). */
     private const READING = 0.2;
 
-    /** A reading that nothing explains. */
+    /** A reading that nothing explains; and the newest one, which is never such a reading. */
     private const STRAY = 1.0e-4;
+
+    private const NEVER = 1.0e-12;
+
+    /** Explanations so much less likely than the likeliest weigh nothing. */
+    private const UNHEARD_OF = 1.0e-9;
+
+    /** A jump is looked for at its mean size, and so far beside it; of so many sizes it could have; divisions. */
+    private const BESIDE = 0.3;
+
+    private const SIZES = 11;
+
+    /** So many readings are looked at one by one; what is more stands for its neighbours. */
+    private const TOLD_APART = 40;
 
     /** Seconds in which hoses and damp settle (common practice, no source). */
     private const TAUS_S = [20.0, 35.0, 60.0, 100.0, 180.0];
@@ -42,25 +55,28 @@ final readonly class HoldFit
 
     private const TABLE_HALF = 3.0;
 
+    /** @var ?list<float> of a reading so far from the truth, worked out once */
+    private static ?array $chances = null;
+
     /** Chance of a leak, of settling, and of a moved adapter. */
-    public float $leak;
+    public readonly float $leak;
 
-    public float $settling;
+    public readonly float $settling;
 
-    public float $moved;
+    public readonly float $moved;
 
     /** The likeliest leak and settling, divisions over the whole time, and the settling’s seconds. */
-    public float $leakDivisions;
+    public readonly float $leakDivisions;
 
-    public float $settlingDivisions;
+    public readonly float $settlingDivisions;
 
-    public float $tauSeconds;
+    public readonly float $tauSeconds;
 
     /** 95 % of the leaks that could look like this are smaller, divisions over the whole time. */
-    public float $boundDivisions;
+    public readonly float $boundDivisions;
 
     /** Whether some explanation fits at all. */
-    public bool $explained;
+    public readonly bool $explained;
 
     /**
      * @param  non-empty-list<float>  $seconds  since the first reading
@@ -71,23 +87,25 @@ final readonly class HoldFit
         $span = max(1.0, $seconds[count($seconds) - 1]);
         $most = max(3.0, 1.6 * max(array_map(abs(...), $falls)));
         [$leaks, $settlings] = [self::grid(0.12, $most, 24), self::grid(0.4, $most, 11)];
-        $table = self::chances();
-        [$total, $leak, $settled, $best, $likeliest] = [0.0, 0.0, 0.0, 0.0, [0.0, 0.0, 60.0]];
+        [$times, $seen, $counts] = self::alike($seconds, $falls);
+        $last = count($times) - 1;
+        [$total, $leak, $settled, $best, $bestFit, $likeliest] = [0.0, 0.0, 0.0, 0.0, 0.0, [0.0, 0.0, 60.0]];
         $byLeak = array_fill(0, count($leaks), 0.0);
         foreach (self::TAUS_S as $tau) {
+            $settles = array_map(fn (float $second) => 1.0 - exp(-$second / $tau), $times);
             foreach ($settlings as $s => $settling) {
-                $bend = array_map(
-                    fn (float $second, float $fall) => $fall - $settling * (1.0 - exp(-$second / $tau)),
-                    $seconds,
-                    $falls,
-                );
                 $prior = ($s === 0 ? self::UNSETTLED : (1.0 - self::UNSETTLED) / (count($settlings) - 1));
                 foreach ($leaks as $l => $divisions) {
-                    $off = [];
-                    foreach ($bend as $i => $fall) {
-                        $off[] = $fall - $divisions * $seconds[$i] / $span;
+                    // The newest reading is never the stray one: what does not come to it explains nothing.
+                    if (abs($seen[$last] - $settling * $settles[$last] - $divisions * $times[$last] / $span) > self::TABLE_HALF) {
+                        continue;
                     }
-                    $fits = self::likelihood($off, $table);
+                    $off = [];
+                    foreach ($times as $i => $second) {
+                        $off[] = $seen[$i] - $settling * $settles[$i] - $divisions * $second / $span;
+                    }
+                    $fits = self::likelihood($off, $counts, self::UNHEARD_OF * $bestFit);
+                    $bestFit = max($bestFit, $fits);
                     $chance = $fits * $prior * ($l === 0 ? self::TIGHT : (1.0 - self::TIGHT) / (count($leaks) - 1));
                     $total += $chance;
                     $leak += $divisions >= self::SHOWS ? $chance : 0.0;
@@ -99,7 +117,7 @@ final readonly class HoldFit
                 }
             }
         }
-        $jumps = self::jumps($falls, $settlings, $table) * count(self::TAUS_S) * self::MOVED / (1.0 - self::MOVED);
+        $jumps = self::jumps($seen, $counts) * count(self::TAUS_S) * self::MOVED / (1.0 - self::MOVED);
         $all = $total + $jumps;
         [$this->leak, $this->settling, $this->moved] = $all > 0.0
             ? [$leak / $all, $settled / $all, $jumps / $all]
@@ -140,19 +158,54 @@ final readonly class HoldFit
     }
 
     /**
+     * Readings that follow each other and show the same, as one that was made so many times: an instrument sends
+     * hundreds.
+     *
+     * @param  non-empty-list<float>  $seconds
+     * @param  non-empty-list<float>  $falls
+     * @return array{non-empty-list<float>, non-empty-list<float>, non-empty-list<int>} times, falls, and how many
+     */
+    private static function alike(array $seconds, array $falls): array
+    {
+        $each = (int) max(1, floor(count($falls) / self::TOLD_APART));
+        [$times, $seen, $counts] = [[$seconds[0]], [$falls[0]], [1]];
+        foreach (array_slice($falls, 1) as $i => $fall) {
+            $second = $seconds[$i + 1] ?? 0.0;
+            $n = count($times) - 1;
+            [$time, $count] = [$times[$n], $counts[$n] ?? 1];
+            if ($n > 0 && $fall === ($seen[$n] ?? null) && $count < $each) {
+                $times = [...array_slice($times, 0, $n), $time + ($second - $time) / ($count + 1)];
+                $counts = [...array_slice($counts, 0, $n), $count + 1];
+            } else {
+                [$times[], $seen[], $counts[]] = [$second, $fall, 1];
+            }
+        }
+
+        return [$times, $seen, $counts];
+    }
+
+    /**
      * The chance of all readings, wherever within its division the first one stood.
      *
      * @param  list<float>  $off  what each reading shows beyond the explanation, divisions
-     * @param  list<float>  $table
+     * @param  list<int>  $counts  how many readings each stands for
+     * @param  float  $least  below which it weighs nothing
      */
-    private static function likelihood(array $off, array $table): float
+    private static function likelihood(array $off, array $counts, float $least = 0.0): float
     {
+        $table = self::$chances ??= self::chances();
+        $last = count($off) - 1;
         $sum = 0.0;
         for ($first = -0.4; $first < 0.5; $first += 0.2) {
             $chance = 1.0;
-            foreach ($off as $divisions) {
+            foreach ($off as $n => $divisions) {
                 $i = (int) ((abs($divisions - $first)) * self::TABLE_STEPS);
-                $chance *= $table[$i] ?? self::STRAY;
+                $one = $table[$i] ?? 0.0;
+                $one = $one < self::STRAY ? ($n === $last ? self::NEVER : self::STRAY) : $one;
+                $chance *= $counts[$n] === 1 ? $one : $one ** $counts[$n];
+                if ($chance < $least) {
+                    continue 2;
+                }
             }
             $sum += $chance;
         }
@@ -161,34 +214,43 @@ final readonly class HoldFit
     }
 
     /**
-     * One jump between two readings, flat before and after.
+     * One jump between two readings, flat before and after; never at the last reading alone.
      *
      * @param  non-empty-list<float>  $falls
-     * @param  list<float>  $sizes
-     * @param  list<float>  $table
+     * @param  non-empty-list<int>  $counts
      */
-    private static function jumps(array $falls, array $sizes, array $table): float
+    private static function jumps(array $falls, array $counts): float
     {
         $count = count($falls);
-        if ($count < 4) {
+        if (array_sum($counts) < 4) {
             return 0.0;
         }
         $sum = 0.0;
         for ($after = 1; $after < $count; $after++) {
-            $least = $falls[$after] - $falls[$after - 1] - 1.0;
-            foreach (array_slice($sizes, 1) as $size) {
-                if ($size < max(1.0, $least)) {
+            if ($after === $count - 1 && $counts[$after] === 1) {
+                continue;
+            }
+            // As far as it stands apart before and after, and a little beside.
+            $apart = self::mean(array_slice($falls, $after)) - self::mean(array_slice($falls, 0, $after));
+            foreach ([$apart - self::BESIDE, $apart, $apart + self::BESIDE] as $size) {
+                if ($size < 1.0) {
                     continue;
                 }
                 $off = [];
                 foreach ($falls as $i => $fall) {
                     $off[] = $fall - ($i >= $after ? $size : 0.0);
                 }
-                $sum += self::likelihood($off, $table);
+                $sum += self::likelihood($off, $counts) / self::SIZES;
             }
         }
 
-        return $sum / (($count - 1) * (count($sizes) - 1));
+        return $sum / ($count - 1);
+    }
+
+    /** @param  list<float>  $of */
+    private static function mean(array $of): float
+    {
+        return array_sum($of) / max(1, count($of));
     }
 
     /**
@@ -224,7 +286,7 @@ final readonly class HoldFit
         for ($i = 0; $i <= self::TABLE_HALF * self::TABLE_STEPS; $i++) {
             $off = ($i + 0.5) / self::TABLE_STEPS;
             $chance = self::normal(($off + 0.5) / self::READING) - self::normal(($off - 0.5) / self::READING);
-            $table[] = max(self::STRAY, $chance);
+            $table[] = $chance;
         }
 
         return $table;

@@ -12,6 +12,8 @@ enum HoldVerdict: string
     case Leak = 'leak';
     /** One jump, flat before and after: the adapter rocked. */
     case Moved = 'moved';
+    /** It stood, then fell and goes on: a leak that opened meanwhile. */
+    case Opened = 'opened';
     /** Half of it or more is gone, or it never was a vacuum to speak of. */
     case Lost = 'lost';
     case Inconclusive = 'inconclusive';

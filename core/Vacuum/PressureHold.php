@@ -31,6 +31,9 @@ final readonly class PressureHold
     /** Hoses do not give so many divisions: where such a loss is not excluded, or two readings show it, it counts. */
     private const GROSS = 8.0;
 
+    /** Gone so far, it is lost, whatever the shape. */
+    private const LOST = 0.5;
+
     private const ICE_K = 273.15;
 
     public PressureVerdict $verdict;
@@ -88,6 +91,9 @@ final readonly class PressureHold
             $first->pressure->kPa() < self::COUNTS_FROM * $asked->kPa() => [
                 PressureVerdict::NoTest, 'It was pumped to less than four fifths of what a test needs.',
             ],
+            count($readings) > 1 && min(array_map(fn (PressureReading $r) => $r->pressure->kPa(), $readings)) <= self::LOST * $first->pressure->kPa() => [
+                PressureVerdict::Lost, 'Half of the pressure or more is gone: what stands now is a leak that has emptied.',
+            ],
             $warm && $seconds > self::WARM_S => [
                 PressureVerdict::Inconclusive, 'On a warm engine the reading moves by itself after two '
                     .'minutes. Test cold.',
@@ -99,7 +105,7 @@ final readonly class PressureHold
                 PressureVerdict::Leak, 'The pressure falls on after hoses and pump have settled.',
             ],
             $warm => [PressureVerdict::Inconclusive, 'It stands, but a warm engine hides a weep. Test cold.'],
-            $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS) => [
+            $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS && $fell <= self::GROSS) => [
                 PressureVerdict::Tight,
                 $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: '
                     .'hoses giving.',

@@ -9,6 +9,8 @@ enum PressureVerdict: string
 {
     case Tight = 'tight';
     case Leak = 'leak';
+    /** Half of it or more is gone: a leak that has emptied what was pumped. */
+    case Lost = 'lost';
     case NoTest = 'no_test';
     case Inconclusive = 'inconclusive';
 }

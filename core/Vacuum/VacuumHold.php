@@ -38,6 +38,14 @@ final readonly class VacuumHold
     /** No circuit settles by more, inHg: two readings so far apart are a leak (common practice, no source). */
     private const SETTLES_IN_HG = 4.0;
 
+    /** Nothing that falls further than this to its newest reading is tight, or settles; divisions (common practice, no source). */
+    private const FALLS_AT_THE_END = 2.0;
+
+    /** So far above a straight line it stood, where a leak only opened later; divisions (common practice, no source). */
+    private const OFF_THE_LINE = 1.2;
+
+    private const ROUNDING = 1.0e-6;
+
     /** Coolant at 20 °C and air, Pa·s: half glycol, and dry air (any handbook table, from memory). */
     private const COOLANT_VISCOSITY = 4.0e-3;
 
@@ -174,10 +182,7 @@ final readonly class VacuumHold
     {
         $first = $this->readings[0];
         $seconds = array_map(fn (GaugeReading $r) => $r->second - $first->second, $this->readings);
-        $falls = array_map(
-            fn (GaugeReading $r) => ($first->vacuum->kPa() - $r->vacuum->kPa()) / $this->resolution->kPa(),
-            $this->readings,
-        );
+        $falls = $this->falls();
         assert($seconds !== [] && $falls !== []);
 
         return new HoldFit($seconds, $falls);
@@ -198,6 +203,19 @@ final readonly class VacuumHold
         }
         $drop = round(Pressure::kilopascals($this->change)->in(Unit::InchOfMercury), 2);
         $minutes = round($this->seconds / 60.0, 1);
+        if ($this->opened()) {
+            return [
+                HoldVerdict::Opened,
+                "The needle stood, then fell {$drop} inHg and goes on: a leak opened while it was held. Look at what moves or hangs, "
+                    .'mend it, pull again.',
+            ];
+        }
+        if (count($this->readings) > 2 && $this->lastFall() > self::FALLS_AT_THE_END && $this->flatUntil() >= count($this->readings) - 2) {
+            return [
+                HoldVerdict::Inconclusive,
+                "The last reading alone stands {$drop} inHg lower: an adapter that rocked, or a leak that has just opened. Read again in a minute.",
+            ];
+        }
         $deeper = $this->change < -self::DEEPER * $this->resolution->kPa();
         if ($deeper || ! $this->fit->explained) {
             return [
@@ -209,7 +227,7 @@ final readonly class VacuumHold
             ];
         }
         $tight = 1.0 - $this->fit->leak;
-        $gross = $this->fit->boundDivisions > self::GROSS;
+        $gross = $this->fit->boundDivisions > self::GROSS || $this->lastFall() > self::FALLS_AT_THE_END || $drop > self::SETTLES_IN_HG;
 
         return match (true) {
             $this->fit->moved > self::RATHER => [
@@ -240,6 +258,55 @@ final readonly class VacuumHold
                 'The needle is neither standing nor falling in a line. Keep holding and take more readings.',
             ],
         };
+    }
+
+    /** How much the needle fell to the newest reading, divisions. */
+    private function lastFall(): float
+    {
+        $falls = $this->falls();
+        $count = count($falls);
+
+        return $count < 2 ? 0.0 : $falls[$count - 1] - $falls[$count - 2];
+    }
+
+    /** Up to which reading the needle stood, within a division. */
+    private function flatUntil(): int
+    {
+        [$least, $most, $until] = [0.0, 0.0, 0];
+        foreach ($this->falls() as $i => $fall) {
+            [$least, $most] = [min($least, $fall), max($most, $fall)];
+            if ($most - $least > 1.0 + self::ROUNDING) {
+                break;
+            }
+            $until = $i;
+        }
+
+        return $until;
+    }
+
+    /** It stood for a while, then fell and goes on falling: neither a straight line from the start, nor one jump. */
+    private function opened(): bool
+    {
+        $falls = $this->falls();
+        $last = count($falls) - 1;
+        $flat = $this->flatUntil();
+        if ($flat < 1 || $last - $flat < 2 || $falls[$last] - $falls[$flat] <= self::FALLS_AT_THE_END) {
+            return false;
+        }
+        $stood = $this->readings[$flat]->second - $this->readings[0]->second;
+        $line = $falls[$last] * $stood / max(1.0, $this->seconds);
+        $goesOn = 1.0 + self::ROUNDING < $falls[$last] - $falls[$flat + 1];
+
+        return $goesOn && $stood >= self::LEAST_SECONDS && $line - $falls[$flat] > self::OFF_THE_LINE;
+    }
+
+    /** @return list<float> of the needle since the first reading, in divisions */
+    private function falls(): array
+    {
+        return array_map(
+            fn (GaugeReading $r) => ($this->readings[0]->vacuum->kPa() - $r->vacuum->kPa()) / $this->resolution->kPa(),
+            $this->readings,
+        );
     }
 
     /** Why it is no hold at all; null while it is one. */

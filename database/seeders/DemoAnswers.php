@@ -130,10 +130,10 @@ final class DemoAnswers
                     5,
                 ],
             ],
-            'pressure_test' => [['test', self::pressed($at), 6]],
+            'pressure_test' => self::pressed($at),
             'find_drip' => [
                 ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => 'water'], 2],
-                ['test', self::pressed($at), 6],
+                ...self::pressed($at),
                 ['drip', ['place' => 'cap', 'where' => 'below the seal', 'gas' => 'undone'], 1],
             ],
             'left_over' => [['kept', ['volume' => self::litres($kind->figure($at)->base ?? 0.0)], 2]],
@@ -195,12 +195,12 @@ final class DemoAnswers
         ];
     }
 
-    /** @return array<string, string> a cold test that holds */
+    /** @return list<Answer> a cold test that holds */
     private static function pressed(Situation $at): array
     {
         $start = min(88.0, $at->facts()->capKpa ?? 50.0);
 
-        return ['start' => (string) $start, 'end' => (string) ($start - 1.0), 'held' => '5'];
+        return [['pumped', ['start' => (string) $start], 5.5], ['stood', ['end' => (string) ($start - 1.0)], 1]];
     }
 
     /** @return array<string, string> what a form proposes */

@@ -29,7 +29,7 @@ final class DependencyTest extends TestCase
         'Plan' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job'],
         'Plan/Format' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job', 'Plan'],
         'Schools' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Job', 'Plan'],
-        'Observed' => ['Quantity', 'Circuit', 'Saying', 'Job', 'Plan'],
+        'Observed' => ['Quantity', 'Matter', 'Circuit', 'Saying', 'Job', 'Plan'],
         'Judged' => ['Quantity', 'Matter', 'Mixing', 'Heat', 'Vacuum', 'Circuit', 'Flow', 'Ledger', 'Job', 'Plan', 'Observed'],
         'Steps' => [
             'Quantity',

@@ -144,7 +144,7 @@ final class ElevationTest extends ShopTestCase
         self::assertEqualsWithDelta(0.0, $this->wet($job, 'radiator'), 0.01);
         $this->walk($job)->until('vacuum_fill')->enter(
             'poured',
-            ['volume' => '4', 'vessel' => 'bucket', 'vacuum' => '14'],
+            ['volume' => '4', 'vessel' => 'bucket', 'vacuum' => '17'],
         );
         self::assertGreaterThan(0.2, $this->wet($job, 'radiator'));
         self::assertLessThan(0.8, $this->wet($job, 'radiator'), 'it stands as high as what went in');

@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\VacuumHeld;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
@@ -22,7 +23,6 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\TopUp;
-use Aqbel\Core\Steps\Vacuum\Hold;
 use Aqbel\Core\Values;
 
 /** Stage 6: up to the cold starting level, and what it means if it took less than predicted. */
@@ -130,7 +130,7 @@ final class FillLevel extends Poured
             ? [new Step('vent_under_pressure', 'vent_under_pressure', $at->step->stage)]
             : [];
         // A vacuum that proved nothing does not take the place of a pressure test.
-        $press = Hold::proved($at->job) === false && Plan::of($at)->choices->has(Tool::PressureTester) && $at->job->stepsOf('pressure_test') === []
+        $press = VacuumHeld::proved($at->job) === false && Plan::of($at)->choices->has(Tool::PressureTester) && $at->job->stepsOf('pressure_test') === []
             ? [new Step('pressure_test', 'pressure_test', $at->step->stage)]
             : [];
 

@@ -9,10 +9,12 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
@@ -88,29 +90,30 @@ final class FindDrip extends StepKind
         return [Hazard::Overpressure, Hazard::Scald];
     }
 
-    public function asks(Situation $at): array
+    public function observes(): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
+        return $this->test->observes();
     }
 
-    /** @return list<Form> */
-    private function offered(Situation $at): array
+    public function asks(Situation $at): array
     {
         $topped = $this->toppedForm($at)->aside($at->has('topped'));
         $seen = self::seenForm()->aside(! $at->has('topped'));
         $tests = $this->canPress($at) ? $this->test->forms($at) : [];
 
-        return match (true) {
-            ! $at->has('topped') => [$topped],
-            $tests !== [] && ! $at->has('test') && ! $at->has('declined') => [...$tests, $seen],
-            default => [$seen, ...array_slice($tests, 0, 1), $topped],
-        };
+        return Form::offering(
+            match (true) {
+                ! $at->has('topped') => [$topped],
+                $tests !== [] && ! $this->isTested($at) => [...$tests, $seen],
+                default => [$seen, ...$tests, $topped],
+            },
+            [$this->toppedForm($at), self::seenForm(), ...$this->test->everything($at)],
+        );
     }
 
-    /** @return list<Form> */
-    private function ever(Situation $at): array
+    private function isTested(Situation $at): bool
     {
-        return [$this->toppedForm($at), self::seenForm(), ...$this->test->forms($at)];
+        return ! in_array($this->test->judgement($at)?->code, [null, PressureHeldCode::Holding], true);
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -139,7 +142,7 @@ final class FindDrip extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        $tested = ! $this->canPress($at) || $at->has('test') || $at->has('declined');
+        $tested = ! $this->canPress($at) || $this->isTested($at);
         $seen = $this->seen($at);
 
         return array_values(array_filter([
@@ -157,12 +160,17 @@ final class FindDrip extends StepKind
         return $this->test->figure($at);
     }
 
+    public function clock(Situation $at): ?Clock
+    {
+        return $this->test->clock($at);
+    }
+
     public function judge(Situation $at): ?Verdict
     {
         $seen = $this->seen($at);
 
         return match (true) {
-            $seen === null => $at->has('test') ? $this->test->judge($at) : null,
+            $seen === null => $this->test->judge($at),
             $seen->gas() => Verdict::stop('gas', 'Combustion gas',
                 'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before '
                     .'anything is filled.'),

@@ -5,20 +5,19 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Does;
-use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\Gauge;
+use Aqbel\Core\Judged\VacuumHeld;
+use Aqbel\Core\Observed\HoldLengthSet;
+use Aqbel\Core\Observed\HoldRestarted;
+use Aqbel\Core\Observed\NeedleRead;
 use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\HoldLength;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -27,7 +26,6 @@ use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Trace;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
-use Aqbel\Core\Vacuum\GaugeReading;
 use Aqbel\Core\Vacuum\HoldVerdict;
 use Aqbel\Core\Vacuum\VacuumHold;
 use Aqbel\Core\Values;
@@ -35,12 +33,6 @@ use Aqbel\Core\Values;
 /** Stage 7: the hold test, by repeated readings, short or long. */
 final class Hold extends StepKind
 {
-    /** A circuit that counts as drained holds at least so much gas, mL. */
-    private const LEAST_VOID_ML = 500.0;
-
-    /** A reading so soon after the pull is that of the valve being closed, s (common practice, no source). */
-    private const CLOSING_S = 180;
-
     public function name(): string
     {
         return 'hold';
@@ -60,7 +52,7 @@ final class Hold extends StepKind
     {
         $rules = Plan::of($at)->rules();
         $shows = fn (float $minutes): string => $at->say(
-            Gauge::resolution($at)->kPa() * $this->voidMl($at) / (
+            Gauge::resolution($at)->kPa() * VacuumHeld::voidMl($at) / (
                 Gauge::air($at)->pressure->kPa() * $minutes
             ), Unit::Millilitre);
 
@@ -86,69 +78,79 @@ final class Hold extends StepKind
         return [Hazard::Collapse];
     }
 
+    public function observes(): array
+    {
+        return [NeedleRead::class, HoldLengthSet::class, HoldRestarted::class];
+    }
+
     public function asks(Situation $at): array
     {
-        $rules = Plan::of($at)->rules();
-        $lengths = [
-            HoldLength::Glance->value => "Glance, {$rules->glanceMinutes} min",
-            HoldLength::Real->value => "Real test, {$rules->holdMinutes} min",
-        ];
-
         return [
-            new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')], closes: true),
-            new Form(
-                'school',
-                'Set length',
-                [Field::choice('length', 'Length of the test', $lengths, $this->length($at)->value)],
-                false,
-            ),
-            new Form('restart', 'Start the hold anew', [], false),
+            new Form('reading', 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true),
+            HoldLengthSet::asked(Plan::of($at)->rules(), VacuumHeld::length($at)),
+            HoldRestarted::asked(),
         ];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        Needle::admit($at, $values);
     }
 
     public function clock(Situation $at): ?Clock
     {
-        $first = $this->readings($at)[0] ?? null;
-        $seconds = (int) round(60.0 * Plan::of($at)->rules()->minutesOf($this->length($at)));
+        $held = $this->judgement($at);
 
-        return $first === null ? null : new Clock('Hold', $first->at, $first->at + $seconds);
+        return $held === null ? null : new Clock('Hold', $held->readings[0]->at(), $held->readings[0]->at() + (int) round($held->seconds));
+    }
+
+    public function judgement(Situation $at): ?VacuumHeld
+    {
+        return VacuumHeld::of($at);
     }
 
     public function obstacles(Situation $at): array
     {
-        $hold = $this->hold($at);
-        $readings = $this->readings($at);
-        $clock = $this->clock($at);
-        $long = $clock !== null && $readings !== [] && $readings[count($readings) - 1]->at >= $clock->until;
+        $held = $this->judgement($at);
+        if ($held === null || $at->latest(NeedleRead::class) === null) {
+            return [Obstacle::missing('no_reading', $held === null
+                ? 'Record the first reading when the valve is closed.'
+                : 'Take a reading when its clock is over.')];
+        }
 
-        return match (true) {
-            ! $at->has('reading') => [Obstacle::missing('no_reading', 'Take a reading when its clock is over.')],
-            $hold === null => [Obstacle::missing('no_reading', 'Record the first reading when the valve is closed.')],
-            $hold->verdict === HoldVerdict::Leak => [],
-            $hold->verdict === HoldVerdict::Moved, $hold->verdict === HoldVerdict::Lost => [
-                Obstacle::missing($hold->verdict->value, 'This was no hold. Pull again and restart it.'),
+        return match ($held->hold->verdict) {
+            HoldVerdict::Leak, HoldVerdict::Opened => [],
+            HoldVerdict::Moved, HoldVerdict::Lost => [
+                Obstacle::missing($held->code(), 'This was no hold. Pull again and restart it.'),
             ],
-            $hold->verdict === HoldVerdict::Settling => [
+            HoldVerdict::Settling => [
                 Obstacle::missing('settling', 'The circuit was settling. Pull again and restart the hold.'),
             ],
-            ! $long => [Obstacle::missing('not_over', 'The hold is not over: take a reading when its clock is.')],
-            $hold->verdict === HoldVerdict::Tight => [],
-            default => [Obstacle::missing('undecided', 'The readings do not decide it yet. Take more.')],
+            HoldVerdict::Tight => $held->over ? [] : [self::notOver()],
+            HoldVerdict::Inconclusive => [$held->over
+                ? Obstacle::missing('undecided', 'The readings do not decide it yet. Take more.')
+                : self::notOver()],
         };
+    }
+
+    private static function notOver(): Obstacle
+    {
+        return Obstacle::missing('not_over', 'The hold is not over: take a reading when its clock is.');
     }
 
     public function figure(Situation $at): Figure
     {
-        $readings = $this->readings($at);
-        $last = $readings === [] ? null : $readings[count($readings) - 1];
+        $readings = $this->judgement($at)->readings ?? [];
+        $air = Gauge::air($at);
+        $last = $readings === [] ? null : $readings[count($readings) - 1]->kPa($air);
 
-        return new Figure('Vacuum', $last?->number('vacuum'), Unit::InchOfMercury, Origin::Measured,
-            $readings === [] ? null : $readings[0]->number('vacuum'), 'at valve closed');
+        return new Figure('Vacuum', $last, Unit::InchOfMercury, Origin::Measured,
+            $readings === [] ? null : $readings[0]->kPa($air), 'at valve closed');
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $hold = $at->has('reading') ? $this->hold($at) : null;
+        $hold = $at->latest(NeedleRead::class) === null ? null : $this->judgement($at)?->hold;
         if ($hold === null) {
             return null;
         }
@@ -167,6 +169,7 @@ final class Hold extends StepKind
                 "{$hold->reason} {$rate} a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes "
                     .'next.',
             ),
+            HoldVerdict::Opened => Verdict::stop('opened', 'A leak opened', "{$hold->reason} Finish this step: the leak hunt comes next."),
             HoldVerdict::Settling => Verdict::wait('settling', 'Settling', $hold->reason),
             HoldVerdict::Moved => Verdict::wait('moved', 'The adapter moved', $hold->reason),
             HoldVerdict::Lost => Verdict::stop('lost', 'No vacuum', $hold->reason),
@@ -190,7 +193,7 @@ final class Hold extends StepKind
 
     public function orders(Situation $at): array
     {
-        if ($this->hold($at)?->verdict !== HoldVerdict::Leak) {
+        if (! in_array($this->judgement($at)?->hold->verdict, [HoldVerdict::Leak, HoldVerdict::Opened], true)) {
             return [];
         }
         $round = count($at->job->stepsOf('hold')) + 1;
@@ -210,91 +213,10 @@ final class Hold extends StepKind
 
     public function trace(Situation $at): ?Trace
     {
-        $hold = $this->hold($at);
+        $hold = $this->judgement($at)?->hold;
 
         return $hold === null || count($hold->readings) < 2
             ? null
             : new Trace('Needle and fitted line', $hold->traced(), $hold->believed(), Unit::InchOfMercury);
-    }
-
-    /** @return list<Entry> since the last restart; before one, the last of the pull is the first of the hold */
-    private function readings(Situation $at): array
-    {
-        $restart = $at->last('restart');
-        if ($restart !== null) {
-            return array_values(array_filter($at->entries('reading'), fn (Entry $e) => $e->seq > $restart->seq));
-        }
-        $own = $at->entries('reading');
-        $pull = $at->job->before($at->step, 'pull');
-        $pulled = $pull === null ? null : $at->seenFrom($pull)->last('reading');
-
-        return $pulled === null || ($own !== [] && self::startsAnew($pulled, $own)) ? $own : [$pulled, ...$own];
-    }
-
-    /**
-     * Read again when the valve was closed, or pulled on in between: the first of its own is where the hold starts.
-     *
-     * @param  non-empty-list<Entry>  $own
-     */
-    private static function startsAnew(Entry $pulled, array $own): bool
-    {
-        [$first, $last] = [$own[0]->number('vacuum'), $own[count($own) - 1]->number('vacuum')];
-
-        return $own[0]->at - $pulled->at <= self::CLOSING_S
-            || $first > $pulled->number('vacuum')
-            || ($first === $pulled->number('vacuum') && $last < $first);
-    }
-
-    private function hold(Situation $at): ?VacuumHold
-    {
-        return $at->once(self::class, fn (): ?VacuumHold => $this->judged($at));
-    }
-
-    private function judged(Situation $at): ?VacuumHold
-    {
-        $readings = $this->readings($at);
-        $points = [];
-        foreach ($readings as $entry) {
-            $second = (float) ($entry->at - $readings[0]->at);
-            if ($points === [] || $second > $points[count($points) - 1]->second) {
-                $points[] = new GaugeReading($second, Pressure::kilopascals((float) $entry->number('vacuum')));
-            }
-        }
-
-        return $points === []
-            ? null
-            : new VacuumHold(Gauge::air($at), Volume::millilitres($this->voidMl($at)), $points, Gauge::resolution($at), $this->target($at));
-    }
-
-    /** What was to be reached at the pull before; null where none was planned. */
-    private function target(Situation $at): ?Pressure
-    {
-        $kpa = $at->job->before($at->step, 'pull')?->params->number('target_kpa');
-
-        return $kpa === null ? null : Pressure::kilopascals($kpa);
-    }
-
-    private function length(Situation $at): HoldLength
-    {
-        return HoldLength::tryFrom($at->last('school')?->text('length') ?? '') ?? Plan::of($at)->rules()->holdLength;
-    }
-
-    /** Whether the last hold proved the circuit tight, by a test and not by a glance; null where none was held. */
-    public static function proved(JobState $job): ?bool
-    {
-        $holds = $job->stepsOf('hold');
-        if ($holds === []) {
-            return null;
-        }
-        $last = $holds[count($holds) - 1];
-        $at = $job->at($last, $job->closed[$last->id]->at ?? 0);
-        $hold = new self;
-
-        return $hold->judge($at)?->code === 'tight' && $hold->length($at) === HoldLength::Real;
-    }
-
-    private function voidMl(Situation $at): float
-    {
-        return max(self::LEAST_VOID_ML, $at->job->ledger()->voidMl());
     }
 }

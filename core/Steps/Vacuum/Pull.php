@@ -6,6 +6,9 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Gauge;
+use Aqbel\Core\Observed\NeedleRead;
+use Aqbel\Core\Observed\PullStarted;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
@@ -18,6 +21,7 @@ use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Vacuum\VacuumPlan;
+use Aqbel\Core\Values;
 
 /** Stage 7: adapter on, vacuum pulled to the target for this elevation. */
 final class Pull extends StepKind
@@ -69,61 +73,53 @@ final class Pull extends StepKind
         return [Hazard::Collapse];
     }
 
+    public function observes(): array
+    {
+        return [PullStarted::class, NeedleRead::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
+        $reading = new Form('reading', 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true);
+        $begun = $at->latest(PullStarted::class) !== null || self::read($at) !== null;
+
+        return Form::offering($begun ? [$reading] : [$reading, PullStarted::asked()->aside()], [PullStarted::asked(), $reading]);
     }
 
-    /** @return list<Form> */
-    private function offered(Situation $at): array
+    public function admit(Situation $at, string $form, Values $values): void
     {
-        $reading = self::readingForm($at);
-
-        return $at->has('started') || $at->has('reading') ? [$reading] : [$reading, self::startedForm()->aside()];
-    }
-
-    /** @return list<Form> */
-    private function ever(Situation $at): array
-    {
-        return [self::startedForm(), self::readingForm($at)];
+        Needle::admit($at, $values);
     }
 
     public function clock(Situation $at): ?Clock
     {
-        $started = $at->last('started');
+        $started = $at->latest(PullStarted::class);
         $seconds = (int) round(60.0 * Plan::of($at)->rules()->labour->of($this->name())->wait);
 
         return $started === null || $this->reached($at)
             ? null
-            : new Clock('Target within three minutes', $started->at, $started->at + $seconds);
+            : new Clock('Target within three minutes', $started->at(), $started->at() + $seconds);
     }
 
     public function obstacles(Situation $at): array
     {
         return match (true) {
             $this->reached($at) => [],
-            $at->has('reading') => [Obstacle::missing('short_of_target',
+            self::read($at) !== null => [Obstacle::missing('short_of_target',
                 'The gauge stands short of the target. Seat the adapter again, check the drains just used, then '
-                    .'the air supply.')],
+                    .'the air supply. Good enough: say why, and what air it leaves is topped up.')],
             default => [Obstacle::missing('no_reading', 'Record what the gauge shows.')],
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure(
-            'Vacuum',
-            $at->last('reading')?->number('vacuum'),
-            Unit::InchOfMercury,
-            Origin::Measured,
-            $this->target($at),
-            'target here',
-        );
+        return new Figure('Vacuum', self::read($at), Unit::InchOfMercury, Origin::Measured, $this->target($at), 'target here');
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $read = $at->last('reading')?->number('vacuum');
+        $read = self::read($at);
         if ($read === null) {
             return null;
         }
@@ -145,6 +141,12 @@ final class Pull extends StepKind
             : Verdict::wait('short', $title, 'Adapter not seated, a drain open, or weak air: look there first.');
     }
 
+    /** As it was read last, below the air, kPa. */
+    private static function read(Situation $at): ?float
+    {
+        return $at->latest(NeedleRead::class)?->kPa(Gauge::air($at));
+    }
+
     private function target(Situation $at): float
     {
         return (float) $at->step->params->number('target_kpa');
@@ -152,18 +154,8 @@ final class Pull extends StepKind
 
     private function reached(Situation $at): bool
     {
-        $read = $at->last('reading')?->number('vacuum');
+        $read = self::read($at);
 
         return $read !== null && $read >= $this->target($at) - Gauge::resolution($at)->kPa();
-    }
-
-    private static function startedForm(): Form
-    {
-        return new Form('started', 'Pulling now');
-    }
-
-    private static function readingForm(Situation $at): Form
-    {
-        return new Form('reading', 'Record gauge', [Gauge::field($at, 'Gauge shows')], closes: true);
     }
 }

@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Vacuum;
 
-use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Gauge;
+use Aqbel\Core\Judged\VacuumDrawn;
+use Aqbel\Core\Judged\VacuumDrawnCode;
+use Aqbel\Core\Observed\NeedleRead;
+use Aqbel\Core\Observed\Poured as Drawn;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Pressure;
-use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -23,17 +25,11 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Fill\Poured;
 use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\TopUp;
-use Aqbel\Core\Vacuum\VacuumProgress;
+use Aqbel\Core\Values;
 
 /** Stage 7: the vacuum draws the coolant in; the needle tells how much more it will take. */
 final class VacuumFill extends Poured
 {
-    /** What is left of the old coolant is as warm as the shop. */
-    private const SHOP_C = 20.0;
-
-    /** A needle at zero with less than this share of what was expected inside has let air in (common practice, no source). */
-    private const DRAWN = 0.75;
-
     /** No jug is filled to less than this. */
     private const HARDLY_ML = 20.0;
 
@@ -68,20 +64,35 @@ final class VacuumFill extends Poured
         return [Hazard::Collapse, Hazard::Glycol];
     }
 
+    public function observes(): array
+    {
+        return [Drawn::class, NeedleRead::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return [new Form('poured', 'Record what went in', [
-            ...$this->vesselFields($at, 'volume', 'Drawn in since', VesselUse::Mix),
-            Gauge::field($at, 'Gauge shows now'),
+        return [new Form(Drawn::FORM, 'Record what went in', [
+            ...VesselReading::fields($at, 'Drawn in since', VesselUse::Mix),
+            ...NeedleRead::fields('Gauge shows now', Gauge::air($at)),
             TopUp::jugField($at),
         ])];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        Needle::admit($at, $values);
+    }
+
+    public function judgement(Situation $at): ?VacuumDrawn
+    {
+        return VacuumDrawn::of($at);
     }
 
     /** What the next jug must hold, once the needle tells how much is still to come. */
     public function tables(Situation $at): array
     {
         $next = $this->next($at);
-        if ($next === null || $this->atZero($at)) {
+        if ($next === null || $this->judgement($at)?->isAtZero() === true) {
             return [];
         }
         $rows = [];
@@ -99,9 +110,9 @@ final class VacuumFill extends Poured
 
     private function next(Situation $at): ?NextJug
     {
-        $progress = $this->progress($at);
-        $full = $this->atZero($at);
-        $remaining = $progress?->remaining->mL();
+        $drawn = $this->judgement($at);
+        $full = $drawn?->isAtZero() === true;
+        $remaining = $drawn?->progress?->remaining->mL();
         $ledger = $at->job->ledger();
 
         return ! $full && $remaining === null ? null : new NextJug(
@@ -110,72 +121,58 @@ final class VacuumFill extends Poured
             $full ? 0.0 : (float) $remaining,
             max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl),
             Plan::of($at)->choices->targetFraction,
-            $full ? [0.0, 0.0] : $this->span($at),
+            $full ? [0.0, 0.0] : $drawn->rangeMl ?? [0.0, null],
         );
-    }
-
-    /** @return array{float, ?float} mL still to come, by what the needle can tell; no upper end where it cannot */
-    private function span(Situation $at): array
-    {
-        [$start, $now, $in] = $this->readings($at) ?? [0.0, 0.0, 0.0];
-        try {
-            $span = VacuumProgress::span(
-                Gauge::air($at), Pressure::kilopascals($start), Pressure::kilopascals($now), Volume::millilitres($in),
-                $this->vapour($at), Gauge::resolution($at),
-            );
-        } catch (InvalidField) {
-            return [0.0, null];
-        }
-
-        return [$span['low']->remaining->mL(), $span['high']?->remaining->mL()];
     }
 
     public function obstacles(Situation $at): array
     {
-        return match (true) {
-            $this->atZero($at) => [],
-            $at->has('poured') => [
-                Obstacle::missing('not_at_zero', 'The needle is not at zero: the circuit still takes coolant.'),
+        return match ($this->judgement($at)?->code) {
+            null => [Obstacle::missing('no_volume', 'Record what the vacuum drew in.')],
+            VacuumDrawnCode::Full, VacuumDrawnCode::AirCameIn => [],
+            VacuumDrawnCode::NeedleDeeper, VacuumDrawnCode::NeedleStands => [
+                Obstacle::missing('needle_cannot_be', 'Needle and volume cannot both be right: read the needle again, or correct what went in.'),
             ],
-            default => [Obstacle::missing('no_volume', 'Record what the vacuum drew in.')],
+            VacuumDrawnCode::Filling => [Obstacle::missing('not_at_zero', 'The needle is not at zero: the circuit still takes coolant.')],
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        $progress = $this->progress($at);
-        $left = $progress?->remaining->mL() ?? max(0.0, $this->expected($at) - $this->netIn($at));
+        $drawn = $this->judgement($at);
+        $progress = $drawn?->progress;
+        $left = $progress?->remaining->mL() ?? max(0.0, VacuumDrawn::expectedMl($at) - ($drawn->drawnMl ?? 0.0));
 
-        return new Figure('Still to come', $this->atZero($at) ? 0.0 : $left, Dimension::Volume,
+        return new Figure('Still to come', $drawn?->isAtZero() === true ? 0.0 : $left, Dimension::Volume,
             $progress === null ? Origin::Predicted : Origin::Measured, 0.0, 'needle at zero');
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        if (! $at->has('poured')) {
+        $drawn = $this->judgement($at);
+        if ($drawn === null) {
             return null;
         }
-        $in = $at->litres($at->sum('poured', 'volume'));
+        $in = $at->litres($drawn->drawnMl);
         $missed = $this->next($at)?->missed($at) ?? '';
-        if ($this->atZero($at) && $this->netIn($at) < self::DRAWN * $this->expected($at)) {
-            return Verdict::wait('air_came_in', 'Air came in', "The needle is at zero with {$at->litres($this->netIn($at))} in, and "
-                ."{$at->litres($this->expected($at))} was to be drawn: the hose took air, or the valve stood open. Pull again, or pour the rest at "
-                .'the neck and let the warm-ups bring the air out.');
-        }
-        if ($this->atZero($at)) {
-            return $missed === ''
-                ? Verdict::pass('full', 'Full', "{$in} drawn in. Top up the neck.")
-                : Verdict::wait('full_missed', 'Full, and off target', "{$in} drawn in. {$missed}");
-        }
-        $progress = $this->progress($at);
-        if ($missed !== '') {
-            return Verdict::wait('missed', 'It will miss its target', $missed);
-        }
+        $progress = $drawn->progress;
 
-        return Verdict::wait('filling', 'Filling', $progress === null
-            ? "{$in} in. The needle must fall before it tells what is left."
-            : "{$in} in, {$at->say($progress->filledFraction, Unit::Percent)} of the void. Have "
-                ."{$at->litres($progress->remaining->mL())} more ready".$this->ofWhat($at).'.');
+        return match (true) {
+            $drawn->code === VacuumDrawnCode::AirCameIn => Verdict::wait($drawn->code(), 'Air came in', "The needle is at zero with {$in} in, and "
+                ."{$at->litres($drawn->expectedMl)} was to be drawn: the hose took air, or the valve stood open. Pull again, or pour the rest at "
+                .'the neck and let the warm-ups bring the air out.'),
+            $drawn->code === VacuumDrawnCode::NeedleDeeper => Verdict::wait($drawn->code(), 'Deeper than before', 'Coolant that comes in lets '
+                .'the needle fall, never rise. Read it again, or correct the reading before.'),
+            $drawn->code === VacuumDrawnCode::NeedleStands => Verdict::wait($drawn->code(), 'The needle stands', "{$in} in, and the needle "
+                .'hardly moved: it cannot be both. Read it again with the valve shut, or correct what went in.'),
+            $drawn->code === VacuumDrawnCode::Full && $missed === '' => Verdict::pass('full', 'Full', "{$in} drawn in. Top up the neck."),
+            $drawn->code === VacuumDrawnCode::Full => Verdict::wait('full_missed', 'Full, and off target', "{$in} drawn in. {$missed}"),
+            $missed !== '' => Verdict::wait('missed', 'It will miss its target', $missed),
+            default => Verdict::wait('filling', 'Filling', $progress === null
+                ? "{$in} in. The needle must fall before it tells what is left."
+                : "{$in} in, {$at->say($progress->filledFraction, Unit::Percent)} of the void. Have "
+                    ."{$at->litres($progress->remaining->mL())} more ready".$this->ofWhat($at).'.'),
+        };
     }
 
     /** What the next jug is made of, where no bucket was mixed for it. */
@@ -184,47 +181,5 @@ final class VacuumFill extends Poured
         $next = Bucket::batch($at->job)->ml > 0.0 ? null : $this->next($at);
 
         return $next === null ? '' : ": {$at->litres($next->stockMl())} concentrate and {$at->litres($next->waterMl())} water";
-    }
-
-    private function progress(Situation $at): ?VacuumProgress
-    {
-        $readings = $this->readings($at);
-        if ($readings === null) {
-            return null;
-        }
-        try {
-            return VacuumProgress::judge(
-                Gauge::air($at),
-                Pressure::kilopascals($readings[0]),
-                Pressure::kilopascals($readings[1]),
-                Volume::millilitres($readings[2]),
-                $this->vapour($at),
-            );
-        } catch (InvalidField) {
-            return null;
-        }
-    }
-
-    /** @return ?array{float, float, float} vacuum at the start and now, kPa, and what went in between, mL */
-    private function readings(Situation $at): ?array
-    {
-        $pull = $at->job->before($at->step, 'hold') ?? $at->job->before($at->step, 'pull');
-        $start = $pull === null ? null : $at->seenFrom($pull)->last('reading')?->number('vacuum');
-        $now = $at->last('poured')?->number('vacuum');
-        $in = $at->sum('poured', 'volume');
-
-        return $start === null || $now === null || $in <= 0.0 ? null : [$start, $now, $in];
-    }
-
-    private function vapour(Situation $at): Pressure
-    {
-        return $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::SHOP_C));
-    }
-
-    private function atZero(Situation $at): bool
-    {
-        $now = $at->last('poured')?->number('vacuum');
-
-        return $now !== null && $now <= Gauge::resolution($at)->kPa();
     }
 }

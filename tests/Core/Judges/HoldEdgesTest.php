@@ -87,11 +87,53 @@ final class HoldEdgesTest extends TestCase
 
     public function test_what_bent_is_passed_only_while_a_gross_leak_is_excluded(): void
     {
-        self::assertSame('settling', $this->vacuum([[0, 21], [80, 17], [160, 15.5], [240, 14.5]])->verdict->value);
+        self::assertSame('settling', $this->vacuum([[0, 21], [80, 19], [160, 18.5], [240, 18.5]])->verdict->value);
         self::assertSame('inconclusive', $this->vacuum([[0, 21], [90, 18], [180, 16.5]])->verdict->value);
-        $bent = $this->pressure([[0, 100, 20], [80, 84, 20], [160, 78, 20], [240, 74, 20]]);
+        $bent = $this->pressure([[0, 100, 20], [80, 92, 20], [160, 90, 20], [240, 90, 20]]);
         self::assertSame('tight', $bent->verdict->value);
+        $bent = $this->pressure([[0, 100, 20], [80, 84, 20], [160, 78, 20], [240, 74, 20]]);
+        self::assertSame('inconclusive', $bent->verdict->value, 'no hose gives so much');
         self::assertSame('inconclusive', $this->pressure([[0, 100, 20], [90, 88, 20], [180, 82, 20]])->verdict->value);
+    }
+
+    public function test_no_circuit_settles_by_more_than_four_inches_however_many_readings(): void
+    {
+        self::assertNotSame('settling', $this->vacuum([[0, 21], [80, 18], [160, 17], [240, 16.8], [320, 16.8]])->verdict->value);
+        self::assertSame('settling', $this->vacuum([[0, 21], [80, 18.5], [160, 17.5], [240, 17], [320, 17]])->verdict->value);
+    }
+
+    public function test_what_falls_late_has_opened_and_a_lone_last_drop_is_read_again(): void
+    {
+        self::assertSame('opened', $this->vacuum([[0, 21], [100, 21], [200, 21], [300, 19.5], [400, 18]])->verdict->value);
+        self::assertSame('moved', $this->vacuum([[0, 21], [100, 21], [200, 21], [300, 19], [400, 19]])->verdict->value);
+        self::assertSame('leak', $this->vacuum([[0, 21], [60, 20.5], [120, 20.5], [180, 20], [240, 19.5], [300, 19]])->verdict->value);
+        $lone = $this->vacuum([[0, 21.5], [300, 21], [600, 21], [900, 16.5]]);
+        self::assertSame('inconclusive', $lone->verdict->value);
+        self::assertStringContainsString('Read again in a minute', $lone->reason);
+    }
+
+    public function test_nothing_that_falls_two_divisions_at_its_end_is_tight_or_settles(): void
+    {
+        foreach ([[100, 200, 300], [300, 600, 900], [60, 120, 600]] as [$second, $third, $fourth]) {
+            for ($shape = 0; $shape < 343; $shape++) {
+                [$a, $b, $c] = [$shape % 7, intdiv($shape, 7) % 7, intdiv($shape, 49)];
+                $said = $this->vacuum([
+                    [0, 21.5], [$second, 21.5 - 0.5 * $a], [$third, 21.5 - 0.5 * ($a + $b)], [$fourth, 21.5 - 0.5 * ($a + $b + $c)],
+                ])->verdict->value;
+                if (in_array($said, ['tight', 'settling'], true)) {
+                    self::assertLessThanOrEqual(2, $c, "{$a}, {$b}, {$c}");
+                    self::assertLessThanOrEqual(8, $a + $b + $c, "{$a}, {$b}, {$c}");
+                }
+            }
+        }
+    }
+
+    public function test_a_pressure_that_has_emptied_is_not_tight(): void
+    {
+        self::assertSame('lost', $this->pressure([[0, 100, 20], [300, 0, 20], [600, 0, 20]])->verdict->value);
+        self::assertSame('lost', $this->pressure([[0, 100, 20], [300, 50, 20]])->verdict->value);
+        self::assertNotSame('lost', $this->pressure([[0, 100, 20], [300, 50.1, 20]])->verdict->value);
+        self::assertNotSame('tight', $this->pressure([[0, 100, 20], [60, 60, 20], [600, 60, 20]])->verdict->value);
     }
 
     public function test_a_needle_that_rises_is_no_hold(): void

@@ -39,7 +39,7 @@ final class HoldSimulator
     /**
      * @param  float  $leak  mL of air a minute at the shop's pressure, while choked
      * @param  float  $settles  inHg, within the time constant given
-     * @param  float  $jump  inHg, at a moment between the second and the last reading
+     * @param  float  $jump  inHg, at a moment between the second reading and the last but one
      */
     public function hold(
         float $minutes,
@@ -53,10 +53,10 @@ final class HoldSimulator
         $void = $this->between(4000.0, 14000.0);
         $outside = $air->pressure->kPa();
         $pressure = $outside * $this->between(0.14, 0.2);
-        $jumpsAt = $jump > 0.0 ? $this->between(0.3, 0.8) * $minutes * 60.0 : INF;
+        $jumpsAt = $jump > 0.0 ? $this->between(0.25, ($count - 2.0) / ($count - 1) - 0.02) * $minutes * 60.0 : INF;
         $wanted = array_map(fn (int $i) => (int) round($minutes * 60.0 * $i / ($count - 1)), range(0, $count - 1));
         [$readings, $settled] = [[], 0.0];
-        for ($second = 0; $second <= $minutes * 60.0; $second++) {
+        for ($second = 0; $second <= (int) round($minutes * 60.0); $second++) {
             if (in_array($second, $wanted, true)) {
                 $inHg = ($outside - $pressure) / 3.386389 + $this->between(-0.1, 0.1);
                 $readings[] = new GaugeReading((float) $second, Pressure::inchesOfMercury(round($inHg * 2.0) / 2.0));

@@ -72,13 +72,18 @@ final class VacuumTest extends TestCase
         self::assertSame(
             'Too short',
             JobOnPaper::on('rescue-ambulance')
-                ->write('pressure_test', 'test', ['start' => 90.0, 'end' => 90.0, 'held' => 30.0])
+                ->write('pressure_test', 'test', ['start' => 90.0, 'end' => 90.0, 'held' => 30.0], 900)
                 ->judge('pressure_test')
                 ->title,
         );
-        self::assertSame(
+        self::assertNotSame(
             [],
             $job->write('pressure_test', 'declined', ['why' => 'tester away'])->obstacles('pressure_test'),
+            'a test that failed is not undone by “not done”',
+        );
+        self::assertSame(
+            [],
+            JobOnPaper::on('rescue-ambulance')->write('pressure_test', 'declined', ['why' => 'tester away'])->obstacles('pressure_test'),
         );
     }
 }
