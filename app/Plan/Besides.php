@@ -9,10 +9,9 @@ use Aqbel\Core\Plan\ComparedSchool;
 use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\DrainWorth;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\NeverRuns;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\Planner;
-use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Plan\Worth;
 use Aqbel\Core\Quantity\Dimension;
@@ -30,7 +29,6 @@ final readonly class Besides
         private Plan $plan,
         private Comparison $comparison,
         private array $worth,
-        private Planner $planner,
         private UnitSystem $units,
     ) {
     }
@@ -87,13 +85,9 @@ final readonly class Besides
     /** @return list<string> schools that can be run elsewhere, and why not here */
     public function misfits(): array
     {
-        $say = function (School $school): ?string {
-            $misfit = $school->runs() ? $school->whyNot($this->circuit, $this->plan->choices) : null;
+        $unfit = $this->comparison->unfit;
 
-            return $misfit === null ? null : "{$school->label()}: {$misfit->because}.";
-        };
-
-        return array_values(array_filter(array_map($say, $this->planner->schools->for($this->circuit))));
+        return array_map(fn (string $label, Misfit $misfit) => "{$label}: {$misfit->because}.", array_keys($unfit), array_values($unfit));
     }
 
     public function outlook(): string

@@ -70,7 +70,7 @@ final readonly class Worked
                 self::worth($this->vehicle, $this->circuit, $this->choices),
                 $plan->headspaceMl(),
             );
-            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->planner, $this->units);
+            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units);
 
             return view('plan.besides', ['besides' => $besides])->render();
         });

@@ -26,6 +26,8 @@ enum Does: string
     case Fills = 'fills';
     /** Nothing behind it is safe unless it passes: it shuts again when what it rested on changes. */
     case Guards = 'guards';
+    /** It strikes the balance over what came out and went in. */
+    case Balances = 'balances';
     /** The record is closed by it. */
     case Signs = 'signs';
 }

@@ -17,6 +17,8 @@ final class Reopening
         foreach ($state->steps as $id => $step) {
             foreach (self::changes($state, $id) as $line) {
                 $closed = self::closedBefore($state, $id, $line);
+                $corrects = $line->kind()?->changesAnother() === true && $state->kinds->of($step)->does(Does::MovesCoolant);
+                $reopened += $corrects ? self::restingOnIt($state, $id, $line) : [];
                 if ($closed !== null && self::falls($state, $step, $closed, $line)) {
                     $reopened += $state->closed[$id]->seq < $line->seq ? [$id => $line] : [];
                     $reopened += self::gatesBehind($state, $id, $line);
@@ -77,6 +79,26 @@ final class Reopening
 
         return $verdict !== null && ! $verdict->passes()
             && Closing::keptItsCode($closed) && Closing::of($closed)->cameTo !== $verdict->code;
+    }
+
+    /**
+     * Steps behind that moved, mixed or judged coolant and would not be closed as they were with what was changed.
+     *
+     * @return array<string, Entry>
+     */
+    private static function restingOnIt(JobState $state, string $id, Entry $line): array
+    {
+        $fallen = [];
+        foreach (array_slice($state->steps, $state->placeOf($state->steps[$id]) + 1) as $other => $step) {
+            $kind = $state->kinds->of($step);
+            $closed = self::closedBefore($state, $other, $line);
+            $rests = $kind->does(Does::MovesCoolant) || $kind->does(Does::TouchesShelf);
+            if ($rests && $closed !== null && $state->closed[$other]->seq < $line->seq && self::falls($state, $step, $closed, $line)) {
+                $fallen[$other] = $line;
+            }
+        }
+
+        return $fallen;
     }
 
     /** @return array<string, Entry> */

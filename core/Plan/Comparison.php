@@ -17,6 +17,7 @@ final readonly class Comparison
     /**
      * @param  float  $limitMl  air that may be left
      * @param  non-empty-list<ComparedSchool>  $schools  soonest done first
+     * @param  array<string, Misfit>  $unfit  why those that can be run elsewhere do not fit, by the school's label
      * @param  list<NeverRuns>  $never  bleed points that cannot run as it stands
      */
     private function __construct(
@@ -27,15 +28,18 @@ final readonly class Comparison
         public array $never,
         public ComparedSchool $recommended,
         private ComparedSchool $least,
+        public array $unfit = [],
     ) {
     }
 
     public static function of(Planner $planner, Groundwork $on): self
     {
         [$circuit, $choices] = [$on->circuit, $on->choices];
-        $rows = [];
+        [$rows, $unfit] = [[], []];
         foreach ($planner->schools->for($circuit) as $school) {
-            if ($school->whyNot($circuit, $choices) === null) {
+            $misfit = $planner->misfit($school, $on);
+            $unfit += $misfit !== null && $school->runs() ? [$school->label() => $misfit] : [];
+            if ($misfit === null) {
                 $plan = $planner->by($school, $on);
                 $cycles = count(array_filter($plan->steps, fn (Step $s) => $s->kind === 'heat_cycle'));
                 $minutes = $plan->minutes($planner->kinds)->plus($school->besides($choices));
@@ -57,7 +61,7 @@ final readonly class Comparison
         );
 
         return new self($choices->airLimitMl($circuit), $on->predicted->retainedMl, $rows,
-            CheapestFill::of($circuit, $choices, $on->fills), NeverRuns::in($circuit, $choices, $on->fills), $sure[0], $least);
+            CheapestFill::of($circuit, $choices, $on->fills), NeverRuns::in($circuit, $choices, $on->fills), $sure[0], $least, $unfit);
     }
 
     /** Why the recommended one is recommended, in the reader's units. */

@@ -44,7 +44,7 @@ final readonly class Planner
     {
         $first = null;
         foreach ($this->schools->for($on->circuit) as $school) {
-            if ($school->runs() && $school->whyNot($on->circuit, $on->choices) === null) {
+            if ($school->runs() && $this->misfit($school, $on) === null) {
                 $first ??= $school;
                 if ($school->id() === $on->choices->school) {
                     return $this->by($school, $on);
@@ -53,6 +53,19 @@ final readonly class Planner
         }
 
         return $this->by($first ?? throw new InvalidField('school', 'No school fits this circuit.'), $on);
+    }
+
+    /** Why a school does not fit: by its own needs, or because what it fills leaves a jacket dry; null where it fits. */
+    public function misfit(School $school, Groundwork $on): ?Misfit
+    {
+        $misfit = $school->whyNot($on->circuit, $on->choices);
+
+        return match (true) {
+            $misfit !== null || $school->isAid() || $school->followsTheManual() => $misfit,
+            $school->predict(new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills))->wetsTheJackets($on->circuit) => null,
+            default => new Misfit('leaves_jackets_dry', 'leaves a jacket dry', "{$school->label()} leaves pump or jackets of this circuit dry, and no "
+                .'engine is started on that. Choose a way that fills them.'),
+        };
     }
 
     /** @param  ?Simulations  $fills  of this circuit at the shop's barometer, where some were simulated before */

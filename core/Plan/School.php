@@ -33,6 +33,9 @@ interface School
     /** Whether it can only begin while nothing has been poured yet. */
     public function beginsEmpty(): bool;
 
+    /** Whether the maker's own routine moves the coolant, with a pump of its own: no pour is judged then. */
+    public function followsTheManual(): bool;
+
     /** Whether it stands on its own, or only helps at a pocket another school left. */
     public function isAid(): bool;
 

@@ -37,6 +37,11 @@ final class ManualRoutine extends Poured
         return 'As good as what was typed; an estimate.';
     }
 
+    public function followsTheManual(): bool
+    {
+        return true;
+    }
+
     public function runs(): bool
     {
         return true;

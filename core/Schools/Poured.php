@@ -43,6 +43,11 @@ abstract class Poured implements School
         return false;
     }
 
+    public function followsTheManual(): bool
+    {
+        return false;
+    }
+
     public function isAid(): bool
     {
         return false;

@@ -79,6 +79,11 @@ final class Vacuum implements School
         return true;
     }
 
+    public function followsTheManual(): bool
+    {
+        return false;
+    }
+
     public function isAid(): bool
     {
         return false;

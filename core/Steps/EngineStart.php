@@ -13,6 +13,7 @@ use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Steps\Findings\Sums;
 use Aqbel\Core\Values;
 
 /** What an engine is never started without, asked the same way wherever it is started. */
@@ -34,6 +35,10 @@ final class EngineStart
                 'Never in a closed shop: exhaust kills before it is smelt. Push it outdoors or connect the '
                     .'extraction, then start.',
             );
+        }
+        $wrong = Sums::impossible($at);
+        if ($wrong !== null) {
+            throw new InvalidField('finish', "No engine is started on sums that cannot be. {$wrong->text}");
         }
         $enough = EnoughToRun::of($at);
         if (! $enough->is) {

@@ -79,7 +79,6 @@ final class DemoAnswers
             2,
         ],
             ['fan_on', [], 2], ['fan_off', [], 3], ['fan_on', [], 2], ['fan_off', [], 1], ['shut_off', [], 600]],
-        'cold_level' => [['topped', ['ect' => '21', 'volume' => '10 mL', 'vessel' => 'syringe', 'level' => 'mark'], 3]],
         'leak_check' => [['seen', ['leak' => 'old'], 2]],
         'follow_up' => [['booked', ['days' => '3'], 1]],
         'dispose' => [['disposed', ['volume' => '10.5'], 2]],
@@ -150,6 +149,7 @@ final class DemoAnswers
             ],
             'refractometer' => [['freeze', ['freeze' => (string) round($kind->figure($at)->datum ?? -36.0)], 1]],
             'heat_cycle' => self::hotEnough($at),
+            'cold_level' => self::drawnIn($at),
             'drive' => [['driven', ['minutes' => '14', 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
             default => self::ANSWERS[$at->step->kind] ?? [],
         };
@@ -193,6 +193,18 @@ final class DemoAnswers
             ['opened', ['cap' => 'off'], 8],
             ['out', ['volume' => $litres, 'vessel' => 'pan', 'flow' => 'ran', 'shut' => '1'], 3],
         ];
+    }
+
+    /** @return list<Answer> what the sums still miss, or next to nothing */
+    private static function drawnIn(Situation $at): array
+    {
+        $ledger = $at->job->ledger();
+        $missing = $ledger->trappedAirMl() - 0.3 * $ledger->trappedAirPlusMinusMl();
+        $much = $missing > 0.5 * $ledger->trappedAirPlusMinusMl();
+
+        return [['topped', [
+            'ect' => '21', 'volume' => $much ? self::litres($missing) : '10 mL', 'vessel' => $much ? 'jug' : 'syringe', 'level' => 'mark',
+        ], 3]];
     }
 
     /** @return list<Answer> a cold test that holds */

@@ -63,7 +63,7 @@ final class PlanTopic implements Topic
     /** @return array<string, mixed> */
     private static function school(Planner $planner, Groundwork $on, School $school): array
     {
-        $misfit = $school->whyNot($on->circuit, $on->choices);
+        $misfit = $planner->misfit($school, $on);
         if ($misfit !== null) {
             return ['school' => $school->id(), 'fits' => false, 'why_not' => $misfit->remedy];
         }

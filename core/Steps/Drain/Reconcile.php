@@ -45,7 +45,7 @@ final class Reconcile extends StepKind
 
     protected function doing(): array
     {
-        return [Does::MovesCoolant];
+        return [Does::MovesCoolant, Does::Balances];
     }
 
     public function title(Situation $at): string

@@ -10,12 +10,18 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\PointBled;
+use Aqbel\Core\Judged\PointBledCode;
+use Aqbel\Core\Observed\BubbleSeen;
+use Aqbel\Core\Observed\PointClosed;
+use Aqbel\Core\Observed\PointRuns;
+use Aqbel\Core\Observed\Poured as Drawn;
+use Aqbel\Core\Observed\StaysDry;
 use Aqbel\Core\Plan\BleedRule;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -26,11 +32,6 @@ use Aqbel\Core\Values;
 /** Stage 6: pour until this bleed point runs, watch it by the house rule, close it. */
 final class Bleed extends Poured
 {
-    private const MINUTE_S = 60;
-
-    /** So far past the prediction a silent point is called late (common practice, no source). */
-    private const LATE = 1.15;
-
     /** Kept for the next visit, with the point’s name. */
     private const DRY = 'dry_point:';
 
@@ -87,38 +88,31 @@ final class Bleed extends Poured
         ]));
     }
 
+    public function observes(): array
+    {
+        return [Drawn::class, PointRuns::class, BubbleSeen::class, PointClosed::class, StaysDry::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
-    }
+        [$runs, $dry] = [$at->latest(PointRuns::class) !== null, $at->latest(StaysDry::class) !== null];
+        $bubble = $this->rule($at) === BleedRule::BubbleFreeMinute ? BubbleSeen::asked() : null;
+        $offered = match (true) {
+            $at->latest(PointClosed::class) !== null => [$this->pourForm($at, false)],
+            $dry && ! $runs => [$this->closedForm($at), PointRuns::asked(), $this->pourForm($at, false)],
+            ! $runs => [$this->pourForm($at), PointRuns::asked(), StaysDry::asked()],
+            default => [$this->closedForm($at), $bubble, $this->pourForm($at, false)],
+        };
 
-    /** @return list<Form> */
-    private function offered(Situation $at): array
-    {
-        if ($at->has('closed')) {
-            return [$this->pourForm($at, false)];
-        }
-        if ($at->has('dry') && ! $at->has('running')) {
-            return [$this->closedForm($at), self::runningForm(), $this->pourForm($at, false)];
-        }
-        if (! $at->has('running')) {
-            return [$this->pourForm($at), self::runningForm(), self::dryForm()];
-        }
-        $bubble = $this->rule($at) === BleedRule::BubbleFreeMinute ? [self::bubbleForm()] : [];
-
-        return [$this->closedForm($at), ...$bubble, $this->pourForm($at, false)];
-    }
-
-    /** @return list<Form> */
-    private function ever(Situation $at): array
-    {
-        return [$this->pourForm($at), self::runningForm(), self::dryForm(), self::bubbleForm(), $this->closedForm($at)];
+        return Form::offering($offered, [
+            $this->pourForm($at), PointRuns::asked(), StaysDry::asked(), BubbleSeen::asked(), $this->closedForm($at),
+        ]);
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
         $clock = $this->clock($at);
-        if ($form === 'closed' && $clock !== null && ! $clock->over($at->now)) {
+        if ($form === PointClosed::FORM && $clock !== null && ! $clock->over($at->now)) {
             $left = $clock->until - $at->now;
             throw new InvalidField(
                 'finish',
@@ -127,25 +121,30 @@ final class Bleed extends Poured
         }
     }
 
+    public function judgement(Situation $at): ?PointBled
+    {
+        return PointBled::of($at);
+    }
+
     public function clock(Situation $at): ?Clock
     {
-        $running = $at->last('running');
-        if ($running === null || $at->has('closed') || $this->rule($at) !== BleedRule::BubbleFreeMinute) {
-            return null;
-        }
-        $since = max($running->at, $at->last('bubble')->at ?? 0);
+        $bled = $this->judgement($at);
+        $until = $bled?->until();
 
-        return new Clock('One minute without a bubble', $since, $since + self::MINUTE_S);
+        return $bled === null || $until === null ? null : new Clock('One minute without a bubble', (int) $bled->watchedSince, $until);
     }
 
     public function obstacles(Situation $at): array
     {
         $label = $at->port()->label;
+        $bled = $this->judgement($at);
 
         return match (true) {
-            $at->has('closed') => [],
-            $at->has('running') => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
-            $at->has('dry') => [Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, "
+            $bled?->code === PointBledCode::RanTooEarly => [Obstacle::missing('ran_too_early', "{$label} runs with {$at->litres($bled->netInMl)} in, and "
+                ."{$at->litres((float) $bled->expectedMl)} reach it. Record what was poured, or look where that comes from.")],
+            $at->observed(PointClosed::class) !== [] => [],
+            $at->observed(PointRuns::class) !== [] => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
+            $at->observed(StaysDry::class) !== [] => [Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, "
                 .'and say so.')],
             default => [
                 Obstacle::missing(
@@ -158,47 +157,35 @@ final class Bleed extends Poured
 
     public function judge(Situation $at): ?Verdict
     {
+        $bled = $this->judgement($at);
         $rule = $this->rule($at)->label();
-        if ($this->staysDry($at)) {
-            $where = $this->pocket($at);
 
-            return Verdict::wait(
-                'stays_dry',
-                'Will not run',
-                "It is closed without having run.{$where} The warm-ups must bring that out; it is kept as a watch "
-                    .'for the next visit.',
-            );
-        }
-        if ($at->has('closed')) {
-            return Verdict::pass('closed', 'Closed', "Ran at {$at->litres($this->netIn($at))} in, closed {$rule}.");
-        }
-        $clock = $this->clock($at);
-        if ($clock !== null) {
-            return $clock->over($at->now)
-                ? Verdict::pass('close_it', 'Close it now', 'A full minute without a bubble.')
-                : Verdict::wait('running', 'Running', 'Watch the stream. Every bubble starts the minute again.');
-        }
-        if ($at->has('running')) {
-            return Verdict::pass('close_it', 'Close it now', "House rule: {$rule}.");
-        }
-        $expected = $at->step->params->number('at_ml');
-        $gone = $this->netIn($at);
-
-        return $expected === null || $gone <= self::LATE * $expected ? null : Verdict::wait('should_run', 'Should be running',
-            "Predicted to run after {$at->litres($expected)}, and {$at->litres($gone)} is in. The point is blocked, "
-                .'or coolant is going elsewhere: look underneath.');
+        return match ($bled?->code) {
+            null => null,
+            PointBledCode::StaysDry => Verdict::wait($bled->code(), 'Will not run', "It is closed without having run.{$this->pocket($at)} The "
+                .'warm-ups must bring that out; it is kept as a watch for the next visit.'),
+            PointBledCode::RanTooEarly => Verdict::wait($bled->code(), 'It cannot run yet', "By the sums {$at->litres($bled->netInMl)} is in, and it runs "
+                ."at {$at->litres((float) $bled->expectedMl)}. A pour is not written down, or what runs is not the level."),
+            PointBledCode::Closed => Verdict::pass($bled->code(), 'Closed', "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}."),
+            PointBledCode::CloseIt => Verdict::pass($bled->code(), 'Close it now', $bled->watchedSince === null
+                ? "House rule: {$rule}."
+                : 'A full minute without a bubble.'),
+            PointBledCode::Running => Verdict::wait($bled->code(), 'Running', 'Watch the stream. Every bubble starts the minute again.'),
+            PointBledCode::ShouldRun => Verdict::wait($bled->code(), 'Should be running', 'Predicted to run after '
+                ."{$at->litres((float) $bled->expectedMl)}, and {$at->litres($bled->netInMl)} is in. The point is blocked, or coolant is going "
+                .'elsewhere: look underneath.'),
+        };
     }
 
-    /** Said that it will not run, and never seen running. */
     private function staysDry(Situation $at): bool
     {
-        return $at->has('dry') && ! $at->has('running');
+        return $this->judgement($at)?->code === PointBledCode::StaysDry;
     }
 
     /** A point that stays dry is an answer; what it left is proven hot. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || ($this->staysDry($at) && $at->has('closed'));
+        return parent::goesOn($at) || ($this->staysDry($at) && $at->observed(PointClosed::class) !== []);
     }
 
     public function watch(Situation $at): array
@@ -233,8 +220,8 @@ final class Bleed extends Poured
     public function ports(Situation $at): array
     {
         return match (true) {
-            $at->has('closed') => [$at->port()->id => PortState::Closed],
-            $at->has('running') => [$at->port()->id => PortState::Running],
+            $at->observed(PointClosed::class) !== [] => [$at->port()->id => PortState::Closed],
+            $at->observed(PointRuns::class) !== [] => [$at->port()->id => PortState::Running],
             default => [],
         };
     }
@@ -242,20 +229,5 @@ final class Bleed extends Poured
     private function rule(Situation $at): BleedRule
     {
         return Plan::of($at)->rules()->closeBleed;
-    }
-
-    private static function runningForm(): Form
-    {
-        return new Form('running', 'It runs');
-    }
-
-    private static function dryForm(): Form
-    {
-        return new Form('dry', 'It will not run', [Field::text('why', 'What was tried', true)], false);
-    }
-
-    private static function bubbleForm(): Form
-    {
-        return new Form('bubble', 'Saw a bubble');
     }
 }

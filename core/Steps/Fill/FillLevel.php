@@ -11,8 +11,12 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\FillTaken;
+use Aqbel\Core\Judged\FillTakenCode;
 use Aqbel\Core\Judged\VacuumHeld;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\LevelReached;
+use Aqbel\Core\Observed\Poured as Drawn;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
@@ -33,9 +37,6 @@ final class FillLevel extends Poured
 
     /** What went into the rags is a guess, good to half of it. */
     private const RAGS_UNSURE = 0.5;
-
-    /** A ± of so many times the air that may stay tells nothing (common practice, no source). */
-    private const BLUNT = 1.5;
 
     private const MOST_CAUGHT_ML = 20_000.0;
 
@@ -80,7 +81,7 @@ final class FillLevel extends Poured
         [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Poured since, up to the mark', VesselUse::Measure);
 
         return [
-            new Form('at_mark', $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [
+            new Form(LevelReached::FORM, $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [
                 $volume->optional(),
                 $vessel->optional(),
                 Bucket::isInside($at->job) ? null : TopUp::jugField($at)->optional(),
@@ -173,47 +174,44 @@ final class FillLevel extends Poured
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('at_mark')
+        return $this->judgement($at) !== null
             ? []
             : [Obstacle::missing('not_at_mark', 'The level has not been seen at the mark.')];
+    }
+
+    public function observes(): array
+    {
+        return [Drawn::class, LevelReached::class];
+    }
+
+    public function judgement(Situation $at): ?FillTaken
+    {
+        return FillTaken::of($at);
     }
 
     /** Also where it took what was predicted, and the air that stays was predicted too. */
     public function goesOn(Situation $at): bool
     {
-        $verdict = $this->verdict($at);
+        $taken = $this->judgement($at);
 
-        return parent::goesOn($at)
-            || ($verdict?->code === 'air_trapped' && $this->netIn($at) >= $this->expected($at) - $this->tells($at));
-    }
-
-    /** Up to here agreement means something, mL: the ± of the sums, and never much more than what it is to tell. */
-    private function tells(Situation $at): float
-    {
-        $limit = Plan::of($at)->choices->airLimitMl($at->circuit());
-
-        return max($limit, min(self::BLUNT * $limit, $at->job->ledger()->trappedAirPlusMinusMl()));
+        return parent::goesOn($at) || ($taken?->code === FillTakenCode::AirTrapped && $taken->tookWhatItShould());
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        if (! $at->has('at_mark')) {
+        $taken = $this->judgement($at);
+        if ($taken === null) {
             return null;
         }
-        $ledger = $at->job->ledger();
-        $air = $ledger->trappedAirMl();
-        $text = "{$at->litres($this->netIn($at))} in, {$at->litres($this->expected($at))} predicted."
-            ." Air left inside: {$at->litres($air)} ± {$at->litres($ledger->trappedAirPlusMinusMl())}.";
-        $tells = $this->tells($at);
-        if ($air < -$tells) {
-            return Verdict::wait(
-                'more_than_predicted',
-                'More than it should take',
-                "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice.",
-            );
+        $text = "{$at->litres($taken->netInMl)} in, {$at->litres($taken->expectedMl)} predicted."
+            ." Air left inside: {$at->litres($taken->airMl)} ± {$at->litres($taken->plusMinusMl)}.";
+        if ($taken->code === FillTakenCode::MoreThanPredicted) {
+            return Verdict::wait($taken->code(), 'More than it should take', $taken->airMl < -$taken->tellsMl
+                ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice."
+                : "{$text} Less air stays than the model keeps, it runs out somewhere, or a jug was counted twice.");
         }
-        if ($air <= $tells) {
-            return Verdict::pass('as_predicted', 'Accepted as predicted', $text);
+        if ($taken->code === FillTakenCode::AsPredicted) {
+            return Verdict::pass($taken->code(), 'Accepted as predicted', $text);
         }
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;
         $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';

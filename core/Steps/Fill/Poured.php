@@ -7,9 +7,10 @@ namespace Aqbel\Core\Steps\Fill;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Judged\FillTaken;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Observed\Poured as Drawn;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Figure;
@@ -29,13 +30,15 @@ abstract class Poured extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form === 'poured' ? $this->poured($at, $entry) : [];
+        return $entry->form === Drawn::FORM ? $this->poured($at, $entry) : [];
     }
 
     /** @return list<Line> what an entry says was poured */
     protected function poured(Situation $at, Entry $entry): array
     {
-        return $entry->number('volume') === null ? [] : [TopUp::line($at, $entry, 'Poured', self::plusMinusMl($at, $entry))];
+        $read = VesselReading::of($entry);
+
+        return $read === null ? [] : [TopUp::line($at, $entry, 'Poured', $read->plusMinusMl($at))];
     }
 
     public function figure(Situation $at): ?Figure
@@ -53,10 +56,10 @@ abstract class Poured extends StepKind
     protected function pourForm(Situation $at, bool $main = true): Form
     {
         return new Form(
-            'poured',
+            Drawn::FORM,
             'Record pour',
             [
-                ...$this->vesselFields($at, 'volume', 'Poured in', VesselUse::Measure),
+                ...VesselReading::fields($at, 'Poured in', VesselUse::Measure),
                 Bucket::isInside($at->job) ? null : TopUp::jugField($at),
             ],
             $main,
@@ -64,20 +67,13 @@ abstract class Poured extends StepKind
         );
     }
 
-    /** What went into the circuit since the close-up, less what was caught and left over, mL. */
     protected function netIn(Situation $at): float
     {
-        return $at->job->ledger()->contentMl - $at->job->ledgerBefore(Stage::Fill)->contentMl;
+        return FillTaken::netInMl($at);
     }
 
-    /** What the fill should take from what really stayed inside, mL. */
     protected function expected(Situation $at): float
     {
-        $predicted = Plan::of($at)->predicted;
-
-        return max(
-            0.0,
-            $predicted->usableMl - Plan::of($at)->fill->airMl - $at->job->ledgerBefore(Stage::Fill)->contentMl,
-        );
+        return FillTaken::expectedMl($at);
     }
 }

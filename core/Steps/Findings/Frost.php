@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Findings;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\MixtureRead;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\FreezePointRead;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
@@ -18,9 +20,6 @@ use Aqbel\Core\Saying\Obstacle;
  */
 final readonly class Frost
 {
-    /** A refractometer in the shop reads to so much of glycol (common practice, no source). */
-    public const REFRACTOMETER = 0.03;
-
     /** More glycol carries less heat and protects no better (handbook of any maker, from memory). */
     public const MOST = 0.6;
 
@@ -31,11 +30,11 @@ final readonly class Frost
     /** Null while nothing is known of what is inside. */
     public static function of(Situation $at): ?self
     {
-        $freeze = $at->job->lastOf('refractometer', 'freeze')?->number('freeze');
-        if ($freeze !== null) {
-            $read = Mixture::freezingAt($at->facts()->base, Temperature::celsius($freeze))->volumeFraction;
+        $freeze = $at->job->observedAnywhere(FreezePointRead::class);
+        if ($freeze !== []) {
+            $last = Temperature::celsius($freeze[count($freeze) - 1]->celsius);
 
-            return new self($at, $read, self::REFRACTOMETER);
+            return new self($at, Mixture::freezingAt($at->facts()->base, $last)->volumeFraction, MixtureRead::PLUS_MINUS);
         }
         $ledger = $at->job->ledger();
 

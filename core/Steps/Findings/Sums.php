@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Saying\Gate;
@@ -41,11 +42,17 @@ final readonly class Sums
     {
         $moves = $kind->does(Does::MovesCoolant) || $kind->does(Does::TouchesShelf);
         $cameOut = array_filter($at->job->cameUp($at->step->id), fn (Entry $line) => $line->is(Lines::Outlet)) !== [];
-        if (! $kind->does(Does::Signs) && ! $cameOut && (! $moves || $at->entries() === [])) {
+        if (! $kind->does(Does::Signs) && ! $kind->does(Does::Balances) && ! $cameOut && (! $moves || $at->entries() === [])) {
             return null;
         }
 
-        return self::content($at, $at->job->ledger()) ?? self::batch($at);
+        return self::onTheWay($at) ?? self::content($at, $at->job->ledger()) ?? self::batch($at);
+    }
+
+    /** What cannot be in what came out and went in, whatever the step; null where all can. */
+    public static function impossible(Situation $at): ?Obstacle
+    {
+        return (self::onTheWay($at) ?? self::content($at, $at->job->ledger()))?->obstacle();
     }
 
     public function verdict(): Verdict
@@ -56,6 +63,19 @@ final readonly class Sums
     public function obstacle(): Obstacle
     {
         return Obstacle::at(Gate::Sums, $this->code, "{$this->text} {$this->where()}");
+    }
+
+    /** What a later pour has covered up cannot have been either: the sums as each stage left them. */
+    private static function onTheWay(Situation $at): ?self
+    {
+        foreach ([Stage::Rinse, Stage::CloseUp, Stage::Fill] as $stage) {
+            $wrong = $at->job->ledgerBefore($stage)->lines === [] ? null : self::content($at, $at->job->ledgerBefore($stage));
+            if ($wrong !== null) {
+                return $wrong;
+            }
+        }
+
+        return null;
     }
 
     private static function content(Situation $at, Ledger $ledger): ?self

@@ -10,21 +10,29 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\Accounted;
+use Aqbel\Core\Judged\AccountedCode;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\LevelSeen;
+use Aqbel\Core\Observed\NumberNamed;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Findings\Frost;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 11: the record is signed when nothing is missing, or what is missing has a reason. */
 final class SignOff extends StepKind
 {
+    private const SHOWN = 3;
+
     public function name(): string
     {
         return 'sign_off';
@@ -59,9 +67,51 @@ final class SignOff extends StepKind
         ]));
     }
 
+    public function observes(): array
+    {
+        return [NumberNamed::class];
+    }
+
+    public function judgement(Situation $at): Accounted
+    {
+        return Accounted::of($at);
+    }
+
+    /** @return array<string, string> the three largest lines of the sums, by their place there */
+    private function likeliest(Situation $at): array
+    {
+        $lines = $at->job->ledger()->lines;
+        uasort($lines, fn (Line $a, Line $b) => abs($b->ml) <=> abs($a->ml));
+        $said = [];
+        foreach (array_slice($lines, 0, self::SHOWN, true) as $place => $line) {
+            $said["line:{$place}"] = "{$line->label} {$at->litres(abs($line->ml))}";
+        }
+
+        return $said + ['capacity' => "The capacity of {$at->litres($at->circuit()->capacityMl())}"];
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        $sums = $this->judgement($at);
+        $missing = $at->litres(abs($sums->missingMl));
+
+        return match ($sums->code) {
+            AccountedCode::Accounted => null,
+            AccountedCode::AirUnaccounted => Verdict::stop($sums->code(), 'Air behind the mark', "By the sums {$missing} ± "
+                ."{$at->litres($sums->plusMinusMl)} is missing though the level stands at its mark: air, until it came in as a top-up or a number is named."),
+            AccountedCode::TooMuch => Verdict::stop($sums->code(), 'More than stands below the mark', "By the sums {$missing} ± "
+                ."{$at->litres($sums->plusMinusMl)} more is inside than the circuit holds at its mark: one of the numbers is wrong."),
+            AccountedCode::NumberNamed => Verdict::wait($sums->code(), 'A number is named', 'The record says which number is wrong, and how that is known.'),
+        };
+    }
+
     public function asks(Situation $at): array
     {
-        return [new Form('remark', 'Keep remark', [Field::text('remark', 'Remark for the record', true)], false)];
+        $wrong = ! in_array(Accounted::of($at)->code, [AccountedCode::Accounted, AccountedCode::NumberNamed], true);
+        $named = NumberNamed::asked($this->likeliest($at));
+        $remark = new Form('remark', 'Keep remark', [Field::text('remark', 'Remark for the record', true)], false);
+
+        return Form::offering([$wrong ? $named : null, $remark], [$remark, $named]);
     }
 
     public function obstacles(Situation $at): array
@@ -94,11 +144,21 @@ final class SignOff extends StepKind
 
         return array_values(array_filter([
             ...$missing,
+            $this->unaccounted($at),
             $frost,
             $level === null || $level->atTheMark()
                 ? null
                 : Obstacle::missing('level', 'The last cold level was not at the mark.'),
         ]));
+    }
+
+    private function unaccounted(Situation $at): ?Obstacle
+    {
+        $verdict = $this->judge($at);
+
+        return $verdict?->stops() !== true
+            ? null
+            : Obstacle::at(Gate::Sums, $verdict->code, "{$verdict->reason} Top up, correct it, name the number, or a lead says why it stands.");
     }
 
     public function figure(Situation $at): Figure

@@ -32,6 +32,9 @@ final class Found extends StepKind
     /** An estimate of what is missing may be off by so much of it (common practice, no source). */
     private const UNSURE_OF_MISSING = 0.25;
 
+    /** Half of what can be missing behind a mark that reads full (common practice: 80 % full, no source). */
+    private const AIR_BEHIND = 0.1;
+
     public function name(): string
     {
         return 'found';
@@ -160,6 +163,10 @@ final class Found extends StepKind
             default => Plan::of($at)->choices->presumedFraction($at->circuit()),
         };
         $unsure = self::UNSURE * $full + ($empty ? 0.0 : self::UNSURE_OF_MISSING * $missing);
+        if ($entry->text('content') === 'full' && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
+            // At its mark with air inside is the very case: as much as stood there, or a fifth less.
+            return new Line('Content found, air inside', (1.0 - self::AIR_BEHIND) * $full, self::AIR_BEHIND * $full + $unsure, $fraction, true);
+        }
 
         return new Line('Content found', $full - $missing, $unsure, $fraction, true);
     }

@@ -6,14 +6,16 @@ namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\MixtureRead;
+use Aqbel\Core\Judged\MixtureReadCode;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\FreezePointRead;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
@@ -54,9 +56,19 @@ final class Refractometer extends StepKind
         ];
     }
 
+    public function observes(): array
+    {
+        return [FreezePointRead::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return [new Form('freeze', 'Record freeze point', [Field::temperature('freeze', 'Freezes at', true, -70, 0)])];
+        return [FreezePointRead::asked()];
+    }
+
+    public function judgement(Situation $at): ?MixtureRead
+    {
+        return MixtureRead::of($at);
     }
 
     public function atOnce(Situation $at): Form
@@ -66,9 +78,12 @@ final class Refractometer extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('freeze')
-            ? array_filter([Frost::of($at)?->obstacle()])
-            : [Obstacle::missing('no_reading', 'Record the freeze point.')];
+        return match ($this->judgement($at)?->code) {
+            null => [Obstacle::missing('no_reading', 'Record the freeze point.')],
+            MixtureReadCode::Contradicts => [Obstacle::at(Gate::Sums, 'contradicts', 'The refractometer and what was poured cannot both be '
+                .'right: read it again, or correct what was mixed.')],
+            default => array_filter([Frost::of($at)?->obstacle()]),
+        };
     }
 
     public function figure(Situation $at): Figure
@@ -77,7 +92,7 @@ final class Refractometer extends StepKind
 
         return new Figure(
             'Freezes at',
-            $at->last('freeze')?->number('freeze'),
+            $at->latest(FreezePointRead::class)?->celsius,
             Dimension::Temperature,
             Origin::Measured,
             $wanted->freezePoint()->degC(),
@@ -87,22 +102,21 @@ final class Refractometer extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $freeze = $at->last('freeze')?->number('freeze');
-        if ($freeze === null) {
+        $mixture = $this->judgement($at);
+        if ($mixture === null) {
             return null;
         }
-        $fraction = Mixture::freezingAt($at->facts()->base, Temperature::celsius($freeze))->volumeFraction;
-        $target = Plan::of($at)->choices->targetFraction;
-        [$read, $planned] = [$at->say($fraction, Unit::Percent), $at->say($target, Unit::Percent)];
-        if (abs($fraction - $target) <= Frost::REFRACTOMETER) {
-            return Verdict::pass('as_planned', 'As planned', "{$read}, planned {$planned}.");
-        }
-        $next = $fraction < $target ? 'concentrate' : 'water';
+        [$read, $planned] = [$at->say($mixture->fraction, Unit::Percent), $at->say($mixture->target, Unit::Percent)];
+        $next = $mixture->fraction < $mixture->target ? 'concentrate' : 'water';
 
-        return Verdict::wait(
-            'off_plan',
-            'Off the plan',
-            "{$read} instead of {$planned}. Make the next top-up {$next}, or accept it with a reason.",
-        );
+        return match ($mixture->code) {
+            MixtureReadCode::AsPlanned => Verdict::pass($mixture->code(), 'As planned', "{$read}, planned {$planned}."),
+            MixtureReadCode::OffPlan => Verdict::wait($mixture->code(), 'Off the plan', "{$read} instead of {$planned}. Make the next top-up {$next}, "
+                .'or accept it with a reason.'),
+            MixtureReadCode::Beyond => Verdict::wait($mixture->code(), 'Beyond the scale', "Colder than any mixture that is told: {$read} or more, "
+                ."and more carries less heat. Planned {$planned}. Read it again, or thin it with water."),
+            MixtureReadCode::Contradicts => Verdict::stop($mixture->code(), 'Both cannot be', "It reads as {$read}, and by what was poured "
+                ."{$at->say((float) $mixture->ledger, Unit::Percent)} is inside: read it again, or correct what was mixed or found."),
+        };
     }
 }

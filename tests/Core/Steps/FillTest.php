@@ -18,7 +18,8 @@ final class FillTest extends TestCase
 {
     public function test_a_bleed_point_is_closed_by_the_house_rule(): void
     {
-        $minute = JobOnPaper::on('rescue-ambulance')->write('bleed:bleed_housing', 'running', later: 30);
+        $poured = fn (JobOnPaper $job): JobOnPaper => $job->write('bleed:bleed_housing', 'poured', ['volume' => 9000.0, 'vessel' => 'bucket']);
+        $minute = $poured(JobOnPaper::on('rescue-ambulance'))->write('bleed:bleed_housing', 'running', later: 30);
         self::assertSame('Running', $minute->judge('bleed:bleed_housing')->title);
         try {
             JobOnPaper::kind('bleed')->admit($minute->at('bleed:bleed_housing'), 'closed', new Values([]));
@@ -32,7 +33,7 @@ final class FillTest extends TestCase
             'a bubble starts the minute again',
         );
         self::assertSame('Close it now', $minute->wait(25)->judge('bleed:bleed_housing')->title);
-        $first = JobOnPaper::on('rescue-ambulance', rules: new HouseRules(closeBleed: BleedRule::FirstCoolant))
+        $first = $poured(JobOnPaper::on('rescue-ambulance', rules: new HouseRules(closeBleed: BleedRule::FirstCoolant)))
             ->write('bleed:bleed_housing', 'running', later: 1);
         self::assertSame('Close it now', $first->judge('bleed:bleed_housing')->title);
         JobOnPaper::kind('bleed')->admit($first->at('bleed:bleed_housing'), 'closed', new Values([]));

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+use Aqbel\Core\Job\Observation;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\NumberNamed;
+
+/**
+ * A level at the mark says where the surface stands; what is behind it is what the ledger misses. Before a signature it
+ * has come in, or the number is named that is wrong.
+ */
+final readonly class Accounted implements Judgement
+{
+    /** @param  list<Observation>  $restsOn */
+    private function __construct(public AccountedCode $code, public float $missingMl, public float $plusMinusMl, private array $restsOn)
+    {
+    }
+
+    public static function of(Situation $at): self
+    {
+        $ledger = $at->job->ledger();
+        $missing = $ledger->trappedAirMl();
+        $plusMinus = $ledger->trappedAirPlusMinusMl();
+        $named = $at->latest(NumberNamed::class);
+        $code = match (true) {
+            $ledger->lines === [] || abs($missing) <= $plusMinus => AccountedCode::Accounted,
+            $named !== null => AccountedCode::NumberNamed,
+            $missing > 0.0 => AccountedCode::AirUnaccounted,
+            default => AccountedCode::TooMuch,
+        };
+
+        return new self($code, $missing, $plusMinus, $named === null ? [] : [$named]);
+    }
+
+    public function code(): string
+    {
+        return $this->code->value;
+    }
+
+    public function outcome(): Outcome
+    {
+        return match ($this->code) {
+            AccountedCode::Accounted => Outcome::Passes,
+            AccountedCode::NumberNamed => Outcome::Waits,
+            default => Outcome::Stops,
+        };
+    }
+
+    public function latches(): bool
+    {
+        return false;
+    }
+
+    public function restsOn(): array
+    {
+        return $this->restsOn;
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Observed\LevelReached;
+use Aqbel\Core\Plan\Plan;
+
+/** A fill that stands at its mark: agreement with the prediction must hold both ways, within what the sums can tell. */
+final readonly class FillTaken implements Judgement
+{
+    /** A ± of so many times the air that may stay tells nothing (common practice, no source). */
+    private const BLUNT = 1.5;
+
+    /** @param  float  $tellsMl  up to here agreement means something */
+    private function __construct(
+        public FillTakenCode $code,
+        public float $netInMl,
+        public float $expectedMl,
+        public float $airMl,
+        public float $plusMinusMl,
+        public float $tellsMl,
+        private LevelReached $reached,
+    ) {
+    }
+
+    /** Null before the level was seen at the mark. */
+    public static function of(Situation $at): ?self
+    {
+        $reached = $at->latest(LevelReached::class);
+        if ($reached === null) {
+            return null;
+        }
+        $ledger = $at->job->ledger();
+        [$air, $plusMinus] = [$ledger->trappedAirMl(), $ledger->trappedAirPlusMinusMl()];
+        $limit = Plan::of($at)->choices->airLimitMl($at->circuit());
+        $tells = max($limit, min(self::BLUNT * $limit, $plusMinus));
+        [$in, $expected] = [self::netInMl($at), self::expectedMl($at)];
+        $code = match (true) {
+            $air < -$tells || $in > $expected + $tells => FillTakenCode::MoreThanPredicted,
+            $air <= $tells => FillTakenCode::AsPredicted,
+            default => FillTakenCode::AirTrapped,
+        };
+
+        return new self($code, $in, $expected, $air, $plusMinus, $tells, $reached);
+    }
+
+    /** What went into the circuit since the close-up, less what was caught and left over, mL. */
+    public static function netInMl(Situation $at): float
+    {
+        return $at->job->ledger()->contentMl - $at->job->ledgerBefore(Stage::Fill)->contentMl;
+    }
+
+    /** What the fill should take from what really stayed inside; what a vacuum leaves is topped up at the neck, mL. */
+    public static function expectedMl(Situation $at): float
+    {
+        $plan = Plan::of($at);
+        $air = $plan->school->mixedOutside() ? 0.0 : $plan->fill->airMl;
+
+        return max(0.0, $plan->predicted->usableMl - $air - $at->job->ledgerBefore(Stage::Fill)->contentMl);
+    }
+
+    /** Whether it took what was predicted, and the air that stays was predicted too. */
+    public function tookWhatItShould(): bool
+    {
+        return $this->netInMl >= $this->expectedMl - $this->tellsMl && $this->netInMl <= $this->expectedMl + $this->tellsMl;
+    }
+
+    public function code(): string
+    {
+        return $this->code->value;
+    }
+
+    public function outcome(): Outcome
+    {
+        return $this->code === FillTakenCode::AsPredicted ? Outcome::Passes : Outcome::Waits;
+    }
+
+    public function latches(): bool
+    {
+        return false;
+    }
+
+    public function restsOn(): array
+    {
+        return [$this->reached];
+    }
+}

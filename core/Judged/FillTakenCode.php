@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+/** What a fill took, against what was predicted. */
+enum FillTakenCode: string
+{
+    case AsPredicted = 'as_predicted';
+    case MoreThanPredicted = 'more_than_predicted';
+    case AirTrapped = 'air_trapped';
+}
