@@ -9,8 +9,10 @@ use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\StopLimitAtNeck;
+use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
+use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
@@ -94,13 +96,7 @@ final class DemoAnswers
 
         return match ($at->step->kind) {
             'drain' => self::drained($kind, $at),
-            'mix' => [
-                [
-                    'batch',
-                    ['concentrate' => self::room($at, 0.6), 'water' => self::room($at, 0.6), 'from' => 'elsewhere'],
-                    4,
-                ],
-            ],
+            'mix' => [['batch', self::mixed($kind, $at), 4]],
             'extra' => [['done', ['how' => 'As it was found'], 2]],
             'fill_through' => [
                 ['opened', [], 3],
@@ -147,7 +143,7 @@ final class DemoAnswers
                     8,
                 ],
             ],
-            'refractometer' => [['freeze', ['freeze' => (string) round($kind->figure($at)->datum ?? -36.0)], 1]],
+            'refractometer' => [['freeze', ['freeze' => (string) round(self::freezesC($at))], 1]],
             'heat_cycle' => self::hotEnough($at),
             'cold_level' => self::drawnIn($at),
             'drive' => [['driven', ['minutes' => '14', 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
@@ -193,6 +189,29 @@ final class DemoAnswers
             ['opened', ['cap' => 'off'], 8],
             ['out', ['volume' => $litres, 'vessel' => 'pan', 'flow' => 'ran', 'shut' => '1'], 3],
         ];
+    }
+
+    /** @return array<string, string> what the step proposes, or as much of both where it proposes nothing */
+    private static function mixed(StepKind $kind, Situation $at): array
+    {
+        foreach ($kind->forms($at) as $form) {
+            foreach ($form->name === 'batch' ? $form->fields : [] as $field) {
+                $proposed[$field->name] = $field->defaultText(UnitSystem::Metric);
+            }
+        }
+        $room = self::room($at, 0.6);
+
+        return ['from' => 'elsewhere'] + ($proposed ?? []) + ['concentrate' => $room, 'water' => $room];
+    }
+
+    /** As what is inside freezes, by the sums, and as near to the plan as a refractometer may read it, °C. */
+    private static function freezesC(Situation $at): float
+    {
+        $wanted = Plan::of($at)->choices->targetFraction;
+        $is = $at->job->ledger()->fraction() ?? $wanted;
+        $read = abs($is - $wanted) > 0.065 ? $is : max($wanted - 0.025, min($wanted + 0.025, $is));
+
+        return (new Mixture($at->facts()->base, $read))->freezePoint()->degC();
     }
 
     /** @return list<Answer> what the sums still miss, or next to nothing */
