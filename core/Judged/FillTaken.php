@@ -15,6 +15,9 @@ final readonly class FillTaken implements Judgement
     /** A ± of so many times the air that may stay tells nothing (common practice, no source). */
     private const BLUNT = 1.5;
 
+    /** By more than this share of it no prediction is off: a number is (common practice, no source). */
+    private const MUCH = 0.4;
+
     /** @param  float  $tellsMl  up to here agreement means something */
     private function __construct(
         public FillTakenCode $code,
@@ -40,7 +43,8 @@ final readonly class FillTaken implements Judgement
         $tells = max($limit, min(self::BLUNT * $limit, $plusMinus));
         [$in, $expected] = [self::netInMl($at), self::expectedMl($at)];
         $code = match (true) {
-            $air < -$tells || $in > $expected + $tells => FillTakenCode::MoreThanPredicted,
+            $air < -$tells || $in > $expected + max(self::BLUNT * $tells, self::MUCH * $expected) => FillTakenCode::MoreThanPredicted,
+            $air <= $tells && $in > $expected + $tells => FillTakenCode::Full,
             $air <= $tells => FillTakenCode::AsPredicted,
             default => FillTakenCode::AirTrapped,
         };
@@ -76,7 +80,7 @@ final readonly class FillTaken implements Judgement
 
     public function outcome(): Outcome
     {
-        return $this->code === FillTakenCode::AsPredicted ? Outcome::Passes : Outcome::Waits;
+        return in_array($this->code, [FillTakenCode::AsPredicted, FillTakenCode::Full], true) ? Outcome::Passes : Outcome::Waits;
     }
 
     public function latches(): bool

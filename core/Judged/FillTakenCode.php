@@ -8,6 +8,9 @@ namespace Aqbel\Core\Judged;
 enum FillTakenCode: string
 {
     case AsPredicted = 'as_predicted';
+
+    /** Full by the sums, and somewhat more than predicted: less air stayed. */
+    case Full = 'full';
     case MoreThanPredicted = 'more_than_predicted';
     case AirTrapped = 'air_trapped';
 }

@@ -48,12 +48,13 @@ final readonly class PointBled implements Judgement
         $bubble = $at->latest(BubbleSeen::class);
         $since = $runs === null ? null : max($runs->at(), $bubble?->at() ?? 0);
         $over = ! $byTheMinute || ($since !== null && $at->now >= $since + self::MINUTE_S);
-        $early = $runs !== null && $expected !== null && $in < self::EARLY * $expected
+        $written = $in > 0.0;
+        $early = $runs !== null && $expected !== null && $written && $in < self::EARLY * $expected
             && $expected - $in > Plan::of($at)->choices->airLimitMl($at->circuit());
         $code = match (true) {
             $dry !== null && $runs === null => PointBledCode::StaysDry,
             $early => PointBledCode::RanTooEarly,
-            $closed !== null => PointBledCode::Closed,
+            $closed !== null => $written || $expected === null || $expected <= 0.0 ? PointBledCode::Closed : PointBledCode::ClosedUnwritten,
             $runs !== null => $over ? PointBledCode::CloseIt : PointBledCode::Running,
             $expected !== null && $in > self::LATE * $expected => PointBledCode::ShouldRun,
             default => null,

@@ -17,6 +17,9 @@ enum PointBledCode: string
 
     case Running = 'running';
 
+    /** It was closed as it ran, and no pour is written down yet: the level tells what went in. */
+    case ClosedUnwritten = 'closed_unwritten';
+
     /** It runs with far less in than reaches it, by the sums. */
     case RanTooEarly = 'ran_too_early';
 

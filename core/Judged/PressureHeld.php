@@ -87,10 +87,11 @@ final readonly class PressureHeld implements Judgement
         $passed = max(0.0, $test->at() - $from + self::SLACK_S);
         $held = min($test->heldS ?? $passed, $passed);
         $hold = self::hold($at, $test, $start, $held);
-        $drop = $start - $test->endKpa;
+        $end = $test->endKpa ?? $start;
+        $drop = $start - $end;
         // Hoses that gave are told from a loss by the third reading, as long as what stood then still was a test.
         $gave = $test->minuteKpa !== null && $hold->verdict === PressureVerdict::Tight
-            && $test->endKpa >= PressureHold::COUNTS_FROM * self::askedKpa($at);
+            && $end >= PressureHold::COUNTS_FROM * self::askedKpa($at);
         $code = match (true) {
             $hold->verdict === PressureVerdict::Lost => PressureHeldCode::Lost,
             $start < PressureHold::COUNTS_FROM * self::askedKpa($at) => PressureHeldCode::NoTest,
@@ -101,7 +102,7 @@ final readonly class PressureHeld implements Judgement
             default => PressureHeldCode::Holds,
         };
 
-        return new self($code, array_values(array_filter([$pumped, $test])), $start, $test->endKpa, $hold->boundMlPerMinute, $held, $test->coolantC);
+        return new self($code, array_values(array_filter([$pumped, $test])), $start, $end, $hold->boundMlPerMinute, $held, $test->coolantC);
     }
 
     /**
@@ -143,7 +144,7 @@ final readonly class PressureHeld implements Judgement
         $minute = $test->minuteKpa === null || $heldS <= self::MINUTE_S ? [] : [$read(self::MINUTE_S, $test->minuteKpa)];
 
         return new PressureHold(
-            [$read(0.0, $startKpa), ...$minute, $read(max(1.0, $heldS), $test->endKpa)],
+            [$read(0.0, $startKpa), ...$minute, $read(max(1.0, $heldS), $test->endKpa ?? $startKpa)],
             Pressure::kilopascals(self::askedKpa($at)),
             Plan::of($at)->choices->atmosphere()->pressure,
             max($at->job->ledger()->headspaceMl, 0.0),

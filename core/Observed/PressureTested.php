@@ -19,6 +19,9 @@ final readonly class PressureTested extends Report
     /** How it stands since it was pumped. */
     public const STOOD = 'stood';
 
+    /** The needle stands where it was pumped to. */
+    public const UNMOVED = 'unmoved';
+
     public const START = 'start';
 
     public const MINUTE = 'minute';
@@ -34,13 +37,14 @@ final readonly class PressureTested extends Report
     /**
      * @param  ?float  $startKpa  null where pumping was told at its time
      * @param  ?float  $minuteKpa  after a minute, where it was read
+     * @param  ?float  $endKpa  null where the needle had not moved
      * @param  ?float  $heldS  as it was said; the clock of the journal bounds it
      */
     private function __construct(
         Told $told,
         public ?float $startKpa,
         public ?float $minuteKpa,
-        public float $endKpa,
+        public ?float $endKpa,
         public ?float $heldS,
         public ?float $coolantC,
     ) {
@@ -50,8 +54,9 @@ final readonly class PressureTested extends Report
     public static function of(Entry $line): ?static
     {
         $end = $line->number(self::END);
+        $tells = $line->form === self::UNMOVED || ($end !== null && in_array($line->form, [self::WHOLE, self::STOOD], true));
 
-        return $end === null || ! in_array($line->form, [self::WHOLE, self::STOOD], true) ? null : new self(
+        return ! $tells ? null : new self(
             Told::by($line),
             $line->form === self::WHOLE ? $line->number(self::START) : null,
             $line->number(self::MINUTE),
@@ -71,6 +76,11 @@ final readonly class PressureTested extends Report
             Field::duration(self::HELD, 'Held for', Unit::Minute, self::LONGEST_S),
             $coolant,
         ]);
+    }
+
+    public static function askedUnmoved(): Form
+    {
+        return new Form(self::UNMOVED, 'It has not moved', closes: true);
     }
 
     public static function askedStood(?Field $coolant): Form

@@ -167,6 +167,8 @@ final class Bleed extends Poured
             PointBledCode::RanTooEarly => Verdict::wait($bled->code(), 'It cannot run yet', "By the sums {$at->litres($bled->netInMl)} is in, and it runs "
                 ."at {$at->litres((float) $bled->expectedMl)}. A pour is not written down, or what runs is not the level."),
             PointBledCode::Closed => Verdict::pass($bled->code(), 'Closed', "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}."),
+            PointBledCode::ClosedUnwritten => Verdict::wait($bled->code(), 'Closed, nothing written yet', 'It ran by your word; no pour is written down. '
+                .'The level at the mark asks for all of it, and no engine starts on less.'),
             PointBledCode::CloseIt => Verdict::pass($bled->code(), 'Close it now', $bled->watchedSince === null
                 ? "House rule: {$rule}."
                 : 'A full minute without a bubble.'),
@@ -185,7 +187,7 @@ final class Bleed extends Poured
     /** A point that stays dry is an answer; what it left is proven hot. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || ($this->staysDry($at) && $at->observed(PointClosed::class) !== []);
+        return parent::goesOn($at) || $this->judgement($at)?->code === PointBledCode::ClosedUnwritten || ($this->staysDry($at) && $at->observed(PointClosed::class) !== []);
     }
 
     public function watch(Situation $at): array

@@ -210,6 +210,9 @@ final class FillLevel extends Poured
                 ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice."
                 : "{$text} Less air stays than the model keeps, it runs out somewhere, or a jug was counted twice.");
         }
+        if ($taken->code === FillTakenCode::Full) {
+            return Verdict::pass($taken->code(), 'Full by the sums', "{$text} Less air stayed than the model keeps.");
+        }
         if ($taken->code === FillTakenCode::AsPredicted) {
             return Verdict::pass($taken->code(), 'Accepted as predicted', $text);
         }

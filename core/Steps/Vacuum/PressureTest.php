@@ -93,11 +93,11 @@ final class PressureTest extends StepKind
 
         return Form::offering(
             [
-                ...$holding ? [$stood, $pumped->aside()] : [$pumped, $whole->aside()],
+                ...$holding ? [$coolant === null ? PressureTested::askedUnmoved() : null, $stood->aside($coolant === null), $pumped->aside()] : [$pumped, $whole->aside()],
                 // A test that failed is not undone by “not done”.
                 $held?->fails() === true || $held?->code === PressureHeldCode::Holds ? null : Declined::asked(),
             ],
-            [$pumped, PressureTested::askedStood(CoolantRead::field()->usuallySaid()), PressureTested::askedWhole(CoolantRead::field()->usuallySaid()), Declined::asked()],
+            [PressureTested::askedUnmoved(), $pumped, PressureTested::askedStood(CoolantRead::field()->usuallySaid()), PressureTested::askedWhole(CoolantRead::field()->usuallySaid()), Declined::asked()],
         );
     }
 

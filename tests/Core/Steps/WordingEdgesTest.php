@@ -65,7 +65,7 @@ final class WordingEdgesTest extends TestCase
         self::assertSame('as_predicted', $said(550.0));
         self::assertSame('air_trapped', $said(565.0));
         self::assertSame('as_predicted', $said(-145.0));
-        self::assertSame('more_than_predicted', $said(-165.0), '405 mL of air were predicted to stay');
+        self::assertSame('full', $said(-165.0), '405 mL of air were predicted to stay');
         self::assertSame('more_than_predicted', $said(-565.0));
     }
 
