@@ -61,6 +61,14 @@ final readonly class Sheet
         return count($blocks) > 1 || ($blocks !== [] && $blocks[0]->items() !== []) ? $blocks : [];
     }
 
+    /** The block whose answer its own press gives: where only one is asked. */
+    public function answered(): ?SheetBlock
+    {
+        $answers = array_values(array_filter($this->blocks, fn (SheetBlock $block) => $block->answer() !== null));
+
+        return count($answers) === 1 ? $answers[0] : null;
+    }
+
     public function title(): string
     {
         $stages = array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->blocks));

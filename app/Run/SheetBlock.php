@@ -6,7 +6,6 @@ namespace App\Run;
 
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\FieldType;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Table;
 
@@ -34,7 +33,7 @@ final readonly class SheetBlock
     /** @return list<Field> what is ticked all at once */
     public function items(): array
     {
-        return array_values(array_filter($this->form->fields, fn (Field $field) => $field->type === FieldType::Check));
+        return array_values(array_filter($this->form->fields, fn (Field $field) => $field->isToDo()));
     }
 
     /** @return list<Field> what is asked */
@@ -49,6 +48,12 @@ final readonly class SheetBlock
         return array_values(array_filter($this->form->fields, fn (Field $field) => $this->isNew($field) && self::mayStayEmpty($field)));
     }
 
+    /** What is answered in it. */
+    public function answer(): ?Field
+    {
+        return $this->form->answer();
+    }
+
     /** @return list<string> under which what is wrong with them is told */
     public function names(): array
     {
@@ -58,11 +63,11 @@ final readonly class SheetBlock
     /** Asked, and not on the sheet before. */
     private function isNew(Field $field): bool
     {
-        return $field->type !== FieldType::Check && ! in_array($field->name, $this->known, true);
+        return ! $field->isToDo() && ! in_array($field->name, $this->known, true);
     }
 
     private static function mayStayEmpty(Field $field): bool
     {
-        return ! $field->required && ! $field->usual && $field->type !== FieldType::Check && $field->default === null;
+        return ! $field->required && ! $field->usual && $field->default === null;
     }
 }

@@ -25,7 +25,13 @@ final readonly class ShownForm
     /** A choice that stands as it usually is folds away behind what is asked first. */
     public function folds(Field $field): bool
     {
-        return $field !== $this->form->fields[0];
+        return $field !== $this->fields()[0];
+    }
+
+    /** @return list<Field> what is asked besides what its press answers */
+    public function fields(): array
+    {
+        return array_values(array_filter($this->form->fields, fn (Field $field) => ! $field->answers));
     }
 
     /** Whether the press itself tells that the step is done with it, and another leaves it open. */

@@ -6,7 +6,11 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\NumberNamed;
+use Aqbel\Core\Observed\Poured;
+use Aqbel\Core\Observed\ToppedUp;
 
 /**
  * A level at the mark says where the surface stands; what is behind it is what the ledger misses. Before a signature it
@@ -32,7 +36,13 @@ final readonly class Accounted implements Judgement
             default => AccountedCode::TooMuch,
         };
 
-        return new self($code, $missing, $plusMinus, $named === null ? [] : [$named]);
+        return new self($code, $missing, $plusMinus, $named === null ? self::sums($at) : [$named]);
+    }
+
+    /** @return list<Observation> what went in, and what came out */
+    private static function sums(Situation $at): array
+    {
+        return array_merge(...array_map($at->job->observedAnywhere(...), [Poured::class, ToppedUp::class, LevelReached::class, CameOut::class]));
     }
 
     public function code(): string

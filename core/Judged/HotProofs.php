@@ -48,8 +48,10 @@ final readonly class HotProofs
     {
         $facts = $at->facts();
         $rise = Rise::of($at);
-        $felt = $at->observed(FeltReading::class);
-        $seen = [...$rise->believed, ...$felt];
+        $opensC = self::opensC($facts);
+        $felt = array_filter($at->observed(FeltReading::class), fn (FeltReading $felt) => Rise::canHaveReached($at, $opensC, $felt->at()));
+        $read = array_filter($rise->believed, fn (HotReading $reading) => Rise::ranLongEnough($at, $reading->at()));
+        $seen = [...$read, ...$felt];
         usort($seen, fn (Observation $a, Observation $b) => [$a->told()->at, $a->told()->seq] <=> [$b->told()->at, $b->told()->seq]);
         $bubbles = null;
         foreach ($seen as $reading) {
@@ -59,8 +61,9 @@ final readonly class HotProofs
         $fanCounts = $limit->fanCanProve() && ! FanSeen::cannotCome($at);
         $missing = [
             $rise->doubted === null ? null : new MissingProof(ProofCode::Again, fromC: $rise->doubted->coolantC),
+            $seen === [] && $rise->doubted === null ? new MissingProof(ProofCode::RunOn) : null,
             self::thermostat($at, $seen) ? null : new MissingProof(ProofCode::Thermostat),
-            ...array_map(fn (string $outlet) => self::outlet($at, $outlet, $rise->believed, $felt), $facts->outlets),
+            ...array_map(fn (string $outlet) => self::outlet($at, $outlet, $read, $felt), $facts->outlets),
             $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles ? new MissingProof(ProofCode::Fan, times: $fan->times()) : null,
             $bubbles?->come() === true ? new MissingProof(ProofCode::Bubbles) : null,
         ];
@@ -85,8 +88,14 @@ final readonly class HotProofs
     /** Whether a reading shows that hot coolant goes through the thermostat: both sides warm, and near each other. */
     public static function passesTheThermostat(Facts $facts, HotReading $reading): bool
     {
-        return $reading->farC !== null && $reading->coolantC >= ($facts->thermostatStartC ?? self::USUAL_START_C)
+        return $reading->farC !== null && $reading->coolantC >= self::opensC($facts)
             && $reading->coolantC - $reading->farC <= self::GAP_C;
+    }
+
+    /** Where the thermostat starts to open, °C. */
+    public static function opensC(Facts $facts): float
+    {
+        return $facts->thermostatStartC ?? self::USUAL_START_C;
     }
 
     /** @param  list<HotReading|FeltReading>  $seen */
@@ -102,8 +111,8 @@ final readonly class HotProofs
     /**
      * An outlet counts as it was read, or felt, last.
      *
-     * @param  list<HotReading>  $read
-     * @param  list<FeltReading>  $felt
+     * @param  array<HotReading>  $read
+     * @param  array<FeltReading>  $felt
      */
     private static function outlet(Situation $at, string $outlet, array $read, array $felt): ?MissingProof
     {

@@ -18,6 +18,9 @@ enum ProofCode: string
     /** A minute without bubbles. */
     case Bubbles = 'bubbles';
 
+    /** More of the run than a moment: nothing can be hot yet. */
+    case RunOn = 'run_on';
+
     /** A second reading that says the same as one that rose too fast. */
     case Again = 'again';
 }

@@ -41,7 +41,7 @@ final readonly class RinseWarmUp implements Judgement
         }
         $danger = RunDanger::first($at, StopLimitAtNeck::of($at, $start->neck ?? Neck::Open), onWater: true);
         $running = self::isRunning($at);
-        $mixes = array_values(array_filter($readings, fn (Observation $reading) => self::goesRound($at, $reading)));
+        $mixes = array_values(array_filter([...Rise::of($at)->believed, ...$at->observed(FeltReading::class)], fn (Observation $reading) => self::goesRound($at, $reading)));
         $mixed = $mixes !== [] || $at->circuit()->gatesOf(GateKind::Thermostat) === [];
         // At its limit, shut off, it is judged by whether it mixed.
         $danger = $danger?->isLimit() === true && ! $running ? null : $danger;
@@ -98,8 +98,8 @@ final readonly class RinseWarmUp implements Judgement
     private static function goesRound(Situation $at, Observation $reading): bool
     {
         return match (true) {
-            $reading instanceof HotReading => HotProofs::passesTheThermostat($at->facts(), $reading),
-            $reading instanceof FeltReading => $reading->hose === Warmth::Hot && $reading->needle !== Needle::Low,
+            $reading instanceof HotReading => Rise::ranLongEnough($at, $reading->at()) && HotProofs::passesTheThermostat($at->facts(), $reading),
+            $reading instanceof FeltReading => Rise::canHaveReached($at, HotProofs::opensC($at->facts()), $reading->at()) && $reading->hose === Warmth::Hot && $reading->needle !== Needle::Low,
             default => false,
         };
     }

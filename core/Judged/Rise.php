@@ -22,6 +22,9 @@ final readonly class Rise
     /** Two sensors, two places: so far apart they may be, °C (common practice, no source). */
     public const PLACES_C = 8.0;
 
+    /** A run that shows anything takes so long, s (common practice, no source). */
+    public const SHORTEST_RUN_S = 60;
+
     /** A standing reading from longer ago says nothing of the start any more, s. */
     private const STILL_HOLDS_S = 12 * 3600;
 
@@ -41,8 +44,8 @@ final readonly class Rise
         [$believed, $last, $doubted, $jumped] = [[], null, null, null];
         [$startC, $startedAt] = $start === null ? [null, 0] : self::startOf($at, $start);
         foreach ($readings as $reading) {
-            $tooEarly = $startC !== null && ! self::within($startC, $startedAt, $reading);
-            $tooSudden = $last !== null && ! self::within($last->coolantC, $last->at(), $reading);
+            $tooEarly = $startC !== null && $reading->coolantC - $startC > self::most($startedAt, $reading->at());
+            $tooSudden = $last !== null && $reading->coolantC - $last->coolantC > self::most($last->at(), $reading->at());
             $confirms = $doubted !== null && ! $tooEarly && abs($reading->coolantC - $doubted->coolantC) <= self::most($doubted->at(), $reading->at());
             if ($tooEarly || ($tooSudden && ! $confirms)) {
                 $doubted = $reading;
@@ -54,6 +57,29 @@ final readonly class Rise
         }
 
         return new self($believed, $doubted, $jumped);
+    }
+
+    /** Whether its running time can have made an engine as hot as that by then, whatever a hand says, °C. */
+    public static function canHaveReached(Situation $at, float $celsius, int $then): bool
+    {
+        $start = $at->observed(Started::class)[0] ?? null;
+        if ($start === null) {
+            return false;
+        }
+        [$startC, $startedAt] = self::startOf($at, $start);
+
+        return self::ranLongEnough($at, $then) && ($startC === null || $celsius - $startC <= self::most($startedAt, $then));
+    }
+
+    /** Whether the engine had run for long enough by then to show anything. */
+    public static function ranLongEnough(Situation $at, int $then): bool
+    {
+        $last = null;
+        foreach ($at->observed(Started::class) as $start) {
+            $last = $start->at() <= $then ? $start : $last;
+        }
+
+        return $last !== null && $then - $last->at() >= self::SHORTEST_RUN_S;
     }
 
     /**
@@ -75,11 +101,6 @@ final readonly class Rise
 
         // Standing, it did not get warmer than it was read; running, it went on warming until it was shut off.
         return [$last->celsius, $wasRunning ? $last->at() : $start->at()];
-    }
-
-    private static function within(float $fromC, int $since, HotReading $reading): bool
-    {
-        return $reading->coolantC - $fromC <= self::most($since, $reading->at());
     }
 
     private static function most(int $since, int $until): float

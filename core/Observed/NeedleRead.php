@@ -34,7 +34,7 @@ final readonly class NeedleRead extends Report
     /** @return list<Field> the second only where the air is thinner than at the sea */
     public static function fields(string $label, Atmosphere $air): array
     {
-        $scale = Field::check(self::SEA, 'Its scale is marked for the sea: a share of that');
+        $scale = Field::fact(self::SEA, 'Its scale is marked for the sea: a share of that');
 
         return [Field::vacuum(self::VACUUM, $label, self::SEA_KPA), ...$air->pressure->kPa() < 0.97 * self::SEA_KPA ? [$scale] : []];
     }

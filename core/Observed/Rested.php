@@ -47,7 +47,7 @@ final readonly class Rested extends Report
     {
         return new Form(self::FORM, 'It stood long enough', [
             Field::duration(self::SINCE, 'Hours since it last ran', Unit::Hour, self::LONGEST_S)->usuallySaid(),
-            Field::check(self::OVERNIGHT, 'It stood overnight, or longer'),
+            Field::fact(self::OVERNIGHT, 'It stood overnight, or longer'),
         ]);
     }
 

@@ -17,6 +17,7 @@ final readonly class Field
      * @param  array<int|string, string>  $choices  label by code
      * @param  bool  $coolant  how warm the coolant is: asked again when it cannot be
      * @param  bool  $usual  may stay empty, and usually does not
+     * @param  bool  $answers  proves or waives something: nothing stands there before it is pressed
      * @param  ?string  $default  a number in the core's unit, a code or a text
      */
     private function __construct(
@@ -33,6 +34,7 @@ final readonly class Field
         public string $help = '',
         public bool $coolant = false,
         public bool $usual = false,
+        public bool $answers = false,
     ) {
     }
 
@@ -137,9 +139,31 @@ final readonly class Field
         return new self($name, $label, FieldType::Choice, choices: $choices, default: $default, help: $help);
     }
 
+    /**
+     * A choice that proves or waives something: every answer is a press of its own, and none is proposed.
+     *
+     * @param  array<int|string, string>  $choices
+     */
+    public static function answer(string $name, string $label, array $choices): self
+    {
+        return new self($name, $label, FieldType::Choice, choices: $choices, answers: true);
+    }
+
     public static function check(string $name, string $label, bool $required = false, string $help = ''): self
     {
         return new self($name, $label, FieldType::Check, $required, help: $help);
+    }
+
+    /** Something that is so or is not: unlike a thing to do it is never ticked along with others. */
+    public static function fact(string $name, string $label): self
+    {
+        return self::check($name, $label)->usuallySaid();
+    }
+
+    /** Whether it is ticked when all of a sheet was done. */
+    public function isToDo(): bool
+    {
+        return $this->type === FieldType::Check && ! $this->usual;
     }
 
     public static function text(string $name, string $label, bool $required = false, string $help = ''): self
@@ -206,6 +230,7 @@ final readonly class Field
             $this->help,
             $this->coolant,
             $usual || $this->usual,
+            $this->answers,
         );
     }
 

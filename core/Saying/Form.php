@@ -78,6 +78,14 @@ final readonly class Form
         return new self($this->name, $this->button, $this->fields, $this->main, $this->note, $this->closes, $offered, $whole);
     }
 
+    /** What its press answers, where it does. */
+    public function answer(): ?Field
+    {
+        $answers = array_filter($this->fields, fn (Field $field) => $field->answers);
+
+        return $answers === [] ? null : reset($answers);
+    }
+
     /** @return list<string> names of those that ask how warm the coolant is */
     public function coolantFields(): array
     {

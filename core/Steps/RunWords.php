@@ -136,6 +136,7 @@ final class RunWords
                 .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside"),
             ProofCode::Fan => "the fan on and off {$cycles} times (seen {$proof->times}, hot and for as long as a fan runs)",
             ProofCode::Bubbles => 'a minute without bubbles',
+            ProofCode::RunOn => 'anything from a run that has lasted long enough: it has only just started',
             ProofCode::Again => "{$at->degrees((float) $proof->fromC)} a second time: no engine heats that fast, so it was a slip, or hot "
                 .'coolant has just reached the sensor',
         };

@@ -271,10 +271,11 @@ abstract class BrowserTestCase extends TestCase
             'arguments[0].querySelectorAll("details").forEach(d => d.open = true)',
             [$element],
         );
-        foreach ($fields as $name => $value) {
-            $this->enter($element, $name, $value);
-        }
         $buttons = $element->findElements(By::cssSelector('button:not([type=button])'));
+        foreach ($fields as $name => $value) {
+            $answers = $element->findElements(By::cssSelector("button[name='fields[{$name}]'][value='{$value}']"));
+            $answers === [] ? $this->enter($element, $name, $value) : $buttons = $answers;
+        }
         $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [end($buttons)]));
     }
 

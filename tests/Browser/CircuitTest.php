@@ -14,7 +14,7 @@ final class CircuitTest extends BrowserTestCase
     public function test_the_recommendation_changes_for_the_right_reason(): void
     {
         $this->signIn();
-        $this->visit('/jobs/new?vehicle=3');
+        $this->visit('/jobs/new?vehicle=1');
         $this->see('Vacuum fill is done soonest', '.recommended');
         $this->choose('input[value=vacuum_filler]');
         self::$browser->executeScript('document.querySelector(".schools details").open = true');
@@ -26,7 +26,9 @@ final class CircuitTest extends BrowserTestCase
         }
         $this->see('High funnel: needs a high funnel.', '.schools');
         $this->see('Gravity with bleed points', '.recommended');
-        $this->choose('input[value=bleed_housing]');
+        foreach (['bleed_housing', 'bleed_heater'] as $point) {
+            $this->choose("input[value={$point}]");
+        }
         self::assertStringNotContainsString('Gravity with bleed points', $this->text('.schools'));
         self::assertStringNotContainsString('Thermostat housing screw', $this->text('.plan-steps'));
         $this->assertAccessible();

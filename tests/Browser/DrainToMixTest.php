@@ -281,7 +281,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->see('Read the cautions first');
         $this->go('Read');
         $this->go('All of it is done');
-        $this->see('Enter a value');
+        $this->see('Enter the hours, or tick that it stood overnight');
         $this->seeStep('Make safe');
         $this->tickByTouch();
         $this->seeStep('Is it cold?');

@@ -100,13 +100,11 @@ final class PressesTest extends BrowserTestCase
         $this->type('since', '14');
         $this->all();
         $this->drained();
-        $this->open('The coolant is');
-        $this->choose('coolant', 'rusty');
         $this->open('Decision');
         $this->choose('rinse', 'hot');
         $this->open('Times');
         $this->choose('times', '2');
-        $this->all();
+        $this->tap('Rusty or cloudy');
         foreach ([1, 2] as $cycle) {
             $this->type('volume', (string) round((float) $this->text('.level-datum b'), 1));
             $this->tap('Record water in');
@@ -127,7 +125,7 @@ final class PressesTest extends BrowserTestCase
             $this->tap('Record reading');
             $this->type('volume', (string) round((float) $this->text('.level-datum b'), 1));
             $this->tick('closed');
-            $this->tap('Record water out');
+            $this->tap('Clear');
         }
         $this->all();
         $this->tap('It runs');
@@ -300,7 +298,7 @@ final class PressesTest extends BrowserTestCase
 
     private function provenOnTheRoad(string $hottest = '92', bool $stationary = false): void
     {
-        $this->all('Record');
+        $this->all('Dry');
         $this->type('minutes', '12');
         $this->type('ect', $hottest);
         $this->tap($stationary ? 'Record the run under load' : 'Record drive');
@@ -325,7 +323,11 @@ final class PressesTest extends BrowserTestCase
     /** All of a sheet, or the one entry of a step that stands alone. */
     private function all(string $alone = ''): void
     {
-        $this->tap($alone === '' || $this->has('.one-go') ? 'All of it is done' : $alone);
+        $this->tap(match (true) {
+            $this->has('.one-go .answers') => $this->text('.one-go .answers .button-go'),
+            $this->has('.one-go'), $alone === '' => 'All of it is done',
+            default => $alone,
+        });
     }
 
     private function read(): void

@@ -12,7 +12,7 @@ final class SchoolsTest extends BrowserTestCase
     public function test_one_is_taken_from_the_comparison_in_one_press(): void
     {
         $this->signIn();
-        $this->visit('/jobs/new?vehicle=3');
+        $this->visit('/jobs/new?vehicle=1');
         self::$browser->executeScript('document.querySelectorAll(".schools details").forEach((more) => { more.open = true })');
         self::$browser->findElement(By::cssSelector('[data-school="loose_cap"]'))->click();
         $this->until(fn () => $this->has('#outcome[data-fresh]'));

@@ -56,6 +56,19 @@ final class SheetTest extends ShopTestCase
         self::assertSame([], $job->fresh()->state()->entriesOf('inspect'));
     }
 
+    public function test_what_is_so_or_is_not_is_never_ticked_along_with_what_was_done(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('make_safe');
+        $this->read($job);
+        $page = (string) $this->actingAs($this->imre)->get("/jobs/{$job->id}")->getContent();
+        self::assertStringContainsString('<input type="hidden" name="sheet[make_safe][chocks]" value="1">', $page);
+        self::assertStringNotContainsString('<input type="hidden" name="sheet[cold_check][overnight]"', $page);
+        self::assertMatchesRegularExpression('/<input type="checkbox"[^>]*name="sheet\[cold_check\]\[overnight\]"/', $page);
+        $this->send($job, ['make_safe' => self::SAFE, 'cold_check' => [''], 'inspect' => ['']])
+            ->assertSessionHasErrors('sheet.cold_check.since');
+    }
+
     public function test_of_steps_that_are_not_at_hand_none_is_written(): void
     {
         $job = $this->plan();

@@ -48,7 +48,7 @@ final class JarTest extends StepKind
     {
         $shows = ['clear' => 'Clear', 'cloudy' => 'Cloudy', 'gel' => 'Gel or sludge'];
 
-        return [new Form('jar', 'Record jar', [Field::choice('jar', 'The jar shows', $shows, 'clear')])];
+        return [new Form('jar', 'Record jar', [Field::answer('jar', 'The jar shows', $shows)])];
     }
 
     public function obstacles(Situation $at): array

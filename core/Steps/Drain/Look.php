@@ -60,7 +60,7 @@ final class Look extends StepKind
         ];
 
         return [new Form('seen', 'Record what it looks like', [
-            Field::choice('coolant', 'The coolant is', $looks, 'clean'),
+            Field::answer('coolant', 'The coolant is', $looks),
             Field::choice(
                 'next',
                 'It goes',

@@ -58,7 +58,7 @@ final class Complaint extends StepKind
             new Form(
                 'answer',
                 'Record',
-                [Field::choice('answer', 'It is', $answers, 'gone'), Field::text('how', 'How it was tried')],
+                [Field::answer('answer', 'The complaint is', $answers), Field::text('how', 'How it was tried')],
             ),
         ];
     }

@@ -60,7 +60,7 @@ final class LeakCheck extends StepKind
             new Form(
                 'seen',
                 'Record',
-                [Field::choice('leak', 'Underneath it is', $looks, 'dry'), Field::text('where', 'Where')],
+                [Field::answer('leak', 'Underneath it is', $looks), Field::text('where', 'Where')],
             ),
         ];
     }

@@ -69,7 +69,7 @@ final class RinseDrain extends StepKind
     {
         return [new Form('water_out', 'Record water out', [
             ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-            Field::choice('runs', 'It runs', RinseWater::RUNS, 'clear'),
+            Field::answer('runs', 'It runs', RinseWater::RUNS),
             Field::check('closed', 'Every drain closed again'),
         ])];
     }

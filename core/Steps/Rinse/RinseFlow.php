@@ -68,7 +68,7 @@ final class RinseFlow extends StepKind
             ),
             new Form('water_out', 'Record water out', [
                 ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-                Field::choice('runs', 'It runs', RinseWater::RUNS, 'clear'),
+                Field::answer('runs', 'It runs', RinseWater::RUNS),
             ], $at->has('water_in')),
         ];
     }

@@ -129,7 +129,7 @@ final class LeakHunt extends StepKind
     {
         return new Form('checked', 'Record', [
             Field::choice('suspect', 'Checked', $suspects, array_key_first($suspects)),
-            Field::choice('result', 'It was', ['sound' => 'sound', 'mended' => 'the leak: mended'], 'sound'),
+            Field::answer('result', 'It was', ['sound' => 'Sound', 'mended' => 'The leak: mended']),
             Field::text('what', 'What was done'),
         ]);
     }

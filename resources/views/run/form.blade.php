@@ -9,11 +9,14 @@
     @elseif ($shown->open)
         @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
         <div class="fields">
-            @foreach ($shown->form->fields as $field)
+            @foreach ($shown->fields() as $field)
                 @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-', 'fold' => $shown->folds($field)])
             @endforeach
         </div>
-        @if ($shown->offersBoth())
+        @if ($shown->form->answer() !== null)
+            @if ($shown->done)<input type="hidden" name="done" value="1">@endif
+            @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => '', 'go' => $shown->first, 'key' => $shown->key])
+        @elseif ($shown->offersBoth())
             <button class="button button-wide button-go" name="done" value="1"
                 data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}, and done</button>
             <button class="button button-wide button-quiet">{{ $shown->form->button }}</button>
@@ -29,12 +32,16 @@
             </summary>
             @if ($shown->form->note !== '')<p class="help">{{ $shown->form->note }}</p>@endif
             <div class="fields">
-                @foreach ($shown->form->fields as $field)
+                @foreach ($shown->fields() as $field)
                     @include('layouts.field', ['units' => $page->units, 'value' => null, 'prefix' => $shown->form->name.'-', 'fold' => $shown->folds($field)])
                 @endforeach
             </div>
             @if ($shown->done)<input type="hidden" name="done" value="1">@endif
-            <button class="button button-wide">{{ $shown->form->button }}</button>
+            @if ($shown->form->answer() !== null)
+                @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => '', 'go' => false, 'key' => ''])
+            @else
+                <button class="button button-wide">{{ $shown->form->button }}</button>
+            @endif
         </details>
     @endif
 </form>

@@ -5,6 +5,7 @@
 </header>
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
+@php $answered = $page->sheet->answered(); @endphp
 <form method="post" action="/jobs/{{ $page->job->id }}/sheet" class="one-go" data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
     @foreach ($page->sheet->blocks as $block)
@@ -28,7 +29,8 @@
                     @endforeach
                 </ul>
             @endif
-            @if ($block->asked() !== [])<div class="fields">@foreach ($block->asked() as $field)@include('run.sheet-field')@endforeach</div>@endif
+            @php $asked = array_filter($block->asked(), fn ($field) => ! ($field->answers && $block === $answered)); @endphp
+            @if ($asked !== [])<div class="fields">@foreach ($asked as $field)@include('run.sheet-field')@endforeach</div>@endif
             @if ($block->further() !== [])
                 <details class="sheet-how" @if ($errors->hasAny($block->names())) open @endif><summary>More, if known</summary>
                     <div class="fields">@foreach ($block->further() as $field)@include('run.sheet-field')@endforeach</div>
@@ -36,9 +38,16 @@
             @endif
         </section>
     @endforeach
-    <p class="sheet-go">
-        <button class="button button-wide button-go" data-key="e" data-key-label="All of it is done">All of it is done</button>
-    </p>
+    @if ($answered !== null)
+        <div class="sheet-go">
+            <p>All of it is done, and:</p>
+            @include('run.answers', ['answer' => $answered->answer(), 'group' => "sheet[{$answered->step->id}]", 'path' => "sheet.{$answered->step->id}", 'go' => true, 'key' => 'e'])
+        </div>
+    @else
+        <p class="sheet-go">
+            <button class="button button-wide button-go" data-key="e" data-key-label="All of it is done">All of it is done</button>
+        </p>
+    @endif
 </form>
 @include('run.evidence')
 @include('run.photos')
