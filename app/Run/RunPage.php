@@ -40,6 +40,9 @@ final readonly class RunPage
 
     private const SHOWN_OBSTACLES = 6;
 
+    /** The newest; those before them are fetched when somebody asks. */
+    private const SHOWN_ENTRIES = 50;
+
     public StepKind $kind;
 
     public bool $done;
@@ -65,12 +68,19 @@ final readonly class RunPage
     /** @var list<ShownForm> */
     private array $shown;
 
+    /** @var list<EntryLine> the last one first */
+    public array $entries;
+
+    /** How many there are before those. */
+    public int $earlier;
+
     /** The steps done together in one press: this one and those after it in its stage; null where it stands alone. */
     public ?Sheet $sheet;
 
     /**
      * @param  string  $failed  name of the form that was just refused
      * @param  bool  $alone  whether this one step was asked for
+     * @param  bool  $allEntries  whether those before the newest were asked for
      */
     public function __construct(
         public Job $job,
@@ -81,6 +91,7 @@ final readonly class RunPage
         private int $now,
         private string $failed,
         bool $alone,
+        bool $allEntries = false,
     ) {
         $this->units = $reader->units;
         $this->readerPasses = $reader->passes();
@@ -98,6 +109,9 @@ final readonly class RunPage
         $sheet = $alone || $idle ? null : new Sheet($job->id, $state, $kinds, $now, $this->units);
         $this->sheet = ($sheet->blocks ?? []) === [] ? null : $sheet;
         $this->shown = $this->sheet === null ? $this->shown() : [];
+        $written = $this->at->job->writtenAt($step->id);
+        $this->earlier = $allEntries ? 0 : max(0, count($written) - self::SHOWN_ENTRIES);
+        $this->entries = array_map($this->said(...), array_reverse(array_slice($written, $this->earlier)));
     }
 
     public function title(): string
@@ -308,18 +322,9 @@ final readonly class RunPage
         return array_filter($this->obstacles, fn (Obstacle $o) => $o->hard) === [];
     }
 
-    /** @return list<EntryLine> the last one first */
-    public function entries(): array
+    private function said(Entry $e): EntryLine
     {
-        $say = fn (Entry $e): EntryLine => new EntryLine(
-            $e->seq,
-            $e->at,
-            (new Clerk($this->kinds))->say($this->at, $e),
-            $e->person,
-            $e->correction,
-        );
-
-        return array_reverse(array_map($say, $this->at->job->writtenAt($this->step->id)));
+        return new EntryLine($e->seq, $e->at, (new Clerk($this->kinds))->say($this->at, $e), $e->person, $e->correction);
     }
 
     /** @return list<PhotoLine> */

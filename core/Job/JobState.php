@@ -38,6 +38,12 @@ final class JobState
     /** @var array<string, array<class-string<Observation>, list<Observation>>> as read so far, by step and kind of observation */
     private array $observed = [];
 
+    /** @var array<class-string<Observation>, list<Observation>> the same of all steps */
+    private array $anywhere = [];
+
+    /** @var array<string, list<Entry>> taken back or changed, as read so far, by step */
+    private array $struck = [];
+
     /** What the job follows: as it was planned, or planned anew since. */
     public readonly Basis $plan;
 
@@ -183,15 +189,19 @@ final class JobState
      */
     public function observedAnywhere(string $what): array
     {
-        $found = [];
-        foreach ($this->steps as $id => $step) {
-            if (in_array($what, $this->kinds->of($step)->observes(), true)) {
-                array_push($found, ...$this->observed($id, $what));
+        if (! isset($this->anywhere[$what])) {
+            $found = [];
+            foreach ($this->steps as $id => $step) {
+                if (in_array($what, $this->kinds->of($step)->observes(), true)) {
+                    array_push($found, ...$this->observed($id, $what));
+                }
             }
+            $this->anywhere[$what] = Told::inOrder($found);
         }
-        usort($found, fn (Observation $a, Observation $b) => [$a->told()->at, $a->told()->seq] <=> [$b->told()->at, $b->told()->seq]);
+        /** @var list<T> $known */
+        $known = $this->anywhere[$what];
 
-        return $found;
+        return $known;
     }
 
     /**
@@ -205,7 +215,7 @@ final class JobState
      */
     public function struck(string $step, string $what): array
     {
-        return self::reading($this->journal->struck($step), $what);
+        return self::reading($this->struck[$step] ??= $this->journal->struck($step), $what);
     }
 
     /**

@@ -26,9 +26,30 @@ final readonly class Told
         return new self($line->seq, $line->at, $line->step, $line->person);
     }
 
+    /**
+     * In the order in which they were made, then as they arrived. Those of one kind stand so already.
+     *
+     * @template T of Observation
+     *
+     * @param  array<T>  $told
+     * @return list<T>
+     */
+    public static function inOrder(array $told): array
+    {
+        $told = array_values($told);
+        for ($i = 1, $count = count($told); $i < $count; $i++) {
+            if ($told[$i - 1]->told()->isAfter($told[$i]->told())) {
+                usort($told, fn (Observation $a, Observation $b) => $a->told()->at <=> $b->told()->at ?: $a->told()->seq <=> $b->told()->seq);
+                break;
+            }
+        }
+
+        return $told;
+    }
+
     /** Whether it was made after another one, by its own time, then as it arrived. */
     public function isAfter(?self $other): bool
     {
-        return $other === null || [$this->at, $this->seq] > [$other->at, $other->seq];
+        return $other === null || $this->at > $other->at || ($this->at === $other->at && $this->seq > $other->seq);
     }
 }

@@ -47,6 +47,11 @@ final readonly class HeaterWatch
 
     public static function of(Situation $at, StopLimit $limit): self
     {
+        return $at->once(self::class.$limit->limit->degC(), fn () => self::work($at, $limit));
+    }
+
+    private static function work(Situation $at, StopLimit $limit): self
+    {
         $readings = InOrder::of($at, [HotReading::class, FeltReading::class], struckToo: true);
         [$since, $cleared, $hottest] = [null, null, null];
         foreach ($readings as $reading) {

@@ -9,6 +9,7 @@ use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Observed\Bubbles;
 use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
@@ -51,8 +52,7 @@ final readonly class HotProofs
         $opensC = self::opensC($facts);
         $felt = array_filter($at->observed(FeltReading::class), fn (FeltReading $felt) => Rise::canHaveReached($at, $opensC, $felt->at()));
         $read = array_filter($rise->believed, fn (HotReading $reading) => Rise::ranLongEnough($at, $reading->at()));
-        $seen = [...$read, ...$felt];
-        usort($seen, fn (Observation $a, Observation $b) => [$a->told()->at, $a->told()->seq] <=> [$b->told()->at, $b->told()->seq]);
+        $seen = Told::inOrder([...$read, ...$felt]);
         $bubbles = null;
         foreach ($seen as $reading) {
             $bubbles = $reading->besides->bubbles ?? $bubbles;

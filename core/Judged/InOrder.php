@@ -6,6 +6,7 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Told;
 
 /** Several kinds of thing told at one step, in the order in which they happened. */
 final class InOrder
@@ -23,8 +24,7 @@ final class InOrder
         foreach ($kinds as $kind) {
             array_push($told, ...$at->observed($kind), ...$struckToo ? $at->job->struck($at->step->id, $kind) : []);
         }
-        usort($told, fn (Observation $a, Observation $b) => [$a->told()->at, $a->told()->seq] <=> [$b->told()->at, $b->told()->seq]);
 
-        return $told;
+        return Told::inOrder($told);
     }
 }

@@ -39,6 +39,11 @@ final readonly class Rise
 
     public static function of(Situation $at): self
     {
+        return $at->once(self::class, fn () => self::work($at));
+    }
+
+    private static function work(Situation $at): self
+    {
         $readings = $at->observed(HotReading::class);
         $start = $at->observed(Started::class)[0] ?? null;
         [$believed, $last, $doubted, $jumped] = [[], null, null, null];
@@ -53,7 +58,8 @@ final readonly class Rise
                 continue;
             }
             $jumped = $tooSudden ? $doubted : $jumped;
-            [$believed, $last, $doubted] = [[...$believed, $reading], $reading, null];
+            $believed[] = $reading;
+            [$last, $doubted] = [$reading, null];
         }
 
         return new self($believed, $doubted, $jumped);

@@ -46,6 +46,7 @@ final class RunController extends JournalController
                 now()->getTimestamp(),
                 is_string($failed) ? $failed : '',
                 is_string($asked) || is_string($failed),
+                $request->query('entries') === 'all',
             ),
         ]);
     }

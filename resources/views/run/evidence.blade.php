@@ -1,8 +1,8 @@
-@if ($page->entries() !== [])
-    <section class="evidence" aria-labelledby="evidence-title">
+@if ($page->entries !== [])
+    <section class="evidence" id="evidence" aria-labelledby="evidence-title">
         <h2 id="evidence-title">So far</h2>
         <ul>
-            @foreach ($page->entries() as $entry)
+            @foreach ($page->entries as $entry)
                 <li>
                     <time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time>
                     <span>
@@ -15,5 +15,8 @@
                 </li>
             @endforeach
         </ul>
+        @if ($page->earlier > 0)
+            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}?step={{ urlencode($page->step->id) }}&entries=all#evidence">The {{ $page->earlier }} before these</a>
+        @endif
     </section>
 @endif
