@@ -57,6 +57,9 @@ final readonly class RunPage
     /** @var list<Gate> */
     private array $readerPasses;
 
+    /** @var list<CameTo> what the step before came to, where this reader has just finished it */
+    public array $justNow;
+
     private Situation $at;
 
     /** @var list<Form> */
@@ -95,6 +98,7 @@ final readonly class RunPage
     ) {
         $this->units = $reader->units;
         $this->readerPasses = $reader->passes();
+        $this->justNow = $alone ? [] : CameTo::lately($state, $kinds, $reader->name, $now, $this->units);
         $this->kind = $kinds->of($step);
         $this->done = isset($state->closed[$step->id]);
         $this->ahead = ! $this->done && $state->openBefore($step) !== [];

@@ -69,6 +69,19 @@ final class SheetTest extends ShopTestCase
             ->assertSessionHasErrors('sheet.cold_check.since');
     }
 
+    public function test_what_a_press_came_to_that_led_on_is_said_on_the_next_page(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('cold_check');
+        $this->read($job);
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries", [
+            'key' => (string) Str::uuid(), 'step' => 'cold_check', 'form' => 'reading', 'fields' => ['ect' => '19', 'air' => '17'], 'done' => '1',
+        ])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}")->assertSee('Is it cold?: <b>Cold enough.</b>', false);
+        $this->travel(2)->minutes();
+        $this->get("/jobs/{$job->id}")->assertDontSee('Is it cold?: <b>', false);
+    }
+
     public function test_of_steps_that_are_not_at_hand_none_is_written(): void
     {
         $job = $this->plan();

@@ -19,10 +19,10 @@ use PhpParser\ParserFactory;
 final class Mutants
 {
     /** Where the judging is done. */
-    private const FOLDERS = ['Heat', 'Ledger', 'Mixing', 'Steps', 'Vacuum'];
+    private const FOLDERS = ['Flow', 'Heat', 'Job', 'Judged', 'Ledger', 'Mixing', 'Observed', 'Plan', 'Steps', 'Vacuum', 'Writing'];
 
     /** What can scald, gas, hurt or ruin when it is wrong; “never” and a refusal count wherever they stand. */
-    private const HURTS = '#^core/(Heat/(?!Purging)|Vacuum/|Steps/(Cool|RunHot|MakeSafe|Vacuum)/)#';
+    private const HURTS = '#^core/(Heat/(?!Purging)|Judged/|Job/(Neck|Running)|Vacuum/|Steps/(Cool|RunHot|MakeSafe|Vacuum)/|Steps/(EngineStart|NotRun|Opening))#';
 
     /** The same comparison the other way. */
     private const TURNED = [

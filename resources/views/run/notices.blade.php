@@ -1,3 +1,13 @@
+@if ($page->justNow !== [])
+    <ul class="just-now" aria-label="Just finished" role="status">
+        @foreach ($page->justNow as $done)
+            <li class="verdict-{{ $done->verdict->tone->value }}">
+                @icon(['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x'][$done->verdict->tone->value])
+                <span>{{ $done->title }}: <b>{{ $done->verdict->title }}.</b> {{ $done->verdict->reason }}</span>
+            </li>
+        @endforeach
+    </ul>
+@endif
 @if ($page->job->rests_until?->isFuture())
     <p class="ahead">@icon('hourglass')Rests until {{ $page->job->rests_until->format('Y-m-d H:i') }}. The next entry wakes it.</p>
 @endif
