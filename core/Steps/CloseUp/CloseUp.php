@@ -10,6 +10,7 @@ use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Checklist;
 use Aqbel\Core\Steps\Findings\Condition;
+use Aqbel\Core\Steps\Findings\Drains;
 use Aqbel\Core\Steps\Findings\Drip;
 use Aqbel\Core\Steps\Findings\OilCause;
 
@@ -41,11 +42,23 @@ final class CloseUp extends Checklist
 
     protected function items(Situation $at): array
     {
-        return Plan::of($at)->materials($at->circuit())->toCloseUp($at->units)
+        return array_diff_key(Plan::of($at)->materials($at->circuit())->toCloseUp($at->units), self::leftShut($at))
             + (Condition::of($at->job)?->toFit() ?? [])
             + (Drip::of($at->job)?->toMend() ?? [])
             + (OilCause::of($at->job)?->toMend() ?? [])
             + self::leftOpen($at);
+    }
+
+    /**
+     * Points that were not opened: nothing is tightened there.
+     *
+     * @return array<string, true> by item
+     */
+    private static function leftShut(Situation $at): array
+    {
+        $shut = array_filter($at->job->stepsOf('drain'), fn (Step $step) => Drains::isLeftShut($at->job, $step));
+
+        return array_fill_keys(array_map(fn (Step $step) => 'drain_'.$step->params->text('port'), $shut), true);
     }
 
     /**

@@ -10,6 +10,7 @@ use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\LeftShut;
 use Aqbel\Core\Plan\FurtherDrain;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
@@ -43,6 +44,8 @@ final class Drain extends StepKind
 
     /** Ticked with the volume: closed again, as it should be. */
     private const SHUT = 'shut';
+
+    private const LEFT_SHUT = 'left_shut';
 
     /** @var array<string, string> what can be done about a point that stopped early */
     private const REMEDIES = [
@@ -97,6 +100,11 @@ final class Drain extends StepKind
         return [Hazard::Glycol, Hazard::Eyes];
     }
 
+    public function observes(): array
+    {
+        return [CameOut::class, LeftShut::class];
+    }
+
     public function asks(Situation $at): array
     {
         return Form::offering($this->offered($at), $this->ever($at));
@@ -112,6 +120,9 @@ final class Drain extends StepKind
         $forms[] = $this->outForm($at)->aside($this->capIsOn($at));
         if (! $at->has('opened') && ! $at->has('out')) {
             $forms[] = $this->openedForm($at)->aside();
+        }
+        if (! $at->has('opened') && ! $at->has('out')) {
+            $forms[] = LeftShut::asked();
         }
         if ($this->short($at) !== null) {
             $forms[] = $this->remedyForm($at, Drains::notOpened($at->job));
@@ -132,7 +143,7 @@ final class Drain extends StepKind
     /** Also where the others are still to be read. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || $this->verdict($at)?->code === 'with_others';
+        return parent::goesOn($at) || in_array($this->verdict($at)?->code, ['with_others', self::LEFT_SHUT], true);
     }
 
     /** @return list<Form> */
@@ -141,7 +152,7 @@ final class Drain extends StepKind
         return [
             $this->openedForm($at), self::capOffForm(), $this->outForm($at),
             $this->remedyForm($at, Plan::of($at)->predicted->further), $this->closedForm($at),
-            $this->elsewhereForm($at),
+            $this->elsewhereForm($at), LeftShut::asked(),
         ];
     }
 
@@ -152,7 +163,7 @@ final class Drain extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return array_values(array_filter([
+        return Drains::isLeftShut($at->job, $at->step) ? [] : array_values(array_filter([
             $at->has('out') ? null : Obstacle::missing('no_volume', 'Record what came out, zero included.'),
             $this->capIsOn($at)
                 ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.')
@@ -192,7 +203,9 @@ final class Drain extends StepKind
     {
         $last = $at->last('out');
         if ($last === null) {
-            return null;
+            return Drains::isLeftShut($at->job, $at->step)
+                ? Verdict::wait(self::LEFT_SHUT, 'Left shut', 'Nobody opened it: nothing came out here, and what stands above it stays inside.')
+                : null;
         }
         if ($this->runsOn($at)) {
             return Verdict::wait('runs_on', 'Runs on', 'The cap is off now: record what more came out.');

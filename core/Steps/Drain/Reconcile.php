@@ -192,6 +192,10 @@ final class Reconcile extends StepKind
                 $let->part->label, $at->litres(max(0.0, $keeps - $let->ml)), 'drained by the point opened later',
             ];
         }
+        $shut = Drains::keptByShutMl($at->job);
+        if ($shut > 0.0) {
+            $rows['shut'] = ['Above points left shut', $at->litres($shut), 'nobody opened them'];
+        }
         $named = $this->predicted($at);
         foreach ($this->suspects($at) as $suspect) {
             $rows[$suspect->partId] = [
@@ -257,7 +261,7 @@ final class Reconcile extends StepKind
             $blown += min($kept->ml, $emptied[$kept->part->id] ?? 0.0);
         }
 
-        return max(0.0, Plan::of($at)->predicted->retainedMl - Drains::letOutBeyondThePlan($at->job)->sum() - $blown);
+        return max(0.0, Plan::of($at)->predicted->retainedMl + Drains::keptByShutMl($at->job) - Drains::letOutBeyondThePlan($at->job)->sum() - $blown);
     }
 
     /**
@@ -289,6 +293,7 @@ final class Reconcile extends StepKind
             $port = $step->params->text('port');
             $short = match (true) {
                 $seen->has('out') => (new Drain)->short($seen),
+                Drains::isLeftShut($at->job, $step) => null,
                 isset($at->job->closed[$step->id]) => Drains::expectedMl($at->job, $step),
                 default => null,
             };
@@ -296,7 +301,10 @@ final class Reconcile extends StepKind
             if ($short !== null && $parts !== []) {
                 // The part whose content comes nearest to what is missing.
                 usort($parts, fn (PartVolume $a, PartVolume $b) => abs($a->ml - $short) <=> abs($b->ml - $short));
-                $suspects[] = new Suspect($port, $parts[0]->part->id, $parts[0]->part->label, $short);
+                $part = $parts[0]->part;
+                // No part keeps more than it holds.
+                $holds = array_sum(array_map(fn (string $passage) => $at->circuit()->passages[$passage]->volumeMl, $part->passages));
+                $suspects[] = new Suspect($port, $part->id, $part->label, min($short, $holds));
             }
         }
         usort($suspects, fn (Suspect $a, Suspect $b) => $b->missingMl <=> $a->missingMl);

@@ -12,6 +12,7 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\LeftShut;
 use Aqbel\Core\Plan\FurtherDrain;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Drain\Drain;
@@ -29,6 +30,36 @@ final class Drains
         $out = $job->entriesOf($drain->id, 'out');
 
         return $out !== [] && $out[count($out) - 1]->text('flow') === 'blocked';
+    }
+
+    /** Whether a point was not opened after all, and nothing came out of it since. */
+    public static function isLeftShut(JobState $job, Step $drain): bool
+    {
+        return $job->observed($drain->id, LeftShut::class) !== [] && $job->entriesOf($drain->id, 'out') === [];
+    }
+
+    /** What stands above points that were left shut, mL. */
+    public static function keptByShutMl(JobState $job): float
+    {
+        $steps = $job->stepsOf('drain');
+        $opened = array_filter($steps, fn (Step $step) => ! self::isLeftShut($job, $step));
+
+        return count($opened) === count($steps) ? 0.0 : max(0.0, self::drainedMl($job, $steps) - self::drainedMl($job, $opened));
+    }
+
+    /**
+     * What these points let out of a full circuit.
+     *
+     * @param  array<Step>  $drains
+     */
+    private static function drainedMl(JobState $job, array $drains): float
+    {
+        return Drainage::of(
+            $job->circuit,
+            array_map(fn (Step $step) => $step->params->text('port'), array_values($drains)),
+            $job->circuit->usualGates(),
+            Plan::of($job)->choices->noseLiftMm,
+        )->drainedMl;
     }
 
     /**
@@ -55,7 +86,7 @@ final class Drains
     /** Whether it ran together with points that nobody has read yet. */
     public static function waitsForOthers(JobState $job, Step $drain): bool
     {
-        $unread = fn (Step $step): bool => $job->entriesOf($step->id, 'out') === [] && ! isset($job->closed[$step->id]);
+        $unread = fn (Step $step): bool => $job->entriesOf($step->id, 'out') === [] && ! self::isLeftShut($job, $step) && ! isset($job->closed[$step->id]);
 
         return self::ranTogether($job, $drain) && array_filter($job->stepsOf('drain'), $unread) !== [];
     }
@@ -116,24 +147,18 @@ final class Drains
     {
         $steps = $job->stepsOf('drain');
         $read = fn (Step $step): array => [($job->entriesOf($step->id, 'out')[0] ?? null)->at ?? PHP_INT_MAX, ($job->entriesOf($step->id, 'out')[0] ?? null)->seq ?? PHP_INT_MAX];
-        $inTurn = $steps;
+        $inTurn = array_values(array_filter($steps, fn (Step $step) => ! self::isLeftShut($job, $step)));
         usort($inTurn, fn (Step $a, Step $b) => $read($a) <=> $read($b));
         $planned = fn (Step $step): float => (float) $step->params->number('predicted_ml');
         $ids = fn (array $of): array => array_map(fn (Step $step) => $step->id, $of);
         if ($ids($inTurn) === $ids($steps)) {
             return array_combine($ids($steps), array_map($planned, $steps));
         }
-        $drained = fn (Step ...$of): float => Drainage::of(
-            $job->circuit,
-            array_map(fn (Step $step) => $step->params->text('port'), array_values($of)),
-            $job->circuit->usualGates(),
-            Plan::of($job)->choices->noseLiftMm,
-        )->drainedMl;
         // What stands above the cold mark is not there to drain: whichever is opened first gives so much less.
-        $before = $drained(...$steps) - array_sum(array_map($planned, $steps));
-        $predicted = [];
+        $before = self::drainedMl($job, $steps) - array_sum(array_map($planned, $steps));
+        $predicted = array_fill_keys($ids($steps), 0.0);
         foreach ($inTurn as $i => $step) {
-            $after = $drained(...array_slice($inTurn, 0, $i + 1));
+            $after = self::drainedMl($job, array_slice($inTurn, 0, $i + 1));
             $predicted[$step->id] = max(0.0, $after - $before);
             $before = $after;
         }

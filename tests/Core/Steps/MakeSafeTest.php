@@ -12,6 +12,16 @@ use Tests\Core\JobOnPaper;
 /** Inspection, and the drip that is looked for first. */
 final class MakeSafeTest extends TestCase
 {
+    public function test_a_point_that_was_left_shut_is_not_tightened(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full']);
+        self::assertStringContainsString('Left block plug', implode(';', $job->obstacles('close_up')));
+        $job->write('drain:left_plug', 'left_shut', ['why' => 'Seized']);
+        $items = implode(';', $job->obstacles('close_up'));
+        self::assertStringNotContainsString('Left block plug', $items);
+        self::assertStringContainsString('Right block plug', $items);
+    }
+
     public function test_findings_add_parts_steps_waits_and_notes(): void
     {
         $found = [
