@@ -144,7 +144,7 @@ final class MixCoolant extends StepKind
     {
         $forms = [];
         $further = Drains::choices($at);
-        if ($further !== [] && ! $this->mix($at)->reachable() && ! $at->has('batch')) {
+        if ($further !== [] && ! self::isWithinReach($this->mix($at)) && ! $at->has('batch')) {
             $forms[] = self::moreForm($further);
         }
         $reuse = Coolant::of($at->job)->goesBackIn() && ! $at->has('reused');
@@ -173,7 +173,7 @@ final class MixCoolant extends StepKind
     {
         $forms = $this->forms($at);
 
-        return $at->entries() === [] && $forms[0]->name === 'batch' && $this->mix($at)->reachable() ? $forms[0] : null;
+        return $at->entries() === [] && $forms[0]->name === 'batch' && self::isWithinReach($this->mix($at)) ? $forms[0] : null;
     }
 
     /** @return list<Form> */
@@ -254,7 +254,7 @@ final class MixCoolant extends StepKind
             ! $at->has('batch') && ! $at->has(Bucket::INSIDE) && ! $at->has('shelf') && ! $at->has('reused') && $this->judge($at)?->passes() !== true => [
                 Obstacle::missing('not_mixed', 'Record what was mixed.'),
             ],
-            ! $mix->reachable() && $this->judge($at)?->passes() !== true => [Obstacle::missing('out_of_reach', 'The target cannot be reached with what stays inside. Open another drain, rinse less,'
+            ! self::isWithinReach($mix) && $this->judge($at)?->passes() !== true => [Obstacle::missing('out_of_reach', 'The target cannot be reached with what stays inside. Open another drain, rinse less,'
                 ." or accept {$at->say($mix->finalFraction(), Unit::Percent)} with a reason.")],
             default => [],
         };
@@ -288,9 +288,15 @@ final class MixCoolant extends StepKind
         $mix = $this->mix($at);
         $fraction = $this->bucket($at);
         if ($fraction === null) {
-            return $mix->reachable() ? null : Verdict::stop('out_of_reach', 'Out of reach', "With {$at->litres($mix->retained->mL())} inside,"
-                ." even pure {$this->stockWord($at)} brings the circuit only to "
-                ."{$at->say($mix->finalFraction(), Unit::Percent)}. {$this->rescue($at)}");
+            $pure = $mix->finalFraction() > $mix->targetFraction
+                ? "even plain water leaves the circuit at {$at->say($mix->finalFraction(), Unit::Percent)}"
+                : "even pure {$this->stockWord($at)} brings the circuit only to {$at->say($mix->finalFraction(), Unit::Percent)}";
+
+            return self::isWithinReach($mix) ? null : Verdict::stop(
+                'out_of_reach',
+                'Out of reach',
+                "With {$at->litres($mix->retained->mL())} inside, {$pure}. Wanted: {$at->say($mix->targetFraction, Unit::Percent)}. {$this->rescue($at)}",
+            );
         }
         $inside = Bucket::isInside($at->job);
         $final = $this->final($at);
@@ -379,18 +385,23 @@ final class MixCoolant extends StepKind
         return $add === [] ? '' : ' Add '.implode(' and ', $add).' to the bucket.';
     }
 
-    /** Which further drain would make the target reachable, or come nearest. */
+    /** What counts as on target once it is poured cannot be out of reach before. */
+    private static function isWithinReach(Mix $mix): bool
+    {
+        return abs($mix->finalFraction() - $mix->targetFraction) <= self::CLOSE;
+    }
+
+    /** Which further drain brings it nearest to the target, where one brings it nearer at all. */
     private function rescue(Situation $at): string
     {
         $mix = $this->mix($at);
-        [$best, $reaches] = [null, 0.0];
+        [$best, $reaches] = [null, $mix->finalFraction()];
         foreach (Drains::notOpened($at->job) as $further) {
             $retained = Volume::millilitres(max(0.0, $mix->retained->mL() - $further->volumeMl));
-            $final = (
-                new Mix($mix->capacity, $retained, $mix->retainedFraction, $mix->targetFraction, $mix->stockFraction)
-            )
-                ->finalFraction();
-            [$best, $reaches] = $best === null || $final > $reaches ? [$further->port, $final] : [$best, $reaches];
+            $with = new Mix($mix->capacity, $retained, $mix->retainedFraction, $mix->targetFraction, $mix->stockFraction);
+            if (abs($with->finalFraction() - $mix->targetFraction) < abs($reaches - $mix->targetFraction)) {
+                [$best, $reaches] = [$further->port, $with->finalFraction()];
+            }
         }
 
         return $best === null ? 'Drain more, or accept it with a reason.'

@@ -45,9 +45,17 @@ final class MixTest extends TestCase
         );
     }
 
+    public function test_premix_of_the_strength_that_is_wanted_is_no_stop(): void
+    {
+        $job = JobOnPaper::drainedAmbulance(['stockFraction' => 0.5, 'targetFraction' => 0.5]);
+        self::assertNull($job->judge('mix'));
+        $job->write('mix', 'batch', ['concentrate' => 11_500.0, 'water' => 0.0]);
+        self::assertSame('On target', $job->judge('mix')->title);
+    }
+
     public function test_out_of_reach_says_what_rescues_it(): void
     {
-        $job = JobOnPaper::on(
+        $drained = fn (float $ml): JobOnPaper => JobOnPaper::on(
             'school-minibus',
             choices: [
                 'content' => Compatibility::Water,
@@ -57,14 +65,16 @@ final class MixTest extends TestCase
             ],
         )
             ->write('found', 'found', ['content' => 'water'])
-            ->write('drain:radiator_cock', 'out', ['volume' => 6300.0, 'vessel' => 'pan', 'flow' => 'ran']);
+            ->write('drain:radiator_cock', 'out', ['volume' => $ml, 'vessel' => 'pan', 'flow' => 'ran']);
+        $job = $drained(5500.0);
         self::assertSame('Out of reach', $job->judge('mix')->title);
         self::assertStringContainsString('Block plug opened too, it reaches', $job->judge('mix')->reason);
         self::assertStringContainsString(
             'accept',
             (clone $job)->write('mix', 'batch', ['concentrate' => 5000.0, 'water' => 2000.0])->obstacles('mix')[0],
         );
-        $nearly = (clone $job)->write('mix', 'batch', ['concentrate' => 7000.0, 'water' => 0.0]);
+        self::assertNull($drained(6300.0)->judge('mix'), 'what counts as on target once poured is not out of reach before');
+        $nearly = $drained(6300.0)->write('mix', 'batch', ['concentrate' => 7000.0, 'water' => 0.0]);
         self::assertSame('On target', $nearly->judge('mix')->title);
         self::assertSame([], $nearly->obstacles('mix'), 'on target and out of reach are never said together');
         self::assertContains('mix:2', $job->write('mix', 'more', ['point' => 'block_plug'])->finish('mix')->steps());
