@@ -1,5 +1,5 @@
 @if ($page->justNow !== [])
-    <ul class="just-now" aria-label="Just finished" role="status">
+    <ul class="just-now" aria-label="Just finished">
         @foreach ($page->justNow as $done)
             <li class="verdict-{{ $done->verdict->tone->value }}">
                 @icon(['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x'][$done->verdict->tone->value])
