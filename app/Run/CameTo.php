@@ -18,7 +18,7 @@ final readonly class CameTo
     /** So long its verdict is news, s. */
     private const NEWS_S = 90;
 
-    private const AT_MOST = 3;
+    private const AT_MOST = 2;
 
     private function __construct(public string $title, public Verdict $verdict)
     {

@@ -324,7 +324,7 @@ final class PressesTest extends BrowserTestCase
     private function all(string $alone = ''): void
     {
         $this->tap(match (true) {
-            $this->has('.one-go .answers') => $this->text('.one-go .answers .button-go'),
+            $this->has('.one-go .answers') => $this->text('.one-go .answers .button'),
             $this->has('.one-go'), $alone === '' => 'All of it is done',
             default => $alone,
         });

@@ -3,7 +3,7 @@
 <fieldset class="answers">
     <legend>{{ $answer->label }}</legend>
     @foreach ($answer->choices as $value => $label)
-        <button @class(['button', 'button-go' => $go && $loop->first, 'button-quiet' => ! $loop->first]) name="{{ $group }}[{{ $answer->name }}]" value="{{ $value }}"
+        <button class="button button-quiet" name="{{ $group }}[{{ $answer->name }}]" value="{{ $value }}"
             @if ($loop->first && $key !== '') data-key="{{ $key }}" data-key-label="{{ $label }}" data-key-focus @endif>{{ $label }}</button>
     @endforeach
     @if ($wrong)<p class="error">@icon('triangle-alert'){{ $wrong }}</p>@endif
