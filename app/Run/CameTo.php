@@ -32,10 +32,16 @@ final readonly class CameTo
             fn (Entry $line) => $line->person === $reader && ! $line->is(Lines::Override) && $now - $line->at <= self::NEWS_S,
         );
         uasort($news, fn (Entry $a, Entry $b) => $b->seq <=> $a->seq);
-        $steps = array_map(fn (string $id) => $state->steps[$id] ?? null, array_keys($news));
-        $all = array_map(fn (?Step $step) => self::of($state, $kinds, $step, $now, $units), $steps);
+        $lately = [];
+        foreach (array_keys($news) as $id) {
+            $lately[] = self::of($state, $kinds, $state->steps[$id] ?? null, $now, $units);
+            $lately = array_values(array_filter($lately));
+            if (count($lately) === self::AT_MOST) {
+                break;
+            }
+        }
 
-        return array_slice(array_values(array_filter($all)), 0, self::AT_MOST);
+        return $lately;
     }
 
     private static function of(JobState $state, StepCatalogue $kinds, ?Step $step, int $now, UnitSystem $units): ?self

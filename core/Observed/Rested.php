@@ -22,7 +22,7 @@ final readonly class Rested extends Report
     private const OVERNIGHT = 'overnight';
 
     /** A night in the shop, s (common practice, no source). */
-    private const NIGHT_S = 10.0 * 3600.0;
+    private const NIGHT_S = 8.0 * 3600.0;
 
     private const LONGEST_S = 3600.0 * 24 * 400;
 
@@ -38,7 +38,7 @@ final readonly class Rested extends Report
 
     public static function of(Entry $line): ?static
     {
-        $seconds = $line->form === self::FORM ? self::saidIn($line->values) : null;
+        $seconds = $line->form === self::FORM ? self::secondsIn($line->values) : null;
 
         return $seconds === null ? null : new self(Told::by($line), $seconds);
     }
@@ -54,12 +54,13 @@ final readonly class Rested extends Report
     /** @throws InvalidField where neither was said */
     public static function admit(Values $values): void
     {
-        if (self::saidIn($values) === null) {
+        if (self::secondsIn($values) === null) {
             throw new InvalidField(self::SINCE, 'Enter the hours, or tick that it stood overnight.');
         }
     }
 
-    private static function saidIn(Values $values): ?float
+    /** How long is said, s: hours, or a night; null where neither is. */
+    public static function secondsIn(Values $values): ?float
     {
         return $values->number(self::SINCE) ?? ($values->ticked(self::OVERNIGHT) ? self::NIGHT_S : null);
     }

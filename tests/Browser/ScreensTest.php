@@ -10,6 +10,19 @@ use Facebook\WebDriver\WebDriverKeys;
 /** Every screen in both themes, and the keyboard. */
 final class ScreensTest extends BrowserTestCase
 {
+    public function test_enter_in_a_field_presses_no_answer(): void
+    {
+        $this->signIn();
+        $this->jobAt('leak_check', 'SKP 660');
+        $this->oneByOne();
+        self::$browser->findElement(By::name('fields[where]'))->sendKeys("left mount\u{E007}");
+        usleep(400_000);
+        self::assertSame('Look underneath', $this->text('h1'));
+        self::assertFalse($this->has('.evidence'), 'nothing was recorded');
+        $this->record('seen', ['leak' => 'dry']);
+        self::assertNotSame('Look underneath', $this->text('h1'));
+    }
+
     public function test_axe_finds_nothing_on_any_screen_in_either_theme(): void
     {
         self::$browser->manage()->deleteAllCookies();

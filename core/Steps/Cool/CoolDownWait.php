@@ -130,7 +130,7 @@ final class CoolDownWait extends StepKind
             return;
         }
         Rested::admit($values);
-        if ($ran !== null && $values->number(Rested::SINCE) > $at->now - $ran + self::SLACK_S) {
+        if ($ran !== null && Rested::secondsIn($values) > $at->now - $ran + self::SLACK_S) {
             $minutes = max(1, intdiv($at->now - $ran, 60));
             throw new InvalidField(
                 Rested::SINCE,

@@ -32,10 +32,11 @@ final class Drains
         return $out !== [] && $out[count($out) - 1]->text('flow') === 'blocked';
     }
 
-    /** Whether a point was not opened after all, and nothing came out of it since. */
+    /** Whether a point was not opened, and is not said to be open or to have given anything. */
     public static function isLeftShut(JobState $job, Step $drain): bool
     {
-        return $job->observed($drain->id, LeftShut::class) !== [] && $job->entriesOf($drain->id, 'out') === [];
+        return $job->observed($drain->id, LeftShut::class) !== []
+            && $job->entriesOf($drain->id, 'opened') === [] && $job->entriesOf($drain->id, 'out') === [];
     }
 
     /** What stands above points that were left shut, mL. */

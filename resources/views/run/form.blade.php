@@ -15,7 +15,7 @@
         </div>
         @if ($shown->form->answer() !== null)
             @if ($shown->done)<input type="hidden" name="done" value="1">@endif
-            @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => '', 'key' => $shown->key])
+            @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => ''])
         @elseif ($shown->offersBoth())
             <button class="button button-wide button-go" name="done" value="1"
                 data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}, and done</button>
@@ -38,7 +38,7 @@
             </div>
             @if ($shown->done)<input type="hidden" name="done" value="1">@endif
             @if ($shown->form->answer() !== null)
-                @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => '', 'key' => ''])
+                @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => ''])
             @else
                 <button class="button button-wide">{{ $shown->form->button }}</button>
             @endif

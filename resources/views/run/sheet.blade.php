@@ -41,7 +41,7 @@
     @if ($answered !== null)
         <div class="sheet-go">
             <p>All of it is done, and:</p>
-            @include('run.answers', ['answer' => $answered->answer(), 'group' => "sheet[{$answered->step->id}]", 'path' => "sheet.{$answered->step->id}", 'key' => 'e'])
+            @include('run.answers', ['answer' => $answered->answer(), 'group' => "sheet[{$answered->step->id}]", 'path' => "sheet.{$answered->step->id}"])
         </div>
     @else
         <p class="sheet-go">
