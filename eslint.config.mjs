@@ -10,5 +10,5 @@ export default [
         rules: { eqeqeq: 'error', 'no-var': 'error', 'prefer-const': 'error', 'no-shadow': 'error', 'no-implicit-globals': 'error' },
     },
     { files: ['resources/js/worker.js'], languageOptions: { globals: globals.serviceworker, sourceType: 'script' }, rules: { 'no-implicit-globals': 'off' } },
-    { files: ['*.js', '*.mjs', 'resources/icons.mjs', 'tests/js/**'], languageOptions: { globals: globals.node } },
+    { files: ['*.js', '*.mjs', 'resources/icons.mjs', 'bin/**', 'tests/js/**'], languageOptions: { globals: globals.node } },
 ];

@@ -27,6 +27,11 @@ if ($path !== '/' && $file !== false && str_starts_with($file, $public.'/') && i
 
     return true;
 }
+if ($path === '/tick.php') {
+    require $public.'/tick.php';
+
+    return true;
+}
 if (str_contains($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '', 'gzip')) {
     ob_start('ob_gzhandler');
 }

@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\Answered;
+use App\Http\ErrorPage;
 use App\Http\Middleware\FirstStart;
 use App\Http\Middleware\KnowsWho;
 use App\Http\Middleware\LocksTablet;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
-use App\Shop\FullDisk;
 use Aqbel\Core\InvalidField;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -17,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\AuthenticateSession;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Context;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Fields that are never kept for showing again. */
@@ -40,20 +42,22 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->dontReport([InvalidField::class]);
         $exceptions->dontFlash($secrets);
         $exceptions->context(fn () => Context::all());
-        // A query says it, or the commit at the end of them.
-        $exceptions->render(fn (PDOException $failed) => FullDisk::isBehind($failed)
-            ? response('The disk of this machine is full, so nothing was stored. What you typed is still on the page before: make room, go back and send it again.', 507)
-            : null);
         $exceptions->render(fn (InvalidField $invalid, Request $request) => $request->expectsJson()
             ? response()->json(
                 ['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]],
                 422,
             )
             : back()->withInput($request->except('_token', ...$secrets))->withErrors([$invalid->field => $invalid->getMessage()]));
-        $exceptions->render(fn (HttpException $expired, Request $request) => $expired->getPrevious() instanceof TokenMismatchException
-            ? back()->withInput(
-                $request->except('_token', ...$secrets),
-            )->with('notice', 'The page had been open too long. What you typed is still here: send it again.')
-            : null);
+        $exceptions->render(fn (HttpException $expired, Request $request) => match (true) {
+            ! $expired->getPrevious() instanceof TokenMismatchException => null,
+            // A script keeps what it sent, fetches a page with a fresh token, and sends it again.
+            $request->expectsJson() => response()->json(['message' => 'The page had been open too long.'], 419),
+            default => back()->withInput($request->except('_token', ...$secrets))
+                ->with('notice', 'The page had been open too long. What you typed is still here: send it again.'),
+        });
+        // By its own key a script knows that it is this shop that answers, and no proxy on the way.
+        $exceptions->respond(fn (Response $response, Throwable $failed, Request $request): Response => Answered::withKey(
+            ErrorPage::instead($response, $failed, $request), $request,
+        ));
     })
     ->create();

@@ -3,6 +3,8 @@
 declare(strict_types=1);
 
 return [
+    // What is installed here, as one number; CHANGELOG.md says what came with it.
+    'version' => trim((string) file_get_contents(__DIR__.'/../VERSION')),
     // Shows the demo sign-ins on the sign-in page. Set by `./aqbel demo` alone.
     'demo' => (bool) env('AQBEL_DEMO', false),
     // Names and addresses this installation is reached by; any other Host is refused.
@@ -20,6 +22,8 @@ return [
     'folder' => env('AQBEL_FOLDER', dirname((string) env('DB_DATABASE', storage_path('aqbel.sqlite')))),
     // Where photographs lie, beside the database of the same mode.
     'photos' => env('AQBEL_PHOTOS', storage_path('photos')),
+    // How much all of them together may take, MB.
+    'photo_mb' => (float) env('AQBEL_PHOTO_MB', 20_000),
     // Adds the yardstick page of `./aqbel bench`.
     'bench' => (bool) env('AQBEL_BENCH', false),
 ];

@@ -11,5 +11,12 @@ return [
             'level' => 'warning',
             'days' => 14,
         ],
+        // Who was let in nowhere, kept longer: somebody may ask weeks later.
+        'security' => [
+            'driver' => 'daily',
+            'path' => env('AQBEL_LOGS', storage_path('logs')).'/security.log',
+            'level' => 'warning',
+            'days' => 90,
+        ],
     ],
 ];

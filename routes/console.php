@@ -74,13 +74,16 @@ Artisan::command('aqbel:restore {file} {--replace}', function (string $file) use
 })->purpose('Puts a backup back into an empty place');
 
 // Asked by the launcher before it migrates: a shop is copied before its schema changes.
-Artisan::command('aqbel:before-upgrade {folder}', function (string $folder) use ($said, $told): int {
-    return $said($this, function () use ($folder, $told): string {
+Artisan::command('aqbel:before-upgrade {folder} {from?}', function (string $folder, ?string $from = null) use ($said, $told): int {
+    return $said($this, function () use ($folder, $from, $told): string {
         $files = array_keys(app('migrator')->getMigrationFiles(database_path('migrations')));
         $had = Schema::hasTable('migrations') ? DB::table('migrations')->pluck('migration')->all() : [];
         if ($had === [] || array_diff($files, $had) === []) {
             return '';
         }
+        $steps = array_map(fn (string $one) => str_replace('_', ' ', substr($one, strlen('2026_01_01_000000_'))), array_diff($files, $had));
+        $this->line(sprintf('From %s to %s. A backup is kept, then the database changes: %s.', ($from ?? '') === '' ? 'an earlier version' : $from,
+            config('aqbel.version'), implode('; ', $steps)));
         $backup = Backup::verified(Backup::make($folder, 'before-upgrade')->file);
         Backup::rotate($folder, 5, 'before-upgrade');
 

@@ -31,7 +31,8 @@ use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
-Route::patterns(array_fill_keys(['seq', 'job', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet'], '[0-9]{1,9}'));
+Route::pattern('job', '[Jj]?[0-9]{1,9}');
+Route::patterns(array_fill_keys(['seq', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 Route::get('/health', HealthController::class)->withoutMiddleware('web');

@@ -15,9 +15,15 @@ final readonly class Manifest
      * @param  string  $madeAt  ISO 8601
      * @param  list<string>  $migrations  that the database has had
      * @param  array<string, array{bytes: int, sha256: string}>  $files  by their place in the backup
+     * @param  string  $version  of Aqbel that made it; empty where it did not say
      */
-    public function __construct(public string $madeAt, public string $shop, public array $migrations, public array $files)
-    {
+    public function __construct(
+        public string $madeAt,
+        public string $shop,
+        public array $migrations,
+        public array $files,
+        public string $version = '',
+    ) {
     }
 
     /** @throws NoBackup on anything that is no manifest of this format */
@@ -36,13 +42,13 @@ final readonly class Manifest
         }
         $texts = fn (string $name): array => array_values(array_filter((array) ($data[$name] ?? []), is_string(...)));
 
-        return new self($texts('made_at')[0] ?? '', $texts('shop')[0] ?? '', $texts('migrations'), $files);
+        return new self($texts('made_at')[0] ?? '', $texts('shop')[0] ?? '', $texts('migrations'), $files, $texts('version')[0] ?? '');
     }
 
     public function json(): string
     {
         return (string) json_encode([
-            'format' => self::FORMAT, 'made_at' => $this->madeAt, 'shop' => $this->shop, 'migrations' => $this->migrations,
+            'format' => self::FORMAT, 'version' => $this->version, 'made_at' => $this->madeAt, 'shop' => $this->shop, 'migrations' => $this->migrations,
             'files' => $this->files,
         ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
     }

@@ -6,7 +6,6 @@ namespace App\Elevation;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Passage;
-use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\CellState;
 use Aqbel\Core\Flow\Runs;
@@ -20,7 +19,7 @@ final readonly class Drawing
 {
     public const WIDTH = 520.0;
 
-    private const GUTTER = 110.0;
+    public const GUTTER = 110.0;
 
     private const TOP = 46.0;
 
@@ -40,14 +39,7 @@ final readonly class Drawing
 
     private const MARKER = 13.0;
 
-    private const LABEL_LINE = 17.0;
-
-    /** A name in the margin is broken after so many letters. */
-    private const LETTERS = 12;
-
     private const MOST_TRIES = 12;
-
-    public const DATUM_TEXT = 'cold level';
 
     public float $height;
 
@@ -187,18 +179,18 @@ final readonly class Drawing
             foreach ($this->runs?->of($id) ?? [] as $run) {
                 $part = $this->part($passage, $quad, $run->from, $run->to);
                 if (count($part) >= 3) {
-                    $parts[$run->state->value][] = self::points($part);
+                    $parts[$run->state->value][] = Polygon::points($part);
                 }
             }
             $drawn[] = new DrawnPassage(
                 $id,
                 $passage->kind,
-                self::points($quad),
+                Polygon::points($quad),
                 $parts[CellState::Coolant->value],
                 $parts[CellState::Trapped->value],
             );
         }
-        usort($drawn, fn (DrawnPassage $a, DrawnPassage $b) => self::depth($a->kind) <=> self::depth($b->kind));
+        usort($drawn, fn (DrawnPassage $a, DrawnPassage $b) => $a->depth() <=> $b->depth());
 
         return $drawn;
     }
@@ -227,86 +219,14 @@ final readonly class Drawing
         return $placed;
     }
 
-    /** @return list<Label> names of the large parts in the margins, spread so that no two overlap */
+    /** @return list<Label> names of the large parts, and of the pockets, in the margins */
     public function labels(): array
     {
-        $wanted = [];
-        foreach ($this->largeParts() as $label => $middle) {
-            $wanted[] = [Label::PART, explode("\n", wordwrap($label, self::LETTERS, "\n")), $middle];
-        }
-        foreach ($this->pockets as $pocket) {
-            $largest = $pocket->air->byPart($this->circuit)[0] ?? null;
-            if ($largest !== null) {
-                $wanted[] = [
-                    Label::POCKET,
-                    explode("\n", wordwrap($pocket->text, self::LETTERS, "\n")),
-                    $this->middle($this->circuit->passages[$largest->part->id]),
-                ];
-            }
-        }
-        $datum = $this->datum() - self::LABEL_LINE / 2.0;
-        $left = array_filter($wanted, fn (array $one) => $one[2][0] < self::WIDTH / 2.0);
-        $right = array_filter($wanted, fn (array $one) => $one[2][0] >= self::WIDTH / 2.0);
-
-        return [
-            ...$this->column([...$left, [Label::SPACE, [''], [0.0, $datum]]], true),
-            ...$this->column([...$right, [Label::DATUM, [self::DATUM_TEXT], [self::WIDTH, $datum]]], false),
-        ];
+        return (new Margin($this, $this->circuit, $this->pockets))->labels();
     }
 
-    /**
-     * @param  list<array{string, list<string>, array{float, float}}>  $wanted  kind, lines, and where it leads
-     * @return list<Label>
-     */
-    private function column(array $wanted, bool $left): array
-    {
-        usort($wanted, fn (array $a, array $b) => $a[2][1] <=> $b[2][1]);
-        $tall = array_map(
-            fn (array $one) => count($one[1]) * self::LABEL_LINE + ($one[0] === Label::SPACE ? 10.0 : 6.0),
-            $wanted,
-        );
-        $labels = [];
-        foreach (self::spread(
-            array_map(fn (array $one) => $one[2][1], $wanted),
-            $tall,
-            $this->height - 8.0,
-        ) as $i => $top) {
-            [$kind, $lines, $to] = $wanted[$i];
-            $from = [
-                $left ? self::GUTTER - 8.0 : self::WIDTH - self::GUTTER + 8.0, round($top + $tall[$i] / 2.0 - 3.0, 1),
-            ];
-            $labels[] = new Label(
-                $kind,
-                $lines,
-                $left ? 4.0 : self::WIDTH - 4.0,
-                round($top + self::LABEL_LINE - 3.0, 1),
-                $left ? 'start' : 'end',
-                $from,
-                $to,
-            );
-        }
-
-        return $labels;
-    }
-
-    /** @return array<string, array{float, float}> middle of each large part by its name */
-    private function largeParts(): array
-    {
-        $parts = [];
-        foreach ($this->circuit->passages as $passage) {
-            $large = [
-                PassageKind::Radiator, PassageKind::Heater, PassageKind::Tank, PassageKind::Cooler, PassageKind::Block,
-            ];
-            if (in_array($passage->kind, $large, true)) {
-                $parts[$passage->label] ??= $this->middle($passage);
-            }
-        }
-
-        return $parts;
-    }
-
-    /** @return array{float, float} */
-    private function middle(Passage $passage): array
+    /** @return array{float, float} middle of a passage */
+    public function middle(Passage $passage): array
     {
         return [
             (
@@ -320,27 +240,6 @@ final readonly class Drawing
                 ) + $this->y($this->circuit->heightMm($passage->to, $this->noseLiftMm))
             ) / 2.0,
         ];
-    }
-
-    /**
-     * @param  list<float>  $wanted  height of the middle of each, rising
-     * @param  list<float>  $tall  of each
-     * @return list<float> top of each
-     */
-    private static function spread(array $wanted, array $tall, float $bottom): array
-    {
-        $tops = [];
-        $free = 4.0;
-        foreach ($wanted as $i => $middle) {
-            $tops[] = max($free, $middle - $tall[$i] / 2.0);
-            $free = $tops[$i] + $tall[$i];
-        }
-        for ($i = count($tops) - 1; $i >= 0; $i--) {
-            $tops[$i] = min($tops[$i], $bottom - $tall[$i]);
-            $bottom = $tops[$i];
-        }
-
-        return array_values($tops);
     }
 
     /**
@@ -390,48 +289,9 @@ final readonly class Drawing
         );
         $middle = $y0 + ($y1 - $y0) * ($from + $to) / 2.0;
         foreach ($cuts as $cut) {
-            $quad = self::clip($quad, $cut, $middle < $cut);
+            $quad = Polygon::clip($quad, $cut, $middle < $cut);
         }
 
         return $quad;
-    }
-
-    /**
-     * @param  list<array{float, float}>  $polygon
-     * @return list<array{float, float}>
-     */
-    private static function clip(array $polygon, float $cut, bool $keepAbove): array
-    {
-        $kept = [];
-        foreach ($polygon as $i => $point) {
-            $previous = $polygon[($i + count($polygon) - 1) % count($polygon)];
-            $in = $keepAbove ? $point[1] <= $cut : $point[1] >= $cut;
-            $wasIn = $keepAbove ? $previous[1] <= $cut : $previous[1] >= $cut;
-            if ($in !== $wasIn) {
-                $t = ($cut - $previous[1]) / ($point[1] - $previous[1]);
-                $kept[] = [$previous[0] + ($point[0] - $previous[0]) * $t, $cut];
-            }
-            if ($in) {
-                $kept[] = $point;
-            }
-        }
-
-        return $kept;
-    }
-
-    /** @param  list<array{float, float}>  $polygon */
-    private static function points(array $polygon): string
-    {
-        return implode(' ', array_map(fn (array $p) => round($p[0], 1).','.round($p[1], 1), $polygon));
-    }
-
-    /** Thin lines lie over broad parts. */
-    private static function depth(PassageKind $kind): int
-    {
-        return match ($kind) {
-            PassageKind::Radiator, PassageKind::Tank, PassageKind::Block, PassageKind::Head, PassageKind::Cooler => 0,
-            PassageKind::Heater, PassageKind::Pump => 1,
-            default => 2,
-        };
     }
 }

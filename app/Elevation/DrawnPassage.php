@@ -22,4 +22,14 @@ final readonly class DrawnPassage
         public array $trapped,
     ) {
     }
+
+    /** Thin lines lie over broad parts. */
+    public function depth(): int
+    {
+        return match ($this->kind) {
+            PassageKind::Radiator, PassageKind::Tank, PassageKind::Block, PassageKind::Head, PassageKind::Cooler => 0,
+            PassageKind::Heater, PassageKind::Pump => 1,
+            default => 2,
+        };
+    }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Elevation;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\PartVolume;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Job\PortState;
@@ -22,7 +24,8 @@ final readonly class Picture
     /**
      * @param  ?Runs  $runs  null for a dry outline
      * @param  array<string, PortState>  $states  of ports
-     * @param  list<Pocket>  $pockets  of air, named in the margin
+     * @param  list<Pocket>  $pockets  of predicted air, named in the margin
+     * @param  list<PartVolume>  $air  that the sums tell, named in the margin
      * @param  array<string, string>  $notes  beside the ports in the legend
      */
     public function __construct(
@@ -36,12 +39,18 @@ final readonly class Picture
         UnitSystem $units = UnitSystem::Metric,
         public bool $editable = false,
         bool $tall = false,
+        array $air = [],
     ) {
         $say = fn (Pocket $pocket): PocketLabel => new PocketLabel(
             $units->format($pocket->volumeMl(), Dimension::Volume).' air',
             $pocket->air,
         );
-        $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, array_map($say, $pockets), $tall);
+        $sum = fn (PartVolume $part): PocketLabel => new PocketLabel(
+            $units->format($part->ml, Dimension::Volume).' air by the sums',
+            new Volumes([$part->part->passages[0] => $part->ml]),
+        );
+        $labels = [...array_map($say, $pockets), ...array_map($sum, $air)];
+        $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, $labels, $tall);
     }
 
     /** @return list<Mark> */

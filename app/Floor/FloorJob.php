@@ -20,13 +20,14 @@ final readonly class FloorJob
         public string $holder,
         public ?int $restsUntil,
         private int $now,
+        public bool $danger = false,
     ) {
     }
 
     /** Unix seconds; 0 where hands are needed now. */
     public function waitsUntil(): int
     {
-        return max($this->summary->waitsUntil(), $this->rests() ? (int) $this->restsUntil : 0);
+        return $this->danger ? 0 : max($this->summary->waitsUntil(), $this->rests() ? (int) $this->restsUntil : 0);
     }
 
     public function since(): int

@@ -40,18 +40,18 @@ final readonly class FloorPage
             ->join('vehicles', 'vehicles.id', '=', 'jobs.vehicle_id')
             ->join('people', 'people.id', '=', DB::raw('coalesce(held_by, planned_by)'))
             ->orderByDesc('jobs.id')->limit(self::MOST)->toBase()
-            ->get(['jobs.id', 'plate', 'vehicles.name as vehicle', 'kind', 'summary', 'people.name as person', 'rests_until']);
+            ->get(['jobs.id', 'plate', 'vehicles.name as vehicle', 'kind', 'summary', 'people.name as person', 'rests_until', 'danger_since']);
         $summaries = array_filter($found->mapWithKeys(fn (object $job) => [(int) $job->id => Summary::read($job->summary)])->all());
         $words = FloorWords::ofAll($summaries, $units);
         foreach ($found as $job) {
             if (isset($summaries[$job->id])) {
                 $jobs[] = new FloorJob(
                     (int) $job->id, $job->plate, $job->vehicle, JobKind::from($job->kind)->label(), $summaries[$job->id], $words[$job->id], $job->person,
-                    $job->rests_until === null ? null : Carbon::parse($job->rests_until)->getTimestamp(), $now,
+                    $job->rests_until === null ? null : Carbon::parse($job->rests_until)->getTimestamp(), $now, $job->danger_since !== null,
                 );
             }
         }
-        usort($jobs, fn (FloorJob $a, FloorJob $b) => $a->waitsUntil() <=> $b->waitsUntil());
+        usort($jobs, fn (FloorJob $a, FloorJob $b) => [! $a->danger, $a->waitsUntil()] <=> [! $b->danger, $b->waitsUntil()]);
         $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
         $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 

@@ -9,10 +9,12 @@ use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Flow\Standing;
 use Aqbel\Core\Job\Does;
-use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\ShutOffNow;
+use Aqbel\Core\Observed\DrainRan;
+use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\AnyTime\Finding;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -36,7 +38,22 @@ final readonly class Projection
     {
         $job->summary = $this->summary($state, $job->summary);
         $job->signed_at = $state->isSigned() ? now() : null;
+        $danger = $this->danger($state);
+        $job->danger_since = $danger === null ? null : $job->danger_since ?? now()->getTimestamp();
+        $job->danger_place = $danger?->since->where();
         $job->save();
+    }
+
+    /** Whether the engine of the step in hand is to be shut off now. */
+    private function danger(JobState $state): ?ShutOffNow
+    {
+        $step = $state->stepInHand();
+        if ($step === null || ! $this->kinds->does($step, Does::RunsEngine)) {
+            return null;
+        }
+        $at = $state->at($step, now()->getTimestamp());
+
+        return ShutOffNow::of($at, $this->kinds->of($step)->judgement($at));
     }
 
     private function summary(JobState $state, ?Summary $before): Summary
@@ -62,6 +79,7 @@ final readonly class Projection
             $clock?->since,
             $clock?->until,
             $step === null ? [] : $this->lanes($state, $step, $clock !== null),
+            NextChange::renews($state->ledger()->oldShare()),
         );
     }
 
@@ -69,7 +87,7 @@ final readonly class Projection
     private function drawn(JobState $state, ?Step $inHand): string
     {
         $measured = array_map(
-            fn (Step $step) => [$step->id, $this->outOf($state, $step)],
+            fn (Step $step) => [$step->id, DrainRan::sumMl($state->observed($step->id, DrainRan::class))],
             $state->stepsThat(Does::Drains),
         );
 
@@ -134,11 +152,19 @@ final readonly class Projection
         if ($stage->value <= Stage::Mix->value) {
             return $this->drained($state);
         }
-        if ($stage->value >= Stage::Prove->value) {
-            return $plan->predicted->fullRuns;
-        }
 
-        return $this->isFilling($state) ? $plan->school->picture($state) ?? $this->drained($state) : $plan->fill->runs;
+        return $this->isFilling($state) ? $plan->school->picture($state) ?? $this->drained($state) : $this->filled($state, $stage);
+    }
+
+    /** Air only as much as the sums tell, where the model keeps it; none once it is proven, within what they can tell. */
+    private function filled(JobState $state, Stage $stage): Runs
+    {
+        [$plan, $ledger] = [Plan::of($state), $state->ledger()];
+        $air = $ledger->trappedAirMl();
+
+        return $air <= ($stage->value >= Stage::Prove->value ? $ledger->trappedAirPlusMinusMl() : 0.0)
+            ? $plan->predicted->fullRuns
+            : Standing::withAir($state->circuit, $plan->fill->runs, $air);
     }
 
     /** Filled with water for a leak nobody found, after it was closed up. */
@@ -169,9 +195,9 @@ final readonly class Projection
         $above = max(0.0, $state->circuit->capacityMl() - $state->ledgerBefore(Stage::Drain)->contentMl);
         $measured = [];
         foreach ($state->stepsThat(Does::Drains) as $step) {
-            $out = $this->outOf($state, $step);
-            if ($out !== []) {
-                $measured[$step->params->text('port')] = self::READING_SHARE * array_sum($out) + self::VESSEL_ML + $above;
+            $ran = $state->observed($step->id, DrainRan::class);
+            if ($ran !== []) {
+                $measured[$step->params->text('port')] = self::READING_SHARE * DrainRan::sumMl($ran) + self::VESSEL_ML + $above;
                 $above = 0.0;
             }
         }
@@ -189,11 +215,5 @@ final readonly class Projection
             $plan->choices->noseLiftMm,
             measured: $measured,
         )->runs;
-    }
-
-    /** @return list<float> mL that came out at a drain */
-    private function outOf(JobState $state, Step $step): array
-    {
-        return array_map(fn (Entry $entry) => $entry->number('volume') ?? 0.0, $state->entriesOf($step->id, 'out'));
     }
 }

@@ -29,6 +29,7 @@ final readonly class Summary implements Castable
      * @param  ?int  $since  of the running clock, Unix seconds
      * @param  ?int  $until  of the running clock
      * @param  list<Lane>  $lanes  when the running clock lets go, what is still to come
+     * @param  bool  $renewed  whether so little of the old coolant is left that it counts as changed
      */
     public function __construct(
         public int $seq,
@@ -44,6 +45,7 @@ final readonly class Summary implements Castable
         public ?int $since,
         public ?int $until,
         public array $lanes,
+        public bool $renewed = true,
     ) {
     }
 
@@ -70,6 +72,7 @@ final readonly class Summary implements Castable
                 fn (Lane $lane) => ['hands' => $lane->hands, 'minutes' => $lane->minutes],
                 $this->lanes,
             ),
+            'renewed' => $this->renewed,
         ];
     }
 
@@ -110,6 +113,7 @@ final readonly class Summary implements Castable
                     $in->child('lanes')->children(),
                 ),
             ),
+            ! $in->has('renewed') || $in->isTrue('renewed'),
         );
     }
 

@@ -11,6 +11,7 @@ use App\Models\JournalLine;
 use App\Models\Person;
 use App\Models\Photo;
 use App\Photos\Photograph;
+use App\Record\Seal;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Does;
@@ -22,6 +23,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
@@ -39,8 +41,11 @@ final readonly class Recorder
 
     private Clerk $clerk;
 
-    /** @param  int  $age  seconds since the entry was made, when it had to wait for a connection */
-    public function __construct(private Job $job, private Person $person, private string $key, private int $age = 0)
+    /**
+     * @param  int  $age  seconds since the entry was made, when it had to wait for a connection, or since it happened
+     * @param  bool  $asSaid  whether somebody said when it happened: then it is judged, and not moved
+     */
+    public function __construct(private Job $job, private Person $person, private string $key, private int $age = 0, private bool $asSaid = false)
     {
         $this->kinds = app(StepCatalogue::class);
         $this->clerk = new Clerk($this->kinds);
@@ -128,40 +133,76 @@ final readonly class Recorder
     }
 
     /**
-     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be looked
-     * at, it is recorded and in hand, and those after it wait.
+     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be looked at before
+     * those below it, the press is refused and says so there; it is taken up to that one where that is what was pressed.
      *
      * @param  array<mixed>  $raw  as typed, by step
+     * @param  string  $upTo  the last step it is taken for; empty for all of them
      *
-     * @throws InvalidField|InvalidFields with fields as `sheet.step.field`
+     * @throws InvalidField|InvalidFields with fields as `sheet.step.field`, or `sheet.step.stops`
      */
-    public function sheet(array $raw): void
+    public function sheet(array $raw, string $upTo = ''): void
     {
-        OneWriter::run(function () use ($raw): void {
+        OneWriter::run(function () use ($raw, $upTo): void {
+            $steps = array_map(strval(...), array_keys($raw));
+            if ($steps !== [] && $this->job->lines()->where('key', $this->next("sheet {$steps[0]}")->key)->exists()) {
+                return; // it came twice
+            }
             $known = [];
-            foreach ($raw as $step => $fields) {
+            foreach ($steps as $i => $step) {
+                $fields = $raw[$step];
                 $one = $this->next("sheet {$step}");
+                if ($i > 0 && ! $this->isAskedAtOnce($step)) {
+                    throw new InvalidField("sheet.{$steps[$i - 1]}.stops", "{$this->titleOf($step)} is asked by itself after this: what stands below waits.");
+                }
                 try {
                     // How warm the coolant is is asked once, and holds for those after it.
-                    $known = [...$known, ...$one->atOnce((string) $step, [...$known, ...is_array($fields) ? $fields : []])];
+                    $known = [...$known, ...$one->atOnce($step, [...$known, ...is_array($fields) ? $fields : []])];
                 } catch (InvalidField|InvalidFields $invalid) {
                     throw $invalid instanceof InvalidField && $invalid->field === 'finish' ? $invalid : $invalid->within("sheet.{$step}");
                 }
-                $finished = $one->finishWhereNothingIsMissing((string) $step);
-                if (! $finished || $this->job->state()->stepInHand()?->id !== self::after($step, $raw)) {
+                $finished = $one->finishWhereNothingIsMissing($step);
+                $next = $steps[$i + 1] ?? null;
+                if ($next === null || $step === $upTo) {
                     return;
+                }
+                $state = $this->job->state();
+                if (! $finished || $state->stepInHand()?->id !== $next) {
+                    throw new InvalidField("sheet.{$step}.stops", $this->whyItStops($state, $step));
                 }
             }
         });
     }
 
-    /** @param  array<mixed>  $raw */
-    private static function after(int|string $step, array $raw): ?string
+    /** What was said above it on a sheet may make it a step of its own. */
+    private function isAskedAtOnce(string $step): bool
     {
-        $steps = array_keys($raw);
-        $next = $steps[(int) array_search($step, $steps, true) + 1] ?? null;
+        $at = $this->situation($this->job->state(), $step);
 
-        return $next === null ? null : (string) $next;
+        return $this->kinds->of($at->step)->atOnce($at) !== null;
+    }
+
+    private function titleOf(string $step): string
+    {
+        $at = $this->situation($this->job->state(), $step);
+
+        return $this->kinds->of($at->step)->title($at);
+    }
+
+    /** Why what stands below a step of a sheet is not said with it. */
+    private function whyItStops(JobState $state, string $step): string
+    {
+        $inHand = $state->stepInHand();
+        if ($inHand !== null && $inHand->id !== $step) {
+            return "{$this->titleOf($inHand->id)} comes first: what stands below is asked after it.";
+        }
+        $at = $this->situation($state, $step);
+        $kind = $this->kinds->of($at->step);
+        $verdict = $kind->verdict($at);
+
+        return $verdict === null || $verdict->passes()
+            ? implode(' ', array_map(fn (Obstacle $obstacle) => $obstacle->text, $kind->open($at)))
+            : trim("{$verdict->title}. {$verdict->reason}");
     }
 
     /**
@@ -188,14 +229,19 @@ final readonly class Recorder
         return $known;
     }
 
-    /** Finishes a step; with a reason it is passed over, unless the obstacle is one that is never waved through. */
-    public function finish(string $stepId, string $reason): void
+    /**
+     * Finishes a step; with a reason it is passed over, unless the obstacle is one that is never waved through.
+     *
+     * @param  ?string  $unsigned  why the record cannot be signed by whoever this is
+     */
+    public function finish(string $stepId, string $reason, ?string $unsigned = null): void
     {
-        $this->finishWhatGoesByItself($this->write(fn (JobState $state) => $this->clerk->finish(
-            $this->situation($state, $stepId),
-            $reason,
-            $this->person->passes(),
-        )));
+        $this->finishWhatGoesByItself($this->write(function (JobState $state) use ($stepId, $reason, $unsigned): NewLine {
+            $at = $this->situation($state, $stepId);
+            $line = $this->clerk->finish($at, $reason, $this->person->passes());
+
+            return $unsigned !== null && $this->kinds->does($at->step, Does::Signs) ? throw new InvalidField('known', $unsigned) : $line;
+        }));
     }
 
     /** The step after it, where there is nothing to enter or to decide at it. */
@@ -210,7 +256,7 @@ final readonly class Recorder
     /** A line more in the same press, under a key of its own: the same one when the press is sent again. */
     private function next(string $what): self
     {
-        return new self($this->job, $this->person, hash('sha256', "{$this->key} {$what}"), $this->age);
+        return new self($this->job, $this->person, hash('sha256', "{$this->key} {$what}"), $this->age, $this->asSaid);
     }
 
     /**
@@ -225,7 +271,8 @@ final readonly class Recorder
         try {
             $after = $next->write(function (JobState $state) use ($next, $stepId, &$finished): ?NewLine {
                 $at = $next->situation($state, $stepId);
-                if (! $this->kinds->of($at->step)->goesOn($at)) {
+                // A signature is a press of its own.
+                if ($this->kinds->does($at->step, Does::Signs) || ! $this->kinds->of($at->step)->goesOn($at)) {
                     return null;
                 }
                 $line = $this->clerk->finish($at, '');
@@ -258,7 +305,7 @@ final readonly class Recorder
                 $entry,
                 $raw,
                 $reason,
-                $this->person->name,
+                (string) $this->person->id,
             );
         });
     }
@@ -270,7 +317,7 @@ final readonly class Recorder
                 $entry = $this->clerk->correctable($state, $seq);
                 $at = $this->situation($state, $this->clerk->stepOf($state, $entry)->id, $seq, ahead: true);
 
-                return $this->clerk->withdraw($at, $entry, $reason, $this->person->name);
+                return $this->clerk->withdraw($at, $entry, $reason, (string) $this->person->id);
             },
         );
     }
@@ -304,16 +351,27 @@ final readonly class Recorder
             $stored = JournalLine::query()->create([
                 'job_id' => $this->job->id, 'seq' => $state->journal->last() + 1, 'key' => $this->key, 'person_id' => $this->person->id,
                 'step' => $written->step, 'form' => $written->form, 'values' => self::stored($written), 'typed' => $written->typed,
-                'at' => now()->getTimestamp() - $this->age,
+                'at' => $this->enteredAt(), 'arrived' => now()->getTimestamp(),
             ]);
-            $after = $state->after($written->entry($stored->seq, $stored->at, $this->person->name));
+            $after = $state->after($written->entry($stored->seq, $stored->at, $this->person->name, $stored->arrived, (string) $this->person->id));
             if ($this->kinds->does($state->steps[$written->step], Does::TouchesShelf)) {
                 $this->followOnTheShelf($after, $written, $stored->seq);
             }
             app(Projection::class)->refresh($this->job, $after);
+            if ($this->job->signed_at !== null) {
+                $this->job->update(['seal' => Seal::of($this->job)]);
+            }
 
             return $after;
         });
+    }
+
+    /** When it was entered, Unix seconds: however long it waited, not before its job was planned. */
+    private function enteredAt(): int
+    {
+        $entered = now()->getTimestamp() - $this->age;
+
+        return $this->asSaid ? $entered : max($entered, min(now()->getTimestamp(), $this->job->created_at->getTimestamp()));
     }
 
     /** @return array<string, mixed> with the plan that holds from there on, where it is planned anew */
@@ -348,7 +406,7 @@ final readonly class Recorder
 
         return $state->at(
             $step,
-            now()->getTimestamp() - $this->age,
+            $this->enteredAt(),
             $this->person->units,
             $this->stores($step, $correcting),
         );

@@ -31,6 +31,9 @@ use Illuminate\Support\Facades\DB;
  * @property array<string, mixed> $plan
  * @property ?Summary $summary
  * @property Carbon|null $signed_at
+ * @property ?string $seal  what its record was signed with; null of one that is not signed, or was before records were sealed
+ * @property ?int $danger_since  an engine is to be shut off now, since then, Unix seconds
+ * @property ?string $danger_place
  * @property Carbon|null $rests_until
  * @property Carbon|null $abandoned_at
  * @property string $abandoned_because
@@ -115,6 +118,14 @@ class Job extends Model
         $query->whereNull('signed_at')->whereNull('abandoned_at');
     }
 
+    /** Found by its number too: /jobs/J0004. */
+    public function resolveRouteBinding($value, $field = null): ?Model
+    {
+        $numbered = is_string($value) && preg_match('/^J0*([0-9]{1,18})$/i', $value, $found) === 1;
+
+        return parent::resolveRouteBinding($numbered ? $found[1] : $value, $field);
+    }
+
     public function number(): string
     {
         return self::numbered($this->id);
@@ -129,19 +140,24 @@ class Job extends Model
     public function state(): JobState
     {
         [, , $plan, $circuit] = $this->read();
-        $lines = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')
-            ->where('job_id', $this->id)->orderBy('seq')
-            ->get(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed'])
-            ->map(fn (object $line) => Entry::stored(
-                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, $values = self::decoded($line->values), self::decoded($line->typed),
+        $query = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')->where('job_id', $this->id)->orderBy('seq')
+            ->select(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed', 'arrived', 'person_id']);
+        $lines = [];
+        // A journal has hundreds of lines, and every page of the run folds it: as rows, one after the other.
+        foreach ($query->cursor() as $line) {
+            $values = self::decoded($line->values);
+            $lines[] = Entry::stored(
+                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, $values, $line->typed === '[]' ? [] : self::decoded($line->typed),
                 is_array($values[Entry::PLAN] ?? null) ? app(PlanCodec::class)->read($values[Entry::PLAN], $circuit) : null,
-            ));
+                $line->arrived === null ? null : (int) $line->arrived, (string) $line->person_id,
+            );
+        }
 
         return new JobState(
             $circuit,
             $plan,
             app(StepCatalogue::class),
-            new Journal(array_values($lines->all())),
+            new Journal($lines),
         );
     }
 

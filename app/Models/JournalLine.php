@@ -15,7 +15,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $form
  * @property array<string, mixed> $values
  * @property array<string, string> $typed
- * @property int $at
+ * @property int $at  when it was entered, Unix seconds
+ * @property ?int $arrived  when it came in; null where that is not known
  * @property Person $person
  */
 class JournalLine extends Model

@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property Role $role
  * @property UnitSystem $units
  * @property bool $must_change
+ * @property ?Carbon $first_password_until  a first password opens no longer than that
  * @property string|null $pin for shared tablets; hashed
  * @property int $pin_tries wrong ones since the last right one
  * @property Carbon|null $disabled_at
@@ -39,7 +40,7 @@ class Person extends User
         'pin_tries' => 'integer',
         'units' => UnitSystem::class,
         'role' => Role::class,
-        'must_change' => 'boolean',
+        'must_change' => 'boolean', 'first_password_until' => 'datetime',
         'disabled_at' => 'datetime',
     ];
 

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $width
  * @property int $height
  * @property int $bytes
+ * @property ?string $digest  SHA-256 of the stored picture; null of those taken before it was kept
  */
 class Photo extends Model
 {
@@ -28,6 +29,12 @@ class Photo extends Model
     public function path(bool $small = false): string
     {
         return config('aqbel.photos')."/{$this->job_id}/{$this->id}".($small ? '.small' : '').'.jpg';
+    }
+
+    /** Of the picture as it lies on the disk; empty where none does. */
+    public function digested(): string
+    {
+        return (string) @hash_file('sha256', $this->path());
     }
 
     /** Takes the files away again. */

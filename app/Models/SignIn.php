@@ -66,12 +66,14 @@ class SignIn extends Model
         )->whereNull('ended_at')->update(['ended_at' => now()]);
     }
 
-    /** Whether the one of this session was ended elsewhere. */
+    /** Whether the one of this session was ended elsewhere, or has lasted a shift. */
     public static function wasEnded(Request $request): bool
     {
         $id = $request->session()->get(self::KEY);
 
-        return is_int($id) && self::query()->whereKey($id)->whereNotNull('ended_at')->exists();
+        $over = fn (Builder $begun) => $begun->whereNotNull('ended_at')->orWhere('at', '<', now()->subMinutes((int) config('session.lifetime')));
+
+        return is_int($id) && self::query()->whereKey($id)->where($over)->exists();
     }
 
     /** Which browser that was, in a word or two. */

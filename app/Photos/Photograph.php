@@ -80,6 +80,7 @@ final readonly class Photograph
         imagejpeg($this->large, $photo->path(), self::QUALITY);
         imagejpeg(self::within($this->large, self::SMALL_SIDE), $photo->path(small: true), self::QUALITY);
         $photo->bytes = (int) filesize($photo->path());
+        $photo->digest = $photo->digested();
 
         return $photo;
     }

@@ -64,7 +64,10 @@ final readonly class Besides
             $cheapest->pour->headMm > 0.0 ? 'funnel '.$this->length($cheapest->pour->headMm).' above the neck' : null,
         ]);
 
-        return "{$allowed} Cheapest fill under it: ".implode(', ', $how).'.';
+        $unsure = $cheapest->airHighMl <= $this->comparison->limitMl ? ''
+            : " Heights that a tape cannot tell apart decide it: it may leave {$this->volume($cheapest->airHighMl)}.";
+
+        return "{$allowed} Cheapest fill under it: ".implode(', ', $how).".{$unsure}";
     }
 
     /** @return list<array{string, string}> a point that cannot run, and what would make it */
@@ -125,10 +128,15 @@ final readonly class Besides
     {
         return new SchoolRow(
             $row->school->label(), $row->heatCycles > 1 ? "{$row->heatCycles} heat cycles" : '',
-            ($row->fill->estimate ? '~' : '').$this->volume($row->fill->airMl),
+            ($row->fill->estimate ? '~' : '').$this->range($row->fill->airLowMl(), $row->fill->airHighMl()),
             Hours::of($row->minutes->hands), Hours::of($row->minutes->total()), $row === $this->comparison->recommended,
             $row->school->id(), $row->school->runs(), $row->school->id() === $this->plan->school->id(),
         );
+    }
+
+    private function range(float $lowMl, float $highMl): string
+    {
+        return $highMl > $lowMl ? "{$this->volume($lowMl)} to {$this->volume($highMl)}" : $this->volume($lowMl);
     }
 
     private function volume(float $ml): string

@@ -6,6 +6,7 @@ namespace App\Plan;
 
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Ties;
 use Aqbel\Core\Plan\KnownFills;
 use Illuminate\Support\Facades\Cache;
 
@@ -18,7 +19,7 @@ final readonly class KeptFills implements KnownFills
     {
     }
 
-    public function once(string $key, \Closure $simulate): Filling|Drainage
+    public function once(string $key, \Closure $simulate): Filling|Drainage|Ties
     {
         return Cache::remember("fills.{$this->revision}.{$key}", self::KEPT_S, $simulate);
     }

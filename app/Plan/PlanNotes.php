@@ -6,9 +6,11 @@ namespace App\Plan;
 
 use App\Models\LastVisit;
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\WhatHangsOn;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -38,6 +40,7 @@ final readonly class PlanNotes
             $this->nothingDrained(),
             $this->outOfReach(),
             $this->due(),
+            ...array_map($this->tie(...), $this->plan->fill->ties),
         ]));
     }
 
@@ -59,6 +62,12 @@ final readonly class PlanNotes
             "{$left->job} was given up.",
             ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ').$inside,
         );
+    }
+
+    /** What hangs on two heights that a tape cannot tell apart. */
+    private function tie(Tie $tie): Note
+    {
+        return new Note('eye', 'wait', 'Measure these two:', WhatHangsOn::say($tie, $this->circuit, $this->units));
     }
 
     private function bleedOnly(): ?Note

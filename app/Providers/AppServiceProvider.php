@@ -4,18 +4,27 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Floor\Danger;
+use App\Floor\Tick;
+use App\Http\WholeFileSessions;
 use App\Models\Shop;
 use App\Shop\ClockFile;
 use App\Shop\MachineClock;
+use App\Shop\SecurityLog;
 use Aqbel\Core\Plan\Kinds;
 use Aqbel\Core\Plan\Schools;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\View\View as ViewOf;
@@ -39,25 +48,33 @@ final class AppServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
+        Session::extend('whole_file', fn (Application $app) => new WholeFileSessions($app->make('files'), config('session.files'), config('session.lifetime')));
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for('sign-in', function (Request $request): array {
             $login = is_string($request->input('login')) ? mb_strtolower($request->input('login')) : '';
-            $tooMany = fn () => back()->withInput($request->only('login'))->withErrors(
-                ['login' => 'Too many tries. Wait a minute, then try again.'],
-            );
+            $tooMany = function () use ($request, $login): RedirectResponse {
+                SecurityLog::refused($request, 'too many sign-ins', $login);
+
+                return back()->withInput($request->only('login'))->withErrors(
+                    ['login' => 'Too many tries. Wait a minute, then try again.'],
+                );
+            };
 
             // By name at one address, so that nobody locks somebody else out from elsewhere; and by address over all names.
-            return [
-                Limit::perMinute(8)->by("{$login}|{$request->ip()}")->response($tooMany),
-                Limit::perMinute(60)->by((string) $request->ip())->response($tooMany),
-            ];
+            // Who comes in is not counted: eight people at one desk sign in within a minute.
+            return array_map(fn (Limit $limit) => $limit->after(fn () => Auth::guest())->response($tooMany), [
+                Limit::perMinute(8)->by("{$login}|{$request->ip()}"), Limit::perMinute(60)->by((string) $request->ip()),
+            ]);
         });
         // An icon of the sprite: @icon('timer'). A directive, because a page has thirty and a component costs more than its output.
         Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true">'
             .'<use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');
         View::composer(['layouts.bar', 'sign-in'], fn (ViewOf $view) => $view->with('shop', Shop::here()));
         View::composer('layouts.bar', fn (ViewOf $view) => $view->with('screens', self::SCREENS));
-        View::composer('layouts.app', fn (ViewOf $view) => $view->with('theme', self::theme()));
+        View::composer('layouts.danger', fn (ViewOf $view) => $view->with('dangers', Danger::now()));
+        View::composer('layouts.app', fn (ViewOf $view) => $view->with([
+            'theme' => self::theme(), 'tick' => fn (string $about): string => Tick::of(DB::connection()->getPdo(), $about, (string) config('app.key')),
+        ]));
     }
 
     /** Light or dark, where the reader has said so. */

@@ -6,6 +6,7 @@ namespace App\Record;
 
 use App\Models\Job;
 use App\Models\Shop;
+use App\Run\EntryLine;
 use App\Run\PhotoLine;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -65,6 +66,18 @@ final readonly class RecordSheet
             : "Signed {$this->job->signed_at->format('Y-m-d H:i')} by {$closed[count($closed) - 1]->person}.";
     }
 
+    /** What it was sealed with, in groups that can be compared by eye; empty where it was not. */
+    public function seal(): string
+    {
+        return trim(chunk_split((string) $this->job->seal, 8, ' '));
+    }
+
+    /** Whether all of it is as it was signed; null where nothing tells. */
+    public function holds(): ?bool
+    {
+        return Seal::holds($this->job);
+    }
+
     public function planned(): string
     {
         $school = lcfirst(Plan::of($this->state->withOnly([]))->school->label());
@@ -117,7 +130,7 @@ final readonly class RecordSheet
 
     public function nextChange(): string
     {
-        return $this->plan->choices->drains === [] ? '' : NextChange::after($this->plan->choices, $this->units);
+        return $this->plan->choices->drains === [] ? '' : NextChange::after($this->plan->choices, $this->units, $this->state->ledger()->oldShare());
     }
 
     public function watch(): string
@@ -226,10 +239,11 @@ final readonly class RecordSheet
     private function line(Step $step, Entry $entry, ?Entry $before): StoryLine
     {
         $day = fn (?Entry $of): string => $of === null ? '' : date('m-d', $of->at);
+        $waited = EntryLine::waited($entry);
 
         return new StoryLine(
             date($day($entry) === $day($before) ? 'H:i' : 'm-d H:i', $entry->at),
-            (new Clerk($this->kinds))->say($this->state->at($step, $this->now, $this->units), $entry),
+            (new Clerk($this->kinds))->say($this->state->at($step, $this->now, $this->units), $entry).($waited === '' ? '' : " ({$waited})"),
             $entry->person === $before?->person ? '' : $entry->person,
             $entry->correction,
         );

@@ -29,7 +29,7 @@ final readonly class CameTo
     {
         $news = array_filter(
             $state->closed,
-            fn (Entry $line) => $line->person === $reader && ! $line->is(Lines::Override) && $now - $line->at <= self::NEWS_S,
+            fn (Entry $line) => $line->by === $reader && ! $line->is(Lines::Override) && $now - $line->at <= self::NEWS_S,
         );
         uasort($news, fn (Entry $a, Entry $b) => $b->seq <=> $a->seq);
         $lately = [];

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Run;
 
+use App\Plan\Hours;
 use Aqbel\Core\Job\Correction;
+use Aqbel\Core\Job\Entry;
 
 /** An entry as a page shows it: when, what, who, and who corrected it. */
 final readonly class EntryLine
@@ -15,6 +17,15 @@ final readonly class EntryLine
         public string $said,
         public string $person,
         public ?Correction $correction,
+        public string $waited = '',
     ) {
+    }
+
+    /** That a line waited on a tablet before it came in; empty where it did not. */
+    public static function waited(Entry $entry): string
+    {
+        $minutes = $entry->waitedS() / 60.0;
+
+        return $minutes <= 0.0 ? '' : 'entered '.($minutes < 60.0 ? round($minutes).' min' : Hours::of($minutes)).' before it arrived';
     }
 }

@@ -16,8 +16,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Observed\CameOut;
-use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Gate;
@@ -26,22 +25,20 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\AnyTime\Replan;
-use Aqbel\Core\Steps\Checklist;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
-use Aqbel\Core\Writing\Clerk;
 
 /** One step of a job as the run shows it: what may be entered, what it means, and the circuit beside it. */
 final readonly class RunPage
 {
+    /** Less air than this in a passage is not named, mL. */
+    private const HARDLY_ML = 60.0;
+
     private const SHOWN_POCKETS = 3;
 
     private const SHOWN_OBSTACLES = 6;
-
-    /** The newest; those before them are fetched when somebody asks. */
-    private const SHOWN_ENTRIES = 50;
 
     public StepKind $kind;
 
@@ -62,20 +59,13 @@ final readonly class RunPage
 
     private Situation $at;
 
-    /** @var list<Form> */
-    private array $forms;
-
     /** @var list<Obstacle> */
     private array $obstacles;
 
-    /** @var list<ShownForm> */
-    private array $shown;
+    /** Null where nothing is. */
+    private ?Asked $asked;
 
-    /** @var list<EntryLine> the last one first */
-    public array $entries;
-
-    /** How many there are before those. */
-    public int $earlier;
+    public Written $written;
 
     /** The steps done together in one press: this one and those after it in its stage; null where it stands alone. */
     public ?Sheet $sheet;
@@ -92,13 +82,13 @@ final readonly class RunPage
         Person $reader,
         private StepCatalogue $kinds,
         private int $now,
-        private string $failed,
+        string $failed,
         bool $alone,
         bool $allEntries = false,
     ) {
         $this->units = $reader->units;
         $this->readerPasses = $reader->passes();
-        $this->justNow = $alone ? [] : CameTo::lately($state, $kinds, $reader->name, $now, $this->units);
+        $this->justNow = $alone ? [] : CameTo::lately($state, $kinds, (string) $reader->id, $now, $this->units);
         $this->kind = $kinds->of($step);
         $this->done = isset($state->closed[$step->id]);
         $this->ahead = ! $this->done && $state->openBefore($step) !== [];
@@ -106,16 +96,19 @@ final readonly class RunPage
         $this->at = ($this->done ? $state->asAt($step) : $state)->at($step, $now, $this->units, $stores);
         $this->verdict = $this->kind->verdict($this->at);
         $idle = $this->done || $this->ahead;
-        $this->forms = $idle ? [] : $this->kind->forms($this->at);
         $this->obstacles = $idle
             ? []
             : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
         $sheet = $alone || $idle ? null : new Sheet($job->id, $state, $kinds, $now, $this->units);
         $this->sheet = ($sheet->blocks ?? []) === [] ? null : $sheet;
-        $this->shown = $this->sheet === null ? $this->shown() : [];
-        $written = $this->at->job->writtenAt($step->id);
-        $this->earlier = $allEntries ? 0 : max(0, count($written) - self::SHOWN_ENTRIES);
-        $this->entries = array_map($this->said(...), array_reverse(array_slice($written, $this->earlier)));
+        $this->asked = $idle ? null : new Asked($this->at, $this->kind, $kinds, count($this->obstacles), $this->cautions() === [], $failed);
+        $this->written = new Written($this->at, $kinds, $allEntries);
+    }
+
+    /** Whether its engine is to be shut off now: nothing else is shown as large. */
+    public function isDanger(): bool
+    {
+        return ! $this->done && ! $this->ahead && ShutOffNow::of($this->at, $this->kind->judgement($this->at)) !== null;
     }
 
     public function title(): string
@@ -147,10 +140,15 @@ final readonly class RunPage
         return $trace === null ? null : new TracePicture($trace, $this->units);
     }
 
-    /** @return list<RailStage> */
-    public function rail(): array
+    public function rail(): Rail
     {
-        return array_map($this->stage(...), Stage::cases());
+        return new Rail($this->job->id, $this->state, $this->kinds, $this->step, $this->now, $this->units);
+    }
+
+    /** @return list<RailStep> what may be done instead, where it comes first */
+    public function instead(): array
+    {
+        return $this->done || $this->ahead ? [] : $this->rail()->instead();
     }
 
     public function level(): ?Level
@@ -170,7 +168,9 @@ final readonly class RunPage
     /** @return list<Table> */
     public function tables(): array
     {
-        return $this->ahead ? [] : $this->kind->tables($this->at);
+        $order = $this->signs() ? OutOfOrder::tables($this->state, $this->kinds, $this->now, $this->units) : [];
+
+        return $this->ahead ? [] : [...$this->kind->tables($this->at), ...$order];
     }
 
     /** Who finished it, when, and why it was passed over where it was. */
@@ -209,83 +209,46 @@ final readonly class RunPage
         return $this->sheet?->unread() ?? array_map($ofTheStep, $this->cautions());
     }
 
-    /** @return list<Form> what may have been forgotten here, once it is finished */
-    public function late(): array
-    {
-        return $this->done ? $this->kind->everything($this->at) : [];
-    }
-
     /** When it was finished at the latest, as a time field has it. */
     public function lateUntil(): string
     {
         return date('Y-m-d\TH:i', $this->state->closed[$this->step->id]->at ?? $this->now);
     }
 
+    /** @return list<Form> what may have been forgotten here, once it is finished */
+    public function late(): array
+    {
+        return $this->done ? $this->kind->everything($this->at) : [];
+    }
+
     /** @return list<ShownForm> what may be written at any step, besides what this one asks */
     public function anyTime(): array
     {
-        if ($this->done || $this->ahead) {
-            return [];
-        }
-        $asksItself = in_array(CameOut::FORM, array_map(fn (Form $form) => $form->name, $this->kind->everything($this->at)), true);
-        $shown = [];
-        foreach (array_filter(['n' => Lines::Finding->value, 'w' => $asksItself ? null : Lines::Outlet->value]) as $key => $name) {
-            foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {
-                $shown[] = new ShownForm($form, $this->failed === $name, false, $key);
-            }
-        }
-
-        return $shown;
+        return $this->asked?->anyTime() ?? [];
     }
 
-    /**
-     * @return list<ShownForm> what has been recorded folds away once the step can be finished: the next thing to
-     * press is Finish
-     */
-    private function shown(): array
-    {
-        $shown = [];
-        foreach ($this->forms as $i => $form) {
-            $settled = $this->obstacles === [] && $this->at->has($form->name);
-            $open = ($form->main && ! $settled) || $this->failed === $form->name;
-            $done = $form->closes ? $this->cautions() === [] : $i === 0 && $open && $this->mayBeDoneInOne();
-            $shown[] = new ShownForm($form, $open, $i === 0, $i === 0 ? 'e' : (string) ($i + 1), $done);
-        }
-
-        return $shown;
-    }
-
-    /**
-     * @return list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with
-     * one press
-     */
+    /** @return list<ShownForm> what is entered next, always in sight */
     public function docked(): array
     {
-        return array_values(array_filter($this->shown, fn (ShownForm $shown) => $shown->docked()));
+        return $this->sheet !== null || $this->asked === null ? [] : $this->asked->docked();
     }
 
     /** @return list<ShownForm> what else may be entered */
     public function aside(): array
     {
-        return array_values(array_filter($this->shown, fn (ShownForm $shown) => ! $shown->docked()));
-    }
-
-    /**
-     * Whether one entry may be all that is missing here: a step that is made of one main form, and wants one thing
-     * more.
-     */
-    private function mayBeDoneInOne(): bool
-    {
-        $main = array_filter($this->kind->everything($this->at), fn (Form $form) => $form->main);
-
-        return ! $this->done && ! $this->ahead && count($main) === 1 && $this->cautions() === []
-            && (count($this->obstacles) === 1 || $this->kind instanceof Checklist);
+        return $this->sheet !== null || $this->asked === null ? [] : $this->asked->aside();
     }
 
     /** @return list<Obstacle> */
     public function obstacles(): array
     {
         return array_slice($this->obstacles, 0, self::SHOWN_OBSTACLES);
+    }
+
+    /** Whether finishing it is the signature: who signs says so once more. */
+    public function signs(): bool
+    {
+        return $this->kind->does(Does::Signs);
     }
 
     public function canFinish(): bool
@@ -326,43 +289,15 @@ final readonly class RunPage
         return array_filter($this->obstacles, fn (Obstacle $o) => $o->hard) === [];
     }
 
-    private function said(Entry $e): EntryLine
-    {
-        return new EntryLine($e->seq, $e->at, (new Clerk($this->kinds))->say($this->at, $e), $e->person, $e->correction);
-    }
-
-    /** @return list<PhotoLine> */
-    public function photos(): array
-    {
-        return array_map(PhotoLine::of(...), $this->state->photos($this->step->id));
-    }
-
-    /** Whether photographs of an earlier step come back beside those taken here. */
-    public function compares(): bool
-    {
-        return ! $this->ahead && $this->kind->comparedWith($this->at) !== [];
-    }
-
-    /** @return list<PhotoLine> */
-    public function photosBefore(): array
-    {
-        $photos = array_map(fn (Step $step) => $this->state->photos($step->id), $this->kind->comparedWith($this->at));
-
-        return array_map(PhotoLine::of(...), array_merge(...$photos));
-    }
-
     public function picture(): Picture
     {
-        $plan = Plan::of($this->state);
         $summary = $this->job->summary; // parsed each time it is asked for
-        $stage = $this->step->stage->value;
-        $settled = $stage >= Stage::Fill->value && $stage < Stage::Prove->value && ! $this->kind->does(Does::Fills);
+        $runs = $summary?->runs();
+        $air = $runs === null || $this->kind->does(Does::Fills) ? [] : $runs->trapped($this->state->circuit)->above(self::HARDLY_ML)->byPart($this->state->circuit);
 
         return new Picture(
-            $this->state->circuit, $summary?->runs(), pockets: $settled
-                ? array_slice($plan->fill->pockets, 0, self::SHOWN_POCKETS)
-                : [],
-            states: $summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units, tall: true,
+            $this->state->circuit, $runs, states: $summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,
+            tall: true, air: array_slice($air, 0, self::SHOWN_POCKETS),
         );
     }
 
@@ -375,41 +310,5 @@ final readonly class RunPage
             $this->units,
             $filled ? $this->state->ledgerBefore(Stage::Fill) : null,
         );
-    }
-
-    private function stage(Stage $stage): RailStage
-    {
-        $steps = array_filter($this->state->steps, fn (Step $s) => $s->stage === $stage);
-        $open = array_diff_key($steps, $this->state->closed);
-        $current = $this->step->stage === $stage;
-        $first = array_key_first($open === [] ? $steps : $open) ?? $this->step->id;
-
-        return new RailStage($stage, $current, count($steps) - count($open), count($steps), $this->href($first),
-            $current ? array_values(array_map($this->railStep(...), $steps)) : []);
-    }
-
-    private function railStep(Step $step): RailStep
-    {
-        $closed = $this->state->closed[$step->id] ?? null;
-        $title = $this->kinds->of($step)->title($this->state->at($step, $this->now, $this->units));
-
-        return new RailStep(
-            $this->href($step->id),
-            $title,
-            $closed !== null,
-            $closed !== null && ! $closed->is(Lines::Finish),
-            $step->id === $this->step->id,
-        );
-    }
-
-    /** @return list<RailStep> what may be done instead, where it comes first */
-    public function instead(): array
-    {
-        return $this->done || $this->ahead ? [] : array_map($this->railStep(...), $this->state->insteadOf($this->step));
-    }
-
-    private function href(string $step): string
-    {
-        return "/jobs/{$this->job->id}?step=".urlencode($step);
     }
 }

@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
@@ -41,6 +42,9 @@ final readonly class Sheet
             $stores = $kind->does(Does::TouchesShelf) ? Container::stores() : new Inventory;
             $at = $this->state->at($step, $this->now, $this->units, $stores);
             $form = $goesOn ? $kind->atOnce($at) : null;
+            // What has been told is shown on its own with what it came to; only what is ticked is ticked again.
+            $told = $form !== null && $at->has($form->name) && array_filter($form->fields, fn (Field $field) => ! $field->isToDo()) !== [];
+            $form = $told ? null : $form;
             if ($form === null) {
                 break;
             }

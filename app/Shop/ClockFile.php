@@ -50,6 +50,9 @@ final readonly class ClockFile
     /** In one go, so that nobody reads half of it; a disk that takes nothing leaves the machine's own time. */
     private function keep(SteadyClock $clock): void
     {
+        if ($this->path === '') {
+            return; // this place keeps no clock of its own
+        }
         $new = $this->path.'.'.getmypid();
         $written = @file_put_contents($new, json_encode([
             'boot' => $clock->boot, 'wall' => $clock->wall, 'uptime' => $clock->uptime, 'ahead' => $clock->aheadS, 'noticed' => $clock->noticedAt,

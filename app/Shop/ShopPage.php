@@ -6,6 +6,7 @@ namespace App\Shop;
 
 use App\Backups\LastBackup;
 use App\Models\Shop;
+use App\Photos\Quota;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\Vessel;
 use Aqbel\Core\Plan\VesselUse;
@@ -25,6 +26,12 @@ final readonly class ShopPage
     public function __construct(public Shop $shop, public UnitSystem $units, public bool $mayChange)
     {
         $this->backup = LastBackup::here();
+    }
+
+    /** How much of their room photographs take. */
+    public function photographs(): string
+    {
+        return sprintf('%s of %s MB', number_format(ceil(Quota::takenMb())), number_format(Quota::mb()));
     }
 
     public static function form(): Form

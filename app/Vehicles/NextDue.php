@@ -12,6 +12,7 @@ use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\IntervalUsed;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Carbon;
 
 /** When the coolant of a vehicle is due again, by its own interval or the shop's, from the last time it was changed. */
@@ -37,9 +38,11 @@ final readonly class NextDue
         $shops = Shop::here()->houseRules()->changeLater;
         $interval = $vehicle->interval($shops);
         $own = $interval != $shops;
-        // The last job by which coolant came out.
+        // The last job by which coolant came out, and did not go back in.
         $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')
-            ->whereJsonLength('plan->choices->drains', '>', 0)->latest('signed_at')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
+            ->whereJsonLength('plan->choices->drains', '>', 0)
+            ->where(fn (Builder $jobs) => $jobs->whereNull('summary->renewed')->orWhere('summary->renewed', true))
+            ->latest('signed_at')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
         if ($job === null) {
             return new self($interval, $own, null, null, null, null);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vehicles;
 
 use App\Models\Circuit;
+use App\Models\Right;
 use App\Models\Vehicle;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Unit;
@@ -55,7 +56,7 @@ final class VehicleFile
      *
      * @throws InvalidField where it is no table of vehicles at all
      */
-    public static function read(string $text, UnitSystem $units): VehicleImport
+    public static function read(string $text, UnitSystem $units, bool $mayRetire): VehicleImport
     {
         $lines = self::lines(self::decoded($text));
         [$first, $names] = $lines[0] ?? throw new InvalidField(
@@ -73,6 +74,7 @@ final class VehicleFile
         $byName = Circuit::byAnything();
         $here = Vehicle::query()->get()->keyBy('plate');
         $import = new VehicleImport;
+        $import->mayRetire = $mayRetire;
         $seen = [];
         foreach (array_slice($lines, 1) as [$number, $cells]) {
             if (count($cells) > count($columns)) {
@@ -140,8 +142,26 @@ final class VehicleFile
         if (isset($row['retired'])) {
             $gone = trim($row['retired']) !== '';
             $attributes['retired_at'] = $gone ? $here->retired_at ?? now() : null;
+            $why = $gone === ($here?->retired_at !== null) ? null : self::whyNotRetired($import, $here);
+            if ($why !== null) {
+                $import->refuse($number, 'retired', $why);
+
+                return;
+            }
         }
         $import->take($here, $attributes);
+    }
+
+    /** Through a file as through the page: by whom the house lets, and never with a job open. */
+    private static function whyNotRetired(VehicleImport $import, ?Vehicle $here): ?string
+    {
+        $open = $here?->openJob();
+
+        return match (true) {
+            ! $import->mayRetire => Right::RetireVehicles->refusal(),
+            $open !== null => "{$open->number()} is still open on it. Sign that off first.",
+            default => null,
+        };
     }
 
     /**

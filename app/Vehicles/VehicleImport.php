@@ -23,6 +23,9 @@ final class VehicleImport
 
     public int $unchanged = 0;
 
+    /** Whether who brings it in may retire vehicles. */
+    public bool $mayRetire = false;
+
     public function refuse(int $line, string $field, string $why): void
     {
         $this->refused[] = [$line, $field, $why];

@@ -7,7 +7,7 @@ namespace App\Vehicles;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\Vehicle;
-use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Judged\MixComesTo;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -101,7 +101,7 @@ final readonly class VehiclePage
         return [
             ['Coolant inside', $units->format($ledger->contentMl, Dimension::Volume)],
             ['Glycol', $fraction === null ? 'unknown' : $units->format($fraction, Unit::Percent)],
-            ['Wanted', $units->format(Plan::of($state)->choices->targetFraction, Unit::Percent)],
+            ['Wanted', $units->format(MixComesTo::target($state), Unit::Percent)],
         ];
     }
 }

@@ -33,6 +33,15 @@ final readonly class Circuit
     ) {
     }
 
+    /** The same with one node so much higher. */
+    public function raised(string $node, float $mm): self
+    {
+        $at = $this->nodes[$node];
+        $nodes = [...$this->nodes, $node => new Node($at->id, $at->xMm, $at->zMm + $mm, $at->label)];
+
+        return new self($this->name, $this->wheelbaseMm, $nodes, $this->passages, $this->gates, $this->ports, $this->facts, $this->covers);
+    }
+
     public function capacityMl(): float
     {
         return array_sum(array_map(fn (Passage $p) => $p->volumeMl, $this->passages));
@@ -42,6 +51,27 @@ final readonly class Circuit
     public function portsOf(PortKind $kind): array
     {
         return array_values(array_filter($this->ports, fn (Port $p) => $p->kind === $kind));
+    }
+
+    /** Whether coolant warms anybody: a heater core, or an outlet that is felt. */
+    public function hasHeater(): bool
+    {
+        return $this->facts->outlets !== [] || $this->hasPart(PassageKind::Heater);
+    }
+
+    public function hasBleedPoints(): bool
+    {
+        return $this->portsOf(PortKind::Bleed) !== [];
+    }
+
+    public function hasTank(): bool
+    {
+        return $this->hasPart(PassageKind::Tank);
+    }
+
+    private function hasPart(PassageKind $kind): bool
+    {
+        return array_filter($this->passages, fn (Passage $passage) => $passage->kind === $kind) !== [];
     }
 
     public function fillPort(): Port

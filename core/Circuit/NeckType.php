@@ -9,4 +9,13 @@ enum NeckType: string
 {
     case PressurisedTank = 'pressurised_tank';
     case RadiatorCap = 'radiator_cap';
+
+    /** Whether a bottle stands behind it, whose own level says nothing of the circuit's. */
+    public function hasRecoveryBottle(): bool
+    {
+        return match ($this) {
+            self::PressurisedTank => false,
+            self::RadiatorCap => true,
+        };
+    }
 }

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Flow;
 
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Volumes;
+
 /** Where coolant and air stand in a whole circuit, as stretches of each passage. */
 final readonly class Runs
 {
@@ -16,6 +19,21 @@ final readonly class Runs
     public function of(string $passage): array
     {
         return $this->byPassage[$passage] ?? [];
+    }
+
+    /** Air that cannot leave by itself, by passage. */
+    public function trapped(Circuit $circuit): Volumes
+    {
+        $air = [];
+        foreach ($this->byPassage as $passage => $runs) {
+            foreach ($runs as $run) {
+                if ($run->state === CellState::Trapped && isset($circuit->passages[$passage])) {
+                    $air[$passage] = ($air[$passage] ?? 0.0) + ($run->to - $run->from) * $circuit->passages[$passage]->volumeMl;
+                }
+            }
+        }
+
+        return new Volumes($air);
     }
 
     /** The circuit as it should stand in the end: what is trapped here is coolant there. */

@@ -15,6 +15,13 @@ final readonly class Entry
     /** Under which something that came up says before which step its own come. */
     public const BEFORE = 'before';
 
+    /** A line that came in within so long was sent at once, s. */
+    private const WAITED_S = 60;
+
+    private ?Lines $kind;
+
+    public string $by;
+
     /**
      * @param  int  $at  Unix seconds
      * @param  Values  $values  codes, and numbers in the core's units
@@ -22,6 +29,9 @@ final readonly class Entry
      * @param  list<Step>  $orders  steps that finishing, or something that came up, ordered
      * @param  ?Values  $replacement  what a correcting line puts in place of an earlier one's values
      * @param  ?Basis  $planned  what the job follows from this line on, where it was planned anew
+     * @param  ?int  $arrived  when it came in, Unix seconds; null where that is not known
+     * @param  string  $person  their name, as it is read
+     * @param  string  $by  who that is among people who may be called alike; the name itself where nobody numbers people
      */
     public function __construct(
         public int $seq,
@@ -35,7 +45,11 @@ final readonly class Entry
         public ?Values $replacement = null,
         public ?Correction $correction = null,
         public ?Basis $planned = null,
+        public ?int $arrived = null,
+        string $by = '',
     ) {
+        $this->kind = Lines::tryFrom($form);
+        $this->by = $by === '' ? $person : $by;
     }
 
     /**
@@ -53,6 +67,8 @@ final readonly class Entry
         array $values,
         array $typed = [],
         ?Basis $planned = null,
+        ?int $arrived = null,
+        string $by = '',
     ): self {
         $orders = is_array($values['orders'] ?? null)
             ? array_values(array_filter($values['orders'], is_array(...)))
@@ -71,6 +87,8 @@ final readonly class Entry
             array_map(Step::fromArray(...), $orders),
             $replacement,
             planned: $planned,
+            arrived: $arrived,
+            by: $by,
         );
     }
 
@@ -88,18 +106,28 @@ final readonly class Entry
             $by->typed,
             $by->orders,
             correction: $correction,
+            arrived: $this->arrived,
+            by: $this->by,
         );
+    }
+
+    /** How long it waited before it came in, s; 0 where it did not, or nobody knows. */
+    public function waitedS(): int
+    {
+        $waited = ($this->arrived ?? $this->at) - $this->at;
+
+        return $waited >= self::WAITED_S ? $waited : 0;
     }
 
     /** Which of the kinds that every step may have; null where the form is its step's own. */
     public function kind(): ?Lines
     {
-        return Lines::tryFrom($this->form);
+        return $this->kind;
     }
 
     public function is(Lines $kind): bool
     {
-        return $this->form === $kind->value;
+        return $this->kind === $kind;
     }
 
     /** Whether it closes its step: finished, passed over with a reason, or left for another way of going on. */
@@ -111,13 +139,13 @@ final readonly class Entry
     /** Whether it may stand at any step: what came up, whatever the step asks. */
     public function isAnyTime(): bool
     {
-        return $this->kind()?->isAnyTime() === true;
+        return $this->kind?->isAnyTime() === true;
     }
 
     /** Whether it says nothing of its own step's: finishing, passing over, a caution read, a photograph, what came up. */
     public function belongsToEveryStep(): bool
     {
-        return $this->kind() !== null && ! $this->kind()->changesAnother();
+        return $this->kind !== null && ! $this->kind->changesAnother();
     }
 
     public function number(string $name): ?float
@@ -133,5 +161,25 @@ final readonly class Entry
     public function ticked(string $name): bool
     {
         return $this->values->ticked($name);
+    }
+
+    /**
+     * By their own time, then as they arrived. As a rule they stand so already.
+     *
+     * @param  array<self>  $lines
+     * @return list<self>
+     */
+    public static function inOrder(array $lines): array
+    {
+        $lines = array_values($lines);
+        for ($i = 1, $count = count($lines); $i < $count; $i++) {
+            [$one, $next] = [$lines[$i - 1], $lines[$i]];
+            if ($one->at > $next->at || ($one->at === $next->at && $one->seq > $next->seq)) {
+                usort($lines, fn (self $a, self $b) => $a->at <=> $b->at ?: $a->seq <=> $b->seq);
+                break;
+            }
+        }
+
+        return $lines;
     }
 }

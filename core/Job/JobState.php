@@ -41,8 +41,14 @@ final class JobState
     /** @var array<class-string<Observation>, list<Observation>> the same of all steps */
     private array $anywhere = [];
 
+    /** @var array<string, list<Entry>> that tell of something, as read so far, by step */
+    private array $told = [];
+
     /** @var array<string, list<Entry>> taken back or changed, as read so far, by step */
     private array $struck = [];
+
+    /** @var array<string, mixed> what was worked out for this state, by name */
+    private array $worked = [];
 
     /** What the job follows: as it was planned, or planned anew since. */
     public readonly Basis $plan;
@@ -68,6 +74,25 @@ final class JobState
         $this->byStep = $byStep;
         $sequence = Sequence::fold($first, $this->entries, $this->reopened, $byStep);
         [$this->plan, $this->steps, $this->closed] = [$sequence->plan, $sequence->steps, $sequence->closed];
+    }
+
+    /**
+     * Something costly, worked out once for this state, however many ask.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $work
+     * @return T
+     */
+    public function once(string $name, \Closure $work): mixed
+    {
+        if (! array_key_exists($name, $this->worked)) {
+            $this->worked[$name] = $work();
+        }
+        /** @var T $known */
+        $known = $this->worked[$name];
+
+        return $known;
     }
 
     /** The same job with one line more in its journal. */
@@ -127,10 +152,7 @@ final class JobState
      */
     public function writtenAt(string $step): array
     {
-        $written = [...$this->entriesOf($step), ...$this->cameUp($step)];
-        usort($written, fn (Entry $a, Entry $b) => [$a->at, $a->seq] <=> [$b->at, $b->seq]);
-
-        return $written;
+        return Entry::inOrder([...$this->entriesOf($step), ...$this->cameUp($step)]);
     }
 
     /** The last entry of one form in any step of a kind, the way findings are looked up by later steps. */
@@ -174,7 +196,7 @@ final class JobState
     public function observed(string $step, string $what): array
     {
         /** @var list<T> $known */
-        $known = $this->observed[$step][$what] ??= self::reading($this->writtenAt($step), $what);
+        $known = $this->observed[$step][$what] ??= self::reading($this->told[$step] ??= self::telling($this->writtenAt($step)), $what);
 
         return $known;
     }
@@ -215,7 +237,16 @@ final class JobState
      */
     public function struck(string $step, string $what): array
     {
-        return self::reading($this->struck[$step] ??= $this->journal->struck($step), $what);
+        return self::reading($this->struck[$step] ??= self::telling($this->journal->struck($step)), $what);
+    }
+
+    /**
+     * @param  list<Entry>  $lines
+     * @return list<Entry> those that tell of something: neither of a finished step, nor of a caution or a photograph
+     */
+    private static function telling(array $lines): array
+    {
+        return array_values(array_filter($lines, fn (Entry $line) => ! $line->belongsToEveryStep() || $line->isAnyTime()));
     }
 
     /**
@@ -229,7 +260,7 @@ final class JobState
     {
         $read = [];
         foreach ($lines as $line) {
-            $told = $line->belongsToEveryStep() && ! $line->isAnyTime() ? null : $what::of($line);
+            $told = $what::of($line);
             if ($told !== null) {
                 $read[] = $told;
             }

@@ -10,6 +10,9 @@ namespace Aqbel\Core\Job;
  */
 final readonly class Journal
 {
+    /** So far apart lines of two tablets may arrive and still count as in order, s. */
+    private const FORWARD_S = 60;
+
     /** @param  list<Entry>  $lines  everything ever written, in order */
     public function __construct(public array $lines = [])
     {
@@ -30,9 +33,26 @@ final readonly class Journal
             }
         }
 
-        usort($effective, fn (Entry $a, Entry $b) => [$a->at, $a->seq] <=> [$b->at, $b->seq]);
+        return Entry::inOrder($effective);
+    }
 
-        return $effective;
+    /**
+     * Lines that stand before one that was written earlier: late ones, those that waited, and those of a clock that ran
+     * wrong.
+     *
+     * @return list<Entry>
+     */
+    public function backwards(): array
+    {
+        [$latest, $back] = [0, []];
+        foreach ($this->lines as $line) {
+            if ($line->at < $latest - self::FORWARD_S) {
+                $back[] = $line;
+            }
+            $latest = max($latest, $line->at);
+        }
+
+        return $back;
     }
 
     /** Whether something was corrected, taken back, or written to a step after it was closed. */
@@ -61,15 +81,14 @@ final readonly class Journal
         foreach ($this->lines as $line) {
             $about = $bySeq[$line->values->whole('seq')] ?? null;
             $changes = $line->kind()?->changesAnother() === true && $about?->step === $step;
-            if ($changes && ($line->person !== $about->person || $closed)) {
+            if ($changes && ($line->by !== $about->by || $closed)) {
                 $struck[$about->seq] = $about;
             }
             $closed = $closed || ($line->step === $step && $line->closes());
             $bySeq[$line->seq] = $line;
         }
-        usort($struck, fn (Entry $a, Entry $b) => [$a->at, $a->seq] <=> [$b->at, $b->seq]);
 
-        return $struck;
+        return Entry::inOrder($struck);
     }
 
     public function last(): int

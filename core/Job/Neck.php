@@ -12,6 +12,15 @@ enum Neck: string
     case Open = 'open';
     case Funnel = 'funnel';
 
+    /** Whether it is under pressure once it is warm. */
+    public function holdsPressure(): bool
+    {
+        return match ($this) {
+            self::Sealed => true,
+            self::Resting, self::Open, self::Funnel => false,
+        };
+    }
+
     public function label(): string
     {
         return match ($this) {

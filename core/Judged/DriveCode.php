@@ -16,6 +16,9 @@ enum DriveCode: string
     /** Neither ten minutes nor five kilometres. */
     case TooShort = 'too_short';
 
+    /** Told longer, or farther, than time has passed since the level was read. */
+    case NotSoLong = 'not_so_long';
+
     /** Never at full-open temperature. */
     case NotHot = 'not_hot';
 }

@@ -4,19 +4,27 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
+use Aqbel\Core\Circuit\Facts;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Observed\Alarm;
 use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\Needle;
 
-/** A drive: its first alarm stands, whatever calmer drive follows; it proves once it was long enough, and hot. */
+/**
+ * A drive: its first alarm stands, whatever calmer drive follows; it proves once it was long enough, and hot. How
+ * long is told; that it can have lasted so long is the server's to know.
+ */
 final readonly class DriveRun implements Judgement
 {
     /** A drive proves from here on (common practice, no source). */
     public const LEAST_S = 600.0;
 
     public const LEAST_KM = 5.0;
+
+    /** Nobody gets farther, m/s (common practice, no source). */
+    private const FASTEST_M_S = 40.0;
 
     /** As hot as a thermostat opens fully, where nobody knows (common practice, no source). */
     private const USUAL_FULL_C = 85.0;
@@ -35,7 +43,7 @@ final readonly class DriveRun implements Judgement
             return null;
         }
         $limit = StopLimitAtNeck::of($at, Neck::Sealed)->limit->degC();
-        $full = min($at->facts()->thermostatFullC ?? self::USUAL_FULL_C, $limit) - self::SENSOR_C;
+        $full = self::fullC($at->facts(), $limit);
         foreach (InOrder::of($at, [Driven::class], struckToo: true) as $drive) {
             $danger = self::danger($drive, $limit);
             if ($danger !== null) {
@@ -44,10 +52,16 @@ final readonly class DriveRun implements Judgement
         }
         $best = $drives[count($drives) - 1];
         foreach ($drives as $drive) {
-            $best = self::shortOf($drive, $full) === null ? $drive : $best;
+            $best = self::shortOf($at, $drive, $full) === null ? $drive : $best;
         }
 
-        return new self(self::shortOf($best, $full) ?? DriveCode::RanCool, $best, $limit, $full);
+        return new self(self::shortOf($at, $best, $full) ?? DriveCode::RanCool, $best, $limit, $full);
+    }
+
+    /** From here on it was as hot as it gets, °C: full open, as far as sensors agree. */
+    public static function fullC(Facts $facts, float $limitC): float
+    {
+        return min($facts->thermostatFullC ?? self::USUAL_FULL_C, $limitC) - self::SENSOR_C;
     }
 
     public function isDanger(): bool
@@ -72,15 +86,23 @@ final readonly class DriveRun implements Judgement
         };
     }
 
-    private static function shortOf(Driven $drive, float $fullC): ?DriveCode
+    private static function shortOf(Situation $at, Driven $drive, float $fullC): ?DriveCode
     {
         $hot = $drive->hottestC === null ? $drive->needle === Needle::Middle : $drive->hottestC >= $fullC;
+        $passedS = $drive->at() - Since::earliest($at, $drive, Stage::Cool) + Since::SLACK_S;
 
         return match (true) {
             ($drive->seconds ?? 0.0) < self::LEAST_S && ($drive->km ?? 0.0) < self::LEAST_KM => DriveCode::TooShort,
+            $passedS < min($drive->seconds >= self::LEAST_S ? self::LEAST_S : INF, self::fastestS($drive)) => DriveCode::NotSoLong,
             ! $hot => DriveCode::NotHot,
             default => null,
         };
+    }
+
+    /** The least that the shortest way which proves takes; for ever where none was told. */
+    private static function fastestS(Driven $drive): float
+    {
+        return ($drive->km ?? 0.0) < self::LEAST_KM ? INF : self::LEAST_KM * 1000.0 / self::FASTEST_M_S;
     }
 
     public function code(): string
@@ -92,7 +114,7 @@ final readonly class DriveRun implements Judgement
     {
         return match ($this->code) {
             DriveCode::RanCool => Outcome::Passes,
-            DriveCode::LevelAlarm, DriveCode::TooShort, DriveCode::NotHot => Outcome::Waits,
+            DriveCode::LevelAlarm, DriveCode::TooShort, DriveCode::NotSoLong, DriveCode::NotHot => Outcome::Waits,
             default => Outcome::Stops,
         };
     }

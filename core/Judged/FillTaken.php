@@ -42,7 +42,10 @@ final readonly class FillTaken implements Judgement
         $limit = Plan::of($at)->choices->airLimitMl($at->circuit());
         $tells = max($limit, min(self::BLUNT * $limit, $plusMinus));
         [$in, $expected] = [self::netInMl($at), self::expectedMl($at)];
+        // Until somebody reads it, anything that a funnel holds may stand in it.
+        $stands = InFunnel::mayStandMl($at->job);
         $code = match (true) {
+            $stands > 0.0 && $in >= $expected - $tells && $in - $stands <= $expected + $tells => FillTakenCode::StandsInFunnel,
             $air < -$tells || $in > $expected + max(self::BLUNT * $tells, self::MUCH * $expected) => FillTakenCode::MoreThanPredicted,
             $air <= $tells && $in > $expected + $tells => FillTakenCode::Full,
             $air <= $tells => FillTakenCode::AsPredicted,

@@ -12,5 +12,8 @@ enum FillTakenCode: string
     /** Full by the sums, and somewhat more than predicted: less air stayed. */
     case Full = 'full';
     case MoreThanPredicted = 'more_than_predicted';
+
+    /** No less than predicted, and nobody said what of it stands in the funnel: it shows when that comes off. */
+    case StandsInFunnel = 'stands_in_funnel';
     case AirTrapped = 'air_trapped';
 }

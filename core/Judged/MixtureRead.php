@@ -7,7 +7,6 @@ namespace Aqbel\Core\Judged;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Observed\FreezePointRead;
-use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 
 /** The mixture as a refractometer reads it, against the plan and against what the ledger has poured. */
@@ -36,7 +35,7 @@ final readonly class MixtureRead implements Judgement
             return null;
         }
         $mixture = Mixture::freezingAt($at->facts()->base, Temperature::celsius($read->celsius));
-        $target = Plan::of($at)->choices->targetFraction;
+        $target = MixComesTo::target($at->job);
         $ledger = $at->job->ledger();
         $poured = $ledger->fraction();
         $beyond = $read->celsius < $mixture->freezePoint()->degC() - 0.5;

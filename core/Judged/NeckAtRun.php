@@ -23,7 +23,7 @@ final class NeckAtRun
         $by = Plan::of($at)->school->warmUp();
         $off = self::funnelOff($at->job) !== null;
 
-        return self::atTheStart($at) === Neck::Sealed || ($by === WarmUp::UnderFunnel && $off) ? WarmUp::Usual : $by;
+        return self::atTheStart($at)?->holdsPressure() === true || ($by === WarmUp::UnderFunnel && $off) ? WarmUp::Usual : $by;
     }
 
     /** As it was said; null before the start. */
@@ -45,7 +45,7 @@ final class NeckAtRun
     public static function since(Situation $at): ?Neck
     {
         $start = $at->latest(Started::class);
-        if ($start === null || $start->neck === Neck::Sealed) {
+        if ($start === null || $start->neck?->holdsPressure() === true) {
             return $start?->neck;
         }
         $hot = $start->neck === Neck::Funnel && self::funnelOffHot($at);
@@ -59,7 +59,7 @@ final class NeckAtRun
         $run = $before === null ? null : $at->seenFrom($before);
         $off = $run?->latest(ShutOff::class);
 
-        return $run !== null && $off !== null && self::since($run) === Neck::Sealed && ! NeckHeat::wasCold($at, $off->at(), $start->at());
+        return $run !== null && $off !== null && self::since($run)?->holdsPressure() === true && ! NeckHeat::wasCold($at, $off->at(), $start->at());
     }
 
     /** The funnel that came off last; null where it is on, or none was. */

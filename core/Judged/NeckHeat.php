@@ -55,7 +55,7 @@ final class NeckHeat
     /** How it stood when the engine last ran; where nobody knows, it counts as sealed. */
     public static function wasSealed(Situation $at): bool
     {
-        return ($at->job->running()->neck($at->step) ?? Neck::Sealed) === Neck::Sealed;
+        return ($at->job->running()->neck($at->step) ?? Neck::Sealed)->holdsPressure();
     }
 
     /** Whether it was sealed when the engine last ran, and nothing says that it has become cold since. */

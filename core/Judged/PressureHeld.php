@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
-use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\Declined;
@@ -120,20 +119,8 @@ final readonly class PressureHeld implements Judgement
         if ($test->startKpa === null) {
             return [$pumped->kPa ?? 0.0, $pumped?->at() ?? $test->at(), $pumped];
         }
-        $since = $at->job->entries[0]->at ?? 0;
-        foreach ($at->job->entries as $entry) {
-            $since = $entry->closes() && $entry->step !== $at->step->id && self::isBefore($entry, $test) ? $entry->at : $since;
-        }
-        foreach ($at->observed(PressureTested::class) as $other) {
-            $since = $test->isAfter($other) ? max($since, $other->at()) : $since;
-        }
 
-        return [$test->startKpa, $since, null];
-    }
-
-    private static function isBefore(Entry $entry, PressureTested $test): bool
-    {
-        return [$entry->at, $entry->seq] < [$test->at(), $test->told()->seq];
+        return [$test->startKpa, Since::earliest($at, $test, $at->step->stage), null];
     }
 
     /** At one temperature: a cold engine, and a few minutes. */

@@ -35,7 +35,7 @@ final class StopLimitAtNeck
         $optional = fn (?float $celsius) => $celsius === null ? null : Temperature::celsius($celsius);
 
         return new StopLimit(
-            Temperature::celsius(self::boiling($at, $coolant, $neck === Neck::Sealed ? $facts->capOrNothingKpa() : 0.0)),
+            Temperature::celsius(self::boiling($at, $coolant, $neck->holdsPressure() ? $facts->capOrNothingKpa() : 0.0)),
             $optional($facts->fanOnC),
             $optional($facts->limitC),
         );

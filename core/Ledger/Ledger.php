@@ -49,7 +49,7 @@ final readonly class Ledger
             $fraction = $line->fraction ?? ($content > 0.0 ? $glycol / $content : 0.0);
             $glycol = max(0.0, $glycol + $line->ml * $fraction);
             $oldMoved = match (true) {
-                $line->ml >= 0.0 => $line->old ? $line->ml : 0.0,
+                $line->ml >= 0.0 => $line->ml * $line->old,
                 $content > 0.0 => $line->ml * $old / $content,
                 default => 0.0,
             };

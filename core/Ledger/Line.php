@@ -11,16 +11,18 @@ final readonly class Line
 {
     /**
      * @param  ?float  $fraction glycol share by volume; null for whatever the circuit holds at that moment
-     * @param  bool  $old  coolant that was in the circuit before the work
+     * @param  float  $old  share of it that was in the circuit before the work
      * @param  bool  $fromBatch  poured from what was mixed in this job, or gone back there
+     * @param  bool  $lost  on the floor or in rags: nobody has it any more
      */
     public function __construct(
         public string $label,
         public float $ml,
         public float $plusMinusMl,
         public ?float $fraction,
-        public bool $old = false,
+        public float $old = 0.0,
         public bool $fromBatch = false,
+        public bool $lost = false,
     ) {
     }
 }

@@ -12,6 +12,7 @@ use Aqbel\Core\Job\Told;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** Coolant that came out another way than through a drain point: a hose, a part blown out, the bottle, a spill. */
 final readonly class CameOut extends Report
@@ -34,8 +35,12 @@ final readonly class CameOut extends Report
     /** Nobody measured it: an estimate, good to half of it (common practice, no source). */
     private const ESTIMATED = 'estimated';
 
+    private const GUESSES = [self::SPILL, self::ESTIMATED];
+
+    private const BLOWN = 'blown';
+
     private const WAYS = [
-        'hose' => 'A hose taken off', 'blown' => 'Blown out, low pressure', self::BOTTLE => 'Recovery bottle, siphoned',
+        'hose' => 'A hose taken off', self::BLOWN => 'Blown out, low pressure', self::BOTTLE => 'Recovery bottle, siphoned',
         'sample' => 'A sample', self::SPILL => 'On the floor, estimated', self::ESTIMATED => 'Another way, estimated',
     ];
 
@@ -66,9 +71,12 @@ final readonly class CameOut extends Report
             array_map(fn (Part $part) => $part->label, $parts),
         );
 
+        [$volume, $vessel] = VesselReading::fields($at, 'Came out', VesselUse::Drain);
+
         return new Form($name, 'Came out another way', [
             Field::choice(self::WAY, 'Which way', self::WAYS, 'hose'),
-            ...VesselReading::fields($at, 'Came out', VesselUse::Drain),
+            $volume,
+            $vessel->optional(),
             Field::choice(self::PART, 'Out of', ['' => 'Not known'] + $labels, '')->optional(),
         ], false);
     }
@@ -79,11 +87,27 @@ final readonly class CameOut extends Report
         return $this->way === self::BOTTLE ? 0.0 : $this->read->ml;
     }
 
+    /** Whether the part is empty then, whatever of it was caught. */
+    public function emptiesIt(): bool
+    {
+        return $this->way === self::BLOWN;
+    }
+
+    /** Whether nobody can put it into a drum. */
+    public function isLost(): bool
+    {
+        return $this->way === self::SPILL;
+    }
+
     public function plusMinusMl(Situation $at): float
     {
-        $guess = in_array($this->way, [self::SPILL, self::ESTIMATED], true) ? self::SPILL_UNSURE * $this->read->ml : 0.0;
+        return in_array($this->way, self::GUESSES, true) ? self::SPILL_UNSURE * $this->read->ml : $this->read->plusMinusMl($at);
+    }
 
-        return max($guess, $this->read->plusMinusMl($at));
+    /** What was guessed was read in no vessel, whatever stood there. */
+    public static function asTold(Values $values): Values
+    {
+        return in_array($values->text(self::WAY), self::GUESSES, true) ? $values->with(VesselReading::VESSEL, '') : $values;
     }
 
     public function label(): string

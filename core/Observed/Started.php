@@ -47,6 +47,12 @@ final readonly class Started extends Report
         );
     }
 
+    /** Where it runs, in words; empty where nobody said. */
+    public function where(): string
+    {
+        return self::PLACES[$this->place] ?? '';
+    }
+
     /** @param  bool  $asksAir  where nobody read it today and the heater is judged against it */
     public static function asked(string $button, Neck $likely, bool $main = true, bool $asksAir = false): Form
     {

@@ -17,7 +17,7 @@ final readonly class VesselReading
 {
     public const VOLUME = 'volume';
 
-    private const VESSEL = 'vessel';
+    public const VESSEL = 'vessel';
 
     /** No vessel takes more out of a circuit, or puts more in, than this share of its capacity. */
     private const MOST_AT_ONCE = 1.5;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Tie;
 
 /** The cheapest combination of raise, funnel and bleed points that leaves less air than allowed. */
 final readonly class CheapestFill
@@ -27,28 +28,35 @@ final readonly class CheapestFill
 
     private const BLEED_MINUTES = 4.0;
 
-    private function __construct(public PlannedPour $pour, public float $airMl, public float $minutes)
+    /** @param  float  $airHighMl  the most that may stay, whichever way round the heights are on which it hangs */
+    private function __construct(public PlannedPour $pour, public float $airMl, public float $airHighMl, public float $minutes)
     {
     }
 
     /**
-     * In order of the minutes they cost, until one leaves less than the limit; null when none does. Of two sets that
-     * do, the smaller comes first: one more open point can seal another branch.
+     * In order of the minutes they cost, until one leaves less than the limit; null when none does. One that does so
+     * only if two heights were measured the right way round comes after all that do in any case. Of two sets that do,
+     * the smaller comes first: one more open point can seal another branch.
      */
     public static function of(Circuit $circuit, Choices $choices, Simulations $fills): ?self
     {
-        $limit = $choices->airLimitMl($circuit);
+        [$limit, $unsure] = [$choices->airLimitMl($circuit), null];
         foreach (self::tries($circuit, $choices) as $try) {
             if ($fills->of($try, self::SEARCH_COARSENESS)->airMl > $limit + self::SEARCH_SLACK * $circuit->capacityMl()) {
                 continue;
             }
             $air = $fills->of($try)->airMl;
             if ($air <= $limit) {
-                return new self($try, $air, self::minutes($try, $choices->rules->labour));
+                $high = max([$air, ...array_map(fn (Tie $tie) => $tie->highMl, $fills->ties($try)->all)]);
+                $found = new self($try, $air, $high, self::minutes($try, $choices->rules->labour));
+                if ($high <= $limit) {
+                    return $found;
+                }
+                $unsure ??= $found;
             }
         }
 
-        return null;
+        return $unsure;
     }
 
     /** @return list<PlannedPour> cheapest first */

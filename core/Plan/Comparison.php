@@ -69,16 +69,19 @@ final readonly class Comparison
     {
         $best = $this->recommended;
         $volume = fn (float $ml): string => $units->format($ml, Dimension::Volume);
-        $air = $volume($best->fill->airMl);
+        $air = self::airOf($best->fill, $volume);
         $sooner = array_filter($this->schools, fn (ComparedSchool $row) => $row->fill->estimate && self::rank($row) < self::rank($best));
         $soonest = 'done soonest'.($sooner === [] ? '' : ' of those whose air is not an estimate');
         if ($best->school->mixedOutside()) {
             return "{$best->school->label()} is {$soonest}: the {$air} it leaves gathers under the neck, where it "
                 .'is topped up.';
         }
-        if ($best->fill->airMl <= $this->limitMl) {
+        if ($best->fill->airHighMl() <= $this->limitMl) {
             return "{$best->school->label()} leaves {$air} of air, under the {$volume($this->limitMl)} allowed, "
                 ."and is {$soonest}.";
+        }
+        if ($best->fill->airMl <= $this->limitMl) {
+            return "{$best->school->label()} leaves {$air} of air, and is {$soonest}: how much hangs on heights that a tape cannot tell apart.";
         }
         $where = implode(', ', array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS));
 
@@ -86,7 +89,17 @@ final readonly class Comparison
             ."with {$best->heatCycles} heat cycles is {$soonest}"
             .($where === '' ? '.' : ", its air at {$where}.")
             .($this->least === $best ? '' : " {$this->least->school->label()} leaves least, "
-                ."{$volume($this->least->fill->airMl)}.");
+                .self::airOf($this->least->fill, $volume).'.');
+    }
+
+    /**
+     * A range where it hangs on heights that are not sure.
+     *
+     * @param  \Closure(float): string  $volume
+     */
+    private static function airOf(PredictedFill $fill, \Closure $volume): string
+    {
+        return $fill->ties === [] ? $volume($fill->airMl) : "{$volume($fill->airLowMl())} to {$volume($fill->airHighMl())}";
     }
 
     /**

@@ -20,6 +20,9 @@ final readonly class Planner
 
     private const WORTH_NAMING_ML = 100.0;
 
+    /** A raised nose helps where it leaves less air by more than this share of the capacity (common practice, no source). */
+    private const LESS = 0.005;
+
     public function __construct(public Kinds $kinds, public Schools $schools)
     {
     }
@@ -62,10 +65,23 @@ final readonly class Planner
 
         return match (true) {
             $misfit !== null || $school->isAid() || $school->followsTheManual() => $misfit,
+            ! self::liftHelps($school, $on) => new Misfit('lift_does_not_help', 'leaves no less air here', 'With the nose up no less air stays in this circuit '
+                .'than on level ground: leave it down.'),
             $school->predict(new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills))->wetsTheJackets($on->circuit) => null,
             default => new Misfit('leaves_jackets_dry', 'leaves a jacket dry', "{$school->label()} leaves pump or jackets of this circuit dry, and no "
                 .'engine is started on that. Choose a way that fills them.'),
         };
+    }
+
+    /** Whether a nose that is raised for the pour leaves less air than one that is not; also where none is raised. */
+    private static function liftHelps(School $school, Groundwork $on): bool
+    {
+        $pours = $school->pours($on->circuit, $on->choices);
+        $pour = $pours[count($pours) - 1];
+        $level = new PlannedPour($pour->at, $pour->open, $pour->headMm, $on->choices->noseLiftMm);
+
+        return $pour->noseLiftMm <= $on->choices->noseLiftMm
+            || $on->fills->of($pour)->airMl < $on->fills->of($level)->airMl - self::LESS * $on->circuit->capacityMl();
     }
 
     /** @param  ?Simulations  $fills  of this circuit at the shop's barometer, where some were simulated before */
@@ -86,6 +102,10 @@ final readonly class Planner
     {
         $mine = new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills);
         $fill = $school->predict($mine);
+        if (! $fill->estimate && ! $school->mixedOutside()) {
+            $pours = $school->pours($on->circuit, $mine->choices);
+            $fill = $fill->hangingOn($on->fills->ties($pours[count($pours) - 1])->all);
+        }
 
         return new Plan($school, $mine->choices, $this->steps($mine, $school, $fill), $mine->predicted, $fill);
     }

@@ -11,6 +11,7 @@ use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Flow\SilentPort;
+use Aqbel\Core\Flow\Tie;
 
 /** What a school's fill takes and leaves, in this circuit under these choices. */
 final readonly class PredictedFill
@@ -28,6 +29,7 @@ final readonly class PredictedFill
      * @param  list<Pocket>  $pockets  of air, largest first
      * @param  list<PortRun>  $flows  bleed points in the order they run
      * @param  list<SilentPort>  $silent  bleed points that are used and do not run
+     * @param  list<Tie>  $ties  pairs of heights on which the air hangs and that lie within what a tape measures
      * @param  bool  $estimate  whether the air rests on the purging estimate instead of the simulated fill
      */
     public function __construct(
@@ -38,7 +40,26 @@ final readonly class PredictedFill
         public array $flows = [],
         public array $silent = [],
         public bool $estimate = false,
+        public array $ties = [],
     ) {
+    }
+
+    /** @param  list<Tie>  $ties */
+    public function hangingOn(array $ties): self
+    {
+        return new self($this->airMl, $this->coolantMl, $this->runs, $this->pockets, $this->flows, $this->silent, $this->estimate, $ties);
+    }
+
+    /** The least that may stay, whichever way round the heights are on which it hangs, mL. */
+    public function airLowMl(): float
+    {
+        return min([$this->airMl, ...array_map(fn (Tie $tie) => $tie->lowMl, $this->ties)]);
+    }
+
+    /** And the most. */
+    public function airHighMl(): float
+    {
+        return max([$this->airMl, ...array_map(fn (Tie $tie) => $tie->highMl, $this->ties)]);
     }
 
     /**

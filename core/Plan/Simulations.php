@@ -8,11 +8,12 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Ties;
 
 /** Fills of one circuit at one barometer and what its drains let out, each simulated once. */
 final class Simulations
 {
-    /** @var array<string, Filling|Drainage> */
+    /** @var array<string, Filling|Drainage|Ties> */
     private array $done = [];
 
     public function __construct(
@@ -24,22 +25,41 @@ final class Simulations
 
     public function of(PlannedPour $pour, float $coarseness = 1.0): Filling
     {
-        $key = implode('/', [
-            'in', $this->barometerKpa, $pour->at, $pour->noseLiftMm, $pour->headMm, $coarseness, implode(',', $pour->open),
-        ]);
-        $fill = fn (): Filling => Filling::of(
-            $this->circuit,
+        $key = $this->key('in', $pour, $coarseness);
+        $known = $this->done[$key] ??= $this->once($key, fn (): Filling => $this->fill($this->circuit, $pour, $coarseness));
+
+        return $known instanceof Filling ? $known : throw new \LogicException("{$key} is no fill.");
+    }
+
+    /** Pairs of heights that decide how much air a pour leaves, and lie too near to each other to be sure. */
+    public function ties(PlannedPour $pour): Ties
+    {
+        $key = $this->key('ties', $pour, 1.0);
+        $air = fn (Circuit $circuit, float $coarseness): float => $circuit === $this->circuit
+            ? $this->of($pour, $coarseness)->airMl
+            : $this->fill($circuit, $pour, $coarseness)->airMl;
+        $known = $this->done[$key] ??= $this->once($key, fn (): Ties => Ties::of($this->circuit, $pour->noseLiftMm, $air));
+
+        return $known instanceof Ties ? $known : throw new \LogicException("{$key} are no ties.");
+    }
+
+    private function key(string $what, PlannedPour $pour, float $coarseness): string
+    {
+        return implode('/', [$what, $this->barometerKpa, $pour->at, $pour->noseLiftMm, $pour->headMm, $coarseness, implode(',', $pour->open)]);
+    }
+
+    private function fill(Circuit $circuit, PlannedPour $pour, float $coarseness): Filling
+    {
+        return Filling::of(
+            $circuit,
             $pour->at,
             $pour->open,
-            $this->circuit->usualGates(),
+            $circuit->usualGates(),
             $pour->noseLiftMm,
             $pour->headMm,
             $this->barometerKpa,
             $coarseness,
         );
-        $known = $this->done[$key] ??= $this->once($key, $fill);
-
-        return $known instanceof Filling ? $known : throw new \LogicException("{$key} is no fill.");
     }
 
     /** @param  list<string>  $ports  drain ports in the order they are opened, all bleed points open */
@@ -58,8 +78,8 @@ final class Simulations
         return $known instanceof Drainage ? $known : throw new \LogicException("{$key} is no drainage.");
     }
 
-    /** @param  \Closure(): (Filling|Drainage)  $simulate */
-    private function once(string $key, \Closure $simulate): Filling|Drainage
+    /** @param  \Closure(): (Filling|Drainage|Ties)  $simulate */
+    private function once(string $key, \Closure $simulate): Filling|Drainage|Ties
     {
         return $this->known === null ? $simulate() : $this->known->once($key, $simulate);
     }

@@ -31,7 +31,10 @@ enum WarmUp
     public function neck(NeckType $type): Neck
     {
         return match ($this) {
-            self::Usual, self::VentBetween => $type === NeckType::PressurisedTank ? Neck::Sealed : Neck::Funnel,
+            self::Usual, self::VentBetween => match ($type) {
+                NeckType::PressurisedTank => Neck::Sealed,
+                NeckType::RadiatorCap => Neck::Funnel,
+            },
             self::OpenNeck => Neck::Open,
             self::LooseCap => Neck::Resting,
             self::UnderFunnel => Neck::Funnel,

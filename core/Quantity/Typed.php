@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Quantity;
 
 /**
- * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50"), understood in the core's
- * unit and kept as typed.
+ * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50", "20+20+17", "5:00"),
+ * understood in the core's unit and kept as typed.
  */
 final readonly class Typed
 {
@@ -32,9 +32,15 @@ final readonly class Typed
         if ($assumed->dimension() === Dimension::Fraction && preg_match('#^(\d+)\s*[/:]\s*(\d+)$#', $plain, $part)) {
             return self::parts($text, (float) $part[1], (float) $part[2]);
         }
+        if ($assumed->dimension() === Dimension::Time && preg_match('/^(\d+):([0-5]\d)(?::([0-5]\d))?$/', $plain, $clock)) {
+            return self::clock($text, $clock, $assumed);
+        }
+        if (preg_match('/[\d\pL%"]\s*\+\s*\d/u', $plain) === 1) {
+            return self::sum($text, $plain, $assumed);
+        }
         $sign = preg_match('/^[-−]/u', $plain) ? -1.0 : 1.0;
         $rest = trim((string) preg_replace('/^[~≈+\-−]\s*/u', '', $plain));
-        $pattern = '/\G\s*('.self::NUMBER.')\s*((?:[^\d.,\/~+\-−]|(?<=\pL)\.)*(?:-lbs?|-pounds?)?)/u';
+        $pattern = '/\G\s*('.self::NUMBER.')\s*((?:[^\d.,\/~+\-−]|(?<=\pL)\.)*(?:-(?:lbs?|pounds?|in|ft|m)\b)?)/u';
         $found = preg_match_all($pattern, $rest, $parts, PREG_SET_ORDER);
         if (! $found || implode('', array_column($parts, 0)) !== $rest) {
             throw new \InvalidArgumentException("Enter a number, for example {$assumed->example()}.");
@@ -97,6 +103,39 @@ final readonly class Typed
     private static function inLongRun(int $code): int
     {
         return $code >= 0x1D7CE && $code <= 0x1D7FF ? ($code - 0x1D7CE) % 10 : ($code - 0x30) % 10;
+    }
+
+    /**
+     * Hours and minutes where hours are asked for, else minutes and seconds; all three where three are typed.
+     *
+     * @param  array<int, string>  $clock  the whole, then its parts
+     */
+    private static function clock(string $text, array $clock, Unit $assumed): self
+    {
+        $parts = array_map(floatval(...), array_slice($clock, 1));
+        $first = count($parts) === 3 || $assumed === Unit::Hour ? 3600.0 : 60.0;
+
+        return new self($parts[0] * $first + $parts[1] * $first / 60.0 + ($parts[2] ?? 0.0), $text);
+    }
+
+    /** One vessel after the other: the last unit, or the only one, is that of all of them. */
+    private static function sum(string $text, string $plain, Unit $assumed): self
+    {
+        $parts = array_map(trim(...), explode('+', ltrim($plain, '+ ')));
+        $units = array_map(fn (string $part): string => trim((string) preg_replace('/^'.self::NUMBER.'/u', '', $part)), $parts);
+        $named = array_values(array_unique(array_filter($units)));
+        if (in_array($assumed->dimension(), [Dimension::Temperature, Dimension::Pressure, Dimension::Fraction], true)) {
+            throw new \InvalidArgumentException("Enter one number, for example {$assumed->example()}.");
+        }
+        if (count($named) > 1 && in_array('', $units, true)) {
+            throw new \InvalidArgumentException('Enter a sum in one unit, for example 20+20+17.');
+        }
+        $base = 0.0;
+        foreach ($parts as $i => $part) {
+            $base += self::parse($units[$i] === '' ? trim("{$part} ".($named[0] ?? '')) : $part, $assumed)->base;
+        }
+
+        return new self($base, $named === [] ? trim("{$text} {$assumed->value}") : $text);
     }
 
     private static function parts(string $text, float $one, float $other): self

@@ -16,7 +16,10 @@ enum Unit: string
     case Bar = 'bar';
     case Millibar = 'mbar';
     case MillimetreOfMercury = 'mmHg';
+    case Megapascal = 'MPa';
     case Millilitre = 'mL';
+    case Centilitre = 'cL';
+    case Decilitre = 'dL';
     case Litre = 'L';
     case Quart = 'qt';
     case Gallon = 'gal';
@@ -32,25 +35,38 @@ enum Unit: string
     case Foot = 'ft';
     case NewtonMetre = 'N·m';
     case FootPound = 'ft·lb';
+    case InchPound = 'in·lb';
     case Second = 's';
     case Minute = 'min';
     case Hour = 'h';
     case Share = '';
     case Percent = '%';
 
+    /** As people write them: in small letters, without spaces. */
     private const ALIASES = [
-        'kpa' => self::Kilopascal, 'inhg' => self::InchOfMercury, '"hg' => self::InchOfMercury, 'in.hg' => self::InchOfMercury,
-        'psi' => self::Psi, 'bar' => self::Bar, 'mbar' => self::Millibar, 'hpa' => self::Millibar, 'mmhg' => self::MillimetreOfMercury,
-        'torr' => self::MillimetreOfMercury, 'ml' => self::Millilitre, 'cc' => self::Millilitre, 'l' => self::Litre, 'lt' => self::Litre,
-        'litre' => self::Litre, 'litres' => self::Litre, 'liter' => self::Litre, 'liters' => self::Litre, 'qt' => self::Quart,
-        'qts' => self::Quart, 'quart' => self::Quart, 'quarts' => self::Quart, 'gal' => self::Gallon, 'gallon' => self::Gallon,
-        'gallons' => self::Gallon, 'floz' => self::FluidOunce, 'oz' => self::FluidOunce, '°c' => self::Celsius, 'c' => self::Celsius,
-        'degc' => self::Celsius, '°f' => self::Fahrenheit, 'f' => self::Fahrenheit, 'degf' => self::Fahrenheit, 'mm' => self::Millimetre,
-        'cm' => self::Centimetre, 'm' => self::Metre, 'km' => self::Kilometre, 'mi' => self::Mile, 'mile' => self::Mile, 'miles' => self::Mile, 'in' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'ft' => self::Foot,
-        "'" => self::Foot, 'n·m' => self::NewtonMetre, 'nm' => self::NewtonMetre, 'n.m' => self::NewtonMetre, 'ft·lb' => self::FootPound,
-        'ftlb' => self::FootPound, 'ft-lb' => self::FootPound, 'lbft' => self::FootPound, 'lb-ft' => self::FootPound, 's' => self::Second,
-        'sec' => self::Second, 'min' => self::Minute, 'mins' => self::Minute, 'minutes' => self::Minute, 'h' => self::Hour,
-        'hr' => self::Hour, 'hrs' => self::Hour, 'hours' => self::Hour, '%' => self::Percent,
+        'kpa' => self::Kilopascal, 'mpa' => self::Megapascal, 'bar' => self::Bar, 'bars' => self::Bar, 'mbar' => self::Millibar, 'hpa' => self::Millibar,
+        'inhg' => self::InchOfMercury, '"hg' => self::InchOfMercury, 'in.hg' => self::InchOfMercury, 'incheshg' => self::InchOfMercury,
+        'psi' => self::Psi, 'psig' => self::Psi, 'mmhg' => self::MillimetreOfMercury, 'torr' => self::MillimetreOfMercury,
+        'ml' => self::Millilitre, 'cc' => self::Millilitre, 'ccm' => self::Millilitre, 'cm³' => self::Millilitre, 'cm3' => self::Millilitre, 'millilitres' => self::Millilitre,
+        'milliliters' => self::Millilitre, 'cl' => self::Centilitre, 'dl' => self::Decilitre,
+        'l' => self::Litre, 'lt' => self::Litre, 'ltr' => self::Litre, 'ltrs' => self::Litre, 'litre' => self::Litre, 'litres' => self::Litre,
+        'liter' => self::Litre, 'liters' => self::Litre, 'qt' => self::Quart, 'qts' => self::Quart, 'quart' => self::Quart, 'quarts' => self::Quart,
+        'usqt' => self::Quart, 'usquart' => self::Quart, 'usquarts' => self::Quart, 'gal' => self::Gallon, 'gals' => self::Gallon, 'gallon' => self::Gallon,
+        'gallons' => self::Gallon, 'usgal' => self::Gallon, 'usgallon' => self::Gallon, 'usgallons' => self::Gallon, 'floz' => self::FluidOunce,
+        'oz' => self::FluidOunce, 'ounce' => self::FluidOunce, 'ounces' => self::FluidOunce, 'fluidounce' => self::FluidOunce, 'fluidounces' => self::FluidOunce,
+        '°c' => self::Celsius, 'c' => self::Celsius, 'degc' => self::Celsius, 'celsius' => self::Celsius, 'degreescelsius' => self::Celsius, '℃' => self::Celsius,
+        '°f' => self::Fahrenheit, 'f' => self::Fahrenheit, 'degf' => self::Fahrenheit, 'fahrenheit' => self::Fahrenheit,
+        'degreesfahrenheit' => self::Fahrenheit, '℉' => self::Fahrenheit,
+        'mm' => self::Millimetre, 'cm' => self::Centimetre, 'm' => self::Metre, 'km' => self::Kilometre, 'mi' => self::Mile, 'mile' => self::Mile,
+        'miles' => self::Mile, 'in' => self::Inch, '"' => self::Inch, 'inch' => self::Inch, 'inches' => self::Inch, 'ft' => self::Foot, "'" => self::Foot,
+        'foot' => self::Foot, 'feet' => self::Foot,
+        'n·m' => self::NewtonMetre, 'nm' => self::NewtonMetre, 'n.m' => self::NewtonMetre, 'n-m' => self::NewtonMetre, 'newtonmetres' => self::NewtonMetre,
+        'ft·lb' => self::FootPound, 'ftlb' => self::FootPound, 'ft-lb' => self::FootPound, 'lbft' => self::FootPound, 'lb-ft' => self::FootPound,
+        'in·lb' => self::InchPound, 'inlb' => self::InchPound, 'in-lb' => self::InchPound, 'inlbs' => self::InchPound, 'in-lbs' => self::InchPound,
+        'lbin' => self::InchPound, 'lb-in' => self::InchPound, 'inch-pounds' => self::InchPound, 'inchpounds' => self::InchPound,
+        's' => self::Second, 'sec' => self::Second, 'secs' => self::Second, 'second' => self::Second, 'seconds' => self::Second, 'min' => self::Minute,
+        'mins' => self::Minute, 'minute' => self::Minute, 'minutes' => self::Minute, 'h' => self::Hour, 'hr' => self::Hour, 'hrs' => self::Hour,
+        'hour' => self::Hour, 'hours' => self::Hour, '%' => self::Percent, 'percent' => self::Percent, 'pct' => self::Percent,
     ];
 
     /**
@@ -73,7 +89,7 @@ enum Unit: string
 
         return match ($assumed->dimension()) {
             Dimension::Pressure => match ($folded) {
-                '"', 'in', 'inch', 'inches', 'inhg', '"hg' => self::InchOfMercury,
+                '"', 'in', 'inch', 'inches', 'inhg', '"hg', 'hg' => self::InchOfMercury,
                 'lb', 'lbs', 'pound', 'pounds', '#' => self::Psi,
                 default => self::named($text),
             },
@@ -90,11 +106,11 @@ enum Unit: string
     public function dimension(): Dimension
     {
         return match ($this) {
-            self::Kilopascal, self::InchOfMercury, self::Psi, self::Bar, self::Millibar, self::MillimetreOfMercury => Dimension::Pressure,
-            self::Millilitre, self::Litre, self::Quart, self::Gallon, self::FluidOunce => Dimension::Volume,
+            self::Kilopascal, self::Megapascal, self::InchOfMercury, self::Psi, self::Bar, self::Millibar, self::MillimetreOfMercury => Dimension::Pressure,
+            self::Millilitre, self::Centilitre, self::Decilitre, self::Litre, self::Quart, self::Gallon, self::FluidOunce => Dimension::Volume,
             self::Celsius, self::Fahrenheit => Dimension::Temperature,
             self::Millimetre, self::Centimetre, self::Metre, self::Kilometre, self::Mile, self::Inch, self::Foot => Dimension::Length,
-            self::NewtonMetre, self::FootPound => Dimension::Torque,
+            self::NewtonMetre, self::FootPound, self::InchPound => Dimension::Torque,
             self::Second, self::Minute, self::Hour => Dimension::Time,
             self::Share, self::Percent => Dimension::Fraction,
         };
@@ -124,8 +140,9 @@ enum Unit: string
     public function decimals(): int
     {
         return match ($this) {
-            self::Bar, self::Litre, self::Quart, self::Gallon, self::Share, self::Hour, self::Metre => 2,
-            self::InchOfMercury, self::Psi, self::FluidOunce, self::NewtonMetre, self::FootPound, self::Inch, self::Foot, self::Kilopascal => 1,
+            self::Megapascal => 3,
+            self::Bar, self::Litre, self::Decilitre, self::Quart, self::Gallon, self::Share, self::Hour, self::Metre => 2,
+            self::InchOfMercury, self::Psi, self::FluidOunce, self::NewtonMetre, self::FootPound, self::InchPound, self::Inch, self::Foot, self::Kilopascal => 1,
             default => 0,
         };
     }
@@ -148,16 +165,18 @@ enum Unit: string
             self::Bar => 100.0,
             self::Millibar => 0.1,
             self::MillimetreOfMercury => 0.133322387415,
-            self::Litre, self::Metre => 1000.0,
+            self::Litre, self::Metre, self::Megapascal => 1000.0,
+            self::Decilitre => 100.0,
             self::Quart => 946.352946,
             self::Gallon => 3785.411784,
             self::FluidOunce => 29.5735295625,
-            self::Centimetre => 10.0,
+            self::Centimetre, self::Centilitre => 10.0,
             self::Kilometre => 1.0e6,
             self::Mile => 1_609_344.0,
             self::Inch => 25.4,
             self::Foot => 304.8,
             self::FootPound => 1.3558179483314,
+            self::InchPound => 0.1129848290276,
             self::Minute => 60.0,
             self::Hour => 3600.0,
             self::Percent => 0.01,

@@ -137,7 +137,7 @@ abstract class Poured implements School
         $funnel = $this->pours($circuit, $choices)[0]->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter '
             .'for this neck, stopper'] : [];
 
-        return ['rags' => 'Rags and a small vessel for each bleed point'] + $funnel;
+        return ['rags' => $circuit->hasBleedPoints() ? 'Rags and a small vessel for each bleed point' : 'Rags'] + $funnel;
     }
 
     public function outlook(Plan $plan, Circuit $circuit, UnitSystem $units): string

@@ -13,7 +13,6 @@ use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Saying\Obstacle;
-use Aqbel\Core\Steps\Findings\Sums;
 use Aqbel\Core\Values;
 
 /** What an engine is never started without, asked the same way wherever it is started. */
@@ -36,7 +35,7 @@ final class EngineStart
                     .'extraction, then start.',
             );
         }
-        $wrong = Sums::impossible($at);
+        $wrong = SumsGate::impossible($at);
         if ($wrong !== null) {
             throw new InvalidField('finish', "No engine is started on sums that cannot be. {$wrong->text}");
         }

@@ -19,7 +19,7 @@ final class StepCatalogue implements Kinds
     private const STANDARD = [
         'found' => Prepare\Found::class, 'baseline' => Prepare\Baseline::class, 'gather' => Prepare\Gather::class,
         'make_safe' => MakeSafe\MakeSafe::class, 'inspect' => MakeSafe\Inspect::class,
-        'put_right' => MakeSafe\PutRight::class, 'find_drip' => MakeSafe\FindDrip::class,
+        'put_right' => MakeSafe\PutRight::class, 'find_drip' => Vacuum\FindDrip::class,
         'drain' => Drain\Drain::class, 'reconcile' => Drain\Reconcile::class, 'look' => Drain\Look::class,
         'find_cause' => Drain\FindCause::class, 'jar_test' => Drain\JarTest::class,
         'rinse' => Rinse\Rinse::class, 'rinse_fill' => Rinse\RinseFill::class, 'rinse_run' => Rinse\RinseRun::class,

@@ -14,6 +14,7 @@ use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Judgement;
+use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
@@ -29,7 +30,6 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Trace;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\Sums;
 use Aqbel\Core\Stores\ShelfLine;
 use Aqbel\Core\Values;
 
@@ -163,12 +163,12 @@ abstract class StepKind implements Kind
 
     final public function verdict(Situation $at): ?Verdict
     {
-        return Sums::of($at, $this)?->verdict() ?? $this->judge($at);
+        return SumsGate::of($at, $this)?->verdict() ?? $this->judge($at);
     }
 
     final public function open(Situation $at): array
     {
-        $sums = Sums::of($at, $this);
+        $sums = SumsGate::of($at, $this);
 
         return $sums === null ? $this->obstacles($at) : [$sums->obstacle(), ...$this->obstacles($at)];
     }
@@ -196,7 +196,7 @@ abstract class StepKind implements Kind
     /** What is kept of an entry besides what was typed, such as the strength of a container at that moment. */
     public function complete(Situation $at, string $form, Values $values): Values
     {
-        return $values;
+        return $form === CameOut::FORM ? CameOut::asTold($values) : $values;
     }
 
     public function ledger(Situation $at, Entry $entry): array

@@ -6,11 +6,11 @@ namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Bucket;
+use Aqbel\Core\Judged\MixComesTo;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Steps\Findings\Bucket;
 
 /** What a top-up is made with, and what the next one should be. */
 final class TopUp
@@ -22,6 +22,8 @@ final class TopUp
 
     /** Off by less than this a top-up changes nothing worth saying. */
     private const OFF = 0.02;
+
+    private const HARDLY_ML = 1.0;
 
     /** The batch, as long as the circuit stands where it should. */
     public static function liquidField(Situation $at): Field
@@ -46,7 +48,8 @@ final class TopUp
             $entry->number('volume') ?? 0.0,
             $plusMinusMl,
             self::fraction($at, $entry),
-            fromBatch: $batch,
+            $batch ? Bucket::oldShare($at->job) : 0.0,
+            $batch,
         );
     }
 
@@ -60,7 +63,7 @@ final class TopUp
     public static function next(Situation $at): string
     {
         $now = $at->job->ledger()->fraction();
-        $wanted = Plan::of($at)->choices->targetFraction;
+        $wanted = MixComesTo::target($at->job);
         if ($now === null || abs($now - $wanted) <= self::OFF) {
             return '';
         }
@@ -68,5 +71,17 @@ final class TopUp
         return "The ledger has {$at->say($now, Unit::Percent)}, {$at->say($wanted, Unit::Percent)} is wanted: "
             .'make the next top-up '
             .($now < $wanted ? 'concentrate.' : 'water.');
+    }
+
+    /** What is poured next where it is mixed inside, as a sentence; empty where it is mixed outside. */
+    public static function ofTheTwo(Situation $at): string
+    {
+        $left = Bucket::stockToComeMl($at->job);
+
+        return match (true) {
+            ! Bucket::isInside($at->job) => '',
+            $left > self::HARDLY_ML => "Concentrate first: {$at->litres($left)} of it still to come, then the water.",
+            default => 'The concentrate is in: now the water.',
+        };
     }
 }

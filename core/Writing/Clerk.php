@@ -20,7 +20,6 @@ use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
-use Aqbel\Core\Steps\Findings\Believable;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
@@ -31,7 +30,7 @@ use Aqbel\Core\Values;
  */
 final readonly class Clerk
 {
-    private const LEAST_REASON = 10;
+    private const LEAST_REASON = 5;
 
     private const MOST_REASON = 500;
 
@@ -199,9 +198,9 @@ final readonly class Clerk
      *
      * @throws InvalidField|InvalidFields
      */
-    public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $person): NewLine
+    public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $by): NewLine
     {
-        self::assertOwnOrReason($entry, $person, $reason, $this->endsIt($at, $entry));
+        self::assertOwnOrReason($entry, $by, $reason, $this->endsIt($at, $entry));
         if ($entry->isAnyTime()) {
             // What it brought along is decided as if it had said so at once.
             $others = array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq);
@@ -224,9 +223,9 @@ final readonly class Clerk
     }
 
     /** @throws InvalidField where it is somebody else's line, or one that ended a run, and no reason is given */
-    public function withdraw(Situation $at, Entry $entry, string $reason, string $person): NewLine
+    public function withdraw(Situation $at, Entry $entry, string $reason, string $by): NewLine
     {
-        self::assertOwnOrReason($entry, $person, $reason, $this->endsIt($at, $entry));
+        self::assertOwnOrReason($entry, $by, $reason, $this->endsIt($at, $entry));
 
         return new NewLine($entry->step, Lines::Withdraw->value, self::about($entry, $reason));
     }
@@ -301,7 +300,7 @@ final readonly class Clerk
             throw new InvalidField('finish', $obstacles[0]->text);
         }
         if ($reason !== '' && mb_strlen($reason) < self::LEAST_REASON) {
-            throw new InvalidField('reason', 'Write the reason out, ten letters or more; it stays in the record.');
+            throw new InvalidField('reason', 'Write the reason out, five letters or more; it stays in the record.');
         }
         foreach ($obstacles as $obstacle) {
             if ($obstacle->gate !== null && ! in_array($obstacle->gate, $passes, true)) {
@@ -320,15 +319,15 @@ final readonly class Clerk
      *
      * @throws InvalidField where a line is somebody else's, or ended a run, and nothing says why it is changed
      */
-    private static function assertOwnOrReason(Entry $entry, string $person, string $reason, bool $endsIt): void
+    private static function assertOwnOrReason(Entry $entry, string $by, string $reason, bool $endsIt): void
     {
         if (mb_strlen(trim($reason)) >= self::LEAST_REASON) {
             return;
         }
         if ($endsIt) {
-            throw new InvalidField('reason', 'This line ended what was done: say why it is changed, ten letters or more. It stays on the record.');
+            throw new InvalidField('reason', 'This line ended what was done: say why it is changed, five letters or more. It stays on the record.');
         }
-        if ($entry->person !== $person) {
+        if ($entry->by !== $by) {
             throw new InvalidField('reason', "{$entry->person} wrote this line. Say why it is changed, ten "
                 .'letters or more.');
         }

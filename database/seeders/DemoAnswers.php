@@ -27,6 +27,8 @@ use Aqbel\Core\Steps\StepKind;
  */
 final class DemoAnswers
 {
+    private const DRIVEN_MIN = 14;
+
     private const ANSWERS = [
         'found' => [['found', ['content' => 'low', 'missing' => '0.2 L'], 1]],
         'baseline' => [['baseline', ['ran' => 'no'], 1]],
@@ -57,10 +59,7 @@ final class DemoAnswers
             ['reading', ['ect' => '96', 'far' => '89', 'sign' => 'none'], 3],
             ['shut_off', [], 95],
         ],
-        'rinse_flow' => [
-            ['water_in', ['volume' => '9', 'vessel' => 'bucket'], 6],
-            ['water_out', ['volume' => '9', 'vessel' => 'pan', 'runs' => 'clear'], 2],
-        ],
+        'rinse_flow' => [['through', ['volume' => '30 L', 'runs' => 'clear'], 8]],
         'complaint' => [['answer', ['answer' => 'gone'], 1]],
         'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
         'hold' => [
@@ -85,6 +84,12 @@ final class DemoAnswers
         'follow_up' => [['booked', ['days' => '3'], 1]],
         'dispose' => [['disposed', ['volume' => '10.5'], 2]],
     ];
+
+    /** Minutes that pass at a step before there is anything to enter. */
+    public static function before(Situation $at): float
+    {
+        return $at->step->kind === 'drive' ? self::DRIVEN_MIN : 0.0;
+    }
 
     /** @return list<Answer> */
     public static function to(StepKind $kind, Situation $at): array
@@ -146,7 +151,7 @@ final class DemoAnswers
             'refractometer' => [['freeze', ['freeze' => (string) round(self::freezesC($at))], 1]],
             'heat_cycle' => self::hotEnough($at),
             'cold_level' => self::drawnIn($at),
-            'drive' => [['driven', ['minutes' => '14', 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
+            'drive' => [['driven', ['minutes' => (string) self::DRIVEN_MIN, 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
             default => self::ANSWERS[$at->step->kind] ?? [],
         };
     }

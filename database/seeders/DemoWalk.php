@@ -39,6 +39,7 @@ final class DemoWalk
         $step = $this->state()->stepInHand();
         if ($step !== null) {
             $kind = app(StepCatalogue::class)->of($step);
+            $this->passes(DemoAnswers::before($this->situation($step)));
             foreach (DemoAnswers::to($kind, $this->readCautions($step)) as [$form, $fields, $minutes]) {
                 $this->record($step, $form, $fields, $minutes);
             }
@@ -112,6 +113,11 @@ final class DemoWalk
     private function record(Step $step, string $form, array $fields, float $minutes): void
     {
         $this->recorder()->record($step->id, $form, $fields);
+        $this->passes($minutes);
+    }
+
+    private function passes(float $minutes): void
+    {
         Carbon::setTestNow(now()->addSeconds((int) round($minutes * 60)));
     }
 

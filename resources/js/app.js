@@ -3,6 +3,7 @@ import { startClocks } from './clocks.js';
 import { all, one } from './dom.js';
 import { startEditor } from './editor.js';
 import { watchForms } from './forms.js';
+import { stayLive } from './live.js';
 import { lockWhenIdle } from './lock.js';
 import { followPlan } from './plan.js';
 import { startSending } from './send.js';
@@ -14,6 +15,7 @@ watchForms();
 followPlan();
 startEditor();
 startSending();
+stayLive();
 listenForShortcuts();
 lockWhenIdle(Number(document.body.dataset.locksAfter));
 

@@ -20,17 +20,17 @@ export function countdown(seconds) {
 }
 
 export function startClocks() {
-    const clocks = all('[data-clock]', HTMLElement);
-    if (clocks.length === 0) {
-        return;
-    }
-    const startedRunning = new Set(clocks.filter((clock) => Number(clock.dataset.until) > serverNow()));
+    const running = new WeakSet();
     const tick = () => {
-        for (const clock of clocks) {
+        // Asked anew each time: a page that stays live has other clocks than it was loaded with.
+        for (const clock of all('[data-clock]', HTMLElement)) {
             const text = countdown(Number(clock.dataset.until) - serverNow());
+            if (text !== null) {
+                running.add(clock);
+            }
             clock.querySelector('.clock-time').textContent = text ?? 'over';
             clock.classList.toggle('is-over', text === null);
-            if (text === null && startedRunning.delete(clock) && !document.querySelector('[data-touched]')) {
+            if (text === null && running.delete(clock) && !document.querySelector('[data-touched]')) {
                 location.reload();
             }
         }

@@ -91,7 +91,7 @@ export function typedIn(entry) {
 /** Where an entry was made. */
 export function pageOf(entry) {
     const step = new Map(entry.fields).get('step') ?? '';
-    return `${entry.action.replace(/\/(entries|finish|cautions|sheet|photos).*$/, '')}?step=${encodeURIComponent(step)}`;
+    return `${entry.action.replace(/\/(entries|late|finish|cautions|sheet|photos).*$/, '')}?step=${encodeURIComponent(step)}`;
 }
 
 /** "1 entry is" or "3 entries are". */

@@ -7,24 +7,41 @@ import { prepare } from './photo.js';
 
 const AGAIN_MS = 4000;
 const OFFLINE = 'offline';
+const UNKNOWN = 'unknown';
+
+/** Under which the time of the last entry of this tablet is kept. */
+const LAST = 'aqbel.last';
+
+const TOO_LARGE = 'It is too large for the way to the shop.';
 
 const freshKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
-/** What an answer means for an entry: sent, to be sent again later, to be sent after signing in, or refused for good. */
-export function outcome(status) {
-    if (status >= 200 && status < 300) {
-        return 'sent';
-    }
-    if (status === 401 || status === 419) {
+/**
+ * What an answer means for an entry: sent, to be sent again later, to be sent after signing in, or refused for good. Only what
+ * comes back with the entry's own key was said by the shop; anything else, a page, a redirect, nothing at all, was said by
+ * somebody on the way, and the entry is kept.
+ *
+ * @param {number} status  0 for a redirect, or none
+ * @param {{ stored?: boolean, key?: string, person?: string } | null} answer  null where it was no JSON
+ * @param {string} key
+ * @param {string} person
+ */
+export function outcome(status, answer, key, person) {
+    const ours = answer?.key === key;
+    if (status === 401 || status === 419 || (status === 409 && ours)) {
         return 'sign-in';
     }
-    return status === 0 || status === 429 || status >= 500 ? 'later' : 'refused';
+    if (status >= 200 && status < 300) {
+        return ours && answer.stored === true && answer.person === person ? 'sent' : 'later';
+    }
+    // Too large for somebody on the way: waiting does not make it smaller.
+    return status === 413 || (ours && status >= 400 && status < 500 && status !== 429) ? 'refused' : 'later';
 }
 
-/** A page that stood open for long has a stale token: the same page has a fresh one, as long as somebody is signed in. */
-async function freshToken() {
+/** A page that stood open for long has a stale token: the same page has a fresh one, as long as the same person is signed in. */
+async function freshToken(person) {
     const page = new DOMParser().parseFromString(await (await fetch(location.href)).text(), 'text/html');
-    const token = page.body.dataset.person ? page.querySelector('input[name=_token]')?.getAttribute('value') : null;
+    const token = page.body.dataset.person === person ? page.querySelector('input[name=_token]')?.getAttribute('value') : null;
     document.querySelectorAll('input[name=_token]').forEach((input) => token && input.setAttribute('value', token));
     return token;
 }
@@ -34,18 +51,20 @@ async function freshToken() {
  *
  * @param {string} action
  * @param {FormData} body
+ * @param {string} person  who typed it
  */
-async function post(action, body, again = true) {
+async function post(action, body, person, again = true) {
     try {
-        const response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json' } });
-        const became = outcome(response.status);
-        const token = response.status === 419 && again ? await freshToken() : null;
+        const response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json' }, redirect: 'manual' });
+        const answer = await response.json().catch(() => null);
+        const became = outcome(response.status, answer, String(body.get('key')), person);
+        const token = response.status === 419 && again ? await freshToken(person) : null;
         if (token) {
             body.set('_token', token);
-            return post(action, body, false);
+            return post(action, body, person, false);
         }
-        const answer = became === 'sent' || became === 'refused' ? await response.json().catch(() => ({})) : {};
-        return { became, to: answer.to ?? location.href, reason: answer.message ?? '' };
+        const odd = became === 'later' && response.status < 429 ? UNKNOWN : '';
+        return { became, to: answer?.to ?? location.href, reason: answer?.message ?? (response.status === 413 ? TOO_LARGE : odd) };
     } catch {
         return { became: 'later', to: null, reason: OFFLINE };
     }
@@ -101,7 +120,39 @@ function postWaiting(entry) {
     body.set('_token', one('input[name=_token]', HTMLInputElement)?.value ?? String(body.get('_token')));
     body.set('age', String(Math.round((Date.now() - entry.at) / 1000)));
     body.set('waited', '1');
-    return post(entry.action, body);
+    body.set('by', entry.person);
+    return post(entry.action, body, entry.person);
+}
+
+/** When an entry was made, by this tablet's clock, and never before the one made here before it. */
+function inOrder(now) {
+    const at = Math.max(now, 1 + Number(localStorage.getItem(LAST) ?? 0));
+    localStorage.setItem(LAST, String(at));
+    return at;
+}
+
+/** Whether somebody is in the middle of typing: a page that goes elsewhere then takes it along. */
+export function isTyping(page) {
+    const typed = [...page.querySelectorAll('form[data-send] input:not([type=hidden]), form[data-send] textarea')];
+    return typed.some((field) => ['checkbox', 'radio'].includes(field.type) ? field.checked !== field.defaultChecked : field.value !== field.defaultValue);
+}
+
+/** What is kept stays to be seen, and is no longer being typed. */
+function settle(form) {
+    for (const field of all('input', HTMLInputElement, form).filter((input) => input.type !== 'file')) {
+        field.defaultChecked = field.checked;
+        field.defaultValue = field.value;
+    }
+}
+
+/** A signature that could not be sent: nothing of it is kept. */
+function notKept(notice, behind) {
+    if (notice) {
+        notice.hidden = false;
+        one('span', HTMLElement, notice).textContent = behind
+            ? 'Entries of this tablet wait and come first. Sign once they are sent.'
+            : 'The record is signed at the shop, and it does not answer. Sign again once it does.';
+    }
 }
 
 /** Runs alone, however many tabs of this tablet are open. */
@@ -111,6 +162,7 @@ export async function startSending() {
     const person = document.body.dataset.person ?? '';
     const notice = one('[data-waiting]', HTMLElement);
     let cut = !navigator.onLine;
+    let odd = false;
     const mine = async () => (await waiting()).filter((entry) => entry.person === person);
     const show = async (signIn = person === '') => {
         const number = (await waiting()).length;
@@ -119,7 +171,7 @@ export async function startSending() {
             notice.hidden = number === 0;
             one('span', HTMLElement, notice).textContent = signIn || own.length < number
                 ? `${counted(number)} kept on this tablet. Whoever made them signs in, and they are sent.`
-                : `${cut ? 'No connection' : 'The server is busy'}. ${counted(number)} kept on this tablet and sent as soon as it is back. Go on.`;
+                : `${cut ? 'No connection' : odd ? 'Something on the way answers in the shop’s place' : 'The server is busy'}. ${counted(number)} kept on this tablet and sent as soon as it is back. Go on.`;
         }
         showWaiting(own);
     };
@@ -128,7 +180,7 @@ export async function startSending() {
         let last = null;
         for (const entry of await mine()) {
             const { became, to, reason } = await postWaiting(entry);
-            cut = reason === OFFLINE;
+            [cut, odd] = [reason === OFFLINE, reason === UNKNOWN];
             if (became === 'later' || became === 'sign-in') {
                 last = became === 'sign-in' ? null : last;
                 await show(became === 'sign-in');
@@ -152,8 +204,12 @@ export async function startSending() {
         sending = true;
         try {
             const last = await alone(flush);
-            if (last) {
+            if (last && !isTyping(document)) {
                 location.assign(last);
+            }
+            if (last && notice) {
+                notice.hidden = false;
+                one('span', HTMLElement, notice).textContent = 'What was kept is stored. The page shows it when what is being typed is sent.';
             }
         } finally {
             sending = false;
@@ -171,22 +227,26 @@ export async function startSending() {
         }
         form.dataset.sent = '1';
         const body = new FormData(form, event.submitter);
-        const at = Date.now();
+        const at = inOrder(Date.now());
         if (await prepare(form, body)) {
             // Behind entries that still wait: order counts.
             const behind = (await mine()).length > 0;
-            const { became, to, reason } = behind ? { became: 'later', to: null, reason: cut ? OFFLINE : '' } : await post(form.action, body);
-            cut = reason === OFFLINE;
-            if (became === 'sent') {
+            const { became, to, reason } = behind ? { became: 'later', to: null, reason: cut ? OFFLINE : '' } : await post(form.action, body, person);
+            [cut, odd] = [reason === OFFLINE, reason === UNKNOWN];
+            if (became === 'sent' || became === 'refused') {
+                // Refused: the page it was typed on shows why, at the field.
                 location.assign(to);
                 return;
             }
-            if (became === 'refused') {
-                form.removeAttribute('data-send');
-                form.submit();
+            if (one('input[type=password]', HTMLInputElement, form)) {
+                // A secret is kept on no tablet: a signature waits for whoever signs, not for the connection.
+                delete form.dataset.sent;
+                await show();
+                notKept(notice, behind);
                 return;
             }
             await keep({ key: body.get('key'), person, at, action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => !(value instanceof File) || value.size > 0), labels: labelsOf(form) });
+            settle(form);
             one('input[name=key]', HTMLInputElement, form).value = freshKey();
             if (one('input[type=file]', HTMLInputElement, form)) {
                 form.reset();

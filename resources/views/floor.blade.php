@@ -1,4 +1,5 @@
-<x-layout title="Floor">
+<x-layout title="Floor" about="shop">
+    <div id="floor" data-live>
     <header class="page-head">
         <h1>Floor</h1>
         <p>
@@ -35,4 +36,5 @@
         @endif
         <x-lanes :chart="$page->lanes"/>
     @endif
+    </div>
 </x-layout>

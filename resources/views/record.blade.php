@@ -77,7 +77,15 @@
         </div>
         @if ($sheet->photos() !== [])<section><h2>Photographs</h2><x-photos :photos="$sheet->photos()"/></section>@endif
         <footer class="record-foot">
-            <p>The vehicle’s service manual outranks this record’s predictions. Old coolant is regulated waste.</p>
+            <div>
+                <p>The vehicle’s service manual outranks this record’s predictions. Old coolant is regulated waste. Written by Aqbel {{ config('aqbel.version') }}.</p>
+                @if ($sheet->seal() !== '')
+                    <p class="seal">
+                        @if ($sheet->holds())<b>Unchanged since it was signed.</b> @else<b class="is-broken">Changed since it was signed.</b> Something of it is not what was signed: keep this print, and ask whoever looks after the machine. @endif
+                        Sealed with <span class="num">{{ $sheet->seal() }}</span>
+                    </p>
+                @endif
+            </div>
             <p class="signature">Signature</p>
         </footer>
     </article>

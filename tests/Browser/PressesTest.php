@@ -47,7 +47,7 @@ final class PressesTest extends BrowserTestCase
         $this->coldAndFull('30', '16');
         $this->provenOnTheRoad();
         $this->all();
-        $this->tap('Sign the record');
+        $this->signed();
         $this->report('coolant change by gravity, one drain, premix', 45);
     }
 
@@ -84,7 +84,7 @@ final class PressesTest extends BrowserTestCase
         $this->coldAndFull('30', '16');
         $this->provenOnTheRoad();
         $this->all();
-        $this->tap('Sign the record');
+        $this->signed();
         $this->report('repair with vacuum from one bucket, ten-minute hold', 60);
     }
 
@@ -142,7 +142,7 @@ final class PressesTest extends BrowserTestCase
         $this->coldAndFull('30');
         $this->provenOnTheRoad();
         $this->all();
-        $this->tap('Sign the record');
+        $this->signed();
         $this->report('two hot rinses then a fill', 95);
     }
 
@@ -190,7 +190,7 @@ final class PressesTest extends BrowserTestCase
         $this->coldAndFull('50', '16');
         $this->provenOnTheRoad('84', true);
         $this->all();
-        $this->tap('Sign the record');
+        $this->signed();
         $this->report('large engine, vents, three warm-ups', 90);
     }
 
@@ -231,8 +231,14 @@ final class PressesTest extends BrowserTestCase
         $this->coldAndFull('30', '16');
         $this->provenOnTheRoad();
         $this->all();
-        $this->tap('Sign the record');
+        $this->signed();
         $this->report('loose-cap cycles with three top-ups', 55);
+    }
+
+    private function signed(): void
+    {
+        $this->type('known', 'bleed-it-dry');
+        $this->tap('Sign the record');
     }
 
     /** Every drain planned, as predicted; and what stayed inside seen where another point could be opened. */
@@ -299,6 +305,7 @@ final class PressesTest extends BrowserTestCase
     private function provenOnTheRoad(string $hottest = '92', bool $stationary = false): void
     {
         $this->all('Dry');
+        $this->pass(720);
         $this->type('minutes', '12');
         $this->type('ect', $hottest);
         $this->tap($stationary ? 'Record the run under load' : 'Record drive');

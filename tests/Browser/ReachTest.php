@@ -84,7 +84,44 @@ final class ReachTest extends TestCase
         $health = json_decode((string) file_get_contents("https://localhost:{$this->port}/health", context: stream_context_create(
             ['ssl' => ['cafile' => "{$this->place}/trusted.crt"]],
         )), true);
-        self::assertSame(['works' => true, 'database' => 'ok', 'disk' => 'ok', 'backup' => 'ok'], $health);
+        self::assertSame(['works' => true, 'version' => trim((string) file_get_contents('VERSION')), 'database' => 'ok', 'disk' => 'ok', 'backup' => 'ok'], $health);
+    }
+
+    public function test_the_shops_authority_signs_the_shops_own_name_alone_and_for_two_years(): void
+    {
+        $this->serve();
+        $root = "{$this->place}/data/authority/root.crt";
+        $days = ((int) openssl_x509_parse((string) file_get_contents($root))['validTo_time_t'] - time()) / 86400;
+        self::assertEqualsWithDelta(730.0, $days, 1.0);
+        foreach (['DNS:localhost' => true, 'DNS:elsewhere.example' => false, 'IP:127.0.0.1' => false, 'IP:192.0.2.1' => false] as $name => $may) {
+            self::assertSame($may, $this->signs($name), $name);
+        }
+        $answer = (array) get_headers("https://localhost:{$this->port}/sign-in", true, stream_context_create(['ssl' => ['cafile' => $root], 'http' => ['ignore_errors' => true, 'follow_location' => 0]]));
+        $headers = array_change_key_case($answer);
+        self::assertSame('max-age=604800', $headers['strict-transport-security']);
+        self::assertStringContainsString('camera=(self)', $headers['permissions-policy']);
+        $cookies = implode("\n", (array) $headers['set-cookie']);
+        self::assertMatchesRegularExpression('#^__Host-aqbel=.*path=/; secure; httponly; samesite=lax$#m', $cookies);
+    }
+
+    /** Whether a certificate of that name is one, signed with the authority’s own key. */
+    private function signs(string $name): bool
+    {
+        [$to, $root] = ["{$this->place}/forged", "{$this->place}/data/authority/root"];
+        shell_exec("openssl req -newkey ec -pkeyopt ec_paramgen_curve:P-256 -nodes -keyout {$to}.key -out {$to}.csr -subj /CN=x 2>&1; echo subjectAltName={$name} > {$to}.ext;"
+            ."openssl x509 -req -in {$to}.csr -CA {$root}.crt -CAkey {$root}.key -CAcreateserial -days 5 -extfile {$to}.ext -out {$to}.crt 2>&1");
+
+        return str_contains((string) shell_exec("openssl verify -CAfile {$root}.crt {$to}.crt 2>&1"), ': OK');
+    }
+
+    public function test_a_launcher_that_is_killed_leaves_nothing_that_blocks_the_next_start(): void
+    {
+        $server = $this->serve();
+        posix_kill(proc_get_status($server)['pid'], SIGKILL);
+        $this->until(fn () => ! file_exists("{$this->place}/data/server.pid"));
+        self::assertFalse(@fsockopen('127.0.0.1', $this->port));
+        $this->serve();
+        self::assertStringNotContainsString('anew', $this->said());
     }
 
     public function test_a_host_that_is_none_is_refused_before_anything_is_made(): void

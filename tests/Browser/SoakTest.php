@@ -19,5 +19,6 @@ final class SoakTest extends TestCase
         self::assertSame(0, $code, $said);
         self::assertStringContainsString('0 refused, 0 lost, 0 doubled', $said);
         self::assertStringContainsString('0 answers of 5xx', $said);
+        self::assertStringContainsString('0 lost, 0 doubled, 0 silent; 0 refused, 0 still kept', $said, 'whatever answers in the shop’s place');
     }
 }

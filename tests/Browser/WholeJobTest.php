@@ -299,6 +299,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->overHttp(fn () => $this->throughTheDrive($freeze));
         $this->seeStep('Sign off');
         $this->assertAccessible();
+        self::$browser->findElement(By::id('known'))->sendKeys('bleed-it-dry');
         $this->finish('Sign the record');
     }
 
@@ -310,6 +311,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->seeStep('Covers back on');
         $this->tickAll();
         $this->finish();
+        $this->pass(720);
         $this->record('driven', ['minutes' => '12', 'ect' => '92', 'alarm' => 'none']);
         $this->finish();
         $this->rested();

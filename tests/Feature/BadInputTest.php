@@ -71,6 +71,7 @@ final class BadInputTest extends ShopTestCase
         $this->post('/jobs', ['vehicle' => 1, 'target' => '90 %'])->assertSessionHasErrors('target');
         $this->get('/jobs/new?vehicle=1&chosen=1&lift=sideways')->assertRedirect();
         $this->get('/jobs/new?vehicle[]=1')->assertRedirect();
+        $this->get('/jobs/new?vehicle=1&fragment[]=plan')->assertOk();
         $this->get('/jobs/new?vehicle=1&chosen=1&kind=%20&complaint=&content=&school=&target=')->assertOk();
         self::assertSame(0, Job::query()->count());
         $this->post('/jobs', ['vehicle' => 1, 'drains' => ['radiator_cock', 'neck', 'nowhere'], 'lift' => '12 in'])
@@ -116,6 +117,7 @@ final class BadInputTest extends ShopTestCase
         \App\Models\Shop::query()->delete();
         $this->get('/sign-in')->assertRedirect('/first-start');
         $this->get('/first-start')->assertOk();
+        $this->post('/first-start', ['code' => ['x'], 'login' => ['x'], 'password' => 'long enough'])->assertSessionHasErrors(['name', 'login']);
         $this->post(
             '/first-start',
             ['shop' => '', 'name' => '', 'login' => 'a b', 'password' => 'x', 'units' => 'old', 'currency' => 'thalers'],
@@ -145,6 +147,7 @@ final class BadInputTest extends ShopTestCase
             ],
         )
             ->assertRedirect('/vehicles/new');
+        self::assertSame(1, \App\Models\SignIn::query()->whereNull('ended_at')->count(), 'the first session is listed, and can be ended');
         $shop = \App\Models\Shop::here();
         self::assertSame([310.0, 'Mk', ['funnel']], [$shop->elevation_m, $shop->houseRules()->currency, $shop->tools]);
         self::assertSame('us', Person::query()->sole()->units->value);

@@ -56,6 +56,36 @@ final class DoorsTest extends ShopTestCase
         }
     }
 
+    public function test_every_error_is_said_in_this_houses_words_with_the_way_back(): void
+    {
+        foreach ([403, 404, 419, 429, 500, 503, 507] as $status) {
+            Route::get("/fails-with-{$status}", fn () => abort($status, headers: $status === 429 ? ['Retry-After' => '30'] : []));
+            $page = $this->get("/fails-with-{$status}")->assertStatus($status)->assertSee('To the floor')->assertSee("Number {$status}.");
+            self::assertStringContainsString('/build/assets/', (string) $page->getContent(), 'in its own look');
+            self::assertStringNotContainsString('Symfony', (string) $page->getContent());
+            $this->getJson("/fails-with-{$status}")->assertStatus($status)->assertJsonStructure(['message', 'key']);
+        }
+        self::assertSame('30', $this->get('/fails-with-429')->headers->get('Retry-After'));
+        $this->get('/nothing-is-here')->assertNotFound()->assertSee('Nothing stands here');
+    }
+
+    public function test_a_disk_that_takes_no_session_any_more_is_said_on_every_page(): void
+    {
+        foreach (['No space left on device', 'Read-only file system'] as $i => $why) {
+            Route::get("/unwritable-{$i}", fn () => throw new \ErrorException("file_put_contents(/x/sessions/abc): Failed to open stream: {$why}"));
+            $this->get("/unwritable-{$i}")->assertStatus(507)->assertSee('The disk of this machine is full');
+        }
+    }
+
+    public function test_a_job_is_found_by_its_number(): void
+    {
+        $job = $this->plan();
+        $this->get("/jobs/{$job->number()}")->assertOk();
+        $this->get('/jobs/'.strtolower($job->number()))->assertOk();
+        $this->get('/jobs/J9999')->assertNotFound();
+        $this->get('/jobs/Jx')->assertNotFound();
+    }
+
     public function test_who_has_no_name_here_waits_as_long_as_who_has_the_wrong_password(): void
     {
         $checked = 0;

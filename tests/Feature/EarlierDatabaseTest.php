@@ -6,21 +6,24 @@ namespace Tests\Feature;
 
 use App\Models\Job;
 use App\Models\Person;
+use App\Record\Seal;
+use App\Run\OutOfOrder;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /**
- * The demo shop as the version of 2026-11-24 left it, with its eight jobs: every page opens, in either system of
+ * The demo shop as versions of 2026-11-23, -24 and -26 left it, with its eight jobs: every page opens, in either system of
  * units.
  */
 final class EarlierDatabaseTest extends TestCase
 {
-    protected function setUp(): void
+    private function upgraded(string $of = '2026-11-24'): void
     {
-        parent::setUp();
         config(
             [
                 'database.connections.earlier' => [
@@ -30,18 +33,42 @@ final class EarlierDatabaseTest extends TestCase
         );
         DB::setDefaultConnection('earlier');
         DB::connection()->getPdo()->exec(
-            (string) gzdecode((string) file_get_contents(__DIR__.'/../fixtures/shop-of-2026-11-24.sql.gz')),
+            (string) gzdecode((string) file_get_contents(__DIR__."/../fixtures/shop-of-{$of}.sql.gz")),
         );
         Artisan::call('migrate', ['--force' => true]);
     }
 
-    public function test_every_page_opens(): void
+    #[TestWith(['2026-11-23'])]
+    #[TestWith(['2026-11-24'])]
+    #[TestWith(['2026-11-26'])]
+    public function test_every_page_opens(string $of): void
     {
+        $this->upgraded($of);
         $this->openAll();
+    }
+
+    #[TestWith(['2026-11-23'])]
+    #[TestWith(['2026-11-26'])]
+    public function test_of_lines_written_before_nobody_says_when_they_arrived(string $of): void
+    {
+        $this->upgraded($of);
+        self::assertSame(0, DB::table('journal_lines')->whereNotNull('arrived')->count());
+        $job = Job::query()->with('circuit')->whereNull('signed_at')->orderBy('id')->firstOrFail();
+        // One of them stands before the line it follows.
+        $line = DB::table('journal_lines')->where('job_id', $job->id)->orderByDesc('seq')->skip(1)->first();
+        self::assertNotNull($line);
+        DB::table('journal_lines')->where('id', $line->id)->update(['at' => $line->at - 7200]);
+        $state = $job->state();
+        self::assertNotSame([], $state->journal->backwards());
+        $table = OutOfOrder::tables($state, app(StepCatalogue::class), now()->getTimestamp(), UnitSystem::Metric)[0];
+        self::assertContains('not known', array_merge(...$table->rows));
+        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())->get("/jobs/{$job->id}/record")->assertOk()->assertDontSee('before it arrived');
+        self::assertNull(Seal::holds(Job::query()->whereNotNull('signed_at')->firstOrFail()), 'nor was it sealed');
     }
 
     public function test_a_key_nobody_knows_breaks_no_page(): void
     {
+        $this->upgraded();
         foreach (DB::table('jobs')->get() as $job) {
             $plan = json_decode($job->plan, true);
             $plan['later'] = $plan['input']['later'] = $plan['predicted']['later'] = $plan['input']['rules']['later'] = ['x' => 1];
@@ -57,6 +84,7 @@ final class EarlierDatabaseTest extends TestCase
 
     public function test_a_step_this_version_does_not_know_is_passed_over_only_with_a_reason(): void
     {
+        $this->upgraded();
         $job = Job::query()->whereNull('signed_at')->orderBy('id')->firstOrFail();
         $inHand = (string) $job->load('circuit')->state()->stepInHand()?->id;
         $plan = $job->plan;

@@ -138,7 +138,7 @@ final class JournalTest extends ShopTestCase
         self::assertSame('drain:radiator_cock', $job->state()->stepInHand()?->id);
         $this->get("/jobs/{$job->id}")->assertSee('In hand again')->assertSee('Imre Tovald');
         $this->finish($job, 'drain:radiator_cock')->assertSessionHasErrors('finish');
-        $this->finish($job, 'drain:radiator_cock', 'short')->assertSessionHasErrors('reason');
+        $this->finish($job, 'drain:radiator_cock', 'no')->assertSessionHasErrors('reason');
         $again = [];
         $this->finish($job, 'drain:radiator_cock', 'The pan leaked on the floor')->assertSessionHasErrors('reason');
         self::assertStringContainsString('Only a lead', session('errors')->first('reason'));

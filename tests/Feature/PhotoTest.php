@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Models\JournalLine;
 use App\Models\Photo;
+use App\Photos\DecodingSlot;
 use App\Photos\Photograph;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
@@ -127,6 +128,34 @@ final class PhotoTest extends ShopTestCase
         self::assertStringContainsString('24 million pixels', (string) session('errors')->first('photo'));
     }
 
+    public function test_a_job_and_a_shop_take_so_many_and_say_so(): void
+    {
+        $job = $this->plan();
+        config(['aqbel.photo_mb' => 0.0001]);
+        $this->send($job, 'found', self::file('one.jpg', self::jpeg(8, 8)))->assertSessionHasNoErrors();
+        $this->send($job, 'found', self::file('two.jpg', self::jpeg(8, 8)))->assertSessionHasErrors('photo');
+        self::assertStringContainsString('AQBEL_PHOTO_MB', session('errors')->first('photo'));
+        config(['aqbel.photo_mb' => 10.0]);
+        $this->get('/shop')->assertSee('They take 1 of 10 MB');
+        foreach (range(1, 59) as $i) {
+            Photo::query()->create(['job_id' => $job->id, 'width' => 8, 'height' => 8, 'bytes' => 1]);
+        }
+        $this->send($job, 'found', self::file('many.jpg', self::jpeg(8, 8)))->assertSessionHasErrors('photo');
+        self::assertStringContainsString('has 60 photographs', session('errors')->first('photo'));
+    }
+
+    public function test_large_pictures_never_hold_all_workers(): void
+    {
+        $job = $this->plan();
+        $held = array_map(fn () => DecodingSlot::take(), range(1, DecodingSlot::SLOTS));
+        self::assertNull(DecodingSlot::take());
+        $this->send($job, 'found', self::file('one.jpg', self::jpeg(8, 8)))->assertSessionHasErrors('photo');
+        $this->postJson("/jobs/{$job->id}/photos", ['key' => 'photograph-0009', 'step' => 'found', 'photo' => self::file('one.jpg', self::jpeg(8, 8))])->assertStatus(503)->assertJson(['key' => 'photograph-0009']);
+        $held = [];
+        $this->send($job, 'found', self::file('one.jpg', self::jpeg(8, 8)))->assertSessionHasNoErrors();
+        self::assertSame(1, Photo::query()->count());
+    }
+
     public function test_a_body_larger_than_the_server_takes_is_answered_in_words(): void
     {
         $job = $this->plan();
@@ -165,13 +194,13 @@ final class PhotoTest extends ShopTestCase
                 ],
             )
             ->assertOk()
-            ->assertJson(['to' => url("/jobs/{$job->id}?step=found")]);
+            ->assertExactJson(['stored' => true, 'key' => 'json-key-0001', 'person' => (string) $this->imre->id, 'to' => url("/jobs/{$job->id}?step=found")]);
         $this->postJson(
             "/jobs/{$job->id}/entries",
             ['key' => 'json-key-0002', 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'soup']],
         )
-            ->assertOk()
-            ->assertJson(['to' => url("/jobs/{$job->id}")]);
+            ->assertStatus(422)
+            ->assertJson(['key' => 'json-key-0002', 'errors' => ['content' => ['Choose one of the values shown.']], 'to' => url("/jobs/{$job->id}")]);
         $this->get("/jobs/{$job->id}")->assertSee('Choose one of the values shown');
         $this->postJson(
             "/jobs/{$job->id}/entries",
@@ -181,27 +210,31 @@ final class PhotoTest extends ShopTestCase
             ->assertJson(['message' => 'Choose one of the values shown.']);
     }
 
-    public function test_an_entry_that_waited_keeps_its_own_time_within_reason(): void
+    public function test_an_entry_that_waited_keeps_its_own_time_and_says_when_it_arrived(): void
     {
+        $this->freezeSecond();
         $job = $this->plan();
+        $planned = now()->getTimestamp();
         $enter = fn (string $key, string $age) => $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post(
             "/jobs/{$job->id}/entries",
             ['key' => $key, 'age' => $age, 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'full']],
-        );
-        $enter('late-key-0001', '90')->assertSessionHasNoErrors();
-        self::assertEqualsWithDelta(now()->getTimestamp() - 90, JournalLine::query()->sole()->at, 2);
-        $enter('late-key-0002', '300')->assertSessionHasNoErrors();
-        self::assertSame(2, JournalLine::query()->count());
-        self::assertEqualsWithDelta(
-            now()->getTimestamp() - 300,
-            JournalLine::query()->orderByDesc('seq')->firstOrFail()->at,
-            2,
-            'also behind a later one',
-        );
+        )->assertSessionHasNoErrors();
+        $last = fn (): JournalLine => JournalLine::query()->orderByDesc('seq')->firstOrFail();
+        $this->travel(64)->hours();
+        $enter('late-key-0001', '90');
+        self::assertSame([now()->getTimestamp() - 90, now()->getTimestamp()], [$last()->at, $last()->arrived]);
+        $enter('late-key-0002', (string) (60 * 3600));
+        self::assertSame(now()->getTimestamp() - 60 * 3600, $last()->at, 'over the weekend, whole, and behind a later one');
         self::assertSame([2, 1], array_column($job->state()->entries, 'seq'), 'and stands in its own place');
-        $enter('late-key-0003', 'tomorrow')->assertSessionHasNoErrors();
-        $enter('late-key-0004', '-500')->assertSessionHasNoErrors();
+        $enter('late-key-0003', (string) (100 * 3600));
+        self::assertSame($planned, $last()->at, 'not before its job was planned');
+        $enter('late-key-0004', 'tomorrow');
+        $enter('late-key-0005', '-500');
         self::assertLessThanOrEqual(now()->getTimestamp(), JournalLine::query()->max('at'));
+        $this->get("/jobs/{$job->id}?step=found")->assertSee('entered 60 h 00 before it arrived')->assertSee('entered 2 min before it arrived');
+        $this->walk($job)->until('sign_off');
+        $this->get("/jobs/{$job->id}")->assertSee('Not in order of time');
+        $this->get("/jobs/{$job->id}/record")->assertSee('entered 60 h 00 before it arrived');
     }
 
     public function test_a_signed_job_takes_no_more(): void

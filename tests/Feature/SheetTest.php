@@ -50,8 +50,13 @@ final class SheetTest extends ShopTestCase
         $this->send($job, $sheet)->assertSessionHasErrors('finish');
         self::assertSame('Read the cautions first.', session('errors')->first('finish'));
         $this->read($job);
-        // An hour is too short to open anything: it is recorded, in hand, and what comes after it waits.
-        $this->send($job, $sheet)->assertSessionHasNoErrors();
+        // An hour is too short to open anything: it is said there, and nothing is recorded.
+        $before = $job->lines()->count();
+        $this->send($job, $sheet)->assertSessionHasErrors('sheet.cold_check.stops');
+        self::assertSame($before, $job->lines()->count());
+        $this->get("/jobs/{$job->id}")->assertSee('Nothing is recorded yet')->assertSee('Record it up to here')->assertSee('value="1"', false);
+        // Pressed up to there, it is recorded and in hand, and what comes after it waits.
+        $this->send($job, $sheet, with: ['upto' => 'cold_check'])->assertSessionHasNoErrors();
         self::assertSame('cold_check', $job->fresh()?->state()->stepInHand()?->id);
         self::assertSame([], $job->fresh()->state()->entriesOf('inspect'));
     }
@@ -82,6 +87,38 @@ final class SheetTest extends ShopTestCase
         $this->get("/jobs/{$job->id}")->assertDontSee('Is it cold?: <b>', false);
     }
 
+    public function test_what_a_line_of_a_sheet_came_to_is_shown_and_not_asked_again(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('refractometer');
+        $this->send($job, ['refractometer' => ['freeze' => '-20'], 'follow_up' => ['days' => '3']])->assertSessionHasErrors('sheet.refractometer.stops');
+        $this->get("/jobs/{$job->id}")->assertSee('Both cannot be')->assertSee('value="-20"', false);
+        $this->send($job, ['refractometer' => ['freeze' => '-20'], 'follow_up' => ['days' => '3']], with: ['upto' => 'refractometer'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}")->assertSee('Both cannot be')->assertDontSee('in one go');
+        $line = $job->lines()->where('form', 'freeze')->sole();
+        $this->post("/jobs/{$job->id}/entries/{$line->seq}", [
+            'key' => (string) Str::uuid(), 'reason' => 'Misread', 'fields' => ['freeze' => '-36'],
+        ])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}")->assertSee('As planned')->assertDontSee('in one go')->assertDontSee('Enter a value');
+        $this->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => 'refractometer'])->assertSessionHasNoErrors();
+        self::assertSame('follow_up', $job->fresh()?->state()->stepInHand()?->id);
+    }
+
+    public function test_coolant_caught_clean_is_said_and_what_waits_for_it_is_asked_then(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('look');
+        $sheet = ['look' => ['coolant' => 'clean', 'next' => 'reuse'], 'rinse' => ['rinse' => 'none'], 'close_up' => array_fill_keys($this->items($job, 'close_up'), '1'), 'mix' => ['stock' => '3', 'water' => '3']];
+        $answer = $this->send($job, $sheet);
+        foreach (session('errors')?->getBag('default')->messages() ?? [] as $field => [$why]) {
+            self::assertStringStartsWith('sheet.', $field);
+            self::assertStringNotContainsString('moved on', $why);
+        }
+        $answer->assertSessionHasErrors();
+        $this->send($job, ['look' => $sheet['look']])->assertSessionHasNoErrors();
+        self::assertNotSame('look', $job->fresh()?->state()->stepInHand()?->id);
+    }
+
     public function test_of_steps_that_are_not_at_hand_none_is_written(): void
     {
         $job = $this->plan();
@@ -98,21 +135,27 @@ final class SheetTest extends ShopTestCase
     {
         $job = $this->plan('SKP 660');
         $this->walk($job)->until('look');
-        $this->send($job, [
+        $sheet = [
             'look' => ['coolant' => 'rusty', 'next' => 'waste'], 'rinse' => ['rinse' => 'hot', 'times' => '1'],
             'close_up' => array_fill_keys($this->items($job, 'close_up'), '1'), 'mix' => ['concentrate' => '3', 'water' => '3'],
-        ])->assertSessionHasNoErrors();
+        ];
+        $this->send($job, $sheet)->assertSessionHasErrors('sheet.rinse.stops');
+        self::assertStringContainsString('water in comes first', session('errors')->first('sheet.rinse.stops'));
+        $this->send($job, $sheet, with: ['upto' => 'rinse'])->assertSessionHasNoErrors();
         $state = $job->fresh()?->state();
         self::assertSame('rinse_fill:1', $state?->stepInHand()?->id);
         self::assertSame([], $state->entriesOf('mix'));
         self::assertSame([], $state->entriesOf('close_up'));
     }
 
-    /** @param  array<string, mixed>  $sheet */
-    private function send(Job $job, array $sheet, ?string $key = null): TestResponse
+    /**
+     * @param  array<string, mixed>  $sheet
+     * @param  array<string, string>  $with
+     */
+    private function send(Job $job, array $sheet, ?string $key = null, array $with = []): TestResponse
     {
         return $this->actingAs($this->imre)->from("/jobs/{$job->id}")
-            ->post("/jobs/{$job->id}/sheet", ['key' => $key ?? (string) Str::uuid(), 'sheet' => $sheet]);
+            ->post("/jobs/{$job->id}/sheet", ['key' => $key ?? (string) Str::uuid(), 'sheet' => $sheet, ...$with]);
     }
 
     private function read(Job $job): void

@@ -90,7 +90,7 @@ final class ShopTest extends ShopTestCase
     public function test_each_gate_has_a_right_of_its_own(): void
     {
         self::assertSame([[], Gate::cases()], [$this->imre->passes(), $this->lead->passes()]);
-        $this->actingAs($this->lead)->post('/shop/rights', ['granted' => [Right::PassOverFrost->value]])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)->post('/shop/rights', ['known' => 'bleed-it-dry', 'granted' => [Right::PassOverFrost->value]])->assertSessionHasNoErrors();
         self::assertSame([Gate::Frost], $this->imre->passes());
         // What was given when both were one.
         Shop::here()->update(['granted' => ['change_prices', 'pass_over_leads']]);
@@ -178,7 +178,7 @@ final class ShopTest extends ShopTestCase
         $this->post('/shop/rules', [])->assertForbidden();
         $this->post('/shop', [])->assertForbidden();
         $this->get('/shop')->assertOk()->assertDontSee('Keep the vessels');
-        $this->actingAs($this->lead)->post('/shop/rights', ['granted' => ['change_circuits', 'manage_people', 'change_shop', 'x']]);
+        $this->actingAs($this->lead)->post('/shop/rights', ['known' => 'bleed-it-dry', 'granted' => ['change_circuits', 'manage_people', 'change_shop', 'x']]);
         $this->actingAs($this->imre)->get("/circuits/{$circuit->id}/edit")->assertOk();
         self::assertFalse($this->imre->may(Right::ManagePeople));
         self::assertFalse($this->imre->may(Right::ChangeShop));
@@ -214,7 +214,9 @@ final class ShopTest extends ShopTestCase
 
     public function test_health_is_told_to_anybody_and_tells_nothing_of_the_shop(): void
     {
-        $this->get('/health')->assertOk()->assertJson(['works' => true, 'database' => 'ok', 'backup' => 'none yet'])
+        self::assertMatchesRegularExpression('/^\d+\.\d+\.\d+$/', config('aqbel.version'));
+        self::assertStringContainsString('## '.config('aqbel.version').', ', (string) file_get_contents(base_path('CHANGELOG.md')));
+        $this->get('/health')->assertOk()->assertJson(['works' => true, 'version' => config('aqbel.version'), 'database' => 'ok', 'backup' => 'none yet'])
             ->assertDontSee('Skarnmoor')->assertHeader('Cache-Control', 'no-store, private');
         config(['aqbel.photos' => '/proc/1/nowhere/photos']);
         $this->get('/health')->assertOk();

@@ -99,6 +99,6 @@ abstract class ShopTestCase extends TestCase
     {
         return $this->actingAs($this->imre)
             ->from("/jobs/{$job->id}")
-            ->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => $step, 'reason' => $reason]);
+            ->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => $step, 'reason' => $reason, ...$step === 'sign_off' ? ['known' => DemoSeeder::PASSWORD] : []]);
     }
 }

@@ -171,7 +171,7 @@ final class VehicleTest extends ShopTestCase
             $this->imre->update(['units' => $units]);
             $file = (string) $this->actingAs($this->imre)->get('/vehicles/vehicles.csv')->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
             self::assertStringContainsString("'=SUM(A1)", $file);
-            $import = VehicleFile::read($file, $units);
+            $import = VehicleFile::read($file, $units, true);
             self::assertSame([[], [], []], [$import->refused, $import->new, $import->changed]);
             self::assertSame(Vehicle::query()->count(), $import->unchanged);
         }

@@ -126,6 +126,7 @@ final class Journey
         if ($step->kind === 'cool_down' && $this->state()->running()->last() !== null) {
             $this->now += self::OVER_NIGHT_S;
         }
+        $this->now += (int) round(60 * DemoAnswers::before($this->state()->at($step, $this->now)));
         foreach (DemoAnswers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {
             $this->must(['step' => $id, 'form' => $form, 'values' => $this->typed($kind, $id, $form, $fields), 'min' => 0]);
             $this->now += (int) round($minutes * 60);

@@ -59,7 +59,7 @@ final class JourneyTest extends TestCase
                 'steps' => self::assertSame([], array_diff($value, array_keys($steps)), $where),
                 'no_steps' => self::assertSame([], array_intersect($value, array_keys($steps)), $where),
                 'next', 'neck' => self::assertSame($value, $answer[$what], $where),
-                'content_ml', 'trapped_air_ml', 'glycol_fraction' => self::assertBetween(
+                'content_ml', 'trapped_air_ml', 'glycol_fraction', 'old_share' => self::assertBetween(
                     $value, $answer['ledger'][$what], "{$where}: {$what}",
                 ),
                 default => self::fail("A journey cannot expect “{$what}”."),

@@ -86,7 +86,8 @@ final class Mutants
             } catch (ConstExprEvaluationException) {
                 continue;
             }
-            if (! is_int($value) && ! is_float($value)) {
+            // A tenth of nothing is nothing.
+            if ((! is_int($value) && ! is_float($value)) || $value === 0.0) {
                 continue;
             }
             foreach ([1.1, 0.9] as $share) {

@@ -65,16 +65,27 @@ test('a typed list loses its blanks', () => {
 });
 
 test('only a refusal for good gives an entry up', () => {
-    assert.equal(outcome(200), 'sent');
+    const ours = { stored: true, key: 'k1', person: '7' };
+    assert.equal(outcome(200, ours, 'k1', '7'), 'sent');
+    const notStored = [null, {}, { to: '/' }, { ...ours, key: 'k2' }, { ...ours, person: '8' }, { ...ours, stored: false }, { key: 'k1', person: '7' }];
+    for (const answer of notStored) {
+        assert.equal(outcome(200, answer, 'k1', '7'), 'later', JSON.stringify(answer));
+    }
+    assert.equal(outcome(204, null, 'k1', '7'), 'later');
     for (const status of [401, 419]) {
-        assert.equal(outcome(status), 'sign-in');
+        assert.equal(outcome(status, null, 'k1', '7'), 'sign-in');
     }
-    for (const status of [0, 429, 500, 503]) {
-        assert.equal(outcome(status), 'later');
+    assert.equal(outcome(409, { key: 'k1' }, 'k1', '7'), 'sign-in');
+    for (const status of [0, 302, 403, 404, 409, 422, 429, 500, 502, 503, 507]) {
+        assert.equal(outcome(status, null, 'k1', '7'), 'later', `${status} by somebody on the way`);
     }
-    for (const status of [403, 404, 413, 422]) {
-        assert.equal(outcome(status), 'refused');
+    for (const status of [429, 500, 503, 507]) {
+        assert.equal(outcome(status, { key: 'k1' }, 'k1', '7'), 'later', `${status}`);
     }
+    for (const status of [403, 404, 405, 422]) {
+        assert.equal(outcome(status, { key: 'k1' }, 'k1', '7'), 'refused', `${status}`);
+    }
+    assert.equal(outcome(413, null, 'k1', '7'), 'refused');
 });
 
 test('an entry refused after waiting stays with its reason until it is dealt with', async () => {

@@ -90,7 +90,7 @@ final class CompareTopic implements Topic
     private static function school(ComparedSchool $row): array
     {
         return [
-            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl,
+            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl, 'air_low_ml' => $row->fill->airLowMl(), 'air_high_ml' => $row->fill->airHighMl(),
             'pockets' => array_map(FillTopic::pocket(...), $row->fill->pockets),
             'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->minutes->hands, 'total_min' => $row->minutes->total(),
             'heat_cycles' => $row->heatCycles, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
@@ -102,7 +102,7 @@ final class CompareTopic implements Topic
     {
         return [
             'nose_lift_mm' => $fill->pour->noseLiftMm, 'head_mm' => $fill->pour->headMm, 'open' => $fill->pour->open,
-            'minutes' => $fill->minutes, 'air_ml' => $fill->airMl,
+            'minutes' => $fill->minutes, 'air_ml' => $fill->airMl, 'air_high_ml' => $fill->airHighMl,
         ];
     }
 

@@ -6,10 +6,13 @@ namespace App\Calc\Topics;
 
 use App\Calc\Input;
 use App\Calc\Topic;
+use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Flow\SilentPort;
+use Aqbel\Core\Flow\Tie;
+use Aqbel\Core\Flow\Ties;
 use Aqbel\Core\Matter\Atmosphere;
 
 final class FillTopic implements Topic
@@ -26,15 +29,13 @@ final class FillTopic implements Topic
 
     public function answer(Input $input): array
     {
-        $result = Filling::of(
-            $input->circuit(),
-            $input->text('at'),
-            $input->names('open'),
-            $input->names('open_gates'),
-            $input->number('nose_lift_mm', -2000, 2000, 0),
-            $input->number('head_mm', -5000, 5000, 0),
-            $input->number('barometer_kpa', 50, 110, Atmosphere::SEA_LEVEL_KPA),
-        );
+        [$circuit, $at, $open, $gates] = [$input->circuit(), $input->text('at'), $input->names('open'), $input->names('open_gates')];
+        $lift = $input->number('nose_lift_mm', -2000, 2000, 0);
+        $head = $input->number('head_mm', -5000, 5000, 0);
+        $barometer = $input->number('barometer_kpa', 50, 110, Atmosphere::SEA_LEVEL_KPA);
+        $fill = fn (Circuit $circuit, float $coarseness): Filling => Filling::of($circuit, $at, $open, $gates, $lift, $head, $barometer, $coarseness);
+        $result = $fill($circuit, 1.0);
+        $ties = Ties::of($circuit, $lift, fn (Circuit $other, float $coarseness): float => $fill($other, $coarseness)->airMl);
 
         return [
             'capacity_ml' => $result->capacityMl,
@@ -44,6 +45,15 @@ final class FillTopic implements Topic
             'flows' => array_map(fn (PortRun $f) => ['port' => $f->port, 'at_ml' => $f->atMl], $result->flows),
             'pockets' => array_map(self::pocket(...), $result->pockets),
             'silent' => array_map(self::silent(...), $result->silent),
+            'ties' => array_map(self::tie(...), $ties->all),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public static function tie(Tie $tie): array
+    {
+        return [
+            'nodes' => [$tie->one, $tie->other], 'apart_mm' => $tie->apartMm, 'air_low_ml' => $tie->lowMl, 'air_high_ml' => $tie->highMl,
         ];
     }
 

@@ -129,6 +129,7 @@ final class JobTopic implements Topic
             'plus_minus_ml' => $ledger->plusMinusMl,
             'glycol_fraction' => $ledger->fraction(),
             'glycol_plus_minus' => $ledger->glycolPlusMinus,
+            'old_share' => $ledger->oldShare(),
             'in_ml' => $ledger->inMl(),
             'out_ml' => $ledger->outMl(),
             'trapped_air_ml' => $ledger->trappedAirMl(),

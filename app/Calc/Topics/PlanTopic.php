@@ -76,8 +76,8 @@ final class PlanTopic implements Topic
             'why_not' => null,
             'runs' => $school->runs(),
             'air_ml' => $plan->fill->airMl,
-            'air_low_ml' => $plan->fill->airMl,
-            'air_high_ml' => $plan->fill->airMl,
+            'air_low_ml' => $plan->fill->airLowMl(),
+            'air_high_ml' => $plan->fill->airHighMl(),
             'coolant_ml' => $plan->fill->coolantMl,
             'hands_min' => $minutes->hands,
             'total_min' => $minutes->total(),
@@ -98,6 +98,7 @@ final class PlanTopic implements Topic
             'headspace_ml' => $plan->predicted->headspaceMl,
             'air_ml' => $plan->fill->airMl,
             'coolant_ml' => $plan->fill->coolantMl,
+            'ties' => array_map(FillTopic::tie(...), $plan->fill->ties),
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Models\Person;
 use App\Models\Right;
+use App\Shop\SecurityLog;
 use Illuminate\Http\Request;
 
 /** What the pages of signed-in people share. */
@@ -21,7 +22,10 @@ abstract class Controller
     /** Ends with a page that says who may, where this person may not. */
     protected static function only(Request $request, Right $right): void
     {
-        abort_unless(self::person($request)->may($right), 403, $right->refusal());
+        if (! self::person($request)->may($right)) {
+            SecurityLog::refused($request, "{$right->value} refused", self::person($request)->login);
+            abort(403, $right->refusal());
+        }
     }
 
     /** A text of the request; empty when it is none. */

@@ -9,6 +9,8 @@ use App\Library\Layouts;
 use App\Models\Person;
 use App\Models\Role;
 use App\Models\Shop;
+use App\Models\SignIn;
+use App\People\NewPassword;
 use App\Shop\Elevation;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Plan\Format\RulesCodec;
@@ -40,7 +42,7 @@ final class FirstStartController
     {
         abort_if(Person::query()->exists(), 404);
         $code = self::code();
-        if ($code !== null && ! hash_equals($code, trim((string) $request->string('code')))) {
+        if ($code !== null && ! hash_equals($code, trim(self::typed($request, 'code')))) {
             return back()->withInput($request->except('password', 'code'))->withErrors(
                 ['code' => 'This is not the code. It stands in the terminal in which Aqbel was started.'],
             );
@@ -54,7 +56,7 @@ final class FirstStartController
             'currency' => ['nullable', 'string', 'max:4'], 'units' => ['nullable', Rule::enum(UnitSystem::class)],
             'tools' => ['nullable', 'array'], 'tools.*' => [Rule::enum(Tool::class)],
             'name' => ['required', 'string', 'max:80'], 'login' => ['required', 'alpha_dash', 'max:40'],
-            'password' => ['required', 'string', 'min:10', 'max:200'],
+            'password' => ['required', 'string', new NewPassword(self::typed($request, 'login'))],
         ], [
             'shop.*' => 'Enter the shop’s name, at most '
                 .'120 letters.', 'currency.*' => 'Enter at most four letters.', 'units.*' => 'Choose one of the two.',
@@ -62,7 +64,7 @@ final class FirstStartController
                 .'-400 to 5000.', 'barometer.*' => 'Enter what the barometer reads, or nothing.',
             'tools*' => 'This choice is not one the page offers. Choose again.', 'name.*' => 'Enter your name.',
             'login.*' => 'Choose a sign-in name of letters, '
-                .'digits, - or _.', 'password.*' => 'Choose a password of at least 10 characters.',
+                .'digits, - or _.', 'password.required' => 'Choose a password of at least 10 characters.',
         ]);
         $units = UnitSystem::tryFrom($data['units'] ?? '') ?? UnitSystem::Metric;
         $shop = [
@@ -88,6 +90,7 @@ final class FirstStartController
         });
         Auth::login($lead);
         $request->session()->regenerate();
+        OneWriter::run(fn () => SignIn::begin($request, $lead, null));
         @unlink((string) config('aqbel.first_start'));
 
         return redirect($request->boolean('layouts') ? '/vehicles/new' : '/circuits')
@@ -125,5 +128,13 @@ final class FirstStartController
 
         // A code that was asked for and is gone is one that nobody knows, not one that nobody needs.
         return is_file($file) ? trim((string) file_get_contents($file)) : bin2hex(random_bytes(16));
+    }
+
+    /** A text of the request; empty where it is none. */
+    private static function typed(Request $request, string $field): string
+    {
+        $typed = $request->input($field);
+
+        return is_string($typed) ? $typed : '';
     }
 }

@@ -20,7 +20,7 @@ final class HealthController
         $works = $parts['database'] === 'ok' && $parts['disk'] === 'ok';
 
         return response()->json(
-            ['works' => $works, ...$parts],
+            ['works' => $works, 'version' => config('aqbel.version'), ...$parts],
             $works ? 200 : 503,
         )->header('Cache-Control', 'no-store');
     }

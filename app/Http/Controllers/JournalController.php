@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Answered;
 use App\Journal\Recorder;
 use App\Models\Job;
 use Aqbel\Core\InvalidField;
@@ -16,9 +17,6 @@ use Illuminate\Support\Str;
 /** What every write to a job's journal shares: the key that makes a repeated send count once, and the way back. */
 abstract class JournalController extends Controller
 {
-    /** Entries that waited on a tablet without connection are taken as of when they were made, up to this long ago. */
-    private const LONGEST_WAIT_S = 12 * 3600;
-
     /**
      * @param  \Closure(Recorder): mixed  $write  true where the step is finished by it
      * @param  ?int  $late  seconds since it happened, where somebody says so
@@ -26,28 +24,28 @@ abstract class JournalController extends Controller
     protected function attempt(Request $request, Job $job, \Closure $write, ?int $late = null): RedirectResponse|JsonResponse
     {
         $key = self::text($request, 'key');
-        $age = $late ?? max(0, min(self::LONGEST_WAIT_S, (int) self::text($request, 'age')));
+        $age = $late ?? max(0, (int) self::text($request, 'age'));
+        $script = $request->expectsJson();
+        if (! Answered::isYours($request)) {
+            return $script
+                ? Answered::notYours($request)
+                : back()->withInput()->withErrors(['finish' => 'Somebody else has signed in on this tablet since. Send it again if it is yours to say.']);
+        }
         try {
-            $finished = $write(new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age));
+            $finished = $write(new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age, $late !== null));
         } catch (InvalidFields|InvalidField $invalid) {
-            if ($request->expectsJson() && $request->input('waited') === '1') {
-                return new JsonResponse(['message' => $invalid->getMessage()], 422);
-            }
             $errors = $invalid instanceof InvalidFields
                 ? $invalid->byField()
                 : [$invalid->field => $invalid->getMessage()];
+            // What waited is shown where it is kept; what was just typed, on the page it was typed on.
+            $back = $script && $request->input('waited') === '1' ? back() : back()->withInput($request->except('known', '_token'))->withErrors($errors);
 
-            return self::to($request, back()->withInput()->withErrors($errors));
+            return $script ? Answered::refused($request, $errors, $back) : $back;
         }
         $step = self::text($request, 'step');
         $stay = $step !== '' && $request->input('stay') === '1' && $finished !== true;
+        $to = redirect("/jobs/{$job->id}".($stay ? '?step='.urlencode($step) : ''));
 
-        return self::to($request, redirect("/jobs/{$job->id}".($stay ? '?step='.urlencode($step) : '')));
-    }
-
-    /** The page's script sends by itself and is told where to go on; a plain form is sent there. */
-    private static function to(Request $request, RedirectResponse $redirect): RedirectResponse|JsonResponse
-    {
-        return $request->expectsJson() ? new JsonResponse(['to' => $redirect->getTargetUrl()]) : $redirect;
+        return $script ? Answered::stored($request, $to) : $to;
     }
 }

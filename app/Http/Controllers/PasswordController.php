@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Journal\OneWriter;
+use App\People\KnownSecret;
+use App\People\NewPassword;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
@@ -23,16 +25,17 @@ final class PasswordController extends Controller
 
     public function update(Request $request): RedirectResponse
     {
+        [$asked, $wrong] = KnownSecret::asked($request, self::person($request), 'current');
         $data = $request->validate([
-            'current' => ['required', 'string', 'max:200', 'current_password'],
-            'password' => ['required', 'string', 'min:10', 'max:200', 'different:current'],
+            ...$asked,
+            'password' => ['required', 'string', 'different:current', new NewPassword(self::person($request)->login)],
         ], [
-            'current.*' => 'This is not the password you signed in with.',
+            ...$wrong,
             'password.different' => 'Choose another one than the one before.',
-            'password.*' => 'Choose a password of at least 10 characters.',
+            'password.required' => 'Choose a password of at least 10 characters.',
         ]);
         $person = self::person($request);
-        OneWriter::run(fn () => $person->update(['password' => $data['password'], 'must_change' => false]));
+        OneWriter::run(fn () => $person->update(['password' => $data['password'], 'must_change' => false, 'first_password_until' => null]));
         Auth::login($person);
         $request->session()->regenerate();
 
@@ -45,12 +48,13 @@ final class PasswordController extends Controller
     /** A short number for shared tablets; an empty one takes it away. */
     public function pin(Request $request): RedirectResponse
     {
+        [$asked, $wrong] = KnownSecret::asked($request, self::person($request));
         $data = $request->validate([
-            'known' => ['required', 'string', 'max:200', 'current_password'],
+            ...$asked,
             'pin' => ['nullable', 'string', 'regex:/^[0-9]{4,8}$/', fn (string $field, mixed $pin, \Closure $fail) => is_string($pin) && self::isGuessed($pin)
                 ? $fail('Others guess that one first. Choose another.') : null],
         ], [
-            'known.*' => 'This is not the password you signed in with.',
+            ...$wrong,
             'pin.*' => 'Choose four to eight digits, or none to take it away.',
         ]);
         OneWriter::run(fn () => self::person($request)->update(['pin' => $data['pin'] ?? null, 'pin_tries' => 0]));

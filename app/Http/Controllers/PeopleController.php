@@ -12,17 +12,17 @@ use App\Models\Person;
 use App\Models\Right;
 use App\Models\Role;
 use App\Models\SignIn;
+use App\People\NewPassword;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Carbon;
 use Illuminate\Validation\Rule;
 use Illuminate\View\View;
 
 /** Who works here: added, changed and signed out for good by a lead. Names stay in the records for ever. */
 final class PeopleController extends Controller
 {
-    private const LEAST_PASSWORD = 10;
-
     public function index(Request $request): View
     {
         return view('people', [
@@ -42,7 +42,7 @@ final class PeopleController extends Controller
             'name' => ['required', 'string', 'max:80', 'unique:people,name'],
             'login' => ['required', 'alpha_dash', 'max:40', 'unique:people,login'],
             'role' => ['required', Rule::enum(Role::class)],
-            'password' => ['required', 'string', 'min:'.self::LEAST_PASSWORD, 'max:200'],
+            'password' => ['required', 'string', new NewPassword(self::text($request, 'login'))],
         ], [
             'name.unique' => 'Somebody of this name is here already. Records go by names: add a letter to tell '
                 .'the two apart.',
@@ -50,10 +50,10 @@ final class PeopleController extends Controller
             'login.unique' => 'This sign-in name is taken. Choose another.',
             'login.*' => 'Choose a sign-in name of letters, digits, - or _.',
             'role.*' => 'Choose what this person may do.',
-            'password.*' => 'Choose a first password of at least 10 characters; it is changed at the first sign-in.',
+            'password.required' => 'Choose a first password of at least 10 characters; it is changed at the first sign-in.',
         ]);
         OneWriter::run(function () use ($request, $data): void {
-            Person::query()->create([...$data, 'units' => self::person($request)->units, 'must_change' => true]);
+            Person::query()->create([...$data, 'units' => self::person($request)->units, ...self::toBeChanged()]);
             Trail::note(self::person($request), Subject::Person, $data['name'], Trail::between([], $data));
         });
 
@@ -64,7 +64,7 @@ final class PeopleController extends Controller
     {
         self::only($request, Right::ManagePeople);
         $change = match (true) {
-            $request->filled('password') => $this->firstPassword($request),
+            $request->filled('password') => $this->firstPassword($request, $person),
             $request->has('role') => ['role' => Role::tryFrom(self::text($request, 'role')) ?? $person->role],
             $request->has('disable') => ['disabled_at' => $request->boolean('disable') ? now() : null],
             default => throw new InvalidField('person', 'Nothing was chosen to change.'),
@@ -102,17 +102,21 @@ final class PeopleController extends Controller
         return redirect('/people')->with('notice', 'Ended. There they sign in again.');
     }
 
-    /** @return array{password: string, must_change: bool} */
-    private function firstPassword(Request $request): array
+    /** @return array{password: string, must_change: bool, first_password_until: Carbon} */
+    private function firstPassword(Request $request, Person $person): array
     {
         $password = self::text($request, 'password');
-        if (mb_strlen($password) < self::LEAST_PASSWORD || mb_strlen($password) > 200) {
-            throw new InvalidField(
-                'person',
-                'Choose a first password of at least 10 characters; it is changed at the next sign-in.',
-            );
+        $why = NewPassword::why($password, $person->login);
+        if ($why !== null) {
+            throw new InvalidField('person', $why);
         }
 
-        return ['password' => $password, 'must_change' => true];
+        return ['password' => $password, ...self::toBeChanged()];
+    }
+
+    /** @return array{must_change: bool, first_password_until: Carbon} what somebody else knows opens for three days, and once */
+    private static function toBeChanged(): array
+    {
+        return ['must_change' => true, 'first_password_until' => now()->addDays(3)];
     }
 }

@@ -7,7 +7,10 @@ namespace App\Http\Controllers;
 use App\Journal\Recorder;
 use App\Models\Job;
 use App\Models\Photo;
+use App\Photos\DecodingSlot;
 use App\Photos\Photograph;
+use App\Photos\Quota;
+use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -18,9 +21,17 @@ final class PhotoController extends JournalController
 {
     public function store(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->photograph(
-            self::text($request, 'step'), Photograph::from($request->file('photo')), self::text($request, 'caption'),
-        ));
+        // A script keeps it and sends it again by itself.
+        $slot = DecodingSlot::take() ?? ($request->expectsJson() ? abort(503, headers: ['Retry-After' => '2'])
+            : throw new InvalidField('photo', 'Other photographs are just being made smaller. Send it again in a moment.'));
+        try {
+            return $this->attempt($request, $job, function (Recorder $recorder) use ($request, $job): void {
+                Quota::assertRoom($job);
+                $recorder->photograph(self::text($request, 'step'), Photograph::from($request->file('photo')), self::text($request, 'caption'));
+            });
+        } finally {
+            unset($slot);
+        }
     }
 
     public function show(Photo $photo, ?string $size = null): BinaryFileResponse

@@ -35,7 +35,7 @@ final class PlanController extends Controller
 
     public function create(PlanRequest $request): View|Response|RedirectResponse
     {
-        $fragment = $request->string('fragment')->toString();
+        $fragment = self::text($request, 'fragment');
         $inUse = Vehicle::query()->whereNull('retired_at')->orderBy('id');
         // More than are listed are searched for, so one more than that tells enough.
         $vehicles = $fragment === '' ? (clone $inUse)->limit(PlanPage::MOST_LISTED + 1)->get() : new Collection;

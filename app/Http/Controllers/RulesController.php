@@ -11,6 +11,7 @@ use App\Journal\OneWriter;
 use App\Models\JobTemplate;
 use App\Models\Right;
 use App\Models\Shop;
+use App\People\KnownSecret;
 use App\Shop\HouseRule;
 use App\Shop\RuleBook;
 use Aqbel\Core\InvalidField;
@@ -70,6 +71,7 @@ final class RulesController extends Controller
     public function rights(Request $request): RedirectResponse
     {
         self::only($request, Right::ChangeShop);
+        $request->validate(...KnownSecret::asked($request, self::person($request)));
         $asked = array_filter((array) $request->input('granted'), is_string(...));
         $granted = array_values(array_filter(
             array_column(array_filter(Right::cases(), fn (Right $right) => $right->canBeGranted()), 'value'),

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Journal\Recorder;
 use App\Models\Container;
 use App\Models\Job;
+use App\People\KnownSecret;
 use App\Run\CorrectionPage;
 use App\Run\RunPage;
 use Aqbel\Core\InvalidField;
@@ -74,13 +75,19 @@ final class RunController extends JournalController
     {
         $sheet = $request->input('sheet');
 
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->sheet(is_array($sheet) ? $sheet : []));
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->sheet(is_array($sheet) ? $sheet : [], self::text($request, 'upto')));
     }
 
     public function finish(Request $request, Job $job): RedirectResponse|JsonResponse
     {
+        $known = self::text($request, 'known');
+        // Looked at before the journal is taken: it is slow on purpose.
+        $unsigned = $known === ''
+            ? 'Enter your PIN or your password: the record is signed with it.'
+            : (new KnownSecret($request, self::person($request), pinIsEnough: true))->why($known);
+
         return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->finish(
-            self::text($request, 'step'), self::text($request, 'reason'),
+            self::text($request, 'step'), self::text($request, 'reason'), $unsigned,
         ));
     }
 
@@ -121,7 +128,7 @@ final class RunController extends JournalController
                             (new Clerk($kinds))->formOf($at, $entry),
                             $kinds->of($step)->title($at),
                             $units,
-                            $entry->person !== self::person($request)->name,
+                            $entry->by !== (string) self::person($request)->id,
                         ),
                     ],
                 );

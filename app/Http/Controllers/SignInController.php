@@ -8,6 +8,7 @@ use App\Journal\OneWriter;
 use App\Models\Person;
 use App\Models\SignIn;
 use App\Models\Tablet;
+use App\Shop\SecurityLog;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -44,11 +45,21 @@ final class SignInController
                 Hash::check($credentials['password'], self::nobody());
             }
 
+            SecurityLog::refused($request, 'sign-in refused', $credentials['login']);
+
             return back()->withInput($request->only('login'))->withErrors(
                 ['login' => 'Name and password do not go together. Check both and try again.'],
             );
         }
         $person = Auth::user();
+        if ($person instanceof Person && $person->first_password_until?->isPast() === true) {
+            Auth::logout();
+            SecurityLog::refused($request, 'first password too old', $person->login);
+
+            return back()->withInput($request->only('login'))->withErrors(
+                ['login' => 'This first password was given more than three days ago and opens no more. A lead gives another.'],
+            );
+        }
 
         return $this->begin($request, $person instanceof Person ? $person : abort(401), Tablet::of($request));
     }
@@ -81,6 +92,7 @@ final class SignInController
                 );
         });
         if (is_string($person)) {
+            SecurityLog::refused($request, 'PIN refused', (string) Person::query()->whereKey($request->integer('person'))->value('login'));
             throw new InvalidField('pin', $person);
         }
         Auth::login($person);

@@ -101,11 +101,11 @@ final class VehicleController extends Controller
         if (! $request->boolean('keep')) {
             return view(
                 'vehicles.import',
-                ['import' => VehicleFile::read($text, $person->units), 'text' => $text, 'units' => $person->units],
+                ['import' => VehicleFile::read($text, $person->units, $person->may(Right::RetireVehicles)), 'text' => $text, 'units' => $person->units],
             );
         }
         $import = OneWriter::run(function () use ($text, $person): VehicleImport {
-            $import = VehicleFile::read($text, $person->units);
+            $import = VehicleFile::read($text, $person->units, $person->may(Right::RetireVehicles));
             if ($import->canBeKept()) {
                 $import->keep($person);
             }

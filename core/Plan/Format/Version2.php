@@ -11,6 +11,7 @@ use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Flow\Silence;
 use Aqbel\Core\Flow\SilentPort;
 use Aqbel\Core\Flow\SlowRegion;
+use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\FurtherDrain;
 use Aqbel\Core\Plan\Plan;
@@ -114,6 +115,9 @@ final class Version2
                 fn (SilentPort $s) => ['port' => $s->port, 'missing_mm' => $s->missingMm, 'because' => $s->because->value, 'about' => $s->about],
                 $fill->silent,
             ),
+            'ties' => array_map(fn (Tie $t) => [
+                'one' => $t->one, 'other' => $t->other, 'apart_mm' => $t->apartMm, 'low_ml' => $t->lowMl, 'high_ml' => $t->highMl,
+            ], $fill->ties),
         ];
     }
 
@@ -136,6 +140,9 @@ final class Version2
                 self::orNull($s->text('about')),
             )),
             $in->isTrue('estimate'),
+            $in->listOf('ties', fn (Stored $t) => new Tie(
+                $t->text('one'), $t->text('other'), $t->number('apart_mm'), $t->number('low_ml'), $t->number('high_ml'),
+            )),
         );
     }
 

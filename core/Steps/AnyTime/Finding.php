@@ -79,7 +79,7 @@ final class Finding extends AnyTime
             Field::text('what', 'What was found', true),
             Field::choice('part', 'Where', ['' => 'Elsewhere, or not known'] + $labels, '')->optional(),
             Field::choice('then', 'And then', $this->ways($at), self::NOTE),
-            Field::duration('until', 'Wait for', Unit::Hour, self::LONGEST_WAIT_S)->optional(),
+            Field::duration('until', 'Where it waits: for how long', Unit::Hour, self::LONGEST_WAIT_S)->usuallySaid(),
         ], false);
     }
 

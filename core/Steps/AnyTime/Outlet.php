@@ -13,7 +13,7 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Level;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Saying\Form;
-use Aqbel\Core\Steps\Drain\Elsewhere;
+use Aqbel\Core\Steps\Elsewhere;
 use Aqbel\Core\Values;
 
 /** Coolant that comes out where nobody planned it, at whatever step: it counts in the one balance over all of it. */
@@ -57,6 +57,7 @@ final class Outlet extends AnyTime
     /** After it was filled, what came out is missing at the neck: it is brought to the mark before anything runs. */
     public function complete(Situation $at, string $form, Values $values): Values
     {
+        $values = CameOut::asTold($values);
         $before = self::lowersTheLevel($at, $values) ? self::nextThatNeedsTheLevel($at) : null;
 
         return $before === null ? $values : $values->with(Entry::BEFORE, $before);

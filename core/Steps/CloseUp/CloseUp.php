@@ -6,13 +6,13 @@ namespace Aqbel\Core\Steps\CloseUp;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Observed\ConditionSeen;
+use Aqbel\Core\Observed\DripSeen;
+use Aqbel\Core\Observed\OilCause;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\Checklist;
-use Aqbel\Core\Steps\Findings\Condition;
-use Aqbel\Core\Steps\Findings\Drains;
-use Aqbel\Core\Steps\Findings\Drip;
-use Aqbel\Core\Steps\Findings\OilCause;
 
 /** Stage 4: everything that was opened is closed, and what is needed to run is back. */
 final class CloseUp extends Checklist
@@ -43,10 +43,34 @@ final class CloseUp extends Checklist
     protected function items(Situation $at): array
     {
         return array_diff_key(Plan::of($at)->materials($at->circuit())->toCloseUp($at->units), self::leftShut($at))
-            + (Condition::of($at->job)?->toFit() ?? [])
-            + (Drip::of($at->job)?->toMend() ?? [])
-            + (OilCause::of($at->job)?->toMend() ?? [])
+            + self::toFit($at) + self::toMend($at)
             + self::leftOpen($at);
+    }
+
+    /** @return array<string, string> parts that are fitted because of what was found, by item */
+    private static function toFit(Situation $at): array
+    {
+        $seen = $at->job->observedAnywhere(ConditionSeen::class);
+        $last = $seen[count($seen) - 1] ?? null;
+
+        return array_filter([
+            'new_hose' => $last?->needsHose() === true ? 'New hose fitted' : null,
+            'new_clamps' => $last?->needsClamps() === true ? 'New clamps fitted' : null,
+            'new_cap' => $last?->needsCap() === true ? 'New cap fitted' : null,
+        ]);
+    }
+
+    /** @return array<string, string> what has to be mended before it is filled, by item */
+    private static function toMend(Situation $at): array
+    {
+        [$drips, $causes] = [$at->job->observedAnywhere(DripSeen::class), $at->job->observedAnywhere(OilCause::class)];
+        [$drip, $oil] = [$drips[count($drips) - 1] ?? null, $causes[count($causes) - 1] ?? null];
+
+        return array_filter([
+            'drip' => $drip?->place === null ? null : 'Mended: '.trim("{$drip->place}, {$drip->where}", ', '),
+            'gas' => $drip?->gas === true ? 'Mended: the way of the combustion gas into the coolant' : null,
+            'oil' => $oil?->needsMending() === true ? "Mended: {$oil->label()}" : null,
+        ]);
     }
 
     /**
@@ -56,7 +80,7 @@ final class CloseUp extends Checklist
      */
     private static function leftShut(Situation $at): array
     {
-        $shut = array_filter($at->job->stepsOf('drain'), fn (Step $step) => Drains::isLeftShut($at->job, $step));
+        $shut = array_filter($at->job->stepsOf('drain'), fn (Step $step) => DrainsInTurn::isLeftShut($at->job, $step));
 
         return array_fill_keys(array_map(fn (Step $step) => 'drain_'.$step->params->text('port'), $shut), true);
     }

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Cool;
 
-use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\ColdLevelCode;
 use Aqbel\Core\Judged\ColdLevelRead;
@@ -23,7 +21,6 @@ use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Observed\NeckOpened;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VesselReading;
-use Aqbel\Core\Plan\HeatRound;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Figure;
@@ -59,8 +56,8 @@ final class ColdLevel extends StepKind
     {
         return match (true) {
             $at->step->params->has('after') => 'Cold level after what came out',
-            self::round($at) === null => 'Cold level after the drive',
-            default => 'Cold level, cycle '.self::round($at),
+            Rounds::of($at) === null => 'Cold level after the drive',
+            default => 'Cold level, cycle '.Rounds::of($at),
         };
     }
 
@@ -75,9 +72,9 @@ final class ColdLevel extends StepKind
         return [
             'Level ground. Rag over the cap, to the first hiss, stop, wait, go on.',
             'Read the level against '.$at->facts()->coldLevel.', top up to it, read the jug.',
-            $at->facts()->neck === NeckType::PressurisedTank
-                ? 'Never above the mark in a pressure tank: draw the excess off.'
-                : 'Recovery bottle to its cold mark, hose under the surface.',
+            $at->facts()->neck->hasRecoveryBottle()
+                ? 'Recovery bottle to its cold mark, hose under the surface.'
+                : 'Never above the mark in a pressure tank: draw the excess off.',
         ];
     }
 
@@ -175,7 +172,7 @@ final class ColdLevel extends StepKind
             ColdLevelCode::EndedByChoice => Verdict::wait($level->code(), 'The last run, by choice', trim("“{$level->because}” It took {$took}. "
                 .self::unproven($at, $level))),
             ColdLevelCode::AnotherCycle => Verdict::wait($level->code(), 'Another cycle', trim(self::so($at, $level, $took).' '.self::unproven($at, $level))
-                .' Finish this step: '.($this->nextIsPlanned($at) ? 'the next heat cycle follows.' : 'the next heat cycle is added.')),
+                .' Finish this step: '.(Rounds::nextIsPlanned($at) ? 'the next heat cycle follows.' : 'the next heat cycle is added.')),
         };
     }
 
@@ -217,65 +214,14 @@ final class ColdLevel extends StepKind
 
             return isset($at->job->steps[$id]) ? [] : [new Step($id, 'find_drip', $at->step->stage)];
         }
-        if ($code !== ColdLevelCode::AnotherCycle || $this->nextIsPlanned($at)) {
-            return [];
-        }
-        $next = 1 + max([0, ...array_map(
-            fn (Step $step) => $step->params->whole('round'),
-            $at->job->stepsOf('heat_cycle'),
-        )]);
 
-        return self::round($at) === null
-            ? [...HeatRound::steps($next, self::vent($at)), ...self::drivenAgain($next)]
-            : HeatRound::steps($next, self::vent($at));
-    }
-
-    /** Whether a warm-up is still to come behind this step. */
-    private function nextIsPlanned(Situation $at): bool
-    {
-        $behind = array_slice($at->job->steps, $at->job->placeOf($at->step) + 1);
-
-        return array_filter($behind, fn (Step $step) => $step->kind === 'heat_cycle' && ! isset($at->job->closed[$step->id])) !== [];
-    }
-
-    /** The port that is cracked between the rounds; empty where none is. */
-    private static function vent(Situation $at): string
-    {
-        $vents = $at->job->stepsOf('vent_between');
-
-        return $vents === [] ? '' : $vents[0]->params->text('port');
-    }
-
-    /** @return list<Step> the drive once more, after a run that proves it may */
-    private static function drivenAgain(int $round): array
-    {
-        return [
-            new Step("drive:{$round}", 'drive', Stage::Prove),
-            new Step("cool_down:drive:{$round}", 'cool_down', Stage::Prove),
-            new Step("cold_level:drive:{$round}", 'cold_level', Stage::Prove),
-        ];
+        return $code === ColdLevelCode::AnotherCycle && ! Rounds::nextIsPlanned($at) ? Rounds::next($at) : [];
     }
 
     /** Rounds that were planned for air which has worked out, or that somebody says are not needed. */
     public function needless(Situation $at): array
     {
-        $round = self::round($at);
-        $code = $this->judgement($at)?->code;
-        if ($round === null || ! in_array($code, [ColdLevelCode::Settled, ColdLevelCode::EndedByChoice], true)) {
-            return [];
-        }
-        $later = array_filter($at->job->steps, fn (Step $step) => $step->params->whole('round') > $round);
-        $rounds = array_unique(array_map(fn (Step $step) => $step->params->whole('round'), $later));
-
-        return array_merge(
-            ...array_map(fn (int $n) => array_map(fn (Step $s) => $s->id, HeatRound::steps($n, self::vent($at))), array_values($rounds)),
-            ...[[]]
-        );
-    }
-
-    private static function round(Situation $at): ?int
-    {
-        return $at->step->params->has('round') ? $at->step->params->whole('round') : null;
+        return in_array($this->judgement($at)?->code, [ColdLevelCode::Settled, ColdLevelCode::EndedByChoice], true) ? Rounds::later($at) : [];
     }
 
     /**

@@ -7,23 +7,18 @@ namespace Aqbel\Core\Steps\Cool;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Judged\NeckAtRun;
+use Aqbel\Core\Judged\Bucket;
+use Aqbel\Core\Judged\InFunnel;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\FunnelTakenOff;
-use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Fill\FillLevel;
-use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -85,7 +80,7 @@ final class FunnelOff extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        $most = self::stoodMl($at);
+        $most = InFunnel::stoodMl($at->job);
         if ((float) $values->number(VesselReading::VOLUME) > $most + self::UNSURE_ML) {
             throw new InvalidField(VesselReading::VOLUME, "No more than {$at->litres($most)} was ever in it. Read it again, or "
                 .'correct what stood in it after the pour.');
@@ -98,7 +93,7 @@ final class FunnelOff extends StepKind
 
         return $off === null ? [] : [new Line(
             'Drawn from the funnel',
-            FillLevel::leftMl($at->job) - $off->leftMl,
+            (InFunnel::leftMl($at->job) ?? 0.0) - $off->leftMl,
             self::UNSURE_ML,
             Bucket::fraction($at),
             fromBatch: true,
@@ -115,37 +110,13 @@ final class FunnelOff extends StepKind
     {
         $off = self::off($at);
 
-        return $off === null ? null : Verdict::pass('funnel_off', 'Off', "{$at->litres(self::stoodMl($at) - $off->leftMl)} went from it into "
-            .'the circuit. The level at the mark tells the rest.');
+        return $off === null ? null : Verdict::pass('funnel_off', 'Off', InFunnel::leftMl($at->job) === null
+            ? 'What stood in it after the pour was not read: the sums and the level at the mark tell what went in.'
+            : "{$at->litres(InFunnel::stoodMl($at->job) - $off->leftMl)} went from it into the circuit. The level at the mark tells the rest.");
     }
 
     private static function off(Situation $at): ?FunnelTakenOff
     {
         return $at->latest(FunnelTakenOff::class);
-    }
-
-    /** What went from it into the recovery bottle, mL: it is not left of the batch. */
-    public static function intoTheBottleMl(JobState $job): float
-    {
-        $off = NeckAtRun::funnelOff($job);
-
-        return $off?->intoTheBottle === true ? $off->leftMl : 0.0;
-    }
-
-    /** What was topped up into it while it ran may all stand there still, until it is off, mL. */
-    public static function mayStandMl(JobState $job): float
-    {
-        return NeckAtRun::funnelOff($job) === null && $job->running()->neck() === Neck::Funnel ? self::toppedMl($job) : 0.0;
-    }
-
-    /** What stood in it after the pour, and what was topped up into it while it ran, mL. */
-    private static function stoodMl(Situation $at): float
-    {
-        return FillLevel::leftMl($at->job) + self::toppedMl($at->job);
-    }
-
-    private static function toppedMl(JobState $job): float
-    {
-        return array_sum(array_map(fn (Step $run) => ToppedUp::sumMl($job->observed($run->id, ToppedUp::class)), $job->stepsOf('heat_cycle')));
     }
 }

@@ -43,8 +43,8 @@ final class VentBetween extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Heat drives air to the highest point. Cracked when it has cooled, the bolt lets it out; the tank '
-            .'makes good what leaves.';
+        return 'Heat drives air to the highest point. Cracked when it has cooled, the bolt lets it out; '
+            .($at->circuit()->hasTank() ? 'the tank makes good what leaves.' : 'what leaves is topped up at the neck.');
     }
 
     public function instructions(Situation $at): array
@@ -54,7 +54,7 @@ final class VentBetween extends StepKind
             'Engine off and cooled, unless the vehicle’s manual says hot. Rag and a small vessel underneath, '
                 .'glasses on.',
             'Crack it a turn until nothing but coolant comes, then shut it.',
-            'Top the tank up afterwards: the cold level follows.',
+            ($at->circuit()->hasTank() ? 'Top the tank up' : 'Top up').' afterwards: the cold level follows.',
         ];
     }
 

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Drain;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Observed\OilCause;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\OilCause;
 use Aqbel\Core\Steps\StepKind;
 
 /**
@@ -46,47 +44,32 @@ final class FindCause extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [new Form('cause', 'Record cause', [
-            Field::choice('cause', 'It is', OilCause::CAUSES, 'unknown'),
-            Field::text('how', 'How it was shown'),
-        ])];
+        return [OilCause::asked()];
+    }
+
+    public function observes(): array
+    {
+        return [OilCause::class];
     }
 
     public function obstacles(Situation $at): array
     {
-        return match ($this->cause($at)?->code) {
+        return match ($at->latest(OilCause::class)?->wasFound()) {
             null => [Obstacle::missing('no_cause', 'Record where the oil comes from.')],
-            'unknown' => [
-                Obstacle::missing('not_found', 'The cause is not found. Go on only with a reason: the oil comes back.'),
-            ],
-            default => [],
+            false => [Obstacle::missing('not_found', 'The cause is not found. Go on only with a reason: the oil comes back.')],
+            true => [],
         };
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $cause = $this->cause($at);
+        $cause = $at->latest(OilCause::class);
 
-        return match ($cause?->code) {
-            null => null,
-            'unknown' => Verdict::stop(
-                'not_found',
-                'Not found',
-                'A flush without the cause lasts until the next warm-up.',
-            ),
-            'spilt' => Verdict::pass('spilt', 'Spilt from outside', 'Flush until no film is left.'),
-            default => Verdict::pass(
-                'found',
-                "Found: {$cause->label()}",
-                'Mending it is on the close-up list; flush before any new coolant.',
-            ),
+        return match (true) {
+            $cause === null => null,
+            ! $cause->wasFound() => Verdict::stop('not_found', 'Not found', 'A flush without the cause lasts until the next warm-up.'),
+            $cause->wasSpilt() => Verdict::pass('spilt', 'Spilt from outside', 'Flush until no film is left.'),
+            default => Verdict::pass('found', "Found: {$cause->label()}", 'Mending it is on the close-up list; flush before any new coolant.'),
         };
-    }
-
-    private function cause(Situation $at): ?OilCause
-    {
-        $last = $at->last('cause');
-
-        return $last === null ? null : OilCause::from($last->text('cause'));
     }
 }

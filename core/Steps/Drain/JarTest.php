@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Drain;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Observed\JarLook;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -46,22 +45,25 @@ final class JarTest extends StepKind
 
     public function asks(Situation $at): array
     {
-        $shows = ['clear' => 'Clear', 'cloudy' => 'Cloudy', 'gel' => 'Gel or sludge'];
+        return [JarLook::asked()];
+    }
 
-        return [new Form('jar', 'Record jar', [Field::answer('jar', 'The jar shows', $shows)])];
+    public function observes(): array
+    {
+        return [JarLook::class];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('jar') ? [] : [Obstacle::missing('no_jar', 'Record what the jar shows.')];
+        return $at->latest(JarLook::class) !== null ? [] : [Obstacle::missing('no_jar', 'Record what the jar shows.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        return match ($at->last('jar')?->text('jar')) {
+        return match ($at->latest(JarLook::class)?->code) {
             null => null,
-            'clear' => Verdict::pass('clear', 'They do not set', 'Rinse all the same: the old inhibitor is not known.'),
-            'cloudy' => Verdict::wait('cloudy', 'They do not like each other', 'Rinse until it runs clear.'),
+            JarLook::CLEAR => Verdict::pass('clear', 'They do not set', 'Rinse all the same: the old inhibitor is not known.'),
+            JarLook::CLOUDY => Verdict::wait('cloudy', 'They do not like each other', 'Rinse until it runs clear.'),
             default => Verdict::stop('gel', 'Never together', 'Rinse until next to nothing of the old one is left.'),
         };
     }

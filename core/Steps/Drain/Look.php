@@ -9,8 +9,8 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Observed\CoolantLook;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -51,39 +51,25 @@ final class Look extends StepKind
 
     public function asks(Situation $at): array
     {
-        $looks = [
-            'clean' => 'Clean',
-            'rusty' => 'Rusty or cloudy',
-            'oily' => 'Oily film',
-            'gel' => 'Gel or sludge',
-            'debris' => 'With debris',
-        ];
+        return [CoolantLook::asked()];
+    }
 
-        return [new Form('seen', 'Record what it looks like', [
-            Field::answer('coolant', 'The coolant is', $looks),
-            Field::choice(
-                'next',
-                'It goes',
-                ['waste' => 'Into the waste drum', 'reuse' => 'Back in: nearly new, caught in a clean vessel'],
-                'waste',
-            ),
-        ])];
+    public function observes(): array
+    {
+        return [CoolantLook::class];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        $fit = $values->text('coolant') === 'clean' && Plan::of($at)->choices->content === Compatibility::AsManual;
-        if ($form === 'seen' && $values->text('next') === 'reuse' && ! $fit) {
-            throw new InvalidField(
-                'next',
-                'Only clean coolant of the family the manual names goes back in. This one is waste.',
-            );
+        $fit = ! CoolantLook::putsDirtBack($values) && Plan::of($at)->choices->content === Compatibility::AsManual;
+        if ($form === CoolantLook::FORM && CoolantLook::putsBack($values) && ! $fit) {
+            throw new InvalidField(CoolantLook::NEXT, 'Only clean coolant of the family the manual names goes back in. This one is waste.');
         }
     }
 
     public function orders(Situation $at): array
     {
-        return $at->last('seen')?->text('coolant') === 'oily'
+        return $at->latest(CoolantLook::class)?->code === CoolantLook::OILY
             ? [new Step('find_cause', 'find_cause', Stage::Drain)]
             : [];
     }
@@ -101,26 +87,26 @@ final class Look extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('seen') ? [] : [Obstacle::missing('not_looked', 'Record what the coolant looks like.')];
+        return $at->latest(CoolantLook::class) !== null ? [] : [Obstacle::missing('not_looked', 'Record what the coolant looks like.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $seen = $at->last('seen');
+        $seen = $at->latest(CoolantLook::class);
 
-        return match ($seen?->text('coolant')) {
+        return match ($seen?->code) {
             null => null,
-            'clean' => $seen->text('next') === 'reuse'
+            CoolantLook::CLEAN => $seen->goesBackIn
                 ? Verdict::pass(
                     'goes_back_in',
                     'Clean, goes back in',
                     'Cover it, keep it clean. The mixture takes it into account.',
                 )
                 : Verdict::pass('clean', 'Clean', 'No rinse needed for its sake.'),
-            'oily' => Verdict::stop('oily', 'Oil in the coolant',
+            CoolantLook::OILY => Verdict::stop('oily', 'Oil in the coolant',
                 'Find the cause first: oil cooler or head gasket. The plan is now flush and cause-finding; no new '
                     .'coolant before both.'),
-            'gel' => Verdict::stop(
+            CoolantLook::GEL => Verdict::stop(
                 'gel',
                 'Two coolants met',
                 'Rinse until it runs clear, and fill with the family the manual names.',

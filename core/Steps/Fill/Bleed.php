@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\Fill;
 
 use Aqbel\Core\Flow\Silence;
 use Aqbel\Core\Flow\SilentPort;
+use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
@@ -19,6 +20,7 @@ use Aqbel\Core\Observed\Poured as Drawn;
 use Aqbel\Core\Observed\StaysDry;
 use Aqbel\Core\Plan\BleedRule;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\WhatHangsOn;
 use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
@@ -27,6 +29,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Poured;
 use Aqbel\Core\Values;
 
 /** Stage 6: pour until this bleed point runs, watch it by the house rule, close it. */
@@ -81,6 +84,7 @@ final class Bleed extends Poured
         return array_values(array_filter([
             $this->access($at, $port),
             'Pour slowly at the neck. Squeeze the upper hose now and then.',
+            ...array_map(fn (Tie $tie) => WhatHangsOn::say($tie, $at->circuit(), $at->units), Plan::of($at)->fill->ties),
             'Coolant at the point: say so. Close it '.$this->rule($at)->label().'.',
             'Close'.(
                 $port->washer === '' ? '' : " with {$port->washer}"

@@ -4,28 +4,27 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
-use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
-use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\FillTaken;
 use Aqbel\Core\Judged\FillTakenCode;
 use Aqbel\Core\Judged\VacuumHeld;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\CameBack;
 use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\Poured as Drawn;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Plan\WarmUp;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\Bucket;
+use Aqbel\Core\Steps\Poured;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
 
@@ -37,10 +36,6 @@ final class FillLevel extends Poured
 
     /** What went into the rags is a guess, good to half of it. */
     private const RAGS_UNSURE = 0.5;
-
-    private const MOST_CAUGHT_ML = 20_000.0;
-
-    private const MOST_SPILT_ML = 5_000.0;
 
     public function name(): string
     {
@@ -63,10 +58,10 @@ final class FillLevel extends Poured
             .'draws air when it cools.';
 
         return array_values(array_filter([
-            'All bleed points closed. Fill to '.$at->facts()->coldLevel.'.',
-            $at->facts()->neck === NeckType::RadiatorCap ? $recovery : null,
-            'What was caught at bleed points or is left in jug, hose and funnel was poured and is not inside: '
-                .'say how much.',
+            ($at->circuit()->hasBleedPoints() ? 'All bleed points closed. ' : '').'Fill to '.$at->facts()->coldLevel.'.',
+            $at->facts()->neck->hasRecoveryBottle() ? $recovery : null,
+            'What was '.($at->circuit()->hasBleedPoints() ? 'caught at bleed points or is ' : '').'left in jug, hose and funnel was poured and is '
+                .'not inside: say how much.',
         ]));
     }
 
@@ -84,23 +79,27 @@ final class FillLevel extends Poured
             new Form(LevelReached::FORM, $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [
                 $volume->optional(),
                 $vessel->optional(),
+                $this->hasBucket($at) ? LevelReached::inBucketField() : null,
                 Bucket::isInside($at->job) ? null : TopUp::jugField($at)->optional(),
-                Field::volume('caught', 'Caught at bleed points', self::MOST_CAUGHT_ML, false),
-                Field::volume('left', $this->underFunnel($at) ? 'Stands in the funnel now' : 'Left in jug, funnel and hose', self::MOST_CAUGHT_ML, false),
-                Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML, false),
+                ...CameBack::fields($at->circuit(), $this->underFunnel($at) ? 'Stands in the funnel now' : 'Left in jug, funnel and hose', false),
             ], closes: true),
             $this->pourForm($at, false),
-            new Form('returned', 'Record caught or left over', [
-                Field::volume('caught', 'Caught at bleed points', self::MOST_CAUGHT_ML),
-                Field::volume('left', 'Left in funnel and hose', self::MOST_CAUGHT_ML),
-                Field::volume('spilt', 'In the rags, estimated', self::MOST_SPILT_ML),
-            ], false),
+            new Form(CameBack::FORM, 'Record caught or left over', CameBack::fields($at->circuit(), 'Left in funnel and hose', true), false),
             ...$this->mayVentUnderPressure($at) ? [self::ventForm()] : [],
         ];
     }
 
+    /** What is left in it tells what went in. */
+    private function hasBucket(Situation $at): bool
+    {
+        return Bucket::batch($at->job)->ml > 0.0 && ! Bucket::isInside($at->job);
+    }
+
     public function admit(Situation $at, string $form, Values $values): void
     {
+        if ($form === LevelReached::FORM) {
+            LevelReached::admit($at, $values, Bucket::leftBeforeMl($at->job, $at->last($form)));
+        }
         if ((float) $values->number('volume') > 0.0 && $values->text('liquid') === '' && Bucket::batch($at->job)->ml <= 0.0) {
             throw new InvalidField('liquid', 'No batch was mixed: say what was poured.');
         }
@@ -144,32 +143,30 @@ final class FillLevel extends Poured
         return Plan::of($at)->school->warmUp() === WarmUp::UnderFunnel;
     }
 
-    /** What came back into jug, funnel and hose, mL: it was poured and is not inside. */
-    public static function leftMl(JobState $job): float
-    {
-        $back = 0.0;
-        foreach ($job->stepsOf('fill_level') as $step) {
-            foreach ($job->entriesOf($step->id) as $entry) {
-                $back += $entry->number('left') ?? 0.0;
-            }
-        }
-
-        return $back;
-    }
-
     public function ledger(Situation $at, Entry $entry): array
     {
         // Mixed inside, what comes back is what stands there.
         $fraction = Bucket::isInside($at->job) ? null : Bucket::fraction($at);
-        $back = ($entry->number('caught') ?? 0.0) + ($entry->number('left') ?? 0.0);
-        $spilt = $entry->number('spilt') ?? 0.0;
+        $came = CameBack::of($entry);
+        [$back, $spilt] = [($came->caughtMl ?? 0.0) + ($came->leftMl ?? 0.0), $came->spiltMl ?? 0.0];
         $unsure = self::CAUGHT_UNSURE_ML;
 
         return array_values(array_filter([
             ...$this->poured($at, $entry),
+            $this->byTheBucket($at, $entry),
             $back > 0.0 ? new Line('Caught and left over', -$back, $unsure, $fraction, fromBatch: true) : null,
-            $spilt > 0.0 ? new Line('In the rags', -$spilt, self::RAGS_UNSURE * $spilt, $fraction) : null,
+            $spilt > 0.0 ? new Line('In the rags', -$spilt, self::RAGS_UNSURE * $spilt, $fraction, lost: true) : null,
         ]));
+    }
+
+    /** What was mixed and is neither poured before nor left there. */
+    private function byTheBucket(Situation $at, Entry $entry): ?Line
+    {
+        $inBucket = LevelReached::of($entry)?->inBucketMl;
+        $poured = $inBucket === null ? 0.0 : Bucket::leftBeforeMl($at->job, $entry) - $inBucket;
+        $vessel = Plan::of($at)->rules()->vessels->forBatch(Bucket::batch($at->job)->ml);
+
+        return $poured <= 0.0 ? null : new Line('Poured', $poured, $vessel->plusMinusMl($poured), Bucket::fraction($at), Bucket::oldShare($at->job), true);
     }
 
     public function obstacles(Situation $at): array
@@ -181,7 +178,7 @@ final class FillLevel extends Poured
 
     public function observes(): array
     {
-        return [Drawn::class, LevelReached::class];
+        return [Drawn::class, LevelReached::class, CameBack::class];
     }
 
     public function judgement(Situation $at): ?FillTaken
@@ -194,7 +191,7 @@ final class FillLevel extends Poured
     {
         $taken = $this->judgement($at);
 
-        return parent::goesOn($at) || ($taken?->code === FillTakenCode::AirTrapped && $taken->tookWhatItShould());
+        return parent::goesOn($at) || $taken?->code === FillTakenCode::StandsInFunnel || ($taken?->code === FillTakenCode::AirTrapped && $taken->tookWhatItShould());
     }
 
     public function judge(Situation $at): ?Verdict
@@ -215,6 +212,10 @@ final class FillLevel extends Poured
         }
         if ($taken->code === FillTakenCode::AsPredicted) {
             return Verdict::pass($taken->code(), 'Accepted as predicted', $text);
+        }
+        if ($taken->code === FillTakenCode::StandsInFunnel) {
+            return Verdict::wait($taken->code(), 'Stands in the funnel', "{$at->litres($taken->netInMl)} poured, {$at->litres($taken->expectedMl)} predicted. "
+                .'How much of it is inside shows when the funnel comes off; it can be read now.');
         }
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;
         $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';

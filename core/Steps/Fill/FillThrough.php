@@ -11,6 +11,7 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Poured;
 
 /**
  * Stage 6: filled through a second fill point: a hose taken off, before the neck; or a tee or hose above it, once the

@@ -21,6 +21,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Poured;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
 

@@ -53,10 +53,10 @@ final class Dispose extends StepKind
         return $this->forms($at)[0];
     }
 
-    /** What came out of the circuit; what went back to the batch is no waste. */
+    /** What came out of the circuit and was caught; what went back to the batch is no waste. */
     private static function wasteMl(Situation $at): float
     {
-        $out = array_filter($at->job->ledger()->lines, fn (Line $line) => $line->ml < 0.0 && ! $line->fromBatch);
+        $out = array_filter($at->job->ledger()->lines, fn (Line $line) => $line->ml < 0.0 && ! $line->fromBatch && ! $line->lost);
 
         return -array_sum(array_map(fn (Line $line) => $line->ml, $out));
     }

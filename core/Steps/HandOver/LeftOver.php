@@ -8,6 +8,8 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Judged\Bucket;
+use Aqbel\Core\Judged\InFunnel;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
@@ -16,9 +18,6 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
-use Aqbel\Core\Steps\Cool\FunnelOff;
-use Aqbel\Core\Steps\Fill\FillLevel;
-use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\PartUsed;
@@ -135,7 +134,7 @@ final class LeftOver extends StepKind
 
         return max(
             0.0,
-            max(0.0, Bucket::batch($at->job)->ml - $poured) + FillLevel::leftMl($at->job) - FunnelOff::intoTheBottleMl($at->job),
+            max(0.0, Bucket::batch($at->job)->ml - $poured) + (InFunnel::leftMl($at->job) ?? 0.0) - InFunnel::intoTheBottleMl($at->job),
         );
     }
 }

@@ -12,7 +12,12 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Accounted;
 use Aqbel\Core\Judged\AccountedCode;
+use Aqbel\Core\Judged\DrainGaveCode;
+use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\Decided;
+use Aqbel\Core\Observed\Declined;
+use Aqbel\Core\Observed\LeftShut;
 use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Observed\NumberNamed;
 use Aqbel\Core\Plan\NextChange;
@@ -25,13 +30,16 @@ use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\Frost;
+use Aqbel\Core\Steps\FrostGate;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 11: the record is signed when nothing is missing, or what is missing has a reason. */
 final class SignOff extends StepKind
 {
     private const SHOWN = 3;
+
+    /** What a step came to where somebody decided that it is not done. */
+    private const NOT_DONE = [PressureHeldCode::Declined->value, DrainGaveCode::LeftShut->value];
 
     public function name(): string
     {
@@ -56,15 +64,28 @@ final class SignOff extends StepKind
     public function instructions(Situation $at): array
     {
         $passed = count(array_filter($at->job->closed, fn (Entry $e) => $e->is(Lines::Override)));
+        $notDone = $this->notDone($at);
         $choices = Plan::of($at)->choices;
 
         return array_values(array_filter([
             'Read the ledger line and the verdicts once more.',
-            $choices->drains === [] ? null : 'Next change of the coolant: '.NextChange::after($choices, $at->units).'.',
-            $passed === 0
-                ? 'No step was passed over.'
-                : "{$passed} step(s) were passed with a reason; the reasons are on the record.",
+            $choices->drains === [] ? null : 'Next change of the coolant: '.NextChange::after($choices, $at->units, $at->job->ledger()->oldShare()).'.',
+            $notDone === [] ? null : 'Not done: '.implode('; ', $notDone).'.',
+            match (true) {
+                $passed > 0 => "{$passed} step(s) were passed with a reason; the reasons are on the record.",
+                $notDone === [] => 'No step was passed over.',
+                default => null,
+            },
         ]));
+    }
+
+    /** @return list<string> tests that were declined and points left shut, with why */
+    private function notDone(Situation $at): array
+    {
+        $decided = array_merge(...array_map($at->job->observedAnywhere(...), [LeftShut::class, Declined::class]));
+        $still = array_filter($decided, fn (Decided $one) => in_array($at->job->verdictOf($at->job->steps[$one->told()->step], $at->now)?->code, self::NOT_DONE, true));
+
+        return array_values(array_map(fn (Decided $one) => "{$this->titleOf($at, $at->job->steps[$one->told()->step])} ({$one->why})", $still));
     }
 
     public function observes(): array
@@ -138,7 +159,7 @@ final class SignOff extends StepKind
             }
         }
 
-        $frost = Frost::of($at)?->obstacle();
+        $frost = FrostGate::obstacle($at);
         $seen = $at->job->observedAnywhere(LevelSeen::class);
         $level = $seen === [] ? null : $seen[count($seen) - 1];
 

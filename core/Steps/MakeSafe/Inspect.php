@@ -4,16 +4,14 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\MakeSafe;
 
-use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\ConditionSeen;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\Condition;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -58,39 +56,18 @@ final class Inspect extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [self::soundForm(), new Form('condition', 'Record what is not', [
-            Field::choice(
-                'hoses',
-                'Hoses',
-                ['good' => 'Good', 'watch' => 'Ageing: watch', 'replace' => 'Replace one'],
-            )->optional(),
-            Field::choice('clamps', 'Clamps', ['marked' => 'Good, marked', 'replace' => 'Replace'])->optional(),
-            Field::choice(
-                'cap',
-                'Cap',
-                ['good' => 'Good', 'worn' => 'Seal or spring gone', 'rating' => 'Wrong rating'],
-            )->optional(),
-            Field::choice('fins', 'Radiator fins', ['clear' => 'Clear', 'clogged' => 'Clogged'])->optional(),
-            Field::choice(
-                'tank',
-                'Tank',
-                ['readable' => 'Level can be read', 'dirty' => 'Too dirty to read'],
-            )->optional(),
-            Field::choice(
-                'pipes',
-                'Metal pipes',
-                ['sound' => 'Sound', 'rusty' => 'Rusty: watch', 'weeping' => 'Weeping: mend'],
-            )->optional(),
-            Field::text('drips', 'Old drips, seen where'),
-            Field::text('watch', 'Watch at the next visit'),
-        ], false)];
+        return [self::soundForm(), ConditionSeen::asked($at->circuit())];
+    }
+
+    public function observes(): array
+    {
+        return [ConditionSeen::class];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        $said = array_filter($values->toArray(), fn (mixed $value) => $value !== null && $value !== '');
-        if ($form === 'condition' && $said === []) {
-            throw new InvalidField('hoses', 'Say what is not as it should be, or press “All of it is good”.');
+        if ($form === ConditionSeen::asked($at->circuit())->name) {
+            ConditionSeen::admit($values);
         }
     }
 
@@ -106,7 +83,7 @@ final class Inspect extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('condition') || $at->has('sound')
+        return $this->condition($at) !== null || $at->has('sound')
             ? []
             : [Obstacle::missing('no_condition', 'Record what hoses, clamps and cap look like.')];
     }
@@ -150,10 +127,8 @@ final class Inspect extends StepKind
         return self::WATCH[$code] ?? $code;
     }
 
-    private function condition(Situation $at): ?Condition
+    private function condition(Situation $at): ?ConditionSeen
     {
-        $last = $at->last('condition');
-
-        return $last === null ? null : Condition::from($last->values);
+        return $at->latest(ConditionSeen::class);
     }
 }

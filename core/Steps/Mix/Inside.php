@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Mix;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Mixing\Mix;
+use Aqbel\Core\Observed\BatchMixed;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
-use Aqbel\Core\Steps\Findings\Bucket;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Shopping;
 
@@ -35,12 +35,6 @@ final class Inside
         $water = max(0.0, Shopping::SPARE * $mix->water()->mL() - Bucket::insideWaterMl($at->job));
         $sources = Source::choices($at, Liquid::Concentrate, $stock);
 
-        return new Form(Bucket::INSIDE, 'Mix it inside', [
-            Field::volume('concentrate', 'Concentrate, measured', $most)->preset($stock),
-            Field::volume('water', 'Water, measured', $most)->preset($water),
-            count($sources) > 1
-                ? Field::choice('from', 'Concentrate from', $sources, Source::likeliest($at, array_keys($sources), $stock))
-                : null,
-        ], false, 'All of the concentrate goes into the neck first, then the water up to the mark. Both are measured.');
+        return BatchMixed::askedInside($most, [$stock, $water], $sources, Source::likeliest($at, array_keys($sources), $stock));
     }
 }

@@ -10,12 +10,16 @@ use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
 use Aqbel\Core\Stores\PartUsed;
+use Aqbel\Core\Stores\ShelfLine;
 
 /**
  * Where the stock of a batch comes from: a part-used container, new ones off the price list, or a drum nobody counts.
  */
 final readonly class Source
 {
+    /** A rest in a new container smaller than this is not worth a label, mL. */
+    private const DREGS_ML = 50.0;
+
     private const ELSEWHERE = 'elsewhere';
 
     private function __construct(private string $where, private string $id)
@@ -100,5 +104,24 @@ final readonly class Source
         return "{$strength}{$at->litres($container->ml)} left".(
             $container->from === '' ? '' : ", from {$container->from}"
         );
+    }
+
+    /**
+     * What it does to the shelf when so much is taken: a part-used container has less, a new one that is opened is left
+     * there with its rest.
+     *
+     * @return list<ShelfLine>
+     */
+    public function shelf(Situation $at, float $usedMl): array
+    {
+        if ($this->partUsed() !== null) {
+            return [ShelfLine::taken($this->partUsed(), $usedMl)];
+        }
+        $offer = $this->offer() === null ? null : $at->stores->offer($this->offer());
+        $left = $offer === null ? 0.0 : self::newContainers($offer, $usedMl) * $offer->ml - $usedMl;
+
+        return $offer === null || $left <= self::DREGS_ML
+            ? []
+            : [ShelfLine::put(new PartUsed('', $offer->liquid, $left, $offer->fraction, $at->facts()->base, $at->facts()->inhibitor))];
     }
 }

@@ -40,8 +40,8 @@ final class Baseline extends StepKind
     {
         return [
             'Only if the engine can safely run: level good, no known leak, exhaust extraction on or outdoors.',
-            'Note where the temperature settles, when the fan comes on, and the air at each outlet with the heater '
-                .'on full.',
+            'Note where the temperature settles'.($at->facts()->fanOnC === null ? '' : ', when the fan comes on')
+                .($at->facts()->outlets === [] ? '.' : ', and the air at each outlet with the heater on full.'),
             'If it cannot run, say so; that is an answer.',
         ];
     }
@@ -56,8 +56,7 @@ final class Baseline extends StepKind
         return [new Form('baseline', 'Record baseline', [
             self::ranField(),
             Field::temperature('plateau', 'Temperature settled at', false),
-            Field::temperature('fan_on', 'Fan came on at', false),
-            Field::temperature('fan_off', 'Fan went off at', false),
+            ...$at->facts()->fanOnC === null ? [] : [Field::temperature('fan_on', 'Fan came on at', false), Field::temperature('fan_off', 'Fan went off at', false)],
             Field::temperature('outside', 'Air outside', false, -40, 55),
             ...array_map(
                 fn (string $outlet) => Field::temperature("outlet_{$outlet}", "Outlet air, {$outlet}", false),

@@ -165,9 +165,9 @@ final class Found extends StepKind
         $unsure = self::UNSURE * $full + ($empty ? 0.0 : self::UNSURE_OF_MISSING * $missing);
         if ($entry->text('content') === 'full' && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
             // At its mark with air inside is the very case: as much as stood there, or a fifth less.
-            return new Line('Content found, air inside', (1.0 - self::AIR_BEHIND) * $full, self::AIR_BEHIND * $full + $unsure, $fraction, true);
+            return new Line('Content found, air inside', (1.0 - self::AIR_BEHIND) * $full, self::AIR_BEHIND * $full + $unsure, $fraction, old: 1.0);
         }
 
-        return new Line('Content found', $full - $missing, $unsure, $fraction, true);
+        return new Line('Content found', $full - $missing, $unsure, $fraction, old: 1.0);
     }
 }

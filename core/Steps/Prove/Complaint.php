@@ -11,7 +11,7 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\BeforeAndNow;
+use Aqbel\Core\Steps\BeforeAndNow;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: what the vehicle came in for, asked again. */

@@ -48,7 +48,7 @@ final class Drive extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Ten to fifteen minutes, heater on, eyes on the temperature.',
+            'Ten to fifteen minutes, '.($at->circuit()->hasHeater() ? 'heater on, ' : '').'eyes on the temperature.',
             'Straight after the drive a sealed circuit shows nothing: the level is read cold.',
         ];
     }
@@ -73,6 +73,7 @@ final class Drive extends StepKind
         return match ($this->judgement($at)?->code) {
             null => [Obstacle::missing('not_driven', 'Record the drive.')],
             DriveCode::TooShort => [Obstacle::missing('too_short', 'It proves from ten minutes or five kilometres on: drive it once more, and record that.')],
+            DriveCode::NotSoLong => [Obstacle::missing('not_so_long', 'So long has not passed since the level was read: drive it, and record that when it is back.')],
             DriveCode::NotHot => [Obstacle::missing('not_hot', 'It proves only hot: drive it until it is at its full temperature, and record that.')],
             default => [],
         };
@@ -93,6 +94,8 @@ final class Drive extends StepKind
             DriveCode::Alarm => Verdict::stop($run->code(), 'It alarmed', 'A lamp, steam or rough running on the drive. Let it cool and find '
                 .'out why before it drives again.'),
             DriveCode::TooShort => Verdict::wait($run->code(), 'Too short', 'Ten minutes or five kilometres are the least that shake anything out.'),
+            DriveCode::NotSoLong => Verdict::wait($run->code(), 'Not so long yet', 'It was told longer than has passed since the level was read '
+                .'or it was driven before: record it when it is back.'),
             DriveCode::NotHot => Verdict::wait($run->code(), 'Not hot', "It was never at full temperature, {$at->degrees($run->fullC)} or more: "
                 .'cold it proves nothing.'),
             DriveCode::RanCool => Verdict::pass($run->code(), 'Ran cool', $run->drive->hottestC === null

@@ -6,12 +6,12 @@ namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\ConditionSeen;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\Condition;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: a look underneath, against what was wet before. */
@@ -39,7 +39,8 @@ final class LeakCheck extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $old = Condition::of($at->job)?->oldDrips() ?? '';
+        $seen = $at->job->observedAnywhere(ConditionSeen::class);
+        $old = ($seen[count($seen) - 1] ?? null)->oldDrips ?? '';
 
         return [
             'Lamp and mirror along every joint that was opened, drains first. Photograph what is wet.',

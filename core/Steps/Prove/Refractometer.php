@@ -6,11 +6,11 @@ namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\MixComesTo;
 use Aqbel\Core\Judged\MixtureRead;
 use Aqbel\Core\Judged\MixtureReadCode;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Observed\FreezePointRead;
-use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Figure;
@@ -19,7 +19,7 @@ use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\Frost;
+use Aqbel\Core\Steps\FrostGate;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 10: the freeze point of what is in it, against the plan. */
@@ -82,13 +82,13 @@ final class Refractometer extends StepKind
             null => [Obstacle::missing('no_reading', 'Record the freeze point.')],
             MixtureReadCode::Contradicts => [Obstacle::at(Gate::Sums, 'contradicts', 'The refractometer and what was poured cannot both be '
                 .'right: read it again, or correct what was mixed.')],
-            default => array_filter([Frost::of($at)?->obstacle()]),
+            default => array_filter([FrostGate::obstacle($at)]),
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        $wanted = new Mixture($at->facts()->base, Plan::of($at)->choices->targetFraction);
+        $wanted = new Mixture($at->facts()->base, MixComesTo::target($at->job));
 
         return new Figure(
             'Freezes at',

@@ -4,29 +4,29 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Rinse;
 
-use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Judged\OldCoolant;
+use Aqbel\Core\Judged\RinseNeeded;
+use Aqbel\Core\Judged\RinseNeededCode;
 use Aqbel\Core\Mixing\RinseChain;
+use Aqbel\Core\Observed\PointToo;
+use Aqbel\Core\Observed\RinseDecided;
 use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Labour;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Findings\Coolant;
-use Aqbel\Core\Steps\Findings\Drains;
+use Aqbel\Core\Steps\FurtherDrains;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -36,34 +36,10 @@ use Aqbel\Core\Values;
  */
 final class Rinse extends StepKind
 {
-    private const WAYS = ['skip' => 'Skip it', 'hot' => 'Hot rinse', 'flow' => 'Cold flow-through'];
-
-    /** As they were kept before they could be combined. */
-    private const WAYS_BEFORE = ['cleaner' => 'Rinse, cleaner, rinse', 'backflush' => 'Back-flush, then rinse'];
-
-    private const CLEANER = ['' => 'Without', 'with' => 'Cleaner, and out again'];
-
-    private const BACK_FLUSH = [
-        '' => 'None', 'radiator' => 'Radiator', 'heater' => 'Heater core', 'both' => 'Radiator and heater core',
-    ];
-
     private const SEEN = [
         'rusty' => 'Rust came out.', 'oily' => 'Oil came out: flush until no film is left.',
         'gel' => 'Gel came out: two coolants that must never meet.', 'debris' => 'Debris came out.',
     ];
-
-    private const MOST = 6;
-
-    /** A change that leaves more than this of the old coolant is half a change (common practice, no source). */
-    private const MUCH = 0.15;
-
-    /** A circuit from which nothing came is not clean: it asks for rinses without end, and so for a drain. */
-    private const HARDLY_DRAINED = 0.99;
-
-    /** Dirt is rinsed at least once, however little of the old coolant is left. */
-    private const DIRT_ASKS_FOR_LESS = 0.999;
-
-    private const LEAST_TARGET = 1.0e-6;
 
     public function name(): string
     {
@@ -89,135 +65,119 @@ final class Rinse extends StepKind
     {
         return [
             'Clean coolant, same family: skip.',
-            'Hot rinse: water in, heater full hot, A/C off, warm until the thermostat opens, '
+            'Hot rinse: water in, '.($at->circuit()->hasHeater() ? 'heater full hot, A/C off, ' : '').'warm until the thermostat opens, '
                 .'cool, drain. '.RinseRun::warning($at),
             'Cold flow-through: water in at the top, drains and vents open, no warm-up. '.RinseFlow::leaves($at),
             'Cleaner: the dirt is rinsed out first, then the cleaner as its label says, then every trace of it.'
-                .' Rust that keeps coming: back-flush radiator and heater core, each on its own.',
+                .' Rust that keeps coming: back-flush '.($at->circuit()->hasHeater() ? 'radiator and heater core, each on its own.' : 'the radiator.'),
             'The last rinse with distilled or deionised water. Rinse water is waste too.',
         ];
     }
 
+    public function observes(): array
+    {
+        return [PointToo::class, RinseDecided::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
+        return Form::offering($this->offered($at), [RinseDecided::everAsked(self::partsThere($at)), self::moreForm(FurtherDrains::everyChoice($at))]);
     }
 
     /** @return list<Form> */
     private function offered(Situation $at): array
     {
-        $needed = $this->needed($at)->rinses;
-        $further = Drains::choices($at);
-        $oily = $needed > 0 && Coolant::of($at->job)->isOily();
-        $decision = $this->decisionForm($at, $needed === 0 ? 'skip' : 'hot', max(1, min(self::MOST, $needed)), $oily ? 'with' : '');
+        $needed = $this->judgement($at)->chain->rinses;
+        $further = FurtherDrains::choices($at);
+        $times = max(1, min(RinseDecided::MOST_TIMES, $needed));
+        $oily = $needed > 0 && OldCoolant::of($at->job)->isOily();
+        $decision = RinseDecided::asked($needed === 0 ? RinseDecided::SKIP : RinseDecided::HOT, $times, $oily, self::partsThere($at));
 
         return $further === [] || $needed === 0 ? [$decision] : [$decision, self::moreForm($further)];
     }
 
-    public function atOnce(Situation $at): ?Form
+    /** @return list<string> parts that can be flushed against the flow, each on its own */
+    private static function partsThere(Situation $at): array
     {
-        return $at->has('decision') ? null : $this->forms($at)[0];
+        return array_values(array_filter(['radiator', 'heater'], fn (string $kind) => BackFlush::passages($at, $kind) !== []));
     }
 
-    /** @return list<Form> */
-    private function ever(Situation $at): array
+    public function atOnce(Situation $at): ?Form
     {
-        return [$this->decisionForm($at, 'skip', 1, '', self::WAYS + self::WAYS_BEFORE), self::moreForm(Drains::everyChoice($at))];
+        return $at->latest(RinseDecided::class) !== null ? null : $this->forms($at)[0];
     }
 
     /** Once it is decided; what the decision leaves open is an obstacle. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || ($at->has('decision') && $this->verdict($at)?->code === 'needed');
+        return parent::goesOn($at) || ($at->latest(RinseDecided::class) !== null && $this->verdict($at)?->code === RinseNeededCode::Needed->value);
     }
 
     public function obstacles(Situation $at): array
     {
-        $decision = $at->last('decision');
+        $decided = $at->latest(RinseDecided::class);
 
         return match (true) {
-            $at->has('more') => [],
-            $decision === null => [Obstacle::missing('not_decided', 'Decide whether to rinse.')],
-            $decision->text('rinse') === 'skip' && $this->needed($at)
-                ->rinses > 0 => [
-                    Obstacle::missing(
-                        'old_stays',
-                        'Old coolant must not stay in this one. Rinse, or give a reason for skipping.',
-                    ),
-                ],
+            $at->latest(PointToo::class) !== null => [],
+            $decided === null => [Obstacle::missing('not_decided', 'Decide whether to rinse.')],
+            $decided->skips && $this->judgement($at)->code === RinseNeededCode::Needed => [
+                Obstacle::missing('old_stays', 'Old coolant must not stay in this one. Rinse, or give a reason for skipping.'),
+            ],
             default => [],
         };
     }
 
     public function figure(Situation $at): Figure
     {
-        $share = $at->job->ledgerBefore(Stage::CloseUp)->oldShare();
+        $needed = $this->judgement($at);
 
-        return new Figure(
-            'Old coolant, were it full now',
-            $share,
-            Unit::Percent,
-            Origin::Predicted,
-            $this->target($at),
-            'may stay',
-        );
+        return new Figure('Old coolant, were it full now', $needed->oldShare, Unit::Percent, Origin::Predicted, $needed->target, 'may stay');
+    }
+
+    public function judgement(Situation $at): RinseNeeded
+    {
+        return RinseNeeded::of($at);
     }
 
     public function judge(Situation $at): Verdict
     {
-        $needed = $this->needed($at);
-        $chosen = $at->last('decision');
-        if ($needed->rinses === 0 && $chosen !== null && $chosen->text('rinse') !== 'skip') {
-            $after = $at->say($this->after($at, max(1, (int) $chosen->text('times'))), Unit::Percent);
+        $needed = $this->judgement($at);
+        $decided = $at->latest(RinseDecided::class);
+        $share = $at->say($needed->oldShare, Unit::Percent);
+        $after = fn (int $times): string => $at->say($needed->after($times), Unit::Percent);
 
-            return Verdict::pass('chosen', 'Rinse chosen', "Not asked for by what came out. After it {$after} of "
-                .'the old coolant is left.');
-        }
-        if ($needed->rinses === 0 && $this->changesTooLittle($at)) {
-            $share = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
-            $after = $at->say($this->after($at, 1), Unit::Percent);
+        return match ($needed->code) {
+            RinseNeededCode::Chosen => Verdict::pass($needed->code(), 'Rinse chosen', 'Not asked for by what came out. After it '
+                ."{$after($decided->times ?? 1)} of the old coolant is left."),
+            RinseNeededCode::MuchStays => Verdict::wait($needed->code(), 'Much of the old stays', "This is a change, and {$share} of the full circuit "
+                ."would be old coolant. One more drain or one rinse brings it to {$after(1)}; or say that it may stay."),
+            RinseNeededCode::NotNeeded => Verdict::pass($needed->code(), 'No rinse needed', $needed->target === null ? $this->reason($at)
+                : "{$share} of the full circuit would be old coolant; {$at->say($needed->target, Unit::Percent)} may stay. The drain alone does it."),
+            RinseNeededCode::Needed => $this->needed($at, $needed, $decided),
+        };
+    }
 
-            return Verdict::wait(
-                'much_stays',
-                'Much of the old stays',
-                "This is a change, and {$share} of the full circuit would be old coolant. One more drain or one "
-                    ."rinse brings it to {$after}; or say that it may stay.",
-            );
-        }
-        if ($needed->rinses === 0) {
-            $target = $this->target($at);
-            $share = $at->job->ledgerBefore(Stage::CloseUp)->oldShare();
+    private function needed(Situation $at, RinseNeeded $needed, ?RinseDecided $decided): Verdict
+    {
+        $cold = $decided?->flows === true ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at) : '';
+        $times = $decided === null || $decided->skips ? $needed->chain->rinses : $decided->times;
+        $after = $at->say($needed->after($times), Unit::Percent);
 
-            return Verdict::pass('not_needed', 'No rinse needed', $target === null ? $this->reason($at)
-                : "{$at->say($share, Unit::Percent)} of the full circuit would be old coolant; "
-                    ."{$at->say($target, Unit::Percent)} may stay. The drain alone does it.");
-        }
-        $decided = $at->last('decision');
-        $cold = $decided?->text('rinse') === 'flow'
-            ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at)
-            : '';
-        $times = $decided === null || $decided->text('rinse') === 'skip'
-            ? $needed->rinses
-            : (int) $decided->text('times');
-        $after = $at->say($this->after($at, $times), Unit::Percent);
-
-        return Verdict::wait(
-            'needed',
-            "{$needed->rinses} × rinse",
-            "{$this->reason($at)} After {$times} it is {$after}, if the thermostat opens each time.{$cold}",
-        );
+        return Verdict::wait($needed->code(), "{$needed->chain->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$after}, if the "
+            ."thermostat opens each time.{$cold}");
     }
 
     public function tables(Situation $at): array
     {
-        $target = $this->target($at);
-        if ($target === null || $this->needed($at)->rinses === 0) {
+        $needed = $this->judgement($at);
+        $target = $needed->target;
+        if ($target === null || $needed->chain->rinses === 0) {
             return [];
         }
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
         $full = $ledger->capacityMl - $ledger->headspaceMl;
-        $rows = [$this->row($at, 'As it is drained now', $this->needed($at))];
-        foreach (Drains::notOpened($at->job) as $further) {
+        $rows = [$this->row($at, 'As it is drained now', $needed->chain)];
+        foreach (FurtherDrains::notOpened($at->job) as $further) {
             $keeps = max(0.0, $ledger->contentMl - $further->volumeMl);
             $old = $ledger->contentMl > 0.0 ? $ledger->oldShare() * $keeps / $ledger->contentMl : 0.0;
             $rows[] = $this->row(
@@ -238,47 +198,35 @@ final class Rinse extends StepKind
 
     public function orders(Situation $at): array
     {
-        $more = $at->last('more');
-        $point = $more === null ? null : Drains::stillShut($at->job, $more->text('point'));
+        $more = $at->latest(PointToo::class);
+        $point = $more === null ? null : FurtherDrains::stillShut($at->job, $more->point);
         if ($point !== null) {
             return [
-                Drains::further($at, $point),
+                FurtherDrains::further($at, $point),
                 new Step('rinse:'.(1 + count($at->job->stepsOf('rinse'))), 'rinse', Stage::Rinse),
             ];
         }
-        $decision = $at->last('decision');
+        $decided = $at->latest(RinseDecided::class);
 
-        return $decision === null ? [] : RinsePart::first($at, self::decided($decision));
+        return $decided === null ? [] : RinsePart::first($at, self::inOrder($decided));
     }
 
     /** @return list<string> what was decided, in the order it is done: dirt first, cleaner, parts on their own, clear water */
-    private static function decided(Entry $decision): array
+    private static function inOrder(RinseDecided $decided): array
     {
-        $way = $decision->text('rinse');
-        $flows = $way === 'flow';
-        $plain = match ($way) {
-            'skip' => [],
-            'flow' => [RinsePart::FLOW],
-            default => array_fill(0, max(1, (int) $decision->text('times')), RinsePart::WATER),
+        $plain = match (true) {
+            $decided->skips => [],
+            $decided->flows => [RinsePart::FLOW],
+            default => array_fill(0, $decided->times, RinsePart::WATER),
         };
-        $cleaner = $way === 'cleaner' || $decision->text('cleaner') !== ''
-            ? [$flows ? RinsePart::FLOW : RinsePart::WATER, RinsePart::CLEANER]
-            : [];
-        $parts = match ($way === 'backflush' ? 'both' : $decision->text('back_flush')) {
-            'radiator' => [RinsePart::BACK.'radiator'],
-            'heater' => [RinsePart::BACK.'heater'],
-            'both' => [RinsePart::BACK.'radiator', RinsePart::BACK.'heater'],
-            default => [],
-        };
+        $cleaner = $decided->withCleaner ? [$decided->flows ? RinsePart::FLOW : RinsePart::WATER, RinsePart::CLEANER] : [];
 
-        return [...$cleaner, ...$parts, ...$plain];
+        return [...$cleaner, ...array_map(fn (string $part) => RinsePart::BACK.$part, $decided->backFlushed), ...$plain];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if ($values->text('rinse') === 'skip' && $values->text('cleaner') !== '') {
-            throw new InvalidField('rinse', 'A cleaner has to come out again: choose a hot rinse or a flow-through with it.');
-        }
+        RinseDecided::admit($values);
     }
 
     /** Records from before the cycles were steps of their own hold their water here. */
@@ -294,49 +242,9 @@ final class Rinse extends StepKind
         return parent::labour($step, $choices)->plus($cycle->times($step->params->whole('rinses')));
     }
 
-    /** The old coolant's share that may stay; null where any may. */
-    public static function target(Situation $at): ?float
-    {
-        $coolant = Coolant::of($at->job);
-        $rule = Plan::of($at)->rules()->oldShare;
-        if ($coolant->gels()) {
-            return Compatibility::AFTER_GEL;
-        }
-
-        return Plan::of($at)->choices->content->oldShareAllowed($rule) ?? ($coolant->isDirty() ? $rule : null);
-    }
-
-    private function needed(Situation $at): RinseChain
-    {
-        $ledger = $at->job->ledgerBefore(Stage::CloseUp);
-        $full = $ledger->capacityMl - $ledger->headspaceMl;
-        $keeps = max(0.0, $ledger->contentMl / $full);
-        $dirt = Coolant::of($at->job)->isDirty() ? self::DIRT_ASKS_FOR_LESS * $ledger->oldShare() : 1.0;
-        $target = max(self::LEAST_TARGET, min($this->target($at) ?? 1.0, $dirt));
-
-        return RinseChain::from($ledger->oldShare(), min(self::HARDLY_DRAINED, $keeps), $full, $target);
-    }
-
-    /** A change of the coolant that leaves more of the old one than the house rule lets stay anywhere. */
-    private function changesTooLittle(Situation $at): bool
-    {
-        return Plan::of($at)->choices->jobKind === JobKind::Change && $this->target($at) === null
-            && $at->job->ledgerBefore(Stage::CloseUp)->oldShare() > self::MUCH;
-    }
-
-    private function after(Situation $at, int $times): float
-    {
-        $ledger = $at->job->ledgerBefore(Stage::CloseUp);
-
-        return $ledger->oldShare() * max(
-            0.0,
-            $ledger->contentMl / ($ledger->capacityMl - $ledger->headspaceMl),
-        ) ** $times;
-    }
-
     private function reason(Situation $at): string
     {
-        $coolant = Coolant::of($at->job);
+        $coolant = OldCoolant::of($at->job);
 
         return self::SEEN[$coolant->seen()] ?? (
             $coolant->gelsInTheJar() ? 'In the jar the two set to gel.' : Plan::of($at)->choices->content->reason()
@@ -358,32 +266,9 @@ final class Rinse extends StepKind
         ];
     }
 
-    /** @param  array<string, string>  $ways */
-    private function decisionForm(Situation $at, string $likely, int $times, string $cleaner, array $ways = self::WAYS): Form
-    {
-        $counts = array_map(strval(...), range(1, self::MOST));
-        $has = fn (string $part): bool => $part === '' || array_filter(
-            explode(' ', $part === 'both' ? 'radiator heater' : $part),
-            fn (string $kind) => BackFlush::passages($at, $kind) === [],
-        ) === [];
-        $parts = array_filter(self::BACK_FLUSH, $has, ARRAY_FILTER_USE_KEY);
-
-        return new Form('decision', 'Decide', [
-            Field::choice('rinse', 'Decision', $ways, $likely),
-            Field::choice('times', 'Times', array_combine($counts, $counts), (string) $times),
-            Field::choice('cleaner', 'Cleaner', self::CLEANER, $cleaner)->optional(),
-            count($parts) < 2 ? null : Field::choice('back_flush', 'Flush against the flow', $parts, '')->optional(),
-        ]);
-    }
-
     /** @param  array<string, string>  $points */
     private static function moreForm(array $points): Form
     {
-        return new Form(
-            'more',
-            'Open one more drain first',
-            [Field::choice('point', 'Point', $points, array_key_first($points))],
-            false,
-        );
+        return PointToo::asked('Open one more drain first', $points)->aside();
     }
 }

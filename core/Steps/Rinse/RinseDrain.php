@@ -9,6 +9,8 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Judged\RinseNeeded;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
@@ -47,14 +49,12 @@ final class RinseDrain extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $points = array_map(
-            fn (Step $s) => $at->circuit()->port($s->params->text('port'))->label,
-            $at->job->stepsOf('drain'),
-        );
+        $opened = array_filter($at->job->stepsOf('drain'), fn (Step $step) => ! DrainsInTurn::isLeftShut($at->job, $step));
+        $points = array_map(fn (Step $step) => $at->circuit()->port($step->params->text('port'))->label, $opened);
 
         return [
             'Cold neck, cap off, top bleed points open. Into the pan for rinse water, apart from the old coolant.',
-            'Open again: '.implode(', ', $points).'.',
+            $points === [] ? 'Every drain was left shut: what can be siphoned or blown out.' : 'Open again: '.implode(', ', $points).'.',
             'Hold some against the light: clear, or still coloured?',
             'Close every point with its washer and torque.',
         ];
@@ -101,7 +101,7 @@ final class RinseDrain extends StepKind
         $out = $at->sum('water_out', 'volume');
         $expected = max(
             0.0,
-            $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $out - Plan::of($at)->predicted->retainedMl,
+            $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $out - Plan::of($at)->predicted->retainedMl - DrainsInTurn::keptByShutMl($at->job),
         );
 
         return new Figure(
@@ -121,7 +121,7 @@ final class RinseDrain extends StepKind
             return null;
         }
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
-        $target = Rinse::target($at);
+        $target = RinseNeeded::target($at);
         $rest = RinsePart::rest($at->step);
         if ($rest !== []) {
             return Verdict::wait(

@@ -46,7 +46,7 @@ final class RinseFill extends StepKind
     public function instructions(Situation $at): array
     {
         return array_values(array_filter([
-            'Drains shut, heater full hot, bleed points open until they run.',
+            'Drains shut'.($at->circuit()->hasHeater() ? ', heater full hot' : '').($at->circuit()->hasBleedPoints() ? ', bleed points open until they run.' : '.'),
             $this->withCleaner($at) ? 'Cleaner by its label first, then water to the mark.' : 'Water to the mark.',
             $this->isLast($at) ? 'This is the last one: distilled or deionised water, condensate is doubtful.' : null,
             'Write down all of it; it counts in the mixture.',

@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Observed\RanThrough;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
@@ -45,10 +46,10 @@ final class RinseFlow extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Drains and top bleed points open, heater full hot, water in at the top until it runs clear below.',
+            'Drains'.($at->circuit()->hasBleedPoints() ? ' and top bleed points' : '').' open, '.($at->circuit()->hasHeater() ? 'heater full hot, ' : '').'water in at the top until it runs clear below.',
             self::leaves($at),
             'Stop the water, let it run out, close every point.',
-            'Write down what went in and what came out; the difference stays inside.',
+            'What went in came out; where it was measured, the difference stays inside.',
         ];
     }
 
@@ -59,36 +60,45 @@ final class RinseFlow extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [
-            new Form(
-                'water_in',
-                'Record water in',
-                $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix),
-                ! $at->has('water_in'),
-            ),
-            new Form('water_out', 'Record water out', [
-                ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-                Field::answer('runs', 'It runs', RinseWater::RUNS),
-            ], $at->has('water_in')),
-        ];
+        $through = RanThrough::asked(RinseWater::RUNS);
+        $in = new Form('water_in', 'Water in, measured', $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix), false);
+        $out = new Form('water_out', 'Water out, measured', [
+            ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
+            Field::answer('runs', 'It runs', RinseWater::RUNS),
+        ], $at->has('water_in'));
+
+        return Form::offering([$at->has('water_in') ? null : $through, $in, $at->has('water_in') ? $out : null], [$through, $in, $out]);
+    }
+
+    public function observes(): array
+    {
+        return [RanThrough::class];
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
+        $through = RanThrough::of($entry);
+
+        return $through === null ? RinseWater::lines($entry, self::plusMinusMl($at, $entry)) : RinseWater::through($through, $at->circuit()->capacityMl());
     }
 
     public function obstacles(Situation $at): array
     {
         return match (true) {
-            ! $at->has('water_in') || ! $at->has('water_out') => [
-                Obstacle::missing('no_volume', 'Record the rinse water in and out.'),
-            ],
-            $at->last('water_out')?->text('runs') !== 'clear' => [
+            $this->runs($at) === null => [Obstacle::missing('no_volume', 'Say how it runs once it has gone through.')],
+            $this->runs($at) !== 'clear' => [
                 Obstacle::missing('not_clear', 'It does not run clear yet. Let more water through, or give a reason.'),
             ],
             default => [],
         };
+    }
+
+    /** How it ran out the last time; null where nobody said. */
+    private function runs(Situation $at): ?string
+    {
+        $said = array_filter($at->entries(), fn (Entry $entry) => $entry->text(RanThrough::RUNS) !== '');
+
+        return $said === [] ? null : $said[array_key_last($said)]->text(RanThrough::RUNS);
     }
 
     public function orders(Situation $at): array
@@ -98,13 +108,13 @@ final class RinseFlow extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $last = $at->last('water_out');
-        if ($last === null) {
+        $runs = $this->runs($at);
+        if ($runs === null) {
             return null;
         }
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
 
-        return $last->text('runs') === 'clear'
+        return $runs === 'clear'
             ? Verdict::pass(
                 'clear',
                 'Runs clear',

@@ -64,9 +64,9 @@ final class RinseRun extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Heater on maximum, A/C off, about ten minutes of warm idle.',
+            ($at->circuit()->hasHeater() ? 'Heater on maximum, A/C off, about' : 'About').' ten minutes of warm idle.',
             "Probe on the {$at->facts()->thermostatFarSide}: when it turns hot, the thermostat is open and it mixes.",
-            'Do not wait for the fan: on plain water the run ends earlier.',
+            $at->facts()->fanOnC === null ? 'On plain water the run ends earlier than with coolant.' : 'Do not wait for the fan: on plain water the run ends earlier.',
             'Shut off at once for steam, a warning lamp or a new drip.',
         ];
     }

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\Rinse;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\RanThrough;
 
 /** Rinse water into the circuit and out of it again. */
 final class RinseWater
@@ -23,5 +24,18 @@ final class RinseWater
             'water_out' => [new Line('Rinse water out', -$ml, $plusMinusMl, null)],
             default => [],
         };
+    }
+
+    /**
+     * Through and out again: what stays inside is as much as before, and water by so much as ran through.
+     *
+     * @param  float  $usualMl  where nobody says how much: it was all wet once
+     * @return list<Line>
+     */
+    public static function through(RanThrough $water, float $usualMl): array
+    {
+        $ml = $water->aboutMl ?? $usualMl;
+
+        return [new Line('Rinse water in', $ml, 0.0, 0.0), new Line('Rinse water out', -$ml, 0.0, null)];
     }
 }

@@ -12,10 +12,8 @@ use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\FanSeen;
-use Aqbel\Core\Judged\HeaterAir;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\NeckAtRun;
-use Aqbel\Core\Judged\Outcome;
 use Aqbel\Core\Judged\RunDanger;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Observed\CameOut;
@@ -31,18 +29,14 @@ use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\StandsAtLine;
 use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Observed\ToppedUp;
-use Aqbel\Core\Observed\VesselReading;
-use Aqbel\Core\Observed\WhileItRuns;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Figure;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\BeforeAndNow;
 use Aqbel\Core\Steps\EngineStart;
-use Aqbel\Core\Steps\Findings\BeforeAndNow;
 use Aqbel\Core\Steps\NotRun;
 use Aqbel\Core\Steps\RunWords;
 use Aqbel\Core\Steps\StepKind;
@@ -81,9 +75,10 @@ final class HeatCycle extends StepKind
     public function why(Situation $at): string
     {
         $limit = self::limit($at);
-        $fan = $limit->fanCanProve()
+        $proofs = $at->circuit()->hasHeater() ? 'the thermostat and the heater are' : 'the thermostat is';
+        $fan = $limit->fanCanProve() || $at->facts()->fanOnC === null
             ? ''
-            : ' That is below fan-on, so the fan cannot be the proof: the thermostat and the heater are.';
+            : " That is below fan-on, so the fan cannot be the proof: {$proofs}.";
 
         return "Only a hot, moving circuit gives its air up. Shut down at {$at->degrees($limit->limit->degC())}: "
             ."{$limit->because->label()}.{$fan}";
@@ -92,16 +87,16 @@ final class HeatCycle extends StepKind
     public function instructions(Situation $at): array
     {
         $cycles = Plan::of($at)->rules()->fanCycles;
+        $heater = $at->circuit()->hasHeater();
         $often = $cycles === 2 ? 'twice' : "{$cycles} times";
 
         return [
             ...WarmTopUp::instructions($at),
-            'Heater on maximum, A/C off, blower low. Idle five to ten minutes before any revs.',
+            ($heater ? 'Heater on maximum, A/C off, blower low. ' : '').'Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
-            'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level and heater good.',
-            "Outlets really hot, fan on and off {$often}, no bubbles after a blip: then shut off.",
-            'Shut off at once for steam, a warning lamp, oil pressure, a new drip, or the temperature climbing with the heater '
-                .'blowing cold.',
+            'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level'.($heater ? ' and heater' : '').' good.',
+            ucfirst(implode(', ', array_filter([$heater ? 'outlets really hot' : null, $at->facts()->fanOnC === null ? null : "fan on and off {$often}", 'no bubbles after a blip']))).': then shut off.',
+            'Shut off at once for steam, a warning lamp, oil pressure, a new drip'.($heater ? ', or the temperature climbing with the heater blowing cold.' : ', or the temperature climbing fast.'),
         ];
     }
 
@@ -112,59 +107,7 @@ final class HeatCycle extends StepKind
 
     public function asks(Situation $at): array
     {
-        $besides = WhileItRuns::fields(
-            self::limit($at)->fanCanProve(),
-            in_array(NeckAtRun::orLikely($at), [Neck::Sealed, Neck::Resting], true),
-        );
-        $likely = NeckAtRun::orLikely($at);
-        $asksAir = $at->facts()->outlets !== [] && HeaterAir::outsideC($at->job, $at->now) === null;
-        $start = fn (bool $air): Form => Started::asked('Engine is running', $likely, asksAir: $air);
-        $reading = HotReading::asked($at->facts(), $besides);
-        $felt = FeltReading::asked($at->facts(), $besides);
-        $offered = match (true) {
-            $at->observed(Started::class) === [] => [$start($asksAir)],
-            $at->observed(ShutOff::class) !== [] => $this->askedAfterwards($at),
-            default => $this->askedRunning($at, $reading, $felt),
-        };
-
-        return Form::offering($offered, [
-            $start($at->facts()->outlets !== []), $reading, $felt, FanTurned::askedOn(), FanTurned::askedOff(), $this->toppedForm($at),
-            FanStaysOff::asked(), ShutOff::asked(), StandsAtLine::asked(), Capped::asked(), HeldAtSpeed::asked(),
-        ]);
-    }
-
-    /** @return list<?Form> */
-    private function askedRunning(Situation $at, Form $reading, Form $felt): array
-    {
-        $run = HotRun::of($at);
-        $stops = $run?->outcome() === Outcome::Stops;
-        $unsealed = NeckAtRun::atTheStart($at) !== Neck::Sealed;
-        $forms = [
-            $reading,
-            $felt,
-            FanSeen::of($at)->on ? FanTurned::askedOff() : FanTurned::askedOn(),
-            $unsealed ? $this->toppedForm($at) : null,
-            $unsealed && NeckAtRun::warmUp($at) !== WarmUp::UnderFunnel ? Capped::asked() : null,
-            self::limit($at)->fanCanProve() && ! FanSeen::cannotCome($at) ? FanStaysOff::asked() : null,
-            // Revs wait until the readings say that they may.
-            $run !== null && ! $stops ? HeldAtSpeed::asked() : null,
-        ];
-        $off = ShutOff::asked()->aside($run === null)->closing();
-
-        return $stops ? [$off, ...$forms] : [...$forms, $off];
-    }
-
-    /** @return list<Form> at a neck that is still unsealed: topped up warm, and capped in the end */
-    private function askedAfterwards(Situation $at): array
-    {
-        // After steam or at its limit nobody lifts anything, and a funnel comes off at a step of its own.
-        $by = NeckAtRun::warmUp($at);
-        if (NeckAtRun::since($at) === Neck::Sealed || $this->wasStopped($at) || $by === WarmUp::UnderFunnel) {
-            return [];
-        }
-        $topsUp = $by === WarmUp::LooseCap ? [$this->toppedForm($at)->aside(false)->closing(), StandsAtLine::asked()] : [];
-
-        return [...$topsUp, Capped::asked()];
+        return (new RunForms($at))->all();
     }
 
     public function tables(Situation $at): array
@@ -318,13 +261,5 @@ final class HeatCycle extends StepKind
     private static function limit(Situation $at): StopLimit
     {
         return StopLimitAtNeck::of($at, NeckAtRun::orLikely($at));
-    }
-
-    private function toppedForm(Situation $at): Form
-    {
-        return new Form(ToppedUp::FORM, 'Record top-up', [
-            ...VesselReading::fields($at, 'Topped up, glasses and rag', VesselUse::Measure),
-            TopUp::liquidField($at),
-        ], false);
     }
 }

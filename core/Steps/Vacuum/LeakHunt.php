@@ -12,7 +12,6 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\MakeSafe\FindDrip;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 

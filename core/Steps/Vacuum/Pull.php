@@ -61,7 +61,7 @@ final class Pull extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Heater valve open. Adapter seated on the neck, outlet hose to the floor.',
+            ($at->circuit()->hasHeater() ? 'Heater valve open. ' : '').'Adapter seated on the neck, outlet hose to the floor.',
             'Air on, valve open. Hoses flatten: normal.',
             'Short of the target after three minutes: adapter not seated, a drain open, or weak air, before any '
                 .'other leak.',

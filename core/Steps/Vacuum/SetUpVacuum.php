@@ -44,7 +44,7 @@ final class SetUpVacuum extends Checklist
             ).' mixed coolant',
             'hose' => 'Hose primed, its end tied at the bottom of the bucket',
             'heater' => $at->facts()->heaterDrive === HeaterDrive::None ? null : 'Heater valve open, control on hot',
-            'bleeds' => 'Every bleed point and drain shut',
+            'bleeds' => $at->circuit()->hasBleedPoints() ? 'Every bleed point and drain shut' : 'Every drain shut',
         ]);
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\Gauge;
 use Aqbel\Core\Judged\VacuumDrawn;
 use Aqbel\Core\Judged\VacuumDrawnCode;
@@ -22,8 +23,7 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\Fill\Poured;
-use Aqbel\Core\Steps\Findings\Bucket;
+use Aqbel\Core\Steps\Poured;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
 

@@ -1,4 +1,4 @@
-<label for="{{ $id }}">{{ $field->label }}@unless ($field->required) <small>if known</small>@endunless</label>
+<label for="{{ $id }}">{{ $field->label }}@unless ($field->required || $field->usual) <small>if known</small>@endunless</label>
 <div class="stepper">
     <button type="button" data-step="-1" aria-label="Less: {{ $field->label }}" tabindex="-1">−</button>
     <input id="{{ $id }}" type="text" inputmode="decimal" name="{{ $name }}" value="{{ $current }}" autocomplete="off"

@@ -1,2 +1,2 @@
-@props(['title', 'wide' => false])
-@include('layouts.app', ['title' => $title, 'wide' => $wide, 'slot' => $slot])
+@props(['title', 'wide' => false, 'about' => ''])
+@include('layouts.app', ['title' => $title, 'wide' => $wide, 'about' => (string) $about, 'slot' => $slot])

@@ -1,5 +1,5 @@
 @props(['table'])
-<details class="ledger">
+<details class="ledger" id="ledger" data-live>
     <summary aria-label="Ledger in full">
         @foreach ($table->summary() as [$name, $value])<span>{{ $name }} <b>{{ $value }}</b></span>@endforeach
     </summary>

@@ -1,6 +1,6 @@
 {{-- A plain loop: sixty components would cost more than all else on the floor. --}}
 @foreach ($jobs as $job)
-    <li class="floor-job">
+    <li @class(['floor-job', 'is-danger' => $job->danger])>
         <a href="/jobs/{{ $job->id }}">
             <span class="plate">{{ $job->plate }}</span>
             <span class="floor-vehicle">{{ $job->vehicle }} <small>{{ $job->work }} · {{ $job->holder }}</small></span>

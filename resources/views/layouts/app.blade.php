@@ -15,9 +15,10 @@
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body data-now="{{ now()->getTimestamp() }}" data-person="{{ auth()->id() }}"
-    data-locks-after="{{ $locksAfter ?? '' }}">
+    data-locks-after="{{ $locksAfter ?? '' }}" @auth data-about="{{ $about }}" data-tick="{{ $tick($about) }}" @endauth>
     <a class="skip" href="#main">To the content</a>
     @auth @include('layouts.bar', ['person' => auth()->user()]) @endauth
+    @auth @include('layouts.danger') @endauth
     <section class="notice refused" data-refused hidden aria-label="Refused after waiting">
         <p>@icon('octagon-x')Not taken when the connection came back. Put it right at its step, or leave it:</p>
         <ul></ul>
@@ -29,6 +30,8 @@
         </template>
     </section>
     <p class="notice waiting" role="status" data-waiting hidden>@icon('cloud-off')<span></span> <a href="/outbox">Show them</a></p>
+    <p class="notice" role="status" data-cut hidden>@icon('cloud-off')No connection: what others write does not show here.</p>
+    <p class="notice" role="status" data-stale hidden>@icon('users')Others wrote here meanwhile. <a href="">Show it</a>, or go on: it shows when what is being typed is sent.</p>
     @isset ($jumped) @include('layouts.jumped', ['clock' => $jumped, 'person' => auth()->user()]) @endisset
     @if (session('notice'))<p class="notice" role="status">{{ session('notice') }}</p>@endif
     <main id="main" @class(['page', 'page-wide' => $wide])>{{ $slot }}</main>

@@ -1,13 +1,14 @@
-@if ($page->entries !== [])
-    <section class="evidence" id="evidence" aria-labelledby="evidence-title">
+@if ($page->written->entries !== [])
+    <section class="evidence" id="evidence" data-live aria-labelledby="evidence-title">
         <h2 id="evidence-title">So far</h2>
         <ul>
-            @foreach ($page->entries as $entry)
+            @foreach ($page->written->entries as $entry)
                 <li>
                     <time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time>
                     <span>
                         {{ $entry->said }}
                         @if ($entry->correction)<small>corrected by {{ $entry->correction->by }}, {{ date('H:i', $entry->correction->at) }}</small>@endif
+                        @if ($entry->waited !== '')<small>{{ $entry->waited }}</small>@endif
                         <small class="by">{{ $entry->person }}</small>
                     </span>
                     <a class="correct" href="/jobs/{{ $page->job->id }}/entries/{{ $entry->seq }}"
@@ -15,8 +16,8 @@
                 </li>
             @endforeach
         </ul>
-        @if ($page->earlier > 0)
-            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}?step={{ urlencode($page->step->id) }}&entries=all#evidence">The {{ $page->earlier }} before these</a>
+        @if ($page->written->earlier > 0)
+            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}?step={{ urlencode($page->step->id) }}&entries=all#evidence">The {{ $page->written->earlier }} before these</a>
         @endif
     </section>
 @endif

@@ -1,6 +1,11 @@
 <form method="post" action="/jobs/{{ $page->job->id }}/finish" class="finish" data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
-    @if ($page->canFinish())
+    @if ($page->canFinish() && $page->signs())
+        <div class="sign">
+            <x-input name="known" label="Your PIN or password" type="password" autocomplete="current-password"/>
+            <button class="button button-finish" data-key="d" data-key-label="Finish the step">{{ $page->kind->finishWord() }}</button>
+        </div>
+    @elseif ($page->canFinish())
         <button class="button button-finish" data-key="d" data-key-label="Finish the step">{{ $page->kind->finishWord() }}</button>
     @else
         <ul class="obstacles" aria-label="Before this step is finished">

@@ -1,4 +1,5 @@
-<x-layout :title="$job->number()">
+<x-layout :title="$job->number()" :about="$job->id">
+    <div id="manage" data-live>
     <header class="page-head">
         <span class="plate">{{ $job->vehicle->plate }}</span>
         <h1>{{ $job->number() }} in the shop’s hands</h1>
@@ -76,5 +77,6 @@
                 <button class="button button-quiet" name="anew" value="0">Give it up</button>
             </div>
         </form>
+    </div>
     </div>
 </x-layout>

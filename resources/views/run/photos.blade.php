@@ -1,16 +1,16 @@
 {{-- Photographs of this step; where earlier ones come back, both side by side. --}}
-@if ($page->compares())
+@if (! $page->ahead && $page->written->compares())
     <section class="compare" aria-labelledby="compare-title">
         <h2 id="compare-title">Before and now</h2>
         <div class="compare-sides">
-            <div><h3>Before the work</h3><x-photos :photos="$page->photosBefore()" empty="No photograph was taken before the work."/></div>
-            <div><h3>Now</h3><x-photos :photos="$page->photos()" empty="Photograph the same places from the same side."/></div>
+            <div><h3>Before the work</h3><x-photos :photos="$page->written->photosBefore()" empty="No photograph was taken before the work."/></div>
+            <div><h3>Now</h3><x-photos :photos="$page->written->photos()" empty="Photograph the same places from the same side."/></div>
         </div>
     </section>
-@elseif ($page->photos() !== [])
+@elseif ($page->written->photos() !== [])
     <section class="compare" aria-labelledby="photos-title">
         <h2 id="photos-title">Photographs</h2>
-        <x-photos :photos="$page->photos()"/>
+        <x-photos :photos="$page->written->photos()"/>
     </section>
 @endif
 @unless ($page->ahead)

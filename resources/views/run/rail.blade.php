@@ -1,11 +1,11 @@
-<aside class="rail" aria-label="Stages and steps">
+<aside class="rail" id="run-rail" data-live aria-label="Stages and steps">
     <p class="rail-job">
         <b>{{ $page->job->vehicle->plate }}</b> {{ $page->job->vehicle->name }}
         <small>{{ $page->job->number() }} · {{ $page->job->kind->label() }} · <a href="/jobs/{{ $page->job->id }}/record">record so far</a> ·
             <a href="/jobs/{{ $page->job->id }}/manage">change, hand over, rest</a></small>
     </p>
     <ol class="rail-stages">
-        @foreach ($page->rail() as $rail)
+        @foreach ($page->rail()->stages() as $rail)
             <li @class(['stage', 'is-done' => $rail->done === $rail->all, 'is-current' => $rail->current])>
                 <span class="stage-name"><i>{{ $rail->stage->value }}</i>{{ $rail->stage->label() }}</span>
                 @if ($rail->current)

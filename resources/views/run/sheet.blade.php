@@ -36,6 +36,12 @@
                     <div class="fields">@foreach ($block->further() as $field)@include('run.sheet-field')@endforeach</div>
                 </details>
             @endif
+            @error ("sheet.{$block->step->id}.stops")
+                <div class="sheet-stops" role="alert">
+                    <p class="error error-block">@icon('triangle-alert'){{ $message }} Nothing is recorded yet.</p>
+                    <button class="button" name="upto" value="{{ $block->step->id }}">Record it up to here</button>
+                </div>
+            @enderror
         </section>
     @endforeach
     @if ($answered !== null)

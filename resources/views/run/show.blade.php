@@ -1,11 +1,11 @@
-<x-layout :title="$page->title().' · '.$page->job->vehicle->plate" wide>
-    <div class="run">
+<x-layout :title="$page->title().' · '.$page->job->vehicle->plate" wide :about="$page->job->id">
+    <div id="run" data-live @class(['run', 'is-danger' => $page->isDanger()])>
         @include('run.rail')
         <section class="step" aria-labelledby="step-title">
             @include('run.notices')
             @include($page->sheet === null ? 'run.step' : 'run.sheet')
         </section>
-        <aside class="beside" aria-label="Circuit and ledger"><x-elevation :picture="$page->picture()"/></aside>
+        <aside class="beside" id="run-beside" data-live aria-label="Circuit and ledger"><x-elevation :picture="$page->picture()"/></aside>
         <x-ledger :table="$page->ledger()"/>
     </div>
 </x-layout>

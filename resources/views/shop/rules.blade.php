@@ -55,7 +55,10 @@
                             @checked($shop->grants($right))><span>{{ $right->label() }}</span>
                     </label>
                 @endforeach
-                @if ($mayChange)<button class="button button-quiet">Keep the rights</button>@endif
+                @if ($mayChange)
+                    <x-input name="known" label="Your password" type="password" autocomplete="current-password"/>
+                    <button class="button button-quiet">Keep the rights</button>
+                @endif
             </fieldset>
         </section>
     </form>

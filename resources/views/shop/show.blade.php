@@ -30,6 +30,10 @@
             @unless ($page->mayChange)<p class="help">The shop is changed by a lead.</p>@endunless
         </form>
         <section class="panel">
+            <h2>Aqbel {{ config('aqbel.version') }}</h2>
+            <p class="help">What came with it stands in CHANGELOG.md.</p>
+            <h2>Photographs</h2>
+            <p class="help">They take {{ $page->photographs() }}.</p>
             <h2>Backup</h2>
             @if ($page->backup->isFresh())
                 <p class="state state-pass">@icon('circle-check')Whole, {{ $page->backup->at->diffForHumans() }}</p>

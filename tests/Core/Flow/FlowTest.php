@@ -7,9 +7,13 @@ namespace Tests\Core\Flow;
 use App\Calc\TopicList;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Flow\CellState;
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Mesh;
 use Aqbel\Core\Flow\Pocket;
+use Aqbel\Core\Flow\Standing;
+use Aqbel\Core\Flow\Ties;
 use Aqbel\Core\InvalidField;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -33,6 +37,104 @@ final class FlowTest extends TestCase
         // The dead leg behind the hump fills over the saddle before the screw runs.
         self::assertLessThan(1.0, $open->airMl);
         self::assertEqualsWithDelta(2000, $open->acceptedMl, 1.0);
+    }
+
+    public function test_two_heights_on_which_it_hangs_are_named_and_a_level_run_is_no_cliff(): void
+    {
+        // A dead leg behind a saddle that lies so far above, or below, the neck.
+        $at = fn (float $saddle): Circuit => $this->circuit(
+            ['neck' => 900, 'low' => 300, 'saddle' => $saddle, 'end' => 400],
+            [['neck', 'low', 1000], ['low', 'saddle', 500], ['saddle', 'end', 500]],
+            ['fill' => 'neck', 'bleed' => 'saddle'],
+        );
+        $ties = fn (Circuit $circuit): array => Ties::of($circuit, 0.0, fn (Circuit $one, float $k): float => Filling::of($one, 'fill', ['bleed'], coarseness: $k)->airMl)->all;
+        foreach ([893.0, 898.1, 899.0, 901.0, 901.9, 902.1, 907.0] as $saddle) {
+            [$tie] = $ties($at($saddle));
+            self::assertSame(['neck', 'saddle'], [$tie->one, $tie->other], "saddle at {$saddle}");
+            self::assertEqualsWithDelta(abs(900.0 - $saddle), $tie->apartMm, 1.0e-6);
+            self::assertLessThan(20.0, $tie->lowMl, "saddle at {$saddle}");
+            self::assertGreaterThan(400.0, $tie->highMl, "saddle at {$saddle}");
+        }
+        self::assertSame([], $ties($at(889.5)), 'what a tape tells apart is no tie');
+        self::assertSame([], $ties($at(910.5)));
+        self::assertCount(1, $ties($at(890.5)));
+        self::assertCount(1, $ties($at(909.5)));
+        // A leg of 255 mL on 15.3 L is 1.9 % of it, one of 285 mL 2.1 %.
+        $small = fn (int $leg): Circuit => $this->circuit(
+            ['neck' => 900, 'low' => 300, 'saddle' => 899, 'end' => 400],
+            [['neck', 'low', 10_000], ['low', 'saddle', 5_000], ['saddle', 'end', $leg]],
+            ['fill' => 'neck', 'bleed' => 'saddle'],
+        );
+        self::assertSame([], $ties($small(255)));
+        self::assertCount(1, $ties($small(285)));
+    }
+
+    public function test_a_leg_that_glugs_is_helped_at_the_highest_point_it_has(): void
+    {
+        $two = fn (string $first, string $second): ?string => Drainage::of(CircuitReader::read([
+            'format' => Circuit::FORMAT, 'name' => 'test',
+            'nodes' => array_map(fn (string $id, int $z) => ['id' => $id, 'x_mm' => 0, 'z_mm' => $z], ['neck', 'drain', 'top', 'end'], [900, 300, 800, 600]),
+            'passages' => [
+                ['id' => 'p0', 'from' => 'neck', 'to' => 'drain', 'volume_ml' => 600], ['id' => 'p1', 'from' => 'drain', 'to' => 'end', 'volume_ml' => 400],
+                ['id' => 'p2', 'from' => 'end', 'to' => 'top', 'volume_ml' => 300],
+            ],
+            'ports' => [
+                ['id' => 'fill', 'node' => 'neck', 'kind' => 'fill'], ['id' => 'cock', 'node' => 'drain', 'kind' => 'drain'],
+                ['id' => 'first', 'node' => $first, 'kind' => 'bleed'], ['id' => 'second', 'node' => $second, 'kind' => 'bleed'],
+            ],
+        ]), ['cock'])->slow[0]->airPort ?? null;
+        self::assertSame('second', $two('end', 'top'));
+        self::assertSame('first', $two('top', 'end'));
+    }
+
+    public function test_a_leg_with_air_from_above_does_not_glug(): void
+    {
+        $plain = $this->circuit(['neck' => 900, 'drain' => 300], [['neck', 'drain', 600]], ['fill' => 'neck', 'cock' => 'drain']);
+        self::assertSame([], Drainage::of($plain, ['cock'])->slow);
+    }
+
+    public function test_a_gate_that_is_none_is_named(): void
+    {
+        $plain = $this->circuit(['neck' => 900, 'drain' => 300], [['neck', 'drain', 600]], ['fill' => 'neck', 'cock' => 'drain']);
+        try {
+            new Mesh($plain, ['valve']);
+            self::fail('a gate nobody drew');
+        } catch (InvalidField $refused) {
+            self::assertSame('open_gates.0', $refused->field);
+        }
+    }
+
+    public function test_coolant_in_an_evacuated_circuit_stands_in_its_lowest_cells(): void
+    {
+        $leg = $this->circuit(['neck' => 900, 'low' => 300, 'end' => 800], [['neck', 'low', 1_000], ['low', 'end', 1_000]], ['fill' => 'neck']);
+        $wet = function (float $content) use ($leg): float {
+            $ml = 0.0;
+            foreach (Standing::of($leg, $content)->toArray() as $passage => $runs) {
+                foreach ($runs as [$from, $to, $state]) {
+                    $ml += $state === CellState::Coolant->value ? ($to - $from) * $leg->passages[$passage]->volumeMl : 0.0;
+                }
+            }
+
+            return $ml;
+        };
+        self::assertEqualsWithDelta(800.0, $wet(800.0), 21.0);
+        self::assertEqualsWithDelta(0.0, $wet(0.0), 1.0);
+        self::assertEqualsWithDelta(2_000.0, $wet(2_000.0), 1.0);
+    }
+
+    public function test_a_picture_keeps_only_the_air_that_the_sums_tell(): void
+    {
+        $hump = $this->circuit(
+            ['neck' => 900, 'low' => 300, 'hump' => 800, 'end' => 400],
+            [['neck', 'low', 1000], ['low', 'hump', 500], ['hump', 'end', 500]],
+            ['fill' => 'neck', 'bleed' => 'hump'],
+        );
+        $predicted = Filling::of($hump, 'fill');
+        self::assertEqualsWithDelta($predicted->airMl, $predicted->runs->trapped($hump)->sum(), 25.0);
+        $known = fn (float $airMl): float => Standing::withAir($hump, $predicted->runs, $airMl)->trapped($hump)->sum();
+        self::assertEqualsWithDelta(120.0, $known(120.0), 20.0);
+        self::assertEqualsWithDelta($predicted->airMl, $known(5_000.0), 25.0, 'no more than the model can place');
+        self::assertSame(0.0, $known(0.0));
     }
 
     public function test_what_lies_behind_a_hump_does_not_drain(): void

@@ -41,8 +41,11 @@ final class LawsTest extends TestCase
     /** How a volume was read and of what: without one they say nothing. */
     private const OF_A_VOLUME = ['vessel', 'liquid'];
 
-    /** Whose proof is time that has passed. */
+    /** Whose proof is time that has passed since the step before. */
     private const TIMED = ['pressure_test', 'hold', 'heat_cycle', 'rinse_run'];
+
+    /** Since the stage before: what is looked at before a drive may be typed after it. */
+    private const TIMED_FROM_ITS_STAGE = ['drive'];
 
     /** @return array<string, array{string}> */
     public static function journeys(): array
@@ -139,17 +142,24 @@ final class LawsTest extends TestCase
 
     private function timeIsTheServers(JobState $state, Judgement $judged, Step $step): void
     {
-        if ($judged->outcome() !== Outcome::Passes || ! in_array($step->kind, self::TIMED, true)) {
+        if ($judged->outcome() !== Outcome::Passes || ! in_array($step->kind, [...self::TIMED, ...self::TIMED_FROM_ITS_STAGE], true)) {
             return;
         }
-        // All of it in the second in which the step before it was done with.
-        [$before, $inOneSecond, $begun] = [0, [], false];
-        foreach ($state->journal->effective() as $line) {
-            $begun = $begun || $line->step === $step->id;
-            $before = $begun ? $before : $line->at;
-            $inOneSecond[] = $begun
-                ? new Entry($line->seq, $before, $line->person, $line->step, $line->form, $line->values, $line->typed)
-                : $line;
+        // All of it in the second in which the step, or the stage, before it was done with.
+        [$lines, $first] = [$state->journal->effective(), 0];
+        $isOfStage = fn (Entry $line): bool => ($state->steps[$line->step] ?? null)?->stage === $step->stage;
+        while ($lines[$first]->step !== $step->id) {
+            $first++;
+        }
+        while (in_array($step->kind, self::TIMED_FROM_ITS_STAGE, true) && $first > 0 && $isOfStage($lines[$first - 1])) {
+            $first--;
+        }
+        $before = $lines[$first - 1]->at ?? 0;
+        $inOneSecond = [];
+        foreach ($lines as $i => $line) {
+            $inOneSecond[] = $i < $first
+                ? $line
+                : new Entry($line->seq, $before, $line->person, $line->step, $line->form, $line->values, $line->typed);
         }
         $quick = $this->with($state, $inOneSecond);
         $at = $quick->at($quick->steps[$step->id], $before);

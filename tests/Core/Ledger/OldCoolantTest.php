@@ -15,7 +15,7 @@ final class OldCoolantTest extends TestCase
     {
         mt_srand(12);
         for ($job = 0; $job < 200; $job++) {
-            $lines = [new Line('found', 9000.0, 0, 0.5, true)];
+            $lines = [new Line('found', 9000.0, 0, 0.5, old: 1.0)];
             $before = 9000.0;
             for ($i = 0; $i < 10; $i++) {
                 $content = (new Ledger(10000, 0, $lines))->contentMl;

@@ -8,6 +8,7 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\ComparedSchool;
 use Aqbel\Core\Plan\Comparison;
@@ -30,13 +31,27 @@ final class ComparisonTest extends TestCase
         );
         self::assertEqualsCanonicalizing(['gravity', 'watch', 'open_neck', 'loose_cap', 'vent_bolt'], $names([]));
         self::assertEqualsCanonicalizing(
-            ['gravity', 'watch', 'open_neck', 'loose_cap', 'vent_bolt', 'funnel', 'raise', 'pressure', 'vacuum'],
+            ['gravity', 'watch', 'open_neck', 'loose_cap', 'vent_bolt', 'funnel', 'pressure', 'vacuum'],
             $names(Tool::cases()),
+            'a raised nose leaves no less air in this one, and is not offered',
         );
+        $raise = fn (ComparedSchool $s): bool => $s->school->id() === 'raise';
+        self::assertNotSame([], array_filter($this->compare('taxi-engine', Tool::cases())->schools, $raise), 'in this one it does');
         self::assertContains(
             'engine_first:upper_end',
             array_map(fn (ComparedSchool $s) => $s->school->id(), $this->compare('compact-loader', [])->schools),
         );
+    }
+
+    public function test_what_two_heights_decide_that_a_tape_cannot_tell_apart_is_a_range(): void
+    {
+        $taxi = $this->compare('taxi-electronics', []);
+        $fill = $taxi->recommended->fill;
+        self::assertSame([['rad_top', 'inv_in']], array_map(fn (Tie $tie) => [$tie->one, $tie->other], $fill->ties));
+        self::assertEqualsWithDelta(0.0, $fill->airLowMl(), 1.0);
+        self::assertEqualsWithDelta(235.0, $fill->airHighMl(), 5.0);
+        self::assertStringContainsString('leaves 0.00 L to 0.23 L of air', $taxi->reason(Demo::circuit('taxi-electronics'), UnitSystem::Metric));
+        self::assertSame([], $this->compare('rescue-ambulance', [])->recommended->fill->ties);
     }
 
     public function test_the_recommendation_follows_tools_and_circuit(): void

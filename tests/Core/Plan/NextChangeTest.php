@@ -28,7 +28,20 @@ final class NextChangeTest extends TestCase
         )
             ->choices;
         self::assertTrue(NextChange::before($choices)?->due());
-        self::assertStringContainsString('at 200,000 km', NextChange::after($choices, UnitSystem::Metric));
-        self::assertStringContainsString('at 124,274 mi', NextChange::after($choices, UnitSystem::UsCustomary));
+        self::assertStringContainsString('at 200,000 km', NextChange::after($choices, UnitSystem::Metric, 0.05));
+        self::assertStringContainsString('at 124,274 mi', NextChange::after($choices, UnitSystem::UsCustomary, 0.05));
+    }
+
+    public function test_old_coolant_that_went_back_in_is_as_old_as_it_was(): void
+    {
+        $known = JobOnPaper::on('rescue-ambulance', choices: ['usage' => new Usage(odometerKm: 120_000.0, sinceKm: 38_000.0)])->choices;
+        self::assertSame(
+            'not put off by this job, for 71 % is the old coolant: 48 % of its interval is used up',
+            NextChange::after($known, UnitSystem::Metric, 0.71),
+        );
+        $unknown = JobOnPaper::on('rescue-ambulance')->choices;
+        self::assertStringContainsString('is not known', NextChange::after($unknown, UnitSystem::Metric, 0.71));
+        self::assertTrue(NextChange::renews(0.25));
+        self::assertFalse(NextChange::renews(0.26));
     }
 }

@@ -10,6 +10,7 @@ use Aqbel\Core\Quantity\Typed;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class QuantityTest extends TestCase
@@ -88,5 +89,39 @@ final class QuantityTest extends TestCase
         self::assertSame('8.02 qt', UnitSystem::UsCustomary->format(7593.8, Dimension::Volume));
         self::assertSame('−36 °C', UnitSystem::Metric->format(-36.2, Dimension::Temperature));
         self::assertSame('0 °C', UnitSystem::Metric->format(-0.2, Dimension::Temperature));
+    }
+
+    /** @return array<string, array{string, Unit, float}> as typed; where that is asked for; in the core’s unit (NIST SP 811, from memory) */
+    public static function asPeopleWrite(): array
+    {
+        $cases = [
+            ['2 US gal', Unit::Litre, 7570.823568], ['5 dl', Unit::Litre, 500.0], ['50 cl', Unit::Litre, 500.0], ['500 ccm', Unit::Litre, 500.0], ['2 ltr', Unit::Litre, 2000.0],
+            ['16 ounces', Unit::Litre, 473.176473], ['88 celsius', Unit::Fahrenheit, 88.0], ['190 Fahrenheit', Unit::Celsius, 87.7777778], ['88 ℃', Unit::Fahrenheit, 88.0],
+            ['21 Hg', Unit::InchOfMercury, 71.114169], ['15 psig', Unit::Kilopascal, 103.421355], ['0.11 MPa', Unit::Kilopascal, 110.0], ['180 in-lb', Unit::NewtonMetre, 20.3372692],
+            ['20 N-m', Unit::FootPound, 20.0], ['6 inches', Unit::Millimetre, 152.4], ['1 hour', Unit::Minute, 3600.0], ['5:00', Unit::Minute, 300.0], ['5:00', Unit::Hour, 18_000.0],
+            ['1:30:00', Unit::Minute, 5400.0], ['50 percent', Unit::Share, 0.5], ['20+20+17', Unit::Litre, 57_000.0], ['20 + 20 + 17 l', Unit::Quart, 57_000.0],
+            ['1 L + 500 mL', Unit::Quart, 1500.0], ['18 ft-lbs', Unit::NewtonMetre, 24.4047231], ['+3', Unit::Litre, 3000.0],
+        ];
+
+        return array_combine(array_map(fn (array $case) => "{$case[0]} for {$case[1]->value}", $cases), $cases);
+    }
+
+    #[DataProvider('asPeopleWrite')]
+    public function test_units_are_taken_as_people_write_them(string $typed, Unit $asked, float $base): void
+    {
+        $parsed = Typed::parse($typed, $asked);
+        self::assertEqualsWithDelta($base, $parsed->base, 1.0e-5 * max(1.0, $base));
+        self::assertStringStartsWith($typed, $parsed->text);
+    }
+
+    #[TestWith(['1 + 500 mL + 2 L', Unit::Litre])]
+    #[TestWith(['20+20', Unit::Celsius])]
+    #[TestWith(['50+50', Unit::Percent])]
+    #[TestWith(['5:75', Unit::Minute])]
+    #[TestWith(['3++4', Unit::Litre])]
+    public function test_a_sum_that_is_none_is_refused(string $typed, Unit $asked): void
+    {
+        $this->expectException(\InvalidArgumentException::class);
+        Typed::parse($typed, $asked);
     }
 }

@@ -156,4 +156,20 @@ final class DrainTest extends TestCase
         self::assertStringContainsString('say what was done about it', $short->obstacles('drain:left_plug')[0]);
         self::assertStringContainsString('not recorded as closed', $short->obstacles('drain:left_plug')[1]);
     }
+
+    public function test_what_was_spilt_was_read_in_no_vessel_and_is_not_in_the_drum(): void
+    {
+        $kind = JobOnPaper::kind('drain');
+        $at = JobOnPaper::on('rescue-ambulance')->at('drain:radiator_cock');
+        $told = fn (string $way): Values => $kind->complete($at, 'elsewhere', new Values(['way' => $way, 'volume' => 400.0, 'vessel' => 'pan']));
+        self::assertSame('', $told('spill')->text('vessel'));
+        self::assertSame('pan', $told('hose')->text('vessel'));
+        $waste = function (string $way) use ($told): float {
+            $job = JobOnPaper::drainedAmbulance()->write('drain:radiator_cock', 'elsewhere', $told($way)->toArray());
+            $form = JobOnPaper::kind('dispose')->forms($job->at('dispose'))[0];
+
+            return (float) $form->fields[0]->default;
+        };
+        self::assertEqualsWithDelta(400.0, $waste('hose') - $waste('spill'), 0.1);
+    }
 }

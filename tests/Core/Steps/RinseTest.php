@@ -149,6 +149,22 @@ final class RinseTest extends TestCase
         );
     }
 
+    public function test_thirty_litres_from_a_garden_hose_are_taken_as_they_are(): void
+    {
+        $job = fn (): JobOnPaper => JobOnPaper::drainedAmbulance()->finish('drain:radiator_cock')->finish('drain:left_plug')->finish('drain:right_plug')
+            ->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])->finish('rinse');
+        $before = $job()->state()->ledger();
+        $hose = fn (array $said): JobOnPaper => $job()->write('rinse_flow', 'through', ['runs' => 'clear', ...$said]);
+        self::assertNull($job()->refusal('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear']));
+        self::assertSame([], $hose(['volume' => 30_000.0])->obstacles('rinse_flow'));
+        self::assertSame('clear', $hose([])->judge('rinse_flow')?->code);
+        $after = $hose(['volume' => 30_000.0])->state()->ledger();
+        self::assertEqualsWithDelta($before->contentMl, $after->contentMl, 0.01, 'as much stays inside');
+        self::assertEqualsWithDelta($before->oldMl * $before->contentMl / ($before->contentMl + 30_000.0), $after->oldMl, 0.5, 'nearly all of it water');
+        self::assertGreaterThan($after->oldMl, $hose([])->state()->ledger()->oldMl, 'nobody says how much: less is counted on');
+        self::assertNotSame([], $hose(['runs' => 'coloured'])->obstacles('rinse_flow'));
+    }
+
     /** @return array<string, array{string, string, float}> */
     public static function whatMayStay(): array
     {

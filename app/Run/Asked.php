@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Run;
+
+use Aqbel\Core\Job\Lines;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Steps\Checklist;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Steps\StepKind;
+
+/** What may be entered at a step that is in hand: which form stands open, and which press ends it. */
+final readonly class Asked
+{
+    /**
+     * @param  int  $missing  obstacles before it can be finished
+     * @param  bool  $cautionsRead  whether nobody has a caution to read first
+     * @param  string  $failed  name of the form that was just refused
+     */
+    public function __construct(
+        private Situation $at,
+        private StepKind $kind,
+        private StepCatalogue $kinds,
+        private int $missing,
+        private bool $cautionsRead,
+        private string $failed,
+    ) {
+    }
+
+    /** @return list<ShownForm> what may be written at any step, besides what this one asks */
+    public function anyTime(): array
+    {
+        $asksItself = in_array(CameOut::FORM, array_map(fn (Form $form) => $form->name, $this->kind->everything($this->at)), true);
+        $shown = [];
+        foreach (array_filter(['n' => Lines::Finding->value, 'w' => $asksItself ? null : Lines::Outlet->value]) as $key => $name) {
+            foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {
+                $shown[] = new ShownForm($form, $this->failed === $name, false, $key);
+            }
+        }
+
+        return $shown;
+    }
+
+    /**
+     * @return list<ShownForm> what has been recorded folds away once the step can be finished: the next thing to
+     * press is Finish
+     */
+    private function shown(): array
+    {
+        $shown = [];
+        foreach ($this->kind->forms($this->at) as $i => $form) {
+            $settled = $this->missing === 0 && $this->at->has($form->name);
+            $open = ($form->main && ! $settled) || $this->failed === $form->name;
+            $done = $form->closes ? $this->cautionsRead : $i === 0 && $open && $this->mayBeDoneInOne();
+            $shown[] = new ShownForm($form, $open, $i === 0, $i === 0 ? 'e' : (string) ($i + 1), $done);
+        }
+
+        return $shown;
+    }
+
+    /**
+     * @return list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with
+     * one press
+     */
+    public function docked(): array
+    {
+        return array_values(array_filter($this->shown(), fn (ShownForm $shown) => $shown->docked()));
+    }
+
+    /** @return list<ShownForm> what else may be entered */
+    public function aside(): array
+    {
+        return array_values(array_filter($this->shown(), fn (ShownForm $shown) => ! $shown->docked()));
+    }
+
+    /**
+     * Whether one entry may be all that is missing here: a step that is made of one main form, and wants one thing
+     * more.
+     */
+    private function mayBeDoneInOne(): bool
+    {
+        $main = array_filter($this->kind->everything($this->at), fn (Form $form) => $form->main);
+
+        return count($main) === 1 && $this->cautionsRead && ($this->missing === 1 || $this->kind instanceof Checklist);
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\FreezePointRead;
+use Aqbel\Core\Quantity\Temperature;
+
+/**
+ * Whether what is inside protects as was wanted, beyond what can be told. The refractometer knows; where there is none,
+ * the ledger's sum has to do.
+ */
+final readonly class FrostKept
+{
+    /** More glycol carries less heat and protects no better (handbook of any maker, from memory). */
+    private const MOST = 0.6;
+
+    private function __construct(private Situation $at, public float $fraction, public float $plusMinus, public float $target)
+    {
+    }
+
+    /** Null while nothing is known of what is inside. */
+    public static function of(Situation $at): ?self
+    {
+        $target = MixComesTo::target($at->job);
+        $freeze = $at->job->observedAnywhere(FreezePointRead::class);
+        if ($freeze !== []) {
+            $last = Temperature::celsius($freeze[count($freeze) - 1]->celsius);
+
+            return new self($at, Mixture::freezingAt($at->facts()->base, $last)->volumeFraction, MixtureRead::PLUS_MINUS, $target);
+        }
+        $ledger = $at->job->ledger();
+
+        return $ledger->fraction() === null ? null : new self($at, $ledger->fraction(), $ledger->glycolPlusMinus, $target);
+    }
+
+    public function isShort(): bool
+    {
+        return $this->fraction < $this->target - $this->plusMinus;
+    }
+
+    public function isTooStrong(): bool
+    {
+        return $this->fraction > max(self::MOST, $this->target) + $this->plusMinus;
+    }
+
+    /**
+     * What fits the room there is: so much out, so much of the other in.
+     *
+     * @return array{float, float} mL
+     */
+    public function remedy(): array
+    {
+        $ledger = $this->at->job->ledger();
+        $full = $ledger->capacityMl - $ledger->headspaceMl;
+        $with = $this->isShort() ? 1.0 : 0.0;
+        $pour = $full * ($this->target - $this->fraction) / ($with - $this->fraction);
+
+        return [max(0.0, $pour - max(0.0, $full - $ledger->contentMl)), $pour];
+    }
+}

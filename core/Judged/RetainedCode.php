@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+/** What stayed inside, against what should. */
+enum RetainedCode: string
+{
+    /** The content found is not known. */
+    case NoContent = 'no_content';
+
+    /** A point gave less than it should, about what stands in a part. */
+    case DidNotDrain = 'did_not_drain';
+
+    case MoreInside = 'more_inside';
+    case LessInside = 'less_inside';
+    case AsPredicted = 'as_predicted';
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Judged;
+
+/** A sum that cannot be: one of its numbers is wrong. */
+enum WrongSum: string
+{
+    case MoreThanFits = 'more_than_fits';
+    case LessThanNothing = 'less_than_nothing';
+    case MorePouredThanMixed = 'more_poured_than_mixed';
+    case MoreLeftThanWas = 'more_left_than_was';
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Drain;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\DrainGave;
+use Aqbel\Core\Judged\DrainGaveCode;
+use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Observed\DrainRan;
+use Aqbel\Core\Observed\Flowed;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Saying\Verdict;
+
+/** What a drain point came to, in the reader's units, and what stands behind it. */
+final readonly class DrainWords
+{
+    public function __construct(private Situation $at)
+    {
+    }
+
+    public function of(DrainGave $gave): Verdict
+    {
+        $together = count($gave->together) > 1 ? 'Together ' : '';
+        [$out, $expected] = [$this->at->litres($gave->outMl), $this->at->litres($gave->expectedMl)];
+
+        return match ($gave->code) {
+            DrainGaveCode::LeftShut => Verdict::wait($gave->code(), 'Left shut', 'Nobody opened it: nothing came out here, and what stands above it stays inside.'),
+            DrainGaveCode::RunsOn => Verdict::wait($gave->code(), 'Runs on', 'The cap is off now: record what more came out.'),
+            DrainGaveCode::WithOthers => Verdict::wait($gave->code(), 'With the others', "{$out} came out here. It is judged with what the others give, as one sum."),
+            DrainGaveCode::More => Verdict::wait($gave->code(), 'More than stands above it', "{$together}{$out} came out where {$expected} was predicted: "
+                .'a point before it had not run out, or one of the two was misread.'),
+            DrainGaveCode::MixedUp => $this->mixedUp($gave),
+            DrainGaveCode::Drained => Verdict::pass($gave->code(), 'Drained', "{$together}{$out} of {$expected} predicted came out."),
+            DrainGaveCode::Short => Verdict::wait($gave->code(), 'Short by '.$this->at->litres((float) $gave->shortMl()), $this->whyShort($gave)
+                .' Record what more comes out; what stays in dilutes the new fill.'),
+        };
+    }
+
+    private function mixedUp(DrainGave $gave): Verdict
+    {
+        $odd = $gave->odd ?? $this->at->step;
+        $out = DrainsInTurn::outMl($this->at->job, $odd);
+        $label = $this->at->circuit()->port($odd->params->text('port'))->label;
+
+        return Verdict::wait($gave->code(), 'Which gave what?', "{$label}: {$this->at->litres($out)}, where ".($out > $gave->boundMl
+            ? "no more than {$this->at->litres($gave->boundMl)} stands above it."
+            : "{$this->at->litres($gave->boundMl)} runs out there and nowhere else.").' Their sum is right: were two numbers exchanged?');
+    }
+
+    private function whyShort(DrainGave $gave): string
+    {
+        $ran = $this->at->latest(DrainRan::class);
+
+        return match (true) {
+            DrainGave::capIsOn($this->at) => 'The cap is still on: the vacuum holds it back. Pan under it, then open the cap.',
+            $ran?->flow === Flowed::Blocked => 'The cock is blocked or seized: clear it with wire, or use another drain point.',
+            count($gave->together) > 1 => "Together they gave {$this->at->litres($gave->outMl)} of {$this->at->litres($gave->expectedMl)}: no air is getting in, or one of "
+                .'them is blocked. '.($this->glugs() ?? 'Cap off, top bleed points open, heater hot, then let them run again.'),
+            default => 'No air is getting in, or it is blocked. '
+                .($this->glugs() ?? 'Cap off, top bleed points open, heater hot, then let it run again.'),
+        };
+    }
+
+    /** @return list<string> names of the parts it empties */
+    public function empties(): array
+    {
+        $label = fn (string $passage): string => $this->at->circuit()->passages[$passage]->label ?? $passage;
+
+        return array_values(array_unique(array_map($label, $this->at->step->params->list('empties'))));
+    }
+
+    /** The region that drains slowly for want of air, with the point that cures it. */
+    public function glugs(): ?string
+    {
+        $circuit = $this->at->circuit();
+        foreach (Plan::of($this->at)->predicted->slow as $region) {
+            $parts = array_values(
+                array_unique(array_map(fn (string $id) => $circuit->passages[$id]->label ?? $id, $region->passages)),
+            );
+            if (array_intersect($parts, $this->empties()) !== []) {
+                return implode(', ', $parts).' gets no air and glugs'.(
+                    $region->airPort === null ? '.' : ": open {$circuit->port($region->airPort)->label}."
+                );
+            }
+        }
+
+        return null;
+    }
+}

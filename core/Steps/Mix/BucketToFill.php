@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Mix;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Bucket;
+use Aqbel\Core\Judged\MixComesTo;
+use Aqbel\Core\Mixing\Mix;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Vessel;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Table;
+use Aqbel\Core\Stores\Shopping;
+
+/** What goes into which vessel, up to which of its marks, beside what is in it already. */
+final readonly class BucketToFill
+{
+    /** Mixed for topping up where next to nothing is missing, mL (common practice, no source). */
+    private const LEAST_ML = 1000.0;
+
+    /** mL that is in it so far, and of stock and of water that still goes in. */
+    private float $thereMl;
+
+    public float $stockMl;
+
+    public float $waterMl;
+
+    private Vessel $vessel;
+
+    private bool $premix;
+
+    private Mix $mix;
+
+    public function __construct(private Situation $at)
+    {
+        $this->mix = MixComesTo::wanted($at->job);
+        $batch = Bucket::batch($at->job);
+        $this->vessel = Plan::of($at)->rules()->vessels->forBatch($this->inAllMl());
+        $this->thereMl = $batch->ml;
+        [$this->stockMl, $this->waterMl] = $batch->missing($this->mix, $this->inAllMl(), $this->vessel->graduationMl);
+        $this->premix = Plan::of($at)->choices->stockFraction < 1.0;
+    }
+
+    private function inAllMl(): float
+    {
+        return max(self::LEAST_ML, Shopping::SPARE * $this->mix->room->mL());
+    }
+
+    /** Premix alone, and nothing to mix. */
+    public function isReady(): bool
+    {
+        return $this->premix && $this->waterMl <= 0.0 && $this->thereMl <= 0.0;
+    }
+
+    public function stock(): string
+    {
+        return $this->premix ? 'premix' : 'concentrate';
+    }
+
+    /** As it stands on its label. */
+    public function label(): string
+    {
+        return $this->premix ? 'Premix '.$this->at->say(Plan::of($this->at)->choices->stockFraction, Unit::Percent) : 'Concentrate';
+    }
+
+    /** How it is mixed, and that it is enough. */
+    public function instruction(): string
+    {
+        $spare = round(100.0 * (Shopping::SPARE - 1.0));
+        $much = $this->inAllMl() <= self::LEAST_ML ? 'A litre is enough for topping up.' : "That is {$spare} % more than the circuit takes.";
+
+        return $this->isReady()
+            ? "The premix is ready as it is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed."
+            : "Level bench, everything clean. {$this->vessel->name}: {$this->stock()} to the {$this->stockMark()} mark, then water to the "
+                ."{$this->waterMark()} mark. {$much} Stir.";
+    }
+
+    /** @return list<Table> the order of pouring; none where nothing goes in any more */
+    public function tables(float $backMl): array
+    {
+        $rows = array_values(array_filter([
+            $backMl > 0.0 ? ['Old coolant, clean', $this->at->litres($backMl), 'first'] : null,
+            $this->stockMl > 0.0 ? [$this->label(), $this->at->litres($this->stockMl), $this->isReady() ? 'as it is' : "to the {$this->stockMark()} mark"] : null,
+            $this->waterMl > 0.0 ? ['Water', $this->at->litres($this->waterMl), "up to the {$this->waterMark()} mark"] : null,
+        ]));
+
+        return $rows === []
+            ? []
+            : [new Table($this->isReady() ? 'What is poured' : "Order of pouring, {$this->vessel->name}", ['Liquid', 'Amount', 'Where'], $rows)];
+    }
+
+    /** What still goes in, as a sentence of its own. */
+    public function toAdd(): string
+    {
+        $add = array_filter([
+            $this->stockMl > 0.0 ? "{$this->at->litres($this->stockMl)} {$this->stock()}" : null,
+            $this->waterMl > 0.0 ? "{$this->at->litres($this->waterMl)} water" : null,
+        ]);
+
+        return $add === [] ? '' : ' Add '.implode(' and ', $add).' to the bucket.';
+    }
+
+    private function stockMark(): string
+    {
+        return $this->at->litres($this->thereMl + $this->stockMl);
+    }
+
+    private function waterMark(): string
+    {
+        return $this->at->litres($this->thereMl + $this->stockMl + $this->waterMl);
+    }
+}

@@ -1,0 +1,236 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Vacuum;
+
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\PressureHeldCode;
+use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\DripSeen;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Saying\Clock;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Figure;
+use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
+
+/**
+ * Stage 1, where coolant has been disappearing: topped up and pressed cold, so that the drip shows before anything is
+ * drained.
+ */
+final class FindDrip extends StepKind
+{
+    /** Under which a step says that it is the empty circuit, filled with water for it, after a leak under vacuum. */
+    public const WATER = 'water';
+
+    private readonly PressureTest $test;
+
+    public function __construct()
+    {
+        $this->test = new PressureTest;
+    }
+
+    public function name(): string
+    {
+        return 'find_drip';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::MovesCoolant, Does::LoadsJoints];
+    }
+
+    public function title(Situation $at): string
+    {
+        return $this->isWater($at) ? 'Fill with water, find the drip' : 'Find the drip first';
+    }
+
+    public function why(Situation $at): string
+    {
+        return $this->isWater($at) ? 'Air came in, and nobody found where. Water costs nothing, and under pressure it shows the place.'
+            : 'Coolant has been disappearing. Drained, the circuit shows nothing; topped up and under '
+            .'pressure it drips.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        $pressing = $this->canPress($at)
+            ? [
+                $this->test->instructions($at)[0],
+                'Hold it five minutes, and let the pressure off before the tester comes off.',
+            ]
+            : ['No pressure tester at hand: leave it standing topped up, with clean paper underneath.'];
+
+        return [
+            $this->isWater($at)
+                ? 'Vacuum adapter off. Water in to the mark, not coolant, and say how much: what stays inside counts.'
+                : 'Top up to the mark with water or the coolant that is in it, and say how much.',
+            ...$pressing,
+            'Look at pump, hose ends, radiator seams, plugs, and the carpet below the heater. Photograph the drip.',
+            $this->isWater($at)
+                ? 'No drip and the pressure holds: it was the adapter. Another seal, or another way of filling.'
+                : 'No drip and the pressure holds: test for combustion gas; the engine may be consuming it.',
+        ];
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Overpressure, Hazard::Scald];
+    }
+
+    public function observes(): array
+    {
+        return [...$this->test->observes(), DripSeen::class];
+    }
+
+    public function asks(Situation $at): array
+    {
+        $topped = $this->toppedForm($at)->aside($at->has('topped'));
+        $seen = DripSeen::asked()->aside(! $at->has('topped'));
+        $tests = $this->canPress($at) ? $this->test->forms($at) : [];
+
+        return Form::offering(
+            match (true) {
+                ! $at->has('topped') => [$topped],
+                $tests !== [] && ! $this->isTested($at) => [...$tests, $seen],
+                default => [$seen, ...$tests, $topped],
+            },
+            [$this->toppedForm($at), DripSeen::asked(), ...$this->test->everything($at)],
+        );
+    }
+
+    private function isTested(Situation $at): bool
+    {
+        return ! in_array($this->test->judgement($at)?->code, [null, PressureHeldCode::Holding], true);
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        $this->test->admit($at, $form, $values);
+    }
+
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        if ($entry->form !== 'topped') {
+            return [];
+        }
+        $water = $entry->text('liquid') === 'water';
+        $fraction = $water ? 0.0 : Plan::of($at)->choices->presumedFraction($at->circuit());
+
+        return [
+            new Line(
+                'Topped up for the leak test',
+                $entry->number('volume') ?? 0.0,
+                self::plusMinusMl($at, $entry),
+                $fraction,
+                $water ? 0.0 : 1.0,
+            ),
+        ];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        $tested = ! $this->canPress($at) || $this->isTested($at);
+        $seen = $this->seen($at);
+
+        return array_values(array_filter([
+            $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
+            $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
+            $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
+            $seen?->unexplained() === true && ! $this->isWater($at)
+                ? Obstacle::missing('no_gas_test', 'No drip: test for combustion gas before the circuit is drained.')
+                : null,
+        ]));
+    }
+
+    public function figure(Situation $at): Figure
+    {
+        return $this->test->figure($at);
+    }
+
+    public function clock(Situation $at): ?Clock
+    {
+        return $this->test->clock($at);
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        $seen = $this->seen($at);
+
+        return match (true) {
+            $seen === null => $this->test->judge($at),
+            $seen->gas => Verdict::stop('gas', 'Combustion gas',
+                'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before '
+                    .'anything is filled.'),
+            $seen->place !== null => Verdict::pass('found', "Found: {$seen->place}",
+                match (true) {
+                    $this->isWater($at) => 'It is mended next, when the water is out.',
+                    $this->isMendedHere($at) => 'It is mended next, before it runs again.',
+                    default => 'Mending it is on the close-up list.',
+                }.($seen->where === '' ? '' : " Seen: {$seen->where}.")),
+            $this->isWater($at) => Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.'),
+            $seen->unexplained() => Verdict::wait(
+                'no_drip',
+                'No drip',
+                'Test for combustion gas: the engine may be consuming it.',
+            ),
+            default => Verdict::wait(
+                'no_drip_no_gas',
+                'No drip, no gas',
+                'Fill it, and keep the follow-up short: the level tells.',
+            ),
+        };
+    }
+
+    /** The water comes out again, and what dripped is mended while it is empty. */
+    public function orders(Situation $at): array
+    {
+        $place = $this->seen($at)?->place;
+        $mend = new Values(['what' => trim("{$place}, {$this->seen($at)?->where}", ', ')]);
+
+        return [
+            ...$this->isWater($at) ? [new Step("water_out:{$at->step->id}", 'water_out', $at->step->stage)] : [],
+            ...$place !== null && $this->isMendedHere($at) ? [new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $mend)] : [],
+        ];
+    }
+
+    /** Once it has been closed up there is no list left for it. */
+    private function isMendedHere(Situation $at): bool
+    {
+        return $this->isWater($at) || $at->step->stage->value >= Stage::RunHot->value;
+    }
+
+    private function isWater(Situation $at): bool
+    {
+        return $at->step->params->ticked(self::WATER);
+    }
+
+    private function seen(Situation $at): ?DripSeen
+    {
+        return $at->latest(DripSeen::class);
+    }
+
+    private function canPress(Situation $at): bool
+    {
+        return Plan::of($at)->choices->has(Tool::PressureTester);
+    }
+
+    private function toppedForm(Situation $at): Form
+    {
+        return new Form('topped', 'Record top-up', [
+            ...$this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure),
+            Field::choice('liquid', 'With', ['water' => 'Water', 'coolant' => 'The coolant that is in it'], 'water'),
+        ]);
+    }
+}
