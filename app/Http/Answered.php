@@ -16,9 +16,12 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class Answered
 {
-    public static function stored(Request $request, RedirectResponse $to): JsonResponse
+    /** @param  ?string  $page  what stands there now, as HTML; null where it is to be fetched */
+    public static function stored(Request $request, RedirectResponse $to, ?string $page = null): JsonResponse
     {
-        return new JsonResponse(['stored' => true, 'key' => self::key($request), 'person' => self::person($request), 'to' => $to->getTargetUrl()]);
+        $told = ['stored' => true, 'key' => self::key($request), 'person' => self::person($request), 'to' => $to->getTargetUrl()];
+
+        return new JsonResponse($page === null ? $told : [...$told, 'page' => $page]);
     }
 
     /** @param  array<string, string>  $errors  by field; shown at them on the page it goes on to */

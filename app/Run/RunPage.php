@@ -105,6 +105,28 @@ final readonly class RunPage
         $this->written = new Written($this->at, $kinds, $allEntries);
     }
 
+    /**
+     * The page of a job in hand.
+     *
+     * @param  ?string  $asked  a step somebody looks at; the one in hand where it is none of this job
+     * @param  string  $failed  name of the form that was just refused
+     * @return ?self null where nothing is left to do
+     */
+    public static function of(Job $job, Person $reader, ?string $asked, string $failed = '', bool $allEntries = false): ?self
+    {
+        if ($job->isClosed()) {
+            return null;
+        }
+        $job->loadMissing(['vehicle', 'circuit']);
+        $state = $job->state();
+        $step = $state->steps[$asked ?? ''] ?? $state->stepInHand();
+        $alone = $asked !== null || $failed !== '';
+
+        return $step === null
+            ? null
+            : new self($job, $state, $step, $reader, app(StepCatalogue::class), now()->getTimestamp(), $failed, $alone, $allEntries);
+    }
+
     /** Whether its engine is to be shut off now: nothing else is shown as large. */
     public function isDanger(): bool
     {

@@ -24,10 +24,14 @@ if ('serviceWorker' in navigator && document.body.dataset.person) {
 }
 
 // On a narrow screen the stages run sideways: the one in hand is brought into view.
-const stages = one('.rail-stages', HTMLElement);
-if (stages) {
-    stages.scrollLeft = (one('.is-current', HTMLElement, stages)?.offsetLeft ?? 0) - stages.offsetLeft - 12;
+function showStage() {
+    const stages = one('.rail-stages', HTMLElement);
+    if (stages) {
+        stages.scrollLeft = (one('.is-current', HTMLElement, stages)?.offsetLeft ?? 0) - stages.offsetLeft - 12;
+    }
 }
+showStage();
+document.addEventListener('shown', showStage);
 for (const place of all('[data-qr]', HTMLElement)) {
     import('./qr.js').then(({ draw }) => draw(place, place.dataset.qr ?? ''));
 }

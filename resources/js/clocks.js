@@ -4,8 +4,17 @@ import { all } from './dom.js';
 
 const TICK_MS = 500;
 
+/** When the page was told the server's time last; null where it was by loading. */
+let readMs = null;
+
+/** Goes by the server's time as a page that was put in place has it. */
+export function setServerTime(seconds) {
+    document.body.dataset.now = seconds;
+    readMs = performance.timeOrigin + performance.now();
+}
+
 /** Server seconds now, whatever the tablet's own clock says. */
-export function serverNow(atLoad = Number(document.body.dataset.now), loadedMs = performance.timeOrigin, nowMs = performance.timeOrigin + performance.now()) {
+export function serverNow(atLoad = Number(document.body.dataset.now), loadedMs = readMs ?? performance.timeOrigin, nowMs = performance.timeOrigin + performance.now()) {
     return atLoad + (nowMs - loadedMs) / 1000;
 }
 

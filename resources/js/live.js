@@ -1,8 +1,9 @@
 // What others write stands here within two seconds. A page asks one small question again and again, and fetches itself anew only
 // when the answer has changed; what somebody is typing in stays as it is.
 
+import { setServerTime } from './clocks.js';
 import { all, one } from './dom.js';
-import { isTyping } from './send.js';
+import { isTyping } from './typing.js';
 
 const TICK_MS = 1500;
 /** So many questions without an answer, and it is said. */
@@ -10,6 +11,12 @@ const CUT_AFTER = 2;
 
 /** What differs on every page although nothing changed. */
 const PASSING = 'input[name=key], input[name=_token]';
+
+/** The regions that no other one is around. */
+const outermost = (root) => all('[data-live]', HTMLElement, root).filter((region) => {
+    const outer = region.parentElement?.closest('[data-live]') ?? null;
+    return outer === null || outer === root;
+});
 
 /** Whether two regions show the same. */
 export function sameAs(here, there) {
@@ -50,11 +57,7 @@ function replace(here, there) {
  */
 export function renew(root, fresh) {
     let left = false;
-    const outermost = all('[data-live]', HTMLElement, root).filter((region) => {
-        const around = region.parentElement?.closest('[data-live]') ?? null;
-        return around === null || around === root;
-    });
-    for (const here of outermost) {
+    for (const here of outermost(root)) {
         const there = fresh.getElementById(here.id);
         if (!there || sameAs(here, there)) {
             continue;
@@ -69,25 +72,66 @@ export function renew(root, fresh) {
     return left;
 }
 
+/** Counts what was put in place, so that an answer asked for earlier does not bring the past back. */
+let turn = 0;
+
+/**
+ * Puts a page in place that came with an answer, as going to it would: nothing is loaded, and nothing flickers.
+ *
+ * @param {string} html
+ * @param {string} address
+ * @returns {boolean} false where it has to be gone to
+ */
+export function show(html, address) {
+    const fresh = new DOMParser().parseFromString(html, 'text/html');
+    const step = (page) => one('#step-title', HTMLElement, page)?.textContent;
+    const stayed = step(fresh) === step(document);
+    const pairs = outermost(document).map((here) => [here, fresh.getElementById(here.id)]);
+    if (fresh.body.dataset.person !== document.body.dataset.person || pairs.some(([, there]) => !there)) {
+        return false;
+    }
+    turn++;
+    for (const [here, there] of pairs) {
+        here.replaceWith(document.importNode(there, true));
+    }
+    document.title = fresh.title;
+    document.body.dataset.tick = fresh.body.dataset.tick;
+    setServerTime(fresh.body.dataset.now);
+    document.querySelectorAll('[data-cut], [data-stale]').forEach((notice) => notice.setAttribute('hidden', ''));
+    if (address !== location.href) {
+        history.pushState({ shown: true }, '', address);
+    }
+    navigator.serviceWorker?.controller?.postMessage({ address: location.href, html, person: document.body.dataset.person });
+    // As after a load: from its title on, and from the top where it is another step.
+    one('#step-title', HTMLElement)?.focus({ preventScroll: true });
+    if (!stayed) {
+        scrollTo({ top: 0, behavior: 'instant' });
+    }
+    document.dispatchEvent(new Event('shown'));
+    return true;
+}
+
 export function stayLive() {
     const about = document.body.dataset.about;
     if (about === undefined) {
         return;
     }
-    let [seen, busy, failed] = [document.body.dataset.tick ?? '', false, 0];
+    let [busy, failed] = [false, 0];
     const cut = one('[data-cut]', HTMLElement);
     const stale = one('[data-stale]', HTMLElement);
 
     const refresh = async () => {
+        const asked = turn;
         const response = await fetch(location.href, { headers: { 'X-Live': '1', 'X-Requested-With': 'XMLHttpRequest', Accept: 'text/html' }, redirect: 'manual' });
         if (!response.ok) {
             // It leads elsewhere now: signed, locked, or ended.
             return response.type === 'opaqueredirect' && !isTyping(document) ? location.reload() : undefined;
         }
         const fresh = new DOMParser().parseFromString(await response.text(), 'text/html');
-        if (fresh.body.dataset.person !== document.body.dataset.person) {
+        if (asked !== turn || fresh.body.dataset.person !== document.body.dataset.person) {
             return;
         }
+        setServerTime(fresh.body.dataset.now);
         const at = scrollY;
         const left = renew(document, fresh);
         scrollTo({ top: at, behavior: 'instant' });
@@ -100,13 +144,15 @@ export function stayLive() {
             return;
         }
         busy = true;
+        const seen = document.body.dataset.tick ?? '';
         try {
             const answer = await fetch(`/tick.php?about=${encodeURIComponent(about)}`, { headers: { 'If-None-Match': `"${seen}"` }, cache: 'no-store' });
             const tag = (answer.headers.get('ETag') ?? '').replace(/^W\/|"/g, '');
             failed = answer.status < 400 ? 0 : failed + 1;
-            if (answer.status === 204 && tag !== '' && tag !== seen) {
+            if (answer.status === 204 && tag !== '' && tag !== seen && seen === document.body.dataset.tick) {
+                const asked = turn;
                 await refresh();
-                seen = tag;
+                document.body.dataset.tick = asked === turn ? tag : document.body.dataset.tick;
             }
         } catch {
             failed++;
@@ -120,4 +166,5 @@ export function stayLive() {
     setInterval(ask, TICK_MS);
     document.addEventListener('visibilitychange', ask);
     addEventListener('online', ask);
+    addEventListener('popstate', () => location.reload());
 }

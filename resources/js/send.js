@@ -3,7 +3,9 @@
 
 import { all, around, one } from './dom.js';
 import { counted, dealtWith, drop, keep, pageOf, refuse, refused, takeOver, typedIn, waiting } from './outbox.js';
+import { show as showPage } from './live.js';
 import { prepare } from './photo.js';
+import { isTyping } from './typing.js';
 
 const AGAIN_MS = 4000;
 const OFFLINE = 'offline';
@@ -55,7 +57,7 @@ async function freshToken(person) {
  */
 async function post(action, body, person, again = true) {
     try {
-        const response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json' }, redirect: 'manual' });
+        const response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json', ...(document.getElementById('run') ? { 'X-Run': '1' } : {}) }, redirect: 'manual' });
         const answer = await response.json().catch(() => null);
         const became = outcome(response.status, answer, String(body.get('key')), person);
         const token = response.status === 419 && again ? await freshToken(person) : null;
@@ -64,9 +66,9 @@ async function post(action, body, person, again = true) {
             return post(action, body, person, false);
         }
         const odd = became === 'later' && response.status < 429 ? UNKNOWN : '';
-        return { became, to: answer?.to ?? location.href, reason: answer?.message ?? (response.status === 413 ? TOO_LARGE : odd) };
+        return { became, to: answer?.to ?? location.href, page: answer?.page ?? null, reason: answer?.message ?? (response.status === 413 ? TOO_LARGE : odd) };
     } catch {
-        return { became: 'later', to: null, reason: OFFLINE };
+        return { became: 'later', to: null, page: null, reason: OFFLINE };
     }
 }
 
@@ -129,12 +131,6 @@ function inOrder(now) {
     const at = Math.max(now, 1 + Number(localStorage.getItem(LAST) ?? 0));
     localStorage.setItem(LAST, String(at));
     return at;
-}
-
-/** Whether somebody is in the middle of typing: a page that goes elsewhere then takes it along. */
-export function isTyping(page) {
-    const typed = [...page.querySelectorAll('form[data-send] input:not([type=hidden]), form[data-send] textarea')];
-    return typed.some((field) => ['checkbox', 'radio'].includes(field.type) ? field.checked !== field.defaultChecked : field.value !== field.defaultValue);
 }
 
 /** What is kept stays to be seen, and is no longer being typed. */
@@ -231,8 +227,11 @@ export async function startSending() {
         if (await prepare(form, body)) {
             // Behind entries that still wait: order counts.
             const behind = (await mine()).length > 0;
-            const { became, to, reason } = behind ? { became: 'later', to: null, reason: cut ? OFFLINE : '' } : await post(form.action, body, person);
+            const { became, to, page, reason } = behind ? { became: 'later', to: null, page: null, reason: cut ? OFFLINE : '' } : await post(form.action, body, person);
             [cut, odd] = [reason === OFFLINE, reason === UNKNOWN];
+            if (became === 'sent' && page && showPage(page, to)) {
+                return;
+            }
             if (became === 'sent' || became === 'refused') {
                 // Refused: the page it was typed on shows why, at the field.
                 location.assign(to);

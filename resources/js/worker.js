@@ -60,6 +60,15 @@ async function lastSeen(address) {
     return page ? new Response((await page.text()).replace('<body', '<body data-kept'), { headers: page.headers }) : Response.error();
 }
 
+/** A page that was put in place without going to it. */
+self.addEventListener('message', (event) => {
+    const { address, html, person } = event.data ?? {};
+    if (typeof html === 'string' && address.startsWith(self.location.origin)) {
+        const headers = { 'Content-Type': 'text/html; charset=utf-8', 'Aqbel-Person': person };
+        event.waitUntil(remember(new URL(address), new Response(html, { headers })));
+    }
+});
+
 self.addEventListener('fetch', (event) => {
     const address = new URL(event.request.url);
     if (address.pathname === '/sign-out') {

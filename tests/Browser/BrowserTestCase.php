@@ -395,7 +395,8 @@ abstract class BrowserTestCase extends TestCase
 
     protected function follow(\Closure $act): void
     {
-        self::$browser->executeScript('window.before = true');
+        // Either another page, or another in this one's place.
+        self::$browser->executeScript('window.before = true; document.addEventListener("shown", () => { window.before = false }, { once: true })');
         $act();
         self::$browser->wait(40, 20)
             ->until(

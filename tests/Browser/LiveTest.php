@@ -82,6 +82,25 @@ final class LiveTest extends BrowserTestCase
         self::$browser->manage()->getLog('browser');
     }
 
+    public function test_an_entry_is_answered_with_the_page_as_it_stands_then(): void
+    {
+        $this->signIn();
+        $run = $this->jobAt('found', 'SKP 114');
+        $this->visit("{$run}?step=found");
+        $this->mark();
+        $this->record('found', ['content' => 'full']);
+        $this->unmoved();
+        $this->see('Finish step');
+        self::assertSame('step-title', self::$browser->executeScript('return document.activeElement.id'));
+        $this->finish();
+        $this->unmoved();
+        self::assertSame($run, parse_url((string) self::$browser->getCurrentURL(), PHP_URL_PATH));
+        self::assertNull(parse_url((string) self::$browser->getCurrentURL(), PHP_URL_QUERY));
+        $this->see('Baseline readings');
+        self::$browser->navigate()->back();
+        $this->until(fn () => str_contains($this->shown('.ahead'), 'Finished by'));
+    }
+
     private function mark(): void
     {
         self::$browser->executeScript('window.unmoved = true');

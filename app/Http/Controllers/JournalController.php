@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Answered;
 use App\Journal\Recorder;
 use App\Models\Job;
+use App\Run\RunPage;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Illuminate\Http\JsonResponse;
@@ -46,6 +47,14 @@ abstract class JournalController extends Controller
         $stay = $step !== '' && $request->input('stay') === '1' && $finished !== true;
         $to = redirect("/jobs/{$job->id}".($stay ? '?step='.urlencode($step) : ''));
 
-        return $script ? Answered::stored($request, $to) : $to;
+        return $script ? Answered::stored($request, $to, self::pageAfter($request, $job, $stay ? $step : null)) : $to;
+    }
+
+    /** The run as it stands after an entry, for a page that puts it in place itself; null where it leads elsewhere. */
+    private static function pageAfter(Request $request, Job $job, ?string $step): ?string
+    {
+        $page = $request->hasHeader('X-Run') ? RunPage::of($job->fresh() ?? $job, self::person($request), $step) : null;
+
+        return $page === null ? null : view('run.show', ['page' => $page])->render();
     }
 }

@@ -23,33 +23,19 @@ use Illuminate\View\View;
 /** The run: one step in hand, what may be entered, what it means. */
 final class RunController extends JournalController
 {
-    public function show(Request $request, Job $job, StepCatalogue $kinds): View|RedirectResponse
+    public function show(Request $request, Job $job): View|RedirectResponse
     {
-        if ($job->isClosed()) {
-            return redirect("/jobs/{$job->id}/record");
-        }
-        $job->loadMissing(['vehicle', 'circuit']);
-        $state = $job->state();
         $asked = $request->query('step');
-        $step = is_string($asked) && isset($state->steps[$asked]) ? $state->steps[$asked] : $state->stepInHand();
-        if ($step === null) {
-            return redirect("/jobs/{$job->id}/record");
-        }
         $failed = $request->old('form');
+        $page = RunPage::of(
+            $job,
+            self::person($request),
+            is_string($asked) ? $asked : null,
+            is_string($failed) ? $failed : '',
+            $request->query('entries') === 'all',
+        );
 
-        return view('run.show', [
-            'page' => new RunPage(
-                $job,
-                $state,
-                $step,
-                self::person($request),
-                $kinds,
-                now()->getTimestamp(),
-                is_string($failed) ? $failed : '',
-                is_string($asked) || is_string($failed),
-                $request->query('entries') === 'all',
-            ),
-        ]);
+        return $page === null ? redirect("/jobs/{$job->id}/record") : view('run.show', ['page' => $page]);
     }
 
     public function record(Request $request, Job $job): RedirectResponse|JsonResponse
