@@ -29,6 +29,7 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
+use Aqbel\Core\Writing\Changed;
 
 /** One step of a job as the run shows it: what may be entered, what it means, and the circuit beside it. */
 final readonly class RunPage
@@ -39,6 +40,8 @@ final readonly class RunPage
     private const SHOWN_POCKETS = 3;
 
     private const SHOWN_OBSTACLES = 6;
+
+    private const SHOWN_CHANGES = 8;
 
     public StepKind $kind;
 
@@ -160,6 +163,21 @@ final readonly class RunPage
         $trace = $this->kind->trace($this->at);
 
         return $trace === null ? null : new TracePicture($trace, $this->units);
+    }
+
+    /** @return list<ChangedVerdict> what an earlier line put right has changed at other steps */
+    public function changed(): array
+    {
+        $changed = $this->done || $this->ahead ? [] : Changed::byTheNewest($this->state, $this->now, $this->units);
+        // That of the step shown stands large on it.
+        $changed = array_values(array_filter($changed, fn (Changed $one) => $one->step->id !== $this->step->id));
+
+        return array_map(fn (Changed $one) => new ChangedVerdict(
+            $this->kinds->of($one->step)->title($this->state->at($one->step, $this->now, $this->units)),
+            "/jobs/{$this->job->id}?step=".urlencode($one->step->id),
+            $one->before,
+            $one->now,
+        ), array_slice($changed, 0, self::SHOWN_CHANGES));
     }
 
     public function rail(): Rail

@@ -305,6 +305,14 @@ final class JobState
         return new self($this->circuit, $this->first, $this->kinds, new Journal($lines), false);
     }
 
+    /** The same job as it stood after one of its lines. */
+    public function upTo(int $seq): self
+    {
+        $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->seq <= $seq);
+
+        return new self($this->circuit, $this->first, $this->kinds, new Journal(array_values($lines)));
+    }
+
     /** What a step comes to: as it stood when it was in hand, with whatever was corrected since. */
     public function verdictOf(Step $step, int $now, UnitSystem $units = UnitSystem::Metric): ?Verdict
     {

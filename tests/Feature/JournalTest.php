@@ -137,6 +137,7 @@ final class JournalTest extends ShopTestCase
         $this->finish($job, 'sign_off')->assertSessionHasErrors('finish');
         self::assertSame('drain:radiator_cock', $job->state()->stepInHand()?->id);
         $this->get("/jobs/{$job->id}")->assertSee('In hand again')->assertSee('Imre Tovald');
+        $this->get("/jobs/{$job->id}")->assertSee('Changed by what was put right')->assertSeeInOrder(['What stayed inside', 'was: ']);
         $this->finish($job, 'drain:radiator_cock')->assertSessionHasErrors('finish');
         $this->finish($job, 'drain:radiator_cock', 'no')->assertSessionHasErrors('reason');
         $again = [];

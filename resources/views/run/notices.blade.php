@@ -1,3 +1,14 @@
+@php $changed = $page->changed(); @endphp
+@if ($changed !== [])
+    <ul class="just-now" aria-label="Changed by what was put right">
+        @foreach ($changed as $one)
+            <li class="verdict-{{ $one->tone()->value }}">
+                @icon(['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x'][$one->tone()->value])
+                <span><a href="{{ $one->href }}">{{ $one->title }}</a>: <b>{{ $one->said() }}.</b></span>
+            </li>
+        @endforeach
+    </ul>
+@endif
 @if ($page->justNow !== [])
     <ul class="just-now" aria-label="Just finished">
         @foreach ($page->justNow as $done)
