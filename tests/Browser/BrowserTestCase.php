@@ -35,6 +35,11 @@ abstract class BrowserTestCase extends TestCase
 
     protected static RemoteWebDriver $browser;
 
+    /** Who signed in last. */
+    protected string $login = 'imre';
+
+    protected string $password = 'bleed-it-dry';
+
     /** In place of the browser while a walk is on its way to the step it is about. */
     private ?Wire $wire = null;
 
@@ -129,15 +134,31 @@ abstract class BrowserTestCase extends TestCase
     /** Goes through steps over HTTP, in the same session, and shows where that led. */
     protected function overHttp(\Closure $walk): void
     {
+        $path = (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH);
+        $this->wire = $this->wire($path);
+        $walk();
+        $this->wire = null;
+        $this->visit($path);
+    }
+
+    private function wire(string $path): Wire
+    {
         $cookies = array_map(
             fn (Cookie $cookie) => "{$cookie->getName()}={$cookie->getValue()}",
             self::$browser->manage()->getCookies(),
         );
-        $path = (string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH);
-        $this->wire = new Wire(self::$url, implode('; ', $cookies), $path);
-        $walk();
-        $this->wire = null;
-        $this->visit($path);
+
+        return new Wire(self::$url, implode('; ', $cookies), $path);
+    }
+
+    /** A session ends with its day: whoever goes on in the morning signs in first. */
+    private function inTheMorning(string $path): void
+    {
+        if ($this->wire?->has('#login') === true) {
+            $this->wire = null;
+            $this->signIn($this->login);
+            $this->wire = $this->wire($path);
+        }
     }
 
     /** The job that is shown, to its signature, as whoever is signed in: over HTTP, form by form, cautions and all. */
@@ -145,15 +166,18 @@ abstract class BrowserTestCase extends TestCase
     {
         $job = basename((string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH));
         $process = proc_open(['php', 'tests/Browser/answers.php', $job], [['pipe', 'r'], ['pipe', 'w']], $pipes, self::ROOT, self::$environment);
-        $this->overHttp(function () use ($pipes): void {
+        $this->overHttp(function () use ($pipes, $job): void {
             while (fwrite($pipes[0], "\n") && ($line = trim((string) fgets($pipes[1]))) !== '') {
                 $step = json_decode($line, true);
                 $this->pass((int) round(60 * $step['before']));
+                $this->wire?->visit("/jobs/{$job}");
+                $this->inTheMorning("/jobs/{$job}");
                 foreach ($step['answers'] as [$form, $fields, $minutes]) {
                     $this->readCautions();
                     $this->record($form, $fields);
                     $this->pass((int) round(60 * $minutes));
-                    $this->wire?->visit("/jobs/{$this->wire->job()}");
+                    $this->wire?->visit("/jobs/{$job}");
+                    $this->inTheMorning("/jobs/{$job}");
                 }
                 $this->oneByOne();
                 if ($this->recordedAt === null || $this->recordedAt === $this->text('h1')) {
@@ -200,6 +224,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function signIn(string $login = 'imre'): void
     {
+        $this->login = $login;
         self::$browser->manage()->deleteAllCookies();
         $this->visit('/sign-in');
         // A page that was just going somewhere by itself may still get there first, and the answer to it bring its cookie back.
@@ -212,7 +237,7 @@ abstract class BrowserTestCase extends TestCase
             return $this->has('#login');
         });
         self::$browser->findElement(By::id('login'))->sendKeys($login);
-        self::$browser->findElement(By::id('password'))->sendKeys('bleed-it-dry');
+        self::$browser->findElement(By::id('password'))->sendKeys($this->password);
         $this->press('Sign in');
     }
 

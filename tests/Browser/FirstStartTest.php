@@ -72,6 +72,7 @@ final class FirstStartTest extends BrowserTestCase
         fwrite(STDERR, "\npresses before the first own job: {$this->presses}\n");
         self::assertLessThanOrEqual(self::MOST_BEFORE_THE_JOB, $this->presses);
 
+        [$this->login, $this->password] = ['second', 'one of my very own'];
         $this->workToTheEnd();
         $this->see('by B. Person');
         $this->see('Planned by B. Person');

@@ -119,7 +119,7 @@ final class ReachTest extends TestCase
         $server = $this->serve();
         posix_kill(proc_get_status($server)['pid'], SIGKILL);
         $this->until(fn () => ! file_exists("{$this->place}/data/server.pid"));
-        self::assertFalse(@fsockopen('127.0.0.1', $this->port));
+        $this->until(fn () => @fsockopen('127.0.0.1', $this->port) === false);
         $this->serve();
         self::assertStringNotContainsString('anew', $this->said());
     }

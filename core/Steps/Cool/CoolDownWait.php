@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Cooling;
 use Aqbel\Core\Judged\CoolingCode;
+use Aqbel\Core\Judged\HeaterAir;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\CoolToTheHand;
@@ -96,14 +97,15 @@ final class CoolDownWait extends StepKind
 
     private function readingForm(Situation $at): Form
     {
-        $known = array_filter($at->job->stepsOf($this->name()), fn (Step $step) => $at->job->observed($step->id, OutsideAir::class) !== []);
-        $last = $known === [] ? [] : $at->job->observed($known[array_key_last($known)]->id, OutsideAir::class);
-        $air = $last === [] ? null : $last[count($last) - 1]->celsius;
+        $air = HeaterAir::outsideC($at->job, $at->now);
+        $ran = $at->job->running()->last();
+        // What has stood overnight is cold or is not: only what still cools is reckoned toward the air.
+        $cools = $ran === null || $at->now - $ran < NeckHeat::restedS($at) || $at->observed(CoolantRead::class) !== [];
 
         return new Form(self::READING, 'Record reading', [
             CoolantRead::field('Coolant'),
-            OutsideAir::field('Air', true, $air),
-        ], note: $air === null ? '' : 'The air as it was read last time stands there already.');
+            OutsideAir::field('Air', $cools, $air),
+        ], note: $air === null ? '' : 'The air as it was read last stands there already.');
     }
 
     /** Before the work how long it has stood; after a run the reading, once it has stood long enough to be cold. */

@@ -88,7 +88,8 @@ final class RinseRun extends StepKind
         $stop = $run?->outcome() === Outcome::Stops;
         $again = $at->observed(ShutOff::class) !== [];
         $off = ShutOff::asked()->aside($run === null)->closing();
-        $start = Started::asked($again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again);
+        $before = $at->job->observedAnywhere(Started::class);
+        $start = Started::asked($before, $again ? 'It runs again' : 'Engine is running', Neck::Sealed, ! $again);
 
         return Form::offering(
             match (true) {
@@ -96,7 +97,7 @@ final class RinseRun extends StepKind
                 $run?->mixed === true => [],
                 default => [$start],
             },
-            [Started::asked('Engine is running', Neck::Sealed), $reading, $felt, ShutOff::asked()],
+            [Started::asked($before, 'Engine is running', Neck::Sealed), $reading, $felt, ShutOff::asked()],
         );
     }
 

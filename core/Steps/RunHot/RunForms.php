@@ -46,7 +46,8 @@ final readonly class RunForms
         );
         $likely = NeckAtRun::orLikely($this->at);
         $asksAir = $this->at->facts()->outlets !== [] && HeaterAir::outsideC($this->at->job, $this->at->now) === null;
-        $start = fn (bool $air): Form => Started::asked('Engine is running', $likely, asksAir: $air);
+        $before = $this->at->job->observedAnywhere(Started::class);
+        $start = fn (bool $air): Form => Started::asked($before, 'Engine is running', $likely, asksAir: $air);
         $reading = HotReading::asked($this->at->facts(), $besides);
         $felt = FeltReading::asked($this->at->facts(), $besides);
         $offered = match (true) {

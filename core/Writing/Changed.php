@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Writing;
+
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Verdict;
+
+/** What a step comes to since earlier lines were put right, where that is something else than before. */
+final readonly class Changed
+{
+    private function __construct(public Step $step, public ?Verdict $before, public ?Verdict $now)
+    {
+    }
+
+    /**
+     * What the newest lines changed, as long as they put earlier ones right and nothing new was written since.
+     *
+     * @return list<self> in the order of the steps
+     */
+    public static function byTheNewest(JobState $state, int $now, UnitSystem $units): array
+    {
+        $last = null;
+        foreach (array_reverse($state->journal->lines) as $line) {
+            if (! self::putsRight($state, $line)) {
+                $last = $line->seq;
+                break;
+            }
+        }
+        if ($last === null || $last === $state->journal->last()) {
+            return [];
+        }
+        $before = $state->upTo($last);
+        $changed = [];
+        foreach ($state->steps as $id => $step) {
+            $was = isset($before->steps[$id]) ? $before->verdictOf($step, $now, $units) : null;
+            $is = $state->verdictOf($step, $now, $units);
+            if ([$was?->code, $was?->tone, $was?->title] !== [$is?->code, $is?->tone, $is?->title]) {
+                $changed[] = new self($step, $was, $is);
+            }
+        }
+
+        return $changed;
+    }
+
+    /** A line that corrects, takes back, or was added to what had been finished. */
+    private static function putsRight(JobState $state, Entry $line): bool
+    {
+        $closed = $state->closed[$line->step] ?? null;
+
+        return $line->kind()?->changesAnother() === true
+            || ($closed !== null && ! $line->belongsToEveryStep() && $line->seq > $closed->seq);
+    }
+}
