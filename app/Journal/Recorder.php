@@ -53,12 +53,16 @@ final readonly class Recorder
 
     /**
      * @param  array<mixed>  $raw
+     * @param  array<string, string>  $read  cautions that stood above it, with the step each belongs to
      *
      * @throws InvalidField|InvalidFields
      */
-    public function record(string $stepId, string $form, array $raw): void
+    public function record(string $stepId, string $form, array $raw, array $read = []): void
     {
-        $this->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $form, $raw));
+        OneWriter::run(function () use ($stepId, $form, $raw, $read): void {
+            $this->readAbove($read);
+            $this->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $form, $raw));
+        });
     }
 
     /**
@@ -122,14 +126,18 @@ final readonly class Recorder
         if ($read === []) {
             throw new InvalidField('hazard', 'The page was incomplete. Reload it and send again.');
         }
-        OneWriter::run(function () use ($read): void {
-            foreach ($read as $hazard => $step) {
-                $this->next("caution {$hazard}")->write(fn (JobState $state) => $this->clerk->acknowledge(
-                    $this->situation($state, $step, ahead: true),
-                    $hazard,
-                ));
-            }
-        });
+        OneWriter::run(fn () => $this->readAbove($read));
+    }
+
+    /** @param  array<string, string>  $read  step by caution */
+    private function readAbove(array $read): void
+    {
+        foreach ($read as $hazard => $step) {
+            $this->next("caution {$hazard}")->write(fn (JobState $state) => $this->clerk->acknowledge(
+                $this->situation($state, $step, ahead: true),
+                $hazard,
+            ));
+        }
     }
 
     /**
@@ -138,16 +146,18 @@ final readonly class Recorder
      *
      * @param  array<mixed>  $raw  as typed, by step
      * @param  string  $upTo  the last step it is taken for; empty for all of them
+     * @param  array<string, string>  $read  cautions that stood above it, with the step each belongs to
      *
      * @throws InvalidField|InvalidFields with fields as `sheet.step.field`, or `sheet.step.stops`
      */
-    public function sheet(array $raw, string $upTo = ''): void
+    public function sheet(array $raw, string $upTo = '', array $read = []): void
     {
-        OneWriter::run(function () use ($raw, $upTo): void {
+        OneWriter::run(function () use ($raw, $upTo, $read): void {
             $steps = array_map(strval(...), array_keys($raw));
             if ($steps !== [] && $this->job->lines()->where('key', $this->next("sheet {$steps[0]}")->key)->exists()) {
                 return; // it came twice
             }
+            $this->readAbove($read);
             $known = [];
             foreach ($steps as $i => $step) {
                 $fields = $raw[$step];

@@ -104,7 +104,14 @@ final readonly class RunPage
             : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
         $sheet = $alone || $idle ? null : new Sheet($job->id, $state, $kinds, $now, $this->units);
         $this->sheet = ($sheet->blocks ?? []) === [] ? null : $sheet;
-        $this->asked = $idle ? null : new Asked($this->at, $this->kind, $kinds, count($this->obstacles), $this->cautions() === [], $failed);
+        $this->asked = $idle ? null : new Asked(
+            $this->at,
+            $this->kind,
+            $kinds,
+            count($this->obstacles) - ($this->kind->does(Does::RunsEngine) ? 0 : count($this->cautions())),
+            ! $this->kind->does(Does::RunsEngine) || $this->cautions() === [],
+            $failed,
+        );
         $this->written = new Written($this->at, $kinds, $allEntries);
     }
 
@@ -239,6 +246,15 @@ final readonly class RunPage
     public function shownHazards(): array
     {
         return $this->done ? [] : array_values(array_filter($this->kind->hazards($this->at), fn (Hazard $hazard) => ! $hazard->isAcknowledged()));
+    }
+
+    /**
+     * Whether what is pressed at the step says that its cautions were read: they stand above it. Before an engine is
+     * started, and where nothing is entered, reading them is a press of its own.
+     */
+    public function readWithTheEntry(): bool
+    {
+        return $this->sheet !== null || (! $this->kind->does(Does::RunsEngine) && $this->docked() !== []);
     }
 
     /** @return list<UnreadCaution> those of the step, or of the whole sheet */

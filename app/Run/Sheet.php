@@ -14,9 +14,12 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
 
-/** The steps that are done together and said in one press: those of one stage; of the next too, where each is but one. */
+/** The steps that are done together and said in one press: those of one stage, and of the next ones as long as they are few. */
 final readonly class Sheet
 {
+    /** So many steps go over the end of a stage. */
+    private const FEW = 5;
+
     /** @var list<SheetBlock> one a step, in order; empty where the step in hand stands alone */
     public array $blocks;
 
@@ -36,8 +39,8 @@ final readonly class Sheet
         [$blocks, $asked, $ofStage] = [[], [], []];
         foreach (array_diff_key($this->state->steps, $this->state->closed) as $step) {
             $stage = $step->stage->value;
-            $goesOn = isset($ofStage[$stage]) || array_sum($ofStage) === count($ofStage);
-            $ofStage[$stage] = 1 + ($ofStage[$stage] ?? 0);
+            $goesOn = isset($ofStage[$stage]) || count($blocks) < self::FEW;
+            $ofStage[$stage] = true;
             $kind = $this->kinds->of($step);
             $stores = $kind->does(Does::TouchesShelf) ? Container::stores() : new Inventory;
             $at = $this->state->at($step, $this->now, $this->units, $stores);
@@ -75,9 +78,14 @@ final readonly class Sheet
 
     public function title(): string
     {
-        $stages = array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->blocks));
+        $stages = array_values(array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->blocks)));
+        $through = match (count($stages)) {
+            1 => $stages[0],
+            2 => $stages[0].', '.lcfirst($stages[1]),
+            default => $stages[0].' to '.lcfirst($stages[count($stages) - 1]),
+        };
 
-        return implode(', ', [array_shift($stages), ...array_map(lcfirst(...), $stages)]).', in one go';
+        return "{$through}, in one go";
     }
 
     /** @return list<UnreadCaution> of all its steps */

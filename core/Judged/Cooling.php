@@ -112,7 +112,7 @@ final readonly class Cooling implements Judgement
                 $points[] = new Reading($minute, Temperature::celsius($read->celsius));
             }
         }
-        $air = $at->latest(OutsideAir::class)?->celsius ?? HeaterAir::outsideC($at->job, $at->now);
+        $air = $at->latest(OutsideAir::class)->celsius ?? HeaterAir::outsideC($at->job, $at->now);
         if ($air === null) {
             return null;
         }

@@ -18,6 +18,7 @@ final readonly class Field
      * @param  bool  $coolant  how warm the coolant is: asked again when it cannot be
      * @param  bool  $usual  may stay empty, and usually does not
      * @param  bool  $answers  proves or waives something: nothing stands there before it is pressed
+     * @param  bool  $inSight  a choice that does not fold away behind what it usually is
      * @param  ?string  $default  a number in the core's unit, a code or a text
      */
     private function __construct(
@@ -35,6 +36,7 @@ final readonly class Field
         public bool $coolant = false,
         public bool $usual = false,
         public bool $answers = false,
+        public bool $inSight = false,
     ) {
     }
 
@@ -195,6 +197,12 @@ final readonly class Field
         return $this->but(false, $this->unit, $this->default, true);
     }
 
+    /** The same choice, always in sight: it often is another than the one that stands there. */
+    public function inSight(): self
+    {
+        return $this->but($this->required, $this->unit, $this->default, inSight: true);
+    }
+
     /** The same field asked for in one unit, whatever the person's own. */
     public function in(Unit $unit): self
     {
@@ -214,7 +222,7 @@ final readonly class Field
         return new self($name, $label, FieldType::Quantity, $required, $dimension, $unit, $least, $most, help: $help);
     }
 
-    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false): self
+    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false, bool $inSight = false): self
     {
         return new self(
             $this->name,
@@ -231,6 +239,7 @@ final readonly class Field
             $this->coolant,
             $usual || $this->usual,
             $this->answers,
+            $inSight || $this->inSight,
         );
     }
 

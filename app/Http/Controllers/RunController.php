@@ -42,7 +42,7 @@ final class RunController extends JournalController
     {
         return $this->attempt($request, $job, function (Recorder $recorder) use ($request): bool {
             [$step, $form] = [self::text($request, 'step'), self::text($request, 'form')];
-            $recorder->record($step, $form, self::fields($request));
+            $recorder->record($step, $form, self::fields($request), self::hazards($request));
 
             // What came up may have put something in front of the step.
             return Lines::tryFrom($form)?->isAnyTime() === true
@@ -52,16 +52,25 @@ final class RunController extends JournalController
 
     public function acknowledge(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        $read = array_filter((array) $request->input('hazards'), is_string(...));
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge(self::hazards($request)));
+    }
 
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge($read));
+    /** @return array<string, string> step by caution, of those that were read */
+    private static function hazards(Request $request): array
+    {
+        $read = [];
+        foreach ((array) $request->input('hazards') as $hazard => $step) {
+            $read += is_string($step) ? [(string) $hazard => $step] : [];
+        }
+
+        return $read;
     }
 
     public function sheet(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         $sheet = $request->input('sheet');
 
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->sheet(is_array($sheet) ? $sheet : [], self::text($request, 'upto')));
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->sheet(is_array($sheet) ? $sheet : [], self::text($request, 'upto'), self::hazards($request)));
     }
 
     public function finish(Request $request, Job $job): RedirectResponse|JsonResponse

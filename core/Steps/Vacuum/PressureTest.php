@@ -62,10 +62,8 @@ final class PressureTest extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $cap = $at->facts()->capKpa;
-        $to = $cap === null
-            ? 'no more than the cap rating'
-            : $at->say(min($cap, PressureHeld::ENOUGH_KPA), Dimension::Pressure).', never above the cap rating';
+        $kPa = self::toKpa($at);
+        $to = $kPa === null ? 'no more than the cap rating' : $at->say($kPa, Dimension::Pressure).', never above the cap rating';
 
         return [
             "Engine cold. Tester on the neck, pump to {$to}.",
@@ -88,7 +86,7 @@ final class PressureTest extends StepKind
     {
         $coolant = self::coolantField($at);
         $held = $this->judgement($at);
-        [$pumped, $stood, $whole] = [PumpedUp::asked(), PressureTested::askedStood($coolant), PressureTested::askedWhole($coolant)];
+        [$pumped, $stood, $whole] = [$this->pumpedForm($at), PressureTested::askedStood($coolant), PressureTested::askedWhole($coolant)];
         $holding = $held?->code === PressureHeldCode::Holding || $this->isPumpedAgain($at);
 
         return Form::offering(
@@ -101,6 +99,21 @@ final class PressureTest extends StepKind
         );
     }
 
+    private function pumpedForm(Situation $at): Form
+    {
+        $kPa = self::toKpa($at);
+
+        return PumpedUp::asked($kPa, $kPa === null ? '' : $at->say($kPa, Dimension::Pressure));
+    }
+
+    /** What it is pumped to; null where the cap's rating is not known. */
+    private static function toKpa(Situation $at): ?float
+    {
+        $cap = $at->facts()->capKpa;
+
+        return $cap === null ? null : min($cap, PressureHeld::ENOUGH_KPA);
+    }
+
     private function isPumpedAgain(Situation $at): bool
     {
         return $at->latest(PumpedUp::class)?->isAfter($at->latest(PressureTested::class)) === true;
@@ -108,6 +121,9 @@ final class PressureTest extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
+        if ($form === PumpedUp::form()) {
+            PumpedUp::admit($values);
+        }
         [$start, $minute, $end] = [$values->number(PressureTested::START), $values->number(PressureTested::MINUTE), $values->number(PressureTested::END)];
         if ($end !== null && $values->number(CoolantRead::COOLANT) !== null) {
             Opening::admit($at, CoolantRead::COOLANT, (float) $values->number(CoolantRead::COOLANT));

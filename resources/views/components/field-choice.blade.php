@@ -1,4 +1,4 @@
-@php $folded = ($fold ?? false) && isset($field->choices[$current]) && ! $error; @endphp
+@php $folded = ($fold ?? false) && ! $field->inSight && isset($field->choices[$current]) && ! $error; @endphp
 @if ($folded)
     <details class="fold" data-fold>
         <summary><span>{{ $field->label }}</span> <b data-chosen>{{ $field->choices[$current] }}</b></summary>

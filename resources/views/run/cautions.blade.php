@@ -1,4 +1,9 @@
-@if ($page->unread() !== [])
+@if ($page->unread() !== [] && $page->readWithTheEntry())
+    <div class="caution">
+        @icon('triangle-alert')
+        <div>@foreach ($page->unread() as $caution)<p><b>{{ $caution->hazard->title() }}.</b> {{ $caution->hazard->caution() }}</p>@endforeach</div>
+    </div>
+@elseif ($page->unread() !== [])
     <form method="post" action="/jobs/{{ $page->job->id }}/cautions" class="caution" data-send>
         @include('run.sent', ['step' => $page->step->id, 'stay' => $page->sheet === null])
         @icon('triangle-alert')

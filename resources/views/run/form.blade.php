@@ -1,6 +1,7 @@
 <form method="post" action="/jobs/{{ $page->job->id }}/entries" data-send
     @class(['entry', 'entry-main' => $shown->form->main && $shown->open, 'entry-bare' => $shown->bare()])>
     @include('run.sent', ['step' => $page->step->id, 'stay' => true])
+    @include('run.read')
     <input type="hidden" name="form" value="{{ $shown->form->name }}">
     @if ($shown->bare())
         @if ($shown->done)<input type="hidden" name="done" value="1">@endif

@@ -8,6 +8,7 @@
 @php $answered = $page->sheet->answered(); @endphp
 <form method="post" action="/jobs/{{ $page->job->id }}/sheet" class="one-go" data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
+    @include('run.read')
     @foreach ($page->sheet->blocks as $block)
         <section class="sheet-block" aria-labelledby="sheet-{{ $loop->index }}">
             <header>
