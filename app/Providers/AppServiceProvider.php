@@ -11,6 +11,7 @@ use App\Models\Shop;
 use App\Shop\ClockFile;
 use App\Shop\MachineClock;
 use App\Shop\SecurityLog;
+use App\Words\Glossary;
 use Aqbel\Core\Plan\Kinds;
 use Aqbel\Core\Plan\Schools;
 use Aqbel\Core\Schools\SchoolCatalogue;
@@ -43,6 +44,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Shop::class, Shop::stored(...));
         $this->app->singleton(Schools::class, fn () => SchoolCatalogue::standard());
         $this->app->bind(Kinds::class, StepCatalogue::class);
+        $this->app->singleton(Glossary::class);
         $this->app->bind(ClockFile::class, fn () => new ClockFile((string) config('aqbel.clock'), app(MachineClock::class)));
     }
 
@@ -66,6 +68,8 @@ final class AppServiceProvider extends ServiceProvider
                 Limit::perMinute(8)->by("{$login}|{$request->ip()}"), Limit::perMinute(60)->by((string) $request->ip()),
             ]);
         });
+        // A text whose words explain themselves when pressed: @said($reason)
+        Blade::directive('said', fn (string $text) => "<?php echo app(\\App\\Words\\Glossary::class)->marked({$text}); ?>");
         // An icon of the sprite: @icon('timer'). A directive, because a page has thirty and a component costs more than its output.
         Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true">'
             .'<use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');

@@ -80,9 +80,9 @@ final readonly class Sheet
     {
         $stages = array_values(array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->blocks)));
         $through = match (count($stages)) {
-            1 => $stages[0],
+            0, 1 => $stages[0] ?? '',
             2 => $stages[0].', '.lcfirst($stages[1]),
-            default => $stages[0].' to '.lcfirst($stages[count($stages) - 1]),
+            default => $stages[0].' to '.lcfirst((string) end($stages)),
         };
 
         return "{$through}, in one go";

@@ -78,14 +78,14 @@ final class RuleBook
                     Field::choice(
                         'hold_length',
                         'A hold is',
-                        [HoldLength::Glance->value => 'a glance', HoldLength::Real->value => 'a test'],
+                        [HoldLength::Glance->value => 'a short look', HoldLength::Real->value => 'a test'],
                     ),
                     ['holdLength'],
-                    'A glance shows a fitting left open; only the longer test finds a weep.',
+                    'A short look shows a fitting left open; only the longer test finds a weep.',
                     self::PRACTICE,
                 ),
                 new HouseRule(
-                    Field::duration('glance', 'A glance lasts', Unit::Minute, 600.0),
+                    Field::duration('glance', 'A short look lasts', Unit::Minute, 600.0),
                     ['glanceMinutes'],
                     'Long enough for hoses to settle.',
                     self::PRACTICE,
@@ -111,7 +111,7 @@ final class RuleBook
                 new HouseRule(
                     Field::choice('after_vacuum', 'After a vacuum fill', self::labels(AfterVacuum::cases())),
                     ['afterVacuum'],
-                    'Where the hold was a glance, or was passed over, it is pressed all the same.',
+                    'Where the hold was a short look, or was passed over, it is pressed all the same.',
                     self::PRACTICE,
                 ),
                 new HouseRule(

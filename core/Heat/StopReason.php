@@ -14,7 +14,7 @@ enum StopReason: string
     public function label(): string
     {
         return match ($this) {
-            self::Boiling => 'a safe margin below boiling, with the neck as it stands',
+            self::Boiling => 'a safe margin below boiling, the neck open or shut as it is',
             self::Fan => 'just above fan-on',
             self::Vehicle => 'the vehicle’s own limit',
         };

@@ -23,7 +23,7 @@ final readonly class DrainRan extends Report
 
     private const WITH_OTHERS = 'with';
 
-    private const RAN = ['' => 'by itself', self::WITH_OTHERS => 'with the others, judged as one sum'];
+    private const RAN = ['' => 'by itself', self::WITH_OTHERS => 'with the others: what they gave together counts'];
 
     private const SHUT = 'shut';
 

@@ -40,7 +40,7 @@ final readonly class HoldLengthSet extends Report
     {
         return new Form(self::FORM, 'Set length', [
             Field::choice(self::LENGTH, 'Length of the test', [
-                HoldLength::Glance->value => "Glance, {$rules->glanceMinutes} min",
+                HoldLength::Glance->value => "A short look, {$rules->glanceMinutes} min",
                 HoldLength::Real->value => "Real test, {$rules->holdMinutes} min",
             ], $likely->value)->optional(),
             Field::duration(self::OWN, 'Or so long', Unit::Minute, self::LONGEST_S)->optional(),

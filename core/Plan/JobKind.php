@@ -17,7 +17,7 @@ enum JobKind: string
         return match ($this) {
             self::Repair => 'Repair',
             self::Change => 'Coolant change',
-            self::Lost => 'Coolant lost',
+            self::Lost => 'Loses coolant',
             self::Bleed => 'Bleed only',
         };
     }

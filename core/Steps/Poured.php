@@ -42,7 +42,7 @@ abstract class Poured extends StepKind
     public function figure(Situation $at): ?Figure
     {
         return new Figure(
-            'Gone in',
+            'In so far',
             $this->netIn($at),
             Dimension::Volume,
             Origin::Measured,

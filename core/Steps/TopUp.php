@@ -16,7 +16,7 @@ use Aqbel\Core\Saying\Field;
 final class TopUp
 {
     /** By code; what is bought ready for use is half glycol (common practice, no source). */
-    private const LIQUIDS = ['batch' => 'The batch', 'premix' => 'Premix 50 %', 'concentrate' => 'Concentrate', 'water' => 'Water'];
+    private const LIQUIDS = ['batch' => 'What was mixed', 'premix' => 'Premix 50 %', 'concentrate' => 'Concentrate', 'water' => 'Water'];
 
     private const STRENGTHS = ['premix' => 0.5, 'concentrate' => 1.0, 'water' => 0.0];
 

@@ -125,7 +125,7 @@ final readonly class Replanning
             return;
         }
         if ($at->step->stage === Stage::HandOver && $at->job->lastOf('left_over', 'kept') !== null) {
-            throw new InvalidField(Replan::SCHOOL, 'What is left of the batch is on the shelf already. Give this job up and plan anew from where it stands.');
+            throw new InvalidField(Replan::SCHOOL, 'What is left of what was mixed is on the shelf already. Give this job up and plan anew from where it stands.');
         }
         $hot = $at->step->stage->value >= Stage::RunHot->value && in_array($at->step->kind, self::AFTER_A_RUN, true);
         if ($hot || $at->step->stage === Stage::Cool) {

@@ -8,6 +8,7 @@ import { lockWhenIdle } from './lock.js';
 import { followPlan } from './plan.js';
 import { startSending } from './send.js';
 import { listenForShortcuts } from './shortcuts.js';
+import { explainWords } from './words.js';
 
 startCalculators();
 startClocks();
@@ -17,6 +18,7 @@ startEditor();
 startSending();
 stayLive();
 listenForShortcuts();
+explainWords();
 lockWhenIdle(Number(document.body.dataset.locksAfter));
 
 if ('serviceWorker' in navigator && document.body.dataset.person) {

@@ -28,7 +28,7 @@ final readonly class DrainWords
         return match ($gave->code) {
             DrainGaveCode::LeftShut => Verdict::wait($gave->code(), 'Left shut', 'Nobody opened it: nothing came out here, and what stands above it stays inside.'),
             DrainGaveCode::RunsOn => Verdict::wait($gave->code(), 'Runs on', 'The cap is off now: record what more came out.'),
-            DrainGaveCode::WithOthers => Verdict::wait($gave->code(), 'With the others', "{$out} came out here. It is judged with what the others give, as one sum."),
+            DrainGaveCode::WithOthers => Verdict::wait($gave->code(), 'With the others', "{$out} came out here. What all drains gave together is compared with what was predicted."),
             DrainGaveCode::More => Verdict::wait($gave->code(), 'More than stands above it', "{$together}{$out} came out where {$expected} was predicted: "
                 .'a point before it had not run out, or one of the two was misread.'),
             DrainGaveCode::MixedUp => $this->mixedUp($gave),

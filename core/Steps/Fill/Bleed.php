@@ -214,7 +214,7 @@ final class Bleed extends Poured
     public function figure(Situation $at): Figure
     {
         return new Figure(
-            'Gone in',
+            'In so far',
             $this->netIn($at),
             Dimension::Volume,
             Origin::Measured,

@@ -211,7 +211,7 @@ final class FillLevel extends Poured
             return Verdict::pass($taken->code(), 'Full by the sums', "{$text} Less air stayed than the model keeps.");
         }
         if ($taken->code === FillTakenCode::AsPredicted) {
-            return Verdict::pass($taken->code(), 'Accepted as predicted', $text);
+            return Verdict::pass($taken->code(), 'As much went in as was predicted', $text);
         }
         if ($taken->code === FillTakenCode::StandsInFunnel) {
             return Verdict::wait($taken->code(), 'Stands in the funnel', "{$at->litres($taken->netInMl)} poured, {$at->litres($taken->expectedMl)} predicted. "

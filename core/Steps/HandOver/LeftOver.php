@@ -100,12 +100,12 @@ final class LeftOver extends StepKind
     {
         return $at->has('kept') || $at->has('none')
             ? []
-            : [Obstacle::missing('not_said', 'Say what happens to the rest of the batch.')];
+            : [Obstacle::missing('not_said', 'Say what happens to the rest of what was mixed.')];
     }
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Left of the batch', $this->leftMl($at), Dimension::Volume, Origin::Predicted);
+        return new Figure('Left of what was mixed', $this->leftMl($at), Dimension::Volume, Origin::Predicted);
     }
 
     public function shelf(Situation $at, Entry $entry): array

@@ -90,7 +90,7 @@ final readonly class MixForms
         $sources = Source::choices($this->at, Plan::of($this->at)->choices->stockFraction < 1.0 ? Liquid::Premix : Liquid::Concentrate, $bucket->stockMl);
 
         return BatchMixed::askedOfTheBucket(
-            $this->at->observed(BatchMixed::class) === [] ? 'Record batch' : 'Add to the batch',
+            $this->at->observed(BatchMixed::class) === [] ? 'Record what is mixed' : 'Add to what is mixed',
             $bucket->label(),
             self::MOST_CIRCUITS * $this->at->circuit()->capacityMl(),
             [$bucket->stockMl, $bucket->waterMl],

@@ -88,7 +88,7 @@ final class RinseFill extends StepKind
         $in = $at->sum('water_in', 'volume');
         $room = max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl + $in);
 
-        return new Figure('Gone in', $in, Dimension::Volume, Origin::Measured, $room, 'room for');
+        return new Figure('In so far', $in, Dimension::Volume, Origin::Measured, $room, 'room for');
     }
 
     private function withCleaner(Situation $at): bool

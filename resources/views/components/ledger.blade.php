@@ -1,6 +1,7 @@
 @props(['table'])
 <details class="ledger" id="ledger" data-live>
-    <summary aria-label="Ledger in full">
+    <summary>
+        <span class="sr-only">Ledger in full:</span>
         @foreach ($table->summary() as [$name, $value])<span>{{ $name }} <b>{{ $value }}</b></span>@endforeach
     </summary>
     <table>

@@ -6,10 +6,10 @@
         <tbody>
             @foreach ($table->rows as $row)
                 <tr @class(['is-marked' => $loop->index === $table->marked])>
-                    @foreach ($row as $cell)@if ($loop->first)<th scope="row">{{ $cell }}</th>@else<td>{{ $cell }}</td>@endif @endforeach
+                    @foreach ($row as $cell)@if ($loop->first)<th scope="row">@said($cell)</th>@else<td>{{ $cell }}</td>@endif @endforeach
                 </tr>
             @endforeach
         </tbody>
     </table>
-    @if ($table->note !== '')<p class="help">{{ $table->note }}</p>@endif
+    @if ($table->note !== '')<p class="help">@said($table->note)</p>@endif
 </div>

@@ -8,8 +8,8 @@
                 <i>{{ $job->summary->stage->value }}</i>{{ $job->words->title }}
                 @if ($job->words->verdict !== '')<small class="tone-{{ $job->tone() }}">{{ $job->words->verdict }}</small>@endif
             </span>
-            <span class="floor-progress" aria-label="{{ $job->summary->done }} of {{ $job->summary->steps }} steps done">
-                {{ $job->summary->done }}/{{ $job->summary->steps }}
+            <span class="floor-progress">
+                {{ $job->summary->done }}/{{ $job->summary->steps }}<span class="sr-only"> steps done</span>
             </span>
             @if ($job->secondsLeft() > 0)
                 <span class="floor-clock" data-clock data-until="{{ $job->waitsUntil() }}" data-since="{{ $job->since() }}">

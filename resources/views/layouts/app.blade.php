@@ -35,6 +35,7 @@
     @isset ($jumped) @include('layouts.jumped', ['clock' => $jumped, 'person' => auth()->user()]) @endisset
     @if (session('notice'))<p class="notice" role="status">{{ session('notice') }}</p>@endif
     <main id="main" @class(['page', 'page-wide' => $wide])>{{ $slot }}</main>
+    <p id="word" class="word-said" popover role="status"></p>
     <dialog id="sheet" aria-labelledby="sheet-title">
         <h2 id="sheet-title">Shortcuts</h2>
         <dl></dl>

@@ -10,8 +10,8 @@
         <span class="bar-shop">{{ $shop->name }}, {{ number_format($shop->elevation_m) }} m</span>
         <form method="post" action="/units">
             @csrf
-            <button class="chip" data-key="g u" data-key-label="Switch units" aria-label="Units: {{ $person->units->value }}. Switch.">
-                {{ $person->units->value === 'metric' ? 'L °C' : 'qt °F' }}
+            <button class="chip" data-key="g u" data-key-label="Switch units">
+                {{ $person->units->value === 'metric' ? 'L °C' : 'qt °F' }}<span class="sr-only"> units, switch</span>
             </button>
         </form>
         <button class="chip icon-chip" type="button" data-theme-switch data-key="g t" data-key-label="Light or dark" aria-label="Light or dark">

@@ -34,8 +34,8 @@
                     <tr @class(['is-recommended' => $row->recommended])>
                         <th scope="row">
                             @if ($row->runs && ! $row->chosen)
-                                <button type="button" class="school-run" data-school="{{ $row->id }}" aria-label="Run {{ $row->label }}">
-                                    {{ $row->label }}</button>
+                                <button type="button" class="school-run" data-school="{{ $row->id }}">
+                                    <span class="sr-only">Run </span>{{ $row->label }}</button>
                             @else
                                 {{ $row->label }}@if ($row->chosen)@icon('circle-check')@endif
                             @endif

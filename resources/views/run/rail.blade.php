@@ -16,8 +16,8 @@
                         @endforeach
                     </ol>
                 @else
-                    <a class="stage-link" href="{{ $rail->href }}" aria-label="{{ $rail->stage->label() }}: {{ $rail->done }} of {{ $rail->all }} done">
-                        {{ $rail->done }}/{{ $rail->all }}
+                    <a class="stage-link" href="{{ $rail->href }}">
+                        <span class="sr-only">{{ $rail->stage->label() }}:</span> {{ $rail->done }}/{{ $rail->all }}<span class="sr-only"> done</span>
                     </a>
                 @endif
             </li>

@@ -17,7 +17,7 @@
                 <details class="sheet-how"><summary>How</summary>
                     <ol class="instructions">@foreach ($block->instructions as $instruction)<li>{{ $instruction }}</li>@endforeach</ol>
                 </details>
-                <a href="{{ $block->href }}">One by one</a>
+                <a href="{{ $block->href }}">On its own page</a>
             </header>
             <input type="hidden" name="sheet[{{ $block->step->id }}][]" value="">
             @foreach ($block->tables as $table)<x-numbers :table="$table"/>@endforeach
