@@ -62,6 +62,9 @@ final readonly class Sheet
                 $figure === null ? null : new Level($figure, $this->units),
                 $asked,
             );
+            if (end($blocks)->endsTheSheet()) {
+                break;
+            }
             $asked = [...$asked, ...$form->coolantFields()];
         }
 

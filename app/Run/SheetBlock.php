@@ -54,6 +54,22 @@ final readonly class SheetBlock
         return $this->form->answer();
     }
 
+    /** What brings steps of its own, chosen otherwise; null where nothing does. */
+    public function branch(): ?Field
+    {
+        $branches = array_filter($this->form->fields, fn (Field $field) => $field->goesOnWith !== null);
+
+        return array_values($branches)[0] ?? null;
+    }
+
+    /** Whether what is proposed brings steps of its own, so that nothing below it is next. */
+    public function endsTheSheet(): bool
+    {
+        $branch = $this->branch();
+
+        return $branch !== null && $branch->default !== $branch->goesOnWith;
+    }
+
     /** @return list<string> under which what is wrong with them is told */
     public function names(): array
     {

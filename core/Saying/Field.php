@@ -19,6 +19,7 @@ final readonly class Field
      * @param  bool  $usual  may stay empty, and usually does not
      * @param  bool  $answers  proves or waives something: nothing stands there before it is pressed
      * @param  bool  $inSight  a choice that does not fold away behind what it usually is
+     * @param  ?string  $goesOnWith  the one choice that puts no other step in front of the next; null where none does
      * @param  ?string  $default  a number in the core's unit, a code or a text
      */
     private function __construct(
@@ -37,6 +38,7 @@ final readonly class Field
         public bool $usual = false,
         public bool $answers = false,
         public bool $inSight = false,
+        public ?string $goesOnWith = null,
     ) {
     }
 
@@ -203,6 +205,12 @@ final readonly class Field
         return $this->but($this->required, $this->unit, $this->default, inSight: true);
     }
 
+    /** The same choice, of which all but this one bring steps of their own. */
+    public function goesOnWith(string $choice): self
+    {
+        return $this->but($this->required, $this->unit, $this->default, goesOnWith: $choice);
+    }
+
     /** The same field asked for in one unit, whatever the person's own. */
     public function in(Unit $unit): self
     {
@@ -222,7 +230,7 @@ final readonly class Field
         return new self($name, $label, FieldType::Quantity, $required, $dimension, $unit, $least, $most, help: $help);
     }
 
-    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false, bool $inSight = false): self
+    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false, bool $inSight = false, ?string $goesOnWith = null): self
     {
         return new self(
             $this->name,
@@ -240,6 +248,7 @@ final readonly class Field
             $usual || $this->usual,
             $this->answers,
             $inSight || $this->inSight,
+            $goesOnWith ?? $this->goesOnWith,
         );
     }
 

@@ -7,6 +7,7 @@ import { stayLive } from './live.js';
 import { lockWhenIdle } from './lock.js';
 import { followPlan } from './plan.js';
 import { startSending } from './send.js';
+import { followSheet } from './sheet.js';
 import { listenForShortcuts } from './shortcuts.js';
 import { explainWords } from './words.js';
 
@@ -16,6 +17,7 @@ watchForms();
 followPlan();
 startEditor();
 startSending();
+followSheet();
 stayLive();
 listenForShortcuts();
 explainWords();

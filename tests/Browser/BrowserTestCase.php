@@ -17,6 +17,9 @@ abstract class BrowserTestCase extends TestCase
 {
     private const ROOT = __DIR__.'/../..';
 
+    /** So often nobody comes back to one step. */
+    private const SENT_IN_CIRCLES = 12;
+
     /** @var resource */
     private static $driver;
 
@@ -148,7 +151,7 @@ abstract class BrowserTestCase extends TestCase
             self::$browser->manage()->getCookies(),
         );
 
-        return new Wire(self::$url, implode('; ', $cookies), $path);
+        return new Wire(self::$url, implode('; ', $cookies), $path, $this->password);
     }
 
     /** A session ends with its day: whoever goes on in the morning signs in first. */
@@ -169,6 +172,8 @@ abstract class BrowserTestCase extends TestCase
         $this->overHttp(function () use ($pipes, $job): void {
             while (fwrite($pipes[0], "\n") && ($line = trim((string) fgets($pipes[1]))) !== '') {
                 $step = json_decode($line, true);
+                $times[$step['step']] = 1 + ($times[$step['step']] ?? 0);
+                self::assertLessThan(self::SENT_IN_CIRCLES, $times[$step['step']], "{$step['step']} again and again:\n".$this->text('main'));
                 $this->pass((int) round(60 * $step['before']));
                 $this->wire?->visit("/jobs/{$job}");
                 $this->inTheMorning("/jobs/{$job}");

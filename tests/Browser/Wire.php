@@ -20,7 +20,7 @@ final class Wire
 
     private readonly CssSelectorConverter $css;
 
-    public function __construct(private readonly string $base, private readonly string $cookies, string $path)
+    public function __construct(private readonly string $base, private readonly string $cookies, string $path, private readonly string $password = 'bleed-it-dry')
     {
         $this->css = new CssSelectorConverter;
         $this->address = $base.$path;
@@ -117,7 +117,7 @@ final class Wire
         $this->one('//form[contains(@class,"finish")]//button[contains(@class,"button-finish")]', 'This step cannot be finished');
         $form = $this->one('//form[contains(@class,"finish")]', 'There is nothing to finish');
         $values = $this->values($form);
-        $this->post($form, [...$values, ...isset($values['known']) ? ['known' => 'bleed-it-dry'] : []]);
+        $this->post($form, [...$values, ...isset($values['known']) ? ['known' => $this->password] : []]);
     }
 
     /** Of the page shown. */

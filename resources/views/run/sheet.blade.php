@@ -9,8 +9,9 @@
 <form method="post" action="/jobs/{{ $page->job->id }}/sheet" class="one-go" data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
     @include('run.read')
+    <input type="hidden" name="upto" value="" data-upto>
     @foreach ($page->sheet->blocks as $block)
-        <section class="sheet-block" aria-labelledby="sheet-{{ $loop->index }}">
+        <section class="sheet-block" @if ($block->branch()) data-branch="{{ $block->branch()->goesOnWith }}" data-block="{{ $block->step->id }}" @endif aria-labelledby="sheet-{{ $loop->index }}">
             <header>
                 <h2 id="sheet-{{ $loop->index }}">{{ $block->title }}
                     @if ($block->level?->datum() !== null)<small class="sheet-datum">{{ $block->level->figure->datumLabel }} <b>{{ $block->level->datum() }}</b></small>@endif</h2>
