@@ -54,14 +54,18 @@ final readonly class Recorder
     /**
      * @param  array<mixed>  $raw
      * @param  array<string, string>  $read  cautions that stood above it, with the step each belongs to
+     * @param  string  $also  a form without fields that the same press says too; empty for none
      *
      * @throws InvalidField|InvalidFields
      */
-    public function record(string $stepId, string $form, array $raw, array $read = []): void
+    public function record(string $stepId, string $form, array $raw, array $read = [], string $also = ''): void
     {
-        OneWriter::run(function () use ($stepId, $form, $raw, $read): void {
+        OneWriter::run(function () use ($stepId, $form, $raw, $read, $also): void {
             $this->readAbove($read);
             $this->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $form, $raw));
+            if ($also !== '') {
+                $this->next("also {$also}")->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $also, []));
+            }
         });
     }
 

@@ -16,6 +16,8 @@ final readonly class PointClosed extends Report
 
     private const TORQUED = 'torqued';
 
+    private const TO_TORQUE = '1';
+
     private function __construct(Told $told, public bool $torqued)
     {
         parent::__construct($told);
@@ -23,12 +25,19 @@ final readonly class PointClosed extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->ticked(self::TORQUED)) : null;
+        return $line->form === self::FORM ? new self(Told::by($line), $line->ticked(self::TORQUED) || $line->text(self::TORQUED) === self::TO_TORQUE) : null;
     }
 
-    /** @param  ?string  $torque  what is ticked where it is closed by torque */
-    public static function asked(string $button, ?string $torque, bool $main): Form
+    public static function byFeel(string $button, bool $main): Form
     {
-        return new Form(self::FORM, $button, [$torque === null ? null : Field::check(self::TORQUED, $torque)], $main, closes: true);
+        return new Form(self::FORM, $button, [], $main, closes: true);
+    }
+
+    /** @param  string  $torque  it is closed to, in the reader's units, with whatever is fitted to it */
+    public static function asked(string $button, string $torque, bool $main): Form
+    {
+        $answers = [self::TO_TORQUE => "Closed to {$torque}", '0' => 'Closed, torque not checked'];
+
+        return new Form(self::FORM, $button, [Field::answer(self::TORQUED, 'Shut', $answers)->optional()], $main, closes: true);
     }
 }

@@ -107,8 +107,8 @@ final readonly class RinseDecided extends Report
         $parts = array_filter(self::PARTS, fn (string $part): bool => array_diff(self::parts($part), $there) === [], ARRAY_FILTER_USE_KEY);
 
         return new Form(self::FORM, 'Decide', [
-            Field::choice(self::WAY, 'Decision', $ways, $likely)->goesOnWith(self::SKIP),
-            Field::choice(self::TIMES, 'Times', array_combine($counts, $counts), (string) $times),
+            Field::choice(self::WAY, 'Decision', $ways, $likely)->goesOnWith(self::SKIP)->inSight(),
+            Field::choice(self::TIMES, 'Times', array_combine($counts, $counts), (string) $times)->inSight(),
             Field::choice(self::CLEANER, 'Cleaner', ['' => 'Without', 'with' => 'Cleaner, and out again'], $cleaner ? 'with' : '')->optional(),
             count($parts) < 2 ? null : Field::choice(self::BACK_FLUSH, 'Flush against the flow', $parts, '')->optional(),
         ]);

@@ -19,6 +19,7 @@ final readonly class Form
      * @param  array<?Field>  $fields  null where this vehicle has nothing to ask
      * @param  bool  $closes  the step is done with it, where nothing else is missing
      * @param  bool  $offered  whether it may be entered now; else it only reads what was
+     * @param  ?self  $also  what a second press says with it: a form without fields
      * @param  ?self  $whole  with every field and choice it ever has, where it asks for less now
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Form
         public bool $closes = false,
         public bool $offered = true,
         private ?self $whole = null,
+        public ?self $also = null,
     ) {
         $this->fields = array_values(array_filter($fields));
     }
@@ -37,13 +39,19 @@ final readonly class Form
     /** The same form, waiting folded away. */
     public function aside(bool $aside = true): self
     {
-        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note, $this->closes, $this->offered, $this->whole);
+        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note, $this->closes, $this->offered, $this->whole, $this->also);
     }
 
     /** The same form, the last that is pressed at its step. */
     public function closing(): self
     {
-        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, true, $this->offered, $this->whole);
+        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, true, $this->offered, $this->whole, $this->also);
+    }
+
+    /** The same form, with a second press that says the other one too. */
+    public function with(self $also): self
+    {
+        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, $this->closes, $this->offered, $this->whole, $also);
     }
 
     /** As it is corrected, or entered late: with every field and choice it ever has. */
@@ -75,7 +83,7 @@ final readonly class Form
 
     private function standing(bool $offered, ?self $whole): self
     {
-        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, $this->closes, $offered, $whole);
+        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, $this->closes, $offered, $whole, $this->also);
     }
 
     /** What its press answers, where it does. */

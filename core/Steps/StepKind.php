@@ -15,6 +15,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Judgement;
 use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\PointClosed;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
@@ -320,13 +321,9 @@ abstract class StepKind implements Kind
 
         $washer = $port->washer === '' ? '' : ", fitted: {$port->washer}";
 
-        return new Form(
-            'closed',
-            $port->torqueNm === null ? "Closed by feel{$washer}" : "Closed{$washer}",
-            [$port->torqueNm === null ? null : Field::check('torqued', $this->torqueWrench($at, $port))],
-            $main,
-            closes: true,
-        );
+        return $port->torqueNm === null
+            ? PointClosed::byFeel("Closed by feel{$washer}", $main)
+            : PointClosed::asked("Closed{$washer}", $this->torque($at, $port).($port->washer === '' ? '' : ", {$port->washer}"), $main);
     }
 
     /** What is ticked where a point was closed by its torque, with whatever is fitted to it. */

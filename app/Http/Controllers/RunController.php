@@ -42,11 +42,12 @@ final class RunController extends JournalController
     {
         return $this->attempt($request, $job, function (Recorder $recorder) use ($request): bool {
             [$step, $form] = [self::text($request, 'step'), self::text($request, 'form')];
-            $recorder->record($step, $form, self::fields($request), self::hazards($request));
+            $also = self::text($request, 'also');
+            $recorder->record($step, $form, self::fields($request), self::hazards($request), $also);
 
             // What came up may have put something in front of the step.
             return Lines::tryFrom($form)?->isAnyTime() === true
-                || ($request->input('done') === '1' && $recorder->finishWhereNothingIsMissing($step));
+                || (($request->input('done') === '1' || $also !== '') && $recorder->finishWhereNothingIsMissing($step));
         });
     }
 

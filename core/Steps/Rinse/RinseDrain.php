@@ -70,7 +70,6 @@ final class RinseDrain extends StepKind
         return [new Form('water_out', 'Record water out', [
             ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
             Field::answer('runs', 'It runs', RinseWater::RUNS),
-            Field::check('closed', 'Every drain closed again'),
         ])];
     }
 
@@ -87,13 +86,7 @@ final class RinseDrain extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return match (true) {
-            ! $at->has('water_out') => [Obstacle::missing('no_volume', 'Record the rinse water that came out.')],
-            ! $at->last('water_out')?->ticked('closed') => [
-                Obstacle::missing('not_closed', 'The drains are not recorded as closed again.'),
-            ],
-            default => [],
-        };
+        return $at->has('water_out') ? [] : [Obstacle::missing('no_volume', 'Record the rinse water that came out.')];
     }
 
     public function figure(Situation $at): Figure

@@ -93,7 +93,7 @@ final class RinseRun extends StepKind
 
         return Form::offering(
             match (true) {
-                RinseWarmUp::isRunning($at) => $stop ? [$off, $reading->aside(), $felt] : [$reading, $felt, $off],
+                RinseWarmUp::isRunning($at) => $stop ? [$off, $reading->aside(), $felt] : [$reading->with(ShutOff::asked()), $felt->with(ShutOff::asked()), $off],
                 $run?->mixed === true => [],
                 default => [$start],
             },

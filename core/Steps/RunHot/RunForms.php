@@ -69,8 +69,8 @@ final readonly class RunForms
         $stops = $run?->outcome() === Outcome::Stops;
         $unsealed = NeckAtRun::atTheStart($this->at)?->holdsPressure() !== true;
         $forms = [
-            $reading,
-            $felt,
+            $reading->with(ShutOff::asked()),
+            $felt->with(ShutOff::asked()),
             FanSeen::of($this->at)->on ? FanTurned::askedOff() : FanTurned::askedOn(),
             $unsealed ? $this->topped() : null,
             $unsealed && NeckAtRun::warmUp($this->at) !== WarmUp::UnderFunnel ? Capped::asked() : null,

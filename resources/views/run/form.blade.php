@@ -26,6 +26,9 @@
             <button @class(['button', 'button-wide', 'button-go' => $shown->first])
                 data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
         @endif
+        @if ($shown->form->also !== null)
+            <button class="button button-wide button-quiet" name="also" value="{{ $shown->form->also->name }}">{{ $shown->form->button }}; {{ lcfirst($shown->form->also->button) }}</button>
+        @endif
     @else
         <details>
             <summary class="button button-quiet button-wide" data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}">
