@@ -37,6 +37,9 @@ use Illuminate\Support\Facades\Context;
  */
 final readonly class Recorder
 {
+    /** Under which a sheet says that something else than the usual is told of a step. */
+    private const OTHERWISE = 'otherwise';
+
     private StepCatalogue $kinds;
 
     private Clerk $clerk;
@@ -164,16 +167,18 @@ final readonly class Recorder
             $this->readAbove($read);
             $known = [];
             foreach ($steps as $i => $step) {
-                $fields = $raw[$step];
+                $fields = is_array($raw[$step]) ? $raw[$step] : [];
+                $other = is_string($fields[self::OTHERWISE] ?? null) ? $fields[self::OTHERWISE] : '';
+                $said = $other === '' ? $fields : (is_array($fields[$other] ?? null) ? $fields[$other] : []);
                 $one = $this->next("sheet {$step}");
                 if ($i > 0 && ! $this->isAskedAtOnce($step)) {
                     throw new InvalidField("sheet.{$steps[$i - 1]}.stops", "{$this->titleOf($step)} is asked by itself after this: what stands below waits.");
                 }
                 try {
                     // How warm the coolant is is asked once, and holds for those after it.
-                    $known = [...$known, ...$one->atOnce($step, [...$known, ...is_array($fields) ? $fields : []])];
+                    $known = [...$known, ...$one->atOnce($step, [...$known, ...$said], $other)];
                 } catch (InvalidField|InvalidFields $invalid) {
-                    throw $invalid instanceof InvalidField && $invalid->field === 'finish' ? $invalid : $invalid->within("sheet.{$step}");
+                    throw $invalid instanceof InvalidField && $invalid->field === 'finish' ? $invalid : $invalid->within(rtrim("sheet.{$step}.{$other}", '.'));
                 }
                 $finished = $one->finishWhereNothingIsMissing($step);
                 $next = $steps[$i + 1] ?? null;
@@ -221,12 +226,13 @@ final readonly class Recorder
 
     /**
      * @param  array<mixed>  $raw
+     * @param  string  $other  the form that is said in place of the usual one; empty for that one
      * @return array<mixed> what of it is known for the steps after it
      */
-    private function atOnce(string $stepId, array $raw): array
+    private function atOnce(string $stepId, array $raw, string $other): array
     {
         $known = [];
-        $after = $this->write(function (JobState $state) use ($stepId, $raw, &$known): NewLine {
+        $after = $this->write(function (JobState $state) use ($stepId, $raw, $other, &$known): NewLine {
             $at = $this->situation($state, $stepId);
             $form = $this->kinds->of($at->step)->atOnce($at)
                 ?? throw new InvalidField('finish', 'This step has moved on since the page was loaded. It is '
@@ -234,7 +240,7 @@ final readonly class Recorder
 
             $known = array_intersect_key($raw, array_flip($form->coolantFields()));
 
-            return $this->clerk->entry($at, $form->name, $raw);
+            return $this->clerk->entry($at, $other === '' ? $form->name : $other, $raw);
         });
         if ($after !== null && Cautions::unread($after->at($after->steps[$stepId], 0), $this->kinds->of($after->steps[$stepId])) !== []) {
             throw new InvalidField('finish', 'Read the cautions first.');

@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
@@ -61,6 +62,7 @@ final readonly class Sheet
                 $kind->tables($at),
                 $figure === null ? null : new Level($figure, $this->units),
                 $asked,
+                array_values(array_filter($kind->forms($at), fn (Form $other) => $other->name !== $form->name)),
             );
             if (end($blocks)->endsTheSheet()) {
                 break;

@@ -16,6 +16,7 @@ final readonly class SheetBlock
      * @param  list<string>  $instructions
      * @param  list<Table>  $tables  numbers worked out for it
      * @param  ?Level  $level  the number it is judged by
+     * @param  list<Form>  $others  what may be said in place of it
      * @param  list<string>  $known  names of what those before it on the sheet ask already
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class SheetBlock
         public array $tables = [],
         public ?Level $level = null,
         private array $known = [],
+        public array $others = [],
     ) {
     }
 

@@ -7,11 +7,11 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Models\Vehicle;
 use App\Run\Sheet;
-use App\Run\SheetBlock;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\FieldType;
+use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -69,9 +69,12 @@ final class EverySheetTest extends ShopTestCase
     /** @return bool whether all of it was done; undone again either way */
     private function press(Job $job, Sheet $sheet): bool
     {
-        $filled = [];
+        [$filled, $told] = [[], []];
         foreach ($sheet->blocks as $block) {
-            $filled[$block->step->id] = ['', ...self::filled($block)];
+            $other = $block->others !== [] && mt_rand(0, 7) === 0 ? $block->others[mt_rand(0, count($block->others) - 1)] : null;
+            $filled[$block->step->id] = ['', ...self::filled($block->form)];
+            $filled[$block->step->id] += $other === null ? [] : ['otherwise' => $other->name, $other->name => self::filled($other)];
+            $told[$block->step->id] = $other->name ?? $block->form->name;
         }
         $said = json_encode($filled);
         $before = $job->lines()->count();
@@ -97,7 +100,7 @@ final class EverySheetTest extends ShopTestCase
             $state = $job->fresh()?->state();
             self::assertNotNull($state);
             foreach ($sheet->blocks as $i => $block) {
-                self::assertNotSame([], $state->entriesOf($block->step->id, $block->form->name), "{$block->step->id} is missing: {$said}");
+                self::assertNotSame([], $state->entriesOf($block->step->id, $told[$block->step->id]), "{$block->step->id} is missing: {$said}");
                 self::assertTrue($i === count($sheet->blocks) - 1 || isset($state->closed[$block->step->id]), "{$block->step->id} is not finished: {$said}");
             }
             self::assertSame([], $send($key), "twice: {$said}");
@@ -111,10 +114,10 @@ final class EverySheetTest extends ShopTestCase
     }
 
     /** @return array<string, string> as typed */
-    private static function filled(SheetBlock $block): array
+    private static function filled(Form $form): array
     {
         $typed = [];
-        foreach ($block->form->fields as $field) {
+        foreach ($form->fields as $field) {
             $value = self::one($field);
             if ($value !== null) {
                 $typed[$field->name] = $value;

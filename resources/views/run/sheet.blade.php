@@ -38,6 +38,7 @@
                     <div class="fields">@foreach ($block->further() as $field)@include('run.sheet-field')@endforeach</div>
                 </details>
             @endif
+            @if ($block->others !== [])@include('run.otherwise')@endif
             @error ("sheet.{$block->step->id}.stops")
                 <div class="sheet-stops" role="alert">
                     <p class="error error-block">@icon('triangle-alert'){{ $message }} Nothing is recorded yet.</p>
