@@ -102,7 +102,7 @@ final readonly class RunPage
         $this->obstacles = $idle
             ? []
             : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
-        $sheet = $alone || $idle ? null : new Sheet($job->id, $state, $kinds, $now, $this->units);
+        $sheet = $alone || $idle ? null : new Sheet($job, $state, $kinds, $now, $this->units);
         $this->sheet = ($sheet->blocks ?? []) === [] ? null : $sheet;
         $this->asked = $idle ? null : new Asked(
             $this->at,
@@ -217,7 +217,7 @@ final readonly class RunPage
     {
         $order = $this->signs() ? OutOfOrder::tables($this->state, $this->kinds, $this->now, $this->units) : [];
 
-        return $this->ahead ? [] : [...$this->kind->tables($this->at), ...$order];
+        return $this->ahead ? [] : [...Labelled::of($this->kind->tables($this->at), $this->job, $this->now), ...$order];
     }
 
     /** Who finished it, when, and why it was passed over where it was. */

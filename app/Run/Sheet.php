@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Run;
 
 use App\Models\Container;
+use App\Models\Job;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -25,7 +26,7 @@ final readonly class Sheet
     public array $blocks;
 
     public function __construct(
-        private int $jobId,
+        private Job $job,
         private JobState $state,
         private StepCatalogue $kinds,
         private int $now,
@@ -58,8 +59,8 @@ final readonly class Sheet
                 $kind->title($at),
                 $kind->instructions($at),
                 $form,
-                "/jobs/{$this->jobId}?step=".urlencode($step->id),
-                $kind->tables($at),
+                "/jobs/{$this->job->id}?step=".urlencode($step->id),
+                Labelled::of($kind->tables($at), $this->job, $this->now),
                 $figure === null ? null : new Level($figure, $this->units),
                 $asked,
                 array_values(array_filter($kind->forms($at), fn (Form $other) => $other->name !== $form->name)),

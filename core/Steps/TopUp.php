@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\MixComesTo;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
 
@@ -25,10 +26,20 @@ final class TopUp
 
     private const HARDLY_ML = 1.0;
 
-    /** The batch, as long as the circuit stands where it should. */
+    /** What hangs on bucket and jug. */
+    private const NEXT_TO_NOTHING_ML = 50.0;
+
+    /** What was mixed, as long as something of it is left; else what the plan pours, where that is ready for use. */
     public static function liquidField(Situation $at): Field
     {
-        return Field::choice('liquid', 'With', self::LIQUIDS, 'batch', self::next($at))->optional();
+        $likely = match (true) {
+            Bucket::leftBeforeMl($at->job, null) > self::NEXT_TO_NOTHING_ML => 'batch',
+            Bucket::batch($at->job)->ml <= 0.0 && abs(Plan::of($at)->choices->stockFraction - self::STRENGTHS['premix']) < self::OFF => 'premix',
+            default => null,
+        };
+        $field = Field::choice('liquid', 'With', self::LIQUIDS, $likely, self::next($at));
+
+        return $likely === null ? $field : $field->optional();
     }
 
     /** The batch, where one was mixed, else whatever it is; without a word of the ledger, which is still half empty. */

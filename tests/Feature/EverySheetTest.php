@@ -31,7 +31,7 @@ final class EverySheetTest extends ShopTestCase
             $job = $this->planned($vehicle, ['repair', 'change', 'bleed'][$i % 3]);
             $walk = $this->walk($job);
             while (($step = $job->state()->stepInHand()) !== null && $step->id !== 'sign_off') {
-                $sheet = new Sheet($job->id, $job->state(), app(StepCatalogue::class), now()->getTimestamp(), UnitSystem::Metric);
+                $sheet = new Sheet($job, $job->state(), app(StepCatalogue::class), now()->getTimestamp(), UnitSystem::Metric);
                 if ($sheet->blocks !== []) {
                     $sheets++;
                     $this->readAll($job, $sheet);

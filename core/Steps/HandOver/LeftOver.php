@@ -72,9 +72,8 @@ final class LeftOver extends StepKind
             ['What', $rest->label()],
             ['Freezes at', $at->degrees($rest->freezePointC())],
             ['For', $at->circuit()->name],
-            ['Mixed', 'today’s date and the number of this job'],
             ['Caution', 'Poisonous. Keep from children and animals.'],
-        ])];
+        ], isLabel: true)];
     }
 
     public function asks(Situation $at): array
