@@ -17,6 +17,7 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Steps\TopUp;
 
 /**
  * What an ordinary technician enters at a step of an ordinary job, everything going as predicted.
@@ -227,6 +228,7 @@ final class DemoAnswers
         $much = $missing > 0.5 * $ledger->trappedAirPlusMinusMl();
 
         return [['topped', [
+            'liquid' => self::liquid($at),
             'ect' => '21', 'volume' => $much ? self::litres($missing) : '10 mL', 'vessel' => $much ? 'jug' : 'syringe', 'level' => 'mark',
         ], 3]];
     }
@@ -290,8 +292,14 @@ final class DemoAnswers
 
         return match ($by) {
             WarmUp::Usual, WarmUp::VentBetween, WarmUp::UnderFunnel => [...$answers, $off],
-            WarmUp::OpenNeck => [...$answers, ['topped', ['volume' => '0.1', 'vessel' => 'jug'], 1], ['capped', [], 1], $off],
-            WarmUp::LooseCap => [...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe'], 2], ['capped', [], 600]],
+            WarmUp::OpenNeck => [...$answers, ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => self::liquid($at)], 1], ['capped', [], 1], $off],
+            WarmUp::LooseCap => [...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => self::liquid($at)], 2], ['capped', [], 600]],
         };
+    }
+
+    /** What is topped up with: what was mixed, as long as something of it is left. */
+    private static function liquid(Situation $at): string
+    {
+        return TopUp::liquidField($at)->default ?? 'premix';
     }
 }
