@@ -172,16 +172,15 @@ final readonly class Outcome
         return [Hours::of($minutes->hands), Hours::of($minutes->wait)];
     }
 
-    /** @return list<array{number: int, name: string, steps: string}> */
+    /** @return list<array{name: string, steps: string}> */
     public function stages(): array
     {
         $state = new JobState($this->circuit, $this->plan, $this->kinds);
         $title = fn (Step $step): string => $this->kinds->of($step)->title($state->at($step, 0, $this->units));
         $stages = [];
-        foreach (Stage::cases() as $stage) {
+        foreach (Stage::asTheyCome($this->plan->steps) as $stage) {
             $steps = array_filter($this->plan->steps, fn (Step $step) => $step->stage === $stage);
             $stages[] = [
-                'number' => $stage->value,
                 'name' => $stage->label(),
                 'steps' => implode(' · ', array_map($title, $steps)),
             ];

@@ -214,7 +214,7 @@ final readonly class RecordSheet
     {
         $stages = [];
         $before = null;
-        foreach (Stage::cases() as $stage) {
+        foreach (Stage::asTheyCome($this->state->steps) as $stage) {
             $steps = [];
             foreach ($this->state->steps as $id => $step) {
                 $entries = $this->state->writtenAt($id);

@@ -27,7 +27,7 @@ final readonly class Rail
     /** @return list<RailStage> */
     public function stages(): array
     {
-        return array_map($this->stage(...), Stage::cases());
+        return array_map($this->stage(...), Stage::asTheyCome($this->state->steps));
     }
 
     /** @return list<RailStep> what may be done in place of the step shown, where it comes first */

@@ -20,6 +20,30 @@ enum Stage: int
     case Prove = 10;
     case HandOver = 11;
 
+    /**
+     * All stages in the order in which this sequence comes to them; one it has no step of keeps its place before the next.
+     *
+     * @param  iterable<Step>  $steps
+     * @return list<self>
+     */
+    public static function asTheyCome(iterable $steps): array
+    {
+        $first = [];
+        foreach ($steps as $step) {
+            $first[$step->stage->value] ??= count($first);
+        }
+        $place = count($first);
+        $places = [];
+        foreach (array_reverse(self::cases()) as $stage) {
+            $place = $first[$stage->value] ?? $place;
+            $places[$stage->value] = $place;
+        }
+        $stages = self::cases();
+        usort($stages, fn (self $a, self $b) => [$places[$a->value], $a->value] <=> [$places[$b->value], $b->value]);
+
+        return $stages;
+    }
+
     public function label(): string
     {
         return match ($this) {

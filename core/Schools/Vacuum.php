@@ -118,11 +118,11 @@ final class Vacuum implements School
         $setUp = ['intake_ml' => $vacuum->intake()->mL(), 'max_temp_c' => $vacuum->maximumTemperature()->degC()];
 
         return [
-            new Step('set_up_vacuum', 'set_up_vacuum', Stage::Fill, new Values($setUp)),
+            new Step('set_up_vacuum', 'set_up_vacuum', Stage::Vacuum, new Values($setUp)),
             new Step('pull:1', 'pull', Stage::Vacuum, new Values(['target_kpa' => $vacuum->target->kPa()])),
             new Step('hold:1', 'hold', Stage::Vacuum),
-            new Step('vacuum_fill', 'vacuum_fill', Stage::Vacuum),
-            new Step('fill_level', 'fill_level', Stage::Vacuum),
+            new Step('vacuum_fill', 'vacuum_fill', Stage::Fill),
+            new Step('fill_level', 'fill_level', Stage::Fill),
             ...$on->choices->rules->afterVacuum === AfterVacuum::PressToo && $on->choices->has(Tool::PressureTester)
                 ? [new Step('pressure_test', 'pressure_test', Stage::Vacuum)]
                 : [],

@@ -60,7 +60,7 @@
         @endif
         <div class="record-story">
             @foreach ($sheet->stages() as ['stage' => $stage, 'steps' => $steps])
-                <h2>{{ $stage->value }} · {{ $stage->label() }}</h2>
+                <h2>{{ $stage->label() }}</h2>
                 @foreach ($steps as $step)
                     <section>
                         <h3>{{ $step->title }} @if ($step->verdict !== '')<small>{{ $step->verdict }}</small>@endif</h3>

@@ -5,7 +5,7 @@
             <span class="plate">{{ $job->plate }}</span>
             <span class="floor-vehicle">{{ $job->vehicle }} <small>{{ $job->work }} · {{ $job->holder }}</small></span>
             <span class="floor-step">
-                <i>{{ $job->summary->stage->value }}</i>{{ $job->words->title }}
+                <span><small>{{ $job->summary->stage->label() }}</small>{{ $job->words->title }}</span>
                 @if ($job->words->verdict !== '')<small class="tone-{{ $job->tone() }}">{{ $job->words->verdict }}</small>@endif
             </span>
             <span class="floor-progress">

@@ -48,7 +48,7 @@
     <h2 id="steps-title">The sequence <small>{{ $outcome->times()[0] }} hands on, {{ $outcome->times()[1] }} waiting</small></h2>
     <ol class="stage-list">
         @foreach ($outcome->stages() as $stage)
-            <li><span class="stage-name"><i>{{ $stage['number'] }}</i>{{ $stage['name'] }}</span><span>{{ $stage['steps'] }}</span></li>
+            <li><span class="stage-name"><i>{{ $loop->index }}</i>{{ $stage['name'] }}</span><span>{{ $stage['steps'] }}</span></li>
         @endforeach
     </ol>
 </section>

@@ -7,7 +7,7 @@
     <ol class="rail-stages">
         @foreach ($page->rail()->stages() as $rail)
             <li @class(['stage', 'is-done' => $rail->done === $rail->all, 'is-current' => $rail->current])>
-                <span class="stage-name"><i>{{ $rail->stage->value }}</i>{{ $rail->stage->label() }}</span>
+                <span class="stage-name"><i>{{ $loop->index }}</i>{{ $rail->stage->label() }}</span>
                 @if ($rail->current)
                     <ol class="stage-steps">
                         @foreach ($rail->steps as $step)

@@ -1,6 +1,6 @@
 {{-- The steps of a stage that are done together: seen one by one, said in one press. --}}
 <header class="step-head">
-    <p class="step-stage">{{ $page->step->stage->value }} · {{ $page->step->stage->label() }}</p>
+    <p class="step-stage">{{ $page->step->stage->label() }}</p>
     <h1 id="step-title" tabindex="-1">{{ $page->sheet->title() }}</h1>
 </header>
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror

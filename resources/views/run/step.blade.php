@@ -1,5 +1,5 @@
 <header class="step-head">
-    <p class="step-stage">{{ $page->step->stage->value }} · {{ $page->step->stage->label() }}</p>
+    <p class="step-stage">{{ $page->step->stage->label() }}</p>
     <h1 id="step-title" tabindex="-1">{{ $page->title() }}</h1>
     @unless ($page->started())<p class="why">{{ $page->why() }}</p>@endunless
 </header>
