@@ -306,7 +306,7 @@ abstract class BrowserTestCase extends TestCase
             'arguments[0].querySelectorAll("details").forEach(d => d.open = true)',
             [$element],
         );
-        $buttons = $element->findElements(By::cssSelector('button:not([type=button])'));
+        $buttons = $element->findElements(By::cssSelector('button:not([type=button]):not([name=also])'));
         foreach ($fields as $name => $value) {
             $answers = $element->findElements(By::cssSelector("button[name='fields[{$name}]'][value='{$value}']"));
             $answers === [] ? $this->enter($element, $name, $value) : $buttons = $answers;

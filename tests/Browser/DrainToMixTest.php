@@ -275,14 +275,18 @@ final class DrainToMixTest extends BrowserTestCase
         $this->tapText('Coolant change');
         $this->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
         $this->go('Start this job');
-        $this->see('Plan, in one go', 'h1');
-        $this->go('All of it is done');
-        $this->see('Make safe, in one go', 'h1');
-        $this->go('All of it is done');
-        $this->see('Read the cautions first');
-        $this->go('Read');
+        $this->see('Plan, make safe, in one go', 'h1');
+        $this->see('rag over the cap', '.caution');
         $this->go('All of it is done');
         $this->see('Enter the hours, or tick that it stood overnight');
+        $this->overHttp(function (): void {
+            $this->record('found', ['content' => 'full']);
+            $this->finish();
+            $this->record('not_run');
+            $this->finish();
+            $this->tickAll();
+            $this->finish();
+        });
         $this->seeStep('Make safe');
         $this->tickByTouch();
         $this->seeStep('Is it cold?');
@@ -323,8 +327,8 @@ final class DrainToMixTest extends BrowserTestCase
             'nothing sticks out sideways',
         );
         // On target: finished in the same press.
-        $this->go('Record batch');
-        self::assertStringContainsString('6 ·', $this->text('.step-stage'), 'stage 6 is next');
+        $this->go('Record what is mixed');
+        self::assertStringContainsString('Fill', $this->text('.step-stage'), 'the fill is next');
         self::assertLessThan(
             300,
             self::$browser->executeScript('return document.querySelector(".stage.is-current").getBoundingClientRect().left'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\HandOver;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
@@ -22,11 +23,24 @@ use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\PartUsed;
 use Aqbel\Core\Stores\ShelfLine;
+use Aqbel\Core\Values;
 
 /** Stage 11: what is left of the batch, labelled and on the shelf, or with the customer for topping up. */
 final class LeftOver extends StepKind
 {
     private const MOST_CIRCUITS = 3.0;
+
+    private const KEPT = 'kept';
+
+    private const SHELF = 'volume';
+
+    private const CUSTOMER = 'customer';
+
+    /** Where the rest went, or whence there is more. */
+    private const REST = 'rest';
+
+    /** Common practice, no source. */
+    private const HANGS_ON_ML = 300.0;
 
     /** A rest is read to so many mL. */
     private const MARK_ML = 50.0;
@@ -79,15 +93,34 @@ final class LeftOver extends StepKind
     public function asks(Situation $at): array
     {
         $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
+        $kept = new Form(self::KEPT, 'Record what is kept', [
+            Field::volume(self::SHELF, 'Onto the shelf', $most)
+                ->preset(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML),
+            Field::volume(self::CUSTOMER, 'To the customer', $most, false),
+            Field::text(self::REST, 'The rest went'),
+        ]);
+        $none = new Form('none', 'Nothing is left', [], false);
 
-        return [
-            new Form('kept', 'Record what is kept', [
-                Field::volume('volume', 'Onto the shelf', $most)
-                    ->preset(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML),
-                Field::volume('customer', 'To the customer', $most, false),
-            ]),
-            new Form('none', 'Nothing is left', [], false),
-        ];
+        return Form::offering([$kept, $this->leftMl($at) <= self::unseenMl($at) ? $none : null], [$kept, $none]);
+    }
+
+    /** What hangs on bucket, hose and jug, or is less than the sums can tell, mL. */
+    private static function unseenMl(Situation $at): float
+    {
+        return max(self::HANGS_ON_ML, $at->job->ledger()->plusMinusMl);
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        if ($form !== self::KEPT) {
+            return;
+        }
+        $said = (float) $values->number(self::SHELF) + (float) $values->number(self::CUSTOMER);
+        $left = $this->leftMl($at);
+        if ($said < $left - self::unseenMl($at) && trim($values->text(self::REST)) === '') {
+            throw new InvalidField(self::REST, "By the sums {$at->litres($left)} are left, and {$at->litres($said)} are kept: "
+                ."say here where the other {$at->litres($left - $said)} went, or correct what was poured.");
+        }
     }
 
     public function atOnce(Situation $at): Form
