@@ -9,40 +9,85 @@ use App\Models\Vehicle;
 use App\Shop\Readiness;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Contracts\Pagination\Paginator;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
 /** All open jobs by when hands are needed next, and the hours ahead as lanes. */
 final readonly class FloorPage
 {
-    private const MOST = 200;
+    private const ON_A_PAGE = 60;
 
     /**
-     * @param  list<FloorJob>  $waiting  on a clock, the one that lets go last first
-     * @param  list<FloorJob>  $hands  waiting for hands
-     * @param  int  $more  open jobs, older ones, that are too many to show
+     * @param  list<FloorJob>  $waiting  of this page, on a clock, the one that lets go last first
+     * @param  list<FloorJob>  $hands  of this page, waiting for hands
+     * @param  int  $onClock  of all open jobs
+     * @param  Paginator<int, \stdClass>  $pages
      */
     private function __construct(
         public int $now,
         public array $waiting,
         public array $hands,
         public LaneChart $lanes,
-        public int $more,
+        public int $all,
+        public int $onClock,
+        public Paginator $pages,
     ) {
     }
 
     public static function read(UnitSystem $units): self
     {
         $now = now()->getTimestamp();
-        $jobs = [];
+        [$all, $onClock] = self::counted($now);
         // Read without models, and the plan stays where it is: the summary says all that the floor shows.
-        $found = Job::query()->open()->whereNotNull('summary')
+        $found = self::open()
             ->join('vehicles', 'vehicles.id', '=', 'jobs.vehicle_id')
             ->join('people', 'people.id', '=', DB::raw('coalesce(held_by, planned_by)'))
-            ->orderByDesc('jobs.id')->limit(self::MOST)->toBase()
-            ->get(['jobs.id', 'plate', 'vehicles.name as vehicle', 'kind', 'summary', 'people.name as person', 'rests_until', 'danger_since']);
-        $summaries = array_filter($found->mapWithKeys(fn (object $job) => [(int) $job->id => Summary::read($job->summary)])->all());
+            ->orderByRaw('case when danger_since is null then 1 else 0 end')
+            ->orderByRaw('case when rests_until > ? then 1 else 0 end', [now()->format('Y-m-d H:i:s')])
+            ->orderByRaw('case when coalesce(waits_until, 0) <= ? then 0 else waits_until end', [$now])
+            ->orderByDesc('jobs.id')
+            ->simplePaginate(self::ON_A_PAGE, [
+                'jobs.id', 'plate', 'vehicles.name as vehicle', 'kind', 'summary', 'people.name as person', 'rests_until', 'danger_since',
+            ]);
+        $jobs = self::jobs($found->items(), $units, $now);
+        usort($jobs, fn (FloorJob $a, FloorJob $b) => [! $a->danger, $a->waitsUntil()] <=> [! $b->danger, $b->waitsUntil()]);
+        $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
+        $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
+
+        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now), $all, $onClock, $found);
+    }
+
+    private static function open(): Builder
+    {
+        return Job::query()->open()->whereNotNull('summary')->toBase();
+    }
+
+    /** @return array{int, int} all open jobs, and how many of them are on a clock */
+    private static function counted(int $now): array
+    {
+        $counted = self::open()->selectRaw('count(*) as jobs, sum(case when waits_until > ? or rests_until > ? then 1 else 0 end) as waiting', [
+            $now, now()->format('Y-m-d H:i:s'),
+        ])->first();
+
+        return [(int) ($counted->jobs ?? 0), (int) ($counted->waiting ?? 0)];
+    }
+
+    /**
+     * @param  array<mixed>  $found
+     * @return list<FloorJob>
+     */
+    private static function jobs(array $found, UnitSystem $units, int $now): array
+    {
+        /** @var array<\stdClass> $found */
+        $summaries = [];
+        foreach ($found as $job) {
+            $summaries[(int) $job->id] = Summary::read($job->summary);
+        }
+        $summaries = array_filter($summaries);
         $words = FloorWords::ofAll($summaries, $units);
+        $jobs = [];
         foreach ($found as $job) {
             if (isset($summaries[$job->id])) {
                 $jobs[] = new FloorJob(
@@ -51,13 +96,8 @@ final readonly class FloorPage
                 );
             }
         }
-        usort($jobs, fn (FloorJob $a, FloorJob $b) => [! $a->danger, $a->waitsUntil()] <=> [! $b->danger, $b->waitsUntil()]);
-        $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
-        $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 
-        $more = count($found) < self::MOST ? 0 : Job::query()->open()->count() - count($found);
-
-        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now), $more);
+        return $jobs;
     }
 
     /** Nothing to plan for yet; asked only where nothing is open. */
@@ -74,6 +114,6 @@ final readonly class FloorPage
 
     public function isEmpty(): bool
     {
-        return $this->waiting === [] && $this->hands === [];
+        return $this->all === 0;
     }
 }

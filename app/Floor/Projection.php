@@ -37,6 +37,7 @@ final readonly class Projection
     public function refresh(Job $job, JobState $state): void
     {
         $job->summary = $this->summary($state, $job->summary);
+        $job->waits_until = $job->summary->until;
         $job->signed_at = $state->isSigned() ? now() : null;
         $danger = $this->danger($state);
         $job->danger_since = $danger === null ? null : $job->danger_since ?? now()->getTimestamp();

@@ -32,6 +32,7 @@ use Illuminate\Support\Facades\DB;
  * @property ?Summary $summary
  * @property Carbon|null $signed_at
  * @property ?string $seal  what its record was signed with; null of one that is not signed, or was before records were sealed
+ * @property ?int $waits_until  of the running clock, Unix seconds
  * @property ?int $danger_since  an engine is to be shut off now, since then, Unix seconds
  * @property ?string $danger_place
  * @property Carbon|null $rests_until

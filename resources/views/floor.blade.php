@@ -3,8 +3,7 @@
     <header class="page-head">
         <h1>Floor</h1>
         <p>
-            {{ count($page->hands) }} {{ Str::plural('vehicle', count($page->hands)) }} waiting for hands, {{
-            count($page->waiting) }} on a clock.
+            {{ $page->all - $page->onClock }} {{ Str::plural('vehicle', $page->all - $page->onClock) }} waiting for hands, {{ $page->onClock }} on a clock.
         </p>
         <a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a>
     </header>
@@ -31,9 +30,7 @@
             <p class="now-line"><b>now</b><span>{{ date('H:i', $page->now) }}</span><i>above: on a clock · below: waiting for hands</i></p>
             <ol class="floor-hands" aria-label="Waiting for hands">@include('floor.jobs', ['jobs' => $page->hands])</ol>
         </section>
-        @if ($page->more > 0)
-            <p class="help">{{ $page->more }} older jobs are open too. They stand first under <a href="/vehicles">Vehicles</a>.</p>
-        @endif
+        @include('layouts.pages', ['paginator' => $page->pages])
         <x-lanes :chart="$page->lanes"/>
     @endif
     </div>

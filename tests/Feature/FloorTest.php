@@ -104,8 +104,15 @@ final class FloorTest extends ShopTestCase
         foreach (array_chunk($rows, 40) as $some) {
             DB::table('jobs')->insert($some);
         }
-        $more = Job::query()->open()->count() - 200;
-        $this->get('/')->assertOk()->assertSee("{$more} older jobs are open too");
+        $all = Job::query()->open()->count();
+        $this->get('/')->assertOk()->assertSee("{$all} vehicles waiting for hands")->assertSee('rel="next"', false);
+        $seen = [];
+        foreach (range(1, 4) as $page) {
+            preg_match_all('#href="/jobs/(\d+)"#', (string) $this->get("/?page={$page}")->assertOk()->getContent(), $found);
+            self::assertLessThanOrEqual(61, count($found[1]), 'no page holds more than sixty');
+            $seen = [...$seen, ...$found[1]];
+        }
+        self::assertCount($all, array_unique($seen));
         $this->get('/vehicles')->assertSee("Go on with {$job->number()}");
     }
 }

@@ -23,7 +23,7 @@ final class VehicleTest extends ShopTestCase
             ->assertSessionHasNoErrors()->assertRedirect();
         $vehicle = Vehicle::query()->where('plate', 'YT 9')->sole();
         foreach (['yt 9', 'orch', 'belly', 'tractor orchard', 'YT plate'] as $part) {
-            $this->get('/vehicles?q='.urlencode($part))->assertSee('Orchard tractor');
+            $this->followingRedirects()->get('/vehicles?q='.urlencode($part))->assertSee('Orchard tractor');
         }
         foreach (['%', '_', 'nothing like it', '\\'] as $part) {
             $this->get('/vehicles?q='.urlencode($part))->assertOk()->assertDontSee('Orchard tractor');
@@ -70,7 +70,7 @@ final class VehicleTest extends ShopTestCase
         $job->update(['signed_at' => now()]);
         $this->post("/vehicles/{$vehicle->id}/retire")->assertSessionHasNoErrors();
         $this->get('/vehicles?q=SKP+114')->assertDontSee('SKP 114</span>', false);
-        $this->get('/vehicles?q=SKP+114&retired=1')->assertSee('SKP 114');
+        $this->followingRedirects()->get('/vehicles?q=SKP+114&retired=1')->assertSee('SKP 114');
         $this->get("/jobs/new?vehicle={$vehicle->id}")->assertRedirect('/vehicles');
         $this->post('/jobs', ['vehicle' => $vehicle->id, 'kind' => 'repair', 'chosen' => '1'])->assertSessionHasErrors('vehicle');
         $this->get("/jobs/{$job->id}/record")->assertOk();
@@ -113,7 +113,7 @@ final class VehicleTest extends ShopTestCase
         $page = $this->actingAs($this->imre)->get("/jobs/new?vehicle={$id}")->assertOk()->assertSee('Another vehicle');
         self::assertStringNotContainsString('<option', (string) preg_replace('/^.*?<form/s', '', (string) $page->getContent()));
         $this->get('/vehicles')->assertSee('more. Type another word');
-        $this->get('/vehicles?q=BUS+300')->assertSee('BUS 300')->assertDontSee('more. Type');
+        $this->followingRedirects()->get('/vehicles?q=BUS+300')->assertSee('BUS 300')->assertDontSee('more. Type');
     }
 
     public function test_how_far_it_has_run_and_its_own_interval_say_when_it_is_due(): void

@@ -42,13 +42,18 @@ final class CircuitController extends Controller
 
     private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
-    public function index(Request $request): View
+    public function index(Request $request): View|RedirectResponse
     {
         $person = self::person($request);
         $search = mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH);
         $circuits = Circuit::query()->newest()->orderBy('name')->select(['id', 'key', 'revision', 'name']);
         foreach (Search::words($search) as $word) {
             Search::word($circuits, ['name'], $word);
+        }
+
+        $only = $search === '' ? [] : (clone $circuits)->limit(2)->get()->all();
+        if (count($only) === 1) {
+            return redirect("/circuits/{$only[0]->id}");
         }
 
         return view('circuits.index', [

@@ -27,12 +27,12 @@ final class VehicleController extends Controller
 {
     private const LONGEST_SEARCH = 60;
 
-    public function index(Request $request): View
+    public function index(Request $request): View|RedirectResponse
     {
-        return view('vehicles.index', ['list' => new VehicleList(
-            mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH),
-            $request->boolean('retired'),
-        )]);
+        $list = new VehicleList(mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH), $request->boolean('retired'));
+        $only = $list->search !== '' && count($list->vehicles) === 1 ? $list->vehicles->first() : null;
+
+        return $only === null ? view('vehicles.index', ['list' => $list]) : redirect("/vehicles/{$only->id}");
     }
 
     public function show(Request $request, Vehicle $vehicle, StepCatalogue $kinds): View
