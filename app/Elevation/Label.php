@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Elevation;
 
-/** A name in the margin, with the line that leads to its part. Drawing units. */
+/** A name beside its part. Drawing units; y is the base of its first line. */
 final readonly class Label
 {
     public const PART = 'part';
@@ -13,23 +13,31 @@ final readonly class Label
 
     public const DATUM = 'datum';
 
-    /** Keeps the left margin free where the datum crosses it. */
-    public const SPACE = 'space';
+    private const LINE = 17.0;
+
+    /** More than any font of a tablet needs. */
+    private const LETTER = 8.4;
+
+    private const RISES = 13.0;
 
     /**
      * @param  list<string>  $lines
-     * @param  array{float, float}  $to
-     * @param  array{float, float}  $from
+     * @param  string  $anchor  start, middle or end
      */
-    public function __construct(
-        public string $kind,
-        public array $lines,
-        public float $x,
-        public float $y,
-        public string $anchor,
-        public array $from,
-        public array $to,
-    ) {
+    public function __construct(public string $kind, public array $lines, public float $x, public float $y, public string $anchor)
+    {
+    }
+
+    public function box(): Box
+    {
+        $width = self::LETTER * max([1, ...array_map(mb_strlen(...), $this->lines)]);
+        $left = match ($this->anchor) {
+            'start' => $this->x,
+            'end' => $this->x - $width,
+            default => $this->x - $width / 2.0,
+        };
+
+        return new Box($left, $this->y - self::RISES, $width, self::LINE * count($this->lines));
     }
 
     /** The style it is drawn in. */
@@ -40,11 +48,5 @@ final readonly class Label
             self::POCKET => 'el-pocket-text',
             default => 'el-label',
         };
-    }
-
-    /** Whether a line leads from it to its part. */
-    public function leads(): bool
-    {
-        return $this->kind === self::PART || $this->kind === self::POCKET;
     }
 }

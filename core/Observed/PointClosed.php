@@ -38,6 +38,6 @@ final readonly class PointClosed extends Report
     {
         $answers = [self::TO_TORQUE => "Closed to {$torque}", '0' => 'Closed, torque not checked'];
 
-        return new Form(self::FORM, $button, [Field::answer(self::TORQUED, 'Shut', $answers)->optional()], $main, closes: true);
+        return new Form(self::FORM, $button, [Field::answer(self::TORQUED, 'It is', $answers)->optional()], $main, closes: true);
     }
 }

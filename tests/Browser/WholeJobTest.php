@@ -162,7 +162,7 @@ final class WholeJobTest extends BrowserTestCase
             'New cap fitted',
             'Heat cycle 2',
             '320 ml',
-            'Torque wrench, 25',
+            'closed to 25',
             'Content found',
         ] as $text) {
             $this->see($text);

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Elevation\Body;
+use App\Elevation\Cell;
 use App\Elevation\Drawing;
-use App\Elevation\DrawnPassage;
 use App\Elevation\Label;
 use App\Elevation\PocketLabel;
+use App\Elevation\Tube;
 use App\Models\Circuit;
 use App\Models\Job;
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
@@ -23,49 +25,79 @@ final class ElevationTest extends ShopTestCase
 {
     public function test_one_scale_for_both_axes_and_front_to_the_left(): void
     {
-        $drawing = new Drawing($this->box(), null);
-        $scale = $drawing->scale();
-        self::assertEqualsWithDelta(400 * $scale, $drawing->x(100) - $drawing->x(500), 0.2);
-        self::assertEqualsWithDelta(400 * $scale, $drawing->y(500) - $drawing->y(900), 0.2);
-        self::assertLessThan($drawing->x(-300), $drawing->x(500), 'what is further forward stands further left');
-        self::assertSame([], $drawing->breaks());
+        $scale = (new Drawing($this->box(), null))->scale;
+        self::assertEqualsWithDelta(400 * $scale->unit, $scale->x(100) - $scale->x(500), 0.2);
+        self::assertEqualsWithDelta(400 * $scale->unit, $scale->y(500) - $scale->y(900), 0.2);
+        self::assertLessThan($scale->x(-300), $scale->x(500), 'what is further forward stands further left');
+        self::assertSame([], $scale->breaks);
     }
 
     public function test_a_long_stretch_without_a_node_is_broken_and_the_rest_keeps_its_scale(): void
     {
-        $minibus = new Drawing(Circuit::query()->where('key', 'school-minibus')->first()->read(), null);
-        self::assertCount(1, $minibus->breaks());
-        self::assertEqualsWithDelta(100 * $minibus->scale(), $minibus->x(-2700) - $minibus->x(-2600), 0.2);
-        self::assertLessThan(2000 * $minibus->scale(), $minibus->x(-2600) - $minibus->x(-600));
-        self::assertGreaterThan($minibus->x(-600), $minibus->breaks()[0]);
-        self::assertLessThan($minibus->x(-2600), $minibus->breaks()[0]);
+        $minibus = (new Drawing(Circuit::query()->where('key', 'school-minibus')->first()->read(), null))->scale;
+        self::assertCount(1, $minibus->breaks);
+        self::assertEqualsWithDelta(100 * $minibus->unit, $minibus->x(-2700) - $minibus->x(-2600), 0.2);
+        self::assertLessThan(2000 * $minibus->unit, $minibus->x(-2600) - $minibus->x(-600));
+        self::assertGreaterThan($minibus->x(-600), $minibus->breaks[0]);
+        self::assertLessThan($minibus->x(-2600), $minibus->breaks[0]);
     }
 
-    public function test_a_liquid_surface_is_drawn_level(): void
+    public function test_a_liquid_surface_is_drawn_level_and_a_hose_is_filled_by_its_length(): void
     {
         // Half full: coolant in the lower half of the upright, cut at its middle height.
-        $drawing = new Drawing(
-            $this->box(),
-            new Runs(['upright' => [new Run(0.0, 0.5, CellState::Air), new Run(0.5, 1.0, CellState::Coolant)]]),
-        );
-        $upright = array_values(array_filter($drawing->passages(), fn (DrawnPassage $p) => $p->id === 'upright'))[0];
-        self::assertSame([1, 0], [count($upright->coolant), count($upright->trapped)]);
-        $heights = fn (string $points) => array_map(
-            fn (string $point) => (float) explode(',', $point)[1],
-            explode(' ', $points),
-        );
-        self::assertEqualsWithDelta($drawing->y(600), min($heights($upright->coolant[0])), 0.6);
-        self::assertEqualsWithDelta(
-            $drawing->y(300),
-            max($heights($upright->coolant[0])),
-            12.0,
-            'down to the bottom, and the pipe is as wide as it is',
-        );
-        self::assertCount(
-            2,
-            array_filter($heights($upright->coolant[0]), fn (float $y) => abs($y - $drawing->y(600)) < 0.6),
-            'both ends of the surface stand at one height',
-        );
+        $drawing = new Drawing($this->box(), new Runs([
+            'upright' => [new Run(0.0, 0.5, CellState::Air), new Run(0.5, 1.0, CellState::Coolant)],
+            'rise' => [new Run(0.0, 0.3, CellState::Coolant), new Run(0.3, 1.0, CellState::Trapped)],
+        ]));
+        $upright = $this->cell($drawing, 'upright');
+        [$wet] = $upright->filled(CellState::Coolant);
+        self::assertSame([], $upright->filled(CellState::Trapped));
+        self::assertEqualsWithDelta($drawing->scale->y(600), $wet['y'], 0.2);
+        self::assertEqualsWithDelta($drawing->scale->y(300), $wet['y'] + $wet['height'], 0.2);
+        $tubes = array_column(array_merge(...$drawing->tubes->groups()), null, 'passage');
+        self::assertSame(['floor', 'rise'], array_keys($tubes) === ['rise', 'floor'] ? ['floor', 'rise'] : array_keys($tubes));
+        self::assertSame(['0 0 0.3 2'], $tubes['rise']->filled(CellState::Coolant));
+        self::assertSame(['0 0.3 0.7 2'], $tubes['rise']->filled(CellState::Trapped));
+        self::assertCount(1, $drawing->tubes->groups(), 'they meet at a tee, and share one outline');
+    }
+
+    /** As the model has them: a curve has no high point that its ends do not have. */
+    public function test_no_hose_rises_or_dips_where_the_model_does_not(): void
+    {
+        foreach (Circuit::query()->get() as $model) {
+            $circuit = $model->read();
+            $drawing = new Drawing($circuit, null);
+            foreach (array_merge(...$drawing->tubes->groups()) as $tube) {
+                $ends = array_map(fn (string $node) => $drawing->scale->node($node)[1], [$circuit->passages[$tube->passage]->from, $circuit->passages[$tube->passage]->to]);
+                foreach ($tube->along() as $box) {
+                    self::assertGreaterThanOrEqual(min($ends) - 0.1, $box->y + $box->height / 2.0, "{$model->name} {$tube->passage}");
+                    self::assertLessThanOrEqual(max($ends) + 0.1, $box->y + $box->height / 2.0, "{$model->name} {$tube->passage}");
+                }
+            }
+        }
+    }
+
+    public function test_every_passage_is_drawn_once_and_an_engine_has_its_banks_beside_each_other(): void
+    {
+        foreach (Circuit::query()->get() as $model) {
+            $circuit = $model->read();
+            $drawing = new Drawing($circuit, null);
+            $cells = array_merge(...array_map(fn (Body $body) => array_map(fn (Cell $cell) => $cell->passage, $body->cells), $drawing->bodies));
+            $tubes = array_map(fn (Tube $tube) => $tube->passage, array_merge(...$drawing->tubes->groups()));
+            self::assertEqualsCanonicalizing(array_keys($circuit->passages), [...$cells, ...$tubes], $model->name);
+            self::assertCount(1, array_filter($drawing->bodies, fn (Body $body) => $body->kind === Body::ENGINE), $model->name);
+        }
+        $six = new Drawing(Circuit::query()->where('key', 'rescue-ambulance')->first()->read(), null);
+        [$left, $right] = [$this->cell($six, 'left_block'), $this->cell($six, 'right_block')];
+        self::assertSame($left->y, $right->y);
+        self::assertLessThan($right->x, $left->x + $left->width, 'the front bank stands in front, and neither over the other');
+    }
+
+    private function cell(Drawing $drawing, string $passage): Cell
+    {
+        $cells = array_merge(...array_map(fn (Body $body) => $body->cells, $drawing->bodies));
+
+        return array_values(array_filter($cells, fn (Cell $cell) => $cell->passage === $passage))[0];
     }
 
     public function test_a_raised_nose_raises_the_front_most(): void
@@ -73,8 +105,8 @@ final class ElevationTest extends ShopTestCase
         $flat = new Drawing($this->box(), null);
         $raised = new Drawing($this->box(), null, 300.0);
         $rise = fn (string $node) => (
-            $raised->floor() - $raised->nodes()[$node][1]
-        ) / $raised->scale() - ($flat->floor() - $flat->nodes()[$node][1]) / $flat->scale();
+            $raised->scale->floor() - $raised->nodes()[$node][1]
+        ) / $raised->scale->unit - ($flat->scale->floor() - $flat->nodes()[$node][1]) / $flat->scale->unit;
         self::assertEqualsWithDelta(300.0 * (1 + 500 / 2600), $rise('top'), 2.0);
         self::assertGreaterThan($rise('back'), $rise('top'));
     }

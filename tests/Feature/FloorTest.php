@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Elevation\Box;
 use App\Elevation\Drawing;
 use App\Elevation\Label;
+use App\Elevation\PlacedPort;
 use App\Models\Circuit;
 use App\Models\Job;
 use App\Models\Vehicle;
@@ -54,29 +56,22 @@ final class FloorTest extends ShopTestCase
         self::assertSame(0, Job::query()->count());
     }
 
-    /** A circle for a marker and 8 units a letter for a label are more than the fonts need. */
     public function test_nothing_overlaps_in_the_elevation_view(): void
     {
         foreach (Circuit::query()->get() as $model) {
-            $drawing = new Drawing($model->read(), null);
-            $width = fn (Label $l): int => 8 * max(array_map(mb_strlen(...), $l->lines));
-            $box = fn (Label $l): array => [
-                $l->anchor === 'start' ? $l->x : $l->x - $width($l), $l->y - 13, $width($l), 17 * count($l->lines),
-            ];
-            $boxes = array_map($box, $drawing->labels());
-            foreach ($boxes as $i => $a) {
-                self::assertGreaterThanOrEqual(0, $a[1]);
-                self::assertLessThanOrEqual($drawing->height, $a[1] + $a[3]);
-                foreach (array_slice($boxes, $i + 1) as $b) {
-                    self::assertFalse(
-                        $a[0] < $b[0] + $b[2] && $b[0] < $a[0] + $a[2] && $a[1] < $b[1] + $b[3] && $b[1] < $a[1] + $a[3],
-                        $model->name,
-                    );
-                }
-            }
-            foreach ($drawing->ports() as $i => $port) {
-                foreach (array_slice($drawing->ports(), $i + 1) as $other) {
-                    self::assertGreaterThan(26, hypot($port->x - $other->x, $port->y - $other->y), $model->name);
+            foreach ([false, true] as $tall) {
+                $drawing = new Drawing($model->read(), null, tall: $tall);
+                $boxes = [
+                    ...array_map(fn (Label $label) => $label->box(), $drawing->labels()),
+                    ...array_map(fn (PlacedPort $port) => new Box($port->x - 13.0, $port->y - 13.0, 26.0, 26.0), $drawing->ports()),
+                ];
+                foreach ($boxes as $i => $box) {
+                    self::assertGreaterThanOrEqual(-0.1, min($box->x, $box->y), $model->name);
+                    self::assertLessThanOrEqual($drawing->scale->height, $box->y + $box->height, $model->name);
+                    self::assertLessThanOrEqual(520.1, $box->x + $box->width, $model->name);
+                    foreach (array_slice($boxes, $i + 1) as $other) {
+                        self::assertEqualsWithDelta(0.0, $box->over($other), 12.0, $model->name);
+                    }
                 }
             }
         }

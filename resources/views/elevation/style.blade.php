@@ -5,8 +5,19 @@
 text{font-family:sans-serif;font-size:16px;fill:{{ $quiet }}}
 .el-floor{stroke:{{ $quiet }};stroke-width:2}
 .el-wheel{fill:none;stroke:{{ $rule }};stroke-width:1.5}
-.el-leader{stroke:{{ $rule }}}
-.el-body{fill:{{ $ground }}}
+.el-tyre{fill:{{ $ground }};stroke:{{ $rule }};stroke-width:7}
+.el-vehicle{fill:{{ $rule }};opacity:.3}
+.el-bulkhead{stroke:{{ $rule }};stroke-width:4}
+.el-shell,.el-thermostat{fill:{{ $ground }};stroke:{{ $ink }};stroke-width:1.6}
+.el-room{fill:{{ $ground }}}
+.el-fins{fill:none;stroke:{{ $ground }};stroke-width:1.4;opacity:.7}
+.el-end,.el-cap,.el-fan{fill:{{ $quiet }};stroke:{{ $ink }}}
+.el-tube path{fill:none}
+.el-halo,.el-bore{stroke:{{ $ground }}}
+.el-pipe{stroke:{{ $ink }}}
+.el-flow{stroke:{{ $coolant }}}
+.el-caught{stroke:url(#air-hatch)}
+.el-label{font-weight:600;font-size:15px;fill:{{ $ink }}}
 .el-coolant{fill:{{ $coolant }}}
 .el-trapped{fill:url(#air-hatch)}
 .el-air-ground{fill:{{ $ground }}}
