@@ -35,13 +35,20 @@ final readonly class Names
     {
         $datum = $this->datumLabel();
         [$labels, $taken] = [[$datum], [$datum->box(), ...$this->taken()]];
-        foreach ($this->wanted() as [$kind, $text, $about]) {
-            $label = $this->placed($kind, explode("\n", wordwrap($text, self::LETTERS, "\n")), $about, $taken);
+        foreach ($this->wanted() as [$kind, $name, $text, $about]) {
+            $lines = self::lines($name);
+            $label = $this->placed($kind, [...$lines, ...self::lines($text)], count($lines), $about, $taken);
             $labels[] = $label;
             $taken[] = $label->box();
         }
 
         return $labels;
+    }
+
+    /** @return list<string> */
+    private static function lines(string $text): array
+    {
+        return $text === '' ? [] : explode("\n", wordwrap($text, self::LETTERS, "\n"));
     }
 
     private function datumLabel(): Label
@@ -68,31 +75,43 @@ final readonly class Names
         ];
     }
 
-    /** @return list<array{string, string, Box}> kind, words, and what they are about; air first, which must be seen */
+    /** @return list<array{string, string, string, Box}> kind, name, words, and what they are about; air first, which must be seen */
     private function wanted(): array
     {
-        $wanted = [];
+        [$wanted, $named] = [[], []];
         foreach ($this->pockets as $pocket) {
             $largest = $pocket->air->byPart($this->circuit)[0] ?? null;
             if ($largest !== null) {
-                $wanted[] = [Label::POCKET, $pocket->text, $this->whereIs($largest->part->passages)];
+                $body = $this->bodyOf($largest->part->passages);
+                $name = $body === null || in_array($body, $named, true) ? '' : $body->label;
+                $named[] = $body;
+                $wanted[] = [Label::POCKET, $name, $pocket->text, $body?->box() ?? $this->onTheWay($largest->part->passages)];
             }
         }
         foreach ($this->bodies as $body) {
-            $wanted[] = [Label::PART, $body->label, $body->box()];
+            if (! in_array($body, $named, true)) {
+                $wanted[] = [Label::PART, $body->label, '', $body->box()];
+            }
         }
 
         return $wanted;
     }
 
     /** @param  array<string>  $passages */
-    private function whereIs(array $passages): Box
+    private function bodyOf(array $passages): ?Body
     {
         foreach ($this->bodies as $body) {
             if (array_filter($passages, $body->holds(...)) !== []) {
-                return $body->box();
+                return $body;
             }
         }
+
+        return null;
+    }
+
+    /** @param  array<string>  $passages */
+    private function onTheWay(array $passages): Box
+    {
         $passage = $this->circuit->passages[array_values($passages)[0]];
         [$from, $to] = [$this->scale->node($passage->from), $this->scale->node($passage->to)];
 
@@ -103,7 +122,7 @@ final readonly class Names
      * @param  list<string>  $lines
      * @param  list<Box>  $taken
      */
-    private function placed(string $kind, array $lines, Box $about, array $taken): Label
+    private function placed(string $kind, array $lines, int $named, Box $about, array $taken): Label
     {
         $high = count($lines) * self::LINE;
         [$left, $right, $middle] = [$about->x - self::NEAR, $about->x + $about->width + self::NEAR, $about->x + $about->width / 2.0];
@@ -123,7 +142,7 @@ final readonly class Names
         $best = null;
         $least = INF;
         foreach ($tries as [$x, $y, $anchor]) {
-            $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor);
+            $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor, $named);
             $clash = self::clash($label->box(), $taken) + $this->outside($label->box());
             if ($clash < $least) {
                 [$best, $least] = [$label, $clash];
@@ -133,7 +152,7 @@ final readonly class Names
             }
         }
 
-        return $best ?? new Label($kind, $lines, 4.0, 18.0, 'start');
+        return $best ?? new Label($kind, $lines, 4.0, 18.0, 'start', $named);
     }
 
     /** @param  list<Box>  $taken */

@@ -110,7 +110,7 @@ final class PressesTest extends BrowserTestCase
             $this->reload();
             $this->type('ect', '84');
             $this->type('far', '80');
-            $this->tap('Record reading; engine is off');
+            $this->tap('Record; engine is off');
             $this->pass(5400);
             $this->reload();
             $this->type('ect', '38');
@@ -173,7 +173,7 @@ final class PressesTest extends BrowserTestCase
                 $this->type('far', '80');
                 $this->type('outlet_coil', '61');
             }
-            $this->tap('Record reading; engine is off');
+            $this->tap('Record; engine is off');
             $this->type('volume', $litres);
             $this->tap('Record top-up');
         }
@@ -212,7 +212,7 @@ final class PressesTest extends BrowserTestCase
                 $this->type('far', '88');
                 $this->type('outlet_front', '64');
             }
-            $this->tap('Record reading; engine is off');
+            $this->tap('Record; engine is off');
             $this->type('volume', $litres);
             $this->tap('Record top-up');
         }
@@ -275,7 +275,7 @@ final class PressesTest extends BrowserTestCase
         if ($this->has("input[name='fields[fan]']")) {
             $this->choose('fan', 'twice');
         }
-        $this->tap('Record reading; engine is off');
+        $this->tap('Record; engine is off');
     }
 
     private function coldAndFull(string $ml): void

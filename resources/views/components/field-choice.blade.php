@@ -3,7 +3,7 @@
     <details class="fold" data-fold>
         <summary><span>{{ $field->label }}</span> <b data-chosen>{{ $field->choices[$current] }}</b></summary>
 @endif
-<fieldset @if ($field->goesOnWith) data-branching @endif @if ($describe) aria-describedby="{{ $describe }}" @endif>
+<fieldset @class(['in-sight' => $field->inSight]) @if ($field->goesOnWith) data-branching @endif @if ($describe) aria-describedby="{{ $describe }}" @endif>
     <legend @class(['sr-only' => $folded])>{{ $field->label }}</legend>
     <div class="choices">
         @foreach ($field->choices as $choice => $label)

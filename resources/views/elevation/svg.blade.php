@@ -42,7 +42,7 @@
     <line x1="0" x2="{{ $width }}" y1="{{ $drawing->datum() }}" y2="{{ $drawing->datum() }}" class="el-datum"/>
     @foreach ($drawing->labels() as $label)
         <text x="{{ $label->x }}" y="{{ $label->y }}" text-anchor="{{ $label->anchor }}" class="{{ $label->style() }}">
-            @foreach ($label->lines as $i => $line)<tspan x="{{ $label->x }}" dy="{{ $i === 0 ? 0 : 17 }}">{{ $line }}</tspan>@endforeach
+            @foreach ($label->lines as $i => $line)<tspan x="{{ $label->x }}" dy="{{ $i === 0 ? 0 : 17 }}" @if ($i < $label->named && $label->kind === 'pocket') class="el-label" @endif>{{ $line }}</tspan>@endforeach
         </text>
     @endforeach
     @foreach ($picture->marks() as $mark)@include('elevation.mark')@endforeach

@@ -23,11 +23,13 @@
             <button class="button button-wide button-quiet">{{ $shown->form->button }}</button>
         @else
             @if ($shown->done)<input type="hidden" name="done" value="1">@endif
-            <button @class(['button', 'button-wide', 'button-go' => $shown->first])
-                data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
-        @endif
-        @if ($shown->form->also !== null)
-            <button class="button button-wide button-quiet" name="also" value="{{ $shown->form->also->name }}">{{ $shown->form->button }}; {{ lcfirst($shown->form->also->button) }}</button>
+            <div @class(['presses' => $shown->form->also !== null])>
+                <button @class(['button', 'button-wide', 'button-go' => $shown->first])
+                    data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
+                @if ($shown->form->also !== null)
+                    <button class="button button-wide button-quiet" name="also" value="{{ $shown->form->also->name }}">Record; {{ lcfirst($shown->form->also->button) }}</button>
+                @endif
+            </div>
         @endif
     @else
         <details>

@@ -13,8 +13,9 @@
 @endif
 @if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
 @if ($page->level())<x-level :level="$page->level()"/>@endif
-@if ($page->clock())<x-clock :face="$page->clock()"/>@endif
+@if ($page->clock() && ! $page->clock()->clock->estimate)<x-clock :face="$page->clock()"/>@endif
 @if ($page->verdict)<x-verdict :verdict="$page->verdict"/>@endif
+@if ($page->clock()?->clock->estimate)<x-clock :face="$page->clock()"/>@endif
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless
