@@ -22,6 +22,6 @@ final readonly class ShutOffNow
         [$started, $off] = [$at->latest(Started::class), $at->latest(ShutOff::class)];
         $runs = $started !== null && ! ($off?->isAfter($started) ?? false);
 
-        return $runs && $judged?->latches() === true && $judged->outcome() === Outcome::Stops ? new self($started) : null;
+        return $runs && $judged?->outcome() === Outcome::Stops ? new self($started) : null;
     }
 }

@@ -74,6 +74,53 @@ final class SheetTest extends ShopTestCase
             ->assertSessionHasErrors('sheet.cold_check.since');
     }
 
+    public function test_something_else_is_told_of_a_step_in_the_same_press(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('make_safe');
+        $this->read($job);
+        $page = (string) $this->actingAs($this->imre)->get("/jobs/{$job->id}")->getContent();
+        self::assertStringContainsString('name="sheet[cold_check][otherwise]" value="reading"', $page);
+        $sheet = ['make_safe' => self::SAFE, 'inspect' => ['']];
+        $read = ['cold_check' => ['since' => '', 'otherwise' => 'reading', 'reading' => ['ect' => 'warm', 'air' => '17']]];
+        $this->send($job, [...array_slice($sheet, 0, 1), ...$read, ...array_slice($sheet, 1)])->assertSessionHasErrors('sheet.cold_check.reading.ect');
+        $read['cold_check']['reading']['ect'] = '19';
+        $this->send($job, [...array_slice($sheet, 0, 1), ...$read, ...array_slice($sheet, 1)])->assertSessionHasNoErrors();
+        self::assertSame(19.0, $job->fresh()?->state()->entriesOf('cold_check', 'reading')[0]->number('ect'));
+        self::assertSame('drain:radiator_cock', $job->fresh()->state()->stepInHand()?->id);
+    }
+
+    public function test_cautions_that_stand_above_an_entry_are_read_with_it(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('make_safe');
+        $page = (string) $this->actingAs($this->imre)->get("/jobs/{$job->id}")->getContent();
+        self::assertStringNotContainsString('/cautions"', $page, 'no press of its own');
+        preg_match_all('/name="hazards\[(\w+)\]" value="([\w:]+)"/', $page, $found);
+        self::assertNotSame([], $found[1]);
+        $this->send($job, ['make_safe' => self::SAFE, 'cold_check' => ['since' => '14'], 'inspect' => ['']], with: ['hazards' => array_combine($found[1], $found[2])])
+            ->assertSessionHasNoErrors();
+        self::assertTrue($job->fresh()?->state()->hasAcknowledged($found[1][0]));
+    }
+
+    public function test_a_reading_and_the_shut_off_are_one_press_and_one_transaction(): void
+    {
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until('heat_cycle:1');
+        $this->enter($job, 'heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}?step=heat_cycle:1")->assertSee('Record; engine is off');
+        $this->travel(12)->minutes();
+        $send = fn (string $ect) => $this->post("/jobs/{$job->id}/entries", [
+            'key' => 'also-key-0001', 'step' => 'heat_cycle:1', 'form' => 'reading', 'also' => 'shut_off', 'fields' => ['ect' => $ect, 'far' => '80', 'outlet_front' => '60', 'bubbles' => 'hidden', 'sign' => 'none', 'fan' => 'none'],
+        ]);
+        $send('hot')->assertSessionHasErrors('ect');
+        self::assertSame([], $job->fresh()?->state()->entriesOf('heat_cycle:1', 'shut_off'), 'neither without the other');
+        $send('88')->assertSessionHasNoErrors();
+        $send('88')->assertSessionHasNoErrors();
+        self::assertCount(1, $job->fresh()->state()->entriesOf('heat_cycle:1', 'shut_off'));
+        self::assertCount(1, $job->fresh()->state()->entriesOf('heat_cycle:1', 'reading'));
+    }
+
     public function test_what_a_press_came_to_that_led_on_is_said_on_the_next_page(): void
     {
         $job = $this->plan();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steps;
 
+use Aqbel\Core\Judged\RinseWarmUp;
+use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Saying\Tone;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -107,6 +109,8 @@ final class RinseTest extends TestCase
         );
         self::assertSame('Shut off now', $funnel->judge('rinse_run:1')->title);
         self::assertTrue($funnel->isHard('rinse_run:1'), 'a running engine is never left');
+        self::assertNotNull(ShutOffNow::of($funnel->at('rinse_run:1'), RinseWarmUp::of($funnel->at('rinse_run:1'))), 'and stands on every page');
+        self::assertNull(ShutOffNow::of(($off = (clone $funnel)->write('rinse_run:1', 'shut_off', []))->at('rinse_run:1'), RinseWarmUp::of($off->at('rinse_run:1'))));
         $sealed = $job->write('rinse_run:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])
             ->write('rinse_run:1', 'reading', ['ect' => 95.0, 'far' => 88.0, 'sign' => 'none']);
         self::assertSame('Mixed', $sealed->judge('rinse_run:1')->title);
