@@ -123,7 +123,7 @@ final class ElevationTest extends ShopTestCase
         self::assertSame($a->at, $b->at);
         self::assertGreaterThan(26, hypot($a->x - $b->x, $a->y - $b->y));
         $named = array_values(array_filter($drawing->labels(), fn (Label $label) => $label->kind === Label::POCKET));
-        self::assertSame('0.40 L air', implode(' ', $named[0]->lines));
+        self::assertSame('Upright 0.40 L air', implode(' ', $named[0]->lines));
     }
 
     public function test_the_picture_moves_with_the_job(): void
