@@ -62,6 +62,6 @@ final readonly class Picture
                 ->value ?? '', $this->notes[$placed->port->id] ?? '', $placed->port->id === $this->focus,
         );
 
-        return array_map($mark, $this->drawing->ports());
+        return array_map($mark, $this->drawing->ports);
     }
 }

@@ -17,6 +17,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\ShutOffNow;
+use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Gate;
@@ -352,9 +353,19 @@ final readonly class RunPage
         $air = $runs === null || $this->kind->does(Does::Fills) ? [] : $runs->trapped($this->state->circuit)->above(self::HARDLY_ML)->byPart($this->state->circuit);
 
         return new Picture(
-            $this->state->circuit, $runs, states: $summary->ports ?? [], focus: $this->kind->port($this->step), units: $this->units,
+            $this->state->circuit, $runs, states: $summary->ports ?? [], focus: $this->kind->port($this->step), notes: $this->howToReach(), units: $this->units,
             tall: true, air: array_slice($air, 0, self::SHOWN_POCKETS),
         );
+    }
+
+    /** @return array<string, string> how the step's own point is reached and closed, by port */
+    private function howToReach(): array
+    {
+        $port = $this->state->circuit->ports[$this->kind->port($this->step) ?? ''] ?? null;
+
+        return $port === null ? [] : [$port->id => implode(' · ', array_filter([
+            $port->access, $port->tool, $port->torqueNm === null ? '' : $this->units->format($port->torqueNm, Dimension::Torque), $port->washer,
+        ]))];
     }
 
     public function ledger(): LedgerTable

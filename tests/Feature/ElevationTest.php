@@ -119,7 +119,7 @@ final class ElevationTest extends ShopTestCase
             0.0,
             [new PocketLabel('0.40 L air', new Volumes(['upright' => 400.0]))],
         );
-        [$a, $b] = array_slice($drawing->ports(), 1, 2);
+        [$a, $b] = array_slice($drawing->ports, 1, 2);
         self::assertSame($a->at, $b->at);
         self::assertGreaterThan(26, hypot($a->x - $b->x, $a->y - $b->y));
         $named = array_values(array_filter($drawing->labels(), fn (Label $label) => $label->kind === Label::POCKET));

@@ -63,7 +63,7 @@ final class FloorTest extends ShopTestCase
                 $drawing = new Drawing($model->read(), null, tall: $tall);
                 $boxes = [
                     ...array_map(fn (Label $label) => $label->box(), $drawing->labels()),
-                    ...array_map(fn (PlacedPort $port) => new Box($port->x - 13.0, $port->y - 13.0, 26.0, 26.0), $drawing->ports()),
+                    ...array_map(fn (PlacedPort $port) => new Box($port->x - 13.0, $port->y - 13.0, 26.0, 26.0), $drawing->ports),
                 ];
                 foreach ($boxes as $i => $box) {
                     self::assertGreaterThanOrEqual(-0.1, min($box->x, $box->y), $model->name);

@@ -7,7 +7,7 @@ namespace App\Elevation;
 use Aqbel\Core\Circuit\Circuit;
 
 /** The names of bodies and of the air in them, each beside its part, over nothing else. */
-final readonly class Names
+final readonly class Labels
 {
     private const LINE = 17.0;
 
