@@ -165,11 +165,11 @@ final class BorderTest extends BrowserTestCase
 
     private function enterFound(string $missing): void
     {
-        $form = self::$browser->findElement(By::cssSelector('form.entry'));
+        // At one go: the page may be put in place anew at any moment.
         self::$browser->executeScript(
-            "arguments[0].querySelector('input[value=low]').checked = true; arguments[0].querySelector('[name=\"fields[missing]\"]').value = arguments[1]",
-            [$form, $missing],
+            "const form = document.querySelector('form.entry'); form.querySelector('input[value=low]').checked = true;"
+            ."form.querySelector('[name=\"fields[missing]\"]').value = arguments[0]; form.querySelector('button:not([name=done]):not([type=button])').click()",
+            [$missing],
         );
-        self::$browser->executeScript('arguments[0].click()', [$form->findElement(By::cssSelector('button:not([name=done]):not([type=button])'))]);
     }
 }
