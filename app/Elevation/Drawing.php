@@ -51,6 +51,6 @@ final readonly class Drawing
     /** @return list<Label> names of bodies, of the air, and of the cold level */
     public function labels(): array
     {
-        return (new Labels($this->circuit, $this->scale, $this->bodies, array_merge(...$this->tubes->groups()), $this->ports, $this->pockets, $this->datum()))->all();
+        return (new Labels($this->circuit, $this->scale, $this->bodies, array_merge(...$this->tubes->groups), $this->ports, $this->pockets, $this->datum()))->all();
     }
 }

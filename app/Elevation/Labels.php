@@ -143,7 +143,8 @@ final readonly class Labels
         $least = INF;
         foreach ($tries as [$x, $y, $anchor]) {
             $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor, $named);
-            $clash = self::clash($label->box(), $taken) + $this->outside($label->box());
+            $box = $label->box();
+            $clash = self::clash($box, $taken, $least) + $this->outside($box);
             if ($clash < $least) {
                 [$best, $least] = [$label, $clash];
             }
@@ -155,10 +156,23 @@ final readonly class Labels
         return $best ?? new Label($kind, $lines, 4.0, 18.0, 'start', $named);
     }
 
-    /** @param  list<Box>  $taken */
-    private static function clash(Box $box, array $taken): float
+    /**
+     * @param  list<Box>  $taken
+     * @param  float  $least  more than this is as good as any more
+     */
+    private static function clash(Box $box, array $taken, float $least = INF): float
     {
-        return array_sum(array_map(fn (Box $other) => $box->over($other), $taken));
+        $clash = 0.0;
+        foreach ($taken as $other) {
+            if ($other->x < $box->x + $box->width && $box->x < $other->x + $other->width) {
+                $clash += $box->over($other);
+                if ($clash > $least) {
+                    return $clash;
+                }
+            }
+        }
+
+        return $clash;
     }
 
     private function outside(Box $box): float

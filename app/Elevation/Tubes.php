@@ -24,13 +24,30 @@ final readonly class Tubes
 
     private const SHORTEST_MM = 40.0;
 
+    /** @var list<list<Tube>> those that meet at a tee together: they share one outline */
+    public array $groups;
+
+    /** @var array<string, true> passages that are bodies */
+    private array $inBodies;
+
+    /** @var array<string, true> nodes that a body has */
+    private array $atBodies;
+
     /** @param  list<Body>  $bodies */
-    public function __construct(private Circuit $circuit, private Scale $scale, private ?Runs $runs, private array $bodies)
+    public function __construct(private Circuit $circuit, private Scale $scale, private ?Runs $runs, array $bodies)
     {
+        $cells = array_merge(...array_map(fn (Body $body) => $body->cells, $bodies), ...[[]]);
+        $this->inBodies = array_fill_keys(array_map(fn (Cell $cell) => $cell->passage, $cells), true);
+        $nodes = [];
+        foreach (array_intersect_key($circuit->passages, $this->inBodies) as $passage) {
+            $nodes += [$passage->from => true, $passage->to => true];
+        }
+        $this->atBodies = $nodes;
+        $this->groups = $this->grouped();
     }
 
-    /** @return list<list<Tube>> those that meet at a tee together: they share one outline */
-    public function groups(): array
+    /** @return list<list<Tube>> the widest first, so that thin ones lie over them */
+    private function grouped(): array
     {
         $tees = [];
         foreach ($this->passages() as $passage) {
@@ -40,7 +57,7 @@ final readonly class Tubes
         }
         $group = [];
         foreach ($tees as $node => $meeting) {
-            if (! $this->isAtABody($node)) {
+            if (! isset($this->atBodies[$node])) {
                 $old = array_intersect_key($group, array_flip($meeting));
                 $to = $old === [] ? $node : reset($old);
                 foreach ($group as $passage => $is) {
@@ -79,25 +96,10 @@ final readonly class Tubes
         return max(array_map(fn (Tube $tube) => $tube->bore, $tubes));
     }
 
-    /** @return list<Passage> */
+    /** @return array<string, Passage> */
     private function passages(): array
     {
-        return array_values(array_filter(
-            $this->circuit->passages,
-            fn (Passage $passage) => array_filter($this->bodies, fn (Body $body) => $body->holds($passage->id)) === [],
-        ));
-    }
-
-    private function isAtABody(string $node): bool
-    {
-        foreach ($this->circuit->passages as $passage) {
-            $ends = in_array($node, [$passage->from, $passage->to], true);
-            if ($ends && array_filter($this->bodies, fn (Body $body) => $body->holds($passage->id)) !== []) {
-                return true;
-            }
-        }
-
-        return false;
+        return array_diff_key($this->circuit->passages, $this->inBodies);
     }
 
     private function tube(Passage $passage): Tube

@@ -71,6 +71,15 @@ final readonly class RunPage
 
     public Written $written;
 
+    /**
+     * Whether what is pressed at the step says that its cautions were read: they stand above it. Before an engine is
+     * started, and where nothing is entered, reading them is a press of its own.
+     */
+    public bool $readWithTheEntry;
+
+    /** @var list<UnreadCaution> those of the step, or of the whole sheet */
+    public array $unread;
+
     /** The steps done together in one press: this one and those after it in its stage; null where it stands alone. */
     public ?Sheet $sheet;
 
@@ -114,6 +123,8 @@ final readonly class RunPage
             $failed,
         );
         $this->written = new Written($this->at, $kinds, $allEntries);
+        $this->readWithTheEntry = $this->sheet !== null || (! $this->kind->does(Does::RunsEngine) && $this->docked() !== []);
+        $this->unread = $this->sheet?->unread() ?? array_map(fn (Hazard $hazard): UnreadCaution => new UnreadCaution($hazard, $step->id), $this->cautions());
     }
 
     /**
@@ -247,23 +258,6 @@ final readonly class RunPage
     public function shownHazards(): array
     {
         return $this->done ? [] : array_values(array_filter($this->kind->hazards($this->at), fn (Hazard $hazard) => ! $hazard->isAcknowledged()));
-    }
-
-    /**
-     * Whether what is pressed at the step says that its cautions were read: they stand above it. Before an engine is
-     * started, and where nothing is entered, reading them is a press of its own.
-     */
-    public function readWithTheEntry(): bool
-    {
-        return $this->sheet !== null || (! $this->kind->does(Does::RunsEngine) && $this->docked() !== []);
-    }
-
-    /** @return list<UnreadCaution> those of the step, or of the whole sheet */
-    public function unread(): array
-    {
-        $ofTheStep = fn (Hazard $hazard): UnreadCaution => new UnreadCaution($hazard, $this->step->id);
-
-        return $this->sheet?->unread() ?? array_map($ofTheStep, $this->cautions());
     }
 
     /** When it was finished at the latest, as a time field has it. */

@@ -54,11 +54,11 @@ final class ElevationTest extends ShopTestCase
         self::assertSame([], $upright->filled(CellState::Trapped));
         self::assertEqualsWithDelta($drawing->scale->y(600), $wet['y'], 0.2);
         self::assertEqualsWithDelta($drawing->scale->y(300), $wet['y'] + $wet['height'], 0.2);
-        $tubes = array_column(array_merge(...$drawing->tubes->groups()), null, 'passage');
+        $tubes = array_column(array_merge(...$drawing->tubes->groups), null, 'passage');
         self::assertSame(['floor', 'rise'], array_keys($tubes) === ['rise', 'floor'] ? ['floor', 'rise'] : array_keys($tubes));
         self::assertSame(['0 0 0.3 2'], $tubes['rise']->filled(CellState::Coolant));
         self::assertSame(['0 0.3 0.7 2'], $tubes['rise']->filled(CellState::Trapped));
-        self::assertCount(1, $drawing->tubes->groups(), 'they meet at a tee, and share one outline');
+        self::assertCount(1, $drawing->tubes->groups, 'they meet at a tee, and share one outline');
     }
 
     /** As the model has them: a curve has no high point that its ends do not have. */
@@ -67,7 +67,7 @@ final class ElevationTest extends ShopTestCase
         foreach (Circuit::query()->get() as $model) {
             $circuit = $model->read();
             $drawing = new Drawing($circuit, null);
-            foreach (array_merge(...$drawing->tubes->groups()) as $tube) {
+            foreach (array_merge(...$drawing->tubes->groups) as $tube) {
                 $ends = array_map(fn (string $node) => $drawing->scale->node($node)[1], [$circuit->passages[$tube->passage]->from, $circuit->passages[$tube->passage]->to]);
                 foreach ($tube->along() as $box) {
                     self::assertGreaterThanOrEqual(min($ends) - 0.1, $box->y + $box->height / 2.0, "{$model->name} {$tube->passage}");
@@ -83,7 +83,7 @@ final class ElevationTest extends ShopTestCase
             $circuit = $model->read();
             $drawing = new Drawing($circuit, null);
             $cells = array_merge(...array_map(fn (Body $body) => array_map(fn (Cell $cell) => $cell->passage, $body->cells), $drawing->bodies));
-            $tubes = array_map(fn (Tube $tube) => $tube->passage, array_merge(...$drawing->tubes->groups()));
+            $tubes = array_map(fn (Tube $tube) => $tube->passage, array_merge(...$drawing->tubes->groups));
             self::assertEqualsCanonicalizing(array_keys($circuit->passages), [...$cells, ...$tubes], $model->name);
             self::assertCount(1, array_filter($drawing->bodies, fn (Body $body) => $body->kind === Body::ENGINE), $model->name);
         }

@@ -20,7 +20,7 @@
     @if ($scale->stretched > 1.05)<text x="{{ $width / 2 }}" y="{{ $scale->floor() + 18 }}" text-anchor="middle" class="el-note">heights {{ round($scale->stretched, 1) }} ×</text>@endif
     <text x="{{ $width - 8 }}" y="{{ $scale->floor() + 18 }}" text-anchor="end" class="el-note">rear</text>
     @foreach ($drawing->bodies as $body)@include('elevation.body')@endforeach
-    @foreach ($drawing->tubes->groups() as $tubes)
+    @foreach ($drawing->tubes->groups as $tubes)
         <g class="el-tube">
             @foreach ($tubes as $tube)<path d="{{ $tube->path }}" class="el-halo" stroke-width="{{ $tube->bore + 7 }}"/>@endforeach
             @foreach ($tubes as $tube)<path d="{{ $tube->path }}" class="el-pipe" stroke-width="{{ $tube->bore + 3 }}"/>@endforeach

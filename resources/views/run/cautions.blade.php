@@ -1,14 +1,14 @@
-@if ($page->unread() !== [] && $page->readWithTheEntry())
+@if ($page->unread !== [] && $page->readWithTheEntry)
     <div class="caution">
         @icon('triangle-alert')
-        <div>@foreach ($page->unread() as $caution)<p><b>{{ $caution->hazard->title() }}.</b> {{ $caution->hazard->caution() }}</p>@endforeach</div>
+        <div>@foreach ($page->unread as $caution)<p><b>{{ $caution->hazard->title() }}.</b> {{ $caution->hazard->caution() }}</p>@endforeach</div>
     </div>
-@elseif ($page->unread() !== [])
+@elseif ($page->unread !== [])
     <form method="post" action="/jobs/{{ $page->job->id }}/cautions" class="caution" data-send>
         @include('run.sent', ['step' => $page->step->id, 'stay' => $page->sheet === null])
         @icon('triangle-alert')
         <div>
-            @foreach ($page->unread() as $caution)
+            @foreach ($page->unread as $caution)
                 <input type="hidden" name="hazards[{{ $caution->hazard->value }}]" value="{{ $caution->step }}">
                 <p><b>{{ $caution->hazard->title() }}.</b> {{ $caution->hazard->caution() }}</p>
             @endforeach
