@@ -118,12 +118,12 @@ final readonly class RunPage
             $this->at,
             $this->kind,
             $kinds,
-            count($this->obstacles) - ($this->kind->does(Does::RunsEngine) ? 0 : count($this->cautions())),
-            ! $this->kind->does(Does::RunsEngine) || $this->cautions() === [],
+            count($this->obstacles) - ($this->mayReadWithTheEntry() ? count($this->cautions()) : 0),
+            $this->mayReadWithTheEntry() || $this->cautions() === [],
             $failed,
         );
         $this->written = new Written($this->at, $kinds, $allEntries);
-        $this->readWithTheEntry = $this->sheet !== null || (! $this->kind->does(Does::RunsEngine) && $this->docked() !== []);
+        $this->readWithTheEntry = $this->sheet !== null || ($this->mayReadWithTheEntry() && $this->docked() !== []);
         $this->unread = $this->sheet?->unread() ?? array_map(fn (Hazard $hazard): UnreadCaution => new UnreadCaution($hazard, $step->id), $this->cautions());
     }
 
@@ -147,6 +147,12 @@ final readonly class RunPage
         return $step === null
             ? null
             : new self($job, $state, $step, $reader, app(StepCatalogue::class), now()->getTimestamp(), $failed, $alone, $allEntries);
+    }
+
+    /** A caution that came up after something was written is read by itself: nothing more may be to enter. */
+    private function mayReadWithTheEntry(): bool
+    {
+        return ! $this->kind->does(Does::RunsEngine) && ! $this->started();
     }
 
     /** Whether its engine is to be shut off now: nothing else is shown as large. */

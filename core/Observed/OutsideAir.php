@@ -39,6 +39,12 @@ final readonly class OutsideAir extends Report
         return $knownC === null ? $field : $field->preset($knownC);
     }
 
+    /** The field in which it is asked with a reading; null where it is not. */
+    public static function askedIn(Field ...$fields): ?string
+    {
+        return array_filter($fields, fn (Field $field) => $field->name === self::AIR) === [] ? null : self::AIR;
+    }
+
     public static function baselineField(): Field
     {
         return Field::temperature(self::OUTSIDE, 'Air outside', false, self::LEAST_C, self::MOST_C);

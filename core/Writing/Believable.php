@@ -33,6 +33,8 @@ final class Believable
     /** Nothing gets colder than the air around it, sensors apart, °C (common practice, no source). */
     private const BELOW_AIR_C = 3.0;
 
+    private const FREEZING_C = 0.0;
+
     /** As °F these open a neck, as °C they scald: the unit is asked for. */
     private const EITHER_FROM = 80.0;
 
@@ -49,7 +51,9 @@ final class Believable
      */
     public static function check(Situation $at, array $fields, Filled $filled, bool $running, ?Entry $replaces = null): void
     {
-        $air = OutsideAir::of(new Entry(0, 0, '', '', '', $filled->values))->celsius ?? self::air($at);
+        $typed = OutsideAir::of(new Entry(0, 0, '', '', '', $filled->values))?->celsius;
+        $air = $typed ?? self::air($at);
+        $asked = OutsideAir::askedIn(...$fields);
         foreach ($fields as $field) {
             $celsius = $field->coolant ? $filled->values->number($field->name) : null;
             if ($celsius === null) {
@@ -63,6 +67,9 @@ final class Believable
             if ($field->name === CoolantRead::COOLANT) {
                 self::assertUnit($at, $field, $celsius, $air, in_array($field->name, $filled->bare, true));
                 self::assertNotColderThanAir($at, $field, $celsius, $air);
+                if ($air === null && $asked !== null) {
+                    self::assertAirWhereItTells($at, $asked, $celsius);
+                }
                 self::assertNotTooFast($at, $field, $celsius, $running, $replaces);
             }
         }
@@ -142,6 +149,16 @@ final class Believable
             throw new InvalidField($field->name, "{$at->degrees($celsius)} is colder than the air at "
                 ."{$at->degrees($air)};"
                 .' no engine gets there by standing. Read both again.');
+        }
+    }
+
+    /** After a night the air may stay unsaid, but not where the reading is one that only the air explains. */
+    private static function assertAirWhereItTells(Situation $at, string $asked, float $celsius): void
+    {
+        $known = $at->job->observedAnywhere(OutsideAir::class);
+        $last = $known === [] ? self::FREEZING_C : $known[count($known) - 1]->celsius - self::BELOW_AIR_C;
+        if ($celsius < $last) {
+            throw new InvalidField($asked, "{$at->degrees($celsius)} is colder than the air is known to be. Read it again, or enter the air beside it.");
         }
     }
 

@@ -47,7 +47,7 @@ abstract class JournalController extends Controller
         $stay = $step !== '' && $request->input('stay') === '1' && $finished !== true;
         $to = redirect("/jobs/{$job->id}".($stay ? '?step='.urlencode($step) : ''));
 
-        return $script ? Answered::stored($request, $to, self::pageAfter($request, $job, $stay ? $step : null)) : $to;
+        return $script ? Answered::stored($request, $to, self::shownWithTheAnswer($request, $job, $stay ? $step : null)) : $to;
     }
 
     /** The run as it stands after an entry, for a page that puts it in place itself; null where it leads elsewhere. */
@@ -56,5 +56,17 @@ abstract class JournalController extends Controller
         $page = $request->hasHeader('X-Run') ? RunPage::of($job->fresh() ?? $job, self::person($request), $step) : null;
 
         return $page === null ? null : view('run.show', ['page' => $page])->render();
+    }
+
+    /** The entry is stored whatever becomes of the page: what cannot be shown with the answer is fetched after it. */
+    private static function shownWithTheAnswer(Request $request, Job $job, ?string $step): ?string
+    {
+        try {
+            return self::pageAfter($request, $job, $step);
+        } catch (\Throwable $failed) {
+            report($failed);
+
+            return null;
+        }
     }
 }
