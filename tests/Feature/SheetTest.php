@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
+use Illuminate\Support\Facades\View;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 
@@ -101,6 +102,28 @@ final class SheetTest extends ShopTestCase
         $this->send($job, ['make_safe' => self::SAFE, 'cold_check' => ['since' => '14'], 'inspect' => ['']], with: ['hazards' => array_combine($found[1], $found[2])])
             ->assertSessionHasNoErrors();
         self::assertTrue($job->fresh()?->state()->hasAcknowledged($found[1][0]));
+    }
+
+    public function test_after_a_night_the_air_is_asked_only_where_the_reading_needs_it(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('cool_down:1');
+        $this->travel(10)->hours();
+        $send = fn (string $ect) => $this->enter($job, 'cool_down:1', 'reading', ['ect' => $ect, 'air' => '']);
+        $send('-30')->assertSessionHasErrors('air');
+        self::assertSame([], $job->fresh()?->state()->entriesOf('cool_down:1', 'reading'));
+        $send('21')->assertSessionHasNoErrors();
+    }
+
+    public function test_an_entry_is_answered_as_stored_though_its_page_cannot_be_shown(): void
+    {
+        $job = $this->plan();
+        View::composer('run.rail', fn () => throw new \LogicException('no page today'));
+        $send = fn () => $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries", [
+            'key' => 'no-page-0001', 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'full'],
+        ], ['Accept' => 'application/json', 'X-Run' => '1']);
+        $send()->assertOk()->assertJson(['stored' => true, 'key' => 'no-page-0001'])->assertJsonMissingPath('page');
+        self::assertCount(1, $job->fresh()?->state()->entriesOf('found', 'found'));
     }
 
     public function test_a_reading_and_the_shut_off_are_one_press_and_one_transaction(): void
