@@ -7,6 +7,7 @@ use App\Http\ErrorPage;
 use App\Http\Middleware\FirstStart;
 use App\Http\Middleware\KnowsWho;
 use App\Http\Middleware\LocksTablet;
+use App\Http\Middleware\MarksTick;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
 use Aqbel\Core\InvalidField;
@@ -33,7 +34,7 @@ return Application::configure(basePath: dirname(__DIR__))
             subdomains: false,
         );
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class, LocksTablet::class]);
+        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class, LocksTablet::class, MarksTick::class]);
         $middleware->encryptCookies(except: ['theme']);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

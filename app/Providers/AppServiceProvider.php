@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Floor\Danger;
-use App\Floor\Tick;
+use App\Floor\TickSeen;
 use App\Http\WholeFileSessions;
 use App\Models\Shop;
 use App\Shop\ClockFile;
@@ -23,7 +23,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Blade;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
 use Illuminate\Support\Facades\View;
@@ -42,6 +41,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->singleton(StepCatalogue::class, fn () => StepCatalogue::standard());
         $this->app->scoped(Shop::class, Shop::stored(...));
+        $this->app->scoped(TickSeen::class);
         $this->app->singleton(Schools::class, fn () => SchoolCatalogue::standard());
         $this->app->bind(Kinds::class, StepCatalogue::class);
         $this->app->singleton(Glossary::class);
@@ -76,9 +76,7 @@ final class AppServiceProvider extends ServiceProvider
         View::composer(['layouts.bar', 'sign-in'], fn (ViewOf $view) => $view->with('shop', Shop::here()));
         View::composer('layouts.bar', fn (ViewOf $view) => $view->with('screens', self::SCREENS));
         View::composer('layouts.danger', fn (ViewOf $view) => $view->with('dangers', Danger::now()));
-        View::composer('layouts.app', fn (ViewOf $view) => $view->with([
-            'theme' => self::theme(), 'tick' => fn (string $about): string => Tick::of(DB::connection()->getPdo(), $about, (string) config('app.key')),
-        ]));
+        View::composer('layouts.app', fn (ViewOf $view) => $view->with(['theme' => self::theme(), 'tick' => app(TickSeen::class)]));
     }
 
     /** Light or dark, where the reader has said so. */

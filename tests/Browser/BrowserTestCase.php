@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use App\Http\Middleware\ShopClock;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Cookie;
+use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy as By;
@@ -48,7 +49,7 @@ abstract class BrowserTestCase extends TestCase
 
     public static function setUpBeforeClass(): void
     {
-        $directory = realpath(self::ROOT).'/storage/testing';
+        $directory = self::directory();
         @mkdir("{$directory}/sessions", recursive: true);
         @unlink(self::clockFile());
         @unlink("{$directory}/first-start.code");
@@ -97,7 +98,7 @@ abstract class BrowserTestCase extends TestCase
         self::$server = proc_open(
             ['setsid', 'php', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=32M', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M',
                 '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'],
-            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', self::ROOT.'/storage/testing/server.log', 'a']],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', self::directory().'/server.log', 'a']],
             $pipes,
             self::ROOT,
             self::$environment,
@@ -420,7 +421,11 @@ abstract class BrowserTestCase extends TestCase
 
     protected function until(\Closure $condition): void
     {
-        self::$browser->wait(40, 20)->until($condition);
+        try {
+            self::$browser->wait(40, 20)->until($condition);
+        } catch (TimeoutException) {
+            self::fail('It did not come about on '.self::$browser->getCurrentURL()."\n".$this->text('body'));
+        }
     }
 
     protected function follow(\Closure $act): void
@@ -468,7 +473,13 @@ abstract class BrowserTestCase extends TestCase
 
     private static function clockFile(): string
     {
-        return realpath(self::ROOT).'/storage/testing/'.ShopClock::FILE;
+        return self::directory().'/'.ShopClock::FILE;
+    }
+
+    /** Of the shop under test: each of the processes that run side by side has its own. */
+    protected static function directory(): string
+    {
+        return realpath(self::ROOT).'/storage/testing/'.(getenv('TEST_TOKEN') ?: '0');
     }
 
     private static function freePort(): int

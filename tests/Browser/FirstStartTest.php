@@ -17,12 +17,12 @@ final class FirstStartTest extends BrowserTestCase
 
     public function test_the_first_lead_sets_up_the_shop_and_a_second_person_signs_its_first_job(): void
     {
-        $database = new \PDO('sqlite:'.dirname(__DIR__, 2).'/storage/testing/aqbel.sqlite');
+        $database = new \PDO('sqlite:'.self::directory().'/aqbel.sqlite');
         $database->exec('DELETE FROM people; DELETE FROM shops; DELETE FROM vehicles; DELETE FROM circuits;');
         $this->visit('/');
         $this->seeStep('Set up the shop');
         $this->assertAccessible();
-        file_put_contents(dirname(__DIR__, 2).'/storage/testing/first-start.code', 'f00dbeef42');
+        file_put_contents(self::directory().'/first-start.code', 'f00dbeef42');
         $this->visit('/first-start');
         $this->press('Start');
         $this->see('This is not the code');

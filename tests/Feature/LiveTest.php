@@ -6,8 +6,10 @@ namespace Tests\Feature;
 
 use App\Floor\Danger;
 use App\Floor\Tick;
+use App\Journal\Recorder;
 use App\Models\Job;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\View;
 
 /** Danger on every page, and the question by which an open page knows that something changed. */
 final class LiveTest extends ShopTestCase
@@ -66,6 +68,24 @@ final class LiveTest extends ShopTestCase
         self::assertNotSame($mine, $this->tick((string) $one->id), 'it rests');
         $this->get('/')->assertSee('data-about="shop" data-tick="', false);
         self::assertStringNotContainsString((string) DB::table('journal_lines')->max('id').' ', $shop, 'no count is told');
+    }
+
+    public function test_what_is_written_while_a_page_is_made_is_not_told_as_seen(): void
+    {
+        $job = $this->plan();
+        foreach (["/jobs/{$job->id}", "/jobs/{$job->id}/manage", '/'] as $i => $page) {
+            $this->travel(1)->minutes();
+            // After the page has read the journal, and before it is written out.
+            View::creator('layouts.app', function () use ($job, &$i): void {
+                if ($i !== null) {
+                    $i = null;
+                    (new Recorder($job->refresh(), $this->imre, \Illuminate\Support\Str::random(32)))->record('found', 'found', ['content' => 'full']);
+                }
+            });
+            preg_match('/data-about="(\w+)" data-tick="(\w+)"/', (string) $this->actingAs($this->imre)->get($page)->assertOk()->getContent(), $told);
+            self::assertNull($i, 'it was written meanwhile');
+            self::assertNotSame(Tick::of(DB::connection()->getPdo(), $told[1], (string) config('app.key')), $told[2], "{$page} asks once more");
+        }
     }
 
     public function test_what_is_asked_about_nothing_that_is_answers_all_the_same(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Floor\TickSeen;
 use App\Http\Answered;
 use App\Journal\Recorder;
 use App\Models\Job;
@@ -53,6 +54,7 @@ abstract class JournalController extends Controller
     /** The run as it stands after an entry, for a page that puts it in place itself; null where it leads elsewhere. */
     private static function pageAfter(Request $request, Job $job, ?string $step): ?string
     {
+        app(TickSeen::class)->mark($job->id);
         $page = $request->hasHeader('X-Run') ? RunPage::of($job->fresh() ?? $job, self::person($request), $step) : null;
 
         return $page === null ? null : view('run.show', ['page' => $page])->render();

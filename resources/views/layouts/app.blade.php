@@ -15,7 +15,7 @@
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
 <body data-now="{{ now()->getTimestamp() }}" data-person="{{ auth()->id() }}"
-    data-locks-after="{{ $locksAfter ?? '' }}" @auth data-about="{{ $about }}" data-tick="{{ $tick($about) }}" @endauth>
+    data-locks-after="{{ $locksAfter ?? '' }}" @auth data-about="{{ $about }}" data-tick="{{ $tick->of($about) }}" @endauth>
     <a class="skip" href="#main">To the content</a>
     @auth @include('layouts.bar', ['person' => auth()->user()]) @endauth
     @auth @include('layouts.danger') @endauth
