@@ -10,6 +10,7 @@ use App\Http\Middleware\LocksTablet;
 use App\Http\Middleware\MarksTick;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
+use App\Http\Middleware\StartsSession;
 use Aqbel\Core\InvalidField;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -17,6 +18,7 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Session\Middleware\AuthenticateSession;
+use Illuminate\Session\Middleware\StartSession;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Support\Facades\Context;
 use Symfony\Component\HttpFoundation\Response;
@@ -34,7 +36,7 @@ return Application::configure(basePath: dirname(__DIR__))
             subdomains: false,
         );
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class, LocksTablet::class, MarksTick::class]);
+        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class, LocksTablet::class, MarksTick::class], replace: [StartSession::class => StartsSession::class]);
         $middleware->encryptCookies(except: ['theme']);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

@@ -42,7 +42,7 @@ export function outcome(status, answer, key, person) {
 
 /** A page that stood open for long has a stale token: the same page has a fresh one, as long as the same person is signed in. */
 async function freshToken(person) {
-    const page = new DOMParser().parseFromString(await (await fetch(location.href)).text(), 'text/html');
+    const page = new DOMParser().parseFromString(await (await fetch(location.href, { headers: { 'X-Live': '1', 'X-Requested-With': 'XMLHttpRequest' } })).text(), 'text/html');
     const token = page.body.dataset.person === person ? page.querySelector('input[name=_token]')?.getAttribute('value') : null;
     document.querySelectorAll('input[name=_token]').forEach((input) => token && input.setAttribute('value', token));
     return token;

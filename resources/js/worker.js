@@ -34,7 +34,7 @@ async function pagesOf(person) {
     await fresh.put(WHO, new Response(person));
     for (const path of ['/', OUTBOX]) {
         // As a script's request, so that “back” does not lead to a page that nobody opened.
-        const page = await fetch(path, { headers: { 'X-Requested-With': 'XMLHttpRequest' } });
+        const page = await fetch(path, { headers: { 'X-Live': '1', 'X-Requested-With': 'XMLHttpRequest' } });
         if (page.ok && page.headers.get('Aqbel-Person') === person) {
             await fresh.put(path, page);
         }

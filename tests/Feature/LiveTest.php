@@ -95,6 +95,16 @@ final class LiveTest extends ShopTestCase
         }
     }
 
+    public function test_a_page_that_asks_for_itself_takes_no_refusal_from_whoever_made_it(): void
+    {
+        $job = $this->plan();
+        $this->enter($job, 'found', 'found', ['content' => 'low', 'missing' => 'much'])->assertSessionHasErrors();
+        $page = "/jobs/{$job->id}?step=found";
+        $this->get($page, ['X-Live' => '1'])->assertOk();
+        $this->get($page)->assertOk()->assertSee('aria-invalid="true"', false)->assertSee('much');
+        $this->get($page)->assertOk()->assertDontSee('aria-invalid="true"', false);
+    }
+
     public function test_a_page_that_asks_for_itself_keeps_no_tablet_awake(): void
     {
         $lead = \App\Models\Person::query()->where('login', 'sunniva')->firstOrFail();

@@ -41,7 +41,7 @@ final class LocksTablet
             return redirect('/sign-in');
         }
         // A page that asks for itself is touched by nobody.
-        $request->headers->has('X-Live') || $request->session()->put(self::SEEN, now()->getTimestamp());
+        $request->headers->has(StartsSession::BY_ITSELF) || $request->session()->put(self::SEEN, now()->getTimestamp());
         View::share('locksAfter', 60 * $minutes);
 
         return $next($request);
