@@ -148,7 +148,7 @@ class Job extends Model
         foreach ($query->cursor() as $line) {
             $values = self::decoded($line->values);
             $lines[] = Entry::stored(
-                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, $values, $line->typed === '[]' ? [] : self::decoded($line->typed),
+                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, $values, $line->typed,
                 is_array($values[Entry::PLAN] ?? null) ? app(PlanCodec::class)->read($values[Entry::PLAN], $circuit) : null,
                 $line->arrived === null ? null : (int) $line->arrived, (string) $line->person_id,
             );

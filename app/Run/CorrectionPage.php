@@ -28,7 +28,7 @@ final readonly class CorrectionPage
     public function value(Field $field): string
     {
         return match (true) {
-            isset($this->entry->typed[$field->name]) => $this->entry->typed[$field->name],
+            isset($this->entry->typed()[$field->name]) => $this->entry->typed()[$field->name],
             $this->entry->ticked($field->name) => '1',
             default => $this->entry->text($field->name),
         };

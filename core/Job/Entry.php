@@ -25,7 +25,7 @@ final readonly class Entry
     /**
      * @param  int  $at  Unix seconds
      * @param  Values  $values  codes, and numbers in the core's units
-     * @param  array<string, string>  $typed  quantities as typed, by field
+     * @param  array<string, string>|string  $typed  quantities as typed, by field; as JSON where it came so
      * @param  list<Step>  $orders  steps that finishing, or something that came up, ordered
      * @param  ?Values  $replacement  what a correcting line puts in place of an earlier one's values
      * @param  ?Basis  $planned  what the job follows from this line on, where it was planned anew
@@ -40,7 +40,7 @@ final readonly class Entry
         public string $step,
         public string $form,
         public Values $values = new Values,
-        public array $typed = [],
+        private array|string $typed = [],
         public array $orders = [],
         public ?Values $replacement = null,
         public ?Correction $correction = null,
@@ -56,7 +56,7 @@ final readonly class Entry
      * As a line is stored: plain values, and beside them what only some lines carry.
      *
      * @param  array<mixed>  $values
-     * @param  array<string, string>  $typed
+     * @param  array<string, string>|string  $typed  by field; as JSON, which is read when somebody asks
      */
     public static function stored(
         int $seq,
@@ -65,7 +65,7 @@ final readonly class Entry
         string $step,
         string $form,
         array $values,
-        array $typed = [],
+        array|string $typed = [],
         ?Basis $planned = null,
         ?int $arrived = null,
         string $by = '',
@@ -90,6 +90,12 @@ final readonly class Entry
             arrived: $arrived,
             by: $by,
         );
+    }
+
+    /** @return array<string, string> quantities as they were typed, by field */
+    public function typed(): array
+    {
+        return is_string($this->typed) ? array_filter((array) json_decode($this->typed, true), is_string(...)) : $this->typed;
     }
 
     public function corrected(self $by): self

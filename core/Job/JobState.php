@@ -30,6 +30,9 @@ final class JobState
     /** @var array<string, list<Entry>> */
     private readonly array $byStep;
 
+    /** @var list<Entry> what came up on the way, whatever its step asks */
+    private readonly array $cameUp;
+
     /** @var array<int, Ledger> worked out so far, by the stage they end before */
     private array $ledgers = [];
 
@@ -60,18 +63,21 @@ final class JobState
         public readonly Kinds $kinds,
         public readonly Journal $journal = new Journal,
         bool $judgesAgain = true,
+        private readonly Reader $reader = new Reader,
     ) {
         $this->entries = $journal->effective();
         $this->reopened = $judgesAgain && $journal->wasTouched()
-            ? Reopening::of(new self($circuit, $first, $kinds, $journal, false))
+            ? Reopening::of(new self($circuit, $first, $kinds, $journal, false, $reader))
             : [];
-        $byStep = [];
+        [$byStep, $cameUp] = [[], []];
         foreach ($this->entries as $entry) {
-            if (! $entry->closes() && ! $entry->is(Lines::Acknowledge) && ! $entry->isAnyTime()) {
+            if ($entry->isAnyTime()) {
+                $cameUp[] = $entry;
+            } elseif (! $entry->closes() && ! $entry->is(Lines::Acknowledge)) {
                 $byStep[$entry->step][] = $entry;
             }
         }
-        $this->byStep = $byStep;
+        [$this->byStep, $this->cameUp] = [$byStep, $cameUp];
         $sequence = Sequence::fold($first, $this->entries, $this->reopened, $byStep);
         [$this->plan, $this->steps, $this->closed] = [$sequence->plan, $sequence->steps, $sequence->closed];
     }
@@ -98,7 +104,7 @@ final class JobState
     /** The same job with one line more in its journal. */
     public function after(Entry $line): self
     {
-        return new self($this->circuit, $this->first, $this->kinds, new Journal([...$this->journal->lines, $line]));
+        return new self($this->circuit, $this->first, $this->kinds, new Journal([...$this->journal->lines, $line]), reader: $this->reader);
     }
 
     /** The first step not yet finished; null when all are. */
@@ -140,9 +146,9 @@ final class JobState
      */
     public function cameUp(?string $step = null): array
     {
-        $here = fn (Entry $e) => $e->isAnyTime() && ($step === null || $e->step === $step);
-
-        return array_values(array_filter($this->entries, $here));
+        return $step === null
+            ? $this->cameUp
+            : array_values(array_filter($this->cameUp, fn (Entry $line) => $line->step === $step));
     }
 
     /**
@@ -196,7 +202,7 @@ final class JobState
     public function observed(string $step, string $what): array
     {
         /** @var list<T> $known */
-        $known = $this->observed[$step][$what] ??= self::reading($this->told[$step] ??= self::telling($this->writtenAt($step)), $what);
+        $known = $this->observed[$step][$what] ??= $this->reader->all($step, $this->told[$step] ??= self::telling($this->writtenAt($step)), $what);
 
         return $known;
     }
@@ -237,7 +243,7 @@ final class JobState
      */
     public function struck(string $step, string $what): array
     {
-        return self::reading($this->struck[$step] ??= self::telling($this->journal->struck($step)), $what);
+        return $this->reader->all("{$step} struck", $this->struck[$step] ??= self::telling($this->journal->struck($step)), $what);
     }
 
     /**
@@ -247,26 +253,6 @@ final class JobState
     private static function telling(array $lines): array
     {
         return array_values(array_filter($lines, fn (Entry $line) => ! $line->belongsToEveryStep() || $line->isAnyTime()));
-    }
-
-    /**
-     * @template T of Observation
-     *
-     * @param  list<Entry>  $lines
-     * @param  class-string<T>  $what
-     * @return list<T>
-     */
-    private static function reading(array $lines, string $what): array
-    {
-        $read = [];
-        foreach ($lines as $line) {
-            $told = $what::of($line);
-            if ($told !== null) {
-                $read[] = $told;
-            }
-        }
-
-        return $read;
     }
 
     /** Whether the record is signed. */
@@ -302,7 +288,7 @@ final class JobState
      */
     public function withOnly(array $lines): self
     {
-        return new self($this->circuit, $this->first, $this->kinds, new Journal($lines), false);
+        return new self($this->circuit, $this->first, $this->kinds, new Journal($lines), false, $this->reader);
     }
 
     /** The same job as it stood after one of its lines. */
@@ -310,7 +296,7 @@ final class JobState
     {
         $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->seq <= $seq);
 
-        return new self($this->circuit, $this->first, $this->kinds, new Journal(array_values($lines)));
+        return new self($this->circuit, $this->first, $this->kinds, new Journal(array_values($lines)), reader: $this->reader);
     }
 
     /** What a step comes to: as it stood when it was in hand, with whatever was corrected since. */

@@ -51,6 +51,19 @@ final readonly class Situation
         return $known;
     }
 
+    /**
+     * A judgement, worked out once for this job, step and moment, whoever asks and in whatever units.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $work
+     * @return T
+     */
+    public function judged(string $name, \Closure $work): mixed
+    {
+        return $this->job->once("{$this->step->id} {$this->now} {$name}", $work);
+    }
+
     public function circuit(): Circuit
     {
         return $this->job->circuit;

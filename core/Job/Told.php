@@ -47,6 +47,31 @@ final readonly class Told
         return $told;
     }
 
+    /**
+     * Two lists, each in that order, as one.
+     *
+     * @template T of Observation
+     *
+     * @param  list<T>  $one
+     * @param  list<T>  $other
+     * @return list<T>
+     */
+    public static function merged(array $one, array $other): array
+    {
+        if ($one === [] || $other === []) {
+            return $one === [] ? $other : $one;
+        }
+        [$merged, $next, $count] = [[], 0, count($other)];
+        foreach ($one as $told) {
+            while ($next < $count && ! $other[$next]->told()->isAfter($told->told())) {
+                $merged[] = $other[$next++];
+            }
+            $merged[] = $told;
+        }
+
+        return [...$merged, ...array_slice($other, $next)];
+    }
+
     /** Whether it was made after another one, by its own time, then as it arrived. */
     public function isAfter(?self $other): bool
     {

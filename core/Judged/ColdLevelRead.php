@@ -45,7 +45,7 @@ final readonly class ColdLevelRead implements Judgement
      */
     public static function of(Situation $at, ?Step $stopped): ?self
     {
-        return $at->once(self::class, fn (): ?self => self::judge($at, $stopped));
+        return $at->judged(self::class, fn (): ?self => self::judge($at, $stopped));
     }
 
     private static function judge(Situation $at, ?Step $stopped): ?self

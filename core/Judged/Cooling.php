@@ -36,7 +36,7 @@ final readonly class Cooling implements Judgement
     /** @param  bool  $unsealed  whether the neck was never sealed, so that it may be topped up warm */
     public static function of(Situation $at, bool $unsealed): ?self
     {
-        return $at->once(self::class, fn (): ?self => self::judge($at, $unsealed));
+        return $at->judged(self::class, fn (): ?self => self::judge($at, $unsealed));
     }
 
     private static function judge(Situation $at, bool $unsealed): ?self

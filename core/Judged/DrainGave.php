@@ -42,7 +42,7 @@ final readonly class DrainGave implements Judgement
 
     public static function of(Situation $at): ?self
     {
-        return $at->once(self::class, fn (): ?self => self::judge($at));
+        return $at->judged(self::class, fn (): ?self => self::judge($at));
     }
 
     private static function judge(Situation $at): ?self

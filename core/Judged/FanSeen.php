@@ -36,6 +36,11 @@ final readonly class FanSeen
 
     public static function of(Situation $at): self
     {
+        return $at->judged(self::class, fn (): self => self::work($at));
+    }
+
+    private static function work(Situation $at): self
+    {
         [$timed, $heard, $since, $on, $hottest] = [0, 0, null, false, null];
         foreach (InOrder::of($at, [HotReading::class, FeltReading::class, FanTurned::class]) as $one) {
             if ($one instanceof FanTurned) {

@@ -47,7 +47,7 @@ final readonly class HeaterWatch
 
     public static function of(Situation $at, StopLimit $limit): self
     {
-        return $at->once(self::class.$limit->limit->degC(), fn () => self::work($at, $limit));
+        return $at->judged(self::class.$limit->limit->degC(), fn () => self::work($at, $limit));
     }
 
     private static function work(Situation $at, StopLimit $limit): self

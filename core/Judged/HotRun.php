@@ -38,7 +38,7 @@ final readonly class HotRun implements Judgement
             return null;
         }
 
-        return $at->once(self::class, fn (): ?self => self::judge($at, $start));
+        return $at->judged(self::class, fn (): ?self => self::judge($at, $start));
     }
 
     private static function judge(Situation $at, Started $start): ?self

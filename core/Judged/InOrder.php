@@ -22,9 +22,10 @@ final class InOrder
     {
         $told = [];
         foreach ($kinds as $kind) {
-            array_push($told, ...$at->observed($kind), ...$struckToo ? $at->job->struck($at->step->id, $kind) : []);
+            $told = Told::merged($told, $at->observed($kind));
+            $told = $struckToo ? Told::merged($told, $at->job->struck($at->step->id, $kind)) : $told;
         }
 
-        return Told::inOrder($told);
+        return $told;
     }
 }

@@ -39,7 +39,7 @@ final readonly class Rise
 
     public static function of(Situation $at): self
     {
-        return $at->once(self::class, fn () => self::work($at));
+        return $at->judged(self::class, fn () => self::work($at));
     }
 
     private static function work(Situation $at): self

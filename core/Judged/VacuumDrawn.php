@@ -45,7 +45,7 @@ final readonly class VacuumDrawn implements Judgement
     /** Null before anything went in. */
     public static function of(Situation $at): ?self
     {
-        return $at->once(self::class, fn (): ?self => self::judge($at));
+        return $at->judged(self::class, fn (): ?self => self::judge($at));
     }
 
     private static function judge(Situation $at): ?self

@@ -48,7 +48,7 @@ final readonly class VacuumHeld implements Judgement
     /** Null before there is a reading. */
     public static function of(Situation $at): ?self
     {
-        return $at->once(self::class, fn (): ?self => self::judge($at));
+        return $at->judged(self::class, fn (): ?self => self::judge($at));
     }
 
     private static function judge(Situation $at): ?self

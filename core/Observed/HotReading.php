@@ -46,14 +46,15 @@ final readonly class HotReading extends Report
     /** @param  Entry  $line  of a step at which the engine runs */
     public static function of(Entry $line): ?static
     {
-        $coolant = $line->number(CoolantRead::COOLANT);
-        if ($line->form !== self::FORM || $coolant === null) {
+        $coolant = $line->form === self::FORM ? $line->number(CoolantRead::COOLANT) : null;
+        if ($coolant === null) {
             return null;
         }
         $outlets = [];
-        foreach (array_keys($line->values->toArray()) as $key) {
-            $celsius = str_starts_with($key, self::OUTLET) ? $line->number($key) : null;
-            $outlets += $celsius === null ? [] : [substr($key, strlen(self::OUTLET)) => $celsius];
+        foreach ($line->values->toArray() as $key => $celsius) {
+            if (str_starts_with($key, self::OUTLET) && (is_float($celsius) || is_int($celsius))) {
+                $outlets[substr($key, strlen(self::OUTLET))] = (float) $celsius;
+            }
         }
 
         return new self(Told::by($line), $coolant, $line->number(self::FAR), $outlets, WhileItRuns::of($line));

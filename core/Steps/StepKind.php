@@ -131,12 +131,12 @@ abstract class StepKind implements Kind
     {
         $form = $this->form($at, $entry->form);
         if ($form === null) {
-            return implode(' · ', $entry->typed);
+            return implode(' · ', $entry->typed());
         }
         $asked = array_map(fn (Field $field) => $field->name, $form->fields);
-        $besides = array_diff_key($entry->typed, array_flip($asked));
+        $besides = array_diff_key($entry->typed(), array_flip($asked));
 
-        return implode(' · ', [$form->say(new Filled($entry->values, $entry->typed)), ...array_values($besides)]);
+        return implode(' · ', [$form->say(new Filled($entry->values, $entry->typed())), ...array_values($besides)]);
     }
 
     /** @return list<Hazard> */

@@ -260,7 +260,7 @@ final readonly class Clerk
     public function say(Situation $at, Entry $entry): string
     {
         return $entry->is(Lines::Photo)
-            ? self::photographForm()->say(new Filled($entry->values, $entry->typed))
+            ? self::photographForm()->say(new Filled($entry->values, $entry->typed()))
             : $this->kinds->reading($at->step, $entry)->say($at, $entry);
     }
 

@@ -159,7 +159,7 @@ final class LawsTest extends TestCase
         foreach ($lines as $i => $line) {
             $inOneSecond[] = $i < $first
                 ? $line
-                : new Entry($line->seq, $before, $line->person, $line->step, $line->form, $line->values, $line->typed);
+                : new Entry($line->seq, $before, $line->person, $line->step, $line->form, $line->values, $line->typed());
         }
         $quick = $this->with($state, $inOneSecond);
         $at = $quick->at($quick->steps[$step->id], $before);
