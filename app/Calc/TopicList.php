@@ -18,6 +18,7 @@ use App\Calc\Topics\MixTopic;
 use App\Calc\Topics\PlanTopic;
 use App\Calc\Topics\PressureHoldTopic;
 use App\Calc\Topics\QuantityTopic;
+use App\Calc\Topics\RangesTopic;
 use App\Calc\Topics\RinseTopic;
 use App\Calc\Topics\TopUpsTopic;
 use App\Calc\Topics\VacuumHoldTopic;
@@ -36,7 +37,7 @@ final class TopicList
             new VacuumHoldTopic, new PressureHoldTopic, new CooldownTopic, new BoilMarginTopic,
             new DrainTopic, new FillTopic, new CompareTopic,
             new MixTopic, new RinseTopic, new ExpansionTopic, new LedgerTopic, new TopUpsTopic,
-            new QuantityTopic, new PlanTopic, new JobTopic,
+            new QuantityTopic, new PlanTopic, new RangesTopic, new JobTopic,
         ];
 
         return array_combine(array_map(fn (Topic $topic) => $topic->name(), $topics), $topics);

@@ -36,15 +36,47 @@ final readonly class Circuit
     /** The same with one node so much higher. */
     public function raised(string $node, float $mm): self
     {
-        $at = $this->nodes[$node];
-        $nodes = [...$this->nodes, $node => new Node($at->id, $at->xMm, $at->zMm + $mm, $at->label)];
+        return $this->but([$node => $mm], []);
+    }
 
-        return new self($this->name, $this->wheelbaseMm, $nodes, $this->passages, $this->gates, $this->ports, $this->facts, $this->covers);
+    /**
+     * The same as it may really be.
+     *
+     * @param  array<string, float>  $higherMm  by node
+     * @param  array<string, float>  $times  volumes, by passage
+     */
+    public function but(array $higherMm, array $times): self
+    {
+        [$nodes, $passages] = [$this->nodes, $this->passages];
+        foreach ($higherMm as $id => $mm) {
+            $nodes[$id] = $nodes[$id]->raised($mm);
+        }
+        foreach ($times as $id => $factor) {
+            $passages[$id] = $passages[$id]->holding($factor * $passages[$id]->volumeMl);
+        }
+
+        return new self($this->name, $this->wheelbaseMm, $nodes, $passages, $this->gates, $this->ports, $this->facts, $this->covers);
     }
 
     public function capacityMl(): float
     {
         return array_sum(array_map(fn (Passage $p) => $p->volumeMl, $this->passages));
+    }
+
+    /** Air in the tank when the coolant stands at the cold mark, on level ground, mL. */
+    public function headspaceMl(): float
+    {
+        $mark = $this->nodes[$this->fillPort()->node]->zMm + $this->facts->coldHeadMm;
+        $air = 0.0;
+        foreach ($this->passages as $passage) {
+            if ($passage->hasHeadspace()) {
+                [$from, $to] = [$this->nodes[$passage->from]->zMm, $this->nodes[$passage->to]->zMm];
+                $above = (max($from, $to) - $mark) / max(1.0, abs($to - $from));
+                $air += $passage->volumeMl * max(0.0, min(1.0, $above));
+            }
+        }
+
+        return $air;
     }
 
     /** @return list<Port> of one kind, in the circuit's own order */

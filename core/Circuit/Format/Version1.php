@@ -89,6 +89,7 @@ final readonly class Version1
             $in->number('x_mm', -20000, 20000),
             $in->number('z_mm', 0, 10000),
             $in->line('label', 80) ?? $id,
+            $in->number('plus_minus_mm', 0, 500, Node::TAPE_MM),
         );
     }
 
@@ -113,7 +114,8 @@ final readonly class Version1
         return new Passage($id, $ends[0], $ends[1], $in->number('volume_ml', 0.1, 500_000), PassageKind::from(
             $in->choice('kind', array_column(PassageKind::cases(), 'value'), 'hose'),
         ),
-            $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $in->optionalNumber('torque_nm', 0.1, 500));
+            $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $in->optionalNumber('torque_nm', 0.1, 500),
+            $in->number('plus_minus', 0, 0.5, Passage::USUAL));
     }
 
     private function cover(Document $in, string $path, string $id): Cover
