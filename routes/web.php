@@ -12,6 +12,7 @@ use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LabourController;
+use App\Http\Controllers\MeasuredController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
@@ -124,6 +125,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/', [CircuitController::class, 'show']);
         Route::get('/edit', [CircuitController::class, 'edit']);
         Route::post('/', [CircuitController::class, 'store']);
+        Route::post('/measured', [MeasuredController::class, 'store']);
         Route::get('/export', [CircuitController::class, 'export']);
         Route::get('/elevation.svg', [CircuitController::class, 'svg']);
         Route::get('/outline.svg', [CircuitController::class, 'outline']);

@@ -13,6 +13,7 @@ use Aqbel\Core\Plan\DrainWorth;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Plan\Ranges;
 use Aqbel\Core\Plan\Simulations;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -21,7 +22,7 @@ use Aqbel\Core\Stores\Shopping;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * What the page shows of a plan, in two parts that follow one another: the plan itself, and what else could be done.
+ * What the page shows of a plan, in three parts that follow one another: the plan itself, what else could be done, and how sure it is.
  * Each is kept by everything it depends on, so the same choices on the same circuit with the same stores are worked
  * out once.
  */
@@ -74,6 +75,18 @@ final readonly class Worked
 
             return view('plan.besides', ['besides' => $besides])->render();
         });
+    }
+
+    /** How sure the numbers are: drawn again and again, so it comes after everything else. */
+    public function ranges(): HowSure
+    {
+        $ranges = Cache::remember(
+            "ranges.{$this->key}",
+            self::KEPT_S,
+            fn (): Ranges => Ranges::of($this->circuit, $this->planner->nearest($this->groundwork())),
+        );
+
+        return new HowSure($this->circuit, $ranges, $this->units);
     }
 
     /** @return list<DrainWorth> of a circuit that is full to the brim */

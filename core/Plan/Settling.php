@@ -17,7 +17,7 @@ final readonly class Settling
     private const DRAWS = 80;
 
     /** By so much a measurement has to narrow the air to be worth the walk, as a share of the capacity. */
-    private const WORTH = 0.002;
+    private const WORTH = 0.01;
 
     /** Draws are sorted into so many stretches of a ± to see what hangs on it. */
     private const STRETCHES = 10;

@@ -37,11 +37,20 @@ export function followPlan() {
             one('[data-said]', HTMLElement, fold).textContent = chosen.length > 0 ? chosen.join(', ') : 'none';
         }
     });
+    const follow = async (fragment, signal) => {
+        const answer = await ask(fragment, signal);
+        if (answer.ok && !answer.redirected) {
+            place(fragment).innerHTML = await answer.text();
+            place(fragment).removeAttribute('aria-busy');
+        }
+    };
+    // How sure the numbers are takes a second, so it comes when they stand there.
+    follow('ranges').catch(() => undefined);
     const refresh = async () => {
         running?.abort();
         running = new AbortController();
         const { signal } = running;
-        place('besides').setAttribute('aria-busy', 'true');
+        ['besides', 'ranges'].forEach((fragment) => place(fragment).setAttribute('aria-busy', 'true'));
         try {
             const response = await ask('plan', signal);
             problem.hidden = response.ok;
@@ -53,12 +62,9 @@ export function followPlan() {
                 form.querySelectorAll('[aria-invalid]').forEach((marked) => marked.removeAttribute('aria-invalid'));
                 place('plan').innerHTML = await response.text();
                 followDrains();
-                const besides = await ask('besides', signal);
-                if (besides.ok && !besides.redirected) {
-                    place('besides').innerHTML = await besides.text();
-                    place('besides').removeAttribute('aria-busy');
-                }
+                await follow('besides', signal);
                 outcome.dataset.fresh = String(Number(outcome.dataset.fresh ?? 0) + 1);
+                await follow('ranges', signal);
             }
         } catch (failed) {
             if (failed.name !== 'AbortError') {

@@ -158,4 +158,29 @@ final class PlanTest extends ShopTestCase
             ->assertSee('Next change of the coolant: after 80,000 km (at 178,000 km)')
             ->assertSee('Watch at the next visit: hoses ageing; metal pipes rusty; fan bearing sings');
     }
+
+    public function test_how_sure_the_numbers_are_follows_the_plan_and_a_measurement_goes_into_the_circuit(): void
+    {
+        $vehicle = \App\Models\Vehicle::query()->where('plate', 'SKP 440')->first() ?? \App\Models\Vehicle::query()->firstOrFail();
+        $sweeper = \App\Models\Circuit::query()->where('key', 'footpath-sweeper')->firstOrFail();
+        $vehicle->update(['circuit_id' => $sweeper->id]);
+        $page = "/jobs/new?vehicle={$vehicle->id}";
+        $lead = \App\Models\Person::query()->where('login', 'sunniva')->firstOrFail();
+        $this->actingAs($lead)->get($page)->assertOk()->assertSee('data-fragment="ranges"', false)->assertDontSee('One measurement settles most');
+        $sure = $this->get("{$page}&fragment=ranges")->assertOk()->assertSee('How sure')->assertSee('Air that stays')->assertSee('One measurement settles most');
+        self::assertMatchesRegularExpression('/name="node" value="pipe_hot_/', (string) $sure->getContent());
+        preg_match('/name="node" value="(\w+)"/', (string) $sure->getContent(), $node);
+        $measured = fn (string $typed) => $this->from($page)->post("/circuits/{$sweeper->id}/measured", ['node' => $node[1], 'measured' => $typed, 'vehicle' => (string) $vehicle->id]);
+        $measured('high')->assertRedirect($page)->assertSessionHasErrors('measured');
+        $this->get($page)->assertSee('Not measured:');
+        $measured('-5')->assertSessionHasErrors('measured');
+        $measured('93 cm')->assertRedirect($page)->assertSessionHasNoErrors();
+        $vehicle->refresh();
+        self::assertNotSame($sweeper->id, $vehicle->circuit_id);
+        $now = $vehicle->circuit->read()->nodes[$node[1]];
+        self::assertSame([930.0, 3.0], [$now->zMm, $now->plusMinusMm]);
+        // Who may not change circuits is told what to measure, and asks.
+        $this->actingAs($this->imre)->get("{$page}&fragment=ranges")->assertOk()->assertDontSee('Put it into the circuit');
+        $this->post("/circuits/{$vehicle->circuit_id}/measured", ['node' => $node[1], 'measured' => '900'])->assertForbidden();
+    }
 }

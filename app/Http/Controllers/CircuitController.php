@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Audit\Change;
-use App\Audit\Subject;
-use App\Audit\Trail;
 use App\Elevation\Picture;
 use App\Journal\OneWriter;
 use App\Library\Changes;
 use App\Library\CircuitCard;
 use App\Library\CircuitSheet;
 use App\Library\Layouts;
+use App\Library\NewRevision;
 use App\Library\Preview;
 use App\Library\Vocabulary;
 use App\Models\Circuit;
@@ -25,7 +23,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Cache;
-use Illuminate\Support\Str;
 use Illuminate\View\View;
 
 /** The library of circuits: looked at by everybody, changed by leads; every change is a new revision. */
@@ -36,9 +33,6 @@ final class CircuitController extends Controller
     private const LONGEST_SEARCH = 60;
 
     private const MOST_BYTES = 1_000_000;
-
-    /** With its ending of five it fits its column. */
-    private const LONGEST_KEY = 55;
 
     private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
@@ -138,26 +132,15 @@ final class CircuitController extends Controller
     {
         self::only($request, Right::ChangeCircuits);
         $document = self::decode(self::sent($request));
-        $read = CircuitReader::read($document);
+        CircuitReader::read($document);
         $over = $request->integer('over');
-        $stored = OneWriter::run(function () use ($request, $circuit, $document, $read, $over): ?Circuit {
+        $stored = OneWriter::run(function () use ($request, $circuit, $document, $over): ?Circuit {
             $newest = $circuit?->newestRevision();
             if ($circuit !== null && $newest !== null && $newest->id !== $circuit->id && $over !== $newest->id) {
                 return null;
             }
-            $stored = Circuit::query()->create([
-                'key' => $circuit->key ?? (mb_substr(Str::slug($read->name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(4)),
-                'revision' => 1 + (int) ($newest->revision ?? 0),
-                'name' => $read->name,
-                'document' => $document,
-            ]);
-            $circuit?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
-            Trail::note(self::person($request), Subject::Circuit, $stored->name, [
-                new Change('revision', (string) ($newest->revision ?? ''), (string) $stored->revision),
-                ...($newest === null ? [] : Changes::between($newest->document, $document)),
-            ]);
 
-            return $stored;
+            return NewRevision::write($newest, $document, self::person($request));
         });
         if ($stored === null) {
             return $circuit === null ? abort(409) : $this->stale($circuit, $circuit->newestRevision(), $document);

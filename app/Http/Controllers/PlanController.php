@@ -54,7 +54,13 @@ final class PlanController extends Controller
         $units = self::person($request)->units;
         $worked = new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
         if ($fragment !== '') {
-            return response($fragment === 'besides' ? $worked->besides() : $worked->plan());
+            return response(match ($fragment) {
+                'besides' => $worked->besides(),
+                'ranges' => view('plan.ranges', [
+                    'sure' => $worked->ranges(), 'vehicle' => $vehicle, 'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
+                ]),
+                default => $worked->plan(),
+            });
         }
 
         return view('plan.create', [

@@ -94,6 +94,8 @@
         </form>
         <div id="outcome" class="plan-outcome" aria-live="polite">
             <div data-fragment="plan">{!! $page->worked->plan() !!}</div>
+            @error('measured')<p class="error" role="alert">@icon('triangle-alert')Not measured: {{ $message }}</p>@enderror
+            <div data-fragment="ranges"></div>
             <div data-fragment="besides">{!! $page->worked->besides() !!}</div>
         </div>
     </div>

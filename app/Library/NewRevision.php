@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Library;
+
+use App\Audit\Change;
+use App\Audit\Subject;
+use App\Audit\Trail;
+use App\Journal\OneWriter;
+use App\Models\Circuit;
+use App\Models\Person;
+use Aqbel\Core\Circuit\Format\CircuitReader;
+use Illuminate\Support\Str;
+
+/** What is stored when a circuit is made or changed: a revision, its vehicles moved on to it, and a line for the trail. */
+final class NewRevision
+{
+    /** With its ending of five it fits its column. */
+    private const LONGEST_KEY = 55;
+
+    /**
+     * @param  ?Circuit  $newest  the one it follows; null for a circuit of its own
+     * @param  array<mixed>  $document  that has been read
+     */
+    public static function of(?Circuit $newest, array $document, Person $by): Circuit
+    {
+        return OneWriter::run(fn (): Circuit => self::write($newest, $document, $by));
+    }
+
+    /**
+     * Inside somebody's transaction.
+     *
+     * @param  array<mixed>  $document
+     */
+    public static function write(?Circuit $newest, array $document, Person $by): Circuit
+    {
+        $name = CircuitReader::read($document)->name;
+        $stored = Circuit::query()->create([
+            'key' => $newest->key ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(4)),
+            'revision' => 1 + (int) ($newest->revision ?? 0),
+            'name' => $name,
+            'document' => $document,
+        ]);
+        $newest?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
+        Trail::note($by, Subject::Circuit, $stored->name, [
+            new Change('revision', (string) ($newest->revision ?? ''), (string) $stored->revision),
+            ...($newest === null ? [] : Changes::between($newest->document, $document)),
+        ]);
+
+        return $stored;
+    }
+}

@@ -1,0 +1,27 @@
+@if ($sure->rows() !== [] || ! $sure->orderIsSure() || $sure->settling() !== null)
+    <section class="plan-sure" aria-labelledby="sure-title">
+        <h2 id="sure-title">How sure <small>nineteen times of twenty, as well as heights and volumes are known</small></h2>
+        <dl class="facts">
+            @foreach ($sure->rows() as [$name, $fromTo])
+                <div><dt>{{ $name }}</dt><dd>{{ $fromTo }}</dd></div>
+            @endforeach
+        </dl>
+        @unless ($sure->orderIsSure())
+            <p class="help">Which bleed point runs first is not sure here. Watch each, and close the one that runs.</p>
+        @endunless
+        @if ($sure->settling() !== null)
+            <form class="measure" method="post" action="/circuits/{{ $vehicle->circuit_id }}/measured">
+                @csrf
+                <input type="hidden" name="{{ $sure->settling()->node === null ? 'passage' : 'node' }}" value="{{ $sure->settling()->node ?? $sure->settling()->passage }}">
+                <input type="hidden" name="vehicle" value="{{ $vehicle->id }}">
+                <p><b>One measurement settles most:</b> {{ $sure->what($sure->settling()) }}. {{ $sure->gain($sure->settling()) }}</p>
+                @if ($mayMeasure)
+                    <x-input name="measured" label="Measured, {{ $sure->unit($sure->settling()) }}" inputmode="decimal" required/>
+                    <button class="button button-quiet">Put it into the circuit</button>
+                @else
+                    <p class="help">Whoever keeps the circuits here puts it in.</p>
+                @endif
+            </form>
+        @endif
+    </section>
+@endif
