@@ -31,7 +31,7 @@ final readonly class Measured
      */
     public function height(string $node, string $typed): array
     {
-        return $this->with('nodes', $node, ['z_mm' => $this->read($typed, Dimension::Length), 'plus_minus_mm' => self::CAREFUL_MM]);
+        return $this->with('nodes', $node, ['z_mm' => $this->read($typed, Dimension::Length), 'plus_minus_mm' => self::CAREFUL_MM, 'follows' => null]);
     }
 
     /**
@@ -54,7 +54,7 @@ final readonly class Measured
     }
 
     /**
-     * @param  array<string, float>  $facts
+     * @param  array<string, ?float>  $facts  null: no longer there
      * @return array<mixed>
      */
     private function with(string $list, string $id, array $facts): array
@@ -63,7 +63,7 @@ final readonly class Measured
         $items = is_array($document[$list] ?? null) ? $document[$list] : [];
         foreach ($items as $i => $item) {
             if (is_array($item) && ($item['id'] ?? null) === $id) {
-                $items[$i] = [...$item, ...$facts];
+                $items[$i] = array_filter([...$item, ...$facts], fn (mixed $fact) => $fact !== null);
                 $document[$list] = $items;
                 try {
                     CircuitReader::read($document);

@@ -43,7 +43,11 @@ final readonly class Draws
     /** @param  ?string  $node  whose height is known after all */
     public function circuit(int $draw, ?string $node = null, ?string $passage = null): Circuit
     {
-        $higher = array_map(fn (array $mm): float => $mm[$draw], array_diff_key($this->nodes, [$node ?? '' => true]));
+        $alone = array_map(fn (array $mm): float => $mm[$draw], array_diff_key($this->nodes, [$node ?? '' => true]));
+        $higher = [];
+        foreach ($this->circuit->nodes as $id => $one) {
+            $higher[$id] = ($alone[$id] ?? 0.0) + ($id === $node ? 0.0 : $alone[$one->follows ?? ''] ?? 0.0);
+        }
         $more = array_map(fn (array $share): float => 1.0 + $share[$draw], array_diff_key($this->passages, [$passage ?? '' => true]));
 
         return $this->circuit->but($higher, $more);

@@ -90,6 +90,7 @@ final readonly class Version1
             $in->number('z_mm', 0, 10000),
             $in->line('label', 80) ?? $id,
             $in->number('plus_minus_mm', 0, 500, Node::TAPE_MM),
+            $in->line('follows', 80),
         );
     }
 
@@ -251,6 +252,11 @@ final readonly class Version1
                 "A circuit of this size may have {$most} drain and bleed points, this one has {$points}. "
                     .'Leave out those that are never used.',
             );
+        }
+        foreach (array_values($circuit->nodes) as $i => $node) {
+            if ($node->follows !== null && ! isset($circuit->nodes[$node->follows])) {
+                throw new InvalidField("nodes.{$i}.follows", "There is no node “{$node->follows}” to follow. Name one that is listed under nodes.");
+            }
         }
         $reached = [$circuit->fillPort()->node => true];
         do {

@@ -1,0 +1,302 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Circuit\Maker;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\HeaterDrive;
+use Aqbel\Core\Circuit\Node;
+use Aqbel\Core\Document;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Matter\Glycol;
+
+/**
+ * From a layout, what the manual and a tape say, and what the vehicle has, to a checked circuit. What nobody said is
+ * the layout's, with a ± as wide as such vehicles differ; of facts that nobody said there are none.
+ */
+final readonly class Maker
+{
+    /** A tape is held to no more than this. */
+    public const MOST_HEIGHTS = 8;
+
+    /** So far from the layout's own a height may stand that nobody measured, mm (common practice, no source). */
+    private const UNMEASURED_MM = 40.0;
+
+    /** One between measured ones, as by eye, mm (common practice, no source). */
+    private const BETWEEN_MM = 25.0;
+
+    /** One that is fixed to another: so much, and so much of what is between them, mm (common practice, no source). */
+    private const FIXED_MM = 5.0;
+
+    private const FIXED = 0.1;
+
+    /** Of a volume of a layout, as a share (common practice, no source). */
+    private const VOLUME = 0.10;
+
+    private Sketch $sketch;
+
+    /**
+     * @param  list<Extra>  $has
+     */
+    public function __construct(private Layout $layout, array $has = [])
+    {
+        $this->sketch = $layout->sketch($has);
+    }
+
+    /** @return list<Question> heights last, those that matter most first */
+    public function questions(): array
+    {
+        $drives = array_column(HeaterDrive::cases(), 'value');
+        $own = $this->sketch->facts();
+        $questions = [
+            new Question('name', QuestionKind::Text, 'What it is called'),
+            new Question('capacity_ml', QuestionKind::Volume, 'Capacity', 100, 500_000, usual: $this->sketch->capacityMl()),
+            new Question('cap_kpa', QuestionKind::Pressure, 'Cap opens at', 0, 400),
+            ...$this->sketch->gates() === [] || ! isset($this->sketch->gates()['thermostat']) ? [] : [
+                new Question('thermostat_start_c', QuestionKind::Temperature, 'Thermostat starts to open', 30, 120),
+                new Question('thermostat_full_c', QuestionKind::Temperature, 'Thermostat is fully open', 30, 130),
+                new Question('jiggle_pin', QuestionKind::Choice, 'Thermostat lets air through while shut, by a jiggle pin', choices: ['no', 'yes']),
+            ],
+            ...array_key_exists('fan_on_c', $own) ? [] : [
+                new Question('fan_on_c', QuestionKind::Temperature, 'Fan comes on', 30, 140),
+                new Question('fan_off_c', QuestionKind::Temperature, 'Fan goes off', 30, 140),
+            ],
+            new Question('limit_c', QuestionKind::Temperature, 'Never hotter than', 50, 150),
+            new Question('base', QuestionKind::Choice, 'Coolant base', choices: array_column(Glycol::cases(), 'value')),
+            new Question('inhibitor', QuestionKind::Text, 'Coolant, its inhibitor'),
+            new Question('target_fraction', QuestionKind::Share, 'Mixture wanted', 0, 0.7),
+            new Question('cold_level', QuestionKind::Text, 'Cold level, as the manual calls it'),
+            new Question('below_neck_mm', QuestionKind::Length, 'Cold level, so far below the neck', 0, 500, usual: is_numeric($own['cold_head_mm'] ?? null) ? -$own['cold_head_mm'] : 0.0),
+            ...$own['outlets'] === [] ? [] : [new Question('heater_drive', QuestionKind::Choice, 'Heater valve is moved by', choices: $drives)],
+        ];
+        foreach ($this->sketch->ports() as $id => $port) {
+            if ($port['kind'] !== 'fill') {
+                $questions[] = new Question("torque_{$id}", QuestionKind::Torque, "{$port['label']}, torque", 0.1, 500, $port['node']);
+            }
+        }
+        $questions[] = new Question('routine', QuestionKind::Lines, 'The manual’s own filling routine, a line each');
+        $questions[] = new Question('source', QuestionKind::Text, 'Manual and page');
+
+        return [...$questions, ...$this->heights()];
+    }
+
+    /**
+     * The circuit as a document of the open format.
+     *
+     * @param  array<mixed>  $answers  by question; those left out, and null, are “do not know”
+     * @return array<string, mixed>
+     *
+     * @throws InvalidField naming the question
+     */
+    public function document(array $answers): array
+    {
+        $in = new Document(array_filter($answers, fn (mixed $answer) => $answer !== null && $answer !== ''), '');
+        $this->assertKnown($in);
+        $read = [];
+        foreach ($this->questions() as $question) {
+            $read[$question->id] = $this->read($question, $in);
+        }
+        $document = [
+            'format' => Circuit::FORMAT,
+            'name' => $read['name'] ?? $this->layout->title,
+            'wheelbase_mm' => $this->sketch->wheelbaseMm,
+            'nodes' => $this->nodes($read),
+            'passages' => $this->passages($read),
+            'gates' => $this->gates($read),
+            'ports' => $this->ports($read),
+            'facts' => $this->facts($read),
+        ];
+        CircuitReader::read($document);
+
+        return $document;
+    }
+
+    private function assertKnown(Document $in): void
+    {
+        $known = array_map(fn (Question $question) => $question->id, $this->questions());
+        foreach (array_keys($in->toArray()) as $name) {
+            if (! in_array($name, $known, true)) {
+                throw new InvalidField((string) $name, 'Nothing of that name is asked here. It asks: '.implode(', ', $known).'.');
+            }
+        }
+    }
+
+    /** @return list<Question> */
+    private function heights(): array
+    {
+        $heights = [];
+        foreach ($this->sketch->nodes() as $id => $node) {
+            if ($node->ask !== null && count($heights) < self::MOST_HEIGHTS) {
+                $heights[] = new Question("z_{$id}", QuestionKind::Height, $node->ask, 0, 10_000, $id, usual: $node->z);
+            }
+        }
+
+        return $heights;
+    }
+
+    /** @return float|string|list<string>|null null: nobody knows */
+    private function read(Question $question, Document $in): float|string|array|null
+    {
+        if (! $in->has($question->id)) {
+            return null;
+        }
+
+        return match ($question->kind) {
+            QuestionKind::Text => $in->line($question->id, 120),
+            QuestionKind::Lines => $in->lines($question->id, 30, 160, 'A routine has up to 30 lines.', 'Each line is text, up to 160 letters.'),
+            QuestionKind::Choice => $question->choices === [] ? null : $in->choice($question->id, $question->choices),
+            default => $in->number($question->id, $question->least, $question->most),
+        };
+    }
+
+    /**
+     * @param  array<string, float|string|list<string>|null>  $read
+     * @return list<array<string, mixed>>
+     */
+    private function nodes(array $read): array
+    {
+        $nodes = [];
+        foreach ($this->sketch->nodes() as $id => $node) {
+            $measured = $read["z_{$id}"] ?? null;
+            [$z, $plusMinus] = is_float($measured) ? [$measured, Node::TAPE_MM] : $this->follows($node, $read);
+            $nodes[] = [
+                'id' => $id, 'x_mm' => $node->x, 'z_mm' => max(0.0, round($z, 1)), 'label' => $node->label, 'plus_minus_mm' => $plusMinus,
+                ...! is_float($measured) && $this->isFixed($node) ? ['follows' => $node->follows[0]] : [],
+            ];
+        }
+
+        return $nodes;
+    }
+
+    /**
+     * Where a node stands that nobody measured: as much higher than in the layout as those it follows, in between as
+     * near to each as it is there.
+     *
+     * @param  array<string, float|string|list<string>|null>  $read
+     * @return array{float, float} mm, and ±
+     */
+    private function follows(SketchNode $node, array $read): array
+    {
+        $all = $this->sketch->nodes();
+        $shifts = array_filter(array_map(fn (string $id): ?float => $this->shift($id, $read), $node->follows), is_float(...));
+        $fixedMm = $this->isFixed($node) ? self::FIXED_MM + self::FIXED * abs($node->z - $all[$node->follows[0]]->z) : null;
+        $between = count($shifts) === count($node->follows) && $shifts !== [] ? self::BETWEEN_MM : self::UNMEASURED_MM;
+
+        return [$node->z + ($this->shiftOf($node, $read) ?? 0.0), $fixedMm ?? $between];
+    }
+
+    /**
+     * How much higher a node stands than in the layout, mm; null where nobody measured it, nor what it follows.
+     *
+     * @param  array<string, float|string|list<string>|null>  $read
+     */
+    private function shift(string $id, array $read): ?float
+    {
+        $node = $this->sketch->nodes()[$id] ?? null;
+        $measured = $read["z_{$id}"] ?? null;
+
+        return match (true) {
+            $node === null => null,
+            is_float($measured) => $measured - $node->z,
+            default => $this->shiftOf($node, $read),
+        };
+    }
+
+    /** @param  array<string, float|string|list<string>|null>  $read */
+    private function shiftOf(SketchNode $node, array $read): ?float
+    {
+        $known = [];
+        foreach ($node->follows as $id) {
+            $shift = $this->shift($id, $read);
+            if ($shift !== null) {
+                $known[] = [$this->sketch->nodes()[$id]->z, $shift];
+            }
+        }
+        if ($known === []) {
+            return null;
+        }
+        [[$low, $shift], [$high, $shiftThere]] = [$known[0], $known[count($known) - 1]];
+        $share = $high === $low ? 0.0 : max(0.0, min(1.0, ($node->z - $low) / ($high - $low)));
+
+        return $shift + $share * ($shiftThere - $shift);
+    }
+
+    private function isFixed(SketchNode $node): bool
+    {
+        return count($node->follows) === 1 && isset($this->sketch->nodes()[$node->follows[0]]);
+    }
+
+    /**
+     * @param  array<string, float|string|list<string>|null>  $read
+     * @return list<array<string, mixed>>
+     */
+    private function passages(array $read): array
+    {
+        $times = is_float($read['capacity_ml']) ? $read['capacity_ml'] / $this->sketch->capacityMl() : 1.0;
+        $passages = [];
+        foreach ($this->sketch->passages() as $id => $passage) {
+            $passages[] = [
+                'id' => $id, 'from' => $passage['from'], 'to' => $passage['to'], 'volume_ml' => round($times * $passage['ml'], 1),
+                'kind' => $passage['kind'], 'label' => $passage['label'], 'plus_minus' => self::VOLUME,
+            ];
+        }
+
+        return $passages;
+    }
+
+    /**
+     * @param  array<string, float|string|list<string>|null>  $read
+     * @return list<array<string, mixed>>
+     */
+    private function gates(array $read): array
+    {
+        $gates = [];
+        foreach ($this->sketch->gates() as $id => $gate) {
+            if ($gate['kind'] !== 'heater_valve' || ($read['heater_drive'] ?? null) !== HeaterDrive::None->value) {
+                $weeps = $gate['weeps'] || ($id === 'thermostat' && ($read['jiggle_pin'] ?? null) === 'yes');
+                $gates[] = ['id' => $id, ...$gate, 'weeps' => $weeps];
+            }
+        }
+
+        return $gates;
+    }
+
+    /**
+     * @param  array<string, float|string|list<string>|null>  $read
+     * @return list<array<string, mixed>>
+     */
+    private function ports(array $read): array
+    {
+        $ports = [];
+        foreach ($this->sketch->ports() as $id => $port) {
+            $torque = $read["torque_{$id}"] ?? null;
+            $ports[] = ['id' => $id, ...$port, ...$torque === null ? [] : ['torque_nm' => $torque]];
+        }
+
+        return $ports;
+    }
+
+    /**
+     * @param  array<string, float|string|list<string>|null>  $read
+     * @return array<string, mixed>
+     */
+    private function facts(array $read): array
+    {
+        $facts = $this->sketch->facts();
+        foreach ([
+            'capacity_ml', 'cap_kpa', 'thermostat_start_c', 'thermostat_full_c', 'fan_on_c', 'fan_off_c', 'limit_c', 'base', 'inhibitor',
+            'target_fraction', 'cold_level', 'heater_drive', 'routine', 'source',
+        ] as $name) {
+            if (($read[$name] ?? null) !== null) {
+                $facts[$name] = $read[$name];
+            }
+        }
+        if (is_float($read['below_neck_mm'])) {
+            $facts['cold_head_mm'] = -$read['below_neck_mm'];
+        }
+
+        return array_filter($facts, fn (mixed $fact) => $fact !== null);
+    }
+}
