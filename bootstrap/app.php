@@ -12,6 +12,7 @@ use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
 use App\Http\Middleware\StartsSession;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -42,15 +43,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectUsersTo('/');
     })
     ->withExceptions(function (Exceptions $exceptions) use ($secrets): void {
-        $exceptions->dontReport([InvalidField::class]);
+        $exceptions->dontReport([InvalidField::class, InvalidFields::class]);
         $exceptions->dontFlash($secrets);
         $exceptions->context(fn () => Context::all());
-        $exceptions->render(fn (InvalidField $invalid, Request $request) => $request->expectsJson()
-            ? response()->json(
-                ['message' => $invalid->getMessage(), 'errors' => [$invalid->field => [$invalid->getMessage()]]],
-                422,
-            )
-            : back()->withInput($request->except('_token', ...$secrets))->withErrors([$invalid->field => $invalid->getMessage()]));
+        $exceptions->render(fn (InvalidField|InvalidFields $invalid, Request $request) => Answered::invalid($request, match (true) {
+            $invalid instanceof InvalidFields => $invalid->byField(),
+            default => [$invalid->field => $invalid->getMessage()],
+        }, $secrets));
         $exceptions->render(fn (HttpException $expired, Request $request) => match (true) {
             ! $expired->getPrevious() instanceof TokenMismatchException => null,
             // A script keeps what it sent, fetches a page with a fresh token, and sends it again.

@@ -12,6 +12,7 @@ use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HealthController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LabourController;
+use App\Http\Controllers\MakerController;
 use App\Http\Controllers\MeasuredController;
 use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PeopleController;
@@ -118,6 +119,10 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/circuits', [CircuitController::class, 'index']);
     Route::get('/circuits/new', [CircuitController::class, 'create']);
+    Route::get('/circuits/make', [MakerController::class, 'choose']);
+    Route::get('/circuits/make/{layout}.svg', [MakerController::class, 'outline']);
+    Route::get('/circuits/make/{layout}', [MakerController::class, 'ask']);
+    Route::post('/circuits/make/{layout}', [MakerController::class, 'store']);
     Route::post('/circuits', [CircuitController::class, 'store']);
     Route::post('/circuits/layouts', [CircuitController::class, 'layouts']);
     Route::post('/circuits/preview', [CircuitController::class, 'preview']);

@@ -27,6 +27,7 @@ final readonly class Picture
      * @param  list<Pocket>  $pockets  of predicted air, named in the margin
      * @param  list<PartVolume>  $air  that the sums tell, named in the margin
      * @param  array<string, string>  $notes  beside the ports in the legend
+     * @param  list<string>  $asked  nodes that are lit up one after the other
      */
     public function __construct(
         public Circuit $circuit,
@@ -40,6 +41,7 @@ final readonly class Picture
         public bool $editable = false,
         bool $tall = false,
         array $air = [],
+        private array $asked = [],
     ) {
         $say = fn (Pocket $pocket): PocketLabel => new PocketLabel(
             $units->format($pocket->volumeMl(), Dimension::Volume).' air',
@@ -51,6 +53,12 @@ final readonly class Picture
         );
         $labels = [...array_map($say, $pockets), ...array_map($sum, $air)];
         $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, $labels, $tall);
+    }
+
+    /** @return array<string, array{float, float}> where the nodes stand that are asked for */
+    public function asked(): array
+    {
+        return $this->asked === [] ? [] : array_intersect_key($this->drawing->nodes(), array_flip($this->asked));
     }
 
     /** @return list<Mark> */

@@ -33,6 +33,19 @@ final class Answered
         ], Response::HTTP_UNPROCESSABLE_ENTITY);
     }
 
+    /**
+     * What was asked cannot be, and nothing was changed: at its fields, with what was typed.
+     *
+     * @param  array<string, string>  $errors  by field
+     * @param  list<string>  $secrets  fields that are never shown again
+     */
+    public static function invalid(Request $request, array $errors, array $secrets): JsonResponse|RedirectResponse
+    {
+        return $request->expectsJson()
+            ? new JsonResponse(['message' => implode(' ', $errors), 'errors' => array_map(fn (string $error) => [$error], $errors)], Response::HTTP_UNPROCESSABLE_ENTITY)
+            : back()->withInput($request->except('_token', ...$secrets))->withErrors($errors);
+    }
+
     /** An entry that somebody else typed: it is kept until they are signed in again. */
     public static function notYours(Request $request): JsonResponse
     {

@@ -26,7 +26,7 @@ final class LayoutTopic implements Topic
     public function answer(Input $input): array
     {
         $layouts = Layouts::all();
-        $layout = $layouts[$input->choice('layout', array_keys($layouts))];
+        $layout = $layouts[$input->oneOf('layout', $layouts, 'Name one of those that “calc layouts” lists.')];
         $has = [];
         foreach ($input->names('has') as $i => $name) {
             $extra = Extra::tryFrom($name);

@@ -45,8 +45,14 @@ final readonly class Maker
         $this->sketch = $layout->sketch($has);
     }
 
-    /** @return list<Question> heights last, those that matter most first */
+    /** @return list<Question> heights last */
     public function questions(): array
+    {
+        return [...$this->ofTheManual(), ...array_slice($this->heights(), 0, self::MOST_HEIGHTS)];
+    }
+
+    /** @return list<Question> */
+    private function ofTheManual(): array
     {
         $drives = array_column(HeaterDrive::cases(), 'value');
         $own = $this->sketch->facts();
@@ -79,7 +85,7 @@ final readonly class Maker
         $questions[] = new Question('routine', QuestionKind::Lines, 'The manual’s own filling routine, a line each');
         $questions[] = new Question('source', QuestionKind::Text, 'Manual and page');
 
-        return [...$questions, ...$this->heights()];
+        return $questions;
     }
 
     /**
@@ -93,9 +99,11 @@ final readonly class Maker
     public function document(array $answers): array
     {
         $in = new Document(array_filter($answers, fn (mixed $answer) => $answer !== null && $answer !== ''), '');
-        $this->assertKnown($in);
+        // A tape that was held to more points than are asked is no worse for it.
+        $asked = [...$this->ofTheManual(), ...$this->heights()];
+        self::assertKnown($in, $asked);
         $read = [];
-        foreach ($this->questions() as $question) {
+        foreach ($asked as $question) {
             $read[$question->id] = $this->read($question, $in);
         }
         $document = [
@@ -113,9 +121,10 @@ final readonly class Maker
         return $document;
     }
 
-    private function assertKnown(Document $in): void
+    /** @param  list<Question>  $asked */
+    private static function assertKnown(Document $in, array $asked): void
     {
-        $known = array_map(fn (Question $question) => $question->id, $this->questions());
+        $known = array_map(fn (Question $question) => $question->id, $asked);
         foreach (array_keys($in->toArray()) as $name) {
             if (! in_array($name, $known, true)) {
                 throw new InvalidField((string) $name, 'Nothing of that name is asked here. It asks: '.implode(', ', $known).'.');
@@ -128,7 +137,7 @@ final readonly class Maker
     {
         $heights = [];
         foreach ($this->sketch->nodes() as $id => $node) {
-            if ($node->ask !== null && count($heights) < self::MOST_HEIGHTS) {
+            if ($node->ask !== null) {
                 $heights[] = new Question("z_{$id}", QuestionKind::Height, $node->ask, 0, 10_000, $id, usual: $node->z);
             }
         }

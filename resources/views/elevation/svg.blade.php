@@ -46,6 +46,7 @@
         </text>
     @endforeach
     @foreach ($picture->marks() as $mark)@include('elevation.mark')@endforeach
+    @foreach ($picture->asked() as $id => [$x, $y])<circle cx="{{ $x }}" cy="{{ $y }}" r="22" class="el-asked" data-asked="{{ $id }}"/>@endforeach
     @if ($picture->editable)
         @foreach ($drawing->nodes() as $id => [$x, $y])
             <circle cx="{{ $x }}" cy="{{ $y }}" r="9" class="el-node" tabindex="0" role="button" data-node="{{ $id }}"

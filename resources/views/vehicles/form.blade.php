@@ -6,11 +6,11 @@
         <x-input name="name" label="What it is" :value="$vehicle->name"/>
         <div @class(['field', 'has-error' => $errors->has('circuit')])>
             <label for="circuit">Circuit</label>
-            <input id="circuit" name="circuit" type="text" list="circuits" value="{{ old('circuit', $circuit) }}" autocomplete="off"
+            <input id="circuit" name="circuit" type="text" list="circuits" value="{{ old('circuit', request()->query('circuit', $circuit)) }}" autocomplete="off"
                 placeholder="Any part of its name">
             <datalist id="circuits">@foreach (array_keys($circuits) as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
             @error ('circuit')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
-            <p class="help">Nearly right is a start: <a href="/circuits">copy a circuit</a> and make it fit, then choose it here.</p>
+            <p class="help">None fits? <a href="/circuits/make?for=vehicle">Make a circuit</a>: a layout, the manual, a tape, five minutes.</p>
         </div>
         <div class="fields">
             @foreach ($fields as $field)
