@@ -3,21 +3,12 @@
 import { all, around, one } from './dom.js';
 
 const TABLES = {
-    nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }), columns: [['label', 'text', 'Name'], ['x_mm', 'number', 'Forward, mm'], ['z_mm', 'number', 'Height, mm']] },
-    passages: {
-        title: 'Passages', fresh: (id, doc) => ({ id, from: doc.nodes[0].id, to: doc.nodes[1].id, volume_ml: 100, kind: 'hose', label: 'new passage' }),
-        columns: [['label', 'text', 'Name'], ['kind', 'kinds', 'Kind'], ['from', 'nodes', 'From'], ['to', 'nodes', 'To'], ['volume_ml', 'number', 'Volume, mL'], ['parts', 'list', 'Parts, opening it'], ['torque_nm', 'number', 'Joint, N·m'], ['behind', 'list', 'Behind covers']],
-    },
-    gates: { title: 'Gates', fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }), columns: [['label', 'text', 'Name'], ['kind', 'kinds', 'Kind'], ['passage', 'passages', 'In'], ['weeps', 'check', 'Weeps']] },
-    ports: {
-        title: 'Ports', fresh: (id, doc) => ({ id, node: doc.nodes[0].id, kind: 'bleed', label: 'new port' }),
-        columns: [['label', 'text', 'Name'], ['kind', 'kinds', 'Kind'], ['node', 'nodes', 'At'], ['access', 'text', 'Access'], ['tool', 'text', 'Tool'], ['torque_nm', 'number', 'Torque, N·m'], ['washer', 'text', 'Washer'], ['minutes', 'number', 'Hands, min'], ['behind', 'list', 'Behind covers']],
-    },
-    covers: { title: 'Covers', fresh: (id) => ({ id, label: 'new cover', minutes: 5 }), columns: [['id', 'text', 'Id'], ['label', 'text', 'Name'], ['minutes', 'number', 'Off and on, min'], ['needed_to_run', 'check', 'Needed to run']] },
+    nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }) },
+    passages: { title: 'Passages', fresh: (id, doc) => ({ id, from: doc.nodes[0].id, to: doc.nodes[1].id, volume_ml: 100, kind: 'hose', label: 'new passage' }) },
+    gates: { title: 'Gates', fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }) },
+    ports: { title: 'Ports', fresh: (id, doc) => ({ id, node: doc.nodes[0].id, kind: 'bleed', label: 'new port' }) },
+    covers: { title: 'Covers', fresh: (id) => ({ id, label: 'new cover', minutes: 5 }) },
 };
-const FACTS = [['cap_kpa', 'number', 'Cap, kPa'], ['thermostat_start_c', 'number', 'Thermostat starts, °C'], ['thermostat_full_c', 'number', 'Thermostat full, °C'], ['fan_on_c', 'number', 'Fan on, °C'], ['fan_off_c', 'number', 'Fan off, °C'], ['limit_c', 'number', 'Vehicle limit, °C'],
-    ['cold_head_mm', 'number', 'Cold level from neck, mm'], ['cold_level', 'text', 'Cold level, in words'], ['inhibitor', 'text', 'Inhibitor family'], ['source', 'text', 'Source'], ['capacity_ml', 'number', 'Manual’s capacity, mL'],
-    ['routine', 'lines', 'Manual’s own routine: one step a line, minutes last']];
 const WAIT_MS = 250;
 
 /** All volumes times one factor, so that they add up to the capacity; rounded to 0.1 mL. */
@@ -50,8 +41,8 @@ export function startEditor() {
     const view = one('[data-preview]', HTMLElement, root);
     const problem = one('[data-problem]', HTMLElement, root);
     const token = one('[name=_token]', HTMLInputElement, root).value;
-    // What the format knows, told by the server: passages, gates and ports each have kinds of their own.
-    const kinds = JSON.parse(store.dataset.kinds);
+    // Every fact the format knows, told by the server: by list, each with its kind, its title and what it may be.
+    const vocabulary = JSON.parse(store.dataset.vocabulary);
     const doc = JSON.parse(store.value);
     let timer = null;
 
@@ -86,16 +77,17 @@ export function startEditor() {
         }
     };
 
-    /** @type {(owner: any, column: string[], path: string) => HTMLElement} name, type and label of a column */
-    const input = (owner, [name, type, label], path) => {
+    /** @type {(owner: any, fact: { name: string, kind: string, title: string, choices: string[], of: string }, path: string) => HTMLElement} */
+    const input = (owner, { name, kind: type, title, choices, of }, path) => {
         const wrap = document.createElement('label');
-        wrap.textContent = label;
+        wrap.textContent = title;
         /** @type {any} a select or an input, one as good as the other */
         let field;
-        if (type === 'kinds' || type in TABLES) {
+        if (type === 'choice' || type === 'ref') {
             field = document.createElement('select');
-            const options = type === 'kinds' ? kinds[path.split('.')[0]].map((value) => [value, value]) : doc[type].map((item) => [item.id, item.label ?? item.id]);
-            options.forEach(([value, text]) => field.add(new Option(text, value, false, owner[name] === value)));
+            const known = type === 'choice' ? choices.map((value) => [value, value.replaceAll('_', ' ')]) : doc[of].map((item) => [item.id, item.label ?? item.id]);
+            // What was never said is not said by looking at it.
+            [['', '–'], ...known].forEach(([value, text]) => field.add(new Option(text, value, false, owner[name] === value)));
         } else {
             field = document.createElement(type === 'lines' ? 'textarea' : 'input');
             type === 'lines' || (field.type = type === 'check' ? 'checkbox' : 'text');
@@ -140,13 +132,13 @@ export function startEditor() {
     };
     const render = () => {
         const open = new Set(all('details[open]', HTMLDetailsElement, rows).map((shown) => shown.dataset.section.split(',')[0]));
-        rows.replaceChildren(input(doc, ['name', 'text', 'Name of the circuit'], 'document'), input(doc, ['wheelbase_mm', 'number', 'Wheelbase, mm'], 'document'));
+        rows.replaceChildren(...vocabulary.circuit.map((fact) => input(doc, fact, 'document')));
         for (const [list, table] of Object.entries(TABLES)) {
             doc[list] ??= [];
             const items = doc[list].map((item, i) => {
                 const row = document.createElement('div');
                 row.className = 'editor-row';
-                row.append(...table.columns.map((column) => input(item, column, `${list}.${i}`)), button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), button('Remove', () => { doc[list].splice(i, 1); render(); changed(); }));
+                row.append(...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)), button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), button('Remove', () => { doc[list].splice(i, 1); render(); changed(); }));
                 return row;
             });
             const add = button(`Add to ${table.title.toLowerCase()}`, () => { doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc)); render(); changed(); });
@@ -155,7 +147,7 @@ export function startEditor() {
         doc.facts ??= {};
         const facts = document.createElement('div');
         facts.className = 'editor-row';
-        facts.append(...FACTS.map((column) => input(doc.facts, column, 'facts')));
+        facts.append(...vocabulary.facts.map((fact) => input(doc.facts, fact, 'facts')));
         rows.append(section('Vehicle facts', open.has('Vehicle facts'), facts, button('Scale volumes to the manual’s capacity', () => {
             if (doc.facts.capacity_ml > 0) {
                 doc.passages = scaledTo(doc.passages, doc.facts.capacity_ml);

@@ -25,7 +25,9 @@ export function followPlan() {
         const query = queryOf(form);
         query.delete('_token');
         query.set('fragment', fragment);
-        return fetch(`/jobs/new?${query}`, { signal, headers: { Accept: 'application/json' } });
+        // What follows is asked by the page, and read whenever it comes.
+        const byItself = fragment === 'plan' ? {} : { 'X-Live': '1' };
+        return fetch(`/jobs/new?${query}`, { signal, headers: { Accept: 'application/json', ...byItself } });
     };
     const place = (fragment) => one(`[data-fragment=${fragment}]`, HTMLElement, outcome);
     // The plan itself comes first; what else could be done follows it.

@@ -7,9 +7,14 @@ namespace Tests\Feature;
 use App\Models\Circuit;
 use App\Models\Person;
 use App\Models\Vehicle;
+use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\Format\Fact;
+use Aqbel\Core\Circuit\Format\FactKind;
+use Aqbel\Core\Circuit\Format\Vocabulary;
 use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\InvalidField;
 use Illuminate\Http\UploadedFile;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -44,6 +49,50 @@ final class CircuitLibraryTest extends ShopTestCase
                 $break($broken);
                 self::assertFalse($validator->validate($broken, $schema)->isValid());
             }
+        }
+    }
+
+    /** One list of facts: what the schema says of each, the reader keeps to. */
+    public function test_schema_and_reader_know_the_same_facts_with_the_same_bounds(): void
+    {
+        $schema = json_decode((string) file_get_contents(public_path('formats/aqbel-circuit-1.schema.json')), true)['properties'];
+        $document = Demo::document('post-van');
+        $document['covers'] ??= [['id' => 'tray', 'label' => 'Undertray']];
+        foreach (Vocabulary::all() as $list => $facts) {
+            $known = match ($list) {
+                Vocabulary::CIRCUIT => array_intersect_key($schema, ['name' => 1, 'wheelbase_mm' => 1]),
+                Vocabulary::FACTS => $schema['facts']['properties'],
+                default => $schema[$list]['items']['properties'],
+            };
+            unset($known['id'], $facts['id']);
+            self::assertEqualsCanonicalizing(array_keys($known), array_keys($facts), $list);
+            foreach (array_filter($facts, fn (Fact $fact) => $fact->kind === FactKind::Number) as $name => $fact) {
+                self::assertSame([$fact->least, $fact->most], [(float) $known[$name]['minimum'], (float) $known[$name]['maximum']], "{$list}.{$name}");
+                foreach ([$fact->least - 1.0, $fact->most + 1.0] as $beyond) {
+                    $this->assertNotRead($document, $list, $name, $beyond);
+                }
+            }
+            foreach (array_filter($facts, fn (Fact $fact) => $fact->kind === FactKind::Choice && isset($known[$fact->name]['enum'])) as $name => $fact) {
+                self::assertEqualsCanonicalizing($known[$name]['enum'], $fact->choices);
+                $this->assertNotRead($document, $list, $name, 'no such thing');
+            }
+        }
+    }
+
+    /** @param  array<string, mixed>  $document */
+    private function assertNotRead(array $document, string $list, string $name, mixed $value): void
+    {
+        $field = match ($list) {
+            Vocabulary::CIRCUIT => $name,
+            Vocabulary::FACTS => "facts.{$name}",
+            default => "{$list}.0.{$name}",
+        };
+        data_set($document, $field, $value);
+        try {
+            CircuitReader::read($document);
+            self::fail("{$field} may be ".json_encode($value));
+        } catch (InvalidField $refused) {
+            self::assertSame($field, $refused->field);
         }
     }
 

@@ -100,8 +100,8 @@ final class LiveTest extends ShopTestCase
         $job = $this->plan();
         $this->enter($job, 'found', 'found', ['content' => 'low', 'missing' => 'much'])->assertSessionHasErrors();
         $page = "/jobs/{$job->id}?step=found";
-        $this->get($page, ['X-Live' => '1'])->assertOk();
-        $this->get($page)->assertOk()->assertSee('aria-invalid="true"', false)->assertSee('much');
+        $this->get($page, ['X-Live' => '1'])->assertOk()->assertCookieMissing((string) config('session.cookie'));
+        $this->get($page)->assertOk()->assertCookie((string) config('session.cookie'))->assertSee('aria-invalid="true"', false)->assertSee('much');
         $this->get($page)->assertOk()->assertDontSee('aria-invalid="true"', false);
     }
 

@@ -12,11 +12,12 @@ use App\Library\CircuitSheet;
 use App\Library\Layouts;
 use App\Library\NewRevision;
 use App\Library\Preview;
-use App\Library\Vocabulary;
 use App\Models\Circuit;
 use App\Models\Right;
 use App\Shop\Search;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\Format\Fact;
+use Aqbel\Core\Circuit\Format\Vocabulary;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -188,7 +189,7 @@ final class CircuitController extends Controller
     private function editor(Request $request, array $document, ?Circuit $model): View
     {
         return view('circuits.edit', [
-            'document' => $this->typed($request) ?? $document, 'model' => $model, 'kinds' => Vocabulary::kinds(),
+            'document' => $this->typed($request) ?? $document, 'model' => $model, 'vocabulary' => self::vocabulary(),
             'preview' => new Preview(CircuitReader::stored($document), self::person($request)->units),
         ]);
     }
@@ -238,5 +239,15 @@ final class CircuitController extends Controller
         }
 
         return is_array($data) ? $data : throw new InvalidField('file', 'A circuit file holds one JSON object.');
+    }
+
+    /** @return array<string, list<array<string, mixed>>> every fact the format knows, by the list it stands in */
+    private static function vocabulary(): array
+    {
+        $told = fn (Fact $fact): array => [
+            'name' => $fact->name, 'kind' => $fact->kind->value, 'title' => $fact->title(), 'choices' => $fact->choices, 'of' => $fact->of,
+        ];
+
+        return array_map(fn (array $facts): array => array_values(array_map($told, $facts)), Vocabulary::all());
     }
 }

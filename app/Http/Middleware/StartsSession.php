@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use Illuminate\Contracts\Session\Session;
 use Illuminate\Session\Middleware\StartSession;
+use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A page that asks for itself is read by nobody: it writes no session, so that what is said to somebody once, a refusal at its
- * field for one, is still there for the page they get to see.
+ * A page that asks for itself is read by nobody: it writes no session and hands out no cookie, so that what is said to somebody
+ * once, a refusal at its field for one, is still there for the page they get to see, and a slow answer brings nobody back who has
+ * signed out meanwhile.
  */
 final class StartsSession extends StartSession
 {
@@ -19,6 +22,13 @@ final class StartsSession extends StartSession
     {
         if (! $request->headers->has(self::BY_ITSELF)) {
             parent::saveSession($request);
+        }
+    }
+
+    protected function addCookieToResponse(Response $response, Session $session): void
+    {
+        if (! request()->headers->has(self::BY_ITSELF)) {
+            parent::addCookieToResponse($response, $session);
         }
     }
 }

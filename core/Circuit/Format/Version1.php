@@ -61,13 +61,13 @@ final readonly class Version1
         $ports = $this->keyed('ports', 1, self::MOST_PASSAGES,
             fn (Document $in, string $path, string $id) => $this->port($in, $path, $id, $nodes, $covers));
         $in = $this->document($data);
-        $name = $in->line('name', 120) ?? (
+        $name = $this->text($in, Vocabulary::CIRCUIT, 'name') ?? (
             $this->strict ? throw new InvalidField('name', 'Give the circuit a name, up to 120 characters.') : 'Circuit'
         );
         $facts = $this->facts(is_array($data['facts'] ?? null) ? $data['facts'] : []);
         $circuit = new Circuit(
             $name,
-            $in->number('wheelbase_mm', 300, 20000, self::DEFAULT_WHEELBASE_MM),
+            $this->number($in, Vocabulary::CIRCUIT, 'wheelbase_mm', self::DEFAULT_WHEELBASE_MM),
             $nodes,
             $passages,
             $gates,
@@ -86,10 +86,10 @@ final readonly class Version1
     {
         return new Node(
             $id,
-            $in->number('x_mm', -20000, 20000),
-            $in->number('z_mm', 0, 10000),
+            $this->number($in, 'nodes', 'x_mm'),
+            $this->number($in, 'nodes', 'z_mm'),
             $in->line('label', 80) ?? $id,
-            $in->number('plus_minus_mm', 0, 500, Node::TAPE_MM),
+            $this->number($in, 'nodes', 'plus_minus_mm', Node::TAPE_MM),
             $in->line('follows', 80),
         );
     }
@@ -112,11 +112,11 @@ final readonly class Version1
             throw new InvalidField("{$path}.to", 'A passage needs two different ends.');
         }
 
-        return new Passage($id, $ends[0], $ends[1], $in->number('volume_ml', 0.1, 500_000), PassageKind::from(
+        return new Passage($id, $ends[0], $ends[1], $this->number($in, 'passages', 'volume_ml'), PassageKind::from(
             $in->choice('kind', array_column(PassageKind::cases(), 'value'), 'hose'),
         ),
-            $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $in->optionalNumber('torque_nm', 0.1, 500),
-            $in->number('plus_minus', 0, 0.5, Passage::USUAL));
+            $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $this->optional($in, 'passages', 'torque_nm'),
+            $this->number($in, 'passages', 'plus_minus', Passage::USUAL));
     }
 
     private function cover(Document $in, string $path, string $id): Cover
@@ -124,7 +124,7 @@ final readonly class Version1
         return new Cover(
             $id,
             $in->line('label', 80) ?? $id,
-            $in->number('minutes', 0, 600, 5),
+            $this->number($in, 'covers', 'minutes', 5),
             $in->isTrue('needed_to_run'),
         );
     }
@@ -189,8 +189,8 @@ final readonly class Version1
         return new Port($id, $node, PortKind::from(
             $in->choice('kind', array_column(PortKind::cases(), 'value')),
         ), $in->line('label', 80) ?? $id,
-            $in->line('access', 160) ?? '', $in->line('tool', 80) ?? '', $in->optionalNumber('torque_nm', 0.1, 500), $in->line('washer', 80) ?? '',
-            $this->behind($in, $path, $covers), $in->number('minutes', 0, 600, 4));
+            $this->text($in, 'ports', 'access') ?? '', $this->text($in, 'ports', 'tool') ?? '', $this->optional($in, 'ports', 'torque_nm'), $this->text($in, 'ports', 'washer') ?? '',
+            $this->behind($in, $path, $covers), $this->number($in, 'ports', 'minutes', 4));
     }
 
     /** @param  array<mixed>  $raw */
@@ -199,25 +199,25 @@ final readonly class Version1
         $in = $this->document($raw, 'facts.');
 
         return new Facts(
-            $in->optionalNumber('cap_kpa', 0, 400),
-            $in->optionalNumber('thermostat_start_c', 30, 120),
-            $in->optionalNumber('thermostat_full_c', 30, 130),
-            $in->line('thermostat_far_side', 80) ?? 'upper radiator hose',
-            $in->optionalNumber('fan_on_c', 30, 140),
-            $in->optionalNumber('fan_off_c', 30, 140),
-            $in->optionalNumber('limit_c', 50, 150),
+            $this->optional($in, Vocabulary::FACTS, 'cap_kpa'),
+            $this->optional($in, Vocabulary::FACTS, 'thermostat_start_c'),
+            $this->optional($in, Vocabulary::FACTS, 'thermostat_full_c'),
+            $this->text($in, Vocabulary::FACTS, 'thermostat_far_side') ?? 'upper radiator hose',
+            $this->optional($in, Vocabulary::FACTS, 'fan_on_c'),
+            $this->optional($in, Vocabulary::FACTS, 'fan_off_c'),
+            $this->optional($in, Vocabulary::FACTS, 'limit_c'),
             Glycol::from($in->choice('base', array_column(Glycol::cases(), 'value'), Glycol::Ethylene->value)),
-            $in->line('inhibitor', 80) ?? '',
-            $in->number('target_fraction', 0, 0.7, 0.5),
+            $this->text($in, Vocabulary::FACTS, 'inhibitor') ?? '',
+            $this->number($in, Vocabulary::FACTS, 'target_fraction', 0.5),
             NeckType::from(
                 $in->choice('neck', array_column(NeckType::cases(), 'value'), NeckType::PressurisedTank->value),
             ),
-            $in->line('cold_level', 120) ?? 'the cold mark',
-            $in->number('cold_head_mm', -500, 500, 0),
+            $this->text($in, Vocabulary::FACTS, 'cold_level') ?? 'the cold mark',
+            $this->number($in, Vocabulary::FACTS, 'cold_head_mm', 0),
             HeaterDrive::tryFrom($in->line('heater_drive', 40) ?? HeaterDrive::Cable->value) ?? HeaterDrive::Other,
             isset($raw['outlets']) ? $in->names('outlets') : ['front'],
-            $in->line('source', 160) ?? 'not stated',
-            $in->optionalNumber('capacity_ml', 100, 500_000),
+            $this->text($in, Vocabulary::FACTS, 'source') ?? 'not stated',
+            $this->optional($in, Vocabulary::FACTS, 'capacity_ml'),
             $in->isTrue('stationary'),
             array_map(RoutineLine::of(...), $in->lines(
                 'routine',
@@ -283,6 +283,25 @@ final readonly class Version1
                 );
             }
         }
+    }
+
+    private function number(Document $in, string $list, string $name, ?float $default = null): float
+    {
+        $fact = Vocabulary::of($list, $name);
+
+        return $in->number($name, $fact->least, $fact->most, $default);
+    }
+
+    private function optional(Document $in, string $list, string $name): ?float
+    {
+        $fact = Vocabulary::of($list, $name);
+
+        return $in->optionalNumber($name, $fact->least, $fact->most);
+    }
+
+    private function text(Document $in, string $list, string $name): ?string
+    {
+        return $in->line($name, (int) Vocabulary::of($list, $name)->most);
     }
 
     /**

@@ -14,7 +14,7 @@
     <div class="editor" data-editor>
         <form method="post" action="/circuits{{ $model ? "/{$model->id}" : '' }}" class="editor-form" data-once>
             @csrf
-            <textarea name="document" hidden aria-hidden="true" data-kinds="{{ json_encode($kinds) }}">{{ json_encode($document, 256 | 1024) }}</textarea>
+            <textarea name="document" hidden aria-hidden="true" data-vocabulary="{{ json_encode($vocabulary) }}">{{ json_encode($document, 256 | 1024) }}</textarea>
             <p class="error error-block" data-problem role="alert" hidden></p>
             <div data-rows></div>
             <button class="button button-go button-wide">Save</button>
