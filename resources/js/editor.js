@@ -22,6 +22,25 @@ export function listed(text, between = ',') {
     return text.split(between).map((entry) => entry.trim()).filter((entry) => entry !== '');
 }
 
+/** What goes with an item that is taken out: what runs to it, sits at it or in it. */
+export function goingWith(doc, list, id) {
+    const passages = list === 'nodes' ? doc.passages.filter((passage) => passage.from === id || passage.to === id) : list === 'passages' ? doc.passages.filter((passage) => passage.id === id) : [];
+    const gates = (doc.gates ?? []).filter((gate) => passages.some((passage) => passage.id === gate.passage));
+    const ports = list === 'nodes' ? doc.ports.filter((port) => port.node === id) : [];
+    return [...(list === 'nodes' ? passages : []), ...gates, ...ports];
+}
+
+/** The document without an item and what goes with it; whoever was fixed to it, or behind it, is so no more. */
+export function without(doc, list, id) {
+    const gone = new Set(goingWith(doc, list, id));
+    const kept = (items) => (items ?? []).filter((item) => !gone.has(item));
+    const made = { ...doc, passages: kept(doc.passages), gates: kept(doc.gates), ports: kept(doc.ports) };
+    made[list] = made[list].filter((item) => item.id !== id);
+    made.nodes = made.nodes.map((node) => list === 'nodes' && node.follows === id ? { ...node, follows: undefined } : node);
+    const uncovered = (item) => list === 'covers' && item.behind?.includes(id) ? { ...item, behind: item.behind.filter((cover) => cover !== id) } : item;
+    return { ...made, passages: made.passages.map(uncovered), ports: made.ports.map(uncovered) };
+}
+
 /** An id that no item of the list has. */
 export function freshId(list, prefix) {
     let number = list.length + 1;
@@ -43,11 +62,21 @@ export function startEditor() {
     const token = one('[name=_token]', HTMLInputElement, root).value;
     // Every fact the format knows, told by the server: by list, each with its kind, its title and what it may be.
     const vocabulary = JSON.parse(store.dataset.vocabulary);
-    const doc = JSON.parse(store.value);
+    let doc = JSON.parse(store.value);
     let timer = null;
+    // As it stood before each change, and what was taken back of them.
+    const [before, after] = [[], []];
 
     const changed = () => {
+        if (JSON.stringify(doc) !== store.value) {
+            before.push(store.value);
+            after.length = 0;
+        }
+        shown();
+    };
+    const shown = () => {
         store.value = JSON.stringify(doc);
+        sayHistory();
         clearTimeout(timer);
         timer = setTimeout(preview, WAIT_MS);
     };
@@ -120,6 +149,40 @@ export function startEditor() {
         made.addEventListener('click', act);
         return made;
     };
+    const go = (from, to) => {
+        const state = from.pop();
+        if (state !== undefined) {
+            to.push(store.value);
+            doc = JSON.parse(state);
+            render();
+            shown();
+        }
+    };
+    const undo = button('Undo', () => go(before, after));
+    const redo = button('Redo', () => go(after, before));
+    const sayHistory = () => { undo.disabled = before.length === 0; redo.disabled = after.length === 0; };
+    root.addEventListener('keydown', (event) => {
+        const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea');
+        if (!typing && (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+            event.preventDefault();
+            event.shiftKey ? go(after, before) : go(before, after);
+        }
+    });
+    // What goes with it is said before it goes.
+    const remover = (list, item) => {
+        const along = goingWith(doc, list, item.id).map((going) => going.label ?? going.id);
+        const made = button('Remove', () => {
+            if (along.length > 0 && !made.dataset.asked) {
+                made.dataset.asked = '1';
+                made.textContent = `Remove it with ${along.join(', ')}`;
+                return;
+            }
+            doc = without(doc, list, item.id);
+            render();
+            changed();
+        });
+        return made;
+    };
     const section = (title, open, ...children) => {
         const made = document.createElement('details');
         const summary = document.createElement('summary');
@@ -131,14 +194,17 @@ export function startEditor() {
         return made;
     };
     const render = () => {
-        const open = new Set(all('details[open]', HTMLDetailsElement, rows).map((shown) => shown.dataset.section.split(',')[0]));
-        rows.replaceChildren(...vocabulary.circuit.map((fact) => input(doc, fact, 'document')));
+        const open = new Set(all('details[open]', HTMLDetailsElement, rows).map((fold) => fold.dataset.section.split(',')[0]));
+        const history = document.createElement('div');
+        history.className = 'flex gap-2';
+        history.append(undo, redo);
+        rows.replaceChildren(history, ...vocabulary.circuit.map((fact) => input(doc, fact, 'document')));
         for (const [list, table] of Object.entries(TABLES)) {
             doc[list] ??= [];
             const items = doc[list].map((item, i) => {
                 const row = document.createElement('div');
                 row.className = 'editor-row';
-                row.append(...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)), button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), button('Remove', () => { doc[list].splice(i, 1); render(); changed(); }));
+                row.append(...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)), button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), remover(list, item));
                 return row;
             });
             const add = button(`Add to ${table.title.toLowerCase()}`, () => { doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc)); render(); changed(); });
@@ -195,4 +261,5 @@ export function startEditor() {
         }, { once: true });
     });
     render();
+    sayHistory();
 }

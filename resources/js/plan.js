@@ -26,11 +26,10 @@ export function followPlan() {
         query.delete('_token');
         query.set('fragment', fragment);
         // What follows is asked by the page, and read whenever it comes.
-        const byItself = fragment === 'plan' ? {} : { 'X-Live': '1' };
+        const byItself = fragment === 'choice' ? {} : { 'X-Live': '1' };
         return fetch(`/jobs/new?${query}`, { signal, headers: { Accept: 'application/json', ...byItself } });
     };
     const place = (fragment) => one(`[data-fragment=${fragment}]`, HTMLElement, outcome);
-    // The plan itself comes first; what else could be done follows it.
     // A folded choice says what is chosen in it.
     const sayFolds = () => all('[data-said-by-choices]', HTMLDetailsElement, form).forEach((fold) => {
         const inputs = all('input[type=radio], input[type=checkbox]', HTMLInputElement, fold);
@@ -47,14 +46,15 @@ export function followPlan() {
         }
     };
     // How sure the numbers are takes a second, so it comes when they stand there.
-    follow('ranges').catch(() => undefined);
+    running = new AbortController();
+    follow('ranges', running.signal).catch(() => undefined);
     const refresh = async () => {
         running?.abort();
         running = new AbortController();
         const { signal } = running;
         ['besides', 'ranges'].forEach((fragment) => place(fragment).setAttribute('aria-busy', 'true'));
         try {
-            const response = await ask('plan', signal);
+            const response = await ask('choice', signal);
             problem.hidden = response.ok;
             if (response.status === 422) {
                 const [[field, [message]]] = Object.entries((await response.json()).errors);
@@ -62,9 +62,10 @@ export function followPlan() {
                 document.getElementById(field)?.setAttribute('aria-invalid', 'true');
             } else if (response.ok && !response.redirected) {
                 form.querySelectorAll('[aria-invalid]').forEach((marked) => marked.removeAttribute('aria-invalid'));
-                place('plan').innerHTML = await response.text();
+                const fresh = new DOMParser().parseFromString(await response.text(), 'text/html');
+                ['plan', 'besides'].forEach((fragment) => { place(fragment).innerHTML = one(`[data-fragment=${fragment}]`, HTMLElement, fresh).innerHTML; });
+                place('besides').removeAttribute('aria-busy');
                 followDrains();
-                await follow('besides', signal);
                 outcome.dataset.fresh = String(Number(outcome.dataset.fresh ?? 0) + 1);
                 await follow('ranges', signal);
             }

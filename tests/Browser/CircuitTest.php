@@ -63,6 +63,21 @@ final class CircuitTest extends BrowserTestCase
         $this->waitForPreview($fresh);
         $keyed = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
         self::assertSame($moved['nodes'][10]['z_mm'] - 10, $keyed['nodes'][10]['z_mm']);
+        // Taken out with what hangs on it, and taken back.
+        $whole = self::$browser->findElement(By::name('document'))->getAttribute('value');
+        self::$browser->executeScript("document.querySelector('[data-section^=Nodes]').open = true; "
+            ."document.querySelector('[data-section^=Nodes] .editor-row').querySelectorAll('button')[1].click()");
+        $this->see('Remove it with', '[data-section^=Nodes]');
+        self::assertSame($whole, self::$browser->findElement(By::name('document'))->getAttribute('value'), 'asked first');
+        self::$browser->executeScript("document.querySelector('[data-section^=Nodes] .editor-row').querySelectorAll('button')[1].click()");
+        $left = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
+        $gone = $before['nodes'][0]['id'];
+        self::assertCount(count($before['nodes']) - 1, $left['nodes']);
+        self::assertNotContains($gone, [...array_column($left['passages'], 'from'), ...array_column($left['passages'], 'to'), ...array_column($left['ports'], 'node')]);
+        $this->history('Undo');
+        self::assertSame($whole, self::$browser->findElement(By::name('document'))->getAttribute('value'));
+        $this->history('Redo');
+        $this->history('Undo');
         $this->type('passages.0.volume_ml', 'plenty');
         self::$browser->wait(10, 50)
             ->until(fn () => str_contains($this->text('[data-problem]'), 'passages.0.volume_ml'));
@@ -123,6 +138,11 @@ final class CircuitTest extends BrowserTestCase
             ->until(
                 fn () => (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""') !== $before,
             );
+    }
+
+    private function history(string $which): void
+    {
+        self::$browser->executeScript("[...document.querySelectorAll('[data-rows] button')].find(button => button.textContent === arguments[0]).click()", [$which]);
     }
 
     private function fresh(): string

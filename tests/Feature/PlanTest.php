@@ -122,7 +122,7 @@ final class PlanTest extends ShopTestCase
             'hours' => '-3',
         ] as $field => $bad) {
             $this->post('/jobs', ['vehicle' => 1, 'chosen' => '1', $field => $bad])->assertSessionHasErrors($field);
-            $this->getJson("/jobs/new?vehicle=1&chosen=1&fragment=plan&{$field}={$bad}")
+            $this->getJson("/jobs/new?vehicle=1&chosen=1&fragment=choice&{$field}={$bad}")
                 ->assertStatus(422)
                 ->assertJsonValidationErrors($field);
         }

@@ -3,7 +3,7 @@ import assert from 'node:assert/strict';
 import test from 'node:test';
 
 import { countdown } from '../../resources/js/clocks.js';
-import { freshId, listed, scaledTo } from '../../resources/js/editor.js';
+import { freshId, goingWith, listed, scaledTo, without } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
 import { counted, dealtWith, drop, keep, pageOf, refuse, refused, takeOver, typedIn, waiting } from '../../resources/js/outbox.js';
 import { outcome } from '../../resources/js/send.js';
@@ -137,4 +137,20 @@ test('a shared tablet goes and asks who is there when nobody touched it, and nev
         Date.now = now;
         globalThis.setInterval = real;
     }
+});
+
+test('what goes with a node is said, and goes with it', () => {
+    const doc = {
+        nodes: [{ id: 'a' }, { id: 'b', follows: 'a' }, { id: 'c' }],
+        passages: [{ id: 'ab', from: 'a', to: 'b', label: 'Hose' }, { id: 'bc', from: 'b', to: 'c', behind: ['tray'] }],
+        gates: [{ id: 'g', passage: 'ab', label: 'Valve' }], ports: [{ id: 'p', node: 'a' }, { id: 'q', node: 'c', behind: ['tray'] }], covers: [{ id: 'tray' }],
+    };
+    assert.deepEqual(goingWith(doc, 'nodes', 'a').map((item) => item.id), ['ab', 'g', 'p']);
+    assert.deepEqual(goingWith(doc, 'passages', 'ab').map((item) => item.id), ['g']);
+    const left = without(doc, 'nodes', 'a');
+    assert.deepEqual([left.nodes.map((n) => n.id), left.passages.map((n) => n.id), left.gates, left.ports.map((n) => n.id)], [['b', 'c'], ['bc'], [], ['q']]);
+    assert.equal(left.nodes[0].follows, undefined);
+    const bare = without(doc, 'covers', 'tray');
+    assert.deepEqual([bare.passages[1].behind, bare.ports[1].behind, bare.covers], [[], [], []]);
+    assert.equal(doc.nodes.length, 3, 'the document itself stays');
 });

@@ -55,11 +55,10 @@ final class PlanController extends Controller
         $worked = new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
         if ($fragment !== '') {
             return response(match ($fragment) {
-                'besides' => $worked->besides(),
                 'ranges' => view('plan.ranges', [
                     'sure' => $worked->ranges(), 'vehicle' => $vehicle, 'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
                 ]),
-                default => $worked->plan(),
+                default => view('plan.choice', ['worked' => $worked]),
             });
         }
 

@@ -6,11 +6,11 @@ namespace Aqbel\Core\Circuit\Maker;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\Format\Vocabulary;
 use Aqbel\Core\Circuit\HeaterDrive;
 use Aqbel\Core\Circuit\Node;
 use Aqbel\Core\Document;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Matter\Glycol;
 
 /**
  * From a layout, what the manual and a tape say, and what the vehicle has, to a checked circuit. What nobody said is
@@ -35,6 +35,8 @@ final readonly class Maker
     /** Of a volume of a layout, as a share (common practice, no source). */
     private const VOLUME = 0.10;
 
+    private const NAME_LETTERS = 120;
+
     private Sketch $sketch;
 
     /**
@@ -54,38 +56,55 @@ final readonly class Maker
     /** @return list<Question> */
     private function ofTheManual(): array
     {
-        $drives = array_column(HeaterDrive::cases(), 'value');
         $own = $this->sketch->facts();
         $questions = [
             new Question('name', QuestionKind::Text, 'What it is called'),
-            new Question('capacity_ml', QuestionKind::Volume, 'Capacity', 100, 500_000, usual: $this->sketch->capacityMl()),
-            new Question('cap_kpa', QuestionKind::Pressure, 'Cap opens at', 0, 400),
-            ...$this->sketch->gates() === [] || ! isset($this->sketch->gates()['thermostat']) ? [] : [
-                new Question('thermostat_start_c', QuestionKind::Temperature, 'Thermostat starts to open', 30, 120),
-                new Question('thermostat_full_c', QuestionKind::Temperature, 'Thermostat is fully open', 30, 130),
+            self::fact('capacity_ml', QuestionKind::Volume, 'Capacity', $this->sketch->capacityMl()),
+            self::fact('cap_kpa', QuestionKind::Pressure, 'Cap opens at'),
+            ...! isset($this->sketch->gates()['thermostat']) ? [] : [
+                self::fact('thermostat_start_c', QuestionKind::Temperature, 'Thermostat starts to open'),
+                self::fact('thermostat_full_c', QuestionKind::Temperature, 'Thermostat is fully open'),
                 new Question('jiggle_pin', QuestionKind::Choice, 'Thermostat lets air through while shut, by a jiggle pin', choices: ['no', 'yes']),
             ],
             ...array_key_exists('fan_on_c', $own) ? [] : [
-                new Question('fan_on_c', QuestionKind::Temperature, 'Fan comes on', 30, 140),
-                new Question('fan_off_c', QuestionKind::Temperature, 'Fan goes off', 30, 140),
+                self::fact('fan_on_c', QuestionKind::Temperature, 'Fan comes on'),
+                self::fact('fan_off_c', QuestionKind::Temperature, 'Fan goes off'),
             ],
-            new Question('limit_c', QuestionKind::Temperature, 'Never hotter than', 50, 150),
-            new Question('base', QuestionKind::Choice, 'Coolant base', choices: array_column(Glycol::cases(), 'value')),
-            new Question('inhibitor', QuestionKind::Text, 'Coolant, its inhibitor'),
-            new Question('target_fraction', QuestionKind::Share, 'Mixture wanted', 0, 0.7),
-            new Question('cold_level', QuestionKind::Text, 'Cold level, as the manual calls it'),
-            new Question('below_neck_mm', QuestionKind::Length, 'Cold level, so far below the neck', 0, 500, usual: is_numeric($own['cold_head_mm'] ?? null) ? -$own['cold_head_mm'] : 0.0),
-            ...$own['outlets'] === [] ? [] : [new Question('heater_drive', QuestionKind::Choice, 'Heater valve is moved by', choices: $drives)],
+            self::fact('limit_c', QuestionKind::Temperature, 'Never hotter than'),
+            self::fact('base', QuestionKind::Choice, 'Coolant base'),
+            self::fact('inhibitor', QuestionKind::Text, 'Coolant, its inhibitor'),
+            self::fact('target_fraction', QuestionKind::Share, 'Mixture wanted'),
+            self::fact('cold_level', QuestionKind::Text, 'Cold level, as the manual calls it'),
+            new Question(
+                'below_neck_mm',
+                QuestionKind::Length,
+                'Cold level, so far below the neck',
+                0,
+                Vocabulary::of(Vocabulary::FACTS, 'cold_head_mm')->most,
+                usual: is_numeric($own['cold_head_mm'] ?? null) ? -$own['cold_head_mm'] : 0.0,
+            ),
+            ...$own['outlets'] === [] ? [] : [self::fact('heater_drive', QuestionKind::Choice, 'Heater valve is moved by')],
         ];
+        $torque = Vocabulary::of('ports', 'torque_nm');
         foreach ($this->sketch->ports() as $id => $port) {
             if ($port['kind'] !== 'fill') {
-                $questions[] = new Question("torque_{$id}", QuestionKind::Torque, "{$port['label']}, torque", 0.1, 500, $port['node']);
+                $questions[] = new Question("torque_{$id}", QuestionKind::Torque, "{$port['label']}, torque", $torque->least, $torque->most, $port['node']);
             }
         }
-        $questions[] = new Question('routine', QuestionKind::Lines, 'The manual’s own filling routine, a line each');
-        $questions[] = new Question('source', QuestionKind::Text, 'Manual and page');
 
-        return $questions;
+        return [
+            ...$questions,
+            self::fact('routine', QuestionKind::Lines, 'The manual’s own filling routine, a line each'),
+            self::fact('source', QuestionKind::Text, 'Manual and page'),
+        ];
+    }
+
+    /** A fact of the format, within the format's own bounds. */
+    private static function fact(string $name, QuestionKind $kind, string $label, ?float $usual = null): Question
+    {
+        $fact = Vocabulary::of(Vocabulary::FACTS, $name);
+
+        return new Question($name, $kind, $label, $fact->least, $fact->most, choices: $fact->choices, usual: $usual);
     }
 
     /**
@@ -153,7 +172,7 @@ final readonly class Maker
         }
 
         return match ($question->kind) {
-            QuestionKind::Text => $in->line($question->id, 120),
+            QuestionKind::Text => $in->line($question->id, $question->most > 0.0 ? (int) $question->most : self::NAME_LETTERS),
             QuestionKind::Lines => $in->lines($question->id, 30, 160, 'A routine has up to 30 lines.', 'Each line is text, up to 160 letters.'),
             QuestionKind::Choice => $question->choices === [] ? null : $in->choice($question->id, $question->choices),
             default => $in->number($question->id, $question->least, $question->most),

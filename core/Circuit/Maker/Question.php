@@ -11,6 +11,7 @@ final readonly class Question
      * @param  string  $id  under which the answer is given
      * @param  ?string  $node  that a height is of, lit up while it is asked
      * @param  float  $least  of a quantity
+     * @param  float  $most  of a quantity; of a text, letters
      * @param  list<string>  $choices  codes
      * @param  ?float  $usual  what is taken for a height or a capacity nobody says
      */

@@ -93,10 +93,9 @@
             @endif
         </form>
         <div id="outcome" class="plan-outcome" aria-live="polite">
-            <div data-fragment="plan">{!! $page->worked->plan() !!}</div>
             @error('measured')<p class="error" role="alert">@icon('triangle-alert')Not measured: {{ $message }}</p>@enderror
+            @include('plan.choice', ['worked' => $page->worked])
             <div data-fragment="ranges"></div>
-            <div data-fragment="besides">{!! $page->worked->besides() !!}</div>
         </div>
     </div>
 </x-layout>
