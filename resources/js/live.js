@@ -75,14 +75,51 @@ export function renew(root, fresh) {
 /** Counts what was put in place, so that an answer asked for earlier does not bring the past back. */
 let turn = 0;
 
+/** By which a form is the same one on the page as it is now: where it goes, what it says, at which step. */
+const nameOf = (form) => [form.getAttribute('action'), ...['step', 'form', 'seq'].map((part) => form.querySelector(`input[name="${part}"]`)?.value ?? '')].join(' ');
+
+/**
+ * What was typed into forms and not sent yet, by form and field.
+ *
+ * @param {ParentNode} page
+ * @param {HTMLFormElement | null} sent
+ */
+export function halfTyped(page, sent) {
+    const kept = [];
+    for (const form of all('form', HTMLFormElement, page).filter((each) => each !== sent)) {
+        for (const field of all('input:not([type=hidden]):not([type=file]):not([type=password]), textarea', HTMLElement, form)) {
+            const typed = /** @type {HTMLInputElement} */ (field);
+            const box = typed.type === 'checkbox' || typed.type === 'radio';
+            if (typed.name !== '' && (box ? typed.checked !== typed.defaultChecked : typed.value !== typed.defaultValue)) {
+                kept.push({ form: nameOf(form), name: typed.name, value: typed.value, checked: box ? typed.checked : null });
+            }
+        }
+    }
+    return kept;
+}
+
+/** Puts it back where the same form stands again. */
+export function typeAgain(page, kept) {
+    for (const { form, name, value, checked } of kept) {
+        const same = all('form', HTMLFormElement, page).find((each) => nameOf(each) === form);
+        const fields = same ? all('input, textarea', HTMLElement, same).map((field) => /** @type {HTMLInputElement} */ (field)) : [];
+        const field = fields.find((each) => each.name === name && (checked === null || each.value === value));
+        if (field) {
+            checked === null ? (field.value = value) : (field.checked = checked);
+            field.closest('details')?.setAttribute('open', '');
+        }
+    }
+}
+
 /**
  * Puts a page in place that came with an answer, as going to it would: nothing is loaded, and nothing flickers.
  *
  * @param {string} html
  * @param {string} address
+ * @param {HTMLFormElement | null} sent  the form whose answer it is: what was typed into the others stays
  * @returns {boolean} false where it has to be gone to
  */
-export function show(html, address) {
+export function show(html, address, sent = null) {
     const fresh = new DOMParser().parseFromString(html, 'text/html');
     const step = (page) => one('#step-title', HTMLElement, page)?.textContent;
     const stayed = step(fresh) === step(document);
@@ -91,9 +128,11 @@ export function show(html, address) {
         return false;
     }
     turn++;
+    const kept = stayed ? halfTyped(document, sent) : [];
     for (const [here, there] of pairs) {
         here.replaceWith(document.importNode(there, true));
     }
+    typeAgain(document, kept);
     document.title = fresh.title;
     document.body.dataset.tick = fresh.body.dataset.tick;
     setServerTime(fresh.body.dataset.now);

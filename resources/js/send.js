@@ -229,7 +229,7 @@ export async function startSending() {
             const behind = (await mine()).length > 0;
             const { became, to, page, reason } = behind ? { became: 'later', to: null, page: null, reason: cut ? OFFLINE : '' } : await post(form.action, body, person);
             [cut, odd] = [reason === OFFLINE, reason === UNKNOWN];
-            if (became === 'sent' && page && showPage(page, to)) {
+            if (became === 'sent' && page && showPage(page, to, form)) {
                 return;
             }
             if (became === 'sent' || became === 'refused') {

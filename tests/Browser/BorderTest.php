@@ -59,6 +59,19 @@ final class BorderTest extends BrowserTestCase
         self::$browser->manage()->getLog('browser');
     }
 
+    public function test_what_is_half_typed_elsewhere_on_the_page_stays_when_an_entry_is_answered(): void
+    {
+        $this->signIn();
+        $run = $this->jobAt('found', 'SKP 318');
+        $this->visit("{$run}?step=found");
+        self::$browser->executeScript('document.querySelector("[name=\"fields[what]\"]").value = "chafed hose"');
+        $this->enterFound('0.4 L');
+        $this->until(fn () => str_contains($this->shown('.evidence'), '0.4 L'));
+        self::assertSame('chafed hose', self::$browser->executeScript('return document.querySelector("[name=\"fields[what]\"]").value'));
+        self::assertSame('', self::$browser->executeScript('return document.querySelector("form.entry [name=\"fields[missing]\"]").value'), 'what was sent is not typed again');
+        self::$browser->manage()->getLog('browser');
+    }
+
     public function test_an_entry_on_a_page_whose_token_is_stale_is_stored(): void
     {
         $this->signIn();
