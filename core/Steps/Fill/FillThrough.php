@@ -7,6 +7,10 @@ namespace Aqbel\Core\Steps\Fill;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\FunnelIn;
+use Aqbel\Core\Observed\Poured as PouredIn;
+use Aqbel\Core\Observed\PutBack;
+use Aqbel\Core\Observed\StandsFull;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -74,9 +78,9 @@ final class FillThrough extends Poured
     private function offered(Situation $at): array
     {
         return match (true) {
-            $at->has('closed') => $at->has('poured') ? [] : [$this->pourForm($at)],
-            ! $at->has('opened') => [$this->openedForm($at)],
-            $at->has('full') => [self::closedAgainForm(), $this->pourForm($at, false)],
+            $at->observed(PutBack::class) !== [] => $at->observed(PouredIn::class) !== [] ? [] : [$this->pourForm($at)],
+            $at->observed(FunnelIn::class) === [] => [$this->openedForm($at)],
+            $at->observed(StandsFull::class) !== [] => [self::closedAgainForm(), $this->pourForm($at, false)],
             default => [$this->pourForm($at), self::fullForm()],
         };
     }
@@ -92,9 +96,9 @@ final class FillThrough extends Poured
         $label = $at->port()->label;
 
         return match (true) {
-            $at->has('closed') && $at->has('poured') => [],
+            $at->observed(PutBack::class) !== [] && $at->observed(PouredIn::class) !== [] => [],
             // An open hose is never left behind: the next pour would run out of it.
-            $at->has('opened') && ! $at->has('closed') => [Obstacle::never(
+            $at->observed(FunnelIn::class) !== [] && $at->observed(PutBack::class) === [] => [Obstacle::never(
                 'not_closed',
                 "{$label} is open. Put it back, clamp on its marks, and say so.",
             )],
@@ -105,17 +109,17 @@ final class FillThrough extends Poured
     public function judge(Situation $at): ?Verdict
     {
         return match (true) {
-            $at->has('full') && ! $at->has('poured') => Verdict::wait(
+            $at->observed(StandsFull::class) !== [] && $at->observed(PouredIn::class) === [] => Verdict::wait(
                 'nothing_poured',
                 'Nothing was poured',
                 'It cannot stand full of nothing: record what went in here.',
             ),
-            $at->has('closed') => Verdict::pass(
+            $at->observed(PutBack::class) !== [] => Verdict::pass(
                 'closed',
                 'Full, and back on',
                 "{$at->litres($this->netIn($at))} in so far. The rest goes in at the neck.",
             ),
-            $at->has('full') => Verdict::pass(
+            $at->observed(StandsFull::class) !== [] => Verdict::pass(
                 'put_it_back',
                 'Put it back now',
                 'It stands full: hose on, clamp on its marks.',
@@ -127,8 +131,8 @@ final class FillThrough extends Poured
     public function ports(Situation $at): array
     {
         return match (true) {
-            $at->has('closed') => [$at->port()->id => PortState::Closed],
-            $at->has('opened') => [$at->port()->id => PortState::Open],
+            $at->observed(PutBack::class) !== [] => [$at->port()->id => PortState::Closed],
+            $at->observed(FunnelIn::class) !== [] => [$at->port()->id => PortState::Open],
             default => [],
         };
     }
@@ -140,16 +144,16 @@ final class FillThrough extends Poured
 
     private function openedForm(Situation $at): Form
     {
-        return new Form('opened', $this->isCapped($at) ? 'The neck is capped, this one is open' : 'It is off, the funnel is in');
+        return new Form(FunnelIn::form(), $this->isCapped($at) ? 'The neck is capped, this one is open' : 'It is off, the funnel is in');
     }
 
     private static function fullForm(): Form
     {
-        return new Form('full', 'It stands full, or runs steadily');
+        return new Form(StandsFull::form(), 'It stands full, or runs steadily');
     }
 
     private static function closedAgainForm(): Form
     {
-        return new Form('closed', 'It is back on', [Field::check('clamp', 'Clamp on its marks', true)]);
+        return new Form(PutBack::form(), 'It is back on', [Field::check('clamp', 'Clamp on its marks', true)]);
     }
 }

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\ComplaintTried;
 use Aqbel\Core\Plan\Complaint as Complained;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\BeforeAndNow;
@@ -52,15 +51,12 @@ final class Complaint extends StepKind
 
     public function asks(Situation $at): array
     {
-        $answers = ['gone' => 'Gone', 'better' => 'Better, watch it', 'still' => 'Still there'];
+        return [ComplaintTried::asked()];
+    }
 
-        return [
-            new Form(
-                'answer',
-                'Record',
-                [Field::answer('answer', 'The complaint is', $answers), Field::text('how', 'How it was tried')],
-            ),
-        ];
+    public function observes(): array
+    {
+        return [ComplaintTried::class];
     }
 
     public function tables(Situation $at): array
@@ -70,20 +66,24 @@ final class Complaint extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return match ($at->last('answer')?->text('answer')) {
-            null => [Obstacle::missing('no_answer', 'Say whether the complaint is gone.')],
-            'still' => [Obstacle::missing('still_there', "Still there. Usually: {$this->usually($at)}")],
+        $tried = $at->latest(ComplaintTried::class);
+
+        return match (true) {
+            $tried === null => [Obstacle::missing('no_answer', 'Say whether the complaint is gone.')],
+            $tried->still => [Obstacle::missing('still_there', "Still there. Usually: {$this->usually($at)}")],
             default => [],
         };
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        return match ($at->last('answer')?->text('answer')) {
-            null => null,
-            'gone' => Verdict::pass('gone', 'Gone', 'What it came in for is cured.'),
-            'better' => Verdict::wait('better', 'Better', 'The follow-up tells whether it stays away.'),
-            default => Verdict::stop('still_there', 'Still there', $this->usually($at)),
+        $tried = $at->latest(ComplaintTried::class);
+
+        return match (true) {
+            $tried === null => null,
+            $tried->gone => Verdict::pass('gone', 'Gone', 'What it came in for is cured.'),
+            $tried->still => Verdict::stop('still_there', 'Still there', $this->usually($at)),
+            default => Verdict::wait('better', 'Better', 'The follow-up tells whether it stays away.'),
         };
     }
 

@@ -7,7 +7,7 @@ namespace Aqbel\Core\Steps\Prove;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\ConditionSeen;
-use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Observed\LeakSeen;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -55,15 +55,12 @@ final class LeakCheck extends StepKind
 
     public function asks(Situation $at): array
     {
-        $looks = ['dry' => 'Dry', 'old' => 'Wet only where it was', 'drip' => 'A new drip'];
+        return [LeakSeen::asked()];
+    }
 
-        return [
-            new Form(
-                'seen',
-                'Record',
-                [Field::answer('leak', 'Underneath it is', $looks), Field::text('where', 'Where')],
-            ),
-        ];
+    public function observes(): array
+    {
+        return [LeakSeen::class];
     }
 
     public function comparedWith(Situation $at): array
@@ -78,19 +75,19 @@ final class LeakCheck extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return match ($at->last('seen')?->text('leak')) {
+        return match ($at->latest(LeakSeen::class)?->isNew) {
             null => [Obstacle::missing('not_looked', 'Record what it looks like underneath.')],
-            'drip' => [Obstacle::missing('new_drip', 'Mend the new drip, then look again.')],
-            default => [],
+            true => [Obstacle::missing('new_drip', 'Mend the new drip, then look again.')],
+            false => [],
         };
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        return match ($at->last('seen')?->text('leak')) {
+        return match ($at->latest(LeakSeen::class)?->isNew) {
             null => null,
-            'drip' => Verdict::stop('new_drip', 'New drip', 'Mend it before the vehicle drives.'),
-            default => Verdict::pass('no_new_drip', 'No new drip', 'Nothing that was not there before.'),
+            true => Verdict::stop('new_drip', 'New drip', 'Mend it before the vehicle drives.'),
+            false => Verdict::pass('no_new_drip', 'No new drip', 'Nothing that was not there before.'),
         };
     }
 }

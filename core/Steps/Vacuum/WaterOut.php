@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\WaterCameOut;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Field;
@@ -65,22 +66,22 @@ final class WaterOut extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [new Form('out', 'Record water out', [
+        return [new Form(WaterCameOut::FORM, 'Record water out', [
             ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-            $at->has('out') ? null : Field::check('shut', 'Every drain point closed again', true),
+            $at->observed(WaterCameOut::class) !== [] ? null : Field::check('shut', 'Every drain point closed again', true),
         ], closes: true)];
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form !== 'out'
-            ? []
-            : [new Line('Out: water of the leak test', -(float) $entry->number('volume'), self::plusMinusMl($at, $entry), null)];
+        $out = WaterCameOut::of($entry);
+
+        return $out === null ? [] : [new Line('Out: water of the leak test', -$out->read->ml, $out->read->plusMinusMl($at), null)];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('out') ? [] : [Obstacle::missing('no_volume', 'Record how much of the water came out.')];
+        return $at->observed(WaterCameOut::class) !== [] ? [] : [Obstacle::missing('no_volume', 'Record how much of the water came out.')];
     }
 
     public function figure(Situation $at): Figure
@@ -92,7 +93,7 @@ final class WaterOut extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        if (! $at->has('out')) {
+        if ($at->observed(WaterCameOut::class) === []) {
             return null;
         }
         $more = $this->staysMl($at);
