@@ -29,6 +29,6 @@
             </fieldset>
             <button class="button button-go button-wide" data-key="e" data-key-label="Make the circuit">Make the circuit</button>
         </div>
-        <div class="order-first lg:sticky lg:top-3 lg:order-none"><x-elevation :picture="$page->picture()"/></div>
+        <div class="sticky top-0 z-10 order-first max-lg:[&_figcaption]:hidden max-lg:[&_svg]:max-h-[34vh] lg:top-3 lg:order-none"><x-elevation :picture="$page->picture()"/></div>
     </form>
 </x-layout>
