@@ -38,10 +38,7 @@
     <ul class="cards">
         @foreach ($cards as $card)
             <li><a href="/circuits/{{ $card->id }}">
-                <span class="card-picture">
-                    <img class="of-light" src="/circuits/{{ $card->id }}/outline.svg" alt="" loading="lazy" width="1040" height="720">
-                    <img class="of-dark" src="/circuits/{{ $card->id }}/outline.svg?theme=dark" alt="" loading="lazy" width="1040" height="720">
-                </span>
+                <x-outline src="/circuits/{{ $card->id }}/outline.svg"/>
                 <b>{{ $card->name }}</b><small>{{ $card->about }}</small>
             </a></li>
         @endforeach

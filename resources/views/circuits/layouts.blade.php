@@ -6,10 +6,7 @@
     <ul class="cards xl:grid-cols-4">
         @foreach ($layouts as $layout)
             <li><a href="/circuits/make/{{ $layout->id }}{{ $for === '' ? '' : '?for='.urlencode($for) }}">
-                <span class="card-picture">
-                    <img class="of-light" src="/circuits/make/{{ $layout->id }}.svg" alt="" loading="lazy" width="1040" height="720">
-                    <img class="of-dark" src="/circuits/make/{{ $layout->id }}.svg?theme=dark" alt="" loading="lazy" width="1040" height="720">
-                </span>
+                <x-outline src="/circuits/make/{{ $layout->id }}.svg"/>
                 <b>{{ $layout->title }}</b>
             </a></li>
         @endforeach
