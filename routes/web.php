@@ -10,6 +10,7 @@ use App\Http\Controllers\ConnectController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HealthController;
+use App\Http\Controllers\HowSureController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LabourController;
 use App\Http\Controllers\MakerController;
@@ -97,6 +98,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/abandon', [JobController::class, 'abandon']);
         Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);
+        Route::get('/how-sure', [HowSureController::class, 'show']);
     });
 
     Route::get('/vehicles', [VehicleController::class, 'index']);

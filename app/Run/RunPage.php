@@ -346,6 +346,12 @@ final readonly class RunPage
         return array_filter($this->obstacles, fn (Obstacle $o) => $o->hard) === [];
     }
 
+    /** Whether what the step predicts hangs on how well heights are known: where air is let out, and filled up after it. */
+    public function hangsOnHeights(): bool
+    {
+        return ! $this->done && $this->step->stage === Stage::Fill;
+    }
+
     public function picture(): Picture
     {
         $summary = $this->job->summary; // parsed each time it is asked for

@@ -91,6 +91,12 @@ final readonly class Journal
         return Entry::inOrder($struck);
     }
 
+    /** The line by which it was last planned anew; 0 where it goes as it was planned. */
+    public function planned(): int
+    {
+        return max([0, ...array_map(fn (Entry $line) => $line->seq, array_filter($this->lines, fn (Entry $line) => $line->planned !== null))]);
+    }
+
     public function last(): int
     {
         return $this->lines === [] ? 0 : $this->lines[count($this->lines) - 1]->seq;

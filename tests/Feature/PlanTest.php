@@ -183,4 +183,19 @@ final class PlanTest extends ShopTestCase
         $this->actingAs($this->imre)->get("{$page}&fragment=ranges")->assertOk()->assertDontSee('Put it into the circuit');
         $this->post("/circuits/{$vehicle->circuit_id}/measured", ['node' => $node[1], 'measured' => '900'])->assertForbidden();
     }
+
+    public function test_at_the_bleed_points_how_sure_it_is_stands_one_press_away(): void
+    {
+        $job = $this->plan('SKP 318');
+        $this->get("/jobs/{$job->id}?step=found")->assertOk()->assertDontSee('/how-sure', false);
+        $bleed = array_values(array_filter(array_keys($job->state()->steps), fn (string $step) => str_starts_with($step, 'bleed:')))[0];
+        $this->get("/jobs/{$job->id}?step={$bleed}")->assertOk()->assertSee("/jobs/{$job->id}/how-sure", false);
+        $lead = \App\Models\Person::query()->where('login', 'sunniva')->firstOrFail();
+        $page = $this->actingAs($lead)->get("/jobs/{$job->id}/how-sure")->assertOk()->assertSee('Air that stays')->assertSee('One measurement settles most')->assertSee('keeps the circuit it was planned on');
+        preg_match('/name="node" value="(\w+)"/', (string) $page->getContent(), $node);
+        $this->post("/circuits/{$job->circuit_id}/measured", ['node' => $node[1], 'measured' => '421', 'vehicle' => (string) $job->vehicle_id, 'job' => (string) $job->id])
+            ->assertRedirect("/jobs/{$job->id}")->assertSessionHasNoErrors();
+        self::assertSame($job->circuit_id, $job->refresh()->circuit_id);
+        self::assertNotSame($job->circuit_id, $job->vehicle->refresh()->circuit_id);
+    }
 }

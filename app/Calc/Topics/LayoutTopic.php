@@ -36,8 +36,9 @@ final class LayoutTopic implements Topic
             }
             $has[] = $extra;
         }
+        $answers = $input->has('answers') ? $input->object('answers') : [];
         try {
-            return ['circuit' => (new Maker($layout, $has))->document($input->has('answers') ? $input->object('answers') : [])];
+            return ['circuit' => (new Maker($layout, $has))->document($answers)];
         } catch (InvalidField $refused) {
             throw $refused->within('answers');
         }

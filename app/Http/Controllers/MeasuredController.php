@@ -24,9 +24,12 @@ final class MeasuredController extends Controller
             ? $measured->height($node, self::text($request, 'measured'))
             : $measured->volume(self::text($request, 'passage'), self::text($request, 'measured'));
         $stored = NewRevision::of($newest, $document, self::person($request));
-        $vehicle = self::text($request, 'vehicle');
+        [$job, $vehicle] = [self::text($request, 'job'), self::text($request, 'vehicle')];
 
-        return redirect(ctype_digit($vehicle) ? "/jobs/new?vehicle={$vehicle}" : "/circuits/{$stored->id}")
-            ->with('notice', "Put into the circuit, as revision {$stored->revision}.");
+        return redirect(match (true) {
+            ctype_digit($job) => "/jobs/{$job}",
+            ctype_digit($vehicle) => "/jobs/new?vehicle={$vehicle}",
+            default => "/circuits/{$stored->id}",
+        })->with('notice', "Put into the circuit, as revision {$stored->revision}.");
     }
 }

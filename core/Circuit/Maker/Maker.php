@@ -37,6 +37,9 @@ final readonly class Maker
 
     private const NAME_LETTERS = 120;
 
+    /** What has an upper and a lower pipe. */
+    private const UPRIGHT = ['radiator', 'cooler', 'heater', 'tank'];
+
     private Sketch $sketch;
 
     /**
@@ -125,6 +128,7 @@ final readonly class Maker
         foreach ($asked as $question) {
             $read[$question->id] = $this->read($question, $in);
         }
+        $this->assertUpright($read);
         $document = [
             'format' => Circuit::FORMAT,
             'name' => $read['name'] ?? $this->layout->title,
@@ -135,9 +139,33 @@ final readonly class Maker
             'ports' => $this->ports($read),
             'facts' => $this->facts($read),
         ];
-        CircuitReader::read($document);
+        try {
+            CircuitReader::read($document);
+        } catch (InvalidField $tooLarge) {
+            // What a layout is made of is whole; only what it is scaled to can be too much.
+            throw new InvalidField('capacity_ml', $tooLarge->getMessage());
+        }
 
         return $document;
+    }
+
+    /**
+     * An upper pipe that stands below its lower one is two fields swapped.
+     *
+     * @param  array<string, float|string|list<string>|null>  $read
+     *
+     * @throws InvalidField
+     */
+    private function assertUpright(array $read): void
+    {
+        $nodes = $this->sketch->nodes();
+        foreach ($this->sketch->passages() as $passage) {
+            [$upper, $lower] = $nodes[$passage['from']]->z > $nodes[$passage['to']]->z ? [$passage['from'], $passage['to']] : [$passage['to'], $passage['from']];
+            [$top, $bottom] = [$read["z_{$upper}"] ?? null, $read["z_{$lower}"] ?? null];
+            if (in_array($passage['kind'], self::UPRIGHT, true) && is_float($top) && is_float($bottom) && $top < $bottom) {
+                throw new InvalidField("z_{$upper}", "“{$nodes[$upper]->ask}” would stand below “{$nodes[$lower]->ask}”. Are the two swapped?");
+            }
+        }
     }
 
     /** @param  list<Question>  $asked */

@@ -14,6 +14,7 @@
                 @csrf
                 <input type="hidden" name="{{ $sure->settling()->node === null ? 'passage' : 'node' }}" value="{{ $sure->settling()->node ?? $sure->settling()->passage }}">
                 <input type="hidden" name="vehicle" value="{{ $vehicle->id }}">
+                <input type="hidden" name="job" value="{{ $job ?? '' }}">
                 <p><b>One measurement settles most:</b> {{ $sure->what($sure->settling()) }}. {{ $sure->gain($sure->settling()) }}</p>
                 @if ($mayMeasure)
                     <x-input name="measured" label="Measured, {{ $sure->unit($sure->settling()) }}" inputmode="decimal" required/>

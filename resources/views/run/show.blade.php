@@ -5,7 +5,9 @@
             @include('run.notices')
             @include($page->sheet === null ? 'run.step' : 'run.sheet')
         </section>
-        <aside class="beside" id="run-beside" data-live aria-label="Circuit and ledger"><x-elevation :picture="$page->picture()"/></aside>
+        <aside class="beside" id="run-beside" data-live aria-label="Circuit and ledger"><x-elevation :picture="$page->picture()"/>
+            @if ($page->hangsOnHeights())<p class="mt-2"><a href="/jobs/{{ $page->job->id }}/how-sure">How sure is this, and what would settle it?</a></p>@endif
+        </aside>
         <x-ledger :table="$page->ledger()"/>
     </div>
 </x-layout>

@@ -134,6 +134,9 @@ final class MakerTest extends TestCase
             'has.0' => ['layout' => 'radiator_cap', 'has' => ['vent_line']],
             'answers.z_rear_in' => ['layout' => 'radiator_cap', 'answers' => ['z_rear_in' => 700]],
             'answers.cap_kpa' => ['layout' => 'radiator_cap', 'answers' => ['cap_kpa' => 9000]],
+            'answers' => ['layout' => 'radiator_cap', 'answers' => 'none'],
+            'answers.z_rad_top' => ['layout' => 'radiator_cap', 'answers' => ['z_rad_top' => 340, 'z_rad_bot' => 850]],
+            'answers.capacity_ml' => ['layout' => 'large_engine', 'answers' => ['capacity_ml' => 500_000]],
             'answers.base' => ['layout' => 'radiator_cap', 'answers' => ['base' => 'whisky']],
         ] as $field => $input) {
             try {

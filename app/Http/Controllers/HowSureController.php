@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Models\Job;
+use App\Models\Right;
+use App\Plan\HowSure;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Ranges;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\View\View;
+
+/** How sure the volumes of a job under way are: a page of its own, because it takes a second. */
+final class HowSureController extends Controller
+{
+    private const KEPT_S = 86400;
+
+    public function show(Request $request, Job $job): View
+    {
+        $state = $job->state();
+        $plan = $state->plan;
+        abort_unless($plan instanceof Plan, 404);
+        $ranges = Cache::remember(
+            "ranges.job.{$job->id}.{$state->journal->planned()}",
+            self::KEPT_S,
+            fn (): Ranges => Ranges::of($state->circuit, $plan),
+        );
+
+        return view('run.how-sure', [
+            'job' => $job, 'sure' => new HowSure($state->circuit, $ranges, self::person($request)->units),
+            'mayMeasure' => self::person($request)->may(Right::ChangeCircuits), 'vehicle' => $job->vehicle,
+        ]);
+    }
+}

@@ -1,0 +1,13 @@
+<x-layout :title="'How sure, '.$job->number()">
+    <header class="page-head">
+        <h1>How sure it is</h1>
+        <p>{{ $job->vehicle->plate }} · <a href="/jobs/{{ $job->id }}" data-key="b" data-key-label="Back to the step">Back to the step</a></p>
+    </header>
+    <div class="grid gap-4 bg-panel p-4">
+        @if ($sure->rows() === [] && $sure->orderIsSure() && $sure->settling() === null)
+            <p>All volumes of this job are known within a tenth of them, and so is the order of its bleed points.</p>
+        @endif
+        @include('plan.ranges', ['job' => $job->id])
+        <p class="help">This job keeps the circuit it was planned on; what is measured counts from the next one, or when it is planned anew.</p>
+    </div>
+</x-layout>
