@@ -118,7 +118,16 @@ final readonly class MakerPage
             return array_values(array_filter(array_map(trim(...), explode("\n", $typed))));
         }
 
-        return $dimension === null ? $typed : Typed::parse(mb_substr($typed, 0, 40), $this->units->unit($dimension))->base;
+        if ($dimension === null) {
+            return $typed;
+        }
+        $base = Typed::parse(mb_substr($typed, 0, 40), $this->units->unit($dimension))->base;
+        if ($base < $question->least || $base > $question->most) {
+            throw new \InvalidArgumentException("{$this->units->format($base, $dimension)} cannot be right here. Enter between "
+                ."{$this->units->format($question->least, $dimension)} and {$this->units->format($question->most, $dimension)}, or leave it out.");
+        }
+
+        return $base;
     }
 
     private function unit(Question $question): string

@@ -19,6 +19,12 @@ final readonly class Measured
     /** Of a volume that is measured in a jug, as a share (common practice, no source). */
     private const CAREFUL = 0.02;
 
+    /** Further off than this from what stood there, a unit or a digit is wrong more often than the circuit was, mm. */
+    private const ODD_MM = 200.0;
+
+    /** The same of a volume, as a share of what stood there. */
+    private const ODD = 0.5;
+
     /** @param  array<mixed>  $document */
     public function __construct(private array $document, private UnitSystem $units)
     {
@@ -63,6 +69,7 @@ final readonly class Measured
         $items = is_array($document[$list] ?? null) ? $document[$list] : [];
         foreach ($items as $i => $item) {
             if (is_array($item) && ($item['id'] ?? null) === $id) {
+                $this->assertNear($item, $facts);
                 $items[$i] = array_filter([...$item, ...$facts], fn (mixed $fact) => $fact !== null);
                 $document[$list] = $items;
                 try {
@@ -75,5 +82,21 @@ final readonly class Measured
             }
         }
         throw new InvalidField('measured', 'The circuit has changed since. Open it, and measure what it asks for now.');
+    }
+
+    /**
+     * @param  array<mixed>  $item  as it stood
+     * @param  array<string, ?float>  $facts
+     */
+    private function assertNear(array $item, array $facts): void
+    {
+        foreach (['z_mm' => [Dimension::Length, self::ODD_MM, 0.0], 'volume_ml' => [Dimension::Volume, 0.0, self::ODD]] as $name => [$dimension, $by, $share]) {
+            $was = $item[$name] ?? null;
+            $is = $facts[$name] ?? null;
+            if (is_numeric($was) && $is !== null && abs($is - (float) $was) > $by + $share * abs((float) $was)) {
+                throw new InvalidField('measured', "{$this->units->format($is, $dimension)} is far from the {$this->units->format((float) $was, $dimension)} that "
+                    .'stand in the circuit. Check the unit; where it is right, change it in the circuit itself, beside its drawing.');
+            }
+        }
     }
 }

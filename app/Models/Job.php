@@ -122,9 +122,13 @@ class Job extends Model
     /** Found by its number too: /jobs/J0004. */
     public function resolveRouteBinding($value, $field = null): ?Model
     {
-        $numbered = is_string($value) && preg_match('/^J0*([0-9]{1,18})$/i', $value, $found) === 1;
+        return parent::resolveRouteBinding(is_string($value) ? self::idOf($value) ?? $value : $value, $field);
+    }
 
-        return parent::resolveRouteBinding($numbered ? $found[1] : $value, $field);
+    /** Of what stands in an address, its id or its number; null where that is neither. */
+    public static function idOf(string $named): ?int
+    {
+        return preg_match('/^(?:J0*)?([0-9]{1,18})$/i', $named, $found) === 1 ? (int) $found[1] : null;
     }
 
     public function number(): string

@@ -107,6 +107,7 @@ export function typeAgain(page, kept) {
         if (field) {
             checked === null ? (field.value = value) : (field.checked = checked);
             field.closest('details')?.setAttribute('open', '');
+            same?.setAttribute('data-touched', '');
         }
     }
 }

@@ -73,7 +73,7 @@ final class LiveTest extends ShopTestCase
     public function test_what_is_written_while_a_page_is_made_is_not_told_as_seen(): void
     {
         $job = $this->plan();
-        foreach (["/jobs/{$job->id}", "/jobs/{$job->id}/manage", '/'] as $i => $page) {
+        foreach (["/jobs/{$job->id}", "/jobs/{$job->number()}", "/jobs/{$job->id}/manage", '/'] as $i => $page) {
             $this->travel(1)->minutes();
             // After the page has read the journal, and before it is written out.
             View::creator('layouts.app', function () use ($job, &$i): void {

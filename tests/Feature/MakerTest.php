@@ -67,6 +67,10 @@ final class MakerTest extends ShopTestCase
             ->assertSeeInOrder(['value="rear_heater"', 'checked'], false);
         // In the right unit, and impossible.
         $this->from($ask)->post($ask, ['answers' => ['cap_kpa' => '9000']])->assertRedirect($ask)->assertSessionHasErrors('answers.cap_kpa');
+        // In centimetres, a temperature for the other, and the right unit.
+        $this->from($ask)->post($ask, ['answers' => ['z_stat' => '82']])->assertSessionHasErrors(['answers.z_stat' => '82 mm cannot be right here. Enter between 205 mm and 3280 mm, or leave it out.']);
+        $this->from($ask)->post($ask, ['answers' => ['thermostat_start_c' => '94', 'thermostat_full_c' => '82']])->assertSessionHasErrors('answers.thermostat_full_c');
+        $this->from($ask)->post($ask, ['answers' => ['fan_on_c' => '92', 'fan_off_c' => '97']])->assertSessionHasErrors('answers.fan_on_c');
         $this->from($ask)->post($ask, ['answers' => ['base' => 'whisky']])->assertSessionHasErrors('answers.base');
         $this->from($ask)->post($ask, ['answers' => 'none', 'has' => 'rear_heater'])->assertSessionHasNoErrors();
         self::assertSame($before + 1, Circuit::query()->count(), 'nobody has to know anything');
@@ -78,8 +82,12 @@ final class MakerTest extends ShopTestCase
         $this->get('/circuits/make/small_twin?for=vehicle')->assertSee('usually')->assertSee('qt');
         $this->post('/circuits/make/small_twin', ['for' => 'vehicle', 'answers' => ['name' => 'Mower', 'capacity_ml' => '3']])
             ->assertRedirect('/vehicles/new?circuit=Mower');
+        // Another of that name: the vehicle gets the one that was made for it.
+        $again = (string) $this->post('/circuits/make/small_twin', ['for' => 'vehicle', 'answers' => ['name' => 'Mower']])->headers->get('Location');
+        $key = Circuit::query()->where('name', 'Mower')->orderByDesc('id')->firstOrFail()->key;
+        self::assertStringEndsWith('circuit='.urlencode($key), $again);
         $this->get('/vehicles/new?circuit=Mower')->assertOk()->assertSee('value="Mower"', false);
-        self::assertEqualsWithDelta(3 * 946.35, Circuit::query()->where('name', 'Mower')->firstOrFail()->read()->capacityMl(), 3.0);
+        self::assertEqualsWithDelta(3 * 946.35, Circuit::query()->where('name', 'Mower')->orderBy('id')->firstOrFail()->read()->capacityMl(), 3.0);
     }
 
     public function test_who_may_not_change_circuits_makes_none(): void

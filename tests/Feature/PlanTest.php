@@ -174,11 +174,22 @@ final class PlanTest extends ShopTestCase
         $measured('high')->assertRedirect($page)->assertSessionHasErrors('measured');
         $this->get($page)->assertSee('Not measured:');
         $measured('-5')->assertSessionHasErrors('measured');
-        $measured('93 cm')->assertRedirect($page)->assertSessionHasNoErrors();
+        // A wrong unit, and a digit too few.
+        foreach (['0.42', '42', '420 cm'] as $slip) {
+            $measured($slip)->assertRedirect($page)->assertSessionHasErrors('measured');
+        }
+        self::assertSame($sweeper->id, $vehicle->refresh()->circuit_id);
+        $measured('43 cm')->assertRedirect($page)->assertSessionHasNoErrors();
         $vehicle->refresh();
         self::assertNotSame($sweeper->id, $vehicle->circuit_id);
         $now = $vehicle->circuit->read()->nodes[$node[1]];
-        self::assertSame([930.0, 3.0], [$now->zMm, $now->plusMinusMm]);
+        self::assertSame([430.0, 3.0], [$now->zMm, $now->plusMinusMm]);
+        // Somebody else, from a page of before it: both stay; and twice is once.
+        foreach ([1, 2] as $_) {
+            $this->from($page)->post("/circuits/{$sweeper->id}/measured", ['node' => 'stat', 'measured' => '955'])->assertSessionHasNoErrors();
+        }
+        $newest = $sweeper->newestRevision();
+        self::assertSame([3, 430.0, 955.0], [$newest->revision, $newest->read()->nodes[$node[1]]->zMm, $newest->read()->nodes['stat']->zMm]);
         // Who may not change circuits is told what to measure, and asks.
         $this->actingAs($this->imre)->get("{$page}&fragment=ranges")->assertOk()->assertDontSee('Put it into the circuit');
         $this->post("/circuits/{$vehicle->circuit_id}/measured", ['node' => $node[1], 'measured' => '900'])->assertForbidden();

@@ -54,8 +54,11 @@ abstract class JournalController extends Controller
     /** The run as it stands after an entry, for a page that puts it in place itself; null where it leads elsewhere. */
     private static function pageAfter(Request $request, Job $job, ?string $step): ?string
     {
+        if (! $request->hasHeader('X-Run')) {
+            return null;
+        }
         app(TickSeen::class)->mark($job->id);
-        $page = $request->hasHeader('X-Run') ? RunPage::of($job->fresh() ?? $job, self::person($request), $step) : null;
+        $page = RunPage::of($job->fresh() ?? $job, self::person($request), $step);
 
         return $page === null ? null : view('run.show', ['page' => $page])->render();
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Elevation\Picture;
 use App\Library\MakerPage;
 use App\Library\NewRevision;
+use App\Models\Circuit;
 use App\Models\Right;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\Maker\Extra;
@@ -70,7 +71,7 @@ final class MakerController extends Controller
         $made = "Made. {$page->unmeasured($answers)}";
 
         return self::text($request, 'for') === 'vehicle'
-            ? redirect('/vehicles/new?circuit='.urlencode($stored->name))->with('notice', $made)
+            ? redirect('/vehicles/new?circuit='.urlencode((string) array_search($stored->id, Circuit::byName(), true)))->with('notice', $made)
             : redirect("/circuits/{$stored->id}")->with('notice', $made);
     }
 

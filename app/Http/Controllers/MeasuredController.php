@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Journal\OneWriter;
 use App\Library\Measured;
 use App\Library\NewRevision;
 use App\Models\Circuit;
@@ -17,13 +18,16 @@ final class MeasuredController extends Controller
     public function store(Request $request, Circuit $circuit): RedirectResponse
     {
         self::only($request, Right::ChangeCircuits);
-        $newest = $circuit->newestRevision();
-        $measured = new Measured($newest->document, self::person($request)->units);
-        $node = self::text($request, 'node');
-        $document = $node !== ''
-            ? $measured->height($node, self::text($request, 'measured'))
-            : $measured->volume(self::text($request, 'passage'), self::text($request, 'measured'));
-        $stored = NewRevision::of($newest, $document, self::person($request));
+        [$node, $typed, $units] = [self::text($request, 'node'), self::text($request, 'measured'), self::person($request)->units];
+        // Onto whatever is the newest when it is written: what somebody else has measured meanwhile stays.
+        $stored = OneWriter::run(function () use ($request, $circuit, $node, $typed, $units): Circuit {
+            $newest = $circuit->newestRevision();
+            $measured = new Measured($newest->document, $units);
+            $document = $node !== '' ? $measured->height($node, $typed) : $measured->volume(self::text($request, 'passage'), $typed);
+
+            // The same once more, pressed twice or sent again, is no revision.
+            return $document == $newest->document ? $newest : NewRevision::write($newest, $document, self::person($request));
+        });
         [$job, $vehicle] = [self::text($request, 'job'), self::text($request, 'vehicle')];
 
         return redirect(match (true) {

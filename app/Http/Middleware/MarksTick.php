@@ -10,7 +10,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Notes where the shop stands before a page reads anything of it. */
+/** Notes where the shop stands before a page reads anything of it, the job it is about among it. */
 final class MarksTick
 {
     public function __construct(private readonly TickSeen $seen)
@@ -19,8 +19,10 @@ final class MarksTick
 
     public function handle(Request $request, Closure $next): Response
     {
-        $job = $request->route('job');
-        $this->seen->mark($job instanceof Job ? $job->id : null);
+        if ($request->isMethod('GET')) {
+            $job = $request->route('job');
+            $this->seen->mark(is_string($job) ? Job::idOf($job) : null);
+        }
 
         return $next($request);
     }

@@ -37,6 +37,12 @@ final readonly class Maker
 
     private const NAME_LETTERS = 120;
 
+    /** So many times higher or lower than usual, a height is in another unit (common practice, no source). */
+    private const UNLIKE = 4.0;
+
+    /** What never comes before the other. */
+    private const IN_ORDER = [['thermostat_start_c', 'thermostat_full_c'], ['fan_off_c', 'fan_on_c'], ['thermostat_full_c', 'limit_c']];
+
     /** What has an upper and a lower pipe. */
     private const UPRIGHT = ['radiator', 'cooler', 'heater', 'tank'];
 
@@ -128,6 +134,7 @@ final readonly class Maker
         foreach ($asked as $question) {
             $read[$question->id] = $this->read($question, $in);
         }
+        self::assertInOrder($read);
         $this->assertUpright($read);
         $document = [
             'format' => Circuit::FORMAT,
@@ -147,6 +154,22 @@ final readonly class Maker
         }
 
         return $document;
+    }
+
+    /**
+     * @param  array<string, float|string|list<string>|null>  $read
+     *
+     * @throws InvalidField
+     */
+    private static function assertInOrder(array $read): void
+    {
+        foreach (self::IN_ORDER as [$first, $then]) {
+            [$low, $high] = [$read[$first] ?? null, $read[$then] ?? null];
+            if (is_float($low) && is_float($high) && $low >= $high) {
+                $label = fn (string $name): string => Vocabulary::of(Vocabulary::FACTS, $name)->label;
+                throw new InvalidField($then, "“{$label($then)}” must lie above “{$label($first)}”. Are the two swapped?");
+            }
+        }
     }
 
     /**
@@ -185,7 +208,7 @@ final readonly class Maker
         $heights = [];
         foreach ($this->sketch->nodes() as $id => $node) {
             if ($node->ask !== null) {
-                $heights[] = new Question("z_{$id}", QuestionKind::Height, $node->ask, 0, 10_000, $id, usual: $node->z);
+                $heights[] = new Question("z_{$id}", QuestionKind::Height, $node->ask, $node->z / self::UNLIKE, self::UNLIKE * $node->z, $id, usual: $node->z);
             }
         }
 

@@ -89,7 +89,10 @@ final class MakerTest extends TestCase
                 default => round(($question->least + min($question->most, 90.0)) / 2.0 + 11.0, 1),
             };
         }
-        $answers['capacity_ml'] = 9876.0;
+        $answers = [...$answers, 'capacity_ml' => 9876.0, ...array_intersect_key(
+            ['thermostat_start_c' => 81.0, 'thermostat_full_c' => 93.0, 'fan_off_c' => 91.5, 'fan_on_c' => 96.0, 'limit_c' => 106.0],
+            $answers,
+        )];
         $circuit = CircuitReader::read($maker->document($answers));
         self::assertEqualsWithDelta(9876.0, $circuit->capacityMl(), 5.0);
         foreach ($answers as $id => $answer) {
