@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use App\Http\Middleware\ShopClock;
 use Facebook\WebDriver\Chrome\ChromeOptions;
 use Facebook\WebDriver\Cookie;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
@@ -260,19 +261,23 @@ abstract class BrowserTestCase extends TestCase
 
             return;
         }
-        foreach (self::$browser->findElements(
-            By::xpath(
-                "//button[normalize-space()='{$text}'] | //a[contains(@class,'button') and "
-                    ."normalize-space()='{$text}']",
-            ),
-        ) as $button) {
-            if ($button->isDisplayed()) {
-                $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$button]));
+        $pressed = $this->steady(function () use ($text): bool {
+            foreach (self::$browser->findElements(
+                By::xpath(
+                    "//button[normalize-space()='{$text}'] | //a[contains(@class,'button') and "
+                        ."normalize-space()='{$text}']",
+                ),
+            ) as $button) {
+                if ($button->isDisplayed()) {
+                    $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$button]));
 
-                return;
+                    return true;
+                }
             }
-        }
-        self::fail("There is no visible button “{$text}” on: ".self::$browser->getTitle()."\n".$this->text('main'));
+
+            return false;
+        });
+        $pressed || self::fail("There is no visible button “{$text}” on: ".self::$browser->getTitle()."\n".$this->text('main'));
     }
 
     /**
@@ -289,6 +294,12 @@ abstract class BrowserTestCase extends TestCase
 
             return;
         }
+        $this->steady(fn () => $this->fillIn($form, $fields));
+    }
+
+    /** @param  array<string, string|bool>  $fields */
+    private function fillIn(string $form, array $fields): void
+    {
         $inputs = self::$browser->findElements(By::cssSelector("form.entry input[name=form][value='{$form}']"));
         self::assertNotSame(
             [],
@@ -340,7 +351,8 @@ abstract class BrowserTestCase extends TestCase
         if ($this->wire !== null) {
             $this->wire->oneByOne();
         } elseif ($this->has('.one-go')) {
-            $this->visit((string) preg_replace('#^https?://[^/]+#', '', (string) self::$browser->findElement(By::cssSelector('.sheet-block header a'))->getAttribute('href')));
+            $first = $this->steady(fn () => self::$browser->findElement(By::cssSelector('.sheet-block header a'))->getAttribute('href'));
+            $this->visit((string) preg_replace('#^https?://[^/]+#', '', (string) $first));
         }
     }
 
@@ -357,7 +369,7 @@ abstract class BrowserTestCase extends TestCase
 
     protected function text(string $selector): string
     {
-        return $this->wire?->text($selector) ?? self::$browser->findElement(By::cssSelector($selector))->getText();
+        return $this->wire?->text($selector) ?? $this->steady(fn () => self::$browser->findElement(By::cssSelector($selector))->getText());
     }
 
     protected function has(string $selector): bool
@@ -415,10 +427,37 @@ abstract class BrowserTestCase extends TestCase
     protected function until(\Closure $condition): void
     {
         try {
-            self::$browser->wait(40, 20)->until($condition);
+            self::$browser->wait(40, 20)->until(fn () => $this->steady($condition));
         } catch (TimeoutException) {
             self::fail('It did not come about on '.self::$browser->getCurrentURL()."\n".$this->text('body'));
         }
+    }
+
+    /**
+     * Does it again where the page put something newer in place of what was just found on it, as pages here do by themselves.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $act  does nothing twice: it fails before it presses
+     * @return T
+     */
+    protected function steady(\Closure $act): mixed
+    {
+        for ($again = 4; $again > 0; $again--) {
+            try {
+                return $act();
+            } catch (StaleElementReferenceException) {
+                usleep(50_000);
+            }
+        }
+
+        return $act();
+    }
+
+    /** The page shown learns nothing of what others write, until another is gone to: as where the network is slow. */
+    protected function withoutNews(): void
+    {
+        self::$browser->executeScript("Object.defineProperty(document, 'hidden', { get: () => true })");
     }
 
     protected function follow(\Closure $act): void
