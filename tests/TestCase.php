@@ -17,6 +17,10 @@ abstract class TestCase extends LaravelTestCase
     {
         $app = require dirname(__DIR__).'/bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
+        if (getenv('TEST_TOKEN') !== false) {
+            // Processes beside each other, each with a database of its own.
+            config(['database.connections.pgsql.database' => 'aqbel_'.getenv('TEST_TOKEN')]);
+        }
 
         return $app;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Calc;
 
+use App\Calc\Topics\AirTopic;
 use App\Calc\Topics\AtmosphereTopic;
 use App\Calc\Topics\BoilMarginTopic;
 use App\Calc\Topics\CompareTopic;
@@ -37,7 +38,7 @@ final class TopicList
         $topics = [
             new AtmosphereTopic, new CoolantTopic, new VacuumPlanTopic, new VacuumProgressTopic,
             new VacuumHoldTopic, new PressureHoldTopic, new CooldownTopic, new BoilMarginTopic,
-            new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new CompareTopic,
+            new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
             new MixTopic, new RinseTopic, new ExpansionTopic, new LedgerTopic, new TopUpsTopic,
             new QuantityTopic, new PlanTopic, new RangesTopic, new JobTopic,
         ];

@@ -22,17 +22,22 @@ final readonly class Drawing
     /** @var list<PlacedPort> */
     public array $ports;
 
+    /** @var list<array{float, float, float}> arrows along which air leaves: x, y, and degrees turned */
+    public array $airway;
+
     /**
      * @param  ?Runs  $runs  null for a dry outline
      * @param  list<PocketLabel>  $pockets  named beside the passage that holds most of each
+     * @param  list<string>  $open  ports through which air leaves just now
      * @param  bool  $tall  whether it fills a column that is taller than wide
      */
-    public function __construct(private Circuit $circuit, ?Runs $runs, float $noseLiftMm = 0.0, private array $pockets = [], bool $tall = false)
+    public function __construct(private Circuit $circuit, ?Runs $runs, float $noseLiftMm = 0.0, private array $pockets = [], bool $tall = false, array $open = [])
     {
         $this->scale = new Scale($circuit, $noseLiftMm, $tall);
         $this->bodies = (new Bodies($circuit, $this->scale, $runs))->all();
         $this->tubes = new Tubes($circuit, $this->scale, $runs, $this->bodies);
         $this->ports = (new Points($circuit, $this->scale, $this->bodies))->all();
+        $this->airway = $runs === null || $open === [] ? [] : (new Airway($circuit, $this->scale, $runs, $open))->arrows();
         $this->vehicle = new Silhouette($circuit, $this->scale, $this->bodies);
     }
 

@@ -9,7 +9,10 @@ use Aqbel\Core\Circuit\PortKind;
 /** A port as the side view marks it: numbered, with how it stands. */
 final readonly class Mark
 {
-    /** @param  array{float, float}  $at  where the port itself is */
+    /**
+     * @param  array{float, float}  $at  where the port itself is
+     * @param  bool  $next  whether coolant comes to it next
+     */
     public function __construct(
         public string $id,
         public int $number,
@@ -21,6 +24,7 @@ final readonly class Mark
         public string $state,
         public string $note,
         public bool $focus,
+        public bool $next = false,
     ) {
     }
 }

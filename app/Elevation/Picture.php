@@ -27,6 +27,8 @@ final readonly class Picture
      * @param  list<Pocket>  $pockets  of predicted air, named in the margin
      * @param  list<PartVolume>  $air  that the sums tell, named in the margin
      * @param  array<string, string>  $notes  beside the ports in the legend
+     * @param  list<string>  $open  ports through which air leaves just now
+     * @param  ?string  $next  the one of them that coolant comes to next
      * @param  list<string>  $asked  nodes that are lit up one after the other
      */
     public function __construct(
@@ -42,6 +44,8 @@ final readonly class Picture
         bool $tall = false,
         array $air = [],
         private array $asked = [],
+        array $open = [],
+        private ?string $next = null,
     ) {
         $say = fn (Pocket $pocket): PocketLabel => new PocketLabel(
             $units->format($pocket->volumeMl(), Dimension::Volume).' air',
@@ -52,7 +56,7 @@ final readonly class Picture
             new Volumes([$part->part->passages[0] => $part->ml]),
         );
         $labels = [...array_map($say, $pockets), ...array_map($sum, $air)];
-        $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, $labels, $tall);
+        $this->drawing = new Drawing($circuit, $runs, $noseLiftMm, $labels, $tall, $open);
     }
 
     /** @return array<string, array{float, float}> where the nodes stand that are asked for */
@@ -67,7 +71,7 @@ final readonly class Picture
         $mark = fn (PlacedPort $placed): Mark => new Mark(
             $placed->port->id, $placed->number, $placed->port->kind, $placed->x, $placed->y, $placed->at, $placed->port->label,
             ($this->states[$placed->port->id] ?? null)
-                ->value ?? '', $this->notes[$placed->port->id] ?? '', $placed->port->id === $this->focus,
+                ->value ?? '', $this->notes[$placed->port->id] ?? '', $placed->port->id === $this->focus, $placed->port->id === $this->next,
         );
 
         return array_map($mark, $this->drawing->ports);

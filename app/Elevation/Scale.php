@@ -110,6 +110,18 @@ final readonly class Scale
         return [$this->x($this->circuit->nodes[$id]->xMm), $this->y($this->heightMm($id))];
     }
 
+    /** How far what stands at this x of the picture is raised with the nose, drawing units. */
+    public function rise(float $x): float
+    {
+        return $this->noseLiftMm * $this->unit * $this->stretched - $x * $this->slope() + $this->x(0.0) * $this->slope();
+    }
+
+    /** Drawing units that the vehicle falls, one unit further to the rear. */
+    public function slope(): float
+    {
+        return $this->noseLiftMm * $this->unit * $this->stretched / max(1.0, $this->x(-$this->circuit->wheelbaseMm) - $this->x(0.0));
+    }
+
     private function heightMm(string $id): float
     {
         return $this->circuit->heightMm($id, $this->noseLiftMm);

@@ -26,7 +26,15 @@ final readonly class Silhouette
     {
     }
 
-    /** Its outline; the picture cuts it off. */
+    /** As the nose is raised; null while it stands level. */
+    public function tilt(): ?string
+    {
+        $slope = $this->scale->slope();
+
+        return $slope === 0.0 ? null : sprintf('matrix(1 %s 0 1 0 %s)', round($slope, 4), round(-$this->scale->rise(0.0), 1));
+    }
+
+    /** Its outline while it stands level; the picture cuts it off. */
     public function path(): string
     {
         $engine = $this->engine();
@@ -65,7 +73,7 @@ final readonly class Silhouette
         $xs = [$this->scale->x(0.0), ...$this->scale->breaks === [] ? [$this->scale->x(-$this->circuit->wheelbaseMm)] : []];
         $inside = array_filter($xs, fn (float $x) => $x > $r / 2.0 && $x < Scale::WIDTH - $r / 2.0);
 
-        return array_map(fn (float $x) => ['x' => $x, 'y' => round($this->scale->floor() - $r, 1), 'r' => round($r, 1)], array_values(array_unique($inside)));
+        return array_map(fn (float $x) => ['x' => $x, 'y' => round($this->scale->floor() - $r - $this->scale->rise($x), 1), 'r' => round($r, 1)], array_values(array_unique($inside)));
     }
 
     private function engine(): ?Body
@@ -130,6 +138,6 @@ final readonly class Silhouette
 
     private function top(): float
     {
-        return min(array_map(fn (Body $body) => $body->box()->y, $this->bodies) ?: [Scale::GUTTER]);
+        return min(array_map(fn (Body $body) => $body->box()->y + $this->scale->rise($body->middle()), $this->bodies) ?: [Scale::GUTTER]);
     }
 }

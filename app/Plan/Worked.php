@@ -7,6 +7,7 @@ namespace App\Plan;
 use App\Models\LastVisit;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Plan\AirsWay;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\DrainWorth;
@@ -87,6 +88,18 @@ final readonly class Worked
         );
 
         return new HowSure($this->circuit, $ranges, $this->units);
+    }
+
+    /** What would free the air it leaves. */
+    public function freeing(): Freeing
+    {
+        $way = Cache::remember("air.{$this->key}", self::KEPT_S, function (): AirsWay {
+            $on = $this->groundwork();
+
+            return AirsWay::of($this->circuit, $this->planner->nearest($on), $on->fills);
+        });
+
+        return new Freeing($this->circuit, $way, $this->units);
     }
 
     /** @return list<DrainWorth> of a circuit that is full to the brim */

@@ -9,6 +9,7 @@ use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\Person;
+use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -17,6 +18,8 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\ShutOffNow;
+use Aqbel\Core\Plan\NoseUp;
+use Aqbel\Core\Plan\Vents;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Form;
@@ -352,15 +355,40 @@ final readonly class RunPage
         return ! $this->done && $this->step->stage === Stage::Fill;
     }
 
+    /** Where air leaves, and in what order, while it is filled; null where it does not leave by itself. */
+    public function vents(): ?Vents
+    {
+        return $this->done || $this->ahead || $this->step->stage !== Stage::Fill || ! $this->kind->does(Does::Fills)
+            ? null
+            : Vents::of($this->state, $this->job->summary->ports ?? []);
+    }
+
+    /** “Air leaves next at Heater bleed screw, when 1.20 L more is in; then at …”; empty where it does not. */
+    public function airLeaves(): string
+    {
+        $next = $this->vents()->next ?? [];
+        if ($next === []) {
+            return '';
+        }
+        $label = fn (PortRun $run): string => $this->state->circuit->ports[$run->port]->label;
+        $then = array_map($label, array_slice($next, 1));
+
+        return "Air leaves next at {$label($next[0])}, "
+            .($next[0]->atMl > 0.0 ? 'when '.$this->units->format($next[0]->atMl, Dimension::Volume).' more is in' : 'any moment now')
+            .($then === [] ? '.' : '; then at '.implode(', ', $then).'.');
+    }
+
     public function picture(): Picture
     {
         $summary = $this->job->summary; // parsed each time it is asked for
         $runs = $summary?->runs();
         $air = $runs === null || $this->kind->does(Does::Fills) ? [] : $runs->trapped($this->state->circuit)->above(self::HARDLY_ML)->byPart($this->state->circuit);
 
+        $vents = $this->vents();
+
         return new Picture(
-            $this->state->circuit, $runs, states: $summary->ports ?? [], focus: $this->kind->port($this->step), notes: $this->howToReach(), units: $this->units,
-            tall: true, air: array_slice($air, 0, self::SHOWN_POCKETS),
+            $this->state->circuit, $runs, NoseUp::mm($this->state), states: $summary->ports ?? [], focus: $this->kind->port($this->step), notes: $this->howToReach(), units: $this->units,
+            tall: true, air: array_slice($air, 0, self::SHOWN_POCKETS), open: $vents->open ?? [], next: $vents->next[0]->port ?? null,
         );
     }
 

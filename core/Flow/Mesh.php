@@ -207,10 +207,14 @@ final readonly class Mesh
     }
 
     /**
+     * Passages that a shut gate keeps from the node they begin at.
+     *
      * @param  list<string>  $openGates
      * @return array<string, true>
+     *
+     * @throws InvalidField naming an unknown gate
      */
-    private static function cutPassages(Circuit $circuit, array $openGates): array
+    public static function cutPassages(Circuit $circuit, array $openGates): array
     {
         foreach ($openGates as $i => $id) {
             if (! isset($circuit->gates[$id])) {

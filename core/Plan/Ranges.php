@@ -47,7 +47,7 @@ final readonly class Ranges
     {
         $pours = $plan->school->pours($circuit, $plan->choices);
         $pour = $pours[count($pours) - 1];
-        $coarseness = max(self::FINEST, min(self::COARSEST, (new Mesh($circuit, []))->size() / self::CELLS));
+        $coarseness = self::coarseness($circuit);
         $here = DrawnJob::of($circuit, $plan, $pour, $coarseness);
         $drawn = Draws::of($circuit, $seed, $draws);
         $others = [];
@@ -78,8 +78,14 @@ final readonly class Ranges
         );
     }
 
+    /** Of the mesh that many circuits are tried on. */
+    public static function coarseness(Circuit $circuit): float
+    {
+        return max(self::FINEST, min(self::COARSEST, (new Mesh($circuit, []))->size() / self::CELLS));
+    }
+
     /** Air that the plan's own way leaves there: by the pour alone, with what warm-ups work out, or by vacuum. */
-    private static function air(Plan $plan, DrawnJob $here, DrawnJob $other): float
+    public static function air(Plan $plan, DrawnJob $here, DrawnJob $other): float
     {
         return match (true) {
             $plan->school->mixedOutside() => $plan->fill->airMl * $other->neededMl / $here->neededMl,

@@ -20,25 +20,19 @@ use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
-use Aqbel\Core\Plan\Prediction;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\VacuumFill;
 use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Pressure;
-use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Quantity\Volume;
-use Aqbel\Core\Vacuum\VacuumPlan;
 use Aqbel\Core\Values;
 
 /** The closed, cool circuit evacuated and held; then it draws the coolant in by itself. */
 final class Vacuum implements School
 {
-    /** A circuit that has stood over night in the shop. */
-    private const SHOP_C = 20.0;
-
     /** Less than this stays in a pocket unsaid (common practice, no source). */
     private const TELLS_ML = 20.0;
 
@@ -100,8 +94,8 @@ final class Vacuum implements School
      */
     public function predict(Groundwork $on): PredictedFill
     {
-        $air = self::vacuum($on->circuit, $on->choices, $on->predicted)->topUp()->mL();
-        $share = $air / max(1.0, $on->predicted->neededMl + $on->predicted->headspaceMl);
+        $vacuum = VacuumFill::of($on->circuit, $on->choices, $on->predicted);
+        $share = VacuumFill::leaves($vacuum, $on->predicted);
         $poured = $on->fills->of($this->pours($on->circuit, $on->choices)[0]);
         $trapped = array_filter($poured->pockets, fn (Pocket $pocket) => ! $pocket->open);
         $pockets = array_map(
@@ -109,12 +103,12 @@ final class Vacuum implements School
             array_values($trapped),
         );
 
-        return new PredictedFill($air, $on->coolantMl(), $on->predicted->fullRuns, $pockets);
+        return new PredictedFill($vacuum->topUp()->mL(), $on->coolantMl(), $on->predicted->fullRuns, $pockets);
     }
 
     public function steps(Groundwork $on, PredictedFill $fill): array
     {
-        $vacuum = self::vacuum($on->circuit, $on->choices, $on->predicted);
+        $vacuum = VacuumFill::of($on->circuit, $on->choices, $on->predicted);
         $setUp = ['intake_ml' => $vacuum->intake()->mL(), 'max_temp_c' => $vacuum->maximumTemperature()->degC()];
 
         return [
@@ -162,7 +156,7 @@ final class Vacuum implements School
 
     public function outlook(Plan $plan, Circuit $circuit, UnitSystem $units): string
     {
-        $vacuum = self::vacuum($circuit, $plan->choices, $plan->predicted);
+        $vacuum = VacuumFill::of($circuit, $plan->choices, $plan->predicted);
         $volume = fn (Volume $v): string => $units->format($v->mL(), Dimension::Volume);
 
         return "Pull to {$units->format($vacuum->target->kPa(), Unit::InchOfMercury)}: the same quality here as "
@@ -191,17 +185,5 @@ final class Vacuum implements School
 
         return $told === [] ? '' : ' A little stays where a pour '
             .'would trap it: '.implode('; ', array_map($say, $told)).'.';
-    }
-
-    private static function vacuum(Circuit $circuit, Choices $choices, Prediction $predicted): VacuumPlan
-    {
-        return new VacuumPlan(
-            $choices->atmosphere(),
-            Pressure::inchesOfMercury($choices->rules->seaLevelVacuumInHg),
-            Volume::millilitres($predicted->neededMl + $predicted->headspaceMl),
-            Volume::millilitres($predicted->headspaceMl),
-            Temperature::celsius(self::SHOP_C),
-            $circuit->facts->coolant(),
-        );
     }
 }

@@ -27,7 +27,7 @@ final class DependencyTest extends TestCase
         'Stores' => ['Matter', 'Mixing'],
         'Saying' => ['Quantity'],
         'Job' => ['Quantity', 'Circuit', 'Ledger', 'Stores', 'Saying'],
-        'Plan' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job'],
+        'Plan' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Stores', 'Job'],
         'Plan/Format' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job', 'Plan'],
         'Schools' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Job', 'Plan'],
         'Observed' => ['Quantity', 'Matter', 'Circuit', 'Saying', 'Job', 'Plan'],

@@ -42,6 +42,34 @@ final class ElevationTest extends ShopTestCase
         self::assertLessThan($minibus->x(-2600), $minibus->breaks[0]);
     }
 
+    public function test_while_it_is_filled_arrows_lead_the_air_to_the_next_point_and_a_raised_nose_tilts_the_vehicle(): void
+    {
+        $job = $this->plan('SKP 114');
+        $this->walk($job)->until('bleed:bleed_heater');
+        $page = $this->get("/jobs/{$job->id}?step=bleed:bleed_heater")->assertOk()->assertSee('Air leaves next at Heater hose screw, when');
+        self::assertGreaterThan(5, substr_count((string) $page->getContent(), 'class="el-airway"'));
+        $page->assertDontSee('transform="matrix', false);
+
+        $raised = $this->plan('SKP 660', 'raise');
+        $this->walk($raised)->until('lower');
+        $this->get("/jobs/{$raised->id}?step=lower")->assertOk()->assertSee('transform="matrix', false)->assertDontSee('el-airway', false);
+        $this->walk($raised)->until('fill_level');
+        $this->get("/jobs/{$raised->id}?step=fill_level")->assertOk()->assertDontSee('transform="matrix', false);
+    }
+
+    public function test_the_vehicle_tilts_as_its_nodes_do(): void
+    {
+        $van = Circuit::query()->where('key', 'post-van')->first()->read();
+        [$level, $up] = [new Drawing($van, null), new Drawing($van, null, 300.0)];
+        $scale = $up->scale;
+        foreach ($van->nodes as $id => $node) {
+            // On the level it would stand at this height of the same picture.
+            self::assertEqualsWithDelta($scale->y($node->zMm) - $scale->rise($scale->x($node->xMm)), $scale->node($id)[1], 0.3, $id);
+        }
+        self::assertNull($level->vehicle->tilt());
+        self::assertNotNull($up->vehicle->tilt());
+    }
+
     public function test_a_liquid_surface_is_drawn_level_and_a_hose_is_filled_by_its_length(): void
     {
         // Half full: coolant in the lower half of the upright, cut at its middle height.

@@ -58,7 +58,7 @@ final class FillTopic implements Topic
     }
 
     /** @return array<string, mixed> */
-    private static function silent(SilentPort $silent): array
+    public static function silent(SilentPort $silent): array
     {
         return [
             'port' => $silent->port, 'because' => $silent->because->value, 'missing_mm' => $silent->missingMm,

@@ -8,6 +8,7 @@ use App\Calc\Input;
 use App\Calc\Topic;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Plan\AirRanges;
 use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
@@ -35,11 +36,12 @@ final class PlanTopic implements Topic
         $choices = $input->choices($circuit);
         $plan = $planner->plan($circuit, $choices);
         $on = $planner->groundwork($circuit, $choices);
+        $ranges = new AirRanges($circuit);
 
         return [
             'sequence' => array_map(fn (Step $step) => self::step($planner, $plan, $step), $plan->steps),
             'schools' => array_map(
-                fn (School $school) => self::school($planner, $on, $school),
+                fn (School $school) => self::school($planner, $on, $school, $ranges),
                 $planner->schools->for($circuit),
             ),
             'predicted' => self::predicted($plan, $circuit),
@@ -61,13 +63,14 @@ final class PlanTopic implements Topic
     }
 
     /** @return array<string, mixed> */
-    private static function school(Planner $planner, Groundwork $on, School $school): array
+    private static function school(Planner $planner, Groundwork $on, School $school, AirRanges $ranges): array
     {
         $misfit = $planner->misfit($school, $on);
         if ($misfit !== null) {
             return ['school' => $school->id(), 'fits' => false, 'why_not' => $misfit->remedy];
         }
         $plan = $planner->by($school, $on);
+        $air = $ranges->of($plan);
         $minutes = $plan->minutes($planner->kinds)->plus($school->besides($plan->choices));
 
         return [
@@ -76,8 +79,8 @@ final class PlanTopic implements Topic
             'why_not' => null,
             'runs' => $school->runs(),
             'air_ml' => $plan->fill->airMl,
-            'air_low_ml' => $plan->fill->airLowMl(),
-            'air_high_ml' => $plan->fill->airHighMl(),
+            'air_low_ml' => min($air->low, $plan->fill->airLowMl()),
+            'air_high_ml' => max($air->high, $plan->fill->airHighMl()),
             'coolant_ml' => $plan->fill->coolantMl,
             'hands_min' => $minutes->hands,
             'total_min' => $minutes->total(),

@@ -6,7 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Models\Job;
 use App\Models\Right;
+use App\Plan\Freeing;
 use App\Plan\HowSure;
+use Aqbel\Core\Plan\AirsWay;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Ranges;
 use Illuminate\Http\Request;
@@ -29,8 +31,11 @@ final class HowSureController extends Controller
             fn (): Ranges => Ranges::of($state->circuit, $plan),
         );
 
+        $way = Cache::remember("air.job.{$job->id}.{$state->journal->planned()}", self::KEPT_S, fn (): AirsWay => AirsWay::of($state->circuit, $plan));
+        $units = self::person($request)->units;
+
         return view('run.how-sure', [
-            'job' => $job, 'sure' => new HowSure($state->circuit, $ranges, self::person($request)->units),
+            'job' => $job, 'sure' => new HowSure($state->circuit, $ranges, $units), 'freeing' => new Freeing($state->circuit, $way, $units),
             'mayMeasure' => self::person($request)->may(Right::ChangeCircuits), 'vehicle' => $job->vehicle,
         ]);
     }

@@ -55,8 +55,8 @@ final class PlanController extends Controller
         $worked = new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
         if ($fragment !== '') {
             return response(match ($fragment) {
-                'ranges' => view('plan.ranges', [
-                    'sure' => $worked->ranges(), 'vehicle' => $vehicle, 'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
+                'ranges' => view('plan.afterwards', [
+                    'freeing' => $worked->freeing(), 'sure' => $worked->ranges(), 'vehicle' => $vehicle, 'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
                 ]),
                 default => view('plan.choice', ['worked' => $worked]),
             });

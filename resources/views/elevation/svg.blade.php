@@ -9,12 +9,14 @@
             <rect width="7" height="7" class="el-air-ground"/><line x1="0" y1="0" x2="0" y2="7" class="el-air-line"/>
         </pattern>
     </defs>
-    <path d="{{ $drawing->vehicle->path() }}" class="el-vehicle"/>
+    <g @if ($tilt = $drawing->vehicle->tilt())transform="{{ $tilt }}"@endif>
+        <path d="{{ $drawing->vehicle->path() }}" class="el-vehicle"/>
+        @if ($wall = $drawing->vehicle->bulkhead())<line x1="{{ $wall }}" x2="{{ $wall }}" y1="8" y2="{{ $scale->floor() - 30 }}" class="el-bulkhead"/>@endif
+    </g>
     @foreach ($drawing->vehicle->wheels() as $wheel)
         <circle cx="{{ $wheel['x'] }}" cy="{{ $wheel['y'] }}" r="{{ $wheel['r'] }}" class="el-tyre"/>
         <circle cx="{{ $wheel['x'] }}" cy="{{ $wheel['y'] }}" r="{{ round($wheel['r'] * .5, 1) }}" class="el-wheel"/>
     @endforeach
-    @if ($wall = $drawing->vehicle->bulkhead())<line x1="{{ $wall }}" x2="{{ $wall }}" y1="8" y2="{{ $scale->floor() - 30 }}" class="el-bulkhead"/>@endif
     <line x1="0" x2="{{ $width }}" y1="{{ $scale->floor() }}" y2="{{ $scale->floor() }}" class="el-floor"/>
     <text x="8" y="{{ $scale->floor() + 18 }}" class="el-note">front</text>
     @if ($scale->stretched > 1.05)<text x="{{ $width / 2 }}" y="{{ $scale->floor() + 18 }}" text-anchor="middle" class="el-note">heights {{ round($scale->stretched, 1) }} ×</text>@endif
@@ -33,6 +35,9 @@
     @endforeach
     @foreach ($drawing->tubes->thermostats() as [$x, $y])
         <g class="el-thermostat"><circle cx="{{ $x }}" cy="{{ $y }}" r="9"/><line x1="{{ $x - 5 }}" y1="{{ $y + 5 }}" x2="{{ $x + 5 }}" y2="{{ $y - 5 }}"/></g>
+    @endforeach
+    @foreach ($drawing->airway as [$x, $y, $turned])
+        <path d="M-7 -6 L5 0 L-7 6" transform="translate({{ $x }} {{ $y }}) rotate({{ $turned }})" class="el-airway"/>
     @endforeach
     @foreach ($scale->breaks as $x)
         @foreach ([$x - 4, $x + 4] as $edge)

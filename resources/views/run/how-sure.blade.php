@@ -7,6 +7,7 @@
         @if ($sure->rows() === [] && $sure->orderIsSure() && $sure->settling() === null)
             <p>All volumes of this job are known within a tenth of them, and so is the order of its bleed points.</p>
         @endif
+        @include('plan.freeing')
         @include('plan.ranges', ['job' => $job->id])
         <p class="help">This job keeps the circuit it was planned on; what is measured counts from the next one, or when it is planned anew.</p>
     </div>

@@ -6,7 +6,8 @@
             @include($page->sheet === null ? 'run.step' : 'run.sheet')
         </section>
         <aside class="beside" id="run-beside" data-live aria-label="Circuit and ledger"><x-elevation :picture="$page->picture()"/>
-            @if ($page->hangsOnHeights())<p class="mt-2"><a href="/jobs/{{ $page->job->id }}/how-sure">How sure is this, and what would settle it?</a></p>@endif
+            @if ($leaves = $page->airLeaves())<p class="mt-2 font-semibold">{{ $leaves }}</p>@endif
+            @if ($page->hangsOnHeights())<p class="mt-2"><a href="/jobs/{{ $page->job->id }}/how-sure">How sure is this, and what would free the air?</a></p>@endif
         </aside>
         <x-ledger :table="$page->ledger()"/>
     </div>

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Plan;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Plan\AirsWay;
+use Aqbel\Core\Plan\CaughtAir;
+use Aqbel\Core\Plan\Freer;
+use Aqbel\Core\Plan\Frees;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\UnitSystem;
+
+/** Air that a fill leaves, and what would free it, in the reader's units. */
+final readonly class Freeing
+{
+    private const NAMED_PARTS = 3;
+
+    public function __construct(private Circuit $circuit, private AirsWay $way, private UnitSystem $units)
+    {
+    }
+
+    /** @return list<CaughtAir> */
+    public function caught(): array
+    {
+        return $this->way->caught;
+    }
+
+    /** “0.34 L at Heater core, Heater return hose”. */
+    public function where(CaughtAir $caught): string
+    {
+        $parts = $caught->pocket->air->labels($this->circuit);
+        $more = count($parts) - self::NAMED_PARTS;
+
+        return $this->volume($caught->pocket->volumeMl()).' at '.implode(', ', array_slice($parts, 0, self::NAMED_PARTS)).($more > 0 ? " and {$more} more" : '');
+    }
+
+    public function does(Freer $freer): string
+    {
+        $by = $this->units->format($freer->byMm, Dimension::Length);
+
+        return match ($freer->by) {
+            Frees::Point => "Open {$this->circuit->ports[$freer->port]->label} too",
+            Frees::Raise => "Nose {$by} higher",
+            Frees::Funnel => "Funnel {$by} higher",
+            Frees::Vacuum => 'Fill by vacuum',
+            Frees::Run => 'One run hot, about',
+        };
+    }
+
+    /** “leaves 0.03 L here, 0.80 L in all”. */
+    public function leaves(Freer $freer): string
+    {
+        return $this->volume($freer->leavesMl).' here, '.$this->volume($freer->airMl).' in all';
+    }
+
+    private function volume(float $ml): string
+    {
+        return $this->units->format($ml, Dimension::Volume);
+    }
+}

@@ -1,0 +1,2 @@
+@include('plan.freeing')
+@include('plan.ranges')
