@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AuditController;
 use App\Http\Controllers\CalculatorController;
+use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\ConnectController;
@@ -29,16 +30,20 @@ use App\Http\Controllers\TabletController;
 use App\Http\Controllers\TemplateController;
 use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\VehicleController;
+use App\Http\Controllers\VisitController;
 use App\Http\Controllers\WorkerController;
 use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
 Route::pattern('job', '[Jj]?[0-9]{1,9}');
-Route::patterns(array_fill_keys(['seq', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet'], '[0-9]{1,9}'));
+Route::patterns(array_fill_keys(['seq', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet', 'visit'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 Route::get('/health', HealthController::class)->withoutMiddleware('web');
+
+// Asked for by other programs, which have no session: whoever has the address may.
+Route::get('/calendar/{secret}.ics', [CalendarController::class, 'feed'])->where('secret', '[A-Za-z0-9]{40}')->withoutMiddleware('web')->middleware('throttle:60,1');
 
 Route::get('/first-start', [FirstStartController::class, 'create']);
 Route::post('/first-start', [FirstStartController::class, 'store']);
@@ -98,8 +103,18 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/abandon', [JobController::class, 'abandon']);
         Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);
+        Route::get('/visits', [VisitController::class, 'show']);
+        Route::post('/visits', [VisitController::class, 'store']);
+        Route::post('/visits/ask', [VisitController::class, 'ask']);
         Route::get('/how-sure', [HowSureController::class, 'show']);
     });
+
+    Route::get('/visits', [VisitController::class, 'index']);
+    Route::get('/visits/{visit}.ics', [VisitController::class, 'ics']);
+    Route::post('/visits/{visit}/skip', [VisitController::class, 'skip']);
+    Route::post('/visits/{visit}/hand-over', [VisitController::class, 'handOver']);
+    Route::post('/calendar', [CalendarController::class, 'mine']);
+    Route::post('/shop/calendar', [CalendarController::class, 'shops']);
 
     Route::get('/vehicles', [VehicleController::class, 'index']);
     Route::get('/vehicles/vehicles.csv', [VehicleController::class, 'export']);

@@ -15,6 +15,8 @@ enum Subject: string
     case Circuit = 'circuit';
     case Vehicle = 'vehicle';
     case Job = 'job';
+    case Visit = 'visit';
+    case Calendar = 'calendar';
 
     public function label(): string
     {
@@ -27,6 +29,8 @@ enum Subject: string
             self::Circuit => 'Circuits',
             self::Vehicle => 'Vehicles',
             self::Job => 'Jobs',
+            self::Visit => 'Visits',
+            self::Calendar => 'Calendars',
         };
     }
 }

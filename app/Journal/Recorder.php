@@ -12,6 +12,7 @@ use App\Models\Person;
 use App\Models\Photo;
 use App\Photos\Photograph;
 use App\Record\Seal;
+use App\Visits\VisitBook;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Does;
@@ -357,8 +358,8 @@ final readonly class Recorder
             if ($this->job->lines()->where('key', $this->key)->exists()) {
                 return null;
             }
-            if ($this->job->refresh()->isClosed()) {
-                throw new InvalidField('finish', $this->job->life() === Life::Signed
+            if ($this->job->refresh()->stands()) {
+                throw new InvalidField('finish', $this->job->life() !== Life::GivenUp
                     ? 'This job is signed off. Its record stands as it is.'
                     : 'This job was given up. Its record stands as it is; plan a new one from where it stands.');
             }
@@ -380,6 +381,7 @@ final readonly class Recorder
             app(Projection::class)->refresh($this->job, $after);
             if ($this->job->signed_at !== null) {
                 $this->job->update(['seal' => Seal::of($this->job)]);
+                (new VisitBook($this->job))->bookWhatWasAgreed($after);
             }
 
             return $after;

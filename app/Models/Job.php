@@ -31,6 +31,8 @@ use Illuminate\Support\Facades\DB;
  * @property array<string, mixed> $plan
  * @property ?Summary $summary
  * @property Carbon|null $signed_at
+ * @property Carbon|null $followed_at  of the first visit after its signature
+ * @property Carbon|null $closed_at  since when the visits say that nothing more comes
  * @property ?string $seal  what its record was signed with; null of one that is not signed, or was before records were sealed
  * @property ?int $waits_until  of the running clock, Unix seconds
  * @property ?int $danger_since  an engine is to be shut off now, since then, Unix seconds
@@ -57,7 +59,7 @@ class Job extends Model
 
     protected $casts = [
         'kind' => JobKind::class, 'plan' => 'array', 'summary' => Summary::class, 'signed_at' => 'datetime',
-        'rests_until' => 'datetime', 'abandoned_at' => 'datetime', 'left_behind' => 'array',
+        'followed_at' => 'datetime', 'closed_at' => 'datetime', 'rests_until' => 'datetime', 'abandoned_at' => 'datetime', 'left_behind' => 'array',
     ];
 
     /** @return BelongsTo<Vehicle, $this> */
@@ -94,6 +96,8 @@ class Job extends Model
     public function life(): Life
     {
         return match (true) {
+            $this->signed_at !== null && $this->closed_at !== null => Life::Closed,
+            $this->signed_at !== null && $this->followed_at !== null => Life::Followed,
             $this->signed_at !== null => Life::Signed,
             $this->abandoned_at !== null => Life::GivenUp,
             $this->rests_until?->isFuture() === true => Life::Resting,
@@ -102,15 +106,21 @@ class Job extends Model
     }
 
     /** Signed or given up: its record stands as it is. */
-    public function isClosed(): bool
+    public function stands(): bool
     {
-        return $this->life()->isClosed();
+        return $this->life()->stands();
     }
 
     /** @return HasMany<JournalLine, $this> */
     public function lines(): HasMany
     {
         return $this->hasMany(JournalLine::class)->orderBy('seq');
+    }
+
+    /** @return HasMany<Visit, $this> */
+    public function visits(): HasMany
+    {
+        return $this->hasMany(Visit::class);
     }
 
     /** @param  Builder<Job>  $query */

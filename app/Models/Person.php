@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property string|null $pin for shared tablets; hashed
  * @property int $pin_tries wrong ones since the last right one
  * @property Carbon|null $disabled_at
+ * @property ?string $calendar secret part of its calendar's address; null while there is none
  */
 class Person extends User
 {
@@ -29,7 +30,7 @@ class Person extends User
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'pin', 'remember_token'];
+    protected $hidden = ['password', 'pin', 'remember_token', 'calendar'];
 
     /** Wrong PINs, after which only the password opens (common practice, no source). */
     public const MOST_TRIES = 5;

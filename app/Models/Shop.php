@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property array<mixed> $rules
  * @property int $lock_minutes after which a shared tablet asks who is there; 0 for never
  * @property list<string>|null $tools codes of what is at hand; null where nobody has said
+ * @property ?string $calendar secret part of its calendar's address; null while there is none
  * @property list<string>|null $granted codes of rights that technicians have here too
  */
 class Shop extends Model

@@ -100,7 +100,7 @@ class Vehicle extends Model
     /**
      * Taken out of the stored documents by the database: a plan has many numbers and the next one wants two of them.
      */
-    public function lastVisit(): ?LastVisit
+    public function lastJob(): ?LastJob
     {
         $job = Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')
             ->select(
@@ -119,7 +119,7 @@ class Vehicle extends Model
         $list = fn (string $name): array => (array) json_decode((string) $job->getAttribute($name), true);
         $watch = array_values(array_filter($list('watch'), is_string(...)));
 
-        return new LastVisit(
+        return new LastJob(
             $job->number(),
             $job->signed_at?->format('Y-m') ?? '',
             $watch,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use App\Elevation\Picture;
-use App\Models\LastVisit;
+use App\Models\LastJob;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Cover;
 use Aqbel\Core\Flow\Pocket;
@@ -38,7 +38,7 @@ final readonly class Outcome
         public Circuit $circuit,
         private Plan $plan,
         private array $ways,
-        private ?LastVisit $before,
+        private ?LastJob $before,
         public UnitSystem $units,
         private StepCatalogue $kinds,
     ) {

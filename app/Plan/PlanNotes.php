@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\LastVisit;
+use App\Models\LastJob;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Plan\JobKind;
@@ -22,7 +22,7 @@ final readonly class PlanNotes
     public function __construct(
         private Circuit $circuit,
         private Plan $plan,
-        private ?LastVisit $before,
+        private ?LastJob $before,
         private UnitSystem $units,
         private StepCatalogue $kinds,
     ) {

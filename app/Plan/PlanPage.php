@@ -6,7 +6,7 @@ namespace App\Plan;
 
 use App\Models\Job;
 use App\Models\JobTemplate;
-use App\Models\LastVisit;
+use App\Models\LastJob;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Part;
@@ -38,7 +38,7 @@ final readonly class PlanPage
         public Vehicle $vehicle,
         private Circuit $circuit,
         private Choices $choices,
-        private ?LastVisit $before,
+        private ?LastJob $before,
         private UnitSystem $units,
         private Schools $schools,
         public Worked $worked,

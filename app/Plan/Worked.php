@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Plan;
 
-use App\Models\LastVisit;
+use App\Models\LastJob;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Plan\AirsWay;
@@ -40,7 +40,7 @@ final readonly class Worked
         private Circuit $circuit,
         private Choices $choices,
         private Inventory $stores,
-        private ?LastVisit $before,
+        private ?LastJob $before,
         private UnitSystem $units,
         private Planner $planner,
         private StepCatalogue $kinds,

@@ -6,8 +6,11 @@ namespace App\Record;
 
 use App\Models\Job;
 use App\Models\Shop;
+use App\Models\Visit;
 use App\Run\EntryLine;
 use App\Run\PhotoLine;
+use App\Visits\VisitBook;
+use App\Visits\VisitRow;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
@@ -19,8 +22,11 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Visits\DaysAfterWords;
+use Aqbel\Core\Visits\VisitForm;
 use Aqbel\Core\Writing\Clerk;
 use Illuminate\Support\Facades\Cache;
 
@@ -31,6 +37,8 @@ final readonly class RecordSheet
 
     private Plan $plan;
 
+    private VisitBook $book;
+
     public function __construct(
         public Job $job,
         public Shop $shop,
@@ -40,6 +48,7 @@ final readonly class RecordSheet
         private int $now,
     ) {
         $this->plan = Plan::of($state);
+        $this->book = new VisitBook($job);
     }
 
     public function progress(): string
@@ -172,6 +181,27 @@ final readonly class RecordSheet
     public function photos(): array
     {
         return array_map(PhotoLine::of(...), $this->state->photos());
+    }
+
+    /** @return list<VisitRow> */
+    public function visits(): array
+    {
+        $form = VisitForm::of($this->state->circuit, $this->plan->rules()->vessels, $this->units);
+        $made = $this->book->all()->reject(fn (Visit $visit) => $visit->isDue());
+
+        return array_values($made->map(fn (Visit $visit) => VisitRow::of($visit, $form))->all());
+    }
+
+    public function daysAfter(): ?Verdict
+    {
+        $says = $this->book->says($this->state);
+
+        return $says === null ? null : DaysAfterWords::of($says, $this->units);
+    }
+
+    public function isDue(): bool
+    {
+        return $this->book->all()->contains(fn (Visit $visit) => $visit->isDue());
     }
 
     /** @return list<RecordRound> warm-ups and cold levels in order, with what each took */

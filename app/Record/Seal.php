@@ -59,7 +59,7 @@ final class Seal
     /** @return Collection<int, Photo> */
     private static function photographs(Job $job): Collection
     {
-        return Photo::query()->where('job_id', $job->id)->orderBy('id')->get();
+        return Photo::query()->where('job_id', $job->id)->where('of_visit', false)->orderBy('id')->get();
     }
 
     /** Whatever a database made of the order of keys. */

@@ -139,7 +139,7 @@ final readonly class RunPage
      */
     public static function of(Job $job, Person $reader, ?string $asked, string $failed = '', bool $allEntries = false): ?self
     {
-        if ($job->isClosed()) {
+        if ($job->stands()) {
             return null;
         }
         $job->loadMissing(['vehicle', 'circuit']);

@@ -23,6 +23,12 @@ final readonly class ShopPage
 
     public LastBackup $backup;
 
+    /** Where calendars ask for the shop's visits; empty while nobody made an address. */
+    public function calendar(): string
+    {
+        return $this->shop->calendar === null ? '' : url("/calendar/{$this->shop->calendar}.ics");
+    }
+
     public function __construct(public Shop $shop, public UnitSystem $units, public bool $mayChange)
     {
         $this->backup = LastBackup::here();

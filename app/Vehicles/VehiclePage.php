@@ -7,6 +7,7 @@ namespace App\Vehicles;
 use App\Models\Job;
 use App\Models\Photo;
 use App\Models\Vehicle;
+use App\Models\Visit;
 use Aqbel\Core\Judged\MixComesTo;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
@@ -40,14 +41,18 @@ final readonly class VehiclePage
 
     public NextDue $due;
 
+    /** @var Collection<int, Visit> that are to be made on it */
+    public Collection $visits;
+
     public function __construct(public Vehicle $vehicle, public UnitSystem $units, StepCatalogue $kinds)
     {
         $this->due = NextDue::of($vehicle);
         $vehicle->loadMissing('circuit:id,name');
         $this->open = $vehicle->openJob();
         $this->jobs = Job::query()->where('vehicle_id', $vehicle->id)->with('planner')->latest('id')->limit(self::MOST_JOBS)
-            ->get(['id', 'kind', 'planned_by', 'signed_at', 'abandoned_at', 'rests_until', 'created_at']);
-        $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastVisit()->watch ?? []);
+            ->get(['id', 'kind', 'planned_by', 'signed_at', 'followed_at', 'closed_at', 'abandoned_at', 'rests_until', 'created_at']);
+        $this->visits = Visit::query()->due()->whereIn('job_id', $this->jobs->pluck('id'))->with(['job.vehicle', 'holder'])->orderBy('due_on')->get();
+        $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastJob()->watch ?? []);
         $this->content = $this->content($units);
         $this->photos = Photo::query()->whereIn(
             'job_id',
@@ -77,7 +82,7 @@ final readonly class VehiclePage
             return [];
         }
         // What is closed stays as it is.
-        $inside = $last->isClosed()
+        $inside = $last->stands()
             ? Cache::remember("inside.{$last->id}.{$units->value}", self::KEPT_S, fn () => self::inside($last, $units))
             : self::inside($last, $units);
 

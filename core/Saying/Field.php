@@ -280,7 +280,7 @@ final readonly class Field
                 $this->choices[(string) $value] ?? (string) $value,
             ),
             $this->type === FieldType::Text => "{$this->label}: {$value}",
-            default => "{$this->label} {$typed}",
+            default => "{$this->label} ".($typed ?? $value),
         };
     }
 

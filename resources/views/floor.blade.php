@@ -8,6 +8,7 @@
         <a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a>
     </header>
     @if ($page->isEmpty())
+        @include('floor.visits')
         <section class="empty">
             <h2>No vehicle is open</h2>
             <p>
@@ -30,6 +31,7 @@
             <p class="now-line"><b>now</b><span>{{ date('H:i', $page->now) }}</span><i>above: on a clock · below: waiting for hands</i></p>
             <ol class="floor-hands" aria-label="Waiting for hands">@include('floor.jobs', ['jobs' => $page->hands])</ol>
         </section>
+        @include('floor.visits')
         @include('layouts.pages', ['paginator' => $page->pages])
         <x-lanes :chart="$page->lanes"/>
     @endif

@@ -16,5 +16,18 @@
             <x-input name="pin" label="PIN" type="password" autocomplete="off" inputmode="numeric"/>
             <button class="button">Keep the PIN</button>
         </form>
+        <form method="post" action="/calendar" class="sheet" id="calendar" data-once>
+            @csrf
+            <h2>Your visits in a calendar</h2>
+            @if ($calendar)
+                <p>Give this address to your calendar. Whoever has it sees your visits.</p>
+                <p class="num break-all select-all">{{ url("/calendar/{$calendar}.ics") }}</p>
+                <button class="button">Another address</button>
+                <button class="button button-quiet" name="end" value="1">Take it back</button>
+            @else
+                <p>A secret address that your calendar asks by itself.</p>
+                <button class="button">Make an address</button>
+            @endif
+        </form>
     @endunless
 </x-layout>

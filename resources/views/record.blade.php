@@ -76,6 +76,22 @@
             @endforeach
         </div>
         @if ($sheet->photos() !== [])<section><h2>Photographs</h2><x-photos :photos="$sheet->photos()"/></section>@endif
+        @if ($sheet->visits() !== [] || $sheet->job->signed_at !== null)
+            <section class="record-visits">
+                <h2>The days after <small>signed each by itself, not part of what was sealed</small></h2>
+                @if ($says = $sheet->daysAfter())<p><b>{{ $says->title }}.</b> {{ $says->reason }}</p>@endif
+                @if ($sheet->visits() === [])
+                    <p>Nobody has looked yet.</p>
+                @else
+                    <table><tbody>
+                        @foreach ($sheet->visits() as $row)
+                            <tr><th scope="row">{{ $row->day }}</th><td>{{ $row->level }}@if ($row->more !== '') · {{ $row->more }}@endif</td><td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}</td></tr>
+                        @endforeach
+                    </tbody></table>
+                @endif
+                @if ($sheet->job->signed_at)<p class="no-print"><a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/visits">{{ $sheet->isDue() ? 'Sign the visit that is due' : 'Write down a look' }}</a></p>@endif
+            </section>
+        @endif
         <footer class="record-foot">
             <div>
                 <p>The vehicle’s service manual outranks this record’s predictions. Old coolant is regulated waste. Written by Aqbel {{ config('aqbel.version') }}.</p>

@@ -18,7 +18,7 @@ final class RightsTest extends ShopTestCase
     private const ASK = [
         'clock' => Right::SetClock, 'people' => Right::ManagePeople, 'people/{person}' => Right::ManagePeople, 'tablets' => Right::ManagePeople,
         'tablets/{tablet}/end' => Right::ManagePeople, 'shop' => Right::ChangeShop, 'shop/vessels' => Right::ChangeShop, 'shop/rules' => Right::ChangeShop,
-        'shop/labour' => Right::ChangeShop, 'shop/rights' => Right::ChangeShop, 'templates' => Right::ChangeShop, 'templates/{template}' => Right::ChangeShop,
+        'shop/labour' => Right::ChangeShop, 'shop/calendar' => Right::ChangeShop, 'shop/rights' => Right::ChangeShop, 'templates' => Right::ChangeShop, 'templates/{template}' => Right::ChangeShop,
         'vehicles/{vehicle}/retire' => Right::RetireVehicles, 'stores/products' => Right::ChangePrices, 'stores/products/{product}' => Right::ChangePrices,
         'circuits' => Right::ChangeCircuits, 'circuits/layouts' => Right::ChangeCircuits, 'circuits/make/{layout}' => Right::ChangeCircuits, 'circuits/preview' => Right::ChangeCircuits, 'circuits/{circuit}' => Right::ChangeCircuits, 'circuits/{circuit}/measured' => Right::ChangeCircuits,
     ];
@@ -27,7 +27,7 @@ final class RightsTest extends ShopTestCase
     private const EVERYBODY = [
         'first-start', 'sign-in', 'sign-in/pin', 'sign-out', 'units', 'password', 'password/pin', 'sign-ins/{signIn}/end', 'jobs', 'jobs/{job}/entries', 'jobs/{job}/late',
         'jobs/{job}/cautions', 'jobs/{job}/sheet', 'jobs/{job}/finish', 'jobs/{job}/entries/{seq}', 'jobs/{job}/hand-over', 'jobs/{job}/another-way', 'jobs/{job}/rest',
-        'jobs/{job}/merge', 'jobs/{job}/abandon', 'jobs/{job}/photos', 'vehicles', 'vehicles/import', 'vehicles/{vehicle}', 'stores/containers', 'stores/containers/{container}',
+        'jobs/{job}/merge', 'jobs/{job}/abandon', 'jobs/{job}/photos', 'jobs/{job}/visits', 'jobs/{job}/visits/ask', 'visits/{visit}/skip', 'visits/{visit}/hand-over', 'calendar', 'vehicles', 'vehicles/import', 'vehicles/{vehicle}', 'stores/containers', 'stores/containers/{container}',
     ];
 
     public function test_every_way_in_that_writes_is_known_here(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Floor\FloorPage;
+use App\Visits\DueVisits;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 
@@ -13,6 +14,8 @@ final class FloorController extends Controller
 {
     public function __invoke(Request $request): View
     {
-        return view('floor', ['page' => FloorPage::read(self::person($request)->units)]);
+        $person = self::person($request);
+
+        return view('floor', ['page' => FloorPage::read($person->units), 'due' => DueVisits::now($person)]);
     }
 }

@@ -45,7 +45,7 @@ final class JobController extends JournalController
 
     public function show(Request $request, Job $job, Replanning $replanning): View|RedirectResponse
     {
-        if ($job->isClosed()) {
+        if ($job->stands()) {
             return redirect("/jobs/{$job->id}/record");
         }
         $job->loadMissing(['vehicle', 'circuit', 'planner', 'holder']);
@@ -177,7 +177,7 @@ final class JobController extends JournalController
     private function change(Request $request, Job $job, \Closure $attributes, \Closure $said, ?\Closure $then = null): void
     {
         OneWriter::run(function () use ($request, $job, $attributes, $said, $then): void {
-            if ($job->refresh()->isClosed()) {
+            if ($job->refresh()->stands()) {
                 throw new InvalidField('job', 'This job is closed. Its record stands as it is.');
             }
             $change = $said();

@@ -19,7 +19,7 @@ final class PasswordController extends Controller
     {
         return view(
             'password',
-            ['first' => self::person($request)->must_change, 'hasPin' => self::person($request)->pin !== null],
+            ['first' => self::person($request)->must_change, 'hasPin' => self::person($request)->pin !== null, 'calendar' => self::person($request)->calendar],
         );
     }
 

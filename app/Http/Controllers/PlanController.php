@@ -50,7 +50,7 @@ final class PlanController extends Controller
         $circuit = $vehicle->load('circuit')->circuit->read();
         $stores = self::stores($circuit);
         $choices = $request->choices($vehicle, $circuit, Shop::here(), $stores->offers);
-        $before = $vehicle->lastVisit();
+        $before = $vehicle->lastJob();
         $units = self::person($request)->units;
         $worked = new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
         if ($fragment !== '') {

@@ -101,7 +101,7 @@ final class RunController extends JournalController
 
     public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View|RedirectResponse
     {
-        if ($job->isClosed()) {
+        if ($job->stands()) {
             return redirect("/jobs/{$job->id}/record")->with(
                 'notice',
                 'This job is signed off. Its record stands as it is.',

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prove;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\FollowUpBooked;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepKind;
@@ -38,14 +38,14 @@ final class FollowUp extends StepKind
         ];
     }
 
+    public function observes(): array
+    {
+        return [FollowUpBooked::class];
+    }
+
     public function asks(Situation $at): array
     {
-        $usual = (string) (int) Plan::of($at)->rules()->followUpDays;
-
-        return [new Form('booked', 'Book it', [
-            Field::choice('days', 'Cold level again in', ['1' => '1 day', '3' => '3 days', '7' => '7 days'], $usual),
-            Field::text('note', 'Watch for'),
-        ])];
+        return [FollowUpBooked::asked(Plan::of($at)->rules()->followUpDays)];
     }
 
     public function atOnce(Situation $at): Form
@@ -55,6 +55,6 @@ final class FollowUp extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('booked') ? [] : [Obstacle::missing('not_booked', 'Book the follow-up.')];
+        return $at->latest(FollowUpBooked::class) !== null ? [] : [Obstacle::missing('not_booked', 'Book the follow-up.')];
     }
 }

@@ -32,6 +32,17 @@
         <section class="panel">
             <h2>Aqbel {{ config('aqbel.version') }}</h2>
             <p class="help">What came with it stands in CHANGELOG.md.</p>
+            <h2 id="calendar">The shop’s visits in a calendar</h2>
+            @if ($page->mayChange)
+                @if ($page->calendar())<p class="help">Whoever has this address sees all visits.</p><p class="num break-all select-all">{{ $page->calendar() }}</p>@endif
+                <form method="post" action="/shop/calendar" class="flex flex-wrap gap-2">
+                    @csrf
+                    <button class="button button-quiet">{{ $page->calendar() ? 'Another address' : 'Make an address' }}</button>
+                    @if ($page->calendar())<button class="button button-quiet" name="end" value="1">Take it back</button>@endif
+                </form>
+            @else
+                <p class="help">Its address is a lead’s to give.</p>
+            @endif
             <h2>Photographs</h2>
             <p class="help">They take {{ $page->photographs() }}.</p>
             <h2>Backup</h2>

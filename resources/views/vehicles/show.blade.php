@@ -34,6 +34,7 @@
                 @if ($page->vehicle->read_on) Read on {{ $page->vehicle->read_on->format('Y-m-d') }}:
                     {{ implode(', ', $page->run()) }}.@endif</p>
             @if ($page->vehicle->notes !== '')<h2>Notes</h2><p>{{ $page->vehicle->notes }}</p>@endif
+            @if ($page->visits->isNotEmpty())<h2>Visits due</h2><ul class="grid gap-1">@include('visits.due', ['visits' => $page->visits])</ul>@endif
             @if ($page->watch !== [])<h2>To watch</h2><ul>@foreach ($page->watch as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
         </section>
         <section class="panel">
@@ -42,10 +43,11 @@
             <ul class="vehicle-jobs">
                 @foreach ($page->jobs as $job)
                     <li>
-                        <a href="/jobs/{{ $job->id }}{{ $job->isClosed() ? '/record' : '' }}">{{ $job->number() }}</a>
+                        <a href="/jobs/{{ $job->id }}{{ $job->stands() ? '/record' : '' }}">{{ $job->number() }}</a>
                         <span>{{ $job->kind->label() }}, planned by {{ $job->planner->name }}</span>
                         <small>{{ $job->abandoned_at ? 'given up '.$job->abandoned_at->format('Y-m-d')
-                            : ($job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since '.$job->created_at->format('Y-m-d')) }}</small>
+                            : ($job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since '.$job->created_at->format('Y-m-d')) }}@if ($job->followed_at)
+                            · <a href="/jobs/{{ $job->id }}/visits">{{ $job->life()->label() }}{{ $job->closed_at ? ' '.$job->closed_at->format('Y-m-d') : '' }}</a>@endif</small>
                     </li>
                 @endforeach
             </ul>

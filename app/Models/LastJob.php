@@ -7,7 +7,7 @@ namespace App\Models;
 use Aqbel\Core\Plan\Usage;
 
 /** What the last finished job on a vehicle left for the next. */
-final readonly class LastVisit
+final readonly class LastJob
 {
     /**
      * @param  string  $month  as year and month, e.g. 2024-05

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Aqbel\Core\Plan\Vessels;
+use Aqbel\Core\Values;
+use Aqbel\Core\Visits\Visit as Seen;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A look at a vehicle after the record of its job was signed: due, done and signed by itself, or skipped with a reason.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property Carbon $due_on
+ * @property string $asked_by rule, judge or person
+ * @property string $watch what to look for
+ * @property Carbon|null $done_at
+ * @property string $skipped_because
+ * @property array<string, float|int|string|bool|null>|null $values codes and numbers of the core's units, by field
+ * @property array<string, string>|null $typed
+ * @property ?string $key of the press that signed it
+ * @property ?string $photo_id
+ * @property Carbon $created_at
+ * @property Job $job
+ * @property Person|null $holder in whose hands it is; anybody's where nobody is named
+ * @property Person|null $doer who signed it, or skipped it
+ */
+class Visit extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $table = 'visits';
+
+    protected $guarded = [];
+
+    protected $casts = ['due_on' => 'date', 'done_at' => 'datetime', 'values' => 'array', 'typed' => 'array'];
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function holder(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'held_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function doer(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'done_by');
+    }
+
+    /** @param  Builder<Visit>  $query */
+    public function scopeDue(Builder $query): void
+    {
+        $query->whereNull('done_at');
+    }
+
+    public function isDue(): bool
+    {
+        return $this->done_at === null;
+    }
+
+    public function isOverdue(): bool
+    {
+        return $this->isDue() && $this->due_on->endOfDay()->isPast();
+    }
+
+    public function wasSkipped(): bool
+    {
+        return $this->skipped_because !== '';
+    }
+
+    /** As the core judges it; null of one that is due or was skipped. */
+    public function seen(Vessels $vessels): ?Seen
+    {
+        return $this->done_at === null || $this->values === null ? null : Seen::of($this->done_at->getTimestamp(), new Values($this->values), $vessels);
+    }
+}

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Visits;
+
+use App\Audit\Change;
+use App\Audit\Subject;
+use App\Audit\Trail;
+use App\Journal\OneWriter;
+use App\Models\Job;
+use App\Models\Person;
+use App\Models\Photo;
+use App\Models\Visit;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Life;
+use Aqbel\Core\Observed\FollowUpBooked;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Usage;
+use Aqbel\Core\Visits\DaysAfter;
+use Aqbel\Core\Visits\DaysAfterCode;
+use Aqbel\Core\Visits\VisitForm;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Support\Carbon;
+
+/** The days after a signature: visits booked, signed, skipped and handed over. The record itself stands as it was signed. */
+final readonly class VisitBook
+{
+    private const BY_RULE = 'rule';
+
+    private const BY_JUDGE = 'judge';
+
+    private const BY_PERSON = 'person';
+
+    private const LATEST_DAYS = 400;
+
+    public function __construct(private Job $job)
+    {
+    }
+
+    /** What was booked at the end of the job, once it is signed. */
+    public function bookWhatWasAgreed(JobState $state): void
+    {
+        $booked = FollowUpBooked::in($state);
+        if ($booked !== null && $this->all()->isEmpty()) {
+            $this->add(now()->addDays($booked->days), self::BY_RULE, $booked->watch);
+        }
+    }
+
+    /** @throws InvalidField where that day cannot be */
+    public function ask(string $day, string $watch): Visit
+    {
+        $this->assertFollowed();
+        $due = preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 && strtotime($day) !== false ? Carbon::parse($day) : null;
+        if ($due === null || $due->lt(now()->startOfDay()) || $due->gt(now()->addDays(self::LATEST_DAYS))) {
+            throw new InvalidField('due_on', 'Choose a day from today on, within a year.');
+        }
+
+        return OneWriter::run(fn (): Visit => $this->add($due, self::BY_PERSON, $watch));
+    }
+
+    /** A look that nobody planned: today's, or that which the same press has written already. */
+    public function unplanned(string $key): Visit
+    {
+        return ($key === '' ? null : Visit::query()->where('job_id', $this->job->id)->where('key', $key)->first())
+            ?? new Visit(['job_id' => $this->job->id, 'due_on' => now()->format('Y-m-d'), 'asked_by' => self::BY_PERSON, 'watch' => '', 'created_at' => now()]);
+    }
+
+    /**
+     * Signs a visit, and books the next where the level does not stand still yet. The same press twice counts once.
+     *
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField|InvalidFields
+     */
+    public function sign(Visit $visit, array $raw, Person $person, string $key, ?Photo $photo = null): void
+    {
+        OneWriter::run(function () use ($visit, $raw, $person, $key, $photo): void {
+            $visit->exists && $visit->refresh();
+            if ($key !== '' && $visit->key === $key) {
+                $photo?->discard();
+
+                return;
+            }
+            if (! $visit->isDue()) {
+                throw new InvalidField('visit', "{$visit->doer?->name} has signed this visit already. What you saw besides is a visit of its own: ask for one.");
+            }
+            $this->assertFollowed();
+            $state = $this->job->state();
+            $vessels = Plan::of($state)->rules()->vessels;
+            $filled = VisitForm::of($state->circuit, $vessels, $person->units)->read($raw, $person->units);
+            VisitForm::admit($filled->values);
+            $visit->fill([
+                'done_at' => now(), 'done_by' => $person->id, 'key' => $key === '' ? null : $key, 'values' => $filled->values->toArray(), 'typed' => $filled->typed,
+                'photo_id' => $photo?->id,
+            ])->save();
+            $photo === null || Photo::query()->create([...$photo->getAttributes(), 'of_visit' => true]);
+            $this->haveRun($filled->values->number('odometer'), $filled->values->number('hours'));
+            $this->follow($state);
+        });
+    }
+
+    /** @throws InvalidField without a reason */
+    public function skip(Visit $visit, string $because, Person $person): void
+    {
+        if (trim($because) === '') {
+            throw new InvalidField('because', 'Say why nobody looks: it stands under the record.');
+        }
+        OneWriter::run(function () use ($visit, $because, $person): void {
+            if ($visit->refresh()->isDue()) {
+                $visit->update(['done_at' => now(), 'done_by' => $person->id, 'skipped_because' => mb_substr(trim($because), 0, 300)]);
+                Trail::note($person, Subject::Visit, $this->job->number(), [new Change('visit of '.$visit->due_on->format('Y-m-d'), '', 'skipped: '.trim($because))]);
+            }
+        });
+    }
+
+    public function handOver(Visit $visit, ?Person $to): void
+    {
+        OneWriter::run(fn () => $visit->update(['held_by' => $to?->id]));
+    }
+
+    /** What they all say; null before the first. */
+    public function says(?JobState $state = null): ?DaysAfter
+    {
+        $state ??= $this->job->state();
+        $vessels = Plan::of($state)->rules()->vessels;
+        $seen = array_values(array_filter($this->all()->map(fn (Visit $visit) => $visit->seen($vessels))->all()));
+
+        return DaysAfter::of($state, $seen);
+    }
+
+    /** @return Collection<int, Visit> in order of time, those due last */
+    public function all(): Collection
+    {
+        return Visit::query()->with(['holder:id,name', 'doer:id,name'])->where('job_id', $this->job->id)
+            ->orderByRaw('case when done_at is null then 1 else 0 end')->orderBy('done_at')->orderBy('due_on')->orderBy('id')->get();
+    }
+
+    private function follow(JobState $state): void
+    {
+        $says = $this->says($state);
+        $due = $this->all()->contains(fn (Visit $visit) => $visit->isDue());
+        $closed = $says?->code === DaysAfterCode::Closed && ! $due;
+        $this->job->update(['followed_at' => $this->job->followed_at ?? now(), 'closed_at' => $closed ? now() : null]);
+        if (! $due && $says !== null && ! $closed && ! $says->code->isRed()) {
+            $this->add(now()->addDays(max(1, (int) Plan::of($state)->rules()->followUpDays)), self::BY_JUDGE, '');
+        }
+    }
+
+    private function add(Carbon $due, string $by, string $watch): Visit
+    {
+        return Visit::query()->create(['job_id' => $this->job->id, 'due_on' => $due->format('Y-m-d'), 'asked_by' => $by, 'watch' => mb_substr(trim($watch), 0, 500), 'created_at' => now()]);
+    }
+
+    private function haveRun(?float $mm, ?float $seconds): void
+    {
+        $this->job->vehicle->haveRun(new Usage(
+            odometerKm: $mm === null ? null : round($mm / 1.0e6, 3),
+            hours: $seconds === null ? null : round($seconds / 3600.0, 3),
+        ));
+    }
+
+    /** @throws InvalidField of a job that is not signed */
+    private function assertFollowed(): void
+    {
+        if (! in_array($this->job->refresh()->life(), [Life::Signed, Life::Followed, Life::Closed], true)) {
+            throw new InvalidField('visit', 'This job is not signed: what is seen on it now belongs into its own steps.');
+        }
+    }
+}

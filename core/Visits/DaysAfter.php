@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Visits;
+
+use Aqbel\Core\Heat\TopUp;
+use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\Level;
+use Aqbel\Core\Judged\TopUpSeries;
+use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Quantity\Temperature;
+
+/**
+ * All top-ups of a job and of the visits after it judged as one series: what the coolant shrank or grew by between two
+ * looks taken off, against the errors of vessel and mark.
+ */
+final readonly class DaysAfter
+{
+    /** Where nobody read how warm it was: the shop, °C, and so far from it (common practice, no source). */
+    private const COLD_C = 20.0;
+
+    private const UNREAD_C = 8.0;
+
+    private const READ_C = 2.0;
+
+    private const HOUR_S = 3600.0;
+
+    private const DAY_H = 24.0;
+
+    /** A level that took no more than so many reading errors has settled (common practice, no source). */
+    private const ERRORS = 2.0;
+
+    /** A leak takes again (common practice, no source). */
+    private const LEAST_FOR_A_LEAK = 2;
+
+    private function __construct(
+        public DaysAfterCode $code,
+        public float $stillToComeMl,
+        public float $lowMl,
+        public float $highMl,
+        public float $leakMlPerDay,
+        public float $takenMl,
+        public int $looks,
+    ) {
+    }
+
+    /**
+     * Null before the first visit.
+     *
+     * @param  list<Visit>  $visits  in order of time
+     */
+    public static function of(JobState $job, array $visits): ?self
+    {
+        if ($visits === []) {
+            return null;
+        }
+        $levels = $job->stepsOf('cold_level');
+        $last = $levels === [] ? null : $levels[count($levels) - 1];
+        $series = $last === null ? [] : TopUpSeries::each($job->asAt($last)->at($last, $visits[0]->at));
+        [$began, $before] = [self::began($job, $levels) ?? $visits[0]->at, self::readAt($job, $last)];
+        [$content, $vessel] = [max(1.0, $job->ledger()->contentMl), 0.0];
+        foreach ($visits as $visit) {
+            $took = $visit->tookMl();
+            if ($took === null) {
+                continue;
+            }
+            $now = $visit->celsius ?? self::COLD_C;
+            $shrank = self::share($job, $before, $now) * $content;
+            $off = $visit->celsius === null ? self::UNREAD_C : self::READ_C;
+            $unsure = abs(self::share($job, $now + $off, $now) * $content);
+            $series[] = new TopUp(
+                max(0.0, $took - $shrank),
+                sqrt($visit->plusMinusMl ** 2 + Level::plusMinusMl($job->circuit) ** 2 + $unsure ** 2),
+                ($visit->at - $began) / self::HOUR_S,
+            );
+            $before = $now;
+            $vessel = max($vessel, $visit->plusMinusMl);
+        }
+        $settled = max(self::ERRORS * $vessel, Level::plusMinusMl($job->circuit));
+        $topUps = new TopUps($series, $settled);
+        $took = array_filter(array_slice($series, -count($visits)), fn (TopUp $topUp) => $topUp->ml > $settled);
+
+        return new self(
+            self::code($topUps, $visits, count($took)),
+            $topUps->stillToComeMl,
+            $topUps->lowMl,
+            $topUps->highMl,
+            self::perDay($topUps, $series),
+            array_sum(array_map(fn (Visit $visit) => $visit->toppedMl ?? 0.0, $visits)),
+            count($visits),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Visit>  $visits
+     * @param  int  $took  at so many of them it took more than a level can tell
+     */
+    private static function code(TopUps $topUps, array $visits, int $took): DaysAfterCode
+    {
+        $newest = $visits[count($visits) - 1];
+        $told = array_values(array_filter($visits, fn (Visit $visit) => $visit->complaintAgain !== null));
+
+        return match (true) {
+            $newest->level === LevelFound::NotSeen => DaysAfterCode::NotSeen,
+            $told !== [] && $told[count($told) - 1]->complaintAgain === true => DaysAfterCode::ComplaintAgain,
+            // One look that took something may be a pocket that the first drives have loosened.
+            $took < self::LEAST_FOR_A_LEAK && in_array($topUps->verdict, [TopUpVerdict::Leak, TopUpVerdict::Both], true) => DaysAfterCode::TooFew,
+            default => match ($topUps->verdict) {
+                TopUpVerdict::Leak => DaysAfterCode::Leak,
+                TopUpVerdict::Both => DaysAfterCode::Both,
+                TopUpVerdict::Air => DaysAfterCode::StillToCome,
+                TopUpVerdict::TooFew => DaysAfterCode::TooFew,
+                // What a customer told closes nothing: somebody of the shop looks once.
+                TopUpVerdict::Settled => array_filter($visits, fn (Visit $visit) => ! $visit->told) === [] ? DaysAfterCode::TooFew : DaysAfterCode::Closed,
+            },
+        };
+    }
+
+    /** @param  list<TopUp>  $series */
+    private static function perDay(TopUps $topUps, array $series): float
+    {
+        $hours = ($series[count($series) - 1]->atHours ?? 0.0) - ($series[0]->atHours ?? 0.0);
+
+        return $hours > 0.0 && count($series) > 1 ? $topUps->leakMlPerCycle * (count($series) - 1) / $hours * self::DAY_H : 0.0;
+    }
+
+    /** By which share the content is smaller, from one temperature to another; negative where it grew. */
+    private static function share(JobState $job, float $fromC, float $toC): float
+    {
+        $mixture = new Mixture($job->circuit->facts->base, min(1.0, max(0.0, $job->ledger()->fraction() ?? Plan::of($job)->choices->targetFraction)));
+
+        return 1.0 - $mixture->density(Temperature::celsius($fromC)) / $mixture->density(Temperature::celsius($toC));
+    }
+
+    /** How warm the coolant was at the last level of the job. */
+    private static function readAt(JobState $job, ?Step $last): float
+    {
+        $read = $last === null ? [] : $job->observed($last->id, CoolantRead::class);
+
+        return $read === [] ? self::COLD_C : $read[count($read) - 1]->celsius;
+    }
+
+    /**
+     * When the first of its cold levels was read.
+     *
+     * @param  list<Step>  $levels
+     */
+    private static function began(JobState $job, array $levels): ?int
+    {
+        foreach ($levels as $level) {
+            $topped = $job->entriesOf($level->id, 'topped');
+            if ($topped !== []) {
+                return $topped[count($topped) - 1]->at;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Visits;
+
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Verdict;
+
+/** What the days after say, in the reader's units. */
+final class DaysAfterWords
+{
+    public static function of(DaysAfter $says, UnitSystem $units): Verdict
+    {
+        $volume = fn (float $ml): string => $units->format($ml, Dimension::Volume);
+        $taken = "Taken in {$says->looks} ".($says->looks === 1 ? 'look' : 'looks').": {$volume($says->takenMl)}.";
+        $code = $says->code->value;
+
+        return match ($says->code) {
+            DaysAfterCode::Closed => Verdict::pass($code, 'Closed', "The level stands still. {$taken}"),
+            DaysAfterCode::StillToCome => Verdict::wait($code, "{$volume($says->stillToComeMl)} still to come",
+                "Between {$volume($says->lowMl)} and {$volume($says->highMl)}: what is left of the air works out. {$taken} Look again in some days."),
+            DaysAfterCode::TooFew => Verdict::wait($code, 'One look more tells', "{$taken} Whether it stands still shows at the next look, cold, and read by somebody of the shop."),
+            DaysAfterCode::Leak => Verdict::stop($code, 'A leak',
+                "It takes by the hour, about {$volume($says->leakMlPerDay)} a day, and that is no air. {$taken} Plan a job for coolant lost: pressure, joints, heater, oil."),
+            DaysAfterCode::Both => Verdict::stop($code, 'Air, and a leak beside it',
+                "About {$volume($says->leakMlPerDay)} a day goes besides what the air takes. {$taken} Plan a job for coolant lost."),
+            DaysAfterCode::ComplaintAgain => Verdict::stop($code, 'The complaint is there again', "What the job was for has come back. {$taken} Plan a job on it."),
+            DaysAfterCode::NotSeen => Verdict::stop($code, 'No coolant to be seen',
+                "Do not drive it, and never open it hot. {$taken} Plan a job for coolant lost: where it went comes before filling it up."),
+        };
+    }
+}
