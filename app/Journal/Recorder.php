@@ -23,6 +23,7 @@ use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Format\PlanCodec;
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -380,7 +381,7 @@ final readonly class Recorder
             }
             app(Projection::class)->refresh($this->job, $after);
             if ($this->job->signed_at !== null) {
-                $this->job->update(['seal' => Seal::of($this->job)]);
+                $this->job->update(['seal' => Seal::of($this->job), 'left_behind' => LeftBehind::signed($after, $this->job->number())?->toArray()]);
                 (new VisitBook($this->job))->bookWhatWasAgreed($after);
             }
 

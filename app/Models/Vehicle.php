@@ -68,7 +68,7 @@ class Vehicle extends Model
         );
     }
 
-    /** What the last job on it left, where that was given up; null where it was signed, or there is none. */
+    /** What the last job on it left, where that was given up, or signed short of its mark; null where there is nothing to say. */
     public function leftBehind(): ?LeftBehind
     {
         $last = Job::query()->where('vehicle_id', $this->id)->latest('id')->first([
@@ -77,7 +77,7 @@ class Vehicle extends Model
             'left_behind',
         ]);
 
-        return $last?->abandoned_at === null ? null : ChoicesCodec::readLeft($last->left_behind ?? []);
+        return $last === null || ($last->abandoned_at === null && $last->left_behind === null) ? null : ChoicesCodec::readLeft($last->left_behind ?? []);
     }
 
     /** What was read at planning is what it has run; nothing that nobody read is kept. */

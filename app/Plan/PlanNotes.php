@@ -59,7 +59,7 @@ final readonly class PlanNotes
         return new Note(
             'triangle-alert',
             'wait',
-            "{$left->job} was given up.",
+            $left->signed ? "{$left->job} was signed short of its mark." : "{$left->job} was given up.",
             ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ').$inside,
         );
     }

@@ -86,8 +86,11 @@ final readonly class VehiclePage
             ? Cache::remember("inside.{$last->id}.{$units->value}", self::KEPT_S, fn () => self::inside($last, $units))
             : self::inside($last, $units);
 
+        $since = Visit::query()->where('job_id', $last->id)->whereNotNull('done_at')->get()->sum(fn (Visit $visit) => (float) ($visit->values['volume'] ?? 0.0));
+
         return [
             ...$inside,
+            ...$since > 0.0 ? [['Topped up since', $units->format($since, Dimension::Volume)]] : [],
             ['By', "{$last->number()}, ".match (true) {
                 $last->signed_at !== null => "signed {$last->signed_at->format('Y-m-d')}",
                 $last->abandoned_at !== null => "given up {$last->abandoned_at->format('Y-m-d')}",

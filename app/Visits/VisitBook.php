@@ -17,6 +17,7 @@ use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Life;
 use Aqbel\Core\Observed\FollowUpBooked;
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Usage;
 use Aqbel\Core\Visits\DaysAfter;
@@ -143,7 +144,10 @@ final readonly class VisitBook
         $says = $this->says($state);
         $due = $this->all()->contains(fn (Visit $visit) => $visit->isDue());
         $closed = $says?->code === DaysAfterCode::Closed && ! $due;
-        $this->job->update(['followed_at' => $this->job->followed_at ?? now(), 'closed_at' => $closed ? now() : null]);
+        $this->job->update([
+            'followed_at' => $this->job->followed_at ?? now(), 'closed_at' => $closed ? now() : null,
+            'left_behind' => LeftBehind::signed($state, $this->job->number(), $says->takenMl ?? 0.0)?->toArray(),
+        ]);
         if (! $due && $says !== null && ! $closed && ! $says->code->isRed()) {
             $this->add(now()->addDays(max(1, (int) Plan::of($state)->rules()->followUpDays)), self::BY_JUDGE, '');
         }

@@ -7,7 +7,7 @@ namespace Aqbel\Core\Plan;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\PortState;
 
-/** What a job that was given up leaves to the next one on the same vehicle. */
+/** What a job that was given up, or signed short of its mark, leaves to the next one on the same vehicle. */
 final readonly class LeftBehind
 {
     /** Under which closing up ticks that a port left open is closed, before the port. */
@@ -17,9 +17,30 @@ final readonly class LeftBehind
      * @param  string  $job  its number
      * @param  list<string>  $open  ports that stand open
      * @param  ?float  $contentMl  inside by its ledger; null where nobody recorded what was found
+     * @param  bool  $signed  whether it was signed: then it was full to its mark by the level, if not by its sums
      */
-    public function __construct(public string $job, public array $open = [], public ?float $contentMl = null, public float $plusMinusMl = 0.0)
+    public function __construct(
+        public string $job,
+        public array $open = [],
+        public ?float $contentMl = null,
+        public float $plusMinusMl = 0.0,
+        public bool $signed = false,
+    ) {
+    }
+
+    /**
+     * What a signed job leaves, with what went in since; null where that is all that goes in.
+     *
+     * @param  float  $sinceMl  topped up in the days after
+     */
+    public static function signed(JobState $job, string $number, float $sinceMl = 0.0): ?self
     {
+        $ledger = $job->ledger();
+        $short = $ledger->trappedAirMl() - $sinceMl;
+
+        return $ledger->lines === [] || $short <= $ledger->trappedAirPlusMinusMl()
+            ? null
+            : new self($number, [], max(0.0, $ledger->contentMl + $sinceMl), $ledger->plusMinusMl, true);
     }
 
     /** What a job leaves as it stands: its own, and of what it found left open all that nobody has closed since. */
@@ -49,9 +70,9 @@ final readonly class LeftBehind
         return $this->contentMl !== null && $this->contentMl <= $this->plusMinusMl;
     }
 
-    /** @return array{job: string, open: list<string>, content_ml: ?float, plus_minus_ml: float} */
+    /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['job' => $this->job, 'open' => $this->open, 'content_ml' => $this->contentMl, 'plus_minus_ml' => $this->plusMinusMl];
+        return [...$this->signed ? ['signed' => true] : [], 'job' => $this->job, 'open' => $this->open, 'content_ml' => $this->contentMl, 'plus_minus_ml' => $this->plusMinusMl];
     }
 }

@@ -127,6 +127,21 @@ final class VisitTest extends ShopTestCase
         $this->get("/jobs/{$job->id}/visits")->assertSee('told by the customer')->assertSee('One look more tells');
     }
 
+    public function test_what_was_signed_short_of_its_mark_is_where_the_next_plan_begins(): void
+    {
+        $job = $this->signed();
+        self::assertNull($job->left_behind, 'it was full');
+        $state = $job->state();
+        $short = \Aqbel\Core\Plan\LeftBehind::signed($state, $job->number(), -1500.0);
+        self::assertNotNull($short);
+        $job->update(['left_behind' => $short->toArray()]);
+        $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertOk()->assertSee("{$job->number()} was signed short of its mark");
+        $next = $this->plan('SKP 660');
+        $this->get("/jobs/{$next->id}?step=found")->assertOk()->assertSee("{$job->number()} was signed with");
+        // What went in since is taken off what was missing.
+        self::assertNull(\Aqbel\Core\Plan\LeftBehind::signed($state, $job->number(), 10.0));
+    }
+
     public function test_calendars_show_what_is_due_and_drop_what_is_done(): void
     {
         $job = $this->signed();

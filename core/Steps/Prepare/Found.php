@@ -77,6 +77,10 @@ final class Found extends StepKind
         $inside = $left->contentMl === null ? 'what is inside nobody recorded' : "{$at->litres($left->contentMl)} "
             ."± {$at->litres($left->plusMinusMl)} inside by its ledger";
 
+        if ($left->signed) {
+            return ["{$left->job} was signed with {$inside}, short of the mark: what is missing may have gone in since, or be air. Look first."];
+        }
+
         return ["{$left->job} was given up: {$inside}".($open === [] ? '' : '; open: '.implode(', ', $open)).'. Look whether that is still so.'];
     }
 
@@ -92,6 +96,7 @@ final class Found extends StepKind
         $choices = Plan::of($at)->choices;
         $likely = match (true) {
             $choices->arrivesEmpty() => 'empty',
+            $choices->left?->signed === true => 'low',
             $choices->left?->contentMl !== null => 'partly',
             $choices->jobKind === JobKind::Lost => 'low',
             $choices->content === Compatibility::Water => 'water',
