@@ -103,6 +103,9 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/abandon', [JobController::class, 'abandon']);
         Route::post('/photos', [PhotoController::class, 'store']);
         Route::get('/record', [RecordController::class, 'show']);
+        Route::get('/record.pdf', [RecordController::class, 'pdf']);
+        Route::get('/hand-over.pdf', [RecordController::class, 'handOver']);
+        Route::get('/label.pdf', [RecordController::class, 'label']);
         Route::get('/visits', [VisitController::class, 'show']);
         Route::post('/visits', [VisitController::class, 'store']);
         Route::post('/visits/ask', [VisitController::class, 'ask']);

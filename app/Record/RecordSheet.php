@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Elevation\Picture;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Visit;
@@ -175,6 +176,12 @@ final readonly class RecordSheet
         $key = "story.{$this->job->id}.{$this->state->journal->last()}.{$this->units->value}";
 
         return Cache::remember($key, self::KEPT_S, $this->written(...));
+    }
+
+    /** The circuit as its sums left it. */
+    public function picture(): Picture
+    {
+        return new Picture($this->state->circuit, $this->job->summary?->runs());
     }
 
     /** @return list<PhotoLine> */

@@ -7,6 +7,7 @@ namespace App\Vehicles;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Vehicle;
+use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\ChangeInterval;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\IntervalUsed;
@@ -38,9 +39,9 @@ final readonly class NextDue
         $shops = Shop::here()->houseRules()->changeLater;
         $interval = $vehicle->interval($shops);
         $own = $interval != $shops;
-        // The last job by which coolant came out, and did not go back in.
+        // The last job by which coolant came out, and did not go back in, or that filled what arrived empty.
         $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')
-            ->whereJsonLength('plan->choices->drains', '>', 0)
+            ->where(fn (Builder $jobs) => $jobs->whereJsonLength('plan->choices->drains', '>', 0)->orWhere('plan->choices->content', Compatibility::Nothing->value))
             ->where(fn (Builder $jobs) => $jobs->whereNull('summary->renewed')->orWhere('summary->renewed', true))
             ->latest('signed_at')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
         if ($job === null) {

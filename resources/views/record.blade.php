@@ -6,7 +6,12 @@
                 <h1>Cooling circuit record {{ $sheet->job->number() }}</h1>
                 <p><span class="plate">{{ $sheet->job->vehicle->plate }}</span> {{ $sheet->job->vehicle->name }} · {{ $sheet->job->kind->label() }}</p>
             </div>
-            <button type="button" class="button no-print" data-print data-key="p" data-key-label="Print">Print</button>
+            <div class="no-print flex flex-wrap items-start justify-end gap-2">
+                <button type="button" class="button" data-print data-key="p" data-key-label="Print">Print</button>
+                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/record.pdf">PDF</a>
+                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/hand-over.pdf">For the driver</a>
+                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/label.pdf">Label</a>
+            </div>
         </header>
         <p class="record-state">
             @if ($sheet->abandoned() !== '')<b>{{ $sheet->abandoned() }}</b> {{ $sheet->progress() }}
@@ -46,6 +51,7 @@
                         <tr><td>{{ $what }}</td><td class="num">{{ $volume }}</td><td class="num">{{ $unsure }}</td></tr>
                     @endforeach
                 </tbody></table>
+                <figure class="elevation mt-4 max-w-80">@include('elevation.svg', ['picture' => $sheet->picture()])</figure>
             </section>
         </div>
         @if ($sheet->passedOver() !== [])

@@ -12,7 +12,7 @@ text{font-family:sans-serif;font-size:16px;fill:{{ $quiet }}}
 .el-room{fill:{{ $ground }}}
 .el-fins{fill:none;stroke:{{ $ground }};stroke-width:1.4;opacity:.7}
 .el-end,.el-cap,.el-fan{fill:{{ $quiet }};stroke:{{ $ink }}}
-.el-tube path{fill:none}
+.el-halo,.el-pipe,.el-bore,.el-flow,.el-caught{fill:none}
 .el-halo,.el-bore{stroke:{{ $ground }}}
 .el-pipe{stroke:{{ $ink }}}
 .el-flow{stroke:{{ $coolant }}}

@@ -28,8 +28,9 @@
             @foreach ($tubes as $tube)<path d="{{ $tube->path }}" class="el-pipe" stroke-width="{{ $tube->bore + 3 }}"/>@endforeach
             @foreach ($tubes as $tube)
                 <path d="{{ $tube->path }}" class="el-bore" stroke-width="{{ $tube->bore }}"/>
-                @foreach ($tube->filled($coolant) as $dash)<path d="{{ $tube->path }}" class="el-flow" stroke-width="{{ $tube->bore }}" pathLength="1" stroke-dasharray="{{ $dash }}"/>@endforeach
-                @foreach ($tube->filled($trapped) as $dash)<path d="{{ $tube->path }}" class="el-caught" stroke-width="{{ $tube->bore }}" pathLength="1" stroke-dasharray="{{ $dash }}"/>@endforeach
+                @php $length = $alone ? $tube->length() : 1.0; @endphp
+                @foreach ($tube->filled($coolant, $length) as $dash)<path d="{{ $tube->path }}" class="el-flow" stroke-width="{{ $tube->bore }}"@unless ($alone) pathLength="1"@endunless stroke-dasharray="{{ $dash }}"/>@endforeach
+                @foreach ($tube->filled($trapped, $length) as $dash)<path d="{{ $tube->path }}" class="el-caught" stroke-width="{{ $tube->bore }}"@unless ($alone) pathLength="1"@endunless stroke-dasharray="{{ $dash }}"/>@endforeach
             @endforeach
         </g>
     @endforeach

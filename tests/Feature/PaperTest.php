@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Models\Job;
+
+/** What leaves on paper, read back by another program. */
+final class PaperTest extends ShopTestCase
+{
+    public function test_the_record_on_paper_says_the_numbers_of_the_page_in_their_order_on_two_sheets(): void
+    {
+        $job = $this->signed();
+        $page = (string) $this->get("/jobs/{$job->id}/record")->assertOk()->getContent();
+        $pdf = $this->get("/jobs/{$job->id}/record.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
+        [$text, $info] = $this->read((string) $pdf->getContent());
+        self::assertEquals(self::numbers(self::plain($page)), self::numbers((string) preg_replace('/^Record J.*$/m', '', $text)));
+        self::assertStringContainsString("Cooling circuit record {$job->number()}", $info);
+        self::assertMatchesRegularExpression('/Pages:\s+[12]\n/', $info);
+    }
+
+    public function test_the_driver_takes_along_what_was_done_what_is_in_it_and_when_to_come_in_either_units(): void
+    {
+        $job = $this->signed();
+        [$text] = $this->read((string) $this->get("/jobs/{$job->id}/hand-over.pdf")->assertOk()->getContent());
+        foreach (['Never open the cap of a warm engine', 'What was done', '5.90 L of coolant came out', 'Safe from frost down to', 'More than', 'On '.now()->addDays(3)->format('Y-m-d')] as $said) {
+            self::assertStringContainsString($said, $text);
+        }
+        [$us] = $this->read((string) $this->get("/jobs/{$job->id}/hand-over.pdf?units=us")->assertOk()->getContent());
+        self::assertStringContainsString('6.23 qt of coolant came out', $us);
+        self::assertMatchesRegularExpression('/down to\s+−\d+ °F/u', $us);
+        self::assertStringNotContainsString(' L ', $us);
+        [$label, $info] = $this->read((string) $this->get("/jobs/{$job->id}/label.pdf")->assertOk()->getContent());
+        foreach ([$job->number(), $job->signed_at?->format('Y-m-d') ?? '', 'SKP 660', '%', '°C'] as $said) {
+            self::assertStringContainsString($said, $label);
+        }
+        self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info);
+    }
+
+    /** @return array{string, string} its text, and what it says of itself */
+    private function read(string $pdf): array
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'aqbel');
+        file_put_contents($file, $pdf);
+        $read = [(string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'), (string) shell_exec('pdfinfo '.escapeshellarg($file))];
+        unlink($file);
+
+        return $read;
+    }
+
+    private static function plain(string $html): string
+    {
+        $main = (string) preg_replace('#.*<article[^>]*>|</article>.*#s', '', $html);
+
+        return html_entity_decode((string) preg_replace(['#<(script|style)\b.*?</\1>#s', '#<(\w+)[^>]*no-print[^>]*>.*?</\1>#s', '#<footer.*?<p class="seal">#s', '#<[^>]+>#s'], ' ', $main));
+    }
+
+    /** @return array<string, int> how often each number stands there */
+    private static function numbers(string $text): array
+    {
+        preg_match_all('/\d+(?:[.,]\d+)?/', $text, $found);
+        $counted = array_count_values($found[0]);
+        ksort($counted);
+
+        return $counted;
+    }
+
+    private function signed(): Job
+    {
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until(null);
+
+        return $job->refresh();
+    }
+}
