@@ -106,6 +106,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/record.pdf', [RecordController::class, 'pdf']);
         Route::get('/hand-over.pdf', [RecordController::class, 'handOver']);
         Route::get('/label.pdf', [RecordController::class, 'label']);
+        Route::get('/job.json', [RecordController::class, 'json']);
+        Route::get('/readings.csv', [RecordController::class, 'readings']);
         Route::get('/visits', [VisitController::class, 'show']);
         Route::post('/visits', [VisitController::class, 'store']);
         Route::post('/visits/ask', [VisitController::class, 'ask']);
@@ -137,6 +139,8 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/stores/containers/{container}', [StoresController::class, 'count']);
     Route::get('/bench/{name?}', CalculatorController::class);
     Route::get('/records', [RecordController::class, 'index']);
+    Route::post('/records/import', [RecordController::class, 'import']);
+    Route::get('/records/{table}.csv', [RecordController::class, 'table'])->where('table', 'jobs|visits|stock|waste');
     Route::get('/circuits', [CircuitController::class, 'index']);
     Route::get('/circuits/new', [CircuitController::class, 'create']);
     Route::get('/circuits/make', [MakerController::class, 'choose']);

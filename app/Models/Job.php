@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Calc\Input;
+use App\Calc\StoredJob;
 use App\Floor\Summary;
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Job\Entry;
@@ -33,6 +35,7 @@ use Illuminate\Support\Facades\DB;
  * @property Carbon|null $signed_at
  * @property Carbon|null $followed_at  of the first visit after its signature
  * @property Carbon|null $closed_at  since when the visits say that nothing more comes
+ * @property ?string $document  all of a job that came from elsewhere, as it came; null of one of this shop
  * @property ?string $seal  what its record was signed with; null of one that is not signed, or was before records were sealed
  * @property ?int $waits_until  of the running clock, Unix seconds
  * @property ?int $danger_since  an engine is to be shut off now, since then, Unix seconds
@@ -154,6 +157,9 @@ class Job extends Model
     /** Read without models: a journal has a hundred lines and every page of the run folds it. */
     public function state(): JobState
     {
+        if ($this->document !== null) {
+            return StoredJob::state(new Input(self::decoded($this->document)));
+        }
         [, , $plan, $circuit] = $this->read();
         $query = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')->where('job_id', $this->id)->orderBy('seq')
             ->select(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed', 'arrived', 'person_id']);

@@ -52,6 +52,23 @@ final readonly class RecordSheet
         $this->book = new VisitBook($job);
     }
 
+    /** Where a job that came from elsewhere was written; empty of one of this shop. */
+    public function cameFrom(): string
+    {
+        $told = $this->foreign();
+
+        return $told === [] ? '' : "Brought in from another shop, where it is record {$told['number']}. Nothing is written on it here.";
+    }
+
+    /** @return array<string, string> what a document that came from elsewhere says of its job */
+    private function foreign(): array
+    {
+        $document = $this->job->document === null ? null : json_decode($this->job->document, true);
+        $job = is_array($document) && is_array($document['job'] ?? null) ? $document['job'] : [];
+
+        return $this->job->document === null ? [] : array_map(strval(...), array_filter($job, is_scalar(...))) + ['number' => '', 'planned_by' => ''];
+    }
+
     public function progress(): string
     {
         return count($this->state->closed).' of '.count($this->state->steps).' steps finished.';
@@ -96,7 +113,9 @@ final readonly class RecordSheet
         $turned = fn (Entry $entry): string => ' From '.date('H:i', $entry->at)." on {$entry->text(Replan::SAID)}, {$entry->person}"
             .($entry->text(Replan::WHY) === '' ? '' : ": {$entry->text(Replan::WHY)}").'.';
 
-        return "Planned by {$this->job->planner->name}, {$school}, circuit revision {$this->job->circuit->revision}. "
+        $planner = $this->foreign()['planned_by'] ?? $this->job->planner->name;
+
+        return "Planned by {$planner}, {$school}, circuit revision {$this->job->circuit->revision}. "
             ."Complaint: {$complaint}.".implode('', array_map($turned, $turns)).$this->notPressed();
     }
 

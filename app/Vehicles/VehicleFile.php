@@ -7,6 +7,7 @@ namespace App\Vehicles;
 use App\Models\Circuit;
 use App\Models\Right;
 use App\Models\Vehicle;
+use App\Shop\Spreadsheet;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -29,26 +30,23 @@ final class VehicleFile
     /** A millisecond each, looked at under the lock that everybody who writes waits for. */
     private const MOST_LINES = 500;
 
-    private const MARK = "\u{FEFF}";
-
     /** @return string with a mark at its start by which spreadsheets know the encoding */
     public static function written(UnitSystem $units): string
     {
-        $out = fopen('php://temp', 'r+') ?: throw new \RuntimeException('No memory for a file.');
-        fputcsv($out, self::COLUMNS, escape: '');
-        foreach (Vehicle::query()->with('circuit:id,name')->orderBy('plate')->lazy(200) as $vehicle) {
-            $shown = VehicleInput::shown($vehicle, $units);
-            $line = [$vehicle->plate, $vehicle->name, $vehicle->circuit->name, $vehicle->notes];
-            foreach (VehicleInput::form($units)->fields as $field) {
-                $text = $shown[$field->name];
-                $unit = $field->assumedUnit($units);
-                $line[] = $text === '' || $unit === Unit::Share ? $text : "{$text} {$unit->value}";
+        $rows = (function () use ($units): \Generator {
+            foreach (Vehicle::query()->with('circuit:id,name')->orderBy('plate')->lazy(200) as $vehicle) {
+                $shown = VehicleInput::shown($vehicle, $units);
+                $line = [$vehicle->plate, $vehicle->name, $vehicle->circuit->name, $vehicle->notes];
+                foreach (VehicleInput::form($units)->fields as $field) {
+                    $text = $shown[$field->name];
+                    $unit = $field->assumedUnit($units);
+                    $line[] = $text === '' || $unit === Unit::Share ? $text : "{$text} {$unit->value}";
+                }
+                yield [...$line, $vehicle->retired_at?->format('Y-m-d') ?? ''];
             }
-            $line[] = $vehicle->retired_at?->format('Y-m-d') ?? '';
-            fputcsv($out, array_map(self::harmless(...), $line), escape: '');
-        }
+        })();
 
-        return self::MARK.stream_get_contents($out, offset: 0);
+        return Spreadsheet::text(self::COLUMNS, $rows);
     }
 
     /**
@@ -182,7 +180,7 @@ final class VehicleFile
         );
         [$lines, $number] = [[], 1];
         while (($cells = fgetcsv($in, separator: $between, escape: '')) !== false) {
-            $cells = array_map(fn (?string $cell) => self::meant(trim((string) $cell)), $cells);
+            $cells = array_map(fn (?string $cell) => Spreadsheet::meant(trim((string) $cell)), $cells);
             if (implode('', $cells) !== '') {
                 $lines[] = [$number, $cells];
             }
@@ -204,7 +202,7 @@ final class VehicleFile
         if (strlen($text) > self::MOST_BYTES) {
             throw new InvalidField('file', 'The file is larger than 1 MB. Bring it in in parts.');
         }
-        $text = str_starts_with($text, self::MARK) ? substr($text, strlen(self::MARK)) : $text;
+        $text = str_starts_with($text, Spreadsheet::MARK) ? substr($text, strlen(Spreadsheet::MARK)) : $text;
         if (! mb_check_encoding($text, 'UTF-8')) {
             // Spreadsheets of the region write this where they do not write UTF-8.
             $text = mb_convert_encoding($text, 'UTF-8', 'Windows-1252');
@@ -214,16 +212,5 @@ final class VehicleFile
         }
 
         return str_replace(["\r\n", "\r"], "\n", $text);
-    }
-
-    /** A text that a spreadsheet would take for a formula gets a mark before it; reading takes it off again. */
-    private static function harmless(string $text): string
-    {
-        return preg_match('/^[=+\-@\t\']/', $text) === 1 ? "'{$text}" : $text;
-    }
-
-    private static function meant(string $text): string
-    {
-        return preg_match('/^\'[=+\-@\t\']/', $text) === 1 ? substr($text, 1) : $text;
     }
 }

@@ -135,6 +135,10 @@ final readonly class VisitBook
     /** @return Collection<int, Visit> in order of time, those due last */
     public function all(): Collection
     {
+        if ($this->job->document !== null) {
+            return ForeignVisits::of($this->job->document);
+        }
+
         return Visit::query()->with(['holder:id,name', 'doer:id,name'])->where('job_id', $this->job->id)
             ->orderByRaw('case when done_at is null then 1 else 0 end')->orderBy('done_at')->orderBy('due_on')->orderBy('id')->get();
     }
@@ -169,6 +173,9 @@ final readonly class VisitBook
     /** @throws InvalidField of a job that is not signed */
     private function assertFollowed(): void
     {
+        if ($this->job->document !== null) {
+            throw new InvalidField('visit', 'This job came from another shop: its days after are looked at there.');
+        }
         if (! in_array($this->job->refresh()->life(), [Life::Signed, Life::Followed, Life::Closed], true)) {
             throw new InvalidField('visit', 'This job is not signed: what is seen on it now belongs into its own steps.');
         }

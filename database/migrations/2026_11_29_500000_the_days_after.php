@@ -37,6 +37,8 @@ return new class extends Migration
         Schema::table('jobs', function (Blueprint $table) {
             $table->dateTime('followed_at')->nullable();
             $table->dateTime('closed_at')->nullable();
+            // Of a job that came from elsewhere: all of it, as it came.
+            $table->text('document')->nullable();
         });
         // One that was taken after the record was signed is not what it was signed with.
         Schema::table('photos', fn (Blueprint $table) => $table->boolean('of_visit')->default(false));

@@ -11,8 +11,11 @@
                 <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/record.pdf">PDF</a>
                 <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/hand-over.pdf">For the driver</a>
                 <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/label.pdf">Label</a>
+                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/job.json">Data</a>
+                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/readings.csv">Readings</a>
             </div>
         </header>
+        @if ($sheet->cameFrom() !== '')<p class="font-semibold">{{ $sheet->cameFrom() }}</p>@endif
         <p class="record-state">
             @if ($sheet->abandoned() !== '')<b>{{ $sheet->abandoned() }}</b> {{ $sheet->progress() }}
             @elseif ($sheet->signedBy() !== ''){{ $sheet->signedBy() }}
@@ -95,7 +98,7 @@
                         @endforeach
                     </tbody></table>
                 @endif
-                @if ($sheet->job->signed_at)<p class="no-print"><a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/visits">{{ $sheet->isDue() ? 'Sign the visit that is due' : 'Write down a look' }}</a></p>@endif
+                @if ($sheet->job->signed_at && $sheet->cameFrom() === '')<p class="no-print"><a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/visits">{{ $sheet->isDue() ? 'Sign the visit that is due' : 'Write down a look' }}</a></p>@endif
             </section>
         @endif
         <footer class="record-foot">

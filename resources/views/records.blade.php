@@ -32,4 +32,23 @@
     @else
         <section class="empty"><h2>Nothing found</h2><p>Try part of the plate, or the vehicle’s name.</p></section>
     @endif
+    <section class="mt-8 bg-panel p-5" aria-labelledby="leave-title">
+        <h2 id="leave-title">As tables, and from elsewhere</h2>
+        <p class="flex flex-wrap gap-2">
+            @foreach (['jobs' => 'Jobs', 'visits' => 'Visits', 'stock' => 'Stock movements', 'waste' => 'Waste by month'] as $table => $name)
+                <a class="button button-quiet" href="/records/{{ $table }}.csv">{{ $name }}</a>
+            @endforeach
+        </p>
+        @if ($mayImport)
+            <form method="post" action="/records/import" enctype="multipart/form-data" class="mt-4 flex flex-wrap items-end gap-2" data-once>
+                @csrf
+                <div class="field">
+                    <label for="job-file">A job of another shop, written there under “Data”</label>
+                    <input id="job-file" type="file" name="file" accept="application/json,.json">
+                    @error ('file')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
+                </div>
+                <button class="button button-quiet">Bring it in</button>
+            </form>
+        @endif
+    </section>
 </x-layout>

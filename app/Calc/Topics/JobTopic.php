@@ -5,12 +5,11 @@ declare(strict_types=1);
 namespace App\Calc\Topics;
 
 use App\Calc\Input;
+use App\Calc\JobSaid;
+use App\Calc\StoredJob;
 use App\Calc\Topic;
 use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\Step;
-use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Plan\Planner;
-use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Refusal;
@@ -41,6 +40,10 @@ final class JobTopic implements Topic
         $input->choice('format', [self::FORMAT]);
         $circuit = $input->circuit();
         $kinds = StepCatalogue::standard();
+        if ($input->has('plan')) {
+            // As it was exported: its lines were taken when they were written, and are only folded.
+            return [...JobSaid::at(StoredJob::state($input), StoredJob::lastAt($input), $kinds), 'refused' => []];
+        }
         $planner = new Planner($kinds, SchoolCatalogue::standard());
         $plan = $planner->plan($circuit, $input->choices($circuit));
         $script = new Script(new JobState($circuit, $plan, $kinds), $kinds, new Replanning($kinds, $planner));
@@ -61,20 +64,9 @@ final class JobTopic implements Topic
      */
     public static function said(Script $script, int $now, StepCatalogue $kinds): array
     {
-        $state = $script->state();
-
-        return [
-            'steps' => array_map(
-                fn (Step $step) => self::step($state, $step, $now, $kinds),
-                array_values($state->steps),
-            ),
-            'ledger' => self::ledger($state->ledger()),
-            'neck' => $state->running()->neck()?->value,
-            'next' => $state->stepInHand()?->id,
-            'refused' => array_map(fn (Refusal $refusal) => [
-                'line' => $refusal->line->number, 'field' => $refusal->field, 'message' => $refusal->message,
-            ], $script->refused()),
-        ];
+        return [...JobSaid::at($script->state(), $now, $kinds), 'refused' => array_map(fn (Refusal $refusal) => [
+            'line' => $refusal->line->number, 'field' => $refusal->field, 'message' => $refusal->message,
+        ], $script->refused())];
     }
 
     private static function line(Input $in, int $i, int $before): ScriptLine
@@ -93,47 +85,5 @@ final class JobTopic implements Topic
             $in->isTrue('lead'),
             $in->isTrue('late'),
         );
-    }
-
-    /** @return array<string, mixed> */
-    private static function step(JobState $state, Step $step, int $now, StepCatalogue $kinds): array
-    {
-        $kind = $kinds->of($step);
-        $done = isset($state->closed[$step->id]);
-        $inHand = $state->stepInHand()?->id === $step->id;
-        $at = ($done ? $state->asAt($step) : $state)->at($step, $now);
-        $verdict = $kind->verdict($at);
-
-        return [
-            'step' => $step->id,
-            'kind' => $step->kind,
-            'state' => match (true) {
-                $done => 'done',
-                isset($state->reopened[$step->id]) => 'reopened',
-                default => $inHand ? 'in_hand' : 'ahead',
-            },
-            'verdict' => $verdict?->code,
-            'said' => $verdict === null ? null : "{$verdict->title}. {$verdict->reason}",
-            'obstacles' => array_map(
-                fn (Obstacle $o) => ['code' => $o->code, 'hard' => $o->hard, 'said' => $o->text],
-                $inHand ? $kind->open($at) : [],
-            ),
-        ];
-    }
-
-    /** @return array<string, mixed> mL and shares */
-    private static function ledger(Ledger $ledger): array
-    {
-        return [
-            'content_ml' => $ledger->contentMl,
-            'plus_minus_ml' => $ledger->plusMinusMl,
-            'glycol_fraction' => $ledger->fraction(),
-            'glycol_plus_minus' => $ledger->glycolPlusMinus,
-            'old_share' => $ledger->oldShare(),
-            'in_ml' => $ledger->inMl(),
-            'out_ml' => $ledger->outMl(),
-            'trapped_air_ml' => $ledger->trappedAirMl(),
-            'trapped_air_plus_minus_ml' => $ledger->trappedAirPlusMinusMl(),
-        ];
     }
 }

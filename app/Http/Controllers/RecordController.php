@@ -6,17 +6,24 @@ namespace App\Http\Controllers;
 
 use App\Models\Job;
 use App\Models\Photo;
+use App\Models\Right;
 use App\Models\Shop;
 use App\Record\HandOver;
+use App\Record\JobDocument;
+use App\Record\JobImport;
 use App\Record\Pdf;
 use App\Record\RecordSheet;
+use App\Record\Tables;
 use App\Run\PhotoLine;
 use App\Shop\Search;
+use App\Shop\Spreadsheet;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
 use Illuminate\View\View;
 
 /** Finished jobs, and the record of any job as a printable sheet. */
@@ -37,7 +44,7 @@ final class RecordController extends Controller
             $jobs->whereHas('vehicle', fn (Builder $vehicle) => Search::word($vehicle, ['plate', 'name'], $word));
         }
 
-        return view('records', ['jobs' => $jobs->get(), 'search' => $search]);
+        return view('records', ['jobs' => $jobs->get(), 'search' => $search, 'mayImport' => self::person($request)->may(Right::ChangeShop)]);
     }
 
     public function show(Request $request, Job $job, StepCatalogue $kinds): View
@@ -69,6 +76,38 @@ final class RecordController extends Controller
         $html = view('pdf.label', ['sheet' => self::handOverSheet($request, $job, $kinds)])->render();
 
         return Pdf::response(Pdf::of($html, Pdf::LABEL), "{$job->number()}-label.pdf");
+    }
+
+    /** All of it as data, `aqbel-job/1`. */
+    public function json(Job $job, StepCatalogue $kinds): Response
+    {
+        return response(JobDocument::file($job, $kinds), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$job->number()}.json\""]);
+    }
+
+    /** What was read in the course of a job, as a table. */
+    public function readings(Job $job): Response
+    {
+        return Spreadsheet::response(Tables::readings($job->state()), "{$job->number()}-readings.csv");
+    }
+
+    public function table(string $table): Response
+    {
+        return Spreadsheet::response(match ($table) {
+            'jobs' => Tables::jobs(),
+            'visits' => Tables::visits(),
+            'stock' => Tables::stock(),
+            default => Tables::waste(),
+        }, "{$table}.csv");
+    }
+
+    /** A job of another shop, read from then on and never written on. */
+    public function import(Request $request): RedirectResponse
+    {
+        self::only($request, Right::ChangeShop);
+        $file = $request->file('file');
+        $job = JobImport::of($file instanceof UploadedFile && $file->isValid() ? (string) $file->get() : '', self::person($request));
+
+        return redirect("/jobs/{$job->id}/record")->with('notice', 'It is here, as it was there. Nothing is written on it.');
     }
 
     private static function sheet(Request $request, Job $job, StepCatalogue $kinds): RecordSheet

@@ -10,6 +10,7 @@ use App\Journal\OneWriter;
 use App\Models\Circuit;
 use App\Models\Right;
 use App\Models\Vehicle;
+use App\Shop\Spreadsheet;
 use App\Vehicles\VehicleFile;
 use App\Vehicles\VehicleImport;
 use App\Vehicles\VehicleInput;
@@ -87,10 +88,7 @@ final class VehicleController extends Controller
     /** All of them as a table for a spreadsheet. */
     public function export(Request $request): Response
     {
-        return response(VehicleFile::written(self::person($request)->units), 200, [
-            'Content-Type' => 'text/csv; charset=utf-8',
-            'Content-Disposition' => 'attachment; filename="vehicles.csv"',
-        ]);
+        return Spreadsheet::response(VehicleFile::written(self::person($request)->units), 'vehicles.csv');
     }
 
     /** What a file would change; and, once somebody has seen that, the change. */

@@ -6,7 +6,7 @@ namespace Aqbel\Core\Steps\HandOver;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Observed\WasteTaken;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -43,9 +43,14 @@ final class Dispose extends StepKind
         return [Hazard::Waste, Hazard::Glycol];
     }
 
+    public function observes(): array
+    {
+        return [WasteTaken::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return [new Form('disposed', 'Record waste', [Field::volume('volume', 'Into the waste drum')->preset(self::wasteMl($at))])];
+        return [WasteTaken::asked(self::wasteMl($at))];
     }
 
     public function atOnce(Situation $at): Form
@@ -63,6 +68,6 @@ final class Dispose extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('disposed') ? [] : [Obstacle::missing('not_disposed', 'Record what went into the waste drum.')];
+        return $at->latest(WasteTaken::class) !== null ? [] : [Obstacle::missing('not_disposed', 'Record what went into the waste drum.')];
     }
 }
