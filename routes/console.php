@@ -8,6 +8,7 @@ use App\Backups\NoBackup;
 use App\Backups\Restoring;
 use App\Http\Controllers\FirstStartController;
 use App\Models\Person;
+use App\Record\Facts;
 use App\Shop\Sweep;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
@@ -90,3 +91,10 @@ Artisan::command('aqbel:before-upgrade {folder} {from?}', function (string $fold
         return 'Before the upgrade: '.$told($backup);
     });
 })->purpose('A backup before the schema changes; nothing where it does not');
+
+// What jobs of an earlier version are found by.
+Artisan::command('aqbel:index', function (): int {
+    Facts::keepMissing();
+
+    return 0;
+});

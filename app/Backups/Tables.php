@@ -15,7 +15,10 @@ use Illuminate\Support\Facades\DB;
 final class Tables
 {
     /** What belongs to a machine, or is made by the schema itself. */
-    private const NOT_THE_SHOPS = ['migrations', 'sessions', 'cache', 'cache_locks', 'write_lock', 'sqlite_sequence'];
+    private const NOT_THE_SHOPS = ['migrations', 'sessions', 'cache', 'cache_locks', 'write_lock', 'sqlite_sequence',
+        // The full text of SQLite, which follows its table.
+        'job_search', 'job_search_config', 'job_search_data', 'job_search_docsize', 'job_search_idx',
+    ];
 
     private const AT_ONCE = 200;
 

@@ -12,6 +12,7 @@ use App\Models\Job;
 use App\Models\Person;
 use App\Models\Photo;
 use App\Models\Visit;
+use App\Record\Facts;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\JobState;
@@ -152,6 +153,7 @@ final readonly class VisitBook
             'followed_at' => $this->job->followed_at ?? now(), 'closed_at' => $closed ? now() : null,
             'left_behind' => LeftBehind::signed($state, $this->job->number(), $says->takenMl ?? 0.0)?->toArray(),
         ]);
+        Facts::forget($this->job->id);
         if (! $due && $says !== null && ! $closed && ! $says->code->isRed()) {
             $this->add(now()->addDays(max(1, (int) Plan::of($state)->rules()->followUpDays)), self::BY_JUDGE, '');
         }

@@ -2,35 +2,65 @@
     <header class="page-head">
         <h1>Records</h1>
         <form method="get" action="/records" class="search">
-            <label for="q" class="sr-only">Plate or vehicle</label>
-            <input id="q" name="q" type="search" value="{{ $search }}" placeholder="Plate or vehicle" data-key="/" data-key-label="Search">
+            <label for="q" class="sr-only">Plate, part, person, month, finding, verdict, mixture or any word</label>
+            <input id="q" name="q" type="search" value="{{ $list->search }}" placeholder="Plate, person, finding, verdict, any word" data-key="/" data-key-label="Search">
+            @foreach ($list->filters as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach
             <button class="button button-quiet">Search</button>
         </form>
     </header>
-    @if ($jobs->isNotEmpty())
+    @if ($list->months !== [] && $list->search === '')
+        <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="months-title">
+            <h2 id="months-title">Month by month</h2>
+            <table class="list">
+                <thead><tr><th scope="col">Month</th><th scope="col">Jobs</th><th scope="col">Came back</th><th scope="col">Poured</th><th scope="col">Hours at it</th><th scope="col">Air, predicted and found, each job</th></tr></thead>
+                <tbody>
+                    @foreach ($list->months as $month)
+                        <tr @class(['font-bold' => ($list->filters['month'] ?? '') === $month->month])>
+                            <th scope="row"><a href="{{ $list->with('month', $month->month) }}">{{ $month->month }}</a></th>
+                            <td class="num">{{ $month->jobs }}</td>
+                            <td class="num">{{ $month->cameBack }}</td>
+                            <td class="num">{{ $volume($month->inMl) }}</td>
+                            <td class="num">{{ number_format($month->hours, 1) }}</td>
+                            <td class="num">{{ $month->airPredictedMl === null ? '–' : $volume($month->airPredictedMl) }} · {{ $month->airFoundMl === null ? '–' : $volume($month->airFoundMl) }}</td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+            <p class="mt-3 flex flex-wrap gap-2">
+                @foreach ($kinds as $kind)
+                    <a @class(['button button-quiet', 'font-bold' => ($list->filters['kind'] ?? '') === $kind->value]) href="{{ $list->with('kind', $kind->value) }}">{{ $kind->label() }}</a>
+                @endforeach
+                <a @class(['button button-quiet', 'font-bold' => isset($list->filters['back'])]) href="{{ $list->with('back', '1') }}">Came back</a>
+            </p>
+        </section>
+    @endif
+    @if ($list->page->isNotEmpty())
         <table class="list">
             <thead><tr>
                 <th scope="col">Job</th><th scope="col">Vehicle</th><th scope="col">Work</th><th scope="col">Signed</th><th scope="col">Planned by</th>
             </tr></thead>
             <tbody>
-                @foreach ($jobs as $job)
+                @foreach ($list->page as $job)
                     <tr>
-                        <th scope="row"><a href="/jobs/{{ $job->id }}/record">{{ $job->number() }}</a></th>
-                        <td><span class="plate">{{ $job->vehicle->plate }}</span> {{ $job->vehicle->name }}</td>
-                        <td>{{ $job->kind->label() }}</td>
-                        <td>{{ $job->signed_at?->format('Y-m-d H:i') ?? 'given up '.$job->abandoned_at?->format('Y-m-d') }}</td>
-                        <td>{{ $job->planner->name }}</td>
+                        <th scope="row"><a href="/jobs/{{ $job->id }}/record">{{ App\Models\Job::numbered($job->id) }}</a></th>
+                        <td><span class="plate">{{ $job->plate }}</span> {{ $job->vehicle }}
+                            @if ($list->search !== '')@foreach (App\Record\RecordSearch::why($job->text, $list->search) as $why)<small class="block">{{ $why }}</small>@endforeach @endif</td>
+                        <td>{{ Aqbel\Core\Plan\JobKind::from($job->kind)->label() }}</td>
+                        <td>{{ $job->signed_at === null ? 'given up '.substr($job->abandoned_at, 0, 10) : substr($job->signed_at, 0, 16) }}
+                            @if ($job->came_back)<small class="block tone-stop">came back</small>@elseif ($job->closed_at)<small class="block tone-pass">closed</small>@elseif ($job->followed_at)<small class="block">followed</small>@endif</td>
+                        <td>{{ $job->person }}</td>
                     </tr>
                 @endforeach
             </tbody>
         </table>
-    @elseif ($search === '')
+        @include('layouts.pages', ['paginator' => $list->page])
+    @elseif ($list->search === '' && $list->filters === [])
         <section class="empty">
             <h2>No job is signed off yet</h2>
             <p>A job comes here when it is signed. Its sheet can be printed at any time from the run.</p>
         </section>
     @else
-        <section class="empty"><h2>Nothing found</h2><p>Try part of the plate, or the vehicle’s name.</p></section>
+        <section class="empty"><h2>Nothing found</h2><p>Try fewer words, or the beginning of one: a plate, a name, a part, what was found. <a href="/records">All records</a></p></section>
     @endif
     <section class="mt-8 bg-panel p-5" aria-labelledby="leave-title">
         <h2 id="leave-title">As tables, and from elsewhere</h2>

@@ -203,7 +203,7 @@ final class DataTest extends ShopTestCase
     /** Nobody's jobs, vehicles and circuits: people stay, to bring them in. */
     private function emptyShop(): void
     {
-        foreach (['visits', 'photos', 'container_movements', 'containers', 'journal_lines', 'jobs', 'vehicles', 'circuits', 'audit_lines'] as $table) {
+        foreach (['job_facts', 'visits', 'photos', 'container_movements', 'containers', 'journal_lines', 'jobs', 'vehicles', 'circuits', 'audit_lines'] as $table) {
             DB::table($table)->delete();
         }
     }

@@ -15,6 +15,7 @@ use App\Models\Shop;
 use App\Models\Vehicle;
 use App\Plan\PlanPage;
 use App\Plan\Worked;
+use App\Record\Facts;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Plan\Format\PlanCodec;
@@ -105,6 +106,7 @@ final class PlanController extends Controller
             ]);
             $vehicle->haveRun($plan->choices->usage);
             $projection->refresh($job, $job->state());
+            Facts::forgetBefore($job);
 
             return $job;
         });

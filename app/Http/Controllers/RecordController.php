@@ -8,18 +8,20 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\Right;
 use App\Models\Shop;
+use App\Record\Facts;
 use App\Record\HandOver;
 use App\Record\JobDocument;
 use App\Record\JobImport;
 use App\Record\Pdf;
+use App\Record\RecordList;
 use App\Record\RecordSheet;
 use App\Record\Tables;
 use App\Run\PhotoLine;
-use App\Shop\Search;
 use App\Shop\Spreadsheet;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -29,22 +31,15 @@ use Illuminate\View\View;
 /** Finished jobs, and the record of any job as a printable sheet. */
 final class RecordController extends Controller
 {
-    private const MOST = 50;
-
-    private const LONGEST_SEARCH = 60;
-
     public function index(Request $request): View
     {
-        $search = is_string($request->query('q')) ? mb_substr(trim($request->query('q')), 0, self::LONGEST_SEARCH) : '';
-        $jobs = Job::query()->with(['vehicle', 'planner'])->whereRaw('coalesce(signed_at, abandoned_at) is not null')
-            ->orderByRaw('coalesce(signed_at, abandoned_at) desc')
-            ->select(['id', 'vehicle_id', 'planned_by', 'kind', 'signed_at', 'abandoned_at', 'rests_until', 'created_at'])
-            ->limit(self::MOST);
-        foreach (Search::words($search) as $word) {
-            $jobs->whereHas('vehicle', fn (Builder $vehicle) => Search::word($vehicle, ['plate', 'name'], $word));
-        }
+        $person = self::person($request);
+        Facts::keepMissing();
 
-        return view('records', ['jobs' => $jobs->get(), 'search' => $search, 'mayImport' => self::person($request)->may(Right::ChangeShop)]);
+        return view('records', [
+            'list' => RecordList::asked($request->query()), 'kinds' => JobKind::cases(), 'mayImport' => $person->may(Right::ChangeShop),
+            'volume' => fn (float $ml): string => $person->units->format($ml, Dimension::Volume),
+        ]);
     }
 
     public function show(Request $request, Job $job, StepCatalogue $kinds): View
