@@ -8,6 +8,7 @@ use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\ConnectController;
+use App\Http\Controllers\DayController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HealthController;
@@ -114,6 +115,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/how-sure', [HowSureController::class, 'show']);
     });
 
+    Route::get('/day', [DayController::class, 'show']);
+    Route::post('/day/{job}', [DayController::class, 'move']);
     Route::get('/visits', [VisitController::class, 'index']);
     Route::get('/visits/{visit}.ics', [VisitController::class, 'ics']);
     Route::post('/visits/{visit}/skip', [VisitController::class, 'skip']);

@@ -35,6 +35,7 @@ use Illuminate\Support\Facades\DB;
  * @property Carbon|null $signed_at
  * @property Carbon|null $followed_at  of the first visit after its signature
  * @property Carbon|null $closed_at  since when the visits say that nothing more comes
+ * @property ?int $day_rank  put before others in the plan of the day, the lowest first
  * @property ?string $document  all of a job that came from elsewhere, as it came; null of one of this shop
  * @property ?string $seal  what its record was signed with; null of one that is not signed, or was before records were sealed
  * @property ?int $waits_until  of the running clock, Unix seconds

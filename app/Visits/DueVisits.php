@@ -33,7 +33,7 @@ final readonly class DueVisits
     /** What the floor shows of them. */
     public static function now(Person $reader): self
     {
-        return self::of($reader, self::query()->where('due_on', '<=', now()->addDays(self::AHEAD_DAYS)->format('Y-m-d')));
+        return self::of($reader, self::query()->where('due_on', '<', now()->addDays(self::AHEAD_DAYS + 1)->format('Y-m-d')));
     }
 
     public function isEmpty(): bool

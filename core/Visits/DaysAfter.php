@@ -10,15 +10,15 @@ use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Level;
-use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 
 /**
- * All top-ups of a job and of the visits after it judged as one series: what the coolant shrank or grew by between two
- * looks taken off, against the errors of vessel and mark.
+ * All top-ups of the days after judged as one series: what the coolant shrank or grew by between two looks taken off, against the
+ * errors of vessel and mark. Those of the job itself are not of it: what the first drives shake loose is air that no warm-up moved.
  */
 final readonly class DaysAfter
 {
@@ -62,9 +62,8 @@ final readonly class DaysAfter
         }
         $levels = $job->stepsOf('cold_level');
         $last = $levels === [] ? null : $levels[count($levels) - 1];
-        $series = $last === null ? [] : TopUpSeries::each($job->asAt($last)->at($last, $visits[0]->at));
-        [$began, $before] = [self::began($job, $levels) ?? $visits[0]->at, self::readAt($job, $last)];
-        [$content, $vessel] = [max(1.0, $job->ledger()->contentMl), 0.0];
+        [$began, $before] = [self::levelledAt($job, $last) ?? $visits[0]->at, self::readAt($job, $last)];
+        [$series, $content, $vessel] = [[], max(1.0, $job->ledger()->contentMl), 0.0];
         foreach ($visits as $visit) {
             $took = $visit->tookMl();
             if ($took === null) {
@@ -84,14 +83,20 @@ final readonly class DaysAfter
         }
         $settled = max(self::ERRORS * $vessel, Level::plusMinusMl($job->circuit));
         $topUps = new TopUps($series, $settled);
-        $took = array_filter(array_slice($series, -count($visits)), fn (TopUp $topUp) => $topUp->ml > $settled);
+        $took = array_filter($series, fn (TopUp $topUp) => $topUp->ml > $settled);
+
+        // No more air can come than the sums say is missing, and their ±.
+        $ledger = $job->ledger();
+        $left = $ledger->trappedAirMl() + $ledger->trappedAirPlusMinusMl() - array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series));
+        $unsure = sqrt(array_sum(array_map(fn (TopUp $topUp) => $topUp->plusMinusMl ** 2, $series)));
+        $room = max(0.0, $left);
 
         return new self(
-            self::code($topUps, $visits, count($took)),
-            $topUps->stillToComeMl,
-            $topUps->lowMl,
-            $topUps->highMl,
-            self::perDay($topUps, $series),
+            $left < -$unsure && count($took) >= self::LEAST_FOR_A_LEAK ? DaysAfterCode::Leak : self::code($topUps, $visits, count($took)),
+            min($room, $topUps->stillToComeMl),
+            min($room, $topUps->lowMl),
+            min($room, $topUps->highMl),
+            self::perDay($series),
             array_sum(array_map(fn (Visit $visit) => $visit->toppedMl ?? 0.0, $visits)),
             count($visits),
         );
@@ -122,12 +127,16 @@ final readonly class DaysAfter
         };
     }
 
-    /** @param  list<TopUp>  $series */
-    private static function perDay(TopUps $topUps, array $series): float
+    /**
+     * What it took in a day, over all of them.
+     *
+     * @param  list<TopUp>  $series
+     */
+    private static function perDay(array $series): float
     {
-        $hours = ($series[count($series) - 1]->atHours ?? 0.0) - ($series[0]->atHours ?? 0.0);
+        $hours = $series[count($series) - 1]->atHours ?? 0.0;
 
-        return $hours > 0.0 && count($series) > 1 ? $topUps->leakMlPerCycle * (count($series) - 1) / $hours * self::DAY_H : 0.0;
+        return $hours <= 0.0 ? 0.0 : array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series)) / $hours * self::DAY_H;
     }
 
     /** By which share the content is smaller, from one temperature to another; negative where it grew. */
@@ -146,20 +155,11 @@ final readonly class DaysAfter
         return $read === [] ? self::COLD_C : $read[count($read) - 1]->celsius;
     }
 
-    /**
-     * When the first of its cold levels was read.
-     *
-     * @param  list<Step>  $levels
-     */
-    private static function began(JobState $job, array $levels): ?int
+    /** When the last of its cold levels was brought to the mark. */
+    private static function levelledAt(JobState $job, ?Step $last): ?int
     {
-        foreach ($levels as $level) {
-            $topped = $job->entriesOf($level->id, 'topped');
-            if ($topped !== []) {
-                return $topped[count($topped) - 1]->at;
-            }
-        }
+        $topped = $last === null ? [] : $job->observed($last->id, ToppedUp::class);
 
-        return null;
+        return $topped === [] ? null : $topped[count($topped) - 1]->at();
     }
 }

@@ -37,6 +37,8 @@ return new class extends Migration
         Schema::table('jobs', function (Blueprint $table) {
             $table->dateTime('followed_at')->nullable();
             $table->dateTime('closed_at')->nullable();
+            // Put before others in the plan of the day.
+            $table->unsignedInteger('day_rank')->nullable();
             // Of a job that came from elsewhere: all of it, as it came.
             $table->text('document')->nullable();
         });

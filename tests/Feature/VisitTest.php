@@ -30,7 +30,9 @@ final class VisitTest extends ShopTestCase
         self::assertSame(Life::Signed, $job->life());
         $this->get('/')->assertDontSee("/jobs/{$job->id}/visits", false);
 
-        $this->days(3);
+        $this->days(2);
+        $this->actingAs($this->imre)->get('/')->assertSee("/jobs/{$job->id}/visits", false);
+        $this->days(1);
         $this->actingAs($this->imre)->get('/')->assertSee("/jobs/{$job->id}/visits?visit={$due->id}", false);
         $this->sign($job, $due, ['level' => 'below', 'volume' => '150 ml', 'vessel' => 'syringe', 'celsius' => '20'])->assertSessionHasNoErrors();
         self::assertSame(Life::Followed, $job->refresh()->life());

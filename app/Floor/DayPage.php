@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Floor;
+
+use App\Models\Job;
+use App\Models\Person;
+use App\Models\Visit;
+use Aqbel\Core\Day\DayPlan;
+use Aqbel\Core\Day\Shared;
+use Aqbel\Core\Day\Slot;
+use Aqbel\Core\Day\Task;
+use Aqbel\Core\Day\Work;
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Steps\StepCatalogue;
+use Illuminate\Support\Collection;
+
+/** The day of the shop: open jobs and due visits over people and what is shared, as the floor stands now. */
+final readonly class DayPage
+{
+    private const MOST_JOBS = 24;
+
+    private const VISIT_MIN = 10.0;
+
+    /** Orders tried to say what moving one job would cost. */
+    private const TRIES_FOR_A_MOVE = 12;
+
+    private const HOURS = 10;
+
+    public DayPlan $plan;
+
+    /** @var array<array-key, string> plate by job or visit */
+    public array $plates;
+
+    /** @var array<array-key, array<string, string>> what the first step of each task is called, by job and step */
+    private array $titles;
+
+    /** @var list<Work> */
+    private array $work;
+
+    /** @var non-empty-list<string> */
+    private array $people;
+
+    /** @var list<string> jobs that somebody put first, in order */
+    private array $first;
+
+    public function __construct(private StepCatalogue $kinds, private int $now)
+    {
+        $people = array_values(Person::query()->whereNull('disabled_at')->orderBy('id')->pluck('name')->map(fn (mixed $name): string => (string) $name)->all());
+        $this->people = $people === [] ? [''] : $people;
+        [$work, $plates, $titles, $first] = [[], [], [], []];
+        foreach (self::jobs() as $job) {
+            $state = $job->state();
+            [$tasks, $called] = $this->tasks($state);
+            $id = (string) $job->id;
+            $clock = max((int) $job->waits_until, (int) $job->rests_until?->getTimestamp());
+            $work[] = new Work($id, $tasks, max(0.0, ($clock - $now) / 60.0), $job->holder?->name);
+            [$plates[$id], $titles[$id]] = [$job->vehicle->plate, $called];
+            if ($job->day_rank !== null) {
+                $first[$id] = $job->day_rank;
+            }
+        }
+        foreach (Visit::query()->due()->where('due_on', '<', now()->addDay()->format('Y-m-d'))->with(['job.vehicle', 'holder'])->limit(self::MOST_JOBS)->get() as $visit) {
+            $id = "visit-{$visit->id}";
+            $work[] = new Work($id, [new Task('visit', self::VISIT_MIN)], 0.0, $visit->holder?->name);
+            [$plates[$id], $titles[$id]] = [$visit->job->vehicle->plate, ['visit' => 'Cold level, visit']];
+        }
+        asort($first);
+        [$this->work, $this->plates, $this->titles, $this->first] = [$work, $plates, $titles, array_map(strval(...), array_keys($first))];
+        $this->plan = DayPlan::of($work, $this->people, $this->first);
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->work === [];
+    }
+
+    /** @return list<string> */
+    public function people(): array
+    {
+        return $this->people;
+    }
+
+    /** @return list<Slot> of one person, in order, of the hours ahead */
+    public function of(string $person): array
+    {
+        return array_values(array_filter($this->plan->slots, fn (Slot $slot) => $slot->person === $person && $slot->fromMin < self::HOURS * 60.0));
+    }
+
+    public function title(Slot $slot): string
+    {
+        return $this->titles[$slot->job][$slot->task->step] ?? $slot->task->step;
+    }
+
+    public function at(float $minutes): string
+    {
+        $at = $this->now + (int) round($minutes * 60.0);
+
+        return date(date('Y-m-d', $at) === date('Y-m-d', $this->now) ? 'H:i' : 'm-d H:i', $at);
+    }
+
+    public function address(Slot $slot): string
+    {
+        return str_starts_with($slot->job, 'visit-') ? '/visits' : "/jobs/{$slot->job}";
+    }
+
+    /** @return list<array{id: string, plate: string, done: string, first: bool, costs: string}> */
+    public function rows(): array
+    {
+        $rows = [];
+        foreach ($this->work as $work) {
+            $isFirst = in_array($work->job, $this->first, true);
+            $moved = $isFirst ? array_values(array_diff($this->first, [$work->job])) : [...$this->first, $work->job];
+            $costs = DayPlan::of($this->work, $this->people, $moved, self::TRIES_FOR_A_MOVE)->meanMin() - $this->plan->meanMin();
+            $rows[] = [
+                'id' => $work->job, 'plate' => $this->plates[$work->job], 'done' => $this->at($this->plan->done[$work->job] ?? 0.0), 'first' => $isFirst,
+                'costs' => abs($costs) < 1.0 ? 'costs nothing' : ($costs > 0.0 ? 'costs '.round($costs).' min each' : 'saves '.round(-$costs).' min each'),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @return Collection<int, Job> */
+    private static function jobs(): Collection
+    {
+        return Job::query()->open()->with(['vehicle:id,plate', 'circuit', 'holder:id,name'])->orderByRaw('case when danger_since is null then 1 else 0 end')->orderBy('id')->limit(self::MOST_JOBS)->get();
+    }
+
+    /** @return array{list<Task>, array<string, string>} steps run together until somebody may go away, or something shared is let go */
+    private function tasks(JobState $state): array
+    {
+        $choices = Plan::of($state)->choices;
+        [$tasks, $titles] = [[], []];
+        [$first, $hands, $with] = ['', 0.0, null];
+        foreach ($state->steps as $id => $step) {
+            if (isset($state->closed[$id])) {
+                continue;
+            }
+            $minutes = $this->kinds->labour($step, $choices);
+            $takes = Shared::of($step->kind, $this->kinds->does($step, Does::RunsEngine));
+            if ($first !== '' && $takes !== $with) {
+                $tasks[] = new Task($first, $hands, 0.0, $with);
+                [$first, $hands] = ['', 0.0];
+            }
+            if ($first === '') {
+                [$first, $with] = [$id, $takes];
+                $titles[$id] = $this->kinds->of($step)->title($state->at($step, $this->now));
+            }
+            $hands += $minutes->hands;
+            if ($minutes->wait > 0.0) {
+                $tasks[] = new Task($first, $hands, $minutes->wait, $with);
+                [$first, $hands] = ['', 0.0];
+            }
+        }
+
+        return [$first === '' ? $tasks : [...$tasks, new Task($first, $hands, 0.0, $with)], $titles];
+    }
+}
