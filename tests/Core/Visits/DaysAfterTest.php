@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Visits;
+
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Visits\DaysAfter;
+use Aqbel\Core\Visits\DaysAfterCode;
+use Aqbel\Core\Visits\LevelFound;
+use Aqbel\Core\Visits\Visit;
+use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+use Tests\Journeys\Journey;
+
+/** The days after held against a simulator of its own: air that shrinks from look to look, a leak by hours, weather, reading errors. */
+final class DaysAfterTest extends TestCase
+{
+    private const RUNS = 200;
+
+    /** Syringe of 10 mL marks, 95 %. */
+    private const PLUS_MINUS = 5.7;
+
+    private static ?JobState $signed = null;
+
+    public function test_pure_air_is_hardly_ever_called_a_leak_and_closes(): void
+    {
+        [$leaks, $closed] = [0, 0];
+        for ($seed = 1; $seed <= self::RUNS; $seed++) {
+            $codes = $this->told($seed, airMl: 40.0 + 160.0 * ($seed % 5) / 4.0, ratio: 0.3 + 0.04 * ($seed % 8), leakPerHour: 0.0);
+            $leaks += (int) (array_filter($codes, fn (DaysAfterCode $code) => $code->isRed()) !== []);
+            $closed += (int) in_array(DaysAfterCode::Closed, $codes, true);
+        }
+        self::assertLessThanOrEqual(0.05, $leaks / self::RUNS);
+        self::assertGreaterThanOrEqual(0.9, $closed / self::RUNS);
+    }
+
+    public function test_a_leak_is_named_by_the_fifth_look(): void
+    {
+        $named = 0;
+        for ($seed = 1; $seed <= self::RUNS; $seed++) {
+            // Three times what a level tells, in three days.
+            $codes = $this->told($seed, airMl: 0.0, ratio: 0.5, leakPerHour: 3.0 * 0.004 * self::signed()->circuit->capacityMl() / 72.0);
+            $named += (int) (array_filter($codes, fn (DaysAfterCode $code) => $code->isRed()) !== []);
+        }
+        self::assertGreaterThanOrEqual(0.9, $named / self::RUNS);
+    }
+
+    public function test_a_cold_morning_is_no_leak_and_a_warm_one_hides_none_for_long(): void
+    {
+        $leaks = 0;
+        for ($seed = 1; $seed <= self::RUNS; $seed++) {
+            $codes = $this->told($seed, airMl: 0.0, ratio: 0.5, leakPerHour: 0.0, weather: 18.0);
+            $leaks += (int) (array_filter($codes, fn (DaysAfterCode $code) => $code->isRed()) !== []);
+        }
+        self::assertLessThanOrEqual(0.05, $leaks / self::RUNS);
+    }
+
+    public function test_what_is_seen_comes_before_what_is_reckoned(): void
+    {
+        $at = self::last() + 72 * 3600;
+        $code = fn (Visit ...$visits): ?DaysAfterCode => DaysAfter::of(self::signed(), array_values($visits))?->code;
+        self::assertNull($code());
+        self::assertSame(DaysAfterCode::NotSeen, $code(new Visit($at, LevelFound::NotSeen, 900.0, self::PLUS_MINUS)));
+        self::assertSame(DaysAfterCode::ComplaintAgain, $code(new Visit($at, LevelFound::AtMark, complaintAgain: true)));
+        self::assertSame(DaysAfterCode::Closed, $code(new Visit($at, LevelFound::AtMark, complaintAgain: true), new Visit($at + 86400, LevelFound::AtMark, complaintAgain: false)));
+        self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::AtMark, told: true)), 'what is told closes nothing');
+        // Far more than the sums can have left as air.
+        $says = DaysAfter::of(self::signed(), [new Visit($at, LevelFound::Below, 1500.0, self::PLUS_MINUS), new Visit($at + 86400, LevelFound::Below, 700.0, self::PLUS_MINUS)]);
+        self::assertSame(DaysAfterCode::Leak, $says?->code);
+        self::assertSame(0.0, $says->stillToComeMl);
+    }
+
+    /**
+     * What was said after each of up to five looks; nobody looks again after red or closed.
+     *
+     * @return list<DaysAfterCode>
+     */
+    private function told(int $seed, float $airMl, float $ratio, float $leakPerHour, float $weather = 0.0): array
+    {
+        $chance = new Randomizer(new Mt19937($seed));
+        $error = fn (float $plusMinus): float => $plusMinus / 1.96 * sqrt(-2.0 * log(max(1.0e-9, $chance->getInt(1, 999999) / 1.0e6))) * cos(2.0 * M_PI * $chance->getInt(0, 999999) / 1.0e6);
+        $job = self::signed();
+        $content = $job->ledger()->contentMl;
+        $mixture = new Mixture($job->circuit->facts->base, $job->ledger()->fraction() ?? 0.5);
+        $density = fn (float $celsius): float => $mixture->density(Temperature::celsius($celsius));
+        [$at, $before, $air, $visits, $codes] = [self::last(), 20.0, $airMl, [], []];
+        for ($look = 0; $look < 5; $look++) {
+            $hours = $chance->getInt(40, 110);
+            $at += $hours * 3600;
+            $celsius = 20.0 - $weather + $weather * $chance->getInt(0, 200) / 100.0;
+            $gone = $air * (1.0 - $ratio) + $leakPerHour * $hours + $content * (1.0 - $density($before) / $density($celsius)) + $error(0.004 * $job->circuit->capacityMl());
+            $air *= $ratio;
+            $before = $celsius;
+            $took = max(0.0, round(($gone + $error(self::PLUS_MINUS)) / 10.0) * 10.0);
+            // What a mark does not show nobody tops up.
+            $sees = $gone > 0.5 * 0.004 * $job->circuit->capacityMl();
+            $visits[] = new Visit($at, $sees ? LevelFound::Below : LevelFound::AtMark, $sees ? $took : null, $sees ? self::PLUS_MINUS : 0.0, round($celsius));
+            $codes[] = DaysAfter::of($job, $visits)->code ?? DaysAfterCode::TooFew;
+            if ($codes[$look]->isRed() || $codes[$look] === DaysAfterCode::Closed) {
+                break;
+            }
+        }
+
+        return $codes;
+    }
+
+    private static function last(): int
+    {
+        return max(array_map(fn ($entry) => $entry->at, self::signed()->journal->lines));
+    }
+
+    private static function signed(): JobState
+    {
+        if (self::$signed === null) {
+            $journey = new Journey(['about' => 'an ordinary job', 'circuit' => 'taxi-engine', 'choices' => ['school' => 'gravity', 'drains' => ['radiator_cock']], 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
+            $journey->play(fn () => null, fn () => null);
+            self::$signed = $journey->state();
+        }
+
+        return self::$signed;
+    }
+}
