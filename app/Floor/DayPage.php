@@ -57,9 +57,14 @@ final readonly class DayPage
             [$tasks, $called] = $this->tasks($state);
             $id = (string) $job->id;
             $clock = max((int) $job->waits_until, (int) $job->rests_until?->getTimestamp());
-            $work[] = new Work($id, $tasks, max(0.0, ($clock - $now) / 60.0), $job->holder?->name);
+            // Whoever is nearest goes to a danger, whatever clock runs.
+            $work[] = $job->danger_since === null
+                ? new Work($id, $tasks, max(0.0, ($clock - $now) / 60.0), $job->holder?->name)
+                : new Work($id, $tasks);
             [$plates[$id], $titles[$id]] = [$job->vehicle->plate, $called];
-            if ($job->day_rank !== null) {
+            if ($job->danger_since !== null) {
+                $first[$id] = -1; // an engine is to be shut off: before everything
+            } elseif ($job->day_rank !== null) {
                 $first[$id] = $job->day_rank;
             }
         }

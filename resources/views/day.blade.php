@@ -17,7 +17,7 @@
                             <li class="grid grid-cols-[7.5rem_1fr] gap-x-3 border-b border-rule pb-2">
                                 <b class="num">{{ $page->at($slot->fromMin) }}</b>
                                 <span><a href="{{ $page->address($slot) }}" class="font-semibold"><span class="plate">{{ $page->plates[$slot->job] }}</span> {{ $page->title($slot) }}</a>
-                                    <small class="block">{{ max(1, round($slot->task->handsMin)) }} min hands{{ $slot->task->waitMin > 0.0 ? ', then a clock until '.$page->at($slot->untilMin()) : '' }}{{ $slot->task->with ? ', with the '.$slot->task->with->label() : '' }}</small></span>
+                                    <small class="mt-2 block">{{ max(1, round($slot->task->handsMin)) }} min hands{{ $slot->task->waitMin > 0.0 ? ', then a clock until '.$page->at($slot->untilMin()) : '' }}{{ $slot->task->with ? ', with the '.$slot->task->with->label() : '' }}</small></span>
                             </li>
                         @endforeach
                     </ol>

@@ -1,18 +1,18 @@
 <x-layout :title="'Record '.$sheet->job->number()">
+    <div class="no-print mb-3 flex flex-wrap items-center justify-end gap-2">
+        <button type="button" class="button" data-print data-key="p" data-key-label="Print">Print</button>
+        <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/record.pdf">PDF</a>
+        <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/hand-over.pdf">For the driver</a>
+        <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/label.pdf">Label</a>
+        <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/job.json">Data</a>
+        <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/readings.csv">Readings</a>
+    </div>
     <article class="record">
         <header class="record-head">
             <div><p class="wordmark">Aqbel</p><p>{{ $sheet->shop->name }}, {{ number_format($sheet->shop->elevation_m) }} m</p></div>
             <div>
                 <h1>Cooling circuit record {{ $sheet->job->number() }}</h1>
                 <p><span class="plate">{{ $sheet->job->vehicle->plate }}</span> {{ $sheet->job->vehicle->name }} · {{ $sheet->job->kind->label() }}</p>
-            </div>
-            <div class="no-print flex flex-wrap items-start justify-end gap-2">
-                <button type="button" class="button" data-print data-key="p" data-key-label="Print">Print</button>
-                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/record.pdf">PDF</a>
-                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/hand-over.pdf">For the driver</a>
-                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/label.pdf">Label</a>
-                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/job.json">Data</a>
-                <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/readings.csv">Readings</a>
             </div>
         </header>
         @if ($sheet->cameFrom() !== '')<p class="font-semibold">{{ $sheet->cameFrom() }}</p>@endif

@@ -3,7 +3,7 @@
         <h1>Records</h1>
         <form method="get" action="/records" class="search">
             <label for="q" class="sr-only">Plate, part, person, month, finding, verdict, mixture or any word</label>
-            <input id="q" name="q" type="search" value="{{ $list->search }}" placeholder="Plate, person, finding, verdict, any word" data-key="/" data-key-label="Search">
+            <input id="q" name="q" type="search" class="sm:min-w-96" value="{{ $list->search }}" placeholder="Plate, person, finding, verdict, any word" data-key="/" data-key-label="Search">
             @foreach ($list->filters as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach
             <button class="button button-quiet">Search</button>
         </form>
