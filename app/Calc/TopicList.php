@@ -27,6 +27,7 @@ use App\Calc\Topics\TopUpsTopic;
 use App\Calc\Topics\VacuumHoldTopic;
 use App\Calc\Topics\VacuumPlanTopic;
 use App\Calc\Topics\VacuumProgressTopic;
+use App\Calc\Topics\VirtualTopic;
 use Aqbel\Core\InvalidField;
 
 /** All topics of `aqbel calc`. */
@@ -38,7 +39,7 @@ final class TopicList
         $topics = [
             new AtmosphereTopic, new CoolantTopic, new VacuumPlanTopic, new VacuumProgressTopic,
             new VacuumHoldTopic, new PressureHoldTopic, new CooldownTopic, new BoilMarginTopic,
-            new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
+            new VirtualTopic, new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
             new MixTopic, new RinseTopic, new ExpansionTopic, new LedgerTopic, new TopUpsTopic,
             new QuantityTopic, new PlanTopic, new RangesTopic, new JobTopic,
         ];

@@ -18,6 +18,16 @@ final class Purging
     /** No plan lays out more heat cycles than this; what is left then is another school's work. */
     private const MOST_CYCLES = 6;
 
+    /** Per minute, by the speed of the engine: 0.10 at idle, 0.25 at 2,000, 0.35 at 3,000 rpm and above. */
+    public static function perMinute(float $rpm): float
+    {
+        return match (true) {
+            $rpm <= 800.0 => self::IDLE_PER_MINUTE,
+            $rpm <= 2000.0 => self::IDLE_PER_MINUTE + 0.15 * ($rpm - 800.0) / 1200.0,
+            default => min(0.35, 0.25 + 0.10 * ($rpm - 2000.0) / 1000.0),
+        };
+    }
+
     /** Share of the air that one heat cycle at idle leaves. */
     public static function leftByCycle(): float
     {

@@ -51,6 +51,7 @@ final class DependencyTest extends TestCase
         'Writing' => ['Quantity', 'Saying', 'Job', 'Observed', 'Judged', 'Plan', 'Steps', 'Steps/AnyTime'],
         'Visits' => ['Quantity', 'Matter', 'Heat', 'Circuit', 'Saying', 'Job', 'Plan', 'Observed', 'Judged'],
         'Day' => [],
+        'Virtual' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat'],
     ];
 
     private const FORBIDDEN = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'
