@@ -11,6 +11,7 @@ use App\Calc\Topics\CompareTopic;
 use App\Calc\Topics\CoolantTopic;
 use App\Calc\Topics\CooldownTopic;
 use App\Calc\Topics\DrainTopic;
+use App\Calc\Topics\EvidenceTopic;
 use App\Calc\Topics\ExpansionTopic;
 use App\Calc\Topics\FillTopic;
 use App\Calc\Topics\JobTopic;
@@ -39,7 +40,7 @@ final class TopicList
         $topics = [
             new AtmosphereTopic, new CoolantTopic, new VacuumPlanTopic, new VacuumProgressTopic,
             new VacuumHoldTopic, new PressureHoldTopic, new CooldownTopic, new BoilMarginTopic,
-            new VirtualTopic, new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
+            new EvidenceTopic, new VirtualTopic, new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
             new MixTopic, new RinseTopic, new ExpansionTopic, new LedgerTopic, new TopUpsTopic,
             new QuantityTopic, new PlanTopic, new RangesTopic, new JobTopic,
         ];

@@ -61,6 +61,9 @@ final class Vehicle
 
     private const BACKWARDS_S = 240.0;
 
+    /** So far open, what comes through warms the hose behind it. */
+    private const LETS_THROUGH = 0.01;
+
     private const OUTLET_S = 25.0;
 
     /** Of the way from outside to coolant, an outlet gets so warm. */
@@ -269,7 +272,7 @@ final class Vehicle
         };
         $lag = $this->faults->has('thermostat', 'backwards') ? self::BACKWARDS_S : self::WAX_S;
         $this->open += ($wanted - $this->open) * self::STEP_S / $lag;
-        if ($this->openedAt === null && $this->open > 0.05 && ! $this->faults->has('thermostat', 'open')) {
+        if ($this->openedAt === null && $this->open > self::LETS_THROUGH && ! $this->faults->has('thermostat', 'open')) {
             $this->openedAt = $now;
         }
     }
