@@ -167,7 +167,7 @@ final class HotStreamTest extends TestCase
             'fan_on' => $trace->fanOnS === [] || $kind === 'sensor in air' ? ($trace->fanOnS === [] ? [] : null) : ($dips() ? $shows($trace->fanOnS) : null),
             'fan_off' => $trace->fanOffS === [] ? [] : ($kind === 'sensor in air' ? null : $shows($trace->fanOffS)),
             'limit_reached' => $kind === 'sensor in air' ? null : $over,
-            'sensor_in_air' => $kind === 'sensor in air' ? $first('far_side_c', fn (float $t, float $v): bool => $v >= 70.0 && $t < $end - 30.0) : [],
+            'sensor_in_air' => $kind === 'sensor in air' ? $first('far_side_c', fn (float $t, float $v): bool => $v >= 70.0 && $t < $end - 90.0) : [],
             'outlet_cold_while_hot' => $kind === 'heater pocket' ? $shows($first('coolant_c', fn (float $t, float $v): bool => $v >= 80.0)) : (in_array($kind, ['idle', 'revs', 'no fan'], true) ? null : null),
             'rpm_hold' => match ($kind) {
                 'revs' => [500.0], 'two holds' => [300.0], default => [],
