@@ -18,12 +18,23 @@ use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Length;
 use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Schools\Aid;
+use Aqbel\Core\Schools\FillBy;
+use Aqbel\Core\Schools\RunsUntil;
+use Aqbel\Core\Schools\SchoolCatalogue;
+use Aqbel\Core\Schools\WarmedBy;
+use Aqbel\Core\Schools\Way;
 
 /** What a script gives a topic: a document, and the things of the trade that several topics read from one. */
 final readonly class Input extends Document
 {
+    private const CHOICES = [
+        'job_kind', 'complaint', 'school', 'fill', 'warm_up', 'aids', 'end', 'opened', 'drains', 'elevation_m', 'nose_lift_mm', 'target_fraction', 'cure_min', 'tools', 'head_mm', 'bleeds', 'content',
+    ];
+
     /** `barometer_kpa` where given, else `elevation_m`; one of them is needed unless a default is named. */
     public function atmosphere(bool $seaLevelByDefault = false): Atmosphere
     {
@@ -57,13 +68,18 @@ final readonly class Input extends Document
     public function choices(Circuit $circuit, string $name = 'choices'): Choices
     {
         $in = $this->child($name);
+        foreach (array_keys($in->toArray()) as $key) {
+            if (! in_array($key, self::CHOICES, true)) {
+                throw $in->invalid((string) $key, 'There is no such choice. There are: '.implode(', ', self::CHOICES).'.');
+            }
+        }
 
         return new Choices(
             JobKind::from($in->choice('job_kind', array_column(JobKind::cases(), 'value'), JobKind::Repair->value)),
             Complaint::from(
                 $in->choice('complaint', array_column(Complaint::cases(), 'value'), Complaint::None->value),
             ),
-            $in->has('school') ? $in->text('school') : 'gravity',
+            $in->way($circuit),
             $in->known('opened', array_map(strval(...), array_keys($circuit->passages))),
             $in->has('drains')
                 ? $in->known('drains', $circuit->portIds(PortKind::Drain))
@@ -82,6 +98,25 @@ final readonly class Input extends Document
                 $in->choice('content', array_column(Compatibility::cases(), 'value'), Compatibility::AsManual->value),
             ),
         );
+    }
+
+    /** The school that is named, or the way that is put together from its parts. */
+    private function way(Circuit $circuit): string
+    {
+        $id = $this->has('school') ? $this->text('school') : 'gravity';
+        if (! $this->has('fill') && ! $this->has('warm_up') && ! $this->has('aids') && ! $this->has('end')) {
+            return $id;
+        }
+        $by = SchoolCatalogue::standard()->of($id);
+        if ($this->has('fill')) {
+            $fill = FillBy::from($this->choice('fill', array_column(FillBy::cases(), 'value')));
+            $by = $fill->school($circuit) ?? throw $this->invalid('fill', "This circuit has no place to be filled that way: {$fill->value}.");
+        }
+        $warm = WarmedBy::from($this->choice('warm_up', array_column(WarmedBy::cases(), 'value'), $by->warmUp() === WarmUp::UnderFunnel ? WarmedBy::UnderFunnel->value : WarmedBy::Sealed->value));
+        $aids = $this->has('aids') ? array_map(Aid::from(...), $this->known('aids', array_column(Aid::cases(), 'value'))) : [];
+        $until = RunsUntil::from($this->choice('end', array_column(RunsUntil::cases(), 'value'), RunsUntil::OneRun->value));
+
+        return Way::made($by, $warm, $aids, $until)?->id() ?? throw $this->invalid('school', 'This one is a way of its own: put together a `fill` instead.');
     }
 
     /**

@@ -19,6 +19,9 @@ final class HeatRound
      */
     public static function planned(WarmUp $by, int $rounds, string $vent = ''): array
     {
+        if ($rounds === 0) {
+            return [];
+        }
         $of = fn (int $round): array => self::steps($round, $by === WarmUp::VentBetween ? $vent : '');
         $steps = array_merge(...array_map($of, range(1, $rounds)));
         $last = array_map(fn (Step $step) => $step->id, $of($rounds));

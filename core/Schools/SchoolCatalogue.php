@@ -51,6 +51,7 @@ final readonly class SchoolCatalogue implements Schools
         }
 
         return match (true) {
+            str_starts_with($id, Way::ID) => Way::of($id, $this) ?? $this->schools[0],
             str_starts_with($id, EngineFirst::ID) => new EngineFirst(substr($id, strlen(EngineFirst::ID))),
             str_starts_with($id, SecondNeck::ID) => new SecondNeck(substr($id, strlen(SecondNeck::ID))),
             default => $this->schools[0],

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Schools;
+
+/** What ends the runs. */
+enum RunsUntil: string
+{
+    /** Tightness alone: it is not run here. */
+    case Tight = 'tight';
+
+    case OneRun = 'one_run';
+
+    /** As many as the air wants, and one that brings nothing more. */
+    case QuietTwice = 'quiet_twice';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Tight => 'when it is tight, without a run',
+            self::OneRun => 'after one good run',
+            self::QuietTwice => 'when two looks in a row take nothing',
+        };
+    }
+
+    /** @param  int  $planned  by the air that is left */
+    public function cycles(int $planned): int
+    {
+        return match ($this) {
+            self::Tight => 0,
+            self::OneRun => 1,
+            self::QuietTwice => max(2, $planned),
+        };
+    }
+}
