@@ -17,6 +17,7 @@ use App\Calc\Topics\FillTopic;
 use App\Calc\Topics\JobTopic;
 use App\Calc\Topics\LayoutsTopic;
 use App\Calc\Topics\LayoutTopic;
+use App\Calc\Topics\LearnTopic;
 use App\Calc\Topics\LedgerTopic;
 use App\Calc\Topics\MixTopic;
 use App\Calc\Topics\PlanTopic;
@@ -40,7 +41,7 @@ final class TopicList
         $topics = [
             new AtmosphereTopic, new CoolantTopic, new VacuumPlanTopic, new VacuumProgressTopic,
             new VacuumHoldTopic, new PressureHoldTopic, new CooldownTopic, new BoilMarginTopic,
-            new EvidenceTopic, new VirtualTopic, new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
+            new LearnTopic, new EvidenceTopic, new VirtualTopic, new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
             new MixTopic, new RinseTopic, new ExpansionTopic, new LedgerTopic, new TopUpsTopic,
             new QuantityTopic, new PlanTopic, new RangesTopic, new JobTopic,
         ];

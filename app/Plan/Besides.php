@@ -16,6 +16,7 @@ use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Plan\Worth;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Schools\Way;
 
 /** What else could be done on this circuit under the same choices, in the reader's units. */
 final readonly class Besides
@@ -37,6 +38,14 @@ final readonly class Besides
     public function worth(): array
     {
         return $this->plan->choices->jobKind === JobKind::Bleed ? [] : array_map($this->worthRow(...), $this->worth);
+    }
+
+    /** What was put together, and what it leaves; empty where a way by name is planned. */
+    public function together(): string
+    {
+        return $this->plan->school instanceof Way
+            ? "This plan: {$this->plan->school->label()}. It leaves ".($this->plan->fill->estimate ? 'about ' : '').$this->units->format($this->plan->fill->airMl, Dimension::Volume).' of air.'
+            : '';
     }
 
     public function recommendation(): string

@@ -22,6 +22,10 @@ use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Schools\Aid;
+use Aqbel\Core\Schools\RunsUntil;
+use Aqbel\Core\Schools\WarmedBy;
+use Aqbel\Core\Schools\Way;
 use Illuminate\Support\Collection;
 
 /** What can be chosen for a job, and what is chosen now. */
@@ -67,7 +71,7 @@ final readonly class PlanPage
         return [
             new Choice('complaint', 'Complaint', self::labels(Complaint::cases()), $this->choices->complaint->value),
             new Choice('content', 'In it now', self::labels(Compatibility::cases()), $this->choices->content->value, Compatibility::AsManual->value),
-            new Choice('school', 'School', $schools, $this->choices->school),
+            new Choice('school', 'Filled', $schools, $this->way() === null ? $this->choices->school : $this->way()->by->id()),
             new Choice(
                 'stock',
                 'Poured',
@@ -223,6 +227,37 @@ final readonly class PlanPage
         );
     }
 
+    /** The way that is put together; null where one by name is chosen. */
+    public function way(): ?Way
+    {
+        $school = $this->schools->of($this->choices->school);
+
+        return $school instanceof Way ? $school : null;
+    }
+
+    /** @return list<Choice> how it is warmed up, and what ends it; as the way by name has it where nothing is said */
+    public function afterTheFill(): array
+    {
+        $usual = ['' => 'As usual with this way'];
+
+        return [
+            new Choice('warm_up', 'Warmed up', $usual + self::labels(WarmedBy::cases()), $this->way()->warmedBy->value ?? '', ''),
+            new Choice('end', 'Done', $usual + self::labels(RunsUntil::cases()), $this->way()->until->value ?? '', ''),
+        ];
+    }
+
+    /** @return list<Tick> */
+    public function aids(): array
+    {
+        return array_map(fn (Aid $aid) => new Tick($aid->value, ucfirst($aid->label()), '', $this->way()?->has($aid) === true), Aid::cases());
+    }
+
+    /** Why what is put together does not fit here; empty where it does. */
+    public function doesNotFit(): string
+    {
+        return $this->way()?->whyNot($this->circuit, $this->choices)->remedy ?? '';
+    }
+
     /** @return array<string, string> */
     private function schoolLabels(): array
     {
@@ -235,7 +270,7 @@ final readonly class PlanPage
     }
 
     /**
-     * @param  list<JobKind>|list<Complaint>|list<Compatibility>  $cases
+     * @param  list<JobKind>|list<Complaint>|list<Compatibility>|list<WarmedBy>|list<RunsUntil>  $cases
      * @return array<string, string>
      */
     private static function labels(array $cases): array

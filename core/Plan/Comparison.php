@@ -85,7 +85,7 @@ final readonly class Comparison
         }
         $where = implode(', ', array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS));
 
-        return "No school here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} "
+        return "No way here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} "
             ."with {$best->heatCycles} heat cycles is {$soonest}"
             .($where === '' ? '.' : ", its air at {$where}.")
             .($this->least === $best ? '' : " {$this->least->school->label()} leaves least, "

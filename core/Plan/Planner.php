@@ -32,11 +32,11 @@ final readonly class Planner
     {
         $school = $this->schools->of($choices->school);
         if ($school->id() !== $choices->school) {
-            throw new InvalidField('school', 'There is no such school. Choose one of those listed.');
+            throw new InvalidField('school', 'There is no such way of filling. Choose one of those listed.');
         }
         $misfit = $school->whyNot($circuit, $choices);
         if ($misfit !== null || ! $school->runs()) {
-            throw new InvalidField('school', $misfit->remedy ?? 'This school cannot be run yet. Choose another.');
+            throw new InvalidField('school', $misfit->remedy ?? 'This way cannot be run yet. Choose another.');
         }
 
         return $this->by($school, $this->groundwork($circuit, $choices));
@@ -45,17 +45,17 @@ final readonly class Planner
     /** The plan by the school chosen or, where that does not fit, by the first that does. */
     public function nearest(Groundwork $on): Plan
     {
-        $first = null;
+        $chosen = $this->schools->of($on->choices->school);
+        if ($chosen->id() === $on->choices->school && $chosen->runs() && $this->misfit($chosen, $on) === null) {
+            return $this->by($chosen, $on);
+        }
         foreach ($this->schools->for($on->circuit) as $school) {
             if ($school->runs() && $this->misfit($school, $on) === null) {
-                $first ??= $school;
-                if ($school->id() === $on->choices->school) {
-                    return $this->by($school, $on);
-                }
+                return $this->by($school, $on);
             }
         }
 
-        return $this->by($first ?? throw new InvalidField('school', 'No school fits this circuit.'), $on);
+        throw new InvalidField('school', 'No way of filling fits this circuit.');
     }
 
     /** Why a school does not fit: by its own needs, or because what it fills leaves a jacket dry; null where it fits. */

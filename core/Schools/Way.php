@@ -45,7 +45,7 @@ final readonly class Way implements School
         public WarmedBy $warmedBy,
         public array $aids,
         public RunsUntil $until,
-        private School $by,
+        public School $by,
     ) {
     }
 

@@ -78,7 +78,7 @@ final readonly class Replanning
         $turns = $school->id() !== $old->school->id();
         $this->assertMayTurn($at, $turns);
         if (! $other && ! $turns) {
-            throw new InvalidField(Replan::SCHOOL, 'It goes that way already. Choose another school, or another mixture.');
+            throw new InvalidField(Replan::SCHOOL, 'It goes that way already. Choose another way of filling, or another mixture.');
         }
         $choices = $old->choices->with($school->id());
         $planned = $this->planner->plan($at->circuit(), $other ? $choices->aimingAt($target) : $choices);

@@ -12,7 +12,7 @@
         <section class="empty">
             <h2>No vehicle is open</h2>
             <p>
-                Plan a job: choose the vehicle, what was opened and the school, and Aqbel lays out the sequence with its
+                Plan a job: choose the vehicle, what was opened and the way of filling, and Aqbel lays out the sequence with its
                 volumes, waits and checks.
             </p>
             @if ($page->readiness() !== [])

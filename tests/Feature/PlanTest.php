@@ -60,7 +60,7 @@ final class PlanTest extends ShopTestCase
         $ask = fn (string $query): array => [$part('plan', $query), $part('besides', $query)];
         $fresh = $ask('target=44&lift=120');
         self::assertStringContainsString('The sequence', $fresh[0]);
-        self::assertStringContainsString('Which school', $fresh[1]);
+        self::assertStringContainsString('Which way', $fresh[1]);
         Cache::flush();
         $ask('target=50&lift=0');
         self::assertSame($fresh, $ask('target=44&lift=120'));
@@ -208,5 +208,24 @@ final class PlanTest extends ShopTestCase
             ->assertRedirect("/jobs/{$job->id}")->assertSessionHasNoErrors();
         self::assertSame($job->circuit_id, $job->refresh()->circuit_id);
         self::assertNotSame($job->circuit_id, $job->vehicle->refresh()->circuit_id);
+    }
+
+    public function test_a_way_is_put_together_from_how_it_is_filled_warmed_up_helped_and_ended(): void
+    {
+        $vehicle = \App\Models\Vehicle::query()->where('plate', 'SKP 660')->firstOrFail();
+        $with = fn (array $more): string => '/jobs/new?'.http_build_query(['vehicle' => $vehicle->id, 'chosen' => '1', 'school' => 'gravity', ...$more]);
+        $this->actingAs($this->imre)->get($with([]))->assertOk()->assertSee('As usual with this way')->assertSee('Helped by');
+        $page = $this->get($with(['warm_up' => 'open_neck', 'end' => 'one_run', 'aids' => ['raise']]))->assertOk();
+        $page->assertSee('Nose raised')->assertSee('neck open, topped up as it sinks');
+        $this->get($with(['school' => 'vacuum', 'aids' => ['raise'], 'tools_chosen' => '1', 'tools' => ['vacuum_filler', 'ramps']]))->assertOk()->assertSee('leaves no less air with the nose up');
+        $this->get($with(['warm_up' => 'wishful']))->assertRedirect();
+        $this->get($with(['school' => 'loose_cap', 'warm_up' => 'open_neck']))->assertRedirect();
+        $this->post('/jobs', ['vehicle' => $vehicle->id, 'school' => 'gravity', 'kind' => 'repair', 'chosen' => '1', 'drains' => ['radiator_cock'], 'warm_up' => 'open_neck', 'end' => 'one_run', 'aids' => ['raise']])
+            ->assertSessionHasNoErrors();
+        $job = \App\Models\Job::query()->latest('id')->firstOrFail();
+        self::assertSame('way:gravity+open_neck+raise+one_run', $job->state()->plan instanceof \Aqbel\Core\Plan\Plan ? $job->state()->plan->school->id() : '');
+        $this->walk($job)->until(null);
+        self::assertNotNull($job->refresh()->signed_at);
+        $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('nose raised');
     }
 }

@@ -20,10 +20,15 @@ use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Schools;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\Usage;
+use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Schools\Aid;
+use Aqbel\Core\Schools\RunsUntil;
+use Aqbel\Core\Schools\WarmedBy;
+use Aqbel\Core\Schools\Way;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
 use Illuminate\Foundation\Http\FormRequest;
@@ -67,7 +72,11 @@ final class PlanRequest extends FormRequest
             'kind' => $one(JobKind::cases()),
             'complaint' => $one(Complaint::cases()),
             'content' => $one(Compatibility::cases()),
-            'school' => ['nullable', 'string', 'max:80'],
+            'school' => ['nullable', 'string', 'max:120'],
+            'warm_up' => $one(WarmedBy::cases()),
+            'end' => $one(RunsUntil::cases()),
+            'aids' => ['nullable', 'array', 'max:5'],
+            'aids.*' => ['in:'.implode(',', array_column(Aid::cases(), 'value'))],
             'stock' => ['nullable', 'in:concentrate,premix'],
             'opened' => ['nullable', 'array', 'max:40'],
             'opened.*' => ['string', 'max:400'],
@@ -147,7 +156,7 @@ final class PlanRequest extends FormRequest
         $choices = new Choices(
             jobKind: $this->enum('kind', JobKind::class) ?? JobKind::Repair,
             complaint: $this->enum('complaint', Complaint::class) ?? Complaint::None,
-            school: $this->filled('school') ? $this->string('school')->toString() : self::usualSchool($circuit),
+            school: $this->way($circuit),
             opened: $chosen
                 ? array_values(
                     array_intersect(array_keys($circuit->passages), explode(',', implode(',', $this->array('opened')))),
@@ -184,6 +193,24 @@ final class PlanRequest extends FormRequest
             ),
             default => $choices,
         };
+    }
+
+    /** The way by name, or put together where something else is chosen of how it is warmed up, helped or ended. */
+    private function way(Circuit $circuit): string
+    {
+        $id = $this->filled('school') ? $this->string('school')->toString() : self::usualSchool($circuit);
+        $warm = WarmedBy::tryFrom($this->string('warm_up')->toString());
+        $until = RunsUntil::tryFrom($this->string('end')->toString());
+        $aids = array_values(array_filter(array_map(fn (mixed $aid) => is_string($aid) ? Aid::tryFrom($aid) : null, $this->array('aids'))));
+        if ($warm === null && $until === null && $aids === []) {
+            return $id;
+        }
+        $by = app(Schools::class)->of($id);
+        $by = $by instanceof Way ? $by->by : $by;
+        $usual = $by->warmUp() === WarmUp::UnderFunnel ? WarmedBy::UnderFunnel : WarmedBy::Sealed;
+
+        return Way::made($by, $warm ?? $usual, $aids, $until ?? RunsUntil::QuietTwice)?->id()
+            ?? throw new InvalidField('school', "{$by->label()} is a way of its own, and is not put together with others. Choose another, or leave the rest as usual.");
     }
 
     /** The first that can be run. */

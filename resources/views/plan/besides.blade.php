@@ -20,13 +20,14 @@
     </section>
 @endif
 <section class="schools" aria-labelledby="schools-title">
-    <h2 id="schools-title">Which school, for this circuit</h2>
+    <h2 id="schools-title">Which way, for this circuit</h2>
+    @if ($besides->together() !== '')<p class="font-semibold">{{ $besides->together() }}</p>@endif
     <p class="recommended">{{ $besides->recommendation() }}</p>
     @foreach ($besides->schools() as $rows)
-        @if ($loop->index === 1)<details><summary class="button button-quiet button-wide">More schools…</summary>@endif
+        @if ($loop->index === 1)<details><summary class="button button-quiet button-wide">More ways…</summary>@endif
         <table>
             <thead><tr>
-                <th scope="col">School</th><th scope="col">Air left</th>
+                <th scope="col">Way</th><th scope="col">Air left</th>
                 <th scope="col">Hands</th><th scope="col">Total</th>
             </tr></thead>
             <tbody>

@@ -42,6 +42,13 @@
                 @foreach ($page->questions() as $choice)
                     <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice" plain/></x-plan-fold>
                 @endforeach
+                @foreach ($page->afterTheFill() as $choice)
+                    <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice" plain/></x-plan-fold>
+                @endforeach
+                <x-plan-fold label="Helped by" :said="$page->said($page->aids())" :open="$page->way() !== null && $page->way()->aids !== []">
+                    <x-ticks name="aids" :ticks="$page->aids()"/>
+                    @if ($page->doesNotFit() !== '')<p class="error">@icon('triangle-alert'){{ $page->doesNotFit() }}</p>@endif
+                </x-plan-fold>
                 <x-plan-fold label="Opened" :said="$page->said($page->parts())" :open="$page->hasOpened()">
                     <x-ticks name="opened" :ticks="$page->parts()"/>
                 </x-plan-fold>
@@ -86,7 +93,7 @@
                 <details class="field" @if ($errors->has('template')) open @endif>
                     <summary class="button button-quiet button-wide">Keep as a template…</summary>
                     <x-input name="template" label="Name, such as “coolant change, quick”"/>
-                    <p class="help">Keeps job, complaint, what is in it, school, what is poured and the cure. The rest is each vehicle’s
+                    <p class="help">Keeps job, complaint, what is in it, way of filling, what is poured and the cure. The rest is each vehicle’s
                         own.</p>
                     <button class="button button-quiet" formaction="/templates">Keep it</button>
                 </details>
