@@ -55,11 +55,16 @@ final class Facts
         DB::table('job_facts')->where('job_id', $job)->delete();
     }
 
-    /** Of all that lack them: just signed, looked at again, or of an earlier version. */
-    public static function keepMissing(): int
+    /**
+     * Of those that lack them: just signed, looked at again, or of an earlier version.
+     *
+     * @param  ?int  $most  the newest first; all of them where null
+     */
+    public static function keepMissing(?int $most = null): int
     {
         $missing = Job::query()->whereRaw('coalesce(signed_at, abandoned_at) is not null')
-            ->whereNotExists(fn (Builder $facts) => $facts->selectRaw('1')->from('job_facts')->whereColumn('job_facts.job_id', 'jobs.id'))->pluck('id');
+            ->whereNotExists(fn (Builder $facts) => $facts->selectRaw('1')->from('job_facts')->whereColumn('job_facts.job_id', 'jobs.id'))
+            ->latest('id')->limit($most ?? PHP_INT_MAX)->pluck('id');
         foreach ($missing->chunk(self::AT_ONCE) as $some) {
             $facts = Job::query()->whereIn('id', $some)->with(['vehicle', 'circuit', 'planner'])->get()->map(self::of(...))->all();
             OneWriter::run(fn () => DB::table('job_facts')->insertOrIgnore($facts));

@@ -55,7 +55,7 @@ final class PressesTest extends BrowserTestCase
         $this->signIn();
         $this->visit('/jobs/new');
         $this->select('vehicle', 'SKP 031 ·');
-        $this->open('School');
+        $this->open('Filled');
         $this->choose('school', 'vacuum');
         $this->open('Opened');
         $this->tick('opened', 'upper_hose');
@@ -144,7 +144,7 @@ final class PressesTest extends BrowserTestCase
         $this->signIn();
         $this->visit('/jobs/new');
         $this->select('vehicle', 'GEN 1 ·');
-        $this->open('School');
+        $this->open('Filled');
         $this->choose('school', 'large_engine');
         $this->tap('Start this job');
         $this->all();

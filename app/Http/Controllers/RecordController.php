@@ -31,10 +31,13 @@ use Illuminate\View\View;
 /** Finished jobs, and the record of any job as a printable sheet. */
 final class RecordController extends Controller
 {
+    /** Facts made while somebody waits for the records; of a shop that was upgraded or restored the launcher makes them all. */
+    private const MADE_AT_ONCE = 40;
+
     public function index(Request $request): View
     {
         $person = self::person($request);
-        Facts::keepMissing();
+        Facts::keepMissing(self::MADE_AT_ONCE);
 
         return view('records', [
             'list' => RecordList::asked($request->query()), 'kinds' => JobKind::cases(), 'mayImport' => $person->may(Right::ChangeShop),

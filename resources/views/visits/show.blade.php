@@ -1,4 +1,4 @@
-<x-layout :title="'Days after, '.$page->job->number()" about="shop">
+<x-layout :title="'Days after, '.$page->job->number()">
     <header class="page-head">
         <span class="plate">{{ $page->job->vehicle->plate }}</span>
         <h1>The days after</h1>

@@ -19,7 +19,7 @@ final class DayPlanTest extends TestCase
     private const DAYS = 100;
 
     /** Orders that the long search tries. */
-    private const SEARCHED = 600;
+    private const SEARCHED = 300;
 
     public function test_nobody_is_in_two_places_and_nothing_shared_is_used_twice(): void
     {
@@ -56,7 +56,7 @@ final class DayPlanTest extends TestCase
     }
 
     /**
-     * The best is what the same rule finds over six hundred random orders: no proof of the optimum, and the longest that is
+     * The best is what the same rule finds over three hundred random orders: no proof of the optimum, and the longest that is
      * looked for here. Beside it stands the sum of the tails, under which no plan can be.
      */
     public function test_it_is_within_a_tenth_of_the_best_that_a_long_search_finds(): void
