@@ -24,13 +24,17 @@ final readonly class Besides
     /** Schools shown before the others fold away. */
     private const SCHOOLS_AT_ONCE = 4;
 
-    /** @param  list<DrainWorth>  $worth */
+    /**
+     * @param  list<DrainWorth>  $worth
+     * @param  string  $refused  why what was put together is not what is planned; empty where it is
+     */
     public function __construct(
         private Circuit $circuit,
         private Plan $plan,
         private Comparison $comparison,
         private array $worth,
         private UnitSystem $units,
+        public string $refused = '',
     ) {
     }
 

@@ -252,12 +252,6 @@ final readonly class PlanPage
         return array_map(fn (Aid $aid) => new Tick($aid->value, ucfirst($aid->label()), '', $this->way()?->has($aid) === true), Aid::cases());
     }
 
-    /** Why what is put together does not fit here; empty where it does. */
-    public function doesNotFit(): string
-    {
-        return $this->way()?->whyNot($this->circuit, $this->choices)->remedy ?? '';
-    }
-
     /** @return array<string, string> */
     private function schoolLabels(): array
     {

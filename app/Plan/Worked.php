@@ -17,6 +17,7 @@ use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\Ranges;
 use Aqbel\Core\Plan\Simulations;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Schools\Way;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Stores\Shopping;
@@ -72,7 +73,9 @@ final readonly class Worked
                 self::worth($this->vehicle, $this->circuit, $this->choices),
                 $plan->headspaceMl(),
             );
-            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units);
+            $asked = $this->planner->schools->of($this->choices->school);
+            $refused = $asked instanceof Way ? $this->planner->misfit($asked, $on)->remedy ?? '' : '';
+            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused);
 
             return view('plan.besides', ['besides' => $besides])->render();
         });

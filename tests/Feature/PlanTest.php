@@ -217,7 +217,10 @@ final class PlanTest extends ShopTestCase
         $this->actingAs($this->imre)->get($with([]))->assertOk()->assertSee('As usual with this way')->assertSee('Helped by');
         $page = $this->get($with(['warm_up' => 'open_neck', 'end' => 'one_run', 'aids' => ['raise']]))->assertOk();
         $page->assertSee('Nose raised')->assertSee('neck open, topped up as it sinks');
-        $this->get($with(['school' => 'vacuum', 'aids' => ['raise'], 'tools_chosen' => '1', 'tools' => ['vacuum_filler', 'ramps']]))->assertOk()->assertSee('leaves no less air with the nose up');
+        $this->get($with(['school' => 'vacuum', 'aids' => ['raise'], 'tools_chosen' => '1', 'tools' => ['vacuum_filler', 'ramps']]))->assertOk()->assertSee('What was put together does not fit here')->assertSee('leaves no less air with the nose up');
+        // Where the lift brings nothing it is not raised in silence.
+        $ambulance = \App\Models\Vehicle::query()->where('plate', 'SKP 114')->firstOrFail();
+        $this->get('/jobs/new?'.http_build_query(['vehicle' => $ambulance->id, 'chosen' => '1', 'school' => 'gravity', 'aids' => ['raise']]))->assertOk()->assertSee('no less air stays in this circuit');
         $this->get($with(['warm_up' => 'wishful']))->assertRedirect();
         $this->get($with(['school' => 'loose_cap', 'warm_up' => 'open_neck']))->assertRedirect();
         $this->post('/jobs', ['vehicle' => $vehicle->id, 'school' => 'gravity', 'kind' => 'repair', 'chosen' => '1', 'drains' => ['radiator_cock'], 'warm_up' => 'open_neck', 'end' => 'one_run', 'aids' => ['raise']])

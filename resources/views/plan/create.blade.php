@@ -47,7 +47,6 @@
                 @endforeach
                 <x-plan-fold label="Helped by" :said="$page->said($page->aids())" :open="$page->way() !== null && $page->way()->aids !== []">
                     <x-ticks name="aids" :ticks="$page->aids()"/>
-                    @if ($page->doesNotFit() !== '')<p class="error">@icon('triangle-alert'){{ $page->doesNotFit() }}</p>@endif
                 </x-plan-fold>
                 <x-plan-fold label="Opened" :said="$page->said($page->parts())" :open="$page->hasOpened()">
                     <x-ticks name="opened" :ticks="$page->parts()"/>
