@@ -266,4 +266,12 @@ final class CircuitLibraryTest extends ShopTestCase
         }
         $this->get('/circuits?q[]=x&page[]=1')->assertOk();
     }
+
+    public function test_each_part_says_what_it_holds_what_empties_it_and_what_came_out_there_last(): void
+    {
+        $job = $this->plan('SKP 031');
+        $this->walk($job)->until('reconcile:1');
+        $page = $this->get("/circuits/{$job->circuit_id}")->assertOk()->assertSee('What each part holds')->assertSee('2.60 L ± ');
+        $page->assertSeeInOrder(['Radiator', 'Radiator drain cock', "came out there in {$job->number()}"])->assertSee('no drain alone');
+    }
 }

@@ -11,6 +11,7 @@ use App\Library\CircuitCard;
 use App\Library\CircuitSheet;
 use App\Library\Layouts;
 use App\Library\NewRevision;
+use App\Library\Parts;
 use App\Library\Preview;
 use App\Models\Circuit;
 use App\Models\Right;
@@ -76,6 +77,7 @@ final class CircuitController extends Controller
             'circuits.show',
             [
                 'sheet' => new CircuitSheet($circuit, self::person($request)->units),
+                'parts' => (new Parts($circuit, self::person($request)->units))->rows(),
                 'lead' => self::person($request)->may(Right::ChangeCircuits),
             ],
         );

@@ -30,6 +30,21 @@
                     @endforeach
                 </tbody>
             </table>
+            <details class="my-4" id="parts">
+                <summary>What each part holds, and what empties it</summary>
+                <table class="list">
+                    <thead><tr><th scope="col">Part</th><th scope="col">Holds</th><th scope="col">Emptied by</th></tr></thead>
+                    <tbody>
+                        @foreach ($parts as $part)
+                            <tr>
+                                <th scope="row">{{ $part->label }}</th><td class="num">{{ $part->holds }}</td>
+                                <td>{{ $part->emptiedBy }}@if ($part->lastTime !== '') <small>{{ $part->lastTime }}</small>@endif
+                                    @foreach ($part->photos as $photo)<a href="/photos/{{ $photo }}">photograph</a> @endforeach</td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+            </details>
             @foreach ([['Opening', 'Uses up', 'Joint', $sheet->openings()], ['Cover', 'Off and on', 'Back', $sheet->covers()]] as [$a, $b, $c, $rows])
                 @continue ($rows === [])
                 <table class="list">
