@@ -56,6 +56,12 @@ final readonly class StoresPage
         return Field::length('level', $label, 0.0, self::MOST_MM);
     }
 
+    /** @return list<ToOrder> */
+    public function toOrder(): array
+    {
+        return ToOrder::list($this->units);
+    }
+
     /** @return list<ShelfCan> */
     public function shelf(): array
     {

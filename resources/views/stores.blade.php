@@ -4,6 +4,7 @@
         <p>What stands on the shelf part-used, and what the shop buys. Plans and mixtures reckon with both.</p>
     </header>
     @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
+    @include('stores.order')
     <div class="stores">
         @include('stores.shelf')
         @include('stores.prices')

@@ -165,4 +165,12 @@ final class StoresTest extends ShopTestCase
         Product::query()->where('inhibitor', 'family C, no silicate')->delete();
         $this->get('/jobs/new?vehicle=1&kind=change')->assertSee('Nothing of this base and family on the price list');
     }
+
+    public function test_what_open_jobs_still_want_is_held_against_the_shelf(): void
+    {
+        $job = $this->plan('SKP 660');
+        $this->get('/stores')->assertOk()->assertSee('What open jobs still want')->assertSee($job->number())->assertSee('Distilled or deionised water');
+        $this->walk($job)->until('open_bleeds');
+        $this->get('/stores')->assertOk()->assertDontSee('What open jobs still want');
+    }
 }
