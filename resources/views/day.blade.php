@@ -16,7 +16,7 @@
                         @foreach ($page->of($person) as $slot)
                             <li class="grid grid-cols-[7.5rem_1fr] gap-x-3 border-b border-rule pb-2">
                                 <b class="num">{{ $page->at($slot->fromMin) }}</b>
-                                <span><a href="{{ $page->address($slot) }}" class="font-semibold"><span class="plate">{{ $page->plates[$slot->job] }}</span> {{ $page->title($slot) }}</a>
+                                <span><a href="{{ $page->address($slot) }}" class="inline-flex min-h-11 items-center gap-2 font-semibold"><span class="plate">{{ $page->plates[$slot->job] }}</span> {{ $page->title($slot) }}</a>
                                     <small class="mt-2 block">{{ max(1, round($slot->task->handsMin)) }} min hands{{ $slot->task->waitMin > 0.0 ? ', then a clock until '.$page->at($slot->untilMin()) : '' }}{{ $slot->task->with ? ', with the '.$slot->task->with->label() : '' }}</small></span>
                             </li>
                         @endforeach

@@ -19,7 +19,7 @@
                 <h2>Getting ready</h2>
                 <ul class="readiness">
                     @foreach ($page->readiness() as [$what, $where, $done])
-                        <li @class(['is-done' => $done])>@icon($done ? 'circle-check' : 'square')<a href="{{ $where }}">{{ $what }}</a></li>
+                        <li @class(['is-done' => $done])>@icon($done ? 'circle-check' : 'square')<a class="inline-flex min-h-11 min-w-11 items-center" href="{{ $where }}">{{ $what }}</a></li>
                     @endforeach
                 </ul>
             @endif

@@ -16,7 +16,7 @@
                 <tbody>
                     @foreach ($list->months as $month)
                         <tr @class(['font-bold' => ($list->filters['month'] ?? '') === $month->month])>
-                            <th scope="row"><a href="{{ $list->with('month', $month->month) }}">{{ $month->month }}</a></th>
+                            <th scope="row"><a class="inline-flex min-h-11 items-center" href="{{ $list->with('month', $month->month) }}">{{ $month->month }}</a></th>
                             <td class="num">{{ $month->jobs }}</td>
                             <td class="num">{{ $month->cameBack }}</td>
                             <td class="num">{{ $volume($month->inMl) }}</td>

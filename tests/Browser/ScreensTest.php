@@ -167,7 +167,7 @@ final class ScreensTest extends BrowserTestCase
     public function test_everything_that_is_pressed_is_large_enough_for_a_glove(): void
     {
         $this->signIn();
-        foreach (['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits', '/bench'] as $path) {
+        foreach (['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits', '/bench', '/day', '/visits', '/stores'] as $path) {
             $this->visit($path);
             $small = self::$browser->executeScript('return [...document.querySelectorAll("main a, main button, main summary, .bar a, .bar button")].filter(e => e.checkVisibility() && !e.closest("p, svg")).map(e => [e.innerText || e.ariaLabel, e.getBoundingClientRect()]).filter(([, r]) => r.width > 0 && (r.height < 44 || r.width < 44)).map(([t, r]) => `${t} ${r.width}x${r.height}`)');
             self::assertSame([], $small, $path);

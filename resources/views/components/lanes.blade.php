@@ -1,7 +1,7 @@
 {{-- The day as lanes: solid where hands are needed, open where a clock runs. --}}
 @props(['chart'])
 <section class="lanes" aria-labelledby="lanes-title">
-    <h2 id="lanes-title">The next {{ $chart::HOURS }} hours <a href="/day" class="text-base font-normal">day plan</a></h2>
+    <h2 id="lanes-title">The next {{ $chart::HOURS }} hours <a href="/day" class="inline-flex min-h-11 min-w-11 items-center text-base font-normal">day plan</a></h2>
     <div class="lanes-scroll" tabindex="0" role="group" aria-labelledby="lanes-title">
         <svg viewBox="0 0 {{ $chart::WIDTH }} {{ $chart->height() }}" role="img" aria-label="Hands and waits of each job over the next {{ $chart::HOURS }} hours">
             @foreach ($chart->hours() as $hour)
