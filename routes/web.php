@@ -15,6 +15,7 @@ use App\Http\Controllers\HealthController;
 use App\Http\Controllers\HowSureController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LabourController;
+use App\Http\Controllers\LearnedController;
 use App\Http\Controllers\MakerController;
 use App\Http\Controllers\MeasuredController;
 use App\Http\Controllers\PasswordController;
@@ -158,6 +159,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/edit', [CircuitController::class, 'edit']);
         Route::post('/', [CircuitController::class, 'store']);
         Route::post('/measured', [MeasuredController::class, 'store']);
+        Route::get('/learned', [LearnedController::class, 'show']);
+        Route::post('/learned', [LearnedController::class, 'accept']);
         Route::get('/export', [CircuitController::class, 'export']);
         Route::get('/elevation.svg', [CircuitController::class, 'svg']);
         Route::get('/outline.svg', [CircuitController::class, 'outline']);

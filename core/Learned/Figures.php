@@ -57,8 +57,8 @@ final readonly class Figures
         $this->names = array_keys($sums);
     }
 
-    /** @var list<string> */
-    private array $names;
+    /** @var list<string> order of the drains, and what: `a,b|drain.00`, `a,b|retained` */
+    public array $names;
 
     /** @return list<float> the same by a circuit, mL */
     public function by(Circuit $circuit): array

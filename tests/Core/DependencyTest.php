@@ -51,7 +51,7 @@ final class DependencyTest extends TestCase
         'Writing' => ['Quantity', 'Saying', 'Job', 'Observed', 'Judged', 'Plan', 'Steps', 'Steps/AnyTime'],
         'Visits' => ['Quantity', 'Matter', 'Heat', 'Circuit', 'Saying', 'Job', 'Plan', 'Observed', 'Judged'],
         'Day' => [],
-        'Learned' => ['Circuit', 'Flow', 'Plan'],
+        'Learned' => ['Circuit', 'Flow', 'Job', 'Observed', 'Judged', 'Plan'],
         'Evidence' => ['Circuit'],
         'Virtual' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat'],
     ];

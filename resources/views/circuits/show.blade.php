@@ -5,6 +5,7 @@
         <span class="page-actions">
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/export">Export</a>
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/elevation.svg">SVG</a>
+            <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/learned">What jobs have shown</a>
             @if ($lead)
                 <a class="button button-quiet" href="/circuits/new?from={{ $sheet->model->id }}"
                     data-key="n" data-key-label="New circuit from this layout">New from this layout</a>
