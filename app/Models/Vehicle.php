@@ -71,7 +71,7 @@ class Vehicle extends Model
     /** What the last job on it left, where that was given up, or signed short of its mark; null where there is nothing to say. */
     public function leftBehind(): ?LeftBehind
     {
-        $last = Job::query()->where('vehicle_id', $this->id)->latest('id')->first([
+        $last = Job::query()->where('vehicle_id', $this->id)->whereNull('document')->latest('id')->first([
             'id',
             'abandoned_at',
             'left_behind',

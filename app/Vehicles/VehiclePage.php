@@ -77,7 +77,8 @@ final readonly class VehiclePage
     /** @return list<array{string, string}> */
     private function content(UnitSystem $units): array
     {
-        $last = $this->open ?? Job::query()->where('vehicle_id', $this->vehicle->id)->latest('id')->first();
+        // What came from elsewhere was brought in later than it was written.
+        $last = $this->open ?? Job::query()->where('vehicle_id', $this->vehicle->id)->orderByRaw('coalesce(signed_at, abandoned_at) desc')->first();
         if ($last === null) {
             return [];
         }

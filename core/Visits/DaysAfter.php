@@ -57,9 +57,21 @@ final readonly class DaysAfter
      */
     public static function of(JobState $job, array $visits): ?self
     {
-        if ($visits === []) {
-            return null;
+        $says = $visits === [] ? null : self::judged($job, $visits);
+        for ($seen = 1; $seen < count($visits); $seen++) {
+            $earlier = self::judged($job, array_slice($visits, 0, $seen));
+            if ($says !== null && $earlier->code->isRed()) {
+                // The first danger stands, whatever calmer look follows: it is a job's to end it.
+                return new self($earlier->code, 0.0, 0.0, 0.0, $says->leakMlPerDay, $says->takenMl, $says->looks);
+            }
         }
+
+        return $says;
+    }
+
+    /** @param  non-empty-list<Visit>  $visits */
+    private static function judged(JobState $job, array $visits): self
+    {
         $levels = $job->stepsOf('cold_level');
         $last = $levels === [] ? null : $levels[count($levels) - 1];
         [$began, $before] = [self::levelledAt($job, $last) ?? $visits[0]->at, self::readAt($job, $last)];
@@ -92,7 +104,7 @@ final readonly class DaysAfter
         $room = max(0.0, $left);
 
         return new self(
-            $left < -$unsure && count($took) >= self::LEAST_FOR_A_LEAK ? DaysAfterCode::Leak : self::code($topUps, $visits, count($took)),
+            self::code($topUps, $visits, count($took), $left < -$unsure),
             min($room, $topUps->stillToComeMl),
             min($room, $topUps->lowMl),
             min($room, $topUps->highMl),
@@ -105,8 +117,9 @@ final readonly class DaysAfter
     /**
      * @param  non-empty-list<Visit>  $visits
      * @param  int  $took  at so many of them it took more than a level can tell
+     * @param  bool  $tooMuch  whether more went in than the sums can have left as air
      */
-    private static function code(TopUps $topUps, array $visits, int $took): DaysAfterCode
+    private static function code(TopUps $topUps, array $visits, int $took, bool $tooMuch): DaysAfterCode
     {
         $newest = $visits[count($visits) - 1];
         $told = array_values(array_filter($visits, fn (Visit $visit) => $visit->complaintAgain !== null));
@@ -114,6 +127,7 @@ final readonly class DaysAfter
         return match (true) {
             $newest->level === LevelFound::NotSeen => DaysAfterCode::NotSeen,
             $told !== [] && $told[count($told) - 1]->complaintAgain === true => DaysAfterCode::ComplaintAgain,
+            $tooMuch => DaysAfterCode::Leak,
             // One look that took something may be a pocket that the first drives have loosened.
             $took < self::LEAST_FOR_A_LEAK && in_array($topUps->verdict, [TopUpVerdict::Leak, TopUpVerdict::Both], true) => DaysAfterCode::TooFew,
             default => match ($topUps->verdict) {
@@ -122,7 +136,8 @@ final readonly class DaysAfter
                 TopUpVerdict::Air => DaysAfterCode::StillToCome,
                 TopUpVerdict::TooFew => DaysAfterCode::TooFew,
                 // What a customer told closes nothing: somebody of the shop looks once.
-                TopUpVerdict::Settled => array_filter($visits, fn (Visit $visit) => ! $visit->told) === [] ? DaysAfterCode::TooFew : DaysAfterCode::Closed,
+                // Nor does a level that was left below its mark.
+                TopUpVerdict::Settled => $newest->tookMl() === null || array_filter($visits, fn (Visit $visit) => ! $visit->told) === [] ? DaysAfterCode::TooFew : DaysAfterCode::Closed,
             },
         };
     }

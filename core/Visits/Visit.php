@@ -73,12 +73,12 @@ final readonly class Visit
         );
     }
 
-    /** What went in to bring it to the mark; null where that is not known. */
+    /** What went in to bring it to the mark; null where that is not known, as where it was left below. */
     public function tookMl(): ?float
     {
         return match (true) {
-            $this->toppedMl !== null => $this->toppedMl,
-            $this->level === LevelFound::AtMark, $this->level === LevelFound::Above => 0.0,
+            $this->level === LevelFound::AtMark, $this->level === LevelFound::Above => $this->toppedMl ?? 0.0,
+            $this->toppedMl !== null && $this->toppedMl > 0.0 => $this->toppedMl,
             default => null,
         };
     }

@@ -66,7 +66,14 @@ final class DaysAfterTest extends TestCase
         self::assertNull($code());
         self::assertSame(DaysAfterCode::NotSeen, $code(new Visit($at, LevelFound::NotSeen, 900.0, self::PLUS_MINUS)));
         self::assertSame(DaysAfterCode::ComplaintAgain, $code(new Visit($at, LevelFound::AtMark, complaintAgain: true)));
-        self::assertSame(DaysAfterCode::Closed, $code(new Visit($at, LevelFound::AtMark, complaintAgain: true), new Visit($at + 86400, LevelFound::AtMark, complaintAgain: false)));
+        // The first danger stands, whatever calmer look follows.
+        $calm = new Visit($at + 3 * 86400, LevelFound::AtMark, complaintAgain: false);
+        foreach ([new Visit($at, LevelFound::NotSeen, 900.0, self::PLUS_MINUS), new Visit($at, LevelFound::AtMark, complaintAgain: true), new Visit($at, LevelFound::Below, 2000.0, self::PLUS_MINUS)] as $red) {
+            self::assertSame($code($red), $code($red, $calm));
+            self::assertTrue($code($red)?->isRed());
+        }
+        self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::Below, 0.0)), 'left below its mark it closes nothing');
+        self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::AtMark), new Visit($at + 86400, LevelFound::Below, 0.0)));
         self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::AtMark, told: true)), 'what is told closes nothing');
         // Far more than the sums can have left as air.
         $says = DaysAfter::of(self::signed(), [new Visit($at, LevelFound::Below, 1500.0, self::PLUS_MINUS), new Visit($at + 86400, LevelFound::Below, 700.0, self::PLUS_MINUS)]);
