@@ -24,16 +24,16 @@ final readonly class Values
      */
     public static function fromArray(array $data): self
     {
-        $values = [];
         foreach ($data as $name => $value) {
-            if (is_scalar($value) || $value === null) {
-                $values[(string) $name] = $value;
-            } elseif (is_array($value)) {
-                $values[(string) $name] = array_values(array_filter($value, is_string(...)));
+            if (is_array($value)) {
+                $data[$name] = array_values(array_filter($value, is_string(...)));
+            } elseif ($value !== null && ! is_scalar($value)) {
+                unset($data[$name]);
             }
         }
 
-        return new self($values);
+        /** @var array<string, Value> $data */
+        return new self($data);
     }
 
     public function has(string $name): bool

@@ -165,8 +165,7 @@ class Job extends Model
         $query = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')->where('job_id', $this->id)->orderBy('seq')
             ->select(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed', 'arrived', 'person_id']);
         $lines = [];
-        // A journal has hundreds of lines, and every page of the run folds it: as rows, one after the other.
-        foreach ($query->cursor() as $line) {
+        foreach ($query->get() as $line) {
             $values = self::decoded($line->values);
             $lines[] = Entry::stored(
                 (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, $values, $line->typed,

@@ -71,7 +71,7 @@ final readonly class Entry
         string $by = '',
     ): self {
         $orders = is_array($values['orders'] ?? null)
-            ? array_values(array_filter($values['orders'], is_array(...)))
+            ? array_map(Step::fromArray(...), array_values(array_filter($values['orders'], is_array(...))))
             : [];
         $replacement = is_array($values['values'] ?? null) ? Values::fromArray($values['values']) : null;
         unset($values['orders'], $values['values'], $values[self::PLAN]);
@@ -84,7 +84,7 @@ final readonly class Entry
             $form,
             Values::fromArray($values),
             $typed,
-            array_map(Step::fromArray(...), $orders),
+            $orders,
             $replacement,
             planned: $planned,
             arrived: $arrived,

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Job;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Ledger\Ledger;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Stores\Inventory;
@@ -46,6 +47,15 @@ final class JobState
 
     /** @var array<string, list<Entry>> that tell of something, as read so far, by step */
     private array $told = [];
+
+    /** @var array<string, array<string, list<Entry>>> the same, by step and form */
+    private array $toldBy = [];
+
+    /** @var ?array<int, array{Step, Kind}> what of the entries may move coolant, by its place among them */
+    private ?array $movers = null;
+
+    /** @var array<int, list<Line>> what of it did, as worked out so far */
+    private array $moved = [];
 
     /** @var array<string, list<Entry>> taken back or changed, as read so far, by step */
     private array $struck = [];
@@ -202,9 +212,30 @@ final class JobState
     public function observed(string $step, string $what): array
     {
         /** @var list<T> $known */
-        $known = $this->observed[$step][$what] ??= $this->reader->all($step, $this->told[$step] ??= self::telling($this->writtenAt($step)), $what);
+        $known = $this->observed[$step][$what] ??= $this->reader->all($step, $this->toldAt($step, $what::forms()), $what);
 
         return $known;
+    }
+
+    /**
+     * @param  list<string>  $forms  none for all of them
+     * @return list<Entry> what was told at a step, in these forms
+     */
+    private function toldAt(string $step, array $forms): array
+    {
+        $told = $this->told[$step] ??= self::telling($this->writtenAt($step));
+        if ($forms === []) {
+            return $told;
+        }
+        if (! isset($this->toldBy[$step])) {
+            $this->toldBy[$step] = [];
+            foreach ($told as $line) {
+                $this->toldBy[$step][$line->form][] = $line;
+            }
+        }
+        $lines = array_map(fn (string $form) => $this->toldBy[$step][$form] ?? [], $forms);
+
+        return count($lines) === 1 ? $lines[0] : Entry::inOrder(array_merge(...$lines));
     }
 
     /**
@@ -401,19 +432,31 @@ final class JobState
     private function fold(int $beforeStage): Ledger
     {
         $lines = [];
-        foreach ($this->entries as $entry) {
-            $step = $this->steps[$entry->step] ?? null;
-            $counts = ! $entry->belongsToEveryStep() || $entry->isAnyTime();
-            if ($step === null || ! $counts || $step->stage->value >= $beforeStage) {
-                continue;
-            }
-            $kind = $this->kinds->reading($step, $entry);
-            if ($kind->does(Does::MovesCoolant)) {
-                array_push($lines, ...$kind->ledger($this->at($step, $entry->at), $entry));
+        foreach ($this->movers ??= $this->movers() as $i => [$step, $kind]) {
+            if ($step->stage->value < $beforeStage) {
+                array_push($lines, ...$this->moved[$i] ??= $kind->ledger($this->at($step, $this->entries[$i]->at), $this->entries[$i]));
             }
         }
 
         return new Ledger($this->circuit->capacityMl(), $this->plan->headspaceMl(), $lines);
+    }
+
+    /** @return array<int, array{Step, Kind}> */
+    private function movers(): array
+    {
+        $movers = [];
+        foreach ($this->entries as $i => $entry) {
+            $step = $this->steps[$entry->step] ?? null;
+            if ($step === null || ($entry->belongsToEveryStep() && ! $entry->isAnyTime())) {
+                continue;
+            }
+            $kind = $this->kinds->reading($step, $entry);
+            if ($kind->does(Does::MovesCoolant)) {
+                $movers[$i] = [$step, $kind];
+            }
+        }
+
+        return $movers;
     }
 
     /** @return array<string, PortState> by port, as the steps so far leave them */

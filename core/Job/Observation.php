@@ -10,6 +10,9 @@ namespace Aqbel\Core\Job;
  */
 interface Observation
 {
+    /** @return list<string> the forms of line that can tell of it; none where any may */
+    public static function forms(): array;
+
     /** What a line tells of it; null where it tells nothing of it. */
     public static function of(Entry $line): ?static;
 

@@ -50,6 +50,11 @@ final readonly class CameOut extends Report
         parent::__construct($told);
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM, Lines::Outlet->value];
+    }
+
     public static function of(Entry $line): ?static
     {
         $read = self::tells($line) ? VesselReading::of($line) : null;

@@ -32,6 +32,11 @@ final readonly class CoolantLook extends Report
         parent::__construct($told);
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM];
+    }
+
     public static function of(Entry $line): ?static
     {
         return $line->form !== self::FORM || ! $line->values->has(self::COOLANT)

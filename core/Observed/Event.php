@@ -18,6 +18,11 @@ abstract readonly class Event extends Report
     /** The form it is told by. */
     abstract public static function form(): string;
 
+    final public static function forms(): array
+    {
+        return [static::form()];
+    }
+
     final public static function of(Entry $line): ?static
     {
         return $line->form === static::form() ? new static(Told::by($line)) : null;

@@ -20,6 +20,11 @@ final readonly class FanTurned extends Report
         parent::__construct($told);
     }
 
+    public static function forms(): array
+    {
+        return [self::ON, self::OFF];
+    }
+
     public static function of(Entry $line): ?static
     {
         return in_array($line->form, [self::ON, self::OFF], true) ? new self(Told::by($line), $line->form === self::ON) : null;

@@ -38,6 +38,11 @@ final readonly class FeltReading extends Report
         return self::FORM;
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM];
+    }
+
     public static function of(Entry $line): ?static
     {
         if ($line->form !== self::FORM) {

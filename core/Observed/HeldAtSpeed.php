@@ -41,6 +41,11 @@ final readonly class HeldAtSpeed extends Report
         parent::__construct($told);
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM];
+    }
+
     public static function of(Entry $line): ?static
     {
         return $line->form === self::FORM && isset(self::HOLDS[$line->text(self::SPEED)])

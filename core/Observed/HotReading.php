@@ -43,6 +43,11 @@ final readonly class HotReading extends Report
         return self::FORM;
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM];
+    }
+
     /** @param  Entry  $line  of a step at which the engine runs */
     public static function of(Entry $line): ?static
     {

@@ -30,6 +30,11 @@ final readonly class LevelSeen extends Report
         parent::__construct($told);
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM, ToppedUp::FORM];
+    }
+
     public static function of(Entry $line): ?static
     {
         $said = $line->text(self::LEVEL);

@@ -14,6 +14,11 @@ abstract readonly class Report implements Observation
     {
     }
 
+    public static function forms(): array
+    {
+        return [];
+    }
+
     final public function told(): Told
     {
         return $this->told;

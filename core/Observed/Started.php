@@ -39,6 +39,11 @@ final readonly class Started extends Report
         return self::FORM;
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM];
+    }
+
     public static function of(Entry $line): ?static
     {
         return $line->form !== self::FORM ? null : new self(

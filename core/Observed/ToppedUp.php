@@ -17,6 +17,11 @@ final readonly class ToppedUp extends Report
         parent::__construct($told);
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM];
+    }
+
     public static function of(Entry $line): ?static
     {
         $read = $line->form === self::FORM ? VesselReading::of($line) : null;

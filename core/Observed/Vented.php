@@ -38,6 +38,11 @@ final readonly class Vented extends Report
         return self::FORM;
     }
 
+    public static function forms(): array
+    {
+        return [self::FORM];
+    }
+
     public static function of(Entry $line): ?static
     {
         return $line->form === self::FORM
