@@ -120,6 +120,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/day/{job}', [DayController::class, 'move']);
     Route::get('/visits', [VisitController::class, 'index']);
     Route::get('/visits/{visit}.ics', [VisitController::class, 'ics']);
+    Route::post('/visits/{visit}/correct', [VisitController::class, 'correct']);
     Route::post('/visits/{visit}/skip', [VisitController::class, 'skip']);
     Route::post('/visits/{visit}/hand-over', [VisitController::class, 'handOver']);
     Route::post('/calendar', [CalendarController::class, 'mine']);

@@ -25,12 +25,15 @@ enum Right: string
     case PassOverFrost = 'pass_over_frost';
     case PassOverTightness = 'pass_over_tightness';
 
+    /** Take a danger out of the days after. */
+    case ClearDaysAfter = 'clear_days_after';
+
     /** Whether a shop may give it to its technicians too; the others stay with those who lead. */
     public function canBeGranted(): bool
     {
         return match ($this) {
             self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverSums, self::PassOverFrost,
-            self::PassOverTightness => true,
+            self::PassOverTightness, self::ClearDaysAfter => true,
             self::ManagePeople, self::ChangeShop => false,
         };
     }
@@ -57,6 +60,7 @@ enum Right: string
             self::PassOverSums => 'Pass over, with a reason, sums that cannot be',
             self::PassOverFrost => 'Pass over, with a reason, a mixture too weak or too strong',
             self::PassOverTightness => 'Pass over, with a reason, a pressure test that failed',
+            self::ClearDaysAfter => 'Correct, with a reason, a visit that said danger',
         };
     }
 
@@ -70,6 +74,7 @@ enum Right: string
             self::ManagePeople => 'People are added and changed by a lead. Ask one to sign in.',
             self::ChangeShop => 'The shop and its rules are changed by a lead. Ask one to sign in.',
             self::PassOverSums, self::PassOverFrost, self::PassOverTightness => 'Only a lead passes over that.',
+            self::ClearDaysAfter => 'It says danger: only a lead corrects it, or takes it back.',
         };
     }
 }

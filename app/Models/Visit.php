@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
 
 /**
  * A look at a vehicle after the record of its job was signed: due, done and signed by itself, or skipped with a reason.
+ * One that was wrong stays as it was signed, struck out with a reason.
  *
  * @property int $id
  * @property int $job_id
@@ -26,10 +27,14 @@ use Illuminate\Support\Carbon;
  * @property array<string, string>|null $typed
  * @property ?string $key of the press that signed it
  * @property ?string $photo_id
+ * @property Carbon|null $struck_at since when it does not count any more
+ * @property string $struck_because
+ * @property ?int $instead_of the one that it corrects
  * @property Carbon $created_at
  * @property Job $job
  * @property Person|null $holder in whose hands it is; anybody's where nobody is named
  * @property Person|null $doer who signed it, or skipped it
+ * @property Person|null $striker
  */
 class Visit extends Model
 {
@@ -39,7 +44,7 @@ class Visit extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['due_on' => 'date', 'done_at' => 'datetime', 'values' => 'array', 'typed' => 'array'];
+    protected $casts = ['due_on' => 'date', 'done_at' => 'datetime', 'struck_at' => 'datetime', 'values' => 'array', 'typed' => 'array'];
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo
@@ -57,6 +62,12 @@ class Visit extends Model
     public function doer(): BelongsTo
     {
         return $this->belongsTo(Person::class, 'done_by');
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function striker(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'struck_by');
     }
 
     /** @param  Builder<Visit>  $query */
@@ -80,9 +91,14 @@ class Visit extends Model
         return $this->skipped_because !== '';
     }
 
-    /** As the core judges it; null of one that is due or was skipped. */
+    public function isStruck(): bool
+    {
+        return $this->struck_at !== null;
+    }
+
+    /** As the core judges it; null of one that is due, was skipped or is struck out. */
     public function seen(Vessels $vessels): ?Seen
     {
-        return $this->done_at === null || $this->values === null ? null : Seen::of($this->done_at->getTimestamp(), new Values($this->values), $vessels);
+        return $this->done_at === null || $this->values === null || $this->isStruck() ? null : Seen::of($this->done_at->getTimestamp(), new Values($this->values), $vessels);
     }
 }

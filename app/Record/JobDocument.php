@@ -59,8 +59,14 @@ final class JobDocument
             'visits' => (new VisitBook($job))->all()->map(fn (Visit $visit): array => [
                 'due_on' => $visit->due_on->format('Y-m-d'), 'asked_by' => $visit->asked_by, 'watch' => $visit->watch, 'done_at' => $when($visit->done_at),
                 'by' => $visit->doer?->name, 'skipped_because' => $visit->skipped_because, 'values' => (object) ($visit->values ?? []), 'typed' => (object) ($visit->typed ?? []),
-            ])->all(),
+            ] + self::struck($visit))->all(),
         ];
+    }
+
+    /** @return array<string, mixed> of a visit that does not count any more; nothing of others */
+    private static function struck(Visit $visit): array
+    {
+        return $visit->struck_at === null ? [] : ['struck' => ['at' => $visit->struck_at->getTimestamp(), 'by' => $visit->striker?->name, 'because' => $visit->struck_because]];
     }
 
     /** @param  array<string, mixed>  $document */

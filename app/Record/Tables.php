@@ -53,18 +53,19 @@ final class Tables
     public static function visits(): string
     {
         $rows = (function (): \Generator {
-            foreach (Visit::query()->with(['job:id,vehicle_id', 'job.vehicle:id,plate', 'holder:id,name', 'doer:id,name'])->lazyById(self::AT_ONCE) as $visit) {
+            foreach (Visit::query()->with(['job:id,vehicle_id', 'job.vehicle:id,plate', 'holder:id,name', 'doer:id,name', 'striker:id,name'])->lazyById(self::AT_ONCE) as $visit) {
                 $of = fn (string $field): float|int|string|null => is_bool($visit->values[$field] ?? null) ? null : $visit->values[$field] ?? null;
                 yield [
                     Job::numbered($visit->job_id), $visit->job->vehicle->plate, $visit->due_on->format('Y-m-d'), $visit->asked_by, (string) $visit->holder?->name, $visit->done_at?->toIso8601String(),
                     (string) $visit->doer?->name, $of(Seen::LEVEL), $of(Seen::VOLUME), $of(Seen::VESSEL), $of(Seen::CELSIUS), $of(Seen::FREEZE), $of(Seen::COMPLAINT),
                     ($visit->values[Seen::TOLD] ?? false) === true ? 'customer' : '', $of(Seen::NOTE), $visit->skipped_because,
+                    $visit->struck_at?->toIso8601String(), (string) $visit->striker?->name, $visit->struck_because,
                 ];
             }
         })();
 
         return Spreadsheet::text(
-            ['job', 'plate', 'due_on', 'asked_by', 'held_by', 'done_at', 'done_by', 'level', 'topped_ml', 'vessel', 'celsius', 'freeze_c', 'complaint', 'told_by', 'note', 'skipped_because'],
+            ['job', 'plate', 'due_on', 'asked_by', 'held_by', 'done_at', 'done_by', 'level', 'topped_ml', 'vessel', 'celsius', 'freeze_c', 'complaint', 'told_by', 'note', 'skipped_because', 'struck_at', 'struck_by', 'struck_because'],
             $rows,
         );
     }

@@ -87,7 +87,7 @@ final readonly class VehiclePage
             ? Cache::remember("inside.{$last->id}.{$units->value}", self::KEPT_S, fn () => self::inside($last, $units))
             : self::inside($last, $units);
 
-        $since = Visit::query()->where('job_id', $last->id)->whereNotNull('done_at')->get()->sum(fn (Visit $visit) => (float) ($visit->values['volume'] ?? 0.0));
+        $since = Visit::query()->where('job_id', $last->id)->whereNotNull('done_at')->whereNull('struck_at')->get()->sum(fn (Visit $visit) => (float) ($visit->values['volume'] ?? 0.0));
 
         return [
             ...$inside,

@@ -24,6 +24,11 @@ final class ForeignVisits
                     'skipped_because' => is_string($visit['skipped_because'] ?? null) ? $visit['skipped_because'] : '',
                     'values' => is_array($visit['values'] ?? null) && $visit['values'] !== [] ? $visit['values'] : null, 'typed' => is_array($visit['typed'] ?? null) ? $visit['typed'] : [],
                 ]);
+                $struck = is_array($visit['struck'] ?? null) ? $visit['struck'] : null;
+                if ($struck !== null) {
+                    $made->fill(['struck_at' => Carbon::createFromTimestamp(is_int($struck['at'] ?? null) ? $struck['at'] : 0), 'struck_because' => is_string($struck['because'] ?? null) ? $struck['because'] : '']);
+                }
+                $made->setRelation('striker', new Person(['name' => is_string($struck['by'] ?? null) ? $struck['by'] : '']));
                 $made->setRelation('doer', new Person(['name' => is_string($visit['by'] ?? null) ? $visit['by'] : '']));
                 $made->setRelation('holder', null);
                 $visits[] = $made;

@@ -11,6 +11,7 @@ use App\Journal\OneWriter;
 use App\Models\Job;
 use App\Models\Person;
 use App\Models\Photo;
+use App\Models\Right;
 use App\Models\Visit;
 use App\Record\Facts;
 use Aqbel\Core\InvalidField;
@@ -104,6 +105,62 @@ final readonly class VisitBook
         });
     }
 
+    /**
+     * Puts another look in the place of one that was wrong: that one stays as it was signed, struck out. What was seen is still of its own
+     * time. The same press twice counts once.
+     *
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField|InvalidFields
+     */
+    public function correct(Visit $visit, array $raw, string $because, Person $person, string $key): void
+    {
+        $this->strike($visit, $because, $person, $key, function (JobState $state) use ($visit, $raw, $person, $key): void {
+            $filled = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels, $person->units)->read($raw, $person->units);
+            VisitForm::admit($filled->values);
+            Visit::query()->create([
+                ...$visit->only(['job_id', 'due_on', 'asked_by', 'watch', 'done_at', 'photo_id']), 'done_by' => $person->id, 'key' => $key === '' ? null : $key,
+                'values' => $filled->values->toArray(), 'typed' => $filled->typed, 'instead_of' => $visit->id, 'created_at' => now(),
+            ]);
+        });
+    }
+
+    /** @throws InvalidField */
+    public function takeBack(Visit $visit, string $because, Person $person): void
+    {
+        $this->strike($visit, $because, $person, '', function () use ($visit): void {
+            if (! $this->all()->contains(fn (Visit $other) => $other->isDue())) {
+                $this->add(now(), $visit->asked_by, $visit->watch);
+            }
+        });
+    }
+
+    /** @param  \Closure(JobState): void  $then */
+    private function strike(Visit $visit, string $because, Person $person, string $key, \Closure $then): void
+    {
+        OneWriter::run(function () use ($visit, $because, $person, $key, $then): void {
+            if ($key !== '' && Visit::query()->where('job_id', $this->job->id)->where('key', $key)->exists()) {
+                return;
+            }
+            $this->assertFollowed();
+            if ($visit->refresh()->isDue() || $visit->values === null || $visit->isStruck()) {
+                throw new InvalidField('visit', 'Only a visit that counts is corrected. Look at the list once more.');
+            }
+            if (trim($because) === '') {
+                throw new InvalidField('because', 'Say what was wrong with it: both stand under the record.');
+            }
+            $state = $this->job->state();
+            $wasRed = $this->says($state)?->code->isRed() === true;
+            $visit->update(['struck_at' => now(), 'struck_by' => $person->id, 'struck_because' => mb_substr(trim($because), 0, 300)]);
+            $then($state);
+            if ($wasRed && $this->says($state)?->code->isRed() !== true && ! $person->may(Right::ClearDaysAfter)) {
+                throw new InvalidField('visit', Right::ClearDaysAfter->refusal());
+            }
+            Trail::note($person, Subject::Visit, $this->job->number(), [new Change('visit of '.$visit->done_at?->format('Y-m-d'), '', 'struck out: '.trim($because))]);
+            $this->follow($state);
+        });
+    }
+
     /** @throws InvalidField without a reason */
     public function skip(Visit $visit, string $because, Person $person): void
     {
@@ -140,7 +197,7 @@ final readonly class VisitBook
             return ForeignVisits::of($this->job->document);
         }
 
-        return Visit::query()->with(['holder:id,name', 'doer:id,name'])->where('job_id', $this->job->id)
+        return Visit::query()->with(['holder:id,name', 'doer:id,name', 'striker:id,name'])->where('job_id', $this->job->id)
             ->orderByRaw('case when done_at is null then 1 else 0 end')->orderBy('done_at')->orderBy('due_on')->orderBy('id')->get();
     }
 

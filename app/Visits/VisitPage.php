@@ -9,6 +9,7 @@ use App\Models\Person;
 use App\Models\Visit;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Visits\DaysAfter;
@@ -29,15 +30,27 @@ final readonly class VisitPage
     /** The one that is signed with the form; null where the look is nobody's plan. */
     public ?Visit $next;
 
-    public function __construct(public Job $job, public UnitSystem $units, public Person $reader, ?int $asked = null)
+    /** The one that is corrected with the form. */
+    public ?Visit $wrong;
+
+    public function __construct(public Job $job, public UnitSystem $units, public Person $reader, ?int $asked = null, ?int $correct = null)
     {
         $state = $job->state();
         $book = new VisitBook($job);
         $this->form = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels, $units);
         $this->visits = $book->all();
         $this->says = $book->says($state);
+        $this->wrong = $correct === null ? null : $this->visits->first(fn (Visit $visit) => $visit->id === $correct && $visit->values !== null && ! $visit->isStruck());
         $due = $this->visits->filter(fn (Visit $visit) => $visit->isDue());
         $this->next = $due->firstWhere('id', $asked) ?? $due->first();
+    }
+
+    /** What a field says of the one that is corrected: as it was typed, or its code; null of a look of today. */
+    public function value(Field $field): ?string
+    {
+        $stored = $this->wrong?->values[$field->name] ?? null;
+
+        return $this->wrong === null ? null : ($this->wrong->typed[$field->name] ?? ($stored === true ? '1' : (string) $stored));
     }
 
     public function verdict(): ?Verdict

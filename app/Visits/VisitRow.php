@@ -20,6 +20,8 @@ final readonly class VisitRow
         public string $more,
         public string $by,
         public ?string $photo,
+        public ?int $correct,
+        public string $struck,
     ) {
     }
 
@@ -42,6 +44,8 @@ final readonly class VisitRow
             $visit->wasSkipped() ? $visit->skipped_because : implode(' · ', $more),
             ($visit->doer->name ?? '').(($values[Seen::TOLD] ?? false) === true ? ', told by the customer' : ''),
             $visit->photo_id,
+            $visit->exists && $visit->values !== null && ! $visit->isStruck() ? $visit->id : null,
+            $visit->isStruck() ? "Struck out by {$visit->striker?->name}: {$visit->struck_because}" : '',
         );
     }
 }

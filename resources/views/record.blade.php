@@ -94,7 +94,7 @@
                 @else
                     <table><tbody>
                         @foreach ($sheet->visits() as $row)
-                            <tr><th scope="row">{{ $row->day }}</th><td>{{ $row->level }}@if ($row->more !== '') · {{ $row->more }}@endif</td><td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}</td></tr>
+                            <tr @class(['line-through' => $row->struck !== ''])><th scope="row">{{ $row->day }}</th><td>{{ $row->level }}@if ($row->more !== '') · {{ $row->more }}@endif</td><td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}@if ($row->struck !== '') <small>{{ $row->struck }}</small>@endif</td></tr>
                         @endforeach
                     </tbody></table>
                 @endif

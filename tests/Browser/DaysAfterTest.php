@@ -42,6 +42,18 @@ final class DaysAfterTest extends BrowserTestCase
         $this->see('A leak', '.verdict');
         $this->assertAccessible();
         self::assertStringNotContainsString('BEGIN:VEVENT', (string) file_get_contents($feed), 'a red one books no further look');
+        // A slip is corrected beside itself.
+        $this->follow(fn () => self::$browser->findElement(By::xpath("(//a[contains(@href, 'correct=')])[last()]"))->click());
+        $this->see('stays as');
+        $this->assertAccessible(true);
+        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        foreach (['fields[volume]' => '610 ml', 'because' => 'read at its 610 mark'] as $name => $value) {
+            self::$browser->findElement(By::name($name))->clear()->sendKeys($value);
+        }
+        $this->press('Keep the correction');
+        $this->see('Struck out by');
+        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        $this->see('A leak', '.verdict');
         $this->press('Plan a job on it');
         self::$browser->manage()->window()->setSize(new WebDriverDimension(1280, 900));
         self::assertTrue(self::$browser->findElement(By::cssSelector('input[name=kind][value=lost]'))->isSelected());

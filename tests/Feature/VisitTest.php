@@ -119,6 +119,46 @@ final class VisitTest extends ShopTestCase
         $this->post("/jobs/{$open->id}/visits", ['fields' => ['level' => 'at_mark']])->assertSessionHasErrors('visit');
     }
 
+    public function test_a_slip_is_corrected_beside_itself_and_a_danger_by_a_lead_alone(): void
+    {
+        $job = $this->signed();
+        $due = Visit::query()->where('job_id', $job->id)->sole();
+        $this->days(3);
+        $this->actingAs($this->imre);
+        // Two litres typed for fifty millilitres: more than the sums can have left as air.
+        $this->sign($job, $due, ['level' => 'below', 'volume' => '2 l', 'vessel' => 'syringe', 'celsius' => '20'])->assertSessionHasNoErrors();
+        self::assertTrue($this->says($job)?->code->isRed());
+        $wrong = Visit::query()->where('job_id', $job->id)->whereNotNull('done_at')->sole();
+        $right = ['level' => 'below', 'volume' => '50 ml', 'vessel' => 'syringe', 'celsius' => '20'];
+        $correct = fn (array $also) => $this->post("/visits/{$wrong->id}/correct", ['fields' => $right, 'key' => 'correct-000001', ...$also]);
+
+        $this->get("/jobs/{$job->id}/visits?correct={$wrong->id}")->assertOk()->assertSee('Correct the look of')->assertSee('value="2 l"', false);
+        $correct([])->assertSessionHasErrors('because');
+        $correct(['because' => 'millilitres, not litres'])->assertSessionHasErrors('visit');
+        $correct(['fields' => ['level' => 'at_mark', 'volume' => '1 l', 'vessel' => 'jug'], 'because' => 'a slip'])->assertSessionHasErrors('volume');
+        self::assertTrue($this->says($job)?->code->isRed(), 'nothing of what was refused is kept');
+        self::assertFalse($wrong->refresh()->isStruck());
+
+        $this->days(1);
+        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail());
+        $correct(['because' => 'millilitres, not litres'])->assertSessionHasNoErrors();
+        $correct(['because' => 'millilitres, not litres'])->assertSessionHasNoErrors();
+        self::assertFalse($this->says($job)?->code->isRed());
+        $counts = Visit::query()->where('job_id', $job->id)->where('instead_of', $wrong->id)->sole();
+        self::assertEquals($wrong->done_at, $counts->done_at, 'of the time it was seen');
+        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('millilitres, not litres')->assertSee('2 l')->assertSee('50 ml');
+        $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('Struck out by Sunniva Karr: millilitres, not litres');
+        $this->post("/visits/{$wrong->id}/correct", ['fields' => $right, 'because' => 'once more', 'key' => 'correct-000002'])->assertSessionHasErrors('visit');
+        self::assertSame(1, substr_count((string) $this->get("/jobs/{$job->id}/job.json")->getContent(), '"struck"'));
+
+        // Taken back whole: nobody looked, and somebody has to.
+        Visit::query()->where('job_id', $job->id)->whereNull('done_at')->delete();
+        $this->post("/visits/{$counts->id}/correct", ['take_back' => '1', 'because' => 'the other vehicle'])->assertSessionHasNoErrors();
+        self::assertNull($this->says($job));
+        self::assertSame(1, Visit::query()->where('job_id', $job->id)->whereNull('done_at')->count());
+        self::assertTrue(Seal::holds($job->refresh()));
+    }
+
     public function test_what_a_customer_tells_closes_nothing(): void
     {
         $job = $this->signed();
@@ -186,6 +226,11 @@ final class VisitTest extends ShopTestCase
     private function days(int $days): void
     {
         Carbon::setTestNow(now()->addDays($days));
+    }
+
+    private function says(Job $job): ?\Aqbel\Core\Visits\DaysAfter
+    {
+        return (new \App\Visits\VisitBook($job->refresh()))->says();
     }
 
     /** @param  array<string, string>  $fields */

@@ -37,7 +37,7 @@ final class VisitController extends Controller
         $job->loadMissing(['vehicle', 'circuit']);
 
         return view('visits.show', [
-            'page' => new VisitPage($job, self::person($request)->units, self::person($request), $request->integer('visit')),
+            'page' => new VisitPage($job, self::person($request)->units, self::person($request), $request->integer('visit'), $request->integer('correct')),
             'people' => Person::query()->whereNull('disabled_at')->orderBy('name')->get(['id', 'name']),
         ]);
     }
@@ -61,6 +61,18 @@ final class VisitController extends Controller
         }
 
         return redirect("/jobs/{$job->id}/visits")->with('notice', 'The visit is signed.');
+    }
+
+    /** @throws InvalidField|InvalidFields */
+    public function correct(Request $request, Visit $visit): RedirectResponse
+    {
+        $book = new VisitBook($visit->job);
+        [$because, $person] = [self::text($request, 'because'), self::person($request)];
+        $request->boolean('take_back')
+            ? $book->takeBack($visit, $because, $person)
+            : $book->correct($visit, self::fields($request), $because, $person, self::text($request, 'key'));
+
+        return redirect("/jobs/{$visit->job_id}/visits")->with('notice', $request->boolean('take_back') ? 'It is taken back, and stands struck out.' : 'The correction counts from now on.');
     }
 
     private function keep(Job $job, mixed $file): \App\Models\Photo

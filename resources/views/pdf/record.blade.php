@@ -49,7 +49,7 @@
 @if ($sheet->visits() !== [])
     <h2>The days after</h2>
     @if ($says = $sheet->daysAfter())<p><b>{{ $says->title }}.</b> {{ $says->reason }}</p>@endif
-    <table>@foreach ($sheet->visits() as $row)<tr><td>{{ $row->day }}</td><td>{{ $row->level }} {{ $row->more }}</td><td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}</td></tr>@endforeach</table>
+    <table>@foreach ($sheet->visits() as $row)<tr><td>{{ $row->day }}</td><td>{{ $row->level }} {{ $row->more }}</td><td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}@if ($row->struck !== '') {{ $row->struck }}@endif</td></tr>@endforeach</table>
 @endif
 <p class="quiet">Old coolant is regulated waste. @if ($sheet->seal() !== ''){{ $sheet->holds() ? 'Unchanged since it was signed.' : 'Changed since it was signed.' }} Sealed with {{ $sheet->seal() }}@endif</p>
 <p class="sign">Signature</p>
