@@ -9,6 +9,7 @@ use App\Http\Controllers\CircuitController;
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\ConnectController;
 use App\Http\Controllers\DayController;
+use App\Http\Controllers\FeedController;
 use App\Http\Controllers\FirstStartController;
 use App\Http\Controllers\FloorController;
 use App\Http\Controllers\HealthController;
@@ -25,6 +26,7 @@ use App\Http\Controllers\PlanController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RulesController;
 use App\Http\Controllers\RunController;
+use App\Http\Controllers\SeriesController;
 use App\Http\Controllers\ShopController;
 use App\Http\Controllers\SignInController;
 use App\Http\Controllers\StoresController;
@@ -34,18 +36,21 @@ use App\Http\Controllers\UnitsController;
 use App\Http\Controllers\VehicleController;
 use App\Http\Controllers\VisitController;
 use App\Http\Controllers\WorkerController;
+use App\Http\Middleware\ShopClock;
 use App\Models\Vehicle;
 use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
 Route::pattern('job', '[Jj]?[0-9]{1,9}');
-Route::patterns(array_fill_keys(['seq', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet', 'visit'], '[0-9]{1,9}'));
+Route::patterns(array_fill_keys(['seq', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet', 'visit', 'feed'], '[0-9]{1,9}'));
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 Route::get('/health', HealthController::class)->withoutMiddleware('web');
 
 // Asked for by other programs, which have no session: whoever has the address may.
 Route::get('/calendar/{secret}.ics', [CalendarController::class, 'feed'])->where('secret', '[A-Za-z0-9]{40}')->withoutMiddleware('web')->middleware('throttle:60,1');
+
+Route::post('/feeds/{token}', [FeedController::class, 'take'])->where('token', '[A-Za-z0-9]{10,64}')->withoutMiddleware('web')->middleware(ShopClock::class);
 
 Route::get('/first-start', [FirstStartController::class, 'create']);
 Route::post('/first-start', [FirstStartController::class, 'store']);
@@ -110,6 +115,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/label.pdf', [RecordController::class, 'label']);
         Route::get('/job.json', [RecordController::class, 'json']);
         Route::get('/readings.csv', [RecordController::class, 'readings']);
+        Route::post('/feeds', [FeedController::class, 'open']);
+        Route::get('/series', [SeriesController::class, 'show']);
         Route::get('/visits', [VisitController::class, 'show']);
         Route::post('/visits', [VisitController::class, 'store']);
         Route::post('/visits/ask', [VisitController::class, 'ask']);
@@ -118,6 +125,8 @@ Route::middleware('auth')->group(function (): void {
 
     Route::get('/day', [DayController::class, 'show']);
     Route::post('/day/{job}', [DayController::class, 'move']);
+    Route::get('/feeds/{feed}/stand-in', [SeriesController::class, 'standIn']);
+    Route::post('/feeds/{feed}/end', [FeedController::class, 'end']);
     Route::get('/visits', [VisitController::class, 'index']);
     Route::get('/visits/{visit}.ics', [VisitController::class, 'ics']);
     Route::post('/visits/{visit}/correct', [VisitController::class, 'correct']);

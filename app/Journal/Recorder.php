@@ -13,6 +13,7 @@ use App\Models\Photo;
 use App\Photos\Photograph;
 use App\Record\Seal;
 use App\Visits\VisitBook;
+use Aqbel\Core\Instruments\RunLine;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Does;
@@ -72,6 +73,17 @@ final readonly class Recorder
                 $this->next("also {$also}")->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $also, []));
             }
         });
+    }
+
+    /**
+     * What an instrument sent, at its own time.
+     *
+     * @throws InvalidField where the step does not ask for that now
+     */
+    public function streamed(string $stepId, RunLine $line): void
+    {
+        $of = new self($this->job, $this->person, hash('sha256', "{$this->key} {$line->form} {$line->at} {$stepId}"), max(0, now()->getTimestamp() - $line->at));
+        $of->write(fn (JobState $state) => $this->clerk->streamed($of->situation($state, $stepId), $line->form, $line->values));
     }
 
     /**

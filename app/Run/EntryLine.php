@@ -18,6 +18,7 @@ final readonly class EntryLine
         public string $person,
         public ?Correction $correction,
         public string $waited = '',
+        public bool $byInstrument = false,
     ) {
     }
 

@@ -186,6 +186,12 @@ final readonly class RunPage
         return $this->at->entries() !== [];
     }
 
+    /** Null where no engine runs at this step. */
+    public function instruments(): ?Instruments
+    {
+        return $this->done || $this->ahead || ! $this->kind->does(Does::RunsEngine) ? null : new Instruments($this->job, $this->at, url('/'));
+    }
+
     public function trace(): ?TracePicture
     {
         $trace = $this->kind->trace($this->at);

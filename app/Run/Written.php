@@ -7,6 +7,7 @@ namespace App\Run;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Clerk;
 
@@ -28,7 +29,7 @@ final readonly class Written
         $written = $at->job->writtenAt($at->step->id);
         $this->earlier = $all ? 0 : max(0, count($written) - self::SHOWN);
         $clerk = new Clerk($kinds);
-        $said = fn (Entry $e): EntryLine => new EntryLine($e->seq, $e->at, $clerk->say($at, $e), $e->person, $e->correction, EntryLine::waited($e));
+        $said = fn (Entry $e): EntryLine => new EntryLine($e->seq, $e->at, $clerk->say($at, $e), $e->person, $e->correction, EntryLine::waited($e), Told::isByInstrument($e));
         $this->entries = array_map($said, array_reverse(array_slice($written, $this->earlier)));
     }
 

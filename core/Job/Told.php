@@ -4,13 +4,21 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Job;
 
+use Aqbel\Core\Values;
+
 /** Where an observation stands, when it was made, by whom and how it came here. */
 final readonly class Told
 {
+    private const SOURCE = 'source';
+
+    /** What an instrument's line was written for. */
+    private const SHOWS = 'shows';
+
     /**
      * @param  int  $seq  of its line
      * @param  int  $at  Unix seconds, by the server's clock
      * @param  string  $step  id of the step it was made at
+     * @param  string  $shows  what an instrument's line was written for: a code of the evidence; empty for a look in between
      */
     public function __construct(
         public int $seq,
@@ -18,12 +26,27 @@ final readonly class Told
         public string $step,
         public string $person,
         public Source $source = Source::Hand,
+        public string $shows = '',
     ) {
     }
 
     public static function by(Entry $line): self
     {
-        return new self($line->seq, $line->at, $line->step, $line->person);
+        $source = Source::tryFrom($line->text(self::SOURCE)) ?? Source::Hand;
+
+        return new self($line->seq, $line->at, $line->step, $line->person, $source, $source === Source::Hand ? '' : $line->text(self::SHOWS));
+    }
+
+    /** What a line says besides when an instrument sent what it rests on. */
+    public static function byInstrument(?string $shows): Values
+    {
+        return new Values([self::SOURCE => Source::Instrument->value] + ($shows === null ? [] : [self::SHOWS => $shows]));
+    }
+
+    /** Whether a line was written by what an instrument sent. */
+    public static function isByInstrument(Entry $line): bool
+    {
+        return $line->text(self::SOURCE) === Source::Instrument->value;
     }
 
     /**

@@ -88,8 +88,12 @@ final readonly class HotProofs
     /** Whether a reading shows that hot coolant goes through the thermostat: both sides warm, and near each other. */
     public static function passesTheThermostat(Facts $facts, HotReading $reading): bool
     {
-        return $reading->farC !== null && $reading->coolantC >= self::opensC($facts)
-            && $reading->coolantC - $reading->farC <= self::GAP_C;
+        return $reading->farC !== null && self::showsThermostatOpen($facts, $reading->coolantC, $reading->farC);
+    }
+
+    public static function showsThermostatOpen(Facts $facts, float $coolantC, float $farC): bool
+    {
+        return $coolantC >= self::opensC($facts) && $coolantC - $farC <= self::GAP_C;
     }
 
     /** Where the thermostat starts to open, °C. */

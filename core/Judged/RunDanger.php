@@ -35,6 +35,9 @@ final readonly class RunDanger implements Judgement
     /** A far side as hot as this has hot coolant in it, °C (common practice, no source). */
     private const FAR_HOT_C = 75.0;
 
+    /** Of what an instrument showed. */
+    private const SHOWN = ['sensor_in_air' => DangerCode::SensorInAir, 'thermostat_shut' => DangerCode::ThermostatShut];
+
     private const TOLD = [Started::class, HotReading::class, FeltReading::class, ShutOff::class, CameOut::class];
 
     /** @param  ?float  $hottestC  what was read then; null where nothing was */
@@ -129,7 +132,8 @@ final readonly class RunDanger implements Judgement
             $reading->hottestC() >= $limit->limit->degC() => DangerCode::Limit,
             $far !== null && self::sensorInAir($reading->coolantC, $far) => DangerCode::SensorInAir,
             $far !== null && self::thermostatShut($facts, $reading->coolantC, $far) => DangerCode::ThermostatShut,
-            default => null,
+            // Read once a second, the same is told earlier and surer than from a point by hand.
+            default => self::SHOWN[$reading->told()->shows] ?? null,
         };
 
         return $code === null ? null : new self($code, $reading, $limit, $reading->hottestC(), $far);

@@ -30,6 +30,11 @@ final readonly class FanTurned extends Report
         return in_array($line->form, [self::ON, self::OFF], true) ? new self(Told::by($line), $line->form === self::ON) : null;
     }
 
+    public static function form(bool $on): string
+    {
+        return $on ? self::ON : self::OFF;
+    }
+
     public static function askedOn(): Form
     {
         return new Form(self::ON, 'Fan came on');

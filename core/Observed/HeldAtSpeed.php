@@ -72,6 +72,12 @@ final readonly class HeldAtSpeed extends Report
         return (int) round(60.0 * self::HOLDS[$this->what][1]);
     }
 
+    /** What it is held at, 1/min; null where it stays as it is. */
+    public function rpm(): ?float
+    {
+        return ['idle' => 800.0, 'revs' => 2500.0, 'heater' => 3000.0, 'fan' => 800.0][$this->what] ?? null;
+    }
+
     public function setsTheBlower(): bool
     {
         return str_starts_with($this->what, self::BLOWER);

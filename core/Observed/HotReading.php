@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** A running engine as thermometers tell it: coolant by a live reading, the far side of the thermostat, the outlets. */
 final readonly class HotReading extends Report
@@ -63,6 +64,21 @@ final readonly class HotReading extends Report
         }
 
         return new self(Told::by($line), $coolant, $line->number(self::FAR), $outlets, WhileItRuns::of($line));
+    }
+
+    /**
+     * As instruments showed it: nobody looked for bubbles, and nobody said that something is wrong.
+     *
+     * @param  array<string, float>  $outletsC  by outlet
+     */
+    public static function streamed(float $coolantC, ?float $farC, array $outletsC): Values
+    {
+        $values = [CoolantRead::COOLANT => $coolantC] + ($farC === null ? [] : [self::FAR => $farC]);
+        foreach ($outletsC as $outlet => $celsius) {
+            $values[self::outletKey($outlet)] = $celsius;
+        }
+
+        return new Values($values);
     }
 
     /** @param  list<?Field>  $besides */

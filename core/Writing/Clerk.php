@@ -90,6 +90,23 @@ final readonly class Clerk
     }
 
     /**
+     * What an instrument sent, where the step asks for that now: read as it is, nothing else is asked beside it.
+     *
+     * @throws InvalidField
+     */
+    public function streamed(Situation $at, string $form, Values $values): NewLine
+    {
+        $this->assertStillOpen($at);
+        $kind = $this->kinds->of($at->step);
+        $offered = self::offered($kind->forms($at), $form);
+        $kind->admit($at, $form, $values);
+
+        $shown = array_filter($offered->typed($values->toArray()), fn (mixed $text, string $name) => is_string($text) && $values->number($name) !== null, ARRAY_FILTER_USE_BOTH);
+
+        return new NewLine($at->step->id, $form, $values, $shown);
+    }
+
+    /**
      * What was forgotten at a finished step, at the time at which it happened: any of its forms, before it was finished.
      *
      * @param  array<mixed>  $raw  as typed

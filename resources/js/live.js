@@ -25,6 +25,7 @@ export function sameAs(here, there) {
         copy.querySelectorAll(PASSING).forEach((field) => field.remove());
         copy.querySelectorAll('details[open]').forEach((fold) => fold.removeAttribute('open'));
         copy.querySelectorAll('[data-clock] .clock-time').forEach((time) => time.replaceChildren());
+        copy.querySelectorAll('[data-keep]').forEach((kept) => kept.replaceChildren());
         copy.querySelectorAll('[data-touched]').forEach((form) => form.removeAttribute('data-touched'));
         return copy.innerHTML.replace(/\s+/g, ' ');
     };
@@ -38,6 +39,16 @@ function isBusy(region) {
         || (at instanceof HTMLElement && region.contains(at) && at.matches('input:not([type=hidden]), textarea, select'));
 }
 
+/** What draws itself stays as it is where the new page has the same. */
+function keep(here, there) {
+    for (const kept of all('[data-keep]', HTMLElement, here)) {
+        const place = there.querySelector(`#${kept.id}`);
+        if (place instanceof HTMLElement && place.dataset.keep === kept.dataset.keep) {
+            place.replaceWith(kept);
+        }
+    }
+}
+
 function replace(here, there) {
     const open = all('details[open] > summary', HTMLElement, here).map((summary) => summary.textContent.trim());
     for (const summary of all('details > summary', HTMLElement, there)) {
@@ -45,6 +56,7 @@ function replace(here, there) {
             summary.parentElement?.setAttribute('open', '');
         }
     }
+    keep(here, there);
     here.replaceWith(there);
 }
 
@@ -131,7 +143,9 @@ export function show(html, address, sent = null) {
     turn++;
     const kept = stayed ? halfTyped(document, sent) : [];
     for (const [here, there] of pairs) {
-        here.replaceWith(document.importNode(there, true));
+        const put = /** @type {HTMLElement} */ (document.importNode(there, true));
+        keep(here, put);
+        here.replaceWith(put);
     }
     typeAgain(document, kept);
     document.title = fresh.title;

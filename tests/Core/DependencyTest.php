@@ -53,6 +53,7 @@ final class DependencyTest extends TestCase
         'Day' => [],
         'Learned' => ['Circuit', 'Flow', 'Job', 'Observed', 'Judged', 'Plan'],
         'Evidence' => ['Circuit'],
+        'Instruments' => ['Quantity', 'Circuit', 'Job', 'Observed', 'Judged', 'Evidence'],
         'Virtual' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat'],
     ];
 

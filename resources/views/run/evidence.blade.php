@@ -9,7 +9,7 @@
                         {{ $entry->said }}
                         @if ($entry->correction)<small>corrected by {{ $entry->correction->by }}, {{ date('H:i', $entry->correction->at) }}</small>@endif
                         @if ($entry->waited !== '')<small>{{ $entry->waited }}</small>@endif
-                        <small class="by">{{ $entry->person }}</small>
+                        <small class="by">{{ $entry->byInstrument ? 'by instrument, connected by '.$entry->person : $entry->person }}</small>
                     </span>
                     <a class="correct" href="/jobs/{{ $page->job->id }}/entries/{{ $entry->seq }}"
                         @if ($loop->first) data-key="u" data-key-label="Correct or take back the last entry" @endif>Correct</a>

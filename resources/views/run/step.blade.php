@@ -16,6 +16,7 @@
 @if ($page->clock() && ! $page->clock()->clock->estimate)<x-clock :face="$page->clock()"/>@endif
 @if ($page->verdict)<x-verdict :verdict="$page->verdict"/>@endif
 @if ($page->clock()?->clock->estimate)<x-clock :face="$page->clock()"/>@endif
+@include('run.instruments')
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Instruments\Door;
+use App\Models\Feed;
+use App\Models\Job;
+use Aqbel\Core\InvalidField;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+
+/** The door for instruments, and who opens it. */
+final class FeedController extends Controller
+{
+    private const MOST_BYTES = 200_000;
+
+    /** From an instrument: no session and no page, whoever has the address may. */
+    public function take(Request $request, string $token): JsonResponse
+    {
+        $feed = Door::feed($token);
+        if ($feed === null) {
+            return response()->json(['message' => 'There is no such address. Connect the instrument once more in the run.'], 404);
+        }
+        if ($feed->ended_at !== null || $feed->job->stands()) {
+            return response()->json(['message' => 'This address has ended, as its job has. Nothing was kept.'], 410);
+        }
+        $body = $request->getContent();
+        if (strlen($body) > self::MOST_BYTES || ! mb_check_encoding($body, 'UTF-8')) {
+            return response()->json(['message' => 'Send at most '.Door::AT_ONCE.' lines of UTF-8 at once.'], 413);
+        }
+        $lines = preg_split('/\R/', $body) ?: [];
+        while ($lines !== [] && trim($lines[count($lines) - 1]) === '') {
+            array_pop($lines);
+        }
+        if (count($lines) > Door::AT_ONCE) {
+            return response()->json(['message' => 'Send at most '.Door::AT_ONCE.' lines at once.'], 413);
+        }
+        $receipt = Door::take($feed, $lines);
+
+        return $receipt === null
+            ? response()->json(['message' => 'Slow down: '.Door::A_SECOND.' lines a second are taken. Nothing of this was kept; send it again.'], 429, ['Retry-After' => (string) max(1, intdiv(count($lines), Door::A_SECOND))])
+            : response()->json($receipt->toArray(), $receipt->refused === [] ? 200 : 207);
+    }
+
+    /** @throws InvalidField */
+    public function open(Request $request, Job $job): RedirectResponse
+    {
+        $standIn = config('aqbel.demo') && $request->boolean('stand_in') ? self::text($request, 'fault') : null;
+        Door::open($job, self::person($request), $standIn === null ? self::text($request, 'name') : 'Stand-in', $standIn);
+
+        return redirect("/jobs/{$job->id}#instruments");
+    }
+
+    public function end(Feed $feed): RedirectResponse
+    {
+        Door::end($feed);
+
+        return redirect("/jobs/{$feed->job_id}#instruments");
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Instruments\Gauges;
+use App\Instruments\StandIn;
+use App\Models\Feed;
+use App\Models\Job;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+/** What instruments have sent to a job, for the page that draws it. */
+final class SeriesController extends Controller
+{
+    public function show(Request $request, Job $job): JsonResponse
+    {
+        $since = $request->query('since');
+
+        return response()->json((new Gauges($job, self::person($request)->units, now()->getTimestampMs()))->since(is_numeric($since) ? (int) $since : null))
+            ->header('Cache-Control', 'no-store');
+    }
+
+    /** What the vehicle that is not there shows now: the page sends it to the door, as a cable would. */
+    public function standIn(Request $request, Feed $feed): Response
+    {
+        abort_unless((bool) config('aqbel.demo') && $feed->stand_in !== null && $feed->ended_at === null, 404);
+        $since = $request->query('since');
+        $lines = (new StandIn($feed))->lines(is_numeric($since) ? (float) $since : -1.0, now()->getTimestamp());
+
+        return response(implode("\n", $lines), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Cache-Control' => 'no-store']);
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Instruments;
+
+use App\Models\Feed;
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Observed\HeldAtSpeed;
+use Aqbel\Core\Observed\OutsideAir;
+use Aqbel\Core\Observed\ShutOff;
+use Aqbel\Core\Observed\Started;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Virtual\Action;
+use Aqbel\Core\Virtual\Faults;
+use Aqbel\Core\Virtual\Vehicle;
+
+/**
+ * A vehicle that is not there, in place of an instrument: what is done to it is what the journal says, and what its gauges show
+ * goes through the door like any instrument's.
+ */
+final readonly class StandIn
+{
+    private const INDOORS_C = 20.0;
+
+    private const IDLE = 800.0;
+
+    /** A vehicle that stands there longer is the same one again. */
+    private const LONGEST_S = 3 * 3600;
+
+    /** It sends no more points of one channel at once, so that what was missed for an hour comes thinner. */
+    private const AT_ONCE = 180;
+
+    public function __construct(private Feed $feed)
+    {
+    }
+
+    /**
+     * What its instruments have shown since it was asked last.
+     *
+     * @param  float  $sinceS  of its own count
+     * @return list<string> lines as the door takes them
+     */
+    public function lines(float $sinceS, int $now): array
+    {
+        $began = $this->feed->created_at->getTimestamp();
+        $untilS = (float) min(self::LONGEST_S, $now - $began);
+        if ($untilS <= $sinceS) {
+            return [];
+        }
+        $state = $this->feed->job->state();
+        $trace = Vehicle::run(
+            $state->circuit, self::faults((string) $this->feed->stand_in), $this->feed->id, Plan::of($state)->choices->atmosphere(), self::ambientC($state), self::actions($state, $began), $untilS,
+        );
+        $every = max(1.0, ceil(($untilS - $sinceS) / self::AT_ONCE));
+        $lines = [];
+        foreach ($trace->channels as $channel => $points) {
+            foreach ($points as [$t, $value]) {
+                if ($t > $sinceS && fmod($t, $every) < 0.25) {
+                    $lines[] = "{$channel},{$t},{$value}";
+                }
+            }
+        }
+
+        return $lines;
+    }
+
+    /** @throws InvalidField */
+    public static function faults(string $told): Faults
+    {
+        return Faults::of(array_values(array_filter(array_map(trim(...), explode(',', $told)))));
+    }
+
+    private static function ambientC(JobState $state): float
+    {
+        $read = $state->observedAnywhere(OutsideAir::class);
+
+        return $read === [] ? self::INDOORS_C : $read[count($read) - 1]->celsius;
+    }
+
+    /** @return list<Action> in order of time */
+    private static function actions(JobState $state, int $began): array
+    {
+        $actions = [];
+        foreach ($state->observedAnywhere(Started::class) as $start) {
+            $actions[] = new Action(max(0.0, (float) ($start->at() - $began)), 'start', self::IDLE);
+        }
+        foreach ($state->observedAnywhere(HeldAtSpeed::class) as $held) {
+            $rpm = $held->rpm();
+            if ($rpm !== null) {
+                $actions[] = new Action(max(0.0, (float) ($held->at() - $began)), 'rpm', $rpm);
+                $actions[] = new Action(max(0.0, (float) ($held->at() - $began + $held->seconds())), 'rpm', self::IDLE);
+            }
+        }
+        foreach ($state->observedAnywhere(ShutOff::class) as $off) {
+            $actions[] = new Action(max(0.0, (float) ($off->at() - $began)), 'stop');
+        }
+        usort($actions, fn (Action $a, Action $b) => $a->atS <=> $b->atS);
+
+        return $actions;
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * An instrument that sends to a job: whoever knows its address may, as long as the job is in hand.
+ *
+ * @property int $id
+ * @property int $job_id
+ * @property string $name
+ * @property string $token_hash
+ * @property string $token
+ * @property ?string $stand_in faults of a vehicle that is not there, between commas; null of a real instrument
+ * @property ?int $offset_ms what is added to its own count for the server's clock, ms
+ * @property int $jumps how often its clock jumped
+ * @property ?int $first_ms of its first point, Unix ms
+ * @property ?int $last_ms of its newest point, Unix ms
+ * @property int $judged_at Unix ms
+ * @property float $allowance lines it may send at once
+ * @property ?int $allowed_at since when they count, Unix ms
+ * @property Carbon|null $ended_at
+ * @property Carbon $created_at
+ * @property Job $job
+ * @property Person $maker
+ */
+class Feed extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $table = 'feeds';
+
+    protected $guarded = [];
+
+    protected $hidden = ['token', 'token_hash'];
+
+    protected $casts = ['token' => 'encrypted', 'ended_at' => 'datetime', 'allowance' => 'float'];
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function maker(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'made_by');
+    }
+
+    /** @param  Builder<Feed>  $query */
+    public function scopeSending(Builder $query): void
+    {
+        $query->whereNull('ended_at');
+    }
+}

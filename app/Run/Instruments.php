@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Run;
+
+use App\Instruments\Door;
+use App\Instruments\SeriesStore;
+use App\Models\Feed;
+use App\Models\Job;
+use Aqbel\Core\Circuit\GateKind;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\HotProofs;
+use Aqbel\Core\Judged\HotRun;
+use Aqbel\Core\Judged\MissingProof;
+use Aqbel\Core\Judged\ProofCode;
+use Aqbel\Core\Plan\Plan;
+use Illuminate\Database\Eloquent\Collection;
+
+/** Instruments at a step whose engine runs: what sends, its curve, and what the run has shown as a list that ticks itself. */
+final readonly class Instruments
+{
+    /** @var Collection<int, Feed> */
+    public Collection $feeds;
+
+    public bool $hasCurve;
+
+    /** Of a vehicle that is not there; null where none stands in. */
+    public ?Feed $standIn;
+
+    public function __construct(public Job $job, private Situation $at, private string $address)
+    {
+        $this->feeds = Feed::query()->sending()->where('job_id', $job->id)->orderBy('id')->get();
+        $this->hasCurve = $this->feeds->isNotEmpty() || SeriesStore::has($job->id);
+        $this->standIn = config('aqbel.demo') ? $this->feeds->first(fn (Feed $feed) => $feed->stand_in !== null) : null;
+    }
+
+    /** What the page keeps as it is while this is the same. */
+    public function version(): string
+    {
+        return "{$this->job->id} {$this->feeds->pluck('id')->implode(' ')}";
+    }
+
+    public function mayStandIn(): bool
+    {
+        return config('aqbel.demo') && $this->standIn === null;
+    }
+
+    public function addressOf(Feed $feed): string
+    {
+        return "{$this->address}/feeds/{$feed->token}";
+    }
+
+    /** Ready to be pasted where an instrument is read. */
+    public function lineOf(Feed $feed): string
+    {
+        return "printf 'coolant_c,%s,88.2\\n' \"$(date +%s)\" | curl --data-binary @- {$this->addressOf($feed)}";
+    }
+
+    public function promised(): string
+    {
+        return Door::A_SECOND.' lines a second';
+    }
+
+    /** @return list<array{text: string, shown: bool}> nothing before the engine runs */
+    public function proofs(): array
+    {
+        $proofs = HotRun::of($this->at)?->proofs;
+        if ($proofs === null) {
+            return [];
+        }
+        $facts = $this->at->facts();
+        $times = Plan::of($this->at)->rules()->fanCycles;
+
+        return array_values(array_filter([
+            $this->at->circuit()->gatesOf(GateKind::Thermostat) === [] ? null : ['text' => 'Thermostat open', 'shown' => ! self::misses($proofs, ProofCode::Thermostat)],
+            ...array_map(fn (string $outlet) => ['text' => count($facts->outlets) > 1 ? "Outlet hot, {$outlet}" : 'Outlet hot', 'shown' => ! self::misses($proofs, ProofCode::Outlet, $outlet)], $facts->outlets),
+            $proofs->fanCounts ? ['text' => "Fan on and off, {$proofs->fan->times()} of {$times}", 'shown' => ! self::misses($proofs, ProofCode::Fan)] : null,
+            $proofs->bubbles === null ? null : ['text' => 'No more bubbles', 'shown' => ! self::misses($proofs, ProofCode::Bubbles)],
+        ]));
+    }
+
+    private static function misses(HotProofs $proofs, ProofCode $code, ?string $outlet = null): bool
+    {
+        return ! $proofs->hasBegun() || array_filter($proofs->missing, fn (MissingProof $missing) => $missing->code === $code && ($outlet === null || $missing->outlet === $outlet)) !== [];
+    }
+}

@@ -1,0 +1,65 @@
+@if ($instruments = $page->instruments())
+    @if ($instruments->hasCurve && $instruments->proofs() !== [])
+        <ul class="mb-3 flex flex-wrap gap-x-5 gap-y-1 font-semibold" aria-label="What the run has shown">
+            @foreach ($instruments->proofs() as $proof)
+                <li @class(['flex items-center gap-2', 'text-pass' => $proof['shown'], 'text-quiet' => ! $proof['shown']])>
+                    @icon($proof['shown'] ? 'circle-check' : 'square'){{ $proof['text'] }}<span class="sr-only">: {{ $proof['shown'] ? 'shown' : 'not yet' }}</span>
+                </li>
+            @endforeach
+        </ul>
+    @endif
+    <section id="instruments" class="mb-5 bg-panel p-4" aria-labelledby="instruments-title" data-keep="{{ $instruments->version() }}"
+        @if ($instruments->hasCurve) data-series="/jobs/{{ $instruments->job->id }}/series" @endif
+        @if ($instruments->standIn) data-stand-in="/feeds/{{ $instruments->standIn->id }}/stand-in" data-door="/feeds/{{ $instruments->standIn->token }}" @endif>
+        <h2 id="instruments-title" class="sr-only">Instruments</h2>
+        @if ($instruments->hasCurve)
+            <div class="mb-2 flex flex-wrap items-baseline gap-x-8 gap-y-1">
+                <p><span class="font-gauge text-6xl" data-shows="coolant">–</span> <span class="text-quiet">coolant</span></p>
+                <p><span class="font-gauge text-3xl" data-shows="far">–</span> <span class="text-quiet">far side</span></p>
+                <p><span class="font-gauge text-3xl" data-shows="outlet">–</span> <span class="text-quiet">outlet</span></p>
+                <p><span class="font-gauge text-3xl" data-shows="rpm">–</span> <span class="text-quiet">rpm</span></p>
+                <p class="text-stop"><span class="font-gauge text-3xl" data-shows="limit">–</span> <span>shut off</span></p>
+                <p class="font-semibold text-stop" data-shows="minutes" role="status"></p>
+            </div>
+            <p class="notice-cut font-semibold text-stop" data-shows="silent" role="alert" hidden></p>
+            <div class="curve" data-curve role="img" aria-label="Curve of the run: the same numbers stand in the table below it"></div>
+            <details class="mt-2"><summary>The curve as a table</summary><div class="overflow-x-auto" tabindex="0" role="group" aria-label="Readings by minute"><table class="list" data-curve-table></table></div></details>
+        @endif
+        @error ('feed')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+        @foreach ($instruments->feeds as $feed)
+            <details class="mt-2">
+                <summary>{{ $feed->name }}{{ $feed->stand_in === null ? '' : ': a vehicle that is not there' }}</summary>
+                <p class="mt-2"><code class="break-all">{{ $instruments->addressOf($feed) }}</code></p>
+                <p class="mt-2"><code class="break-all">{{ $instruments->lineOf($feed) }}</code></p>
+                <div class="qr my-2 max-w-48" data-qr="{{ $instruments->addressOf($feed) }}"></div>
+                <p class="help">Lines of channel, seconds or a date, value, unit; {{ $instruments->promised() }}. Whoever has the address may send; it ends with the job.</p>
+                <form method="post" action="/feeds/{{ $feed->id }}/end">@csrf<button class="button button-quiet">End it</button></form>
+            </details>
+        @endforeach
+        <details class="mt-2">
+            <summary>Connect an instrument…</summary>
+            <div class="flex flex-wrap items-end gap-3 pt-2">
+                <form method="post" action="/jobs/{{ $instruments->job->id }}/feeds" class="flex items-end gap-2">
+                    @csrf
+                    <x-input name="name" label="Its name"/>
+                    <button class="button button-quiet">Make an address</button>
+                </form>
+                @if ($instruments->mayStandIn())
+                    <form method="post" action="/jobs/{{ $instruments->job->id }}/feeds" class="flex items-end gap-2">
+                        @csrf
+                        <input type="hidden" name="stand_in" value="1">
+                        <div class="field"><label for="fault">A vehicle that is not there</label>
+                            <select id="fault" name="fault">
+                                <option value="">with nothing wrong</option>
+                                <option value="thermostat:shut">its thermostat shut</option>
+                                <option value="pocket:heater">air in its heater</option>
+                                <option value="pocket:sensor">air at its sensor</option>
+                                <option value="fan:dead">its fan dead</option>
+                            </select></div>
+                        <button class="button button-quiet">Let the stand-in drive</button>
+                    </form>
+                @endif
+            </div>
+        </details>
+    </section>
+@endif

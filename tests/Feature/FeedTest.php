@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Floor\Danger;
+use App\Instruments\Door;
+use App\Instruments\SeriesStore;
+use App\Instruments\StandIn;
+use App\Models\Feed;
+use App\Models\Job;
+use App\Models\JournalLine;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+
+/** Instruments that send to a job: what is kept, what is refused, and what of it counts. */
+final class FeedTest extends ShopTestCase
+{
+    protected function tearDown(): void
+    {
+        Carbon::setTestNow();
+        parent::tearDown();
+    }
+
+    public function test_a_warm_up_by_a_stand_in_proves_what_it_shows_in_a_few_lines(): void
+    {
+        [$job, $feed] = $this->running('');
+        $this->drive($feed, 50 * 60, until: fn (): bool => $this->verdict($job) === 'proven');
+        self::assertSame('proven', $this->verdict($job));
+        self::assertNull($job->refresh()->danger_since);
+        $lines = $this->lines($job);
+        self::assertLessThan(30, count($lines), 'points stay beside the journal');
+        self::assertContains('thermostat_open', array_column($lines, 'shows'));
+        self::assertSame(['fan_on', 'fan_off'], array_slice(array_values(array_filter(array_column($lines, 'form'), fn ($form) => str_starts_with($form, 'fan'))), 0, 2));
+        $page = (string) $this->get("/jobs/{$job->id}?step=heat_cycle:1")->assertOk()->getContent();
+        self::assertStringContainsString('by instrument', $page);
+        // The record says of each proof what it rests on, and no point of it is a line.
+        self::assertGreaterThan(3000, (int) DB::table('series')->where('job_id', $job->id)->sum('points'));
+        self::assertLessThan(400, (int) DB::table('series')->where('job_id', $job->id)->count());
+    }
+
+    public function test_a_shut_thermostat_is_danger_on_every_page_within_two_seconds(): void
+    {
+        [$job, $feed] = $this->running('thermostat:shut');
+        $this->drive($feed, 40 * 60, until: fn (): bool => $job->refresh()->danger_since !== null);
+        self::assertSame([$job->id], array_column(Danger::now(), 'job'));
+        $last = $this->lines($job);
+        self::assertContains($last[count($last) - 1]['shows'], ['thermostat_shut', 'limit_reached']);
+        $this->get('/')->assertSee('Shut off now');
+        // The first danger stands, whatever calmer points follow.
+        Carbon::setTestNow(now()->addSeconds(60));
+        $this->send($feed, ['coolant_c,'.(now()->getTimestamp() - $feed->created_at->getTimestamp()).',80']);
+        self::assertNotNull($job->refresh()->danger_since);
+    }
+
+    public function test_the_limit_latches_with_the_point_that_reached_it(): void
+    {
+        [$job, $feed] = $this->running('');
+        Carbon::setTestNow(now()->addSeconds(300));
+        $this->send($feed, ['coolant_c,300,90,°C'])->assertOk()->assertJsonMissing(['danger' => true]);
+        Carbon::setTestNow(now()->addSeconds(2));
+        $this->send($feed, ['coolant_c,302,257 °F'])->assertJson(['kept' => 1, 'danger' => true]);
+        self::assertNotNull($job->refresh()->danger_since);
+    }
+
+    public function test_a_batch_sent_twice_counts_once_and_bad_lines_are_answered_by_line_and_field(): void
+    {
+        [$job, $feed] = $this->running('');
+        Carbon::setTestNow(now()->addSeconds(20));
+        $batch = ['channel,time,value,unit', 'coolant_c,10,40,°C', 'coolant_c,11,106,F', 'pid:05,12,52', '{"channel":"rpm","time":12,"value":812}', 'pid:0C,13,0D48'];
+        $this->send($feed, $batch)->assertOk()->assertExactJson(['kept' => 5, 'known' => 0, 'refused' => []]);
+        $this->send($feed, $batch)->assertOk()->assertExactJson(['kept' => 0, 'known' => 5, 'refused' => []]);
+        $stored = SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1);
+        self::assertEqualsWithDelta([40.0, 41.111, 42.0], array_column($stored['coolant_c'], 1), 0.01);
+        self::assertSame([812.0, 850.0], array_column($stored['rpm'], 1));
+        self::assertSame((float) now()->getTimestamp(), $stored['rpm'][1][0], 'its newest point is of now');
+        $this->send($feed, ['coolant_c,14,41', 'warmth_c,14,41', 'coolant_c,soon,41', 'coolant_c,15,hot', 'coolant_c', 'rpm,15,900,furlongs', 'pid:42,15,00', '{broken'])->assertStatus(207)
+            ->assertJson(['kept' => 1, 'refused' => [['line' => 2, 'field' => 'channel'], ['line' => 3, 'field' => 'time'], ['line' => 4, 'field' => 'value'], ['line' => 5, 'field' => 'line'], ['line' => 6, 'field' => 'value'], ['line' => 7, 'field' => 'channel'], ['line' => 8, 'field' => 'line']]]);
+    }
+
+    public function test_what_cannot_be_is_kept_and_is_no_evidence(): void
+    {
+        [$job, $feed] = $this->running('');
+        Carbon::setTestNow(now()->addSeconds(120));
+        // What a scan tool shows without a sensor, and what no coolant comes to.
+        $this->send($feed, ['coolant_c,118,-40', 'coolant_c,119,900', 'far_side_c,119,20'])->assertOk()->assertJson(['kept' => 3]);
+        self::assertSame([], $this->lines($job));
+        self::assertCount(2, SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c']);
+    }
+
+    public function test_a_clock_that_jumps_is_laid_anew_and_what_was_missed_is_taken_as_of_its_time(): void
+    {
+        [$job, $feed] = $this->running('');
+        Carbon::setTestNow(now()->addSeconds(100));
+        $this->send($feed, ['coolant_c,100,40'])->assertOk();
+        // It was cut off, and brings what it kept.
+        Carbon::setTestNow(now()->addSeconds(100));
+        $this->send($feed, ['coolant_c,150,45', 'coolant_c,200,50'])->assertOk()->assertJsonMissing(['clock' => 'jumped']);
+        // It began again at nought.
+        Carbon::setTestNow(now()->addSeconds(60));
+        $this->send($feed, ['coolant_c,100,55', 'coolant_c,101,55'])->assertOk()->assertJson(['clock' => 'jumped', 'kept' => 2]);
+        $at = array_column(SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'], 0);
+        self::assertSame([-160.0, -110.0, -60.0, -1.0, 0.0], array_map(fn (float $t) => $t - now()->getTimestamp(), $at));
+        self::assertSame(1, $feed->refresh()->jumps);
+        // A year ahead.
+        $this->send($feed, ['coolant_c,31536000,56'])->assertJson(['clock' => 'jumped']);
+        self::assertSame(2, $feed->refresh()->jumps);
+    }
+
+    public function test_dates_of_a_clock_beside_the_shops_are_laid_on_it(): void
+    {
+        [$job, $feed] = $this->running('');
+        $this->send($feed, ['coolant_c,'.now()->addHour()->format('Y-m-d\TH:i:s.vP').',40'])->assertOk()->assertJson(['kept' => 1]);
+        self::assertSame((float) now()->getTimestamp(), SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'][0][0]);
+    }
+
+    public function test_more_than_is_promised_is_told_to_slow_down_and_can_be_sent_again(): void
+    {
+        [, $feed] = $this->running('');
+        $many = fn (int $from): array => array_map(fn (int $i) => 'rpm,'.($from + $i / 100.0).',800', range(0, 1199));
+        $this->send($feed, $many(0))->assertOk()->assertJson(['kept' => 1200]);
+        $this->send($feed, $many(12))->assertStatus(429)->assertHeader('Retry-After', '60');
+        Carbon::setTestNow(now()->addSeconds(60));
+        $this->send($feed, $many(12))->assertOk()->assertJson(['kept' => 1200]);
+        $this->send($feed, [...$many(24), 'rpm,40,800'])->assertStatus(413);
+    }
+
+    public function test_a_wrong_address_an_ended_one_and_one_of_a_job_that_stands(): void
+    {
+        [$job, $feed] = $this->running('');
+        $this->call('POST', '/feeds/'.str_repeat('a', 40), [], [], [], [], 'rpm,1,800')->assertNotFound();
+        $this->actingAs($this->imre)->post("/feeds/{$feed->id}/end")->assertRedirect();
+        $this->send($feed, ['rpm,1,800'])->assertStatus(410);
+        $this->post("/jobs/{$job->id}/feeds", ['name' => 'Scan tool'])->assertSessionHasNoErrors();
+        $other = Feed::query()->latest('id')->firstOrFail();
+        self::assertNotSame($other->token, DB::table('feeds')->where('id', $other->id)->value('token'), 'nobody who reads the database may send');
+        $this->get("/jobs/{$job->id}")->assertSee("/feeds/{$other->token}", false);
+        $this->send($other, ['rpm,1,800'])->assertOk();
+        $job->update(['abandoned_at' => now(), 'abandoned_because' => 'sold']);
+        $this->send($other, ['rpm,2,800'])->assertStatus(410);
+        $this->post("/jobs/{$job->id}/feeds", ['name' => 'Scan tool'])->assertSessionHasErrors('feed');
+    }
+
+    public function test_the_page_gets_a_curve_of_an_hour_in_thirty_kilobytes_with_its_peaks(): void
+    {
+        [$job, $feed] = $this->running('');
+        $points = [];
+        for ($second = 0; $second < 3600; $second++) {
+            foreach (['coolant_c' => 60.0, 'far_side_c' => 50.0, 'outlet_c' => 40.0, 'ambient_c' => 18.0, 'rpm' => 800.0] as $channel => $value) {
+                $points[$channel][1000 * ($feed->created_at->getTimestamp() + $second)] = $second === 1801 && $channel === 'coolant_c' ? 99.5 : $value + sin($second / 50.0) + $second % 3 / 10.0;
+            }
+        }
+        SeriesStore::add($feed, $points);
+        Carbon::setTestNow(now()->addSeconds(3599));
+        $answer = $this->actingAs($this->imre)->get("/jobs/{$job->id}/series")->assertOk();
+        self::assertLessThan(30_000, strlen((string) $answer->getContent()));
+        self::assertContains(99.5, $answer->json('channels.coolant_c.v'));
+        self::assertSame('shut off', collect($answer->json('levels'))->last()['text']);
+        $new = $this->get("/jobs/{$job->id}/series?since=".(now()->getTimestampMs() - 5000))->assertOk();
+        self::assertCount(5, $new->json('channels.coolant_c.v'));
+    }
+
+    private function verdict(Job $job): ?string
+    {
+        $state = $job->refresh()->state();
+
+        return $state->verdictOf($state->steps['heat_cycle:1'], now()->getTimestamp())?->code;
+    }
+
+    /** @return list<array{form: string, shows: ?string}> written by instruments */
+    private function lines(Job $job): array
+    {
+        $lines = JournalLine::query()->where('job_id', $job->id)->orderBy('seq')->get()->map(fn (JournalLine $line) => ['form' => $line->form] + $line->values);
+
+        return array_values($lines->filter(fn (array $line) => ($line['source'] ?? '') === 'instrument')->map(fn (array $line) => ['form' => $line['form'], 'shows' => $line['shows'] ?? null])->all());
+    }
+
+    /** @return array{Job, Feed} */
+    private function running(string $fault): array
+    {
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
+        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->where('form', 'start')->max('at')));
+
+        return [$job, Door::open($job, $this->imre, 'Stand-in', $fault)];
+    }
+
+    /** So many seconds go by, and the stand-in sends what its instruments show every ten. */
+    private function drive(Feed $feed, int $seconds, \Closure $until): void
+    {
+        for ($gone = 0; $gone < $seconds && ($gone % 30 !== 0 || ! $until()); $gone += 10) {
+            $since = (float) (now()->getTimestamp() - $feed->created_at->getTimestamp());
+            Carbon::setTestNow(now()->addSeconds(10));
+            $this->send($feed, (new StandIn($feed->refresh()))->lines($since, now()->getTimestamp()))->assertSuccessful();
+        }
+    }
+
+    /** @param  list<string>  $lines */
+    private function send(Feed $feed, array $lines): TestResponse
+    {
+        return $this->call('POST', "/feeds/{$feed->token}", [], [], [], ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], implode("\n", $lines));
+    }
+}
