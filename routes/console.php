@@ -7,12 +7,17 @@ use App\Backups\LastBackup;
 use App\Backups\NoBackup;
 use App\Backups\Restoring;
 use App\Http\Controllers\FirstStartController;
+use App\Instruments\Door;
+use App\Instruments\StandIn;
+use App\Models\Job;
 use App\Models\Person;
 use App\Record\Facts;
 use App\Shop\Sweep;
+use Aqbel\Core\InvalidField;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Schema;
 
 // Asked by the launcher: the code for the page that makes the first lead; nothing once there is somebody.
@@ -25,6 +30,41 @@ Artisan::command('aqbel:first-start', function (): void {
     }
     $this->line((string) FirstStartController::code());
 })->purpose('The code for the first start, while there is nobody yet');
+
+// A vehicle that is not there, sending through the door like any instrument: in the demo alone.
+Artisan::command('aqbel:stand-in {--job=} {--fault=*} {--to=http://127.0.0.1:8310} {--for=3600}', function (): int {
+    $id = Job::idOf((string) $this->option('job'));
+    $job = $id === null ? null : Job::query()->find($id);
+    if (! config('aqbel.demo') || $job === null) {
+        $this->line($job === null ? 'There is no such job. Say which: --job J0007.' : 'A stand-in sends in the demo alone.');
+
+        return Command::FAILURE;
+    }
+    try {
+        $faults = implode(',', (array) $this->option('fault'));
+        StandIn::faults($faults);
+        $feed = Door::open($job, $job->holder ?? $job->planner, 'Stand-in', $faults);
+    } catch (InvalidField $why) {
+        $this->line("{$why->field}: {$why->getMessage()}");
+
+        return Command::FAILURE;
+    }
+    $this->line("A vehicle that is not there sends to {$job->number()}. Start its engine in the run; end with Ctrl+C.");
+    $sinceS = -1.0;
+    for ($second = 0; $second < (int) $this->option('for'); $second++) {
+        $lines = (new StandIn($feed->refresh()))->lines($sinceS, now()->getTimestamp());
+        if ($lines !== []) {
+            $answer = Http::timeout(5)->withBody(implode("\n", $lines), 'text/csv')->post(rtrim((string) $this->option('to'), '/')."/feeds/{$feed->token}");
+            $sinceS = $answer->successful() ? max(array_map(fn (string $line) => (float) explode(',', $line)[1], $lines)) : $sinceS;
+            if ($answer->status() === 410) {
+                break;
+            }
+        }
+        sleep(1);
+    }
+
+    return Command::SUCCESS;
+})->purpose('A vehicle that is not there sends to a job of the demo');
 
 /** What went wrong with a backup is said in one line, and ends the command with an error. */
 $said = function (Command $command, Closure $work): int {

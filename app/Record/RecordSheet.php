@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Elevation\Picture;
+use App\Instruments\PaperCurve;
 use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Visit;
@@ -207,6 +208,12 @@ final readonly class RecordSheet
     public function photos(): array
     {
         return array_map(PhotoLine::of(...), $this->state->photos());
+    }
+
+    /** @return list<PaperCurve> */
+    public function curves(): array
+    {
+        return PaperCurve::all($this->job, $this->state, $this->kinds, $this->units);
     }
 
     /** @return list<VisitRow> */

@@ -7,6 +7,7 @@ namespace App\Run;
 use App\Plan\Hours;
 use Aqbel\Core\Job\Correction;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Told;
 
 /** An entry as a page shows it: when, what, who, and who corrected it. */
 final readonly class EntryLine
@@ -22,10 +23,10 @@ final readonly class EntryLine
     ) {
     }
 
-    /** That a line waited on a tablet before it came in; empty where it did not. */
+    /** That a line waited on a tablet before it came in; empty where it did not, or an instrument wrote it. */
     public static function waited(Entry $entry): string
     {
-        $minutes = $entry->waitedS() / 60.0;
+        $minutes = Told::isByInstrument($entry) ? 0.0 : $entry->waitedS() / 60.0;
 
         return $minutes <= 0.0 ? '' : 'entered '.($minutes < 60.0 ? round($minutes).' min' : Hours::of($minutes)).' before it arrived';
     }

@@ -186,10 +186,16 @@ final readonly class RunPage
         return $this->at->entries() !== [];
     }
 
+    /** Whether instruments send what would be read by hand. */
+    public function isFed(): bool
+    {
+        return $this->instruments()?->feeds->isNotEmpty() === true;
+    }
+
     /** Null where no engine runs at this step. */
     public function instruments(): ?Instruments
     {
-        return $this->done || $this->ahead || ! $this->kind->does(Does::RunsEngine) ? null : new Instruments($this->job, $this->at, url('/'));
+        return $this->done || $this->ahead || ! $this->kind->does(Does::RunsEngine) ? null : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
     }
 
     public function trace(): ?TracePicture

@@ -4,9 +4,72 @@ import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
 
 const HEIGHT = 240;
-const STROKES = { coolant_c: ['level', 3, []], far_side_c: ['coolant', 3, []] };
-const OUTLET = ['ink', 2, [6, 4]];
+const STROKES = { coolant_c: ['coolant', 4, []], far_side_c: ['ink', 2, []] };
+const OUTLET = ['level', 2, [2, 4]];
 const NAMES = { coolant_c: 'coolant', far_side_c: 'far side' };
+
+/** Where names of levels would lie on each other, the first of these stands. */
+const IMPORTANT = ['shut off', 'fan on', 'thermostat opens', 'wide open'];
+
+/** The levels that matter as lines, each with its name where there is room. */
+function levels(drawn, all, row, ratio, colour) {
+    const { ctx, bbox } = drawn;
+    const named = [];
+    for (const level of [...all].sort((a, b) => IMPORTANT.indexOf(a.text) - IMPORTANT.indexOf(b.text))) {
+        const y = drawn.valToPos(level.v, 'y', true);
+        if (y < bbox.top || y > bbox.top + bbox.height) {
+            continue;
+        }
+        const last = level.text === 'shut off';
+        ctx.strokeStyle = colour(last ? 'stop' : 'quiet');
+        ctx.fillStyle = ctx.strokeStyle;
+        ctx.lineWidth = (last ? 2 : 1) * ratio;
+        ctx.setLineDash(last ? [] : [4 * ratio, 4 * ratio]);
+        ctx.beginPath();
+        ctx.moveTo(bbox.left, y);
+        ctx.lineTo(bbox.left + bbox.width, y);
+        ctx.stroke();
+        const text = `${level.text} ${Math.round(level.v)}°`;
+        const width = ctx.measureText(text).width;
+        const left = Math.max(bbox.left + 6 * ratio, ...named.filter((other) => Math.abs(other.y - y) < row).map((other) => other.right + 10 * ratio));
+        if (left + width < bbox.left + 0.75 * bbox.width) {
+            ctx.textAlign = 'left';
+            ctx.fillText(text, left, y - 4 * ratio);
+            named.push({ y, right: left + width });
+        }
+    }
+    ctx.setLineDash([]);
+}
+
+/** What was found: the fan as a band while it ran, everything else as a mark with its name. */
+function found(drawn, marks, row, ratio, colour) {
+    const { ctx, bbox } = drawn;
+    const at = (t) => Math.min(bbox.left + bbox.width, Math.max(bbox.left, drawn.valToPos(t, 'x', true)));
+    const foot = bbox.top + bbox.height;
+    const inSight = (t) => t >= drawn.scales.x.min && t <= drawn.scales.x.max;
+    ctx.fillStyle = colour('ink');
+    ctx.strokeStyle = colour('ink');
+    ctx.lineWidth = ratio;
+    ctx.textAlign = 'center';
+    marks.forEach((mark, i) => {
+        if (mark.text === 'fan on') {
+            const off = marks.slice(i).find((other) => other.text === 'fan off')?.t ?? drawn.scales.x.max;
+            const [from, to] = [at(mark.t), at(off)];
+            ctx.globalAlpha = 0.25;
+            ctx.fillRect(from, bbox.top, Math.max(2 * ratio, to - from), bbox.height);
+            ctx.globalAlpha = 1;
+            if (to > from) {
+                ctx.fillText('fan', (from + to) / 2, foot - 6 * ratio);
+            }
+        } else if (mark.text !== 'fan off' && inSight(mark.t)) {
+            ctx.beginPath();
+            ctx.moveTo(at(mark.t), foot);
+            ctx.lineTo(at(mark.t), foot - 2 * row);
+            ctx.stroke();
+            ctx.fillText(mark.text, at(mark.t), foot - 2 * row - 4 * ratio);
+        }
+    });
+}
 
 /**
  * @param {HTMLElement} place
@@ -25,8 +88,8 @@ export function curve(place, names, { colour, told }) {
             x: { time: true },
             y: {
                 range: (_, low, high) => {
-                    const levels = (told()?.levels ?? []).map((level) => level.v);
-                    return [Math.min(low ?? 20, 20), Math.max(high ?? 60, ...levels.filter((v) => v - (high ?? 60) < 45)) + 6];
+                    const lines = (told()?.levels ?? []).map((level) => level.v);
+                    return [Math.min(low ?? 20, 20), Math.max(high ?? 60, ...lines) + 8];
                 },
             },
         },
@@ -37,44 +100,15 @@ export function curve(place, names, { colour, told }) {
         })],
         hooks: {
             draw: [(drawn) => {
-                const { ctx, bbox } = drawn;
+                const { ctx } = drawn;
                 const ratio = devicePixelRatio || 1;
                 ctx.save();
                 ctx.font = `600 ${13 * ratio}px ${font}`;
-                for (const level of told()?.levels ?? []) {
-                    const y = drawn.valToPos(level.v, 'y', true);
-                    if (y < bbox.top || y > bbox.top + bbox.height) {
-                        continue;
-                    }
-                    const last = level.text === 'shut off';
-                    ctx.strokeStyle = colour(last ? 'stop' : 'quiet');
-                    ctx.fillStyle = ctx.strokeStyle;
-                    ctx.lineWidth = (last ? 2 : 1) * ratio;
-                    ctx.setLineDash(last ? [] : [4 * ratio, 4 * ratio]);
-                    ctx.beginPath();
-                    ctx.moveTo(bbox.left, y);
-                    ctx.lineTo(bbox.left + bbox.width, y);
-                    ctx.stroke();
-                    ctx.textAlign = 'left';
-                    ctx.fillText(`${level.text} ${Math.round(level.v)}°`, bbox.left + 6 * ratio, y - 4 * ratio);
-                }
-                ctx.setLineDash([]);
-                for (const mark of told()?.marks ?? []) {
-                    const x = drawn.valToPos(mark.t, 'x', true);
-                    if (x < bbox.left || x > bbox.left + bbox.width) {
-                        continue;
-                    }
-                    ctx.fillStyle = colour('ink');
-                    ctx.strokeStyle = colour('ink');
-                    ctx.lineWidth = ratio;
-                    ctx.beginPath();
-                    ctx.moveTo(x, bbox.top + bbox.height);
-                    ctx.lineTo(x, bbox.top + bbox.height - 26 * ratio);
-                    ctx.stroke();
-                    ctx.textAlign = 'center';
-                    ctx.fillText(mark.text, x, bbox.top + bbox.height - 30 * ratio);
-                }
+                const row = 15 * ratio;
+                levels(drawn, told()?.levels ?? [], row, ratio, colour);
+                found(drawn, told()?.marks ?? [], row, ratio, colour);
                 // Each line carries its name at its end.
+                const ends = [];
                 names.forEach((name, i) => {
                     const values = drawn.data[i + 1];
                     let end = values.length - 1;
@@ -85,9 +119,13 @@ export function curve(place, names, { colour, told }) {
                     if (value === undefined || value === null) {
                         return;
                     }
-                    ctx.fillStyle = colour((STROKES[name] ?? OUTLET)[0]);
+                    ends.push({ name, x: drawn.valToPos(drawn.data[0][end], 'x', true) - 6 * ratio, y: drawn.valToPos(value, 'y', true) - 8 * ratio });
+                });
+                ends.sort((a, b) => b.y - a.y).forEach((end, i) => {
+                    end.y = i > 0 ? Math.min(end.y, ends[i - 1].y - row) : end.y;
+                    ctx.fillStyle = colour((STROKES[end.name] ?? OUTLET)[0]);
                     ctx.textAlign = 'right';
-                    ctx.fillText(NAMES[name] ?? name.replace('outlet_c', 'outlet').replace('.', ' '), drawn.valToPos(drawn.data[0][end], 'x', true) - 6 * ratio, drawn.valToPos(value, 'y', true) - 8 * ratio);
+                    ctx.fillText(NAMES[end.name] ?? end.name.replace('outlet_c', 'outlet').replace('.', ' '), end.x, end.y);
                 });
                 ctx.restore();
             }],

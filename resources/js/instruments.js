@@ -7,6 +7,8 @@ const ASK_MS = 1500;
 /** Said when nothing came for so long while an engine runs, s. */
 const SILENT_S = 30;
 const KEEP_S = 3600;
+/** A limit nearer than this is said. */
+const SOON_MIN = 5;
 
 /** @typedef {{ t: number[], v: number[] }} Channel */
 
@@ -107,6 +109,7 @@ class Panel {
             // The page says itself that it is cut off.
         } finally {
             this.asking = false;
+            this.place.dataset.asked = String(Number(this.place.dataset.asked ?? 0) + 1);
         }
     }
 
@@ -152,7 +155,7 @@ class Panel {
         this.show('rpm', rpm === null ? '–' : String(Math.round(rpm / 10) * 10));
         this.show('limit', degrees(answer.limit));
         const minutes = answer.minutes_to_limit;
-        this.show('minutes', minutes === null || minutes === undefined ? '' : `${Math.max(0, Math.round(minutes))} min to shut off, as it climbs now`);
+        this.show('minutes', minutes === null || minutes === undefined || minutes >= SOON_MIN ? '' : `${Math.max(0, Math.round(minutes))} min to shut off, as it climbs now`);
         const silent = one('[data-shows="silent"]', HTMLElement, this.place);
         if (silent) {
             silent.hidden = !(answer.runs && answer.silent_s !== null && answer.silent_s > SILENT_S);
@@ -172,10 +175,11 @@ class Panel {
             return;
         }
         const rows = aligned(this.channels, names);
-        if (this.plot === null || this.names !== names.join()) {
+        const dressed = `${names.join()} ${colour('ink')}`;
+        if (this.plot === null || this.dressed !== dressed) {
             this.plot?.destroy();
             const { curve } = await import('./curve.js');
-            this.names = names.join();
+            this.dressed = dressed;
             this.plot = curve(place, names, { colour, told: () => this.told });
         }
         this.plot.setData(rows);

@@ -84,6 +84,9 @@
                 @endforeach
             @endforeach
         </div>
+        @foreach ($sheet->curves() as $curve)
+            <section><h2>{{ $curve->title }} <small>as instruments sent it</small></h2>@include('instruments.paper-curve')</section>
+        @endforeach
         @if ($sheet->photos() !== [])<section><h2>Photographs</h2><x-photos :photos="$sheet->photos()"/></section>@endif
         @if ($sheet->visits() !== [] || $sheet->job->signed_at !== null)
             <section class="record-visits">

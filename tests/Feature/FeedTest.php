@@ -36,6 +36,11 @@ final class FeedTest extends ShopTestCase
         self::assertSame(['fan_on', 'fan_off'], array_slice(array_values(array_filter(array_column($lines, 'form'), fn ($form) => str_starts_with($form, 'fan'))), 0, 2));
         $page = (string) $this->get("/jobs/{$job->id}?step=heat_cycle:1")->assertOk()->getContent();
         self::assertStringContainsString('by instrument', $page);
+        // On paper stands what the screen showed.
+        $record = (string) $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('as instruments sent it')->getContent();
+        self::assertSame(3, preg_match_all('/<polyline points="[\d., ]{400,}"/', $record));
+        self::assertGreaterThan(1, substr_count($record, '>fan</text>'));
+        self::assertStringStartsWith('%PDF', (string) $this->get("/jobs/{$job->id}/record.pdf")->assertOk()->getContent());
         // The record says of each proof what it rests on, and no point of it is a line.
         self::assertGreaterThan(3000, (int) DB::table('series')->where('job_id', $job->id)->sum('points'));
         self::assertLessThan(400, (int) DB::table('series')->where('job_id', $job->id)->count());
@@ -53,6 +58,14 @@ final class FeedTest extends ShopTestCase
         Carbon::setTestNow(now()->addSeconds(60));
         $this->send($feed, ['coolant_c,'.(now()->getTimestamp() - $feed->created_at->getTimestamp()).',80']);
         self::assertNotNull($job->refresh()->danger_since);
+    }
+
+    public function test_air_at_the_sensor_is_danger_before_anything_boils(): void
+    {
+        [$job, $feed] = $this->running('pocket:sensor');
+        $this->drive($feed, 45 * 60, until: fn (): bool => $job->refresh()->danger_since !== null);
+        self::assertSame('sensor_in_air', collect($this->lines($job))->last()['shows']);
+        self::assertNotSame([], Danger::now());
     }
 
     public function test_the_limit_latches_with_the_point_that_reached_it(): void
@@ -188,12 +201,12 @@ final class FeedTest extends ShopTestCase
         return [$job, Door::open($job, $this->imre, 'Stand-in', $fault)];
     }
 
-    /** So many seconds go by, and the stand-in sends what its instruments show every ten. */
+    /** So many seconds go by, and the stand-in sends what its instruments show every fifteen. */
     private function drive(Feed $feed, int $seconds, \Closure $until): void
     {
-        for ($gone = 0; $gone < $seconds && ($gone % 30 !== 0 || ! $until()); $gone += 10) {
+        for ($gone = 0; $gone < $seconds && ($gone % 60 !== 0 || ! $until()); $gone += 15) {
             $since = (float) (now()->getTimestamp() - $feed->created_at->getTimestamp());
-            Carbon::setTestNow(now()->addSeconds(10));
+            Carbon::setTestNow(now()->addSeconds(15));
             $this->send($feed, (new StandIn($feed->refresh()))->lines($since, now()->getTimestamp()))->assertSuccessful();
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Middleware\ShopClock;
 use App\Instruments\Door;
 use App\Models\Feed;
 use App\Models\Job;
@@ -11,6 +12,7 @@ use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
 
 /** The door for instruments, and who opens it. */
 final class FeedController extends Controller
@@ -18,7 +20,12 @@ final class FeedController extends Controller
     private const MOST_BYTES = 200_000;
 
     /** From an instrument: no session and no page, whoever has the address may. */
-    public function take(Request $request, string $token): JsonResponse
+    public function take(Request $request, string $token, ShopClock $clock): Response
+    {
+        return $clock->handle($request, fn (): JsonResponse => $this->taken($request, $token));
+    }
+
+    private function taken(Request $request, string $token): JsonResponse
     {
         $feed = Door::feed($token);
         if ($feed === null) {

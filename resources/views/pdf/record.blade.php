@@ -42,6 +42,10 @@
     @endforeach
 @endforeach
 </table>
+@foreach ($sheet->curves() as $curve)
+    <h2>{{ $curve->title }}, as instruments sent it</h2>
+    <p><img src="{{ App\Record\Pdf::svg(trim(view('instruments.paper-curve', ['curve' => $curve])->render())) }}" style="width: 150mm"></p>
+@endforeach
 @if ($photos !== [])
     <h2>Photographs</h2>
     <table><tr>@foreach (array_slice($photos, 0, 4) as [$photo, $bytes])<td>@if ($bytes !== '')<img class="photo" src="{{ $bytes }}"><br>@endif{{ $photo->caption }} <span class="quiet">{{ $photo->by }}</span></td>@endforeach</tr></table>

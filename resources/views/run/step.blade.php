@@ -21,7 +21,11 @@
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless
 @if ($page->docked() !== [])
-    <div class="dock">@foreach ($page->docked() as $shown)@include('run.form')@endforeach</div>
+    @php [$fed, $byHand] = [$page->isFed(), fn ($shown) => $shown->form->fields !== []]; @endphp
+    <div class="dock">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
+    @if ($fed)
+        <details class="mt-3"><summary>Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
+    @endif
 @endif
 @if ($page->instead() !== [])
     <p class="instead">If it comes first:

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverDimension;
+
+/** A warm-up that instruments write themselves: a vehicle that is not there sends through the door, and the app finds what it shows. */
+final class InstrumentsTest extends BrowserTestCase
+{
+    public function test_a_warm_up_is_proven_by_what_a_stand_in_sends(): void
+    {
+        $this->start('SKP 660');
+        $this->connect('');
+        $this->goOn(300);
+        self::assertStringContainsString('°C', $this->text('[data-shows=coolant]'));
+        self::assertTrue($this->has('[data-curve] canvas'));
+        $this->assertAccessible(true);
+        for ($more = 0; $more < 12 && ! $this->has('.verdict-pass'); $more++) {
+            $this->goOn(200);
+        }
+        self::$browser->executeScript('document.querySelector("#instruments").scrollIntoView({ block: "center" })');
+        self::$browser->takeScreenshot('/tmp/s2.png');
+        $this->see('Thermostat, heater and fan all say the same', '.verdict');
+        $this->see('by instrument', '#evidence');
+        self::$browser->manage()->window()->setSize(new WebDriverDimension(390, 844));
+        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        self::$browser->executeScript('document.querySelector("#instruments").scrollIntoView()');
+        sleep(1);
+        self::$browser->takeScreenshot('/tmp/s3.png');
+        self::$browser->manage()->window()->setSize(new WebDriverDimension(1280, 900));
+        // It was two presses with the start: shut off, and go on.
+        $this->press('Engine is off');
+        $this->finish();
+        self::assertStringNotContainsString('Heat cycle 1', $this->text('h1'));
+    }
+
+    public function test_a_shut_thermostat_takes_the_screen_and_a_feed_that_breaks_off_is_said(): void
+    {
+        $job = $this->start('SKP 114');
+        $this->connect('thermostat:shut');
+        $this->goOn(200);
+        // The cable is pulled.
+        self::$browser->executeScript('document.querySelector("[data-series]").dataset.standIn = ""');
+        $this->goOn(60);
+        $this->see('Nothing has come for', '#instruments');
+        $this->reload();
+        for ($more = 0; $more < 20 && ! $this->has('.is-danger'); $more++) {
+            $this->goOn(100);
+        }
+        $this->see('Shut off', '#run');
+        self::$browser->takeScreenshot('/tmp/s4.png');
+        $this->visit('/');
+        $this->see('Shut off now', 'body');
+        self::assertNotSame('', $job);
+    }
+
+    private function start(string $plate): string
+    {
+        $this->signIn();
+        $job = $this->jobAt('heat_cycle:1', $plate);
+        $this->oneByOne();
+        $this->readCautions();
+        $this->record('start', ['place' => 'outdoors']);
+
+        return $job;
+    }
+
+    private function connect(string $fault): void
+    {
+        self::$browser->executeScript('document.querySelectorAll("#instruments > details").forEach((d) => { d.open = true; })');
+        self::$browser->executeScript('document.querySelector("#fault").value = arguments[0]', [$fault]);
+        $this->press('Let the stand-in drive');
+        $this->until(fn () => $this->has('[data-series]'));
+    }
+
+    /** So much time passes, and the page has drawn what came in it. */
+    private function goOn(int $seconds): void
+    {
+        $asked = fn (): int => (int) self::$browser->executeScript('return Number(document.querySelector("[data-series]")?.dataset.asked ?? 0)');
+        $before = $asked();
+        $this->pass($seconds);
+        $this->until(fn () => $asked() >= $before + 3);
+    }
+}
