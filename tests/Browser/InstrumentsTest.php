@@ -18,7 +18,7 @@ final class InstrumentsTest extends BrowserTestCase
         self::assertTrue($this->has('[data-curve] canvas'));
         $this->assertAccessible(true);
         for ($more = 0; $more < 12 && ! $this->has('.verdict-pass'); $more++) {
-            $this->goOn(200);
+            $this->goOn(300);
         }
         self::$browser->executeScript('document.querySelector("#instruments").scrollIntoView({ block: "center" })');
         self::$browser->takeScreenshot('/tmp/s2.png');
@@ -40,14 +40,14 @@ final class InstrumentsTest extends BrowserTestCase
     {
         $job = $this->start('SKP 114');
         $this->connect('thermostat:shut');
-        $this->goOn(200);
+        $this->goOn(300);
         // The cable is pulled.
         self::$browser->executeScript('document.querySelector("[data-series]").dataset.standIn = ""');
         $this->goOn(60);
         $this->see('Nothing has come for', '#instruments');
         $this->reload();
         for ($more = 0; $more < 20 && ! $this->has('.is-danger'); $more++) {
-            $this->goOn(100);
+            $this->goOn(250);
         }
         $this->see('Shut off', '#run');
         self::$browser->takeScreenshot('/tmp/s4.png');
@@ -81,6 +81,6 @@ final class InstrumentsTest extends BrowserTestCase
         $asked = fn (): int => (int) self::$browser->executeScript('return Number(document.querySelector("[data-series]")?.dataset.asked ?? 0)');
         $before = $asked();
         $this->pass($seconds);
-        $this->until(fn () => $asked() >= $before + 3);
+        $this->until(fn () => $asked() >= $before + 2);
     }
 }
