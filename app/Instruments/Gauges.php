@@ -37,7 +37,7 @@ final readonly class Gauges
     {
         $from = max($this->nowMs - self::LONGEST_MS, $sinceMs === null ? 0 : $sinceMs + 1);
         $points = SeriesStore::stretch($this->job->id, $from, $this->nowMs + 60_000);
-        $at = Watch::running($this->job, intdiv($this->nowMs, 1000));
+        $at = Watch::inHand($this->job, intdiv($this->nowMs, 1000));
         $channels = [];
         foreach ($points as $channel => $of) {
             $kind = ChannelKind::of($channel);
@@ -51,7 +51,7 @@ final readonly class Gauges
             'now' => $this->nowMs, 'unit' => $this->units === UnitSystem::UsCustomary ? '°F' : '°C', 'channels' => (object) $channels,
             'silent_s' => $last === 0 ? null : max(0, intdiv($this->nowMs - $last, 1000)),
             'danger' => $this->job->danger_since !== null,
-        ] + ($at === null ? ['runs' => false] : $this->ofARun($at, $points, $sinceMs));
+        ] + ($at === null || ! Watch::runs($at) ? ['runs' => false] : $this->ofARun($at, $points, $sinceMs));
     }
 
     /**

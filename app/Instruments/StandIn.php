@@ -9,6 +9,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Observed\HeldAtSpeed;
 use Aqbel\Core\Observed\OutsideAir;
+use Aqbel\Core\Observed\PullStarted;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Plan\Plan;
@@ -25,6 +26,9 @@ final readonly class StandIn
     private const INDOORS_C = 20.0;
 
     private const IDLE = 800.0;
+
+    /** As deep as a shop's air pulls at its height, or to the target of the page, whichever is less. */
+    private const PULLS_INHG = 24.0;
 
     /** A vehicle that stands there longer is the same one again. */
     private const LONGEST_S = 3 * 3600;
@@ -85,6 +89,11 @@ final readonly class StandIn
         $actions = [];
         foreach ($state->observedAnywhere(Started::class) as $start) {
             $actions[] = new Action(max(0.0, (float) ($start->at() - $began)), 'start', self::IDLE);
+        }
+        foreach ($state->observedAnywhere(PullStarted::class) as $pull) {
+            // It was drained before.
+            $second = max(0.0, (float) ($pull->at() - $began));
+            array_push($actions, new Action($second, 'drain', $state->circuit->capacityMl()), new Action($second, 'pull', self::PULLS_INHG));
         }
         foreach ($state->observedAnywhere(HeldAtSpeed::class) as $held) {
             $rpm = $held->rpm();

@@ -7,6 +7,8 @@ namespace App\Instruments;
 use App\Journal\Recorder;
 use App\Models\Feed;
 use App\Models\Job;
+use Aqbel\Core\Instruments\NeedleWatch;
+use Aqbel\Core\Instruments\RunLine;
 use Aqbel\Core\Instruments\RunWatch;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
@@ -19,6 +21,11 @@ final readonly class Watch
 {
     /** So far apart, and no nearer, it looks: a danger stands within two seconds, ms. */
     private const EVERY_MS = 1_500;
+
+    /** A needle is looked at over so long, s. */
+    private const NEEDLE_S = 30;
+
+    private const BY_NEEDLE = ['pull', 'hold'];
 
     public function __construct(private Feed $feed)
     {
@@ -38,13 +45,11 @@ final readonly class Watch
 
     private function write(Job $job, int $now): void
     {
-        $at = self::running($job, $now);
-        $since = $at === null ? null : RunWatch::since($at);
-        if ($at === null || $since === null) {
+        $at = self::inHand($job, $now);
+        if ($at === null) {
             return;
         }
-        $lines = RunWatch::of($at, SeriesStore::stretch($job->id, 1000 * $since, 1000 * $now + 999))->lines();
-        foreach ($lines as $line) {
+        foreach ($this->lines($at) as $line) {
             try {
                 (new Recorder($job, $this->feed->maker, "feed-{$this->feed->id}-{$job->id}"))->streamed($at->step->id, $line);
             } catch (InvalidField|InvalidFields) {
@@ -53,15 +58,41 @@ final readonly class Watch
         }
     }
 
-    /** The step in hand, where its engine may run. */
-    public static function running(Job $job, int $now): ?Situation
+    /** @return list<RunLine> */
+    private function lines(Situation $at): array
+    {
+        $seen = fn (int $since): array => SeriesStore::stretch($this->feed->job_id, 1000 * $since, 1000 * $at->now + 999);
+        if (self::runs($at)) {
+            $since = RunWatch::since($at);
+
+            return $since === null ? [] : RunWatch::of($at, $seen($since))->lines();
+        }
+
+        return self::readsNeedle($at) ? NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)) : [];
+    }
+
+    /** The step in hand, where something of it is watched. */
+    public static function inHand(Job $job, int $now): ?Situation
     {
         if ($job->stands()) {
             return null;
         }
         $state = $job->state();
         $step = $state->stepInHand();
+        $at = $step === null ? null : $state->at($step, $now);
 
-        return $step !== null && app(StepCatalogue::class)->does($step, Does::RunsEngine) ? $state->at($step, $now) : null;
+        return $at !== null && (self::runs($at) || self::readsNeedle($at)) ? $at : null;
+    }
+
+    /** Whether an engine may run at it. */
+    public static function runs(Situation $at): bool
+    {
+        return app(StepCatalogue::class)->does($at->step, Does::RunsEngine);
+    }
+
+    /** Whether a vacuum gauge is read at it, and nothing else beside. */
+    public static function readsNeedle(Situation $at): bool
+    {
+        return in_array($at->step->kind, self::BY_NEEDLE, true);
     }
 }

@@ -6,6 +6,7 @@ namespace App\Run;
 
 use App\Instruments\Door;
 use App\Instruments\SeriesStore;
+use App\Instruments\Watch;
 use App\Models\Feed;
 use App\Models\Job;
 use Aqbel\Core\Circuit\GateKind;
@@ -62,10 +63,16 @@ final readonly class Instruments
         return Door::A_SECOND.' lines a second';
     }
 
+    /** Whether it is a vacuum that is watched, and no engine. */
+    public function isVacuum(): bool
+    {
+        return Watch::readsNeedle($this->at);
+    }
+
     /** @return list<array{text: string, shown: bool}> nothing before the engine runs */
     public function proofs(): array
     {
-        $proofs = HotRun::of($this->at)?->proofs;
+        $proofs = $this->isVacuum() ? null : HotRun::of($this->at)?->proofs;
         if ($proofs === null) {
             return [];
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Run;
 
 use App\Elevation\Picture;
+use App\Instruments\Watch;
 use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\Job;
@@ -192,10 +193,10 @@ final readonly class RunPage
         return $this->instruments()?->feeds->isNotEmpty() === true;
     }
 
-    /** Null where no engine runs at this step. */
+    /** Null where no instrument says anything of this step. */
     public function instruments(): ?Instruments
     {
-        return $this->done || $this->ahead || ! $this->kind->does(Does::RunsEngine) ? null : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
+        return $this->done || $this->ahead || ! (Watch::runs($this->at) || Watch::readsNeedle($this->at)) ? null : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
     }
 
     public function trace(): ?TracePicture

@@ -8,10 +8,14 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Values;
 
 /** What the vacuum gauge showed: below the air of the shop, or on a scale that ends where the air of the sea does. */
 final readonly class NeedleRead extends Report
 {
+    /** By which it is read at a pull and at a hold. */
+    public const FORM = 'reading';
+
     public const VACUUM = 'vacuum';
 
     private const SEA = 'sea_scale';
@@ -29,6 +33,12 @@ final readonly class NeedleRead extends Report
         $shown = $line->number(self::VACUUM);
 
         return $shown === null ? null : new self(Told::by($line), $shown, $line->ticked(self::SEA));
+    }
+
+    /** As an instrument showed it, kPa below the air. */
+    public static function streamed(float $kpa): Values
+    {
+        return new Values([self::VACUUM => $kpa]);
     }
 
     /** @return list<Field> the second only where the air is thinner than at the sea */

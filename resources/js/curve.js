@@ -4,9 +4,9 @@ import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
 
 const HEIGHT = 240;
-const STROKES = { coolant_c: ['coolant', 4, []], far_side_c: ['ink', 2, []] };
+const STROKES = { vacuum_inhg: ['coolant', 4, []], coolant_c: ['coolant', 4, []], far_side_c: ['ink', 2, []] };
 const OUTLET = ['level', 2, [2, 4]];
-const NAMES = { coolant_c: 'coolant', far_side_c: 'far side' };
+const NAMES = { coolant_c: 'coolant', far_side_c: 'far side', vacuum_inhg: 'gauge, inHg' };
 
 /** Where names of levels would lie on each other, the first of these stands. */
 const IMPORTANT = ['shut off', 'fan on', 'thermostat opens', 'wide open'];
@@ -88,12 +88,16 @@ export function curve(place, names, { colour, told }) {
             x: { time: true },
             y: {
                 range: (_, low, high) => {
+                    if (names[0] === 'vacuum_inhg') {
+                        // A needle is looked at closely: half an inch is as high as a finger.
+                        return [Math.floor((low ?? 20) - 1), Math.ceil((high ?? 22) + 1)];
+                    }
                     const lines = (told()?.levels ?? []).map((level) => level.v);
                     return [Math.min(low ?? 20, 20), Math.max(high ?? 60, ...lines) + 8];
                 },
             },
         },
-        axes: [{ ...axis, space: 80, values: (_, at) => at.map((t) => new Date(t * 1000).toTimeString().slice(0, 5)) }, { ...axis, size: 56, values: (_, at) => at.map((v) => `${v}°`) }],
+        axes: [{ ...axis, space: 80, values: (_, at) => at.map((t) => new Date(t * 1000).toTimeString().slice(0, 5)) }, { ...axis, size: 56, values: (_, at) => at.map((v) => (names[0] === 'vacuum_inhg' ? `${v}` : `${v}°`)) }],
         series: [{}, ...names.map((name) => {
             const [tone, width, dash] = STROKES[name] ?? OUTLET;
             return { label: name, stroke: colour(tone), width, dash, spanGaps: true, points: { show: false } };
@@ -105,7 +109,7 @@ export function curve(place, names, { colour, told }) {
                 ctx.save();
                 ctx.font = `600 ${13 * ratio}px ${font}`;
                 const row = 15 * ratio;
-                levels(drawn, told()?.levels ?? [], row, ratio, colour);
+                levels(drawn, names[0] === 'vacuum_inhg' ? [] : told()?.levels ?? [], row, ratio, colour);
                 found(drawn, told()?.marks ?? [], row, ratio, colour);
                 // Each line carries its name at its end.
                 const ends = [];

@@ -151,6 +151,8 @@ class Panel {
         this.show('coolant', degrees(newest(this.channels, 'coolant_c')));
         this.show('far', degrees(newest(this.channels, 'far_side_c')));
         this.show('outlet', degrees(newest(this.channels, 'outlet_c')));
+        const vacuum = newest(this.channels, 'vacuum_inhg');
+        this.show('vacuum', vacuum === null ? '–' : `${vacuum.toFixed(1)} inHg`);
         const rpm = newest(this.channels, 'rpm');
         this.show('rpm', rpm === null ? '–' : String(Math.round(rpm / 10) * 10));
         this.show('limit', degrees(answer.limit));
@@ -170,7 +172,7 @@ class Panel {
 
     async draw() {
         const place = one('[data-curve]', HTMLElement, this.place);
-        const names = ['coolant_c', 'far_side_c', ...[...this.channels.keys()].filter((name) => name.startsWith('outlet_c'))].filter((name) => this.channels.has(name));
+        const names = this.place.dataset.draws ? [this.place.dataset.draws].filter((name) => this.channels.has(name)) : ['coolant_c', 'far_side_c', ...[...this.channels.keys()].filter((name) => name.startsWith('outlet_c'))].filter((name) => this.channels.has(name));
         if (!place || names.length === 0) {
             return;
         }

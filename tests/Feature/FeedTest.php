@@ -14,6 +14,7 @@ use App\Models\JournalLine;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
+use PHPUnit\Framework\Attributes\DataProvider;
 
 /** Instruments that send to a job: what is kept, what is refused, and what of it counts. */
 final class FeedTest extends ShopTestCase
@@ -66,6 +67,33 @@ final class FeedTest extends ShopTestCase
         $this->drive($feed, 45 * 60, until: fn (): bool => $job->refresh()->danger_since !== null);
         self::assertSame('sensor_in_air', collect($this->lines($job))->last()['shows']);
         self::assertNotSame([], Danger::now());
+    }
+
+    #[DataProvider('holds')]
+    public function test_a_hold_is_read_by_its_gauge(string $fault, string $comesTo): void
+    {
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $job = $this->plan('SKP 114', 'vacuum');
+        $this->walk($job)->until('pull:1');
+        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 5));
+        $feed = Door::open($job, $this->imre, 'Stand-in', $fault);
+        $this->enter($job, 'pull:1', 'started')->assertSessionHasNoErrors();
+        $this->drive($feed, 60, until: fn (): bool => false);
+        self::assertContains('reading', array_column($this->lines($job), 'form'));
+        $this->get("/jobs/{$job->id}?step=pull:1")->assertSee('data-draws="vacuum_inhg"', false)->assertSee('Target reached');
+        $this->post("/jobs/{$job->id}/cautions", ['key' => 'cautions-0001', 'hazards' => ['collapse' => 'pull:1']]);
+        $this->finish($job, 'pull:1')->assertSessionHasNoErrors();
+        $hold = $job->refresh()->state()->stepInHand();
+        self::assertSame('hold', $hold?->kind);
+        $this->drive($feed, 11 * 60, until: fn (): bool => false);
+        $state = $job->refresh()->state();
+        self::assertSame($comesTo, $state->verdictOf($state->steps[$hold->id], now()->getTimestamp())?->code);
+    }
+
+    /** @return array<string, array{string, string}> */
+    public static function holds(): array
+    {
+        return ['tight' => ['', 'tight'], 'with a leak' => ['leak:60', 'leak']];
     }
 
     public function test_the_limit_latches_with_the_point_that_reached_it(): void

@@ -86,7 +86,7 @@ final class Hold extends StepKind
     public function asks(Situation $at): array
     {
         return [
-            new Form('reading', 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true),
+            new Form(NeedleRead::FORM, 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true),
             HoldLengthSet::asked(Plan::of($at)->rules(), VacuumHeld::length($at)),
             HoldRestarted::asked(),
         ];

@@ -80,7 +80,7 @@ final class Pull extends StepKind
 
     public function asks(Situation $at): array
     {
-        $reading = new Form('reading', 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true);
+        $reading = new Form(NeedleRead::FORM, 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true);
         $begun = $at->latest(PullStarted::class) !== null || self::read($at) !== null;
 
         return Form::offering($begun ? [$reading] : [$reading, PullStarted::asked()->aside()], [PullStarted::asked(), $reading]);

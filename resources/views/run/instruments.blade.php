@@ -9,17 +9,22 @@
         </ul>
     @endif
     <section id="instruments" class="mb-5 bg-panel p-4" aria-labelledby="instruments-title" data-keep="{{ $instruments->version() }}"
+        @if ($instruments->isVacuum()) data-draws="vacuum_inhg" @endif
         @if ($instruments->hasCurve) data-series="/jobs/{{ $instruments->job->id }}/series" @endif
         @if ($instruments->standIn) data-stand-in="/feeds/{{ $instruments->standIn->id }}/stand-in" data-door="/feeds/{{ $instruments->standIn->token }}" @endif>
         <h2 id="instruments-title" class="sr-only">Instruments</h2>
         @if ($instruments->hasCurve)
             <div class="mb-2 flex flex-wrap items-baseline gap-x-8 gap-y-1">
-                <p><span class="font-gauge text-6xl" data-shows="coolant">–</span> <span class="text-quiet">coolant</span></p>
-                <p><span class="font-gauge text-3xl" data-shows="far">–</span> <span class="text-quiet">far side</span></p>
-                <p><span class="font-gauge text-3xl" data-shows="outlet">–</span> <span class="text-quiet">outlet</span></p>
-                <p><span class="font-gauge text-3xl" data-shows="rpm">–</span> <span class="text-quiet">rpm</span></p>
-                <p class="text-stop"><span class="font-gauge text-3xl" data-shows="limit">–</span> <span>shut off</span></p>
-                <p class="font-semibold text-stop" data-shows="minutes" role="status"></p>
+                @if ($instruments->isVacuum())
+                    <p><span class="font-gauge text-6xl" data-shows="vacuum">–</span> <span class="text-quiet">gauge</span></p>
+                @else
+                    <p><span class="font-gauge text-6xl" data-shows="coolant">–</span> <span class="text-quiet">coolant</span></p>
+                    <p><span class="font-gauge text-3xl" data-shows="far">–</span> <span class="text-quiet">far side</span></p>
+                    <p><span class="font-gauge text-3xl" data-shows="outlet">–</span> <span class="text-quiet">outlet</span></p>
+                    <p><span class="font-gauge text-3xl" data-shows="rpm">–</span> <span class="text-quiet">rpm</span></p>
+                    <p class="text-stop"><span class="font-gauge text-3xl" data-shows="limit">–</span> <span>shut off</span></p>
+                    <p class="font-semibold text-stop" data-shows="minutes" role="status"></p>
+                @endif
             </div>
             <p class="notice-cut font-semibold text-stop" data-shows="silent" role="alert" hidden></p>
             <div class="curve" data-curve role="img" aria-label="Curve of the run: the same numbers stand in the table below it"></div>
@@ -55,6 +60,7 @@
                                 <option value="pocket:heater">air in its heater</option>
                                 <option value="pocket:sensor">air at its sensor</option>
                                 <option value="fan:dead">its fan dead</option>
+                                <option value="leak:12">a leak</option>
                             </select></div>
                         <button class="button button-quiet">Let the stand-in drive</button>
                     </form>

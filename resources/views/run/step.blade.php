@@ -12,16 +12,17 @@
     </p>
 @endif
 @if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
-@if ($page->level())<x-level :level="$page->level()"/>@endif
+@php $fed = $page->isFed(); @endphp
+@if ($fed)@include('run.instruments')@endif
+@if (! $fed && $page->level())<x-level :level="$page->level()"/>@endif
 @if ($page->clock() && ! $page->clock()->clock->estimate)<x-clock :face="$page->clock()"/>@endif
 @if ($page->verdict)<x-verdict :verdict="$page->verdict"/>@endif
-@if ($page->clock()?->clock->estimate)<x-clock :face="$page->clock()"/>@endif
-@include('run.instruments')
+@if (! $fed && $page->clock()?->clock->estimate)<x-clock :face="$page->clock()"/>@endif
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless
 @if ($page->docked() !== [])
-    @php [$fed, $byHand] = [$page->isFed(), fn ($shown) => $shown->form->fields !== []]; @endphp
+    @php $byHand = fn ($shown) => $shown->form->fields !== []; @endphp
     <div class="dock">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
     @if ($fed)
         <details class="mt-3"><summary>Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
@@ -33,6 +34,7 @@
     </p>
 @endif
 @foreach ($page->aside() as $shown)@include('run.form')@endforeach
+@unless ($fed)@include('run.instruments')@endunless
 @foreach ($page->tables() as $table)<x-numbers :table="$table"/>@endforeach
 @if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
 @if ($page->started())

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Instruments;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Told;
+use Aqbel\Core\Judged\Gauge;
+use Aqbel\Core\Judged\VacuumHeld;
+use Aqbel\Core\Observed\NeedleRead;
+use Aqbel\Core\Quantity\Pressure;
+
+/**
+ * Watches a vacuum gauge while it is pulled and held: a reading by the minute, as soon as the needle has moved by what the gauge can
+ * show, and when the clock of a hold is over.
+ */
+final class NeedleWatch
+{
+    private const EVERY_S = 60;
+
+    /** A value is that of a moment when it is no older than so much, s. */
+    private const HOLDS_S = 10.0;
+
+    /** A needle moves by so many of its divisions before it is worth a line. */
+    private const DIVISIONS = 2.0;
+
+    /**
+     * @param  array<string, list<array{float, float}>>  $channels  Unix seconds and value, by channel
+     * @return list<RunLine>
+     */
+    public static function lines(Situation $at, array $channels): array
+    {
+        $points = array_values(array_filter($channels[ChannelKind::Vacuum->value] ?? [], fn (array $point) => ChannelKind::Vacuum->canBe($point[1])));
+        $newest = $points === [] ? null : $points[count($points) - 1];
+        if ($newest === null || $at->now - $newest[0] > self::HOLDS_S) {
+            return [];
+        }
+        $when = (int) floor($newest[0]);
+        $kpa = Pressure::inchesOfMercury($newest[1])->kPa();
+        $last = $at->latest(NeedleRead::class);
+        $worth = $last === null
+            || $when - $last->at() >= self::EVERY_S
+            || abs($kpa - $last->kPa(Gauge::air($at))) >= self::DIVISIONS * Gauge::resolution($at)->kPa()
+            || self::endsTheHold($at, $last, $when);
+
+        return $worth && ($last === null || $when > $last->at()) ? [new RunLine($when, NeedleRead::FORM, NeedleRead::streamed($kpa)->and(Told::byInstrument(null)))] : [];
+    }
+
+    private static function endsTheHold(Situation $at, NeedleRead $last, int $when): bool
+    {
+        $held = VacuumHeld::of($at);
+        $end = $held === null ? null : $held->readings[0]->at() + (int) ceil($held->seconds);
+
+        return $end !== null && $last->at() < $end && $when >= $end;
+    }
+}
