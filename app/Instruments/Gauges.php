@@ -22,8 +22,8 @@ final readonly class Gauges
     /** A curve goes back so far at most, ms. */
     private const LONGEST_MS = 3_600_000;
 
-    /** Said within ten seconds of half a minute without a point, ms. */
-    public const SILENT_MS = 30_000;
+    /** How it climbs is told by the last minutes, ms. */
+    private const CLIMB_MS = 300_000;
 
     public function __construct(private Job $job, private UnitSystem $units, private int $nowMs)
     {
@@ -51,14 +51,11 @@ final readonly class Gauges
             'now' => $this->nowMs, 'unit' => $this->units === UnitSystem::UsCustomary ? '°F' : '°C', 'channels' => (object) $channels,
             'silent_s' => $last === 0 ? null : max(0, intdiv($this->nowMs - $last, 1000)),
             'danger' => $this->job->danger_since !== null,
-        ] + ($at === null || ! Watch::runs($at) ? ['runs' => false] : $this->ofARun($at, $points, $sinceMs));
+        ] + ($at === null || ! Watch::runs($at) ? ['runs' => false] : $this->ofARun($at));
     }
 
-    /**
-     * @param  array<string, list<array{float, float}>>  $points
-     * @return array<string, mixed>
-     */
-    private function ofARun(Situation $at, array $points, ?int $sinceMs): array
+    /** @return array<string, mixed> */
+    private function ofARun(Situation $at): array
     {
         $since = RunWatch::since($at);
         $limit = StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();
@@ -73,7 +70,7 @@ final readonly class Gauges
 
         return [
             'runs' => $since !== null,
-            'minutes_to_limit' => $since === null ? null : RunWatch::of($at, $sinceMs === null ? $points : SeriesStore::stretch($this->job->id, 1000 * $since, $this->nowMs))->minutesToLimit(),
+            'minutes_to_limit' => $since === null ? null : RunWatch::of($at, SeriesStore::stretch($this->job->id, max(1000 * $since, $this->nowMs - self::CLIMB_MS), $this->nowMs))->minutesToLimit(),
             'limit' => $this->shown(ChannelKind::Coolant, $limit),
             'levels' => array_map(fn (string $text, ?float $c) => ['v' => $this->shown(ChannelKind::Coolant, (float) $c), 'text' => $text], array_keys(array_filter($levels)), array_filter($levels)),
             'marks' => array_values(array_filter($marks, fn (array $mark) => $mark['text'] !== '')),
