@@ -186,7 +186,7 @@ final readonly class HotStream
         $trough = null;
         foreach ($this->far->t as $i => $t) {
             $live = $this->coolant->at($t, 30.0);
-            if ($live === null) {
+            if ($live === null || $live < $start - self::NEAR_OPENING_K) {
                 continue;
             }
             // From where it rises: the lowest of the last while.
@@ -198,7 +198,7 @@ final readonly class HotStream
                 }
             }
             $before = $this->coolant->at($from, 30.0) ?? $live;
-            $near = $live >= $start - self::NEAR_OPENING_K && $before <= $full + self::NEAR_OPENING_K;
+            $near = $before <= $full + self::NEAR_OPENING_K;
             $rise = $this->far->v[$i] - $low;
             // Faster than the engine itself warms: coolant came past.
             $faster = $rise >= self::OPENS_K && $rise > 2.0 * max(0.0, $live - $before);
@@ -400,8 +400,8 @@ final readonly class HotStream
         }
         [$since, $last, $least] = [null, null, null];
         foreach ($this->coolant->t as $i => $t) {
-            $minutes = $this->minutesAt($t);
-            if ($minutes !== null && $minutes < self::SOON_MIN && $this->coolant->v[$i] >= $normal + 1.0) {
+            $minutes = $this->coolant->v[$i] >= $normal + 1.0 ? $this->minutesAt($t) : null;
+            if ($minutes !== null && $minutes < self::SOON_MIN) {
                 [$since, $last, $least] = [$since ?? $t, $t, min($least ?? INF, $minutes)];
             } elseif ($since !== null) {
                 break;
