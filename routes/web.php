@@ -152,6 +152,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/stores/containers/{container}', [StoresController::class, 'count']);
     Route::get('/bench/{name?}', CalculatorController::class);
     Route::get('/records', [RecordController::class, 'index']);
+    Route::get('/records/predictions', [RecordController::class, 'howWell']);
     Route::post('/records/import', [RecordController::class, 'import']);
     Route::get('/records/{table}.csv', [RecordController::class, 'table'])->where('table', 'jobs|visits|stock|waste');
     Route::get('/circuits', [CircuitController::class, 'index']);

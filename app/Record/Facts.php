@@ -40,7 +40,7 @@ final class Facts
         $ended = $job->signed_at ?? $job->abandoned_at ?? now();
         $state = $job->state();
         $levels = array_merge(...array_map(fn ($step) => $state->observed($step->id, ToppedUp::class), $state->stepsOf('cold_level')), ...[[]]);
-        $since = (new VisitBook($job))->all()->sum(fn (Visit $visit) => (float) ($visit->values[Seen::VOLUME] ?? 0.0));
+        $since = (new VisitBook($job))->all()->reject(fn (Visit $visit) => $visit->isStruck())->sum(fn (Visit $visit) => (float) ($visit->values[Seen::VOLUME] ?? 0.0));
 
         return [
             'job_id' => $job->id, 'month' => $ended->format('Y-m'), 'text' => self::text($job, $state, $ended), 'in_ml' => $state->ledger()->inMl(), 'out_ml' => $state->ledger()->outMl(),

@@ -11,6 +11,7 @@
     @if ($list->months !== [] && $list->search === '')
         <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="months-title">
             <h2 id="months-title">Month by month</h2>
+            <p class="help"><a href="/records/predictions">How well we predict</a></p>
             <table class="list">
                 <thead><tr><th scope="col">Month</th><th scope="col">Jobs</th><th scope="col">Came back</th><th scope="col">Poured</th><th scope="col">Hours at it</th><th scope="col">Air, predicted and found, each job</th></tr></thead>
                 <tbody>

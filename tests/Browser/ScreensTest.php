@@ -40,6 +40,7 @@ final class ScreensTest extends BrowserTestCase
             '/bench/frost',
             '/bench/vacuum?fields[target]=nothing',
             '/records',
+            '/records/predictions',
             '/vehicles',
             '/vehicles/3',
             '/vehicles/new',

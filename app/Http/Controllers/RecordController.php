@@ -10,6 +10,7 @@ use App\Models\Right;
 use App\Models\Shop;
 use App\Record\Facts;
 use App\Record\HandOver;
+use App\Record\HowWell;
 use App\Record\JobDocument;
 use App\Record\JobImport;
 use App\Record\Pdf;
@@ -43,6 +44,12 @@ final class RecordController extends Controller
             'list' => RecordList::asked($request->query()), 'kinds' => JobKind::cases(), 'mayImport' => $person->may(Right::ChangeShop),
             'volume' => fn (float $ml): string => $person->units->format($ml, Dimension::Volume),
         ]);
+    }
+
+    /** What circuits said beforehand beside what was measured. */
+    public function howWell(Request $request): View
+    {
+        return view('how-well', ['page' => new HowWell(self::person($request)->units)]);
     }
 
     public function show(Request $request, Job $job, StepCatalogue $kinds): View

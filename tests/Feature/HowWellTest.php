@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Database\Seeders\DemoSeeder;
+
+/** What circuits said beforehand beside what was measured afterwards, honest also when it is bad. */
+final class HowWellTest extends ShopTestCase
+{
+    public function test_a_shop_without_a_signed_job_says_so(): void
+    {
+        $this->actingAs($this->imre)->get('/records/predictions')->assertOk()->assertSee('Nothing measured yet');
+    }
+
+    public function test_what_was_measured_as_it_was_said_lies_within_and_a_wrong_circuit_is_named(): void
+    {
+        DemoSeeder::job('SKP 660', 'gravity', $this->imre, 9 * 1440)->until(null);
+        \Illuminate\Support\Carbon::setTestNow();
+        $good = (string) $this->actingAs($this->imre)->get('/records/predictions')->assertOk()->getContent();
+        self::assertMatchesRegularExpression('~>100 %</span>~', $good);
+        self::assertStringContainsString('of 2 figures', $good);
+        $this->get('/records')->assertSee('/records/predictions', false);
+
+        // Another vehicle whose circuit holds much less than its drain let out.
+        $walk = DemoSeeder::job('SKP 114', 'gravity', $this->imre, 5 * 1440)->until(null);
+        \Illuminate\Support\Carbon::setTestNow();
+        $document = $walk->job->circuit->document;
+        foreach ($document['passages'] as $i => $passage) {
+            $document['passages'][$i]['volume_ml'] = $passage['kind'] === 'radiator' ? 0.2 * $passage['volume_ml'] : $passage['volume_ml'];
+        }
+        $walk->job->circuit->update(['document' => $document]);
+        $bad = (string) $this->get('/records/predictions')->assertOk()->getContent();
+        self::assertDoesNotMatchRegularExpression('~>100 %</span>~', $bad);
+        self::assertStringContainsString('/circuits/'.$walk->job->circuit_id.'/learned', $bad);
+        $this->actingAs($this->imre)->post('/units');
+        $this->actingAs($this->imre->refresh())->get('/records/predictions')->assertSee(' qt');
+    }
+}
