@@ -17,6 +17,8 @@ use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CameBack;
 use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\Poured as Drawn;
+use Aqbel\Core\Observed\VentAsked;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
@@ -73,7 +75,7 @@ final class FillLevel extends Poured
     /** @return list<Form> */
     private function offered(Situation $at): array
     {
-        [$volume, $vessel] = $this->vesselFields($at, 'volume', 'Poured since, up to the mark', VesselUse::Measure);
+        [$volume, $vessel] = $this->vesselFields($at, VesselReading::VOLUME, 'Poured since, up to the mark', VesselUse::Measure);
 
         return [
             new Form(LevelReached::FORM, $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [
@@ -85,7 +87,7 @@ final class FillLevel extends Poured
             ], closes: true),
             $this->pourForm($at, false),
             new Form(CameBack::FORM, 'Record caught or left over', CameBack::fields($at->circuit(), 'Left in funnel and hose', true), false),
-            ...$this->mayVentUnderPressure($at) ? [self::ventForm()] : [],
+            ...$this->mayVentUnderPressure($at) ? [VentAsked::asked()] : [],
         ];
     }
 
@@ -100,7 +102,7 @@ final class FillLevel extends Poured
         if ($form === LevelReached::FORM) {
             LevelReached::admit($at, $values, Bucket::leftBeforeMl($at->job, $at->last($form)));
         }
-        if ((float) $values->number('volume') > 0.0 && $values->text('liquid') === '' && Bucket::batch($at->job)->ml <= 0.0) {
+        if ((float) $values->number(VesselReading::VOLUME) > 0.0 && $values->text('liquid') === '' && Bucket::batch($at->job)->ml <= 0.0) {
             throw new InvalidField('liquid', 'No batch was mixed: say what was poured.');
         }
     }
@@ -108,12 +110,7 @@ final class FillLevel extends Poured
     /** @return list<Form> */
     private function ever(Situation $at): array
     {
-        return [...$this->offered($at), self::ventForm()];
-    }
-
-    private static function ventForm(): Form
-    {
-        return new Form('vent', 'Vent it under pressure next', [], false);
+        return [...$this->offered($at), VentAsked::asked()];
     }
 
     /** Where air is trapped, a tester is at hand and there is a point to crack: offered in any school. */
@@ -121,12 +118,12 @@ final class FillLevel extends Poured
     {
         return Plan::of($at)->choices->has(Tool::PressureTester) && $at->circuit()->portsOf(PortKind::Bleed) !== []
             && $at->facts()->mostToVentKpa() > 0.0 && $this->judge($at)?->code === 'air_trapped'
-            && $at->job->stepsOf('vent_under_pressure') === [] && ! $at->has('vent');
+            && $at->job->stepsOf('vent_under_pressure') === [] && $at->latest(VentAsked::class) === null;
     }
 
     public function orders(Situation $at): array
     {
-        $vent = $at->has('vent') && $at->job->stepsOf('vent_under_pressure') === []
+        $vent = $at->latest(VentAsked::class) !== null && $at->job->stepsOf('vent_under_pressure') === []
             ? [new Step('vent_under_pressure', 'vent_under_pressure', $at->step->stage)]
             : [];
         // A vacuum that proved nothing does not take the place of a pressure test.
@@ -178,7 +175,7 @@ final class FillLevel extends Poured
 
     public function observes(): array
     {
-        return [Drawn::class, LevelReached::class, CameBack::class];
+        return [Drawn::class, LevelReached::class, CameBack::class, VentAsked::class];
     }
 
     public function judgement(Situation $at): ?FillTaken

@@ -11,12 +11,15 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\RoutineBegunAgain;
+use Aqbel\Core\Observed\RoutineLineBegun;
+use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -56,9 +59,14 @@ final class Routine extends Poured
         return [Hazard::Moving];
     }
 
+    public function observes(): array
+    {
+        return [RoutineLineBegun::class, RoutineBegunAgain::class, ToppedUp::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
+        return Form::offering($this->offered($at), [$this->lineForm($at), $this->levelForm($at), RoutineBegunAgain::asked()]);
     }
 
     /** @return list<Form> */
@@ -68,37 +76,32 @@ final class Routine extends Poured
 
         return [
             $next === null ? $this->levelForm($at) : $this->lineForm($at),
-            ...$at->has('line') ? [self::againForm()] : [],
+            ...$at->latest(RoutineLineBegun::class) === null ? [] : [RoutineBegunAgain::asked()],
         ];
-    }
-
-    /** @return list<Form> */
-    private function ever(Situation $at): array
-    {
-        return [$this->lineForm($at), $this->levelForm($at), self::againForm()];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
         $clock = $this->clock($at);
-        if (($form === 'line' || $form === 'topped') && $clock !== null && ! $clock->over($at->now)) {
+        $isLine = $form === RoutineLineBegun::FORM;
+        if (($isLine || $form === ToppedUp::FORM) && $clock !== null && ! $clock->over($at->now)) {
             $left = (int) ceil(($clock->until - $at->now) / 60);
-            throw new InvalidField($form === 'line' ? 'line' : 'volume', "The line before goes on for {$left} min "
+            throw new InvalidField($isLine ? RoutineLineBegun::LINE : VesselReading::VOLUME, "The line before goes on for {$left} min "
                 .'more. Wait, or begin the routine again.');
         }
-        if ($form === 'line' && (int) $values->text('line') !== $this->done($at)) {
-            throw new InvalidField('line', 'The lines come one after the other. Say the one that is next.');
+        if ($isLine && RoutineLineBegun::lineIn($values) !== $this->done($at)) {
+            throw new InvalidField(RoutineLineBegun::LINE, 'The lines come one after the other. Say the one that is next.');
         }
     }
 
     public function clock(Situation $at): ?Clock
     {
-        $last = $at->last('line');
-        $line = $last === null ? null : self::lines($at->step)[(int) $last->text('line')] ?? null;
+        $last = $at->latest(RoutineLineBegun::class);
+        $line = $last === null ? null : self::lines($at->step)[$last->line] ?? null;
 
-        return $last === null || $line === null || $line->minutes <= 0.0 || $at->has('topped')
+        return $last === null || $line === null || $line->minutes <= 0.0 || $at->latest(ToppedUp::class) !== null
             ? null
-            : new Clock($line->text, $last->at, $last->at + (int) round(60.0 * $line->minutes));
+            : new Clock($line->text, $last->at(), $last->at() + (int) round(60.0 * $line->minutes));
     }
 
     public function obstacles(Situation $at): array
@@ -118,7 +121,7 @@ final class Routine extends Poured
         if (! $this->isRead($at)) {
             return null;
         }
-        $took = (float) $at->last('topped')?->number('volume');
+        $took = (float) $at->latest(ToppedUp::class)?->read->ml;
         $said = $at->say($took, Unit::Millilitre);
 
         return $took <= TopUpSeries::settledMl($at)
@@ -129,7 +132,7 @@ final class Routine extends Poured
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->form === 'topped' && $entry->number('volume') !== null
+        return ToppedUp::of($entry) !== null
             ? [TopUp::line($at, $entry, 'Topped up after the routine', self::plusMinusMl($at, $entry))]
             : [];
     }
@@ -151,37 +154,29 @@ final class Routine extends Poured
     /** Lines said since it was begun, or begun again. */
     private function done(Situation $at): int
     {
-        $since = $at->last('again')->seq ?? 0;
+        $again = $at->latest(RoutineBegunAgain::class);
 
-        return count(array_filter($at->entries('line'), fn (Entry $entry) => $entry->seq > $since));
+        return count(array_filter($at->observed(RoutineLineBegun::class), fn (RoutineLineBegun $line) => $line->isAfter($again)));
     }
 
     /** The level was read after the last line. */
     private function isRead(Situation $at): bool
     {
-        return ($at->last('topped')->seq ?? 0) > max($at->last('line')->seq ?? 0, $at->last('again')->seq ?? 0);
+        $topped = $at->latest(ToppedUp::class);
+
+        return $topped !== null && $topped->isAfter($at->latest(RoutineLineBegun::class)) && $topped->isAfter($at->latest(RoutineBegunAgain::class));
     }
 
     private function lineForm(Situation $at): Form
     {
-        $lines = array_map(fn (RoutineLine $line) => $line->text, self::lines($at->step));
-        $codes = array_map(strval(...), array_keys($lines));
-
-        return new Form('line', 'Begun', [
-            Field::choice('line', 'Line', array_combine($codes, $lines), (string) min($this->done($at), count($lines) - 1)),
-        ]);
+        return RoutineLineBegun::asked(self::lines($at->step), $this->done($at));
     }
 
     private function levelForm(Situation $at): Form
     {
-        return new Form('topped', 'Record the level', [
-            ...$this->vesselFields($at, 'volume', 'Topped up to the mark', VesselUse::Measure),
+        return new Form(ToppedUp::FORM, 'Record the level', [
+            ...$this->vesselFields($at, VesselReading::VOLUME, 'Topped up to the mark', VesselUse::Measure),
             TopUp::liquidField($at),
         ], closes: true);
-    }
-
-    private static function againForm(): Form
-    {
-        return new Form('again', 'Begin the routine again', [], false);
     }
 }

@@ -10,8 +10,10 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\NeckHeat;
+use Aqbel\Core\Observed\PointCracked;
+use Aqbel\Core\Observed\PressureLetOff;
+use Aqbel\Core\Observed\PumpedToVent;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -27,10 +29,6 @@ final class VentUnderPressure extends StepKind
 {
     /** A pressure read half a kilopascal above the limit is the limit. */
     private const READING_KPA = 0.5;
-
-    private const MOST_KPA = 400.0;
-
-    private const CAME = ['solid' => 'Coolant alone, solid', 'air' => 'Air, then coolant', 'nothing' => 'Nothing'];
 
     public function name(): string
     {
@@ -69,57 +67,57 @@ final class VentUnderPressure extends StepKind
         return [Hazard::Overpressure, Hazard::Scald];
     }
 
+    public function observes(): array
+    {
+        return [PumpedToVent::class, PointCracked::class, PressureLetOff::class];
+    }
+
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), $this->ever($at));
+        return Form::offering($this->offered($at), [PumpedToVent::asked(), $this->crackedForm($at), PressureLetOff::asked()]);
     }
 
     /** @return list<Form> */
     private function offered(Situation $at): array
     {
-        if (! $at->has('pumped') || $this->isReleased($at)) {
-            return [self::pumpedForm()];
+        if ($at->latest(PumpedToVent::class) === null || $this->isReleased($at)) {
+            return [PumpedToVent::asked()];
         }
 
-        return [...($this->notSolid($at) === [] ? [] : [$this->crackedForm($at)]), self::releasedForm()];
-    }
-
-    /** @return list<Form> */
-    private function ever(Situation $at): array
-    {
-        return [self::pumpedForm(), $this->crackedForm($at), self::releasedForm()];
+        return [...($this->notSolid($at) === [] ? [] : [$this->crackedForm($at)]), PressureLetOff::asked()];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if ($form !== 'pumped') {
+        if ($form !== PumpedToVent::FORM) {
             return;
         }
         if (NeckHeat::mayBeUnderPressure($at)) {
-            throw new InvalidField('kpa', 'The engine has run hot and nobody has read it cold since. Never pump '
+            throw new InvalidField(PumpedToVent::KPA, 'The engine has run hot and nobody has read it cold since. Never pump '
                 .'on a warm circuit: let it cool, and read it first.');
         }
         $most = $at->facts()->mostToVentKpa();
-        if ($values->number('kpa') > $most + self::READING_KPA) {
-            throw new InvalidField('kpa', "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, "
+        if ($values->number(PumpedToVent::KPA) > $most + self::READING_KPA) {
+            throw new InvalidField(PumpedToVent::KPA, "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, "
                 .'and pump no higher.');
         }
     }
 
     public function obstacles(Situation $at): array
     {
-        $open = array_map(fn (Port $port) => $port->label, $this->points($at, 'nothing said'));
+        $pumped = $at->latest(PumpedToVent::class) !== null;
+        $open = array_map(fn (Port $port) => $port->label, $this->points($at, said: false));
 
         return array_values(array_filter([
-            $at->has('pumped') ? null : Obstacle::missing('not_pumped', 'Record what it was pumped to.'),
-            $at->has('pumped') && $open !== [] ? Obstacle::missing('not_cracked', 'Say what came at: '.implode(', ', $open).'.') : null,
-            $at->has('pumped') && ! $this->isReleased($at) ? Obstacle::never('not_released', 'It is under pressure. Let it off, and say so.') : null,
+            $pumped ? null : Obstacle::missing('not_pumped', 'Record what it was pumped to.'),
+            $pumped && $open !== [] ? Obstacle::missing('not_cracked', 'Say what came at: '.implode(', ', $open).'.') : null,
+            $pumped && ! $this->isReleased($at) ? Obstacle::never('not_released', 'It is under pressure. Let it off, and say so.') : null,
         ]));
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        if ($at->entries('cracked') === []) {
+        if ($at->observed(PointCracked::class) === []) {
             return null;
         }
         $still = $this->notSolid($at);
@@ -132,47 +130,33 @@ final class VentUnderPressure extends StepKind
     /** @return list<Port> that have not run solid */
     private function notSolid(Situation $at): array
     {
-        return $this->points($at, 'air', 'nothing');
+        return $this->points($at, said: true);
     }
 
-    /** @return list<Port> bleed points of which nothing was said, or one of these last */
-    private function points(Situation $at, string ...$came): array
+    /**
+     * Bleed points of which nothing was said.
+     *
+     * @param  bool  $said  with those of which something else than solid was said last
+     * @return list<Port>
+     */
+    private function points(Situation $at, bool $said): array
     {
-        $said = [];
-        foreach ($at->entries('cracked') as $entry) {
-            $said[$entry->text('point')] = $entry->text('came');
+        $solid = [];
+        foreach ($at->observed(PointCracked::class) as $cracked) {
+            $solid[$cracked->point] = $cracked->solid;
         }
+        $isOpen = fn (Port $port): bool => $said ? ! ($solid[$port->id] ?? false) : ! isset($solid[$port->id]);
 
-        return array_values(array_filter(
-            $at->circuit()->portsOf(PortKind::Bleed),
-            fn (Port $port) => ! isset($said[$port->id]) || in_array($said[$port->id], $came, true),
-        ));
+        return array_values(array_filter($at->circuit()->portsOf(PortKind::Bleed), $isOpen));
     }
 
     private function isReleased(Situation $at): bool
     {
-        return ($at->last('released')->seq ?? 0) > ($at->last('pumped')->seq ?? 0);
-    }
-
-    private static function pumpedForm(): Form
-    {
-        return new Form('pumped', 'It is pumped up', [Field::pressure('kpa', 'Pumped to', self::MOST_KPA)]);
+        return $at->latest(PressureLetOff::class)?->isAfter($at->latest(PumpedToVent::class)) === true;
     }
 
     private function crackedForm(Situation $at): Form
     {
-        $ports = $at->circuit()->portsOf(PortKind::Bleed);
-        $points = array_combine(array_map(fn (Port $p) => $p->id, $ports), array_map(fn (Port $p) => $p->label, $ports));
-        $next = $this->notSolid($at)[0]->id ?? (string) array_key_first($points);
-
-        return new Form('cracked', 'Cracked, and shut again', [
-            Field::choice('point', 'Point', $points, $next),
-            Field::choice('came', 'It ran', self::CAME),
-        ]);
-    }
-
-    private static function releasedForm(): Form
-    {
-        return new Form('released', 'The pressure is off', [], false, closes: true);
+        return PointCracked::asked($at->circuit()->portsOf(PortKind::Bleed), $this->notSolid($at)[0] ?? null);
     }
 }

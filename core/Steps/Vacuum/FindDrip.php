@@ -12,11 +12,12 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\DripSeen;
+use Aqbel\Core\Observed\ToppedForTest;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -91,18 +92,19 @@ final class FindDrip extends StepKind
 
     public function observes(): array
     {
-        return [...$this->test->observes(), DripSeen::class];
+        return [...$this->test->observes(), ToppedForTest::class, DripSeen::class];
     }
 
     public function asks(Situation $at): array
     {
-        $topped = $this->toppedForm($at)->aside($at->has('topped'));
-        $seen = DripSeen::asked()->aside(! $at->has('topped'));
+        $isTopped = $at->latest(ToppedForTest::class) !== null;
+        $topped = $this->toppedForm($at)->aside($isTopped);
+        $seen = DripSeen::asked()->aside(! $isTopped);
         $tests = $this->canPress($at) ? $this->test->forms($at) : [];
 
         return Form::offering(
             match (true) {
-                ! $at->has('topped') => [$topped],
+                ! $isTopped => [$topped],
                 $tests !== [] && ! $this->isTested($at) => [...$tests, $seen],
                 default => [$seen, ...$tests, $topped],
             },
@@ -122,20 +124,11 @@ final class FindDrip extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        if ($entry->form !== 'topped') {
-            return [];
-        }
-        $water = $entry->text('liquid') === 'water';
-        $fraction = $water ? 0.0 : Plan::of($at)->choices->presumedFraction($at->circuit());
+        $topped = ToppedForTest::of($entry);
+        $fraction = $topped?->water === true ? 0.0 : Plan::of($at)->choices->presumedFraction($at->circuit());
 
-        return [
-            new Line(
-                'Topped up for the leak test',
-                $entry->number('volume') ?? 0.0,
-                self::plusMinusMl($at, $entry),
-                $fraction,
-                $water ? 0.0 : 1.0,
-            ),
+        return $topped === null ? [] : [
+            new Line('Topped up for the leak test', $topped->ml, self::plusMinusMl($at, $entry), $fraction, $topped->water ? 0.0 : 1.0),
         ];
     }
 
@@ -145,7 +138,7 @@ final class FindDrip extends StepKind
         $seen = $this->seen($at);
 
         return array_values(array_filter([
-            $at->has('topped') ? null : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
+            $at->latest(ToppedForTest::class) !== null ? null : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
             $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
             $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
             $seen?->unexplained() === true && ! $this->isWater($at)
@@ -228,9 +221,6 @@ final class FindDrip extends StepKind
 
     private function toppedForm(Situation $at): Form
     {
-        return new Form('topped', 'Record top-up', [
-            ...$this->vesselFields($at, 'volume', 'Topped up', VesselUse::Measure),
-            Field::choice('liquid', 'With', ['water' => 'Water', 'coolant' => 'The coolant that is in it'], 'water'),
-        ]);
+        return ToppedForTest::asked($this->vesselFields($at, VesselReading::VOLUME, 'Topped up', VesselUse::Measure));
     }
 }
