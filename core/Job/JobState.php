@@ -171,18 +171,6 @@ final class JobState
         return Entry::inOrder([...$this->entriesOf($step), ...$this->cameUp($step)]);
     }
 
-    /** The last entry of one form in any step of a kind, the way findings are looked up by later steps. */
-    public function lastOf(string $kind, string $form): ?Entry
-    {
-        $last = null;
-        foreach ($this->stepsOf($kind) as $step) {
-            $entries = $this->entriesOf($step->id, $form);
-            $last = $entries === [] ? $last : $entries[count($entries) - 1];
-        }
-
-        return $last;
-    }
-
     /** @return list<Step> of a kind */
     public function stepsOf(string $kind): array
     {

@@ -15,6 +15,8 @@ use Aqbel\Core\Observed\FromShelf;
 use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\Poured;
 use Aqbel\Core\Observed\PouredBack;
+use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
 
 /** What was mixed so far: for the whole job, or at one step; and what of it was poured. */
@@ -70,7 +72,7 @@ final class Bucket
     public static function fractionOf(Situation $at, Entry $entry): float
     {
         return self::isInside($at->job)
-            ? self::slice($at->job, self::pouredBefore($at->job, $entry), (float) $entry->number('volume'))
+            ? self::slice($at->job, self::pouredBefore($at->job, $entry), (float) $entry->number(VesselReading::VOLUME))
             : self::fraction($at);
     }
 
@@ -130,11 +132,11 @@ final class Bucket
             }
             $inBucket = LevelReached::of($other)?->inBucketMl;
             $pours = in_array($other->form, [Poured::FORM, LevelReached::FORM], true)
-                || ($other->form === 'topped' && in_array($other->text('liquid'), ['', 'batch'], true));
+                || ($other->form === ToppedUp::FORM && ToppedUp::isOfTheBatch($other));
             $ml = match (true) {
                 ! $pours || ! isset($job->steps[$other->step]) => $ml,
                 $inBucket !== null => max($ml, self::batch($job)->ml - $inBucket),
-                default => $ml + (float) $other->number('volume'),
+                default => $ml + (float) $other->number(VesselReading::VOLUME),
             };
         }
 

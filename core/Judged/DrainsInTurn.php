@@ -9,6 +9,7 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\ContentFound;
 use Aqbel\Core\Observed\DrainOpened;
 use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Observed\Flowed;
@@ -95,7 +96,7 @@ final class DrainsInTurn
     private static function workOutExpected(JobState $job): array
     {
         $ledger = $job->ledger();
-        $missing = $job->lastOf('found', 'found') === null ? 0.0
+        $missing = $job->observedAnywhere(ContentFound::class) === [] ? 0.0
             : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $job->ledgerBefore(Stage::Drain)->contentMl);
         [$elsewhere, $expected] = [self::elsewhere($job), []];
         foreach (self::predictedInTurn($job) as $id => $predicted) {

@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\RestKept;
 
 /**
  * More than fits never passes: content above the capacity, less than nothing inside, more poured than was mixed, more
@@ -66,8 +67,9 @@ final readonly class Sums
     {
         $batch = Bucket::batch($at->job)->ml;
         $poured = Bucket::pouredMl($at->job);
-        $kept = $at->job->lastOf('left_over', 'kept');
-        $left = (float) $kept?->number('volume') + (float) $kept?->number('customer');
+        $kept = $at->job->observedAnywhere(RestKept::class);
+        $last = $kept === [] ? null : $kept[count($kept) - 1];
+        $left = (float) $last?->shelfMl + (float) $last?->customerMl;
         $plusMinus = max(self::MARK_ML, self::BATCH_OFF * $batch);
 
         return match (true) {

@@ -12,6 +12,11 @@ final readonly class ToppedUp extends Report
 {
     public const FORM = 'topped';
 
+    /** What with; nothing said is what was mixed. */
+    public const LIQUID = 'liquid';
+
+    public const BATCH = 'batch';
+
     private function __construct(Told $told, public VesselReading $read)
     {
         parent::__construct($told);
@@ -27,6 +32,12 @@ final readonly class ToppedUp extends Report
         $read = $line->form === self::FORM ? VesselReading::of($line) : null;
 
         return $read === null ? null : new self(Told::by($line), $read);
+    }
+
+    /** Of what a line says, whether it was of what was mixed. */
+    public static function isOfTheBatch(Entry $line): bool
+    {
+        return in_array($line->text(self::LIQUID), ['', self::BATCH], true);
     }
 
     /** @param  list<self>  $topUps */

@@ -9,6 +9,8 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\MixComesTo;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
@@ -17,7 +19,7 @@ use Aqbel\Core\Saying\Field;
 final class TopUp
 {
     /** By code; what is bought ready for use is half glycol (common practice, no source). */
-    private const LIQUIDS = ['batch' => 'What was mixed', 'premix' => 'Premix 50 %', 'concentrate' => 'Concentrate', 'water' => 'Water'];
+    private const LIQUIDS = [ToppedUp::BATCH => 'What was mixed', 'premix' => 'Premix 50 %', 'concentrate' => 'Concentrate', 'water' => 'Water'];
 
     private const STRENGTHS = ['premix' => 0.5, 'concentrate' => 1.0, 'water' => 0.0];
 
@@ -33,11 +35,11 @@ final class TopUp
     public static function liquidField(Situation $at): Field
     {
         $likely = match (true) {
-            Bucket::leftBeforeMl($at->job, null) > self::NEXT_TO_NOTHING_ML => 'batch',
+            Bucket::leftBeforeMl($at->job, null) > self::NEXT_TO_NOTHING_ML => ToppedUp::BATCH,
             Bucket::batch($at->job)->ml <= 0.0 && abs(Plan::of($at)->choices->stockFraction - self::STRENGTHS['premix']) < self::OFF => 'premix',
             default => null,
         };
-        $field = Field::choice('liquid', 'With', self::LIQUIDS, $likely, self::next($at));
+        $field = Field::choice(ToppedUp::LIQUID, 'With', self::LIQUIDS, $likely, self::next($at));
 
         return $likely === null ? $field : $field->optional();
     }
@@ -46,17 +48,17 @@ final class TopUp
     public static function jugField(Situation $at): Field
     {
         return Bucket::batch($at->job)->ml > 0.0
-            ? Field::choice('liquid', 'Of', self::LIQUIDS, 'batch')->optional()
-            : Field::choice('liquid', 'Of', array_diff_key(self::LIQUIDS, ['batch' => '']));
+            ? Field::choice(ToppedUp::LIQUID, 'Of', self::LIQUIDS, ToppedUp::BATCH)->optional()
+            : Field::choice(ToppedUp::LIQUID, 'Of', array_diff_key(self::LIQUIDS, [ToppedUp::BATCH => '']));
     }
 
     public static function line(Situation $at, Entry $entry, string $label, float $plusMinusMl): Line
     {
-        $batch = ! isset(self::STRENGTHS[$entry->text('liquid')]);
+        $batch = ! isset(self::STRENGTHS[$entry->text(ToppedUp::LIQUID)]);
 
         return new Line(
             $label,
-            $entry->number('volume') ?? 0.0,
+            $entry->number(VesselReading::VOLUME) ?? 0.0,
             $plusMinusMl,
             self::fraction($at, $entry),
             $batch ? Bucket::oldShare($at->job) : 0.0,
@@ -67,7 +69,7 @@ final class TopUp
     /** Glycol share of what was topped up with. */
     private static function fraction(Situation $at, Entry $entry): float
     {
-        return self::STRENGTHS[$entry->text('liquid')] ?? Bucket::fractionOf($at, $entry);
+        return self::STRENGTHS[$entry->text(ToppedUp::LIQUID)] ?? Bucket::fractionOf($at, $entry);
     }
 
     /** Where the circuit stands and what the next pour should be; empty while it is on target. */

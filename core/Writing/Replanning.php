@@ -13,6 +13,7 @@ use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\RestKept;
 use Aqbel\Core\Plan\OnTheWay;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
@@ -124,7 +125,7 @@ final readonly class Replanning
         if (! $turns) {
             return;
         }
-        if ($at->step->stage === Stage::HandOver && $at->job->lastOf('left_over', 'kept') !== null) {
+        if ($at->step->stage === Stage::HandOver && $at->job->observedAnywhere(RestKept::class) !== []) {
             throw new InvalidField(Replan::SCHOOL, 'What is left of what was mixed is on the shelf already. Give this job up and plan anew from where it stands.');
         }
         $hot = $at->step->stage->value >= Stage::RunHot->value && in_array($at->step->kind, self::AFTER_A_RUN, true);

@@ -17,6 +17,7 @@ use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CameBack;
 use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\Poured as Drawn;
+use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VentAsked;
 use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
@@ -102,8 +103,8 @@ final class FillLevel extends Poured
         if ($form === LevelReached::FORM) {
             LevelReached::admit($at, $values, Bucket::leftBeforeMl($at->job, $at->last($form)));
         }
-        if ((float) $values->number(VesselReading::VOLUME) > 0.0 && $values->text('liquid') === '' && Bucket::batch($at->job)->ml <= 0.0) {
-            throw new InvalidField('liquid', 'No batch was mixed: say what was poured.');
+        if ((float) $values->number(VesselReading::VOLUME) > 0.0 && $values->text(ToppedUp::LIQUID) === '' && Bucket::batch($at->job)->ml <= 0.0) {
+            throw new InvalidField(ToppedUp::LIQUID, 'No batch was mixed: say what was poured.');
         }
     }
 

@@ -11,8 +11,9 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\InFunnel;
+use Aqbel\Core\Observed\NothingLeft;
+use Aqbel\Core\Observed\RestKept;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -29,15 +30,6 @@ use Aqbel\Core\Values;
 final class LeftOver extends StepKind
 {
     private const MOST_CIRCUITS = 3.0;
-
-    private const KEPT = 'kept';
-
-    private const SHELF = 'volume';
-
-    private const CUSTOMER = 'customer';
-
-    /** Where the rest went, or whence there is more. */
-    private const REST = 'rest';
 
     /** Common practice, no source. */
     private const HANGS_ON_ML = 300.0;
@@ -78,9 +70,19 @@ final class LeftOver extends StepKind
         return [Hazard::Glycol];
     }
 
+    public function observes(): array
+    {
+        return [RestKept::class, NothingLeft::class];
+    }
+
+    private function keptMl(Situation $at): float
+    {
+        return array_sum(array_map(fn (RestKept $kept) => $kept->shelfMl, $at->observed(RestKept::class)));
+    }
+
     public function tables(Situation $at): array
     {
-        $rest = $this->container($at, $at->sum('kept', 'volume') ?: $this->leftMl($at));
+        $rest = $this->container($at, $this->keptMl($at) ?: $this->leftMl($at));
 
         return [new Table('Label', ['On the can', 'Write'], [
             ['What', $rest->label()],
@@ -93,13 +95,8 @@ final class LeftOver extends StepKind
     public function asks(Situation $at): array
     {
         $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
-        $kept = new Form(self::KEPT, 'Record what is kept', [
-            Field::volume(self::SHELF, 'Onto the shelf', $most)
-                ->preset(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML),
-            Field::volume(self::CUSTOMER, 'To the customer', $most, false),
-            Field::text(self::REST, 'The rest went'),
-        ]);
-        $none = new Form('none', 'Nothing is left', [], false);
+        $kept = RestKept::asked(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML, $most);
+        $none = NothingLeft::asked();
 
         return Form::offering([$kept, $this->leftMl($at) <= self::unseenMl($at) ? $none : null], [$kept, $none]);
     }
@@ -112,13 +109,13 @@ final class LeftOver extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if ($form !== self::KEPT) {
+        if ($form !== RestKept::FORM) {
             return;
         }
-        $said = (float) $values->number(self::SHELF) + (float) $values->number(self::CUSTOMER);
+        $said = array_sum(RestKept::litres($values));
         $left = $this->leftMl($at);
-        if ($said < $left - self::unseenMl($at) && trim($values->text(self::REST)) === '') {
-            throw new InvalidField(self::REST, "By the sums {$at->litres($left)} are left, and {$at->litres($said)} are kept: "
+        if ($said < $left - self::unseenMl($at) && trim($values->text(RestKept::REST)) === '') {
+            throw new InvalidField(RestKept::REST, "By the sums {$at->litres($left)} are left, and {$at->litres($said)} are kept: "
                 ."say here where the other {$at->litres($left - $said)} went, or correct what was poured.");
         }
     }
@@ -130,7 +127,7 @@ final class LeftOver extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('kept') || $at->has('none')
+        return $at->latest(RestKept::class) !== null || $at->latest(NothingLeft::class) !== null
             ? []
             : [Obstacle::missing('not_said', 'Say what happens to the rest of what was mixed.')];
     }
@@ -142,7 +139,7 @@ final class LeftOver extends StepKind
 
     public function shelf(Situation $at, Entry $entry): array
     {
-        $kept = $entry->form === 'kept' ? (float) $entry->number('volume') : 0.0;
+        $kept = RestKept::of($entry)->shelfMl ?? 0.0;
 
         return $kept > 0.0 ? [ShelfLine::put($this->container($at, $kept))] : [];
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prepare;
 
 use Aqbel\Core\Job\Does;
-use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Observed\BaselineRead;
+use Aqbel\Core\Observed\NotRunBefore;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -48,52 +48,36 @@ final class Baseline extends StepKind
 
     public function hazards(Situation $at): array
     {
-        return $at->has('not_run') ? [] : [Hazard::Exhaust, Hazard::Moving];
+        return $at->latest(NotRunBefore::class) !== null ? [] : [Hazard::Exhaust, Hazard::Moving];
     }
 
     public function asks(Situation $at): array
     {
-        return [new Form('baseline', 'Record baseline', [
-            self::ranField(),
-            Field::temperature('plateau', 'Temperature settled at', false),
-            ...$at->facts()->fanOnC === null ? [] : [Field::temperature('fan_on', 'Fan came on at', false), Field::temperature('fan_off', 'Fan went off at', false)],
-            Field::temperature('outside', 'Air outside', false, -40, 55),
-            ...array_map(
-                fn (string $outlet) => Field::temperature("outlet_{$outlet}", "Outlet air, {$outlet}", false),
-                $at->facts()->outlets,
-            ),
-        ]), self::notRunForm()];
+        return [BaselineRead::asked($at->facts()), NotRunBefore::asked()];
+    }
+
+    public function observes(): array
+    {
+        return [BaselineRead::class, NotRunBefore::class];
     }
 
     /** Readings are taken at the step itself. */
     public function atOnce(Situation $at): Form
     {
-        return self::notRunForm();
-    }
-
-    private static function notRunForm(): Form
-    {
-        return new Form('not_run', 'The engine was not run before the work', [], false, closes: true);
+        return NotRunBefore::asked();
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('baseline') || $at->has('not_run')
+        return $at->latest(BaselineRead::class) !== null || $at->latest(NotRunBefore::class) !== null
             ? []
             : [Obstacle::missing('no_baseline', 'Take the readings, or record that the engine was not run.')];
     }
 
-    private static function ranField(): Field
-    {
-        return Field::choice('ran', 'Engine', [
-            'no' => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction',
-        ], 'no');
-    }
-
     public function ran(Situation $at): ?int
     {
-        $ran = array_filter($at->entries('baseline'), fn (Entry $entry) => $entry->text('ran') !== 'no');
+        $ran = array_filter($at->observed(BaselineRead::class), fn (BaselineRead $read) => $read->ran);
 
-        return $ran === [] ? null : max(array_map(fn (Entry $entry) => $entry->at, $ran));
+        return $ran === [] ? null : max(array_map(fn (BaselineRead $read) => $read->at(), $ran));
     }
 }

@@ -11,11 +11,11 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Observed\ContentFound;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Temperature;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -86,40 +86,28 @@ final class Found extends StepKind
 
     public function asks(Situation $at): array
     {
-        $contents = [
-            'full' => 'Full to the mark',
-            'low' => 'Low',
-            'partly' => 'Partly drained before',
-            'water' => 'Water only',
-            'empty' => 'Empty',
-        ];
         $choices = Plan::of($at)->choices;
         $likely = match (true) {
-            $choices->arrivesEmpty() => 'empty',
-            $choices->left?->signed === true => 'low',
-            $choices->left?->contentMl !== null => 'partly',
-            $choices->jobKind === JobKind::Lost => 'low',
-            $choices->content === Compatibility::Water => 'water',
-            default => 'full',
+            $choices->arrivesEmpty() => ContentFound::EMPTY,
+            $choices->left?->signed === true => ContentFound::LOW,
+            $choices->left?->contentMl !== null => ContentFound::PARTLY,
+            $choices->jobKind === JobKind::Lost => ContentFound::LOW,
+            $choices->content === Compatibility::Water => ContentFound::WATER,
+            default => ContentFound::FULL,
         };
 
-        return [new Form('found', 'Record content', [
-            Field::choice('content', 'The circuit is', $contents, $likely),
-            Field::volume(
-                'missing',
-                'Missing, if low',
-                $at->circuit()->capacityMl(),
-                false,
-                'Your best estimate; it may be off by a quarter.',
-            ),
-            Field::temperature('freeze', 'Freeze point read', false, -70, 5),
-        ])];
+        return [ContentFound::asked($likely, $at->circuit()->capacityMl())];
+    }
+
+    public function observes(): array
+    {
+        return [ContentFound::class];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if (in_array($values->text('content'), ['low', 'partly'], true) && $values->number('missing') === null) {
-            throw new InvalidField('missing', 'Say about how much is missing; the ledger starts from it.');
+        if (ContentFound::lacksHowMuch($values)) {
+            throw new InvalidField(ContentFound::MISSING, 'Say about how much is missing; the ledger starts from it.');
         }
     }
 
@@ -130,13 +118,14 @@ final class Found extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('found') ? [] : [Obstacle::missing('no_content', 'Record how much coolant is in the circuit.')];
+        return $at->latest(ContentFound::class) !== null ? [] : [Obstacle::missing('no_content', 'Record how much coolant is in the circuit.')];
     }
 
     public function figure(Situation $at): Figure
     {
         $full = $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl;
-        $line = ($entry = $at->last('found')) === null ? null : $this->line($at, $entry);
+        $found = $at->latest(ContentFound::class);
+        $line = $found === null ? null : $this->line($at, $found);
 
         return new Figure(
             'In the circuit',
@@ -152,23 +141,23 @@ final class Found extends StepKind
     /** The last one counts: content found twice is not found twice over. */
     public function ledger(Situation $at, Entry $entry): array
     {
-        return $entry->seq === $at->last('found')?->seq ? [$this->line($at, $entry)] : [];
+        $found = $at->latest(ContentFound::class);
+
+        return $found !== null && $entry->seq === $found->told()->seq ? [$this->line($at, $found)] : [];
     }
 
-    private function line(Situation $at, Entry $entry): Line
+    private function line(Situation $at, ContentFound $found): Line
     {
         $full = $at->circuit()->capacityMl() - Plan::of($at)->headspaceMl();
-        $empty = $entry->text('content') === 'empty';
-        $missing = $empty ? $full : min($full, $entry->number('missing') ?? 0.0);
-        $freeze = $entry->number('freeze');
+        $missing = $found->missingMl($full);
         $fraction = match (true) {
-            $entry->text('content') === 'water' => 0.0,
-            $freeze !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $freeze)))
+            $found->isWater() => 0.0,
+            $found->freezeC !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $found->freezeC)))
                 ->volumeFraction,
             default => Plan::of($at)->choices->presumedFraction($at->circuit()),
         };
-        $unsure = self::UNSURE * $full + ($empty ? 0.0 : self::UNSURE_OF_MISSING * $missing);
-        if ($entry->text('content') === 'full' && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
+        $unsure = self::UNSURE * $full + ($found->isEmpty() ? 0.0 : self::UNSURE_OF_MISSING * $missing);
+        if ($found->isFull() && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
             // At its mark with air inside is the very case: as much as stood there, or a fifth less.
             return new Line('Content found, air inside', (1.0 - self::AIR_BEHIND) * $full, self::AIR_BEHIND * $full + $unsure, $fraction, old: 1.0);
         }

@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Observed;
+
+use Aqbel\Core\Circuit\Facts;
+use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Told;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Form;
+
+/** How the engine ran before the work: where it settled, when its fan came, what its heater gave. */
+final readonly class BaselineRead extends Report
+{
+    private const FORM = 'baseline';
+
+    private const RAN = 'ran';
+
+    private const NOT_RUN = 'no';
+
+    private const PLATEAU = 'plateau';
+
+    private const FAN_ON = 'fan_on';
+
+    private const FAN_OFF = 'fan_off';
+
+    private const RUNS = [self::NOT_RUN => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction'];
+
+    /** @param  array<string, ?float>  $outletsC  by outlet */
+    private function __construct(Told $told, public bool $ran, public ?float $plateauC, public ?float $fanOnC, public ?float $fanOffC, public array $outletsC)
+    {
+        parent::__construct($told);
+    }
+
+    public static function of(Entry $line): ?static
+    {
+        if ($line->form !== self::FORM) {
+            return null;
+        }
+        $outlets = [];
+        foreach (array_keys($line->values->toArray()) as $key) {
+            if (str_starts_with((string) $key, HotReading::outletKey(''))) {
+                $outlets[substr((string) $key, strlen(HotReading::outletKey('')))] = $line->number((string) $key);
+            }
+        }
+
+        return new self(Told::by($line), $line->text(self::RAN) !== self::NOT_RUN, $line->number(self::PLATEAU), $line->number(self::FAN_ON), $line->number(self::FAN_OFF), $outlets);
+    }
+
+    public static function asked(Facts $facts): Form
+    {
+        return new Form(self::FORM, 'Record baseline', [
+            Field::choice(self::RAN, 'Engine', self::RUNS, self::NOT_RUN),
+            Field::temperature(self::PLATEAU, 'Temperature settled at', false),
+            ...$facts->fanOnC === null ? [] : [Field::temperature(self::FAN_ON, 'Fan came on at', false), Field::temperature(self::FAN_OFF, 'Fan went off at', false)],
+            OutsideAir::baselineField(),
+            ...array_map(fn (string $outlet) => Field::temperature(HotReading::outletKey($outlet), "Outlet air, {$outlet}", false), $facts->outlets),
+        ]);
+    }
+}
