@@ -17,6 +17,7 @@ use App\Http\Controllers\HowSureController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\LabourController;
 use App\Http\Controllers\LearnedController;
+use App\Http\Controllers\LoggerController;
 use App\Http\Controllers\MakerController;
 use App\Http\Controllers\MeasuredController;
 use App\Http\Controllers\PasswordController;
@@ -115,6 +116,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/job.json', [RecordController::class, 'json']);
         Route::get('/readings.csv', [RecordController::class, 'readings']);
         Route::post('/feeds', [FeedController::class, 'open']);
+        Route::get('/logger', [LoggerController::class, 'away']);
+        Route::post('/logger', [LoggerController::class, 'show']);
+        Route::post('/logger/keep', [LoggerController::class, 'keep']);
         Route::get('/series', [SeriesController::class, 'show']);
         Route::get('/visits', [VisitController::class, 'show']);
         Route::post('/visits', [VisitController::class, 'store']);

@@ -52,6 +52,19 @@ final readonly class PaperCurve
         $this->lines = array_map(fn (array $points) => implode(' ', array_map(fn (array $point) => "{$this->x($point[0])},{$this->y($point[1])}", Curve::thin($points))), $channels);
     }
 
+    /**
+     * Of points that are not kept yet.
+     *
+     * @param  array<string, list<array{float, float}>>  $points  seconds and value, by channel
+     */
+    public static function before(string $title, array $points, UnitSystem $units): ?self
+    {
+        $warm = array_filter($points, fn (string $channel) => in_array(ChannelKind::of($channel), [ChannelKind::Coolant, ChannelKind::FarSide, ChannelKind::Outlet], true), ARRAY_FILTER_USE_KEY);
+        $ends = array_map(fn (array $of): float => $of[count($of) - 1][0], array_values(array_filter($warm)));
+
+        return $ends === [] ? null : new self($title, $warm, [], [], 0, max(1, (int) max($ends)), $units);
+    }
+
     /** @return list<self> of every run that instruments saw */
     public static function all(Job $job, JobState $state, StepCatalogue $kinds, UnitSystem $units): array
     {
@@ -146,7 +159,9 @@ final readonly class PaperCurve
     {
         $every = ($this->to - $this->from) > 3600 ? 15 : 5;
 
-        return array_map(fn (int $minute) => ['x' => $this->x($this->from + 60 * $minute), 'text' => "{$minute} min"], range(0, intdiv($this->to - $this->from, 60), $every));
+        $marks = array_map(fn (int $minute) => ['x' => $this->x($this->from + 60 * $minute), 'text' => "{$minute} min"], range(0, intdiv($this->to - $this->from, 60), $every));
+
+        return array_values(array_filter($marks, fn (array $mark) => $mark['x'] < self::WIDTH - 40));
     }
 
     /** In words, for whoever does not see it. */

@@ -22,6 +22,9 @@ final readonly class Watch
     /** So far apart, and no nearer, it looks: a danger stands within two seconds, ms. */
     private const EVERY_MS = 1_500;
 
+    /** What comes all at once is looked at so often, s. */
+    private const REPLAYS_S = 60;
+
     /** A needle is looked at over so long, s. */
     private const NEEDLE_S = 30;
 
@@ -41,6 +44,15 @@ final readonly class Watch
         }
 
         return $job->refresh()->danger_since !== null;
+    }
+
+    /** What was kept elsewhere and comes all at once: as if it had come minute by minute. */
+    public function replay(int $fromMs, int $toMs): void
+    {
+        $this->feed->update(['judged_at' => $toMs]);
+        for ($now = intdiv($fromMs, 1000); $now <= intdiv($toMs, 1000) + self::REPLAYS_S - 1; $now += self::REPLAYS_S) {
+            $this->write($this->feed->job, min($now, intdiv($toMs, 1000)));
+        }
     }
 
     private function write(Job $job, int $now): void

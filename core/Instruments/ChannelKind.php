@@ -40,6 +40,24 @@ enum ChannelKind: string
         return $name === null || ($known?->mayBeNamed() === true && preg_match(self::NAME, $name) === 1) ? $known : null;
     }
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::Coolant => 'coolant, live',
+            self::FarSide => 'far side of the thermostat',
+            self::Outlet => 'air at an outlet',
+            self::Hose => 'a hose',
+            self::Ambient => 'air outside',
+            self::Rpm => 'engine speed',
+            self::Speed => 'road speed',
+            self::Vacuum => 'vacuum gauge',
+            self::Pressure => 'pressure gauge',
+            self::Level => 'level',
+            self::Weight => 'bucket on a scale',
+            self::Trim => 'trim',
+        };
+    }
+
     private function mayBeNamed(): bool
     {
         return $this === self::Outlet || $this === self::Hose;

@@ -7,6 +7,8 @@ const ASK_MS = 1500;
 /** Said when nothing came for so long while an engine runs, s. */
 const SILENT_S = 30;
 const KEEP_S = 3600;
+/** What not every instrument sends. */
+const MAY_LACK = ['far', 'outlet', 'rpm'];
 /** A limit nearer than this is said. */
 const SOON_MIN = 5;
 
@@ -89,6 +91,10 @@ class Panel {
         const at = one(`[data-shows="${name}"]`, HTMLElement, this.place);
         if (at && at.textContent !== text) {
             at.textContent = text;
+            const holder = at.closest('p');
+            if (holder && MAY_LACK.includes(name)) {
+                holder.hidden = text === '–';
+            }
         }
     }
 

@@ -203,6 +203,30 @@ final class FeedTest extends ShopTestCase
         self::assertCount(5, $new->json('channels.coolant_c.v'));
     }
 
+    public function test_a_loggers_table_is_shown_first_and_judged_as_if_it_had_come(): void
+    {
+        [$job] = $this->running('');
+        $start = now()->getTimestamp();
+        Carbon::setTestNow(now()->addSeconds(1300));
+        $rows = ['Elapsed s;ECT (°F);Radiator hose;Comment'];
+        for ($second = 0; $second <= 1200; $second += 2) {
+            $celsius = min(90.0, 20.0 + $second / 12.0);
+            $rows[] = "{$second};".number_format(1.8 * $celsius + 32, 1, ',', '').';'.number_format($second < 860 ? 20.0 : min(86.0, 20.0 + ($second - 860) / 2.0), 1, ',', '').';';
+        }
+        $upload = fn (string $text) => \Illuminate\Http\UploadedFile::fake()->createWithContent('run 7.csv', $text);
+        $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/logger", ['file' => $upload("time;ect\n1;80\n2;hot\n")])->assertSessionHasErrors(['file' => 'Line 3, column 2: “hot” is no number.']);
+        $page = $this->post("/jobs/{$job->id}/logger", ['file' => $upload(implode("\n", $rows))])->assertOk()->assertSee('601 lines over 20 min')->assertSee('semicolon, decimal comma, in °F')->assertSee('<polyline', false);
+        self::assertSame(0, DB::table('series')->count(), 'nothing is kept yet');
+        preg_match('/name="import" value="([^"]+)"/', (string) $page->getContent(), $import);
+        $columns = ['time', 'coolant_c', 'far_side_c', ''];
+        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => $columns, 'began' => date('Y-m-d\TH:i:s', $start + 200)])->assertOk()->assertSee('It would end after now');
+        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => ['', 'coolant_c', '', ''], 'began' => 'soon'])->assertOk()->assertSee('which column is the time');
+        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => $columns, 'began' => date('Y-m-d\TH:i:s', $start)])->assertSessionHasNoErrors()->assertRedirect();
+        self::assertSame(1202, (int) DB::table('series')->sum('points'));
+        self::assertContains('thermostat_open', array_column($this->lines($job), 'shows'));
+        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => $columns, 'began' => date('Y-m-d\TH:i:s', $start)])->assertSessionHasErrors('file');
+    }
+
     private function verdict(Job $job): ?string
     {
         $state = $job->refresh()->state();

@@ -19,9 +19,9 @@
                     <p><span class="font-gauge text-6xl" data-shows="vacuum">–</span> <span class="text-quiet">gauge</span></p>
                 @else
                     <p><span class="font-gauge text-6xl" data-shows="coolant">–</span> <span class="text-quiet">coolant</span></p>
-                    <p><span class="font-gauge text-3xl" data-shows="far">–</span> <span class="text-quiet">far side</span></p>
-                    <p><span class="font-gauge text-3xl" data-shows="outlet">–</span> <span class="text-quiet">outlet</span></p>
-                    <p><span class="font-gauge text-3xl" data-shows="rpm">–</span> <span class="text-quiet">rpm</span></p>
+                    <p><span class="font-gauge text-3xl" data-shows="far"></span> <span class="text-quiet">far side</span></p>
+                    <p><span class="font-gauge text-3xl" data-shows="outlet"></span> <span class="text-quiet">outlet</span></p>
+                    <p><span class="font-gauge text-3xl" data-shows="rpm"></span> <span class="text-quiet">rpm</span></p>
                     <p class="text-stop"><span class="font-gauge text-3xl" data-shows="limit">–</span> <span>shut off</span></p>
                     <p class="font-semibold text-stop" data-shows="minutes" role="status"></p>
                 @endif
@@ -30,6 +30,7 @@
             <div class="curve" data-curve role="img" aria-label="Curve of the run: the same numbers stand in the table below it"></div>
             <details class="mt-2"><summary>The curve as a table</summary><div class="overflow-x-auto" tabindex="0" role="group" aria-label="Readings by minute"><table class="list" data-curve-table></table></div></details>
         @endif
+        @error ('file')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         @error ('feed')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         @foreach ($instruments->feeds as $feed)
             <details class="mt-2">
@@ -48,6 +49,11 @@
                     @csrf
                     <x-input name="name" label="Its name"/>
                     <button class="button button-quiet">Make an address</button>
+                </form>
+                <form method="post" action="/jobs/{{ $instruments->job->id }}/logger" enctype="multipart/form-data" class="flex items-end gap-2">
+                    @csrf
+                    <div class="field"><label for="logger">A logger’s table</label><input id="logger" type="file" name="file" accept=".csv,.txt,text/csv"></div>
+                    <button class="button button-quiet">Show it first</button>
                 </form>
                 @if ($instruments->mayStandIn())
                     <form method="post" action="/jobs/{{ $instruments->job->id }}/feeds" class="flex items-end gap-2">
