@@ -7,6 +7,7 @@ namespace App\Instruments;
 use App\Journal\Recorder;
 use App\Models\Feed;
 use App\Models\Job;
+use Aqbel\Core\Instruments\DriveWatch;
 use Aqbel\Core\Instruments\NeedleWatch;
 use Aqbel\Core\Instruments\RunLine;
 use Aqbel\Core\Instruments\RunWatch;
@@ -29,6 +30,8 @@ final readonly class Watch
     private const NEEDLE_S = 30;
 
     private const BY_NEEDLE = ['pull', 'hold'];
+
+    private const DRIVE = 'drive';
 
     public function __construct(private Feed $feed)
     {
@@ -74,6 +77,9 @@ final readonly class Watch
     private function lines(Situation $at): array
     {
         $seen = fn (int $since): array => SeriesStore::stretch($this->feed->job_id, 1000 * $since, 1000 * $at->now + 999);
+        if ($at->step->kind === self::DRIVE) {
+            return DriveWatch::lines($at, $seen($at->now - DriveWatch::LOOKS_BACK_S));
+        }
         if (self::runs($at)) {
             $since = RunWatch::since($at);
 

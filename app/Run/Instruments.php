@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Collection;
 /** Instruments at a step whose engine runs: what sends, its curve, and what the run has shown as a list that ticks itself. */
 final readonly class Instruments
 {
+    private const LATELY_S = 120;
+
     /** @var Collection<int, Feed> */
     public Collection $feeds;
 
@@ -34,6 +36,12 @@ final readonly class Instruments
         $this->feeds = Feed::query()->sending()->where('job_id', $job->id)->orderBy('id')->get();
         $this->hasCurve = $this->feeds->isNotEmpty() || SeriesStore::has($job->id);
         $this->standIn = config('aqbel.demo') ? $this->feeds->first(fn (Feed $feed) => $feed->stand_in !== null) : null;
+    }
+
+    /** Whether something has come lately: then it is not read by hand. */
+    public function sends(): bool
+    {
+        return $this->feeds->contains(fn (Feed $feed) => ($feed->last_ms ?? 0) > 1000 * ($this->at->now - self::LATELY_S));
     }
 
     /** What the page keeps as it is while this is the same. */

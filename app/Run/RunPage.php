@@ -190,7 +190,7 @@ final readonly class RunPage
     /** Whether instruments send what would be read by hand. */
     public function isFed(): bool
     {
-        return $this->instruments()?->feeds->isNotEmpty() === true;
+        return $this->instruments()?->sends() === true;
     }
 
     /** Null where no instrument says anything of this step. */

@@ -199,7 +199,9 @@ final readonly class RunWatch
 
     private function read(int $at, ?Code $code): ?RunLine
     {
-        $coolant = $this->value(ChannelKind::Coolant->value, $at, self::HOLDS_S);
+        // A limit is one of either side: where the far one alone is read, it says how hot the coolant is.
+        $coolant = $this->value(ChannelKind::Coolant->value, $at, self::HOLDS_S)
+            ?? ($code === Code::LimitReached ? $this->value(ChannelKind::FarSide->value, $at, self::HOLDS_S) : null);
         if ($coolant === null) {
             return null;
         }

@@ -50,6 +50,12 @@ final readonly class Driven extends Report
         parent::__construct($told);
     }
 
+    /** As instruments showed it until then: nobody said that it was driven to its end. */
+    public static function streamed(float $seconds, float $hottestC): Values
+    {
+        return new Values([self::MINUTES => $seconds, self::HOTTEST => $hottestC, self::ALARM => Alarm::None->value]);
+    }
+
     public static function form(): string
     {
         return self::FORM;

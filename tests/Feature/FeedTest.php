@@ -106,6 +106,39 @@ final class FeedTest extends ShopTestCase
         self::assertNotNull($job->refresh()->danger_since);
     }
 
+    public function test_a_far_side_alone_at_the_limit_is_danger_too_and_an_address_alone_hides_no_form(): void
+    {
+        [$job, $feed] = $this->running('');
+        $this->get("/jobs/{$job->id}")->assertSee('Record reading')->assertDontSee('Read by hand…');
+        Carbon::setTestNow(now()->addSeconds(300));
+        $this->send($feed, ['far_side_c,300,90'])->assertJsonMissing(['danger' => true]);
+        $this->get("/jobs/{$job->id}")->assertSee('Read by hand…');
+        Carbon::setTestNow(now()->addSeconds(2));
+        $this->send($feed, ['far_side_c,302,120'])->assertJson(['danger' => true]);
+        // It has gone silent: it is read by hand again.
+        Carbon::setTestNow(now()->addSeconds(200));
+        $this->get("/jobs/{$job->id}")->assertDontSee('Read by hand…');
+    }
+
+    public function test_the_limit_is_danger_on_the_road_too(): void
+    {
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until('drive');
+        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 60));
+        $feed = Door::open($job, $this->imre, 'Scan tool');
+        $this->send($feed, ['coolant_c,10,90', 'speed_kmh,10,50'])->assertJsonMissing(['danger' => true]);
+        self::assertSame([], $this->lines($job), 'that it ran cool nobody said');
+        Carbon::setTestNow(now()->addSeconds(240));
+        $this->send($feed, ['coolant_c,250,118'])->assertOk();
+        self::assertSame([['form' => 'driven', 'shows' => 'limit_reached']], $this->lines($job));
+        $state = $job->refresh()->state();
+        self::assertSame('limit', $state->verdictOf($state->steps['drive'], now()->getTimestamp())?->code);
+        Carbon::setTestNow(now()->addSeconds(240));
+        $this->send($feed, ['coolant_c,490,90'])->assertOk();
+        self::assertSame('limit', $job->refresh()->state()->verdictOf($state->steps['drive'], now()->getTimestamp())?->code, 'the first danger stands');
+    }
+
     public function test_a_batch_sent_twice_counts_once_and_bad_lines_are_answered_by_line_and_field(): void
     {
         [$job, $feed] = $this->running('');
