@@ -7,8 +7,10 @@ namespace App\Instruments;
 use App\Journal\Recorder;
 use App\Models\Feed;
 use App\Models\Job;
+use Aqbel\Core\Instruments\ChannelKind;
 use Aqbel\Core\Instruments\DriveWatch;
 use Aqbel\Core\Instruments\NeedleWatch;
+use Aqbel\Core\Instruments\PressureWatch;
 use Aqbel\Core\Instruments\RunLine;
 use Aqbel\Core\Instruments\RunWatch;
 use Aqbel\Core\InvalidField;
@@ -26,10 +28,13 @@ final readonly class Watch
     /** What comes all at once is looked at so often, s. */
     private const REPLAYS_S = 60;
 
-    /** A needle is looked at over so long, s. */
+    /** A needle is looked at over so long, s: a pull and a hold moment by moment, a pressure from its pumping on. */
     private const NEEDLE_S = 30;
 
-    private const BY_NEEDLE = ['pull', 'hold'];
+    private const PRESSED_S = 600;
+
+    /** What is drawn at a step that reads a gauge, and no engine. */
+    private const BY_NEEDLE = ['pull' => ChannelKind::Vacuum, 'hold' => ChannelKind::Vacuum, 'pressure_test' => ChannelKind::Pressure];
 
     private const DRIVE = 'drive';
 
@@ -86,7 +91,11 @@ final readonly class Watch
             return $since === null ? [] : RunWatch::of($at, $seen($since))->lines();
         }
 
-        return self::readsNeedle($at) ? NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)) : [];
+        return match (self::needle($at)) {
+            ChannelKind::Vacuum => NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)),
+            ChannelKind::Pressure => PressureWatch::lines($at, $seen($at->now - self::PRESSED_S)),
+            default => [],
+        };
     }
 
     /** The step in hand, where something of it is watched. */
@@ -99,7 +108,7 @@ final readonly class Watch
         $step = $state->stepInHand();
         $at = $step === null ? null : $state->at($step, $now);
 
-        return $at !== null && (self::runs($at) || self::readsNeedle($at)) ? $at : null;
+        return $at !== null && (self::runs($at) || self::needle($at) !== null) ? $at : null;
     }
 
     /** Whether an engine may run at it. */
@@ -108,9 +117,9 @@ final readonly class Watch
         return app(StepCatalogue::class)->does($at->step, Does::RunsEngine);
     }
 
-    /** Whether a vacuum gauge is read at it, and nothing else beside. */
-    public static function readsNeedle(Situation $at): bool
+    /** The gauge that is read at it; null where none is. */
+    public static function needle(Situation $at): ?ChannelKind
     {
-        return in_array($at->step->kind, self::BY_NEEDLE, true);
+        return self::BY_NEEDLE[$at->step->kind] ?? null;
     }
 }

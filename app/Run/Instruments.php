@@ -71,16 +71,16 @@ final readonly class Instruments
         return Door::A_SECOND.' lines a second';
     }
 
-    /** Whether it is a vacuum that is watched, and no engine. */
-    public function isVacuum(): bool
+    /** The one channel that is watched, where it is a gauge and no engine. */
+    public function gauge(): ?string
     {
-        return Watch::readsNeedle($this->at);
+        return Watch::needle($this->at)?->value;
     }
 
     /** @return list<array{text: string, shown: bool}> nothing before the engine runs */
     public function proofs(): array
     {
-        $proofs = $this->isVacuum() ? null : HotRun::of($this->at)?->proofs;
+        $proofs = $this->gauge() !== null ? null : HotRun::of($this->at)?->proofs;
         if ($proofs === null) {
             return [];
         }

@@ -196,7 +196,7 @@ final readonly class RunPage
     /** Null where no instrument says anything of this step. */
     public function instruments(): ?Instruments
     {
-        return $this->done || $this->ahead || ! (Watch::runs($this->at) || Watch::readsNeedle($this->at)) ? null : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
+        return $this->done || $this->ahead || ! (Watch::runs($this->at) || Watch::needle($this->at) !== null) ? null : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
     }
 
     public function trace(): ?TracePicture

@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Told;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** A pressure that was pumped and held, told when it was over; or how it stands, where pumping was told at its time. */
 final readonly class PressureTested extends Report
@@ -64,6 +65,12 @@ final readonly class PressureTested extends Report
             $line->number(self::HELD),
             CoolantRead::of($line)?->celsius,
         );
+    }
+
+    /** As an instrument showed it, kPa. */
+    public static function streamed(?float $minuteKpa, float $endKpa): Values
+    {
+        return new Values([self::END => $endKpa] + ($minuteKpa === null ? [] : [self::MINUTE => $minuteKpa]));
     }
 
     /** @param  ?Field  $coolant  how warm it is, where it has run and nobody has read it cold since */

@@ -30,6 +30,12 @@ final readonly class PumpedUp extends Report
         parent::__construct($told);
     }
 
+    /** As an instrument showed it. */
+    public static function streamed(float $kpa): Values
+    {
+        return new Values([self::TO => $kpa]);
+    }
+
     public static function form(): string
     {
         return self::FORM;

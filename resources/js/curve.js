@@ -4,9 +4,10 @@ import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
 
 const HEIGHT = 240;
-const STROKES = { vacuum_inhg: ['coolant', 4, []], coolant_c: ['coolant', 4, []], far_side_c: ['ink', 2, []] };
+const GAUGES = ['vacuum_inhg', 'pressure_kpa'];
+const STROKES = { vacuum_inhg: ['coolant', 4, []], pressure_kpa: ['coolant', 4, []], coolant_c: ['coolant', 4, []], far_side_c: ['ink', 2, []] };
 const OUTLET = ['level', 2, [2, 4]];
-const NAMES = { coolant_c: 'coolant', far_side_c: 'far side', vacuum_inhg: 'gauge, inHg' };
+const NAMES = { coolant_c: 'coolant', far_side_c: 'far side', vacuum_inhg: 'gauge, inHg', pressure_kpa: 'gauge, kPa' };
 
 /** Where names of levels would lie on each other, the first of these stands. */
 const IMPORTANT = ['shut off', 'fan on', 'thermostat opens', 'wide open'];
@@ -88,7 +89,7 @@ export function curve(place, names, { colour, told }) {
             x: { time: true },
             y: {
                 range: (_, low, high) => {
-                    if (names[0] === 'vacuum_inhg') {
+                    if (GAUGES.includes(names[0])) {
                         // A needle is looked at closely: half an inch is as high as a finger.
                         return [Math.floor((low ?? 20) - 1), Math.ceil((high ?? 22) + 1)];
                     }
@@ -97,7 +98,7 @@ export function curve(place, names, { colour, told }) {
                 },
             },
         },
-        axes: [{ ...axis, space: 80, values: (_, at) => at.map((t) => new Date(t * 1000).toTimeString().slice(0, 5)) }, { ...axis, size: 56, values: (_, at) => at.map((v) => (names[0] === 'vacuum_inhg' ? `${v}` : `${v}°`)) }],
+        axes: [{ ...axis, space: 80, values: (_, at) => at.map((t) => new Date(t * 1000).toTimeString().slice(0, 5)) }, { ...axis, size: 56, values: (_, at) => at.map((v) => (GAUGES.includes(names[0]) ? `${v}` : `${v}°`)) }],
         series: [{}, ...names.map((name) => {
             const [tone, width, dash] = STROKES[name] ?? OUTLET;
             return { label: name, stroke: colour(tone), width, dash, spanGaps: true, points: { show: false } };
@@ -109,7 +110,7 @@ export function curve(place, names, { colour, told }) {
                 ctx.save();
                 ctx.font = `600 ${13 * ratio}px ${font}`;
                 const row = 15 * ratio;
-                levels(drawn, names[0] === 'vacuum_inhg' ? [] : told()?.levels ?? [], row, ratio, colour);
+                levels(drawn, GAUGES.includes(names[0]) ? [] : told()?.levels ?? [], row, ratio, colour);
                 found(drawn, told()?.marks ?? [], row, ratio, colour);
                 // Each line carries its name at its end.
                 const ends = [];

@@ -157,8 +157,9 @@ class Panel {
         this.show('coolant', degrees(newest(this.channels, 'coolant_c')));
         this.show('far', degrees(newest(this.channels, 'far_side_c')));
         this.show('outlet', degrees(newest(this.channels, 'outlet_c')));
-        const vacuum = newest(this.channels, 'vacuum_inhg');
-        this.show('vacuum', vacuum === null ? '–' : `${vacuum.toFixed(1)} inHg`);
+        const { draws } = this.place.dataset;
+        const gauge = draws ? newest(this.channels, draws) : null;
+        this.show('gauge', gauge === null ? '–' : `${gauge.toFixed(1)} ${draws === 'pressure_kpa' ? 'kPa' : 'inHg'}`);
         const rpm = newest(this.channels, 'rpm');
         this.show('rpm', rpm === null ? '–' : String(Math.round(rpm / 10) * 10));
         this.show('limit', degrees(answer.limit));

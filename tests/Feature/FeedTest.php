@@ -96,6 +96,33 @@ final class FeedTest extends ShopTestCase
         return ['tight' => ['', 'tight'], 'with a leak' => ['leak:60', 'leak']];
     }
 
+    #[DataProvider('pressed')]
+    public function test_a_pressure_test_is_read_by_its_gauge(float $fallsTo, string $comesTo, int $after): void
+    {
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $job = $this->plan('SKP 114');
+        $this->walk($job)->until('pressure_test');
+        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 5));
+        $feed = Door::open($job, $this->imre, 'Gauge');
+        for ($second = 0; $second <= 340; $second += 4) {
+            $kpa = $second < 20 ? 5.0 * $second : 100.0 - (100.0 - $fallsTo) * ($second - 20) / 320.0;
+            $this->send($feed, ["pressure_kpa,{$second},{$kpa}"])->assertOk();
+            Carbon::setTestNow(now()->addSeconds(4));
+        }
+        self::assertSame(['pumped', 'stood'], array_column($this->lines($job), 'form'));
+        $state = $job->refresh()->state();
+        self::assertSame($comesTo, $state->verdictOf($state->steps['pressure_test'], now()->getTimestamp())?->code);
+        $at = array_column(array_filter(JournalLine::query()->where('job_id', $job->id)->orderBy('seq')->get()->toArray(), fn (array $line) => in_array($line['form'], ['pumped', 'stood'], true)), 'at');
+        self::assertEqualsWithDelta($after, $at[count($at) - 1] - $at[count($at) - 2], 12);
+        $this->get("/jobs/{$job->id}?step=pressure_test")->assertOk()->assertSee('by instrument');
+    }
+
+    /** @return array<string, array{float, string, int}> */
+    public static function pressed(): array
+    {
+        return ['it holds' => [99.0, 'holds', 300], 'it falls' => [85.0, 'falls', 300], 'it is lost before its time' => [-60.0, 'lost', 100]];
+    }
+
     public function test_the_limit_latches_with_the_point_that_reached_it(): void
     {
         [$job, $feed] = $this->running('');

@@ -9,14 +9,14 @@
         </ul>
     @endif
     <section id="instruments" class="mb-5 bg-panel p-4" aria-labelledby="instruments-title" data-keep="{{ $instruments->version() }}"
-        @if ($instruments->isVacuum()) data-draws="vacuum_inhg" @endif
+        @if ($instruments->gauge()) data-draws="{{ $instruments->gauge() }}" @endif
         @if ($instruments->hasCurve) data-series="/jobs/{{ $instruments->job->id }}/series" @endif
         @if ($instruments->standIn) data-stand-in="/feeds/{{ $instruments->standIn->id }}/stand-in" data-door="/feeds/{{ $instruments->standIn->token }}" @endif>
         <h2 id="instruments-title" class="sr-only">Instruments</h2>
         @if ($instruments->hasCurve)
             <div class="mb-2 flex flex-wrap items-baseline gap-x-8 gap-y-1">
-                @if ($instruments->isVacuum())
-                    <p><span class="font-gauge text-6xl" data-shows="vacuum">–</span> <span class="text-quiet">gauge</span></p>
+                @if ($instruments->gauge())
+                    <p><span class="font-gauge text-6xl" data-shows="gauge">–</span> <span class="text-quiet">gauge</span></p>
                 @else
                     <p><span class="font-gauge text-6xl" data-shows="coolant">–</span> <span class="text-quiet">coolant</span></p>
                     <p><span class="font-gauge text-3xl" data-shows="far"></span> <span class="text-quiet">far side</span></p>
