@@ -12,9 +12,9 @@
     </p>
 @endif
 @if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
-@php $fed = $page->isFed(); @endphp
-@if ($fed)@include('run.instruments')@endif
-@if (! $fed && $page->level())<x-level :level="$page->level()"/>@endif
+@php [$fed, $leads] = [$page->isFed(), $page->isFed() && ! $page->isDanger()]; @endphp
+@if ($leads)@include('run.instruments')@endif
+@if (! $leads && $page->level())<x-level :level="$page->level()"/>@endif
 @if ($page->clock() && ! $page->clock()->clock->estimate)<x-clock :face="$page->clock()"/>@endif
 @if ($page->verdict)<x-verdict :verdict="$page->verdict"/>@endif
 @if (! $fed && $page->clock()?->clock->estimate)<x-clock :face="$page->clock()"/>@endif
@@ -34,7 +34,7 @@
     </p>
 @endif
 @foreach ($page->aside() as $shown)@include('run.form')@endforeach
-@unless ($fed)@include('run.instruments')@endunless
+@unless ($leads)@include('run.instruments')@endunless
 @foreach ($page->tables() as $table)<x-numbers :table="$table"/>@endforeach
 @if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
 @if ($page->started())
