@@ -25,6 +25,9 @@ final readonly class HotStream
 
     private const SILENT_S = 30.0;
 
+    /** A fan that comes turns the coolant so near above where it comes on; further on it turned by itself, as when revs are let go. */
+    private const FAN_OVERSHOOT_K = 5.0;
+
     /** The far side so far below the live reading before: the thermostat was shut. */
     private const SHUT_GAP_K = 12.0;
 
@@ -254,7 +257,7 @@ final readonly class HotStream
                 if ($v >= $extreme) {
                     [$extreme, $at] = [$v, $t];
                 } elseif ($v <= $extreme - $turn) {
-                    if ($extreme >= $on - 1.6 && $this->isSteady($at, $t)) {
+                    if ($extreme >= $on - 1.6 && $extreme <= $on + self::FAN_OVERSHOOT_K && $this->isSteady($at, $t)) {
                         $found[] = new Evidence(Code::FanOn, $this->crossed($smooth, $at, $on), null, round($extreme, 1));
                     }
                     [$rising, $extreme, $at] = [false, $v, $t];
