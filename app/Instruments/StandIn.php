@@ -34,7 +34,7 @@ final readonly class StandIn
     private const LONGEST_S = 3 * 3600;
 
     /** It sends no more points of one channel at once, so that what was missed for an hour comes thinner. */
-    private const AT_ONCE = 180;
+    private const AT_ONCE = 120;
 
     public function __construct(private Feed $feed)
     {

@@ -125,7 +125,8 @@ class Panel {
         if (!standIn || !door) {
             return;
         }
-        const lines = await fetch(`${standIn}?since=${this.driven ?? -1}`, { cache: 'no-store' });
+        const since = this.driven === undefined ? '' : `?since=${this.driven}`;
+        const lines = await fetch(`${standIn}${since}`, { cache: 'no-store' });
         const body = lines.ok ? await lines.text() : '';
         if (body !== '') {
             const sent = await fetch(door, { method: 'POST', body, headers: { 'Content-Type': 'text/csv' } });

@@ -28,7 +28,9 @@ final class SeriesController extends Controller
     {
         abort_unless((bool) config('aqbel.demo') && $feed->stand_in !== null && $feed->ended_at === null, 404);
         $since = $request->query('since');
-        $lines = (new StandIn($feed))->lines(is_numeric($since) ? (float) $since : -1.0, now()->getTimestamp());
+        // A page that was loaded anew goes on where the feed stands.
+        $stands = $feed->last_ms === null ? -1.0 : ($feed->last_ms - (int) $feed->offset_ms) / 1000.0;
+        $lines = (new StandIn($feed))->lines(is_numeric($since) ? (float) $since : $stands, now()->getTimestamp());
 
         return response(implode("\n", $lines), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Cache-Control' => 'no-store']);
     }

@@ -28,13 +28,13 @@
             </div>
             <p class="notice-cut font-semibold text-stop" data-shows="silent" role="alert" hidden></p>
             <div class="curve" data-curve role="img" aria-label="Curve of the run: the same numbers stand in the table below it"></div>
-            <details class="mt-2"><summary>The curve as a table</summary><div class="overflow-x-auto" tabindex="0" role="group" aria-label="Readings by minute"><table class="list" data-curve-table></table></div></details>
+            <details class="mt-2"><summary class="py-2.5">The curve as a table</summary><div class="overflow-x-auto" tabindex="0" role="group" aria-label="Readings by minute"><table class="list" data-curve-table></table></div></details>
         @endif
         @error ('file')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         @error ('feed')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         @foreach ($instruments->feeds as $feed)
             <details class="mt-2">
-                <summary>{{ $feed->name }}{{ $feed->stand_in === null ? '' : ': a vehicle that is not there' }}</summary>
+                <summary class="py-2.5">{{ $feed->name }}{{ $feed->stand_in === null ? '' : ': a vehicle that is not there' }}</summary>
                 <p class="mt-2"><code class="break-all">{{ $instruments->addressOf($feed) }}</code></p>
                 <p class="mt-2"><code class="break-all">{{ $instruments->lineOf($feed) }}</code></p>
                 <div class="qr my-2 max-w-48" data-qr="{{ $instruments->addressOf($feed) }}"></div>
@@ -43,7 +43,7 @@
             </details>
         @endforeach
         <details class="mt-2">
-            <summary>Connect an instrument…</summary>
+            <summary class="py-2.5">Connect an instrument…</summary>
             <div class="flex flex-wrap items-end gap-3 pt-2">
                 <form method="post" action="/jobs/{{ $instruments->job->id }}/feeds" class="flex items-end gap-2">
                     @csrf

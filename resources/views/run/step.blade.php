@@ -25,7 +25,7 @@
     @php $byHand = fn ($shown) => $shown->form->fields !== []; @endphp
     <div class="dock">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
     @if ($fed)
-        <details class="mt-3"><summary>Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
+        <details class="mt-3"><summary class="py-2.5">Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
     @endif
 @endif
 @if ($page->instead() !== [])
