@@ -73,7 +73,9 @@ final class Door
         foreach ($lines as $i => $line) {
             try {
                 $point = SentLine::read($line);
-                $points = $point === null ? $points : [...$points, $point];
+                if ($point !== null) {
+                    $points[] = $point;
+                }
             } catch (InvalidField $wrong) {
                 $refused[] = ['line' => $i + 1, 'field' => $wrong->field, 'problem' => $wrong->getMessage()];
             }
@@ -88,12 +90,12 @@ final class Door
             $new = $byChannel === [] ? 0 : SeriesStore::add($feed, $byChannel);
             $feed->save();
 
-            return [$new, $jumped];
+            return [$new, $jumped, $byChannel];
         });
         if ($taken === null) {
             return null;
         }
-        $danger = $points !== [] && (new Watch($feed))->look($nowMs);
+        $danger = $points !== [] && (new Watch($feed))->look($nowMs, $taken[2]);
 
         return new Receipt($taken[0], count($points) - $taken[0], $refused, $taken[1], $danger);
     }

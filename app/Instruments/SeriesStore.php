@@ -24,7 +24,8 @@ final class SeriesStore
         $blocks = [];
         foreach ($points as $channel => $values) {
             foreach ($values as $ms => $value) {
-                $blocks[$channel][intdiv($ms, self::MINUTE_MS)][$ms % self::MINUTE_MS] = $value;
+                $minute = (int) floor($ms / self::MINUTE_MS);
+                $blocks[$channel][$minute][$ms - $minute * self::MINUTE_MS] = $value;
             }
         }
         $minutes = array_unique(array_merge(...array_map(array_keys(...), array_values($blocks))));

@@ -22,8 +22,14 @@ use Aqbel\Core\Steps\StepCatalogue;
 /** Looks at what has come in, and writes what of it counts under the name of whoever connected the instrument. */
 final readonly class Watch
 {
-    /** So far apart, and no nearer, it looks: a danger stands within two seconds, ms. */
+    /** So far apart, and no nearer, it looks while nothing is hot, ms. */
     private const EVERY_MS = 1_500;
+
+    /** From here on every batch is looked at: it may be the last that comes, and no limit is lower, °C (common practice, no source). */
+    private const HOT_C = 85.0;
+
+    /** What was kept while a cable was out is looked at from so long ago on, s. */
+    private const LONGEST_OUT_S = 3 * 3600;
 
     /** What comes all at once is looked at so often, s. */
     private const REPLAYS_S = 60;
@@ -42,11 +48,18 @@ final readonly class Watch
     {
     }
 
-    /** @return bool whether an engine is to be shut off now */
-    public function look(int $nowMs): bool
+    /**
+     * @param  array<string, array<int, float>>  $batch  what has just come, Unix ms and value by channel
+     * @return bool whether an engine is to be shut off now
+     */
+    public function look(int $nowMs, array $batch): bool
     {
         $job = $this->feed->job;
-        if ($nowMs - $this->feed->judged_at >= self::EVERY_MS) {
+        $oldest = min([$nowMs, ...array_merge(...array_map(array_keys(...), array_values($batch)))]);
+        if ($oldest < $nowMs - 1000 * RunWatch::LOOKS_BACK_S) {
+            $this->replay(max($oldest, $nowMs - 1000 * self::LONGEST_OUT_S), $nowMs, RunWatch::LOOKS_BACK_S - self::REPLAYS_S);
+        }
+        if (self::isHot($batch) || $nowMs - $this->feed->judged_at >= self::EVERY_MS) {
             $this->feed->update(['judged_at' => $nowMs]);
             $this->write($job, intdiv($nowMs, 1000));
         }
@@ -55,12 +68,18 @@ final readonly class Watch
     }
 
     /** What was kept elsewhere and comes all at once: as if it had come minute by minute. */
-    public function replay(int $fromMs, int $toMs): void
+    public function replay(int $fromMs, int $toMs, int $everyS = self::REPLAYS_S): void
     {
         $this->feed->update(['judged_at' => $toMs]);
-        for ($now = intdiv($fromMs, 1000); $now <= intdiv($toMs, 1000) + self::REPLAYS_S - 1; $now += self::REPLAYS_S) {
+        for ($now = intdiv($fromMs, 1000); $now <= intdiv($toMs, 1000) + $everyS - 1; $now += $everyS) {
             $this->write($this->feed->job, min($now, intdiv($toMs, 1000)));
         }
+    }
+
+    /** @param  array<string, array<int, float>>  $batch */
+    private static function isHot(array $batch): bool
+    {
+        return max([0.0, ...$batch[ChannelKind::Coolant->value] ?? [], ...$batch[ChannelKind::FarSide->value] ?? []]) >= self::HOT_C;
     }
 
     private function write(Job $job, int $now): void

@@ -147,6 +147,30 @@ final class FeedTest extends ShopTestCase
         $this->get("/jobs/{$job->id}")->assertDontSee('Read by hand…');
     }
 
+    public function test_the_last_batch_is_looked_at_however_soon_it_comes(): void
+    {
+        [$job, $feed] = $this->running('');
+        Carbon::setTestNow(now()->addSeconds(300));
+        $this->send($feed, ['coolant_c,300,90'])->assertOk();
+        // Within the same second, and nothing more after it.
+        $this->send($feed, ['coolant_c,300.5,125'])->assertJson(['danger' => true]);
+        self::assertNotNull($job->refresh()->danger_since);
+    }
+
+    public function test_what_was_kept_while_a_cable_was_out_is_looked_at_all_through(): void
+    {
+        [$job, $feed] = $this->running('');
+        Carbon::setTestNow(now()->addSeconds(60));
+        $this->send($feed, ['coolant_c,60,30'])->assertOk();
+        Carbon::setTestNow(now()->addSeconds(3000));
+        $kept = array_map(fn (int $second) => "coolant_c,{$second},".($second === 600 ? 125 : 80), range(120, 3060, 20));
+        $this->send($feed, $kept)->assertJson(['danger' => true]);
+        self::assertNotNull($job->refresh()->danger_since);
+        self::assertSame(-2460, (int) JournalLine::query()->where('job_id', $job->id)->get()->first(fn (JournalLine $line) => ($line->values['shows'] ?? '') === 'limit_reached')?->at - now()->getTimestamp(), 'at its own time');
+        // Counted from a time before there was any.
+        $this->send($feed, ['rpm,-9000000000,800', 'rpm,3061,800'])->assertOk()->assertJson(['kept' => 2]);
+    }
+
     public function test_the_limit_is_danger_on_the_road_too(): void
     {
         Carbon::setTestNow(Carbon::now()->startOfSecond());

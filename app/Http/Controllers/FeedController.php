@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Middleware\ShopClock;
 use App\Instruments\Door;
+use App\Instruments\StandIn;
 use App\Models\Feed;
 use App\Models\Job;
 use Aqbel\Core\InvalidField;
@@ -56,6 +57,7 @@ final class FeedController extends Controller
     public function open(Request $request, Job $job): RedirectResponse
     {
         $standIn = config('aqbel.demo') && $request->boolean('stand_in') ? self::text($request, 'fault') : null;
+        $standIn === null || StandIn::faults($standIn);
         Door::open($job, self::person($request), $standIn === null ? self::text($request, 'name') : 'Stand-in', $standIn);
 
         return redirect("/jobs/{$job->id}#instruments");
