@@ -125,11 +125,6 @@ final readonly class Situation
         return $this->entries($form) !== [];
     }
 
-    public function sum(string $form, string $field): float
-    {
-        return array_sum(array_map(fn (Entry $e) => $e->number($field) ?? 0.0, $this->entries($form)));
-    }
-
     /** A number in the core's unit as the person reads it. */
     public function say(float $base, Dimension|Unit $in): string
     {

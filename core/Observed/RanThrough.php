@@ -16,28 +16,35 @@ final readonly class RanThrough extends Report
 
     private const ABOUT = 'volume';
 
-    public const RUNS = 'runs';
+    private const RUNS = 'runs';
 
     /** As much as a garden hose gives while somebody looks on, mL (common practice, no source). */
     private const HOSE_ML = 500_000.0;
 
-    /** @param  ?float  $aboutMl  null where nobody said */
-    private function __construct(Told $told, public ?float $aboutMl, public string $runs)
+    /**
+     * @param  ?float  $aboutMl  null where nobody said
+     * @param  ?Runs  $runs  null where nobody said
+     */
+    private function __construct(Told $told, public ?float $aboutMl, public ?Runs $runs)
     {
         parent::__construct($told);
     }
 
-    public static function of(Entry $line): ?static
+    public static function forms(): array
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->number(self::ABOUT), $line->text(self::RUNS)) : null;
+        return [self::FORM];
     }
 
-    /** @param  array<string, string>  $runs  how it may run out */
-    public static function asked(array $runs): Form
+    public static function of(Entry $line): ?static
+    {
+        return $line->form === self::FORM ? new self(Told::by($line), $line->number(self::ABOUT), Runs::tryFrom($line->text(self::RUNS))) : null;
+    }
+
+    public static function asked(): Form
     {
         return new Form(self::FORM, 'It ran through and out', [
             Field::volume(self::ABOUT, 'About so much', self::HOSE_ML)->optional(),
-            Field::answer(self::RUNS, 'It runs', $runs),
+            Field::answer(self::RUNS, 'It runs', Runs::choices()),
         ]);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Observed\Ticked;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 
@@ -19,7 +19,7 @@ abstract class Checklist extends StepKind
     {
         $open = $this->unticked($at);
 
-        return Form::offering($open === [] ? [] : [self::ticks($open)], [self::ticks($this->items($at))]);
+        return Form::offering($open === [] ? [] : [Ticked::asked($open)], [Ticked::asked($this->items($at))]);
     }
 
     public function atOnce(Situation $at): ?Form
@@ -47,21 +47,6 @@ abstract class Checklist extends StepKind
     /** @return array<string, true> codes of the items ticked so far */
     public function ticked(Situation $at): array
     {
-        $ticked = [];
-        foreach ($at->entries('ticked') as $entry) {
-            $ticked += array_fill_keys($entry->values->allTicked(), true);
-        }
-
-        return $ticked;
-    }
-
-    /** @param  array<string, string>  $items */
-    private static function ticks(array $items): Form
-    {
-        return new Form(
-            'ticked',
-            'Keep these ticks',
-            array_map(Field::check(...), array_map(strval(...), array_keys($items)), array_values($items)),
-        );
+        return array_fill_keys(array_merge(...array_map(fn (Ticked $told) => $told->items, $at->observed(Ticked::class))), true);
     }
 }

@@ -18,8 +18,6 @@ use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\PointClosed;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
-use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
@@ -40,9 +38,6 @@ use Aqbel\Core\Values;
  */
 abstract class StepKind implements Kind
 {
-    /** No vessel takes more out of a circuit, or puts more in, than this share of its capacity. */
-    private const MOST_AT_ONCE = 1.5;
-
     /** The code steps of this kind are stored under. */
     abstract public function name(): string;
 
@@ -330,28 +325,5 @@ abstract class StepKind implements Kind
     protected function torqueWrench(Situation $at, Port $port): string
     {
         return "Torque wrench, {$this->torque($at, $port)}".($port->washer === '' ? '' : ", {$port->washer}");
-    }
-
-    /**
-     * A volume with the vessel it was read in.
-     *
-     * @return list<Field>
-     */
-    protected function vesselFields(Situation $at, string $name, string $label, VesselUse $use): array
-    {
-        $vessels = Plan::of($at)->rules()->vessels;
-
-        return [
-            Field::volume($name, $label, self::MOST_AT_ONCE * $at->circuit()->capacityMl()),
-            Field::choice('vessel', 'Read in', $vessels->choices(), $vessels->for($use)->id),
-        ];
-    }
-
-    /** Within which 95 % of such readings lie in the vessel an entry was read in, mL. */
-    public static function plusMinusMl(Situation $at, Entry $entry): float
-    {
-        return Plan::of($at)->rules()->vessels
-            ->of($entry->text('vessel'))
-            ->plusMinusMl((float) $entry->number('volume'));
     }
 }

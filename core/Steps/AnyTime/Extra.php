@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\AnyTime;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Observed\FoundOnTheWay;
+use Aqbel\Core\Observed\PutRightAgain;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepKind;
@@ -41,15 +42,13 @@ final class Extra extends StepKind
     /** @return list<Form> */
     private function offered(Situation $at): array
     {
-        return $at->has('done') ? [] : $this->ever($at);
+        return $this->isDone($at) ? [] : $this->ever($at);
     }
 
     /** @return list<Form> */
     private function ever(Situation $at): array
     {
-        return [new Form('done', 'It is put right', [
-            Field::text('how', 'How')->optional(), Field::text('part', 'Part fitted')->optional(),
-        ], closes: true)];
+        return [PutRightAgain::asked()];
     }
 
     public function atOnce(Situation $at): ?Form
@@ -57,14 +56,24 @@ final class Extra extends StepKind
         return $this->forms($at)[0] ?? null;
     }
 
+    public function observes(): array
+    {
+        return [PutRightAgain::class];
+    }
+
     public function obstacles(Situation $at): array
     {
-        return $at->has('done') ? [] : [Obstacle::missing('not_put_right', 'Not put right yet: '.self::what($at).'.')];
+        return $this->isDone($at) ? [] : [Obstacle::missing('not_put_right', 'Not put right yet: '.self::what($at).'.')];
     }
 
     /** What was found, and where. */
     public static function what(Situation $at): string
     {
-        return Finding::where($at->circuit(), $at->step->params->text('part')).$at->step->params->text('what');
+        return FoundOnTheWay::said($at->circuit(), $at->step->params);
+    }
+
+    private function isDone(Situation $at): bool
+    {
+        return $at->observed(PutRightAgain::class) !== [];
     }
 }

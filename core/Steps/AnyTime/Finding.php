@@ -4,17 +4,14 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\AnyTime;
 
-use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\Part;
-use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Observed\FoundOnTheWay;
+use Aqbel\Core\Observed\FoundThen;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
@@ -25,33 +22,6 @@ use Aqbel\Core\Values;
  */
 final class Finding extends AnyTime
 {
-    private const NOTE = 'note';
-
-    private const WATCH = 'watch';
-
-    private const NOW = 'now';
-
-    private const BEFORE_LOAD = 'before_load';
-
-    private const BEFORE_SIGNING = 'before_signing';
-
-    private const WAIT = 'wait';
-
-    private const WAIT_BEFORE_LOAD = 'wait_before_load';
-
-    private const THEN = [
-        self::NOTE => 'It only stands on the record',
-        self::WATCH => 'The next visit looks at it',
-        self::NOW => 'Put right before this step goes on',
-        self::BEFORE_LOAD => 'Put right before it is pressed, pulled or run',
-        self::BEFORE_SIGNING => 'Put right before the record is signed',
-        self::WAIT => 'Wait before this step goes on',
-        self::WAIT_BEFORE_LOAD => 'Wait before it is pressed, pulled or run',
-    ];
-
-    /** A part that has to be ordered may take weeks. */
-    private const LONGEST_WAIT_S = 3600.0 * 24 * 30;
-
     public function name(): string
     {
         return Lines::Finding->value;
@@ -69,47 +39,33 @@ final class Finding extends AnyTime
 
     protected function asked(Situation $at): Form
     {
-        $parts = $at->circuit()->parts();
-        $labels = array_combine(
-            array_map(fn (Part $part) => $part->id, $parts),
-            array_map(fn (Part $part) => $part->label, $parts),
-        );
-
-        return new Form($this->name(), 'Something was found', [
-            Field::text('what', 'What was found', true),
-            Field::choice('part', 'Where', ['' => 'Elsewhere, or not known'] + $labels, '')->optional(),
-            Field::choice('then', 'And then', $this->ways($at), self::NOTE),
-            Field::duration('until', 'Where it waits: for how long', Unit::Hour, self::LONGEST_WAIT_S)->usuallySaid(),
-        ], false);
+        return FoundOnTheWay::asked($at->circuit(), self::ways($at));
     }
 
     /**
      * Nothing is put in front of an engine that runs: it is shut off first.
      *
-     * @return array<string, string>
+     * @return list<FoundThen>
      */
-    private function ways(Situation $at): array
+    private static function ways(Situation $at): array
     {
-        return self::engineRuns($at) ? array_diff_key(self::THEN, [self::NOW => '', self::WAIT => '']) : self::THEN;
+        $runs = self::engineRuns($at);
+
+        return array_values(array_filter(FoundThen::cases(), fn (FoundThen $then) => ! $runs || ! $then->stopsHere()));
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if (self::waits($values) && (float) $values->number('until') <= 0.0) {
-            throw new InvalidField('until', 'Say how long: the sealant’s own time, or when the part comes.');
-        }
-        if (trim($values->text('what')) === '') {
-            throw new InvalidField('what', 'Say what was found.');
-        }
+        FoundOnTheWay::admit($values);
     }
 
     public function complete(Situation $at, string $form, Values $values): Values
     {
-        $before = match ($values->text('then')) {
-            self::NOW, self::WAIT => $at->step->id,
+        $before = match (FoundOnTheWay::then($values)) {
+            FoundThen::Now, FoundThen::Wait => $at->step->id,
             // Where nothing presses or runs any more, before it leaves the shop.
-            self::BEFORE_LOAD, self::WAIT_BEFORE_LOAD => self::firstThat($at, Does::LoadsJoints) ?? self::firstThat($at, Does::Signs),
-            self::BEFORE_SIGNING => self::firstThat($at, Does::Signs),
+            FoundThen::BeforeLoad, FoundThen::WaitBeforeLoad => self::firstThat($at, Does::LoadsJoints) ?? self::firstThat($at, Does::Signs),
+            FoundThen::BeforeSigning => self::firstThat($at, Does::Signs),
             default => null,
         };
 
@@ -118,14 +74,11 @@ final class Finding extends AnyTime
 
     public function brings(Situation $at, Values $values, int $seq): array
     {
-        $about = new Values(['what' => $values->text('what'), 'part' => $values->text('part')]);
         $stage = $at->job->steps[$values->text(Entry::BEFORE)]->stage ?? $at->step->stage;
 
         return match (true) {
-            self::waits($values) => [new Step("wait:{$seq}", 'wait', $stage, $about->and(new Values([
-                'from' => $at->now, 'seconds' => (float) $values->number('until'),
-            ])))],
-            $values->has(Entry::BEFORE) => [new Step("extra:{$seq}", 'extra', $stage, $about)],
+            FoundOnTheWay::then($values)?->isWait() === true => [new Step("wait:{$seq}", 'wait', $stage, FoundOnTheWay::wait($values, $at->now))],
+            $values->has(Entry::BEFORE) => [new Step("extra:{$seq}", 'extra', $stage, FoundOnTheWay::about($values))],
             default => [],
         };
     }
@@ -133,29 +86,10 @@ final class Finding extends AnyTime
     /** @return list<string> what was found in a job and is left to the next visit, as it was typed, with its part */
     public static function watched(JobState $job): array
     {
-        $watched = array_filter(
-            $job->cameUp(),
-            fn (Entry $entry) => $entry->is(Lines::Finding) && $entry->text('then') === self::WATCH,
-        );
+        $found = array_filter(array_map(FoundOnTheWay::of(...), $job->cameUp()));
+        $watched = array_filter($found, fn (FoundOnTheWay $one) => $one->then === FoundThen::Watch);
 
-        return array_values(array_map(fn (Entry $entry) => self::where($job->circuit, $entry->text('part')).$entry->text('what'), $watched));
-    }
-
-    /** A part in front of what is said of it; empty where none was named. */
-    public static function where(Circuit $circuit, string $part): string
-    {
-        foreach ($circuit->parts() as $known) {
-            if ($known->id === $part) {
-                return "{$known->label}: ";
-            }
-        }
-
-        return '';
-    }
-
-    private static function waits(Values $values): bool
-    {
-        return in_array($values->text('then'), [self::WAIT, self::WAIT_BEFORE_LOAD], true);
+        return array_values(array_map(fn (FoundOnTheWay $one) => $one->say($job->circuit), $watched));
     }
 
     /** The first step still open that does this; the one in hand where it is already being done. */

@@ -6,8 +6,9 @@ namespace Aqbel\Core\Steps\AnyTime;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\FoundOnTheWay;
+use Aqbel\Core\Observed\WaitCutShort;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepKind;
@@ -54,22 +55,27 @@ final class Wait extends StepKind
     /** @return list<Form> */
     private function ever(Situation $at): array
     {
-        return [new Form('over', 'It has come, or is dry, earlier', [Field::text('how', 'What tells so', true)], false)];
+        return [WaitCutShort::asked()];
+    }
+
+    public function observes(): array
+    {
+        return [WaitCutShort::class];
     }
 
     public function obstacles(Situation $at): array
     {
         $left = (int) ceil(($this->clock($at)->until - $at->now) / 60);
 
-        return $left <= 0 || $at->has('over')
+        return $left <= 0 || $at->observed(WaitCutShort::class) !== []
             ? []
             : [Obstacle::missing('not_over', "Its time is not over: another {$left} min.")];
     }
 
     public function clock(Situation $at): Clock
     {
-        $from = $at->step->params->whole('from');
+        [$from, $until] = FoundOnTheWay::stretch($at->step->params);
 
-        return new Clock(Extra::what($at), $from, $from + (int) $at->step->params->number('seconds'), true);
+        return new Clock(Extra::what($at), $from, $until, true);
     }
 }

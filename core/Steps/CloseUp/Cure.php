@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\CloseUp;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\CureStarted;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -44,25 +45,35 @@ final class Cure extends StepKind
     /** @return list<Form> */
     private function offered(Situation $at): array
     {
-        return $at->has('started') ? [] : $this->ever($at);
+        return $this->started($at) === null ? $this->ever($at) : [];
     }
 
     /** @return list<Form> */
     private function ever(Situation $at): array
     {
-        return [new Form('started', 'Joint is bolted up')];
+        return [CureStarted::asked()];
+    }
+
+    public function observes(): array
+    {
+        return [CureStarted::class];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('started') ? [] : [Obstacle::missing('not_started', 'Start the cure clock.')];
+        return $this->started($at) === null ? [Obstacle::missing('not_started', 'Start the cure clock.')] : [];
     }
 
     public function clock(Situation $at): ?Clock
     {
-        $started = $at->last('started');
+        $started = $this->started($at);
         $seconds = (int) (60.0 * (float) $at->step->params->number('minutes'));
 
-        return $started === null ? null : new Clock('Sealant cures', $started->at, $started->at + $seconds);
+        return $started === null ? null : new Clock('Sealant cures', $started->at(), $started->at() + $seconds);
+    }
+
+    private function started(Situation $at): ?CureStarted
+    {
+        return $at->latest(CureStarted::class);
     }
 }

@@ -76,7 +76,7 @@ final class FillLevel extends Poured
     /** @return list<Form> */
     private function offered(Situation $at): array
     {
-        [$volume, $vessel] = $this->vesselFields($at, VesselReading::VOLUME, 'Poured since, up to the mark', VesselUse::Measure);
+        [$volume, $vessel] = VesselReading::fields($at, 'Poured since, up to the mark', VesselUse::Measure);
 
         return [
             new Form(LevelReached::FORM, $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [

@@ -132,9 +132,9 @@ final class Routine extends Poured
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return ToppedUp::of($entry) !== null
-            ? [TopUp::line($at, $entry, 'Topped up after the routine', self::plusMinusMl($at, $entry))]
-            : [];
+        $topped = ToppedUp::of($entry);
+
+        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up after the routine', $topped->read->plusMinusMl($at))];
     }
 
     /** The times of its lines on top of the hands. */
@@ -175,7 +175,7 @@ final class Routine extends Poured
     private function levelForm(Situation $at): Form
     {
         return new Form(ToppedUp::FORM, 'Record the level', [
-            ...$this->vesselFields($at, VesselReading::VOLUME, 'Topped up to the mark', VesselUse::Measure),
+            ...VesselReading::fields($at, 'Topped up to the mark', VesselUse::Measure),
             TopUp::liquidField($at),
         ], closes: true);
     }

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\MakeSafe;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\AllSound;
 use Aqbel\Core\Observed\ConditionSeen;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Form;
@@ -56,12 +57,12 @@ final class Inspect extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [self::soundForm(), ConditionSeen::asked($at->circuit())];
+        return [AllSound::asked(), ConditionSeen::asked($at->circuit())];
     }
 
     public function observes(): array
     {
-        return [ConditionSeen::class];
+        return [ConditionSeen::class, AllSound::class];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -71,19 +72,14 @@ final class Inspect extends StepKind
         }
     }
 
-    private static function soundForm(): Form
-    {
-        return new Form('sound', 'All of it is good');
-    }
-
     public function atOnce(Situation $at): Form
     {
-        return self::soundForm();
+        return AllSound::asked();
     }
 
     public function obstacles(Situation $at): array
     {
-        return $this->condition($at) !== null || $at->has('sound')
+        return $this->condition($at) !== null || $at->observed(AllSound::class) !== []
             ? []
             : [Obstacle::missing('no_condition', 'Record what hoses, clamps and cap look like.')];
     }
@@ -92,7 +88,7 @@ final class Inspect extends StepKind
     {
         $found = $this->condition($at);
         if ($found === null) {
-            return $at->has('sound')
+            return $at->observed(AllSound::class) !== []
                 ? Verdict::pass('sound', 'Sound', 'Nothing to replace before the drain.')
                 : null;
         }

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\MakeSafe;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\PartAwaited;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Clock;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
 
@@ -25,8 +24,6 @@ final class PutRight extends Checklist
         'tank' => 'Tank cleaned until the level can be read',
         'pipes' => 'Weeping pipe mended or replaced',
     ];
-
-    private const LONGEST_WAIT_S = 3600.0 * 24 * 30;
 
     public function name(): string
     {
@@ -54,24 +51,19 @@ final class PutRight extends Checklist
     public function asks(Situation $at): array
     {
         return Form::offering(
-            $this->unticked($at) === [] ? [] : [...array_filter(parent::asks($at), fn (Form $form) => $form->offered), self::waitingForm()],
-            [...array_map(fn (Form $form) => $form->whole(), parent::asks($at)), self::waitingForm()],
+            $this->unticked($at) === [] ? [] : [...array_filter(parent::asks($at), fn (Form $form) => $form->offered), PartAwaited::asked()],
+            [...array_map(fn (Form $form) => $form->whole(), parent::asks($at)), PartAwaited::asked()],
         );
+    }
+
+    public function observes(): array
+    {
+        return [PartAwaited::class];
     }
 
     public function clock(Situation $at): ?Clock
     {
-        $waiting = $at->last('waiting');
-        if ($waiting === null || $this->unticked($at) === []) {
-            return null;
-        }
-
-        return new Clock(
-            "Part ordered: {$waiting->text('part')}",
-            $waiting->at,
-            $waiting->at + (int) $waiting->number('until'),
-            true,
-        );
+        return $this->unticked($at) === [] ? null : $at->latest(PartAwaited::class)?->clock();
     }
 
     /** One thing to be put right, in words. */
@@ -89,13 +81,5 @@ final class PutRight extends Checklist
         $items = $at->step->params->list('items');
 
         return array_combine($items, array_map(fn (string $item) => self::sayItem($at, $item), $items));
-    }
-
-    private static function waitingForm(): Form
-    {
-        return new Form('waiting', 'Wait for a part', [
-            Field::text('part', 'Which', true),
-            Field::duration('until', 'It comes in', Unit::Hour, self::LONGEST_WAIT_S),
-        ], false);
     }
 }

@@ -232,7 +232,7 @@ final class Rinse extends StepKind
     /** Records from before the cycles were steps of their own hold their water here. */
     public function ledger(Situation $at, Entry $entry): array
     {
-        return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
+        return RinseWater::lines($at, $entry);
     }
 
     public function labour(Step $step, Choices $choices): Minutes

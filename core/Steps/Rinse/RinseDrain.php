@@ -11,13 +11,12 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
 use Aqbel\Core\Judged\RinseNeeded;
+use Aqbel\Core\Observed\RinseWaterOut;
+use Aqbel\Core\Observed\Runs;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
@@ -67,15 +66,17 @@ final class RinseDrain extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [new Form('water_out', 'Record water out', [
-            ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-            Field::answer('runs', 'It runs', RinseWater::RUNS),
-        ])];
+        return [RinseWaterOut::asked($at, 'Record water out')];
+    }
+
+    public function observes(): array
+    {
+        return [RinseWaterOut::class];
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
+        return RinseWater::lines($at, $entry);
     }
 
     /** One rinse more, as it was decided. */
@@ -86,12 +87,13 @@ final class RinseDrain extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('water_out') ? [] : [Obstacle::missing('no_volume', 'Record the rinse water that came out.')];
+        return $at->observed(RinseWaterOut::class) !== [] ? [] : [Obstacle::missing('no_volume', 'Record the rinse water that came out.')];
     }
 
     public function figure(Situation $at): Figure
     {
-        $out = $at->sum('water_out', 'volume');
+        $told = $at->observed(RinseWaterOut::class);
+        $out = array_sum(array_map(fn (RinseWaterOut $some) => $some->read->ml, $told));
         $expected = max(
             0.0,
             $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $out - Plan::of($at)->predicted->retainedMl - DrainsInTurn::keptByShutMl($at->job),
@@ -99,7 +101,7 @@ final class RinseDrain extends StepKind
 
         return new Figure(
             'Came out',
-            $at->has('water_out') ? $out : null,
+            $told === [] ? null : $out,
             Dimension::Volume,
             Origin::Measured,
             $expected,
@@ -109,7 +111,7 @@ final class RinseDrain extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $last = $at->last('water_out');
+        $last = $at->latest(RinseWaterOut::class);
         if ($last === null) {
             return null;
         }
@@ -135,9 +137,7 @@ final class RinseDrain extends StepKind
             : Verdict::wait(
                 'not_clear',
                 'Not clear yet',
-                'It still runs '.lcfirst(
-                    RinseWater::RUNS[$last->text('runs')] ?? $last->text('runs'),
-                ).'. Another rinse is added.',
+                ($last->runs === null ? 'Nobody said that it runs clear.' : 'It still runs '.lcfirst($last->runs->label()).'.').' Another rinse is added.',
             );
     }
 
@@ -151,6 +151,6 @@ final class RinseDrain extends StepKind
     {
         $rest = RinsePart::rest($at->step);
 
-        return $rest !== [] || $at->last('water_out')?->text('runs') === 'clear' ? $rest : [RinsePart::WATER];
+        return $rest !== [] || $at->latest(RinseWaterOut::class)?->runs === Runs::Clear ? $rest : [RinsePart::WATER];
     }
 }

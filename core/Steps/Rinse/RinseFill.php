@@ -9,11 +9,9 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Observed\RinseWaterIn;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Steps\StepKind;
@@ -56,36 +54,33 @@ final class RinseFill extends StepKind
     public function asks(Situation $at): array
     {
         $likely = match (true) {
-            $this->withCleaner($at) => 'cleaner',
-            $this->isLast($at) => 'pure',
-            default => 'tap',
+            $this->withCleaner($at) => RinseWaterIn::CLEANER,
+            $this->isLast($at) => RinseWaterIn::PURE,
+            default => RinseWaterIn::TAP,
         };
 
-        return [new Form('water_in', 'Record water in', [
-            ...$this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix),
-            Field::choice(
-                'water',
-                'It is',
-                ['tap' => 'Tap water', 'pure' => 'Distilled or deionised', 'cleaner' => 'With cleaner'],
-                $likely,
-            ),
-        ])];
+        return [RinseWaterIn::asked($at, $likely)];
+    }
+
+    public function observes(): array
+    {
+        return [RinseWaterIn::class];
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        return RinseWater::lines($entry, self::plusMinusMl($at, $entry));
+        return RinseWater::lines($at, $entry);
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->has('water_in') ? [] : [Obstacle::missing('no_volume', 'Record the water that went in.')];
+        return $at->observed(RinseWaterIn::class) !== [] ? [] : [Obstacle::missing('no_volume', 'Record the water that went in.')];
     }
 
     public function figure(Situation $at): Figure
     {
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
-        $in = $at->sum('water_in', 'volume');
+        $in = array_sum(array_map(fn (RinseWaterIn $some) => $some->read->ml, $at->observed(RinseWaterIn::class)));
         $room = max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl + $in);
 
         return new Figure('In so far', $in, Dimension::Volume, Origin::Measured, $room, 'room for');

@@ -10,10 +10,12 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Observed\RanThrough;
-use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Observed\RinseWaterIn;
+use Aqbel\Core\Observed\RinseWaterOut;
+use Aqbel\Core\Observed\Runs;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -60,33 +62,29 @@ final class RinseFlow extends StepKind
 
     public function asks(Situation $at): array
     {
-        $through = RanThrough::asked(RinseWater::RUNS);
-        $in = new Form('water_in', 'Water in, measured', $this->vesselFields($at, 'volume', 'Poured in', VesselUse::Mix), false);
-        $out = new Form('water_out', 'Water out, measured', [
-            ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-            Field::answer('runs', 'It runs', RinseWater::RUNS),
-        ], $at->has('water_in'));
+        $isMeasured = $at->observed(RinseWaterIn::class) !== [];
+        $through = RanThrough::asked();
+        $in = RinseWaterIn::askedWhereMeasured($at);
+        $out = RinseWaterOut::asked($at, 'Water out, measured', $isMeasured);
 
-        return Form::offering([$at->has('water_in') ? null : $through, $in, $at->has('water_in') ? $out : null], [$through, $in, $out]);
+        return Form::offering([$isMeasured ? null : $through, $in, $isMeasured ? $out : null], [$through, $in, $out]);
     }
 
     public function observes(): array
     {
-        return [RanThrough::class];
+        return [RanThrough::class, RinseWaterIn::class, RinseWaterOut::class];
     }
 
     public function ledger(Situation $at, Entry $entry): array
     {
-        $through = RanThrough::of($entry);
-
-        return $through === null ? RinseWater::lines($entry, self::plusMinusMl($at, $entry)) : RinseWater::through($through, $at->circuit()->capacityMl());
+        return RinseWater::lines($at, $entry);
     }
 
     public function obstacles(Situation $at): array
     {
         return match (true) {
             $this->runs($at) === null => [Obstacle::missing('no_volume', 'Say how it runs once it has gone through.')],
-            $this->runs($at) !== 'clear' => [
+            $this->runs($at) !== Runs::Clear => [
                 Obstacle::missing('not_clear', 'It does not run clear yet. Let more water through, or give a reason.'),
             ],
             default => [],
@@ -94,11 +92,12 @@ final class RinseFlow extends StepKind
     }
 
     /** How it ran out the last time; null where nobody said. */
-    private function runs(Situation $at): ?string
+    private function runs(Situation $at): ?Runs
     {
-        $said = array_filter($at->entries(), fn (Entry $entry) => $entry->text(RanThrough::RUNS) !== '');
+        $told = Told::inOrder([...$at->observed(RanThrough::class), ...$at->observed(RinseWaterOut::class)]);
+        $said = array_filter($told, fn (RanThrough|RinseWaterOut $some) => $some->runs !== null);
 
-        return $said === [] ? null : $said[array_key_last($said)]->text(RanThrough::RUNS);
+        return $said === [] ? null : end($said)->runs;
     }
 
     public function orders(Situation $at): array
@@ -114,7 +113,7 @@ final class RinseFlow extends StepKind
         }
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
 
-        return $runs === 'clear'
+        return $runs === Runs::Clear
             ? Verdict::pass(
                 'clear',
                 'Runs clear',

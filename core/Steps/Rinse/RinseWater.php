@@ -5,37 +5,47 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Rinse;
 
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\RanThrough;
+use Aqbel\Core\Observed\RinseWaterIn;
+use Aqbel\Core\Observed\RinseWaterOut;
 
-/** Rinse water into the circuit and out of it again. */
+/** Rinse water into the circuit and out of it again, in the one balance over all of it. */
 final class RinseWater
 {
-    /** @var array<string, string> how it runs out */
-    public const RUNS = ['clear' => 'Clear', 'coloured' => 'Coloured', 'film' => 'With a film'];
-
     /** @return list<Line> */
-    public static function lines(Entry $entry, float $plusMinusMl): array
+    public static function lines(Situation $at, Entry $entry): array
     {
-        $ml = $entry->number('volume') ?? 0.0;
+        $in = RinseWaterIn::of($entry);
+        $out = RinseWaterOut::of($entry);
+        $through = RanThrough::of($entry);
 
-        return match ($entry->form) {
-            'water_in' => [new Line('Rinse water in', $ml, $plusMinusMl, 0.0)],
-            'water_out' => [new Line('Rinse water out', -$ml, $plusMinusMl, null)],
-            default => [],
-        };
+        return [
+            ...($in === null ? [] : [self::in($in->read->ml, $in->read->plusMinusMl($at))]),
+            ...($out === null ? [] : [self::out($out->read->ml, $out->read->plusMinusMl($at))]),
+            ...($through === null ? [] : self::through($through->aboutMl ?? $at->circuit()->capacityMl())),
+        ];
     }
 
     /**
-     * Through and out again: what stays inside is as much as before, and water by so much as ran through.
+     * What stays inside is as much as before, and water by so much as ran through: where nobody says how much, it was
+     * all wet once.
      *
-     * @param  float  $usualMl  where nobody says how much: it was all wet once
      * @return list<Line>
      */
-    public static function through(RanThrough $water, float $usualMl): array
+    private static function through(float $ml): array
     {
-        $ml = $water->aboutMl ?? $usualMl;
+        return [self::in($ml, 0.0), self::out($ml, 0.0)];
+    }
 
-        return [new Line('Rinse water in', $ml, 0.0, 0.0), new Line('Rinse water out', -$ml, 0.0, null)];
+    private static function in(float $ml, float $plusMinusMl): Line
+    {
+        return new Line('Rinse water in', $ml, $plusMinusMl, 0.0);
+    }
+
+    private static function out(float $ml, float $plusMinusMl): Line
+    {
+        return new Line('Rinse water out', -$ml, $plusMinusMl, null);
     }
 }

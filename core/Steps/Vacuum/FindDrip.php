@@ -13,10 +13,8 @@ use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\DripSeen;
 use Aqbel\Core\Observed\ToppedForTest;
-use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
-use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
@@ -98,7 +96,7 @@ final class FindDrip extends StepKind
     public function asks(Situation $at): array
     {
         $isTopped = $at->latest(ToppedForTest::class) !== null;
-        $topped = $this->toppedForm($at)->aside($isTopped);
+        $topped = ToppedForTest::asked($at)->aside($isTopped);
         $seen = DripSeen::asked()->aside(! $isTopped);
         $tests = $this->canPress($at) ? $this->test->forms($at) : [];
 
@@ -108,7 +106,7 @@ final class FindDrip extends StepKind
                 $tests !== [] && ! $this->isTested($at) => [...$tests, $seen],
                 default => [$seen, ...$tests, $topped],
             },
-            [$this->toppedForm($at), DripSeen::asked(), ...$this->test->everything($at)],
+            [ToppedForTest::asked($at), DripSeen::asked(), ...$this->test->everything($at)],
         );
     }
 
@@ -128,7 +126,7 @@ final class FindDrip extends StepKind
         $fraction = $topped?->water === true ? 0.0 : Plan::of($at)->choices->presumedFraction($at->circuit());
 
         return $topped === null ? [] : [
-            new Line('Topped up for the leak test', $topped->ml, self::plusMinusMl($at, $entry), $fraction, $topped->water ? 0.0 : 1.0),
+            new Line('Topped up for the leak test', $topped->ml(), $topped->plusMinusMl($at), $fraction, $topped->water ? 0.0 : 1.0),
         ];
     }
 
@@ -217,10 +215,5 @@ final class FindDrip extends StepKind
     private function canPress(Situation $at): bool
     {
         return Plan::of($at)->choices->has(Tool::PressureTester);
-    }
-
-    private function toppedForm(Situation $at): Form
-    {
-        return ToppedForTest::asked($this->vesselFields($at, VesselReading::VOLUME, 'Topped up', VesselUse::Measure));
     }
 }

@@ -12,11 +12,8 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\WaterCameOut;
-use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
@@ -66,10 +63,7 @@ final class WaterOut extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [new Form(WaterCameOut::FORM, 'Record water out', [
-            ...$this->vesselFields($at, 'volume', 'Came out', VesselUse::Drain),
-            $at->observed(WaterCameOut::class) !== [] ? null : Field::check('shut', 'Every drain point closed again', true),
-        ], closes: true)];
+        return [WaterCameOut::asked($at)];
     }
 
     public function ledger(Situation $at, Entry $entry): array
