@@ -14,6 +14,8 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Observed\DrainRan;
+use Aqbel\Core\Plan\LikelyRuns;
+use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\AnyTime\Finding;
@@ -130,7 +132,14 @@ final readonly class Projection
                 $lanes[] = new Lane($hands, $minutes);
             }
         };
+        $further = $this->furtherRuns($state);
         foreach ($state->steps as $id => $step) {
+            // They would come before what proves it.
+            if ($further !== null && $step->stage->value >= Stage::Prove->value) {
+                $add(true, $further->hands);
+                $add(false, $further->wait);
+                $further = null;
+            }
             if (! isset($state->closed[$id]) && ! ($running && $id === $inHand->id)) {
                 $labour = $this->kinds->labour($step, Plan::of($state)->choices);
                 $add(true, $labour->hands);
@@ -139,6 +148,14 @@ final readonly class Projection
         }
 
         return $lanes;
+    }
+
+    /** Runs that are likely on top of those in the sequence, as long as none has told; from then on what was seen orders them. */
+    private function furtherRuns(JobState $state): ?Minutes
+    {
+        $ran = array_filter($state->stepsOf('heat_cycle'), fn (Step $step) => isset($state->closed[$step->id]));
+
+        return $ran === [] ? LikelyRuns::of(Plan::of($state), $state->circuit, $this->kinds)->further() : null;
     }
 
     /** Where coolant and air stand now: measured where measured, from the model where not. */

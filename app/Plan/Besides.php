@@ -140,9 +140,9 @@ final readonly class Besides
     private function schoolRow(ComparedSchool $row): SchoolRow
     {
         return new SchoolRow(
-            $row->school->label(), $row->heatCycles > 1 ? "{$row->heatCycles} heat cycles" : '',
+            $row->school->label(), $row->runs->likely > 1 ? "likely {$row->runs->likely} runs" : '',
             ($row->fill->estimate ? '~' : '').$this->range($row->fill->airLowMl(), $row->fill->airHighMl()),
-            Hours::of($row->minutes->hands), Hours::of($row->minutes->total()), $row === $this->comparison->recommended,
+            Hours::of($row->likelyMinutes()->hands), Hours::of($row->likelyMinutes()->total()), $row === $this->comparison->recommended,
             $row->school->id(), $row->school->runs(), $row->school->id() === $this->plan->school->id(),
         );
     }

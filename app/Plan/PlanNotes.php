@@ -8,6 +8,7 @@ use App\Models\LastJob;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\LikelyRuns;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WhatHangsOn;
@@ -40,6 +41,7 @@ final readonly class PlanNotes
             $this->nothingDrained(),
             $this->outOfReach(),
             $this->due(),
+            $this->runs(),
             ...array_map($this->tie(...), $this->plan->fill->ties),
         ]));
     }
@@ -130,6 +132,27 @@ final readonly class PlanNotes
             $old === null ? '' : 'wait',
             "{$content->verdict()}.",
             "{$content->reason()} {$may}Wanted: {$wanted}.",
+        );
+    }
+
+    /** Each further run is ordered by what was seen, and takes hours: how likely that is decides what else is begun today. */
+    private function runs(): ?Note
+    {
+        $runs = LikelyRuns::of($this->plan, $this->circuit, $this->kinds);
+        $looks = $this->plan->school->looks();
+        $inTen = (int) round(10.0 * $runs->enough);
+        $how = match (true) {
+            $inTen >= 10 => 'Nearly always that is enough.',
+            $inTen <= 0 => 'Seldom that is enough here.',
+            default => "In about {$inTen} of 10 such fills that is enough.",
+        };
+        $more = $runs->likely > $runs->planned ? " Likely {$runs->likely} in all." : '';
+
+        return $looks === 0 ? null : new Note(
+            'timer',
+            '',
+            $looks === 1 ? 'One run, a cold look and a drive.' : "{$looks} runs, each with a cold look, and a drive.",
+            "More only if a proof is missing or the cold level still takes coolant. {$how}{$more} Each further run: ".Hours::of($runs->each->total()).', of which hands '.Hours::of($runs->each->hands).'.',
         );
     }
 

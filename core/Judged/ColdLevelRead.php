@@ -14,6 +14,8 @@ use Aqbel\Core\Observed\LastRun;
 use Aqbel\Core\Observed\LookedUnder;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\Vented;
+use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\WarmUp;
 
 /**
  * The level read cold after a run: what it took beyond what the coolant shrank by, against the rounds before, and
@@ -54,6 +56,7 @@ final readonly class ColdLevelRead implements Judgement
         if ($topUps === []) {
             return null;
         }
+        [$tookMl, $shrank] = [ToppedUp::sumMl($topUps), Contraction::at($at)];
         $series = TopUpSeries::of($at);
         $round = $at->step->params->has('round');
         $cycle = $round ? $at->job->before($at->step, 'heat_cycle') : null;
@@ -71,8 +74,9 @@ final readonly class ColdLevelRead implements Judgement
         $settled = $series->verdict === TopUpVerdict::Settled;
         $code = match (true) {
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
-            $settled && $unproven === null => ColdLevelCode::Settled,
+            $settled && $unproven === null && self::isQuietEnough($at) => ColdLevelCode::Settled,
             $ended !== null && $unproven !== Unproven::Stopped && $unproven !== Unproven::Dripped => ColdLevelCode::EndedByChoice,
+            $settled && $unproven === null => ColdLevelCode::QuietSoFar,
             $unproven === Unproven::NotRun => ColdLevelCode::NothingRan,
             ! $round && $stopped === null => ColdLevelCode::WorkingOut,
             default => ColdLevelCode::AnotherCycle,
@@ -80,14 +84,40 @@ final readonly class ColdLevelRead implements Judgement
 
         return new self(
             $code,
-            ToppedUp::sumMl($topUps),
-            Contraction::at($at),
+            $tookMl,
+            $shrank,
             $series,
             $unproven,
             $run,
             $ended?->why,
             [...$topUps, ...$run?->restsOn() ?? []],
         );
+    }
+
+    /**
+     * Whether so many looks in a row took nothing as its way wants to see. Under a loose cap every run was such a look, and under a
+     * funnel every run that showed all; after the drive it is the last one.
+     */
+    private static function isQuietEnough(Situation $at): bool
+    {
+        $school = Plan::of($at)->school;
+        $wanted = ! $at->step->params->has('round') || $school->warmUp() === WarmUp::LooseCap ? 1 : $school->looks();
+        $step = $school->warmUp()->staysWarm() ? $at->job->before($at->step, 'heat_cycle') : $at->step;
+        for ($quiet = 1; $quiet < $wanted; $quiet++) {
+            $step = $step === null ? null : $at->job->before($step, $step->kind);
+            if ($step === null || ! self::wasQuiet($at->seenFrom($step))) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    private static function wasQuiet(Situation $at): bool
+    {
+        return $at->step->kind === 'heat_cycle'
+            ? HotRun::of($at)?->proves() === true
+            : in_array(self::judge($at, null)?->code, [ColdLevelCode::Settled, ColdLevelCode::QuietSoFar], true);
     }
 
     /** Whether it dripped after the run before a step. */

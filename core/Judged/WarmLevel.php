@@ -12,6 +12,7 @@ use Aqbel\Core\Observed\Capped;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\StandsAtLine;
 use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
 
 /** The level after a run under a resting cap, by what it took: all that went in during the run and after it. */
@@ -48,12 +49,32 @@ final readonly class WarmLevel implements Judgement
         $code = match (true) {
             $after === [] => $capped ? WarmLevelCode::CappedEarly : WarmLevelCode::NotLooked,
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => WarmLevelCode::NotAir,
-            $took <= TopUpSeries::settledMl($at) => WarmLevelCode::Settled,
+            $took <= TopUpSeries::settledMl($at) && self::isQuietEnough($at) => WarmLevelCode::Settled,
             $capped => WarmLevelCode::CappedEarly,
             default => WarmLevelCode::AnotherWarmUp,
         };
 
         return new self($code, $took, $after !== [], $series, [$off, ...$after]);
+    }
+
+    /** Whether so many runs in a row took nothing as its way wants to see, this one with them. */
+    private static function isQuietEnough(Situation $at): bool
+    {
+        $step = $at->step;
+        for ($quiet = 1; $quiet < Plan::of($at)->school->looks(); $quiet++) {
+            $step = $at->job->before($step, $step->kind);
+            $before = $step === null ? null : $at->seenFrom($step);
+            if ($before === null || ToppedUp::sumMl($before->observed(ToppedUp::class)) > TopUpSeries::settledMl($before)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function tookNothing(Situation $at): bool
+    {
+        return $this->tookMl <= TopUpSeries::settledMl($at);
     }
 
     public function code(): string

@@ -9,7 +9,7 @@ use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
-/** Something a person decides and says why: one press, and a reason in words. */
+/** Something a person decides and says why: one press, and a reason in words where nothing that was seen gives it. */
 abstract readonly class Decided extends Report
 {
     /** Name of the form. */
@@ -30,8 +30,9 @@ abstract readonly class Decided extends Report
         return $line->form === static::FORM ? new static(Told::by($line), $line->text(self::WHY)) : null;
     }
 
-    final public static function asked(): Form
+    /** @param  bool  $needsWhy  where what was seen speaks for it, a press is enough */
+    final public static function asked(bool $needsWhy = true): Form
     {
-        return new Form(static::FORM, static::BUTTON, [Field::text(self::WHY, 'Why', true)], false);
+        return new Form(static::FORM, static::BUTTON, [Field::text(self::WHY, 'Why', $needsWhy)], false);
     }
 }

@@ -41,9 +41,8 @@ final readonly class Comparison
             $unfit += $misfit !== null && $school->runs() ? [$school->label() => $misfit] : [];
             if ($misfit === null) {
                 $plan = $planner->by($school, $on);
-                $cycles = count(array_filter($plan->steps, fn (Step $s) => $s->kind === 'heat_cycle'));
                 $minutes = $plan->minutes($planner->kinds)->plus($school->besides($choices));
-                $rows[self::work($plan, $circuit)] = new ComparedSchool($school, $plan->fill, $minutes, $cycles);
+                $rows[self::work($plan, $circuit)] = new ComparedSchool($school, $plan->fill, $minutes, LikelyRuns::of($plan, $circuit, $planner->kinds));
             }
         }
         usort($rows, fn (ComparedSchool $a, ComparedSchool $b) => self::rank($a) <=> self::rank($b));
@@ -86,7 +85,7 @@ final readonly class Comparison
         $where = implode(', ', array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS));
 
         return "No way here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} "
-            ."with {$best->heatCycles} heat cycles is {$soonest}"
+            .'with '.($best->runs->likely === 1 ? 'one run' : "likely {$best->runs->likely} runs")." is {$soonest}"
             .($where === '' ? '.' : ", its air at {$where}.")
             .($this->least === $best ? '' : " {$this->least->school->label()} leaves least, "
                 .self::airOf($this->least->fill, $volume).'.');
@@ -110,12 +109,14 @@ final readonly class Comparison
     {
         $kinds = array_map(fn (Step $step) => $step->kind, $plan->steps);
 
-        return serialize([$plan->school->pours($circuit, $plan->choices), $kinds, $plan->fill->airMl]);
+        return serialize([$plan->school->pours($circuit, $plan->choices), $kinds, $plan->school->warmUp()->name, $plan->fill->airMl]);
     }
 
     /** @return array{float, float, float} */
     private static function rank(ComparedSchool $row): array
     {
-        return [$row->minutes->total(), $row->minutes->hands, $row->fill->airMl];
+        $minutes = $row->likelyMinutes();
+
+        return [$minutes->total(), $minutes->hands, $row->fill->airMl];
     }
 }

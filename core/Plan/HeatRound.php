@@ -25,7 +25,7 @@ final class HeatRound
         $of = fn (int $round): array => self::steps($round, $by === WarmUp::VentBetween ? $vent : '');
         $steps = array_merge(...array_map($of, range(1, $rounds)));
         $last = array_map(fn (Step $step) => $step->id, $of($rounds));
-        if ($by !== WarmUp::LooseCap && $by !== WarmUp::UnderFunnel) {
+        if (! $by->staysWarm()) {
             return $steps;
         }
         $steps = array_values(array_filter(

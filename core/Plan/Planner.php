@@ -116,7 +116,8 @@ final readonly class Planner
         $choices = $on->choices;
         $materials = new Materials($on->circuit, $choices, $school);
         $drained = $on->predicted->drains !== [];
-        $cycles = $school->heatCycles($fill, $choices->airLimitMl($on->circuit));
+        $cycles = $school->looks();
+        $filled = $school->steps($on, $fill);
         $when = fn (bool $needed, string $id, string $kind, Stage $stage, Values $about = new Values): ?Step => $needed ? new Step($id, $kind, $stage, $about) : null;
 
         return $this->gated(array_values(array_filter([
@@ -146,9 +147,9 @@ final readonly class Planner
             ),
             new Step('close_up', 'close_up', Stage::CloseUp),
             new Step('mix', 'mix', Stage::Mix),
-            ...$school->steps($on, $fill),
+            ...$filled,
             self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
-            ...HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? ''),
+            ...self::lowered($filled, HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? '')),
             // Under a funnel there was no neck to put the tester on before.
             $when(
                 $school->warmUp() === WarmUp::UnderFunnel && $choices->has(Tool::PressureTester),
@@ -168,6 +169,24 @@ final readonly class Planner
             new Step('dispose', 'dispose', Stage::HandOver),
             new Step('sign_off', 'sign_off', Stage::HandOver),
         ])));
+    }
+
+    /**
+     * A nose that its way keeps up for the first run comes down when that is shut off, before a level is read cold.
+     *
+     * @param  list<Step>  $filled
+     * @param  list<Step>  $rounds
+     * @return list<Step>
+     */
+    private static function lowered(array $filled, array $rounds): array
+    {
+        $kinds = array_map(fn (Step $step) => $step->kind, $filled);
+        if (! in_array('raise', $kinds, true) || in_array('lower', $kinds, true)) {
+            return $rounds;
+        }
+        $first = array_slice($rounds, 0, 1);
+
+        return [...$first, new Step('lower', 'lower', $first === [] ? Stage::Fill : Stage::Cool), ...array_slice($rounds, 1)];
     }
 
     /** @param  list<string>  $covers */

@@ -51,7 +51,10 @@ interface School
     /** How it is warmed up, and topped up meanwhile. */
     public function warmUp(): WarmUp;
 
-    /** Heat cycles that are planned for the air it leaves; those not needed fall away on the way. */
+    /** How many cold levels in a row have to take nothing before its runs end; so many runs are planned. */
+    public function looks(): int;
+
+    /** Heat cycles that the air it leaves will likely want. */
     public function heatCycles(PredictedFill $fill, float $limitMl): int;
 
     /** Hands and waits that no step of it stands for. */

@@ -28,6 +28,12 @@ enum WarmUp
     /** By the neck’s own kind; after each cool-down a vent is cracked. */
     case VentBetween;
 
+    /** Whether its runs follow each other warm, and it is cooled down after the last. */
+    public function staysWarm(): bool
+    {
+        return $this === self::LooseCap || $this === self::UnderFunnel;
+    }
+
     public function neck(NeckType $type): Neck
     {
         return match ($this) {

@@ -112,6 +112,11 @@ abstract class Poured implements School
         return WarmUp::Usual;
     }
 
+    public function looks(): int
+    {
+        return 1;
+    }
+
     public function heatCycles(PredictedFill $fill, float $limitMl): int
     {
         return Purging::cycles($fill->airMl, $limitMl);

@@ -12,7 +12,7 @@ enum RunsUntil: string
 
     case OneRun = 'one_run';
 
-    /** As many as the air wants, and one that brings nothing more. */
+    /** Two runs in a row that bring nothing more. */
     case QuietTwice = 'quiet_twice';
 
     public function label(): string
@@ -24,13 +24,13 @@ enum RunsUntil: string
         };
     }
 
-    /** @param  int  $planned  by the air that is left */
-    public function cycles(int $planned): int
+    /** Cold levels in a row that have to take nothing. */
+    public function looks(): int
     {
         return match ($this) {
             self::Tight => 0,
             self::OneRun => 1,
-            self::QuietTwice => max(2, $planned),
+            self::QuietTwice => 2,
         };
     }
 }

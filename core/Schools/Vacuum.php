@@ -129,6 +129,11 @@ final class Vacuum implements School
         return WarmUp::Usual;
     }
 
+    public function looks(): int
+    {
+        return 1;
+    }
+
     public function heatCycles(PredictedFill $fill, float $limitMl): int
     {
         return 1;

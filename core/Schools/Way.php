@@ -172,10 +172,8 @@ final readonly class Way implements School
             if ($step->kind === 'pressure_test' && $this->warmedBy === WarmedBy::UnderFunnel) {
                 continue;
             }
-            if ($step->kind === 'fill_level' && $this->has(Aid::Raise)) {
-                $steps[] = new Step('lower', 'lower', Stage::Fill);
-            }
-            $steps[] = $step;
+            $squeezed = $step->kind === 'fill_level' && $this->has(Aid::Squeeze);
+            $steps[] = $squeezed ? new Step($step->id, $step->kind, $step->stage, $step->params->with(Aid::Squeeze->value, true)) : $step;
             if ($step->kind === 'fill_level' && $this->has(Aid::VentPressure)) {
                 $steps[] = new Step('vent_under_pressure', 'vent_under_pressure', Stage::Fill);
             }
@@ -185,6 +183,7 @@ final readonly class Way implements School
             }
         }
         $kinds = array_map(fn (Step $step) => $step->kind, $steps);
+        // It stays up until the first run has shown all.
         $first = $this->has(Aid::Raise) && ! in_array('raise', $kinds, true) ? [new Step('raise', 'raise', Stage::Fill)] : [];
         $funnel = $this->warmedBy === WarmedBy::UnderFunnel && ! in_array('funnel', $kinds, true) ? [new Step('funnel', 'funnel', Stage::Fill)] : [];
 
@@ -196,9 +195,14 @@ final readonly class Way implements School
         return $this->warmedBy->warmUp();
     }
 
+    public function looks(): int
+    {
+        return $this->until->looks();
+    }
+
     public function heatCycles(PredictedFill $fill, float $limitMl): int
     {
-        return $this->until->cycles(Purging::cycles($fill->airMl, $limitMl));
+        return $this->looks() === 0 ? 0 : max($this->looks(), $this->by->heatCycles($fill, $limitMl));
     }
 
     public function besides(Choices $choices): Minutes

@@ -90,6 +90,8 @@ final class RunWords
             $level->code === WarmLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', 'About '
                 ."{$at->say($level->series->leakMlPerCycle, Unit::Millilitre)} goes each time and does not shrink: no warm-up cures that."
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
+            $level->tookNothing($at) => Verdict::wait($level->code(), 'Once more', "It took {$took}, no more than reading error; this way ends when two runs in a row do. "
+                .'The cap stays loose; finish this step, the next run follows.'),
             default => Verdict::wait($level->code(), 'Another warm-up', "It took {$took}{$toCome}. The cap stays loose; finish this step, "
                 .'the next run follows.'),
         };

@@ -293,7 +293,10 @@ final class DemoAnswers
         return match ($by) {
             WarmUp::Usual, WarmUp::VentBetween, WarmUp::UnderFunnel => [...$answers, $off],
             WarmUp::OpenNeck => [...$answers, ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => self::liquid($at)], 1], ['capped', [], 1], $off],
-            WarmUp::LooseCap => [...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => self::liquid($at)], 2], ['capped', [], 600]],
+            WarmUp::LooseCap => [
+                ...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => self::liquid($at)], 2],
+                ...$at->step->params->whole('round') >= Plan::of($at)->school->looks() ? [['capped', [], 600]] : [],
+            ],
         };
     }
 

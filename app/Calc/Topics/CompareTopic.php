@@ -92,8 +92,8 @@ final class CompareTopic implements Topic
         return [
             'school' => $row->school->id(), 'air_ml' => $row->fill->airMl, 'air_low_ml' => $row->fill->airLowMl(), 'air_high_ml' => $row->fill->airHighMl(),
             'pockets' => array_map(FillTopic::pocket(...), $row->fill->pockets),
-            'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->minutes->hands, 'total_min' => $row->minutes->total(),
-            'heat_cycles' => $row->heatCycles, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
+            'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->likelyMinutes()->hands, 'total_min' => $row->likelyMinutes()->total(),
+            'heat_cycles' => $row->runs->likely, 'one_is_enough' => $row->runs->enough, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
         ];
     }
 

@@ -10,6 +10,7 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\AirRanges;
 use Aqbel\Core\Plan\Groundwork;
+use Aqbel\Core\Plan\LikelyRuns;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\PredictedDrain;
@@ -72,6 +73,7 @@ final class PlanTopic implements Topic
         $plan = $planner->by($school, $on);
         $air = $ranges->of($plan);
         $minutes = $plan->minutes($planner->kinds)->plus($school->besides($plan->choices));
+        $runs = LikelyRuns::of($plan, $on->circuit, $planner->kinds);
 
         return [
             'school' => $school->id(),
@@ -84,7 +86,10 @@ final class PlanTopic implements Topic
             'coolant_ml' => $plan->fill->coolantMl,
             'hands_min' => $minutes->hands,
             'total_min' => $minutes->total(),
-            'heat_cycles' => count(array_filter($plan->steps, fn (Step $step) => $step->kind === 'heat_cycle')),
+            'heat_cycles' => $runs->planned,
+            'likely_heat_cycles' => $runs->likely,
+            'one_is_enough' => $runs->enough,
+            'each_further_min' => $runs->each->total(),
         ];
     }
 

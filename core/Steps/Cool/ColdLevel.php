@@ -85,9 +85,10 @@ final class ColdLevel extends StepKind
 
     public function asks(Situation $at): array
     {
-        $code = $this->judgement($at)?->code;
+        $level = $this->judgement($at);
+        $goesOn = in_array($level?->code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true);
         $offered = self::isOpen($at)
-            ? [$this->toppedForm($at), LevelSeen::asked()->aside(), $code === ColdLevelCode::AnotherCycle ? LastRun::asked() : null]
+            ? [$this->toppedForm($at), LevelSeen::asked()->aside(), $goesOn ? LastRun::asked($level->unproven !== null) : null]
             : [$this->toppedForm($at), NeckOpened::asked()->aside()];
 
         return Form::offering($offered, [NeckOpened::asked(), $this->toppedForm($at, true), LevelSeen::asked(), LastRun::asked()]);
@@ -167,13 +168,19 @@ final class ColdLevel extends StepKind
                 .'goes each time and does not shrink: no cycle cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
             ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', "{$took} is reading error. No further cycle."),
+            ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', "{$took} is reading error. This way ends when two looks in a row take nothing: ".self::nextRun($at)),
             ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
             ColdLevelCode::NothingRan => Verdict::wait($level->code(), 'It never ran', "{$took}: a level that no run came before tells nothing of air."),
-            ColdLevelCode::EndedByChoice => Verdict::wait($level->code(), 'The last run, by choice', trim("“{$level->because}” It took {$took}. "
+            ColdLevelCode::EndedByChoice => Verdict::wait($level->code(), 'The last run, by choice', trim(($level->because === '' ? '' : "“{$level->because}” ")."It took {$took}. "
                 .self::unproven($at, $level))),
             ColdLevelCode::AnotherCycle => Verdict::wait($level->code(), 'Another cycle', trim(self::so($at, $level, $took).' '.self::unproven($at, $level))
-                .' Finish this step: '.(Rounds::nextIsPlanned($at) ? 'the next heat cycle follows.' : 'the next heat cycle is added.')),
+                .' Finish this step: '.self::nextRun($at)),
         };
+    }
+
+    private static function nextRun(Situation $at): string
+    {
+        return Rounds::nextIsPlanned($at) ? 'the next heat cycle follows.' : 'the next heat cycle is added.';
     }
 
     private static function shrank(Situation $at, ColdLevelRead $level): string
@@ -215,7 +222,7 @@ final class ColdLevel extends StepKind
             return isset($at->job->steps[$id]) ? [] : [new Step($id, 'find_drip', $at->step->stage)];
         }
 
-        return $code === ColdLevelCode::AnotherCycle && ! Rounds::nextIsPlanned($at) ? Rounds::next($at) : [];
+        return in_array($code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true) && ! Rounds::nextIsPlanned($at) ? Rounds::next($at) : [];
     }
 
     /** Rounds that were planned for air which has worked out, or that somebody says are not needed. */

@@ -23,7 +23,8 @@ final class Rounds
     /** @return list<Step> one round more, and the drive once more behind it where it came after the drive */
     public static function next(Situation $at): array
     {
-        $next = 1 + max([0, ...array_map(fn (Step $step) => $step->params->whole('round'), $at->job->stepsOf('heat_cycle'))]);
+        $numbered = [...$at->job->stepsOf('heat_cycle'), ...$at->job->stepsOf('cold_level')];
+        $next = 1 + max([0, ...array_map(fn (Step $step) => $step->params->whole('round'), $numbered)]);
 
         return [...HeatRound::steps($next, self::vent($at)), ...self::of($at) === null ? self::drivenAgain($next) : []];
     }

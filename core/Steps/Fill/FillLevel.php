@@ -20,6 +20,7 @@ use Aqbel\Core\Observed\Poured as Drawn;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VentAsked;
 use Aqbel\Core\Observed\VesselReading;
+use Aqbel\Core\Plan\NoseUp;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
@@ -62,6 +63,8 @@ final class FillLevel extends Poured
 
         return array_values(array_filter([
             ($at->circuit()->hasBleedPoints() ? 'All bleed points closed. ' : '').'Fill to '.$at->facts()->coldLevel.'.',
+            $at->step->params->ticked('squeeze') ? 'Squeeze the upper hose'.($at->circuit()->hasHeater() ? ' and the heater hoses' : '').', slowly and again, until no more bubbles come; top up as it sinks.' : null,
+            NoseUp::mm($at->job) > 0.0 ? 'The nose is still up: the mark tells little there. What is poured counts, and the level is read again on level ground.' : null,
             $at->facts()->neck->hasRecoveryBottle() ? $recovery : null,
             'What was '.($at->circuit()->hasBleedPoints() ? 'caught at bleed points or is ' : '').'left in jug, hose and funnel was poured and is '
                 .'not inside: say how much.',

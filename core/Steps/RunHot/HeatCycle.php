@@ -29,6 +29,7 @@ use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\StandsAtLine;
 use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Plan\NoseUp;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Clock;
@@ -91,6 +92,7 @@ final class HeatCycle extends StepKind
         $often = $cycles === 2 ? 'twice' : "{$cycles} times";
 
         return [
+            ...NoseUp::mm($at->job) > 0.0 ? ['The nose stays up for this run: chocks in place, nobody in front of it or underneath.'] : [],
             ...WarmTopUp::instructions($at),
             ($heater ? 'Heater on maximum, A/C off, blower low. ' : '').'Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
@@ -253,6 +255,8 @@ final class HeatCycle extends StepKind
         $by = NeckAtRun::warmUp($at);
         $ended = ($by === WarmUp::LooseCap && $at->observed(Capped::class) !== []) || ($by === WarmUp::UnderFunnel && HotRun::of($at)?->proves() === true);
         $round = $at->step->params->whole('round');
+        // So many it wants to see, whatever the first shows.
+        $ended = $ended && $round >= Plan::of($at)->school->looks();
         $later = array_filter($at->job->stepsOf($this->name()), fn (Step $step) => $step->params->whole('round') > $round);
 
         return $ended ? array_values(array_map(fn (Step $step) => $step->id, $later)) : [];

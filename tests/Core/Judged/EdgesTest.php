@@ -296,7 +296,7 @@ final class EdgesTest extends TestCase
 
     public function test_only_the_last_run_before_a_level_shrinks_into_it(): void
     {
-        $job = JobOnPaper::on('school-minibus', choices: ['opened' => []])->write('found', 'found', ['content' => 'full']);
+        $job = JobOnPaper::on('school-minibus', 'way:gravity+sealed++quiet_twice', choices: ['opened' => []])->write('found', 'found', ['content' => 'full']);
         foreach ([1, 2] as $round) {
             $job->write("heat_cycle:{$round}", 'start', ['place' => 'outdoors', 'neck' => 'funnel'], 900)
                 ->write("heat_cycle:{$round}", 'topped', ['volume' => 0.0, 'vessel' => 'jug'])->write("heat_cycle:{$round}", 'shut_off', later: 36_000)

@@ -60,7 +60,7 @@ final class ComparisonTest extends TestCase
         $without = $this->compare('school-minibus', []);
         self::assertSame('gravity', $without->recommended->school->id());
         self::assertStringContainsString(
-            'heat cycles',
+            'likely 4 runs',
             $without->reason(Demo::circuit('school-minibus'), UnitSystem::Metric),
         );
         $groomer = $this->compare('piste-groomer', Tool::cases());

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Plan;
+
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Heat\Purging;
+use Aqbel\Core\Job\Step;
+
+/**
+ * How many runs a plan will likely take. Its sequence holds what its way wants to see at the least, most often one run; each
+ * further one is ordered by what was seen.
+ */
+final readonly class LikelyRuns
+{
+    /** The air a fill leaves is known to so much of the capacity, one standard deviation (common practice, no source). */
+    private const AIR_KNOWN_TO = 0.01;
+
+    /** 95 % of a range lie within so many standard deviations on either side. */
+    private const WIDE = 1.96;
+
+    /** Brings the logistic curve within 0.01 of the normal distribution’s. */
+    private const NORMAL = 1.702;
+
+    /** No chance is given as surer than this: the model does not know that much (common practice, no source). */
+    private const SUREST = 0.98;
+
+    /**
+     * @param  int  $planned  in the sequence
+     * @param  int  $likely  in the end, by how running works the air out that the fill leaves
+     * @param  float  $enough  how likely it is that those planned are enough, 0 to 1
+     * @param  Minutes  $each  further one
+     */
+    private function __construct(public int $planned, public int $likely, public float $enough, public Minutes $each)
+    {
+    }
+
+    public static function of(Plan $plan, Circuit $circuit, Kinds $kinds): self
+    {
+        $planned = count(array_filter($plan->steps, fn (Step $step) => $step->kind === 'heat_cycle'));
+
+        return new self(
+            $planned,
+            max($planned, self::wanted($plan, $circuit)),
+            self::isEnough($plan, $circuit, $planned),
+            $planned === 0 ? new Minutes : self::eachFurther($plan, $kinds),
+        );
+    }
+
+    /** All runs on top of those planned that are likely. */
+    public function further(): Minutes
+    {
+        return $this->each->times($this->likely - $this->planned);
+    }
+
+    /** That a run brings out no more air than may be left: what it brings is a share of what was there. */
+    private static function isEnough(Plan $plan, Circuit $circuit, int $planned): float
+    {
+        if ($planned === 0) {
+            return 1.0;
+        }
+        [$fill, $limitMl] = [$plan->fill, $plan->choices->airLimitMl($circuit)];
+        // What gathers under the neck is topped up before anything runs.
+        $airMl = self::wanted($plan, $circuit) > $planned ? $fill->airMl : min($limitMl, $fill->airMl);
+        $mostMl = $limitMl / (1.0 - Purging::leftByCycle());
+        $spread = hypot(self::AIR_KNOWN_TO * $circuit->capacityMl(), ($fill->airHighMl() - $fill->airLowMl()) / (2.0 * self::WIDE));
+        $below = 1.0 / (1.0 + exp(-self::NORMAL * ($mostMl - $airMl) / $spread));
+
+        return min(self::SUREST, max(1.0 - self::SUREST, $below));
+    }
+
+    private static function wanted(Plan $plan, Circuit $circuit): int
+    {
+        return $plan->school->heatCycles($plan->fill, $plan->choices->airLimitMl($circuit));
+    }
+
+    private static function eachFurther(Plan $plan, Kinds $kinds): Minutes
+    {
+        $warmUp = $plan->school->warmUp();
+        $sum = fn (int $rounds): Minutes => array_reduce(
+            HeatRound::planned($warmUp, $rounds), fn (Minutes $sum, Step $step) => $sum->plus($kinds->labour($step, $plan->choices)), new Minutes,
+        );
+        [$one, $two] = [$sum(1), $sum(2)];
+
+        return new Minutes($two->hands - $one->hands, $two->wait - $one->wait);
+    }
+}
