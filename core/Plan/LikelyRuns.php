@@ -20,8 +20,8 @@ final readonly class LikelyRuns
     /** 95 % of a range lie within so many standard deviations on either side. */
     private const WIDE = 1.96;
 
-    /** Brings the logistic curve within 0.01 of the normal distribution’s. */
-    private const NORMAL = 1.702;
+    /** Amounts of air that are tried, over three standard deviations on either side. */
+    private const TRIED = 61;
 
     /** No chance is given as surer than this: the model does not know that much (common practice, no source). */
     private const SUREST = 0.98;
@@ -40,11 +40,8 @@ final readonly class LikelyRuns
     {
         $planned = count(array_filter($plan->steps, fn (Step $step) => $step->kind === 'heat_cycle'));
 
-        return new self(
-            $planned,
-            max($planned, self::wanted($plan, $circuit)),
-            self::isEnough($plan, $circuit, $planned),
-            $planned === 0 ? new Minutes : self::eachFurther($plan, $kinds),
+        return $planned === 0 ? new self(0, 0, 1.0, new Minutes) : new self(
+            $planned, max($planned, self::wanted($plan, $circuit, $plan->fill->airMl)), self::isEnough($plan, $circuit, $planned), self::eachFurther($plan, $kinds),
         );
     }
 
@@ -54,27 +51,32 @@ final readonly class LikelyRuns
         return $this->each->times($this->likely - $this->planned);
     }
 
-    /** That a run brings out no more air than may be left: what it brings is a share of what was there. */
+    /** So many runs until one brings out no more air than may be left: what it brings is a share of what was there. */
+    private static function wanted(Plan $plan, Circuit $circuit, float $airMl): int
+    {
+        $fill = $plan->fill;
+        $share = $fill->airMl <= 0.0 ? 0.0 : $airMl / $fill->airMl;
+
+        return $plan->school->heatCycles($fill->leaving($share), $plan->choices->airLimitMl($circuit) / (1.0 - Purging::leftByCycle()));
+    }
+
+    /** Over the air that the fill may really have left. */
     private static function isEnough(Plan $plan, Circuit $circuit, int $planned): float
     {
-        if ($planned === 0) {
-            return 1.0;
-        }
-        [$fill, $limitMl] = [$plan->fill, $plan->choices->airLimitMl($circuit)];
-        // What gathers under the neck is topped up before anything runs.
-        $airMl = self::wanted($plan, $circuit) > $planned ? $fill->airMl : min($limitMl, $fill->airMl);
-        $mostMl = $limitMl / (1.0 - Purging::leftByCycle());
+        $fill = $plan->fill;
         $spread = hypot(self::AIR_KNOWN_TO * $circuit->capacityMl(), ($fill->airHighMl() - $fill->airLowMl()) / (2.0 * self::WIDE));
-        $below = 1.0 / (1.0 + exp(-self::NORMAL * ($mostMl - $airMl) / $spread));
+        [$enough, $all] = [0.0, 0.0];
+        for ($i = 0; $i < self::TRIED; $i++) {
+            $off = 6.0 * $i / (self::TRIED - 1) - 3.0;
+            $weight = exp(-$off ** 2 / 2.0);
+            $all += $weight;
+            $enough += self::wanted($plan, $circuit, max(0.0, $fill->airMl + $off * $spread)) <= $planned ? $weight : 0.0;
+        }
 
-        return min(self::SUREST, max(1.0 - self::SUREST, $below));
+        return min(self::SUREST, max(1.0 - self::SUREST, $enough / $all));
     }
 
-    private static function wanted(Plan $plan, Circuit $circuit): int
-    {
-        return $plan->school->heatCycles($plan->fill, $plan->choices->airLimitMl($circuit));
-    }
-
+    /** What one round more takes, however its runs follow each other. */
     private static function eachFurther(Plan $plan, Kinds $kinds): Minutes
     {
         $warmUp = $plan->school->warmUp();
