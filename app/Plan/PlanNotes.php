@@ -142,9 +142,9 @@ final readonly class PlanNotes
         $looks = $this->plan->school->looks();
         $inTen = (int) round(10.0 * $runs->enough);
         $how = match (true) {
-            $inTen >= 10 => 'Nearly always that is enough.',
-            $inTen <= 0 => 'Seldom that is enough here.',
-            default => "In about {$inTen} of 10 such fills that is enough.",
+            $inTen >= 10 => 'That is enough nearly always.',
+            $inTen <= 0 => 'That is seldom enough here.',
+            default => "That is enough in about {$inTen} of 10 such fills.",
         };
         $more = $runs->likely > $runs->planned ? " Likely {$runs->likely} in all." : '';
 
