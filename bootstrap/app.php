@@ -8,6 +8,7 @@ use App\Http\Middleware\FirstStart;
 use App\Http\Middleware\KnowsWho;
 use App\Http\Middleware\LocksTablet;
 use App\Http\Middleware\MarksTick;
+use App\Http\Middleware\OnPracticeGround;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\ShopClock;
 use App\Http\Middleware\StartsSession;
@@ -37,7 +38,7 @@ return Application::configure(basePath: dirname(__DIR__))
             subdomains: false,
         );
         $middleware->append(SecurityHeaders::class);
-        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class, LocksTablet::class], prepend: [MarksTick::class], replace: [StartSession::class => StartsSession::class]);
+        $middleware->web(append: [AuthenticateSession::class, ShopClock::class, FirstStart::class, KnowsWho::class, LocksTablet::class, OnPracticeGround::class], prepend: [MarksTick::class], replace: [StartSession::class => StartsSession::class]);
         $middleware->encryptCookies(except: ['theme']);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->redirectUsersTo('/');

@@ -15,6 +15,17 @@ return [
             'synchronous' => env('DB_SYNCHRONOUS', 'full'),
             'transaction_mode' => 'IMMEDIATE',
         ],
+        // Jobs somebody learns on, apart from everything that is kept of a shop; of this machine alone.
+        'practice' => [
+            'driver' => 'sqlite',
+            'database' => env('AQBEL_PRACTICE', dirname((string) env('DB_DATABASE', storage_path('aqbel.sqlite'))).'/practice.sqlite'),
+            'prefix' => '',
+            'foreign_key_constraints' => true,
+            'busy_timeout' => 5000,
+            'journal_mode' => 'wal',
+            'synchronous' => 'normal',
+            'transaction_mode' => 'IMMEDIATE',
+        ],
         // Where one machine is not enough: deploy/README.md.
         'pgsql' => [
             'driver' => 'pgsql',

@@ -16,7 +16,9 @@ try {
     $shop = $on('DB_CONNECTION', 'sqlite') === 'pgsql'
         ? new PDO("pgsql:host={$on('DB_HOST', '127.0.0.1')};port={$on('DB_PORT', '5432')};dbname={$on('DB_NAME', 'aqbel')};sslmode={$on('DB_SSLMODE', 'prefer')}", $on('DB_USERNAME', 'aqbel'), $on('DB_PASSWORD', ''))
         : new PDO('sqlite:'.$on('DB_DATABASE', __DIR__.'/../storage/aqbel.sqlite'), options: [PDO::ATTR_TIMEOUT => 1]);
-    $tag = '"'.Tick::of($shop, $about, $on('APP_KEY', '')).'"';
+    $practised = preg_match('/^\d{9}$/', $about) === 1 && (int) $about >= Tick::PRACTICE;
+    $practice = $practised ? new PDO('sqlite:'.$on('AQBEL_PRACTICE', dirname($on('DB_DATABASE', __DIR__.'/../storage/aqbel.sqlite')).'/practice.sqlite'), options: [PDO::ATTR_TIMEOUT => 1]) : null;
+    $tag = '"'.Tick::of($shop, $about, $on('APP_KEY', ''), $practice).'"';
 } catch (Throwable) {
     http_response_code(503);
     exit;

@@ -24,6 +24,7 @@ use App\Http\Controllers\PasswordController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanController;
+use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RulesController;
 use App\Http\Controllers\RunController;
@@ -124,7 +125,13 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/visits', [VisitController::class, 'store']);
         Route::post('/visits/ask', [VisitController::class, 'ask']);
         Route::get('/how-sure', [HowSureController::class, 'show']);
+        Route::get('/practice', [PracticeController::class, 'result']);
+        Route::post('/practice/clock', [PracticeController::class, 'clock']);
+        Route::post('/practice/end', [PracticeController::class, 'end']);
     });
+
+    Route::get('/practice', [PracticeController::class, 'index']);
+    Route::post('/practice/{exercise}', [PracticeController::class, 'store'])->where('exercise', '[a-z-]{1,40}');
 
     Route::get('/day', [DayController::class, 'show']);
     Route::post('/day/{job}', [DayController::class, 'move']);

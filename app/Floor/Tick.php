@@ -12,14 +12,18 @@ use PDO;
  */
 final class Tick
 {
+    /** Jobs from this number on are practised on, and stand in a database of their own. */
+    public const PRACTICE = 900_000_000;
+
     /** As it is said without a job: all of the shop. */
     public const SHOP = 'shop';
 
     /**
      * @param  string  $about  SHOP, or the number of one job; of any other page only where danger is
+     * @param  ?PDO  $practice  where that job stands, when somebody practises on it
      * @param  string  $key  of the installation: what is counted is nobody else’s business
      */
-    public static function of(PDO $shop, string $about, string $key): string
+    public static function of(PDO $shop, string $about, string $key, ?PDO $practice = null): string
     {
         $danger = 'select count(*), coalesce(sum(danger_since), 0), coalesce(max(id), 0) from jobs where danger_since is not null';
         $asked = match (true) {
@@ -30,8 +34,8 @@ final class Tick
             default => ['select 0', []],
         };
         $counted = [];
-        foreach ([[$danger, []], $asked] as [$query, $with]) {
-            $statement = $shop->prepare($query);
+        foreach ([[$shop, $danger, []], [$practice ?? $shop, ...$asked]] as [$on, $query, $with]) {
+            $statement = $on->prepare($query);
             $statement->execute($with);
             array_push($counted, ...(array) $statement->fetch(PDO::FETCH_NUM));
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Floor;
 
+use App\Practice\Ground;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -20,7 +21,8 @@ final class TickSeen
     {
         $this->ticks = [];
         foreach ($job === null ? [Tick::SHOP, ''] : [(string) $job] as $about) {
-            $this->ticks[$about] = Tick::of(DB::connection()->getPdo(), $about, (string) config('app.key'));
+            $practice = Ground::holds($about) ? DB::connection(Ground::CONNECTION)->getPdo() : null;
+            $this->ticks[$about] = Tick::of(Ground::shop()->getPdo(), $about, (string) config('app.key'), $practice);
         }
     }
 

@@ -9,12 +9,15 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Observed\HeldAtSpeed;
 use Aqbel\Core\Observed\OutsideAir;
+use Aqbel\Core\Observed\PressureLetOff;
 use Aqbel\Core\Observed\PullStarted;
+use Aqbel\Core\Observed\PumpedUp;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Virtual\Action;
 use Aqbel\Core\Virtual\Faults;
+use Aqbel\Core\Virtual\Trace;
 use Aqbel\Core\Virtual\Vehicle;
 
 /**
@@ -53,10 +56,7 @@ final readonly class StandIn
         if ($untilS <= $sinceS) {
             return [];
         }
-        $state = $this->feed->job->state();
-        $trace = Vehicle::run(
-            $state->circuit, self::faults((string) $this->feed->stand_in), $this->feed->id, Plan::of($state)->choices->atmosphere(), self::ambientC($state), self::actions($state, $began), $untilS,
-        );
+        $trace = $this->trace($untilS);
         $every = max(1.0, ceil(($untilS - $sinceS) / self::AT_ONCE));
         $lines = [];
         foreach ($trace->channels as $channel => $points) {
@@ -68,6 +68,17 @@ final readonly class StandIn
         }
 
         return $lines;
+    }
+
+    /** All that happened to it, and what was so. */
+    public function trace(float $untilS): Trace
+    {
+        $state = $this->feed->job->state();
+
+        return Vehicle::run(
+            $state->circuit, self::faults((string) $this->feed->stand_in), $this->feed->id, Plan::of($state)->choices->atmosphere(), self::ambientC($state),
+            self::actions($state, $this->feed->created_at->getTimestamp()), min(self::LONGEST_S, $untilS),
+        );
     }
 
     /** @throws InvalidField */
@@ -94,6 +105,12 @@ final readonly class StandIn
             // It was drained before.
             $second = max(0.0, (float) ($pull->at() - $began));
             array_push($actions, new Action($second, 'drain', $state->circuit->capacityMl()), new Action($second, 'pull', self::PULLS_INHG));
+        }
+        foreach ($state->observedAnywhere(PumpedUp::class) as $pumped) {
+            $actions[] = new Action(max(0.0, (float) ($pumped->at() - $began)), 'pump', $pumped->kPa);
+        }
+        foreach ($state->observedAnywhere(PressureLetOff::class) as $off) {
+            $actions[] = new Action(max(0.0, (float) ($off->at() - $began)), 'release');
         }
         foreach ($state->observedAnywhere(HeldAtSpeed::class) as $held) {
             $rpm = $held->rpm();

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Practice\FoundOnItsGround;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -32,6 +33,8 @@ use Illuminate\Support\Carbon;
  */
 class Feed extends Model
 {
+    use FoundOnItsGround;
+
     public const UPDATED_AT = null;
 
     protected $table = 'feeds';

@@ -7,6 +7,7 @@ namespace App\Models;
 use App\Calc\Input;
 use App\Calc\StoredJob;
 use App\Floor\Summary;
+use App\Practice\FoundOnItsGround;
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
@@ -54,6 +55,10 @@ use Illuminate\Support\Facades\DB;
  */
 class Job extends Model
 {
+    use FoundOnItsGround {
+        FoundOnItsGround::resolveRouteBinding as foundByNumber;
+    }
+
     protected $table = 'jobs';
 
     protected $guarded = [];
@@ -136,7 +141,7 @@ class Job extends Model
     /** Found by its number too: /jobs/J0004. */
     public function resolveRouteBinding($value, $field = null): ?Model
     {
-        return parent::resolveRouteBinding(is_string($value) ? self::idOf($value) ?? $value : $value, $field);
+        return $this->foundByNumber(is_string($value) ? self::idOf($value) ?? $value : $value, $field);
     }
 
     /** Of what stands in an address, its id or its number; null where that is neither. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Practice\FoundOnItsGround;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -20,6 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  */
 class Photo extends Model
 {
+    use FoundOnItsGround;
     use HasUlids;
 
     protected $table = 'photos';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Practice\FoundOnItsGround;
 use Aqbel\Core\Plan\Vessels;
 use Aqbel\Core\Values;
 use Aqbel\Core\Visits\Visit as Seen;
@@ -38,6 +39,8 @@ use Illuminate\Support\Carbon;
  */
 class Visit extends Model
 {
+    use FoundOnItsGround;
+
     public const UPDATED_AT = null;
 
     protected $table = 'visits';

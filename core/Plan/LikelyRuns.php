@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Heat\Purging;
 use Aqbel\Core\Job\Step;
 
 /**
@@ -51,13 +50,13 @@ final readonly class LikelyRuns
         return $this->each->times($this->likely - $this->planned);
     }
 
-    /** So many runs until one brings out no more air than may be left: what it brings is a share of what was there. */
+    /** So many runs until one brings nothing more that counts, if the fill left so much air. */
     private static function wanted(Plan $plan, Circuit $circuit, float $airMl): int
     {
         $fill = $plan->fill;
         $share = $fill->airMl <= 0.0 ? 0.0 : $airMl / $fill->airMl;
 
-        return $plan->school->heatCycles($fill->leaving($share), $plan->choices->airLimitMl($circuit) / (1.0 - Purging::leftByCycle()));
+        return $plan->school->heatCycles($fill->leaving($share), $plan->choices->airLimitMl($circuit));
     }
 
     /** Over the air that the fill may really have left. */

@@ -71,6 +71,11 @@ final class Vehicle
 
     private const BOILS_OVER_ML = 20.0;
 
+    /** From so many revolutions a minute the pump pushes through a core that is full of air; below, so little gets through. */
+    private const PUSHES_RPM = 1800.0;
+
+    private const STARVED = 0.02;
+
     private const SENSOR_IN_AIR_K = 28.0;
 
     private const SETTLING_INHG = 0.6;
@@ -347,10 +352,18 @@ final class Vehicle
         }
         foreach ($this->airMl as $passage => $ml) {
             $kind = $this->circuit->passages[$passage]->kind;
-            $flows = $kind === PassageKind::Heater ? $this->heater : max($this->open, 0.2);
+            $flows = $kind === PassageKind::Heater ? $this->heater * $this->throughCore($passage, $ml) : max($this->open, 0.2);
             $left = $ml * exp(-Purging::perMinute($this->rpm) * $flows * self::STEP_S / 60.0);
             $this->airMl[$passage] = $left;
         }
+    }
+
+    /** Share of its flow that a heater core has left: at idle next to nothing passes one that is nearly all air, revs push through. */
+    private function throughCore(string $passage, float $airMl): float
+    {
+        $full = 1.0 - min(1.0, $airMl / max(1.0, $this->circuit->passages[$passage]->volumeMl));
+
+        return ! $this->faults->has('pocket', 'heater') || $this->rpm >= self::PUSHES_RPM ? 1.0 : max(self::STARVED, $full ** 2);
     }
 
     /** A leak takes air through the hole, as much as it would take coolant, choked under vacuum; hoses settle. */

@@ -4,27 +4,22 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Floor\Projection;
 use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\ContainerMovement;
-use App\Models\Job;
 use App\Models\JobTemplate;
 use App\Models\Person;
 use App\Models\Product;
 use App\Models\Role;
 use App\Models\Shop;
 use App\Models\Vehicle;
-use Aqbel\Core\Circuit\PortKind;
+use App\Practice\Start;
+use App\Practice\Walk;
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\Complaint;
-use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
-use Aqbel\Core\Plan\JobKind;
-use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Stores\Liquid;
 use Illuminate\Database\Seeder;
@@ -219,30 +214,11 @@ final class DemoSeeder extends Seeder
         int $ago,
         float $cure = 0.0,
         array $choices = [],
-    ): DemoWalk {
+    ): Walk {
         Carbon::setTestNow();
         Carbon::setTestNow(now()->subMinutes($ago));
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
-        $circuit = $vehicle->circuit->read();
-        $usual = [
-            'jobKind' => JobKind::Repair,
-            'complaint' => Complaint::None,
-            'school' => $school,
-            'opened' => array_values(array_intersect(['upper_hose'], array_keys($circuit->passages))),
-            'drains' => $circuit->portIds(PortKind::Drain),
-            'elevationM' => Shop::here()->elevation_m,
-            'noseLiftMm' => 0.0,
-            'targetFraction' => $circuit->facts->targetFraction,
-            'cureMinutes' => $cure,
-            'rules' => Shop::here()->houseRules(),
-        ];
-        $plan = app(Planner::class)->plan($circuit, new Choices(...[...$usual, ...$choices]));
-        $job = Job::query()->create([
-            'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id,
-            'kind' => $plan->choices->jobKind, 'plan' => PlanCodec::write($plan),
-        ]);
-        app(Projection::class)->refresh($job, $job->state());
 
-        return new DemoWalk($job, $person);
+        return Start::planned($vehicle, $school, $person, $cure, $choices);
     }
 }

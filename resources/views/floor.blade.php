@@ -3,7 +3,7 @@
     <header class="page-head">
         <h1>Floor</h1>
         <p>
-            {{ $page->all - $page->onClock }} {{ Str::plural('vehicle', $page->all - $page->onClock) }} waiting for hands, {{ $page->onClock }} on a clock.
+            {{ $page->all - $page->onClock }} {{ Str::plural('vehicle', $page->all - $page->onClock) }} waiting for hands, {{ $page->onClock }} on a clock. <a href="/practice" class="inline-flex min-h-11 items-center">Practice</a>
         </p>
         <a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a>
     </header>

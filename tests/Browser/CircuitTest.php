@@ -20,7 +20,7 @@ final class CircuitTest extends BrowserTestCase
         self::$browser->executeScript('document.querySelector(".schools details").open = true');
         $this->see('Nose raised', '.schools');
         self::assertStringNotContainsString('Vacuum fill is done', $this->text('.recommended'));
-        $this->see('heat cycles is done soonest', '.recommended');
+        $this->see('runs is done soonest', '.recommended');
         foreach (['funnel', 'ramps', 'pressure_tester'] as $tool) {
             $this->choose("input[name=\"tools[]\"][value={$tool}]");
         }

@@ -129,7 +129,7 @@ final class WholeJobTest extends BrowserTestCase
         $this->record('topped', ['ect' => '46', 'volume' => '320 ml']);
         $this->see('Do not open it');
         $this->record('topped', ['ect' => '37', 'volume' => '320 ml']);
-        $this->see('the next heat cycle follows', '.verdict');
+        $this->see('the next heat cycle is added', '.verdict');
         $this->assertAccessible();
         $this->finish();
 

@@ -7,8 +7,8 @@ declare(strict_types=1);
 
 use App\Http\Middleware\ShopClock;
 use App\Models\Job;
+use App\Practice\Answers;
 use Aqbel\Core\Steps\StepCatalogue;
-use Database\Seeders\DemoAnswers;
 use Illuminate\Contracts\Console\Kernel;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -26,5 +26,5 @@ while (fgets(STDIN) !== false) {
     clearstatcache();
     $at = $state->at($step, time() + (is_file($clock) ? (int) file_get_contents($clock) : 0));
     $kind = app(StepCatalogue::class)->of($step);
-    echo json_encode(['step' => $step->id, 'before' => DemoAnswers::before($at), 'answers' => DemoAnswers::to($kind, $at), 'wait' => $step->kind === 'cured'])."\n";
+    echo json_encode(['step' => $step->id, 'before' => Answers::before($at), 'answers' => Answers::to($kind, $at), 'wait' => $step->kind === 'cured'])."\n";
 }

@@ -55,6 +55,7 @@ final class DependencyTest extends TestCase
         'Evidence' => ['Circuit'],
         'Instruments' => ['Quantity', 'Circuit', 'Job', 'Observed', 'Judged', 'Evidence'],
         'Virtual' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat'],
+        'Practice' => ['Quantity', 'Heat', 'Job', 'Saying', 'Observed', 'Judged', 'Virtual'],
     ];
 
     private const FORBIDDEN = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'

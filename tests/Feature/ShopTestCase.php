@@ -7,9 +7,9 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Models\Person;
 use App\Models\Vehicle;
+use App\Practice\Walk;
 use Aqbel\Core\Circuit\PortKind;
 use Database\Seeders\DemoSeeder;
-use Database\Seeders\DemoWalk;
 use Illuminate\Contracts\Auth\Authenticatable as UserContract;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\File;
@@ -74,9 +74,9 @@ abstract class ShopTestCase extends TestCase
         return Job::query()->latest('id')->firstOrFail();
     }
 
-    protected function walk(Job $job): DemoWalk
+    protected function walk(Job $job): Walk
     {
-        return new DemoWalk($job, $this->imre);
+        return new Walk($job, $this->imre);
     }
 
     /** @param  array<string, mixed>  $fields */

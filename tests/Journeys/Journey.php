@@ -6,6 +6,7 @@ namespace Tests\Journeys;
 
 use App\Calc\Input;
 use App\Calc\Topics\JobTopic;
+use App\Practice\Answers;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -16,7 +17,6 @@ use Aqbel\Core\Writing\Refusal;
 use Aqbel\Core\Writing\Replanning;
 use Aqbel\Core\Writing\Script;
 use Aqbel\Core\Writing\ScriptLine;
-use Database\Seeders\DemoAnswers;
 use Tests\Demo;
 
 /**
@@ -126,8 +126,8 @@ final class Journey
         if ($step->kind === 'cool_down' && $this->state()->running()->last() !== null) {
             $this->now += self::OVER_NIGHT_S;
         }
-        $this->now += (int) round(60 * DemoAnswers::before($this->state()->at($step, $this->now)));
-        foreach (DemoAnswers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {
+        $this->now += (int) round(60 * Answers::before($this->state()->at($step, $this->now)));
+        foreach (Answers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {
             $this->must(['step' => $id, 'form' => $form, 'values' => $this->typed($kind, $id, $form, $fields), 'min' => 0]);
             $this->now += (int) round($minutes * 60);
         }

@@ -14,11 +14,12 @@
     @endforeach
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body data-now="{{ now()->getTimestamp() }}" data-person="{{ auth()->id() }}"
+<body data-now="{{ now()->getTimestamp() }}" @isset ($practice) data-speed="{{ $practice->practice->speed }}" @endisset data-person="{{ auth()->id() }}"
     data-locks-after="{{ $locksAfter ?? '' }}" @auth data-about="{{ $about }}" data-tick="{{ $tick->of($about) }}" @endauth>
     <a class="skip" href="#main">To the content</a>
     @auth @include('layouts.bar', ['person' => auth()->user()]) @endauth
     @auth @include('layouts.danger') @endauth
+    @isset ($practice) @include('practice.band') @endisset
     <section class="notice refused" data-refused hidden aria-label="Refused after waiting">
         <p>@icon('octagon-x')Not taken when the connection came back. Put it right at its step, or leave it:</p>
         <ul></ul>

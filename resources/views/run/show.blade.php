@@ -3,6 +3,7 @@
         @include('run.rail')
         <section class="step" aria-labelledby="step-title">
             @include('run.notices')
+            @include('practice.seen')
             @include($page->sheet === null ? 'run.step' : 'run.sheet')
         </section>
         <aside class="beside" id="run-beside" data-live aria-label="Circuit and ledger"><x-elevation :picture="$page->picture()"/>

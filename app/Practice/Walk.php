@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Database\Seeders;
+namespace App\Practice;
 
 use App\Journal\Recorder;
 use App\Models\Job;
@@ -17,7 +17,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
 /** Takes a demo job through its steps as a technician would, by the same recorder, with the clock set back. */
-final class DemoWalk
+final class Walk
 {
     public function __construct(public readonly Job $job, private readonly Person $person)
     {
@@ -39,8 +39,8 @@ final class DemoWalk
         $step = $this->state()->stepInHand();
         if ($step !== null) {
             $kind = app(StepCatalogue::class)->of($step);
-            $this->passes(DemoAnswers::before($this->situation($step)));
-            foreach (DemoAnswers::to($kind, $this->readCautions($step)) as [$form, $fields, $minutes]) {
+            $this->passes(Answers::before($this->situation($step)));
+            foreach (Answers::to($kind, $this->readCautions($step)) as [$form, $fields, $minutes]) {
                 $this->record($step, $form, $fields, $minutes);
             }
             $clock = $kind->clock($this->situation($step));

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Database\Seeders;
+namespace App\Practice;
 
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
@@ -26,7 +26,7 @@ use Aqbel\Core\Steps\TopUp;
  *
  * @phpstan-type Answer array{string, array<string, string>, float}
  */
-final class DemoAnswers
+final class Answers
 {
     private const DRIVEN_MIN = 14;
 

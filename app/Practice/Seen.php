@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice;
+
+use App\Models\Practice;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Steps\StepKind;
+
+/**
+ * What somebody at a vehicle that is not there would see, hear and read at the step in hand: in pan, jug and neck, on hoses and
+ * underneath. What its gauges show comes from them.
+ */
+final readonly class Seen
+{
+    /** Steps whose numbers the gauges show, and what of them eyes and hands tell all the same. */
+    private const BY_GAUGE = ['pull' => [], 'hold' => [], 'pressure_test' => [], 'heat_cycle' => ['bubbles', 'sign'], 'rinse_run' => ['sign']];
+
+    public function __construct(private StepCatalogue $kinds)
+    {
+    }
+
+    /** @return list<array{string, list<string>}> by what it is entered under: what is seen of it */
+    public function at(Practice $practice, UnitSystem $units): array
+    {
+        $state = $practice->job->state();
+        $step = $state->stepInHand();
+        if ($step === null) {
+            return [];
+        }
+        $kind = $this->kinds->of($step);
+        $seen = [];
+        foreach (Answers::to($kind, $state->at($step, now()->getTimestamp(), UnitSystem::Metric)) as [$form, $fields]) {
+            $told = $this->told($kind, $state, $step->id, $form, $fields, $units);
+            if ($told !== [] && ! in_array($told, array_column($seen, 1), true)) {
+                $seen[] = [$kind->form($state->at($step, now()->getTimestamp()), $form)->button ?? $form, $told];
+            }
+        }
+
+        return $seen;
+    }
+
+    /** Whether the gauges of the vehicle show the numbers of the step in hand. */
+    public function byGauge(Practice $practice): bool
+    {
+        return isset(self::BY_GAUGE[$practice->job->state()->stepInHand()->kind ?? '']);
+    }
+
+    /**
+     * @param  array<string, string>  $fields  as typed, metric
+     * @return list<string>
+     */
+    private function told(StepKind $kind, JobState $state, string $step, string $form, array $fields, UnitSystem $units): array
+    {
+        $at = $state->at($state->steps[$step], now()->getTimestamp());
+        $only = self::BY_GAUGE[$state->steps[$step]->kind] ?? null;
+        $told = [];
+        foreach ($kind->form($at, $form)->fields ?? [] as $field) {
+            $typed = $fields[$field->name] ?? null;
+            if ($typed !== null && ! $field->isToDo() && ($only === null || in_array($field->name, $only, true))) {
+                $told[] = "{$field->label}: ".self::said($field, $typed, $units);
+            }
+        }
+
+        return $told;
+    }
+
+    private static function said(Field $field, string $typed, UnitSystem $units): string
+    {
+        if ($field->choices !== []) {
+            return mb_strtolower($field->choices[$typed] ?? $typed);
+        }
+        [$base] = $field->dimension === null ? [null] : $field->read($typed, UnitSystem::Metric);
+
+        return is_float($base) && $field->dimension !== null ? $units->format($base, $field->dimension) : $typed;
+    }
+}
