@@ -15,8 +15,8 @@ use Aqbel\Core\Instruments\RunLine;
 use Aqbel\Core\Instruments\RunWatch;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
-use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Steps\StepCatalogue;
 
 /** Looks at what has come in, and writes what of it counts under the name of whoever connected the instrument. */
@@ -38,11 +38,6 @@ final readonly class Watch
     private const NEEDLE_S = 30;
 
     private const PRESSED_S = 600;
-
-    /** What is drawn at a step that reads a gauge, and no engine. */
-    private const BY_NEEDLE = ['pull' => ChannelKind::Vacuum, 'hold' => ChannelKind::Vacuum, 'pressure_test' => ChannelKind::Pressure];
-
-    private const DRIVE = 'drive';
 
     public function __construct(private Feed $feed)
     {
@@ -101,19 +96,13 @@ final readonly class Watch
     private function lines(Situation $at): array
     {
         $seen = fn (int $since): array => SeriesStore::stretch($this->feed->job_id, 1000 * $since, 1000 * $at->now + 999);
-        if ($at->step->kind === self::DRIVE) {
-            return DriveWatch::lines($at, $seen($at->now - DriveWatch::LOOKS_BACK_S));
-        }
-        if (self::runs($at)) {
-            $since = RunWatch::since($at);
 
-            return $since === null ? [] : RunWatch::of($at, $seen($since))->lines();
-        }
-
-        return match (self::needle($at)) {
-            ChannelKind::Vacuum => NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)),
-            ChannelKind::Pressure => PressureWatch::lines($at, $seen($at->now - self::PRESSED_S)),
-            default => [],
+        return match (self::by($at)) {
+            WatchedBy::OnTheRoad => DriveWatch::lines($at, $seen($at->now - DriveWatch::LOOKS_BACK_S)),
+            WatchedBy::Engine => ($since = RunWatch::since($at)) === null ? [] : RunWatch::of($at, $seen($since))->lines(),
+            WatchedBy::VacuumGauge => NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)),
+            WatchedBy::PressureGauge => PressureWatch::lines($at, $seen($at->now - self::PRESSED_S)),
+            null => [],
         };
     }
 
@@ -127,18 +116,27 @@ final readonly class Watch
         $step = $state->stepInHand();
         $at = $step === null ? null : $state->at($step, $now);
 
-        return $at !== null && (self::runs($at) || self::needle($at) !== null) ? $at : null;
+        return $at !== null && self::by($at) !== null ? $at : null;
+    }
+
+    private static function by(Situation $at): ?WatchedBy
+    {
+        return app(StepCatalogue::class)->of($at->step)->watchedBy();
     }
 
     /** Whether an engine may run at it. */
     public static function runs(Situation $at): bool
     {
-        return app(StepCatalogue::class)->does($at->step, Does::RunsEngine);
+        return in_array(self::by($at), [WatchedBy::Engine, WatchedBy::OnTheRoad], true);
     }
 
     /** The gauge that is read at it; null where none is. */
     public static function needle(Situation $at): ?ChannelKind
     {
-        return self::BY_NEEDLE[$at->step->kind] ?? null;
+        return match (self::by($at)) {
+            WatchedBy::VacuumGauge => ChannelKind::Vacuum,
+            WatchedBy::PressureGauge => ChannelKind::Pressure,
+            default => null,
+        };
     }
 }

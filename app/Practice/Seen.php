@@ -6,6 +6,7 @@ namespace App\Practice;
 
 use App\Models\Practice;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -17,8 +18,8 @@ use Aqbel\Core\Steps\StepKind;
  */
 final readonly class Seen
 {
-    /** Steps whose numbers the gauges show, and what of them eyes and hands tell all the same. */
-    private const BY_GAUGE = ['pull' => [], 'hold' => [], 'pressure_test' => [], 'heat_cycle' => ['bubbles', 'sign'], 'rinse_run' => ['sign']];
+    /** What eyes tell of an engine that gauges watch. */
+    private const BY_EYE = ['bubbles', 'sign'];
 
     public function __construct(private StepCatalogue $kinds)
     {
@@ -47,7 +48,15 @@ final readonly class Seen
     /** Whether the gauges of the vehicle show the numbers of the step in hand. */
     public function byGauge(Practice $practice): bool
     {
-        return isset(self::BY_GAUGE[$practice->job->state()->stepInHand()->kind ?? '']);
+        $step = $practice->job->state()->stepInHand();
+
+        return $step !== null && self::watched($this->kinds->of($step)) !== null;
+    }
+
+    /** On the road nobody is with it. */
+    private static function watched(StepKind $kind): ?WatchedBy
+    {
+        return $kind->watchedBy() === WatchedBy::OnTheRoad ? null : $kind->watchedBy();
     }
 
     /**
@@ -57,7 +66,11 @@ final readonly class Seen
     private function told(StepKind $kind, JobState $state, string $step, string $form, array $fields, UnitSystem $units): array
     {
         $at = $state->at($state->steps[$step], now()->getTimestamp());
-        $only = self::BY_GAUGE[$state->steps[$step]->kind] ?? null;
+        $only = match (self::watched($kind)) {
+            null => null,
+            WatchedBy::Engine => self::BY_EYE,
+            default => [],
+        };
         $told = [];
         foreach ($kind->form($at, $form)->fields ?? [] as $field) {
             $typed = $fields[$field->name] ?? null;

@@ -18,6 +18,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Plan\NoseUp;
 use Aqbel\Core\Plan\Vents;
@@ -191,6 +192,12 @@ final readonly class RunPage
     public function isFed(): bool
     {
         return $this->instruments()?->sends() === true;
+    }
+
+    /** Whether somebody’s own press comes before anything that a gauge shows: the start of an engine, the pumping up. */
+    public function startsByHand(): bool
+    {
+        return ! $this->started() && in_array($this->kind->watchedBy(), [WatchedBy::Engine, WatchedBy::PressureGauge], true);
     }
 
     /** Null where no instrument says anything of this step. */

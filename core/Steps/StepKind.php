@@ -13,6 +13,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\Judgement;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\PointClosed;
@@ -178,6 +179,12 @@ abstract class StepKind implements Kind
     public function clock(Situation $at): ?Clock
     {
         return null;
+    }
+
+    /** By which instruments it can be watched while it is done; null where by none. */
+    public function watchedBy(): ?WatchedBy
+    {
+        return $this->does(Does::RunsEngine) ? WatchedBy::Engine : null;
     }
 
     /**

@@ -55,6 +55,34 @@ final class InstrumentsTest extends BrowserTestCase
         self::assertNotSame('', $job);
     }
 
+    public function test_somebody_practises_on_a_vehicle_that_is_not_there(): void
+    {
+        $this->signIn();
+        $this->visit('/practice');
+        $this->assertAccessible(true);
+        self::$browser->executeScript('document.querySelector("form[action=\'/practice/thermostat-shut\'] button").click()');
+        $this->until(fn () => str_contains(self::$browser->getCurrentURL(), '/jobs/9'));
+        $this->see('Practice: An easy one.', '#practice');
+        self::$browser->manage()->window()->setSize(new WebDriverDimension(390, 844));
+        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        self::$browser->manage()->window()->setSize(new WebDriverDimension(1280, 900));
+        $this->press('×20');
+        $this->oneByOne();
+        $this->readCautions();
+        $this->record('start', ['place' => 'outdoors']);
+        for ($more = 0; $more < 30 && ! $this->has('.is-danger'); $more++) {
+            $this->goOn(6);
+        }
+        $this->see('Shut off', '#run');
+        $this->press('Engine is off');
+        $this->press('End it');
+        $this->see('As it should be', 'main');
+        $this->see('The thermostat stayed shut', 'main');
+        $this->assertAccessible(true);
+        $this->visit('/records');
+        self::assertStringNotContainsString('PRACTICE', $this->text('main'));
+    }
+
     private function start(string $plate): string
     {
         $this->signIn();

@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\DriveCode;
 use Aqbel\Core\Judged\DriveRun;
 use Aqbel\Core\Observed\Driven;
@@ -33,6 +34,11 @@ final class Drive extends StepKind
     public function observes(): array
     {
         return [Driven::class];
+    }
+
+    public function watchedBy(): WatchedBy
+    {
+        return WatchedBy::OnTheRoad;
     }
 
     public function title(Situation $at): string

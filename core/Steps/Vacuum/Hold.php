@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\Gauge;
 use Aqbel\Core\Judged\VacuumHeld;
 use Aqbel\Core\Observed\HoldLengthSet;
@@ -41,6 +42,11 @@ final class Hold extends StepKind
     protected function doing(): array
     {
         return [Does::LoadsJoints, Does::Guards];
+    }
+
+    public function watchedBy(): WatchedBy
+    {
+        return WatchedBy::VacuumGauge;
     }
 
     public function title(Situation $at): string

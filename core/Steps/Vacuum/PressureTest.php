@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Judged\PressureHeld;
 use Aqbel\Core\Judged\PressureHeldCode;
@@ -48,6 +49,11 @@ final class PressureTest extends StepKind
     protected function doing(): array
     {
         return [Does::LoadsJoints, Does::Guards];
+    }
+
+    public function watchedBy(): WatchedBy
+    {
+        return WatchedBy::PressureGauge;
     }
 
     public function title(Situation $at): string

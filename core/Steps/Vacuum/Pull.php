@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps\Vacuum;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\Gauge;
 use Aqbel\Core\Observed\NeedleRead;
 use Aqbel\Core\Observed\PullStarted;
@@ -43,6 +44,11 @@ final class Pull extends StepKind
     protected function doing(): array
     {
         return [Does::LoadsJoints];
+    }
+
+    public function watchedBy(): WatchedBy
+    {
+        return WatchedBy::VacuumGauge;
     }
 
     public function title(Situation $at): string

@@ -1,5 +1,5 @@
 @if (isset($practice) && $practice->practice->came_to === null)
-    <details class="mb-4 border-l-4 border-ink bg-panel p-4" data-keep="seen-{{ $page->step->id }}" open>
+    <details class="mb-4 border-l-4 border-ink bg-panel p-4" open>
         <summary class="font-semibold">At the vehicle you see and read</summary>
         @foreach ($practice->seen($page->units) as [$under, $lines])
             <p class="mt-2">{{ implode(' · ', $lines) }} <small class="text-quiet">for “{{ $under }}”</small></p>

@@ -22,9 +22,9 @@
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless
 @if ($page->docked() !== [])
-    @php $byHand = fn ($shown) => $shown->form->fields !== []; @endphp
+    @php $byHand = fn ($shown) => $shown->form->fields !== [] && ! ($page->startsByHand() && $shown->open); @endphp
     <div class="dock">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
-    @if ($fed)
+    @if ($fed && array_filter($page->docked(), $byHand) !== [])
         <details class="mt-3"><summary class="py-2.5">Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
     @endif
 @endif
