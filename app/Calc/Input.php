@@ -8,6 +8,7 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Document;
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Matter\Glycol;
@@ -32,7 +33,7 @@ use Aqbel\Core\Schools\Way;
 final readonly class Input extends Document
 {
     private const CHOICES = [
-        'job_kind', 'complaint', 'school', 'fill', 'warm_up', 'aids', 'end', 'opened', 'drains', 'elevation_m', 'nose_lift_mm', 'target_fraction', 'cure_min', 'tools', 'head_mm', 'bleeds', 'content',
+        'job_kind', 'complaint', 'school', 'fill', 'warm_up', 'aids', 'end', 'opened', 'drains', 'elevation_m', 'shelter', 'nose_lift_mm', 'target_fraction', 'cure_min', 'tools', 'head_mm', 'bleeds', 'content',
     ];
 
     /** `barometer_kpa` where given, else `elevation_m`; one of them is needed unless a default is named. */
@@ -97,6 +98,7 @@ final readonly class Input extends Document
             Compatibility::from(
                 $in->choice('content', array_column(Compatibility::cases(), 'value'), Compatibility::AsManual->value),
             ),
+            shelter: Shelter::from($in->choice('shelter', array_column(Shelter::cases(), 'value'), Shelter::Open->value)),
         );
     }
 

@@ -7,11 +7,14 @@ namespace App\Plan;
 use App\Models\Job;
 use App\Models\JobTemplate;
 use App\Models\LastJob;
+use App\Models\Shop;
 use App\Models\Vehicle;
+use App\Shop\Elevation;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Part;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Complaint;
@@ -185,6 +188,25 @@ final readonly class PlanPage
         ];
     }
 
+    /** Where it is done and how high that is, where that is not the shop. */
+    public function saidPlace(): string
+    {
+        $elsewhere = abs($this->choices->elevationM - Shop::here()->elevation_m) >= 1.0;
+        $said = array_filter([$elsewhere ? number_format($this->choices->elevationM).' m' : '', $this->choices->shelter === Shelter::Open ? '' : lcfirst($this->choices->shelter->label())]);
+
+        return $said === [] ? 'In the shop' : ucfirst(implode(', ', $said));
+    }
+
+    public function elevation(): Stepper
+    {
+        return new Stepper('elevation', Elevation::field()->label, rtrim(rtrim(number_format($this->choices->elevationM, 1, '.', ''), '0'), '.'), Unit::Metre->value);
+    }
+
+    public function shelter(): Choice
+    {
+        return new Choice('shelter', 'While it cools', self::labels(Shelter::cases()), $this->choices->shelter->value);
+    }
+
     /** @return list<Stepper> how far it has run, and how far at the last change */
     public function usage(): array
     {
@@ -264,7 +286,7 @@ final readonly class PlanPage
     }
 
     /**
-     * @param  list<JobKind>|list<Complaint>|list<Compatibility>|list<WarmedBy>|list<RunsUntil>  $cases
+     * @param  list<JobKind>|list<Complaint>|list<Compatibility>|list<WarmedBy>|list<RunsUntil>|list<Shelter>  $cases
      * @return array<string, string>
      */
     private static function labels(array $cases): array

@@ -12,6 +12,16 @@ enum Shelter: string
     case Blanket = 'blanket';
     case Wind = 'wind';
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::Open => 'Hood open, still air',
+            self::HoodShut => 'Hood shut',
+            self::Blanket => 'Under a blanket',
+            self::Wind => 'In the wind',
+        };
+    }
+
     /** Of the time an open hood takes (common practice, no source). */
     public function slower(): float
     {

@@ -14,6 +14,7 @@ use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\CoolToTheHand;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\Rested;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 
 /** Whether a circuit may be opened: as it was read, felt, or stood; and if not, when to come back. */
@@ -121,7 +122,7 @@ final readonly class Cooling implements Judgement
                 Temperature::celsius($air),
                 $points,
                 Temperature::celsius(NeckHeat::safeC($at)),
-                CoolingBody::of($at->circuit()->capacityMl()),
+                CoolingBody::of($at->circuit()->capacityMl(), shelter: Plan::of($at)->choices->shelter),
             );
         } catch (InvalidField) {
             return null;

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Mixing\Mix;
@@ -28,7 +29,9 @@ final readonly class Choices
      * @param  Compatibility  $content  what is in it now
      * @param  float  $stockFraction  glycol share of what is poured: 1 for concentrate, less for premix
      * @param  ?float  $frostC  frost protection the target was chosen for
+     * @param  float  $elevationM  of the place where it is done
      * @param  ?LeftBehind  $left  by a job on this vehicle that was given up
+     * @param  Shelter  $shelter  around it while it cools
      */
     public function __construct(
         public JobKind $jobKind,
@@ -49,6 +52,7 @@ final readonly class Choices
         public ?float $frostC = null,
         public Usage $usage = new Usage,
         public ?LeftBehind $left = null,
+        public Shelter $shelter = Shelter::Open,
     ) {
         $this->tools = $tools ?? Tool::cases();
     }
@@ -80,7 +84,7 @@ final readonly class Choices
     {
         return new self(
             $this->jobKind, $this->complaint, $school, $this->opened, $drains, $this->elevationM, $this->noseLiftMm, $targetFraction,
-            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left,
+            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left, $this->shelter,
         );
     }
 

@@ -28,7 +28,7 @@ final class DependencyTest extends TestCase
         'Saying' => ['Quantity'],
         'Job' => ['Quantity', 'Circuit', 'Ledger', 'Stores', 'Saying'],
         'Plan' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Stores', 'Job'],
-        'Plan/Format' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Stores', 'Job', 'Plan'],
+        'Plan/Format' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Heat', 'Stores', 'Job', 'Plan'],
         'Schools' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Job', 'Plan'],
         'Observed' => ['Quantity', 'Matter', 'Circuit', 'Saying', 'Job', 'Plan'],
         'Judged' => ['Quantity', 'Matter', 'Mixing', 'Heat', 'Vacuum', 'Circuit', 'Flow', 'Ledger', 'Job', 'Plan', 'Observed'],

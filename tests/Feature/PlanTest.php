@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
+use App\Models\Vehicle;
+use Aqbel\Core\Heat\Shelter;
+use Aqbel\Core\Plan\Plan;
 use Illuminate\Support\Facades\Cache;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -230,5 +233,18 @@ final class PlanTest extends ShopTestCase
         $this->walk($job)->until(null);
         self::assertNotNull($job->refresh()->signed_at);
         $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('nose raised');
+    }
+
+    public function test_a_job_elsewhere_goes_by_its_own_height_and_shelter(): void
+    {
+        $vehicle = Vehicle::query()->where('plate', 'SKP 114')->firstOrFail();
+        $with = fn (array $more): array => ['vehicle' => $vehicle->id, 'school' => 'gravity', 'kind' => 'repair', 'chosen' => '1', 'drains' => ['radiator_cock'], ...$more];
+        $this->actingAs($this->imre)->get('/jobs/new?'.http_build_query($with([])))->assertOk()->assertSee('In the shop');
+        $this->get('/jobs/new?'.http_build_query($with(['elevation' => '2500', 'shelter' => 'wind'])))->assertOk()->assertSee('2,500 m, in the wind');
+        $this->get('/jobs/new?'.http_build_query($with(['elevation' => '9000'])))->assertSessionHasErrors('elevation');
+        $this->post('/jobs', $with(['elevation' => '2500', 'shelter' => 'blanket']))->assertSessionHasNoErrors();
+        $choices = Plan::of(Job::query()->latest('id')->firstOrFail()->state())->choices;
+        self::assertSame([2500.0, Shelter::Blanket], [$choices->elevationM, $choices->shelter], 'kept with the plan');
+        self::assertLessThan(76.0, $choices->atmosphere()->pressure->kPa());
     }
 }

@@ -8,8 +8,10 @@ use App\Models\Job;
 use App\Models\Shop;
 use App\Models\Vehicle;
 use App\Plan\Worked;
+use App\Shop\Elevation;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
@@ -51,7 +53,7 @@ final class PlanRequest extends FormRequest
     private const USUAL_PREMIX = 0.5;
 
     private const STEPPERS = [
-        'lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours',
+        'elevation', 'lift', 'head', 'target', 'frost', 'cure', 'odometer', 'hours', 'last_odometer', 'last_hours',
     ];
 
     /** @return array<string, list<mixed>> */
@@ -75,6 +77,7 @@ final class PlanRequest extends FormRequest
             'school' => ['nullable', 'string', 'max:120'],
             'warm_up' => $one(WarmedBy::cases()),
             'end' => $one(RunsUntil::cases()),
+            'shelter' => $one(Shelter::cases()),
             'aids' => ['nullable', 'array', 'max:5'],
             'aids.*' => ['in:'.implode(',', array_column(Aid::cases(), 'value'))],
             'stock' => ['nullable', 'in:concentrate,premix'],
@@ -163,7 +166,7 @@ final class PlanRequest extends FormRequest
                 )
                 : [],
             drains: array_values(array_intersect($circuit->portIds(PortKind::Drain), $this->array('drains'))),
-            elevationM: $shop->elevation_m,
+            elevationM: Elevation::of($this->number(Elevation::field(), 1000.0 * $shop->elevation_m), null),
             noseLiftMm: (float) $this->number(Field::length('lift', 'Nose raised', 0, 600), 0.0),
             targetFraction: $frost === null
                 ? (float) $this->number($target, $circuit->facts->targetFraction)
@@ -184,6 +187,7 @@ final class PlanRequest extends FormRequest
             frostC: $frost,
             usage: $this->usage(),
             left: $left,
+            shelter: $this->enum('shelter', Shelter::class) ?? Shelter::Open,
         );
 
         return match (true) {

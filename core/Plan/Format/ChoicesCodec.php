@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan\Format;
 
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Complaint;
@@ -37,6 +38,7 @@ final class ChoicesCodec
             'frostC' => $choices->frostC,
             'usage' => self::usage($choices->usage),
             ...($choices->left === null ? [] : ['left' => $choices->left->toArray()]),
+            ...($choices->shelter === Shelter::Open ? [] : ['shelter' => $choices->shelter->value]),
         ];
     }
 
@@ -95,6 +97,7 @@ final class ChoicesCodec
             $in->maybe('frostC'),
             self::readUsage($in->child('usage')->toArray()),
             $in->has('left') ? self::readLeft($in->child('left')->toArray()) : null,
+            Shelter::tryFrom($in->text('shelter')) ?? Shelter::Open,
         );
     }
 }

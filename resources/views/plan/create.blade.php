@@ -69,6 +69,11 @@
                     :open="$page->saidHeights() !== 'none' || $errors->hasAny(['lift', 'head', 'cure'])">
                     @foreach ($page->heights() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach
                 </x-plan-fold>
+                <x-plan-fold label="Where" :said="$page->saidPlace()" :open="$page->saidPlace() !== 'In the shop' || $errors->hasAny(['elevation', 'shelter'])">
+                    <x-plan-stepper :stepper="$page->elevation()"/>
+                    <x-plan-choice :choice="$page->shelter()" plain/>
+                    <p class="help">Limits, boiling and the vacuum’s target follow the height; the cool-down follows what is around it.</p>
+                </x-plan-fold>
                 <x-plan-fold label="Distance, last change" said=""
                     :open="$errors->hasAny(['odometer', 'last_odometer', 'hours', 'last_hours', 'last_month'])">
                 <div class="pair">@foreach ($page->usage() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach</div>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steps;
 
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Values;
 use PHPUnit\Framework\TestCase;
@@ -66,6 +67,19 @@ final class CoolTest extends TestCase
         $this->expectException(InvalidField::class);
         $this->expectExceptionMessage('120 min ago');
         JobOnPaper::kind('cool_down')->admit($job->at('cool_down:1'), 'rested', new Values(['since' => 11 * 3600.0]));
+    }
+
+    public function test_what_stands_around_an_engine_makes_its_clock_longer_or_shorter(): void
+    {
+        $minutes = function (Shelter $shelter): float {
+            $job = JobOnPaper::on('rescue-ambulance', choices: ['shelter' => $shelter])->write('cool_down:1', 'reading', ['ect' => 90.0, 'air' => 20.0], 600);
+            $clock = JobOnPaper::kind('cool_down')->clock($job->at('cool_down:1'));
+
+            return ($clock->until - $clock->since) / 60.0;
+        };
+        self::assertLessThan($minutes(Shelter::Open), $minutes(Shelter::Wind));
+        self::assertLessThan($minutes(Shelter::HoodShut), $minutes(Shelter::Open));
+        self::assertLessThan($minutes(Shelter::Blanket), $minutes(Shelter::HoodShut));
     }
 
     public function test_the_cool_down_clock_learns_from_a_second_reading(): void
