@@ -27,6 +27,10 @@ return [
     'core/Flow/Mesh.php: LEVEL_MM = 2.0 → LEVEL_MM = 1.8' => 'what hangs on two millimetres is said as a tie, and no verdict turns on it',
     'core/Flow/Ties.php: COARSENESS = 2.0 → COARSENESS = 2.2' => 'only how fast ties are found',
     'core/Flow/Ties.php: COARSENESS = 2.0 → COARSENESS = 1.8' => 'only how fast ties are found',
+    'core/Plan/CheapestFill.php: SEARCH_COARSENESS = 2.0 → SEARCH_COARSENESS = 2.2' => 'only how fast candidates are found: the standard mesh decides',
+    'core/Plan/CheapestFill.php: SEARCH_COARSENESS = 2.0 → SEARCH_COARSENESS = 1.8' => 'only how fast candidates are found: the standard mesh decides',
+    'core/Plan/CheapestFill.php: SEARCH_SLACK = 0.01 → SEARCH_SLACK = 0.011000000000000001' => 'only how fast candidates are found: the standard mesh decides',
+    'core/Plan/CheapestFill.php: SEARCH_SLACK = 0.01 → SEARCH_SLACK = 0.009000000000000001' => 'only how fast candidates are found: the standard mesh decides',
     'core/Job/JobState.php: WHOLE = 99 → WHOLE = 109' => 'any number past the last stage',
     'core/Job/JobState.php: WHOLE = 99 → WHOLE = 89' => 'any number past the last stage',
 ];

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Plan;
+
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Flow\Tie;
+use Aqbel\Core\Plan\CheapestFill;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\PlannedPour;
+use Aqbel\Core\Plan\Simulations;
+use Aqbel\Core\Plan\Tool;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Tests\Demo;
+
+/** The cheapest pour, held against every pour there is, each simulated and priced anew here. */
+final class CheapestFillTest extends TestCase
+{
+    /** @return iterable<string, array{string, list<Tool>, float}> */
+    public static function shops(): iterable
+    {
+        foreach (['rescue-ambulance', 'post-van', 'yard-tractor', 'taxi-electronics', 'footpath-sweeper'] as $key) {
+            foreach ([[], [Tool::Funnel], [Tool::Ramps], [Tool::Ramps, Tool::Funnel]] as $tools) {
+                foreach ([0.005, 0.03] as $share) {
+                    yield "{$key} ".implode(' ', array_column($tools, 'value'))." {$share}" => [$key, $tools, $share];
+                }
+            }
+        }
+    }
+
+    /** @param  list<Tool>  $tools */
+    #[DataProvider('shops')]
+    public function test_no_pour_that_is_sure_costs_less(string $key, array $tools, float $share): void
+    {
+        $circuit = Demo::circuit($key);
+        $choices = new Choices(JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules(airShare: $share), $tools);
+        $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
+        $limit = $share * $circuit->capacityMl();
+        [$sure, $unsure] = [[], []];
+        foreach (in_array(Tool::Ramps, $tools, true) ? [0.0, 150.0, 300.0] : [0.0] as $lift) {
+            foreach (in_array(Tool::Funnel, $tools, true) ? [0.0, 150.0, 300.0] : [0.0] as $head) {
+                foreach (self::subsets($circuit->portIds(PortKind::Bleed)) as $open) {
+                    $pour = PlannedPour::atTheNeck($circuit, $open, $head, $lift);
+                    $air = $fills->of($pour)->airMl;
+                    // Any pour, setting up ramps and funnel, and more the higher they stand; each point opened and shut.
+                    $minutes = 10.0 + ($lift > 0.0 ? 5.0 + $lift / 100.0 : 0.0) + ($head > 0.0 ? 4.0 + $head / 300.0 : 0.0) + 4.0 * count($open);
+                    if ($air <= $limit) {
+                        max([$air, ...array_map(fn (Tie $tie) => $tie->highMl, $fills->ties($pour)->all)]) <= $limit ? $sure[] = $minutes : $unsure[] = $minutes;
+                    }
+                }
+            }
+        }
+        $found = CheapestFill::of($circuit, $choices, $fills);
+        if ($sure === [] && $unsure === []) {
+            self::assertNull($found);
+
+            return;
+        }
+        self::assertNotNull($found);
+        self::assertEqualsWithDelta(min($sure === [] ? $unsure : $sure), $found->minutes, 1.0e-6);
+        self::assertSame($sure !== [], $found->airHighMl <= $limit);
+        self::assertEqualsWithDelta($fills->of($found->pour)->airMl, $found->airMl, 1.0e-9);
+    }
+
+    /**
+     * @param  list<string>  $points
+     * @return list<list<string>>
+     */
+    private static function subsets(array $points): array
+    {
+        $subsets = [[]];
+        foreach ($points as $point) {
+            foreach ($subsets as $subset) {
+                $subsets[] = [...$subset, $point];
+            }
+        }
+
+        return $subsets;
+    }
+}
