@@ -16,6 +16,8 @@ use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Plan\Worth;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Schools\Aid;
+use Aqbel\Core\Schools\Combination;
 use Aqbel\Core\Schools\Way;
 
 /** What else could be done on this circuit under the same choices, in the reader's units. */
@@ -26,6 +28,7 @@ final readonly class Besides
 
     /**
      * @param  list<DrainWorth>  $worth
+     * @param  list<Combination>  $combinations  ways put together that make sense here
      * @param  string  $refused  why what was put together is not what is planned; empty where it is
      */
     public function __construct(
@@ -35,6 +38,7 @@ final readonly class Besides
         private array $worth,
         private UnitSystem $units,
         public string $refused = '',
+        private array $combinations = [],
     ) {
     }
 
@@ -61,6 +65,28 @@ final readonly class Besides
     public function schools(): array
     {
         return array_chunk(array_map($this->schoolRow(...), $this->comparison->schools), self::SCHOOLS_AT_ONCE);
+    }
+
+    /** @return list<CombinedRow> ways put together, soonest done first */
+    public function combined(): array
+    {
+        return array_map($this->combinedRow(...), $this->combinations);
+    }
+
+    private function combinedRow(Combination $one): CombinedRow
+    {
+        $way = $one->way;
+        $brings = [];
+        foreach ($one->brings as $aid => $ml) {
+            $brings[] = Aid::from($aid)->label().": {$this->volume($ml)} less";
+        }
+        $minutes = $one->likelyMinutes();
+
+        return new CombinedRow(
+            $way->by->label().', '.lcfirst($way->warmedBy->label()), implode('; ', [...$brings, ...$one->runs->likely > 1 ? ["likely {$one->runs->likely} runs"] : []]),
+            ($one->fill->estimate ? '~' : '').$this->range($one->fill->airLowMl(), $one->fill->airHighMl()), Hours::of($minutes->hands), Hours::of($minutes->total()),
+            $way->by->id(), $way->warmedBy->value, array_map(fn (Aid $aid) => $aid->value, $way->aids), $way->until->value, $way->id() === $this->plan->school->id(),
+        );
     }
 
     public function cheapest(): string

@@ -17,6 +17,7 @@ use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\Ranges;
 use Aqbel\Core\Plan\Simulations;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Schools\Combinations;
 use Aqbel\Core\Schools\Way;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
@@ -75,7 +76,7 @@ final readonly class Worked
             );
             $asked = $this->planner->schools->of($this->choices->school);
             $refused = $asked instanceof Way ? $this->planner->misfit($asked, $on)->remedy ?? '' : '';
-            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused);
+            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused, Combinations::of($this->planner, $on));
 
             return view('plan.besides', ['besides' => $besides])->render();
         });

@@ -88,10 +88,16 @@ export function followPlan() {
         refresh();
     });
     outcome.addEventListener('click', (event) => {
-        const wanted = around(event, '[data-school]', HTMLElement)?.dataset.school;
-        const choice = all('input[name="school"]', HTMLInputElement, form).find((school) => school.value === wanted);
-        if (choice) {
+        const wanted = around(event, '[data-school]', HTMLElement)?.dataset;
+        const choice = all('input[name="school"]', HTMLInputElement, form).find((school) => school.value === wanted?.school);
+        if (choice && wanted) {
             choice.checked = true;
+            // A way by name is run as it usually is; one that is put together brings its parts.
+            for (const [name, value] of [['warm_up', wanted.warmUp ?? ''], ['end', wanted.end ?? '']]) {
+                all(`input[name="${name}"]`, HTMLInputElement, form).forEach((input) => (input.checked = input.value === value));
+            }
+            const aids = (wanted.aids ?? '').split(' ');
+            all('input[name="aids[]"]', HTMLInputElement, form).forEach((input) => (input.checked = aids.includes(input.value)));
             sayFolds();
             refresh();
         }

@@ -19,6 +19,9 @@ use Aqbel\Core\Plan\NeverRuns;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Schools\Aid;
+use Aqbel\Core\Schools\Combination;
+use Aqbel\Core\Schools\Combinations;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 
@@ -62,7 +65,8 @@ final class CompareTopic implements Topic
             $tools,
         );
         $planner = new Planner(StepCatalogue::standard(), SchoolCatalogue::standard());
-        $compared = Comparison::of($planner, $planner->groundwork($circuit, $choices));
+        $on = $planner->groundwork($circuit, $choices);
+        $compared = Comparison::of($planner, $on);
 
         return [
             'limit_ml' => $compared->limitMl,
@@ -72,6 +76,7 @@ final class CompareTopic implements Topic
             'reason' => $compared->reason($circuit, UnitSystem::Metric),
             'cheapest' => $compared->cheapest === null ? null : self::cheapest($compared->cheapest),
             'never' => array_map(self::never(...), $compared->never),
+            'combinations' => array_map(self::combination(...), Combinations::of($planner, $on)),
         ];
     }
 
@@ -94,6 +99,17 @@ final class CompareTopic implements Topic
             'pockets' => array_map(FillTopic::pocket(...), $row->fill->pockets),
             'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->likelyMinutes()->hands, 'total_min' => $row->likelyMinutes()->total(),
             'heat_cycles' => $row->runs->likely, 'one_is_enough' => $row->runs->enough, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function combination(Combination $one): array
+    {
+        $minutes = $one->likelyMinutes();
+
+        return [
+            'fill' => $one->way->fill->value, 'warm_up' => $one->way->warmedBy->value, 'aids' => array_map(fn (Aid $aid) => $aid->value, $one->way->aids), 'end' => $one->way->until->value,
+            'air_ml' => $one->fill->airMl, 'estimate' => $one->fill->estimate, 'hands_on_min' => $minutes->hands, 'total_min' => $minutes->total(), 'brings_ml' => (object) $one->brings,
         ];
     }
 

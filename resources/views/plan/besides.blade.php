@@ -52,6 +52,25 @@
         </table>
         @if ($loop->index > 0 && $loop->last)</details>@endif
     @endforeach
+    @if ($besides->combined() !== [])
+        <details><summary class="button button-quiet button-wide">Put together…</summary>
+            <table>
+                <thead><tr><th scope="col">Way</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr></thead>
+                <tbody>
+                    @foreach ($besides->combined() as $row)
+                        <tr>
+                            <th scope="row">
+                                @if ($row->chosen){{ $row->label }}@icon('circle-check')
+                                @else<button type="button" class="school-run" data-school="{{ $row->school }}" data-warm-up="{{ $row->warmUp }}" data-end="{{ $row->end }}" data-aids="{{ implode(' ', $row->aids) }}"><span class="sr-only">Run </span>{{ $row->label }}</button>@endif
+                                <small>{{ $row->chosen ? 'this plan; '.$row->about : $row->about }}</small>
+                            </th>
+                            <td>{{ $row->air }}</td><td>{{ $row->hands }}</td><td>{{ $row->total }}</td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+        </details>
+    @endif
     <p class="help">{{ $besides->cheapest() }}</p>
     @foreach ($besides->never() as [$point, $how])<p class="help"><b>{{ $point }}</b>: {{ $how }}</p>@endforeach
     @foreach ($besides->misfits() as $misfit)<p class="help">{{ $misfit }}</p>@endforeach
