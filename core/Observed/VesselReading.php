@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
+use Aqbel\Core\Quantity\Rough;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Values;
 
@@ -25,8 +26,11 @@ final readonly class VesselReading
     /** Less than so much of a mark nobody reads (common practice, no source). */
     private const LEAST_OF_A_MARK = 0.25;
 
-    /** @param  string  $vessel  id; empty where none was named */
-    private function __construct(public float $ml, public string $vessel)
+    /**
+     * @param  string  $vessel  id; empty where none was named
+     * @param  ?float  $roughMl  within which it lies where it was told roughly, or weighed; null where it was read
+     */
+    private function __construct(public float $ml, public string $vessel, private ?float $roughMl)
     {
     }
 
@@ -35,7 +39,7 @@ final readonly class VesselReading
     {
         $ml = $line->number(self::VOLUME);
 
-        return $ml === null ? null : new self($ml, $line->text(self::VESSEL));
+        return $ml === null ? null : new self($ml, $line->text(self::VESSEL), Rough::plusMinusMl($line->typed()[self::VOLUME] ?? '', $ml));
     }
 
     /** @return array{Field, Field} */
@@ -52,7 +56,7 @@ final readonly class VesselReading
     /** Within which 95 % of such readings lie, mL. */
     public function plusMinusMl(Situation $at): float
     {
-        return Plan::of($at)->rules()->vessels->of($this->vessel)->plusMinusMl($this->ml);
+        return $this->roughMl ?? Plan::of($at)->rules()->vessels->of($this->vessel)->plusMinusMl($this->ml);
     }
 
     /** @throws InvalidField where its marks cannot tell so little */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Quantity;
 
 /**
- * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50", "20+20+17", "5:00"),
+ * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50", "20+20+17", "5:00", "about 2 L", "2 to 3 L"),
  * understood in the core's unit and kept as typed.
  */
 final readonly class Typed
@@ -28,7 +28,13 @@ final readonly class Typed
     public static function parse(string $text, Unit $assumed): self
     {
         $text = trim($text);
-        $plain = self::plain($text);
+        // A time or a temperature that something rests on is not told roughly.
+        $rough = $assumed->dimension() === Dimension::Volume;
+        $between = $rough ? Rough::between($text) : null;
+        if ($between !== null) {
+            return self::middle($text, ...$between, assumed: $assumed);
+        }
+        $plain = self::plain($rough ? Rough::plain($text) : $text);
         if ($assumed->dimension() === Dimension::Fraction && preg_match('#^(\d+)\s*[/:]\s*(\d+)$#', $plain, $part)) {
             return self::parts($text, (float) $part[1], (float) $part[2]);
         }
@@ -62,6 +68,14 @@ final readonly class Typed
         }
 
         return new self($base, $named ? $text : trim("{$text} {$assumed->value}"));
+    }
+
+    /** Somewhere between two: the middle of both. */
+    private static function middle(string $text, string $low, string $high, Unit $assumed): self
+    {
+        [$from, $to] = [self::parse($low, $assumed), self::parse($high, $assumed)];
+
+        return new self(($from->base + $to->base) / 2.0, $to->text === $high ? $text : trim("{$text} {$assumed->value}"));
     }
 
     /** A gauge of vacuum reads below the air: a sign in front says the same once more. */

@@ -24,6 +24,11 @@ enum Unit: string
     case Quart = 'qt';
     case Gallon = 'gal';
     case FluidOunce = 'fl oz';
+    case Pint = 'pt';
+    case Cup = 'cup';
+    /** Of coolant, half of it glycol. */
+    case Kilogram = 'kg';
+    case Pound = 'lb';
     case Celsius = '°C';
     case Fahrenheit = '°F';
     case Millimetre = 'mm';
@@ -42,6 +47,9 @@ enum Unit: string
     case Share = '';
     case Percent = '%';
 
+    /** Half glycol weighs 1.065 kg a litre at 20 °C (any handbook table, from memory). */
+    private const ML_PER_KG = 1000.0 / 1.065;
+
     /** As people write them: in small letters, without spaces. */
     private const ALIASES = [
         'kpa' => self::Kilopascal, 'mpa' => self::Megapascal, 'bar' => self::Bar, 'bars' => self::Bar, 'mbar' => self::Millibar, 'hpa' => self::Millibar,
@@ -54,6 +62,8 @@ enum Unit: string
         'usqt' => self::Quart, 'usquart' => self::Quart, 'usquarts' => self::Quart, 'gal' => self::Gallon, 'gals' => self::Gallon, 'gallon' => self::Gallon,
         'gallons' => self::Gallon, 'usgal' => self::Gallon, 'usgallon' => self::Gallon, 'usgallons' => self::Gallon, 'floz' => self::FluidOunce,
         'oz' => self::FluidOunce, 'ounce' => self::FluidOunce, 'ounces' => self::FluidOunce, 'fluidounce' => self::FluidOunce, 'fluidounces' => self::FluidOunce,
+        'pt' => self::Pint, 'pts' => self::Pint, 'pint' => self::Pint, 'pints' => self::Pint, 'cup' => self::Cup, 'cups' => self::Cup,
+        'kg' => self::Kilogram, 'kgs' => self::Kilogram, 'kilo' => self::Kilogram, 'kilos' => self::Kilogram,
         '°c' => self::Celsius, 'c' => self::Celsius, 'degc' => self::Celsius, 'celsius' => self::Celsius, 'degreescelsius' => self::Celsius, '℃' => self::Celsius,
         '°f' => self::Fahrenheit, 'f' => self::Fahrenheit, 'degf' => self::Fahrenheit, 'fahrenheit' => self::Fahrenheit,
         'degreesfahrenheit' => self::Fahrenheit, '℉' => self::Fahrenheit,
@@ -93,6 +103,7 @@ enum Unit: string
                 'lb', 'lbs', 'pound', 'pounds', '#' => self::Psi,
                 default => self::named($text),
             },
+            Dimension::Volume => in_array($folded, ['lb', 'lbs', 'pound', 'pounds'], true) ? self::Pound : self::named($text),
             Dimension::Temperature => in_array($folded, ['°', 'deg', 'degs', 'degree', 'degrees', 'º'], true)
                 ? $assumed
                 : self::named($text),
@@ -107,7 +118,7 @@ enum Unit: string
     {
         return match ($this) {
             self::Kilopascal, self::Megapascal, self::InchOfMercury, self::Psi, self::Bar, self::Millibar, self::MillimetreOfMercury => Dimension::Pressure,
-            self::Millilitre, self::Centilitre, self::Decilitre, self::Litre, self::Quart, self::Gallon, self::FluidOunce => Dimension::Volume,
+            self::Millilitre, self::Centilitre, self::Decilitre, self::Litre, self::Quart, self::Gallon, self::FluidOunce, self::Pint, self::Cup, self::Kilogram, self::Pound => Dimension::Volume,
             self::Celsius, self::Fahrenheit => Dimension::Temperature,
             self::Millimetre, self::Centimetre, self::Metre, self::Kilometre, self::Mile, self::Inch, self::Foot => Dimension::Length,
             self::NewtonMetre, self::FootPound, self::InchPound => Dimension::Torque,
@@ -141,7 +152,7 @@ enum Unit: string
     {
         return match ($this) {
             self::Megapascal => 3,
-            self::Bar, self::Litre, self::Decilitre, self::Quart, self::Gallon, self::Share, self::Hour, self::Metre => 2,
+            self::Bar, self::Litre, self::Decilitre, self::Quart, self::Gallon, self::Pint, self::Kilogram, self::Pound, self::Share, self::Hour, self::Metre => 2,
             self::InchOfMercury, self::Psi, self::FluidOunce, self::NewtonMetre, self::FootPound, self::InchPound, self::Inch, self::Foot, self::Kilopascal => 1,
             default => 0,
         };
@@ -170,6 +181,10 @@ enum Unit: string
             self::Quart => 946.352946,
             self::Gallon => 3785.411784,
             self::FluidOunce => 29.5735295625,
+            self::Pint => 473.176473,
+            self::Cup => 236.5882365,
+            self::Kilogram => self::ML_PER_KG,
+            self::Pound => self::ML_PER_KG * 0.45359237,
             self::Centimetre, self::Centilitre => 10.0,
             self::Kilometre => 1.0e6,
             self::Mile => 1_609_344.0,

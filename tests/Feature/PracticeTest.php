@@ -152,8 +152,8 @@ final class PracticeTest extends ShopTestCase
                     break;
                 }
             }
-            for ($codes = [], $since = -1.0, $i = 0; $i < 170 && array_intersect($codes, $exercise->shows) === []; $i++) {
-                Carbon::setTestNow(now()->addSeconds(25));
+            for ($codes = [], $since = -1.0, $i = 0; $i < 90 && array_intersect($codes, $exercise->shows) === []; $i++) {
+                Carbon::setTestNow(now()->addSeconds(50));
                 $lines = (new StandIn($feed))->lines($since, now()->getTimestamp());
                 $lines === [] || Door::take($feed, $lines);
                 $since = (float) (now()->getTimestamp() - $feed->created_at->getTimestamp());

@@ -6,6 +6,7 @@ namespace Tests\Core\Quantity;
 
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Quantity\Rough;
 use Aqbel\Core\Quantity\Typed;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -123,5 +124,49 @@ final class QuantityTest extends TestCase
     {
         $this->expectException(\InvalidArgumentException::class);
         Typed::parse($typed, $asked);
+    }
+
+    /** @return iterable<string, array{string, float, ?float}> as typed, mL, ± */
+    public static function rough(): iterable
+    {
+        // A quarter for “about”, half the way between two, three in a hundred for a weight (common practice, no source).
+        yield 'about' => ['about 2 L', 2000.0, 500.0];
+        yield 'a wavy line' => ['~2 L', 2000.0, 500.0];
+        yield 'or so' => ['1.5 L or so', 1500.0, 375.0];
+        yield 'between' => ['2 to 3 L', 2500.0, 500.0];
+        yield 'a dash' => ['0.5-1 l', 750.0, 250.0];
+        yield 'two units' => ['500 mL to 1 L', 750.0, 250.0];
+        yield 'half' => ['half a litre', 500.0, null];
+        yield 'about half' => ['about half a litre', 500.0, 125.0];
+        yield 'one and a half' => ['one and a half litres', 1500.0, null];
+        yield 'a quarter' => ['a quarter of a litre', 250.0, null];
+        // 1.065 kg a litre for half glycol at 20 °C (any handbook table, from memory).
+        yield 'on a scale' => ['2.13 kg', 2000.0, 60.0];
+        yield 'pounds' => ['4.7 lb', 2001.77, 60.05];
+        yield 'pints' => ['3 pints', 1419.53, null];
+        yield 'read' => ['2.4 L', 2400.0, null];
+    }
+
+    #[DataProvider('rough')]
+    public function test_a_rough_answer_is_an_answer_at_its_worth(string $typed, float $ml, ?float $plusMinus): void
+    {
+        $read = Typed::parse($typed, Unit::Litre);
+        self::assertEqualsWithDelta($ml, $read->base, 0.01);
+        self::assertSame($typed, $read->text, 'it is kept as it was said');
+        $plusMinus === null
+            ? self::assertNull(Rough::plusMinusMl($read->text, $read->base))
+            : self::assertEqualsWithDelta($plusMinus, Rough::plusMinusMl($read->text, $read->base), 0.01);
+    }
+
+    public function test_what_something_rests_on_is_not_told_roughly(): void
+    {
+        foreach (['about 2 h' => Unit::Hour, '1-3 h' => Unit::Hour, 'about 90' => Unit::Celsius, '18 to 21' => Unit::InchOfMercury] as $typed => $unit) {
+            try {
+                Typed::parse($typed, $unit);
+                self::fail("{$typed} was taken");
+            } catch (\InvalidArgumentException $refused) {
+                self::assertNotSame('', $refused->getMessage());
+            }
+        }
     }
 }

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Quantity;
+
+/**
+ * What people say of an amount they have not read off: “about 2 L”, “2 to 3 L”, “half a litre or so”, “4.6 kg” on a scale. It is an
+ * answer at its worth.
+ */
+final class Rough
+{
+    /** “About” is off by so much of it (common practice, no source). */
+    private const ABOUT = 0.25;
+
+    /** A weight is one of a mixture nobody has measured: 40 to 60 % glycol lie so close together (any handbook table, from memory). */
+    private const WEIGHED = 0.03;
+
+    private const BEFORE = '/^(?:about|approximately|approx\.?|ca\.?|circa|roughly|around|maybe|some|a good|~|≈)\s*/iu';
+
+    private const BEHIND = '/\s*(?:or so|approximately|approx\.?|about|roughly|at a guess)$/iu';
+
+    /** @var array<string, string> in words, as a number */
+    private const WORDS = [
+        '/^(?:a )?quarter (?:of )?an?\s+/iu' => '1/4 ', '/^half (?:of )?an?\s+/iu' => '1/2 ', '/^(?:one|two|three) and a half\s+/iu' => '', '/^(?:an?|one)\s+/iu' => '1 ',
+        '/^two\s+/iu' => '2 ', '/^three\s+/iu' => '3 ', '/^four\s+/iu' => '4 ', '/^five\s+/iu' => '5 ',
+    ];
+
+    private const HALVES = ['one' => '1.5 ', 'two' => '2.5 ', 'three' => '3.5 '];
+
+    private const NUMBER = '\d+(?:[.,]\d+)?';
+
+    /** The same without the words around the number. */
+    public static function plain(string $text): string
+    {
+        $plain = (string) preg_replace([self::BEHIND, self::BEFORE], '', trim($text));
+        if (preg_match('/^(one|two|three) and a half\s+/iu', $plain, $half) === 1) {
+            return self::HALVES[mb_strtolower($half[1])].mb_substr($plain, mb_strlen($half[0]));
+        }
+
+        return (string) preg_replace(array_keys(self::WORDS), array_values(self::WORDS), $plain);
+    }
+
+    /** @return ?array{string, string} lower and upper, each with the unit; null where it is no range */
+    public static function between(string $text): ?array
+    {
+        $plain = self::plain($text);
+        $found = preg_match('/^('.self::NUMBER.')\s*([^\d\s\-–]*)\s*(?:-|–|\bto\b)\s*('.self::NUMBER.')\s*(\D*)$/iu', $plain, $part) === 1;
+
+        return $found ? [trim($part[1].' '.($part[2] === '' ? $part[4] : $part[2])), trim("{$part[3]} {$part[4]}")] : null;
+    }
+
+    /**
+     * Within which 95 % of such answers lie, mL; null where it was told as exactly as it was read.
+     *
+     * @param  string  $typed  with its unit
+     */
+    public static function plusMinusMl(string $typed, float $ml): ?float
+    {
+        $between = self::between($typed);
+        if ($between !== null) {
+            return abs(Typed::parse($between[1], Unit::Litre)->base - Typed::parse($between[0], Unit::Litre)->base) / 2.0;
+        }
+
+        return match (true) {
+            preg_match(self::BEFORE, trim($typed)) === 1 || preg_match(self::BEHIND, trim($typed)) === 1 => self::ABOUT * $ml,
+            preg_match('/\d\s*(?:kg|kilos?|lbs?|pounds?)\b/iu', $typed) === 1 => self::WEIGHED * $ml,
+            default => null,
+        };
+    }
+}
