@@ -20,25 +20,26 @@ final class Rough
 
     private const BEHIND = '/\s*(?:or so|approximately|approx\.?|about|roughly|at a guess)$/iu';
 
-    /** @var array<string, string> in words, as a number */
+    /** @var array<string, string> numbers in words, the longest first */
     private const WORDS = [
-        '/^(?:a )?quarter (?:of )?an?\s+/iu' => '1/4 ', '/^half (?:of )?an?\s+/iu' => '1/2 ', '/^(?:one|two|three) and a half\s+/iu' => '', '/^(?:an?|one)\s+/iu' => '1 ',
-        '/^two\s+/iu' => '2 ', '/^three\s+/iu' => '3 ', '/^four\s+/iu' => '4 ', '/^five\s+/iu' => '5 ',
+        'one and a half' => '1.5', 'two and a half' => '2.5', 'three and a half' => '3.5', 'a quarter of a' => '1/4', 'quarter of a' => '1/4', 'a quarter' => '1/4',
+        'half of a' => '1/2', 'half a' => '1/2', 'an' => '1', 'a' => '1', 'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5',
     ];
-
-    private const HALVES = ['one' => '1.5 ', 'two' => '2.5 ', 'three' => '3.5 '];
 
     private const NUMBER = '\d+(?:[.,]\d+)?';
 
-    /** The same without the words around the number. */
+    /** The same without the words around the number, and that written in figures where a unit follows. */
     public static function plain(string $text): string
     {
         $plain = (string) preg_replace([self::BEHIND, self::BEFORE], '', trim($text));
-        if (preg_match('/^(one|two|three) and a half\s+/iu', $plain, $half) === 1) {
-            return self::HALVES[mb_strtolower($half[1])].mb_substr($plain, mb_strlen($half[0]));
+        foreach (self::WORDS as $words => $number) {
+            $unit = preg_match("/^{$words}\\s+(.+)$/iu", $plain, $rest) === 1 ? $rest[1] : '';
+            if ($unit !== '' && Unit::named($unit) !== null) {
+                return "{$number} {$unit}";
+            }
         }
 
-        return (string) preg_replace(array_keys(self::WORDS), array_values(self::WORDS), $plain);
+        return $plain;
     }
 
     /** @return ?array{string, string} lower and upper, each with the unit; null where it is no range */
