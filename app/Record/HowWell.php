@@ -9,6 +9,7 @@ use Aqbel\Core\Learned\FromJob;
 use Aqbel\Core\Learned\LeftOut;
 use Aqbel\Core\Learned\MeasuredJob;
 use Aqbel\Core\Learned\Predicted;
+use Aqbel\Core\Learned\Rate;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Support\Facades\Cache;
@@ -47,6 +48,9 @@ final readonly class HowWell
     /** @var array<string, int> jobs that say nothing of their circuit, by why */
     public array $leftOut;
 
+    /** @var list<array{what: string, rate: Rate}> how this shop goes beside what is usual */
+    public array $rates;
+
     /** Jobs still to be worked out. */
     public int $waiting;
 
@@ -77,6 +81,7 @@ final readonly class HowWell
                 $circuits[$job->circuit->key]['figures'][] = [$stays, $offMl, $holds];
             }
         }
+        $this->rates = ShopRates::of($jobs);
         $this->waiting = $waiting;
         $this->leftOut = $leftOut;
         $this->months = array_map(fn (string $month, array $of): array => [

@@ -36,6 +36,19 @@
             </section>
         @endif
     @endif
+    @if ($page->rates !== [])
+        <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="rates-title" tabindex="0">
+            <h2 id="rates-title">How this shop goes, beside what is usual</h2>
+            <table class="list">
+                <thead><tr><th scope="col">What</th><th scope="col">Here</th><th scope="col">Between</th><th scope="col">Jobs</th><th scope="col">Tells the next job better</th></tr></thead>
+                <tbody>@foreach ($page->rates as ['what' => $what, 'rate' => $rate])<tr>
+                    <th scope="row">{{ $what }}</th><td class="num">{{ number_format($rate->factor, 2) }} ×</td><td class="num">{{ number_format($rate->low, 2) }} to {{ number_format($rate->high, 2) }}</td>
+                    <td class="num">{{ $rate->jobs }}</td><td>{{ $rate->tellsBetter ? 'yes' : 'no: what is usual does as well' }}</td>
+                </tr>@endforeach</tbody>
+            </table>
+            <p class="help">Each job told by all the others, against what is usual. Hands are set under <a href="/shop/labour">labour</a>; a lead takes over what tells better.</p>
+        </section>
+    @endif
     <p class="help">Off by: the middle one of all, whichever way. Within: of what heights, volumes and vessels leave open, 19 in 20.
         @if ($page->leftOut !== []) Left out: @foreach ($page->leftOut as $why => $count){{ $count }}, {{ $why }}{{ $loop->last ? '.' : '; ' }}@endforeach @endif
         @if ($page->waiting > 0) {{ $page->waiting }} more are worked out when this is opened again.@endif</p>

@@ -51,7 +51,7 @@ final class DependencyTest extends TestCase
         'Writing' => ['Quantity', 'Saying', 'Job', 'Observed', 'Judged', 'Plan', 'Steps', 'Steps/AnyTime'],
         'Visits' => ['Quantity', 'Matter', 'Heat', 'Circuit', 'Saying', 'Job', 'Plan', 'Observed', 'Judged'],
         'Day' => [],
-        'Learned' => ['Circuit', 'Flow', 'Job', 'Observed', 'Judged', 'Plan'],
+        'Learned' => ['Circuit', 'Flow', 'Heat', 'Job', 'Observed', 'Judged', 'Plan'],
         'Evidence' => ['Circuit'],
         'Instruments' => ['Quantity', 'Circuit', 'Job', 'Observed', 'Judged', 'Evidence'],
         'Virtual' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat'],
