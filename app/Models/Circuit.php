@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Practice\FoundOnItsGround;
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Illuminate\Database\Eloquent\Builder;
@@ -20,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 class Circuit extends Model
 {
+    use FoundOnItsGround;
+
     protected $table = 'circuits';
 
     protected $guarded = [];

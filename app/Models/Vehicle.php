@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Practice\FoundOnItsGround;
 use Aqbel\Core\Plan\ChangeInterval;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\LeftBehind;
@@ -31,6 +32,8 @@ use Illuminate\Support\Carbon;
  */
 class Vehicle extends Model
 {
+    use FoundOnItsGround;
+
     protected $table = 'vehicles';
 
     protected $guarded = [];

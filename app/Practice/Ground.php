@@ -79,6 +79,9 @@ final class Ground
     public static function prepare(): void
     {
         $file = self::file();
+        // Whoever comes second waits, and finds it made.
+        $one = fopen("{$file}.lock", 'c') ?: throw new \RuntimeException("Nothing can be written beside {$file}.");
+        flock($one, LOCK_EX);
         is_file($file) || touch($file);
         $ours = count(glob(database_path('migrations/*.php')) ?: []);
         $there = DB::connection(self::CONNECTION)->getSchemaBuilder()->hasTable('migrations') ? DB::connection(self::CONNECTION)->table('migrations')->count() : 0;
@@ -87,6 +90,7 @@ final class Ground
         }
         DB::connection(self::CONNECTION)->statement("insert into sqlite_sequence (name, seq) select name, ? from sqlite_master where type = 'table' and sql like '%autoincrement%' and name not in (select name from sqlite_sequence)", [self::FIRST]);
         DB::connection(self::CONNECTION)->statement('update sqlite_sequence set seq = ? where seq < ?', [self::FIRST, self::FIRST]);
+        fclose($one);
     }
 
     /** Somebody who writes there has a name there, under the number they have in the shop. */

@@ -112,7 +112,12 @@ final class PracticeTest extends ShopTestCase
             self::assertSame($exercise->from, Ground::on(fn () => Practice::query()->where('job_id', $job)->firstOrFail()->job->state()->stepInHand()?->id), $exercise->id);
             $this->get("/jobs/{$job}")->assertOk()->assertSee($exercise->title);
             $this->get("/jobs/{$job}/practice")->assertRedirect("/jobs/{$job}");
-            $this->get("/jobs/{$job}/manage")->assertOk();
+            foreach (['manage', 'record', 'how-sure', 'job.json', 'readings.csv'] as $page) {
+                $this->get("/jobs/{$job}/{$page}")->assertSuccessful();
+            }
+            $vehicle = DB::connection('practice')->table('jobs')->where('id', $job)->value('vehicle_id');
+            $this->get("/vehicles/{$vehicle}")->assertOk()->assertSee('PRACTICE');
+            $this->get('/circuits/'.DB::connection('practice')->table('jobs')->where('id', $job)->value('circuit_id'))->assertOk();
             $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail());
             $this->get("/jobs/{$job}")->assertOk();
             $this->post("/jobs/{$job}/entries", ['key' => (string) Str::uuid(), 'step' => $exercise->from, 'form' => 'finding', 'fields' => ['what' => 'A look from beside', 'then' => 'note']])->assertSessionHasNoErrors();

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Models\Feed;
 use App\Models\Job;
 use App\Models\Person;
+use App\Models\Photo;
 use App\Models\Practice;
+use App\Models\Visit;
 use App\Practice\Band;
 use App\Practice\Ground;
 use Closure;
@@ -25,7 +28,12 @@ final class OnPracticeGround
 
         return $about === [] ? $next($request) : Ground::on(function () use ($request, $next, $about): Response {
             $one = reset($about);
-            $practice = Practice::query()->where('job_id', $one instanceof Job ? $one->id : $one->getAttribute('job_id'))->first();
+            $job = match (true) {
+                $one instanceof Job => $one->id,
+                $one instanceof Feed, $one instanceof Photo, $one instanceof Visit => $one->job_id,
+                default => null,
+            };
+            $practice = $job === null ? null : Practice::query()->where('job_id', $job)->first();
             $person = $request->user();
             $person instanceof Person && Ground::knows($person);
             $before = Carbon::getTestNow();
