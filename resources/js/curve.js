@@ -110,6 +110,15 @@ export function curve(place, names, { colour, told }) {
                 ctx.save();
                 ctx.font = `600 ${13 * ratio}px ${font}`;
                 const row = 15 * ratio;
+                const shown = told()?.shown;
+                if (shown !== undefined) {
+                    // The moment that is looked at.
+                    const x = drawn.valToPos(shown, 'x', true);
+                    ctx.fillStyle = colour('go');
+                    ctx.globalAlpha = 0.5;
+                    ctx.fillRect(x - 5 * ratio, drawn.bbox.top, 10 * ratio, drawn.bbox.height);
+                    ctx.globalAlpha = 1;
+                }
                 levels(drawn, GAUGES.includes(names[0]) ? [] : told()?.levels ?? [], row, ratio, colour);
                 found(drawn, told()?.marks ?? [], row, ratio, colour);
                 // Each line carries its name at its end.

@@ -1,7 +1,7 @@
 // What instruments send, beside the step: the newest numbers large, the curve, and silence said. The page asks for what is new and
 // draws that; what counts of it is judged by the server, and stands on the page like any other entry.
 
-import { all, one } from './dom.js';
+import { all, around, one } from './dom.js';
 
 const ASK_MS = 1500;
 /** Said when nothing came for so long while an engine runs, s. */
@@ -9,6 +9,9 @@ const SILENT_S = 30;
 const KEEP_S = 3600;
 /** What not every instrument sends. */
 const MAY_LACK = ['far', 'outlet', 'rpm'];
+/** So much of a curve stands around a moment that is looked at, s. */
+const BEFORE_S = 180;
+const AFTER_S = 90;
 /** A limit nearer than this is said. */
 const SOON_MIN = 5;
 
@@ -135,7 +138,7 @@ class Panel {
     }
 
     take(answer) {
-        this.told = answer;
+        this.told = { ...answer, shown: this.shown };
         for (const [name, { t, v }] of Object.entries(answer.channels)) {
             const known = this.channels.get(name) ?? { t: [], v: [] };
             const from = known.t.length === 0 ? -Infinity : known.t[known.t.length - 1];
@@ -192,8 +195,23 @@ class Panel {
             this.dressed = dressed;
             this.plot = curve(place, names, { colour, told: () => this.told });
         }
-        this.plot.setData(rows);
+        this.plot.setData(rows, this.shown === undefined);
         this.tabulate(names);
+    }
+
+    /** The stretch around one moment, large; the same moment once more, and all of it is back. */
+    showAt(second) {
+        this.shown = this.shown === second ? undefined : second;
+        if (this.told !== null) {
+            this.told.shown = this.shown;
+        }
+        if (this.plot !== null) {
+            const times = this.plot.data[0];
+            this.shown === undefined
+                ? this.plot.setScale('x', { min: times[0], max: times[times.length - 1] })
+                : this.plot.setScale('x', { min: this.shown - BEFORE_S, max: this.shown + AFTER_S });
+        }
+        one('[data-curve]', HTMLElement, this.place)?.scrollIntoView({ block: 'center' });
     }
 
     /** The same numbers by minute, for whoever reads and does not see. */
@@ -239,5 +257,10 @@ export function followInstruments() {
     if (document.body.dataset.about !== undefined) {
         look();
         setInterval(look, ASK_MS);
+        document.addEventListener('click', (event) => {
+            const moment = around(event, '[data-shows-at]', HTMLElement);
+            const place = one('[data-series]', HTMLElement);
+            moment && place && drawn.get(place)?.showAt(Number(moment.dataset.showsAt));
+        });
     }
 }

@@ -23,6 +23,8 @@ final class InstrumentsTest extends BrowserTestCase
         self::$browser->executeScript('document.querySelector("#instruments").scrollIntoView({ block: "center" })');
         $this->see('Thermostat, heater and fan all say the same', '.verdict');
         $this->see('by instrument', '#evidence');
+        // A press on the time of a line shows its stretch of the curve; the table beside it stays as it is.
+        self::$browser->executeScript('document.querySelector("[data-shows-at]").click()');
         self::$browser->manage()->window()->setSize(new WebDriverDimension(390, 844));
         self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
         self::$browser->executeScript('document.querySelector("#instruments").scrollIntoView()');

@@ -4,7 +4,11 @@
         <ul>
             @foreach ($page->written->entries as $entry)
                 <li>
-                    <time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time>
+                    @if ($entry->byInstrument && $page->instruments()?->hasCurve)
+                        <button type="button" class="min-h-11 min-w-11 text-left underline" data-shows-at="{{ $entry->at }}"><span class="sr-only">Show in the curve: </span><time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time></button>
+                    @else
+                        <time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time>
+                    @endif
                     <span>
                         {{ $entry->said }}
                         @if ($entry->correction)<small>corrected by {{ $entry->correction->by }}, {{ date('H:i', $entry->correction->at) }}</small>@endif
