@@ -10,15 +10,20 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\RinseWaterIn;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 3: water, or cleaner, for one rinse cycle. A cycle is fill, warm-up, cool-down and drain, each a step. */
 final class RinseFill extends StepKind
 {
+    /** Tap water of middling hardness, 200 mg/L as calcium carbonate (common practice, no source). */
+    private const LIME_G_PER_L = 0.2;
+
     public function name(): string
     {
         return 'rinse_fill';
@@ -84,6 +89,22 @@ final class RinseFill extends StepKind
         $room = max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $ledger->contentMl + $in);
 
         return new Figure('In so far', $in, Dimension::Volume, Origin::Measured, $room, 'room for');
+    }
+
+    /** Tap water in the last rinse: what stays of it leaves its lime where it is hottest. */
+    public function judge(Situation $at): ?Verdict
+    {
+        $told = $at->observed(RinseWaterIn::class);
+        $tap = array_filter($told, fn (RinseWaterIn $some) => $some->isTap);
+        if ($told === [] || ! $this->isLast($at)) {
+            return null;
+        }
+        $stays = Plan::of($at)->predicted->retainedMl;
+
+        return $tap === []
+            ? Verdict::pass('pure_last', 'Pure water last', 'What stays of it leaves nothing behind.')
+            : Verdict::wait('tap_last', 'Tap water last', "About {$at->litres($stays)} of it stays inside, with some ".round(self::LIME_G_PER_L * $stays / 1000.0, 1)
+                .' g of lime from water of middling hardness, which settles where it is hottest. Distilled or deionised water for the last rinse, or one more of it.');
     }
 
     private function withCleaner(Situation $at): bool
