@@ -21,6 +21,7 @@ use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Observed\NeckOpened;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VesselReading;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Figure;
@@ -88,7 +89,7 @@ final class ColdLevel extends StepKind
         $level = $this->judgement($at);
         $goesOn = in_array($level?->code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true);
         $offered = self::isOpen($at)
-            ? [$this->toppedForm($at), LevelSeen::asked()->aside(), $goesOn ? LastRun::asked($level->unproven !== null) : null]
+            ? [$this->toppedForm($at), LevelSeen::asked()->aside(), $goesOn ? LastRun::asked(self::needsWhy($at, $level)) : null]
             : [$this->toppedForm($at), NeckOpened::asked()->aside()];
 
         return Form::offering($offered, [NeckOpened::asked(), $this->toppedForm($at, true), LevelSeen::asked(), LastRun::asked()]);
@@ -176,6 +177,12 @@ final class ColdLevel extends StepKind
             ColdLevelCode::AnotherCycle => Verdict::wait($level->code(), 'Another cycle', trim(self::so($at, $level, $took).' '.self::unproven($at, $level))
                 .' Finish this step: '.self::nextRun($at)),
         };
+    }
+
+    /** Whether it takes a reason that this was the last run: the run did not show all, or it still took more than a fill may leave. */
+    private static function needsWhy(Situation $at, ColdLevelRead $level): bool
+    {
+        return $level->unproven !== null || $level->tookMl - $level->shrank->ml > Plan::of($at)->choices->airLimitMl($at->circuit());
     }
 
     private static function nextRun(Situation $at): string
