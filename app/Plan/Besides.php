@@ -29,6 +29,7 @@ final readonly class Besides
     /**
      * @param  list<DrainWorth>  $worth
      * @param  list<Combination>  $combinations  ways put together that make sense here
+     * @param  array<string, float>  $brings  mL of air less by the fill that is chosen, by aid; those that bring nothing left out
      * @param  string  $refused  why what was put together is not what is planned; empty where it is
      */
     public function __construct(
@@ -39,6 +40,7 @@ final readonly class Besides
         private UnitSystem $units,
         public string $refused = '',
         private array $combinations = [],
+        private array $brings = [],
     ) {
     }
 
@@ -71,6 +73,17 @@ final readonly class Besides
     public function combined(): array
     {
         return array_map($this->combinedRow(...), $this->combinations);
+    }
+
+    /** @return array<string, string> what each aid the model knows brings to the fill that is chosen, by its code */
+    public function brings(): array
+    {
+        $modelled = array_filter(Aid::cases(), fn (Aid $aid) => $aid->isModelled());
+
+        return array_combine(
+            array_map(fn (Aid $aid) => $aid->value, $modelled),
+            array_map(fn (Aid $aid) => isset($this->brings[$aid->value]) ? $this->volume($this->brings[$aid->value]).' less air' : 'brings nothing here', $modelled),
+        );
     }
 
     private function combinedRow(Combination $one): CombinedRow

@@ -76,7 +76,7 @@ final readonly class Worked
             );
             $asked = $this->planner->schools->of($this->choices->school);
             $refused = $asked instanceof Way ? $this->planner->misfit($asked, $on)->remedy ?? '' : '';
-            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused, Combinations::of($this->planner, $on));
+            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused, Combinations::of($this->planner, $on), Combinations::brings($on, $asked instanceof Way ? $asked->by : $asked));
 
             return view('plan.besides', ['besides' => $besides])->render();
         });

@@ -24,6 +24,12 @@ enum Aid: string
         };
     }
 
+    /** Whether the model says what it brings; squeezing is left to hands. */
+    public function isModelled(): bool
+    {
+        return $this !== self::Squeeze;
+    }
+
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
         return match ($this) {

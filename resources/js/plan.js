@@ -38,6 +38,16 @@ export function followPlan() {
             one('[data-said]', HTMLElement, fold).textContent = chosen.length > 0 ? chosen.join(', ') : 'none';
         }
     });
+    // What each aid would bring to the fill that is chosen.
+    const sayBrings = () => {
+        const brings = JSON.parse(one('[data-brings]', HTMLElement, outcome)?.dataset.brings ?? '{}');
+        for (const aid of all('input[name="aids[]"]', HTMLInputElement, form)) {
+            const said = aid.closest('label')?.querySelector('small') ?? document.createElement('small');
+            said.textContent = brings[aid.value] ? ` ${brings[aid.value]}` : '';
+            aid.nextElementSibling?.append(said);
+        }
+    };
+    sayBrings();
     const follow = async (fragment, signal) => {
         const answer = await ask(fragment, signal);
         if (answer.ok && !answer.redirected) {
@@ -66,6 +76,7 @@ export function followPlan() {
                 ['plan', 'besides'].forEach((fragment) => { place(fragment).innerHTML = one(`[data-fragment=${fragment}]`, HTMLElement, fresh).innerHTML; });
                 place('besides').removeAttribute('aria-busy');
                 followDrains();
+                sayBrings();
                 outcome.dataset.fresh = String(Number(outcome.dataset.fresh ?? 0) + 1);
                 await follow('ranges', signal);
             }

@@ -247,4 +247,17 @@ final class PlanTest extends ShopTestCase
         self::assertSame([2500.0, Shelter::Blanket], [$choices->elevationM, $choices->shelter], 'kept with the plan');
         self::assertLessThan(76.0, $choices->atmosphere()->pressure->kPa());
     }
+
+    public function test_each_aid_says_what_it_brings_to_this_fill_on_this_circuit(): void
+    {
+        $brings = function (string $plate): array {
+            $vehicle = Vehicle::query()->where('plate', $plate)->firstOrFail();
+            $page = (string) $this->actingAs($this->imre)->get('/jobs/new?'.http_build_query(['vehicle' => $vehicle->id, 'school' => 'gravity', 'chosen' => '1', 'drains_auto' => '1']))->assertOk()->getContent();
+            self::assertSame(1, preg_match('/data-brings="([^"]+)"/', $page, $found));
+
+            return (array) json_decode(html_entity_decode($found[1]), true);
+        };
+        self::assertSame('brings nothing here', $brings('SKP 114')['raise']);
+        self::assertStringContainsString('less air', $brings('SKP 660')['raise']);
+    }
 }

@@ -1,3 +1,4 @@
+<div hidden data-brings="{{ json_encode($besides->brings()) }}"></div>
 @if ($besides->worth() !== [])
     <section class="plan-worth" aria-labelledby="worth-title">
         <h2 id="worth-title">Which drains are worth it</h2>
