@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Practice;
 
 use App\Models\Practice;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Quantity\UnitSystem;
 
 /** Above every page of a job that somebody practises on: what it is, how its clock runs, what can be seen of the vehicle. */
@@ -40,10 +41,13 @@ final readonly class Band
         return $until !== null && $until > now()->getTimestamp() ? $until : null;
     }
 
-    /** @return list<array{string, list<string>}> what eyes and hands tell at the step in hand, by what it is entered under */
-    public function seen(UnitSystem $units): array
+    /**
+     * @param  list<Step>  $steps  that are asked for together
+     * @return list<array{string, list<string>}> what eyes and hands tell of them, by what it is entered under
+     */
+    public function seen(array $steps, UnitSystem $units): array
     {
-        return app(Seen::class)->at($this->practice, $units);
+        return app(Seen::class)->at($this->practice, $steps, $units);
     }
 
     public function byGauge(): bool

@@ -6,6 +6,7 @@ namespace App\Practice;
 
 use App\Models\Practice;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
@@ -25,20 +26,22 @@ final readonly class Seen
     {
     }
 
-    /** @return list<array{string, list<string>}> by what it is entered under: what is seen of it */
-    public function at(Practice $practice, UnitSystem $units): array
+    /**
+     * @param  list<Step>  $steps  that are asked for together
+     * @return list<array{string, list<string>}> by what it is entered under: what is seen of it
+     */
+    public function at(Practice $practice, array $steps, UnitSystem $units): array
     {
         $state = $practice->job->state();
-        $step = $state->stepInHand();
-        if ($step === null) {
-            return [];
-        }
-        $kind = $this->kinds->of($step);
         $seen = [];
-        foreach (Answers::to($kind, $state->at($step, now()->getTimestamp(), UnitSystem::Metric)) as [$form, $fields]) {
-            $told = $this->told($kind, $state, $step->id, $form, $fields, $units);
-            if ($told !== [] && ! in_array($told, array_column($seen, 1), true)) {
-                $seen[] = [$kind->form($state->at($step, now()->getTimestamp()), $form)->button ?? $form, $told];
+        foreach ($steps as $step) {
+            $kind = $this->kinds->of($step);
+            $at = $state->at($step, now()->getTimestamp(), UnitSystem::Metric);
+            foreach (Answers::to($kind, $at) as [$form, $fields]) {
+                $told = $this->told($kind, $state, $step->id, $form, $fields, $units);
+                if ($told !== [] && ! in_array($told, array_column($seen, 1), true)) {
+                    $seen[] = [$kind->form($at, $form)->button ?? $form, $told];
+                }
             }
         }
 
