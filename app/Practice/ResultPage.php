@@ -13,6 +13,10 @@ use Aqbel\Core\Quantity\UnitSystem;
 /** What an exercise came to, in words. */
 final readonly class ResultPage
 {
+    private const WARM_C = 50.0;
+
+    private const SPILT_ML = 100.0;
+
     public Exercise $exercise;
 
     /** @var array<string, mixed> */
@@ -48,13 +52,15 @@ final readonly class ResultPage
     public function facts(): array
     {
         [$hottest, $limit] = [$this->number('hottest_c'), $this->number('limit_c')];
+        // What was drained to be pulled down is not lost, and an engine that never warmed tells nothing.
+        $ran = $hottest !== null && $hottest >= self::WARM_C;
         $volume = fn (string $name): string => $this->units->format((float) $this->number($name), Dimension::Volume);
 
         return array_values(array_filter([
             $this->exercise->isSound() ? ['Proven', ($this->came['proven'] ?? false) === true ? 'yes' : 'no', ($this->came['proven'] ?? false) === true] : null,
-            $hottest === null ? null : ['Hottest', $this->units->format($hottest, Dimension::Temperature).($limit === null ? '' : ', to be shut off at '.$this->units->format($limit, Dimension::Temperature)), $limit === null || $hottest <= $limit],
-            ['Coolant lost', $volume('lost_ml'), (float) $this->number('lost_ml') < 100.0],
-            ['Air left inside', $volume('air_ml'), true],
+            ! $ran ? null : ['Hottest', $this->units->format($hottest, Dimension::Temperature).($limit === null ? '' : ', to be shut off at '.$this->units->format($limit, Dimension::Temperature)), $limit === null || $hottest <= $limit],
+            ! $ran ? null : ['Coolant lost', $volume('lost_ml'), (float) $this->number('lost_ml') < self::SPILT_ML],
+            ! $ran ? null : ['Air left inside', $volume('air_ml'), true],
             ['Its own minutes', (int) $this->number('minutes').' of '.$this->exercise->usualMin.' that it usually takes', true],
             ['Lines written', (string) (int) $this->number('lines'), true],
         ]));
