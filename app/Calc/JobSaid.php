@@ -68,7 +68,7 @@ final class JobSaid
             'in_ml' => $ledger->inMl(),
             'out_ml' => $ledger->outMl(),
             'trapped_air_ml' => $ledger->trappedAirMl(),
-            'trapped_air_plus_minus_ml' => $ledger->trappedAirPlusMinusMl(),
+            'trapped_air_plus_minus_ml' => $ledger->trappedAirToldWithinMl(),
         ];
     }
 }

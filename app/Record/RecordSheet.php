@@ -147,7 +147,7 @@ final readonly class RecordSheet
 
         return [
             ['In the circuit', $this->volume($ledger->contentMl), "± {$this->volume($ledger->plusMinusMl)}"],
-            ['Missing up to the cold mark, by these numbers', $this->volume($ledger->trappedAirMl()), "± {$this->volume($ledger->trappedAirPlusMinusMl())}"],
+            ['Missing up to the cold mark, by these numbers', $this->volume($ledger->trappedAirMl()), "± {$this->volume($ledger->trappedAirToldWithinMl())}"],
             ['Old coolant left', $this->volume($ledger->oldMl), $share($ledger->oldShare())],
             [
                 'Capacity, room at the cold mark',

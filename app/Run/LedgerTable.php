@@ -36,7 +36,7 @@ final readonly class LedgerTable
             ['Out', $this->volume($ledger->outMl())],
             ['Content', $started ? $within($ledger->contentMl, $ledger->plusMinusMl) : 'not read'],
             ['Glycol', $this->share($ledger->fraction())],
-            ['Room left', $started ? $within($ledger->trappedAirMl(), $ledger->trappedAirPlusMinusMl()) : '–'],
+            ['Room left', $started ? $within($ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()) : '–'],
         ];
     }
 

@@ -139,7 +139,7 @@ final readonly class DrainGave implements Judgement
     {
         $ran = DrainsInTurn::ran($at->job, $step);
 
-        return $ran === [] ? 0.0 : $ran[count($ran) - 1]->read->plusMinusMl($at);
+        return $ran === [] ? 0.0 : $ran[count($ran) - 1]->read->toldWithinMl($at);
     }
 
     /** Whether the cap is on, and holds it back. */

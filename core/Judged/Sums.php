@@ -53,7 +53,7 @@ final readonly class Sums
 
     private static function content(Situation $at, Ledger $ledger): ?self
     {
-        $plusMinus = $ledger->trappedAirPlusMinusMl();
+        $plusMinus = $ledger->trappedAirToldWithinMl();
         $known = array_filter($ledger->lines, fn (Line $line) => $line->old >= 1.0) !== [];
 
         return match (true) {

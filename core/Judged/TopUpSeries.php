@@ -36,7 +36,7 @@ final class TopUpSeries
             $seen = $at->seenFrom($step);
             $topUps = $seen->observed(ToppedUp::class);
             if ($topUps !== []) {
-                $squares = array_map(fn (ToppedUp $topUp) => $topUp->read->plusMinusMl($at) ** 2, $topUps);
+                $squares = array_map(fn (ToppedUp $topUp) => $topUp->read->toldWithinMl($at) ** 2, $topUps);
                 $squares[] = Level::plusMinusMl($at->circuit()) ** 2;
                 // What came out another way meanwhile is made up for, and was no air.
                 [$out, $plusMinus] = self::cameOutBetween($at, $before, $step->id);

@@ -34,7 +34,7 @@ final class FromJob
                 return LeftOut::Together;
             }
             $at = $job->at($step, $ran[0]->at());
-            $plusMinus = sqrt(array_sum(array_map(fn (DrainRan $one) => $one->read->plusMinusMl($at) ** 2, $ran)));
+            $plusMinus = sqrt(array_sum(array_map(fn (DrainRan $one) => $one->read->toldWithinMl($at) ** 2, $ran)));
             $drains[] = [$step->params->text('port'), array_sum(array_map(fn (DrainRan $one) => $one->read->ml, $ran)), $plusMinus];
         }
         $found = $job->ledgerBefore(Stage::Drain)->contentMl;

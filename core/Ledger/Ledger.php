@@ -21,6 +21,9 @@ final readonly class Ledger
 
     public float $plusMinusMl;
 
+    /** By vessels alone, however roughly something was told. */
+    private float $readWithinMl;
+
     /** Of the glycol share. */
     public float $glycolPlusMinus;
 
@@ -43,7 +46,7 @@ final readonly class Ledger
         ?float $capacityPlusMinusMl = null,
     ) {
         $this->capacityPlusMinusMl = $capacityPlusMinusMl ?? self::CAPACITY_SHARE * $capacityMl;
-        [$content, $glycol, $old, $squares, $steps] = [0.0, 0.0, 0.0, 0.0, []];
+        [$content, $glycol, $old, $squares, $told, $steps] = [0.0, 0.0, 0.0, 0.0, 0.0, []];
         $byLine = [];
         foreach ($lines as $line) {
             $fraction = $line->fraction ?? ($content > 0.0 ? $glycol / $content : 0.0);
@@ -56,6 +59,7 @@ final readonly class Ledger
             $old = max(0.0, $old + $oldMoved);
             $content += $line->ml;
             $squares += $line->plusMinusMl ** 2;
+            $told += max($line->plusMinusMl, $line->roughMl) ** 2;
             $byLine = self::carried($byLine, $line, $fraction, $content - $line->ml, $content);
             $steps[] = new LedgerStep(
                 $line,
@@ -67,7 +71,8 @@ final readonly class Ledger
         $this->glycolMl = $glycol;
         $this->oldMl = $old;
         $this->steps = $steps;
-        $this->plusMinusMl = sqrt($squares);
+        $this->plusMinusMl = sqrt($told);
+        $this->readWithinMl = sqrt($squares);
         $this->glycolPlusMinus = $content > self::NEXT_TO_NOTHING_ML ? self::offBy($byLine, $content, $glycol) : 0.0;
     }
 
@@ -88,7 +93,14 @@ final readonly class Ledger
         return $this->capacityMl - $this->headspaceMl - $this->contentMl;
     }
 
+    /** By vessels and capacity: what opens a gate opens no wider because somebody told an amount roughly. */
     public function trappedAirPlusMinusMl(): float
+    {
+        return hypot($this->readWithinMl, $this->capacityPlusMinusMl);
+    }
+
+    /** With how roughly it was told: what is shown, and what an impossible sum has to be beyond. */
+    public function trappedAirToldWithinMl(): float
     {
         return hypot($this->plusMinusMl, $this->capacityPlusMinusMl);
     }

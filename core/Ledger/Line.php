@@ -14,6 +14,7 @@ final readonly class Line
      * @param  float  $old  share of it that was in the circuit before the work
      * @param  bool  $fromBatch  poured from what was mixed in this job, or gone back there
      * @param  bool  $lost  on the floor or in rags: nobody has it any more
+     * @param  float  $roughMl  within which it lies where it was told roughly; 0 where it was read off
      */
     public function __construct(
         public string $label,
@@ -23,6 +24,7 @@ final readonly class Line
         public float $old = 0.0,
         public bool $fromBatch = false,
         public bool $lost = false,
+        public float $roughMl = 0.0,
     ) {
     }
 }

@@ -28,9 +28,9 @@ final readonly class VesselReading
 
     /**
      * @param  string  $vessel  id; empty where none was named
-     * @param  ?float  $roughMl  within which it lies where it was told roughly, or weighed; null where it was read
+     * @param  float  $roughMl  within which it lies where it was told roughly, or weighed; 0 where it was read off
      */
-    private function __construct(public float $ml, public string $vessel, private ?float $roughMl)
+    private function __construct(public float $ml, public string $vessel, public float $roughMl)
     {
     }
 
@@ -39,7 +39,7 @@ final readonly class VesselReading
     {
         $ml = $line->number(self::VOLUME);
 
-        return $ml === null ? null : new self($ml, $line->text(self::VESSEL), Rough::plusMinusMl($line->typed()[self::VOLUME] ?? '', $ml));
+        return $ml === null ? null : new self($ml, $line->text(self::VESSEL), Rough::plusMinusMl($line->typed()[self::VOLUME] ?? '', $ml) ?? 0.0);
     }
 
     /** @return array{Field, Field} */
@@ -48,15 +48,21 @@ final readonly class VesselReading
         $vessels = Plan::of($at)->rules()->vessels;
 
         return [
-            Field::volume(self::VOLUME, $label, self::MOST_AT_ONCE * $at->circuit()->capacityMl()),
+            Field::volume(self::VOLUME, $label, self::MOST_AT_ONCE * $at->circuit()->capacityMl())->roughly(),
             Field::choice(self::VESSEL, 'Read in', $vessels->choices(), $vessels->for($use)->id),
         ];
     }
 
-    /** Within which 95 % of such readings lie, mL. */
+    /** Within which 95 % of such readings lie, mL: by the vessel alone. No gate opens wider because somebody told it roughly. */
     public function plusMinusMl(Situation $at): float
     {
-        return $this->roughMl ?? Plan::of($at)->rules()->vessels->of($this->vessel)->plusMinusMl($this->ml);
+        return Plan::of($at)->rules()->vessels->of($this->vessel)->plusMinusMl($this->ml);
+    }
+
+    /** And with how roughly it was told, mL: what is short, or impossible, has to be so by more than this. */
+    public function toldWithinMl(Situation $at): float
+    {
+        return max($this->plusMinusMl($at), $this->roughMl);
     }
 
     /** @throws InvalidField where its marks cannot tell so little */

@@ -13,8 +13,8 @@ final class Rough
     /** “About” is off by so much of it (common practice, no source). */
     private const ABOUT = 0.25;
 
-    /** A weight is one of a mixture nobody has measured: 40 to 60 % glycol lie so close together (any handbook table, from memory). */
-    private const WEIGHED = 0.03;
+    /** A weight is one of a mixture nobody has measured, from water to concentrate (any handbook table, from memory). */
+    private const WEIGHED = 0.065;
 
     private const BEFORE = '/^(?:about|approximately|approx\.?|ca\.?|circa|roughly|around|maybe|some|a good|~|≈)\s*/iu';
 
@@ -25,6 +25,8 @@ final class Rough
         'one and a half' => '1.5', 'two and a half' => '2.5', 'three and a half' => '3.5', 'a quarter of a' => '1/4', 'quarter of a' => '1/4', 'a quarter' => '1/4',
         'half of a' => '1/2', 'half a' => '1/2', 'an' => '1', 'a' => '1', 'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5',
     ];
+
+    private const WEIGHT = '/\d\s*(?:kgs?|kilos?|lbs?|pounds?)\b/iu';
 
     private const NUMBER = '\d+(?:[.,]\d+)?';
 
@@ -40,6 +42,14 @@ final class Rough
         }
 
         return $plain;
+    }
+
+    /** Whether an amount is told in words, between two, or by weight; a wavy line in front alone is a habit of the hand. */
+    public static function isTold(string $text): bool
+    {
+        $text = ltrim(trim($text), '~≈ ');
+
+        return self::between($text) !== null || preg_match(self::BEFORE, $text) === 1 || preg_match(self::BEHIND, $text) === 1 || preg_match(self::WEIGHT, $text) === 1;
     }
 
     /** @return ?array{string, string} lower and upper, each with the unit; null where it is no range */
@@ -60,12 +70,16 @@ final class Rough
     {
         $between = self::between($typed);
         if ($between !== null) {
-            return abs(Typed::parse($between[1], Unit::Litre)->base - Typed::parse($between[0], Unit::Litre)->base) / 2.0;
+            try {
+                return abs(Typed::parse($between[1], Unit::Litre)->base - Typed::parse($between[0], Unit::Litre)->base) / 2.0;
+            } catch (\InvalidArgumentException) {
+                return null; // what came from elsewhere may say anything
+            }
         }
 
         return match (true) {
             preg_match(self::BEFORE, trim($typed)) === 1 || preg_match(self::BEHIND, trim($typed)) === 1 => self::ABOUT * $ml,
-            preg_match('/\d\s*(?:kg|kilos?|lbs?|pounds?)\b/iu', $typed) === 1 => self::WEIGHED * $ml,
+            preg_match(self::WEIGHT, $typed) === 1 => self::WEIGHED * $ml,
             default => null,
         };
     }

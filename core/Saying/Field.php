@@ -6,6 +6,7 @@ namespace Aqbel\Core\Saying;
 
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Rough;
 use Aqbel\Core\Quantity\Typed;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -20,6 +21,7 @@ final readonly class Field
      * @param  bool  $answers  proves or waives something: nothing stands there before it is pressed
      * @param  bool  $inSight  a choice that does not fold away behind what it usually is
      * @param  ?string  $goesOnWith  the one choice that puts no other step in front of the next; null where none does
+     * @param  bool  $mayBeRough  “about” so much, or a weight, is kept with what it is worth
      * @param  ?string  $default  a number in the core's unit, a code or a text
      */
     private function __construct(
@@ -39,6 +41,7 @@ final readonly class Field
         public bool $answers = false,
         public bool $inSight = false,
         public ?string $goesOnWith = null,
+        public bool $mayBeRough = false,
     ) {
     }
 
@@ -199,6 +202,12 @@ final readonly class Field
         return $this->but(false, $this->unit, $this->default, true);
     }
 
+    /** The same amount, which may be told roughly or weighed: whoever reads it keeps what that is worth. */
+    public function roughly(): self
+    {
+        return $this->but($this->required, $this->unit, $this->default, mayBeRough: true);
+    }
+
     /** The same choice, always in sight: it often is another than the one that stands there. */
     public function inSight(): self
     {
@@ -230,7 +239,7 @@ final readonly class Field
         return new self($name, $label, FieldType::Quantity, $required, $dimension, $unit, $least, $most, help: $help);
     }
 
-    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false, bool $inSight = false, ?string $goesOnWith = null): self
+    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false, bool $inSight = false, ?string $goesOnWith = null, bool $mayBeRough = false): self
     {
         return new self(
             $this->name,
@@ -249,6 +258,7 @@ final readonly class Field
             $this->answers,
             $inSight || $this->inSight,
             $goesOnWith ?? $this->goesOnWith,
+            $mayBeRough || $this->mayBeRough,
         );
     }
 
@@ -333,6 +343,9 @@ final readonly class Field
             $typed = Typed::parse(mb_substr($text, 0, 40), $unit);
         } catch (\InvalidArgumentException $problem) {
             throw $this->invalid($problem->getMessage());
+        }
+        if (! $this->mayBeRough && Rough::isTold($text)) {
+            throw $this->invalid('A mixture or a shelf is reckoned with this: enter what was read, for example '.$unit->example().'.');
         }
         if ($typed->base < $this->least - 1.0e-9 || $typed->base > $this->most + 1.0e-9) {
             throw $this->invalid(

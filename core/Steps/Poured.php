@@ -36,7 +36,7 @@ abstract class Poured extends StepKind
     {
         $read = VesselReading::of($entry);
 
-        return $read === null ? [] : [TopUp::line($at, $entry, 'Poured', $read->plusMinusMl($at))];
+        return $read === null ? [] : [TopUp::line($at, $entry, 'Poured', $read->plusMinusMl($at), $read->roughMl)];
     }
 
     public function figure(Situation $at): ?Figure

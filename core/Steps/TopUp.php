@@ -52,7 +52,7 @@ final class TopUp
             : Field::choice(ToppedUp::LIQUID, 'Of', array_diff_key(self::LIQUIDS, [ToppedUp::BATCH => '']));
     }
 
-    public static function line(Situation $at, Entry $entry, string $label, float $plusMinusMl): Line
+    public static function line(Situation $at, Entry $entry, string $label, float $plusMinusMl, float $roughMl = 0.0): Line
     {
         $batch = ! isset(self::STRENGTHS[$entry->text(ToppedUp::LIQUID)]);
 
@@ -63,6 +63,7 @@ final class TopUp
             self::fraction($at, $entry),
             $batch ? Bucket::oldShare($at->job) : 0.0,
             $batch,
+            roughMl: $roughMl,
         );
     }
 

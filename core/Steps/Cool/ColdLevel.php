@@ -117,7 +117,7 @@ final class ColdLevel extends StepKind
     {
         $topped = ToppedUp::of($entry);
 
-        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up, cold', $topped->read->plusMinusMl($at))];
+        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up, cold', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
     }
 
     public function obstacles(Situation $at): array

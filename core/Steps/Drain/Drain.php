@@ -199,7 +199,7 @@ final class Drain extends StepKind
 
         return $ran === null
             ? Elsewhere::lines($at, $entry)
-            : [new Line('Out: '.$at->port()->label, -$ran->read->ml, $ran->read->plusMinusMl($at), null)];
+            : [new Line('Out: '.$at->port()->label, -$ran->read->ml, $ran->read->plusMinusMl($at), null, roughMl: $ran->read->roughMl)];
     }
 
     public function ports(Situation $at): array

@@ -134,7 +134,7 @@ final class Routine extends Poured
     {
         $topped = ToppedUp::of($entry);
 
-        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up after the routine', $topped->read->plusMinusMl($at))];
+        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up after the routine', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
     }
 
     /** The times of its lines on top of the hands. */

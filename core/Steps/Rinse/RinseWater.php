@@ -22,8 +22,8 @@ final class RinseWater
         $through = RanThrough::of($entry);
 
         return [
-            ...($in === null ? [] : [self::in($in->read->ml, $in->read->plusMinusMl($at))]),
-            ...($out === null ? [] : [self::out($out->read->ml, $out->read->plusMinusMl($at))]),
+            ...($in === null ? [] : [self::in($in->read->ml, $in->read->plusMinusMl($at), $in->read->roughMl)]),
+            ...($out === null ? [] : [self::out($out->read->ml, $out->read->plusMinusMl($at), $out->read->roughMl)]),
             ...($through === null ? [] : self::through($through->aboutMl ?? $at->circuit()->capacityMl())),
         ];
     }
@@ -39,13 +39,13 @@ final class RinseWater
         return [self::in($ml, 0.0), self::out($ml, 0.0)];
     }
 
-    private static function in(float $ml, float $plusMinusMl): Line
+    private static function in(float $ml, float $plusMinusMl, float $roughMl = 0.0): Line
     {
-        return new Line('Rinse water in', $ml, $plusMinusMl, 0.0);
+        return new Line('Rinse water in', $ml, $plusMinusMl, 0.0, roughMl: $roughMl);
     }
 
-    private static function out(float $ml, float $plusMinusMl): Line
+    private static function out(float $ml, float $plusMinusMl, float $roughMl = 0.0): Line
     {
-        return new Line('Rinse water out', -$ml, $plusMinusMl, null);
+        return new Line('Rinse water out', -$ml, $plusMinusMl, null, roughMl: $roughMl);
     }
 }

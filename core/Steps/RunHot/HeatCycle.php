@@ -132,7 +132,7 @@ final class HeatCycle extends StepKind
     {
         $topped = ToppedUp::of($entry);
 
-        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up, warm', $topped->read->plusMinusMl($at))];
+        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up, warm', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
     }
 
     public function obstacles(Situation $at): array

@@ -70,7 +70,7 @@ final class WaterOut extends StepKind
     {
         $out = WaterCameOut::of($entry);
 
-        return $out === null ? [] : [new Line('Out: water of the leak test', -$out->read->ml, $out->read->plusMinusMl($at), null)];
+        return $out === null ? [] : [new Line('Out: water of the leak test', -$out->read->ml, $out->read->plusMinusMl($at), null, roughMl: $out->read->roughMl)];
     }
 
     public function obstacles(Situation $at): array

@@ -129,7 +129,7 @@ final class QuantityTest extends TestCase
     /** @return iterable<string, array{string, float, ?float}> as typed, mL, ± */
     public static function rough(): iterable
     {
-        // A quarter for “about”, half the way between two, three in a hundred for a weight (common practice, no source).
+        // A quarter for “about”, half the way between two, six and a half in a hundred for a weight of anything from water to concentrate (common practice, no source).
         yield 'about' => ['about 2 L', 2000.0, 500.0];
         yield 'a wavy line' => ['~2 L', 2000.0, 500.0];
         yield 'or so' => ['1.5 L or so', 1500.0, 375.0];
@@ -141,8 +141,8 @@ final class QuantityTest extends TestCase
         yield 'one and a half' => ['one and a half litres', 1500.0, null];
         yield 'a quarter' => ['a quarter of a litre', 250.0, null];
         // 1.065 kg a litre for half glycol at 20 °C (any handbook table, from memory).
-        yield 'on a scale' => ['2.13 kg', 2000.0, 60.0];
-        yield 'pounds' => ['4.7 lb', 2001.77, 60.05];
+        yield 'on a scale' => ['2.13 kg', 2000.0, 130.0];
+        yield 'pounds' => ['4.7 lb', 2001.77, 130.11];
         yield 'pints' => ['3 pints', 1419.53, null];
         yield 'read' => ['2.4 L', 2400.0, null];
     }

@@ -82,6 +82,15 @@ final class CoolTest extends TestCase
         self::assertLessThan($minutes(Shelter::Blanket), $minutes(Shelter::HoodShut));
     }
 
+    public function test_two_hours_under_a_blanket_are_not_two_hours_in_the_open(): void
+    {
+        $rested = fn (Shelter $shelter, float $hours) => JobOnPaper::on('rescue-ambulance', choices: ['shelter' => $shelter])->write('cold_check', 'rested', ['since' => $hours * 3600.0])->isHard('cold_check');
+        self::assertFalse($rested(Shelter::Open, 2.6));
+        self::assertTrue($rested(Shelter::Blanket, 2.6));
+        self::assertFalse($rested(Shelter::Blanket, 5.0));
+        self::assertSame($rested(Shelter::Open, 1.9), $rested(Shelter::Wind, 1.9), 'wind opens nothing sooner');
+    }
+
     public function test_the_cool_down_clock_learns_from_a_second_reading(): void
     {
         $job = JobOnPaper::on('rescue-ambulance')->write('cool_down:1', 'reading', ['ect' => 90.0, 'air' => 20.0], 600);
