@@ -1,7 +1,7 @@
 // Gathers the icons in use into one sprite, public/build/icons.svg, from the lucide set.
 import { readFileSync, writeFileSync } from 'node:fs';
 
-const names = ['camera', 'circle-check', 'clock-alert', 'cloud-off', 'eye', 'hourglass', 'keyboard', 'octagon-x', 'plus', 'rotate-ccw', 'square', 'sun-moon', 'timer', 'triangle-alert', 'users', 'wrench'];
+const names = ['camera', 'circle-check', 'clock-alert', 'cloud-off', 'eye', 'grip-vertical', 'hourglass', 'keyboard', 'octagon-x', 'plus', 'rotate-ccw', 'square', 'sun-moon', 'timer', 'triangle-alert', 'users', 'wrench'];
 const symbols = names.map((name) => {
     const svg = readFileSync(`node_modules/lucide-static/icons/${name}.svg`, 'utf8');
     const inner = svg.slice(svg.indexOf('>', svg.indexOf('<svg')) + 1, svg.lastIndexOf('</svg>'));

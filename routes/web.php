@@ -160,7 +160,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/stores/products', [StoresController::class, 'storeProduct']);
     Route::delete('/stores/products/{product}', [StoresController::class, 'removeProduct']);
     Route::post('/stores/containers', [StoresController::class, 'storeContainer']);
+    Route::get('/stores/containers/{container}', [StoresController::class, 'container']);
     Route::post('/stores/containers/{container}', [StoresController::class, 'count']);
+    Route::post('/stores/containers/{container}/out', [StoresController::class, 'out']);
     Route::get('/bench/{name?}', CalculatorController::class);
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/records/predictions', [RecordController::class, 'howWell']);

@@ -21,7 +21,7 @@ use Illuminate\Support\Collection;
 /** The day of the shop: open jobs and due visits over people and what is shared, as the floor stands now. */
 final readonly class DayPage
 {
-    private const MOST_JOBS = 24;
+    public const MOST_JOBS = 24;
 
     private const VISIT_MIN = 10.0;
 
@@ -44,8 +44,11 @@ final readonly class DayPage
     /** @var non-empty-list<string> */
     private array $people;
 
-    /** @var list<string> jobs that somebody put first, in order */
+    /** @var list<string> jobs that somebody put first, in order; before them those with an engine to shut off */
     private array $first;
+
+    /** @var list<string> */
+    private array $danger;
 
     public function __construct(private StepCatalogue $kinds, private int $now)
     {
@@ -74,6 +77,7 @@ final readonly class DayPage
             [$plates[$id], $titles[$id]] = [$visit->job->vehicle->plate, ['visit' => 'Cold level, visit']];
         }
         asort($first);
+        $this->danger = array_map(strval(...), array_keys($first, -1, true));
         [$this->work, $this->plates, $this->titles, $this->first] = [$work, $plates, $titles, array_map(strval(...), array_keys($first))];
         $this->plan = DayPlan::of($work, $this->people, $this->first);
     }
@@ -112,18 +116,21 @@ final readonly class DayPage
         return str_starts_with($slot->job, 'visit-') ? '/visits' : "/jobs/{$slot->job}";
     }
 
-    /** @return list<array{id: string, plate: string, done: string, first: bool, costs: string}> */
+    /** @return list<DayRow> those somebody gave a place, in their order; then as they are done */
     public function rows(): array
     {
+        $byHand = array_values(array_filter($this->first, fn (string $job) => ! in_array($job, $this->danger, true)));
+        $others = array_values(array_diff(array_keys($this->plan->done), $this->first));
+        usort($others, fn (int|string $a, int|string $b) => $this->plan->done[$a] <=> $this->plan->done[$b]);
         $rows = [];
-        foreach ($this->work as $work) {
-            $isFirst = in_array($work->job, $this->first, true);
-            $moved = $isFirst ? array_values(array_diff($this->first, [$work->job])) : [...$this->first, $work->job];
+        foreach ([...$this->first, ...array_map(strval(...), $others)] as $job) {
+            $place = ($at = array_search($job, $byHand, true)) === false ? null : $at + 1;
+            $moved = $place === null ? [...$this->first, $job] : array_values(array_diff($this->first, [$job]));
             $costs = DayPlan::of($this->work, $this->people, $moved, self::TRIES_FOR_A_MOVE)->meanMin() - $this->plan->meanMin();
-            $rows[] = [
-                'id' => $work->job, 'plate' => $this->plates[$work->job], 'done' => $this->at($this->plan->done[$work->job] ?? 0.0), 'first' => $isFirst,
-                'costs' => abs($costs) < 1.0 ? 'costs nothing' : ($costs > 0.0 ? 'costs '.round($costs).' min each' : 'saves '.round(-$costs).' min each'),
-            ];
+            $rows[] = new DayRow(
+                $job, $this->plates[$job], $this->at($this->plan->done[$job] ?? 0.0), in_array($job, $this->danger, true), $place, count($byHand),
+                abs($costs) < 1.0 ? 'costs nothing' : ($costs > 0.0 ? 'costs '.round($costs).' min each' : 'saves '.round(-$costs).' min each'),
+            );
         }
 
         return $rows;

@@ -27,7 +27,7 @@ final class Tick
     {
         $danger = 'select count(*), coalesce(sum(danger_since), 0), coalesce(max(id), 0) from jobs where danger_since is not null';
         $asked = match (true) {
-            $about === self::SHOP => ['select (select coalesce(max(id), 0) from journal_lines), (select coalesce(max(id), 0) from audit_lines), (select coalesce(max(id), 0) + coalesce(sum(day_rank), 0) from jobs where signed_at is null), (select coalesce(max(id), 0) + count(done_at) + coalesce(sum(held_by), 0) from visits)', []],
+            $about === self::SHOP => ['select (select coalesce(max(id), 0) from journal_lines), (select coalesce(max(id), 0) from audit_lines), (select coalesce(max(id), 0) + coalesce(sum(day_rank * id), 0) from jobs where signed_at is null), (select coalesce(max(id), 0) + count(done_at) + coalesce(sum(held_by), 0) from visits)', []],
             preg_match('/^\d{1,18}$/', $about) === 1 => [
                 'select (select coalesce(max(seq), 0) from journal_lines where job_id = ?), (select coalesce(max(id), 0) from audit_lines)', [(int) $about],
             ],

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Aqbel\Core\Circuit\Node;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Stores\Liquid;
+use Aqbel\Core\Stores\Moved;
 use Aqbel\Core\Stores\PartUsed as Labelled;
 use Aqbel\Core\Stores\ShelfLine;
+use Aqbel\Core\Stores\Stock;
 use Illuminate\Database\Eloquent\Builder as Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -29,6 +32,7 @@ use Illuminate\Support\Facades\DB;
  * @property ?float $full_ml of a drum: what it holds when the liquid stands at `full_mm`
  * @property ?float $full_mm
  * @property ?Job $job
+ * @property \Illuminate\Support\Collection<int, ContainerMovement> $movements
  * @property Carbon $created_at
  */
 class Container extends Model
@@ -45,7 +49,7 @@ class Container extends Model
     /** @return HasMany<ContainerMovement, $this> */
     public function movements(): HasMany
     {
-        return $this->hasMany(ContainerMovement::class);
+        return $this->hasMany(ContainerMovement::class)->orderBy('container_movements.created_at')->orderBy('container_movements.id');
     }
 
     /** @return BelongsTo<Job, $this> */
@@ -75,6 +79,12 @@ class Container extends Model
         }
 
         return $fullMl * $levelMm / $fullMm;
+    }
+
+    /** How well what is in it is read, mL: a drum with a stick; null for what is looked at in a can. */
+    public function readWithinMl(): ?float
+    {
+        return $this->full_ml === null || $this->full_mm === null ? null : $this->full_ml * Node::TAPE_MM / $this->full_mm;
     }
 
     /**
@@ -138,11 +148,13 @@ class Container extends Model
         $put = (clone $before)->where('ml', '>', 0)->select('container_id');
         $own = self::query()->where('job_id', $job->id)->whereIn('id', $put)->first();
         $touched = (clone $before)->pluck('container_id')->all();
+        $since = (clone $before)->min('created_at') ?? now(); // what is put right happened when it happened
         $before->delete();
         foreach ($lines as $line) {
             $container = $line->new === null ? (int) $line->container : ($own ?? self::leftBy($job, $line->new))->id;
             ContainerMovement::query()->create([
                 'container_id' => $container, 'job_id' => $job->id, 'seq' => $seq, 'person_id' => $person->id, 'ml' => $line->ml,
+                'plus_minus_ml' => $line->plusMinusMl, 'note' => Moved::ByJob, 'created_at' => $since,
             ]);
             $touched[] = $container;
         }
@@ -152,10 +164,22 @@ class Container extends Model
     /** What these hold, anew from everything that was moved. */
     public static function weigh(int ...$containers): void
     {
-        DB::table('containers')->whereIn('id', $containers)->update([
-            'holds_ml' => DB::raw('coalesce((select sum(ml) from container_movements where container_id = '
-                .'containers.id), 0)'),
-        ]);
+        foreach (self::query()->whereIn('id', $containers)->with('movements')->get() as $container) {
+            $stock = Stock::of([]);
+            foreach ($container->movements as $moved) {
+                if ($moved->counted_ml !== null) {
+                    $moved->update(['ml' => $moved->counted_ml - $stock->ml]);
+                }
+                $stock = $stock->after($moved->movement());
+            }
+            $container->update(['holds_ml' => $stock->ml]);
+        }
+    }
+
+    /** What is in it, with how well that is known. */
+    public function stock(): Stock
+    {
+        return Stock::of($this->movements->map(fn (ContainerMovement $moved) => $moved->movement()));
     }
 
     private static function leftBy(Job $job, Labelled $new): self

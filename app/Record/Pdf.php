@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use Dompdf\Adapter\CPDF;
 use Dompdf\Dompdf;
 use Dompdf\Options;
 use Illuminate\Http\Response;
@@ -25,8 +26,30 @@ final class Pdf
         $pdf->loadHtml($html, 'UTF-8');
         $pdf->render();
         $pdf->addInfo('Creator', 'Aqbel '.config('aqbel.version'));
+        $canvas = $pdf->getCanvas();
+        if ($canvas instanceof CPDF) {
+            $canvas->get_cpdf()->setPreferences('DisplayDocTitle', 1);
+        }
 
-        return (string) $pdf->output();
+        return self::inEnglish((string) $pdf->output());
+    }
+
+    /**
+     * Says in which language it is read aloud, which the library has no word for: as an update behind the file, with its
+     * catalogue written anew (ISO 32000-1, 7.5.6 and 14.9.2).
+     */
+    private static function inEnglish(string $pdf): string
+    {
+        $found = preg_match('/\n(\d+) 0 obj\n<< (\/Type \/Catalog.*?) >>\nendobj/s', $pdf, $catalogue) === 1
+            && preg_match('/trailer\s*<<(.*?)>>\s*startxref\s+(\d+)\s+%%EOF\s*$/s', $pdf, $trailer) === 1;
+        if (! $found) {
+            return $pdf;
+        }
+        $object = "{$catalogue[1]} 0 obj\n<< {$catalogue[2]}\n/Lang (en) >>\nendobj\n";
+        $at = strlen($pdf) + 1;
+        $table = sprintf("xref\n%d 1\n%010d 00000 n \n", $catalogue[1], $at);
+
+        return "{$pdf}\n{$object}{$table}trailer\n<<{$trailer[1]}\n/Prev {$trailer[2]}\n>>\nstartxref\n".($at + strlen($object))."\n%%EOF\n";
     }
 
     public static function response(string $pdf, string $name): Response

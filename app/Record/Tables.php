@@ -76,17 +76,17 @@ final class Tables
         $rows = (function (): \Generator {
             $query = DB::table('container_movements')->join('containers', 'containers.id', '=', 'container_movements.container_id')->join('people', 'people.id', '=', 'container_movements.person_id')
                 ->orderBy('container_movements.id')->select([
-                    'container_movements.id', 'container_movements.created_at', 'container_id', 'kind', 'base', 'inhibitor', 'fraction', 'ml', 'note', 'container_movements.job_id', 'people.name',
+                    'container_movements.id', 'container_movements.created_at', 'container_id', 'kind', 'base', 'inhibitor', 'fraction', 'ml', 'plus_minus_ml', 'counted_ml', 'note', 'remark', 'container_movements.job_id', 'people.name',
                 ]);
             foreach ($query->cursor() as $row) {
                 yield [
-                    (string) $row->created_at, (int) $row->container_id, $row->kind, $row->base, $row->inhibitor, (float) $row->fraction, (float) $row->ml, $row->note,
-                    $row->job_id === null ? '' : Job::numbered((int) $row->job_id), $row->name,
+                    (string) $row->created_at, (int) $row->container_id, $row->kind, $row->base, $row->inhibitor, (float) $row->fraction, (float) $row->ml, $row->plus_minus_ml, $row->counted_ml, $row->note,
+                    $row->remark,                    $row->job_id === null ? '' : Job::numbered((int) $row->job_id), $row->name,
                 ];
             }
         })();
 
-        return Spreadsheet::text(['at', 'container', 'kind', 'base', 'inhibitor', 'fraction', 'ml', 'note', 'job', 'person'], $rows);
+        return Spreadsheet::text(['at', 'container', 'kind', 'base', 'inhibitor', 'fraction', 'ml', 'plus_minus_ml', 'counted_ml', 'note', 'remark', 'job', 'person'], $rows);
     }
 
     /** What went into the waste drum, by month, with who takes it away and under which paper. */

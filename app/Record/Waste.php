@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Record;
 
+use App\Models\ContainerMovement;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Observed\WasteTaken;
+use Aqbel\Core\Stores\Moved;
 use Illuminate\Support\Facades\DB;
 
-/** The old coolant of one month. */
+/** The old coolant of one month, and what was thrown away from the shelf. */
 final readonly class Waste
 {
     /**
@@ -32,11 +34,16 @@ final readonly class Waste
             $waste->disposer === '' || $months[$month]['disposers'][$waste->disposer] = true;
             $waste->paper === '' || $months[$month]['papers'][$waste->paper] = true;
         }
+        foreach (ContainerMovement::query()->where('note', Moved::Wasted)->get() as $thrown) {
+            $month = $thrown->created_at->format('Y-m');
+            $months[$month]['ml'] = ($months[$month]['ml'] ?? 0.0) - $thrown->ml;
+            $thrown->remark === '' || $months[$month]['papers'][$thrown->remark] = true;
+        }
         krsort($months);
         $names = fn (array $of): array => array_map(strval(...), array_keys($of));
 
         return array_map(
-            fn (string $month, array $of) => new self($month, count($of['jobs']), $of['ml'], $names($of['disposers'] ?? []), $names($of['papers'] ?? [])),
+            fn (string $month, array $of) => new self($month, count($of['jobs'] ?? []), $of['ml'], $names($of['disposers'] ?? []), $names($of['papers'] ?? [])),
             array_map(strval(...), array_keys($months)),
             array_values($months),
         );

@@ -38,6 +38,11 @@ final readonly class ShelfCan
         return $this->units->format($this->labelled->ml, Dimension::Volume, $withUnit);
     }
 
+    public function within(): string
+    {
+        return '± '.$this->units->format($this->container->stock()->plusMinusMl, Dimension::Volume);
+    }
+
     /** What is counted: how high a drum stands, what else holds. */
     public function counted(): Field
     {

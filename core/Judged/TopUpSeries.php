@@ -83,7 +83,7 @@ final class TopUpSeries
             $place = $places[$out->told()->step] ?? -1;
             if ($place > $from && $place <= $places[$upTo]) {
                 $ml += $out->ml();
-                $squares += $out->plusMinusMl($at) ** 2;
+                $squares += $out->toldWithinMl($at) ** 2;
             }
         }
 

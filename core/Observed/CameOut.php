@@ -29,10 +29,10 @@ final readonly class CameOut extends Report
     /** What it holds was never part of the circuit’s content. */
     private const BOTTLE = 'bottle';
 
-    /** A spill on the floor is a guess, good to half of it (common practice, no source). */
-    private const SPILL_UNSURE = 0.5;
+    /** A guess is good to half of it (common practice, no source). */
+    private const GUESS_UNSURE = 0.5;
 
-    /** Nobody measured it: an estimate, good to half of it (common practice, no source). */
+    /** Nobody measured it. */
     private const ESTIMATED = 'estimated';
 
     private const GUESSES = [self::SPILL, self::ESTIMATED];
@@ -104,9 +104,24 @@ final readonly class CameOut extends Report
         return $this->way === self::SPILL;
     }
 
+    /** By the vessel alone, mL: a guess opens no gate wider. */
     public function plusMinusMl(Situation $at): float
     {
-        return in_array($this->way, self::GUESSES, true) ? self::SPILL_UNSURE * $this->read->ml : $this->read->plusMinusMl($at);
+        return $this->read->plusMinusMl($at);
+    }
+
+    /** Within which it lies where it was guessed, or told roughly, mL; 0 where it was read off. */
+    public function roughMl(): float
+    {
+        $guessed = in_array($this->way, self::GUESSES, true) ? self::GUESS_UNSURE * $this->read->ml : 0.0;
+
+        return max($guessed, $this->read->roughMl);
+    }
+
+    /** The wider of the two, mL. */
+    public function toldWithinMl(Situation $at): float
+    {
+        return max($this->plusMinusMl($at), $this->roughMl());
     }
 
     /** What was guessed was read in no vessel, whatever stood there. */

@@ -17,6 +17,13 @@ final class Elsewhere
     {
         $out = CameOut::of($entry);
 
-        return $out === null || $out->ml() <= 0.0 ? [] : [new Line("Out: {$out->label()}", -$out->ml(), $out->plusMinusMl($at), null, lost: $out->isLost(), roughMl: $out->read->roughMl)];
+        return $out === null || $out->ml() <= 0.0 ? [] : [new Line(
+            "Out: {$out->label()}",
+            -$out->ml(),
+            $out->plusMinusMl($at),
+            null,
+            lost: $out->isLost(),
+            roughMl: $out->roughMl(),
+        )];
     }
 }

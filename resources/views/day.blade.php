@@ -4,6 +4,7 @@
         <h1>Day plan</h1>
         <p>Who goes where next, worked out from what is open now. A vehicle is done after {{ number_format($page->plan->meanMin() / 60.0, 1) }} h on the average.</p>
     </header>
+    @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
     @if ($page->isEmpty())
         <section class="empty"><h2>Nothing is open</h2><p>Plan a job, and its hands and waits are laid out here over people and tools.</p></section>
     @else
@@ -26,22 +27,28 @@
         </div>
         <section class="mt-4 bg-panel p-5" aria-labelledby="order-title">
             <h2 id="order-title">What comes first</h2>
-            <table class="list">
+            <p>Drag a vehicle to its place, or use the buttons. What the others wait for it stands beside it.</p>
+            <table class="list" data-order>
                 <thead><tr><th scope="col">Vehicle</th><th scope="col">Done</th><th scope="col">Order</th></tr></thead>
                 <tbody>
                     @foreach ($page->rows() as $row)
-                        <tr>
-                            <th scope="row"><span class="plate">{{ $row['plate'] }}</span></th>
-                            <td class="num">{{ $row['done'] }}</td>
+                        <tr @if ($row->canMove()) data-moves="/day/{{ $row->id }}" data-place="{{ $row->place }}" @endif>
+                            <th scope="row"><span class="inline-flex items-center gap-2">
+                                @if ($row->canMove())<span data-grip class="no-print grid h-11 w-8 cursor-grab touch-none place-items-center" aria-hidden="true">@icon('grip-vertical')</span>@endif
+                                @if ($row->place)<b class="num" aria-label="Place {{ $row->place }}">{{ $row->place }}</b>@endif
+                                <span class="plate">{{ $row->plate }}</span></span></th>
+                            <td class="num">{{ $row->done }}</td>
                             <td>
-                                @if (is_numeric($row['id']))
-                                    <form method="post" action="/day/{{ $row['id'] }}" class="flex flex-wrap items-center gap-2">
+                                @if ($row->canMove())
+                                    <form method="post" action="/day/{{ $row->id }}" class="flex flex-wrap items-center gap-2">
                                         @csrf
-                                        <button class="button button-quiet" name="first" value="{{ $row['first'] ? '0' : '1' }}" aria-label="{{ $row['first'] ? 'Let the plan decide about' : 'Put first' }} {{ $row['plate'] }}">{{ $row['first'] ? 'Let the plan decide' : 'Put first' }}</button>
-                                        <small>{{ $row['costs'] }}</small>
+                                        @foreach ($row->moves() as $place => $label)
+                                            <button class="button button-quiet" name="place" value="{{ $place }}" aria-label="{{ $label }}: {{ $row->plate }}">{{ $label }}</button>
+                                        @endforeach
+                                        <small>{{ $row->costs }}</small>
                                     </form>
                                 @else
-                                    <small>a visit, ten minutes</small>
+                                    <small>{{ $row->danger ? 'an engine to be shut off: before everything' : 'a visit, ten minutes' }}</small>
                                 @endif
                             </td>
                         </tr>

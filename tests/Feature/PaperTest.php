@@ -20,6 +20,19 @@ final class PaperTest extends ShopTestCase
         self::assertMatchesRegularExpression('/Pages:\s+[12]\n/', $info);
     }
 
+    public function test_a_reader_is_told_language_and_title_of_a_paper_and_finds_it_whole(): void
+    {
+        $job = $this->signed();
+        foreach (['record', 'hand-over', 'label'] as $paper) {
+            $pdf = (string) $this->get("/jobs/{$job->id}/{$paper}.pdf")->assertOk()->getContent();
+            self::assertMatchesRegularExpression('/\/Lang \(en\)/', substr($pdf, (int) strrpos($pdf, '/Catalog')), $paper);
+            self::assertStringContainsString('/DisplayDocTitle true', $pdf, $paper);
+            [, $info, $complaints] = $this->read($pdf);
+            self::assertSame('', $complaints, $paper);
+            self::assertMatchesRegularExpression('/Title:\s+\S/', $info, $paper);
+        }
+    }
+
     public function test_the_driver_takes_along_what_was_done_what_is_in_it_and_when_to_come_in_either_units(): void
     {
         $job = $this->signed();
@@ -38,12 +51,12 @@ final class PaperTest extends ShopTestCase
         self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info);
     }
 
-    /** @return array{string, string} its text, and what it says of itself */
+    /** @return array{string, string, string} its text, what it says of itself, and what an independent reader complains of */
     private function read(string $pdf): array
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'aqbel');
         file_put_contents($file, $pdf);
-        $read = [(string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'), (string) shell_exec('pdfinfo '.escapeshellarg($file))];
+        $read = [(string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'), (string) shell_exec('pdfinfo '.escapeshellarg($file).' 2>/dev/null'), (string) shell_exec('pdfinfo '.escapeshellarg($file).' 2>&1 >/dev/null')];
         unlink($file);
 
         return $read;

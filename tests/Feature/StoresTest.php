@@ -68,6 +68,41 @@ final class StoresTest extends ShopTestCase
         $this->get('/stores')->assertSee('3.00 L');
     }
 
+    public function test_every_litre_of_a_container_is_told_with_its_plus_minus_and_by_whom(): void
+    {
+        $can = Container::query()->firstOrFail();
+        $out = fn (array $fields) => $this->actingAs($this->imre)->from("/stores/containers/{$can->id}")->post("/stores/containers/{$can->id}/out", ['fields' => $fields]);
+        $out(['why' => 'given_along', 'ml' => '0.5 L', 'remark' => 'with the van'])->assertRedirect("/stores/containers/{$can->id}");
+        $out(['why' => 'spilled', 'ml' => 'about 0.2 L', 'remark' => ''])->assertRedirect();
+        $this->get("/stores/containers/{$can->id}")->assertOk()
+            ->assertSeeInOrder(['Holds', '1.50 L', '± 0.12 L', 'Spilled', '−0.20 L', 'Imre', 'Given along with a vehicle', 'with the van', '−0.50 L', '1.70 L ± 0.11 L', 'Put on the shelf', '+2.20 L']);
+        $out(['why' => 'wasted', 'ml' => '4 L', 'remark' => ''])->assertSessionHasErrors('ml');
+        $out(['why' => 'drunk', 'ml' => '1 L', 'remark' => ''])->assertSessionHasErrors('why');
+        $this->post("/stores/containers/{$can->id}", ['fields' => ['now' => '1.2 L']])->assertRedirect();
+        $out(['why' => 'wasted', 'ml' => '1.2 L', 'remark' => 'W-77'])->assertRedirect();
+        self::assertSame(0.0, round($can->refresh()->holds_ml, 6));
+        $this->get("/stores/containers/{$can->id}")->assertOk()->assertSee('Empty')->assertSee('W-77');
+        $this->get('/records/stock.csv')->assertOk()->assertSee('given_along')->assertSee('with the van');
+        self::assertStringContainsString('W-77', (string) $this->get('/records/waste.csv')->getContent());
+        $this->get('/stores/containers/99999')->assertNotFound();
+    }
+
+    public function test_what_was_counted_stands_though_a_line_before_it_is_put_right(): void
+    {
+        $can = Container::query()->firstOrFail();
+        $job = $this->plan();
+        $this->walk($job)->until('mix');
+        $this->actingAs($this->imre);
+        $this->enter($job, 'mix', 'batch', ['concentrate' => '1', 'water' => '1', 'from' => "shelf:{$can->id}"])->assertSessionHasNoErrors();
+        $seq = (int) $job->lines()->max('seq');
+        $this->travel(5)->minutes();
+        $this->post("/stores/containers/{$can->id}", ['fields' => ['now' => '0.9 L']]);
+        $this->travel(5)->minutes();
+        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => 'correct-after-count', 'fields' => ['concentrate' => '1.5', 'water' => '1', 'from' => "shelf:{$can->id}"]])->assertSessionHasNoErrors();
+        self::assertSame(-1500.0, ContainerMovement::query()->where('job_id', $job->id)->sole()->ml);
+        self::assertSame(900.0, round($can->refresh()->holds_ml, 6));
+    }
+
     public function test_a_batch_takes_from_the_shelf_a_correction_gives_back_and_the_rest_gets_a_label(): void
     {
         $can = Container::query()->firstOrFail();

@@ -5,6 +5,7 @@ import test from 'node:test';
 import { countdown } from '../../resources/js/clocks.js';
 import { freshId, goingWith, listed, scaledTo, without } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
+import { placeAt } from '../../resources/js/order.js';
 import { counted, dealtWith, drop, keep, pageOf, refuse, refused, takeOver, typedIn, waiting } from '../../resources/js/outbox.js';
 import { outcome } from '../../resources/js/send.js';
 
@@ -153,4 +154,15 @@ test('what goes with a node is said, and goes with it', () => {
     const bare = without(doc, 'covers', 'tray');
     assert.deepEqual([bare.passages[1].behind, bare.ports[1].behind, bare.covers], [[], [], []]);
     assert.equal(doc.nodes.length, 3, 'the document itself stays');
+});
+
+test('a vehicle that is dragged gets the place where it is let go', () => {
+    const rows = [{ id: 'a', placed: true }, { id: 'b', placed: true }, { id: 'c', placed: false }, { id: 'd', placed: false }];
+    assert.equal(placeAt(rows, 'd', 0), '1', 'before all');
+    assert.equal(placeAt(rows, 'd', 1), '2', 'between those with a place');
+    assert.equal(placeAt(rows, 'd', 2), '3', 'behind them');
+    assert.equal(placeAt(rows, 'b', 0), '1', 'earlier');
+    assert.equal(placeAt(rows, 'a', 2), '2', 'later');
+    assert.equal(placeAt(rows, 'a', 4), '', 'among those the plan decides about');
+    assert.equal(placeAt(rows, 'd', 3), '3', 'one of them pulled up gets a place');
 });

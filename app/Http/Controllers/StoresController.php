@@ -9,17 +9,20 @@ use App\Audit\Subject;
 use App\Audit\Trail;
 use App\Journal\OneWriter;
 use App\Models\Container;
-use App\Models\ContainerMovement;
 use App\Models\Product;
 use App\Models\Right;
 use App\Models\Shop;
+use App\Stores\ContainerPage;
 use App\Stores\StoresPage;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Matter\Glycol;
+use Aqbel\Core\Quantity\Rough;
 use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Stores\Liquid;
+use Aqbel\Core\Stores\Moved;
 use Aqbel\Core\Values;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,6 +32,8 @@ use Illuminate\View\View;
 final class StoresController extends Controller
 {
     private const LONGEST_FAMILY = 80;
+
+    private const LONGEST_REMARK = 120;
 
     public function index(Request $request): View
     {
@@ -86,7 +91,7 @@ final class StoresController extends Controller
             $container = Container::query()->create([
                 'base' => $liquid['base'] ?? Glycol::Ethylene->value, 'full_ml' => $full, 'full_mm' => $stands,
             ] + $liquid);
-            $this->move($request, $container, $ml, 'shelved');
+            self::move($request, $container, ['ml' => $ml, 'note' => Moved::Shelved, 'plus_minus_ml' => $container->readWithinMl()]);
         });
 
         return redirect('/stores')->with('notice', 'On the shelf.');
@@ -99,16 +104,36 @@ final class StoresController extends Controller
         $asked = $isDrum ? StoresPage::level() : Field::volume('now', 'Holds now', StoresPage::MOST_ML);
         $read = (float) $this->read($request, new Form('count', '', [$asked]))->number($asked->name);
         $counted = $isDrum ? Container::atLevel($container->full_ml, $container->full_mm, $read) : $read;
-        OneWriter::run(
-            fn () => $this->move(
-                $request,
-                $container,
-                $counted - (float) $container->movements()->sum('ml'),
-                'counted',
-            ),
-        );
+        OneWriter::run(fn () => self::move($request, $container, [
+            'ml' => 0.0, 'counted_ml' => $counted, 'note' => Moved::Counted, 'plus_minus_ml' => $container->readWithinMl(),
+        ]));
 
-        return redirect('/stores')->with('notice', 'Counted.');
+        return back(fallback: '/stores')->with('notice', 'Counted.');
+    }
+
+    /** Every litre that went into a container, or out of it. */
+    public function container(Request $request, Container $container): View
+    {
+        return view('stores.container', ['page' => new ContainerPage($container, self::person($request)->units)]);
+    }
+
+    /** Given along, spilled, or into the waste drum: what leaves the shelf without a job. */
+    public function out(Request $request, Container $container): RedirectResponse
+    {
+        $in = $this->filled($request, ContainerPage::outForm());
+        $why = Moved::from($in->values->text('why'));
+        OneWriter::run(function () use ($request, $container, $in, $why): void {
+            [$ml, $stock] = [(float) $in->values->number('ml'), $container->stock()];
+            if ($ml > $stock->ml + $stock->plusMinusMl + Container::DREGS_ML) {
+                throw new InvalidField('ml', 'More than it holds by the sums. Enter what it was, or count what is in it now.');
+            }
+            self::move($request, $container, [
+                'ml' => -$ml, 'note' => $why, 'remark' => mb_substr(trim($in->values->text('remark')), 0, self::LONGEST_REMARK),
+                'plus_minus_ml' => Rough::plusMinusMl($in->typed['ml'] ?? '', $ml) ?? $why->plusMinusMl($ml),
+            ]);
+        });
+
+        return redirect("/stores/containers/{$container->id}")->with('notice', $why->label().': written down.');
     }
 
     private static function volume(Values $in): float
@@ -144,25 +169,22 @@ final class StoresController extends Controller
 
     private function read(Request $request, Form $form): Values
     {
+        return $this->filled($request, $form)->values;
+    }
+
+    private function filled(Request $request, Form $form): Filled
+    {
         try {
-            return $form->read(self::fields($request), self::person($request)->units)->values;
+            return $form->read(self::fields($request), self::person($request)->units);
         } catch (InvalidFields $invalid) {
             throw $invalid->problems[0];
         }
     }
 
-    /** @param  string  $why  code */
-    private function move(Request $request, Container $container, float $ml, string $why): void
+    /** @param  array<string, mixed>  $moved */
+    private static function move(Request $request, Container $container, array $moved): void
     {
-        ContainerMovement::query()
-            ->create(
-                [
-                    'container_id' => $container->id,
-                    'person_id' => self::person($request)->id,
-                    'ml' => $ml,
-                    'note' => $why,
-                ],
-            );
+        $container->movements()->create(['person_id' => self::person($request)->id] + $moved);
         Container::weigh($container->id);
     }
 }

@@ -141,7 +141,7 @@ final class LeftOver extends StepKind
     {
         $kept = RestKept::of($entry)->shelfMl ?? 0.0;
 
-        return $kept > 0.0 ? [ShelfLine::put($this->container($at, $kept))] : [];
+        return $kept > 0.0 ? [ShelfLine::put($this->container($at, $kept), self::MARK_ML)] : [];
     }
 
     private function container(Situation $at, float $ml): PartUsed

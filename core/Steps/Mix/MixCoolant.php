@@ -142,7 +142,7 @@ final class MixCoolant extends StepKind
         [$taken, $mixed] = [FromShelf::of($entry), BatchMixed::of($entry)];
 
         return match (true) {
-            $taken !== null => [ShelfLine::taken($taken->container, $taken->ml)],
+            $taken !== null => [ShelfLine::taken($taken->container, $taken->ml, Source::plusMinusMl($at, $taken->ml))],
             $mixed !== null => Source::from($mixed->from)->shelf($at, $mixed->stockMl),
             default => [],
         };

@@ -115,13 +115,22 @@ final readonly class Source
     public function shelf(Situation $at, float $usedMl): array
     {
         if ($this->partUsed() !== null) {
-            return [ShelfLine::taken($this->partUsed(), $usedMl)];
+            return [ShelfLine::taken($this->partUsed(), $usedMl, self::plusMinusMl($at, $usedMl))];
         }
         $offer = $this->offer() === null ? null : $at->stores->offer($this->offer());
         $left = $offer === null ? 0.0 : self::newContainers($offer, $usedMl) * $offer->ml - $usedMl;
 
         return $offer === null || $left <= self::DREGS_ML
             ? []
-            : [ShelfLine::put(new PartUsed('', $offer->liquid, $left, $offer->fraction, $at->facts()->base, $at->facts()->inhibitor))];
+            : [ShelfLine::put(
+                new PartUsed('', $offer->liquid, $left, $offer->fraction, $at->facts()->base, $at->facts()->inhibitor),
+                self::plusMinusMl($at, $usedMl),
+            )];
+    }
+
+    /** As well as so much is measured for a batch, mL. */
+    public static function plusMinusMl(Situation $at, float $ml): float
+    {
+        return Plan::of($at)->rules()->vessels->forBatch($ml)->plusMinusMl($ml);
     }
 }

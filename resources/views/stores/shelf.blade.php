@@ -9,11 +9,12 @@
                     <line x1="0" x2="60" y1="{{ 95 - $can->wet() }}" y2="{{ 95 - $can->wet() }}" class="tube-datum"/>
                 </svg>
                 <div class="can-label">
-                    <p class="can-volume">{{ $can->volume() }}</p>
+                    <p class="can-volume">{{ $can->volume() }} <small class="text-base font-normal">{{ $can->within() }}</small></p>
                     @if ($can->level())<p>{{ $can->level() }}</p>@endif
                     <p>{{ $can->labelled->label() }}</p>
                     @if ($can->caution() !== '')<p>{{ $can->caution() }}</p>@endif
                     <p class="help">{{ $can->from() }}@if ($can->isGlycol()) · poisonous, keep from children and animals @endif</p>
+                    <p class="no-print"><a href="/stores/containers/{{ $can->container->id }}" class="inline-flex min-h-11 items-center">Every litre of it<span class="sr-only">, {{ $can->labelled->label() }}</span></a></p>
                 </div>
                 <form method="post" action="/stores/containers/{{ $can->container->id }}" class="no-print" data-once>
                     @csrf

@@ -92,7 +92,7 @@ final class EdgesTest extends TestCase
     public function test_a_spill_is_good_to_half_of_it_and_a_jug_to_its_marks(): void
     {
         $at = JobOnPaper::on('rescue-ambulance')->at('gather');
-        $out = fn (string $way): float => (float) CameOut::of(new Entry(1, 0, '', 'gather', 'outlet', new Values(['way' => $way, 'volume' => 1_000.0, 'vessel' => 'jug'])))?->plusMinusMl($at);
+        $out = fn (string $way): float => (float) CameOut::of(new Entry(1, 0, '', 'gather', 'outlet', new Values(['way' => $way, 'volume' => 1_000.0, 'vessel' => 'jug'])))?->toldWithinMl($at);
         self::assertEqualsWithDelta(500.0, $out('spill'), 1.0e-6);
         self::assertEqualsWithDelta(500.0, $out('estimated'), 1.0e-6);
         self::assertLessThan(100.0, $out('hose'));
