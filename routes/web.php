@@ -184,6 +184,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/measured', [MeasuredController::class, 'store']);
         Route::get('/learned', [LearnedController::class, 'show']);
         Route::post('/learned', [LearnedController::class, 'accept']);
+        Route::post('/learned/ask', [LearnedController::class, 'ask']);
         Route::get('/export', [CircuitController::class, 'export']);
         Route::get('/elevation.svg', [CircuitController::class, 'svg']);
         Route::get('/outline.svg', [CircuitController::class, 'outline']);

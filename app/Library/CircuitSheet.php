@@ -8,6 +8,7 @@ use App\Elevation\Picture;
 use App\Models\Circuit as Model;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Cover;
+use Aqbel\Core\Circuit\Format\Inherited;
 use Aqbel\Core\Circuit\Passage;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
@@ -22,6 +23,14 @@ final readonly class CircuitSheet
     public function __construct(public Model $model, private UnitSystem $units)
     {
         $this->circuit = $model->read();
+    }
+
+    /** What came with its layout; null where somebody has looked at all of it. */
+    public function inherited(): ?Inherited
+    {
+        $inherited = Inherited::of($this->model->document);
+
+        return $inherited->isNothing() ? null : $inherited;
     }
 
     public function picture(): Picture

@@ -5,14 +5,10 @@ declare(strict_types=1);
 namespace App\Library;
 
 use App\Models\Circuit as Model;
-use App\Models\Job;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Learned\Figures;
 use Aqbel\Core\Learned\Finding;
-use Aqbel\Core\Learned\FromJob;
 use Aqbel\Core\Learned\Learned;
-use Aqbel\Core\Learned\LeftOut;
-use Aqbel\Core\Learned\MeasuredJob;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Support\Facades\Cache;
@@ -20,46 +16,61 @@ use Illuminate\Support\Facades\Cache;
 /** What the signed jobs on a circuit measured, beside what it predicted, and what it probably is. */
 final readonly class LearnedPage
 {
-    /** The newest jobs count; those before them were of another age of the circuit. */
-    private const MOST_JOBS = 40;
-
     private const KEPT_S = 86400;
 
-    /** @var list<MeasuredJob> */
-    public array $jobs;
+    public Taught $taught;
 
-    /** @var list<array{string, string}> number, and why it is left out */
-    public array $leftOut;
-
+    /** Null where nothing was measured, and while it is worked out. */
     public ?Learned $learned;
 
     private Circuit $circuit;
 
-    public function __construct(public Model $model, private UnitSystem $units)
+    /** @param  bool  $atOnce  worked out in this request; else behind its answer, and there when it is asked for again */
+    public function __construct(public Model $model, private UnitSystem $units, bool $atOnce = false)
     {
         $this->circuit = $model->read();
-        $signed = Job::query()->whereNotNull('signed_at')->whereIn('circuit_id', Model::query()->where('key', $model->key)->select('id'))->with('circuit')->latest('signed_at')->limit(self::MOST_JOBS)->get();
-        [$jobs, $leftOut] = [[], []];
-        foreach ($signed as $job) {
-            $told = Cache::remember("measured.{$job->id}", self::KEPT_S, fn (): MeasuredJob|LeftOut => FromJob::of($job->state()));
-            $told instanceof LeftOut ? $leftOut[] = [$job->number(), $told->label()] : $jobs[] = $told;
+        $this->taught = Taught::of($model);
+        $key = 'learned.'.sha1(serialize([$model->id, $this->taught->jobs]));
+        $known = $this->taught->jobs === [] ? null : Cache::get($key);
+        if ($this->taught->jobs !== [] && ! $known instanceof Learned) {
+            if ($atOnce) {
+                $known = $this->keep($key);
+            } else {
+                app()->terminating(fn () => $this->keep($key));
+            }
         }
-        [$this->jobs, $this->leftOut] = [$jobs, $leftOut];
-        $key = sha1(serialize([$model->id, $jobs]));
-        $this->learned = $jobs === [] ? null : Cache::remember("learned.{$key}", self::KEPT_S, fn (): Learned => Learned::of($this->circuit, $jobs));
+        $this->learned = $known instanceof Learned ? $known : null;
     }
 
-    /** @return list<array{string, string, string, string}> what, predicted, measured in the mean, and how far apart */
+    private function keep(string $key): Learned
+    {
+        $jobs = $this->taught->jobs;
+        $learned = Learned::of($this->circuit, $jobs === [] ? throw new \LogicException('No job has measured it.') : $jobs);
+        Cache::put($key, $learned, self::KEPT_S);
+
+        return $learned;
+    }
+
+    public function isWorking(): bool
+    {
+        return $this->learned === null && $this->taught->jobs !== [];
+    }
+
+    /** @return list<LearnedRow> */
     public function rows(): array
     {
-        if ($this->jobs === []) {
+        if ($this->taught->jobs === []) {
             return [];
         }
-        $figures = new Figures($this->circuit, $this->jobs);
+        $figures = new Figures($this->circuit, $this->taught->jobs);
+        $then = $this->learned === null || $this->learned->findings === [] ? null : $figures->by($this->learned->circuit);
         $rows = [];
         foreach ($figures->by($this->circuit) as $i => $predicted) {
             [$measured, $plusMinus] = [$figures->measured[$i], 1.96 * sqrt($figures->variance[$i])];
-            $rows[] = [$this->named($figures->names[$i]), $this->volume($predicted), "{$this->volume($measured)} ± {$this->volume($plusMinus)}", $this->signed($measured - $predicted)];
+            $rows[] = new LearnedRow(
+                $this->named($figures->names[$i]), $this->volume($predicted), "{$this->volume($measured)} ± {$this->volume($plusMinus)}",
+                $this->signed($measured - $predicted), $then === null ? '' : $this->volume($then[$i]), $then === null ? '' : $this->signed($measured - $then[$i]),
+            );
         }
 
         return $rows;
@@ -73,6 +84,19 @@ final readonly class LearnedPage
         $what = $finding->node === null ? $this->circuit->passages[(string) $finding->passage]->label.' holds' : "“{$this->circuit->nodes[$finding->node]->label}” stands at";
 
         return "{$what} {$say($finding->is)}, not {$say($finding->was)}: between {$say($finding->low)} and {$say($finding->high)}".($finding->p < 0.7 ? ', or another part behind the same drain does.' : '.');
+    }
+
+    /** What to measure once, by hand, to be sure of it. */
+    public function wouldConfirm(Finding $finding): string
+    {
+        return $finding->node !== null
+            ? 'One look with a tape would settle it: how high it stands above the floor.'
+            : 'One look would settle it: let this part alone run into a jug, and read what it held.';
+    }
+
+    public function unit(Finding $finding): string
+    {
+        return $this->units->unit($finding->node === null ? Dimension::Volume : Dimension::Length)->value;
     }
 
     private function named(string $name): string

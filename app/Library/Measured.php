@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Library;
 
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\KnownBy;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Typed;
@@ -37,7 +38,7 @@ final readonly class Measured
      */
     public function height(string $node, string $typed): array
     {
-        return $this->with('nodes', $node, ['z_mm' => $this->read($typed, Dimension::Length), 'plus_minus_mm' => self::CAREFUL_MM, 'follows' => null]);
+        return $this->with('nodes', $node, ['z_mm' => $this->read($typed, Dimension::Length), 'plus_minus_mm' => self::CAREFUL_MM, 'known_by' => KnownBy::Tape->value, 'follows' => null]);
     }
 
     /**
@@ -47,7 +48,7 @@ final readonly class Measured
      */
     public function volume(string $passage, string $typed): array
     {
-        return $this->with('passages', $passage, ['volume_ml' => $this->read($typed, Dimension::Volume), 'plus_minus' => self::CAREFUL]);
+        return $this->with('passages', $passage, ['volume_ml' => $this->read($typed, Dimension::Volume), 'plus_minus' => self::CAREFUL, 'known_by' => KnownBy::Tape->value]);
     }
 
     private function read(string $typed, Dimension $dimension): float
@@ -60,7 +61,7 @@ final readonly class Measured
     }
 
     /**
-     * @param  array<string, ?float>  $facts  null: no longer there
+     * @param  array<string, float|string|null>  $facts  null: no longer there
      * @return array<mixed>
      */
     private function with(string $list, string $id, array $facts): array
@@ -86,14 +87,14 @@ final readonly class Measured
 
     /**
      * @param  array<mixed>  $item  as it stood
-     * @param  array<string, ?float>  $facts
+     * @param  array<string, float|string|null>  $facts
      */
     private function assertNear(array $item, array $facts): void
     {
         foreach (['z_mm' => [Dimension::Length, self::ODD_MM, 0.0], 'volume_ml' => [Dimension::Volume, 0.0, self::ODD]] as $name => [$dimension, $by, $share]) {
             $was = $item[$name] ?? null;
             $is = $facts[$name] ?? null;
-            if (is_numeric($was) && $is !== null && abs($is - (float) $was) > $by + $share * abs((float) $was)) {
+            if (is_numeric($was) && is_float($is) && abs($is - (float) $was) > $by + $share * abs((float) $was)) {
                 throw new InvalidField('measured', "{$this->units->format($is, $dimension)} is far from the {$this->units->format((float) $was, $dimension)} that "
                     .'stand in the circuit. Check the unit; where it is right, change it in the circuit itself, beside its drawing.');
             }

@@ -29,11 +29,11 @@ final class NewRevision
     }
 
     /**
-     * Inside somebody's transaction.
+     * Inside somebody's transaction. `$more` stands in the trail beside what changed.
      *
      * @param  array<mixed>  $document
      */
-    public static function write(?Circuit $newest, array $document, Person $by): Circuit
+    public static function write(?Circuit $newest, array $document, Person $by, Change ...$more): Circuit
     {
         $name = CircuitReader::read($document)->name;
         $stored = Circuit::query()->create([
@@ -41,13 +41,35 @@ final class NewRevision
             'revision' => 1 + (int) ($newest->revision ?? 0),
             'name' => $name,
             'document' => $document,
+            'asks_for' => $newest === null ? null : self::stillAsked($newest, $document),
         ]);
         $newest?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
         Trail::note($by, Subject::Circuit, $stored->name, [
             new Change('revision', (string) ($newest->revision ?? ''), (string) $stored->revision),
             ...($newest === null ? [] : Changes::between($newest->document, $document)),
+            ...array_values($more),
         ]);
 
         return $stored;
+    }
+
+    /**
+     * What somebody is asked to measure, until it is another figure, or gone.
+     *
+     * @param  array<mixed>  $document
+     */
+    private static function stillAsked(Circuit $newest, array $document): ?string
+    {
+        $figure = function (array $document) use ($newest): mixed {
+            foreach ([...(array) ($document['nodes'] ?? []), ...(array) ($document['passages'] ?? [])] as $item) {
+                if (is_array($item) && ($item['id'] ?? null) === $newest->asks_for) {
+                    return $item['z_mm'] ?? $item['volume_ml'] ?? null;
+                }
+            }
+
+            return null;
+        };
+
+        return $newest->asks_for !== null && $figure($document) !== null && $figure($document) == $figure($newest->document) ? $newest->asks_for : null;
     }
 }

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $revision
  * @property string $name
  * @property array<string, mixed> $document
+ * @property ?string $asks_for  node or passage that whoever works on such a vehicle next is asked to measure
  */
 class Circuit extends Model
 {

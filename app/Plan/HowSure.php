@@ -14,7 +14,7 @@ use Aqbel\Core\Quantity\UnitSystem;
 /** How sure a plan is of its volumes, in the reader's units, and what to measure to be surer. */
 final readonly class HowSure
 {
-    public function __construct(private Circuit $circuit, private Ranges $ranges, private UnitSystem $units)
+    public function __construct(private Circuit $circuit, private Ranges $ranges, private UnitSystem $units, private ?string $asksFor = null)
     {
     }
 
@@ -37,36 +37,35 @@ final readonly class HowSure
         return $this->ranges->orderSure;
     }
 
-    /** What to measure, where it is worth the walk. */
-    public function settling(): ?Settling
+    /** @return list<ToMeasure> what a lead asks for, then what settles most, where it is worth the walk */
+    public function toMeasure(): array
     {
+        $asked = match (true) {
+            $this->asksFor === null => [],
+            isset($this->circuit->nodes[$this->asksFor]) => [$this->measure($this->asksFor, null, 'Asked for, because jobs say it is another:', '')],
+            isset($this->circuit->passages[$this->asksFor]) => [$this->measure(null, $this->asksFor, 'Asked for, because jobs say it is another:', '')],
+            default => [],
+        };
         $most = $this->ranges->settlesMost;
+        $isWorthIt = $most !== null && $most->isWorthIt($this->circuit) && ($most->node ?? $most->passage) !== $this->asksFor;
 
-        return $most !== null && $most->isWorthIt($this->circuit) ? $most : null;
+        return $isWorthIt ? [...$asked, $this->measure($most->node, $most->passage, 'One measurement settles most:', $this->gain($most))] : $asked;
     }
 
     /** "the height of “heater upper pipe”, now 930 mm". */
-    public function what(Settling $most): string
+    private function measure(?string $node, ?string $passage, string $why, string $gain): ToMeasure
     {
-        if ($most->node !== null) {
-            $node = $this->circuit->nodes[$most->node];
+        $what = match (true) {
+            $node !== null => "the height of “{$this->circuit->nodes[$node]->label}” above the floor, now {$this->units->format($this->circuit->nodes[$node]->zMm, Dimension::Length)}.",
+            default => "what “{$this->circuit->passages[(string) $passage]->label}” holds, now {$this->volume($this->circuit->passages[(string) $passage]->volumeMl)}.",
+        };
 
-            return "the height of “{$node->label}” above the floor, now {$this->units->format($node->zMm, Dimension::Length)}";
-        }
-        $passage = $this->circuit->passages[(string) $most->passage];
-
-        return "what “{$passage->label}” holds, now {$this->volume($passage->volumeMl)}";
+        return new ToMeasure($node, $passage, $why, $what, $gain, $this->units->unit($node === null ? Dimension::Volume : Dimension::Length)->value);
     }
 
-    public function gain(Settling $most): string
+    private function gain(Settling $most): string
     {
         return "Then the air is known within {$this->volume($most->thenMl)} instead of {$this->volume($most->spanMl)}.";
-    }
-
-    /** The unit that is meant where only a number is typed. */
-    public function unit(Settling $most): string
-    {
-        return $this->units->unit($most->node === null ? Dimension::Volume : Dimension::Length)->value;
     }
 
     private function fromTo(Range $range): string

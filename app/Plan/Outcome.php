@@ -8,6 +8,7 @@ use App\Elevation\Picture;
 use App\Models\LastJob;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Cover;
+use Aqbel\Core\Circuit\Format\Inherited;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
@@ -41,6 +42,7 @@ final readonly class Outcome
         private ?LastJob $before,
         public UnitSystem $units,
         private StepCatalogue $kinds,
+        private Inherited $inherited,
     ) {
     }
 
@@ -108,7 +110,7 @@ final readonly class Outcome
     /** @return list<Note> */
     public function notes(): array
     {
-        return (new PlanNotes($this->circuit, $this->plan, $this->before, $this->units, $this->kinds))->all();
+        return (new PlanNotes($this->circuit, $this->plan, $this->before, $this->units, $this->kinds, $this->inherited))->all();
     }
 
     /** @return list<array{string, string}> cover, and how long it takes */

@@ -6,6 +6,7 @@ namespace App\Plan;
 
 use App\Models\LastJob;
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Format\Inherited;
 use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\LikelyRuns;
@@ -26,6 +27,7 @@ final readonly class PlanNotes
         private ?LastJob $before,
         private UnitSystem $units,
         private StepCatalogue $kinds,
+        private Inherited $inherited,
     ) {
     }
 
@@ -35,6 +37,7 @@ final readonly class PlanNotes
         return array_values(array_filter([
             $this->leftBehind(),
             $this->watch(),
+            $this->unseen(),
             $this->bleedOnly(),
             $this->dripFirst(),
             $this->plan->choices->drains === [] && ! $this->plan->choices->arrivesEmpty() ? null : $this->content(),
@@ -90,6 +93,17 @@ final readonly class PlanNotes
             'stop',
             'Find the drip first.',
             'Coolant has been disappearing: the circuit is topped up and pressed cold before anything is drained.',
+        );
+    }
+
+    /** Facts of another vehicle, until somebody has looked at them. */
+    private function unseen(): ?Note
+    {
+        return $this->inherited->facts === [] ? null : new Note(
+            'triangle-alert',
+            'wait',
+            'Not looked at for this vehicle:',
+            "{$this->inherited->said()}. It came with the layout of another one. Whoever keeps the circuits says in the editor what is right.",
         );
     }
 

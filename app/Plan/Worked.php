@@ -7,6 +7,7 @@ namespace App\Plan;
 use App\Models\LastJob;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Format\Inherited;
 use Aqbel\Core\Plan\AirsWay;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Comparison;
@@ -57,7 +58,7 @@ final readonly class Worked
         return Cache::remember("plan.{$this->key}", self::KEPT_S, function (): string {
             $plan = $this->planner->nearest($this->groundwork());
             $ways = Shopping::ways($plan->mix($this->circuit), $this->stores->offers, $this->stores->shelf);
-            $outcome = new Outcome($this->circuit, $plan, $ways, $this->before, $this->units, $this->kinds);
+            $outcome = new Outcome($this->circuit, $plan, $ways, $this->before, $this->units, $this->kinds, Inherited::of($this->vehicle->circuit->document));
 
             return view('plan.outcome', ['outcome' => $outcome])->render();
         });
@@ -91,7 +92,7 @@ final readonly class Worked
             fn (): Ranges => Ranges::of($this->circuit, $this->planner->nearest($this->groundwork())),
         );
 
-        return new HowSure($this->circuit, $ranges, $this->units);
+        return new HowSure($this->circuit, $ranges, $this->units, $this->vehicle->circuit->asks_for);
     }
 
     /** What would free the air it leaves. */

@@ -11,6 +11,9 @@ const TABLES = {
 };
 const WAIT_MS = 250;
 
+/** Whoever types one of these has measured it. */
+const MEASURED = ['z_mm', 'volume_ml'];
+
 /** All volumes times one factor, so that they add up to the capacity; rounded to 0.1 mL. */
 export function scaledTo(passages, capacity) {
     const factor = capacity / passages.reduce((sum, passage) => sum + passage.volume_ml, 0);
@@ -106,6 +109,19 @@ export function startEditor() {
         }
     };
 
+    // What came with a layout is marked until somebody has looked at it, or changed it.
+    const isMarked = (owner, name) => owner === doc.facts && (doc.from_layout ?? []).includes(name);
+    const looked = (owner, name, path) => {
+        if (isMarked(owner, name)) {
+            doc.from_layout = doc.from_layout.filter((other) => other !== name);
+            one(`[data-looked="${name}"]`, HTMLElement, rows)?.remove();
+        } else if (owner.known_by === 'layout' && MEASURED.includes(name)) {
+            owner.known_by = 'tape';
+            const said = one(`[data-path="${path}.known_by"]`, HTMLSelectElement, rows);
+            said && (said.value = 'tape');
+        }
+    };
+
     /** @type {(owner: any, fact: { name: string, kind: string, title: string, choices: string[], of: string }, path: string) => HTMLElement} */
     const input = (owner, { name, kind: type, title, choices, of }, path) => {
         const wrap = document.createElement('label');
@@ -125,6 +141,7 @@ export function startEditor() {
         }
         field.dataset.path = `${path}.${name}`;
         field.addEventListener('change', () => {
+            looked(owner, name, path);
             const value = type === 'check' ? field.checked : field.value.trim();
             if (type === 'number') {
                 const number = Number(value.replace(',', '.'));
@@ -139,6 +156,11 @@ export function startEditor() {
             changed();
         });
         wrap.append(field);
+        if (isMarked(owner, name)) {
+            const right = button('From the layout: it is right', () => { looked(owner, name, path); changed(); });
+            right.dataset.looked = name;
+            wrap.append(right);
+        }
         return wrap;
     };
     const button = (text, act) => {
@@ -208,7 +230,8 @@ export function startEditor() {
                 return row;
             });
             const add = button(`Add to ${table.title.toLowerCase()}`, () => { doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc)); render(); changed(); });
-            rows.append(section(`${table.title}, ${doc[list].length}`, open.has(table.title), ...items, add));
+            const unseen = doc[list].filter((item) => item.known_by === 'layout').length;
+            rows.append(section(`${table.title}, ${doc[list].length}${unseen > 0 ? `, ${unseen} from the layout` : ''}`, open.has(table.title), ...items, add));
         }
         doc.facts ??= {};
         const facts = document.createElement('div');

@@ -96,9 +96,16 @@ final class CircuitTest extends BrowserTestCase
             (float) self::$browser->findElement(By::cssSelector('[data-capacity]'))->getAttribute('data-capacity'),
             1.0,
         );
+        // What came with the layout is marked until somebody types it, or says that it is right.
+        self::$browser->executeScript('document.querySelector("[data-looked=neck]").click()');
+        $marked = json_decode((string) self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
+        self::assertSame(['tape', 'layout'], [$marked['passages'][0]['known_by'], $marked['passages'][1]['known_by']]);
+        self::assertSame([], array_intersect(['neck', 'capacity_ml'], $marked['from_layout']));
+        self::assertContains('cap_kpa', $marked['from_layout']);
         $this->assertAccessible();
         $this->press('Save');
         $this->seeStep('Test wagon');
+        $this->see('nobody has looked at it for this vehicle', 'main');
         $this->assertAccessible();
 
         $exported = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)');

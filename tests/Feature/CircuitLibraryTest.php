@@ -188,6 +188,32 @@ final class CircuitLibraryTest extends ShopTestCase
         }
     }
 
+    public function test_what_a_copy_has_from_its_layout_is_marked_until_somebody_has_looked_at_it(): void
+    {
+        $layout = Circuit::query()->where('key', 'post-van')->firstOrFail();
+        $page = (string) $this->actingAs($this->lead)->get("/circuits/new?from={$layout->id}")->assertOk()->getContent();
+        preg_match('#<textarea name="document"[^>]*>(.*?)</textarea>#s', $page, $found);
+        $document = (array) json_decode(html_entity_decode($found[1]), true);
+        self::assertEqualsCanonicalizing(array_diff(array_keys($layout->document['facts']), ['source']), $document['from_layout']);
+        self::assertArrayNotHasKey('source', $document['facts'], 'whoever said so, said it of another vehicle');
+        $this->post('/circuits', ['document' => json_encode($document)])->assertSessionHasNoErrors();
+        $copy = Circuit::query()->latest('id')->firstOrFail();
+        $this->get("/circuits/{$copy->id}")->assertOk()->assertSee('nobody has looked at it for this vehicle')->assertSee('heights and volumes');
+        $this->get("/circuits/{$layout->id}")->assertOk()->assertDontSee('nobody has looked at it');
+        $vehicle = Vehicle::query()->where('plate', 'SKP 114')->firstOrFail();
+        $vehicle->update(['circuit_id' => $copy->id]);
+        $this->get("/jobs/new?vehicle={$vehicle->id}")->assertOk()->assertSee('Not looked at for this vehicle');
+        // All looked at, and measured: nothing is marked any more.
+        $seen = $copy->document;
+        $seen['from_layout'] = [];
+        foreach (['nodes', 'passages'] as $list) {
+            $seen[$list] = array_map(fn (array $item) => [...$item, 'known_by' => 'tape'], $seen[$list]);
+        }
+        $this->post("/circuits/{$copy->id}", ['document' => json_encode($seen)])->assertSessionHasNoErrors();
+        $this->get('/circuits/'.Circuit::query()->max('id'))->assertOk()->assertDontSee('nobody has looked at it');
+        $this->get("/jobs/new?vehicle={$vehicle->id}")->assertOk()->assertDontSee('Not looked at for this vehicle');
+    }
+
     public function test_technicians_look_and_leads_change(): void
     {
         $this->actingAs($this->imre)->get('/circuits/1')->assertOk()->assertDontSee('/circuits/1/edit');

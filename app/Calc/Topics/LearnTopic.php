@@ -6,21 +6,13 @@ namespace App\Calc\Topics;
 
 use App\Calc\Input;
 use App\Calc\Topic;
-use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Learned\Finding;
 use Aqbel\Core\Learned\Learned;
-use Aqbel\Core\Learned\MeasuredJob;
+use Aqbel\Core\Learned\MeasuredJobs;
 
 final class LearnTopic implements Topic
 {
-    /** Within which a volume lies where nobody says: a mark of a pan, and three hundredths (common practice, no source). */
-    private const PLUS_MINUS_ML = 140.0;
-
-    private const PLUS_MINUS_SHARE = 0.03;
-
-    private const MOST_ML = 500_000.0;
-
     public function name(): string
     {
         return 'learn';
@@ -34,41 +26,13 @@ final class LearnTopic implements Topic
     public function answer(Input $input): array
     {
         $circuit = $input->circuit();
-        $jobs = array_map(self::job(...), $input->objects('jobs'));
-        foreach ($jobs as $i => $job) {
-            foreach ($job->drains as $n => [$port]) {
-                if (! in_array($port, $circuit->portIds(PortKind::Drain), true)) {
-                    throw new InvalidField("jobs.{$i}.drains.{$n}.port", "There is no drain “{$port}” in this circuit.");
-                }
-            }
-        }
+        $jobs = MeasuredJobs::read($input, $circuit);
         if ($jobs === []) {
             throw new InvalidField('jobs', 'Give at least one job.');
         }
         $learned = Learned::of($circuit, $jobs);
 
         return ['findings' => array_map(self::finding(...), $learned->findings), 'circuit' => self::proposed($input->object('circuit'), $learned->findings)];
-    }
-
-    private static function job(Input $in): MeasuredJob
-    {
-        $drains = array_map(fn (Input $drain): array => [$drain->text('port'), ...self::volume($drain, 'ml', 'plus_minus_ml')], $in->has('drains') ? $in->objects('drains', 0) : []);
-        $one = fn (string $name): ?array => $in->has("{$name}_ml") ? self::volume($in, "{$name}_ml", "{$name}_plus_minus_ml") : null;
-        $air = null;
-        foreach ($in->has('top_ups') ? $in->objects('top_ups', 0) : [] as $topUp) {
-            [$ml, $plusMinus] = self::volume($topUp, 'ml', 'plus_minus_ml');
-            $air = [($air[0] ?? 0.0) + $ml, hypot($air[1] ?? 0.0, $plusMinus)];
-        }
-
-        return new MeasuredJob($drains, $one('retained'), $one('poured'), $air);
-    }
-
-    /** @return array{float, float} */
-    private static function volume(Input $in, string $name, string $plusMinus): array
-    {
-        $ml = $in->number($name, 0.0, self::MOST_ML);
-
-        return [$ml, $in->has($plusMinus) ? $in->number($plusMinus, 0.0, self::MOST_ML) : max(self::PLUS_MINUS_ML, self::PLUS_MINUS_SHARE * $ml)];
     }
 
     /** @return array<string, mixed> */

@@ -13,13 +13,17 @@ use App\Library\Layouts;
 use App\Library\NewRevision;
 use App\Library\Parts;
 use App\Library\Preview;
+use App\Library\Taught;
 use App\Models\Circuit;
 use App\Models\Right;
 use App\Shop\Search;
+use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\Format\Fact;
+use Aqbel\Core\Circuit\Format\Inherited;
 use Aqbel\Core\Circuit\Format\Vocabulary;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Learned\MeasuredJobs;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -103,7 +107,7 @@ final class CircuitController extends Controller
 
         return $this->editor(
             $request,
-            [...$template->document, 'name' => mb_substr("{$template->name}, copy", 0, 120)],
+            Inherited::by(array_diff_key($template->document, [MeasuredJobs::PART => []]), mb_substr("{$template->name}, copy", 0, 120)),
             null,
         );
     }
@@ -135,7 +139,7 @@ final class CircuitController extends Controller
     {
         self::only($request, Right::ChangeCircuits);
         $document = self::decode(self::sent($request));
-        CircuitReader::read($document);
+        $document = self::withWhatItLearned($document, CircuitReader::read($document), strict: $circuit === null);
         $over = $request->integer('over');
         $stored = OneWriter::run(function () use ($request, $circuit, $document, $over): ?Circuit {
             $newest = $circuit?->newestRevision();
@@ -154,7 +158,10 @@ final class CircuitController extends Controller
 
     public function export(Circuit $circuit): Response
     {
-        return response(json_encode($circuit->document, self::AS_FILE)."\n", 200, [
+        $taught = MeasuredJobs::write(Taught::of($circuit)->jobs);
+        $document = $taught === [] ? $circuit->document : [...$circuit->document, MeasuredJobs::PART => ['jobs' => $taught]];
+
+        return response(json_encode($document, self::AS_FILE)."\n", 200, [
             'Content-Type' => 'application/json',
             'Content-Disposition' => "attachment; filename=\"{$circuit->key}-{$circuit->revision}.json\"",
         ]);
@@ -169,6 +176,29 @@ final class CircuitController extends Controller
             'Content-Type' => 'image/svg+xml',
             'Content-Disposition' => "attachment; filename=\"{$circuit->key}.svg\"",
         ]);
+    }
+
+    /**
+     * Of what jobs measured elsewhere, volumes are kept and nothing else.
+     *
+     * @param  array<mixed>  $document
+     * @return array<mixed>
+     *
+     * @throws InvalidField on what came along and cannot be read, where it comes from outside
+     */
+    private static function withWhatItLearned(array $document, CoreCircuit $circuit, bool $strict): array
+    {
+        if (! isset($document[MeasuredJobs::PART])) {
+            return $document;
+        }
+        try {
+            $jobs = $strict ? MeasuredJobs::read(MeasuredJobs::part($document), $circuit) : MeasuredJobs::with($document, $circuit);
+        } catch (InvalidField $refused) {
+            throw $refused->within(MeasuredJobs::PART);
+        }
+        unset($document[MeasuredJobs::PART]);
+
+        return $jobs === [] ? $document : [...$document, MeasuredJobs::PART => ['jobs' => MeasuredJobs::write($jobs)]];
     }
 
     /**

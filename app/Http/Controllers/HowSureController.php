@@ -35,7 +35,7 @@ final class HowSureController extends Controller
         $units = self::person($request)->units;
 
         return view('run.how-sure', [
-            'job' => $job, 'sure' => new HowSure($state->circuit, $ranges, $units), 'freeing' => new Freeing($state->circuit, $way, $units),
+            'job' => $job, 'sure' => new HowSure($state->circuit, $ranges, $units, $job->vehicle->circuit->asks_for), 'freeing' => new Freeing($state->circuit, $way, $units),
             'mayMeasure' => self::person($request)->may(Right::ChangeCircuits), 'vehicle' => $job->vehicle,
         ]);
     }

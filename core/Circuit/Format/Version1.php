@@ -10,6 +10,7 @@ use Aqbel\Core\Circuit\Facts;
 use Aqbel\Core\Circuit\Gate;
 use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Circuit\HeaterDrive;
+use Aqbel\Core\Circuit\KnownBy;
 use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Circuit\Node;
 use Aqbel\Core\Circuit\Passage;
@@ -84,6 +85,8 @@ final readonly class Version1
 
     private function node(Document $in, string $path, string $id): Node
     {
+        self::assertKnownBy($in);
+
         return new Node(
             $id,
             $this->number($in, 'nodes', 'x_mm'),
@@ -108,6 +111,7 @@ final readonly class Version1
             ),
             ['from', 'to'],
         );
+        self::assertKnownBy($in);
         if ($ends[0] === $ends[1]) {
             throw new InvalidField("{$path}.to", 'A passage needs two different ends.');
         }
@@ -117,6 +121,14 @@ final readonly class Version1
         ),
             $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $this->optional($in, 'passages', 'torque_nm'),
             $this->number($in, 'passages', 'plus_minus', Passage::USUAL));
+    }
+
+    /** Whence a figure is known changes nothing that is computed. */
+    private static function assertKnownBy(Document $in): void
+    {
+        if ($in->has('known_by')) {
+            $in->choice('known_by', array_column(KnownBy::cases(), 'value'));
+        }
     }
 
     private function cover(Document $in, string $path, string $id): Cover

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Circuit\Format;
 
 use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Circuit\HeaterDrive;
+use Aqbel\Core\Circuit\KnownBy;
 use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Circuit\PortKind;
@@ -42,16 +43,17 @@ final class Vocabulary
         $torque = Fact::number('torque_nm', 'Torque', 0.1, 500, 'N·m');
         $behind = Fact::list('behind', 'Behind covers');
         $name = Fact::text('label', 'Name');
+        $knownBy = Fact::choice('known_by', 'Known by', array_column(KnownBy::cases(), 'value'));
 
         return [
             self::CIRCUIT => [Fact::text('name', 'Name of the circuit', 120), Fact::number('wheelbase_mm', 'Wheelbase', 300, 20_000, 'mm')],
             'nodes' => [
                 $name, Fact::number('x_mm', 'Forward', -20_000, 20_000, 'mm'), Fact::number('z_mm', 'Height', 0, 10_000, 'mm'),
-                Fact::number('plus_minus_mm', 'Known to ±', 0, 500, 'mm'), Fact::ref('follows', 'Fixed to', 'nodes'),
+                Fact::number('plus_minus_mm', 'Known to ±', 0, 500, 'mm'), $knownBy, Fact::ref('follows', 'Fixed to', 'nodes'),
             ],
             'passages' => [
                 $name, Fact::choice('kind', 'Kind', array_column(PassageKind::cases(), 'value')), Fact::ref('from', 'From', 'nodes'), Fact::ref('to', 'To', 'nodes'),
-                Fact::number('volume_ml', 'Volume', 0.1, 500_000, 'mL'), Fact::number('plus_minus', 'Known to ±, share', 0, 0.5),
+                Fact::number('volume_ml', 'Volume', 0.1, 500_000, 'mL'), Fact::number('plus_minus', 'Known to ±, share', 0, 0.5), $knownBy,
                 Fact::list('parts', 'Parts, opening it'), $torque, $behind,
             ],
             'gates' => [

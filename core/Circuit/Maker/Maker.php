@@ -8,6 +8,7 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\Format\Vocabulary;
 use Aqbel\Core\Circuit\HeaterDrive;
+use Aqbel\Core\Circuit\KnownBy;
 use Aqbel\Core\Circuit\Node;
 use Aqbel\Core\Document;
 use Aqbel\Core\InvalidField;
@@ -242,6 +243,7 @@ final readonly class Maker
             [$z, $plusMinus] = is_float($measured) ? [$measured, Node::TAPE_MM] : $this->follows($node, $read);
             $nodes[] = [
                 'id' => $id, 'x_mm' => $node->x, 'z_mm' => max(0.0, round($z, 1)), 'label' => $node->label, 'plus_minus_mm' => $plusMinus,
+                'known_by' => (is_float($measured) ? KnownBy::Tape : KnownBy::Layout)->value,
                 ...! is_float($measured) && $this->isFixed($node) ? ['follows' => $node->follows[0]] : [],
             ];
         }
@@ -318,7 +320,7 @@ final readonly class Maker
         foreach ($this->sketch->passages() as $id => $passage) {
             $passages[] = [
                 'id' => $id, 'from' => $passage['from'], 'to' => $passage['to'], 'volume_ml' => round($times * $passage['ml'], 1),
-                'kind' => $passage['kind'], 'label' => $passage['label'], 'plus_minus' => self::VOLUME,
+                'kind' => $passage['kind'], 'label' => $passage['label'], 'plus_minus' => self::VOLUME, 'known_by' => KnownBy::Layout->value,
             ];
         }
 

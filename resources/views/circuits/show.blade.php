@@ -13,6 +13,10 @@
             @endif
         </span>
     </header>
+    @if ($sheet->inherited())
+        <p class="mb-4 flex items-start gap-3 bg-panel p-4">@icon('eye')<span><b>Came with the layout, and nobody has looked at it for this vehicle:</b>
+            {{ $sheet->inherited()->said() }}. {{ $lead ? 'Edit it, and say what is right.' : '' }}</span></p>
+    @endif
     <div class="circuit-page">
         <x-elevation :picture="$sheet->picture()"/>
         <div>

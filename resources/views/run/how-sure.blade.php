@@ -4,7 +4,7 @@
         <p>{{ $job->vehicle->plate }} · <a href="/jobs/{{ $job->id }}" data-key="b" data-key-label="Back to the step">Back to the step</a></p>
     </header>
     <div class="grid gap-4 bg-panel p-4">
-        @if ($sure->rows() === [] && $sure->orderIsSure() && $sure->settling() === null)
+        @if ($sure->rows() === [] && $sure->orderIsSure() && $sure->toMeasure() === [])
             <p>All volumes of this job are known within a tenth of them, and so is the order of its bleed points.</p>
         @endif
         @include('plan.freeing')
