@@ -25,6 +25,7 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PlanController;
 use App\Http\Controllers\PracticeController;
+use App\Http\Controllers\RatesController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RulesController;
 use App\Http\Controllers\RunController;
@@ -166,6 +167,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('/bench/{name?}', CalculatorController::class);
     Route::get('/records', [RecordController::class, 'index']);
     Route::get('/records/predictions', [RecordController::class, 'howWell']);
+    Route::post('/records/predictions', [RatesController::class, 'take']);
     Route::post('/records/import', [RecordController::class, 'import']);
     Route::get('/records/{table}.csv', [RecordController::class, 'table'])->where('table', 'jobs|visits|stock|waste');
     Route::get('/circuits', [CircuitController::class, 'index']);

@@ -6,6 +6,7 @@ namespace App\Library;
 
 use App\Models\Circuit as Model;
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Learned\Beside;
 use Aqbel\Core\Learned\Figures;
 use Aqbel\Core\Learned\Finding;
 use Aqbel\Core\Learned\Learned;
@@ -17,6 +18,10 @@ use Illuminate\Support\Facades\Cache;
 final readonly class LearnedPage
 {
     private const KEPT_S = 86400;
+
+    private const BESIDES = [
+        Beside::POURED => 'Poured until full', Beside::TOPPED => 'First top-up, cold', Beside::POINTS => 'Bleed points that ran in their turn', Beside::COLD => 'Engine off until the neck was free',
+    ];
 
     public Taught $taught;
 
@@ -74,6 +79,35 @@ final readonly class LearnedPage
         }
 
         return $rows;
+    }
+
+    /** @return list<BesideRow> what plans said and what came, in the mean of the jobs that tell of it */
+    public function besides(): array
+    {
+        $by = [];
+        foreach ($this->taught->besides as $one) {
+            $by[$one->what][] = $one;
+        }
+        $mean = fn (array $of): float => array_sum($of) / max(1, count($of));
+        $rows = [];
+        foreach (self::BESIDES as $what => $label) {
+            $told = $by[$what] ?? [];
+            if ($told !== []) {
+                [$said, $came] = [$mean(array_column($told, 'said')), $mean(array_column($told, 'came'))];
+                $rows[] = new BesideRow($label, $this->amount($what, $said), $this->amount($what, $came), count($told));
+            }
+        }
+
+        return $rows;
+    }
+
+    private function amount(string $what, float $value): string
+    {
+        return match ($what) {
+            Beside::COLD => round($value).' min',
+            Beside::POINTS => number_format($value, 1),
+            default => $this->volume($value),
+        };
     }
 
     /** “Radiator holds 3.10 L, not 2.60 L (2.90 to 3.30 L)”. */

@@ -6,6 +6,7 @@ namespace App\Library;
 
 use App\Models\Circuit as Model;
 use App\Models\Job;
+use Aqbel\Core\Learned\Beside;
 use Aqbel\Core\Learned\FromJob;
 use Aqbel\Core\Learned\LeftOut;
 use Aqbel\Core\Learned\MeasuredJob;
@@ -24,8 +25,9 @@ final readonly class Taught
      * @param  list<MeasuredJob>  $jobs  of this shop, then those that came along
      * @param  list<string>  $numbers  of the jobs of this shop
      * @param  list<array{string, string}>  $leftOut  number, and why
+     * @param  list<Beside>  $besides  what came of jobs beside what their plans said
      */
-    private function __construct(public array $jobs, public array $numbers, public array $leftOut)
+    private function __construct(public array $jobs, public array $numbers, public array $leftOut, public array $besides)
     {
     }
 
@@ -33,9 +35,10 @@ final readonly class Taught
     {
         $signed = Job::query()->whereNotNull('signed_at')->whereIn('circuit_id', Model::query()->where('key', $model->key)->select('id'))
             ->with('circuit')->latest('signed_at')->limit(self::MOST_JOBS)->get();
-        [$jobs, $numbers, $leftOut] = [[], [], []];
+        [$jobs, $numbers, $leftOut, $besides] = [[], [], [], []];
         foreach ($signed as $job) {
             $told = Cache::remember("measured.{$job->id}", self::KEPT_S, fn (): MeasuredJob|LeftOut => FromJob::of($job->state()));
+            array_push($besides, ...Cache::remember("beside.{$job->id}", self::KEPT_S, fn (): array => Beside::of($job->state())));
             if ($told instanceof LeftOut) {
                 $leftOut[] = [$job->number(), $told->label()];
             } else {
@@ -43,7 +46,7 @@ final readonly class Taught
             }
         }
 
-        return new self([...$jobs, ...MeasuredJobs::with($model->document, $model->read())], $numbers, $leftOut);
+        return new self([...$jobs, ...MeasuredJobs::with($model->document, $model->read())], $numbers, $leftOut, $besides);
     }
 
     /** “4 jobs: J0002, J0005, …”. */

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\Job;
+use App\Models\Shop;
 use Aqbel\Core\Learned\FromJob;
 use Aqbel\Core\Learned\LeftOut;
 use Aqbel\Core\Learned\MeasuredJob;
 use Aqbel\Core\Learned\Predicted;
-use Aqbel\Core\Learned\Rate;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
@@ -48,15 +49,21 @@ final readonly class HowWell
     /** @var array<string, int> jobs that say nothing of their circuit, by why */
     public array $leftOut;
 
-    /** @var list<array{what: string, rate: Rate}> how this shop goes beside what is usual */
+    /** @var list<RateRow> how this shop goes beside what is usual */
     public array $rates;
 
     /** Jobs still to be worked out. */
     public int $waiting;
 
+    /** @return Collection<int, Job> signed ones of this shop, the newest first */
+    public static function jobs(): Collection
+    {
+        return Job::query()->whereNotNull('signed_at')->whereNull('document')->with('circuit')->latest('signed_at')->limit(self::MOST_JOBS)->get();
+    }
+
     public function __construct(private UnitSystem $units)
     {
-        $jobs = Job::query()->whereNotNull('signed_at')->whereNull('document')->with('circuit')->latest('signed_at')->limit(self::MOST_JOBS)->get();
+        $jobs = self::jobs();
         $back = DB::table('job_facts')->whereIn('job_id', $jobs->pluck('id'))->where('came_back', true)->pluck('job_id')->flip();
         [$months, $circuits, $leftOut, $waiting, $fresh] = [[], [], [], 0, self::AT_ONCE];
         foreach ($jobs as $job) {
@@ -81,7 +88,7 @@ final readonly class HowWell
                 $circuits[$job->circuit->key]['figures'][] = [$stays, $offMl, $holds];
             }
         }
-        $this->rates = ShopRates::of($jobs);
+        $this->rates = ShopRates::of($jobs, Shop::here()->houseRules())->rows();
         $this->waiting = $waiting;
         $this->leftOut = $leftOut;
         $this->months = array_map(fn (string $month, array $of): array => [

@@ -7,6 +7,7 @@ namespace App\Shop;
 use Aqbel\Core\Plan\AfterVacuum;
 use Aqbel\Core\Plan\BleedRule;
 use Aqbel\Core\Plan\HoldLength;
+use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
 
@@ -126,6 +127,21 @@ final class RuleBook
                     Field::fraction('old_share', 'Old coolant that may stay, where it must not', 0.01, 0.25),
                     ['oldShare'],
                     'Another family or spoilt coolant sours the new fill. The rinse is planned down to this share.',
+                    self::PRACTICE,
+                ),
+            ],
+            'How this shop goes, beside what is usual' => [
+                new HouseRule(
+                    Field::number('cooling_factor', 'A cool-down takes, times the usual', HouseRules::LEAST_FACTOR, HouseRules::MOST_FACTOR),
+                    ['coolingFactor'],
+                    'Taken over from signed jobs under Records, How well we predict, or set here. No neck opens sooner for it than a usual '
+                        .'engine allows.',
+                    self::PRACTICE,
+                ),
+                new HouseRule(
+                    Field::number('purging_factor', 'Air that a run leaves, times the usual', HouseRules::LEAST_FACTOR, HouseRules::MOST_FACTOR),
+                    ['purgingFactor'],
+                    'By two cold levels after one another. It decides how many runs a plan reckons with, and proves nothing.',
                     self::PRACTICE,
                 ),
             ],

@@ -21,13 +21,14 @@ final readonly class CoolingBody
     /** Iron and light alloy, kJ/K for each kilogram (any handbook table, from memory). */
     private const METAL_KJ_K_KG = 0.55;
 
-    private function __construct(private float $heatKjK, public Shelter $shelter, public float $fanRanOnMinutes)
+    private function __construct(private float $heatKjK, public Shelter $shelter, public float $fanRanOnMinutes, private float $timesUsual)
     {
     }
 
     /**
      * @param  ?float  $capacityMl  of the circuit; a usual engine where nobody knows
      * @param  ?float  $metalKg  of block and heads
+     * @param  float  $timesUsual  what such a body takes in this shop, over what is usual
      * @param  float  $fanRanOnMinutes  after it was shut off: what was read meanwhile says nothing of the rest
      */
     public static function of(
@@ -35,6 +36,7 @@ final readonly class CoolingBody
         ?float $metalKg = null,
         Shelter $shelter = Shelter::Open,
         float $fanRanOnMinutes = 0.0,
+        float $timesUsual = 1.0,
     ): self {
         $litres = ($capacityMl ?? 0.0) / 1000.0;
         $heat = match (true) {
@@ -43,13 +45,13 @@ final readonly class CoolingBody
             default => self::COOLANT_KJ_K_L * $litres + self::METAL_KJ_K_KG * $metalKg,
         };
 
-        return new self(max(1.0, $heat), $shelter, $fanRanOnMinutes);
+        return new self(max(1.0, $heat), $shelter, $fanRanOnMinutes, $timesUsual);
     }
 
     /** The usual time constant of such a body, minutes. */
     public function tauMinutes(): float
     {
-        return CoolDown::DEFAULT_TAU_MINUTES * $this->slowness() * $this->shelter->slower();
+        return CoolDown::DEFAULT_TAU_MINUTES * $this->slowness() * $this->shelter->slower() * $this->timesUsual;
     }
 
     /** How many times longer than a usual engine it takes for the heat it holds. */

@@ -28,17 +28,24 @@ final class Purging
         };
     }
 
-    /** Share of the air that one heat cycle at idle leaves. */
-    public static function leftByCycle(): float
+    /** A run that leaves more than this share works nothing out. */
+    private const MOST_LEFT = 0.9;
+
+    /**
+     * Share of the air that one heat cycle at idle leaves.
+     *
+     * @param  float  $timesUsual  of a shop whose runs leave more, or less
+     */
+    public static function leftByCycle(float $timesUsual = 1.0): float
     {
-        return exp(-self::IDLE_PER_MINUTE * self::CYCLE_MINUTES);
+        return min(self::MOST_LEFT, $timesUsual * exp(-self::IDLE_PER_MINUTE * self::CYCLE_MINUTES));
     }
 
     /** Heat cycles that bring the air under the limit, mL, and one more, which proves it. */
-    public static function cycles(float $airMl, float $limitMl): int
+    public static function cycles(float $airMl, float $limitMl, float $timesUsual = 1.0): int
     {
         $cycles = 1;
-        for ($left = $airMl; $left > $limitMl && $cycles < self::MOST_CYCLES; $left *= self::leftByCycle()) {
+        for ($left = $airMl; $left > $limitMl && $cycles < self::MOST_CYCLES; $left *= self::leftByCycle($timesUsual)) {
             $cycles++;
         }
 

@@ -122,7 +122,7 @@ final readonly class Cooling implements Judgement
                 Temperature::celsius($air),
                 $points,
                 Temperature::celsius(NeckHeat::safeC($at)),
-                CoolingBody::of($at->circuit()->capacityMl(), shelter: Plan::of($at)->choices->shelter),
+                CoolingBody::of($at->circuit()->capacityMl(), shelter: Plan::of($at)->choices->shelter, timesUsual: Plan::of($at)->rules()->coolingFactor),
             );
         } catch (InvalidField) {
             return null;

@@ -141,6 +141,9 @@ final class NeckHeat
     /** Never less than a usual engine’s time: a small one is not trusted to be cold sooner. */
     private static function slowness(Situation $at): float
     {
-        return max(1.0, CoolingBody::of($at->circuit()->capacityMl())->slowness() * max(1.0, Plan::of($at)->choices->shelter->slower()) / self::USUAL_UP_TO);
+        $plan = Plan::of($at);
+        $slower = max(1.0, $plan->choices->shelter->slower()) * max(1.0, $plan->rules()->coolingFactor);
+
+        return max(1.0, CoolingBody::of($at->circuit()->capacityMl())->slowness() * $slower / self::USUAL_UP_TO);
     }
 }

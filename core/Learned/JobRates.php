@@ -13,6 +13,8 @@ use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Judged\TopUpSeries;
+use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\CameBack;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\OutsideAir;
@@ -26,6 +28,8 @@ final class JobRates
     public const COOLING = 'cooling';
 
     public const PURGING = 'purging';
+
+    public const SPILLING = 'spilling';
 
     /** Before the code of an activity. */
     public const HANDS = 'hands:';
@@ -46,7 +50,7 @@ final class JobRates
      */
     public static function of(JobState $job, \Closure $usual): array
     {
-        return array_filter([self::COOLING => self::cooling($job), self::PURGING => self::purging($job)], fn (?float $ratio) => $ratio !== null) + self::hands($job, $usual);
+        return array_filter([self::COOLING => self::cooling($job), self::PURGING => self::purging($job), self::SPILLING => self::spilling($job)], fn (?float $ratio) => $ratio !== null) + self::hands($job, $usual);
     }
 
     /** The time constant of a cool-down by its first and its last temperature, over that of such a body. */
@@ -83,6 +87,16 @@ final class JobRates
         $told = count($series) >= 2 && $series[0]->ml > TopUpSeries::settledMl($at) && $series[1]->ml > 0.0 && $series[1]->ml < $series[0]->ml;
 
         return $told ? $series[1]->ml / $series[0]->ml / Purging::leftByCycle() : null;
+    }
+
+    /** What a job takes of coolant, with what went on the floor and into rags, over what stays inside. */
+    private static function spilling(JobState $job): ?float
+    {
+        $poured = $job->ledger()->inMl();
+        $lost = array_sum(array_map(fn (Line $line) => $line->lost ? -$line->ml : 0.0, $job->ledger()->lines))
+            + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
+
+        return $poured > 0.0 ? ($poured + $lost) / $poured : null;
     }
 
     /**

@@ -110,7 +110,7 @@ final readonly class AirsWay
             $freers[] = new Freer(Frees::Vacuum, $share * $pocket->volumeMl(), $share * $plan->fill->airMl);
         }
         if ($plan->fill->wetsTheJackets($circuit)) {
-            $left = Purging::leftByCycle();
+            $left = Purging::leftByCycle($plan->rules()->purgingFactor);
             $freers[] = new Freer(Frees::Run, $left * $pocket->volumeMl(), $left * $plan->fill->airMl);
         }
 

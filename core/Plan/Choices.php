@@ -79,12 +79,18 @@ final readonly class Choices
         return $this->but($this->school, $drains, $this->targetFraction, $this->frostC);
     }
 
+    /** The same in a house of other rules. */
+    public function byRules(HouseRules $rules): self
+    {
+        return $this->but($this->school, $this->drains, $this->targetFraction, $this->frostC, $rules);
+    }
+
     /** @param  list<string>  $drains */
-    private function but(string $school, array $drains, float $targetFraction, ?float $frostC): self
+    private function but(string $school, array $drains, float $targetFraction, ?float $frostC, ?HouseRules $rules = null): self
     {
         return new self(
             $this->jobKind, $this->complaint, $school, $this->opened, $drains, $this->elevationM, $this->noseLiftMm, $targetFraction,
-            $this->cureMinutes, $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left, $this->shelter,
+            $this->cureMinutes, $rules ?? $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left, $this->shelter,
         );
     }
 

@@ -7,6 +7,11 @@ namespace Aqbel\Core\Plan;
 /** How this shop works where practice differs. Minutes, °C, inHg, days and shares as named. */
 final readonly class HouseRules
 {
+    /** What a shop may set of how it goes, beside what is usual. */
+    public const LEAST_FACTOR = 0.4;
+
+    public const MOST_FACTOR = 2.5;
+
     private const HOLD_IS_ENOUGH = 'The hold shows a smaller hole than the tester does.';
 
     public Vessels $vessels;
@@ -17,6 +22,8 @@ final readonly class HouseRules
      * @param  ChangeInterval  $changeFirst  first change of the coolant (common practice, no source)
      * @param  ChangeInterval  $changeLater  every later one (common practice, no source)
      * @param  string  $currency  as prices are written in this shop
+     * @param  float  $coolingFactor  what a cool-down takes here, over what is usual
+     * @param  float  $purgingFactor  the air a run leaves here, over what is usual
      * @param  string  $holdIsEnoughBecause  said once for every job that is not pressed after its vacuum
      */
     public function __construct(
@@ -38,6 +45,8 @@ final readonly class HouseRules
         public Labour $labour = new Labour,
         public AfterVacuum $afterVacuum = AfterVacuum::HoldIsEnough,
         public string $holdIsEnoughBecause = self::HOLD_IS_ENOUGH,
+        public float $coolingFactor = 1.0,
+        public float $purgingFactor = 1.0,
     ) {
         $this->vessels = $vessels ?? new Vessels(Vessel::usual());
     }

@@ -56,7 +56,7 @@ final readonly class LikelyRuns
         $fill = $plan->fill;
         $share = $fill->airMl <= 0.0 ? 0.0 : $airMl / $fill->airMl;
 
-        return $plan->school->heatCycles($fill->leaving($share), $plan->choices->airLimitMl($circuit));
+        return $plan->school->heatCycles($fill->leaving($share), $plan->choices->airLimitMl($circuit), $plan->rules()->purgingFactor);
     }
 
     /** Over the air that the fill may really have left. */

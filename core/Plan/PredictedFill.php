@@ -24,7 +24,7 @@ final readonly class PredictedFill
 
     /**
      * @param  float  $airMl  left inside, above what the tank holds at the mark
-     * @param  float  $coolantMl  poured, on top of what stayed inside
+     * @param  float  $coolantMl  poured in the end, on top of what stayed inside: now, and when the air has left
      * @param  Runs  $runs  where coolant and air stand when it is done
      * @param  list<Pocket>  $pockets  of air, largest first
      * @param  list<PortRun>  $flows  bleed points in the order they run

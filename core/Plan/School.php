@@ -54,8 +54,12 @@ interface School
     /** How many cold levels in a row have to take nothing before its runs end; so many runs are planned. */
     public function looks(): int;
 
-    /** Heat cycles that the air it leaves will likely want. */
-    public function heatCycles(PredictedFill $fill, float $limitMl): int;
+    /**
+     * Heat cycles that the air it leaves will likely want.
+     *
+     * @param  float  $timesUsual  the air a run leaves in this shop, over what is usual
+     */
+    public function heatCycles(PredictedFill $fill, float $limitMl, float $timesUsual = 1.0): int;
 
     /** Hands and waits that no step of it stands for. */
     public function besides(Choices $choices): Minutes;

@@ -66,7 +66,7 @@ final class ManualRoutine extends Poured
     /** A running pump works air out about as a warm-up does. */
     public function predict(Groundwork $on): PredictedFill
     {
-        return parent::predict($on)->leaving(Purging::leftByCycle());
+        return parent::predict($on)->leaving(Purging::leftByCycle($on->choices->rules->purgingFactor));
     }
 
     public function steps(Groundwork $on, PredictedFill $fill): array

@@ -48,7 +48,7 @@ final class OpenNeck extends Poured
     /** The fill's air less what one warm-up at an open neck works out. */
     public function predict(Groundwork $on): PredictedFill
     {
-        return parent::predict($on)->leaving(Purging::leftByCycle());
+        return parent::predict($on)->leaving(Purging::leftByCycle($on->choices->rules->purgingFactor));
     }
 
     public function bleeds(Circuit $circuit, Choices $choices): array

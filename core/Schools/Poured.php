@@ -117,9 +117,9 @@ abstract class Poured implements School
         return 1;
     }
 
-    public function heatCycles(PredictedFill $fill, float $limitMl): int
+    public function heatCycles(PredictedFill $fill, float $limitMl, float $timesUsual = 1.0): int
     {
-        return Purging::cycles($fill->airMl, $limitMl);
+        return Purging::cycles($fill->airMl, $limitMl, $timesUsual);
     }
 
     public function besides(Choices $choices): Minutes

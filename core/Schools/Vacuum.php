@@ -134,7 +134,7 @@ final class Vacuum implements School
         return 1;
     }
 
-    public function heatCycles(PredictedFill $fill, float $limitMl): int
+    public function heatCycles(PredictedFill $fill, float $limitMl, float $timesUsual = 1.0): int
     {
         return 1;
     }

@@ -149,7 +149,7 @@ final readonly class Way implements School
                 : $fill;
         }
 
-        return $this->warmedBy->purges() && $this->until !== RunsUntil::Tight ? $fill->leaving(Purging::leftByCycle()) : $fill;
+        return $this->warmedBy->purges() && $this->until !== RunsUntil::Tight ? $fill->leaving(Purging::leftByCycle($on->choices->rules->purgingFactor)) : $fill;
     }
 
     /** What runs at an open neck meanwhile is no bleed point. */
@@ -200,9 +200,9 @@ final readonly class Way implements School
         return $this->until->looks();
     }
 
-    public function heatCycles(PredictedFill $fill, float $limitMl): int
+    public function heatCycles(PredictedFill $fill, float $limitMl, float $timesUsual = 1.0): int
     {
-        return $this->looks() === 0 ? 0 : max($this->looks(), $this->by->heatCycles($fill, $limitMl));
+        return $this->looks() === 0 ? 0 : max($this->looks(), $this->by->heatCycles($fill, $limitMl, $timesUsual));
     }
 
     public function besides(Choices $choices): Minutes

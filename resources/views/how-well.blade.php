@@ -40,13 +40,22 @@
         <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="rates-title" tabindex="0">
             <h2 id="rates-title">How this shop goes, beside what is usual</h2>
             <table class="list">
-                <thead><tr><th scope="col">What</th><th scope="col">Here</th><th scope="col">Between</th><th scope="col">Jobs</th><th scope="col">Tells the next job better</th></tr></thead>
-                <tbody>@foreach ($page->rates as ['what' => $what, 'rate' => $rate])<tr>
-                    <th scope="row">{{ $what }}</th><td class="num">{{ number_format($rate->factor, 2) }} ×</td><td class="num">{{ number_format($rate->low, 2) }} to {{ number_format($rate->high, 2) }}</td>
-                    <td class="num">{{ $rate->jobs }}</td><td>{{ $rate->tellsBetter ? 'yes' : 'no: what is usual does as well' }}</td>
+                <thead><tr><th scope="col">What</th><th scope="col">Here, of the usual</th><th scope="col">Between</th><th scope="col">Jobs</th><th scope="col">Tells the next job better</th><th scope="col">Plans reckon with</th></tr></thead>
+                <tbody>@foreach ($page->rates as $row)<tr>
+                    <th scope="row">{{ $row->what }}</th><td class="num">{{ number_format($row->rate->factor, 2) }} ×</td><td class="num">{{ number_format($row->rate->low, 2) }} to {{ number_format($row->rate->high, 2) }}</td>
+                    <td class="num">{{ $row->rate->jobs }}</td><td>{{ $row->rate->tellsBetter ? 'yes' : 'no: what is usual does as well' }}</td>
+                    <td><span class="flex flex-wrap items-center gap-2"><b class="num">{{ $row->uses }}</b>
+                        @if ($mayTake && ($row->canBeTaken() || ($row->own && $row->proposes !== '')))
+                            <form method="post" action="/records/predictions" class="flex flex-wrap gap-2">
+                                @csrf
+                                <input type="hidden" name="rate" value="{{ $row->code }}">
+                                @if ($row->canBeTaken())<button class="button button-quiet" aria-label="Take over {{ $row->proposes }}: {{ $row->what }}">Take over {{ $row->proposes }}</button>@endif
+                                @if ($row->own)<button class="button button-quiet" name="usual" value="1" aria-label="As usual: {{ $row->what }}">As usual</button>@endif
+                            </form>
+                        @endif</span></td>
                 </tr>@endforeach</tbody>
             </table>
-            <p class="help">Each job told by all the others, against what is usual. Hands are set under <a href="/shop/labour">labour</a>; a lead takes over what tells better.</p>
+            <p class="help">Each job told by all the others, against what is usual. A lead takes over what tells better; minutes are set under <a href="/shop/labour">labour</a>, the rest under <a href="/shop/rules">rules</a>. Engines that cool sooner here are taken at the slower end of their range: a neck hangs on it.</p>
         </section>
     @endif
     <p class="help">Off by: the middle one of all, whichever way. Within: of what heights, volumes and vessels leave open, 19 in 20.

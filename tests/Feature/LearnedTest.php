@@ -23,7 +23,8 @@ final class LearnedTest extends ShopTestCase
             $this->walk($job)->until(null);
         }
         $this->get("/circuits/{$circuit->id}/learned")->assertOk()->assertSee('2 signed jobs count')->assertSee('Radiator drain cock lets out')->assertSee('Being worked out')->assertHeader('Refresh');
-        $this->get("/circuits/{$circuit->id}/learned")->assertOk()->assertSee('As its file says')->assertHeaderMissing('Refresh');
+        $this->get("/circuits/{$circuit->id}/learned")->assertOk()->assertSee('As its file says')->assertHeaderMissing('Refresh')
+            ->assertSeeInOrder(['What plans said, and what came', 'Poured until full', 'First top-up, cold', 'Engine off until the neck was free']);
 
         // Somebody's file says a radiator of a third of the size: what is behind its drain is more than that.
         $lead = Person::query()->where('login', 'sunniva')->firstOrFail();

@@ -49,7 +49,7 @@ final class RecordController extends Controller
     /** What circuits said beforehand beside what was measured. */
     public function howWell(Request $request): View
     {
-        return view('how-well', ['page' => new HowWell(self::person($request)->units)]);
+        return view('how-well', ['page' => new HowWell(self::person($request)->units), 'mayTake' => self::person($request)->may(Right::ChangeShop)]);
     }
 
     public function show(Request $request, Job $job, StepCatalogue $kinds): View

@@ -42,6 +42,8 @@ final class RulesCodec
             'vessels' => array_map(self::vessel(...), $rules->vessels->all),
             'afterVacuum' => $rules->afterVacuum->value,
             'holdIsEnoughBecause' => $rules->holdIsEnoughBecause,
+            'coolingFactor' => $rules->coolingFactor,
+            'purgingFactor' => $rules->purgingFactor,
             'labour' => array_map(fn (Minutes $m) => ['hands' => $m->hands, 'wait' => $m->wait], $rules->labour->own),
         ];
     }
@@ -75,6 +77,8 @@ final class RulesCodec
             new Labour($labour),
             AfterVacuum::tryFrom($in->text('afterVacuum')) ?? $usual->afterVacuum,
             $in->text('holdIsEnoughBecause', $usual->holdIsEnoughBecause),
+            $in->number('coolingFactor', $usual->coolingFactor),
+            $in->number('purgingFactor', $usual->purgingFactor),
         );
     }
 

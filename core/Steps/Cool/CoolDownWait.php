@@ -263,7 +263,7 @@ final class CoolDownWait extends StepKind
     {
         $usual = parent::labour($step, $choices);
 
-        return self::beforeTheWork($step) ? new Minutes($usual->hands) : $usual;
+        return new Minutes($usual->hands, self::beforeTheWork($step) ? 0.0 : $usual->wait * $choices->rules->coolingFactor);
     }
 
     /**

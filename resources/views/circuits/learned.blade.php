@@ -2,7 +2,7 @@
     <header class="page-head">
         <h1>What jobs have shown</h1>
         <p><a href="/circuits/{{ $page->model->id }}">{{ $page->model->name }}</a>, revision {{ $page->model->revision }}
-            · {{ count($page->taught->numbers) }} signed {{ Str::plural('job', count($page->taught->numbers)) }} count{{ $page->taught->cameAlong() > 0 ? ", and {$page->taught->cameAlong()} that came along with it" : '' }}</p>
+            · {{ count($page->taught->numbers) }} signed {{ count($page->taught->numbers) === 1 ? 'job counts' : 'jobs count' }}{{ $page->taught->cameAlong() > 0 ? ", and {$page->taught->cameAlong()} that came along with it" : '' }}</p>
     </header>
     @error ('of')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     @if ($page->rows() === [])
@@ -57,6 +57,16 @@
             @empty
                 @unless ($page->isWorking())<p>As its file says, as far as these jobs can tell: what they measured lies within what vessels, heights and volumes leave open.</p>@endunless
             @endforelse
+        </section>
+    @endif
+    @if ($page->besides() !== [])
+        <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="came-title" tabindex="0">
+            <h2 id="came-title">What plans said, and what came</h2>
+            <table class="list">
+                <thead><tr><th scope="col">What</th><th scope="col">Said</th><th scope="col">Came</th><th scope="col">Jobs</th></tr></thead>
+                <tbody>@foreach ($page->besides() as $row)<tr><th scope="row">{{ $row->what }}</th><td class="num">{{ $row->said }}</td><td class="num">{{ $row->came }}</td><td class="num">{{ $row->jobs }}</td></tr>@endforeach</tbody>
+            </table>
+            <p class="help">In the mean. Too much else has a hand in these for them to teach the circuit; how the whole shop goes is under <a href="/records/predictions">how well we predict</a>.</p>
         </section>
     @endif
     @if ($page->taught->leftOut !== [])

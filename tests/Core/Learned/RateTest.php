@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Tests\Core\Learned;
 
+use Aqbel\Core\Heat\CoolDown;
 use Aqbel\Core\Heat\CoolingBody;
 use Aqbel\Core\Heat\Purging;
+use Aqbel\Core\Heat\Reading;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Learned\JobRates;
 use Aqbel\Core\Learned\Rate;
 use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Quantity\Temperature;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -63,6 +66,26 @@ final class RateTest extends TestCase
         }
         $rates = JobRates::of($job->state(), fn (Step $step) => new Minutes);
         self::assertEqualsWithDelta(0.5 / Purging::leftByCycle(), $rates[JobRates::PURGING] ?? 0.0, 0.1);
+    }
+
+    public function test_what_went_on_the_floor_is_told_beside_what_stays(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance')->write('fill_level', 'at_mark', ['volume' => 10_000.0, 'vessel' => 'bucket'])
+            ->write('fill_level', 'outlet', ['way' => 'spill', 'volume' => 400.0, 'part' => '']);
+        $rates = JobRates::of($job->state(), fn (Step $step) => new Minutes);
+        self::assertEqualsWithDelta(1.04, $rates[JobRates::SPILLING] ?? 0.0, 1.0e-6);
+        self::assertArrayNotHasKey(JobRates::SPILLING, JobRates::of(JobOnPaper::on('rescue-ambulance')->state(), fn (Step $step) => new Minutes));
+    }
+
+    public function test_a_shop_where_engines_take_longer_waits_longer_and_opens_no_neck_sooner(): void
+    {
+        $minutes = fn (float $timesUsual): float => CoolDown::predict(
+            Temperature::celsius(20.0), [new Reading(0.0, Temperature::celsius(95.0))], Temperature::celsius(45.0), CoolingBody::of(timesUsual: $timesUsual),
+        )->comeBackMinutes;
+        self::assertEqualsWithDelta(1.5, $minutes(1.5) / $minutes(1.0), 0.02);
+        self::assertEqualsWithDelta(2.0 * Purging::leftByCycle(), Purging::leftByCycle(2.0), 1.0e-9);
+        self::assertSame(0.9, Purging::leftByCycle(5.0), 'a run is never thought to do nothing at all');
+        self::assertGreaterThan(Purging::cycles(1_000.0, 100.0), Purging::cycles(1_000.0, 100.0, 1.5));
     }
 
     private static function normal(Randomizer $draw): float
