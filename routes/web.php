@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AdditionController;
 use App\Http\Controllers\AuditController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CalendarController;
@@ -184,6 +185,9 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/edit', [CircuitController::class, 'edit']);
         Route::post('/', [CircuitController::class, 'store']);
         Route::post('/measured', [MeasuredController::class, 'store']);
+        Route::get('/add', [AdditionController::class, 'show']);
+        Route::post('/add', [AdditionController::class, 'store']);
+        Route::post('/look', [AdditionController::class, 'look']);
         Route::get('/learned', [LearnedController::class, 'show']);
         Route::post('/learned', [LearnedController::class, 'accept']);
         Route::post('/learned/ask', [LearnedController::class, 'ask']);

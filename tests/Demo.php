@@ -29,6 +29,14 @@ final class Demo
         return self::$read[$key] ??= CircuitReader::read(self::document($key));
     }
 
+    /** @param  list<string>  $lines */
+    public static function withRoutine(string $key, array $lines): Circuit
+    {
+        $document = self::document($key);
+
+        return CircuitReader::read([...$document, 'facts' => [...$document['facts'], 'routine' => $lines]]);
+    }
+
     /** @return array<string, mixed> */
     public static function document(string $key): array
     {

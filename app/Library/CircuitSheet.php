@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Library;
 
+use App\Audit\Change;
 use App\Elevation\Picture;
 use App\Models\Circuit as Model;
 use Aqbel\Core\Circuit\Circuit;
@@ -23,6 +24,14 @@ final readonly class CircuitSheet
     public function __construct(public Model $model, private UnitSystem $units)
     {
         $this->circuit = $model->read();
+    }
+
+    /** @return list<Change> what somebody added that no lead has looked at */
+    public function added(): array
+    {
+        $before = $this->model->waitsForALook() ? $this->model->lastLookedAt() : null;
+
+        return $before === null ? [] : Changes::between($before->document, $this->model->document);
     }
 
     /** What came with its layout; null where somebody has looked at all of it. */

@@ -10,6 +10,7 @@ use App\Audit\Trail;
 use App\Journal\OneWriter;
 use App\Models\Circuit;
 use App\Models\Person;
+use App\Models\Right;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Illuminate\Support\Str;
 
@@ -41,6 +42,7 @@ final class NewRevision
             'revision' => 1 + (int) ($newest->revision ?? 0),
             'name' => $name,
             'document' => $document,
+            'added_by' => $by->may(Right::ChangeCircuits) ? null : $by->id,
             'asks_for' => $newest === null ? null : self::stillAsked($newest, $document),
         ]);
         $newest?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);

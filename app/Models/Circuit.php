@@ -9,6 +9,8 @@ use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
 
 /**
  * One revision of a vehicle model's circuit.
@@ -18,6 +20,10 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $revision
  * @property string $name
  * @property array<string, mixed> $document
+ * @property ?int $added_by  who does not keep the circuits, and added to it
+ * @property ?Carbon $looked_at  by a lead, where somebody added to it
+ * @property ?Person $adder
+ * @property Carbon $created_at
  * @property ?string $asks_for  node or passage that whoever works on such a vehicle next is asked to measure
  */
 class Circuit extends Model
@@ -28,7 +34,7 @@ class Circuit extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['document' => 'array'];
+    protected $casts = ['document' => 'array', 'looked_at' => 'datetime'];
 
     /**
      * Only the newest revision of each.
@@ -38,6 +44,25 @@ class Circuit extends Model
     public function scopeNewest(Builder $query): void
     {
         $query->whereIn('id', fn ($latest) => $latest->from('circuits')->selectRaw('max(id)')->groupBy('key'));
+    }
+
+    /** Somebody added to it who does not keep the circuits, and nobody who does has looked. */
+    public function waitsForALook(): bool
+    {
+        return $this->added_by !== null && $this->looked_at === null;
+    }
+
+    /** The newest revision before this one that a lead made or has looked at; null where there is none. */
+    public function lastLookedAt(): ?self
+    {
+        return self::query()->where('key', $this->key)->where('revision', '<', $this->revision)->orderByDesc('revision')->get()
+            ->first(fn (self $circuit) => $circuit->added_by === null || ($circuit->looked_at !== null && $circuit->looked_at <= $this->created_at));
+    }
+
+    /** @return BelongsTo<Person, $this> */
+    public function adder(): BelongsTo
+    {
+        return $this->belongsTo(Person::class, 'added_by');
     }
 
     /** The newest revision of this circuit. */

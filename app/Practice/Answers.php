@@ -6,6 +6,7 @@ namespace App\Practice;
 
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\RoutineLine;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\StopLimitAtNeck;
@@ -161,11 +162,11 @@ final class Answers
     private static function routine(Situation $at): array
     {
         $answers = [];
-        foreach ($at->facts()->routine as $i => $line) {
+        foreach (array_map(RoutineLine::of(...), $at->step->params->list('lines')) as $i => $line) {
             $answers[] = ['line', ['line' => (string) $i], $line->minutes + 0.5];
         }
 
-        return [...$answers, ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => 'batch'], 1.0]];
+        return $at->step->params->ticked('level_follows') ? $answers : [...$answers, ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => 'batch'], 1.0]];
     }
 
     /** @return list<Answer> every point solid */

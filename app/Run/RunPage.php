@@ -179,7 +179,9 @@ final readonly class RunPage
     /** @return list<string> */
     public function instructions(): array
     {
-        return $this->kind->instructions($this->at);
+        $says = $this->at->step->params->text('says');
+
+        return [...$says === '' ? [] : ["The routine says: {$says}"], ...$this->kind->instructions($this->at)];
     }
 
     /** Before the first entry the instructions lead; afterwards the next entry does. */

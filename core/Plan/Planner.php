@@ -149,7 +149,7 @@ final readonly class Planner
             new Step('mix', 'mix', Stage::Mix),
             ...$filled,
             self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
-            ...self::lowered($filled, HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? '')),
+            ...self::lowered($filled, $school->rounds($on->circuit) ?? HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? '')),
             // Under a funnel there was no neck to put the tester on before.
             $when(
                 $school->warmUp() === WarmUp::UnderFunnel && $choices->has(Tool::PressureTester),

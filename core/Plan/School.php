@@ -51,6 +51,13 @@ interface School
     /** How it is warmed up, and topped up meanwhile. */
     public function warmUp(): WarmUp;
 
+    /**
+     * Its runs, and what lies between them, where it lays them out itself; null where they go as its warm-up has it.
+     *
+     * @return ?list<Step>
+     */
+    public function rounds(Circuit $circuit): ?array;
+
     /** How many cold levels in a row have to take nothing before its runs end; so many runs are planned. */
     public function looks(): int;
 

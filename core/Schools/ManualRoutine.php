@@ -60,7 +60,7 @@ final class ManualRoutine extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, [], $choices->headMm, $choices->noseLiftMm)];
+        return [PlannedPour::atTheNeck($circuit, $this->bleeds($circuit, $choices), $choices->headMm, $choices->noseLiftMm)];
     }
 
     /** A running pump works air out about as a warm-up does. */
@@ -71,6 +71,10 @@ final class ManualRoutine extends Poured
 
     public function steps(Groundwork $on, PredictedFill $fill): array
     {
+        $routine = new RoutineSteps($on->circuit);
+        if ($routine->hasParts()) {
+            return $routine->filling(parent::steps($on, $fill));
+        }
         $lines = array_map(fn (RoutineLine $line) => $line->text, $on->circuit->facts->routine);
         $steps = [];
         foreach (parent::steps($on, $fill) as $step) {
@@ -85,6 +89,11 @@ final class ManualRoutine extends Poured
 
     public function bleeds(Circuit $circuit, Choices $choices): array
     {
-        return [];
+        return (new RoutineSteps($circuit))->bleeds();
+    }
+
+    public function rounds(Circuit $circuit): ?array
+    {
+        return (new RoutineSteps($circuit))->rounds();
     }
 }

@@ -112,6 +112,11 @@ abstract class Poured implements School
         return WarmUp::Usual;
     }
 
+    public function rounds(Circuit $circuit): ?array
+    {
+        return null;
+    }
+
     public function looks(): int
     {
         return 1;

@@ -129,6 +129,11 @@ final class Vacuum implements School
         return WarmUp::Usual;
     }
 
+    public function rounds(Circuit $circuit): ?array
+    {
+        return null;
+    }
+
     public function looks(): int
     {
         return 1;

@@ -177,7 +177,7 @@ final readonly class Way implements School
             if ($step->kind === 'fill_level' && $this->has(Aid::VentPressure)) {
                 $steps[] = new Step('vent_under_pressure', 'vent_under_pressure', Stage::Fill);
             }
-            if ($step->kind === 'fill_level' && $this->warmedBy === WarmedBy::Routine) {
+            if ($step->kind === 'fill_level' && $this->warmedBy === WarmedBy::Routine && ! (new RoutineSteps($on->circuit))->hasParts()) {
                 $lines = array_map(fn ($line) => $line->text, $on->circuit->facts->routine);
                 $steps[] = new Step('routine', 'routine', Stage::Fill, new Values(['lines' => $lines]));
             }
@@ -193,6 +193,11 @@ final readonly class Way implements School
     public function warmUp(): WarmUp
     {
         return $this->warmedBy->warmUp();
+    }
+
+    public function rounds(Circuit $circuit): ?array
+    {
+        return $this->warmedBy === WarmedBy::Routine && $this->until->looks() === 1 ? (new RoutineSteps($circuit))->rounds() : null;
     }
 
     public function looks(): int

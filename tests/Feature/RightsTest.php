@@ -20,14 +20,14 @@ final class RightsTest extends ShopTestCase
         'tablets/{tablet}/end' => Right::ManagePeople, 'shop' => Right::ChangeShop, 'shop/vessels' => Right::ChangeShop, 'shop/rules' => Right::ChangeShop,
         'shop/labour' => Right::ChangeShop, 'shop/calendar' => Right::ChangeShop, 'records/import' => Right::ChangeShop, 'records/predictions' => Right::ChangeShop, 'shop/rights' => Right::ChangeShop, 'templates' => Right::ChangeShop, 'templates/{template}' => Right::ChangeShop,
         'vehicles/{vehicle}/retire' => Right::RetireVehicles, 'stores/products' => Right::ChangePrices, 'stores/products/{product}' => Right::ChangePrices,
-        'circuits' => Right::ChangeCircuits, 'circuits/layouts' => Right::ChangeCircuits, 'circuits/make/{layout}' => Right::ChangeCircuits, 'circuits/preview' => Right::ChangeCircuits, 'circuits/{circuit}' => Right::ChangeCircuits, 'circuits/{circuit}/measured' => Right::ChangeCircuits, 'circuits/{circuit}/learned' => Right::ChangeCircuits, 'circuits/{circuit}/learned/ask' => Right::ChangeCircuits,
+        'circuits' => Right::ChangeCircuits, 'circuits/layouts' => Right::ChangeCircuits, 'circuits/make/{layout}' => Right::ChangeCircuits, 'circuits/preview' => Right::ChangeCircuits, 'circuits/{circuit}' => Right::ChangeCircuits, 'circuits/{circuit}/measured' => Right::ChangeCircuits, 'circuits/{circuit}/look' => Right::ChangeCircuits, 'circuits/{circuit}/learned' => Right::ChangeCircuits, 'circuits/{circuit}/learned/ask' => Right::ChangeCircuits,
     ];
 
     /** Ways that are everybody’s; what of them is not is tried below. */
     private const EVERYBODY = [
         'first-start', 'sign-in', 'sign-in/pin', 'sign-out', 'units', 'password', 'password/pin', 'sign-ins/{signIn}/end', 'jobs', 'jobs/{job}/entries', 'jobs/{job}/late',
         'jobs/{job}/cautions', 'jobs/{job}/sheet', 'jobs/{job}/finish', 'jobs/{job}/entries/{seq}', 'jobs/{job}/hand-over', 'jobs/{job}/another-way', 'jobs/{job}/rest',
-        'jobs/{job}/merge', 'jobs/{job}/abandon', 'jobs/{job}/photos', 'jobs/{job}/visits', 'jobs/{job}/visits/ask', 'visits/{visit}/skip', 'visits/{visit}/correct', 'jobs/{job}/feeds', 'jobs/{job}/practice/clock', 'jobs/{job}/practice/end', 'practice/{exercise}', 'jobs/{job}/logger', 'jobs/{job}/logger/keep', 'feeds/{feed}/end', 'feeds/{token}', 'visits/{visit}/hand-over', 'calendar', 'day/{job}', 'vehicles', 'vehicles/import', 'vehicles/{vehicle}', 'stores/containers', 'stores/containers/{container}', 'stores/containers/{container}/out',
+        'jobs/{job}/merge', 'jobs/{job}/abandon', 'jobs/{job}/photos', 'jobs/{job}/visits', 'jobs/{job}/visits/ask', 'visits/{visit}/skip', 'visits/{visit}/correct', 'jobs/{job}/feeds', 'jobs/{job}/practice/clock', 'jobs/{job}/practice/end', 'practice/{exercise}', 'jobs/{job}/logger', 'jobs/{job}/logger/keep', 'feeds/{feed}/end', 'feeds/{token}', 'visits/{visit}/hand-over', 'calendar', 'day/{job}', 'vehicles', 'vehicles/import', 'vehicles/{vehicle}', 'stores/containers', 'stores/containers/{container}', 'stores/containers/{container}/out', 'circuits/{circuit}/add',
     ];
 
     public function test_every_way_in_that_writes_is_known_here(): void

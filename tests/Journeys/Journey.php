@@ -22,7 +22,7 @@ use Tests\Demo;
 /**
  * A whole job as data: who writes what, when, and what must be said at each point.
  *
- * A journey names a demo circuit, plan choices, `units` where they are not metric, and `lines`, in order:
+ * A journey names a demo circuit, where it has one a `routine` of its own, plan choices, `units` where they are not metric, and `lines`, in order:
  * - `{"until": step, "or": step}`: everything up to that step as an ordinary technician does it, or to the other where it
  *   has fallen away on the way; `{"do": step}` that step too
  * - `{"step", "form", "values", "person", "min"}`: one entry, `min` minutes after the one before (1 when not given)
@@ -59,7 +59,9 @@ final class Journey
         $this->document = $document;
         $this->kinds = StepCatalogue::standard();
         $this->units = UnitSystem::from($document['units'] ?? 'metric');
-        $circuit = Demo::circuit($this->document['circuit']);
+        $circuit = isset($this->document['routine'])
+            ? Demo::withRoutine($this->document['circuit'], $this->document['routine'])
+            : Demo::circuit($this->document['circuit']);
         $choices = (new Input($this->document))->choices($circuit);
         $planner = new Planner($this->kinds, SchoolCatalogue::standard());
         $plan = $planner->plan($circuit, $choices);

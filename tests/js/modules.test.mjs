@@ -7,6 +7,7 @@ import { freshId, goingWith, listed, scaledTo, without } from '../../resources/j
 import { stepped } from '../../resources/js/forms.js';
 import { placeAt } from '../../resources/js/order.js';
 import { counted, dealtWith, drop, keep, pageOf, refuse, refused, takeOver, typedIn, waiting } from '../../resources/js/outbox.js';
+import { withLine } from '../../resources/js/routine.js';
 import { outcome } from '../../resources/js/send.js';
 
 test('a countdown shows hours only when there are some, and ends', () => {
@@ -165,4 +166,9 @@ test('a vehicle that is dragged gets the place where it is let go', () => {
     assert.equal(placeAt(rows, 'a', 2), '2', 'later');
     assert.equal(placeAt(rows, 'a', 4), '', 'among those the plan decides about');
     assert.equal(placeAt(rows, 'd', 3), '3', 'one of them pulled up gets a place');
+});
+
+test('a part of a routine is a line more', () => {
+    assert.equal(withLine('', 'fill: to the mark'), 'fill: to the mark');
+    assert.equal(withLine('Heater on full\n\n', 'fill: to the mark'), 'Heater on full\nfill: to the mark');
 });

@@ -46,7 +46,7 @@ final class CircuitController extends Controller
     {
         $person = self::person($request);
         $search = mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH);
-        $circuits = Circuit::query()->newest()->orderBy('name')->select(['id', 'key', 'revision', 'name']);
+        $circuits = Circuit::query()->newest()->orderBy('name')->select(['id', 'key', 'revision', 'name', 'added_by', 'looked_at']);
         foreach (Search::words($search) as $word) {
             Search::word($circuits, ['name'], $word);
         }

@@ -18,6 +18,7 @@ use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Circuit\RoutineLine;
+use Aqbel\Core\Circuit\RoutinePart;
 use Aqbel\Core\Document;
 use Aqbel\Core\Flow\Mesh;
 use Aqbel\Core\InvalidField;
@@ -268,6 +269,11 @@ final readonly class Version1
         foreach (array_values($circuit->nodes) as $i => $node) {
             if ($node->follows !== null && ! isset($circuit->nodes[$node->follows])) {
                 throw new InvalidField("nodes.{$i}.follows", "There is no node “{$node->follows}” to follow. Name one that is listed under nodes.");
+            }
+        }
+        foreach ($circuit->facts->routine as $i => $line) {
+            if ($line->part === RoutinePart::Bleed && $line->port($circuit) === null) {
+                throw new InvalidField("facts.routine.{$i}", "There is no bleed point “{$line->point}”. Name one by its id, or as it is called.");
             }
         }
         $reached = [$circuit->fillPort()->node => true];

@@ -83,7 +83,7 @@ final class Vocabulary
                 Fact::check('stationary', 'Stands in one place'),
                 Fact::number('capacity_ml', 'Manual’s capacity', 100, 500_000, 'mL'),
                 Fact::text('source', 'Source', 160),
-                Fact::lines('routine', 'Manual’s own routine: one step a line, minutes last'),
+                Fact::lines('routine', 'Manual’s own routine: one step a line, minutes last; fill:, bleed NAME:, run:, cool: or level: in front where it is that part'),
             ],
         ];
     }

@@ -168,7 +168,7 @@ final class ColdLevel extends StepKind
             ColdLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', "About {$at->say($level->series->leakMlPerCycle, Unit::Millilitre)} "
                 .'goes each time and does not shrink: no cycle cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
-            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', "{$took} is reading error. No further cycle."),
+            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', "{$took} is reading error. ".(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
             ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', "{$took} is reading error. This way ends when two looks in a row take nothing: ".self::nextRun($at)),
             ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
             ColdLevelCode::NothingRan => Verdict::wait($level->code(), 'It never ran', "{$took}: a level that no run came before tells nothing of air."),
@@ -235,7 +235,11 @@ final class ColdLevel extends StepKind
     /** Rounds that were planned for air which has worked out, or that somebody says are not needed. */
     public function needless(Situation $at): array
     {
-        return in_array($this->judgement($at)?->code, [ColdLevelCode::Settled, ColdLevelCode::EndedByChoice], true) ? Rounds::later($at) : [];
+        return match ($this->judgement($at)?->code) {
+            ColdLevelCode::EndedByChoice => Rounds::later($at),
+            ColdLevelCode::Settled => Rounds::routineGoesOn($at) ? [] : Rounds::later($at),
+            default => [],
+        };
     }
 
     /**

@@ -34,12 +34,20 @@ final class Rounds
     {
         $round = self::of($at);
         $later = $round === null ? [] : array_filter($at->job->steps, fn (Step $step) => $step->params->whole('round') > $round);
-        $ids = [];
+        $ids = array_map(fn (Step $step) => $step->id, array_values($later));
         foreach (array_unique(array_map(fn (Step $step) => $step->params->whole('round'), $later)) as $n) {
             array_push($ids, ...array_map(fn (Step $step) => $step->id, HeatRound::steps($n, self::vent($at))));
         }
 
-        return $ids;
+        return array_values(array_unique($ids));
+    }
+
+    /** Whether the vehicle’s own routine asks for a run behind this step, whatever the level says. */
+    public static function routineGoesOn(Situation $at): bool
+    {
+        $behind = array_slice($at->job->steps, $at->job->placeOf($at->step) + 1);
+
+        return array_filter($behind, fn (Step $step) => $step->kind === 'heat_cycle' && $step->params->ticked('by_routine') && ! isset($at->job->closed[$step->id])) !== [];
     }
 
     /** The port that is cracked between the rounds; empty where none is. */

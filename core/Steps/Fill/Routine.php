@@ -50,7 +50,7 @@ final class Routine extends Poured
     {
         return [
             ...array_map(fn (RoutineLine $line) => $line->text, self::lines($at->step)),
-            'Say each line when it is begun. Then read the level, top it up, and say how much.',
+            $this->levelFollows($at) ? 'Say each line when it is begun.' : 'Say each line when it is begun. Then read the level, top it up, and say how much.',
         ];
     }
 
@@ -75,7 +75,7 @@ final class Routine extends Poured
         $next = self::lines($at->step)[$this->done($at)] ?? null;
 
         return [
-            $next === null ? $this->levelForm($at) : $this->lineForm($at),
+            ...$next !== null ? [$this->lineForm($at)] : ($this->levelFollows($at) ? [] : [$this->levelForm($at)]),
             ...$at->latest(RoutineLineBegun::class) === null ? [] : [RoutineBegunAgain::asked()],
         ];
     }
@@ -111,7 +111,8 @@ final class Routine extends Poured
         return match (true) {
             $this->done($at) < $all => [Obstacle::missing('not_through', "Line {$this->done($at)} of {$all}. Go "
                 .'through all of it.')],
-            ! $this->isRead($at) => [Obstacle::missing('no_level', 'Read the level afterwards, and say what it took.')],
+            $this->levelFollows($at) && $this->clock($at)?->over($at->now) === false => [Obstacle::missing('goes_on', 'The last line goes on. Wait for its time.')],
+            ! $this->levelFollows($at) && ! $this->isRead($at) => [Obstacle::missing('no_level', 'Read the level afterwards, and say what it took.')],
             default => [],
         };
     }
@@ -135,6 +136,12 @@ final class Routine extends Poured
         $topped = ToppedUp::of($entry);
 
         return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up after the routine', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
+    }
+
+    /** A routine with parts of its own has the level as one of them. */
+    private function levelFollows(Situation $at): bool
+    {
+        return $at->step->params->ticked('level_follows');
     }
 
     /** The times of its lines on top of the hands. */

@@ -6,6 +6,7 @@
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/export">Export</a>
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/elevation.svg">SVG</a>
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/learned">What jobs have shown</a>
+            <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/add">Add to it</a>
             @if ($lead)
                 <a class="button button-quiet" href="/circuits/new?from={{ $sheet->model->id }}"
                     data-key="n" data-key-label="New circuit from this layout">New from this layout</a>
@@ -13,6 +14,20 @@
             @endif
         </span>
     </header>
+    @error ('keep')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+    @if ($sheet->model->waitsForALook())
+        <section class="mb-4 border-l-8 border-wait bg-panel p-4" aria-labelledby="added-title">
+            <h2 id="added-title">Added by {{ $sheet->model->adder->name }}, and not looked at by a lead yet</h2>
+            <ul>@foreach ($sheet->added() as $change)<li><b>{{ $change->where }}</b>: {{ $change->was }} → {{ $change->is }}</li>@endforeach</ul>
+            @if ($lead)
+                <form method="post" action="/circuits/{{ $sheet->model->id }}/look" class="mt-3 flex flex-wrap gap-3">
+                    @csrf
+                    <button class="button" name="keep" value="1">Keep it</button>
+                    <button class="button button-quiet" name="keep" value="0">Take it back</button>
+                </form>
+            @endif
+        </section>
+    @endif
     @if ($sheet->inherited())
         <p class="mb-4 flex items-start gap-3 bg-panel p-4">@icon('eye')<span><b>Came with the layout, and nobody has looked at it for this vehicle:</b>
             {{ $sheet->inherited()->said() }}. {{ $lead ? 'Edit it, and say what is right.' : '' }}</span></p>

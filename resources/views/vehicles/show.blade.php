@@ -5,6 +5,7 @@
         <p><a href="/circuits/{{ $page->vehicle->circuit_id }}">{{ $page->vehicle->circuit->name }}</a></p>
         <div class="page-actions">
             <a class="button" href="/vehicles/{{ $page->vehicle->id }}/edit">Change</a>
+            <a class="button" href="/circuits/{{ $page->vehicle->circuit_id }}/add?vehicle={{ $page->vehicle->id }}">A point or a routine is missing</a>
             @if ($page->open)
                 <a class="button button-go" href="/jobs/{{ $page->open->id }}">Go on with {{ $page->open->number() }}</a>
             @elseif ($page->vehicle->retired_at === null)
