@@ -13,7 +13,6 @@ use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Judged\TopUpSeries;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CameBack;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\HotReading;
@@ -93,8 +92,7 @@ final class JobRates
     private static function spilling(JobState $job): ?float
     {
         $poured = $job->ledger()->inMl();
-        $lost = array_sum(array_map(fn (Line $line) => $line->lost ? -$line->ml : 0.0, $job->ledger()->lines))
-            + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
+        $lost = $job->ledger()->lostMl() + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
 
         return $poured > 0.0 ? ($poured + $lost) / $poured : null;
     }

@@ -82,6 +82,12 @@ final readonly class Ledger
         return $this->contentMl > self::NEXT_TO_NOTHING_ML ? min(1.0, $this->glycolMl / $this->contentMl) : null;
     }
 
+    /** On the floor or in rags, mL. */
+    public function lostMl(): float
+    {
+        return -array_sum(array_map(fn (Line $line) => $line->lost ? $line->ml : 0.0, $this->lines));
+    }
+
     public function voidMl(): float
     {
         return $this->capacityMl - $this->contentMl;
