@@ -139,6 +139,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/day/{job}', [DayController::class, 'move']);
     Route::get('/feeds/{feed}/stand-in', [SeriesController::class, 'standIn']);
     Route::post('/feeds/{feed}/end', [FeedController::class, 'end']);
+    Route::post('/feeds/{feed}/outlet', [FeedController::class, 'walk']);
     Route::get('/visits', [VisitController::class, 'index']);
     Route::get('/visits/{visit}.ics', [VisitController::class, 'ics']);
     Route::post('/visits/{visit}/correct', [VisitController::class, 'correct']);

@@ -8,6 +8,7 @@ use App\Journal\OneWriter;
 use App\Models\Feed;
 use App\Models\Job;
 use App\Models\Person;
+use Aqbel\Core\Instruments\ChannelKind;
 use Aqbel\Core\Instruments\SentLine;
 use Aqbel\Core\Instruments\SentPoint;
 use Aqbel\Core\InvalidField;
@@ -124,7 +125,7 @@ final class Door
             return [[], false];
         }
         $newest = max(array_map(fn (SentPoint $point) => (int) round($point->seconds * 1000.0), $points));
-        $laid = fn (int $offset): array => self::laid($points, $offset);
+        $laid = fn (int $offset): array => self::laid($points, $offset, $feed->outlet);
         $jumped = false;
         if ($feed->offset_ms === null) {
             $feed->offset_ms = abs($nowMs - $newest) <= self::NEAR_MS ? 0 : $nowMs - $newest;
@@ -144,11 +145,12 @@ final class Door
      * @param  list<SentPoint>  $points
      * @return array<string, array<int, float>>
      */
-    private static function laid(array $points, int $offset): array
+    private static function laid(array $points, int $offset, ?string $outlet): array
     {
         $laid = [];
         foreach ($points as $point) {
-            $laid[$point->channel][(int) round($point->seconds * 1000.0) + $offset] = $point->value;
+            $channel = $point->channel === ChannelKind::Outlet->value && $outlet !== null ? "{$point->channel}.{$outlet}" : $point->channel;
+            $laid[$channel][(int) round($point->seconds * 1000.0) + $offset] = $point->value;
         }
 
         return $laid;

@@ -48,7 +48,15 @@ final readonly class Instruments
     /** What the page keeps as it is while this is the same. */
     public function version(): string
     {
-        return "{$this->job->id} {$this->feeds->pluck('id')->implode(' ')}";
+        return "{$this->job->id} {$this->feeds->map(fn (Feed $feed) => "{$feed->id}{$feed->outlet}")->implode(' ')}";
+    }
+
+    /** @return list<string> of a heater that has several: one thermometer walks from one to the next */
+    public function outlets(): array
+    {
+        $outlets = $this->at->facts()->outlets;
+
+        return count($outlets) > 1 && $this->gauge() === null ? $outlets : [];
     }
 
     public function mayStandIn(): bool

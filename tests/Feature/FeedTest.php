@@ -326,6 +326,28 @@ final class FeedTest extends ShopTestCase
         return array_values($lines->filter(fn (array $line) => ($line['source'] ?? '') === 'instrument')->map(fn (array $line) => ['form' => $line['form'], 'shows' => $line['shows'] ?? null])->all());
     }
 
+    public function test_one_thermometer_walks_from_outlet_to_outlet_by_a_press_each(): void
+    {
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $job = $this->plan('SKP 207');
+        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
+        $feed = Door::open($job, $this->imre, 'Thermometer');
+        $page = $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertSee('its thermometer at');
+        foreach (['front' => 61.5, 'rear' => 58.0] as $outlet => $celsius) {
+            $this->post("/feeds/{$feed->id}/outlet", ['outlet' => $outlet])->assertRedirect("/jobs/{$job->id}#instruments");
+            Carbon::setTestNow(now()->addSeconds(20));
+            $this->send($feed->refresh(), ['coolant_c,'.now()->getTimestamp().',86', 'outlet_c,'.now()->getTimestamp().",{$celsius}"])->assertOk();
+        }
+        $channels = SeriesStore::stretch($job->id, 0, now()->getTimestampMs());
+        self::assertEqualsWithDelta(61.5, $channels['outlet_c.front'][0][1], 0.05);
+        self::assertEqualsWithDelta(58.0, $channels['outlet_c.rear'][0][1], 0.05);
+        self::assertArrayNotHasKey('outlet_c', $channels);
+        $this->from("/jobs/{$job->id}")->post("/feeds/{$feed->id}/outlet", ['outlet' => 'roof'])->assertSessionHasErrors('feed');
+        // What says itself where it is, is believed.
+        $this->send($feed, ['outlet_c.front,'.(now()->getTimestamp() + 1).',63'])->assertOk();
+        self::assertCount(2, SeriesStore::stretch($job->id, 0, now()->getTimestampMs() + 5_000)['outlet_c.front']);
+    }
+
     /** @return array{Job, Feed} */
     private function running(string $fault): array
     {

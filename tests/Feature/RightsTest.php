@@ -27,7 +27,7 @@ final class RightsTest extends ShopTestCase
     private const EVERYBODY = [
         'first-start', 'sign-in', 'sign-in/pin', 'sign-out', 'units', 'password', 'password/pin', 'sign-ins/{signIn}/end', 'jobs', 'jobs/{job}/entries', 'jobs/{job}/late',
         'jobs/{job}/cautions', 'jobs/{job}/sheet', 'jobs/{job}/finish', 'jobs/{job}/entries/{seq}', 'jobs/{job}/hand-over', 'jobs/{job}/another-way', 'jobs/{job}/rest',
-        'jobs/{job}/merge', 'jobs/{job}/abandon', 'jobs/{job}/photos', 'jobs/{job}/visits', 'jobs/{job}/visits/ask', 'visits/{visit}/skip', 'visits/{visit}/correct', 'jobs/{job}/feeds', 'jobs/{job}/practice/clock', 'jobs/{job}/practice/end', 'practice/{exercise}', 'jobs/{job}/logger', 'jobs/{job}/logger/keep', 'feeds/{feed}/end', 'feeds/{token}', 'visits/{visit}/hand-over', 'calendar', 'day/{job}', 'vehicles', 'vehicles/import', 'vehicles/{vehicle}', 'stores/containers', 'stores/containers/{container}', 'stores/containers/{container}/out', 'circuits/{circuit}/add',
+        'jobs/{job}/merge', 'jobs/{job}/abandon', 'jobs/{job}/photos', 'jobs/{job}/visits', 'jobs/{job}/visits/ask', 'visits/{visit}/skip', 'visits/{visit}/correct', 'jobs/{job}/feeds', 'jobs/{job}/practice/clock', 'jobs/{job}/practice/end', 'practice/{exercise}', 'jobs/{job}/logger', 'jobs/{job}/logger/keep', 'feeds/{feed}/end', 'feeds/{feed}/outlet', 'feeds/{token}', 'visits/{visit}/hand-over', 'calendar', 'day/{job}', 'vehicles', 'vehicles/import', 'vehicles/{vehicle}', 'stores/containers', 'stores/containers/{container}', 'stores/containers/{container}/out', 'circuits/{circuit}/add',
     ];
 
     public function test_every_way_in_that_writes_is_known_here(): void

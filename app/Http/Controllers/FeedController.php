@@ -7,8 +7,10 @@ namespace App\Http\Controllers;
 use App\Http\Middleware\ShopClock;
 use App\Instruments\Door;
 use App\Instruments\StandIn;
+use App\Journal\OneWriter;
 use App\Models\Feed;
 use App\Models\Job;
+use Aqbel\Core\Instruments\ChannelKind;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -61,6 +63,21 @@ final class FeedController extends Controller
         Door::open($job, self::person($request), $standIn === null ? self::text($request, 'name') : 'Stand-in', $standIn);
 
         return redirect("/jobs/{$job->id}#instruments");
+    }
+
+    /** The thermometer is held to another outlet. */
+    public function walk(Request $request, Feed $feed): RedirectResponse
+    {
+        $outlet = self::text($request, 'outlet');
+        if (! in_array($outlet, $feed->job->circuit->read()->facts->outlets, true)) {
+            throw new InvalidField('feed', 'This vehicle has no such outlet. Choose one of those shown.');
+        }
+        if (ChannelKind::of(ChannelKind::Outlet->value.".{$outlet}") === null) {
+            throw new InvalidField('feed', 'The name of this outlet is more than letters, figures and dashes. Call it shorter in the circuit.');
+        }
+        OneWriter::run(fn () => $feed->update(['outlet' => $outlet]));
+
+        return redirect("/jobs/{$feed->job_id}#instruments");
     }
 
     public function end(Feed $feed): RedirectResponse

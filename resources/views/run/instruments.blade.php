@@ -30,6 +30,15 @@
             <div class="curve" data-curve role="img" aria-label="Curve of the run: the same numbers stand in the table below it"></div>
             <details class="mt-2"><summary class="py-2.5">The curve as a table</summary><div class="overflow-x-auto" tabindex="0" role="group" aria-label="Readings by minute"><table class="list" data-curve-table></table></div></details>
         @endif
+        @foreach ($instruments->outlets() === [] ? [] : $instruments->feeds->whereNull('stand_in') as $feed)
+            <form method="post" action="/feeds/{{ $feed->id }}/outlet" class="mt-3 flex flex-wrap items-center gap-2">
+                @csrf
+                <span class="font-semibold">{{ $feed->name }}, its thermometer at</span>
+                @foreach ($instruments->outlets() as $outlet)
+                    <button @class(['button', 'button-quiet' => $feed->outlet !== $outlet]) name="outlet" value="{{ $outlet }}" aria-pressed="{{ $feed->outlet === $outlet ? 'true' : 'false' }}">{{ ucfirst($outlet) }}</button>
+                @endforeach
+            </form>
+        @endforeach
         @error ('file')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         @error ('feed')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
         @foreach ($instruments->feeds as $feed)
