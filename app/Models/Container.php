@@ -40,6 +40,9 @@ class Container extends Model
     /** Less than this is a wet container, not a stock. A whole number: SQLite compares a bound float as text. */
     public const DREGS_ML = 20;
 
+    /** In order of their id: by the bare column SQLite would walk all that ever were, and not the few that hold something. */
+    public const BY_ID = 'containers.id + 0';
+
     protected $table = 'containers';
 
     protected $guarded = [];
@@ -112,7 +115,7 @@ class Container extends Model
         $moved = DB::table('container_movements')->where('job_id', $without?->id)->where('seq', $seq)
             ->groupBy('container_id')->selectRaw('container_id, sum(ml) as moved_ml');
         $shelf = $seq === null
-            ? DB::table('containers')->where('holds_ml', '>', self::DREGS_ML)->orderBy('id')->get()
+            ? DB::table('containers')->where('holds_ml', '>', self::DREGS_ML)->orderByRaw(self::BY_ID)->get()
             : DB::table('containers')->leftJoinSub($moved, 'moved', 'moved.container_id', '=', 'containers.id')
                 ->whereRaw('holds_ml - coalesce(moved_ml, 0) > ?', [self::DREGS_ML])->orderBy('containers.id')
                 ->selectRaw('containers.*, holds_ml - coalesce(moved_ml, 0) as holds_ml')->get();

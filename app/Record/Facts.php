@@ -19,7 +19,6 @@ use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Visits\Visit as Seen;
-use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -53,6 +52,7 @@ final class Facts
     public static function forget(int $job): void
     {
         DB::table('job_facts')->where('job_id', $job)->delete();
+        DB::table('jobs')->where('id', $job)->update(['has_facts' => false]);
     }
 
     /**
@@ -62,12 +62,13 @@ final class Facts
      */
     public static function keepMissing(?int $most = null): int
     {
-        $missing = Job::query()->whereRaw('coalesce(signed_at, abandoned_at) is not null')
-            ->whereNotExists(fn (Builder $facts) => $facts->selectRaw('1')->from('job_facts')->whereColumn('job_facts.job_id', 'jobs.id'))
-            ->latest('id')->limit($most ?? PHP_INT_MAX)->pluck('id');
+        $missing = Job::query()->whereRaw('has_facts = false and (signed_at is not null or abandoned_at is not null)')->latest('id')->limit($most ?? PHP_INT_MAX)->pluck('id');
         foreach ($missing->chunk(self::AT_ONCE) as $some) {
             $facts = Job::query()->whereIn('id', $some)->with(['vehicle', 'circuit', 'planner'])->get()->map(self::of(...))->all();
-            OneWriter::run(fn () => DB::table('job_facts')->insertOrIgnore($facts));
+            OneWriter::run(function () use ($facts): void {
+                DB::table('job_facts')->insertOrIgnore($facts);
+                DB::table('jobs')->whereIn('id', array_column($facts, 'job_id'))->update(['has_facts' => true]);
+            });
         }
 
         return $missing->count();

@@ -33,9 +33,18 @@ final readonly class RecordList
         $this->narrow($jobs);
         $this->page = $jobs->orderByRaw('coalesce(signed_at, abandoned_at) desc')->orderByDesc('jobs.id')->simplePaginate(self::A_PAGE, [
             'jobs.id', 'plate', 'vehicles.name as vehicle', 'kind', 'people.name as person', 'signed_at', 'abandoned_at', 'followed_at', 'closed_at', 'came_back',
-            ...$search === '' ? [] : ['job_facts.text'],
         ])->withQueryString();
+        $search === '' || $this->tellWhy();
         $this->months = self::summedUp();
+    }
+
+    /** Of this page alone: all that match would be read and sorted with it. */
+    private function tellWhy(): void
+    {
+        $texts = DB::table('job_facts')->whereIn('job_id', array_map(fn (\stdClass $job) => $job->id, $this->page->items()))->pluck('text', 'job_id');
+        foreach ($this->page->items() as $job) {
+            $job->text = $texts[$job->id] ?? '';
+        }
     }
 
     /** @param  array<string, mixed>  $asked */
@@ -70,7 +79,9 @@ final readonly class RecordList
     /** @return list<RecordMonth> the newest first */
     private static function summedUp(): array
     {
-        $rows = DB::table('job_facts')->groupBy('month')->orderByDesc('month')->limit(self::MONTHS)->selectRaw(
+        $newest = DB::table('job_facts')->max('month');
+        $from = $newest === null ? '' : date('Y-m', (int) strtotime("{$newest}-01 -".(self::MONTHS - 1).' months'));
+        $rows = DB::table('job_facts')->where('month', '>=', $from)->groupBy('month')->orderByDesc('month')->limit(self::MONTHS)->selectRaw(
             'month, count(*) as jobs, sum(case when came_back then 1 else 0 end) as back, sum(in_ml) as in_ml, sum(minutes) as minutes, avg(air_predicted_ml) as predicted, avg(air_found_ml) as found',
         )->get();
         $or = fn (mixed $number): ?float => $number === null ? null : (float) $number;

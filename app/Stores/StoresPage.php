@@ -65,7 +65,7 @@ final readonly class StoresPage
     /** @return list<ShelfCan> */
     public function shelf(): array
     {
-        $containers = Container::query()->onShelf()->with(['job.vehicle', 'movements'])->orderBy('id')->get();
+        $containers = Container::query()->onShelf()->with(['job.vehicle', 'movements'])->orderByRaw(Container::BY_ID)->get();
         $most = max([1.0, ...$containers->whereNull('full_ml')->map(fn (Container $c) => $c->holds_ml)->all()]);
 
         return array_values($containers->map(fn (Container $c) => new ShelfCan($c, $this->units, $most))->all());

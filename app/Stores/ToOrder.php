@@ -61,11 +61,11 @@ final readonly class ToOrder
      */
     private static function wants(): array
     {
-        $open = Job::query()->open()->with('circuit')->latest('id')->limit(self::MOST_JOBS)->get();
-        $last = DB::table('journal_lines')->whereIn('job_id', $open->pluck('id'))->groupBy('job_id')->selectRaw('job_id, max(seq) as seq')->pluck('seq', 'job_id');
+        $open = Job::query()->open()->latest('id')->limit(self::MOST_JOBS)->pluck('id');
+        $last = DB::table('journal_lines')->whereIn('job_id', $open)->groupBy('job_id')->selectRaw('job_id, max(seq) as seq')->pluck('seq', 'job_id');
         $wants = [];
-        foreach ($open as $job) {
-            $wants[$job->number()] = Cache::remember("wants.{$job->id}.".($last[$job->id] ?? 0), self::KEPT_S, fn (): array => self::of($job));
+        foreach ($open as $id) {
+            $wants[Job::numbered($id)] = Cache::remember("wants.{$id}.".($last[$id] ?? 0), self::KEPT_S, fn (): array => self::of(Job::query()->with('circuit')->whereKey($id)->firstOrFail()));
         }
 
         return $wants;
