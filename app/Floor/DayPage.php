@@ -17,6 +17,8 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** The day of the shop: open jobs and due visits over people and what is shared, as the floor stands now. */
 final readonly class DayPage
@@ -29,6 +31,8 @@ final readonly class DayPage
     private const TRIES_FOR_A_MOVE = 12;
 
     private const HOURS = 10;
+
+    private const KEPT_S = 3600;
 
     public DayPlan $plan;
 
@@ -55,14 +59,15 @@ final readonly class DayPage
         $people = array_values(Person::query()->whereNull('disabled_at')->orderBy('id')->pluck('name')->map(fn (mixed $name): string => (string) $name)->all());
         $this->people = $people === [] ? [''] : $people;
         [$work, $plates, $titles, $first] = [[], [], [], []];
-        foreach (self::jobs() as $job) {
-            $state = $job->state();
-            [$tasks, $called] = $this->tasks($state);
+        $jobs = self::jobs();
+        $last = DB::table('journal_lines')->whereIn('job_id', $jobs->pluck('id'))->groupBy('job_id')->selectRaw('job_id, max(seq) as seq')->pluck('seq', 'job_id');
+        foreach ($jobs as $job) {
+            [$tasks, $called] = Cache::remember("day.{$job->id}.".($last[$job->id] ?? 0), self::KEPT_S, fn (): array => $this->tasks(Job::query()->with('circuit')->whereKey($job->id)->firstOrFail()->state()));
             $id = (string) $job->id;
             $clock = max((int) $job->waits_until, (int) $job->rests_until?->getTimestamp());
             // Whoever is nearest goes to a danger, whatever clock runs.
             $work[] = $job->danger_since === null
-                ? new Work($id, $tasks, max(0.0, ($clock - $now) / 60.0), $job->holder?->name)
+                ? new Work($id, $tasks, max(0.0, ceil(($clock - $now) / 60.0)), $job->holder?->name)
                 : new Work($id, $tasks);
             [$plates[$id], $titles[$id]] = [$job->vehicle->plate, $called];
             if ($job->danger_since !== null) {
@@ -79,7 +84,7 @@ final readonly class DayPage
         asort($first);
         $this->danger = array_map(strval(...), array_keys($first, -1, true));
         [$this->work, $this->plates, $this->titles, $this->first] = [$work, $plates, $titles, array_map(strval(...), array_keys($first))];
-        $this->plan = DayPlan::of($work, $this->people, $this->first);
+        $this->plan = $this->planned($this->first);
     }
 
     public function isEmpty(): bool
@@ -126,7 +131,7 @@ final readonly class DayPage
         foreach ([...$this->first, ...array_map(strval(...), $others)] as $job) {
             $place = ($at = array_search($job, $byHand, true)) === false ? null : $at + 1;
             $moved = $place === null ? [...$this->first, $job] : array_values(array_diff($this->first, [$job]));
-            $costs = DayPlan::of($this->work, $this->people, $moved, self::TRIES_FOR_A_MOVE)->meanMin() - $this->plan->meanMin();
+            $costs = $this->planned($moved, self::TRIES_FOR_A_MOVE)->meanMin() - $this->plan->meanMin();
             $rows[] = new DayRow(
                 $job, $this->plates[$job], $this->at($this->plan->done[$job] ?? 0.0), in_array($job, $this->danger, true), $place, count($byHand),
                 abs($costs) < 1.0 ? 'costs nothing' : ($costs > 0.0 ? 'costs '.round($costs).' min each' : 'saves '.round(-$costs).' min each'),
@@ -136,10 +141,22 @@ final readonly class DayPage
         return $rows;
     }
 
+    /**
+     * The same work in the same minute is the same day.
+     *
+     * @param  list<string>  $first
+     */
+    private function planned(array $first, ?int $tries = null): DayPlan
+    {
+        $of = [$this->work, $this->people, $first, ...$tries === null ? [] : [$tries]];
+
+        return Cache::remember('day.'.sha1(serialize($of)), self::KEPT_S, fn (): DayPlan => DayPlan::of(...$of));
+    }
+
     /** @return Collection<int, Job> */
     private static function jobs(): Collection
     {
-        return Job::query()->open()->with(['vehicle:id,plate', 'circuit', 'holder:id,name'])->orderByRaw('case when danger_since is null then 1 else 0 end')->orderBy('id')->limit(self::MOST_JOBS)->get();
+        return Job::query()->open()->with(['vehicle:id,plate', 'holder:id,name'])->select(['id', 'vehicle_id', 'held_by', 'waits_until', 'rests_until', 'danger_since', 'day_rank'])->orderByRaw('case when danger_since is null then 1 else 0 end')->orderBy('id')->limit(self::MOST_JOBS)->get();
     }
 
     /** @return array{list<Task>, array<string, string>} steps run together until somebody may go away, or something shared is let go */
