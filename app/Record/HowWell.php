@@ -25,9 +25,6 @@ final readonly class HowWell
     /** The newest jobs: those before them were of other circuits and other people. */
     private const MOST_JOBS = 400;
 
-    /** So many that were never looked at are worked out in one request; the rest in the next. */
-    private const AT_ONCE = 40;
-
     private const KEPT_S = 30 * 86400;
 
     /** What a range states, and less than this of it is said to be short of it. */
@@ -58,22 +55,21 @@ final readonly class HowWell
     /** @return Collection<int, Job> signed ones of this shop, the newest first */
     public static function jobs(): Collection
     {
-        return Job::query()->whereNotNull('signed_at')->whereNull('document')->with('circuit')->latest('signed_at')->limit(self::MOST_JOBS)->get();
+        return Job::query()->whereNotNull('signed_at')->whereNull('document')->with('circuit:id,key,name')->select(['id', 'signed_at', 'circuit_id'])
+            ->latest('signed_at')->limit(self::MOST_JOBS)->get();
     }
 
     public function __construct(private UnitSystem $units)
     {
         $jobs = self::jobs();
         $back = DB::table('job_facts')->whereIn('job_id', $jobs->pluck('id'))->where('came_back', true)->pluck('job_id')->flip();
-        [$months, $circuits, $leftOut, $waiting, $fresh] = [[], [], [], 0, self::AT_ONCE];
+        $each = EachJob::of('predicted', $jobs, self::told(...));
+        [$months, $circuits, $leftOut] = [[], [], []];
         foreach ($jobs as $job) {
-            $known = Cache::get("predicted.{$job->id}");
-            if ($known === null && $fresh-- <= 0) {
-                $waiting++;
-
+            $known = $each->known[$job->id] ?? null;
+            if ($known === null) {
                 continue;
             }
-            $known ??= self::keep($job);
             $month = (string) $job->signed_at?->format('Y-m');
             $months[$month]['jobs'] = ($months[$month]['jobs'] ?? 0) + 1;
             $months[$month]['back'] = ($months[$month]['back'] ?? 0) + (isset($back[$job->id]) ? 1 : 0);
@@ -89,7 +85,7 @@ final readonly class HowWell
             }
         }
         $this->rates = ShopRates::of($jobs, Shop::here()->houseRules())->rows();
-        $this->waiting = $waiting;
+        $this->waiting = $each->waiting;
         $this->leftOut = $leftOut;
         $this->months = array_map(fn (string $month, array $of): array => [
             'month' => $month, 'jobs' => $of['jobs'], 'figures' => count($of['figures'] ?? []), 'within' => self::holding($of['figures'] ?? []),
@@ -114,13 +110,11 @@ final readonly class HowWell
      *
      * @return string|list<array{bool, float, bool}>
      */
-    private static function keep(Job $job): string|array
+    private static function told(Job $job): string|array
     {
         $told = FromJob::of($job->state());
-        $known = $told instanceof LeftOut ? $told->label() : self::compared($job, $told);
-        Cache::put("predicted.{$job->id}", $known, self::KEPT_S);
 
-        return $known;
+        return $told instanceof LeftOut ? $told->label() : self::compared($job, $told);
     }
 
     /** @return list<array{bool, float, bool}> */

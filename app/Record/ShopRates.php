@@ -17,15 +17,10 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Shopping;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\Cache;
 
-/** How this shop goes beside what is usual: cool-downs, runs, hands, spills. Each job is worked out once; a lead takes over what tells better. */
+/** How this shop goes beside what is usual: cool-downs, runs, hands, spills. A lead takes over what tells better. */
 final readonly class ShopRates
 {
-    private const KEPT_S = 30 * 86400;
-
-    private const AT_ONCE = 40;
-
     private const LABELS = [
         JobRates::COOLING => 'A cool-down takes', JobRates::PURGING => 'Air that a run leaves', JobRates::SPILLING => 'Coolant a job takes, with what is spilt',
     ];
@@ -41,14 +36,10 @@ final readonly class ShopRates
     /** @param  Collection<int, Job>  $jobs  signed ones, the newest first */
     public static function of(Collection $jobs, HouseRules $rules): self
     {
-        [$ratios, $fresh] = [[], self::AT_ONCE];
-        foreach ($jobs as $job) {
-            $known = Cache::get("rates.2.{$job->id}");
-            if ($known === null && $fresh-- <= 0) {
-                continue;
-            }
-            foreach ($known ?? self::keep($job) as $code => $ratio) {
-                $ratios[$code][] = $ratio;
+        $ratios = [];
+        foreach (EachJob::of('rates', $jobs, self::told(...))->known as $told) {
+            foreach (is_array($told) ? $told : [] as $code => $ratio) {
+                $ratios[$code][] = (float) $ratio;
             }
         }
 
@@ -131,13 +122,11 @@ final readonly class ShopRates
     }
 
     /** @return array<string, float> */
-    private static function keep(Job $job): array
+    private static function told(Job $job): array
     {
         $state = $job->state();
         $usual = Plan::of($state)->choices->byRules(new HouseRules);
-        $rates = JobRates::of($state, fn (Step $step) => app(StepCatalogue::class)->labour($step, $usual));
-        Cache::put("rates.2.{$job->id}", $rates, self::KEPT_S);
 
-        return $rates;
+        return JobRates::of($state, fn (Step $step) => app(StepCatalogue::class)->labour($step, $usual));
     }
 }

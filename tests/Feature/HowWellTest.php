@@ -58,8 +58,9 @@ final class HowWellTest extends ShopTestCase
     {
         for ($job = 0; $job < Rate::LEAST; $job++) {
             $walk = DemoSeeder::job('SKP 660', 'gravity', $this->imre, (9 - $job) * 1440)->until(null);
-            Cache::put("rates.2.{$walk->job->id}", ['hands:mix' => 2.0 + 0.02 * $job, 'cooling' => 0.7 + 0.04 * $job, 'purging' => 1.5, 'hands:drain' => 0.5 + 0.6 * $job]);
+            $told[$walk->job->id] = ['hands:mix' => 2.0 + 0.02 * $job, 'cooling' => 0.7 + 0.04 * $job, 'purging' => 1.5, 'hands:drain' => 0.5 + 0.6 * $job];
         }
+        Cache::put('each.rates', $told);
         Carbon::setTestNow();
         $usual = Shop::here()->houseRules();
         $take = fn (string $rate, bool $asUsual = false) => $this->post('/records/predictions', ['rate' => $rate, 'usual' => $asUsual ? '1' : '']);
