@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Record;
 
 use App\Models\Job;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 
 /** What is worked out of each signed job once, and kept together: a page reads one thing, and not one for every job. */
@@ -26,19 +25,19 @@ final readonly class EachJob
 
     /**
      * @param  string  $name  under which it is kept
-     * @param  Collection<int, Job>  $jobs
+     * @param  list<int>  $jobs  by id
      * @param  \Closure(Job): mixed  $work  of a job with all that belongs to it
      */
-    public static function of(string $name, Collection $jobs, \Closure $work): self
+    public static function of(string $name, array $jobs, \Closure $work): self
     {
         $kept = Cache::get("each.{$name}");
         $kept = is_array($kept) ? $kept : [];
         [$known, $fresh] = [[], 0];
         foreach ($jobs as $job) {
-            if (array_key_exists($job->id, $kept)) {
-                $known[$job->id] = $kept[$job->id];
+            if (array_key_exists($job, $kept)) {
+                $known[$job] = $kept[$job];
             } elseif ($fresh < self::AT_ONCE) {
-                $known[$job->id] = $work(Job::query()->with('circuit')->whereKey($job->id)->firstOrFail());
+                $known[$job] = $work(Job::query()->with('circuit')->whereKey($job)->firstOrFail());
                 $fresh++;
             }
         }

@@ -12,7 +12,6 @@ use Aqbel\Core\Learned\MeasuredJob;
 use Aqbel\Core\Learned\Predicted;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
@@ -52,25 +51,32 @@ final readonly class HowWell
     /** Jobs still to be worked out. */
     public int $waiting;
 
-    /** @return Collection<int, Job> signed ones of this shop, the newest first */
-    public static function jobs(): Collection
+    /** @return list<int> signed ones of this shop by id, the newest first */
+    public static function jobs(): array
     {
-        return Job::query()->whereNotNull('signed_at')->whereNull('document')->with('circuit:id,key,name')->select(['id', 'signed_at', 'circuit_id'])
-            ->latest('signed_at')->limit(self::MOST_JOBS)->get();
+        return array_map(fn (\stdClass $job) => (int) $job->id, self::signed());
+    }
+
+    /** @return list<\stdClass> read without models: there are hundreds */
+    private static function signed(): array
+    {
+        return array_values(DB::table('jobs')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')->whereNotNull('signed_at')->whereNull('jobs.document')
+            ->orderByDesc('signed_at')->limit(self::MOST_JOBS)->get(['jobs.id', 'signed_at', 'circuit_id', 'key', 'name'])->all());
     }
 
     public function __construct(private UnitSystem $units)
     {
-        $jobs = self::jobs();
-        $back = DB::table('job_facts')->whereIn('job_id', $jobs->pluck('id'))->where('came_back', true)->pluck('job_id')->flip();
+        $signed = self::signed();
+        $jobs = array_map(fn (\stdClass $job) => (int) $job->id, $signed);
+        $back = DB::table('job_facts')->whereIn('job_id', $jobs)->where('came_back', true)->pluck('job_id')->flip();
         $each = EachJob::of('predicted', $jobs, self::told(...));
         [$months, $circuits, $leftOut] = [[], [], []];
-        foreach ($jobs as $job) {
+        foreach ($signed as $job) {
             $known = $each->known[$job->id] ?? null;
             if ($known === null) {
                 continue;
             }
-            $month = (string) $job->signed_at?->format('Y-m');
+            $month = substr((string) $job->signed_at, 0, strlen('2026-11'));
             $months[$month]['jobs'] = ($months[$month]['jobs'] ?? 0) + 1;
             $months[$month]['back'] = ($months[$month]['back'] ?? 0) + (isset($back[$job->id]) ? 1 : 0);
             if (is_string($known)) {
@@ -80,8 +86,8 @@ final readonly class HowWell
             }
             foreach ($known as [$stays, $offMl, $holds]) {
                 $months[$month]['figures'][] = [$stays, $offMl, $holds];
-                $circuits[$job->circuit->key]['model'] = $job->circuit;
-                $circuits[$job->circuit->key]['figures'][] = [$stays, $offMl, $holds];
+                $circuits[$job->key]['model'] = $job;
+                $circuits[$job->key]['figures'][] = [$stays, $offMl, $holds];
             }
         }
         $this->rates = ShopRates::of($jobs, Shop::here()->houseRules())->rows();
@@ -94,7 +100,7 @@ final readonly class HowWell
         $worst = array_filter($circuits, fn (array $of) => count($of['figures']) >= self::LEAST);
         uasort($worst, fn (array $one, array $other) => self::holding($one['figures']) / count($one['figures']) <=> self::holding($other['figures']) / count($other['figures']));
         $this->circuits = array_values(array_map(fn (array $of): array => [
-            'circuit' => $of['model']->id, 'name' => $of['model']->name, 'figures' => count($of['figures']), 'within' => self::holding($of['figures']), 'off' => $this->middle($of['figures'], null),
+            'circuit' => (int) $of['model']->circuit_id, 'name' => $of['model']->name, 'figures' => count($of['figures']), 'within' => self::holding($of['figures']), 'off' => $this->middle($of['figures'], null),
         ], $worst));
         $this->figures = array_sum(array_column($this->months, 'figures'));
         $this->within = array_sum(array_column($this->months, 'within'));

@@ -16,7 +16,6 @@ use Aqbel\Core\Plan\Labour;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Shopping;
-use Illuminate\Support\Collection;
 
 /** How this shop goes beside what is usual: cool-downs, runs, hands, spills. A lead takes over what tells better. */
 final readonly class ShopRates
@@ -33,8 +32,8 @@ final readonly class ShopRates
     {
     }
 
-    /** @param  Collection<int, Job>  $jobs  signed ones, the newest first */
-    public static function of(Collection $jobs, HouseRules $rules): self
+    /** @param  list<int>  $jobs  signed ones, by id */
+    public static function of(array $jobs, HouseRules $rules): self
     {
         $ratios = [];
         foreach (EachJob::of('rates', $jobs, self::told(...))->known as $told) {
