@@ -31,6 +31,7 @@ final readonly class Cooling implements Judgement
         public ?float $coolantC = null,
         public ?CoolDown $predicted = null,
         public int $readings = 0,
+        public ?float $airC = null,
     ) {
     }
 
@@ -63,7 +64,7 @@ final readonly class Cooling implements Judgement
             default => CoolingCode::TooHot,
         };
 
-        return new self($code, $last, $last->celsius, $predicted, count($readings));
+        return new self($code, $last, $last->celsius, $predicted, count($readings), self::airC($at));
     }
 
     /** When to come back, Unix seconds: nine engines of ten are cold then; null where it is, or nothing falls. */
@@ -103,6 +104,11 @@ final readonly class Cooling implements Judgement
         return [$this->last];
     }
 
+    private static function airC(Situation $at): ?float
+    {
+        return $at->latest(OutsideAir::class)->celsius ?? HeaterAir::outsideC($at->job, $at->now);
+    }
+
     /** @param  list<CoolantRead>  $readings */
     private static function predict(Situation $at, array $readings): ?CoolDown
     {
@@ -113,7 +119,7 @@ final readonly class Cooling implements Judgement
                 $points[] = new Reading($minute, Temperature::celsius($read->celsius));
             }
         }
-        $air = $at->latest(OutsideAir::class)->celsius ?? HeaterAir::outsideC($at->job, $at->now);
+        $air = self::airC($at);
         if ($air === null) {
             return null;
         }

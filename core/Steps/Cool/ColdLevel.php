@@ -29,6 +29,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Trace;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Opening;
 use Aqbel\Core\Steps\StepKind;
@@ -148,6 +149,17 @@ final class ColdLevel extends StepKind
             Origin::Measured,
             $before?->ml,
             'the time before',
+        );
+    }
+
+    /** What one level after the other took: air becomes less each time, a leak does not. */
+    public function trace(Situation $at): ?Trace
+    {
+        $series = TopUpSeries::each($at);
+        $took = array_map(fn (int $i): array => [(float) $i, $series[$i]->ml], array_keys($series));
+
+        return count($took) < 2 ? null : new Trace(
+            'Level after level', $took, [], Unit::Millilitre, goal: TopUpSeries::settledMl($at), goalLabel: 'or less is reading error', over: count($took).' levels',
         );
     }
 

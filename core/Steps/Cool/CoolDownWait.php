@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Judged\Cooling;
 use Aqbel\Core\Judged\CoolingCode;
 use Aqbel\Core\Judged\HeaterAir;
@@ -27,6 +28,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Trace;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
@@ -39,6 +41,9 @@ final class CoolDownWait extends StepKind
 {
     /** An entry may be written down a minute after the hours it speaks of. */
     private const SLACK_S = 60;
+
+    /** A curve is drawn through so many points. */
+    private const TRACED = 24;
 
     private const READING = 'reading';
 
@@ -213,6 +218,32 @@ final class CoolDownWait extends StepKind
             Origin::Measured,
             NeckHeat::safeC($at),
             self::neckIsUnsealed($at) ? 'cold' : 'neck may be opened',
+        );
+    }
+
+    /** What was read, how it goes on, and where the neck may be opened. */
+    public function trace(Situation $at): ?Trace
+    {
+        $cooling = $this->judgement($at);
+        $predicted = $cooling?->predicted;
+        $readings = Told::inOrder($at->observed(CoolantRead::class));
+        if ($cooling === null || $predicted === null || $cooling->airC === null || $predicted->minutesFromLast <= 0.0 || $readings === []) {
+            return null;
+        }
+        [$safe, $air, $last] = [NeckHeat::safeC($at), $cooling->airC, (float) $cooling->coolantC];
+        $since = fn (CoolantRead $read): float => (float) ($read->at() - $readings[0]->at());
+        $from = $since($readings[count($readings) - 1]);
+        $cools = fn (float $second, float $minutes): float => $air + ($last - $air) * (($safe - $air) / ($last - $air)) ** ($second / 60.0 / $minutes);
+        $over = array_map(fn (int $i): float => 60.0 * $predicted->minutesHigh * $i / self::TRACED, range(0, self::TRACED));
+
+        return new Trace(
+            'Cools like this',
+            array_map(fn (CoolantRead $read) => [$since($read), $read->celsius], $readings),
+            array_map(fn (float $second) => [$from + $second, $cools($second, $predicted->minutesFromLast)], $over),
+            Dimension::Temperature,
+            array_map(fn (float $second) => [$from + $second, $cools($second, max(1.0, $predicted->minutesLow)), $cools($second, max(1.0, $predicted->minutesHigh))], $over),
+            $safe,
+            self::neckIsUnsealed($at) ? 'cold' : 'the neck may be opened',
         );
     }
 
