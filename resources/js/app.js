@@ -1,3 +1,4 @@
+import { offerCables } from './cable.js';
 import { startCalculators } from './calculators.js';
 import { startClocks } from './clocks.js';
 import { all, one } from './dom.js';
@@ -27,6 +28,7 @@ startSending();
 followSheet();
 stayLive();
 followInstruments();
+offerCables();
 listenForShortcuts();
 explainWords();
 lockWhenIdle(Number(document.body.dataset.locksAfter));

@@ -57,6 +57,38 @@ final class InstrumentsTest extends BrowserTestCase
         self::assertNotSame('', $job);
     }
 
+    public function test_a_cable_at_the_tablet_goes_through_the_same_door(): void
+    {
+        $this->start('SKP 660');
+        self::$browser->executeScript('document.querySelectorAll("#instruments > details").forEach((d) => { d.open = true; })');
+        $this->press('Make an address');
+        $this->until(fn () => $this->has('[data-series]'));
+        // An adapter that echoes, chatters and answers what it is asked.
+        self::$browser->executeScript(<<<'JS'
+            window.asked = [];
+            let answer;
+            const port = {
+                open: async () => {},
+                readable: new ReadableStream({ start: (end) => { answer = (text) => end.enqueue(new TextEncoder().encode(text)); answer('SEARCHING...\r\n'); } }),
+                writable: new WritableStream({ write: (bytes) => {
+                    const what = new TextDecoder().decode(bytes).trim();
+                    window.asked.push(what);
+                    what === '0105' && answer('41 05 7B\r\r>');
+                    what === '010C' && answer('41 0C 0C 80\r\r>');
+                } }),
+            };
+            Object.defineProperty(navigator, 'serial', { value: { requestPort: async () => port }, configurable: true });
+            document.dispatchEvent(new Event('shown'));
+            document.querySelector('#instruments details:has([data-cable])').open = true;
+            JS);
+        self::$browser->executeScript('document.querySelector("[data-cable-opens]").click()');
+        $this->until(fn () => str_contains($this->text('[data-cable]'), 'went to the shop'));
+        self::assertSame(['ATE0', 'ATL0', 'ATSP0', '0105'], self::$browser->executeScript('return window.asked.slice(0, 4)'));
+        $this->until(fn () => str_contains($this->text('[data-shows=coolant]'), '83 °C'));
+        self::assertSame('800', $this->text('[data-shows=rpm]'));
+        $this->assertAccessible(true);
+    }
+
     public function test_somebody_practises_on_a_vehicle_that_is_not_there(): void
     {
         $this->signIn();

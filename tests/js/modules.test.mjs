@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import test from 'node:test';
 
+import { lineOf, readLines } from '../../resources/js/cable.js';
 import { countdown } from '../../resources/js/clocks.js';
 import { freshId, goingWith, listed, scaledTo, without } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
@@ -171,4 +172,30 @@ test('a vehicle that is dragged gets the place where it is let go', () => {
 test('a part of a routine is a line more', () => {
     assert.equal(withLine('', 'fill: to the mark'), 'fill: to the mark');
     assert.equal(withLine('Heater on full\n\n', 'fill: to the mark'), 'Heater on full\nfill: to the mark');
+});
+
+test('what a cable says becomes a line of the door, and what it chatters does not', () => {
+    assert.equal(lineOf('41 05 7B', 12.5), 'pid:05,12.50,7B');
+    assert.equal(lineOf('7E8 04 41 0C 0D 48', 3), 'pid:0C,3.00,0D48');
+    assert.equal(lineOf('41057B', 1), 'pid:05,1.00,7B');
+    assert.equal(lineOf('410C0D', 1), null, 'half an answer');
+    assert.equal(lineOf('coolant_c 88.2 °C', 7), 'coolant_c,7.00,88.2,°C');
+    assert.equal(lineOf('vacuum_inhg=21.5', 7), 'vacuum_inhg,7.00,21.5');
+    assert.equal(lineOf('outlet_c.rear,12.5,131,°F', 7), 'outlet_c.rear,12.5,131,°F', 'its own time stays');
+    for (const chatter of ['NO DATA', 'SEARCHING...', 'OK', '?', 'v1.5', '']) {
+        assert.equal(lineOf(chatter, 1), null, chatter);
+    }
+});
+
+test('lines of a cable are cut where they end, whatever came in one piece', async () => {
+    const bytes = (text) => new TextEncoder().encode(text);
+    const from = new ReadableStream({
+        start(end) {
+            ['41 0', '5 7B\r\r>41 0C 0D', ' 48\r\n', 'coolant_c 88', '.2 °', 'C\n'].forEach((some) => end.enqueue(bytes(some)));
+            end.close();
+        },
+    });
+    const said = [];
+    await readLines(from, (line) => said.push(line));
+    assert.deepEqual(said, ['41 05 7B', '41 0C 0D 48', 'coolant_c 88.2 °C']);
 });

@@ -24,7 +24,7 @@ final class SecurityHeaders
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
             'X-Frame-Options' => 'DENY',
-            'Permissions-Policy' => 'camera=(self), fullscreen=(self), geolocation=(), microphone=(), payment=(), usb=(), bluetooth=()',
+            'Permissions-Policy' => 'camera=(self), fullscreen=(self), geolocation=(), microphone=(), payment=(), usb=(), bluetooth=(), serial=(self)',
             'Aqbel-Person' => (string) Auth::id(),
         ]);
         if ($request->isSecure()) {

@@ -48,6 +48,14 @@
                 <p class="mt-2"><code class="break-all">{{ $instruments->lineOf($feed) }}</code></p>
                 <div class="qr my-2 max-w-48" data-qr="{{ $instruments->addressOf($feed) }}"></div>
                 <p class="help">Lines of channel, seconds or a date, value, unit; {{ $instruments->promised() }}. Whoever has the address may send; it ends with the job.</p>
+                <div class="my-3 flex flex-wrap items-end gap-2" data-cable="{{ $instruments->addressOf($feed) }}" hidden>
+                    <div class="field"><label for="adapter-{{ $feed->id }}">A cable at this tablet</label>
+                        <select id="adapter-{{ $feed->id }}" name="adapter"><option value="asked">a scan tool that is asked</option><option value="sends">a gauge that sends by itself</option></select></div>
+                    <div class="field"><label for="speed-{{ $feed->id }}">Speed</label>
+                        <select id="speed-{{ $feed->id }}" name="speed">@foreach ([38400, 9600, 115200] as $speed)<option>{{ $speed }}</option>@endforeach</select></div>
+                    <button type="button" class="button button-quiet" data-cable-opens>Read it here</button>
+                    <p role="status" class="w-full"></p>
+                </div>
                 <form method="post" action="/feeds/{{ $feed->id }}/end">@csrf<button class="button button-quiet">End it</button></form>
             </details>
         @endforeach
