@@ -123,6 +123,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('/logger', [LoggerController::class, 'show']);
         Route::post('/logger/keep', [LoggerController::class, 'keep']);
         Route::get('/series', [SeriesController::class, 'show']);
+        Route::get('/scale', [SeriesController::class, 'scale']);
         Route::get('/visits', [VisitController::class, 'show']);
         Route::post('/visits', [VisitController::class, 'store']);
         Route::post('/visits/ask', [VisitController::class, 'ask']);

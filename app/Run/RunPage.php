@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Run;
 
 use App\Elevation\Picture;
+use App\Instruments\Scale;
 use App\Instruments\Watch;
 use App\Models\Circuit;
 use App\Models\Container;
@@ -20,10 +21,12 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\ShutOffNow;
+use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\NoseUp;
 use Aqbel\Core\Plan\Vents;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Hazard;
@@ -200,6 +203,17 @@ final readonly class RunPage
     public function startsByHand(): bool
     {
         return ! $this->started() && in_array($this->kind->watchedBy(), [WatchedBy::Engine, WatchedBy::PressureGauge], true);
+    }
+
+    /** Whether a bucket on a scale may tell what is asked here. */
+    public function isWeighed(): bool
+    {
+        $forms = $this->sheet === null
+            ? array_map(fn (ShownForm $shown) => $shown->form, [...$this->docked(), ...$this->aside()])
+            : array_map(fn (SheetBlock $block) => $block->form, $this->sheet->blocks);
+        $asksVolume = fn (Form $form): bool => array_filter($form->fields, fn (Field $field) => $field->name === VesselReading::VOLUME) !== [];
+
+        return ! $this->done && ! $this->ahead && array_filter($forms, $asksVolume) !== [] && Scale::isThere($this->job);
     }
 
     /** Null where no instrument says anything of this step. */

@@ -8,6 +8,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Vessel;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Rough;
 use Aqbel\Core\Saying\Field;
@@ -51,6 +52,11 @@ final readonly class VesselReading
             Field::volume(self::VOLUME, $label, self::MOST_AT_ONCE * $at->circuit()->capacityMl())->roughly(),
             Field::choice(self::VESSEL, 'Read in', $vessels->choices(), $vessels->for($use)->id),
         ];
+    }
+
+    public function isWeighed(): bool
+    {
+        return $this->vessel === Vessel::SCALE;
     }
 
     /** Within which 95 % of such readings lie, mL: by the vessel alone. No gate opens wider because somebody told it roughly. */

@@ -16,6 +16,12 @@ final readonly class Vessel
     /** 95 % of a normal distribution. */
     private const SIGMAS = 1.96;
 
+    /** What is weighed instead of measured: every shop has it, whatever its vessels are. */
+    public const SCALE = 'scale';
+
+    /** A parcel scale is read to twenty grams (common practice, no source). */
+    private const SCALE_ML = 20.0;
+
     /** @param  float  $graduationMl  from mark to mark, mL */
     public function __construct(
         public string $id,
@@ -34,6 +40,11 @@ final readonly class Vessel
         $readings = max(1.0, ceil(abs($ml) / (self::MARKS * $this->graduationMl)));
 
         return self::SIGMAS / sqrt(12.0) * $this->graduationMl * sqrt($readings);
+    }
+
+    public static function scale(): self
+    {
+        return new self(self::SCALE, 'On a scale', self::SCALE_ML, VesselUse::Fine);
     }
 
     /** @return non-empty-list<self> of a shop that has said nothing of its own, with marks in its units */

@@ -23,7 +23,7 @@ final readonly class Vessels
      */
     public function of(string $code): Vessel
     {
-        foreach ($this->all as $vessel) {
+        foreach ([...$this->all, Vessel::scale()] as $vessel) {
             if ($vessel->id === $code || $vessel->name === $code) {
                 return $vessel;
             }
@@ -67,9 +67,11 @@ final readonly class Vessels
     /** @return array<string, string> name by id */
     public function choices(): array
     {
+        $all = [...$this->all, Vessel::scale()];
+
         return array_combine(
-            array_map(fn (Vessel $v) => $v->id, $this->all),
-            array_map(fn (Vessel $v) => $v->name, $this->all),
+            array_map(fn (Vessel $v) => $v->id, $all),
+            array_map(fn (Vessel $v) => $v->name, $all),
         );
     }
 

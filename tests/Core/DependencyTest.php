@@ -53,7 +53,7 @@ final class DependencyTest extends TestCase
         'Day' => [],
         'Learned' => ['Circuit', 'Flow', 'Heat', 'Job', 'Observed', 'Judged', 'Plan'],
         'Evidence' => ['Circuit'],
-        'Instruments' => ['Quantity', 'Circuit', 'Job', 'Observed', 'Judged', 'Evidence'],
+        'Instruments' => ['Quantity', 'Matter', 'Circuit', 'Job', 'Observed', 'Judged', 'Evidence'],
         'Virtual' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat'],
         'Practice' => ['Quantity', 'Heat', 'Job', 'Saying', 'Observed', 'Judged', 'Virtual'],
     ];

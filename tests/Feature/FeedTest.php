@@ -326,6 +326,41 @@ final class FeedTest extends ShopTestCase
         return array_values($lines->filter(fn (array $line) => ($line['source'] ?? '') === 'instrument')->map(fn (array $line) => ['form' => $line['form'], 'shows' => $line['shows'] ?? null])->all());
     }
 
+    public function test_a_scale_under_the_bucket_tells_what_came_out_and_what_went_in(): void
+    {
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until('drain:radiator_cock');
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertDontSee('on the scale');
+        $this->post("/jobs/{$job->id}/feeds", ['name' => 'Scale'])->assertRedirect();
+        $this->get("/jobs/{$job->id}/manage")->assertOk()->assertSee('Connect an instrument')->assertSee('/feeds/', false);
+        $feed = Feed::query()->sole();
+        $weigh = function (float $kg) use ($feed): void {
+            Carbon::setTestNow(now()->addSeconds(10));
+            $now = now()->getTimestamp();
+            $this->send($feed->refresh(), array_map(fn (int $ago) => 'weight_kg,'.($now - $ago).",{$kg}", [3, 2, 1, 0]))->assertOk();
+        };
+        $scale = fn (string $query = '') => $this->get("/jobs/{$job->id}/scale{$query}")->assertOk();
+        $weigh(0.0);
+        $this->get("/jobs/{$job->id}")->assertSee('on the scale');
+        $weigh(1.2); // the bucket
+        $zero = $scale()->json('now');
+        $weigh(1.2 + 5.3);
+        $told = $scale("?zeroed={$zero}")->json();
+        self::assertSame(['6.50 kg', true], [$told['kg'], $told['still']]);
+        // Half glycol of 1.07 kg/L or so: 5.3 kg are five litres less a bit.
+        self::assertEqualsWithDelta(4.95, (float) $told['value'], 0.1);
+        $this->enter($job, 'drain:radiator_cock', 'out', ['volume' => $told['value'], 'vessel' => 'scale', 'flow' => 'ran'])->assertSessionHasNoErrors();
+        $weigh(1.2 + 5.3 + 0.5);
+        self::assertEqualsWithDelta(0.47, (float) $scale("?zeroed={$zero}")->json('value'), 0.03, 'what was weighed once is not weighed again');
+        Carbon::setTestNow(now()->addSeconds(1));
+        $now = now()->getTimestamp();
+        $this->send($feed->refresh(), ["weight_kg,{$now},9.4"])->assertOk();
+        self::assertFalse($scale()->json('still'), 'a hand on it');
+        Carbon::setTestNow(now()->addMinutes(5));
+        self::assertArrayNotHasKey('kg', (array) $scale()->json(), 'nothing was weighed lately');
+    }
+
     public function test_one_thermometer_walks_from_outlet_to_outlet_by_a_press_each(): void
     {
         Carbon::setTestNow(Carbon::now()->startOfSecond());

@@ -11,6 +11,7 @@ use App\Floor\Projection;
 use App\Journal\OneWriter;
 use App\Journal\Recorder;
 use App\Library\Changes;
+use App\Models\Feed;
 use App\Models\Job;
 use App\Models\Person;
 use App\Plan\NewerRevision;
@@ -57,6 +58,7 @@ final class JobController extends JournalController
             'school' => Field::choice('school', 'Fill by', $replanning->schools($state), Plan::of($state)->school->id()),
             'target' => Replanning::targetField()->preset(Plan::of($state)->choices->targetFraction),
             'units' => self::person($request)->units,
+            'feeds' => Feed::query()->sending()->where('job_id', $job->id)->whereNull('stand_in')->get(),
             'people' => Person::query()->whereNull('disabled_at')->orderBy('name')->get(['id', 'name']),
             'open' => array_map(
                 fn (string $port) => $state->circuit->ports[$port]->label ?? $port,

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Instruments\Door;
 use App\Instruments\Gauges;
+use App\Instruments\Scale;
 use App\Instruments\StandIn;
 use App\Models\Feed;
 use App\Models\Job;
@@ -23,6 +24,15 @@ final class SeriesController extends Controller
 
         return response()->json((new Gauges($job, self::person($request)->units, now()->getTimestampMs()))->since(is_numeric($since) ? (int) $since : null))
             ->header('Cache-Control', 'no-store');
+    }
+
+    /** The bucket on its scale. */
+    public function scale(Request $request, Job $job): JsonResponse
+    {
+        $zeroed = $request->query('zeroed');
+        $now = now()->getTimestampMs();
+
+        return response()->json(['now' => $now] + (Scale::now($job, self::person($request)->units, $now, is_numeric($zeroed) ? (int) $zeroed : null) ?? []))->header('Cache-Control', 'no-store');
     }
 
     /** What the vehicle that is not there shows now: the page sends it to the door, as a cable would; where somebody practises it is taken here. */

@@ -35,6 +35,15 @@
             <p class="help">{{ $open === [] ? 'Nothing stands open as far as it is recorded.' : 'Stands open meanwhile: '.implode(', ', $open).'. Hang a note on the wheel.' }}</p>
             <button class="button button-quiet">Let it rest</button>
         </form>
+        <form method="post" action="/jobs/{{ $job->id }}/feeds" class="panel" data-once>
+            @csrf
+            <h2>Connect an instrument</h2>
+            @error ('feed')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
+            <x-input name="name" label="Its name" value="Scale"/>
+            <p class="help">An address that a scale under the bucket, a gauge or a cable sends to, as long as this job is in hand.</p>
+            <button class="button button-quiet">Make an address</button>
+            @foreach ($feeds as $feed)<p class="mt-3 break-all"><b>{{ $feed->name }}</b>: <code>{{ url("/feeds/{$feed->token}") }}</code></p>@endforeach
+        </form>
         <form method="post" action="/jobs/{{ $job->id }}/another-way" class="panel panel-wide" id="another-way" data-once>
             @csrf
             <input type="hidden" name="key" value="{{ Str::random(32) }}">

@@ -5,6 +5,7 @@
 </header>
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
+@include('run.scale')
 @php $answered = $page->sheet->answered(); @endphp
 <form method="post" action="/jobs/{{ $page->job->id }}/sheet" class="one-go" data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])

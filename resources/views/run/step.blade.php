@@ -21,6 +21,7 @@
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless
+@include('run.scale')
 @if ($page->docked() !== [])
     @php $byHand = fn ($shown) => $shown->form->fields !== [] && ! ($page->startsByHand() && $shown->open); @endphp
     <div class="dock">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
