@@ -84,7 +84,9 @@ final readonly class Input extends Document
             $in->known('opened', array_map(strval(...), array_keys($circuit->passages))),
             $in->has('drains')
                 ? $in->known('drains', $circuit->portIds(PortKind::Drain))
-                : $circuit->portIds(PortKind::Drain),
+                : ($in->choice('job_kind', array_column(JobKind::cases(), 'value'), JobKind::Repair->value) === JobKind::Lost->value && $in->names('opened') !== []
+                    ? [] // where it was lost is replaced: nothing more is drained unless somebody wants it
+                    : $circuit->portIds(PortKind::Drain)),
             $in->number('elevation_m', -500, 5000, 0),
             $in->number('nose_lift_mm', 0, 1500, 0),
             $in->number('target_fraction', 0, 1, $circuit->facts->targetFraction),

@@ -40,6 +40,7 @@ final readonly class PlanNotes
             $this->unseen(),
             $this->bleedOnly(),
             $this->dripFirst(),
+            $this->leakIsFound(),
             $this->plan->choices->drains === [] && ! $this->plan->choices->arrivesEmpty() ? null : $this->content(),
             $this->nothingDrained(),
             $this->outOfReach(),
@@ -96,6 +97,16 @@ final readonly class PlanNotes
         );
     }
 
+    private function leakIsFound(): ?Note
+    {
+        return ! $this->plan->choices->leakIsFound() ? null : new Note(
+            'eye',
+            '',
+            'The leak is found.',
+            'No drip is hunted first. What is missing is reckoned from the level as found, and nothing more is drained unless you choose it.',
+        );
+    }
+
     /** Facts of another vehicle, until somebody has looked at them. */
     private function unseen(): ?Note
     {
@@ -121,7 +132,7 @@ final readonly class PlanNotes
     private function nothingDrained(): ?Note
     {
         $choices = $this->plan->choices;
-        $meant = $choices->drains !== [] || $choices->jobKind === JobKind::Bleed || $choices->arrivesEmpty() || $choices->leakFirst();
+        $meant = $choices->drains !== [] || in_array($choices->jobKind, [JobKind::Bleed, JobKind::Lost], true) || $choices->arrivesEmpty() || $choices->leakFirst();
 
         return $meant ? null : new Note(
             'triangle-alert',

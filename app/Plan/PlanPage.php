@@ -122,6 +122,17 @@ final readonly class PlanPage
         return $said === [] ? 'none' : implode(', ', $said);
     }
 
+    public function isLost(): bool
+    {
+        return $this->choices->jobKind === JobKind::Lost;
+    }
+
+    /** What the parts that are ticked are, by the kind of job. */
+    public function openedIs(): string
+    {
+        return $this->isLost() ? 'Replaced already, where it was lost' : 'Opened';
+    }
+
     public function hasOpened(): bool
     {
         return $this->choices->opened !== [];

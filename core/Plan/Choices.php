@@ -94,10 +94,16 @@ final readonly class Choices
         );
     }
 
+    /** Where it went is known, and what it went by has been replaced: nobody hunts it again. It is pressed all the same after the fill. */
+    public function leakIsFound(): bool
+    {
+        return $this->jobKind === JobKind::Lost && $this->opened !== [];
+    }
+
     /** Coolant has been disappearing: the drip is found on the cold circuit before anything is drained. */
     public function leakFirst(): bool
     {
-        return $this->jobKind === JobKind::Lost || $this->complaint === Complaint::Falling;
+        return $this->complaint === Complaint::Falling || ($this->jobKind === JobKind::Lost && ! $this->leakIsFound());
     }
 
     /** The more comes out, the better: at a change, and wherever the old coolant must not stay. */

@@ -9,6 +9,7 @@ use App\Models\Vehicle;
 use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\Plan\Plan;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 /** What is chosen on the Plan page, and what the plan makes of it. */
@@ -259,5 +260,12 @@ final class PlanTest extends ShopTestCase
         };
         self::assertSame('brings nothing here', $brings('SKP 114')['raise']);
         self::assertStringContainsString('less air', $brings('SKP 660')['raise']);
+    }
+
+    public function test_a_leak_that_is_replaced_is_not_hunted_again_and_nothing_more_is_drained(): void
+    {
+        $page = fn (string $more): TestResponse => $this->actingAs($this->imre)->get("/jobs/new?vehicle=1&chosen=1&drains_auto=1&kind=lost{$more}")->assertOk();
+        $page('')->assertSee('Replaced already, where it was lost')->assertSee('Find the drip first.')->assertDontSee('The leak is found.');
+        $page('&opened%5B%5D=upper_hose')->assertSee('The leak is found.')->assertDontSee('Find the drip first.')->assertDontSee('No drain is chosen.');
     }
 }

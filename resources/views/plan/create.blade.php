@@ -48,7 +48,7 @@
                 <x-plan-fold label="Helped by" :said="$page->said($page->aids())" :open="$page->way() !== null && $page->way()->aids !== []">
                     <x-ticks name="aids" :ticks="$page->aids()"/>
                 </x-plan-fold>
-                <x-plan-fold label="Opened" :said="$page->said($page->parts())" :open="$page->hasOpened()">
+                <x-plan-fold :label="$page->openedIs()" :said="$page->said($page->parts())" :open="$page->hasOpened() || $page->isLost()">
                     <x-ticks name="opened" :ticks="$page->parts()"/>
                 </x-plan-fold>
                 <x-plan-fold label="Drains" :said="$page->said($page->drains())" :open="false">

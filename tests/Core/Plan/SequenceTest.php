@@ -21,7 +21,7 @@ final class SequenceTest extends TestCase
 {
     public function test_the_kind_of_job_and_the_complaint_change_the_sequence(): void
     {
-        $lost = JobOnPaper::on('rescue-ambulance', choices: ['jobKind' => JobKind::Lost])->steps();
+        $lost = JobOnPaper::on('rescue-ambulance', choices: ['jobKind' => JobKind::Lost, 'opened' => []])->steps();
         self::assertNotContains('baseline', $lost, 'it cannot safely run');
         self::assertLessThan(array_search('drain:radiator_cock', $lost, true), array_search('find_drip', $lost, true));
         self::assertContains(

@@ -58,7 +58,7 @@ final class MakeSafeTest extends TestCase
 
     public function test_the_drip_is_found_before_the_drain_or_gas_is_tested_for(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance', choices: ['jobKind' => JobKind::Lost])
+        $job = JobOnPaper::on('rescue-ambulance', choices: ['jobKind' => JobKind::Lost, 'opened' => []])
             ->write('found', 'found', ['content' => 'low', 'missing' => 4000.0])
             ->write('find_drip', 'topped', ['volume' => 4000.0, 'vessel' => 'jug', 'liquid' => 'water']);
         self::assertLessThan(0.5, $job->state()->ledger()->fraction(), 'the water counts in the mixture');
