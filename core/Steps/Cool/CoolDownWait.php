@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Cool;
 
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
@@ -14,11 +16,13 @@ use Aqbel\Core\Judged\Cooling;
 use Aqbel\Core\Judged\CoolingCode;
 use Aqbel\Core\Judged\HeaterAir;
 use Aqbel\Core\Judged\NeckHeat;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\CoolToTheHand;
 use Aqbel\Core\Observed\LookedUnder;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\Rested;
+use Aqbel\Core\Observed\VentedWarm;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Quantity\Dimension;
@@ -54,12 +58,12 @@ final class CoolDownWait extends StepKind
 
     protected function doing(): array
     {
-        return [Does::Guards];
+        return [Does::Guards, Does::MovesCoolant];
     }
 
     public function observes(): array
     {
-        return [CoolantRead::class, OutsideAir::class, Rested::class, CoolToTheHand::class, LookedUnder::class];
+        return [CoolantRead::class, OutsideAir::class, Rested::class, CoolToTheHand::class, LookedUnder::class, VentedWarm::class];
     }
 
     public function title(Situation $at): string
@@ -94,10 +98,28 @@ final class CoolDownWait extends StepKind
         $reading = $this->readingForm($at);
         $looks = $at->step->stage->value >= Stage::Cool->value && $at->observed(LookedUnder::class) === [];
 
+        $warm = $this->warmVent($at);
+
         return Form::offering(
-            [$reading, Rested::asked()->aside(), CoolToTheHand::asked(), ...$looks ? LookedUnder::asked() : []],
-            [$reading, Rested::asked()->aside(), CoolToTheHand::asked(), ...LookedUnder::asked()],
+            [$reading, Rested::asked()->aside(), CoolToTheHand::asked(), ...$looks ? LookedUnder::asked() : [], ...$at->job->stepsOf('vent_between') === [] ? [] : $warm],
+            [$reading, Rested::asked()->aside(), CoolToTheHand::asked(), ...LookedUnder::asked(), ...$warm],
         );
+    }
+
+    /** @return list<Form> after a run, where there is a point to crack */
+    private function warmVent(Situation $at): array
+    {
+        $points = $at->circuit()->portsOf(PortKind::Bleed);
+
+        return $points === [] || self::beforeTheWork($at->step) || WhyStopped::runBefore($at) !== null ? [] : [VentedWarm::asked($points)];
+    }
+
+    public function ledger(Situation $at, Entry $entry): array
+    {
+        $vented = VentedWarm::of($entry);
+        $caught = $vented->caughtMl ?? 0.0;
+
+        return $vented === null || $caught <= 0.0 ? [] : [new Line('Caught warm: '.($at->circuit()->ports[$vented->point]->label ?? $vented->point), -$caught, VentBetween::caughtWithinMl($caught), null)];
     }
 
     private function readingForm(Situation $at): Form
@@ -130,6 +152,9 @@ final class CoolDownWait extends StepKind
     public function admit(Situation $at, string $form, Values $values): void
     {
         $ran = $at->job->running()->last();
+        if ($form === VentedWarm::FORM) {
+            VentedWarm::admit($values);
+        }
         if ($form === CoolToTheHand::form()) {
             self::admitByHand($at, $ran);
         }

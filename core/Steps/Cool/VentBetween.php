@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\Vented;
+use Aqbel\Core\Observed\VentedWarm;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -86,13 +87,18 @@ final class VentBetween extends StepKind
         $caught = Vented::of($entry)->caughtMl ?? 0.0;
 
         return $caught > 0.0
-            ? [new Line('Caught: '.$at->port()->label, -$caught, self::CAUGHT_UNSURE * $caught, null)]
+            ? [new Line('Caught: '.$at->port()->label, -$caught, self::caughtWithinMl($caught), null)]
             : [];
+    }
+
+    public static function caughtWithinMl(float $ml): float
+    {
+        return self::CAUGHT_UNSURE * $ml;
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(Vented::class) !== null ? [] : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and '
+        return $at->latest(Vented::class) !== null || $this->warm($at) !== null ? [] : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and '
             .'say what came.')];
     }
 
@@ -100,8 +106,12 @@ final class VentBetween extends StepKind
     public function judge(Situation $at): ?Verdict
     {
         $vented = $at->latest(Vented::class);
+        $warm = $vented === null ? $this->warm($at) : null;
 
         return match (true) {
+            $warm !== null => $warm->wasAir
+                ? Verdict::wait('air_came', 'Air came, warm', 'Another warm-up: it is planned, or the cold level orders it.')
+                : Verdict::pass('only_coolant', 'Nothing but coolant, warm', 'It was cracked warm in the cool-down before.'),
             $vented === null => null,
             $vented->wasOnlyCoolant() => Verdict::pass('only_coolant', 'Nothing but coolant', 'The heat brought no more air here.'),
             $vented->wasAir() => Verdict::wait('air_came', 'Air came', 'Another warm-up: it is planned, or the cold '
@@ -109,6 +119,15 @@ final class VentBetween extends StepKind
             default => Verdict::wait('silent', 'Nothing came', 'Blocked, or the level stands below it. Look at '
                 .'the level first.'),
         };
+    }
+
+    /** This point, cracked warm in the cool-down before. */
+    private function warm(Situation $at): ?VentedWarm
+    {
+        $cooled = $at->job->before($at->step, 'cool_down');
+        $warm = array_filter($cooled === null ? [] : $at->job->observed($cooled->id, VentedWarm::class), fn (VentedWarm $one) => $one->point === $at->port()->id);
+
+        return $warm === [] ? null : end($warm);
     }
 
     /** Air was to be expected. */
