@@ -7,6 +7,7 @@ use App\Http\Controllers\AuditController;
 use App\Http\Controllers\CalculatorController;
 use App\Http\Controllers\CalendarController;
 use App\Http\Controllers\CircuitController;
+use App\Http\Controllers\CircuitImportController;
 use App\Http\Controllers\ClockController;
 use App\Http\Controllers\ConnectController;
 use App\Http\Controllers\DayController;
@@ -181,6 +182,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/circuits/make/{layout}', [MakerController::class, 'store']);
     Route::post('/circuits', [CircuitController::class, 'store']);
     Route::post('/circuits/layouts', [CircuitController::class, 'layouts']);
+    Route::get('/circuits/package.json', [CircuitController::class, 'package']);
     Route::post('/circuits/preview', [CircuitController::class, 'preview']);
     Route::prefix('/circuits/{circuit}')->group(function (): void {
         Route::get('/', [CircuitController::class, 'show']);
@@ -190,6 +192,7 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/add', [AdditionController::class, 'show']);
         Route::post('/add', [AdditionController::class, 'store']);
         Route::post('/look', [AdditionController::class, 'look']);
+        Route::post('/merge', [CircuitImportController::class, 'merge']);
         Route::get('/learned', [LearnedController::class, 'show']);
         Route::post('/learned', [LearnedController::class, 'accept']);
         Route::post('/learned/ask', [LearnedController::class, 'ask']);

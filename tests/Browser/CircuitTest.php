@@ -109,18 +109,23 @@ final class CircuitTest extends BrowserTestCase
         $this->assertAccessible();
 
         $exported = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)');
+        // It comes back with another cap: which to keep is asked, and that is all that changes.
+        $changed = json_decode($exported, true);
+        $changed['facts']['cap_kpa'] = 123;
         $file = tempnam(sys_get_temp_dir(), 'aqbel').'.json';
-        file_put_contents($file, $exported);
+        file_put_contents($file, (string) json_encode($changed, JSON_PRESERVE_ZERO_FRACTION));
         $this->visit('/circuits');
         self::$browser->findElement(By::id('file'))
             ->setFileDetector(new \Facebook\WebDriver\Remote\LocalFileDetector)
             ->sendKeys($file);
         $this->press('Import');
+        $this->seeStep('Test wagon is here already');
+        $this->assertAccessible();
+        self::$browser->executeScript('document.querySelector("input[value=\'facts.cap_kpa\']").click()');
+        $this->press('Take what is ticked, keep ours in the rest');
         $this->seeStep('Test wagon');
-        self::assertSame(
-            $exported,
-            self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)'),
-        );
+        $taken = json_decode(self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)'), true);
+        self::assertEquals([...$changed, 'history' => $taken['history']], $taken);
         unlink($file);
     }
 

@@ -16,6 +16,7 @@ use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\Demo;
@@ -99,14 +100,83 @@ final class CircuitLibraryTest extends ShopTestCase
     public function test_an_exported_circuit_comes_back_unchanged(): void
     {
         foreach (Circuit::query()->get() as $circuit) {
-            $exported = $this->actingAs($this->lead)->get("/circuits/{$circuit->id}/export")->assertOk()->getContent();
-            $this->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', (string) $exported)])
-                ->assertSessionHasNoErrors()
-                ->assertRedirect();
-            $imported = Circuit::query()->latest('id')->first();
-            self::assertSame($circuit->document, $imported->document);
-            self::assertSame($exported, $this->get("/circuits/{$imported->id}/export")->getContent());
+            $exported = (string) $this->actingAs($this->lead)->get("/circuits/{$circuit->id}/export")->assertOk()->getContent();
+            // Where it is, nothing is brought in; elsewhere it is what it was.
+            $this->bring($exported)->assertRedirect('/circuits')->assertSessionHas('notice', '1 here already, the same in every part.');
+            $elsewhere = (string) json_encode([...json_decode($exported, true), 'name' => "{$circuit->name}, elsewhere"], JSON_PRESERVE_ZERO_FRACTION);
+            $this->bring($elsewhere)->assertSessionHasNoErrors()->assertRedirect();
+            $imported = Circuit::query()->latest('id')->firstOrFail();
+            self::assertSame([...$circuit->document, 'name' => "{$circuit->name}, elsewhere"], $imported->document);
+            $again = json_decode((string) $this->get("/circuits/{$imported->id}/export")->getContent(), true);
+            self::assertEquals([...json_decode($exported, true), 'name' => $imported->name, 'drawing' => $again['drawing']], $again);
+            self::assertStringContainsString('<svg', $again['drawing']);
         }
+    }
+
+    private function bring(string $content): TestResponse
+    {
+        return $this->from('/circuits')->post('/circuits', ['file' => UploadedFile::fake()->createWithContent('c.json', $content)]);
+    }
+
+    public function test_what_differs_from_ours_is_shown_part_by_part_and_somebody_says_which_to_keep(): void
+    {
+        $ours = Circuit::query()->where('key', 'post-van')->firstOrFail();
+        $theirs = $ours->document;
+        $theirs['nodes'][0]['z_mm'] += 25;
+        $theirs['passages'][0]['volume_ml'] += 300;
+        $theirs['facts']['cap_kpa'] = 125;
+        $theirs['ports'][] = ['id' => 'extra', 'node' => $theirs['nodes'][0]['id'], 'kind' => 'bleed', 'label' => 'Screw nobody had'];
+        $page = $this->actingAs($this->lead);
+        $page = $this->bring((string) json_encode($theirs))->assertOk()->assertSee('is here already')->assertSee('Point: Screw nobody had')->assertSee('cap, kPa');
+        self::assertSame($ours->id, (int) Circuit::query()->where('key', 'post-van')->max('id'), 'nothing is stored yet');
+        $sent = fn (array $more): array => ['document' => json_encode($theirs), 'rest' => '[]', ...$more];
+        $this->actingAs($this->imre)->post("/circuits/{$ours->id}/merge", $sent(['take' => ['facts.cap_kpa']]))->assertForbidden();
+        $this->actingAs($this->lead)->post("/circuits/{$ours->id}/merge", $sent(['take' => ['passages.'.$theirs['passages'][0]['id'], 'ports.extra']]))->assertRedirect();
+        $newest = $ours->newestRevision();
+        self::assertSame($theirs['passages'][0]['volume_ml'], $newest->document['passages'][0]['volume_ml']);
+        self::assertSame($ours->document['nodes'][0]['z_mm'], $newest->document['nodes'][0]['z_mm'], 'ours in the rest');
+        self::assertSame($ours->document['facts'], $newest->document['facts']);
+        self::assertContains('extra', array_column($newest->document['ports'], 'id'));
+        // None ticked: ours stays. A circuit of its own: ours stays too.
+        $this->post("/circuits/{$ours->id}/merge", $sent([]))->assertRedirect('/circuits');
+        self::assertSame($newest->id, $ours->newestRevision()->id);
+        $this->post("/circuits/{$ours->id}/merge", $sent(['own' => '1']))->assertRedirect('/circuits');
+        self::assertEquals($theirs, Circuit::query()->latest('id')->firstOrFail()->document);
+        self::assertSame($newest->id, $ours->newestRevision()->id);
+        // What does not go together is refused, and nothing is half taken.
+        $apart = [...$theirs, 'nodes' => [...$theirs['nodes'], ['id' => 'far', 'x_mm' => 0, 'z_mm' => 900, 'label' => 'far']]];
+        $apart['ports'][count($apart['ports']) - 1] = [...end($apart['ports']), 'id' => 'farther', 'node' => 'far'];
+        $apart['passages'][] = ['id' => 'to_far', 'from' => $theirs['nodes'][0]['id'], 'to' => 'far', 'volume_ml' => 40, 'kind' => 'hose', 'label' => 'to far'];
+        $before = Circuit::query()->max('id');
+        $this->post("/circuits/{$ours->id}/merge", ['document' => json_encode($apart), 'rest' => '[]', 'take' => ['ports.farther']])->assertSessionHasErrors('take');
+        self::assertSame($before, Circuit::query()->max('id'));
+        $this->post("/circuits/{$ours->id}/merge", ['document' => json_encode($apart), 'rest' => '[]', 'take' => ['ports.farther', 'nodes.far', 'passages.to_far']])->assertSessionHasNoErrors();
+    }
+
+    public function test_a_package_of_all_circuits_comes_into_another_shop_and_asks_only_where_it_differs(): void
+    {
+        $file = (string) $this->actingAs($this->lead)->get('/circuits/package.json')->assertOk()->getContent();
+        $package = json_decode($file, true);
+        self::assertSame('aqbel-circuits/1', $package['format']);
+        $all = count($package['circuits']);
+        self::assertSame(Circuit::query()->newest()->count(), $all);
+        $this->bring($file)->assertSessionHas('notice', "{$all} here already, the same in every part.");
+        $package['circuits'][0]['name'] = 'A new one';
+        $package['circuits'][1]['facts']['cap_kpa'] = 33;
+        $page = $this->bring((string) json_encode($package))->assertOk()->assertSee('is here already')->assertSee(($all - 2).' more of the package follow');
+        self::assertSame('A new one', Circuit::query()->latest('id')->value('name'));
+        preg_match('#<textarea name="rest"[^>]*>(.*?)</textarea>#s', (string) $page->getContent(), $rest);
+        $ours = Circuit::query()->where('name', $package['circuits'][1]['name'])->latest('id')->firstOrFail();
+        $this->post("/circuits/{$ours->id}/merge", ['document' => json_encode($package['circuits'][1]), 'rest' => html_entity_decode($rest[1]), 'take' => ['facts.cap_kpa']])
+            ->assertRedirect('/circuits')->assertSessionHas('notice', ($all - 2).' here already, the same in every part.');
+        self::assertSame(33, $ours->newestRevision()->document['facts']['cap_kpa']);
+        // One that cannot be read is named by its place, and nothing of the package comes in.
+        $package['circuits'][0]['name'] = 'Another new one';
+        $package['circuits'][2]['nodes'][0]['z_mm'] = -5;
+        $before = Circuit::query()->max('id');
+        $this->bring((string) json_encode($package))->assertSessionHasErrors('circuits.2.nodes.0.z_mm');
+        self::assertSame($before, Circuit::query()->max('id'));
+        $this->bring('{"format": "aqbel-circuits/1", "circuits": []}')->assertSessionHasErrors('circuits');
     }
 
     #[DataProvider('badFiles')]

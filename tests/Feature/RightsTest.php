@@ -20,7 +20,7 @@ final class RightsTest extends ShopTestCase
         'tablets/{tablet}/end' => Right::ManagePeople, 'shop' => Right::ChangeShop, 'shop/vessels' => Right::ChangeShop, 'shop/rules' => Right::ChangeShop,
         'shop/labour' => Right::ChangeShop, 'shop/calendar' => Right::ChangeShop, 'records/import' => Right::ChangeShop, 'records/predictions' => Right::ChangeShop, 'shop/rights' => Right::ChangeShop, 'templates' => Right::ChangeShop, 'templates/{template}' => Right::ChangeShop,
         'vehicles/{vehicle}/retire' => Right::RetireVehicles, 'stores/products' => Right::ChangePrices, 'stores/products/{product}' => Right::ChangePrices,
-        'circuits' => Right::ChangeCircuits, 'circuits/layouts' => Right::ChangeCircuits, 'circuits/make/{layout}' => Right::ChangeCircuits, 'circuits/preview' => Right::ChangeCircuits, 'circuits/{circuit}' => Right::ChangeCircuits, 'circuits/{circuit}/measured' => Right::ChangeCircuits, 'circuits/{circuit}/look' => Right::ChangeCircuits, 'circuits/{circuit}/learned' => Right::ChangeCircuits, 'circuits/{circuit}/learned/ask' => Right::ChangeCircuits,
+        'circuits' => Right::ChangeCircuits, 'circuits/layouts' => Right::ChangeCircuits, 'circuits/make/{layout}' => Right::ChangeCircuits, 'circuits/preview' => Right::ChangeCircuits, 'circuits/{circuit}' => Right::ChangeCircuits, 'circuits/{circuit}/measured' => Right::ChangeCircuits, 'circuits/{circuit}/merge' => Right::ChangeCircuits, 'circuits/{circuit}/look' => Right::ChangeCircuits, 'circuits/{circuit}/learned' => Right::ChangeCircuits, 'circuits/{circuit}/learned/ask' => Right::ChangeCircuits,
     ];
 
     /** Ways that are everybody’s; what of them is not is tried below. */

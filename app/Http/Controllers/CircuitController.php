@@ -8,16 +8,15 @@ use App\Elevation\Picture;
 use App\Journal\OneWriter;
 use App\Library\Changes;
 use App\Library\CircuitCard;
+use App\Library\CircuitFile;
 use App\Library\CircuitSheet;
 use App\Library\Layouts;
 use App\Library\NewRevision;
 use App\Library\Parts;
 use App\Library\Preview;
-use App\Library\Taught;
 use App\Models\Circuit;
 use App\Models\Right;
 use App\Shop\Search;
-use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\Format\Fact;
 use Aqbel\Core\Circuit\Format\Inherited;
@@ -38,7 +37,7 @@ final class CircuitController extends Controller
 
     private const LONGEST_SEARCH = 60;
 
-    private const MOST_BYTES = 1_000_000;
+    private const MOST_BYTES = 8_000_000;
 
     private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
 
@@ -135,11 +134,15 @@ final class CircuitController extends Controller
     }
 
     /** Stores a document as a new circuit, or as the next revision of one. */
-    public function store(Request $request, ?Circuit $circuit = null): RedirectResponse|Response
+    public function store(Request $request, CircuitImportController $import, ?Circuit $circuit = null): RedirectResponse|Response
     {
         self::only($request, Right::ChangeCircuits);
-        $document = self::decode(self::sent($request));
-        $document = self::withWhatItLearned($document, CircuitReader::read($document), strict: $circuit === null);
+        $sent = self::decode(self::sent($request));
+        if ($circuit === null && $request->file('file') !== null) {
+            return $import->bringIn(self::person($request), CircuitFile::read($sent));
+        }
+        CircuitReader::read($sent);
+        $document = $circuit === null ? CircuitFile::read($sent)[0] : $sent;
         $over = $request->integer('over');
         $stored = OneWriter::run(function () use ($request, $circuit, $document, $over): ?Circuit {
             $newest = $circuit?->newestRevision();
@@ -158,13 +161,19 @@ final class CircuitController extends Controller
 
     public function export(Circuit $circuit): Response
     {
-        $taught = MeasuredJobs::write(Taught::of($circuit)->jobs);
-        $document = $taught === [] ? $circuit->document : [...$circuit->document, MeasuredJobs::PART => ['jobs' => $taught]];
+        return self::file(CircuitFile::of($circuit), "{$circuit->key}-{$circuit->revision}.json");
+    }
 
-        return response(json_encode($document, self::AS_FILE)."\n", 200, [
-            'Content-Type' => 'application/json',
-            'Content-Disposition' => "attachment; filename=\"{$circuit->key}-{$circuit->revision}.json\"",
-        ]);
+    /** All circuits of the shop, to be brought in elsewhere. */
+    public function package(): Response
+    {
+        return self::file(CircuitFile::package(), 'circuits-'.now()->format('Y-m-d').'.json');
+    }
+
+    /** @param  array<mixed>  $data */
+    private static function file(array $data, string $name): Response
+    {
+        return response(json_encode($data, self::AS_FILE)."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
     }
 
     /** The elevation view on its own, with the styles it needs inside. */
@@ -176,29 +185,6 @@ final class CircuitController extends Controller
             'Content-Type' => 'image/svg+xml',
             'Content-Disposition' => "attachment; filename=\"{$circuit->key}.svg\"",
         ]);
-    }
-
-    /**
-     * Of what jobs measured elsewhere, volumes are kept and nothing else.
-     *
-     * @param  array<mixed>  $document
-     * @return array<mixed>
-     *
-     * @throws InvalidField on what came along and cannot be read, where it comes from outside
-     */
-    private static function withWhatItLearned(array $document, CoreCircuit $circuit, bool $strict): array
-    {
-        if (! isset($document[MeasuredJobs::PART])) {
-            return $document;
-        }
-        try {
-            $jobs = $strict ? MeasuredJobs::read(MeasuredJobs::part($document), $circuit) : MeasuredJobs::with($document, $circuit);
-        } catch (InvalidField $refused) {
-            throw $refused->within(MeasuredJobs::PART);
-        }
-        unset($document[MeasuredJobs::PART]);
-
-        return $jobs === [] ? $document : [...$document, MeasuredJobs::PART => ['jobs' => MeasuredJobs::write($jobs)]];
     }
 
     /**
@@ -245,7 +231,7 @@ final class CircuitController extends Controller
 
         return is_string($json) && $json !== ''
             ? $json
-            : throw new InvalidField('file', 'Choose an aqbel-circuit/1 file, at most 1 MB.');
+            : throw new InvalidField('file', 'Choose a file of a circuit, or of several, at most 8 MB.');
     }
 
     /**
@@ -258,7 +244,7 @@ final class CircuitController extends Controller
         if (strlen($json) > self::MOST_BYTES) {
             throw new InvalidField(
                 'file',
-                'The file is larger than 1 MB. A circuit is a few kilobytes; choose another file.',
+                'The file is larger than 8 MB. A circuit is a few kilobytes, a package of all a megabyte; choose another file.',
             );
         }
         try {

@@ -8,6 +8,7 @@
     </header>
     @if ($lead)
         <p><a class="button button-go" href="/circuits/make" data-key="n" data-key-label="New circuit">@icon('plus')New circuit</a></p>
+        <p><a href="/circuits/package.json" class="inline-flex min-h-11 items-center">All of them as one file</a></p>
         <form method="post" action="/circuits" enctype="multipart/form-data" class="import">
             @csrf
             <label for="file">Import an <a href="/formats/aqbel-circuit-1.schema.json">aqbel-circuit/1</a> file</label>
