@@ -17,4 +17,12 @@ final readonly class Difference
     public function __construct(public string $key, public string $part, public array $changes)
     {
     }
+
+    /** Which of its figures: “height, mm”; empty where the part is the figure. */
+    public function what(Change $change): string
+    {
+        [, $field] = [...explode(', ', $change->where, 2), ''];
+
+        return str_contains($this->part, $field) ? '' : preg_replace(['/^z, /', '/^x, /'], ['height, ', 'forward, '], $field).':';
+    }
 }

@@ -19,7 +19,7 @@
                     <label class="flex min-h-12 items-start gap-3">
                         <input type="checkbox" name="take[]" value="{{ $difference->key }}" class="mt-1 size-6 shrink-0">
                         <span><b>{{ $difference->part }}</b>
-                            @foreach ($difference->changes as $change)<span class="block">{{ str_contains($change->where, ', ') ? Str::afterLast($change->where, ', ') : '' }} ours <b class="num">{{ $change->was }}</b>, what came <b class="num">{{ $change->is }}</b></span>@endforeach
+                            @foreach ($difference->changes as $change)<span class="block">{{ $difference->what($change) }} ours <b class="num">{{ $change->was }}</b>, what came <b class="num">{{ $change->is }}</b></span>@endforeach
                         </span>
                     </label>
                 </li>
