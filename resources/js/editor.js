@@ -1,6 +1,7 @@
 // The circuit editor: one document in memory, edited by rows and by dragging; the core draws and predicts on the server.
 
 import { all, around, one } from './dom.js';
+import { connected, nearest, withPoint } from './drawing.js';
 
 const TABLES = {
     nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }) },
@@ -190,6 +191,43 @@ export function startEditor() {
             event.shiftKey ? go(after, before) : go(before, after);
         }
     });
+    // In the drawing: a point is put where somebody presses, two nodes are connected by pressing both.
+    let drawing = '';
+    let first = null;
+    const draw = (mode) => {
+        drawing = drawing === mode ? '' : mode;
+        first = null;
+        point.setAttribute('aria-pressed', String(drawing === 'point'));
+        connect.setAttribute('aria-pressed', String(drawing === 'connect'));
+        view.classList.toggle('cursor-crosshair', drawing !== '');
+    };
+    const point = button('Put a point on a hose', () => draw('point'));
+    const connect = button('Connect two nodes', () => draw('connect'));
+    const drawn = (made) => {
+        draw('');
+        if (made !== doc) {
+            doc = made;
+            render();
+            changed();
+        }
+    };
+    const pointAt = (id, share) => drawn(withPoint(doc, id, share, { node: freshId(doc.nodes, 'n'), passage: freshId(doc.passages, 'p'), port: freshId(doc.ports, 'q') }));
+    const meet = (id) => {
+        if (first === null) {
+            first = id;
+            connect.textContent = `Connect ${doc.nodes.find((node) => node.id === id)?.label ?? id} with…`;
+        } else {
+            const from = first;
+            connect.textContent = 'Connect two nodes';
+            drawn(connected(doc, from, id, freshId(doc.passages, 'p')));
+        }
+    };
+    /** Where the nodes stand on the screen. */
+    const places = () => new Map(all('[data-node]', SVGGraphicsElement, view).map((handle) => {
+        const box = handle.getBoundingClientRect();
+        return [handle.dataset.node, /** @type {[number, number]} */ ([box.x + box.width / 2, box.y + box.height / 2])];
+    }));
+
     // What goes with it is said before it goes.
     const remover = (list, item) => {
         const along = goingWith(doc, list, item.id).map((going) => going.label ?? going.id);
@@ -218,15 +256,15 @@ export function startEditor() {
     const render = () => {
         const open = new Set(all('details[open]', HTMLDetailsElement, rows).map((fold) => fold.dataset.section.split(',')[0]));
         const history = document.createElement('div');
-        history.className = 'flex gap-2';
-        history.append(undo, redo);
+        history.className = 'flex flex-wrap gap-2';
+        history.append(undo, redo, point, connect);
         rows.replaceChildren(history, ...vocabulary.circuit.map((fact) => input(doc, fact, 'document')));
         for (const [list, table] of Object.entries(TABLES)) {
             doc[list] ??= [];
             const items = doc[list].map((item, i) => {
                 const row = document.createElement('div');
                 row.className = 'editor-row';
-                row.append(...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)), button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), remover(list, item));
+                row.append(...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)), ...list === 'passages' ? [button('Point in its middle', () => pointAt(item.id, 0.5))] : [], button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), remover(list, item));
                 return row;
             });
             const add = button(`Add to ${table.title.toLowerCase()}`, () => { doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc)); render(); changed(); });
@@ -255,6 +293,11 @@ export function startEditor() {
     };
     view.addEventListener('keydown', (event) => {
         const id = around(event, '[data-node]', SVGElement)?.dataset.node;
+        if (id && drawing === 'connect' && event.key === 'Enter') {
+            event.preventDefault();
+            meet(id);
+            return;
+        }
         const step = event.shiftKey ? 1 : 10;
         const moves = { ArrowLeft: [step, 0], ArrowRight: [-step, 0], ArrowUp: [0, step], ArrowDown: [0, -step] };
         if (id && moves[event.key]) {
@@ -264,10 +307,20 @@ export function startEditor() {
     });
     view.addEventListener('pointerdown', (event) => {
         const handle = around(event, '[data-node]', SVGGraphicsElement);
+        if (drawing === 'point') {
+            event.preventDefault();
+            const hose = nearest(doc, places(), [event.clientX, event.clientY]);
+            hose && pointAt(hose.id, hose.share);
+            return;
+        }
         if (!handle) {
             return;
         }
         event.preventDefault();
+        if (drawing === 'connect') {
+            meet(handle.dataset.node);
+            return;
+        }
         const svg = handle.ownerSVGElement;
         const perMm = (svg.getBoundingClientRect().width / svg.viewBox.baseVal.width) * Number(svg.dataset.scale);
         const start = [event.clientX, event.clientY];

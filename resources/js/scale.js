@@ -9,9 +9,9 @@ const zeroed = new Map();
 
 /** @param {HTMLElement} place */
 async function weigh(place) {
-    const since = zeroed.get(place.dataset.scale);
+    const since = zeroed.get(place.dataset.weighs);
     try {
-        const response = await fetch(`${place.dataset.scale}${since === undefined ? '' : `?zeroed=${since}`}`, { headers: { Accept: 'application/json' }, cache: 'no-store' });
+        const response = await fetch(`${place.dataset.weighs}${since === undefined ? '' : `?zeroed=${since}`}`, { headers: { Accept: 'application/json' }, cache: 'no-store' });
         if (response.ok) {
             show(place, await response.json());
         }
@@ -63,18 +63,18 @@ function take(value) {
 }
 
 export function followScale() {
-    const look = () => document.hidden || all('[data-scale]', HTMLElement).forEach(weigh);
+    const look = () => document.hidden || all('[data-weighs]', HTMLElement).forEach(weigh);
     if (document.body.dataset.about !== undefined) {
         look();
         setInterval(look, ASK_MS);
     }
     document.addEventListener('click', (event) => {
-        const place = around(event, '[data-scale]', HTMLElement);
+        const place = around(event, '[data-weighs]', HTMLElement);
         const takes = around(event, '[data-scale-takes]', HTMLButtonElement);
         takes && take(takes.dataset.value ?? '');
         // What was taken is not taken again.
         if (place && (takes || around(event, '[data-scale-zero]', HTMLElement))) {
-            zeroed.set(place.dataset.scale, place.dataset.now);
+            zeroed.set(place.dataset.weighs, place.dataset.now);
             weigh(place);
         }
     });

@@ -96,6 +96,30 @@ final class CircuitTest extends BrowserTestCase
             (float) self::$browser->findElement(By::cssSelector('[data-capacity]'))->getAttribute('data-capacity'),
             1.0,
         );
+        // In the drawing: a point on a hose, and two nodes connected; both are taken back.
+        $document = fn (): array => json_decode((string) self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
+        $was = $document();
+        $fresh = $this->fresh();
+        $this->history('Put a point on a hose');
+        self::$browser->executeScript(<<<'JS'
+            const at = (id) => { const box = document.querySelector(`[data-node=${id}]`).getBoundingClientRect(); return [box.x + box.width / 2, box.y + box.height / 2]; };
+            const doc = JSON.parse(document.querySelector('[name=document]').value);
+            const hose = doc.passages.find((one) => one.from === 'hot_rise' || one.to === 'hot_rise');
+            const [a, b] = [at(hose.from), at(hose.to)];
+            document.querySelector('[data-preview] svg').dispatchEvent(new PointerEvent('pointerdown', { bubbles: true, clientX: (a[0] + b[0]) / 2, clientY: (a[1] + b[1]) / 2 }));
+            JS);
+        $this->waitForPreview($fresh);
+        self::assertCount(count($was['ports']) + 1, $document()['ports']);
+        self::assertEqualsWithDelta(array_sum(array_column($was['passages'], 'volume_ml')), array_sum(array_column($document()['passages'], 'volume_ml')), 0.2);
+        $this->history('Undo');
+        $this->history('Connect two nodes');
+        $fresh = $this->fresh();
+        self::$browser->executeScript("for (const id of ['hot_rise', arguments[0]]) { document.querySelector(`[data-node=\${id}]`).dispatchEvent(new PointerEvent('pointerdown', { bubbles: true })); }", [$was['nodes'][0]['id']]);
+        $this->waitForPreview($fresh);
+        self::assertCount(count($was['passages']) + 1, $document()['passages']);
+        $fresh = $this->fresh();
+        $this->history('Undo');
+        $this->waitForPreview($fresh);
         // What came with the layout is marked until somebody types it, or says that it is right.
         self::$browser->executeScript('document.querySelector("[data-looked=neck]").click()');
         $marked = json_decode((string) self::$browser->findElement(By::name('document'))->getAttribute('value'), true);

@@ -4,6 +4,7 @@ import test from 'node:test';
 
 import { lineOf, readLines } from '../../resources/js/cable.js';
 import { countdown } from '../../resources/js/clocks.js';
+import { connected, nearest, withPoint } from '../../resources/js/drawing.js';
 import { freshId, goingWith, listed, scaledTo, without } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
 import { placeAt } from '../../resources/js/order.js';
@@ -198,4 +199,24 @@ test('lines of a cable are cut where they end, whatever came in one piece', asyn
     const said = [];
     await readLines(from, (line) => said.push(line));
     assert.deepEqual(said, ['41 05 7B', '41 0C 0D 48', 'coolant_c 88.2 °C']);
+});
+
+test('a point is put on the hose that is nearest, and what it holds is shared', () => {
+    const doc = {
+        nodes: [{ id: 'a', x_mm: 0, z_mm: 100 }, { id: 'b', x_mm: 200, z_mm: 300 }, { id: 'c', x_mm: 400, z_mm: 300 }],
+        passages: [{ id: 'ab', from: 'a', to: 'b', volume_ml: 400, kind: 'hose', label: 'Lower hose', parts: ['clamp'] }, { id: 'bc', from: 'b', to: 'c', volume_ml: 50, kind: 'line' }],
+        gates: [{ id: 'g', passage: 'ab' }], ports: [{ id: 'p', node: 'a' }], covers: [],
+    };
+    const places = new Map([['a', [0, 0]], ['b', [100, 0]], ['c', [100, 200]]]);
+    assert.deepEqual(nearest(doc, places, [25, 10]), { id: 'ab', share: 0.25 });
+    assert.equal(nearest(doc, places, [500, 500]), null, 'nothing was meant');
+    const made = withPoint(doc, 'ab', 0.25, { node: 'n', passage: 'p2', port: 'q' });
+    assert.deepEqual(made.nodes[3], { id: 'n', x_mm: 50, z_mm: 150, label: 'on Lower hose', known_by: 'layout' });
+    assert.deepEqual(made.passages.map((one) => [one.id, one.from, one.to, one.volume_ml]), [['ab', 'a', 'n', 100], ['p2', 'n', 'b', 300], ['bc', 'b', 'c', 50]]);
+    assert.equal(made.passages[1].parts, undefined, 'a clamp is used up once');
+    assert.deepEqual(made.ports[1], { id: 'q', node: 'n', kind: 'bleed', label: 'new point' });
+    assert.equal(doc.passages.length, 2, 'the document itself stays');
+    assert.equal(connected(doc, 'a', 'c', 'ac').passages.length, 3);
+    assert.equal(connected(doc, 'b', 'a', 'x'), doc, 'connected already');
+    assert.equal(connected(doc, 'a', 'a', 'x'), doc);
 });
