@@ -85,12 +85,25 @@ final readonly class Choices
         return $this->but($this->school, $this->drains, $this->targetFraction, $this->frostC, $rules);
     }
 
-    /** @param  list<string>  $drains */
-    private function but(string $school, array $drains, float $targetFraction, ?float $frostC, ?HouseRules $rules = null): self
+    /** The same work somewhere else: limits, boiling, the vacuum’s target and the cool-down follow. */
+    public function standing(float $elevationM, Shelter $shelter): self
     {
+        return $this->but($this->school, $this->drains, $this->targetFraction, $this->frostC, null, $elevationM, $shelter);
+    }
+
+    /** @param  list<string>  $drains */
+    private function but(
+        string $school,
+        array $drains,
+        float $targetFraction,
+        ?float $frostC,
+        ?HouseRules $rules = null,
+        ?float $elevationM = null,
+        ?Shelter $shelter = null,
+    ): self {
         return new self(
-            $this->jobKind, $this->complaint, $school, $this->opened, $drains, $this->elevationM, $this->noseLiftMm, $targetFraction,
-            $this->cureMinutes, $rules ?? $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left, $this->shelter,
+            $this->jobKind, $this->complaint, $school, $this->opened, $drains, $elevationM ?? $this->elevationM, $this->noseLiftMm, $targetFraction,
+            $this->cureMinutes, $rules ?? $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left, $shelter ?? $this->shelter,
         );
     }
 

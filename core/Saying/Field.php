@@ -340,7 +340,7 @@ final readonly class Field
     {
         $unit = $this->assumedUnit($units);
         try {
-            $typed = Typed::parse(mb_substr($text, 0, 40), $unit);
+            $typed = Typed::parse(mb_substr($unit === Unit::Metre ? self::ungrouped($text) : $text, 0, 40), $unit);
         } catch (\InvalidArgumentException $problem) {
             throw $this->invalid($problem->getMessage());
         }
@@ -355,6 +355,12 @@ final readonly class Field
         }
 
         return [$typed->base, $typed->text];
+    }
+
+    /** “1,420 m” is no metre and a half: nobody tells to the millimetre how high a place lies. */
+    private static function ungrouped(string $text): string
+    {
+        return (string) preg_replace('/(?<=\d)[.,](?=\d{3}(?:\D|$))/u', '', $text);
     }
 
     private static function lowerFirst(string $text): string

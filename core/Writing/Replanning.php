@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Writing;
 
+use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Closing;
 use Aqbel\Core\Job\Does;
@@ -14,11 +15,13 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\RestKept;
+use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\OnTheWay;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Steps\AnyTime\Replan;
@@ -36,6 +39,12 @@ final readonly class Replanning
 
     /** Shares nearer than this are the same. */
     private const SAME = 0.0005;
+
+    private const SAME_M = 1.0;
+
+    private const LOWEST_MM = -400_000.0;
+
+    private const HIGHEST_MM = 5_000_000.0;
 
     public function __construct(private StepCatalogue $kinds, private Planner $planner)
     {
@@ -61,8 +70,40 @@ final readonly class Replanning
         return Field::fraction(Replan::TARGET, 'Glycol wanted', 0.0, self::MOST_GLYCOL);
     }
 
+    /** @return list<Field> where it stands now */
+    public static function placeFields(): array
+    {
+        $shelters = array_combine(array_column(Shelter::cases(), 'value'), array_map(fn (Shelter $shelter) => $shelter->label(), Shelter::cases()));
+
+        return [
+            Field::length(Replan::ELEVATION, 'Elevation above sea level', self::LOWEST_MM, self::HIGHEST_MM)->in(Unit::Metre)->optional(),
+            Field::choice(Replan::SHELTER, 'Around the engine while it cools', $shelters, Shelter::Open->value),
+        ];
+    }
+
     /**
-     * @param  array<mixed>  $raw  as typed: `school`, `target`, `why`; what is not said stays as it is
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField
+     */
+    private static function placed(Choices $choices, array $raw, UnitSystem $units): Choices
+    {
+        [$elevation] = self::placeFields();
+        $typed = is_string($raw[Replan::ELEVATION] ?? null) ? trim($raw[Replan::ELEVATION]) : '';
+        $mm = $typed === '' ? null : $elevation->read($typed, $units)[0];
+        $shelter = is_string($raw[Replan::SHELTER] ?? null) ? Shelter::tryFrom($raw[Replan::SHELTER]) : null;
+
+        return $choices->standing(is_float($mm) ? round($mm / 1000.0, 1) : $choices->elevationM, $shelter ?? $choices->shelter);
+    }
+
+    /** Metres nearer than this are the same place. */
+    private static function isElsewhere(Choices $from, Choices $to): bool
+    {
+        return abs($from->elevationM - $to->elevationM) >= self::SAME_M || $from->shelter !== $to->shelter;
+    }
+
+    /**
+     * @param  array<mixed>  $raw  as typed: `school`, `target`, `elevation`, `shelter`, `why`; what is not said stays as it is
      *
      * @throws InvalidField
      */
@@ -78,10 +119,12 @@ final readonly class Replanning
         $other = abs($target - $old->choices->targetFraction) > self::SAME;
         $turns = $school->id() !== $old->school->id();
         $this->assertMayTurn($at, $turns);
-        if (! $other && ! $turns) {
-            throw new InvalidField(Replan::SCHOOL, 'It goes that way already. Choose another way of filling, or another mixture.');
+        $placed = self::placed($old->choices, $raw, $at->units);
+        $moved = self::isElsewhere($old->choices, $placed);
+        if (! $other && ! $turns && ! $moved) {
+            throw new InvalidField(Replan::SCHOOL, 'It goes that way already. Choose another way of filling, another mixture, or another place.');
         }
-        $choices = $old->choices->with($school->id());
+        $choices = $placed->with($school->id());
         $planned = $this->planner->plan($at->circuit(), $other ? $choices->aimingAt($target) : $choices);
         $way = $turns ? new OnTheWay($at->job, $at->step, $planned, $at->now) : null;
         $mixAgain = $other && self::isMixed($at->job) && ! self::isPoured($at->job)
@@ -92,13 +135,14 @@ final readonly class Replanning
         $said = implode(', ', array_filter([
             'by '.lcfirst($school->label()),
             $other ? "to {$at->say($target, Unit::Percent)} glycol" : null,
+            $moved ? 'at '.round($placed->elevationM).' m, '.lcfirst($placed->shelter->label()) : null,
         ]));
 
         return new NewLine(
             $at->step->id,
             Lines::Replan->value,
             Closing::leaving(new Values([
-                Replan::SCHOOL => $school->id(), Replan::TARGET => $target, Replan::SAID => $said,
+                Replan::SCHOOL => $school->id(), Replan::TARGET => $target, Replan::ELEVATION => $placed->elevationM * 1000.0, Replan::SHELTER => $placed->shelter->value, Replan::SAID => $said,
                 Replan::WHY => mb_substr($text(Replan::WHY), 0, 300),
             ]), $leaves),
             planned: $planned->following(self::inFront($at, $way?->steps() ?? array_values($at->job->steps), $missing, $leaves)),

@@ -6,7 +6,11 @@ namespace Tests\Feature;
 
 use App\Models\Circuit;
 use App\Models\Job;
+use Aqbel\Core\Heat\Shelter;
+use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Plan\Plan;
+use Illuminate\Support\Str;
 
 /** Work that changes in the middle, over HTTP: kept as it is sent, told when it cannot be, and never a 500. */
 final class OnTheWayTest extends ShopTestCase
@@ -92,5 +96,22 @@ final class OnTheWayTest extends ShopTestCase
         self::assertLessThan($drained, $line->at);
         self::assertFalse($line->closes());
         $this->get("/jobs/{$job->id}?step=drain:left_plug")->assertOk()->assertSee('Something was forgotten here');
+    }
+
+    public function test_the_place_of_a_job_is_changed_in_the_middle_of_it_and_its_limits_follow(): void
+    {
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until('heat_cycle:1');
+        $limit = fn (): float => StopLimitAtNeck::of($job->refresh()->state()->at($job->state()->steps['heat_cycle:1'], now()->getTimestamp()), Neck::Open)->limit->degC();
+        $before = $limit();
+        $this->actingAs($this->imre)->get("/jobs/{$job->id}/manage")->assertOk()->assertSee('Elevation above sea level')->assertSee('1420');
+        $go = fn (array $more) => $this->from("/jobs/{$job->id}/manage")->post("/jobs/{$job->id}/another-way", ['key' => (string) Str::uuid(), 'why' => 'towed', ...$more]);
+        $go(['elevation' => '1420', 'shelter' => 'open'])->assertSessionHasErrors('school');
+        $go(['elevation' => '12000'])->assertSessionHasErrors('elevation');
+        self::assertSame($before, $limit());
+        $go(['elevation' => '3,000 m', 'shelter' => 'wind'])->assertSessionHasNoErrors();
+        self::assertLessThan($before - 3.0, $limit(), 'water boils lower up there');
+        self::assertSame([3000.0, Shelter::Wind], [Plan::of($job->state())->choices->elevationM, Plan::of($job->state())->choices->shelter]);
+        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('at 3000 m, in the wind');
     }
 }

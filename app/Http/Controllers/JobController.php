@@ -19,6 +19,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
@@ -56,6 +57,7 @@ final class JobController extends JournalController
         return view('run.manage', [
             'job' => $job,
             'school' => Field::choice('school', 'Fill by', $replanning->schools($state), Plan::of($state)->school->id()),
+            'place' => self::placedNow(Plan::of($state)->choices),
             'target' => Replanning::targetField()->preset(Plan::of($state)->choices->targetFraction),
             'units' => self::person($request)->units,
             'feeds' => Feed::query()->sending()->where('job_id', $job->id)->whereNull('stand_in')->get(),
@@ -84,9 +86,17 @@ final class JobController extends JournalController
     }
 
     /** Another school, or another mixture, from the step in hand on. */
+    /** @return list<Field> with what holds now as it stands */
+    private static function placedNow(Choices $choices): array
+    {
+        [$elevation, $shelter] = Replanning::placeFields();
+
+        return [$elevation->preset(1000.0 * $choices->elevationM), Field::choice($shelter->name, $shelter->label, $shelter->choices, $choices->shelter->value)];
+    }
+
     public function anotherWay(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->planAnew($request->only(['school', 'target', 'why'])));
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->planAnew($request->only(['school', 'target', 'elevation', 'shelter', 'why'])));
     }
 
     /** Nothing happens until then; the next entry wakes it. */

@@ -16,6 +16,10 @@ final class Replan extends AnyTime
 
     public const TARGET = 'target';
 
+    public const ELEVATION = 'elevation';
+
+    public const SHELTER = 'shelter';
+
     public const SAID = 'said';
 
     public const WHY = 'why';

@@ -52,6 +52,7 @@
             <div class="fields">
                 @include('layouts.field', ['field' => $school, 'units' => $units, 'value' => null, 'prefix' => '', 'bare' => true])
                 @include('layouts.field', ['field' => $target, 'units' => $units, 'value' => null, 'prefix' => '', 'bare' => true])
+                @foreach ($place as $field)@include('layouts.field', ['field' => $field, 'units' => $units, 'value' => null, 'prefix' => '', 'bare' => true])@endforeach
                 <x-input name="why" label="Why, for the record"/>
             </div>
             <button class="button">Go on this way</button>
