@@ -8,6 +8,7 @@ use App\Models\Feed;
 use App\Models\Job;
 use Aqbel\Core\Instruments\ChannelKind;
 use Aqbel\Core\Instruments\ScaleRead;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 
@@ -27,7 +28,7 @@ final class Scale
 
     /**
      * @param  ?int  $zeroedMs  since when somebody wants it weighed, Unix ms
-     * @return ?array{kg: string, takes: string, value: string, still: bool} null where nothing was weighed lately
+     * @return ?array{kg: string, takes?: string, value?: string, still?: bool} null where nothing was weighed lately
      */
     public static function now(Job $job, UnitSystem $units, int $nowMs, ?int $zeroedMs): ?array
     {
@@ -39,8 +40,11 @@ final class Scale
         $points = SeriesStore::stretch($job->id, $nowMs - self::LONGEST_MS, $nowMs + 1_000)[ChannelKind::Weight->value] ?? [];
         $read = ScaleRead::of($state->at($step, intdiv($nowMs, 1000), $units), $points, $zeroedMs === null ? null : $zeroedMs / 1000.0);
 
-        return $read === null ? null : [
-            'kg' => number_format($read->kg, 2).' kg', 'takes' => $units->format($read->ml, Dimension::Volume), 'value' => $units->format($read->ml, Dimension::Volume, false), 'still' => $read->isStill,
-        ];
+        // A bucket that is lifted off has let nothing out of the circuit.
+        $isTaken = $read !== null && ($read->came || $step->stage !== Stage::Drain);
+
+        return $read === null ? null : ['kg' => number_format($read->kg, 2).' kg'] + (! $isTaken ? [] : [
+            'takes' => $units->format($read->ml, Dimension::Volume), 'value' => $units->format($read->ml, Dimension::Volume, false), 'still' => $read->isStill,
+        ]);
     }
 }

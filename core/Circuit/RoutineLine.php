@@ -12,6 +12,8 @@ final readonly class RoutineLine
 
     private const STARTS_NOT = '/\b(?:not|never|without)\b/iu';
 
+    private const STOPS = '/\b(?:off|stop|shut)\w*\b[^.,;]*\b(?:engine|it)\b|\b(?:engine|ignition)\b[^.,;]*\b(?:off|stop)/iu';
+
     /**
      * @param  string  $text  as it is typed, without the name of its part
      * @param  float  $minutes  until the next line; 0 where it is done at once
@@ -36,6 +38,17 @@ final readonly class RoutineLine
             preg_match(self::STARTS, $line) === 1 && preg_match(self::STARTS_NOT, $line) === 0 => new self($line, $minutes, RoutinePart::Run, ''),
             default => new self($line, $minutes, RoutinePart::Free, ''),
         };
+    }
+
+    public function stopsTheEngine(): bool
+    {
+        return preg_match(self::STOPS, $this->text) === 1;
+    }
+
+    /** The same line with what is done meanwhile. */
+    public function and(self $other): self
+    {
+        return new self(trim("{$this->text}; {$other->text}", '; '), $this->minutes, $this->part, $this->point);
     }
 
     /** The bleed point it means; null where it means none that there is. */

@@ -24,7 +24,8 @@ final readonly class ScaleRead
 
     private const OLD_S = 60.0;
 
-    private function __construct(public float $kg, public float $ml, public bool $isStill)
+    /** @param  bool  $came  into the bucket; else out of it */
+    private function __construct(public float $kg, public float $ml, public bool $isStill, public bool $came)
     {
     }
 
@@ -50,7 +51,7 @@ final readonly class ScaleRead
         $fraction = $delta < 0.0 ? Bucket::fraction($at) : $at->job->ledger()->fraction() ?? $at->facts()->targetFraction;
         $density = (new Mixture($at->facts()->base, $fraction))->density(Temperature::celsius(self::USUAL_C));
 
-        return new self($kg, abs($delta) / $density * 1.0e6, max($lately) - min($lately) <= self::STILL_KG);
+        return new self($kg, abs($delta) / $density * 1.0e6, max($lately) - min($lately) <= self::STILL_KG, $delta >= 0.0);
     }
 
     /** What was weighed once is not weighed again; what stood there before this step was another's. */

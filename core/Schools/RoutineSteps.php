@@ -78,7 +78,7 @@ final readonly class RoutineSteps
     public function rounds(): ?array
     {
         [$steps, $round] = [[], 0];
-        foreach ($this->grouped($this->hot) as $lines) {
+        foreach ($this->grouped($this->whileItRuns()) as $lines) {
             $line = $lines[0];
             $round += $line->part === RoutinePart::Run ? 1 : 0;
             $port = $line->port($this->circuit);
@@ -100,6 +100,26 @@ final readonly class RoutineSteps
         }
 
         return $round === 0 ? null : $steps;
+    }
+
+    /**
+     * What stands behind a run, until something says that the engine is off, is done while it runs: it is said with it.
+     *
+     * @return list<RoutineLine>
+     */
+    private function whileItRuns(): array
+    {
+        [$lines, $runs] = [[], false];
+        foreach ($this->hot as $line) {
+            $runs = $line->part === RoutinePart::Run || ($runs && $line->part === RoutinePart::Free && ! $line->stopsTheEngine());
+            if ($runs && $line->part === RoutinePart::Free) {
+                $lines[] = array_pop($lines)?->and($line) ?? $line;
+            } else {
+                $lines[] = $line;
+            }
+        }
+
+        return $lines;
     }
 
     /**

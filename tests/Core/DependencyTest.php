@@ -48,7 +48,7 @@ final class DependencyTest extends TestCase
             'Job',
             'Plan',
         ],
-        'Writing' => ['Quantity', 'Saying', 'Job', 'Observed', 'Judged', 'Plan', 'Steps', 'Steps/AnyTime'],
+        'Writing' => ['Heat', 'Quantity', 'Saying', 'Job', 'Observed', 'Judged', 'Plan', 'Steps', 'Steps/AnyTime'],
         'Visits' => ['Quantity', 'Matter', 'Heat', 'Circuit', 'Saying', 'Job', 'Plan', 'Observed', 'Judged'],
         'Day' => [],
         'Learned' => ['Circuit', 'Flow', 'Heat', 'Job', 'Observed', 'Judged', 'Plan'],

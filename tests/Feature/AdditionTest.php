@@ -40,16 +40,16 @@ final class AdditionTest extends ShopTestCase
     {
         $this->get("/circuits/{$this->circuit->id}/add?vehicle={$this->vehicle->id}")->assertOk()->assertSee('Its own routine')->assertSee('data-adds="fill: to the mark"', false)->assertSee('SKP 114');
         $point = array_values(array_filter($this->circuit->document['ports'], fn (array $port) => $port['kind'] === 'bleed'))[0];
-        $routine = "Heater on full\n\nfill: to the mark\r\nbleed {$point['label']}: a turn\nrun: until the fan turns\nLet it stand 5 min\nlevel: to the mark\n";
+        $routine = "Heater on full\n\nfill: to the mark\r\nbleed {$point['label']}: a turn\nrun: until the fan turns\nRevs at 2,000\nEngine off, let it stand 5 min\nlevel: to the mark\n";
         $this->add(['what' => 'routine', 'routine' => $routine, 'vehicle' => (string) $this->vehicle->id])->assertRedirect("/jobs/new?vehicle={$this->vehicle->id}");
-        self::assertSame(['Heater on full', 'fill: to the mark', "bleed {$point['label']}: a turn", 'run: until the fan turns', 'Let it stand 5 min', 'level: to the mark'], $this->newest()->document['facts']['routine']);
+        self::assertSame(['Heater on full', 'fill: to the mark', "bleed {$point['label']}: a turn", 'run: until the fan turns', 'Revs at 2,000', 'Engine off, let it stand 5 min', 'level: to the mark'], $this->newest()->document['facts']['routine']);
         $job = $this->plan('SKP 114', 'manual');
         $ids = array_map(fn (Step $step) => $step->id, Plan::of($job->state())->steps);
         $from = (int) array_search('routine', $ids, true);
         self::assertSame(['routine', 'fill_level', "bleed:{$point['id']}"], array_slice($ids, $from, 3));
         self::assertContains('routine:hot1', $ids);
         $this->walk($job)->until('heat_cycle:1');
-        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('The routine says: until the fan turns');
+        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('The routine says: until the fan turns; Revs at 2,000');
         foreach (['' => '', 'a' => "bleed bath plug: a turn\n", 'b' => str_repeat("Wait 1 min\n", 31)] as $bad) {
             $this->add(['what' => 'routine', 'routine' => $bad])->assertSessionHasErrors('routine');
         }

@@ -357,6 +357,8 @@ final class FeedTest extends ShopTestCase
         $now = now()->getTimestamp();
         $this->send($feed->refresh(), ["weight_kg,{$now},9.4"])->assertOk();
         self::assertFalse($scale()->json('still'), 'a hand on it');
+        $weigh(0.0);
+        self::assertArrayNotHasKey('takes', (array) $scale()->json(), 'the bucket was lifted off');
         Carbon::setTestNow(now()->addMinutes(5));
         self::assertArrayNotHasKey('kg', (array) $scale()->json(), 'nothing was weighed lately');
     }
