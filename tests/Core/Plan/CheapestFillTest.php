@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Plan\CheapestFill;
@@ -65,6 +66,25 @@ final class CheapestFillTest extends TestCase
         self::assertEqualsWithDelta(min($sure === [] ? $unsure : $sure), $found->minutes, 1.0e-6);
         self::assertSame($sure !== [], $found->airHighMl <= $limit);
         self::assertEqualsWithDelta($fills->of($found->pour)->airMl, $found->airMl, 1.0e-9);
+    }
+
+    public function test_of_more_than_three_points_each_alone_and_all_together_are_tried(): void
+    {
+        $document = Demo::document('rescue-ambulance');
+        $low = array_values(array_filter($document['ports'], fn (array $port) => $port['kind'] === 'drain'))[0]['node'];
+        $found = function (int $more) use ($document, $low): ?CheapestFill {
+            foreach (range(1, max(1, $more)) as $i) {
+                $more > 0 && $document['ports'][] = ['id' => "useless{$i}", 'node' => $low, 'kind' => 'bleed', 'label' => "Useless {$i}"];
+            }
+            $circuit = CircuitReader::read($document);
+            // So much air may stay that both of its own points do, and neither alone.
+            $choices = new Choices(JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules(airShare: 0.035), []);
+
+            return CheapestFill::of($circuit, $choices, new Simulations($circuit, $choices->atmosphere()->pressure->kPa()));
+        };
+        self::assertCount(2, $found(0)->pour->open ?? []);
+        self::assertCount(2, $found(1)->pour->open ?? [], 'of three, any two');
+        self::assertCount(4, $found(2)->pour->open ?? [], 'of four, all');
     }
 
     /**
