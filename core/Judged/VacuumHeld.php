@@ -6,6 +6,7 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Source;
 use Aqbel\Core\Observed\HoldLengthSet;
 use Aqbel\Core\Observed\HoldRestarted;
 use Aqbel\Core\Observed\NeedleRead;
@@ -32,15 +33,25 @@ final readonly class VacuumHeld implements Judgement
     /** From so long on it is a test, and no glance, s (common practice, no source). */
     private const TEST_S = 600.0;
 
+    /** An instrument shows so much more finely than a needle, inHg (common practice, no source). */
+    private const BY_INSTRUMENT_IN_HG = 0.1;
+
+    /** No hold ends sooner, whatever shows it, s; nor by fewer readings than these (common practice, no source). */
+    private const SOONEST_S = 240.0;
+
+    private const FEWEST = 5;
+
     /**
      * @param  non-empty-list<NeedleRead>  $readings  since the valve was closed
-     * @param  bool  $over  whether it was held, and read, to its end
+     * @param  bool  $over  whether it was held, and read, to its end, or shown by an instrument that no longer hold would tell more
+     * @param  bool  $early  whether it is over before its time
      */
     private function __construct(
         public VacuumHold $hold,
         public array $readings,
         public float $seconds,
         public bool $over,
+        public bool $early,
         private bool $ownReading,
     ) {
     }
@@ -69,7 +80,32 @@ final readonly class VacuumHeld implements Judgement
         $last = $readings[count($readings) - 1];
         $hold = new VacuumHold($air, Volume::millilitres(self::voidMl($at)), $points, Gauge::resolution($at), self::target($at));
 
-        return new self($hold, $readings, $seconds, $last->at() - $readings[0]->at() >= $seconds, $at->observed(NeedleRead::class) !== []);
+        $held = $last->at() - $readings[0]->at() >= $seconds;
+        $early = ! $held && self::isShown($at, $hold, $readings, $points, $seconds);
+
+        return new self($hold, $readings, $seconds, $held || $early, $early, $at->observed(NeedleRead::class) !== []);
+    }
+
+    /**
+     * Whether an instrument has shown already what a needle would at the end: tight by both, and no leak left open that the whole hold
+     * by hand would close out.
+     *
+     * @param  list<NeedleRead>  $readings
+     * @param  list<GaugeReading>  $points
+     */
+    private static function isShown(Situation $at, VacuumHold $byHand, array $readings, array $points, float $seconds): bool
+    {
+        $byInstrument = count(array_filter($readings, fn (NeedleRead $read) => $read->told()->source === Source::Instrument));
+        $gone = $points[count($points) - 1]->second;
+        if ($byInstrument < max(self::FEWEST, count($readings) - 1) || $gone < self::SOONEST_S || $byHand->verdict !== HoldVerdict::Tight) {
+            return false;
+        }
+        $fine = new VacuumHold(Gauge::air($at), Volume::millilitres(self::voidMl($at)), $points, Pressure::inchesOfMercury(self::BY_INSTRUMENT_IN_HG), self::target($at));
+        $bound = $fine->boundMlPerMinute();
+        // What the shop's needle can show at all over the whole hold.
+        $wanted = ($byHand->detectableMlPerMinute() ?? 0.0) * $gone / $seconds;
+
+        return $fine->verdict === HoldVerdict::Tight && $bound !== null && $bound <= $wanted;
     }
 
     /** @return list<NeedleRead> */

@@ -167,7 +167,8 @@ final class Hold extends StepKind
             HoldVerdict::Tight => Verdict::pass(
                 'tight',
                 'Tight so far',
-                "{$hold->reason} {$this->bound($at, $hold)}",
+                "{$hold->reason} {$this->bound($at, $hold)}".($this->judgement($at)->early
+                    ? ' The instrument shows it as surely as the whole hold would by hand: it may end here.' : ''),
             ),
             HoldVerdict::Leak => Verdict::stop(
                 'leak',
