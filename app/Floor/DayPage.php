@@ -104,6 +104,18 @@ final readonly class DayPage
         return array_values(array_filter($this->plan->slots, fn (Slot $slot) => $slot->person === $person && $slot->fromMin < self::HOURS * 60.0));
     }
 
+    /** @return array<array-key, list<DaySpan>> hands and clocks by job, as they are planned */
+    public function spans(): array
+    {
+        $spans = [];
+        foreach ($this->plan->slots as $slot) {
+            $spans[$slot->job][] = new DaySpan($slot->fromMin, $slot->toMin, mb_substr($slot->person, 0, 1));
+            $slot->task->waitMin > 0.0 && $spans[$slot->job][] = new DaySpan($slot->toMin, $slot->untilMin(), '');
+        }
+
+        return $spans;
+    }
+
     public function title(Slot $slot): string
     {
         return $this->titles[$slot->job][$slot->task->step] ?? $slot->task->step;

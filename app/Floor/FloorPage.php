@@ -9,15 +9,19 @@ use App\Models\Vehicle;
 use App\Shop\Readiness;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Contracts\Pagination\Paginator;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /** All open jobs by when hands are needed next, and the hours ahead as lanes. */
 final readonly class FloorPage
 {
     private const ON_A_PAGE = 60;
+
+    private const KEPT_S = 120;
 
     /**
      * @param  list<FloorJob>  $waiting  of this page, on a clock, the one that lets go last first
@@ -56,7 +60,15 @@ final readonly class FloorPage
         $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
         $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 
-        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now), $all, $onClock, $found);
+        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now, self::planned($now)), $all, $onClock, $found);
+    }
+
+    /** @return array<array-key, list<DaySpan>> the day as it is planned, worked out once for what has happened until this minute */
+    private static function planned(int $now): array
+    {
+        $tick = app(TickSeen::class)->of(Tick::SHOP);
+
+        return $tick === '' ? [] : Cache::remember('floor.day.'.sha1($tick.'|'.intdiv($now, 60)), self::KEPT_S, fn (): array => (new DayPage(app(StepCatalogue::class), $now))->spans());
     }
 
     private static function open(): Builder

@@ -59,7 +59,7 @@ final class InstrumentsTest extends BrowserTestCase
 
     public function test_a_cable_at_the_tablet_goes_through_the_same_door(): void
     {
-        $this->start('SKP 660');
+        $this->start('SKP 208');
         self::$browser->executeScript('document.querySelectorAll("#instruments > details").forEach((d) => { d.open = true; })');
         $this->press('Make an address');
         $this->until(fn () => $this->has('[data-series]'));

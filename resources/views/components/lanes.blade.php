@@ -13,10 +13,11 @@
                 @foreach ($row['spans'] as $span)
                     <rect x="{{ $span['x'] }}" y="{{ $span['y'] }}" width="{{ $span['width'] }}" height="{{ $span['hands'] ? 20 : 4 }}"
                         class="{{ $span['hands'] ? 'lane-hands' : 'lane-wait' }}"/>
+                    @if ($span['who'] !== '')<text x="{{ $span['x'] + 4 }}" y="{{ $span['y'] + 15 }}" class="fill-panel text-[13px] font-semibold">{{ $span['who'] }}</text>@endif
                 @endforeach
             @endforeach
             <line x1="{{ $chart::LEFT }}" x2="{{ $chart::LEFT }}" y1="4" y2="{{ $chart->height() }}" class="lane-now"/>
         </svg>
     </div>
-    <p class="help"><span class="key-swatch key-hands"></span> hands on &nbsp; <span class="key-swatch key-wait"></span> waiting</p>
+    <p class="help"><span class="key-swatch key-hands"></span> somebody at it, by first letter &nbsp; <span class="key-swatch key-wait"></span> waiting</p>
 </section>
