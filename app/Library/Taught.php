@@ -34,7 +34,7 @@ final readonly class Taught
     public static function of(Model $model): self
     {
         $signed = Job::query()->whereNotNull('signed_at')->whereIn('circuit_id', Model::query()->where('key', $model->key)->select('id'))
-            ->with('circuit')->latest('signed_at')->limit(self::MOST_JOBS)->get();
+            ->with('circuit')->latest('signed_at')->latest('id')->limit(self::MOST_JOBS)->get();
         [$jobs, $numbers, $leftOut, $besides] = [[], [], [], []];
         foreach ($signed as $job) {
             $told = Cache::remember("measured.{$job->id}", self::KEPT_S, fn (): MeasuredJob|LeftOut => FromJob::of($job->state()));

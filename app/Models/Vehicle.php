@@ -105,7 +105,7 @@ class Vehicle extends Model
      */
     public function lastJob(): ?LastJob
     {
-        $job = Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')
+        $job = Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')->latest('id')
             ->select(
                 [
                     'id',

@@ -77,7 +77,7 @@ final class Facts
     /** Of the job before on the same vehicle, which may have come back by this one. */
     public static function forgetBefore(Job $job): void
     {
-        $before = Job::query()->where('vehicle_id', $job->vehicle_id)->where('id', '<', $job->id)->whereNotNull('signed_at')->latest('signed_at')->value('id');
+        $before = Job::query()->where('vehicle_id', $job->vehicle_id)->where('id', '<', $job->id)->whereNotNull('signed_at')->latest('signed_at')->latest('id')->value('id');
         $before === null || self::forget((int) $before);
     }
 

@@ -61,7 +61,7 @@ final readonly class HowWell
     private static function signed(): array
     {
         return array_values(DB::table('jobs')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')->whereNotNull('signed_at')->whereNull('jobs.document')
-            ->orderByDesc('signed_at')->limit(self::MOST_JOBS)->get(['jobs.id', 'signed_at', 'circuit_id', 'key', 'name'])->all());
+            ->orderByDesc('signed_at')->orderByDesc('jobs.id')->limit(self::MOST_JOBS)->get(['jobs.id', 'signed_at', 'circuit_id', 'key', 'name'])->all());
     }
 
     public function __construct(private UnitSystem $units)

@@ -133,7 +133,7 @@ final readonly class RecordSheet
     {
         $rows = [];
         foreach ($this->state->ledger()->lines as $line) {
-            $rows[] = [$line->label, $this->volume($line->ml), "± {$this->volume($line->plusMinusMl)}"];
+            $rows[] = [$line->label, $this->volume($line->ml), "± {$this->volume($line->toldWithinMl())}"];
         }
 
         return $rows;

@@ -43,7 +43,7 @@ final readonly class NextDue
         $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')
             ->where(fn (Builder $jobs) => $jobs->whereJsonLength('plan->choices->drains', '>', 0)->orWhere('plan->choices->content', Compatibility::Nothing->value))
             ->where(fn (Builder $jobs) => $jobs->whereNull('summary->renewed')->orWhere('summary->renewed', true))
-            ->latest('signed_at')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
+            ->latest('signed_at')->latest('id')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
         if ($job === null) {
             return new self($interval, $own, null, null, null, null);
         }

@@ -17,7 +17,7 @@ use Aqbel\Core\Vacuum\PressureReading;
 use Aqbel\Core\Vacuum\PressureVerdict;
 
 /**
- * A cold pressure test. One that failed stands until one that counts holds: neither a weaker one nor “not done” outranks
+ * A pressure test: cold it shows a weep, warm a burst and what heat opens. One that failed stands until one that counts holds: neither a weaker one nor “not done” outranks
  * it. How long it was held is bounded by the journal, whatever was typed.
  */
 final readonly class PressureHeld implements Judgement
@@ -40,6 +40,15 @@ final readonly class PressureHeld implements Judgement
 
     /** Above this the circuit cools while it is held, and its pressure falls with it, °C (common practice, no source). */
     public const WARM_C = 35.0;
+
+    /** No longer is a warm one held: then the reading moves by itself, s (common practice, no source). */
+    public const WARM_S = 120.0;
+
+    /**
+     * By so much a warm circuit falls in a minute without a leak, kPa: at 50 °C it cools 0.4 K, and a kelvin takes 0.6 kPa of the gas, 0.6 of the
+     * vapour and 1.1 by what ten litres shrink (gas law, steam tables and expansion, from memory).
+     */
+    private const COOLS_KPA = 1.0;
 
     /** An entry may be written down a little before its minute is full, s. */
     private const SLACK_S = 15.0;
@@ -88,14 +97,15 @@ final readonly class PressureHeld implements Judgement
         $hold = self::hold($at, $test, $start, $held);
         $end = $test->endKpa ?? $start;
         $drop = $start - $end;
+        $warm = $test->coolantC > self::WARM_C;
         // Hoses that gave are told from a loss by the third reading, as long as what stood then still was a test.
         $gave = $test->minuteKpa !== null && $hold->verdict === PressureVerdict::Tight
             && $end >= PressureHold::COUNTS_FROM * self::askedKpa($at);
         $code = match (true) {
             $hold->verdict === PressureVerdict::Lost => PressureHeldCode::Lost,
             $start < PressureHold::COUNTS_FROM * self::askedKpa($at) => PressureHeldCode::NoTest,
-            $drop > self::HOSES_KPA && ! $gave => PressureHeldCode::Falls,
-            $test->coolantC > self::WARM_C => PressureHeldCode::Warm,
+            $drop > self::HOSES_KPA + ($warm ? self::COOLS_KPA * $held / self::MINUTE_S : 0.0) && ! $gave => PressureHeldCode::Falls,
+            $warm => PressureHeldCode::Warm,
             $test->heldS !== null && $test->heldS >= self::LEAST_S && $held < self::LEAST_S => PressureHeldCode::NotSoLong,
             $held < self::LEAST_S => PressureHeldCode::TooShort,
             default => PressureHeldCode::Holds,

@@ -59,7 +59,7 @@ final readonly class Ledger
             $old = max(0.0, $old + $oldMoved);
             $content += $line->ml;
             $squares += $line->plusMinusMl ** 2;
-            $told += max($line->plusMinusMl, $line->roughMl) ** 2;
+            $told += $line->toldWithinMl() ** 2;
             $byLine = self::carried($byLine, $line, $fraction, $content - $line->ml, $content);
             $steps[] = new LedgerStep(
                 $line,
@@ -109,6 +109,19 @@ final readonly class Ledger
     public function trappedAirToldWithinMl(): float
     {
         return hypot($this->plusMinusMl, $this->capacityPlusMinusMl);
+    }
+
+    /** The one line told more roughly than all the rest of the sum is known: one exact number there settles it. Null where none is. */
+    public function hangsOn(): ?Line
+    {
+        foreach ($this->lines as $line) {
+            $rest = $this->trappedAirToldWithinMl() ** 2 - $line->toldWithinMl() ** 2;
+            if ($line->roughMl ** 2 > max($rest, $line->plusMinusMl ** 2)) {
+                return $line;
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -27,4 +27,10 @@ final readonly class Line
         public float $roughMl = 0.0,
     ) {
     }
+
+    /** Within which it lies by its vessel and by how it was told, mL. */
+    public function toldWithinMl(): float
+    {
+        return max($this->plusMinusMl, $this->roughMl);
+    }
 }

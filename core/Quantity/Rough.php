@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Quantity;
 
 /**
- * What people say of an amount they have not read off: “about 2 L”, “2 to 3 L”, “half a litre or so”, “4.6 kg” on a scale. It is an
- * answer at its worth.
+ * What people say of an amount they have not read off: “about 2 L”, “2 to 3 L”, “half a litre or so”, “2 cans of 5 L”, “4.6 kg” on a scale.
+ * It is an answer at its worth.
  */
 final class Rough
 {
@@ -27,6 +27,9 @@ final class Rough
     ];
 
     private const WEIGHT = '/\d\s*(?:kgs?|kilos?|lbs?|pounds?)\b/iu';
+
+    /** What coolant is carried in; what it holds is not in its name. */
+    private const VESSEL = '(?:full\s+)?(?:cans?|canisters?|bottles?|jugs?|pans?|buckets?|drums?)(?:full)?';
 
     private const NUMBER = '\d+(?:[.,]\d+)?';
 
@@ -50,6 +53,23 @@ final class Rough
         $text = ltrim(trim($text), '~≈ ');
 
         return self::between($text) !== null || preg_match(self::BEFORE, $text) === 1 || preg_match(self::BEHIND, $text) === 1 || preg_match(self::WEIGHT, $text) === 1;
+    }
+
+    /**
+     * So many vessels full, or so many times an amount: “2 cans of 5 L”, “3 x 2 L”, “a pan”.
+     *
+     * @return ?array{float, string} how many, and what each holds as it was told, empty where nobody said; null where it is told otherwise
+     */
+    public static function times(string $text): ?array
+    {
+        $plain = (string) preg_replace([self::BEHIND, self::BEFORE], '', trim($text));
+        $counts = implode('|', [self::NUMBER, ...array_keys(self::WORDS)]);
+        if (preg_match("/^({$counts})\\s*(?:[x×*]|".self::VESSEL.'(?:\s+of|\s*,)?)\s*([^+\-–−]*)$/iu', $plain, $part) !== 1) {
+            return null;
+        }
+        [$of, $in] = [...explode('/', self::WORDS[mb_strtolower($part[1])] ?? str_replace(',', '.', $part[1])), '1'];
+
+        return [(float) $of / (float) $in, $part[2]];
     }
 
     /** @return ?array{string, string} lower and upper, each with the unit; null where it is no range */

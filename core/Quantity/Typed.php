@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Quantity;
 
 /**
- * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50", "20+20+17", "5:00", "about 2 L", "2 to 3 L"),
+ * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50", "20+20+17", "5:00", "about 2 L", "2 to 3 L", "2 cans of 5 L"),
  * understood in the core's unit and kept as typed.
  */
 final readonly class Typed
@@ -33,6 +33,10 @@ final readonly class Typed
         $between = $rough ? Rough::between($text) : null;
         if ($between !== null) {
             return self::middle($text, ...$between, assumed: $assumed);
+        }
+        $times = $rough ? Rough::times($text) : null;
+        if ($times !== null) {
+            return self::times($text, ...$times, assumed: $assumed);
         }
         $plain = self::plain($rough ? Rough::plain($text) : $text);
         if ($assumed->dimension() === Dimension::Fraction && preg_match('#^(\d+)\s*[/:]\s*(\d+)$#', $plain, $part)) {
@@ -76,6 +80,17 @@ final readonly class Typed
         [$from, $to] = [self::parse($low, $assumed), self::parse($high, $assumed)];
 
         return new self(($from->base + $to->base) / 2.0, $to->text === $high ? $text : trim("{$text} {$assumed->value}"));
+    }
+
+    /** So many vessels: what one holds has to be said, nobody here knows their cans. */
+    private static function times(string $text, float $count, string $each, Unit $assumed): self
+    {
+        if ($each === '') {
+            throw new \InvalidArgumentException("Say what it holds: enter the amount, for example {$assumed->example()}, or “2 cans of {$assumed->example()}”.");
+        }
+        $one = self::parse($each, $assumed);
+
+        return new self($count * $one->base, $one->text === $each ? $text : trim("{$text} {$assumed->value}"));
     }
 
     /** A gauge of vacuum reads below the air: a sign in front says the same once more. */
@@ -136,7 +151,7 @@ final readonly class Typed
     private static function sum(string $text, string $plain, Unit $assumed): self
     {
         $parts = array_map(trim(...), explode('+', ltrim($plain, '+ ')));
-        $units = array_map(fn (string $part): string => trim((string) preg_replace('/^'.self::NUMBER.'/u', '', $part)), $parts);
+        $units = array_map(fn (string $part): string => trim((string) preg_replace('/^'.self::NUMBER.'/u', '', Rough::times($part)[1] ?? $part)), $parts);
         $named = array_values(array_unique(array_filter($units)));
         if (in_array($assumed->dimension(), [Dimension::Temperature, Dimension::Pressure, Dimension::Fraction], true)) {
             throw new \InvalidArgumentException("Enter one number, for example {$assumed->example()}.");

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\CloseUp;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\ConditionSeen;
 use Aqbel\Core\Observed\DripSeen;
 use Aqbel\Core\Observed\OilCause;
@@ -43,7 +44,7 @@ final class CloseUp extends Checklist
     protected function items(Situation $at): array
     {
         return array_diff_key(Plan::of($at)->materials($at->circuit())->toCloseUp($at->units), self::leftShut($at))
-            + self::toFit($at) + self::toMend($at)
+            + self::toFit($at) + self::toMend($at) + self::toWipe($at)
             + self::leftOpen($at);
     }
 
@@ -71,6 +72,17 @@ final class CloseUp extends Checklist
             'gas' => $drip?->gas === true ? 'Mended: the way of the combustion gas into the coolant' : null,
             'oil' => $oil?->needsMending() === true ? "Mended: {$oil->label()}" : null,
         ]);
+    }
+
+    /** @return array<string, string> where what ran down the engine would smoke, slip or boil off once it runs, by item */
+    private static function toWipe(Situation $at): array
+    {
+        $onTheWay = array_filter(
+            $at->job->observedAnywhere(CameOut::class),
+            fn (CameOut $out) => $out->isLost() && ($at->job->steps[$out->told()->step] ?? $at->step)->stage->value <= $at->step->stage->value,
+        );
+
+        return $onTheWay === [] ? [] : ['wiped' => 'Belts, plugs and exhaust rinsed and wiped dry where it ran'];
     }
 
     /**

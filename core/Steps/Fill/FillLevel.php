@@ -28,6 +28,7 @@ use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\HangsOn;
 use Aqbel\Core\Steps\Poured;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
@@ -203,10 +204,11 @@ final class FillLevel extends Poured
         }
         $text = "{$at->litres($taken->netInMl)} in, {$at->litres($taken->expectedMl)} predicted."
             ." Air left inside: {$at->litres($taken->airMl)} ± {$at->litres($taken->plusMinusMl)}.";
+        $settles = $taken->tookWhatItShould() ? '' : HangsOn::oneNumber($at, min(abs($taken->airMl), abs($taken->netInMl - $taken->expectedMl)));
         if ($taken->code === FillTakenCode::MoreThanPredicted) {
             return Verdict::wait($taken->code(), 'More than it should take', $taken->airMl < -$taken->tellsMl
-                ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice."
-                : "{$text} Less air stays than the model keeps, it runs out somewhere, or a jug was counted twice.");
+                ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice.{$settles}"
+                : "{$text} Less air stays than the model keeps, it runs out somewhere, or a jug was counted twice.{$settles}");
         }
         if ($taken->code === FillTakenCode::Full) {
             return Verdict::pass($taken->code(), 'Full by the sums', "{$text} Less air stayed than the model keeps.");
@@ -221,6 +223,6 @@ final class FillLevel extends Poured
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;
         $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
 
-        return Verdict::wait('air_trapped', 'Air is trapped', "{$text}{$where} The heat cycles must bring it out.");
+        return Verdict::wait('air_trapped', 'Air is trapped', "{$text}{$where} The heat cycles must bring it out.{$settles}");
     }
 }

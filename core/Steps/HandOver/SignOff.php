@@ -31,6 +31,7 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\FrostGate;
+use Aqbel\Core\Steps\HangsOn;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 11: the record is signed when nothing is missing, or what is missing has a reason. */
@@ -98,11 +99,11 @@ final class SignOff extends StepKind
         return Accounted::of($at);
     }
 
-    /** @return array<string, string> the three largest lines of the sums, by their place there */
+    /** @return array<string, string> the three lines the sums hang on, what was told roughly before what is large; by their place there */
     private function likeliest(Situation $at): array
     {
         $lines = $at->job->ledger()->lines;
-        uasort($lines, fn (Line $a, Line $b) => abs($b->ml) <=> abs($a->ml));
+        uasort($lines, fn (Line $a, Line $b) => [$b->roughMl, abs($b->ml)] <=> [$a->roughMl, abs($a->ml)]);
         $said = [];
         foreach (array_slice($lines, 0, self::SHOWN, true) as $place => $line) {
             $said["line:{$place}"] = "{$line->label} {$at->litres(abs($line->ml))}";
@@ -115,13 +116,14 @@ final class SignOff extends StepKind
     {
         $sums = $this->judgement($at);
         $missing = $at->litres(abs($sums->missingMl));
+        $settles = HangsOn::oneNumber($at, $sums->missingMl);
 
         return match ($sums->code) {
             AccountedCode::Accounted => null,
             AccountedCode::AirUnaccounted => Verdict::stop($sums->code(), 'Air behind the mark', "By the sums {$missing} ± "
-                ."{$at->litres($sums->plusMinusMl)} is missing though the level stands at its mark: air, until it came in as a top-up or a number is named."),
+                ."{$at->litres($sums->plusMinusMl)} is missing though the level stands at its mark: air, until it came in as a top-up or a number is named.{$settles}"),
             AccountedCode::TooMuch => Verdict::stop($sums->code(), 'More than stands below the mark', "By the sums {$missing} ± "
-                ."{$at->litres($sums->plusMinusMl)} more is inside than the circuit holds at its mark: one of the numbers is wrong."),
+                ."{$at->litres($sums->plusMinusMl)} more is inside than the circuit holds at its mark: one of the numbers is wrong.{$settles}"),
             AccountedCode::NumberNamed => Verdict::wait($sums->code(), 'A number is named', 'The record says which number is wrong, and how that is known.'),
         };
     }

@@ -58,12 +58,14 @@ final class PressureTest extends StepKind
 
     public function title(Situation $at): string
     {
-        return 'Pressure test, cold';
+        return self::isWarm($at) ? 'Pressure test, warm' : 'Pressure test, cold';
     }
 
     public function why(Situation $at): string
     {
-        return 'A leak found before the first start costs neither heat nor another cool-down.';
+        return self::isWarm($at)
+            ? 'Warm it shows a burst, and a joint that only heat opens. A weep hides in the cooling: that is shown cold.'
+            : 'A leak found before the first start costs neither heat nor another cool-down.';
     }
 
     public function instructions(Situation $at): array
@@ -72,15 +74,17 @@ final class PressureTest extends StepKind
         $to = $kPa === null ? 'no more than the cap rating' : $at->say($kPa, Dimension::Pressure).', never above the cap rating';
 
         return [
-            "Engine cold. Tester on the neck, pump to {$to}.",
-            'Hold five minutes, look along every joint that was opened.',
+            self::isWarm($at) ? "Engine off, glasses and gloves on. Cap off under a rag to the first hiss, stop, wait, go on. Tester on the neck, pump to {$to}."
+                : "Engine cold. Tester on the neck, pump to {$to}.",
+            self::isWarm($at) ? 'No more than two minutes: then the reading moves by itself. Look along every joint that was opened.'
+                : 'Hold five minutes, look along every joint that was opened.',
             'Let the pressure off before the tester comes off.',
         ];
     }
 
     public function hazards(Situation $at): array
     {
-        return [Hazard::Overpressure];
+        return self::isWarm($at) ? [Hazard::Scald, Hazard::Overpressure] : [Hazard::Overpressure];
     }
 
     public function observes(): array
@@ -166,7 +170,23 @@ final class PressureTest extends StepKind
 
         return $pumped === null || ! $pumped->isAfter($at->latest(PressureTested::class))
             ? null
-            : new Clock('Hold five minutes', $pumped->at(), $pumped->at() + (int) PressureHeld::LEAST_S);
+            : self::held($at, $pumped->at());
+    }
+
+    private static function held(Situation $at, int $since): Clock
+    {
+        return self::isWarm($at)
+            ? new Clock('Two minutes, warm', $since, $since + (int) PressureHeld::WARM_S)
+            : new Clock('Hold five minutes', $since, $since + (int) PressureHeld::LEAST_S);
+    }
+
+    /** Tested warm, or to be tested so: it has run, and was read warm a little while ago. */
+    private static function isWarm(Situation $at): bool
+    {
+        $tested = $at->latest(PressureTested::class);
+        $celsius = $tested === null || $at->latest(PumpedUp::class)?->isAfter($tested) === true ? null : $tested->coolantC;
+
+        return ($celsius ?? (self::coolantField($at) === null ? null : NeckHeat::readJustNow($at))) > PressureHeld::WARM_C;
     }
 
     public function judgement(Situation $at): ?PressureHeld
@@ -217,8 +237,8 @@ final class PressureTest extends StepKind
             PressureHeldCode::Falls => Verdict::stop($held->code(), "Falls {$fall}", 'Look for the drip: drains just used, clamps, the repair.'),
             PressureHeldCode::Lost => Verdict::stop($held->code(), 'Lost', "A fall of {$fall}: half of it or more is gone. Look for the drip: "
                 .'drains just used, clamps, the repair.'),
-            PressureHeldCode::Warm => Verdict::wait($held->code(), 'Holds, warm', "At {$at->degrees((float) $held->coolantC)} it cools while it is "
-                .'held and a weep hides in that: it shows a burst, no more. Press it once more when it is cold.'),
+            PressureHeldCode::Warm => Verdict::wait($held->code(), 'Holds, warm', "A fall of {$fall} at {$at->degrees((float) $held->coolantC)} is no burst and "
+                .'nothing that heat opens. It cools while it is held and a weep hides in that: press it once more when it is cold.'),
             PressureHeldCode::TooShort => Verdict::wait($held->code(), 'Too short', 'It holds, but a weep needs five minutes to show.'),
             PressureHeldCode::NotSoLong => Verdict::wait($held->code(), 'Not so long', 'By the journal it was held for '
                 .max(0, (int) floor($held->heldS / 60.0)).' min at the most. Hold it five minutes, by its clock.'),

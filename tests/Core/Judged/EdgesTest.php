@@ -238,6 +238,11 @@ final class EdgesTest extends TestCase
             'too little' => [['start' => 79.5, 'end' => 79.5], 'no_test'],
             'hardly warm' => [['start' => 100.0, 'end' => 100.0, 'ect' => 34.5], 'holds'],
             'warm' => [['start' => 100.0, 'end' => 100.0, 'ect' => 35.5], 'warm'],
+            // Two of the hoses, and one a minute of cooling.
+            'warm for two minutes' => [['start' => 100.0, 'end' => 96.1, 'ect' => 45.0, 'held' => 120.0], 'warm'],
+            'warm, and more' => [['start' => 100.0, 'end' => 95.9, 'ect' => 45.0, 'held' => 120.0], 'falls'],
+            'warm for five minutes' => [['start' => 100.0, 'end' => 93.1, 'ect' => 45.0, 'held' => 300.0], 'warm'],
+            'warm for five minutes, and more' => [['start' => 100.0, 'end' => 92.9, 'ect' => 45.0, 'held' => 300.0], 'falls'],
         ];
     }
 

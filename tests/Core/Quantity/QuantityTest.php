@@ -144,6 +144,11 @@ final class QuantityTest extends TestCase
         yield 'on a scale' => ['2.13 kg', 2000.0, 130.0];
         yield 'pounds' => ['4.7 lb', 2001.77, 130.11];
         yield 'pints' => ['3 pints', 1419.53, null];
+        yield 'cans' => ['2 cans of 5 L', 10000.0, null];
+        yield 'half a can' => ['about half a can of 5 L', 2500.0, 625.0];
+        yield 'times' => ['3 x 2.5 L', 7500.0, null];
+        yield 'times, by weight' => ['2 × 1.065 kg', 2000.0, 130.0];
+        yield 'cans and a jug' => ['2 x 5 L + 3', 13000.0, null];
         yield 'read' => ['2.4 L', 2400.0, null];
     }
 
@@ -156,6 +161,19 @@ final class QuantityTest extends TestCase
         $plusMinus === null
             ? self::assertNull(Rough::plusMinusMl($read->text, $read->base))
             : self::assertEqualsWithDelta($plusMinus, Rough::plusMinusMl($read->text, $read->base), 0.01);
+    }
+
+    public function test_of_a_can_it_is_asked_what_it_holds(): void
+    {
+        foreach (['a can' => 'Say what it holds', 'two cans' => 'Say what it holds', 'about a pan' => 'Say what it holds', '2 x 5-6 L' => 'Enter'] as $typed => $remedy) {
+            try {
+                self::fail("{$typed} was taken for ".Typed::parse($typed, Unit::Litre)->base);
+            } catch (\InvalidArgumentException $refused) {
+                self::assertStringContainsString($remedy, $refused->getMessage());
+            }
+        }
+        self::assertSame(13000.0, Typed::parse('2 x 5 + 3', Unit::Litre)->base);
+        self::assertSame('3 x 2 L', Typed::parse('3 x 2', Unit::Litre)->text, 'with the unit it was meant in');
     }
 
     public function test_what_something_rests_on_is_not_told_roughly(): void

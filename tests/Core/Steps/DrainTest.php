@@ -25,6 +25,16 @@ final class DrainTest extends TestCase
         self::assertSame(Tone::Pass, $job->judge('drain:radiator_cock')->tone, 'what comes out afterwards is added');
     }
 
+    public function test_what_ran_down_the_engine_is_wiped_before_it_is_closed_up(): void
+    {
+        $out = fn (string $way): string => implode(';', JobOnPaper::on('rescue-ambulance')
+            ->write('drain:radiator_cock', 'elsewhere', ['way' => $way, 'volume' => 200.0, 'vessel' => 'pan'])->obstacles('close_up'));
+        self::assertStringContainsString('wiped dry', $out('spill'));
+        self::assertStringNotContainsString('wiped', $out('hose'), 'caught');
+        $late = JobOnPaper::on('rescue-ambulance')->write('fill_level', 'elsewhere', ['way' => 'spill', 'volume' => 200.0, 'vessel' => 'pan']);
+        self::assertStringNotContainsString('wiped', implode(';', $late->obstacles('close_up')), 'no step that is behind opens again');
+    }
+
     public function test_a_seized_plug_sends_to_another_point(): void
     {
         $job = JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['left_plug']])
