@@ -17,8 +17,8 @@ use Aqbel\Core\Vacuum\PressureReading;
 use Aqbel\Core\Vacuum\PressureVerdict;
 
 /**
- * A pressure test: cold it shows a weep, warm a burst and what heat opens. One that failed stands until one that counts holds: neither a weaker one nor “not done” outranks
- * it. How long it was held is bounded by the journal, whatever was typed.
+ * A pressure test: cold it shows a weep, warm a burst and what heat opens. One that failed stands until one that counts
+ * holds: neither a weaker one nor “not done” outranks it. How long it was held is bounded by the journal, whatever was typed.
  */
 final readonly class PressureHeld implements Judgement
 {
@@ -41,12 +41,9 @@ final readonly class PressureHeld implements Judgement
     /** Above this the circuit cools while it is held, and its pressure falls with it, °C (common practice, no source). */
     public const WARM_C = 35.0;
 
-    /** No longer is a warm one held: then the reading moves by itself, s (common practice, no source). */
-    public const WARM_S = 120.0;
-
     /**
-     * By so much a warm circuit falls in a minute without a leak, kPa: at 50 °C it cools 0.4 K, and a kelvin takes 0.6 kPa of the gas, 0.6 of the
-     * vapour and 1.1 by what ten litres shrink (gas law, steam tables and expansion, from memory).
+     * By so much a warm circuit falls in a minute without a leak, kPa: at 50 °C it cools 0.4 K, and a kelvin takes 0.6 kPa
+     * of the gas, 0.6 of the vapour and 1.1 by what ten litres shrink (gas law, steam tables and expansion, from memory).
      */
     private const COOLS_KPA = 1.0;
 
@@ -158,6 +155,12 @@ final readonly class PressureHeld implements Judgement
     public function fails(): bool
     {
         return $this->code === PressureHeldCode::Falls || $this->code === PressureHeldCode::Lost;
+    }
+
+    /** Whether a warm one was held as it is to be: long enough to show a burst, and no longer than its reading means something. */
+    public function isWarmOfUse(): bool
+    {
+        return $this->heldS >= PressureHold::WARM_S - self::SLACK_S && $this->heldS <= PressureHold::WARM_S + self::MINUTE_S;
     }
 
     public function fellKpa(): float

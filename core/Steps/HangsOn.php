@@ -24,6 +24,10 @@ final class HangsOn
         }
 
         return " “{$line->label}” was told as {$at->litres(abs($line->ml))} ± {$at->litres($line->toldWithinMl())}, and that alone may be it: "
-            .($line->lost ? 'nobody can read that any more, so the cold level and what it takes will show it.' : 'weigh it, or read it in a vessel, and put that line right.');
+            .match (true) {
+                $line->lost => 'nobody can read that any more, so the cold level and what it takes will show it.',
+                $line->ml < 0.0 => 'read it by the marks of a vessel, and put that line right.',
+                default => 'read what is left of what it was poured from, and put that line right.',
+            };
     }
 }

@@ -20,7 +20,7 @@ final readonly class PressureHold
     private const HOSES_ML_PER_KPA = 1.5;
 
     /** A warm engine changes the reading after so long, s (common practice, no source). */
-    private const WARM_S = 120.0;
+    public const WARM_S = 120.0;
 
     private const LEAST_S = 60.0;
 

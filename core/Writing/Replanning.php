@@ -8,6 +8,7 @@ use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Closing;
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
@@ -96,6 +97,28 @@ final readonly class Replanning
         return $choices->standing(is_float($mm) ? round($mm / 1000.0, 1) : $choices->elevationM, $shelter ?? $choices->shelter);
     }
 
+    /** The line by which it was planned anew last; 0 where it never was. */
+    public static function newest(JobState $job): int
+    {
+        return self::last($job)->seq ?? 0;
+    }
+
+    private static function last(JobState $job): ?Entry
+    {
+        $anew = array_filter($job->journal->lines, fn (Entry $line) => $line->is(Lines::Replan));
+
+        return $anew === [] ? null : end($anew);
+    }
+
+    /** @throws InvalidField where somebody has planned it anew meanwhile: what stands in the form as it was would take that back */
+    private static function assertSeen(JobState $job, string $seen): void
+    {
+        $last = self::last($job);
+        if ($seen !== '' && $last !== null && $last->seq > (int) $seen) {
+            throw new InvalidField(Replan::SCHOOL, "{$last->person} has planned it anew since this page was opened: {$last->text(Replan::SAID)}. Look at it, and choose once more.");
+        }
+    }
+
     /** Metres nearer than this are the same place. */
     private static function isElsewhere(Choices $from, Choices $to): bool
     {
@@ -103,7 +126,7 @@ final readonly class Replanning
     }
 
     /**
-     * @param  array<mixed>  $raw  as typed: `school`, `target`, `elevation`, `shelter`, `why`; what is not said stays as it is
+     * @param  array<mixed>  $raw  as typed: `school`, `target`, `elevation`, `shelter`, `why`, and `seen`; what is not said stays as it is
      *
      * @throws InvalidField
      */
@@ -111,6 +134,7 @@ final readonly class Replanning
     {
         $old = Plan::of($at);
         $text = fn (string $name): string => is_string($raw[$name] ?? null) ? trim($raw[$name]) : '';
+        self::assertSeen($at->job, $text(Replan::SEEN));
         $school = $this->school($at->job, $text(Replan::SCHOOL) ?: $old->school->id());
         $typed = $text(Replan::TARGET);
         $target = $typed === ''

@@ -10,6 +10,7 @@ use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Writing\Replanning;
 use Illuminate\Support\Str;
 
 /** Work that changes in the middle, over HTTP: kept as it is sent, told when it cannot be, and never a 500. */
@@ -113,5 +114,11 @@ final class OnTheWayTest extends ShopTestCase
         self::assertLessThan($before - 3.0, $limit(), 'water boils lower up there');
         self::assertSame([3000.0, Shelter::Wind], [Plan::of($job->state())->choices->elevationM, Plan::of($job->state())->choices->shelter]);
         $this->get("/jobs/{$job->id}")->assertOk()->assertSee('at 3000 m, in the wind');
+        // A second page, drawn before that, would take it back without a word.
+        $go(['seen' => '0', 'elevation' => '1420', 'shelter' => 'open', 'target' => '45 %'])->assertSessionHasErrors(['school' => 'Imre Tovald has planned it anew since this page was opened: '
+            .$job->refresh()->state()->journal->lines[Replanning::newest($job->state()) - 1]->text('said').'. Look at it, and choose once more.']);
+        self::assertSame(3000.0, Plan::of($job->refresh()->state())->choices->elevationM);
+        $this->get("/jobs/{$job->id}/manage")->assertSee('name="seen" value="'.Replanning::newest($job->state()).'"', false);
+        $go(['seen' => (string) Replanning::newest($job->state()), 'elevation' => '1420'])->assertSessionHasNoErrors();
     }
 }

@@ -57,6 +57,7 @@ final class JobController extends JournalController
         return view('run.manage', [
             'job' => $job,
             'school' => Field::choice('school', 'Fill by', $replanning->schools($state), Plan::of($state)->school->id()),
+            'seen' => Replanning::newest($state),
             'place' => self::placedNow(Plan::of($state)->choices),
             'target' => Replanning::targetField()->preset(Plan::of($state)->choices->targetFraction),
             'units' => self::person($request)->units,
@@ -85,7 +86,6 @@ final class JobController extends JournalController
         return redirect("/jobs/{$job->id}")->with('notice', "In {$to->name}’s hands now.");
     }
 
-    /** Another school, or another mixture, from the step in hand on. */
     /** @return list<Field> with what holds now as it stands */
     private static function placedNow(Choices $choices): array
     {
@@ -94,9 +94,10 @@ final class JobController extends JournalController
         return [$elevation->preset(1000.0 * $choices->elevationM), Field::choice($shelter->name, $shelter->label, $shelter->choices, $choices->shelter->value)];
     }
 
+    /** Another way, another mixture or another place, from the step in hand on. */
     public function anotherWay(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->planAnew($request->only(['school', 'target', 'elevation', 'shelter', 'why'])));
+        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->planAnew($request->only(['school', 'target', 'elevation', 'shelter', 'why', 'seen'])));
     }
 
     /** Nothing happens until then; the next entry wakes it. */

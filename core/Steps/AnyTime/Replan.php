@@ -20,6 +20,9 @@ final class Replan extends AnyTime
 
     public const SHELTER = 'shelter';
 
+    /** Up to which line of the plan whoever chooses has seen it. */
+    public const SEEN = 'seen';
+
     public const SAID = 'said';
 
     public const WHY = 'why';

@@ -19,6 +19,7 @@ use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\CoolToTheHand;
+use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\LookedUnder;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\Rested;
@@ -48,6 +49,9 @@ final class CoolDownWait extends StepKind
 
     /** A curve is drawn through so many points. */
     private const TRACED = 24;
+
+    /** Standing with its hood open no engine cools faster, K a minute; nor do two readings differ by more (common practice, no source). */
+    private const FASTEST_K = 3.0;
 
     private const READING = 'reading';
 
@@ -154,6 +158,7 @@ final class CoolDownWait extends StepKind
         $ran = $at->job->running()->last();
         if ($form === VentedWarm::FORM) {
             VentedWarm::admit($values);
+            self::admitAsCoolAsTold($at, (float) $values->number(CoolantRead::COOLANT));
         }
         if ($form === CoolToTheHand::form()) {
             self::admitByHand($at, $ran);
@@ -169,6 +174,21 @@ final class CoolDownWait extends StepKind
                 "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the "
                     .'temperature instead, or wait.',
             );
+        }
+    }
+
+    /** @throws InvalidField where it was read so hot a moment ago that it cannot be so cool yet */
+    private static function admitAsCoolAsTold(Situation $at, float $celsius): void
+    {
+        $reads = Told::inOrder([...$at->job->observedAnywhere(CoolantRead::class), ...$at->job->observedAnywhere(HotReading::class)]);
+        $last = $reads === [] ? null : end($reads);
+        if ($last === null) {
+            return;
+        }
+        $read = $last instanceof HotReading ? $last->coolantC : $last->celsius;
+        $minutes = max(0.0, ($at->now - $last->at()) / 60.0);
+        if ($celsius < $read - self::FASTEST_K * (1.0 + $minutes)) {
+            throw new InvalidField(CoolantRead::COOLANT, "{$at->degrees($read)} was read ".round($minutes).' min ago, and nothing cools so fast. Read it once more.');
         }
     }
 

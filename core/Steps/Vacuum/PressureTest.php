@@ -31,6 +31,7 @@ use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Opening;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Vacuum\PressureHold;
 use Aqbel\Core\Values;
 
 /** Stages 7 and 10: pumped up and held, never above the cap. Offered; it may be declined. */
@@ -176,7 +177,7 @@ final class PressureTest extends StepKind
     private static function held(Situation $at, int $since): Clock
     {
         return self::isWarm($at)
-            ? new Clock('Two minutes, warm', $since, $since + (int) PressureHeld::WARM_S)
+            ? new Clock('Two minutes, warm', $since, $since + (int) PressureHold::WARM_S)
             : new Clock('Hold five minutes', $since, $since + (int) PressureHeld::LEAST_S);
     }
 
@@ -185,8 +186,10 @@ final class PressureTest extends StepKind
     {
         $tested = $at->latest(PressureTested::class);
         $celsius = $tested === null || $at->latest(PumpedUp::class)?->isAfter($tested) === true ? null : $tested->coolantC;
+        $celsius ??= self::coolantField($at) === null ? null : NeckHeat::readJustNow($at);
 
-        return ($celsius ?? (self::coolantField($at) === null ? null : NeckHeat::readJustNow($at))) > PressureHeld::WARM_C;
+        // A neck that was sealed and is hot is opened by nobody, and no tester goes on it.
+        return $celsius > PressureHeld::WARM_C && (! NeckHeat::wasSealed($at) || NeckHeat::mayBeOpened($at, $celsius));
     }
 
     public function judgement(Situation $at): ?PressureHeld
@@ -237,8 +240,10 @@ final class PressureTest extends StepKind
             PressureHeldCode::Falls => Verdict::stop($held->code(), "Falls {$fall}", 'Look for the drip: drains just used, clamps, the repair.'),
             PressureHeldCode::Lost => Verdict::stop($held->code(), 'Lost', "A fall of {$fall}: half of it or more is gone. Look for the drip: "
                 .'drains just used, clamps, the repair.'),
-            PressureHeldCode::Warm => Verdict::wait($held->code(), 'Holds, warm', "A fall of {$fall} at {$at->degrees((float) $held->coolantC)} is no burst and "
-                .'nothing that heat opens. It cools while it is held and a weep hides in that: press it once more when it is cold.'),
+            PressureHeldCode::Warm => Verdict::wait($held->code(), 'Held warm', ($held->isWarmOfUse()
+                ? "A fall of {$fall} in two minutes at {$at->degrees((float) $held->coolantC)} is no burst and nothing that heat opens."
+                : "At {$at->degrees((float) $held->coolantC)} it says something after two minutes, and no longer than that.")
+                .' It cools while it is held and a weep hides in that: press it once more when it is cold.'),
             PressureHeldCode::TooShort => Verdict::wait($held->code(), 'Too short', 'It holds, but a weep needs five minutes to show.'),
             PressureHeldCode::NotSoLong => Verdict::wait($held->code(), 'Not so long', 'By the journal it was held for '
                 .max(0, (int) floor($held->heldS / 60.0)).' min at the most. Hold it five minutes, by its clock.'),

@@ -47,6 +47,7 @@
         <form method="post" action="/jobs/{{ $job->id }}/another-way" class="panel panel-wide" id="another-way" data-once>
             @csrf
             <input type="hidden" name="key" value="{{ Str::random(32) }}">
+            <input type="hidden" name="seen" value="{{ $seen }}">
             <h2>Another way from here</h2>
             <p>What was done stays, and counts. What stands open is closed or taken off first; the rest follows by the new way.</p>
             <div class="fields">
