@@ -78,6 +78,25 @@ final readonly class Compared
         return $made;
     }
 
+    /**
+     * Nobody changed meanwhile what would be changed now.
+     *
+     * @param  array<mixed>  $shown  ours as it stood on the page
+     * @param  ?list<string>  $keys  of the differences that are taken; null for all
+     *
+     * @throws InvalidField on `$field`
+     */
+    public function assertStillAs(array $shown, string $field, ?array $keys = null): void
+    {
+        foreach ((new self($shown, $this->ours))->differences() as $moved) {
+            foreach ($this->differences() as $difference) {
+                if ($difference->key === $moved->key && in_array($moved->key, $keys ?? [$moved->key], true)) {
+                    throw new InvalidField($field, "{$moved->part} was changed meanwhile by somebody else, from {$moved->changes[0]->was} to {$moved->changes[0]->is}. Nothing was stored: look at both, and send yours again if it is to stand.");
+                }
+            }
+        }
+    }
+
     /** @return array<string, non-empty-list<Change>> */
     private function fields(string $under): array
     {

@@ -105,4 +105,23 @@ final class AdditionTest extends ShopTestCase
         $this->add(['what' => 'point', 'kind' => 'drain', 'node' => $node, 'label' => 'Five'])->assertSessionHasNoErrors();
         self::assertFalse($this->newest()->waitsForALook());
     }
+
+    public function test_two_who_write_it_at_once_do_not_overwrite_each_other(): void
+    {
+        $node = (string) array_key_first($this->circuit->read()->nodes);
+        $at = fn (int $millimetres): array => ['what' => 'height', 'node' => $node, 'measured' => "{$millimetres} mm"];
+        $this->add(['what' => 'routine', 'routine' => "fill: to the mark\nrun: twice the fan"])->assertSessionHasNoErrors();
+        $this->add($at(910))->assertSessionHasNoErrors();
+        // Both pages were drawn before that: the second is told what stands now, keeps what was typed, and sends it again or not.
+        $this->add(['what' => 'routine', 'routine' => 'fill: to the brim'])->assertSessionHasErrors(['routine'])->assertSessionHasInput('routine', 'fill: to the brim');
+        $this->add($at(915))->assertSessionHasErrors('measured');
+        self::assertSame(['fill: to the mark', 'run: twice the fan'], $this->newest()->document['facts']['routine']);
+        // A point is another point, whoever comes second; the same words twice are no clash.
+        $this->add(['what' => 'point', 'kind' => 'drain', 'node' => $node, 'label' => 'One'])->assertSessionHasNoErrors();
+        $this->add(['what' => 'point', 'kind' => 'drain', 'node' => $node, 'label' => 'Two'])->assertSessionHasNoErrors();
+        $this->add(['what' => 'routine', 'routine' => "fill: to the mark\nrun: twice the fan"])->assertSessionHasNoErrors();
+        $this->circuit = $this->newest();
+        $this->add(['what' => 'routine', 'routine' => 'fill: to the brim'])->assertSessionHasNoErrors();
+        self::assertSame(['fill: to the brim'], $this->newest()->document['facts']['routine']);
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Library\NewRevision;
 use App\Models\Circuit;
 use App\Models\Person;
 use App\Models\Vehicle;
@@ -148,9 +149,31 @@ final class CircuitLibraryTest extends ShopTestCase
         $apart['ports'][count($apart['ports']) - 1] = [...end($apart['ports']), 'id' => 'farther', 'node' => 'far'];
         $apart['passages'][] = ['id' => 'to_far', 'from' => $theirs['nodes'][0]['id'], 'to' => 'far', 'volume_ml' => 40, 'kind' => 'hose', 'label' => 'to far'];
         $before = Circuit::query()->max('id');
-        $this->post("/circuits/{$ours->id}/merge", ['document' => json_encode($apart), 'rest' => '[]', 'take' => ['ports.farther']])->assertSessionHasErrors('take');
+        $this->post("/circuits/{$ours->id}/merge", ['document' => json_encode($apart), 'rest' => '[]', 'take' => ['ports.farther']])->assertUnprocessable()
+            ->assertSee('do not go together')->assertSee('value="ports.farther" checked', false);
         self::assertSame($before, Circuit::query()->max('id'));
         $this->post("/circuits/{$ours->id}/merge", ['document' => json_encode($apart), 'rest' => '[]', 'take' => ['ports.farther', 'nodes.far', 'passages.to_far']])->assertSessionHasNoErrors();
+    }
+
+    public function test_a_part_that_somebody_changed_since_it_was_shown_is_not_taken_over_unseen(): void
+    {
+        $ours = Circuit::query()->where('key', 'post-van')->firstOrFail();
+        $theirs = $ours->document;
+        $theirs['facts']['cap_kpa'] = 125;
+        $theirs['nodes'][0]['z_mm'] += 25;
+        $changed = $ours->document;
+        $changed['facts']['cap_kpa'] = 133;
+        $meanwhile = NewRevision::of($ours, $changed, $this->lead);
+        $sent = fn (string ...$take): array => ['document' => json_encode($theirs), 'rest' => '[]', 'take' => $take];
+        $this->actingAs($this->lead)->post("/circuits/{$ours->id}/merge", $sent('facts.cap_kpa'))->assertUnprocessable()
+            ->assertSee('changed meanwhile')->assertSee('ours <b class="num">133</b>', false)->assertSee("/circuits/{$meanwhile->id}/merge", false);
+        self::assertSame($meanwhile->id, $ours->newestRevision()->id);
+        // What nobody touched is taken onto the newest; the other, once it was seen as it is.
+        $node = $theirs['nodes'][0]['id'];
+        $this->post("/circuits/{$ours->id}/merge", $sent("nodes.{$node}"))->assertRedirect();
+        self::assertSame(133, $ours->newestRevision()->document['facts']['cap_kpa']);
+        $this->post("/circuits/{$meanwhile->id}/merge", $sent('facts.cap_kpa'))->assertRedirect();
+        self::assertSame([125, $theirs['nodes'][0]['z_mm']], [$ours->newestRevision()->document['facts']['cap_kpa'], $ours->newestRevision()->document['nodes'][0]['z_mm']]);
     }
 
     public function test_a_package_of_all_circuits_comes_into_another_shop_and_asks_only_where_it_differs(): void

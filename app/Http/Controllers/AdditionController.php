@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Journal\OneWriter;
 use App\Library\Addition;
+use App\Library\Compared;
 use App\Library\NewRevision;
 use App\Models\Circuit;
 use App\Models\Right;
@@ -38,13 +39,16 @@ final class AdditionController extends Controller
         $in = fn (string $name): string => mb_substr(self::text($request, $name), 0, self::LONGEST);
         $stored = OneWriter::run(function () use ($request, $circuit, $person, $in): Circuit {
             $newest = $circuit->newestRevision();
+            $what = $in('what');
             $addition = new Addition($newest->document, $person->units);
-            $document = match ($in('what')) {
+            $document = match ($what) {
                 'routine' => $addition->routine(self::text($request, 'routine')),
                 'point' => $addition->point($in('kind'), $in('node'), $in('label'), $in('tool')),
                 'height' => $addition->height($in('node'), $in('measured')),
                 default => throw new InvalidField('what', 'Say what is added: a routine, a point or a height.'),
             };
+
+            (new Compared($newest->document, $document))->assertStillAs($circuit->document, $what === 'height' ? 'measured' : $what);
 
             return $document == $newest->document ? $newest : NewRevision::write($newest, $document, $person);
         });

@@ -12,6 +12,7 @@ use App\Models\Circuit;
 use App\Models\Person;
 use App\Models\Right;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Learned\MeasuredJobs;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -54,12 +55,17 @@ final class CircuitImportController extends Controller
         if ($request->boolean('own')) {
             NewRevision::of(null, $document, $person);
         } elseif ($take !== []) {
-            OneWriter::run(function () use ($circuit, $document, $take, $person): void {
-                // Onto whatever is the newest by now.
-                $newest = $circuit->newestRevision();
-                $made = (new Compared($newest->document, $document))->taking($take);
-                $made == $newest->document || NewRevision::write($newest, $made, $person);
-            });
+            try {
+                OneWriter::run(function () use ($circuit, $document, $take, $person): void {
+                    $newest = $circuit->newestRevision();
+                    $compared = new Compared($newest->document, $document);
+                    $compared->assertStillAs($circuit->document, 'take', $take);
+                    $made = $compared->taking($take);
+                    $made == $newest->document || NewRevision::write($newest, $made, $person);
+                });
+            } catch (InvalidField $refused) {
+                return $this->compare($circuit->newestRevision(), $document, $rest, $refused->getMessage(), $take);
+            }
         }
 
         return $rest !== [] ? $this->bringIn($person, $rest)
@@ -70,13 +76,15 @@ final class CircuitImportController extends Controller
     /**
      * @param  array<mixed>  $document
      * @param  list<array<mixed>>  $rest
+     * @param  list<string>  $ticked
      */
-    private function compare(Circuit $ours, array $document, array $rest): Response
+    private function compare(Circuit $ours, array $document, array $rest, ?string $refused = null, array $ticked = []): Response
     {
         return response()->view('circuits.compare', [
             'ours' => $ours, 'compared' => new Compared($ours->document, $document), 'theirs' => CircuitReader::read($document), 'document' => json_encode($document, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
             'rest' => json_encode($rest, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION), 'more' => count($rest),
-        ]);
+            'refused' => $refused, 'ticked' => $ticked,
+        ], $refused === null ? 200 : 422);
     }
 
     /** @param  array<mixed>  $document */

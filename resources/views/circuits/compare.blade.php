@@ -3,7 +3,7 @@
         <h1>{{ $ours->name }} is here already</h1>
         <p>What came differs from ours, revision {{ $ours->revision }}. Say which to keep, part by part.{{ $more > 0 ? " {$more} more of the package follow." : '' }}</p>
     </header>
-    @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
+    @if ($refused !== null)<p class="error error-block" role="alert">@icon('triangle-alert'){{ $refused }}</p>@endif
     <div class="mb-4 grid gap-4 lg:grid-cols-2">
         <section class="bg-panel p-4" aria-labelledby="ours-title"><h2 id="ours-title">Ours</h2><x-elevation :picture="new \App\Elevation\Picture($ours->read())"/></section>
         <section class="bg-panel p-4" aria-labelledby="theirs-title"><h2 id="theirs-title">What came</h2><x-elevation :picture="new \App\Elevation\Picture($theirs)"/></section>
@@ -17,7 +17,7 @@
             @foreach ($compared->differences() as $difference)
                 <li class="border-b border-rule pb-2">
                     <label class="flex min-h-12 items-start gap-3">
-                        <input type="checkbox" name="take[]" value="{{ $difference->key }}" class="mt-1 size-6 shrink-0">
+                        <input type="checkbox" name="take[]" value="{{ $difference->key }}" @checked(in_array($difference->key, $ticked, true)) class="mt-1 size-6 shrink-0">
                         <span><b>{{ $difference->part }}</b>
                             @foreach ($difference->changes as $change)<span class="block">{{ $difference->what($change) }} ours <b class="num">{{ $change->was }}</b>, what came <b class="num">{{ $change->is }}</b></span>@endforeach
                         </span>
