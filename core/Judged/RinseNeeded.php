@@ -78,10 +78,14 @@ final readonly class RinseNeeded implements Judgement
             : Plan::of($at)->choices->content->oldShareAllowed($rule) ?? ($coolant->isDirty() ? $rule : null);
     }
 
-    /** What is left of the old coolant after so many rinses. */
-    public function after(int $times): float
+    /**
+     * What is left of the old coolant after so many rinses.
+     *
+     * @param  float  $mixes  how far the water mixes with what stayed inside
+     */
+    public function after(int $times, float $mixes = 1.0): float
     {
-        return $this->oldShare * $this->keeps ** $times;
+        return $this->oldShare * (1.0 - $mixes * (1.0 - $this->keeps)) ** $times;
     }
 
     public function code(): string

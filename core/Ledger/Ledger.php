@@ -49,18 +49,19 @@ final readonly class Ledger
         [$content, $glycol, $old, $squares, $told, $steps] = [0.0, 0.0, 0.0, 0.0, 0.0, []];
         $byLine = [];
         foreach ($lines as $line) {
-            $fraction = $line->fraction ?? ($content > 0.0 ? $glycol / $content : 0.0);
+            $inside = $content > 0.0 ? $glycol / $content : 0.0;
+            $fraction = $line->fraction ?? $line->mixes * $inside;
             $glycol = max(0.0, $glycol + $line->ml * $fraction);
             $oldMoved = match (true) {
                 $line->ml >= 0.0 => $line->ml * $line->old,
-                $content > 0.0 => $line->ml * $old / $content,
+                $content > 0.0 => $line->ml * $line->mixes * $old / $content,
                 default => 0.0,
             };
             $old = max(0.0, $old + $oldMoved);
             $content += $line->ml;
             $squares += $line->plusMinusMl ** 2;
             $told += $line->toldWithinMl() ** 2;
-            $byLine = self::carried($byLine, $line, $fraction, $content - $line->ml, $content);
+            $byLine = self::carried($byLine, $line, $line->fraction ?? $inside, $content - $line->ml, $content);
             $steps[] = new LedgerStep(
                 $line,
                 $content,
@@ -134,12 +135,16 @@ final readonly class Ledger
     {
         if ($line->fraction === null && $before > 0.0) {
             // What runs out has the strength of what is inside: it takes from every line before in the same share.
-            $share = max(0.0, $after / $before);
+            $share = max(0.0, 1.0 - $line->mixes * (1.0 - $after / $before));
             foreach ($byLine as $i => [$content, $glycol]) {
                 $byLine[$i] = [$content, $fraction * $content + ($glycol - $fraction * $content) * $share];
             }
         }
-        $byLine[] = [$line->plusMinusMl, $fraction * $line->plusMinusMl];
+        $byLine[] = [$line->plusMinusMl, $line->mixes * $fraction * $line->plusMinusMl];
+        if ($line->mixes < 1.0) {
+            // Anything between not at all and as a whole.
+            $byLine[] = [0.0, $line->ml * $fraction * (1.0 - $line->mixes)];
+        }
 
         return $byLine;
     }

@@ -32,6 +32,9 @@ final readonly class CameOut extends Report
     /** A guess is good to half of it (common practice, no source). */
     private const GUESS_UNSURE = 0.5;
 
+    /** Whatever of it was caught, nothing stays in it. */
+    private const TAKEN_OFF = 'taken_off';
+
     /** Nobody measured it. */
     private const ESTIMATED = 'estimated';
 
@@ -40,7 +43,8 @@ final readonly class CameOut extends Report
     private const BLOWN = 'blown';
 
     private const WAYS = [
-        'hose' => 'A hose taken off', self::BLOWN => 'Blown out, low pressure', self::BOTTLE => 'Recovery bottle, siphoned',
+        'hose' => 'A hose taken off', self::BLOWN => 'Blown out, low pressure',
+        self::TAKEN_OFF => 'Taken off, emptied and cleaned', self::BOTTLE => 'Recovery bottle, siphoned',
         'sample' => 'A sample', self::SPILL => 'On the floor, estimated', self::ESTIMATED => 'Another way, estimated',
     ];
 
@@ -95,7 +99,7 @@ final readonly class CameOut extends Report
     /** Whether the part is empty then, whatever of it was caught. */
     public function emptiesIt(): bool
     {
-        return $this->way === self::BLOWN;
+        return in_array($this->way, [self::BLOWN, self::TAKEN_OFF], true);
     }
 
     /** Whether nobody can put it into a drum. */

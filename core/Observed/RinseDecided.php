@@ -30,7 +30,9 @@ final readonly class RinseDecided extends Report
 
     private const FLOW = 'flow';
 
-    private const WAYS = [self::SKIP => 'Skip it', self::HOT => 'Hot rinse', self::FLOW => 'Cold flow-through'];
+    private const ONCE = 'once';
+
+    private const WAYS = [self::SKIP => 'Skip it', self::HOT => 'Hot rinse', self::FLOW => 'Cold flow-through', self::ONCE => 'Filled cold, drained'];
 
     /** As they were kept before they could be combined. */
     private const THEN_CLEANER = 'cleaner';
@@ -46,6 +48,7 @@ final readonly class RinseDecided extends Report
     public const MOST_TIMES = 6;
 
     /**
+     * @param  bool  $staysCold  filled and drained without a run
      * @param  int  $times  at least once
      * @param  list<string>  $backFlushed  parts flushed against the flow, each on its own
      */
@@ -53,6 +56,7 @@ final readonly class RinseDecided extends Report
         Told $told,
         public bool $skips,
         public bool $flows,
+        public bool $staysCold,
         public int $times,
         public bool $withCleaner,
         public array $backFlushed,
@@ -72,6 +76,7 @@ final readonly class RinseDecided extends Report
             Told::by($line),
             $way === self::SKIP,
             $way === self::FLOW,
+            $way === self::ONCE,
             max(1, (int) $line->text(self::TIMES)),
             $way === self::THEN_CLEANER || $line->text(self::CLEANER) !== '',
             self::parts($parts),

@@ -68,6 +68,7 @@ final class Rinse extends StepKind
             'Hot rinse: water in, '.($at->circuit()->hasHeater() ? 'heater full hot, A/C off, ' : '').'warm until the thermostat opens, '
                 .'cool, drain. '.RinseRun::warning($at),
             'Cold flow-through: water in at the top, drains and vents open, no warm-up. '.RinseFlow::leaves($at),
+            'Filled cold, drained: whole to the mark once, and out again without a run. It mixes only where the water falls: reckon with half of what a hot rinse does.',
             'Cleaner: the dirt is rinsed out first, then the cleaner as its label says, then every trace of it.'
                 .' Rust that keeps coming: back-flush '.($at->circuit()->hasHeater() ? 'radiator and heater core, each on its own.' : 'the radiator.'),
             'The last rinse with distilled or deionised water. Rinse water is waste too.',
@@ -144,7 +145,8 @@ final class Rinse extends StepKind
         $needed = $this->judgement($at);
         $decided = $at->latest(RinseDecided::class);
         $share = $at->say($needed->oldShare, Unit::Percent);
-        $after = fn (int $times): string => $at->say($needed->after($times), Unit::Percent);
+        $mixes = $decided?->staysCold === true ? RinseWater::COLD_MIXES : 1.0;
+        $after = fn (int $times): string => $at->say($needed->after($times, $mixes), Unit::Percent);
 
         return match ($needed->code) {
             RinseNeededCode::Chosen => Verdict::pass($needed->code(), 'Rinse chosen', 'Not asked for by what came out. After it '
@@ -159,12 +161,17 @@ final class Rinse extends StepKind
 
     private function needed(Situation $at, RinseNeeded $needed, ?RinseDecided $decided): Verdict
     {
-        $cold = $decided?->flows === true ? ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at) : '';
+        $isCold = $decided?->staysCold === true;
+        $cold = match (true) {
+            $decided?->flows === true => ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at),
+            $isCold => ' Cold, it mixes about half.',
+            default => '',
+        };
         $times = $decided === null || $decided->skips ? $needed->chain->rinses : $decided->times;
-        $after = $at->say($needed->after($times), Unit::Percent);
+        $after = $at->say($needed->after($times, $isCold ? RinseWater::COLD_MIXES : 1.0), Unit::Percent);
+        $if = $isCold ? '' : ', if the thermostat opens each time';
 
-        return Verdict::wait($needed->code(), "{$needed->chain->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$after}, if the "
-            ."thermostat opens each time.{$cold}");
+        return Verdict::wait($needed->code(), "{$needed->chain->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$after}{$if}.{$cold}");
     }
 
     public function tables(Situation $at): array
@@ -216,6 +223,7 @@ final class Rinse extends StepKind
     {
         $plain = match (true) {
             $decided->skips => [],
+            $decided->staysCold => array_fill(0, $decided->times, RinsePart::ONCE),
             $decided->flows => [RinsePart::FLOW],
             default => array_fill(0, $decided->times, RinsePart::WATER),
         };

@@ -115,7 +115,7 @@ final class RinseDrain extends StepKind
         if ($last === null) {
             return null;
         }
-        $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
+        $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent).(RinsePart::isRun($at->step) ? '' : ', give or take as much: it was not run,');
         $target = RinseNeeded::target($at);
         $rest = RinsePart::rest($at->step);
         if ($rest !== []) {

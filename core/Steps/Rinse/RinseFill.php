@@ -43,7 +43,7 @@ final class RinseFill extends StepKind
     {
         return $this->withCleaner($at)
             ? 'The loose dirt is out; the cleaner takes what sticks. Its label says how much and how long.'
-            : 'Water takes up what stayed inside; the drain then leaves only its share of the mixture.';
+            : 'Water takes up what stayed inside; the drain then leaves '.(RinsePart::isRun($at->step) ? 'only its share of the mixture.' : 'what it did not reach: it is not run.');
     }
 
     public function instructions(Situation $at): array

@@ -10,12 +10,15 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Values;
 
 /**
- * What a rinse is made of, one after the other: water or cleaner run warm, a cold flow-through, a part flushed against
- * its flow. Each, when it is done, orders the next with whatever is still to come.
+ * What a rinse is made of, one after the other: water or cleaner run warm, water filled in cold and drained, a cold
+ * flow-through, a part flushed against its flow. Each, when it is done, orders the next with whatever is still to come.
  */
 final class RinsePart
 {
     public const WATER = 'water';
+
+    /** Filled whole once, and drained without a run. */
+    public const ONCE = 'once';
 
     public const CLEANER = 'cleaner';
 
@@ -62,16 +65,26 @@ final class RinsePart
         return $step->params->list(self::REST);
     }
 
-    /** @return list<Step> fill, warm-up, cool-down and drain */
+    /** Whether the engine has moved it: water filled in and drained again mixes only where it falls. */
+    public static function isRun(Step $step): bool
+    {
+        return $step->params->text('with') !== self::ONCE;
+    }
+
+    /** @return list<Step> fill, warm-up, cool-down and drain; cold, without the two between */
     private static function cycle(Situation $at, string $with, Values $rest): array
     {
         $n = 1 + count($at->job->stepsOf('rinse_fill'));
         $about = (new Values(['cycle' => $n, 'with' => $with]))->and($rest);
 
-        return [
-            new Step("rinse_fill:{$n}", 'rinse_fill', Stage::Rinse, $about),
+        $run = $with === self::ONCE ? [] : [
             new Step("rinse_run:{$n}", 'rinse_run', Stage::Rinse, $about),
             new Step("cool_down:rinse{$n}", 'cool_down', Stage::Rinse),
+        ];
+
+        return [
+            new Step("rinse_fill:{$n}", 'rinse_fill', Stage::Rinse, $about),
+            ...$run,
             new Step("rinse_drain:{$n}", 'rinse_drain', Stage::Rinse, $about),
         ];
     }

@@ -14,6 +14,9 @@ use Aqbel\Core\Observed\RinseWaterOut;
 /** Rinse water into the circuit and out of it again, in the one balance over all of it. */
 final class RinseWater
 {
+    /** Water that was filled in and not run mixes so far with what stayed inside, give or take as much (common practice, no source). */
+    public const COLD_MIXES = 0.5;
+
     /** @return list<Line> */
     public static function lines(Situation $at, Entry $entry): array
     {
@@ -23,7 +26,7 @@ final class RinseWater
 
         return [
             ...($in === null ? [] : [self::in($in->read->ml, $in->read->plusMinusMl($at), $in->read->roughMl)]),
-            ...($out === null ? [] : [self::out($out->read->ml, $out->read->plusMinusMl($at), $out->read->roughMl)]),
+            ...($out === null ? [] : [self::out($out->read->ml, $out->read->plusMinusMl($at), $out->read->roughMl, RinsePart::isRun($at->step) ? 1.0 : self::COLD_MIXES)]),
             ...($through === null ? [] : self::through($through->aboutMl ?? $at->circuit()->capacityMl())),
         ];
     }
@@ -44,8 +47,8 @@ final class RinseWater
         return new Line('Rinse water in', $ml, $plusMinusMl, 0.0, roughMl: $roughMl);
     }
 
-    private static function out(float $ml, float $plusMinusMl, float $roughMl = 0.0): Line
+    private static function out(float $ml, float $plusMinusMl, float $roughMl = 0.0, float $mixes = 1.0): Line
     {
-        return new Line('Rinse water out', -$ml, $plusMinusMl, null, roughMl: $roughMl);
+        return new Line('Rinse water out', -$ml, $plusMinusMl, null, roughMl: $roughMl, mixes: $mixes);
     }
 }

@@ -122,6 +122,28 @@ final class RinseTest extends TestCase
         );
     }
 
+    public function test_filled_cold_and_drained_counts_for_half_of_a_rinse_give_or_take_as_much(): void
+    {
+        $after = function (string $way): array {
+            $job = JobOnPaper::drainedAmbulance(['content' => Compatibility::OtherFamily])->write('look', 'seen', ['coolant' => 'clean'])
+                ->write('rinse', 'decision', ['rinse' => $way, 'times' => '1']);
+            $said = $job->judge('rinse');
+            $job->finish('rinse')->write('rinse_fill:1', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])
+                ->write('rinse_drain:1', 'water_out', ['volume' => 10000.0, 'vessel' => 'pan', 'runs' => 'clear']);
+
+            return [$job, $said];
+        };
+        [$hot] = $after('hot');
+        [$cold, $said] = $after('once');
+        self::assertSame(['rinse_fill:1', 'rinse_drain:1'], array_values(preg_grep('/rinse_|cool_down:rinse/', $cold->steps())), 'no run, and nothing that cools');
+        self::assertStringContainsString('Cold, it mixes about half.', $said->reason);
+        [$before, $mixed, $still] = [JobOnPaper::drainedAmbulance()->state()->ledger(), $hot->state()->ledger(), $cold->state()->ledger()];
+        self::assertEqualsWithDelta(($before->oldMl + $mixed->oldMl) / 2.0, $still->oldMl, 1.0);
+        self::assertEqualsWithDelta(($before->glycolMl + $mixed->glycolMl) / 2.0, $still->glycolMl, 1.0);
+        self::assertGreaterThan($still->fraction() - $mixed->fraction() - 0.001, $still->glycolPlusMinus, 'as if it had mixed is within the range');
+        self::assertStringContainsString('it was not run', $cold->judge('rinse_drain:1')->reason);
+    }
+
     public function test_a_back_flush_turns_what_stood_in_the_part_into_water(): void
     {
         $job = JobOnPaper::drainedAmbulance()
