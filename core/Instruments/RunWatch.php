@@ -17,6 +17,7 @@ use Aqbel\Core\Judged\HotProofs;
 use Aqbel\Core\Judged\NeckAtRun;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Observed\FanTurned;
+use Aqbel\Core\Observed\HeldAtSpeed;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
@@ -40,6 +41,11 @@ final readonly class RunWatch
     private const HOLDS_S = 20.0;
 
     private const OUTLET_HOLDS_S = 90.0;
+
+    /** From here on revs drive air out, and below it stands at idle, 1/min (common practice, no source). */
+    private const REVVED_RPM = 1800.0;
+
+    private const IDLE_RPM = 1300.0;
 
     /** A reading is worth a line when coolant has risen by so much, or so much time has passed. */
     private const CHANGED_C = 10.0;
@@ -98,6 +104,8 @@ final readonly class RunWatch
                 $lines[] = $line;
             }
         }
+        $lines = [...$lines, ...$this->held()];
+        usort($lines, fn (RunLine $a, RunLine $b) => $a->at <=> $b->at);
         $now = $lines === [] || $this->end() - $lines[count($lines) - 1]->at > self::APART_S ? $this->changed() : null;
 
         return [...$lines, ...$now === null ? [] : [$now]];
@@ -121,6 +129,47 @@ final readonly class RunWatch
         }
 
         return $this->end() - $at < self::SETTLES_S ? null : new RunLine($at, FanTurned::form($on), Told::byInstrument($one->code->value));
+    }
+
+    /**
+     * Revs held, and let go: the time of each begins and ends by the count.
+     *
+     * @return list<RunLine>
+     */
+    private function held(): array
+    {
+        [$revved, $since] = [false, 0];
+        foreach ($this->at->observed(HeldAtSpeed::class) as $told) {
+            [$revved, $since] = $told->rpm() === null ? [$revved, $since] : [$told->rpm() >= self::REVVED_RPM, $told->at()];
+        }
+        $say = fn (bool $to, float $at): RunLine => new RunLine((int) round($at), HeldAtSpeed::form(), HeldAtSpeed::streamed($to)->and(Told::byInstrument(Code::RpmHold->value)));
+        $lines = [];
+        foreach ($this->stream->evidence as $one) {
+            if ($one->code !== Code::RpmHold || ($one->value ?? 0.0) < self::REVVED_RPM) {
+                continue;
+            }
+            if (! $revved && $one->fromS > $since) {
+                [$revved, $since] = [true, $one->fromS];
+                $lines[] = $say(true, $since);
+            }
+            if ($revved && $one->toS > $since && $this->idlesAfter((float) $one->toS)) {
+                [$revved, $since] = [false, $one->toS];
+                $lines[] = $say(false, $since);
+            }
+        }
+
+        return $lines;
+    }
+
+    private function idlesAfter(float $moment): bool
+    {
+        foreach ($this->channels[ChannelKind::Rpm->value] ?? [] as [$at, $rpm]) {
+            if ($at > $moment && $rpm <= self::IDLE_RPM) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** When hot coolant has come through: both sides warm, and near each other. Once is enough for a run. */

@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /**
  * What is done while the engine runs, and what it is for: a speed held, the throttle blipped, hoses squeezed, the
@@ -19,14 +20,18 @@ final readonly class HeldAtSpeed extends Report
 
     private const SPEED = 'speed';
 
+    private const IDLE = 'idle';
+
+    private const REVS = 'revs';
+
     private const BLOWER = 'blower';
 
     private const BLOWER_HIGH = 'blower_high';
 
     /** @var array<string, array{string, float}> what is done and why, and for how many minutes */
     private const HOLDS = [
-        'idle' => ['Idle: air rises', 5.0],
-        'revs' => ['2,000–3,000 rpm: drives air out', 2.5],
+        self::IDLE => ['Idle: air rises', 5.0],
+        self::REVS => ['2,000–3,000 rpm: drives air out', 2.5],
         'heater' => ['3,000 rpm: a stubborn heater', 5.0],
         'fan' => ['On past the fan', 2.0],
         'blip' => ['Throttle blips: then watch for bubbles', 1.0],
@@ -41,6 +46,11 @@ final readonly class HeldAtSpeed extends Report
         parent::__construct($told);
     }
 
+    public static function form(): string
+    {
+        return self::FORM;
+    }
+
     public static function forms(): array
     {
         return [self::FORM];
@@ -53,12 +63,18 @@ final readonly class HeldAtSpeed extends Report
             : null;
     }
 
+    /** As an instrument counted it: revved, or let go to idle. */
+    public static function streamed(bool $revved): Values
+    {
+        return new Values([self::SPEED => $revved ? self::REVS : self::IDLE]);
+    }
+
     public static function asked(): Form
     {
         $say = fn (array $hold): string => $hold[1] > 0.0 ? sprintf('%s, %s min', $hold[0], (string) $hold[1]) : $hold[0];
 
         return new Form(self::FORM, 'Hold, blip, squeeze or blower', [
-            Field::choice(self::SPEED, 'What', array_map($say, self::HOLDS), 'idle'),
+            Field::choice(self::SPEED, 'What', array_map($say, self::HOLDS), self::IDLE),
         ], false);
     }
 
@@ -75,7 +91,7 @@ final readonly class HeldAtSpeed extends Report
     /** What it is held at, 1/min; null where it stays as it is. */
     public function rpm(): ?float
     {
-        return ['idle' => 800.0, 'revs' => 2500.0, 'heater' => 3000.0, 'fan' => 800.0][$this->what] ?? null;
+        return [self::IDLE => 800.0, self::REVS => 2500.0, 'heater' => 3000.0, 'fan' => 800.0][$this->what] ?? null;
     }
 
     public function setsTheBlower(): bool

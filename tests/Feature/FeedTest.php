@@ -133,6 +133,42 @@ final class FeedTest extends ShopTestCase
         self::assertNotNull($job->refresh()->danger_since);
     }
 
+    public function test_the_times_of_revs_and_idle_begin_and_end_by_the_count(): void
+    {
+        [$job, $feed] = $this->running('');
+        $began = now()->getTimestamp();
+        $seconds = 0;
+        $turns = function (int $rpm, int $for) use ($feed, $began, &$seconds): void {
+            for ($until = $seconds + $for; $seconds < $until;) {
+                $batch = array_map(fn (int $s): string => 'rpm,'.$s.','.($rpm + $s % 3), range($seconds + 1, $seconds + 10));
+                Carbon::setTestNow(Carbon::createFromTimestamp($began + ($seconds += 10)));
+                $this->send($feed, [...$batch, "coolant_c,{$seconds},70"])->assertOk();
+            }
+        };
+        $held = fn (): array => JournalLine::query()->where('job_id', $job->id)->where('form', 'hold')->orderBy('at')->get()
+            ->map(fn (JournalLine $line) => ['at' => $line->at, 'speed' => $line->values['speed'], 'shows' => $line->values['shows'] ?? null])->all();
+        $page = fn (): string => (string) $this->get("/jobs/{$job->id}")->assertOk()->getContent();
+        $turns(850, 60);
+        self::assertSame([], $held(), 'idling from the start is nobody’s hold');
+        $turns(1500, 60);
+        self::assertSame([], $held(), 'a fast idle drives no air out');
+        $turns(850, 20);
+        $turns(2500, 60);
+        self::assertSame(['revs'], array_column($held(), 'speed'));
+        self::assertEqualsWithDelta($began + 141, $held()[0]['at'], 2.0);
+        self::assertStringContainsString('2,000–3,000 rpm: drives air out', $page());
+        $turns(850, 30);
+        self::assertSame(['revs', 'idle'], array_column($held(), 'speed'));
+        self::assertEqualsWithDelta($began + 200, $held()[1]['at'], 2.0);
+        self::assertStringContainsString('Idle: air rises', $page());
+        // What somebody said by hand is not said again by the count.
+        $this->walk($job)->enter('hold', ['speed' => 'revs'], 0);
+        $turns(2600, 50);
+        self::assertSame([['revs', 'rpm_hold'], ['idle', 'rpm_hold'], ['revs', null]], array_map(fn (array $one) => [$one['speed'], $one['shows']], $held()));
+        $turns(850, 20);
+        self::assertSame('idle', $held()[3]['speed']);
+    }
+
     public function test_a_far_side_alone_at_the_limit_is_danger_too_and_an_address_alone_hides_no_form(): void
     {
         [$job, $feed] = $this->running('');
