@@ -7,6 +7,7 @@ namespace App\Instruments;
 use App\Models\Feed;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Source;
 use Aqbel\Core\Observed\HeldAtSpeed;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\PressureLetOff;
@@ -113,7 +114,8 @@ final readonly class StandIn
             $actions[] = new Action(max(0.0, (float) ($off->at() - $began)), 'release');
         }
         foreach ($state->observedAnywhere(HeldAtSpeed::class) as $held) {
-            $rpm = $held->rpm();
+            // What its own count told is no order to it.
+            $rpm = $held->told()->source === Source::Hand ? $held->rpm() : null;
             if ($rpm !== null) {
                 $actions[] = new Action(max(0.0, (float) ($held->at() - $began)), 'rpm', $rpm);
                 $actions[] = new Action(max(0.0, (float) ($held->at() - $began + $held->seconds())), 'rpm', self::IDLE);
