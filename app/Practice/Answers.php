@@ -10,6 +10,7 @@ use Aqbel\Core\Circuit\RoutineLine;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\StopLimitAtNeck;
+use Aqbel\Core\Judged\WasteSum;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
@@ -84,7 +85,6 @@ final class Answers
             ['fan_on', [], 2], ['fan_off', [], 3], ['fan_on', [], 2], ['fan_off', [], 1], ['shut_off', [], 600]],
         'leak_check' => [['seen', ['leak' => 'old'], 2]],
         'follow_up' => [['booked', ['days' => '3'], 1]],
-        'dispose' => [['disposed', ['volume' => '10.5'], 2]],
     ];
 
     /** Minutes that pass at a step before there is anything to enter. */
@@ -139,6 +139,7 @@ final class Answers
                 ['drip', ['place' => 'cap', 'where' => 'below the seal', 'gas' => 'undone'], 1],
             ],
             'left_over' => [['kept', ['volume' => self::litres($kind->figure($at)->base ?? 0.0)], 2]],
+            'dispose' => [['disposed', ['volume' => self::litres(WasteSum::caughtMl($at))], 2]],
             'rinse' => [['decision', self::proposed($forms[0]), 1]],
             'rinse_fill' => [
                 ['water_in', ['volume' => self::room($at, 1.0), 'vessel' => 'bucket', 'water' => 'tap'], 6],

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\HandOver;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Judged\WasteSum;
+use Aqbel\Core\Judged\WasteSumCode;
 use Aqbel\Core\Observed\WasteTaken;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 11: old coolant and rinse water into the waste drum. */
@@ -50,7 +52,7 @@ final class Dispose extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [WasteTaken::asked(self::wasteMl($at))];
+        return [WasteTaken::asked(WasteSum::caughtMl($at))];
     }
 
     public function atOnce(Situation $at): Form
@@ -58,12 +60,25 @@ final class Dispose extends StepKind
         return $this->forms($at)[0];
     }
 
-    /** What came out of the circuit and was caught; what went back to the batch is no waste. */
-    private static function wasteMl(Situation $at): float
+    public function judgement(Situation $at): ?WasteSum
     {
-        $out = array_filter($at->job->ledger()->lines, fn (Line $line) => $line->ml < 0.0 && ! $line->fromBatch && ! $line->lost);
+        return WasteSum::of($at);
+    }
 
-        return -array_sum(array_map(fn (Line $line) => $line->ml, $out));
+    public function judge(Situation $at): ?Verdict
+    {
+        $sum = $this->judgement($at);
+        if ($sum === null) {
+            return null;
+        }
+        [$taken, $caught] = [$at->litres($sum->takenMl), $at->litres($sum->caughtMl)];
+
+        return match ($sum->code) {
+            WasteSumCode::Foreign => Verdict::wait($sum->code(), 'More than came out', "{$taken} went into the drum, {$caught} came out here and was caught. "
+                .'Correct the figure; what came from another job is written down there.'),
+            WasteSumCode::Missing => Verdict::wait($sum->code(), 'Some of it is in no drum', "{$caught} came out and was caught, {$taken} went into the drum. "
+                .'Record the rest, or write what ran to the floor as spilled at the step where it did.'),
+        };
     }
 
     public function obstacles(Situation $at): array
