@@ -32,8 +32,9 @@ final readonly class LedgerTable
         );
 
         return [
-            ['In', $this->volume($ledger->inMl())],
+            ['Found', $started ? $this->volume($ledger->foundMl()) : 'not read'],
             ['Out', $this->volume($ledger->outMl())],
+            ['In', $this->volume($ledger->inMl() - $ledger->foundMl())],
             ['Content', $started ? $within($ledger->contentMl, $ledger->plusMinusMl) : 'not read'],
             ['Glycol', $this->share($ledger->fraction())],
             ['Room left', $started ? $within($ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()) : '–'],

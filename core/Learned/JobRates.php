@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Observation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Judged\TopUpSeries;
@@ -88,11 +89,12 @@ final class JobRates
         return $told ? $series[1]->ml / $series[0]->ml / Purging::leftByCycle() : null;
     }
 
-    /** What a job takes of coolant, with what went on the floor and into rags, over what stays inside. */
+    /** What a job takes of new coolant, with what went on the floor and into rags, over what was poured. */
     private static function spilling(JobState $job): ?float
     {
-        $poured = $job->ledger()->inMl();
-        $lost = $job->ledger()->lostMl() + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
+        [$ledger, $before] = [$job->ledger(), $job->ledgerBefore(Stage::Fill)];
+        $poured = $ledger->inMl() - $before->inMl();
+        $lost = $ledger->lostMl() - $before->lostMl() + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
 
         return $poured > 0.0 ? ($poured + $lost) / $poured : null;
     }

@@ -168,6 +168,13 @@ final readonly class Ledger
         return $full > 0.0 ? min(1.0, $this->oldMl / $full) : 0.0;
     }
 
+    /** What stood in it before the work, mL. */
+    public function foundMl(): float
+    {
+        return array_sum(array_map(fn (Line $l) => $l->found ? $l->ml : 0.0, $this->lines));
+    }
+
+    /** With what was found in it. */
     public function inMl(): float
     {
         return array_sum(array_map(fn (Line $l) => max(0.0, $l->ml), $this->lines));

@@ -14,6 +14,7 @@ final readonly class Line
      * @param  float  $old  share of it that was in the circuit before the work
      * @param  bool  $fromBatch  poured from what was mixed in this job, or gone back there
      * @param  bool  $lost  on the floor or in rags: nobody has it any more
+     * @param  bool  $found  in it before the work: nobody poured it
      * @param  float  $mixes  of what runs out with the strength inside, how far it has mixed: 1 as a whole, 0 as if what came in last ran out alone
      * @param  float  $roughMl  within which it lies where it was told roughly; 0 where it was read off
      */
@@ -27,6 +28,7 @@ final readonly class Line
         public bool $lost = false,
         public float $roughMl = 0.0,
         public float $mixes = 1.0,
+        public bool $found = false,
     ) {
     }
 

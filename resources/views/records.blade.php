@@ -16,7 +16,7 @@
                 <thead><tr><th scope="col">Month</th><th scope="col">Jobs</th><th scope="col">Came back</th><th scope="col">Poured</th><th scope="col">Hours at it</th><th scope="col">Air, predicted and found, each job</th></tr></thead>
                 <tbody>
                     @foreach ($list->months as $month)
-                        <tr @class(['font-bold' => ($list->filters['month'] ?? '') === $month->month])>
+                        <tr @class(['*:align-middle', 'font-bold' => ($list->filters['month'] ?? '') === $month->month])>
                             <th scope="row"><a class="inline-flex min-h-11 items-center" href="{{ $list->with('month', $month->month) }}">{{ $month->month }}</a></th>
                             <td class="num">{{ $month->jobs }}</td>
                             <td class="num">{{ $month->cameBack }}</td>

@@ -7,6 +7,8 @@ namespace Tests\Feature;
 use App\Models\Job;
 use App\Record\Facts;
 use App\Record\RecordSearch;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Support\Facades\DB;
 
 /** Finished jobs: found by anything that was said of them, month by month, a page at a time. */
@@ -48,6 +50,10 @@ final class RecordsTest extends ShopTestCase
         $month = $one->signed_at?->format('Y-m') ?? '';
         $page = $this->get('/records')->assertOk()->assertSeeInOrder(['Month by month', $month, 'Came back']);
         $page->assertSee("/records?month={$month}", false);
+        // Poured is what was poured: what stood in it before is not.
+        $poured = array_sum(array_map(fn (Job $job): float => $job->state()->ledger()->contentMl + $job->state()->ledger()->outMl() - $job->state()->ledger()->foundMl(), [$one, $two]));
+        self::assertGreaterThan(1000.0, $one->state()->ledger()->foundMl());
+        $page->assertSee(UnitSystem::Metric->format($poured, Dimension::Volume));
         $this->get('/records?month=2001-01')->assertOk()->assertSee('Nothing found');
         $this->get("/records?month={$month}&kind=repair")->assertOk()->assertSee($one->vehicle->plate);
         $this->get('/records?kind=repair')->assertOk()->assertSee($one->vehicle->plate)->assertSee($two->vehicle->plate);

@@ -159,9 +159,9 @@ final class Found extends StepKind
         $unsure = self::UNSURE * $full + ($found->isEmpty() ? 0.0 : self::UNSURE_OF_MISSING * $missing);
         if ($found->isFull() && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
             // At its mark with air inside is the very case: as much as stood there, or a fifth less.
-            return new Line('Content found, air inside', (1.0 - self::AIR_BEHIND) * $full, self::AIR_BEHIND * $full + $unsure, $fraction, old: 1.0);
+            return new Line('Content found, air inside', (1.0 - self::AIR_BEHIND) * $full, self::AIR_BEHIND * $full + $unsure, $fraction, old: 1.0, found: true);
         }
 
-        return new Line('Content found', $full - $missing, $unsure, $fraction, old: 1.0);
+        return new Line('Content found', $full - $missing, $unsure, $fraction, old: 1.0, found: true);
     }
 }

@@ -70,7 +70,9 @@ final class RateTest extends TestCase
 
     public function test_what_went_on_the_floor_is_told_beside_what_stays(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance')->write('fill_level', 'at_mark', ['volume' => 10_000.0, 'vessel' => 'bucket'])
+        // What stood in it, and what of that ran to the floor, is no coolant that this job took.
+        $job = JobOnPaper::on('rescue-ambulance', choices: ['opened' => []])->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'elsewhere', ['way' => 'spill', 'volume' => 700.0, 'part' => ''])->write('fill_level', 'at_mark', ['volume' => 10_000.0, 'vessel' => 'bucket'])
             ->write('fill_level', 'outlet', ['way' => 'spill', 'volume' => 400.0, 'part' => '']);
         $rates = JobRates::of($job->state(), fn (Step $step) => new Minutes);
         self::assertEqualsWithDelta(1.04, $rates[JobRates::SPILLING] ?? 0.0, 1.0e-6);
