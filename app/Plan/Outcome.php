@@ -6,6 +6,7 @@ namespace App\Plan;
 
 use App\Elevation\Picture;
 use App\Models\LastJob;
+use App\Run\Level;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Cover;
 use Aqbel\Core\Circuit\Format\Inherited;
@@ -15,6 +16,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Ranges;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\PackSize;
 use Aqbel\Core\Quantity\Unit;
@@ -51,27 +53,27 @@ final readonly class Outcome
         return $this->plan->choices->jobKind === JobKind::Bleed;
     }
 
-    public function figure(): Figure
+    public function level(): Level
     {
-        $p = $this->plan->predicted;
+        return self::levelOf($this->circuit, $this->plan, $this->units);
+    }
 
-        return $this->bleedsOnly()
+    /** @param  ?Ranges  $ranges  once they are known */
+    public static function levelOf(Circuit $circuit, Plan $plan, UnitSystem $units, ?Ranges $ranges = null): Level
+    {
+        $p = $plan->predicted;
+
+        return new Level($plan->choices->jobKind === JobKind::Bleed
             ? new Figure(
                 'Air a fill leaves here',
-                $this->plan->fill->airMl,
+                $plan->fill->airMl,
                 Dimension::Volume,
                 Origin::Predicted,
-                $this->plan->choices->airLimitMl($this->circuit),
+                $plan->choices->airLimitMl($circuit),
                 'allowed',
+                $ranges?->airMl,
             )
-            : new Figure(
-                'Coolant needed',
-                $p->neededMl,
-                Dimension::Volume,
-                Origin::Predicted,
-                $p->capacityMl,
-                'capacity',
-            );
+            : new Figure('Coolant needed', $p->neededMl, Dimension::Volume, Origin::Predicted, $p->capacityMl, 'capacity', $ranges?->retainedMl->restOf($p->neededMl)), $units);
     }
 
     /** @return list<array{string, string, string}> name, what it concerns, value */

@@ -6,6 +6,7 @@ namespace App\Plan;
 
 use App\Models\LastJob;
 use App\Models\Vehicle;
+use App\Run\Level;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\Inherited;
 use Aqbel\Core\Plan\AirsWay;
@@ -86,13 +87,22 @@ final readonly class Worked
     /** How sure the numbers are: drawn again and again, so it comes after everything else. */
     public function ranges(): HowSure
     {
-        $ranges = Cache::remember(
+        return new HowSure($this->circuit, $this->drawn(), $this->units, $this->vehicle->circuit->asks_for);
+    }
+
+    /** The number of the plan with how sure it is. */
+    public function level(): Level
+    {
+        return Outcome::levelOf($this->circuit, $this->planner->nearest($this->groundwork()), $this->units, $this->drawn());
+    }
+
+    private function drawn(): Ranges
+    {
+        return Cache::remember(
             "ranges.{$this->key}",
             self::KEPT_S,
             fn (): Ranges => Ranges::of($this->circuit, $this->planner->nearest($this->groundwork())),
         );
-
-        return new HowSure($this->circuit, $ranges, $this->units, $this->vehicle->circuit->asks_for);
     }
 
     /** What would free the air it leaves. */

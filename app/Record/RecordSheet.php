@@ -158,6 +158,12 @@ final readonly class RecordSheet
         ];
     }
 
+    /** Null while nothing is known of what is inside. */
+    public function contentBar(): ?ContentBar
+    {
+        return $this->state->ledger()->lines === [] ? null : new ContentBar($this->state->ledger());
+    }
+
     public function nextChange(): string
     {
         return $this->plan->choices->drains === [] ? '' : NextChange::after($this->plan->choices, $this->units, $this->state->ledger()->oldShare());

@@ -35,11 +35,30 @@ final readonly class Level
         return ($this->figure->in instanceof Unit ? $this->figure->in : $this->units->unit($this->figure->in))->value;
     }
 
-    public function plusMinus(): string
+    /** Behind the unit: “ ± 0.40”, or “, 6.10 to 6.72” where it is surer on one side; empty where it is as sure as the number reads. */
+    public function within(): string
     {
-        return $this->figure->plusMinus > 0.0
-            ? '± '.$this->units->format($this->figure->plusMinus, $this->figure->in, false)
-            : '';
+        $range = $this->figure->within;
+        $say = fn (float $base): string => $this->units->format($base, $this->figure->in, false);
+        if ($range === null || $say($range->low) === $say($range->high)) {
+            return '';
+        }
+        [$below, $above] = [$say($range->value - $range->low), $say($range->high - $range->value)];
+
+        return $below === $above ? " ± {$above}" : ", {$say(max(0.0, $range->low))} to {$say($range->high)}";
+    }
+
+    /** @return ?array{float, float} where the tube is surely filled to, and where surely not: from, height; null where nothing is said of that */
+    public function band(): ?array
+    {
+        $span = $this->span();
+        if ($this->within() === '' || $span === null) {
+            return null;
+        }
+        $at = fn (float $base): float => self::HEIGHT - self::HEIGHT * max(0.0, min(1.0, $base / $span));
+        [$top, $bottom] = [$at($this->figure->within->high ?? 0.0), $at($this->figure->within->low ?? 0.0)];
+
+        return [round($top, 1), round($bottom - $top, 1)];
     }
 
     public function datum(): ?string

@@ -41,6 +41,18 @@ final readonly class Range
         );
     }
 
+    /** As far off on either side. */
+    public static function within(float $value, float $plusMinus): self
+    {
+        return new self($value, $value - $plusMinus, $value + $plusMinus);
+    }
+
+    /** What is left of a whole: as much as this is less, that is more. */
+    public function restOf(float $rest): self
+    {
+        return new self($rest, $rest - ($this->high - $this->value), $rest + ($this->value - $this->low));
+    }
+
     public function span(): float
     {
         return $this->high - $this->low;

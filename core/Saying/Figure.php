@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Saying;
 
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Range;
 use Aqbel\Core\Quantity\Unit;
 
 /**
@@ -15,6 +16,7 @@ final readonly class Figure
     /**
      * @param  ?float  $base  in the core's unit; null while there is none
      * @param  ?float  $datum  the level it is judged against, in the same unit
+     * @param  ?Range  $within  where it lies in nineteen cases of twenty; null where nothing is said of that
      */
     public function __construct(
         public string $label,
@@ -23,7 +25,7 @@ final readonly class Figure
         public Origin $origin,
         public ?float $datum = null,
         public string $datumLabel = '',
-        public float $plusMinus = 0.0,
+        public ?Range $within = null,
     ) {
     }
 }

@@ -53,6 +53,8 @@ export function followPlan() {
         if (answer.ok && !answer.redirected) {
             place(fragment).innerHTML = await answer.text();
             place(fragment).removeAttribute('aria-busy');
+            const level = one('template[data-level]', HTMLTemplateElement, place(fragment))?.content.firstElementChild;
+            one('.level', HTMLElement, place('plan')).replaceWith(level);
         }
     };
     // How sure the numbers are takes a second, so it comes when they stand there.

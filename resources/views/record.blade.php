@@ -27,6 +27,7 @@
                 <h2>The sums</h2>
                 <table><tbody>
                     @foreach ($sheet->sums() as [$what, $first, $second])
+                        @if ($loop->index === 1 && $sheet->contentBar() !== null)<tr><td colspan="3">@include('record.content-bar', ['bar' => $sheet->contentBar()])</td></tr>@endif
                         <tr @class(['total' => $loop->first])><th scope="row">{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>
                     @endforeach
                 </tbody></table>
@@ -37,7 +38,7 @@
                             <tr>
                                 <th scope="row">{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td>
                                 <td class="num">{{ $round->topped }}</td>
-                                <td><svg viewBox="0 0 60 8" width="60" height="8" aria-hidden="true"><rect width="60" height="8" class="tube"/><rect
+                                <td class="align-middle"><svg class="block" viewBox="0 0 60 8" width="60" height="8" aria-hidden="true"><rect width="60" height="8" class="tube"/><rect
                                     width="{{ round(60 * $round->share, 1) }}" height="8" class="tube-wet"/></svg></td>
                                 <td>{{ $round->verdict }}</td>
                             </tr>

@@ -171,7 +171,7 @@ final class PlanTest extends ShopTestCase
         $page = "/jobs/new?vehicle={$vehicle->id}";
         $lead = \App\Models\Person::query()->where('login', 'sunniva')->firstOrFail();
         $this->actingAs($lead)->get($page)->assertOk()->assertSee('data-fragment="ranges"', false)->assertDontSee('One measurement settles most');
-        $sure = $this->get("{$page}&fragment=ranges")->assertOk()->assertSee('How sure')->assertSee('Air that stays')->assertSee('One measurement settles most');
+        $sure = $this->get("{$page}&fragment=ranges")->assertOk()->assertSee('data-level', false)->assertSee('tube-band', false)->assertSee('How sure')->assertSee('Air that stays')->assertSee('One measurement settles most');
         self::assertMatchesRegularExpression('/name="node" value="pipe_hot_/', (string) $sure->getContent());
         preg_match('/name="node" value="(\w+)"/', (string) $sure->getContent(), $node);
         $measured = fn (string $typed) => $this->from($page)->post("/circuits/{$sweeper->id}/measured", ['node' => $node[1], 'measured' => $typed, 'vehicle' => (string) $vehicle->id]);

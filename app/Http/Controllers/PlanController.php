@@ -57,7 +57,7 @@ final class PlanController extends Controller
         if ($fragment !== '') {
             return response(match ($fragment) {
                 'ranges' => view('plan.afterwards', [
-                    'freeing' => $worked->freeing(), 'sure' => $worked->ranges(), 'vehicle' => $vehicle, 'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
+                    'freeing' => $worked->freeing(), 'level' => $worked->level(), 'sure' => $worked->ranges(), 'vehicle' => $vehicle, 'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
                 ]),
                 default => view('plan.choice', ['worked' => $worked]),
             });

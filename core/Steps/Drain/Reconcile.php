@@ -18,6 +18,7 @@ use Aqbel\Core\Observed\PointToo;
 use Aqbel\Core\Observed\RestAccepted;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Range;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
@@ -131,7 +132,7 @@ final class Reconcile extends StepKind
             Origin::Measured,
             Plan::of($at)->predicted->retainedMl,
             'predicted',
-            $ledger->plusMinusMl,
+            Range::within($ledger->contentMl, $ledger->plusMinusMl),
         );
     }
 

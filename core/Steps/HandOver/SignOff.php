@@ -23,6 +23,7 @@ use Aqbel\Core\Observed\NumberNamed;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Range;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
@@ -196,7 +197,7 @@ final class SignOff extends StepKind
             Origin::Measured,
             $full,
             'full to the mark',
-            $ledger->plusMinusMl,
+            Range::within($ledger->contentMl, $ledger->plusMinusMl),
         );
     }
 

@@ -15,6 +15,7 @@ use Aqbel\Core\Observed\ContentFound;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Range;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
@@ -134,7 +135,7 @@ final class Found extends StepKind
             Origin::Measured,
             $full,
             'full to the mark',
-            $line->plusMinusMl ?? 0.0,
+            $line === null ? null : Range::within($line->ml, $line->plusMinusMl),
         );
     }
 

@@ -13,6 +13,7 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\WaterCameOut;
 use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\Range;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
@@ -82,7 +83,7 @@ final class WaterOut extends StepKind
     {
         $ledger = $at->job->ledgerBefore(Stage::Fill);
 
-        return new Figure('Stays inside', $ledger->contentMl, Dimension::Volume, Origin::Measured, plusMinus: $ledger->plusMinusMl);
+        return new Figure('Stays inside', $ledger->contentMl, Dimension::Volume, Origin::Measured, within: Range::within($ledger->contentMl, $ledger->plusMinusMl));
     }
 
     public function judge(Situation $at): ?Verdict

@@ -14,7 +14,7 @@
 <table><tr>
     <td class="half">
         <h2>The sums</h2>
-        <table>@foreach ($sheet->sums() as [$what, $first, $second])<tr @class(['total' => $loop->first])><th>{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>@endforeach</table>
+        <table>@foreach ($sheet->sums() as [$what, $first, $second])@if ($loop->index === 1 && $sheet->contentBar() !== null)<tr><td colspan="3"><img src="{{ App\Record\Pdf::svg(trim(view('record.content-bar', ['bar' => $sheet->contentBar()])->render())) }}" style="width: 82mm; height: 3mm"></td></tr>@endif<tr @class(['total' => $loop->first])><th>{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>@endforeach</table>
         @if ($sheet->rounds() !== [])
             <h2>Warm-ups and top-ups</h2>
             <table>@foreach ($sheet->rounds() as $round)<tr><th>{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td><td class="num">{{ $round->topped }}</td><td>{{ $round->verdict }}</td></tr>@endforeach</table>

@@ -1,2 +1,3 @@
+<template data-level><x-level :level="$level"/></template>
 @include('plan.freeing')
 @include('plan.ranges')

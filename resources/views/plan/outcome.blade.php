@@ -1,5 +1,5 @@
 <section class="plan-numbers" aria-label="Predicted">
-    <x-level :level="new App\Run\Level($outcome->figure(), $outcome->units)"/>
+    <x-level :level="$outcome->level()"/>
     <dl class="facts">
         @foreach ($outcome->facts() as [$name, $about, $value])
             <div><dt>{{ $name }} @if ($about !== '')<small>{{ $about }}</small>@endif</dt><dd>{{ $value }}</dd></div>
