@@ -182,6 +182,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('/circuits/make/{layout}', [MakerController::class, 'store']);
     Route::post('/circuits', [CircuitController::class, 'store']);
     Route::post('/circuits/layouts', [CircuitController::class, 'layouts']);
+    Route::get('/circuits/photos/{photo}', [CircuitController::class, 'photo']);
     Route::get('/circuits/package.json', [CircuitController::class, 'package']);
     Route::post('/circuits/preview', [CircuitController::class, 'preview']);
     Route::prefix('/circuits/{circuit}')->group(function (): void {

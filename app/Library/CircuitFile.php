@@ -20,7 +20,10 @@ final class CircuitFile
 
     private const MOST = 200;
 
-    /** @return array<mixed> the document, what jobs taught, its drawing, and how it became what it is: without people */
+    /** A package takes so many bytes of photographs, of the first circuits by name: it is read whole where it comes in. */
+    private const PHOTOS_BYTES = 6_000_000;
+
+    /** @return array<mixed> the document, what jobs taught, its drawing, how it became what it is, and its points as they look: without people */
     public static function of(Circuit $circuit): array
     {
         $taught = MeasuredJobs::write(Taught::of($circuit)->jobs);
@@ -30,13 +33,22 @@ final class CircuitFile
             ...$taught === [] ? [] : [MeasuredJobs::PART => ['jobs' => $taught]],
             'drawing' => view('circuits.svg', ['picture' => new Picture($circuit->read())])->render(),
             'history' => self::history($circuit),
+            ...self::photographed($circuit),
         ];
     }
 
     /** @return array<mixed> the newest revision of each circuit here */
     public static function package(): array
     {
-        return ['format' => self::PACKAGE, 'circuits' => Circuit::query()->newest()->orderBy('name')->get()->map(self::of(...))->all()];
+        $room = self::PHOTOS_BYTES;
+        $circuits = Circuit::query()->newest()->orderBy('name')->get()->map(function (Circuit $circuit) use (&$room): array {
+            $file = self::of($circuit);
+            $room -= strlen((string) json_encode($file[PointPhotos::PART] ?? []));
+
+            return $room >= 0 ? $file : array_diff_key($file, [PointPhotos::PART => 0]);
+        });
+
+        return ['format' => self::PACKAGE, 'circuits' => $circuits->all()];
     }
 
     /**
@@ -73,7 +85,8 @@ final class CircuitFile
     private static function checked(array $document): array
     {
         $circuit = CircuitReader::read($document);
-        $document = array_diff_key($document, array_flip(self::ALONG));
+        $photos = PointPhotos::read($document, $circuit);
+        $document = [...array_diff_key($document, array_flip([...self::ALONG, PointPhotos::PART])), ...$photos === [] ? [] : [PointPhotos::PART => $photos]];
         if (! isset($document[MeasuredJobs::PART])) {
             return $document;
         }
@@ -85,6 +98,14 @@ final class CircuitFile
         unset($document[MeasuredJobs::PART]);
 
         return $jobs === [] ? $document : [...$document, MeasuredJobs::PART => ['jobs' => MeasuredJobs::write($jobs)]];
+    }
+
+    /** @return array<string, list<array{port: string, jpeg: string}>> */
+    private static function photographed(Circuit $circuit): array
+    {
+        $photos = PointPhotos::along($circuit);
+
+        return $photos === [] ? [] : [PointPhotos::PART => $photos];
     }
 
     /** @return list<array{revision: int, changes: list<array{string, string, string}>}> the newest first */

@@ -36,7 +36,10 @@ final class NewRevision
      */
     public static function write(?Circuit $newest, array $document, Person $by, Change ...$more): Circuit
     {
-        $name = CircuitReader::read($document)->name;
+        $circuit = CircuitReader::read($document);
+        $name = $circuit->name;
+        $photos = PointPhotos::read($document, $circuit);
+        unset($document[PointPhotos::PART]);
         $stored = Circuit::query()->create([
             'key' => $newest->key ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(4)),
             'revision' => 1 + (int) ($newest->revision ?? 0),
@@ -45,6 +48,7 @@ final class NewRevision
             'added_by' => $by->may(Right::ChangeCircuits) ? null : $by->id,
             'asks_for' => $newest === null ? null : self::stillAsked($newest, $document),
         ]);
+        PointPhotos::keep($stored, $photos);
         $newest?->vehiclesOfAllRevisions()->update(['circuit_id' => $stored->id]);
         Trail::note($by, Subject::Circuit, $stored->name, [
             new Change('revision', (string) ($newest->revision ?? ''), (string) $stored->revision),

@@ -73,20 +73,14 @@ final readonly class Parts
     /** @return array{said: string, photos: list<string>} */
     private function lastTime(Port $port): array
     {
-        $lines = fn (string $form) => DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
-            ->where('circuits.key', $this->model->key)->where('journal_lines.step', "drain:{$port->id}")->where('form', $form)->orderByDesc('journal_lines.id');
-        $out = $lines('out')->first(['journal_lines.job_id', 'values', 'at']);
+        $out = DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
+            ->where('circuits.key', $this->model->key)->where('journal_lines.step', "drain:{$port->id}")->where('form', 'out')->orderByDesc('journal_lines.id')->first(['journal_lines.job_id', 'values', 'at']);
         $values = $out === null ? [] : (array) json_decode((string) $out->values, true);
-        $photos = [];
-        foreach ($lines('photo')->limit(self::PHOTOS)->pluck('values') as $photo) {
-            $told = (array) json_decode((string) $photo, true);
-            is_string($told['photo'] ?? null) && $photos[] = $told['photo'];
-        }
 
         return [
             'said' => $out === null || ! is_numeric($values['volume'] ?? null) ? ''
                 : $this->units->format((float) $values['volume'], Dimension::Volume).' came out there in '.Job::numbered((int) $out->job_id).', '.date('Y-m-d', (int) $out->at),
-            'photos' => $photos,
+            'photos' => PointPhotos::shown($this->model, $port->id, self::PHOTOS),
         ];
     }
 }

@@ -69,6 +69,28 @@ final readonly class Photograph
         return new self(self::upright($large, $file->getRealPath(), $type));
     }
 
+    /** @throws InvalidField on `photo` */
+    public static function ofBytes(string $bytes): self
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'aqbel');
+        try {
+            file_put_contents($file, $bytes);
+
+            return self::from(new UploadedFile($file, 'photo.jpg', test: true));
+        } finally {
+            unlink($file);
+        }
+    }
+
+    /** The small one, as a file's bytes. */
+    public function small(): string
+    {
+        ob_start();
+        imagejpeg(self::within($this->large, self::SMALL_SIDE), null, self::QUALITY);
+
+        return (string) ob_get_clean();
+    }
+
     /** Writes both sizes, and says what is to be stored of them; whoever does not store it discards it. */
     public function keep(int $job): Photo
     {

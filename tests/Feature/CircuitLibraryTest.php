@@ -6,7 +6,9 @@ namespace Tests\Feature;
 
 use App\Library\NewRevision;
 use App\Models\Circuit;
+use App\Models\CircuitPhoto;
 use App\Models\Person;
+use App\Models\Photo;
 use App\Models\Vehicle;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\Format\Fact;
@@ -174,6 +176,42 @@ final class CircuitLibraryTest extends ShopTestCase
         self::assertSame(133, $ours->newestRevision()->document['facts']['cap_kpa']);
         $this->post("/circuits/{$meanwhile->id}/merge", $sent('facts.cap_kpa'))->assertRedirect();
         self::assertSame([125, $theirs['nodes'][0]['z_mm']], [$ours->newestRevision()->document['facts']['cap_kpa'], $ours->newestRevision()->document['nodes'][0]['z_mm']]);
+    }
+
+    public function test_photographs_of_its_points_go_along_and_are_shown_where_it_comes_in(): void
+    {
+        $job = $this->plan('SKP 031');
+        $circuit = $job->circuit;
+        $port = $circuit->read()->portIds(PortKind::Drain)[0];
+        $this->walk($job)->until("drain:{$port}");
+        ob_start();
+        imagejpeg(imagecreatetruecolor(900, 600));
+        $jpeg = (string) ob_get_clean();
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/photos", ['key' => 'point-photo-1', 'step' => "drain:{$port}", 'caption' => 'SKP 031, Imre', 'photo' => UploadedFile::fake()->createWithContent('a.jpg', $jpeg)])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)->get("/circuits/{$circuit->id}")->assertOk()->assertSee('/photos/'.Photo::query()->sole()->id, false);
+        $exported = (string) $this->get("/circuits/{$circuit->id}/export")->assertOk()->getContent();
+        $file = json_decode($exported, true);
+        self::assertSame([$port], array_column($file['photos'], 'port'));
+        self::assertStringNotContainsString('Imre', $exported);
+        self::assertSame($file['photos'], collect(json_decode((string) $this->get('/circuits/package.json')->getContent(), true)['circuits'])->firstWhere('name', $circuit->name)['photos']);
+        // Elsewhere, where nobody has seen one: as a circuit of its own, and kept beside the document, not in it.
+        $this->bring((string) json_encode(['name' => 'Of another shop'] + $file))->assertSessionHasNoErrors();
+        $came = Circuit::query()->latest('id')->firstOrFail();
+        self::assertSame('Of another shop', $came->name);
+        self::assertArrayNotHasKey('photos', $came->document);
+        $photo = CircuitPhoto::query()->sole();
+        $this->get("/circuits/{$came->id}")->assertOk()->assertSee("/circuits/photos/{$photo->id}", false);
+        self::assertSame([420, 280], array_slice((array) getimagesizefromstring((string) $this->get("/circuits/photos/{$photo->id}")->assertOk()->assertHeader('Content-Type', 'image/jpeg')->getContent()), 0, 2));
+        self::assertSame([$port], array_column(json_decode((string) $this->get("/circuits/{$came->id}/export")->getContent(), true)['photos'], 'port'), 'and from there it goes on');
+        // Ours has one of that point already: nothing is put beside it, and what is no picture is refused by its place.
+        $this->bring($exported)->assertSessionHas('notice', '1 here already, the same in every part.');
+        self::assertSame(1, CircuitPhoto::query()->count());
+        $bad = fn (array $photo) => $this->bring((string) json_encode([...$file, 'name' => 'Bad', 'photos' => [$photo]]));
+        $bad(['port' => 'nowhere', 'jpeg' => base64_encode($jpeg)])->assertSessionHasErrors('photos.0.port');
+        $bad(['port' => $port, 'jpeg' => base64_encode('<?php')])->assertSessionHasErrors('photos.0.jpeg');
+        $bad(['port' => $port, 'jpeg' => '?'])->assertSessionHasErrors('photos.0.jpeg');
+        $this->post('/sign-out');
+        $this->get("/circuits/photos/{$photo->id}")->assertRedirect('/sign-in');
     }
 
     public function test_a_package_of_all_circuits_comes_into_another_shop_and_asks_only_where_it_differs(): void

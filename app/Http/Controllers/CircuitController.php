@@ -15,6 +15,7 @@ use App\Library\NewRevision;
 use App\Library\Parts;
 use App\Library\Preview;
 use App\Models\Circuit;
+use App\Models\CircuitPhoto;
 use App\Models\Right;
 use App\Shop\Search;
 use Aqbel\Core\Circuit\Format\CircuitReader;
@@ -157,6 +158,13 @@ final class CircuitController extends Controller
         }
 
         return redirect("/circuits/{$stored->id}")->with('notice', "Stored as revision {$stored->revision}.");
+    }
+
+    public function photo(CircuitPhoto $photo): Response
+    {
+        return response(base64_decode($photo->jpeg), 200, [
+            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Disposition' => 'inline; filename="photo.jpg"',
+        ]);
     }
 
     public function export(Circuit $circuit): Response

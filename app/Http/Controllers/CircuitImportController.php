@@ -8,6 +8,7 @@ use App\Journal\OneWriter;
 use App\Library\CircuitFile;
 use App\Library\Compared;
 use App\Library\NewRevision;
+use App\Library\PointPhotos;
 use App\Models\Circuit;
 use App\Models\Person;
 use App\Models\Right;
@@ -31,6 +32,7 @@ final class CircuitImportController extends Controller
             if ($ours === null) {
                 $new[] = NewRevision::of(null, $document, $person);
             } elseif (self::isSame($ours, $document)) {
+                self::keepPhotos($ours, $document);
                 $same++;
             } else {
                 return $this->compare($ours, $document, $documents);
@@ -54,7 +56,9 @@ final class CircuitImportController extends Controller
         $take = array_values(array_filter((array) $request->input('take'), is_string(...)));
         if ($request->boolean('own')) {
             NewRevision::of(null, $document, $person);
-        } elseif ($take !== []) {
+        } elseif ($take === []) {
+            self::keepPhotos($circuit, $document);
+        } else {
             try {
                 OneWriter::run(function () use ($circuit, $document, $take, $person): void {
                     $newest = $circuit->newestRevision();
@@ -62,6 +66,7 @@ final class CircuitImportController extends Controller
                     $compared->assertStillAs($circuit->document, 'take', $take);
                     $made = $compared->taking($take);
                     $made == $newest->document || NewRevision::write($newest, $made, $person);
+                    self::keepPhotos($circuit->newestRevision(), $document);
                 });
             } catch (InvalidField $refused) {
                 return $this->compare($circuit->newestRevision(), $document, $rest, $refused->getMessage(), $take);
@@ -99,6 +104,12 @@ final class CircuitImportController extends Controller
     private static function isSame(Circuit $ours, array $document): bool
     {
         return (new Compared($ours->document, $document))->differences() === [] && ! isset($document[MeasuredJobs::PART]);
+    }
+
+    /** @param  array<mixed>  $document  that has been read */
+    private static function keepPhotos(Circuit $ours, array $document): void
+    {
+        PointPhotos::keep($ours, PointPhotos::read($document, CircuitReader::read($document)));
     }
 
     private static function told(int $new, int $same): string

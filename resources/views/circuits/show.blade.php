@@ -59,7 +59,7 @@
                             <tr>
                                 <th scope="row">{{ $part->label }}</th><td class="num">{{ $part->holds }}</td>
                                 <td>{{ $part->emptiedBy }}@if ($part->lastTime !== '') <small>{{ $part->lastTime }}</small>@endif
-                                    @foreach ($part->photos as $photo)<a href="/photos/{{ $photo }}">photograph</a> @endforeach</td>
+                                    @foreach ($part->photos as $photo)<a href="{{ $photo }}">photograph</a> @endforeach</td>
                             </tr>
                         @endforeach
                     </tbody>
