@@ -91,7 +91,7 @@ final readonly class PaperCurve
         $channels = [];
         foreach (SeriesStore::stretch($job->id, 1000 * $start->at(), 1000 * $to) as $channel => $points) {
             $kind = ChannelKind::of($channel);
-            $can = array_values(array_filter($points, fn (array $point) => $kind?->canBe($point[1]) === true));
+            $can = $kind?->believed($points) ?? [];
             if ($can !== [] && in_array($kind, [ChannelKind::Coolant, ChannelKind::FarSide, ChannelKind::Outlet], true)) {
                 $channels[$channel] = $can;
             }

@@ -59,7 +59,7 @@ final readonly class Watch
             $this->write($job, intdiv($nowMs, 1000));
         }
 
-        return $job->refresh()->danger_since !== null;
+        return Job::query()->whereKey($job->id)->whereNotNull('danger_since')->exists();
     }
 
     /** What was kept elsewhere and comes all at once: as if it had come minute by minute. */

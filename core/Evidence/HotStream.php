@@ -25,6 +25,9 @@ final readonly class HotStream
 
     private const SILENT_S = 30.0;
 
+    /** A value is that of a moment when it is no older than so much, s. */
+    private const HOLDS_S = 20.0;
+
     /** A fan that comes turns the coolant so near above where it comes on; further on it turned by itself, as when revs are let go. */
     private const FAN_OVERSHOOT_K = 5.0;
 
@@ -85,7 +88,7 @@ final readonly class HotStream
         $raw = $this->channel('coolant_c');
         $this->coolant = $raw->withoutStrays(self::STRAY_K);
         $this->far = $this->channel('far_side_c')->withoutStrays(self::STRAY_K);
-        $this->rpm = new Channel($channels['rpm'] ?? [], 0.0, 12_000.0);
+        $this->rpm = Channel::of($channels['rpm'] ?? [], 0.0, 12_000.0);
         $opened = $this->opened();
         $evidence = [
             ...$this->engine(), ...$this->limit($raw), ...$this->inAir(), ...$opened, ...$this->shut($opened !== []), ...$this->fans(), ...$this->outlets(), ...$this->holds(), ...$this->silences(),
@@ -108,7 +111,7 @@ final readonly class HotStream
 
     private function channel(string $name): Channel
     {
-        return new Channel($this->channels[$name] ?? [], self::LEAST_C, self::MOST_C);
+        return Channel::of($this->channels[$name] ?? [], self::LEAST_C, self::MOST_C);
     }
 
     private function runs(float $at): bool
@@ -161,8 +164,9 @@ final readonly class HotStream
     private function inAir(): array
     {
         $since = null;
+        $coolant = $this->coolant->atEach($this->far->t, self::HOLDS_S);
         foreach ($this->far->t as $i => $t) {
-            $live = $this->coolant->at($t);
+            $live = $coolant[$i];
             $cold = $live !== null && $this->far->v[$i] >= self::AIR_FAR_C && $live <= $this->far->v[$i] - self::AIR_GAP_K;
             $since = $cold ? $since ?? $t : null;
             if ($since !== null && ($t - $since >= self::AIR_FOR_S || ($i === count($this->far->t) - 1 && $t > $since))) {
@@ -187,20 +191,16 @@ final readonly class HotStream
         }
         $full = $this->facts->fullC ?? $start + 12.0;
         $trough = null;
+        $coolant = $this->coolant->atEach($this->far->t, self::SILENT_S);
+        $lows = $this->far->lowest(self::OPENS_WITHIN_S);
         foreach ($this->far->t as $i => $t) {
-            $live = $this->coolant->at($t, 30.0);
+            $live = $coolant[$i];
             if ($live === null || $live < $start - self::NEAR_OPENING_K) {
                 continue;
             }
             // From where it rises: the lowest of the last while.
-            $low = INF;
-            $from = $t;
-            for ($j = $i; $j >= 0 && $t - $this->far->t[$j] <= self::OPENS_WITHIN_S; $j--) {
-                if ($this->far->v[$j] < $low) {
-                    [$low, $from] = [$this->far->v[$j], $this->far->t[$j]];
-                }
-            }
-            $before = $this->coolant->at($from, 30.0) ?? $live;
+            [$low, $from] = [$this->far->v[$lows[$i]], $this->far->t[$lows[$i]]];
+            $before = $coolant[$lows[$i]] ?? $live;
             $near = $before <= $full + self::NEAR_OPENING_K;
             $rise = $this->far->v[$i] - $low;
             // Faster than the engine itself warms: coolant came past.
@@ -222,8 +222,9 @@ final readonly class HotStream
             return [];
         }
         $since = null;
+        $behind = $this->far->atEach($this->coolant->t, self::SILENT_S);
         foreach ($this->coolant->t as $i => $t) {
-            $far = $this->far->at($t, 30.0);
+            $far = $behind[$i];
             $cold = $far !== null && $this->coolant->v[$i] >= $full + self::PAST_FULL_K && $this->coolant->v[$i] - $far >= self::COLD_GAP_K;
             $since = $cold ? $since ?? $t : null;
             if ($since !== null && $t - $since >= self::COLD_FOR_S) {
@@ -282,7 +283,7 @@ final readonly class HotStream
         if (! $this->runs($from) || ! $this->runs($to)) {
             return false;
         }
-        $speed = new Channel($this->channels['speed_kmh'] ?? [], 0.0, 300.0);
+        $speed = Channel::of($this->channels['speed_kmh'] ?? [], 0.0, 300.0);
         if (! $speed->isEmpty() && ($speed->mean($from - 10.0, $to) ?? 0.0) > 15.0) {
             return false;
         }
@@ -314,15 +315,16 @@ final readonly class HotStream
             if ($name !== 'outlet_c' && ! str_starts_with($name, 'outlet_c.')) {
                 continue;
             }
-            $outlet = new Channel($points, self::LEAST_C, self::MOST_C);
+            $outlet = Channel::of($points, self::LEAST_C, self::MOST_C);
             if ($outlet->isEmpty() || $this->coolant->isEmpty()) {
                 continue;
             }
             $outside = $this->channel('ambient_c');
             $cold = $outside->isEmpty() ? min($outlet->v[0], $this->coolant->v[0]) : min([INF, ...$outside->v]);
             [$since, $last, $value] = [null, null, null];
+            $coolant = $this->coolant->atEach($outlet->t, self::SILENT_S);
             foreach ($outlet->t as $i => $t) {
-                $live = $this->coolant->at($t, 30.0);
+                $live = $coolant[$i];
                 // Once it is hot, a degree less is not the end of it.
                 $is = $live !== null && $live >= self::HOT_C - ($since === null ? 0.0 : 3.0) && self::OUTLET_SHARE * ($live - $cold) > $outlet->v[$i] - $cold;
                 if (! $is && $since !== null) {
@@ -367,21 +369,62 @@ final readonly class HotStream
     /** @return list<Evidence> */
     private function silences(): array
     {
-        $all = [];
+        $silent = [[-INF, INF]];
         foreach ($this->channels as $points) {
-            foreach ($points as $point) {
-                $all[] = (float) $point[0];
-            }
+            $silent = self::bothSilent($silent, self::gaps(array_column($points, 0)));
         }
-        sort($all);
         $found = [];
-        for ($i = 1; $i < count($all); $i++) {
-            if ($all[$i] - $all[$i - 1] > self::SILENT_S && $this->ran($all[$i - 1])) {
-                $found[] = new Evidence(Code::Silent, $all[$i - 1] + self::SILENT_S, $all[$i]);
+        foreach ($silent as [$from, $to]) {
+            if ($from > -INF && $to < INF && $this->ran($from)) {
+                $found[] = new Evidence(Code::Silent, $from + self::SILENT_S, $to);
             }
         }
 
         return $found;
+    }
+
+    /**
+     * Where a channel says nothing for long, before its first point and after its last as well.
+     *
+     * @param  list<float>  $times  in any order
+     * @return list<array{float, float}> in order
+     */
+    private static function gaps(array $times): array
+    {
+        for ($i = 1, $n = count($times); $i < $n; $i++) {
+            if ($times[$i] < $times[$i - 1]) {
+                sort($times);
+                break;
+            }
+        }
+        [$gaps, $last] = [[], -INF];
+        foreach ($times as $t) {
+            if ($t - $last > self::SILENT_S) {
+                $gaps[] = [$last, (float) $t];
+            }
+            $last = (float) $t;
+        }
+
+        return [...$gaps, [$last, INF]];
+    }
+
+    /**
+     * @param  list<array{float, float}>  $one  in order
+     * @param  list<array{float, float}>  $other
+     * @return list<array{float, float}> what both have in common, where that is long enough
+     */
+    private static function bothSilent(array $one, array $other): array
+    {
+        [$both, $i, $j] = [[], 0, 0];
+        while ($i < count($one) && $j < count($other)) {
+            [$from, $to] = [max($one[$i][0], $other[$j][0]), min($one[$i][1], $other[$j][1])];
+            if ($to - $from > self::SILENT_S) {
+                $both[] = [$from, $to];
+            }
+            $one[$i][1] < $other[$j][1] ? $i++ : $j++;
+        }
+
+        return $both;
     }
 
     /** Whether the engine ran when something was last heard. */

@@ -100,7 +100,34 @@ enum ChannelKind: string
     /** Whether an instrument can have read that: what it cannot is kept, marked, and is no evidence (SAE J1979 shows −40 °C without a sensor, from memory). */
     public function canBe(float $value): bool
     {
-        [$least, $most] = match ($this) {
+        [$least, $most] = $this->bounds();
+
+        return is_finite($value) && $value >= $least && $value <= $most;
+    }
+
+    /**
+     * Of so many points those that can be.
+     *
+     * @param  list<array{float, float}>  $points  seconds and value
+     * @return list<array{float, float}>
+     */
+    public function believed(array $points): array
+    {
+        [$least, $most] = $this->bounds();
+        $believed = [];
+        foreach ($points as $point) {
+            if ($point[1] >= $least && $point[1] <= $most) {
+                $believed[] = $point;
+            }
+        }
+
+        return $believed;
+    }
+
+    /** @return array{float, float} */
+    private function bounds(): array
+    {
+        return match ($this) {
             self::Coolant, self::FarSide, self::Hose => [-39.5, 165.0],
             self::Outlet, self::Ambient => [-39.5, 120.0],
             self::Rpm => [0.0, 12_000.0],
@@ -111,7 +138,5 @@ enum ChannelKind: string
             self::Weight => [-1.0, 1000.0],
             self::Trim => [-100.0, 100.0],
         };
-
-        return is_finite($value) && $value >= $least && $value <= $most;
     }
 }

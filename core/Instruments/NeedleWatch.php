@@ -31,7 +31,7 @@ final class NeedleWatch
      */
     public static function lines(Situation $at, array $channels): array
     {
-        $points = array_values(array_filter($channels[ChannelKind::Vacuum->value] ?? [], fn (array $point) => ChannelKind::Vacuum->canBe($point[1])));
+        $points = ChannelKind::Vacuum->believed($channels[ChannelKind::Vacuum->value] ?? []);
         $newest = $points === [] ? null : $points[count($points) - 1];
         if ($newest === null || $at->now - $newest[0] > self::HOLDS_S) {
             return [];

@@ -33,7 +33,7 @@ final class PressureWatch
      */
     public static function lines(Situation $at, array $channels): array
     {
-        $points = array_values(array_filter($channels[ChannelKind::Pressure->value] ?? [], fn (array $point) => ChannelKind::Pressure->canBe($point[1])));
+        $points = ChannelKind::Pressure->believed($channels[ChannelKind::Pressure->value] ?? []);
         $newest = $points === [] ? null : $points[count($points) - 1];
         if ($newest === null || $at->now - $newest[0] > self::HOLDS_S) {
             return [];

@@ -75,8 +75,7 @@ final readonly class RunWatch
     {
         $can = [];
         foreach ($channels as $name => $points) {
-            $kind = ChannelKind::of($name);
-            $can[$name] = array_values(array_filter($points, fn (array $point) => $kind?->canBe($point[1]) === true));
+            $can[$name] = ChannelKind::of($name)?->believed($points) ?? [];
         }
         $limit = StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();
 

@@ -37,7 +37,7 @@ final readonly class ScaleRead
      */
     public static function of(Situation $at, array $points, ?float $zeroedAt = null): ?self
     {
-        $points = array_values(array_filter($points, fn (array $point) => ChannelKind::Weight->canBe($point[1])));
+        $points = ChannelKind::Weight->believed($points);
         $newest = $points === [] ? null : $points[count($points) - 1][0];
         if ($newest === null || $at->now - $newest > self::OLD_S) {
             return null;
