@@ -41,8 +41,7 @@ final readonly class Gauges
         $channels = [];
         foreach ($points as $channel => $of) {
             $kind = ChannelKind::of($channel);
-            $can = array_values(array_filter($of, fn (array $point) => $kind?->canBe($point[1]) === true));
-            $thin = Curve::thin($can);
+            $thin = Curve::thin($kind?->believed($of) ?? []);
             $channels[$channel] = ['t' => array_map(fn (array $point) => round($point[0], 1), $thin), 'v' => array_map(fn (array $point) => $this->shown($kind, $point[1]), $thin)];
         }
         $last = (int) Feed::query()->sending()->where('job_id', $this->job->id)->max('last_ms');

@@ -67,20 +67,25 @@ final class SeriesStore
     {
         $rows = DB::table('series')->where('job_id', $job)->whereBetween('minute', [intdiv($fromMs, self::MINUTE_MS), intdiv($toMs, self::MINUTE_MS)])
             ->when($feed !== null, fn ($query) => $query->where('feed_id', $feed))->orderBy('channel')->orderBy('minute')->get(['channel', 'minute', 'packed']);
-        [$channels, $last, $mixed] = [[], [], []];
-        foreach ($rows as $row) {
-            $base = (int) $row->minute * self::MINUTE_MS;
-            foreach (self::unpacked($row->packed) as $offset => $value) {
-                $ms = $base + $offset;
-                if ($ms >= $fromMs && $ms <= $toMs) {
-                    $channels[$row->channel][] = [$ms / 1000.0, $value];
-                    $mixed[$row->channel] = ($mixed[$row->channel] ?? false) || $ms < ($last[$row->channel] ?? 0);
-                    $last[$row->channel] = $ms;
+        $channels = [];
+        foreach ($rows->groupBy('channel') as $channel => $minutes) {
+            [$points, $last, $mixed] = [[], 0, false];
+            foreach ($minutes as $row) {
+                $base = (int) $row->minute * self::MINUTE_MS;
+                foreach (self::unpacked($row->packed) as $offset => $value) {
+                    $ms = $base + $offset;
+                    if ($ms >= $fromMs && $ms <= $toMs) {
+                        $points[] = [$ms / 1000.0, $value];
+                        $mixed = $mixed || $ms < $last;
+                        $last = $ms;
+                    }
                 }
             }
-        }
-        foreach (array_keys(array_filter($mixed)) as $channel) {
-            usort($channels[$channel], fn (array $one, array $other) => $one[0] <=> $other[0]);
+            // Where two instruments sent one channel.
+            $mixed && usort($points, fn (array $one, array $other) => $one[0] <=> $other[0]);
+            if ($points !== []) {
+                $channels[(string) $channel] = $points;
+            }
         }
 
         return $channels;
