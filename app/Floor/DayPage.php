@@ -14,7 +14,9 @@ use Aqbel\Core\Day\Task;
 use Aqbel\Core\Day\Work;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\Cache;
@@ -76,7 +78,7 @@ final readonly class DayPage
                 $first[$id] = $job->day_rank;
             }
         }
-        foreach (Visit::query()->due()->where('due_on', '<', now()->addDay()->format('Y-m-d'))->with(['job.vehicle', 'holder'])->limit(self::MOST_JOBS)->get() as $visit) {
+        foreach (Visit::query()->toMake()->where('due_on', '<', now()->addDay()->format('Y-m-d'))->with(['job.vehicle', 'holder'])->limit(self::MOST_JOBS)->get() as $visit) {
             $id = "visit-{$visit->id}";
             $work[] = new Work($id, [new Task('visit', self::VISIT_MIN)], 0.0, $visit->holder?->name);
             [$plates[$id], $titles[$id]] = [$visit->job->vehicle->plate, ['visit' => 'Cold level, visit']];
@@ -177,11 +179,16 @@ final readonly class DayPage
         $choices = Plan::of($state)->choices;
         [$tasks, $titles] = [[], []];
         [$first, $hands, $with] = ['', 0.0, null];
+        $inHand = $state->stepInHand();
+        $running = $this->clock($state, $inHand);
         foreach ($state->steps as $id => $step) {
             if (isset($state->closed[$id])) {
                 continue;
             }
             $minutes = $this->kinds->labour($step, $choices);
+            // What runs already is waited for before the first of it, and not once more: at its own step, or at the one that asks whether it is over.
+            $hasBegun = $running !== null && ($step->id === $inHand?->id || ($step->kind !== $inHand?->kind && $this->clock($state, $step)?->until === $running->until));
+            $wait = $hasBegun ? 0.0 : $minutes->wait;
             $takes = Shared::of($step->kind, $this->kinds->does($step, Does::RunsEngine));
             if ($first !== '' && $takes !== $with) {
                 $tasks[] = new Task($first, $hands, 0.0, $with);
@@ -192,12 +199,18 @@ final readonly class DayPage
                 $titles[$id] = $this->kinds->of($step)->title($state->at($step, $this->now));
             }
             $hands += $minutes->hands;
-            if ($minutes->wait > 0.0) {
-                $tasks[] = new Task($first, $hands, $minutes->wait, $with);
+            if ($wait > 0.0) {
+                $tasks[] = new Task($first, $hands, $wait, $with);
                 [$first, $hands] = ['', 0.0];
             }
         }
 
         return [$first === '' ? $tasks : [...$tasks, new Task($first, $hands, 0.0, $with)], $titles];
+    }
+
+    /** That runs at a step; null where none does. */
+    private function clock(JobState $state, ?Step $step): ?Clock
+    {
+        return $step === null ? null : $this->kinds->of($step)->clock($state->at($step, $this->now));
     }
 }

@@ -394,6 +394,7 @@ final readonly class Recorder
             app(Projection::class)->refresh($this->job, $after);
             if ($this->job->signed_at !== null) {
                 $this->job->update(['seal' => Seal::of($this->job), 'left_behind' => LeftBehind::signed($after, $this->job->number())?->toArray()]);
+                (new VisitBook($this->job))->takeOverFromBefore($this->person);
                 (new VisitBook($this->job))->bookWhatWasAgreed($after);
             }
 

@@ -55,6 +55,12 @@ class Vehicle extends Model
         return $this->hasOne(Job::class)->whereNull('signed_at')->whereNull('abandoned_at');
     }
 
+    /** @return HasOne<Job, $this> the same, once something has been done of it */
+    public function inHand(): HasOne
+    {
+        return $this->open()->whereHas('lines');
+    }
+
     /** @return HasMany<Job, $this> */
     public function jobs(): HasMany
     {

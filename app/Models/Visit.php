@@ -79,6 +79,16 @@ class Visit extends Model
         $query->whereNull('done_at');
     }
 
+    /**
+     * Of those due what somebody can look at: not at a vehicle that is being worked on.
+     *
+     * @param  Builder<Visit>  $query
+     */
+    public function scopeToMake(Builder $query): void
+    {
+        $query->whereNull('done_at')->whereDoesntHave('job.vehicle.inHand');
+    }
+
     public function isDue(): bool
     {
         return $this->done_at === null;

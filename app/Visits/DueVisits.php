@@ -20,8 +20,9 @@ final readonly class DueVisits
     /**
      * @param  Collection<int, Visit>  $mine  the longest due first
      * @param  Collection<int, Visit>  $others
+     * @param  Collection<int, Visit>  $inTheShop  of vehicles that are being worked on: looked at there
      */
-    private function __construct(public Collection $mine, public Collection $others)
+    private function __construct(public Collection $mine, public Collection $others, public Collection $inTheShop)
     {
     }
 
@@ -38,7 +39,7 @@ final readonly class DueVisits
 
     public function isEmpty(): bool
     {
-        return $this->mine->isEmpty() && $this->others->isEmpty();
+        return $this->mine->isEmpty() && $this->others->isEmpty() && $this->inTheShop->isEmpty();
     }
 
     public function count(): int
@@ -54,15 +55,15 @@ final readonly class DueVisits
     /** @return Builder<Visit> */
     private static function query(): Builder
     {
-        return Visit::query()->due()->with(['job:id,vehicle_id,signed_at', 'job.vehicle:id,plate,name', 'holder:id,name'])->orderBy('due_on')->orderBy('id')->limit(self::MOST);
+        return Visit::query()->due()->with(['job:id,vehicle_id,signed_at', 'job.vehicle:id,plate,name', 'job.vehicle.inHand:id,vehicle_id', 'holder:id,name'])->orderBy('due_on')->orderBy('id')->limit(self::MOST);
     }
 
     /** @param  Builder<Visit>  $query */
     private static function of(Person $reader, Builder $query): self
     {
         $isMine = fn (Visit $visit): bool => $visit->holder === null || $visit->holder->is($reader);
-        $due = $query->get();
+        [$inTheShop, $due] = $query->get()->partition(fn (Visit $visit): bool => $visit->job->vehicle->inHand !== null);
 
-        return new self($due->filter($isMine)->values(), $due->reject($isMine)->values());
+        return new self($due->filter($isMine)->values(), $due->reject($isMine)->values(), $inTheShop->values());
     }
 }

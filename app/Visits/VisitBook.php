@@ -25,6 +25,7 @@ use Aqbel\Core\Plan\Usage;
 use Aqbel\Core\Visits\DaysAfter;
 use Aqbel\Core\Visits\DaysAfterCode;
 use Aqbel\Core\Visits\VisitForm;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 
@@ -49,6 +50,15 @@ final readonly class VisitBook
         $booked = FollowUpBooked::in($state);
         if ($booked !== null && $this->all()->isEmpty()) {
             $this->add(now()->addDays($booked->days), self::BY_RULE, $booked->watch);
+        }
+    }
+
+    /** What was still to be looked at after earlier jobs on this vehicle has been, with this one. */
+    public function takeOverFromBefore(Person $by): void
+    {
+        $before = Visit::query()->due()->whereHas('job', fn (Builder $job) => $job->where('vehicle_id', $this->job->vehicle_id)->whereKeyNot($this->job->id))->with('job')->get();
+        foreach ($before as $visit) {
+            (new self($visit->job))->skip($visit, "Looked at with {$this->job->number()}.", $by);
         }
     }
 

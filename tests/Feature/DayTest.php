@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Floor\DayPage;
+use App\Models\Visit;
+use Aqbel\Core\Day\Slot;
+use Aqbel\Core\Steps\StepCatalogue;
+use Illuminate\Support\Carbon;
+
 /** The plan of the day, as the floor stands. */
 final class DayTest extends ShopTestCase
 {
@@ -34,5 +40,45 @@ final class DayTest extends ShopTestCase
         $this->walk($one)->until(null);
         $this->get('/day')->assertOk()->assertDontSee("href=\"/jobs/{$one->id}\"", false);
         $this->get('/')->assertOk()->assertSee('/day', false);
+    }
+
+    public function test_a_clock_that_runs_already_is_waited_for_once(): void
+    {
+        Carbon::setTestNow(Carbon::now()->startOfHour());
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 14)
+            ->enter('reading', ['ect' => '90', 'far' => '84', 'outlet_front' => '64', 'bubbles' => 'hidden', 'sign' => 'none'], 2)->enter('shut_off', [], 0)->finish('No time for the fan')
+            ->enter('reading', ['ect' => '88', 'air' => '18'], 5);
+        Carbon::setTestNow(now()->addMinutes(30));
+        $left = ((int) $job->refresh()->waits_until - now()->getTimestamp()) / 60.0;
+        self::assertGreaterThan(20.0, $left);
+        $slots = (new DayPage(app(StepCatalogue::class), now()->getTimestamp()))->plan->slots;
+        self::assertEqualsWithDelta($left, $slots[0]->fromMin, 1.1, 'hands come when the neck is free');
+        // What is still to be waited for is the cool-down after the drive alone.
+        self::assertCount(1, array_filter($slots, fn (Slot $slot) => $slot->task->waitMin > 0.0));
+        Carbon::setTestNow();
+    }
+
+    public function test_a_vehicle_that_is_worked_on_is_looked_at_there_and_the_signature_takes_the_look_over(): void
+    {
+        $job = $this->plan('SKP 660');
+        $this->walk($job)->until(null);
+        $visit = Visit::query()->where('job_id', $job->id)->sole();
+        Carbon::setTestNow(now()->addDays(5));
+        $this->actingAs($this->imre)->get('/day')->assertOk()->assertSee('Cold level, visit');
+        $this->get('/')->assertSee("/jobs/{$job->id}/visits", false);
+        // Planned alone, it is still looked at; once it is worked on, not beside that.
+        $next = $this->plan('SKP 660');
+        $this->actingAs($this->imre)->get('/day')->assertSee('Cold level, visit');
+        $this->walk($next)->until('make_safe');
+        $this->actingAs($this->imre)->get('/day')->assertDontSee('Cold level, visit');
+        $this->get('/')->assertDontSee("/jobs/{$job->id}/visits", false);
+        $this->get('/visits')->assertOk()->assertSee('In the shop now')->assertSee("with {$next->number()}");
+        $this->get("/vehicles/{$job->vehicle_id}")->assertOk()->assertSee("with {$next->number()}");
+        self::assertTrue($visit->refresh()->isDue());
+        $this->walk($next)->until(null);
+        self::assertSame("Looked at with {$next->number()}.", $visit->refresh()->skipped_because);
+        self::assertSame([$next->id], Visit::query()->due()->pluck('job_id')->all());
+        Carbon::setTestNow();
     }
 }
