@@ -62,8 +62,10 @@ final readonly class DueVisits
     private static function of(Person $reader, Builder $query): self
     {
         $isMine = fn (Visit $visit): bool => $visit->holder === null || $visit->holder->is($reader);
-        [$inTheShop, $due] = $query->get()->partition(fn (Visit $visit): bool => $visit->job->vehicle->inHand !== null);
+        $isInTheShop = fn (Visit $visit): bool => $visit->job->vehicle->inHand !== null;
+        $all = $query->get();
+        $due = $all->reject($isInTheShop);
 
-        return new self($due->filter($isMine)->values(), $due->reject($isMine)->values(), $inTheShop->values());
+        return new self($due->filter($isMine)->values(), $due->reject($isMine)->values(), $all->filter($isInTheShop)->values());
     }
 }
