@@ -43,7 +43,7 @@ final class Facts
 
         return [
             'job_id' => $job->id, 'month' => $ended->format('Y-m'), 'text' => self::text($job, $state, $ended), 'in_ml' => $state->ledger()->inMl() - $state->ledger()->foundMl(), 'out_ml' => $state->ledger()->outMl(),
-            'air_predicted_ml' => $job->signed_at === null ? null : Plan::of($state)->fill->airMl, 'air_found_ml' => $job->signed_at === null ? null : ToppedUp::sumMl($levels) + $since,
+            'air_predicted_ml' => $job->signed_at === null ? null : Plan::of($state)->fill->waitsForARunMl(), 'air_found_ml' => $job->signed_at === null ? null : ToppedUp::sumMl($levels) + $since,
             'minutes' => self::minutes($state), 'came_back' => self::cameBack($job),
         ];
     }

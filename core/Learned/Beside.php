@@ -44,7 +44,7 @@ final readonly class Beside
         $fill = Plan::of($job)->fill;
         $in = $job->ledgerBefore(Stage::RunHot)->inMl() - $job->ledgerBefore(Stage::Fill)->inMl();
 
-        return $in <= 0.0 ? null : new self(self::POURED, max(0.0, $fill->coolantMl - $fill->airMl), $in);
+        return $in <= 0.0 ? null : new self(self::POURED, max(0.0, $fill->coolantMl - $fill->waitsForARunMl()), $in);
     }
 
     private static function topped(JobState $job): ?self
@@ -52,7 +52,7 @@ final readonly class Beside
         $level = $job->stepsOf('cold_level')[0] ?? null;
         $topped = $level === null ? [] : $job->observed($level->id, ToppedUp::class);
 
-        return $topped === [] ? null : new self(self::TOPPED, Plan::of($job)->fill->airMl, ToppedUp::sumMl($topped));
+        return $topped === [] ? null : new self(self::TOPPED, Plan::of($job)->fill->waitsForARunMl(), ToppedUp::sumMl($topped));
     }
 
     private static function points(JobState $job): ?self

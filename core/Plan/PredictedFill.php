@@ -62,6 +62,12 @@ final readonly class PredictedFill
         return max([$this->airMl, ...array_map(fn (Tie $tie) => $tie->highMl, $this->ties)]);
     }
 
+    /** What of the air waits for a run: not what gathers under the neck, where it is topped up before, mL. */
+    public function waitsForARunMl(): float
+    {
+        return min($this->airMl, array_sum(array_map(fn (Pocket $pocket) => $pocket->volumeMl(), $this->pockets)));
+    }
+
     /**
      * Whether coolant stands in every jacket of block and head where this fill is done: without, no engine is started
      * on it.

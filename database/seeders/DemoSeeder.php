@@ -154,10 +154,15 @@ final class DemoSeeder extends Seeder
         self::job('SKP 114', 'gravity', $imre, 9 * 1440)
             ->until('inspect')
             ->photograph('Left mount, damp before the work', 0.30)
+            ->until('fill_level')
+            // The heater keeps some of its air until the engine has run.
+            ->enter('at_mark', ['volume' => '3.45', 'vessel' => 'jug', 'caught' => '0.08', 'left' => '0.04', 'spilt' => '20 mL'], 5)->finish()
             ->until('leak_check')
             ->photograph('Left mount after the fill, no larger', 0.32)
             ->until(null);
-        self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)->until(null);
+        self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)->until('fill_level')
+            ->enter('at_mark', ['volume' => '0.4', 'vessel' => 'jug', 'caught' => '0.02', 'left' => '0.01', 'spilt' => '20 mL'], 5)->finish()
+            ->until(null);
         self::job('SKP 207', 'gravity', $imre, 130)->until('heat_cycle:1')
             ->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 12)
             ->enter(

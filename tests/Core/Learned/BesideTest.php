@@ -26,6 +26,16 @@ final class BesideTest extends TestCase
         self::assertSame([], Beside::of(JobOnPaper::on('rescue-ambulance')->state()));
     }
 
+    public function test_what_a_vacuum_leaves_under_the_neck_is_poured_before_the_run_and_not_topped_up_after_it(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance', 'vacuum')->write('fill_level', 'at_mark', ['volume' => 10_700.0, 'vessel' => 'bucket'])
+            ->ranHot('heat_cycle:1')->write('cold_level:1', 'topped', ['volume' => 120.0, 'vessel' => 'syringe']);
+        $fill = Plan::of($job->state())->fill;
+        $said = array_column(array_map(fn (Beside $one) => [$one->what, $one->said], Beside::of($job->state())), 1, 0);
+        self::assertLessThan(0.2 * $fill->airMl, $said[Beside::TOPPED]);
+        self::assertEqualsWithDelta($fill->coolantMl, $said[Beside::POURED] + $said[Beside::TOPPED], 1.0e-6);
+    }
+
     public function test_points_that_run_out_of_turn_are_counted_as_such(): void
     {
         $plan = Plan::of(JobOnPaper::on('post-van')->state());
