@@ -27,6 +27,12 @@ final readonly class RinseNeeded implements Judgement
     /** Dirt is rinsed at least once, however little of the old coolant is left. */
     private const DIRT_ASKS_FOR_LESS = 0.999;
 
+    /** Pans and what stays inside leave the old coolant’s share open by so much (common practice, no source). */
+    private const OPEN = 1.5;
+
+    /** A rinse that leaves more of it than this is no help. */
+    private const HELPS = 0.9;
+
     private const LEAST_TARGET = 1.0e-6;
 
     /**
@@ -76,6 +82,14 @@ final readonly class RinseNeeded implements Judgement
         return $coolant->gels()
             ? Compatibility::AFTER_GEL
             : Plan::of($at)->choices->content->oldShareAllowed($rule) ?? ($coolant->isDirty() ? $rule : null);
+    }
+
+    /** Whether more of the old coolant stays than may, by more than the sums leave open, and one rinse more would help. */
+    public static function leavesTooMuch(Situation $at): bool
+    {
+        $needed = self::of($at);
+
+        return $needed->target !== null && $needed->oldShare > self::OPEN * $needed->target && $needed->after(1) < self::HELPS * $needed->oldShare;
     }
 
     /**

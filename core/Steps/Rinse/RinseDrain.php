@@ -126,6 +126,11 @@ final class RinseDrain extends StepKind
             );
         }
 
+        if (RinseNeeded::leavesTooMuch($at)) {
+            return Verdict::wait('old_stays', 'Too much of the old',
+                "Old coolant {$old} of the full circuit, {$at->say((float) $target, Unit::Percent)} may stay, however clear it runs. Another rinse is added.");
+        }
+
         return $this->next($at) === []
             ? Verdict::pass(
                 'clear',
@@ -146,11 +151,13 @@ final class RinseDrain extends StepKind
         return RinsePart::first($at, $this->next($at));
     }
 
-    /** @return list<string> cycles still to come: those decided on, then one more as long as it does not run clear */
+    /** @return list<string> cycles still to come: those decided on, then one more as long as it does not run clear, or too much of the old stays */
     private function next(Situation $at): array
     {
         $rest = RinsePart::rest($at->step);
 
-        return $rest !== [] || $at->latest(RinseWaterOut::class)?->runs === Runs::Clear ? $rest : [RinsePart::WATER];
+        $isDone = $at->latest(RinseWaterOut::class)?->runs === Runs::Clear && ! RinseNeeded::leavesTooMuch($at);
+
+        return $rest !== [] || $isDone ? $rest : [RinsePart::WATER];
     }
 }

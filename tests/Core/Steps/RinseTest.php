@@ -144,6 +144,31 @@ final class RinseTest extends TestCase
         self::assertStringContainsString('it was not run', $cold->judge('rinse_drain:1')->reason);
     }
 
+    public function test_clear_water_is_no_proof_where_more_of_the_old_stays_than_may(): void
+    {
+        $job = JobOnPaper::on('school-minibus', choices: ['content' => Compatibility::OtherFamily, 'drains' => ['radiator_cock'], 'opened' => []])
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => 6000.0, 'vessel' => 'pan', 'flow' => 'ran'])
+            ->write('look', 'seen', ['coolant' => 'clean', 'next' => 'waste'])
+            ->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse');
+        $shares = [];
+        for ($cycle = 1; $cycle < 8; $cycle++) {
+            $job->write("rinse_fill:{$cycle}", 'water_in', ['volume' => 6000.0, 'vessel' => 'bucket'])
+                ->write("rinse_drain:{$cycle}", 'water_out', ['volume' => 6000.0, 'vessel' => 'pan', 'runs' => 'clear']);
+            $shares[] = $job->state()->ledger()->oldShare();
+            $said = $job->judge("rinse_drain:{$cycle}")->code;
+            $job->finish("rinse_drain:{$cycle}");
+            if ($said === 'clear') {
+                break;
+            }
+            self::assertSame('old_stays', $said);
+        }
+        self::assertGreaterThan(2, count($shares), 'one was decided on, and was not enough');
+        self::assertGreaterThan(0.075, $shares[count($shares) - 2]);
+        self::assertLessThanOrEqual(0.075, end($shares));
+        self::assertNotContains('rinse_fill:'.(count($shares) + 1), $job->steps(), 'and no more than it takes');
+    }
+
     public function test_a_back_flush_turns_what_stood_in_the_part_into_water(): void
     {
         $job = JobOnPaper::drainedAmbulance()
