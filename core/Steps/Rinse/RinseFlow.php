@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Told;
+use Aqbel\Core\Judged\RinseNeeded;
 use Aqbel\Core\Observed\RanThrough;
 use Aqbel\Core\Observed\RinseWaterIn;
 use Aqbel\Core\Observed\RinseWaterOut;
@@ -113,13 +114,15 @@ final class RinseFlow extends StepKind
         }
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent);
 
-        return $runs === Runs::Clear
-            ? Verdict::pass(
-                'clear',
-                'Runs clear',
-                "Old coolant about {$old} of the full circuit, if it mixed. ".self::leaves($at),
-            )
-            : Verdict::wait('not_clear', 'Not clear yet', 'Let more water through.');
+        $inside = "Old coolant about {$old} of the full circuit, if it mixed. ".self::leaves($at);
+        $target = RinseNeeded::target($at);
+
+        return match (true) {
+            $runs !== Runs::Clear => Verdict::wait('not_clear', 'Not clear yet', 'Let more water through.'),
+            // What must not stay stands where no cold water runs.
+            $target !== null => Verdict::wait('clear_cold', 'Runs clear, cold', "{$inside} Here only {$at->say($target, Unit::Percent)} may stay: a hot rinse reaches the rest."),
+            default => Verdict::pass('clear', 'Runs clear', $inside),
+        };
     }
 
     /** What a shut gate keeps from being rinsed, in words. */

@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\PressureHeld;
 use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\DripSeen;
@@ -139,7 +140,7 @@ final class FindDrip extends StepKind
             $at->latest(ToppedForTest::class) !== null ? null : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
             $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
             $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
-            $seen?->unexplained() === true && ! $this->isWater($at)
+            $seen?->unexplained() === true && (! $this->isWater($at) || $this->falls($at))
                 ? Obstacle::missing('no_gas_test', 'No drip: test for combustion gas before the circuit is drained.')
                 : null,
         ]));
@@ -153,6 +154,11 @@ final class FindDrip extends StepKind
     public function clock(Situation $at): ?Clock
     {
         return $this->test->clock($at);
+    }
+
+    private function falls(Situation $at): bool
+    {
+        return PressureHeld::of($at)?->fails() === true;
     }
 
     public function judge(Situation $at): ?Verdict
@@ -170,10 +176,10 @@ final class FindDrip extends StepKind
                     $this->isMendedHere($at) => 'It is mended next, before it runs again.',
                     default => 'Mending it is on the close-up list.',
                 }.($seen->where === '' ? '' : " Seen: {$seen->where}.")),
-            $this->isWater($at) => Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.'),
+            $this->isWater($at) && ! $this->falls($at) => Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.'),
             $seen->unexplained() => Verdict::wait(
                 'no_drip',
-                'No drip',
+                $this->falls($at) ? 'It falls, and nothing drips' : 'No drip',
                 'Test for combustion gas: the engine may be consuming it.',
             ),
             default => Verdict::wait(

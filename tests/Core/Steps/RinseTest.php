@@ -169,6 +169,14 @@ final class RinseTest extends TestCase
         self::assertNotContains('rinse_fill:'.(count($shares) + 1), $job->steps(), 'and no more than it takes');
     }
 
+    public function test_cold_water_that_runs_clear_proves_nothing_where_the_old_must_not_stay(): void
+    {
+        $flow = fn (Compatibility $content): ?string => JobOnPaper::drainedAmbulance(['content' => $content])->write('look', 'seen', ['coolant' => 'clean'])
+            ->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])->finish('rinse')->write('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear'])->judge('rinse_flow')?->code;
+        self::assertSame('clear', $flow(Compatibility::AsManual));
+        self::assertSame('clear_cold', $flow(Compatibility::OtherFamily));
+    }
+
     public function test_a_back_flush_turns_what_stood_in_the_part_into_water(): void
     {
         $job = JobOnPaper::drainedAmbulance()
