@@ -25,6 +25,8 @@ final readonly class LedgerTable
     {
         $ledger = $this->ledger;
         $started = $ledger->lines !== [];
+        // What stood in it is of interest until it is filled again.
+        $poured = $ledger->inMl() - $ledger->foundMl();
         $within = fn (float $ml, float $plusMinus): string => $this->volume(max(0.0, $ml)).' ± '.$this->units->format(
             $plusMinus,
             Dimension::Volume,
@@ -32,9 +34,8 @@ final readonly class LedgerTable
         );
 
         return [
-            ['Found', $started ? $this->volume($ledger->foundMl()) : 'not read'],
+            $poured > 0.0 ? ['In', $this->volume($poured)] : ['Found', $started ? $this->volume($ledger->foundMl()) : '–'],
             ['Out', $this->volume($ledger->outMl())],
-            ['In', $this->volume($ledger->inMl() - $ledger->foundMl())],
             ['Content', $started ? $within($ledger->contentMl, $ledger->plusMinusMl) : 'not read'],
             ['Glycol', $this->share($ledger->fraction())],
             ['Room left', $started ? $within($ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()) : '–'],
