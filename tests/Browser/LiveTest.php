@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverBy as By;
+
 /** Two tablets and a wall on one job: what one writes stands on the others within two seconds, without a touch. */
 final class LiveTest extends BrowserTestCase
 {
@@ -58,6 +60,10 @@ final class LiveTest extends BrowserTestCase
         $other->record('reading', ['ect' => '118', 'far' => '60', 'bubbles' => 'hidden', 'sign' => 'none']);
         $this->soon(fn () => str_contains($this->shown('#danger'), 'Shut off now'));
         $this->unmoved();
+        // On paper of another vehicle it is nothing.
+        $this->devTools('Emulation.setEmulatedMedia', ['media' => 'print']);
+        self::assertFalse(self::$browser->findElement(By::cssSelector('.danger'))->isDisplayed());
+        $this->devTools('Emulation.setEmulatedMedia', ['media' => '']);
         $this->visit($run);
         self::assertTrue($this->has('.run.is-danger .verdict-stop'));
         $this->assertAccessible();
