@@ -190,4 +190,32 @@ final class CircuitTest extends BrowserTestCase
     {
         self::$browser->wait(40, 20)->until(fn () => $this->fresh() !== $before);
     }
+
+    public function test_no_two_names_or_points_of_any_picture_overlap_at_any_width(): void
+    {
+        $this->signIn();
+        foreach ([[1280, 800], [820, 1180], [390, 844]] as [$width, $height]) {
+            $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+            foreach (range(1, 10) as $circuit) {
+                $this->visit("/circuits/{$circuit}");
+                $found = self::$browser->executeScript(<<<'JS'
+                    const svg = document.querySelector('.elevation svg');
+                    const shown = [...svg.querySelectorAll('text:not(.el-number), .el-mark')].filter((one) => one.checkVisibility());
+                    const boxes = shown.map((one) => [one.getBoundingClientRect(), one.textContent.trim() || 'a point']);
+                    const frame = svg.getBoundingClientRect();
+                    const clashes = boxes.filter(([box]) => box.left < frame.left - 1 || box.right > frame.right + 1).map(([, name]) => `${name}, cut off`);
+                    boxes.forEach(([one, name], i) => boxes.slice(i + 1).forEach(([other, beside]) => {
+                        const [wide, high] = [Math.min(one.right, other.right) - Math.max(one.left, other.left), Math.min(one.bottom, other.bottom) - Math.max(one.top, other.top)];
+                        if (wide > 2 && high > 2) {
+                            clashes.push(`${name} over ${beside}`);
+                        }
+                    }));
+                    return [shown.length, clashes];
+                    JS);
+                self::assertSame([], $found[1], "circuit {$circuit} at {$width}");
+                self::assertGreaterThan(5, $found[0]);
+            }
+        }
+        $this->devTools('Emulation.clearDeviceMetricsOverride', []);
+    }
 }
