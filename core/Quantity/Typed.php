@@ -40,7 +40,13 @@ final readonly class Typed
         }
         $plain = self::plain($rough ? Rough::plain($text) : $text);
         if ($assumed->dimension() === Dimension::Fraction && preg_match('#^(\d+)\s*[/:]\s*(\d+)$#', $plain, $part)) {
-            return self::parts($text, (float) $part[1], (float) $part[2]);
+            return self::parts($text, (float) $part[1], (float) $part[2], str_contains($plain, '/'));
+        }
+        if ($assumed->dimension() === Dimension::Time) {
+            $plain = (string) preg_replace('/^(\d+)\s*h\s*([0-5]?\d)$/i', '$1 h $2 min', $plain);
+        }
+        if (self::isVacuum($assumed)) {
+            $plain = (string) preg_replace('/(?<=[\pL"])\s*(?:of\s+)?vac(?:uum|\.)?$/iu', '', $plain);
         }
         if ($assumed->dimension() === Dimension::Time && preg_match('/^(\d+):([0-5]\d)(?::([0-5]\d))?$/', $plain, $clock)) {
             return self::clock($text, $clock, $assumed);
@@ -167,8 +173,13 @@ final readonly class Typed
         return new self($base, $named === [] ? trim("{$text} {$assumed->value}") : $text);
     }
 
-    private static function parts(string $text, float $one, float $other): self
+    /** Parts of concentrate to parts of water; a fraction is no such thing unless it can be nothing else. */
+    private static function parts(string $text, float $one, float $other, bool $asFraction): self
     {
+        if ($asFraction && $one !== $other && $one + $other !== 100.0) {
+            $share = $other > 0.0 ? (string) round(100.0 * $one / $other) : '50';
+            throw new \InvalidArgumentException("Is that {$share} %, or {$one} to {$other} parts? Enter {$share} % or {$one}:{$other}.");
+        }
         if ($one + $other <= 0.0) {
             throw new \InvalidArgumentException('Enter the share of concentrate, for example 50 % or 1:1.');
         }

@@ -29,7 +29,9 @@ enum UnitSystem: string
     public function format(float $base, Dimension|Unit $in, bool $withUnit = true): string
     {
         $unit = $in instanceof Unit ? $in : $this->unit($in);
-        $text = number_format($unit->fromBase($base), $unit->decimals(), '.', '');
+        // A minute and a half is not two.
+        $isShort = $unit === Unit::Minute && abs($base) < 600.0 && abs(fmod($base, 60.0)) > 0.0;
+        $text = number_format($unit->fromBase($base), $isShort ? 1 : $unit->decimals(), '.', '');
         $text = str_replace('-', '−', preg_match('/^-0(\.0+)?$/', $text) ? ltrim($text, '-') : $text);
 
         return $withUnit ? trim("{$text} {$unit->value}") : $text;

@@ -187,4 +187,23 @@ final class QuantityTest extends TestCase
             }
         }
     }
+
+    public function test_what_else_people_write(): void
+    {
+        self::assertSame(5400.0, Typed::parse('1h30', Unit::Minute)->base);
+        self::assertSame(5400.0, Typed::parse('1 h 30', Unit::Minute)->base);
+        self::assertEqualsWithDelta(70.0, Typed::parse('70 kPa vacuum', Unit::InchOfMercury)->base, 1.0e-9);
+        self::assertEqualsWithDelta(Typed::parse('20', Unit::InchOfMercury)->base, Typed::parse('20 inHg vac.', Unit::InchOfMercury)->base, 1.0e-9);
+        self::assertSame(['1.5 min', '2 min', '45 min', '12 min'], array_map(fn (float $s): string => UnitSystem::Metric->format($s, Dimension::Time), [90.0, 120.0, 2700.0, 730.0]));
+        // A fraction and a ratio are written alike.
+        self::assertSame([0.5, 0.4, 0.6], array_map(fn (string $typed): float => Typed::parse($typed, Unit::Percent)->base, ['1/1', '40/60', '3:2']));
+        foreach (['1/2', '1/3', '2/3'] as $either) {
+            try {
+                Typed::parse($either, Unit::Percent);
+                self::fail("{$either} is either of two");
+            } catch (\InvalidArgumentException $asks) {
+                self::assertStringContainsString('parts?', $asks->getMessage());
+            }
+        }
+    }
 }
