@@ -32,11 +32,16 @@ Artisan::command('aqbel:first-start', function (): void {
 })->purpose('The code for the first start, while there is nobody yet');
 
 // A vehicle that is not there, sending through the door like any instrument: in the demo alone.
-Artisan::command('aqbel:stand-in {--job=} {--fault=*} {--to=http://127.0.0.1:8310} {--for=3600}', function (): int {
+Artisan::command('aqbel:stand-in {--job=} {--fault=*} {--to=http://127.0.0.1:8310} {--for=3600} {--speed=1}', function (): int {
     $id = Job::idOf((string) $this->option('job'));
     $job = $id === null ? null : Job::query()->find($id);
     if (! config('aqbel.demo') || $job === null) {
         $this->line($job === null ? 'There is no such job. Say which: --job J0007.' : 'A stand-in sends in the demo alone.');
+
+        return Command::FAILURE;
+    }
+    if ((float) $this->option('speed') !== 1.0) {
+        $this->line('A job on the floor goes by the shop’s clock. What is to go faster is practised: /practice runs at 5 and 20 times, and to the end of a wait.');
 
         return Command::FAILURE;
     }
