@@ -74,6 +74,7 @@ final readonly class VisitPage
                 'person' => 'Somebody asked for it.',
                 default => 'Nobody has booked it: it is written down all the same.',
             },
+            $this->job->vehicle->inHand === null ? null : "In the shop now, with {$this->job->vehicle->inHand->number()}: looked at there.",
             $this->next === null || $this->next->watch === '' ? null : "Watch for: {$this->next->watch}.",
         ]);
     }

@@ -25,6 +25,14 @@ final class FloorSeeder extends Seeder
         $this->call(DemoSeeder::class);
         DemoSeeder::fillTheFloor();
         self::warmUpOfAStandIn();
+        self::lookDue();
+    }
+
+    /** A groomer that went back to work some days ago: somebody looks at its level once more. */
+    private static function lookDue(): void
+    {
+        DemoSeeder::job('SKP 902', 'gravity', Person::query()->where('login', 'sunniva')->firstOrFail(), 6 * 1440)->until(null);
+        Carbon::setTestNow();
     }
 
     /** A warm-up whose every number comes from a vehicle that is not there, and goes on where its page is opened. */

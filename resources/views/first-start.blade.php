@@ -1,7 +1,7 @@
 <x-layout title="First start">
-    <section class="door">
-        <p class="wordmark wordmark-large">Aqbel</p>
-        <h1>Set up the shop</h1>
+    <section class="mx-auto mt-[7vh] max-w-[420px] border-t-[5px] border-coolant bg-panel p-8 [&_.field]:mb-4">
+        <p class="wordmark inline-block">Aqbel</p>
+        <h1 class="mt-[22px] mb-[18px]">Set up the shop</h1>
         <p class="help">Who you are is needed. All else has a default, and is found again under Shop.</p>
         <form method="post" action="/first-start" class="entry" data-once>
             @csrf

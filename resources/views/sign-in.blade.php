@@ -1,12 +1,12 @@
 <x-layout title="Sign in">
-    <section class="door">
-        <p class="wordmark wordmark-large">Aqbel</p>
-        <h1>{{ $shop->name }}</h1>
+    <section class="mx-auto mt-[7vh] max-w-[420px] border-t-[5px] border-coolant bg-panel p-8 [&_.field]:mb-4">
+        <p class="wordmark inline-block">Aqbel</p>
+        <h1 class="mt-[22px] mb-[18px]">{{ $shop->name }}</h1>
         @if ($tablet !== null && count($people) > 0)
-            <form method="post" action="/sign-in/pin" class="entry pin">
+            <form method="post" action="/sign-in/pin" class="entry mb-[26px] grid gap-3.5">
                 @csrf
                 <fieldset>
-                    <legend>Who is at {{ $tablet->name }}?</legend>
+                    <legend class="pb-1.5 font-semibold">Who is at {{ $tablet->name }}?</legend>
                     <div class="choices">
                         @foreach ($people as $person)
                             <label class="choice">
@@ -20,7 +20,7 @@
                 <x-input name="pin" label="PIN" type="password" autocomplete="off" inputmode="numeric"/>
                 <button class="button button-go button-wide">Open</button>
             </form>
-            <h2>Or with your password</h2>
+            <h2 class="mb-2.5">Or with your password</h2>
         @endif
         <form method="post" action="/sign-in" class="entry">
             @csrf
@@ -29,9 +29,9 @@
             <button @class(['button button-wide', 'button-go' => $tablet === null || count($people) === 0])>Sign in</button>
         </form>
         @if (config('aqbel.demo'))
-            <section class="demo-people" aria-labelledby="demo-title">
-                <h2 id="demo-title">Demo sign-ins</h2>
-                <dl><dt>Technician</dt><dd>imre / bleed-it-dry</dd><dt>Lead</dt><dd>sunniva / bleed-it-dry</dd></dl>
+            <section class="mt-6 border-t-[3px] border-dashed border-level pt-3" aria-labelledby="demo-title">
+                <h2 id="demo-title" class="text-[1.125rem]">Demo sign-ins</h2>
+                <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5"><dt>Technician</dt><dd>imre / bleed-it-dry</dd><dt>Lead</dt><dd>sunniva / bleed-it-dry</dd></dl>
             </section>
         @endif
     </section>

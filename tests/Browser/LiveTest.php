@@ -62,7 +62,7 @@ final class LiveTest extends BrowserTestCase
         $this->unmoved();
         // On paper of another vehicle it is nothing.
         $this->devTools('Emulation.setEmulatedMedia', ['media' => 'print']);
-        self::assertFalse(self::$browser->findElement(By::cssSelector('.danger'))->isDisplayed());
+        self::assertFalse(self::$browser->findElement(By::cssSelector('#danger a'))->isDisplayed());
         $this->devTools('Emulation.setEmulatedMedia', ['media' => '']);
         $this->visit($run);
         self::assertTrue($this->has('.run.is-danger .verdict-stop'));
