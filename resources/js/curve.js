@@ -12,6 +12,18 @@ const NAMES = { coolant_c: 'coolant', far_side_c: 'far side', vacuum_inhg: 'gaug
 /** Where names of levels would lie on each other, the first of these stands. */
 const IMPORTANT = ['shut off', 'fan on', 'thermostat opens', 'wide open'];
 
+/** A name that lines do not run through. */
+function say(ctx, text, x, y, ratio, colour) {
+    ctx.save();
+    ctx.setLineDash([]);
+    ctx.lineJoin = 'round';
+    ctx.lineWidth = 5 * ratio;
+    ctx.strokeStyle = colour('panel');
+    ctx.strokeText(text, x, y);
+    ctx.restore();
+    ctx.fillText(text, x, y);
+}
+
 /** The levels that matter as lines, each with its name where there is room. */
 function levels(drawn, all, row, ratio, colour) {
     const { ctx, bbox } = drawn;
@@ -34,10 +46,13 @@ function levels(drawn, all, row, ratio, colour) {
         const width = ctx.measureText(text).width;
         const left = Math.max(bbox.left + 6 * ratio, ...named.filter((other) => Math.abs(other.y - y) < row).map((other) => other.right + 10 * ratio));
         if (left + width < bbox.left + 0.75 * bbox.width) {
-            ctx.textAlign = 'left';
-            ctx.fillText(text, left, y - 4 * ratio);
-            named.push({ y, right: left + width });
+            named.push({ text, left, y, right: left + width, ink: ctx.fillStyle });
         }
+    }
+    ctx.textAlign = 'left';
+    for (const { text, left, y, ink } of named) {
+        ctx.fillStyle = ink;
+        say(ctx, text, left, y - 4 * ratio, ratio, colour);
     }
     ctx.setLineDash([]);
 }
@@ -60,14 +75,14 @@ function found(drawn, marks, row, ratio, colour) {
             ctx.fillRect(from, bbox.top, Math.max(2 * ratio, to - from), bbox.height);
             ctx.globalAlpha = 1;
             if (to > from) {
-                ctx.fillText('fan', (from + to) / 2, foot - 6 * ratio);
+                say(ctx, 'fan', (from + to) / 2, foot - 6 * ratio, ratio, colour);
             }
         } else if (mark.text !== 'fan off' && inSight(mark.t)) {
             ctx.beginPath();
             ctx.moveTo(at(mark.t), foot);
             ctx.lineTo(at(mark.t), foot - 2 * row);
             ctx.stroke();
-            ctx.fillText(mark.text, at(mark.t), foot - 2 * row - 4 * ratio);
+            say(ctx, mark.text, at(mark.t), foot - 2 * row - 4 * ratio, ratio, colour);
         }
     });
 }
@@ -104,6 +119,14 @@ export function curve(place, names, { colour, told }) {
             return { label: name, stroke: colour(tone), width, dash, spanGaps: true, points: { show: false } };
         })],
         hooks: {
+            // Beneath what was read.
+            drawAxes: [(drawn) => {
+                const ratio = devicePixelRatio || 1;
+                drawn.ctx.save();
+                drawn.ctx.font = `600 ${13 * ratio}px ${font}`;
+                levels(drawn, GAUGES.includes(names[0]) ? [] : told()?.levels ?? [], 15 * ratio, ratio, colour);
+                drawn.ctx.restore();
+            }],
             draw: [(drawn) => {
                 const { ctx } = drawn;
                 const ratio = devicePixelRatio || 1;
@@ -119,7 +142,6 @@ export function curve(place, names, { colour, told }) {
                     ctx.fillRect(x - 5 * ratio, drawn.bbox.top, 10 * ratio, drawn.bbox.height);
                     ctx.globalAlpha = 1;
                 }
-                levels(drawn, GAUGES.includes(names[0]) ? [] : told()?.levels ?? [], row, ratio, colour);
                 found(drawn, told()?.marks ?? [], row, ratio, colour);
                 // Each line carries its name at its end.
                 const ends = [];
@@ -139,7 +161,7 @@ export function curve(place, names, { colour, told }) {
                     end.y = i > 0 ? Math.min(end.y, ends[i - 1].y - row) : end.y;
                     ctx.fillStyle = colour((STROKES[end.name] ?? OUTLET)[0]);
                     ctx.textAlign = 'right';
-                    ctx.fillText(NAMES[end.name] ?? end.name.replace('outlet_c', 'outlet').replace('.', ' '), end.x, end.y);
+                    say(ctx, NAMES[end.name] ?? end.name.replace('outlet_c', 'outlet').replace('.', ' '), end.x, end.y, ratio, colour);
                 });
                 ctx.restore();
             }],
