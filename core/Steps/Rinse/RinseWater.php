@@ -33,13 +33,13 @@ final class RinseWater
 
     /**
      * What stays inside is as much as before, and water by so much as ran through: where nobody says how much, it was
-     * all wet once.
+     * all wet once. Nobody caught it.
      *
      * @return list<Line>
      */
     private static function through(float $ml): array
     {
-        return [self::in($ml, 0.0), self::out($ml, 0.0)];
+        return [self::in($ml, 0.0), new Line('Rinse water through', -$ml, 0.0, null, lost: true)];
     }
 
     private static function in(float $ml, float $plusMinusMl, float $roughMl = 0.0): Line

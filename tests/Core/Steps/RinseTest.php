@@ -6,6 +6,7 @@ namespace Tests\Core\Steps;
 
 use Aqbel\Core\Judged\RinseWarmUp;
 use Aqbel\Core\Judged\ShutOffNow;
+use Aqbel\Core\Judged\WasteSum;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Saying\Tone;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -175,6 +176,15 @@ final class RinseTest extends TestCase
             ->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])->finish('rinse')->write('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear'])->judge('rinse_flow')?->code;
         self::assertSame('clear', $flow(Compatibility::AsManual));
         self::assertSame('clear_cold', $flow(Compatibility::OtherFamily));
+    }
+
+    public function test_what_ran_through_from_a_hose_stands_in_no_drum(): void
+    {
+        $job = JobOnPaper::drainedAmbulance()->write('look', 'seen', ['coolant' => 'rusty']);
+        $drained = WasteSum::caughtMl($job->at('dispose'));
+        $job->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])->finish('rinse')->write('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear']);
+        self::assertSame($drained, WasteSum::caughtMl($job->at('dispose')));
+        self::assertNull($job->write('dispose', 'disposed', ['volume' => $drained])->judge('dispose'));
     }
 
     public function test_a_back_flush_turns_what_stood_in_the_part_into_water(): void
