@@ -26,6 +26,9 @@ use Aqbel\Core\Steps\StepKind;
 /** Stage 3: the rinse water out again, by the points already used, and whether it runs clear. */
 final class RinseDrain extends StepKind
 {
+    /** Less of the capacity than this is not looked for (common practice, no source). */
+    private const HARDLY = 0.05;
+
     public function name(): string
     {
         return 'rinse_drain';
@@ -93,20 +96,26 @@ final class RinseDrain extends StepKind
     public function figure(Situation $at): Figure
     {
         $told = $at->observed(RinseWaterOut::class);
-        $out = array_sum(array_map(fn (RinseWaterOut $some) => $some->read->ml, $told));
-        $expected = max(
-            0.0,
-            $at->job->ledgerBefore(Stage::CloseUp)->contentMl + $out - Plan::of($at)->predicted->retainedMl - DrainsInTurn::keptByShutMl($at->job),
-        );
 
         return new Figure(
             'Came out',
-            $told === [] ? null : $out,
+            $told === [] ? null : self::outMl($at),
             Dimension::Volume,
             Origin::Measured,
-            $expected,
+            max(0.0, self::outMl($at) + self::staysMl($at)),
             'predicted',
         );
+    }
+
+    private static function outMl(Situation $at): float
+    {
+        return array_sum(array_map(fn (RinseWaterOut $some) => $some->read->ml, $at->observed(RinseWaterOut::class)));
+    }
+
+    /** What of it stays inside beyond what the points keep, mL; negative where more came than should. */
+    private static function staysMl(Situation $at): float
+    {
+        return $at->job->ledgerBefore(Stage::CloseUp)->contentMl - Plan::of($at)->predicted->retainedMl - DrainsInTurn::keptByShutMl($at->job);
     }
 
     public function judge(Situation $at): ?Verdict
@@ -118,6 +127,11 @@ final class RinseDrain extends StepKind
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent).(RinsePart::isRun($at->step) ? '' : ', give or take as much: it was not run,');
         $target = RinseNeeded::target($at);
         $rest = RinsePart::rest($at->step);
+        $ledger = $at->job->ledgerBefore(Stage::CloseUp);
+        if (self::staysMl($at) > max($ledger->plusMinusMl, self::HARDLY * $ledger->capacityMl)) {
+            return Verdict::wait('water_stays', "{$at->litres(self::staysMl($at))} of it stays inside",
+                'More than the points keep. Open them once more, or another one, and record what comes: it counts in the mixture, and what it holds of the old stays too.');
+        }
         if ($rest !== []) {
             return Verdict::wait(
                 'next_rinse',

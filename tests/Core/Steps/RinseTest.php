@@ -187,6 +187,13 @@ final class RinseTest extends TestCase
         self::assertNull($job->write('dispose', 'disposed', ['volume' => $drained])->judge('dispose'));
     }
 
+    public function test_water_that_stays_inside_is_said_however_clear_it_runs(): void
+    {
+        $job = fn (float $out): ?string => JobOnPaper::drainedAmbulance()->write('look', 'seen', ['coolant' => 'rusty'])->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse')
+            ->write('rinse_fill:1', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])->write('rinse_drain:1', 'water_out', ['volume' => $out, 'vessel' => 'pan', 'runs' => 'clear'])->judge('rinse_drain:1')?->code;
+        self::assertSame(['clear', 'water_stays'], [$job(9900.0), $job(6000.0)]);
+    }
+
     public function test_a_back_flush_turns_what_stood_in_the_part_into_water(): void
     {
         $job = JobOnPaper::drainedAmbulance()
