@@ -10,6 +10,7 @@ use App\Models\Photo;
 use App\Photos\Photograph;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Lines;
 use Illuminate\Support\Facades\DB;
 
 /** Photographs of a circuit's points: those that jobs took there, and those that came along with it from another shop. */
@@ -105,7 +106,7 @@ final class PointPhotos
     private static function taken(Model $circuit, string $port): array
     {
         $lines = DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
-            ->where('circuits.key', $circuit->key)->where('form', 'photo')->whereIn('step', ["drain:{$port}", "bleed:{$port}"])->orderByDesc('journal_lines.id')->limit(self::LOOKED_AT)->pluck('values');
+            ->where('circuits.key', $circuit->key)->where('form', Lines::Photo->value)->whereIn('step', ["drain:{$port}", "bleed:{$port}"])->orderByDesc('journal_lines.id')->limit(self::LOOKED_AT)->pluck('values');
         $ids = $lines->map(fn (mixed $values): mixed => ((array) json_decode((string) $values, true))['photo'] ?? null)->filter(fn (mixed $id): bool => is_string($id))->all();
         $photos = Photo::query()->whereIn('id', $ids)->get()->sortByDesc('id');
 

@@ -141,6 +141,9 @@ final readonly class RunWatch
         foreach ($this->at->observed(HeldAtSpeed::class) as $told) {
             [$revved, $since] = $told->rpm() === null ? [$revved, $since] : [$told->rpm() >= self::REVVED_RPM, $told->at()];
         }
+        $started = $this->at->latest(Started::class)?->at() ?? 0;
+        // Shut off, it was let go.
+        [$revved, $since] = $started > $since ? [false, $started] : [$revved, $since];
         $say = fn (bool $to, float $at): RunLine => new RunLine((int) round($at), HeldAtSpeed::form(), HeldAtSpeed::streamed($to)->and(Told::byInstrument(Code::RpmHold->value)));
         $lines = [];
         foreach ($this->stream->evidence as $one) {

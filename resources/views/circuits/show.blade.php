@@ -64,6 +64,7 @@
                         @endforeach
                     </tbody>
                 </table>
+                <p class="help">The newest photograph of each point goes along where the circuit is exported, small: look that nothing else is on it.</p>
             </details>
             @foreach ([['Opening', 'Uses up', 'Joint', $sheet->openings()], ['Cover', 'Off and on', 'Back', $sheet->covers()]] as [$a, $b, $c, $rows])
                 @continue ($rows === [])
