@@ -39,16 +39,17 @@ final readonly class Parts
         usort($passages, fn (Passage $a, Passage $b) => $b->volumeMl <=> $a->volumeMl);
         $last = array_map($this->lastTime(...), $this->circuit->portsOf(PortKind::Drain));
         $last = array_combine($this->circuit->portIds(PortKind::Drain), $last);
+        $photos = PointPhotos::shown($this->model);
 
-        return array_map(function (Passage $passage) use ($empties, $last): PartRow {
+        return array_map(function (Passage $passage) use ($empties, $last, $photos): PartRow {
             $port = $empties[$passage->id] ?? null;
 
             return new PartRow(
                 $passage->label,
                 $this->units->format($passage->volumeMl, Dimension::Volume).' ± '.round(100.0 * $passage->plusMinus).' %',
                 $port === null ? 'no drain alone' : $this->circuit->ports[$port]->label,
-                $port === null ? '' : $last[$port]['said'],
-                $port === null ? [] : $last[$port]['photos'],
+                $port === null ? '' : $last[$port],
+                array_slice($photos[$port] ?? [], 0, self::PHOTOS),
             );
         }, $passages);
     }
@@ -70,17 +71,14 @@ final readonly class Parts
         return array_map(fn (array $one): string => $one[0], $best);
     }
 
-    /** @return array{said: string, photos: list<string>} */
-    private function lastTime(Port $port): array
+    /** What came out there the last time, in words; empty where nothing did. */
+    private function lastTime(Port $port): string
     {
         $out = DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
             ->where('circuits.key', $this->model->key)->where('journal_lines.step', "drain:{$port->id}")->where('form', 'out')->orderByDesc('journal_lines.id')->first(['journal_lines.job_id', 'values', 'at']);
         $values = $out === null ? [] : (array) json_decode((string) $out->values, true);
 
-        return [
-            'said' => $out === null || ! is_numeric($values['volume'] ?? null) ? ''
-                : $this->units->format((float) $values['volume'], Dimension::Volume).' came out there in '.Job::numbered((int) $out->job_id).', '.date('Y-m-d', (int) $out->at),
-            'photos' => PointPhotos::shown($this->model, $port->id, self::PHOTOS),
-        ];
+        return $out === null || ! is_numeric($values['volume'] ?? null) ? ''
+            : $this->units->format((float) $values['volume'], Dimension::Volume).' came out there in '.Job::numbered((int) $out->job_id).', '.date('Y-m-d', (int) $out->at);
     }
 }

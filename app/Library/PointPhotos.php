@@ -11,6 +11,7 @@ use App\Photos\Photograph;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Lines;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Photographs of a circuit's points: those that jobs took there, and those that came along with it from another shop. */
@@ -23,34 +24,33 @@ final class PointPhotos
 
     private const MOST_BYTES = 200_000;
 
-    /** Photographs that jobs took at steps about a point, the newest first; those that were taken back are gone. */
-    private const LOOKED_AT = 4;
+    /** So many of a circuit are looked at, the newest first. */
+    private const LOOKED_AT = 200;
 
-    /** @return list<string> where they are shown, the newest first */
-    public static function shown(Model $circuit, string $port, int $most): array
+    /** Steps about a point, by how their ids begin. */
+    private const STEPS = ['drain', 'bleed'];
+
+    /** @return array<string, non-empty-list<string>> where they are shown, by point, the newest first */
+    public static function shown(Model $circuit): array
     {
-        $ours = array_map(fn (Photo $photo): string => "/photos/{$photo->id}", self::taken($circuit, $port));
-        $came = CircuitPhoto::query()->where('circuit_key', $circuit->key)->where('port', $port)->orderByDesc('id')->limit($most)->pluck('id')
-            ->map(fn (string $id): string => "/circuits/photos/{$id}")->all();
+        $shown = array_map(fn (array $photos): array => array_map(fn (Photo $photo): string => "/photos/{$photo->id}", $photos), self::taken($circuit));
+        foreach (self::came($circuit, ['id', 'port']) as $came) {
+            $shown[$came->port][] = "/circuits/photos/{$came->id}";
+        }
 
-        return array_slice([...$ours, ...array_values($came)], 0, $most);
+        return $shown;
     }
 
     /** @return list<array{port: string, jpeg: string}> the newest of each point, base64 */
     public static function along(Model $circuit): array
     {
-        $along = [];
-        foreach (array_keys($circuit->read()->ports) as $port) {
-            $photo = self::taken($circuit, $port)[0] ?? null;
-            $jpeg = $photo === null
-                ? CircuitPhoto::query()->where('circuit_key', $circuit->key)->where('port', $port)->orderByDesc('id')->value('jpeg')
-                : base64_encode((string) file_get_contents($photo->path(small: true)));
-            if (is_string($jpeg) && $jpeg !== '') {
-                $along[] = ['port' => $port, 'jpeg' => $jpeg];
-            }
+        $along = array_map(fn (array $photos): string => base64_encode((string) file_get_contents($photos[0]->path(small: true))), self::taken($circuit));
+        foreach (self::came($circuit, ['port', 'jpeg']) as $came) {
+            $along[$came->port] ??= $came->jpeg;
         }
+        $ports = array_intersect_key($circuit->read()->ports, $along);
 
-        return $along;
+        return array_map(fn (string $port): array => ['port' => $port, 'jpeg' => $along[$port]], array_keys($ports));
     }
 
     /**
@@ -94,22 +94,45 @@ final class PointPhotos
      */
     public static function keep(Model $circuit, array $photos): void
     {
-        $ports = $circuit->read()->ports;
+        $ports = $photos === [] ? [] : $circuit->read()->ports;
+        $has = $photos === [] ? [] : self::shown($circuit);
         foreach ($photos as $photo) {
-            if (isset($ports[$photo['port']]) && self::shown($circuit, $photo['port'], 1) === []) {
+            if (isset($ports[$photo['port']]) && ! isset($has[$photo['port']])) {
                 CircuitPhoto::query()->create(['circuit_key' => $circuit->key, 'port' => $photo['port'], 'jpeg' => $photo['jpeg'], 'digest' => hash('sha256', $photo['jpeg'])]);
+                $has[$photo['port']] = [''];
             }
         }
     }
 
-    /** @return list<Photo> whose files are there, the newest first */
-    private static function taken(Model $circuit, string $port): array
+    /** @return array<string, non-empty-list<Photo>> that jobs took at steps about a point and whose files are there, by point, the newest first */
+    private static function taken(Model $circuit): array
     {
         $lines = DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
-            ->where('circuits.key', $circuit->key)->where('form', Lines::Photo->value)->whereIn('step', ["drain:{$port}", "bleed:{$port}"])->orderByDesc('journal_lines.id')->limit(self::LOOKED_AT)->pluck('values');
-        $ids = $lines->map(fn (mixed $values): mixed => ((array) json_decode((string) $values, true))['photo'] ?? null)->filter(fn (mixed $id): bool => is_string($id))->all();
-        $photos = Photo::query()->whereIn('id', $ids)->get()->sortByDesc('id');
+            ->where('circuits.key', $circuit->key)->where('form', Lines::Photo->value)->orderByDesc('journal_lines.id')->limit(self::LOOKED_AT)->get(['step', 'values']);
+        $ports = [];
+        foreach ($lines as $line) {
+            [$kind, $port] = [...explode(':', (string) $line->step, 2), ''];
+            $id = ((array) json_decode((string) $line->values, true))['photo'] ?? null;
+            if (is_string($id) && $port !== '' && in_array($kind, self::STEPS, true)) {
+                $ports[$id] = $port;
+            }
+        }
+        $taken = [];
+        foreach ($ports === [] ? [] : Photo::query()->whereIn('id', array_keys($ports))->orderByDesc('id')->get() as $photo) {
+            if (is_file($photo->path(small: true))) {
+                $taken[$ports[$photo->id]][] = $photo;
+            }
+        }
 
-        return array_values($photos->filter(fn (Photo $photo): bool => is_file($photo->path(small: true)))->all());
+        return $taken;
+    }
+
+    /**
+     * @param  list<string>  $columns
+     * @return Collection<int, CircuitPhoto>
+     */
+    private static function came(Model $circuit, array $columns): Collection
+    {
+        return CircuitPhoto::query()->where('circuit_key', $circuit->key)->orderByDesc('id')->get($columns);
     }
 }

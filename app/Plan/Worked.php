@@ -93,7 +93,7 @@ final readonly class Worked
     /** The number of the plan with how sure it is. */
     public function level(): Level
     {
-        return Outcome::levelOf($this->circuit, $this->planner->nearest($this->groundwork()), $this->units, $this->drawn());
+        return Cache::remember("level.{$this->key}", self::KEPT_S, fn (): Level => Outcome::levelOf($this->circuit, $this->planner->nearest($this->groundwork()), $this->units, $this->drawn()));
     }
 
     private function drawn(): Ranges

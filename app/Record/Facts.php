@@ -42,7 +42,7 @@ final class Facts
         $since = (new VisitBook($job))->all()->reject(fn (Visit $visit) => $visit->isStruck())->sum(fn (Visit $visit) => (float) ($visit->values[Seen::VOLUME] ?? 0.0));
 
         return [
-            'job_id' => $job->id, 'month' => $ended->format('Y-m'), 'text' => self::text($job, $state, $ended), 'in_ml' => $state->ledger()->inMl() - $state->ledger()->foundMl(), 'out_ml' => $state->ledger()->outMl(),
+            'job_id' => $job->id, 'month' => $ended->format('Y-m'), 'text' => self::text($job, $state, $ended), 'in_ml' => $state->pouredMl(), 'out_ml' => $state->ledger()->outMl(),
             'air_predicted_ml' => $job->signed_at === null ? null : Plan::of($state)->fill->waitsForARunMl(), 'air_found_ml' => $job->signed_at === null ? null : ToppedUp::sumMl($levels) + $since,
             'minutes' => self::minutes($state), 'came_back' => self::cameBack($job),
         ];

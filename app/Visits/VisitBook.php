@@ -53,12 +53,12 @@ final readonly class VisitBook
         }
     }
 
-    /** What was still to be looked at after earlier jobs on this vehicle has been, with this one. */
+    /** What was still to be looked at after earlier jobs on this vehicle is this one’s from its signature on. */
     public function takeOverFromBefore(Person $by): void
     {
         $before = Visit::query()->due()->whereHas('job', fn (Builder $job) => $job->where('vehicle_id', $this->job->vehicle_id)->whereKeyNot($this->job->id))->with('job')->get();
         foreach ($before as $visit) {
-            (new self($visit->job))->skip($visit, "Looked at with {$this->job->number()}.", $by);
+            (new self($visit->job))->skip($visit, "Taken over by {$this->job->number()}.", $by);
         }
     }
 

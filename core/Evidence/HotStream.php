@@ -369,62 +369,9 @@ final readonly class HotStream
     /** @return list<Evidence> */
     private function silences(): array
     {
-        $silent = [[-INF, INF]];
-        foreach ($this->channels as $points) {
-            $silent = self::bothSilent($silent, self::gaps(array_column($points, 0)));
-        }
-        $found = [];
-        foreach ($silent as [$from, $to]) {
-            if ($from > -INF && $to < INF && $this->ran($from)) {
-                $found[] = new Evidence(Code::Silent, $from + self::SILENT_S, $to);
-            }
-        }
+        $silences = array_filter(Silence::all($this->channels, self::SILENT_S), fn (Silence $one) => $this->ran($one->fromS));
 
-        return $found;
-    }
-
-    /**
-     * Where a channel says nothing for long, before its first point and after its last as well.
-     *
-     * @param  list<float>  $times  in any order
-     * @return list<array{float, float}> in order
-     */
-    private static function gaps(array $times): array
-    {
-        for ($i = 1, $n = count($times); $i < $n; $i++) {
-            if ($times[$i] < $times[$i - 1]) {
-                sort($times);
-                break;
-            }
-        }
-        [$gaps, $last] = [[], -INF];
-        foreach ($times as $t) {
-            if ($t - $last > self::SILENT_S) {
-                $gaps[] = [$last, (float) $t];
-            }
-            $last = (float) $t;
-        }
-
-        return [...$gaps, [$last, INF]];
-    }
-
-    /**
-     * @param  list<array{float, float}>  $one  in order
-     * @param  list<array{float, float}>  $other
-     * @return list<array{float, float}> what both have in common, where that is long enough
-     */
-    private static function bothSilent(array $one, array $other): array
-    {
-        [$both, $i, $j] = [[], 0, 0];
-        while ($i < count($one) && $j < count($other)) {
-            [$from, $to] = [max($one[$i][0], $other[$j][0]), min($one[$i][1], $other[$j][1])];
-            if ($to - $from > self::SILENT_S) {
-                $both[] = [$from, $to];
-            }
-            $one[$i][1] < $other[$j][1] ? $i++ : $j++;
-        }
-
-        return $both;
+        return array_values(array_map(fn (Silence $one) => new Evidence(Code::Silent, $one->fromS + self::SILENT_S, $one->toS), $silences));
     }
 
     /** Whether the engine ran when something was last heard. */

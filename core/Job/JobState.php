@@ -417,6 +417,12 @@ final class JobState
         return $this->ledgers[$stage->value ?? self::WHOLE] ??= $this->fold($stage->value ?? self::WHOLE);
     }
 
+    /** What was poured since the fill began, what came back not taken off, mL. */
+    public function pouredMl(): float
+    {
+        return $this->ledger()->inMl() - $this->ledgerBefore(Stage::Fill)->inMl();
+    }
+
     private function fold(int $beforeStage): Ledger
     {
         $lines = [];

@@ -92,9 +92,8 @@ final class JobRates
     /** What a job takes of new coolant, with what went on the floor and into rags, over what was poured. */
     private static function spilling(JobState $job): ?float
     {
-        [$ledger, $before] = [$job->ledger(), $job->ledgerBefore(Stage::Fill)];
-        $poured = $ledger->inMl() - $before->inMl();
-        $lost = $ledger->lostMl() - $before->lostMl() + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
+        $poured = $job->pouredMl();
+        $lost = $job->ledger()->lostMl() - $job->ledgerBefore(Stage::Fill)->lostMl() + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
 
         return $poured > 0.0 ? ($poured + $lost) / $poured : null;
     }

@@ -239,7 +239,7 @@ final readonly class Replanning
     /** Whether coolant has gone in since it was mixed. */
     private static function isPoured(JobState $job): bool
     {
-        return $job->ledger()->inMl() > $job->ledgerBefore(Stage::Fill)->inMl();
+        return $job->pouredMl() > 0.0;
     }
 
     private static function isMixed(JobState $job): bool

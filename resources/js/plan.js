@@ -54,7 +54,7 @@ export function followPlan() {
             place(fragment).innerHTML = await answer.text();
             place(fragment).removeAttribute('aria-busy');
             const level = one('template[data-level]', HTMLTemplateElement, place(fragment))?.content.firstElementChild;
-            one('.level', HTMLElement, place('plan')).replaceWith(level);
+            level && one('.level', HTMLElement, place('plan'))?.replaceWith(level);
         }
     };
     // How sure the numbers are takes a second, so it comes when they stand there.

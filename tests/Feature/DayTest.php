@@ -77,7 +77,7 @@ final class DayTest extends ShopTestCase
         $this->get("/vehicles/{$job->vehicle_id}")->assertOk()->assertSee("with {$next->number()}");
         self::assertTrue($visit->refresh()->isDue());
         $this->walk($next)->until(null);
-        self::assertSame("Looked at with {$next->number()}.", $visit->refresh()->skipped_because);
+        self::assertSame("Taken over by {$next->number()}.", $visit->refresh()->skipped_because);
         self::assertSame([$next->id], Visit::query()->due()->pluck('job_id')->all());
         Carbon::setTestNow();
     }

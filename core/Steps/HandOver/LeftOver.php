@@ -159,11 +159,9 @@ final class LeftOver extends StepKind
     /** Mixed, less what was poured, plus what came back from funnel, hose and bucket. */
     private function leftMl(Situation $at): float
     {
-        $poured = $at->job->ledger()->inMl() - $at->job->ledgerBefore(Stage::Fill)->inMl();
-
         return max(
             0.0,
-            max(0.0, Bucket::batch($at->job)->ml - $poured) + (InFunnel::leftMl($at->job) ?? 0.0) - InFunnel::intoTheBottleMl($at->job),
+            max(0.0, Bucket::batch($at->job)->ml - $at->job->pouredMl()) + (InFunnel::leftMl($at->job) ?? 0.0) - InFunnel::intoTheBottleMl($at->job),
         );
     }
 }

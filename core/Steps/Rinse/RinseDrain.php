@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
 use Aqbel\Core\Judged\RinseNeeded;
+use Aqbel\Core\Observed\RinseWaterIn;
 use Aqbel\Core\Observed\RinseWaterOut;
 use Aqbel\Core\Observed\Runs;
 use Aqbel\Core\Plan\Plan;
@@ -112,10 +113,14 @@ final class RinseDrain extends StepKind
         return array_sum(array_map(fn (RinseWaterOut $some) => $some->read->ml, $at->observed(RinseWaterOut::class)));
     }
 
-    /** What of it stays inside beyond what the points keep, mL; negative where more came than should. */
+    /** What of it stays inside beyond what the points keep, or kept before it, mL; negative where more came than should. */
     private static function staysMl(Situation $at): float
     {
-        return $at->job->ledgerBefore(Stage::CloseUp)->contentMl - Plan::of($at)->predicted->retainedMl - DrainsInTurn::keptByShutMl($at->job);
+        $inside = $at->job->ledgerBefore(Stage::CloseUp)->contentMl;
+        $in = array_sum(array_map(fn (RinseWaterIn $some) => $some->read->ml, $at->job->observed("rinse_fill:{$at->step->params->whole('cycle')}", RinseWaterIn::class)));
+        $kept = Plan::of($at)->predicted->retainedMl + DrainsInTurn::keptByShutMl($at->job);
+
+        return $inside - max($kept, $inside - $in + self::outMl($at));
     }
 
     public function judge(Situation $at): ?Verdict

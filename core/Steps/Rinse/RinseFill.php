@@ -91,6 +91,12 @@ final class RinseFill extends StepKind
         return new Figure('In so far', $in, Dimension::Volume, Origin::Measured, $room, 'room for');
     }
 
+    /** A rinse that is passed over is passed over whole. */
+    public function needless(Situation $at): array
+    {
+        return $at->observed(RinseWaterIn::class) === [] ? RinsePart::needlessWithout($at) : [];
+    }
+
     /** Tap water in the last rinse: what stays of it leaves its lime where it is hottest. */
     public function judge(Situation $at): ?Verdict
     {

@@ -120,7 +120,7 @@ final class RinseFlow extends StepKind
         return match (true) {
             $runs !== Runs::Clear => Verdict::wait('not_clear', 'Not clear yet', 'Let more water through.'),
             // What must not stay stands where no cold water runs.
-            $target !== null => Verdict::wait('clear_cold', 'Runs clear, cold', "{$inside} Here only {$at->say($target, Unit::Percent)} may stay: a hot rinse reaches the rest."),
+            $target !== null && RinsePart::rest($at->step) === [] => Verdict::wait('clear_cold', 'Runs clear, cold', "{$inside} Here only {$at->say($target, Unit::Percent)} may stay: a hot rinse reaches the rest."),
             default => Verdict::pass('clear', 'Runs clear', $inside),
         };
     }

@@ -71,6 +71,15 @@ final class RinsePart
         return $step->params->text('with') !== self::ONCE;
     }
 
+    /** @return list<string> ids of what is left of a cycle, and says nothing without its water */
+    public static function needlessWithout(Situation $fill): array
+    {
+        $n = $fill->step->params->whole('cycle');
+        $cycle = ["rinse_run:{$n}", "cool_down:rinse{$n}", "rinse_drain:{$n}"];
+
+        return array_values(array_filter($cycle, fn (string $id) => isset($fill->job->steps[$id]) && ! isset($fill->job->closed[$id])));
+    }
+
     /** @return list<Step> fill, warm-up, cool-down and drain; cold, without the two between */
     private static function cycle(Situation $at, string $with, Values $rest): array
     {

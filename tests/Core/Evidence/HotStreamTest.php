@@ -9,6 +9,7 @@ use Aqbel\Core\Evidence\Code;
 use Aqbel\Core\Evidence\Evidence;
 use Aqbel\Core\Evidence\HotStream;
 use Aqbel\Core\Evidence\RunFacts;
+use Aqbel\Core\Evidence\Silence;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Quantity\Length;
@@ -89,6 +90,17 @@ final class HotStreamTest extends TestCase
         self::assertSame([102.0], $this->times($off, Code::EngineOff));
         // A channel alone that falls silent while another goes on is none.
         self::assertSame([], $this->times(new HotStream($facts, ['rpm' => $points(0, 200, 800.0), 'coolant_c' => $points(0, 60, 50.0)]), Code::Silent));
+    }
+
+    public function test_it_is_silent_only_while_every_channel_is(): void
+    {
+        $points = fn (float ...$times): array => array_map(fn (float $t): array => [$t, 1.0], array_values($times));
+        $found = fn (array ...$channels): array => array_map(fn (Silence $one): array => [$one->fromS, $one->toS], Silence::all(array_combine(range(1, count($channels)), $channels), 30.0));
+        self::assertSame([[20.0, 80.0]], $found($points(0.0, 20.0, 80.0)));
+        self::assertSame([], $found($points(0.0, 20.0, 80.0, 140.0), $points(50.0, 110.0)), 'they take turns');
+        self::assertSame([[20.0, 60.0], [80.0, 140.0]], $found($points(0.0, 20.0, 80.0, 140.0), $points(140.0, 60.0, 0.0, 65.0)), 'in whatever order they came');
+        self::assertSame([], $found($points(0.0), $points(20.0)), 'what follows the last is told by the clock');
+        self::assertSame([[20.0, 90.0]], $found($points(0.0, 20.0), $points(90.0, 91.0), $points(10.0)), 'one that ended before another began');
     }
 
     public function test_one_reading_past_the_limit_is_danger_and_a_reading_of_nothing_is_none(): void

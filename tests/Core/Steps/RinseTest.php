@@ -192,6 +192,11 @@ final class RinseTest extends TestCase
         $job = fn (float $out): ?string => JobOnPaper::drainedAmbulance()->write('look', 'seen', ['coolant' => 'rusty'])->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse')
             ->write('rinse_fill:1', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])->write('rinse_drain:1', 'water_out', ['volume' => $out, 'vessel' => 'pan', 'runs' => 'clear'])->judge('rinse_drain:1')?->code;
         self::assertSame(['clear', 'water_stays'], [$job(9900.0), $job(6000.0)]);
+        // What never came out at the drain is no water of the rinse.
+        $short = JobOnPaper::on('school-minibus', choices: ['drains' => ['radiator_cock'], 'opened' => []])->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => 3000.0, 'vessel' => 'pan', 'flow' => 'early'])->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse')
+            ->write('rinse_fill:1', 'water_in', ['volume' => 3000.0, 'vessel' => 'pan'])->write('rinse_drain:1', 'water_out', ['volume' => 2900.0, 'vessel' => 'pan', 'runs' => 'clear']);
+        self::assertSame('clear', $short->judge('rinse_drain:1')?->code);
     }
 
     public function test_a_back_flush_turns_what_stood_in_the_part_into_water(): void
