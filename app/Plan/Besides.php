@@ -16,6 +16,7 @@ use Aqbel\Core\Plan\WhySilent;
 use Aqbel\Core\Plan\Worth;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Schools\Aid;
 use Aqbel\Core\Schools\Combination;
 use Aqbel\Core\Schools\Way;
@@ -30,7 +31,7 @@ final readonly class Besides
      * @param  list<DrainWorth>  $worth
      * @param  list<Combination>  $combinations  ways put together that make sense here
      * @param  array<string, float>  $brings  mL of air less by the fill that is chosen, by aid; those that bring nothing left out
-     * @param  string  $refused  why what was put together is not what is planned; empty where it is
+     * @param  string  $refused  why what was asked for is not what is planned; empty where it is
      */
     public function __construct(
         private Circuit $circuit,
@@ -111,7 +112,7 @@ final readonly class Besides
         }
         $open = array_map(fn (string $id) => $this->circuit->ports[$id]->label, $cheapest->pour->open);
         $how = array_filter([
-            $open === [] ? 'no bleed point' : implode(' and ', $open),
+            $open === [] ? 'no bleed point' : Listed::of($open),
             $cheapest->pour->noseLiftMm > 0.0 ? 'nose raised '.$this->length($cheapest->pour->noseLiftMm) : null,
             $cheapest->pour->headMm > 0.0 ? 'funnel '.$this->length($cheapest->pour->headMm).' above the neck' : null,
         ]);

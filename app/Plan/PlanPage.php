@@ -70,9 +70,10 @@ final readonly class PlanPage
     public function questions(): array
     {
         $schools = $this->schoolLabels();
+        $complaints = array_values(array_filter(Complaint::cases(), fn (Complaint $one) => $one->fits($this->circuit) || $one === $this->choices->complaint));
 
         return [
-            new Choice('complaint', 'Complaint', self::labels(Complaint::cases()), $this->choices->complaint->value),
+            new Choice('complaint', 'Complaint', self::labels($complaints), $this->choices->complaint->value),
             new Choice('content', 'In it now', self::labels(Compatibility::cases()), $this->choices->content->value, Compatibility::AsManual->value),
             new Choice('school', 'Filled', $schools, $this->way() === null ? $this->choices->school : $this->way()->by->id()),
             new Choice(

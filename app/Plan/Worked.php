@@ -65,6 +65,12 @@ final readonly class Worked
         });
     }
 
+    /** The way that is planned: the one asked for or, where it does not fit, the first that does. */
+    public function way(): string
+    {
+        return Cache::remember("way.{$this->key}", self::KEPT_S, fn (): string => $this->planner->nearest($this->groundwork())->school->id());
+    }
+
     /** Which drains are worth it and which school, as markup. */
     public function besides(): string
     {
@@ -77,7 +83,13 @@ final readonly class Worked
                 $plan->headspaceMl(),
             );
             $asked = $this->planner->schools->of($this->choices->school);
-            $refused = $asked instanceof Way ? $this->planner->misfit($asked, $on)->remedy ?? '' : '';
+            $misfit = $this->planner->misfit($asked, $on);
+            $refused = match (true) {
+                $misfit === null => '',
+                $plan->school->id() === $asked->id() => 'No way fills every jacket of this circuit with what is at hand. It may be filled so, and no engine is started before '
+                    .'enough is in: a bleed point or a second neck in the circuit, a funnel, or a vacuum filler would do it.',
+                default => "What was asked for does not fit here, so the next that does is shown. {$misfit->remedy}",
+            };
             $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused, Combinations::of($this->planner, $on), Combinations::brings($on, $asked instanceof Way ? $asked->by : $asked));
 
             return view('plan.besides', ['besides' => $besides])->render();

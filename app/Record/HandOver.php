@@ -44,14 +44,27 @@ final readonly class HandOver
         $before = $this->state->ledgerBefore(Stage::Fill);
         [$out, $in] = [$before->outMl(), $this->state->ledger()->contentMl - $before->contentMl];
         $ran = count(array_filter($this->state->stepsOf('heat_cycle'), fn (Step $step) => isset($this->state->closed[$step->id]) && $this->state->entriesOf($step->id) !== []));
-        $drove = array_filter($this->state->stepsOf('drive'), fn (Step $step) => $this->state->entriesOf($step->id) !== []) !== [];
 
         return array_values(array_filter([
             $out > 0.0 ? "{$this->volume($out)} of coolant came out." : '',
-            $in > 0.0 ? "{$this->volume($in)} went in, and the air was let out." : '',
+            $in > 0.0 ? "{$this->volume($in)} went in".($this->state->ledger()->trappedAirMl() <= $this->state->ledger()->trappedAirPlusMinusMl() ? ', and the air was let out.' : '.') : '',
             $ran === 0 ? '' : 'It was run warm '.($ran === 1 ? 'once' : "{$ran} times").' and looked at cold again.',
-            $drove ? 'It was driven, and stayed cool.' : '',
+            $this->drove(),
         ]));
+    }
+
+    /** As the last drive was judged, and whether one before it was not cool. */
+    private function drove(): string
+    {
+        $drives = array_filter($this->state->stepsOf('drive'), fn (Step $step) => $this->state->entriesOf($step->id) !== []);
+        $cool = array_map(fn (Step $step) => $this->state->verdictOf($step, now()->getTimestamp(), $this->units)?->passes() === true, array_values($drives));
+
+        return match (true) {
+            $cool === [] => '',
+            ! in_array(false, $cool, true) => 'It was driven, and stayed cool.',
+            $cool[count($cool) - 1] => 'It was driven again after a drive that did not go well, and stayed cool.',
+            default => 'It was driven; what was seen on the way stands in the record.',
+        };
     }
 
     /** @return array<array{string, string}> */
@@ -87,7 +100,7 @@ final readonly class HandOver
 
         return [
             'The needle higher than usual, a red lamp, steam: stop where it is safe, shut off, let it cool, call.',
-            'The heater cold while the engine is warm, a sweet smell, a puddle under it: come in.',
+            ($this->state->circuit->hasHeater() ? 'The heater cold while the engine is warm, a' : 'A').' sweet smell, a puddle under it: come in.',
             ...$watch,
         ];
     }

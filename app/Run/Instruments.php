@@ -64,6 +64,21 @@ final readonly class Instruments
         return config('aqbel.demo') && ! Ground::isHere() && $this->standIn === null;
     }
 
+    /** @return array<string, string> what may be wrong with a vehicle that is not there, of what this one has */
+    public function faults(): array
+    {
+        $circuit = $this->at->circuit();
+
+        return array_filter([
+            '' => 'with nothing wrong',
+            'thermostat:shut' => 'its thermostat shut',
+            'pocket:heater' => $circuit->hasHeater() ? 'air in its heater' : null,
+            'pocket:sensor' => 'air at its sensor',
+            'fan:dead' => $circuit->facts->fanOnC === null ? null : 'its fan dead',
+            'leak:12' => 'a leak',
+        ]);
+    }
+
     public function addressOf(Feed $feed): string
     {
         return "{$this->address}/feeds/{$feed->token}";

@@ -105,6 +105,11 @@ final readonly class ShopPage
         return VesselRows::text($vessel, $this->units);
     }
 
+    public function holds(Vessel $vessel): string
+    {
+        return VesselRows::size($vessel, $this->units);
+    }
+
     public function unit(): string
     {
         return VesselRows::marks()->assumedUnit($this->units)->value;

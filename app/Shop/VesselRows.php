@@ -14,7 +14,7 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /**
- * The vessels of a shop as rows that are typed: name, marks, what it is mostly taken for. A row without a name is
+ * The vessels of a shop as rows that are typed: name, marks, what it holds, what it is mostly taken for. A row without a name is
  * gone.
  */
 final class VesselRows
@@ -28,6 +28,9 @@ final class VesselRows
 
     /** A drum’s marks (common practice, no source), mL. */
     private const COARSEST_ML = 20_000.0;
+
+    /** A container on a pallet (common practice, no source), mL. */
+    private const LARGEST_ML = 1_000_000.0;
 
     /**
      * @param  array<mixed>  $rows  as typed
@@ -47,11 +50,14 @@ final class VesselRows
             }
             try {
                 $was = $before->of($row['id'] ?? '');
-                $marks = trim($row['marks'] ?? '') === self::text($was, $units) && $was->id === ($row['id'] ?? '')
-                    ? $was->graduationMl
-                    : self::marks()->read($row['marks'] ?? '', $units)[0];
+                $asBefore = fn (string $field, string $shown): bool => trim($row[$field] ?? '') === $shown && $was->id === ($row['id'] ?? '');
+                $marks = $asBefore('marks', self::text($was, $units)) ? $was->graduationMl : self::marks()->read($row['marks'] ?? '', $units)[0];
+                $holds = $asBefore('holds', self::size($was, $units)) ? $was->saidMl : self::holds()->read($row['holds'] ?? '', $units)[0] ?? null;
                 if ($marks < self::FINEST_ML) {
                     throw new InvalidField('marks', 'Enter how far it is from mark to mark.');
+                }
+                if ($holds !== null && $holds < $marks) {
+                    throw new InvalidField('holds', 'It holds at least what lies between two of its marks.');
                 }
                 $id = ($row['id'] ?? '') !== '' ? Str::limit($row['id'], 60, '') : Str::slug($name);
                 while ($id === '' || in_array($id, $ids, true)) {
@@ -59,7 +65,8 @@ final class VesselRows
                 }
                 $ids[] = $id;
                 $use = VesselUse::tryFrom($row['use'] ?? '') ?? VesselUse::Measure;
-                $vessels[] = ['id' => $id, 'name' => $name, 'graduation_ml' => $marks, 'use' => $use->value];
+                $vessels[] = ['id' => $id, 'name' => $name, 'graduation_ml' => $marks, 'use' => $use->value]
+                    + ($holds === null ? [] : ['holds_ml' => $holds]);
             } catch (InvalidField $problem) {
                 $problems["vessels.{$i}"] = "{$name}: {$problem->getMessage()}";
             }
@@ -74,6 +81,17 @@ final class VesselRows
     public static function marks(): Field
     {
         return Field::volume('marks', 'From mark to mark', self::COARSEST_ML);
+    }
+
+    public static function holds(): Field
+    {
+        return Field::volume('holds', 'Holds', self::LARGEST_ML, false);
+    }
+
+    /** What it holds, as it stands in the input. */
+    public static function size(Vessel $vessel, UnitSystem $units): string
+    {
+        return $vessel->saidMl === null ? '' : self::holds()->assumedUnit($units)->typed($vessel->saidMl);
     }
 
     /** From mark to mark, as it stands in the input. */

@@ -59,7 +59,7 @@ final readonly class ColdLevelRead implements Judgement
         [$tookMl, $shrank] = [ToppedUp::sumMl($topUps), Contraction::at($at)];
         $series = TopUpSeries::of($at);
         $round = $at->step->params->has('round');
-        $cycle = $round ? $at->job->before($at->step, 'heat_cycle') : null;
+        $cycle = $round ? WarmedUp::before($at) : null;
         $run = $cycle === null ? null : HotRun::of($at->seenFrom($cycle));
         $unproven = match (true) {
             $stopped !== null => Unproven::Stopped,
@@ -67,7 +67,7 @@ final readonly class ColdLevelRead implements Judgement
             ! $round => self::nothingDrove($at) ? Unproven::NotRun : null,
             $run === null => Unproven::NotRun,
             self::sawAir($at) => Unproven::AirAtTheVent,
-            $run->proves() => null,
+            $run->proves() || $run->leavesItToTheLevel() => null,
             default => Unproven::Missing,
         };
         $ended = $at->latest(LastRun::class);
@@ -102,7 +102,7 @@ final readonly class ColdLevelRead implements Judgement
     {
         $school = Plan::of($at)->school;
         $wanted = ! $at->step->params->has('round') || $school->warmUp() === WarmUp::LooseCap ? 1 : $school->looks();
-        $step = $school->warmUp()->staysWarm() ? $at->job->before($at->step, 'heat_cycle') : $at->step;
+        $step = $school->warmUp()->staysWarm() ? WarmedUp::before($at) : $at->step;
         for ($quiet = 1; $quiet < $wanted; $quiet++) {
             $step = $step === null ? null : $at->job->before($step, $step->kind);
             if ($step === null || ! self::wasQuiet($at->seenFrom($step))) {

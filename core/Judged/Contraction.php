@@ -71,7 +71,7 @@ final readonly class Contraction
     /** The run before a step, where its level was brought to the line, or looked at, while it was hot; null where not. */
     private static function lastTouchedHot(Situation $at): ?Situation
     {
-        $cycle = $at->job->before($at->step, 'heat_cycle');
+        $cycle = WarmedUp::before($at);
         if ($cycle === null || ! self::isTheLastBefore($at, $cycle)) {
             return null;
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
@@ -40,6 +41,14 @@ final class DrainsInTurn
         return $ran !== [] && $ran[count($ran) - 1]->flow === Flowed::Blocked;
     }
 
+    /** It ran until nothing more came. */
+    public static function ranOut(JobState $job, Step $drain): bool
+    {
+        $ran = self::ran($job, $drain);
+
+        return $ran !== [] && $ran[count($ran) - 1]->flow === Flowed::Ran;
+    }
+
     /** Whether a point was not opened, and is not said to be open or to have given anything. */
     public static function isLeftShut(JobState $job, Step $drain): bool
     {
@@ -71,9 +80,21 @@ final class DrainsInTurn
     /** Whether it ran together with points that nobody has read yet. */
     public static function waitsForOthers(JobState $job, Step $drain): bool
     {
+        return self::ranTogether($job, $drain) && self::unread($job) !== [];
+    }
+
+    /** Whether there are points that nobody has read yet, and that may run beside this one. */
+    public static function mayRunBeside(JobState $job, Step $drain): bool
+    {
+        return array_filter(self::unread($job), fn (Step $step) => $step->id !== $drain->id) !== [];
+    }
+
+    /** @return list<Step> points that are still to be read */
+    private static function unread(JobState $job): array
+    {
         $unread = fn (Step $step): bool => self::ran($job, $step) === [] && ! self::isLeftShut($job, $step) && ! isset($job->closed[$step->id]);
 
-        return self::ranTogether($job, $drain) && array_filter($job->stepsOf(self::KIND), $unread) !== [];
+        return array_values(array_filter($job->stepsOf(self::KIND), $unread));
     }
 
     private static function ranTogether(JobState $job, Step $drain): bool
@@ -129,21 +150,33 @@ final class DrainsInTurn
         return [max(0.0, self::drainedMl($job, $all) - self::drainedMl($job, $others)), self::drainedMl($job, [$drain])];
     }
 
+    /** What a full circuit keeps where this point alone runs dry. */
+    public static function keeps(JobState $job, Step $drain): Volumes
+    {
+        return self::drainage($job, [$drain])->retained;
+    }
+
     /**
-     * What these points let out of a full circuit.
+     * What these points let out of a full circuit, mL.
      *
      * @param  array<Step>  $drains
      */
     private static function drainedMl(JobState $job, array $drains): float
     {
+        return $drains === [] ? 0.0 : self::drainage($job, $drains)->drainedMl;
+    }
+
+    /** @param  array<Step>  $drains  of a full circuit, in the order they are opened */
+    private static function drainage(JobState $job, array $drains): Drainage
+    {
         $ports = array_map(fn (Step $step) => $step->params->text('port'), array_values($drains));
 
-        return $ports === [] ? 0.0 : $job->once(self::class.' '.implode(',', $ports), fn () => Drainage::of(
+        return $job->once(self::class.' '.implode(',', $ports), fn () => Drainage::of(
             $job->circuit,
             $ports,
             $job->circuit->usualGates(),
             Plan::of($job)->choices->noseLiftMm,
-        )->drainedMl);
+        ));
     }
 
     /** @return list<CameOut> another way, before and while it was drained, in the order it was told */

@@ -82,6 +82,12 @@ final readonly class HotRun implements Judgement
         return $this->outcome === Outcome::Passes;
     }
 
+    /** Whether it showed everything but a level that stands: then the look at it cold tells. */
+    public function leavesItToTheLevel(): bool
+    {
+        return $this->level?->code === WarmLevelCode::AnotherWarmUp && $this->proofs->missing === [];
+    }
+
     public function code(): string
     {
         return $this->code;

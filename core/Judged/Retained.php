@@ -29,6 +29,15 @@ final readonly class Retained implements Judgement
     private const ACCOUNTS_FOR = 0.5;
 
     /**
+     * A point that ran dry has emptied a part of which by itself it keeps less than this share (common practice, no
+     * source).
+     */
+    private const EMPTIED = 0.1;
+
+    /** Two parts whose contents differ by less are not told apart by what is missing (common practice, no source). */
+    private const ALIKE = 0.05;
+
+    /**
      * @param  float  $unsureMl  within which vessels and model cannot tell
      * @param  list<DidNotDrain>  $suspects  the largest first
      * @param  list<Observation>  $restsOn
@@ -59,6 +68,7 @@ final readonly class Retained implements Judgement
         $suspects = self::suspects($at, $more);
         $code = match (true) {
             ! $known => RetainedCode::NoContent,
+            $ledger->contentMl < -$ledger->readWithinMl && $ledger->hangsOn() !== null => RetainedCode::TooRough,
             $suspects !== [] => RetainedCode::DidNotDrain,
             $more > $unsure => RetainedCode::MoreInside,
             $more < -$unsure => RetainedCode::LessInside,
@@ -156,10 +166,56 @@ final readonly class Retained implements Judgement
         $ports = array_map(fn (Step $step) => $step->params->text('port'), $of);
         /** @var list<PartVolume> $parts */
         $parts = array_merge(...array_map(fn (string $port) => Plan::of($at)->predicted->letsOut($port)->byPart($at->circuit()), $ports));
-        // The part whose content comes nearest to what is missing.
-        usort($parts, fn (PartVolume $a, PartVolume $b) => abs($a->ml - $shortMl) <=> abs($b->ml - $shortMl));
+        $dry = self::ranDry($at, $of);
+        $parts = array_values(array_filter($parts, fn (PartVolume $v) => ! self::isEmptiedBy($at, $dry, $v->part)));
+        if ($parts === []) {
+            return null;
+        }
+        $unsure = self::MODEL_SHARE * $at->job->ledger()->capacityMl;
+        $holding = array_values(array_filter($parts, fn (PartVolume $v) => self::holdsMl($at->circuit(), $v->part) >= $shortMl - $unsure));
 
-        return $parts === [] ? null : new DidNotDrain($ports, $parts[0]->part, min($shortMl, self::holdsMl($at->circuit(), $parts[0]->part)));
+        return new DidNotDrain($ports, self::nearest($holding, $shortMl), $shortMl);
+    }
+
+    /**
+     * The part whose content comes nearest to what is missing, and those of the same size: nothing tells them apart.
+     *
+     * @param  list<PartVolume>  $parts
+     * @return list<Part>
+     */
+    private static function nearest(array $parts, float $missingMl): array
+    {
+        usort($parts, fn (PartVolume $a, PartVolume $b) => abs($a->ml - $missingMl) <=> abs($b->ml - $missingMl));
+        $alike = array_filter($parts, fn (PartVolume $v) => abs($v->ml - $parts[0]->ml) <= self::ALIKE * $parts[0]->ml);
+
+        return array_values(array_map(fn (PartVolume $v) => $v->part, $alike));
+    }
+
+    /**
+     * @param  list<Step>  $short  points that are short
+     * @return list<Step> others that ran out, and gave what they should
+     */
+    private static function ranDry(Situation $at, array $short): array
+    {
+        return array_values(array_filter(
+            $at->job->stepsOf('drain'),
+            fn (Step $step): bool => ! in_array($step, $short, true) && DrainsInTurn::ranOut($at->job, $step)
+                && DrainGave::of($at->seenFrom($step))?->shortMl() === null,
+        ));
+    }
+
+    /** @param  list<Step>  $dry  points that ran out */
+    private static function isEmptiedBy(Situation $at, array $dry, Part $part): bool
+    {
+        $holds = self::holdsMl($at->circuit(), $part);
+        foreach ($dry as $step) {
+            $keeps = DrainsInTurn::keeps($at->job, $step);
+            if (array_sum(array_map($keeps->in(...), $part->passages)) <= self::EMPTIED * $holds) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** No part keeps more than it holds, mL. */

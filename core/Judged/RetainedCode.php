@@ -15,5 +15,9 @@ enum RetainedCode: string
 
     case MoreInside = 'more_inside';
     case LessInside = 'less_inside';
+
+    /** More out than was in, as far as a line was read that was told roughly. */
+    case TooRough = 'too_rough';
+
     case AsPredicted = 'as_predicted';
 }

@@ -22,7 +22,7 @@ final readonly class Ledger
     public float $plusMinusMl;
 
     /** By vessels alone, however roughly something was told. */
-    private float $readWithinMl;
+    public float $readWithinMl;
 
     /** Of the glycol share. */
     public float $glycolPlusMinus;

@@ -28,6 +28,6 @@ final readonly class RestAccepted extends Report
 
     public static function asked(): Form
     {
-        return new Form(self::FORM, 'Accept what stays inside', [Field::text(self::WHY, 'Why')], false);
+        return new Form(self::FORM, 'Accept what stays inside', [Field::text(self::WHY, 'Why')], false, closes: true);
     }
 }

@@ -36,10 +36,12 @@ final readonly class Comparison
     {
         [$circuit, $choices] = [$on->circuit, $on->choices];
         [$rows, $unfit] = [[], []];
+        $fitting = array_map(fn (School $school) => $school->id(), $planner->fitting($on));
         foreach ($planner->schools->for($circuit) as $school) {
             $misfit = $planner->misfit($school, $on);
-            $unfit += $misfit !== null && $school->runs() ? [$school->label() => $misfit] : [];
-            if ($misfit === null) {
+            $isDry = $misfit?->code === Misfit::DRY && in_array($school->id(), $fitting, true);
+            $unfit += $misfit !== null && ! $isDry && $school->runs() ? [$school->label() => $misfit] : [];
+            if ($misfit === null || $isDry) {
                 $plan = $planner->by($school, $on);
                 $minutes = $plan->minutes($planner->kinds)->plus($school->besides($choices));
                 $rows[self::work($plan, $circuit)] = new ComparedSchool($school, $plan->fill, $minutes, LikelyRuns::of($plan, $circuit, $planner->kinds));

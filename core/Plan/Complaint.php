@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan;
 
+use Aqbel\Core\Circuit\Circuit;
+
 /** What somebody complained of, asked again at the end. */
 enum Complaint: string
 {
@@ -25,6 +27,16 @@ enum Complaint: string
             self::Fan => 'Fan early or long',
             self::Alarm => 'Low-level alarm',
             self::Falling => 'Level falling',
+        };
+    }
+
+    /** Whether this machine has what is complained of. */
+    public function fits(Circuit $circuit): bool
+    {
+        return match ($this) {
+            self::HeaterCold => $circuit->hasHeater(),
+            self::Fan => $circuit->facts->fanOnC !== null,
+            default => true,
         };
     }
 }

@@ -130,15 +130,21 @@ final readonly class Materials
             }
         }
         foreach ($this->choices->drains as $id) {
-            $port = $this->circuit->ports[$id];
-            $how = $port->torqueNm === null ? 'by feel' : $torque($port->torqueNm);
-            $items["drain_{$id}"] = implode(', ', array_filter(["{$port->label} shut and dry", $how, $port->washer]));
+            $items += $this->drainShut($this->circuit->ports[$id], $units);
         }
         foreach ($this->backBeforeFill() as $cover) {
             $items["cover_{$cover->id}"] = "Back: {$cover->label}, needed to run";
         }
 
         return $items;
+    }
+
+    /** @return array<string, string> one drain point that was opened, by item code */
+    public function drainShut(Port $port, UnitSystem $units): array
+    {
+        $how = $port->torqueNm === null ? 'by feel' : $units->format($port->torqueNm, Dimension::Torque);
+
+        return ["drain_{$port->id}" => implode(', ', array_filter(["{$port->label} shut and dry", $how, $port->washer]))];
     }
 
     /** @return list<string> covers that had to wait for the bleed points, back before the first start */

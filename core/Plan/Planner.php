@@ -30,32 +30,89 @@ final readonly class Planner
     /** @throws InvalidField on `school`, when it does not fit, with the remedy */
     public function plan(Circuit $circuit, Choices $choices): Plan
     {
+        return $this->by($this->asked($circuit, $choices), $this->groundwork($circuit, $choices));
+    }
+
+    /**
+     * The plan as a page shows it before it is started: by the first school that fits where nobody asked for one.
+     *
+     * @throws InvalidField on `school`, when the one asked for does not fit, or leaves a jacket dry
+     */
+    public function shown(Circuit $circuit, Choices $choices, bool $asked): Plan
+    {
+        $on = $this->groundwork($circuit, $choices);
+        if (! $asked) {
+            return $this->nearest($on);
+        }
+        $school = $this->asked($circuit, $choices);
+
+        $misfit = $this->misfit($school, $on);
+
+        return $this->may($misfit, $on) ? $this->by($school, $on) : throw new InvalidField('school', $misfit->remedy ?? '');
+    }
+
+    /** @throws InvalidField */
+    private function asked(Circuit $circuit, Choices $choices): School
+    {
         $school = $this->schools->of($choices->school);
         if ($school->id() !== $choices->school) {
             throw new InvalidField('school', 'There is no such way of filling. Choose one of those listed.');
         }
         $misfit = $school->whyNot($circuit, $choices);
-        if ($misfit !== null || ! $school->runs()) {
-            throw new InvalidField('school', $misfit->remedy ?? 'This way cannot be run yet. Choose another.');
-        }
 
-        return $this->by($school, $this->groundwork($circuit, $choices));
+        return $misfit === null && $school->runs()
+            ? $school
+            : throw new InvalidField('school', $misfit->remedy ?? 'This way cannot be run yet. Choose another.');
     }
 
     /** The plan by the school chosen or, where that does not fit, by the first that does. */
     public function nearest(Groundwork $on): Plan
     {
         $chosen = $this->schools->of($on->choices->school);
-        if ($chosen->id() === $on->choices->school && $chosen->runs() && $this->misfit($chosen, $on) === null) {
+        if ($chosen->id() === $on->choices->school && $chosen->runs() && $this->may($this->misfit($chosen, $on), $on)) {
             return $this->by($chosen, $on);
         }
+
+        return $this->by($this->fitting($on)[0] ?? throw new InvalidField('school', 'No way of filling fits this circuit.'), $on);
+    }
+
+    /**
+     * The ways that fit. Where each leaves a jacket dry with what is at hand, those that do no more than that, the least
+     * air first: it may be planned and filled, and no engine is started before the ledger says that enough is in.
+     *
+     * @return list<School>
+     */
+    public function fitting(Groundwork $on): array
+    {
+        [$fitting, $dry] = [[], []];
         foreach ($this->schools->for($on->circuit) as $school) {
-            if ($school->runs() && $this->misfit($school, $on) === null) {
-                return $this->by($school, $on);
+            $misfit = $this->misfit($school, $on);
+            if ($misfit === null && $school->runs()) {
+                $fitting[] = $school;
+            } elseif ($misfit?->code === Misfit::DRY && $school->runs()) {
+                $dry[] = $school;
             }
         }
+        if ($fitting !== []) {
+            return $fitting;
+        }
+        $air = fn (School $school): float => self::predicted($school, $on)->airMl;
+        usort($dry, fn (School $a, School $b) => $air($a) <=> $air($b));
 
-        throw new InvalidField('school', 'No way of filling fits this circuit.');
+        return $dry;
+    }
+
+    /** Whether it may be planned: it fits, or it leaves a jacket dry where every way does. */
+    private function may(?Misfit $misfit, Groundwork $on): bool
+    {
+        $first = $misfit?->code === Misfit::DRY ? $this->fitting($on)[0] ?? null : null;
+
+        return $misfit === null || ($first !== null && $this->misfit($first, $on) !== null);
+    }
+
+    private static function predicted(School $school, Groundwork $on): PredictedFill
+    {
+        return $school->predict(new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills));
     }
 
     /** Why a school does not fit: by its own needs, or because what it fills leaves a jacket dry; null where it fits. */
@@ -67,8 +124,8 @@ final readonly class Planner
             $misfit !== null || $school->isAid() || $school->followsTheManual() => $misfit,
             ! self::liftHelps($school, $on) => new Misfit('lift_does_not_help', 'leaves no less air here', 'With the nose up no less air stays in this circuit '
                 .'than on level ground: leave it down.'),
-            $school->predict(new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills))->wetsTheJackets($on->circuit) => null,
-            default => new Misfit('leaves_jackets_dry', 'leaves a jacket dry', "{$school->label()} leaves pump or jackets of this circuit dry, and no "
+            self::predicted($school, $on)->wetsTheJackets($on->circuit) => null,
+            default => new Misfit(Misfit::DRY, 'leaves a jacket dry', "{$school->label()} leaves pump or jackets of this circuit dry, and no "
                 .'engine is started on that. Choose a way that fills them.'),
         };
     }

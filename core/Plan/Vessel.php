@@ -22,13 +22,26 @@ final readonly class Vessel
     /** A parcel scale is read to twenty grams (common practice, no source). */
     private const SCALE_ML = 20.0;
 
-    /** @param  float  $graduationMl  from mark to mark, mL */
+    /** A bucket for mixing (common practice, no source), mL. */
+    private const BUCKET_ML = 20_000.0;
+
+    /**
+     * @param  float  $graduationMl  from mark to mark, mL
+     * @param  ?float  $saidMl  what it holds, as far as the shop said so, mL
+     */
     public function __construct(
         public string $id,
         public string $name,
         public float $graduationMl,
         public VesselUse $use,
+        public ?float $saidMl = null,
     ) {
+    }
+
+    /** What it holds, mL: nobody mixes more in it at once. */
+    public function holdsMl(): float
+    {
+        return $this->saidMl ?? max(self::BUCKET_ML, self::MARKS * $this->graduationMl);
     }
 
     /**

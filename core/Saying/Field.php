@@ -285,6 +285,7 @@ final readonly class Field
     {
         return match (true) {
             ! is_scalar($value) || $value === false => null,
+            $value === '' && ! isset($this->choices['']) => null,
             $this->type === FieldType::Check => $this->label,
             $this->type === FieldType::Choice => $this->label.' '.self::lowerFirst(
                 $this->choices[(string) $value] ?? (string) $value,

@@ -21,7 +21,7 @@ enum FillBy: string
     public function label(): string
     {
         return match ($this) {
-            self::Gravity => 'By gravity, with bleed points',
+            self::Gravity => 'By gravity',
             self::EngineFirst => 'Engine first, through a hose',
             self::SecondNeck => 'Through the second neck',
             self::Vacuum => 'By vacuum',

@@ -18,7 +18,7 @@ final class Gravity extends Poured
 
     public function label(): string
     {
-        return 'Gravity with bleed points';
+        return 'Gravity';
     }
 
     public function catch(): string

@@ -21,6 +21,7 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Figure;
+use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 
@@ -108,8 +109,7 @@ final class RunWords
             ! $proofs->fanCounts ? null : ($proofs->fan->wasOnlyHeard() ? 'fan as it was heard' : 'fan'),
             $proofs->bubbles === Bubbles::None ? 'bubbles' : null,
         ]);
-        $said = count($shown) === 1 ? ucfirst(implode('', $shown)).' says so.' : ucfirst(implode(', ', array_slice($shown, 0, -1)))
-            .' and '.implode('', array_slice($shown, -1)).' all say the same.';
+        $said = ucfirst(Listed::of($shown)).(count($shown) === 1 ? ' says so.' : ' all say the same.');
         $without = $fanCanProve && ! $proofs->fanCounts && $fanOn !== null
             ? " The fan does not come on here: it comes at {$at->degrees($fanOn)}"
                 .($hottest === null ? '.' : ", the hottest was {$at->degrees($hottest)}.")

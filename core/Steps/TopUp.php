@@ -39,7 +39,7 @@ final class TopUp
             Bucket::batch($at->job)->ml <= 0.0 && abs(Plan::of($at)->choices->stockFraction - self::STRENGTHS['premix']) < self::OFF => 'premix',
             default => null,
         };
-        $field = Field::choice(ToppedUp::LIQUID, 'With', self::LIQUIDS, $likely, self::next($at));
+        $field = Field::choice(ToppedUp::LIQUID, 'With', self::liquids($at), $likely, self::next($at));
 
         return $likely === null ? $field : $field->optional();
     }
@@ -48,8 +48,19 @@ final class TopUp
     public static function jugField(Situation $at): Field
     {
         return Bucket::batch($at->job)->ml > 0.0
-            ? Field::choice(ToppedUp::LIQUID, 'Of', self::LIQUIDS, ToppedUp::BATCH)->optional()
+            ? Field::choice(ToppedUp::LIQUID, 'Of', self::liquids($at), ToppedUp::BATCH)->optional()
             : Field::choice(ToppedUp::LIQUID, 'Of', array_diff_key(self::LIQUIDS, [ToppedUp::BATCH => '']));
+    }
+
+    /** @return array<string, string> with what is ready for use by its name, where nothing was mixed of it */
+    private static function liquids(Situation $at): array
+    {
+        $stock = Plan::of($at)->choices->stockFraction;
+        $is = Bucket::batch($at->job)->fraction();
+
+        return $is === null || $stock >= 1.0 || abs($is - $stock) > self::OFF
+            ? self::LIQUIDS
+            : [ToppedUp::BATCH => "The premix, {$at->say($is, Unit::Percent)}", 'premix' => 'Other premix, 50 %'] + self::LIQUIDS;
     }
 
     public static function line(Situation $at, Entry $entry, string $label, float $plusMinusMl, float $roughMl = 0.0): Line

@@ -37,6 +37,9 @@ final readonly class Changed
         $before = $state->upTo($last);
         $changed = [];
         foreach ($state->steps as $id => $step) {
+            if (! self::wasReached($before, $id) && ! self::wasReached($state, $id)) {
+                continue;
+            }
             $was = isset($before->steps[$id]) ? $before->verdictOf($step, $now, $units) : null;
             $is = $state->verdictOf($step, $now, $units);
             if ([$was?->code, $was?->tone, $was?->title] !== [$is?->code, $is?->tone, $is?->title]) {
@@ -45,6 +48,12 @@ final readonly class Changed
         }
 
         return $changed;
+    }
+
+    /** Nobody has judged by a step that was neither finished nor written at. */
+    private static function wasReached(JobState $state, string $step): bool
+    {
+        return isset($state->closed[$step]) || $state->entriesOf($step) !== [];
     }
 
     /** A line that corrects, takes back, or was added to what had been finished. */

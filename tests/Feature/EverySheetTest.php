@@ -52,7 +52,7 @@ final class EverySheetTest extends ShopTestCase
     private function planned(Vehicle $vehicle, string $kind): Job
     {
         $drains = $kind === 'bleed' ? [] : $vehicle->circuit->read()->portIds(PortKind::Drain);
-        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => $vehicle->id, 'school' => 'gravity', 'kind' => $kind, 'chosen' => '1', 'drains' => $drains])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => $vehicle->id, 'kind' => $kind, 'chosen' => '1', 'drains' => $drains])->assertSessionHasNoErrors();
 
         return Job::query()->latest('id')->firstOrFail();
     }

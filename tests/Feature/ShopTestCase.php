@@ -53,7 +53,8 @@ abstract class ShopTestCase extends TestCase
         parent::tearDown();
     }
 
-    protected function plan(string $plate = 'SKP 114', string $school = 'gravity'): Job
+    /** @param  string  $school  the first that fits where none is named */
+    protected function plan(string $plate = 'SKP 114', string $school = ''): Job
     {
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
         $drains = $vehicle->circuit->read()->portIds(PortKind::Drain);

@@ -18,6 +18,7 @@ use App\Plan\Worked;
 use App\Record\Facts;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -50,10 +51,13 @@ final class PlanController extends Controller
         }
         $circuit = $vehicle->load('circuit')->circuit->read();
         $stores = self::stores($circuit);
-        $choices = $request->choices($vehicle, $circuit, Shop::here(), $stores->offers);
         $before = $vehicle->lastJob();
         $units = self::person($request)->units;
-        $worked = new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
+        $workedBy = fn (Choices $choices): Worked => new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
+        $choices = $request->choices($vehicle, $circuit, Shop::here(), $stores->offers);
+        // Where nobody asked for a way, the one that is planned is the one that stands chosen.
+        $choices = $request->asksForAWay() ? $choices : $choices->with($workedBy($choices)->way());
+        $worked = $workedBy($choices);
         if ($fragment !== '') {
             return response(match ($fragment) {
                 'ranges' => view('plan.afterwards', [
@@ -85,10 +89,7 @@ final class PlanController extends Controller
         $vehicle = Vehicle::query()->with('circuit')->findOrFail($request->integer('vehicle'));
         $circuit = $vehicle->circuit->read();
         try {
-            $plan = $this->planner->plan(
-                $circuit,
-                $request->choices($vehicle, $circuit, Shop::here(), self::stores($circuit)->offers),
-            );
+            $plan = $this->planner->shown($circuit, $request->choices($vehicle, $circuit, Shop::here(), self::stores($circuit)->offers), $request->asksForAWay());
         } catch (InvalidField $invalid) {
             return redirect(PlanRequest::backTo($request->except($invalid->field)))
                 ->withInput()

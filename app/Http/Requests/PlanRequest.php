@@ -217,6 +217,11 @@ final class PlanRequest extends FormRequest
             ?? throw new InvalidField('school', "{$by->label()} is a way of its own, and is not put together with others. Choose another, or leave the rest as usual.");
     }
 
+    public function asksForAWay(): bool
+    {
+        return $this->filled('school') || $this->filled('warm_up') || $this->filled('end') || $this->array('aids') !== [];
+    }
+
     /** The first that can be run. */
     public static function usualSchool(Circuit $circuit): string
     {

@@ -99,7 +99,7 @@ final class RulesCodec
             'name' => $vessel->name,
             'graduation_ml' => $vessel->graduationMl,
             'use' => $vessel->use->value,
-        ];
+        ] + ($vessel->saidMl === null ? [] : ['holds_ml' => $vessel->saidMl]);
     }
 
     private static function vessels(Stored $in): ?Vessels
@@ -107,7 +107,7 @@ final class RulesCodec
         $vessels = [];
         foreach ($in->children() as $one) {
             $use = VesselUse::tryFrom($one->text('use')) ?? VesselUse::Measure;
-            $vessels[] = new Vessel($one->text('id'), $one->text('name'), $one->number('graduation_ml'), $use);
+            $vessels[] = new Vessel($one->text('id'), $one->text('name'), $one->number('graduation_ml'), $use, $one->maybe('holds_ml'));
         }
         foreach ($in->numbers() as $name => $graduationMl) {
             $vessels[] = self::named((string) $name, $graduationMl);

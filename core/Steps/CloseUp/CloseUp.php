@@ -43,9 +43,20 @@ final class CloseUp extends Checklist
 
     protected function items(Situation $at): array
     {
-        return array_diff_key(Plan::of($at)->materials($at->circuit())->toCloseUp($at->units), self::leftShut($at))
+        return array_diff_key(Plan::of($at)->materials($at->circuit())->toCloseUp($at->units) + self::openedToo($at), self::leftShut($at))
             + self::toFit($at) + self::toMend($at) + self::toWipe($at)
             + self::leftOpen($at);
+    }
+
+    /** @return array<string, string> drain points that were not on the plan, by item */
+    private static function openedToo(Situation $at): array
+    {
+        [$materials, $items] = [Plan::of($at)->materials($at->circuit()), []];
+        foreach ($at->job->stepsOf('drain') as $step) {
+            $items += $materials->drainShut($at->circuit()->port($step->params->text('port')), $at->units);
+        }
+
+        return $items;
     }
 
     /** @return array<string, string> parts that are fitted because of what was found, by item */

@@ -15,6 +15,7 @@ use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Judged\Unproven;
+use Aqbel\Core\Judged\WarmedUp;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\LastRun;
 use Aqbel\Core\Observed\LevelSeen;
@@ -180,8 +181,8 @@ final class ColdLevel extends StepKind
             ColdLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', "About {$at->say($level->series->leakMlPerCycle, Unit::Millilitre)} "
                 .'goes each time and does not shrink: no cycle cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
-            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', "{$took} is reading error. ".(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
-            ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', "{$took} is reading error. This way ends when two looks in a row take nothing: ".self::nextRun($at)),
+            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', self::quiet($level, $took).' '.(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
+            ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', self::quiet($level, $took).' This way ends when two looks in a row take nothing: '.self::nextRun($at)),
             ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
             ColdLevelCode::NothingRan => Verdict::wait($level->code(), 'It never ran', "{$took}: a level that no run came before tells nothing of air."),
             ColdLevelCode::EndedByChoice => Verdict::wait($level->code(), 'The last run, by choice', trim(($level->because === '' ? '' : "“{$level->because}” ")."It took {$took}. "
@@ -204,13 +205,18 @@ final class ColdLevel extends StepKind
 
     private static function shrank(Situation $at, ColdLevelRead $level): string
     {
-        return $level->shrank->ml <= 0.0 ? '' : ", of which about {$at->say($level->shrank->ml, Unit::Millilitre)} is the coolant's own shrinking since it was topped up hot";
+        return $level->shrank->ml <= 0.0 ? '' : ", and about {$at->say($level->shrank->ml, Unit::Millilitre)} is the coolant's own shrinking since it was topped up hot";
+    }
+
+    private static function quiet(ColdLevelRead $level, string $took): string
+    {
+        return $level->shrank->ml > 0.0 ? "{$took}: what differs is reading error." : "{$took} is reading error.";
     }
 
     private static function so(Situation $at, ColdLevelRead $level, string $took): string
     {
         return match ($level->series->verdict) {
-            TopUpVerdict::Settled => "{$took} is reading error.",
+            TopUpVerdict::Settled => self::quiet($level, $took),
             TopUpVerdict::Air => "Top-ups shrink; about {$at->say($level->series->stillToComeMl, Unit::Millilitre)} still to come.",
             default => "It took {$took}.",
         };
@@ -219,7 +225,7 @@ final class ColdLevel extends StepKind
     /** What the run before left to be shown, in words; empty where it showed all. */
     private static function unproven(Situation $at, ColdLevelRead $level): string
     {
-        $cycle = $at->job->before($at->step, 'heat_cycle');
+        $cycle = WarmedUp::before($at);
 
         return match ($level->unproven) {
             null => '',

@@ -36,7 +36,7 @@ final class WhyStopped extends StepKind
     {
         return [
             'Level first: an open neck and a look tell more than any reading.',
-            'Heater cold or sensor in air: a pocket. Far side cold: thermostat. Hot with the fan off: fan, fuse, '
+            ($at->circuit()->hasHeater() ? 'Heater cold or sensor in air' : 'Sensor in air').': a pocket. Far side cold: thermostat. Hot with the fan off: fan, fuse, '
                 .'switch.',
             'Steam or pressure that comes back at once: test for combustion gas before it runs again.',
         ];

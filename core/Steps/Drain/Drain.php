@@ -125,7 +125,7 @@ final class Drain extends StepKind
     {
         $others = array_filter($at->entries(), fn (Entry $entry) => DrainOpened::of($entry) === null);
 
-        return $others !== [] || DrainGave::capIsOn($at) ? null : $this->outForm($at, together: true);
+        return $others !== [] || DrainGave::capIsOn($at) ? null : $this->outForm($at, together: DrainsInTurn::mayRunBeside($at->job, $at->step));
     }
 
     /** Also where the others are still to be read. */
@@ -261,6 +261,6 @@ final class Drain extends StepKind
     {
         $points = array_map(fn (FurtherDrain $f) => $f->port, $others);
 
-        return Remedied::asked(array_combine($points, array_map(fn (string $port) => $at->circuit()->port($port)->label, $points)));
+        return Remedied::asked($at->circuit(), array_combine($points, array_map(fn (string $port) => $at->circuit()->port($port)->label, $points)));
     }
 }

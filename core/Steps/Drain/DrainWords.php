@@ -57,10 +57,14 @@ final readonly class DrainWords
             DrainGave::capIsOn($this->at) => 'The cap is still on: the vacuum holds it back. Pan under it, then open the cap.',
             $ran?->flow === Flowed::Blocked => 'The cock is blocked or seized: clear it with wire, or use another drain point.',
             count($gave->together) > 1 => "Together they gave {$this->at->litres($gave->outMl)} of {$this->at->litres($gave->expectedMl)}: no air is getting in, or one of "
-                .'them is blocked. '.($this->glugs() ?? 'Cap off, top bleed points open, heater hot, then let them run again.'),
-            default => 'No air is getting in, or it is blocked. '
-                .($this->glugs() ?? 'Cap off, top bleed points open, heater hot, then let it run again.'),
+                .'them is blocked. '.($this->glugs() ?? "{$this->letAirIn()}, then let them run again."),
+            default => 'No air is getting in, or it is blocked. '.($this->glugs() ?? "{$this->letAirIn()}, then let it run again."),
         };
+    }
+
+    private function letAirIn(): string
+    {
+        return 'Cap off'.($this->at->circuit()->hasBleedPoints() ? ', top bleed points open' : '').($this->at->circuit()->hasHeater() ? ', heater hot' : '');
     }
 
     /** @return list<string> names of the parts it empties */

@@ -26,7 +26,7 @@ final class JarTest extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Colour proves nothing. What sets to gel in a jar would set in the heater core.';
+        return 'Colour proves nothing. What sets to gel in a jar would set in '.($at->circuit()->hasHeater() ? 'the heater core.' : 'the narrowest passage.');
     }
 
     public function instructions(Situation $at): array

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Drain;
 
+use Aqbel\Core\Circuit\Part;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
@@ -21,12 +22,14 @@ use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Range;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Elsewhere;
 use Aqbel\Core\Steps\FurtherDrains;
+use Aqbel\Core\Steps\HangsOn;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 2: content found less what came out, against what the engine should keep; and where the difference stands. */
@@ -77,7 +80,7 @@ final class Reconcile extends StepKind
         $unsettled = ! $this->judge($at)->passes();
 
         return array_values(array_filter([
-            $further === [] ? null : self::moreForm($further)->aside(! $unsettled),
+            $further === [] ? null : self::moreForm($further)->aside(! $unsettled || $this->judgement($at)->code === RetainedCode::TooRough),
             $unsettled ? RestAccepted::asked() : null,
             $unsettled || $at->entries() !== [] ? CameOut::asked($at) : null,
         ]));
@@ -116,6 +119,12 @@ final class Reconcile extends StepKind
             : [Obstacle::missing('not_settled', 'More stays inside than should. Open another point, or accept it.')];
     }
 
+    /** Also where it was answered. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || $at->latest(PointToo::class) !== null || $at->latest(RestAccepted::class) !== null;
+    }
+
     public function goesByItself(Situation $at): bool
     {
         return $this->judge($at)->passes() && FurtherDrains::choices($at) === [];
@@ -130,7 +139,7 @@ final class Reconcile extends StepKind
             $ledger->contentMl,
             Dimension::Volume,
             Origin::Measured,
-            Plan::of($at)->predicted->retainedMl,
+            $this->judgement($at)->predictedMl,
             'predicted',
             Range::within($ledger->contentMl, $ledger->plusMinusMl),
         );
@@ -147,12 +156,12 @@ final class Reconcile extends StepKind
             RetainedCode::DidNotDrain => $this->didNotDrain($at, $kept, $inside),
             RetainedCode::MoreInside => Verdict::wait($kept->code(), 'More inside than predicted', "{$at->litres($kept->moreMl())} more than the "
                 .'model keeps, beyond the ± of the vessels. '.(
-                    $further === ''
-                        ? 'The heater was shut, or the content found was read too high.'
-                        : "The heater was shut, or a branch was left out: {$further}."
+                    ($at->circuit()->hasHeater() ? 'The heater was shut, ' : 'It stopped early, ').($further === '' ? 'or the content found was read too high.' : "or a branch was left out: {$further}.")
                 )),
-            RetainedCode::LessInside => Verdict::pass($kept->code(), 'Less inside than predicted', 'More came out than a circuit found '
-                ."{$at->litres($at->job->ledgerBefore(Stage::Drain)->contentMl)} full can give: the content found was read too low. The ledger’s ± covers it."),
+            RetainedCode::LessInside => Verdict::pass($kept->code(), 'Less inside than predicted', "{$inside} stays inside, predicted "
+                ."{$at->litres($kept->predictedMl)}: the points let out more than the model knows of, or the content found was read too low."),
+            RetainedCode::TooRough => Verdict::wait($kept->code(), 'More than was inside', "{$at->litres($at->job->ledgerBefore(Stage::Drain)->contentMl)} was found, and "
+                ."{$at->litres(-$kept->insideMl)} more came out.".HangsOn::oneNumber($at, -$kept->insideMl)),
             RetainedCode::AsPredicted => Verdict::pass($kept->code(), 'As predicted', "{$inside} stays inside, predicted {$at->litres($kept->predictedMl)}."
                 .($further === '' ? '' : " Not opened: {$further}.")),
         };
@@ -161,16 +170,25 @@ final class Reconcile extends StepKind
     private function didNotDrain(Situation $at, Retained $kept, string $inside): Verdict
     {
         $suspect = $kept->suspects[0];
+        $gave = "{$this->pointsOf($at, $suspect)} gave {$at->litres($suspect->missingMl)} less than predicted";
         $inAll = $kept->moreMl() > 0.0 ? " In all {$inside} stays inside, predicted {$at->litres($kept->predictedMl)}." : '';
+        $part = $this->partOf($suspect);
 
-        return Verdict::wait($kept->code(), "{$suspect->part->label} probably did not drain", "{$this->pointsOf($at, $suspect)} gave "
-            ."{$at->litres($suspect->missingMl)} less than predicted, about what stands in {$suspect->part->label}.{$inAll}");
+        return $part === null
+            ? Verdict::wait($kept->code(), 'Several parts did not drain', "{$gave}, more than any one part above them holds: no air got in, or it was found less full than was said.{$inAll}")
+            : Verdict::wait($kept->code(), "{$part} probably did not drain", "{$gave}, about what stands in {$part}.{$inAll}");
+    }
+
+    /** In words; null where no single part holds so much. */
+    private function partOf(DidNotDrain $suspect): ?string
+    {
+        return $suspect->parts === [] ? null : Listed::either(array_map(fn (Part $part) => $part->label, $suspect->parts));
     }
 
     /** Those that ran together are one. */
     private function pointsOf(Situation $at, DidNotDrain $suspect): string
     {
-        return implode(' and ', array_map(fn (string $port) => $at->circuit()->port($port)->label, $suspect->ports));
+        return Listed::of(array_map(fn (string $port) => $at->circuit()->port($port)->label, $suspect->ports));
     }
 
     public function tables(Situation $at): array
@@ -194,7 +212,8 @@ final class Reconcile extends StepKind
         }
         $named = $kept->predictedMl;
         foreach ($kept->suspects as $suspect) {
-            $rows[$suspect->part->id] = [$suspect->part->label, $at->litres($suspect->missingMl), "{$this->pointsOf($at, $suspect)} gave too little"];
+            $part = count($suspect->parts) === 1 ? $suspect->parts[0]->id : implode(' ', $suspect->ports);
+            $rows[$part] = [$this->partOf($suspect) ?? "Above {$this->pointsOf($at, $suspect)}", $at->litres($suspect->missingMl), "{$this->pointsOf($at, $suspect)} gave too little"];
             $named += $suspect->missingMl;
         }
         $rest = $kept->insideMl - $named;

@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Bucket;
+use Aqbel\Core\Judged\EnoughToRun;
 use Aqbel\Core\Judged\FillTaken;
 use Aqbel\Core\Judged\FillTakenCode;
 use Aqbel\Core\Judged\VacuumHeld;
@@ -223,6 +224,11 @@ final class FillLevel extends Poured
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;
         $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
 
-        return Verdict::wait('air_trapped', 'Air is trapped', "{$text}{$where} The heat cycles must bring it out.{$settles}");
+        if (! EnoughToRun::of($at)->is) {
+            return Verdict::wait($taken->code(), 'Coolant is missing', "{$text}{$where} No run brings that out, and no engine is started on it: pour on, bleed, or put right the "
+                ."number that is wrong.{$settles}");
+        }
+
+        return Verdict::wait($taken->code(), 'Air is trapped', "{$text}{$where} The heat cycles must bring it out.{$settles}");
     }
 }

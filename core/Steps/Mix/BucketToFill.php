@@ -11,6 +11,7 @@ use Aqbel\Core\Mixing\Mix;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Vessel;
 use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Stores\Shopping;
 
@@ -33,13 +34,17 @@ final readonly class BucketToFill
 
     private Mix $mix;
 
+    /** Lots of the same size it is mixed in; the vessel holds one. */
+    private int $lots;
+
     public function __construct(private Situation $at)
     {
         $this->mix = MixComesTo::wanted($at->job);
         $batch = Bucket::batch($at->job);
         $this->vessel = Plan::of($at)->rules()->vessels->forBatch($this->inAllMl());
         $this->thereMl = $batch->ml;
-        [$this->stockMl, $this->waterMl] = $batch->missing($this->mix, $this->inAllMl(), $this->vessel->graduationMl);
+        $this->lots = max(1, (int) ceil(($this->inAllMl() - $this->thereMl) / $this->vessel->holdsMl()));
+        [$this->stockMl, $this->waterMl] = $batch->missing($this->mix, $this->inAllMl(), $this->lots * $this->vessel->graduationMl);
         $this->premix = Plan::of($at)->choices->stockFraction < 1.0;
     }
 
@@ -73,7 +78,7 @@ final readonly class BucketToFill
 
         return $this->isReady()
             ? "The premix is ready as it is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed."
-            : "Level bench, everything clean. {$this->vessel->name}: {$this->stock()} to the {$this->stockMark()} mark, then water to the "
+            : "Level bench, everything clean. {$this->vessel->name}{$this->often()}: {$this->stock()} to the {$this->stockMark()} mark, then water to the "
                 ."{$this->waterMark()} mark. {$much} Stir.";
     }
 
@@ -82,8 +87,8 @@ final readonly class BucketToFill
     {
         $rows = array_values(array_filter([
             $backMl > 0.0 ? ['Old coolant, clean', $this->at->litres($backMl), 'first'] : null,
-            $this->stockMl > 0.0 ? [$this->label(), $this->at->litres($this->stockMl), $this->isReady() ? 'as it is' : "to the {$this->stockMark()} mark"] : null,
-            $this->waterMl > 0.0 ? ['Water', $this->at->litres($this->waterMl), "up to the {$this->waterMark()} mark"] : null,
+            $this->stockMl > 0.0 ? [$this->label(), $this->at->litres($this->stockMl), $this->isReady() ? 'as it is' : "to the {$this->stockMark()} mark{$this->often()}"] : null,
+            $this->waterMl > 0.0 ? ['Water', $this->at->litres($this->waterMl), "up to the {$this->waterMark()} mark{$this->often()}"] : null,
         ]));
 
         return $rows === []
@@ -99,16 +104,28 @@ final readonly class BucketToFill
             $this->waterMl > 0.0 ? "{$this->at->litres($this->waterMl)} water" : null,
         ]);
 
-        return $add === [] ? '' : ' Add '.implode(' and ', $add).' to the bucket.';
+        return $add === [] ? '' : ' Add '.Listed::of($add).' to the bucket.';
+    }
+
+    /** Where one vessel does not hold it all. */
+    private function often(): string
+    {
+        return $this->lots < 2 ? '' : ", {$this->lots} times";
     }
 
     private function stockMark(): string
     {
-        return $this->at->litres($this->thereMl + $this->stockMl);
+        return $this->at->litres($this->inOneMl() + $this->stockMl / $this->lots);
     }
 
     private function waterMark(): string
     {
-        return $this->at->litres($this->thereMl + $this->stockMl + $this->waterMl);
+        return $this->at->litres($this->inOneMl() + ($this->stockMl + $this->waterMl) / $this->lots);
+    }
+
+    /** What is in the vessel before; where it is mixed in several lots the first of them is another vessel’s. */
+    private function inOneMl(): float
+    {
+        return $this->lots < 2 ? $this->thereMl : 0.0;
     }
 }

@@ -46,7 +46,7 @@ final class BackFlush extends Checklist
     {
         return [
             'Both hoses off the part, a hose on its outlet, water against the usual flow until it runs clear.',
-            'Low pressure only: a heater core bursts where a radiator holds.',
+            'Low pressure only'.($at->circuit()->hasHeater() ? ': a heater core bursts where a radiator holds.' : '.'),
             'Catch the water: it is waste too.',
         ];
     }

@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
 use Aqbel\Core\Judged\RinseNeeded;
+use Aqbel\Core\Observed\RinseDecided;
 use Aqbel\Core\Observed\RinseWaterIn;
 use Aqbel\Core\Observed\RinseWaterOut;
 use Aqbel\Core\Observed\Runs;
@@ -56,7 +57,7 @@ final class RinseDrain extends StepKind
         $points = array_map(fn (Step $step) => $at->circuit()->port($step->params->text('port'))->label, $opened);
 
         return [
-            'Cold neck, cap off, top bleed points open. Into the pan for rinse water, apart from the old coolant.',
+            'Cold neck, cap off'.($at->circuit()->hasBleedPoints() ? ', top bleed points open' : '').'. Into the pan for rinse water, apart from the old coolant.',
             $points === [] ? 'Every drain was left shut: what can be siphoned or blown out.' : 'Open again: '.implode(', ', $points).'.',
             'Hold some against the light: clear, or still coloured?',
             'Close every point with its washer and torque.',
@@ -150,6 +151,10 @@ final class RinseDrain extends StepKind
                 "Old coolant {$old} of the full circuit, {$at->say((float) $target, Unit::Percent)} may stay, however clear it runs. Another rinse is added.");
         }
 
+        if (self::colourMayStay($at)) {
+            return Verdict::pass('colour_stays', 'Coloured, as it may be', "Old coolant {$old} of the full circuit, of the same kind: any of it may stay.");
+        }
+
         return $this->next($at) === []
             ? Verdict::pass(
                 'clear',
@@ -170,13 +175,21 @@ final class RinseDrain extends StepKind
         return RinsePart::first($at, $this->next($at));
     }
 
-    /** @return list<string> cycles still to come: those decided on, then one more as long as it does not run clear, or too much of the old stays */
+    /** @return list<string> cycles still to come: those decided on, then one more of the same sort as long as it does not run clear, or too much of the old stays */
     private function next(Situation $at): array
     {
         $rest = RinsePart::rest($at->step);
 
-        $isDone = $at->latest(RinseWaterOut::class)?->runs === Runs::Clear && ! RinseNeeded::leavesTooMuch($at);
+        $isDone = ($at->latest(RinseWaterOut::class)?->runs === Runs::Clear && ! RinseNeeded::leavesTooMuch($at)) || self::colourMayStay($at);
 
-        return $rest !== [] || $isDone ? $rest : [RinsePart::WATER];
+        return $rest !== [] || $isDone ? $rest : [RinsePart::isRun($at->step) ? RinsePart::WATER : RinsePart::ONCE];
+    }
+
+    /** Nothing of the old coolant has to go, and it is only its colour that is seen: no cleaner, no film. */
+    private static function colourMayStay(Situation $at): bool
+    {
+        $cleaned = array_filter($at->job->observedAnywhere(RinseDecided::class), fn (RinseDecided $decided) => $decided->withCleaner) !== [];
+
+        return $at->latest(RinseWaterOut::class)?->runs === Runs::Coloured && ! $cleaned && RinseNeeded::target($at) === null;
     }
 }

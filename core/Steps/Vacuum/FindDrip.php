@@ -77,7 +77,7 @@ final class FindDrip extends StepKind
                 ? 'Vacuum adapter off. Water in to the mark, not coolant, and say how much: what stays inside counts.'
                 : 'Top up to the mark with water or the coolant that is in it, and say how much.',
             ...$pressing,
-            'Look at pump, hose ends, radiator seams, plugs, and the carpet below the heater. Photograph the drip.',
+            'Look at pump, hose ends, radiator seams, plugs'.($at->circuit()->hasHeater() ? ', and the carpet below the heater' : '').'. Photograph the drip.',
             $this->isWater($at)
                 ? 'No drip and the pressure holds: it was the adapter. Another seal, or another way of filling.'
                 : 'No drip and the pressure holds: test for combustion gas; the engine may be consuming it.',

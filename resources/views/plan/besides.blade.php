@@ -22,7 +22,7 @@
 @endif
 <section class="schools" aria-labelledby="schools-title">
     <h2 id="schools-title">Which way, for this circuit</h2>
-    @if ($besides->refused !== '')<p class="error" role="alert">@icon('triangle-alert')What was put together does not fit here. {{ $besides->refused }}</p>@endif
+    @if ($besides->refused !== '')<p class="error" role="alert">@icon('triangle-alert'){{ $besides->refused }}</p>@endif
     @if ($besides->together() !== '')<p class="font-semibold">{{ $besides->together() }}</p>@endif
     <p class="recommended">{{ $besides->recommendation() }}</p>
     @foreach ($besides->schools() as $rows)

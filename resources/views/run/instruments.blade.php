@@ -78,12 +78,9 @@
                         <input type="hidden" name="stand_in" value="1">
                         <div class="field"><label for="fault">A vehicle that is not there</label>
                             <select id="fault" name="fault">
-                                <option value="">with nothing wrong</option>
-                                <option value="thermostat:shut">its thermostat shut</option>
-                                <option value="pocket:heater">air in its heater</option>
-                                <option value="pocket:sensor">air at its sensor</option>
-                                <option value="fan:dead">its fan dead</option>
-                                <option value="leak:12">a leak</option>
+                                @foreach ($instruments->faults() as $code => $label)
+                                    <option value="{{ $code }}">{{ $label }}</option>
+                                @endforeach
                             </select></div>
                         <button class="button button-quiet">Let the stand-in drive</button>
                     </form>

@@ -74,6 +74,9 @@
                         <label>Mark to mark, {{ $page->unit() }}
                             <input name="vessels[{{ $i }}][marks]" inputmode="decimal" size="6"
                                 value="{{ old("vessels.{$i}.marks", $vessel === null ? '' : $page->marks($vessel)) }}"></label>
+                        <label>Holds, if known, {{ $page->unit() }}
+                            <input name="vessels[{{ $i }}][holds]" inputmode="decimal" size="6"
+                                value="{{ old("vessels.{$i}.holds", $vessel === null ? '' : $page->holds($vessel)) }}"></label>
                         <label>Mostly for
                             <select name="vessels[{{ $i }}][use]">
                                 @foreach ($page->uses() as $code => $label)

@@ -167,6 +167,26 @@ final class DrainTest extends TestCase
         self::assertStringContainsString('not recorded as closed', $short->obstacles('drain:left_plug')[1]);
     }
 
+    public function test_a_part_is_named_only_where_nothing_speaks_against_it(): void
+    {
+        $all = fn (float $radiator, float $left, float $right): JobOnPaper => JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => $radiator, 'vessel' => 'jug', 'flow' => 'ran'])
+            ->write('drain:left_plug', 'out', ['volume' => $left, 'vessel' => 'jug', 'flow' => 'ran'])
+            ->write('drain:right_plug', 'out', ['volume' => $right, 'vessel' => 'jug', 'flow' => 'ran']);
+        self::assertSame('Left bank, lower jacket probably did not drain', $all(9640.0, 50.0, 650.0)->judge('reconcile:1')->title);
+        // More is missing than any one part above them holds.
+        $two = JobOnPaper::on('standby-generator', choices: ['drains' => ['left_cock', 'right_cock'], 'opened' => []])->write('found', 'found', ['content' => 'full'])
+            ->write('drain:left_cock', 'out', ['volume' => 58_000.0, 'vessel' => 'pan', 'flow' => 'ran', 'together' => 'with'])
+            ->write('drain:right_cock', 'out', ['volume' => 0.0, 'vessel' => 'pan', 'flow' => 'ran', 'together' => 'with']);
+        self::assertSame('Heat exchanger probably did not drain', $two->judge('reconcile:1')->title);
+        self::assertStringContainsString('Left jacket cock and Right jacket cock gave 13.16 L less', $two->judge('reconcile:1')->reason);
+        // The exchanger’s own plug ran dry: it is empty, and nothing else above them holds so much.
+        $three = $two->finish('drain:right_cock')->write('reconcile:1', 'more', ['point' => 'exchanger_plug'])->finish('reconcile:1')
+            ->write('drain:exchanger_plug', 'out', ['volume' => 4000.0, 'vessel' => 'pan', 'flow' => 'ran'])->finish('drain:exchanger_plug');
+        self::assertSame(['did_not_drain', 'Several parts did not drain'], [$three->judge('reconcile:2')->code, $three->judge('reconcile:2')->title]);
+        self::assertStringContainsString('60.0 N·m', implode("\n", array_map(fn ($field) => $field->label, JobOnPaper::kind('close_up')->forms($three->at('close_up'))[0]->fields)));
+    }
+
     public function test_what_was_spilt_was_read_in_no_vessel_and_is_not_in_the_drum(): void
     {
         $kind = JobOnPaper::kind('drain');

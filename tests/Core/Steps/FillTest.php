@@ -52,7 +52,7 @@ final class FillTest extends TestCase
             ->write('found', 'found', ['content' => 'empty'])
             ->write('fill_level', 'poured', ['volume' => 9000.0, 'vessel' => 'bucket'])
             ->write('fill_level', 'at_mark');
-        self::assertSame('Air is trapped', $job->judge('fill_level')->title);
+        self::assertSame('Coolant is missing', $job->judge('fill_level')->title, 'more than an engine is started on');
         self::assertStringContainsString('Heater core', $job->judge('fill_level')->reason);
         self::assertSame(
             Tone::Pass,

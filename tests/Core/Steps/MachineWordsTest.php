@@ -61,6 +61,23 @@ final class MachineWordsTest extends TestCase
         self::assertGreaterThan(500, $looked);
     }
 
+    public function test_what_a_step_comes_to_fits_the_machine_too(): void
+    {
+        $out = fn (float $ml, string $flow = 'ran'): JobOnPaper => JobOnPaper::on('yard-tractor', school: 'engine_first:upper_end', choices: ['drains' => ['radiator_cock']])
+            ->write('found', 'found', ['content' => 'full'])->write('drain:radiator_cock', 'out', ['volume' => $ml, 'vessel' => 'jug', 'flow' => $flow, 'shut' => true]);
+        $short = $out(900.0, 'early');
+        $rinsed = $out(1980.0)->finish('drain:radiator_cock')->write('rinse', 'decision', ['rinse' => 'once', 'times' => '1'])->finish('rinse')
+            ->write('rinse_fill:1', 'water_in', ['volume' => 1900.0, 'vessel' => 'jug', 'water' => 'pure'])->finish('rinse_fill:1');
+        $said = [
+            ...self::sentences($short->at('drain:radiator_cock'), JobOnPaper::kind('drain')), $short->judge('drain:radiator_cock')->reason,
+            $short->judge('reconcile:1')->reason, ...self::sentences($rinsed->at('rinse_drain:1'), JobOnPaper::kind('rinse_drain')),
+        ];
+        self::assertStringContainsString('Cap off, then let it run again.', implode("\n", $said));
+        foreach ($said as $sentence) {
+            self::assertDoesNotMatchRegularExpression('/heater|bleed/i', $sentence);
+        }
+    }
+
     public function test_some_machines_lack_each_of_them(): void
     {
         $lacking = array_merge(...array_map(fn (array $key) => array_keys(self::notThere(Demo::circuit($key[0]))), array_values(self::circuits())));
