@@ -15,12 +15,15 @@ final readonly class KeptFills implements KnownFills
 {
     private const KEPT_S = 86400;
 
+    /** How it is simulated: counted up when that changes. */
+    private const SIMULATED = 2;
+
     public function __construct(private int $revision)
     {
     }
 
     public function once(string $key, \Closure $simulate): Filling|Drainage|Ties
     {
-        return Cache::remember("fills.{$this->revision}.{$key}", self::KEPT_S, $simulate);
+        return Cache::remember('fills.'.self::SIMULATED.".{$this->revision}.{$key}", self::KEPT_S, $simulate);
     }
 }

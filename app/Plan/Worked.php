@@ -90,7 +90,7 @@ final readonly class Worked
                     .'enough is in: a bleed point or a second neck in the circuit, a funnel, or a vacuum filler would do it.',
                 default => "What was asked for does not fit here, so the next that does is shown. {$misfit->remedy}",
             };
-            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused, Combinations::of($this->planner, $on), Combinations::brings($on, $asked instanceof Way ? $asked->by : $asked));
+            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused, Combinations::of($this->planner, $on), Combinations::brings($on, $plan->school instanceof Way ? $plan->school->by : $plan->school));
 
             return view('plan.besides', ['besides' => $besides])->render();
         });

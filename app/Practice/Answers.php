@@ -282,7 +282,7 @@ final class Answers
         $facts = $at->facts();
         $answers = self::ANSWERS['heat_cycle'];
         $by = Plan::of($at)->school->warmUp();
-        $neck = in_array($by, [WarmUp::Usual, WarmUp::VentBetween], true) ? Neck::Sealed : $by->neck($facts->neck);
+        $neck = $by->neck();
         $limit = StopLimitAtNeck::of($at, $neck)->limit->degC();
         $coolant = floor(min(97.0, $limit - 1.0, ($facts->fanOnC ?? 200.0) + 2.0));
         $answers[1][1] = [

@@ -74,12 +74,21 @@ final class AppServiceProvider extends ServiceProvider
         Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true">'
             .'<use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');
         View::composer(['layouts.bar', 'sign-in'], fn (ViewOf $view) => $view->with('shop', Shop::here()));
+        View::share('typed', self::typed(...));
         View::composer('layouts.bar', fn (ViewOf $view) => $view->with('screens', self::SCREENS));
         View::composer('layouts.danger', fn (ViewOf $view) => $view->with('dangers', Danger::now()));
         View::composer('layouts.app', fn (ViewOf $view) => $view->with(['theme' => self::theme(), 'tick' => app(TickSeen::class)]));
     }
 
     /** Light or dark, where the reader has said so. */
+    /** What was typed before it was refused, in any view as `$typed`: whatever else was sent in its place is nothing. */
+    private static function typed(string $name, ?string $else = null): ?string
+    {
+        $was = old($name);
+
+        return is_string($was) ? $was : $else;
+    }
+
     private static function theme(): ?string
     {
         $theme = request()->cookie('theme');

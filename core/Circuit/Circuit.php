@@ -151,6 +151,19 @@ final readonly class Circuit
         return [...$this->gatesOf(GateKind::HeaterValve), ...$this->gatesOf(GateKind::Valve)];
     }
 
+    /**
+     * Gates where a hose is off while coolant is poured into it: what they shut off has its own open end there.
+     *
+     * @return list<string>
+     */
+    public function gatesBeside(string $port): array
+    {
+        $node = $this->port($port)->node;
+        $beside = array_filter($this->gates, fn (Gate $gate) => in_array($node, [$this->passages[$gate->passage]->from, $this->passages[$gate->passage]->to], true));
+
+        return array_values(array_map(fn (Gate $gate) => $gate->id, $beside));
+    }
+
     /** @return list<Part> in the order of their first passages */
     public function parts(): array
     {

@@ -6,7 +6,9 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\LevelReached;
+use Aqbel\Core\Observed\PutBack;
 use Aqbel\Core\Plan\Plan;
 
 /** A fill that stands at its mark: agreement with the prediction must hold both ways, within what the sums can tell. */
@@ -26,17 +28,20 @@ final readonly class FillTaken implements Judgement
         public float $airMl,
         public float $plusMinusMl,
         public float $tellsMl,
-        private LevelReached $reached,
+        private LevelReached|PutBack $reached,
     ) {
     }
 
-    /** Null before the level was seen at the mark. */
+    /** Null before the level was seen at the mark, or the second fill point stood full and was closed. */
     public static function of(Situation $at): ?self
     {
-        $reached = $at->latest(LevelReached::class);
-        if ($reached === null) {
-            return null;
-        }
+        $reached = $at->latest(LevelReached::class) ?? $at->latest(PutBack::class);
+
+        return $reached === null ? null : self::judge($at, $reached);
+    }
+
+    private static function judge(Situation $at, LevelReached|PutBack $reached): self
+    {
         $ledger = $at->job->ledger();
         [$air, $plusMinus] = [$ledger->trappedAirMl(), $ledger->trappedAirPlusMinusMl()];
         $limit = Plan::of($at)->choices->airLimitMl($at->circuit());
@@ -49,10 +54,23 @@ final readonly class FillTaken implements Judgement
             $air < -$tells || $in > $expected + max(self::BLUNT * $tells, self::MUCH * $expected) => FillTakenCode::MoreThanPredicted,
             $air <= $tells && $in > $expected + $tells => FillTakenCode::Full,
             $air <= $tells => FillTakenCode::AsPredicted,
+            self::nextNeck($at) !== null => FillTakenCode::NextNeck,
             default => FillTakenCode::AirTrapped,
         };
 
         return new self($code, $in, $expected, $air, $plusMinus, $tells, $reached);
+    }
+
+    /** Where the rest goes in, as long as nobody has closed it; null where this is the last pour. */
+    public static function nextNeck(Situation $at): ?Step
+    {
+        foreach ($at->job->stepsOf('fill_through') as $step) {
+            if ($at->job->placeOf($step) > $at->job->placeOf($at->step) && ! isset($at->job->closed[$step->id])) {
+                return $step;
+            }
+        }
+
+        return null;
     }
 
     /** What went into the circuit since the close-up, less what was caught and left over, mL. */
@@ -83,7 +101,7 @@ final readonly class FillTaken implements Judgement
 
     public function outcome(): Outcome
     {
-        return in_array($this->code, [FillTakenCode::AsPredicted, FillTakenCode::Full], true) ? Outcome::Passes : Outcome::Waits;
+        return in_array($this->code, [FillTakenCode::AsPredicted, FillTakenCode::Full, FillTakenCode::NextNeck], true) ? Outcome::Passes : Outcome::Waits;
     }
 
     public function latches(): bool

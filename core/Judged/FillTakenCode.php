@@ -16,4 +16,7 @@ enum FillTakenCode: string
     /** No less than predicted, and nobody said what of it stands in the funnel: it shows when that comes off. */
     case StandsInFunnel = 'stands_in_funnel';
     case AirTrapped = 'air_trapped';
+
+    /** What is missing goes in at the next fill point. */
+    case NextNeck = 'next_neck';
 }

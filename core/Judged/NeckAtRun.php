@@ -35,7 +35,7 @@ final class NeckAtRun
     /** As it was said, or as it will most likely be. */
     public static function orLikely(Situation $at): Neck
     {
-        return self::atTheStart($at) ?? self::warmUp($at)->neck($at->facts()->neck);
+        return self::atTheStart($at) ?? self::warmUp($at)->neck();
     }
 
     /**
@@ -48,7 +48,7 @@ final class NeckAtRun
         if ($start === null || $start->neck?->holdsPressure() === true) {
             return $start?->neck;
         }
-        $hot = $start->neck === Neck::Funnel && self::funnelOffHot($at);
+        $hot = $start->neck === Neck::Funnel && self::funnelOffHot($at, $start);
 
         return $hot || $at->observed(Capped::class) !== [] || self::wasSealedBefore($at, $start) ? Neck::Sealed : $start->neck;
     }
@@ -70,10 +70,11 @@ final class NeckAtRun
         return $off === [] ? null : $off[count($off) - 1];
     }
 
-    private static function funnelOffHot(Situation $at): bool
+    private static function funnelOffHot(Situation $at, Started $start): bool
     {
-        $coolant = self::funnelOff($at->job)?->coolantC;
+        $off = self::funnelOff($at->job);
 
-        return $coolant !== null && $coolant > Plan::of($at)->rules()->safeTemperatureC;
+        // Where nobody read it, and it had not stood long enough, it counts as hot.
+        return $off !== null && ($off->coolantC === null ? ! NeckHeat::wasCold($at, $start->at(), $off->at()) : ! NeckHeat::mayBeOpened($at, $off->coolantC));
     }
 }

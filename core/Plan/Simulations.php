@@ -54,7 +54,7 @@ final class Simulations
             $circuit,
             $pour->at,
             $pour->open,
-            $circuit->usualGates(),
+            $pour->openGates($circuit),
             $pour->noseLiftMm,
             $pour->headMm,
             $this->barometerKpa,

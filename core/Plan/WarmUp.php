@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan;
 
-use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Job\Neck;
 
 /** How a school warms the circuit up: how the neck stands meanwhile, who tops up when, and what ends it. */
 enum WarmUp
 {
-    /** By the neck’s own kind, sealed or under a funnel; topped up cold. */
+    /** Under its cap; topped up cold. */
     case Usual;
 
     /** At the open neck, topped to the brim as it sinks; the cap goes on at operating temperature. */
@@ -25,7 +24,7 @@ enum WarmUp
     /** Under the funnel it was poured through, its level kept up; it comes off when it has cooled. */
     case UnderFunnel;
 
-    /** By the neck’s own kind; after each cool-down a vent is cracked. */
+    /** Under its cap; after each cool-down a vent is cracked. */
     case VentBetween;
 
     /** Whether its runs follow each other warm, and it is cooled down after the last. */
@@ -34,13 +33,10 @@ enum WarmUp
         return $this === self::LooseCap || $this === self::UnderFunnel;
     }
 
-    public function neck(NeckType $type): Neck
+    public function neck(): Neck
     {
         return match ($this) {
-            self::Usual, self::VentBetween => match ($type) {
-                NeckType::PressurisedTank => Neck::Sealed,
-                NeckType::RadiatorCap => Neck::Funnel,
-            },
+            self::Usual, self::VentBetween => Neck::Sealed,
             self::OpenNeck => Neck::Open,
             self::LooseCap => Neck::Resting,
             self::UnderFunnel => Neck::Funnel,

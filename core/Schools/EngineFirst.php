@@ -12,6 +12,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Groundwork;
+use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Values;
@@ -48,6 +49,11 @@ final class EngineFirst extends Poured
     public function runs(): bool
     {
         return true;
+    }
+
+    public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
+    {
+        return self::noSuchNeck($circuit, $this->port) ?? parent::whyNot($circuit, $choices);
     }
 
     public function pours(Circuit $circuit, Choices $choices): array

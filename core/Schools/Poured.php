@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\Runs;
@@ -31,6 +32,13 @@ abstract class Poured implements School
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
         return null;
+    }
+
+    /** Where it goes in through a further neck that this circuit has not. */
+    protected static function noSuchNeck(Circuit $circuit, string $port): ?Misfit
+    {
+        return ($circuit->ports[$port] ?? null)?->kind === PortKind::Fill ? null
+            : new Misfit('no_second_neck', 'needs a second neck', 'This circuit has no such fill point. Choose another way, or add the point to the circuit.');
     }
 
     public function runs(): bool

@@ -293,4 +293,24 @@ final class ShopTest extends ShopTestCase
 
         return $this->actingAs($this->lead)->post('/shop/rules', ['fields' => [...$shown, ...$fields]]);
     }
+
+    public function test_what_is_no_text_in_the_place_of_one_is_refused_and_no_error_page(): void
+    {
+        $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
+        $rows = ['vessels' => [['id' => ['x'], 'name' => ['x'], 'marks' => ['x'], 'holds' => ['x'], 'use' => ['x']], ['name' => 'Pail', 'marks' => 'far', 'holds' => ['x']]]];
+        $this->actingAs($lead)->from('/shop')->post('/shop/vessels', $rows)->assertSessionHasErrors();
+        $this->get('/shop')->assertOk();
+        $this->from('/vehicles/new')->post('/vehicles', ['plate' => ['x'], 'circuit' => ['x']])->assertSessionHasErrors();
+        $this->get('/vehicles/new?circuit[]=x')->assertOk();
+    }
+
+    public function test_a_vessel_says_what_it_holds(): void
+    {
+        $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
+        $row = fn (string $holds): array => ['vessels' => [['id' => 'bucket', 'name' => 'Pail', 'marks' => '0.25', 'holds' => $holds, 'use' => 'mix']]];
+        $this->actingAs($lead)->from('/shop')->post('/shop/vessels', $row('0.1'))->assertSessionHasErrors('vessels.0');
+        $this->post('/shop/vessels', $row('12'))->assertSessionHasNoErrors();
+        $this->get('/shop')->assertSee('value="12', false);
+        self::assertSame(12_000.0, Shop::here()->houseRules()->vessels->of('bucket')->holdsMl());
+    }
 }

@@ -41,6 +41,12 @@ final class CloseUp extends Checklist
         ];
     }
 
+    /** Where nothing was opened, and nothing has to be put back. */
+    public function goesByItself(Situation $at): bool
+    {
+        return $this->items($at) === [];
+    }
+
     protected function items(Situation $at): array
     {
         return array_diff_key(Plan::of($at)->materials($at->circuit())->toCloseUp($at->units) + self::openedToo($at), self::leftShut($at))

@@ -125,7 +125,7 @@ final class ColdLevel extends StepKind
     public function obstacles(Situation $at): array
     {
         $notOpened = NeckHeat::wasSealed($at)
-            ? Obstacle::never('not_opened_cold', 'Read the temperature and open the neck cold.')
+            ? Obstacle::never('not_opened_cold', 'Read the temperature and open the neck cold; without a thermometer once it has stood '.round(NeckHeat::restedS($at) / 3600.0, 1).' h.')
             : Obstacle::missing('not_opened', 'Read the temperature at the neck.');
 
         return array_values(array_filter([
@@ -273,6 +273,7 @@ final class ColdLevel extends StepKind
             match (true) {
                 $asksAll => CoolantRead::field()->usuallySaid(),
                 self::isOpen($at) || NeckHeat::wasColdUnread($at, $at->now) => null,
+                NeckHeat::hadStood($at, $at->now) => CoolantRead::field(knownC: NeckHeat::readJustNow($at))->usuallySaid(),
                 default => CoolantRead::field(knownC: NeckHeat::readJustNow($at)),
             },
             $volume->usuallySaid(),
@@ -284,7 +285,7 @@ final class ColdLevel extends StepKind
 
     private static function isOpen(Situation $at): bool
     {
-        $cold = array_filter($at->observed(ToppedUp::class), fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()));
+        $cold = array_filter($at->observed(ToppedUp::class), fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()) || NeckHeat::hadStood($at, $topUp->at()));
 
         return $at->observed(CoolantRead::class) !== [] || $cold !== [];
     }

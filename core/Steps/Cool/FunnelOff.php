@@ -11,9 +11,11 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\InFunnel;
 use Aqbel\Core\Judged\NeckHeat;
+use Aqbel\Core\Judged\WarmedUp;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\FunnelTakenOff;
+use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -73,9 +75,22 @@ final class FunnelOff extends StepKind
 
     public function asks(Situation $at): array
     {
-        $off = FunnelTakenOff::asked($at, NeckHeat::wasColdUnread($at, $at->now) ? null : CoolantRead::field(knownC: NeckHeat::readJustNow($at)));
+        $coolant = CoolantRead::field(knownC: NeckHeat::readJustNow($at));
+        $off = FunnelTakenOff::asked($at, match (true) {
+            NeckHeat::wasColdUnread($at, $at->now) => null,
+            self::wentByHand($at) => $coolant->usuallySaid(),
+            default => $coolant,
+        });
 
         return Form::offering(self::off($at) === null ? [$off] : [], [FunnelTakenOff::asked($at, CoolantRead::field()->usuallySaid())]);
+    }
+
+    /** Nobody who went by needle and hand has a thermometer now. */
+    private static function wentByHand(Situation $at): bool
+    {
+        $run = WarmedUp::before($at);
+
+        return $run !== null && $at->seenFrom($run)->observed(HotReading::class) === [];
     }
 
     public function admit(Situation $at, string $form, Values $values): void

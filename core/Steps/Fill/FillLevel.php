@@ -10,7 +10,6 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Bucket;
-use Aqbel\Core\Judged\EnoughToRun;
 use Aqbel\Core\Judged\FillTaken;
 use Aqbel\Core\Judged\FillTakenCode;
 use Aqbel\Core\Judged\VacuumHeld;
@@ -29,7 +28,6 @@ use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\HangsOn;
 use Aqbel\Core\Steps\Poured;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
@@ -64,7 +62,7 @@ final class FillLevel extends Poured
             .'draws air when it cools.';
 
         return array_values(array_filter([
-            ($at->circuit()->hasBleedPoints() ? 'All bleed points closed. ' : '').'Fill to '.$at->facts()->coldLevel.'.',
+            ($at->circuit()->hasBleedPoints() ? 'All bleed points closed. ' : '').($this->underFunnel($at) ? 'Fill on until it stands in the funnel and stays.' : 'Fill to '.$at->facts()->coldLevel.'.'),
             $at->step->params->ticked('squeeze') ? 'Squeeze the upper hose'.($at->circuit()->hasHeater() ? ' and the heater hoses' : '').', slowly and again, until no more bubbles come; top up as it sinks.' : null,
             NoseUp::mm($at->job) > 0.0 ? 'The nose is still up: the mark tells little there. What is poured counts, and the level is read again on level ground.' : null,
             $at->facts()->neck->hasRecoveryBottle() ? $recovery : null,
@@ -200,35 +198,7 @@ final class FillLevel extends Poured
     public function judge(Situation $at): ?Verdict
     {
         $taken = $this->judgement($at);
-        if ($taken === null) {
-            return null;
-        }
-        $text = "{$at->litres($taken->netInMl)} in, {$at->litres($taken->expectedMl)} predicted."
-            ." Air left inside: {$at->litres($taken->airMl)} ± {$at->litres($taken->plusMinusMl)}.";
-        $settles = $taken->tookWhatItShould() ? '' : HangsOn::oneNumber($at, min(abs($taken->airMl), abs($taken->netInMl - $taken->expectedMl)));
-        if ($taken->code === FillTakenCode::MoreThanPredicted) {
-            return Verdict::wait($taken->code(), 'More than it should take', $taken->airMl < -$taken->tellsMl
-                ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice.{$settles}"
-                : "{$text} Less air stays than the model keeps, it runs out somewhere, or a jug was counted twice.{$settles}");
-        }
-        if ($taken->code === FillTakenCode::Full) {
-            return Verdict::pass($taken->code(), 'Full by the sums', "{$text} Less air stayed than the model keeps.");
-        }
-        if ($taken->code === FillTakenCode::AsPredicted) {
-            return Verdict::pass($taken->code(), 'As much went in as was predicted', $text);
-        }
-        if ($taken->code === FillTakenCode::StandsInFunnel) {
-            return Verdict::wait($taken->code(), 'Stands in the funnel', "{$at->litres($taken->netInMl)} poured, {$at->litres($taken->expectedMl)} predicted. "
-                .'How much of it is inside shows when the funnel comes off; it can be read now.');
-        }
-        $pocket = Plan::of($at)->fill->pockets[0] ?? null;
-        $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
 
-        if (! EnoughToRun::of($at)->is) {
-            return Verdict::wait($taken->code(), 'Coolant is missing', "{$text}{$where} No run brings that out, and no engine is started on it: pour on, bleed, or put right the "
-                ."number that is wrong.{$settles}");
-        }
-
-        return Verdict::wait($taken->code(), 'Air is trapped', "{$text}{$where} The heat cycles must bring it out.{$settles}");
+        return $taken === null ? null : FillWords::of($at, $taken);
     }
 }

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\Fill;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\FillTaken;
 use Aqbel\Core\Observed\FunnelIn;
 use Aqbel\Core\Observed\Poured as PouredIn;
 use Aqbel\Core\Observed\PutBack;
@@ -106,6 +107,18 @@ final class FillThrough extends Poured
         };
     }
 
+    /** Also where it took what was predicted, and the air that stays was predicted too. */
+    public function goesOn(Situation $at): bool
+    {
+        return parent::goesOn($at) || $this->judgement($at)?->tookWhatItShould() === true;
+    }
+
+    /** What it all took, where this is the last pour. */
+    public function judgement(Situation $at): ?FillTaken
+    {
+        return $this->isCapped($at) && $at->observed(PouredIn::class) !== [] ? FillTaken::of($at) : null;
+    }
+
     public function judge(Situation $at): ?Verdict
     {
         return match (true) {
@@ -114,6 +127,7 @@ final class FillThrough extends Poured
                 'Nothing was poured',
                 'It cannot stand full of nothing: record what went in here.',
             ),
+            $this->judgement($at) !== null => FillWords::of($at, $this->judgement($at)),
             $at->observed(PutBack::class) !== [] => Verdict::pass(
                 'closed',
                 'Full, and back on',

@@ -28,11 +28,17 @@ final class Inside
             && $mix->reachable() && $mix->stock()->mL() > 0.0;
     }
 
+    /** Measured out with some to spare: it is poured up to the mark, mL. */
+    public static function waterAtHandMl(Mix $mix): float
+    {
+        return Shopping::SPARE * $mix->water()->mL();
+    }
+
     public static function form(Situation $at, Mix $mix): Form
     {
         $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
         $stock = max(0.0, $mix->stock()->mL() - Bucket::insideStockMl($at->job));
-        $water = max(0.0, Shopping::SPARE * $mix->water()->mL() - Bucket::insideWaterMl($at->job));
+        $water = max(0.0, self::waterAtHandMl($mix) - Bucket::insideWaterMl($at->job));
         $sources = Source::choices($at, Liquid::Concentrate, $stock);
 
         return BatchMixed::askedInside($most, [$stock, $water], $sources, Source::likeliest($at, array_keys($sources), $stock));

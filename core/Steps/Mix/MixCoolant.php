@@ -44,6 +44,8 @@ final class MixCoolant extends StepKind
     /** What is mixed coolant on the shelf where its label tells nothing (common practice, no source). */
     private const USUAL_PREMIX = 0.5;
 
+    private const NOTHING_ML = 5.0;
+
     public function name(): string
     {
         return 'mix';
@@ -63,9 +65,9 @@ final class MixCoolant extends StepKind
     {
         $mix = MixComesTo::wanted($at->job);
 
-        return "{$at->litres($mix->retained->mL())} at {$at->say($mix->retainedFraction, Unit::Percent)} is "
-            .'still inside.'
-            ." The bucket is mixed so that the whole circuit lands on {$at->say($mix->targetFraction, Unit::Percent)}.";
+        $inside = $mix->retained->mL() < self::NOTHING_ML ? '' : "{$at->litres($mix->retained->mL())} at {$at->say($mix->retainedFraction, Unit::Percent)} is still inside. ";
+
+        return "{$inside}The bucket is mixed so that the whole circuit lands on {$at->say($mix->targetFraction, Unit::Percent)}.";
     }
 
     public function instructions(Situation $at): array
@@ -82,8 +84,8 @@ final class MixCoolant extends StepKind
             $bucket->instruction(),
             $mix->stockFraction < 1.0 ? null : (Plan::of($at)->school->mixedOutside()
                 ? 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.'
-                : "Or inside: all the {$bucket->stock()} first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water,"
-                    .' both measured. Needed when much water is retained; goes wrong when the second vessel is guessed.'),
+                : "Or inside: all the {$bucket->stock()} first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water, both measured, "
+                    ."{$at->litres(Inside::waterAtHandMl($mix))} of it at hand. Needed when much water is retained; goes wrong when the second vessel is guessed."),
             'What is left over gets a label at the end: strength, family, date.',
         ]));
     }

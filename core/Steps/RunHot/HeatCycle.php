@@ -89,7 +89,12 @@ final class HeatCycle extends StepKind
     {
         $cycles = Plan::of($at)->rules()->fanCycles;
         $heater = $at->circuit()->hasHeater();
-        $often = $cycles === 2 ? 'twice' : "{$cycles} times";
+        $often = match ($cycles) {
+            1 => 'once',
+            2 => 'twice',
+            default => "{$cycles} times",
+        };
+        $fan = $at->facts()->fanOnC !== null && self::limit($at)->fanCanProve();
 
         return [
             ...NoseUp::mm($at->job) > 0.0 ? ['The nose stays up for this run: chocks in place, nobody in front of it or underneath.'] : [],
@@ -97,7 +102,7 @@ final class HeatCycle extends StepKind
             ($heater ? 'Heater on maximum, A/C off, blower low. ' : '').'Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
             'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level'.($heater ? ' and heater' : '').' good.',
-            ucfirst(implode(', ', array_filter([$heater ? 'outlets really hot' : null, $at->facts()->fanOnC === null ? null : "fan on and off {$often}", 'no bubbles after a blip']))).': then shut off.',
+            ucfirst(implode(', ', array_filter([$heater ? 'outlets really hot' : null, $fan ? "fan on and off {$often}" : null, 'no bubbles after a blip']))).': then shut off.',
             'Shut off at once for steam, a warning lamp, oil pressure, a new drip'.($heater ? ', or the temperature climbing with the heater blowing cold.' : ', or the temperature climbing fast.'),
         ];
     }

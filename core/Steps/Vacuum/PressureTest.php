@@ -64,6 +64,10 @@ final class PressureTest extends StepKind
 
     public function why(Situation $at): string
     {
+        if (! self::isWarm($at) && $at->job->running()->last() !== null) {
+            return 'Under pressure and cold a weep shows that neither a run nor a look does.';
+        }
+
         return self::isWarm($at)
             ? 'Warm it shows a burst, and a joint that only heat opens. A weep hides in the cooling: that is shown cold.'
             : 'A leak found before the first start costs neither heat nor another cool-down.';

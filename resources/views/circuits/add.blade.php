@@ -24,7 +24,7 @@
                 <input type="hidden" name="vehicle" value="{{ $vehicle?->id }}">
                 <label for="routine" class="font-semibold">The routine</label>
                 <textarea id="routine" name="routine" rows="9" class="w-full border border-rule bg-panel p-3" @error ('routine') aria-invalid="true" @enderror
-                    placeholder="Heater on full&#10;fill: to the mark&#10;run: idle until the fan has turned&#10;cool: to the hand&#10;level: to the mark">{{ is_string(old('routine')) ? old('routine') : implode("\n", $lines) }}</textarea>
+                    placeholder="Heater on full&#10;fill: to the mark&#10;run: idle until the fan has turned&#10;cool: to the hand&#10;level: to the mark">{{ $typed('routine', implode("\n", $lines)) }}</textarea>
                 <button class="button button-wide">Keep the routine</button>
             </form>
         </section>

@@ -2,7 +2,7 @@
 @props(['name', 'label', 'type' => 'text', 'autocomplete' => 'off', 'value' => ''])
 <div class="field">
     <label for="{{ $name }}">{{ $label }}</label>
-    <input id="{{ $name }}" name="{{ $name }}" type="{{ $type }}" value="{{ $type === 'text' && is_string(old($name)) ? old($name) : ($type === 'text' ? $value : '') }}"
+    <input id="{{ $name }}" name="{{ $name }}" type="{{ $type }}" value="{{ $type === 'text' ? $typed($name, $value) : '' }}"
         autocomplete="{{ $autocomplete }}" {{ $attributes }} @error($name) aria-invalid="true" aria-describedby="{{ $name }}-error" @enderror>
     @error($name)<p class="error" id="{{ $name }}-error">@icon('triangle-alert'){{ $message }}</p>@enderror
 </div>

@@ -80,7 +80,7 @@
                 <div @class(['field', 'has-error' => $errors->has('last_month')])>
                     <label for="last_month">Coolant last changed <small>year-month</small></label>
                     <input id="last_month" name="last_month" type="text" inputmode="numeric" placeholder="2024-05" autocomplete="off"
-                        value="{{ is_string(old('last_month')) ? old('last_month') : $page->lastMonth() }}">
+                        value="{{ $typed('last_month', $page->lastMonth()) }}">
                     @error('last_month')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
                 </div>
                 <label class="tick"><input type="checkbox" name="first_fill" value="1"><span>Still the first fill</span></label>

@@ -18,7 +18,7 @@
             @endif
             <div class="field field-text">
                 <label for="why">Why <small>{{ $page->needsReason ? "needed: {$page->entry->person} wrote this line" : 'if it helps' }}</small></label>
-                <input id="why" name="reason" type="text" maxlength="300" autocomplete="off" value="{{ old('reason') }}"
+                <input id="why" name="reason" type="text" maxlength="300" autocomplete="off" value="{{ $typed('reason') }}"
                     @error ('reason') aria-invalid="true" aria-describedby="why-error" @enderror>
                 @error ('reason')<p class="error" id="why-error">@icon('triangle-alert'){{ $message }}</p>@enderror
             </div>

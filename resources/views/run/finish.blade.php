@@ -20,7 +20,7 @@
                 <summary class="button button-quiet" data-key="o" data-key-label="Pass over with a reason">Pass over with a reason…</summary>
                 <label for="reason">Reason, kept in the record</label>
                 <input id="reason" name="reason" type="text" maxlength="500" autocomplete="off"
-                    value="{{ is_string(old('reason')) ? old('reason') : '' }}"
+                    value="{{ $typed('reason') }}"
                     @error('reason') aria-invalid="true" aria-describedby="reason-error" @enderror>
                 @error ('reason')<p class="error" id="reason-error">@icon('triangle-alert'){{ $message }}</p>@enderror
                 <button class="button">Pass over</button>

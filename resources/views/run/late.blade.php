@@ -14,7 +14,7 @@
                         @endforeach
                         <div @class(['field', 'has-error' => $errors->has('when')])>
                             <label for="late-{{ $form->name }}-when">It happened at</label>
-                            <input id="late-{{ $form->name }}-when" type="datetime-local" name="when" max="{{ $page->lateUntil() }}" value="{{ old('when', $page->lateUntil()) }}">
+                            <input id="late-{{ $form->name }}-when" type="datetime-local" name="when" max="{{ $page->lateUntil() }}" value="{{ $typed('when', $page->lateUntil()) }}">
                             @error ('when')<p class="error" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
                         </div>
                     </div>

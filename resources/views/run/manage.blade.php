@@ -29,7 +29,7 @@
             <h2>Rest</h2>
             <div @class(['field', 'has-error' => $errors->has('until')])>
                 <label for="until">Somebody goes on at</label>
-                <input id="until" name="until" type="datetime-local" value="{{ old('until', $morning) }}">
+                <input id="until" name="until" type="datetime-local" value="{{ $typed('until', $morning) }}">
                 @error ('until')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
             </div>
             <p class="help">{{ $open === [] ? 'Nothing stands open as far as it is recorded.' : 'Stands open meanwhile: '.implode(', ', $open).'. Hang a note on the wheel.' }}</p>

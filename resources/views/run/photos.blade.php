@@ -35,7 +35,7 @@
             <div class="field field-text">
                 <label for="caption">What it shows</label>
                 <input id="caption" type="text" name="caption" maxlength="200" autocomplete="off"
-                    value="{{ is_string(old('caption')) ? old('caption') : '' }}">
+                    value="{{ $typed('caption') }}">
             </div>
             <button class="button button-wide">Keep the photograph</button>
         </details>

@@ -25,7 +25,7 @@
                                         @foreach (['hands' => 'hands', 'wait' => 'waits'] as $part => $said)
                                             <td><input type="text" inputmode="decimal" name="labour[{{ $activity }}][{{ $part }}]"
                                                 aria-label="{{ $label }}, {{ $said }}, minutes" autocomplete="off"
-                                                value="{{ old("labour.{$activity}.{$part}", $here->{$part}) }}"></td>
+                                                value="{{ $typed("labour.{$activity}.{$part}", (string) $here->{$part}) }}"></td>
                                         @endforeach
                                     </tr>
                                 @endforeach

@@ -70,18 +70,18 @@
                         <input type="hidden" name="vessels[{{ $i }}][id]" value="{{ $vessel?->id }}">
                         <label>Name
                             <input name="vessels[{{ $i }}][name]" maxlength="60"
-                                value="{{ old("vessels.{$i}.name", $vessel?->name) }}"></label>
+                                value="{{ $typed("vessels.{$i}.name", $vessel?->name) }}"></label>
                         <label>Mark to mark, {{ $page->unit() }}
                             <input name="vessels[{{ $i }}][marks]" inputmode="decimal" size="6"
-                                value="{{ old("vessels.{$i}.marks", $vessel === null ? '' : $page->marks($vessel)) }}"></label>
+                                value="{{ $typed("vessels.{$i}.marks", $vessel === null ? '' : $page->marks($vessel)) }}"></label>
                         <label>Holds, if known, {{ $page->unit() }}
                             <input name="vessels[{{ $i }}][holds]" inputmode="decimal" size="6"
-                                value="{{ old("vessels.{$i}.holds", $vessel === null ? '' : $page->holds($vessel)) }}"></label>
+                                value="{{ $typed("vessels.{$i}.holds", $vessel === null ? '' : $page->holds($vessel)) }}"></label>
                         <label>Mostly for
                             <select name="vessels[{{ $i }}][use]">
                                 @foreach ($page->uses() as $code => $label)
                                     <option value="{{ $code }}"
-                                        @selected(old("vessels.{$i}.use", $vessel?->use->value ?? 'measure') === $code)>{{ $label }}</option>
+                                        @selected($typed("vessels.{$i}.use", $vessel?->use->value ?? 'measure') === $code)>{{ $label }}</option>
                                 @endforeach
                             </select></label>
                         @error ("vessels.{$i}")<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
