@@ -114,6 +114,9 @@ final readonly class DrainGave implements Judgement
      */
     private static function outOfBounds(Situation $at, array $of, float $shouldMl): ?array
     {
+        if (array_filter($of, fn (Step $step) => DrainsInTurn::isInAnothers($at->job, $step)) !== []) {
+            return null;
+        }
         $bounds = [];
         foreach (count($of) < 2 ? [] : $of as $step) {
             $bounds[$step->id] = DrainsInTurn::boundsMl($at->job, $step);

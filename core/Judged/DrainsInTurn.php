@@ -83,6 +83,18 @@ final class DrainsInTurn
         return self::ranTogether($job, $drain) && self::unread($job) !== [];
     }
 
+    /** Whether another point that ran with others has been read: what a point gave may be in its figure. */
+    public static function ranWithOthers(JobState $job, Step $drain): bool
+    {
+        return array_filter($job->stepsOf(self::KIND), fn (Step $step) => $step->id !== $drain->id && self::ranTogether($job, $step)) !== [];
+    }
+
+    /** Whether what this point gave stands in the figure of another. */
+    public static function isInAnothers(JobState $job, Step $drain): bool
+    {
+        return array_filter(self::ran($job, $drain), fn (DrainRan $ran) => $ran->inAnothers) !== [];
+    }
+
     /** Whether there are points that nobody has read yet, and that may run beside this one. */
     public static function mayRunBeside(JobState $job, Step $drain): bool
     {

@@ -48,13 +48,20 @@ final readonly class ContentFound extends Report
             : null;
     }
 
-    public static function asked(string $likely, float $mostMl): Form
+    /** @param  string  $known  what is known of how much is missing, in words */
+    public static function asked(string $likely, float $mostMl, string $known = ''): Form
     {
         return new Form(self::FORM, 'Record content', [
             Field::choice(self::CONTENT, 'The circuit is', self::CONTENTS, $likely),
-            Field::volume(self::MISSING, 'Missing, if low', $mostMl, false, 'Your best estimate; it may be off by a quarter.'),
+            Field::volume(self::MISSING, 'Missing, if low', $mostMl, false, trim("{$known} Your best estimate; it may be off by a quarter.")),
             Field::temperature(self::FREEZE, 'Freeze point read', false, -70, 5),
         ]);
+    }
+
+    /** The same, with how much is missing by the ledger of the job before, where something is and nobody says how much. */
+    public static function missingByTheLedger(Values $values, ?float $ml): Values
+    {
+        return $ml !== null && self::lacksHowMuch($values) ? $values->with(self::MISSING, $ml) : $values;
     }
 
     /** Whether something is missing, and nobody says how much. */

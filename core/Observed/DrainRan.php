@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Observed;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** What came out at a drain point, how it ran, and whether it is closed again. */
 final readonly class DrainRan extends Report
@@ -23,11 +25,21 @@ final readonly class DrainRan extends Report
 
     private const WITH_OTHERS = 'with';
 
-    private const RAN = ['' => 'by itself', self::WITH_OTHERS => 'with the others: what they gave together counts'];
+    /** Into one vessel with others: what it gave is in the figure of one that was read before. */
+    private const IN_ANOTHERS = 'in_anothers';
+
+    private const RAN = [
+        '' => 'by itself', self::WITH_OTHERS => 'with the others: what they gave together counts',
+        self::IN_ANOTHERS => 'into one vessel with the others: it is in their figure',
+    ];
 
     private const SHUT = 'shut';
 
-    private function __construct(Told $told, public VesselReading $read, public Flowed $flow, public bool $withOthers, public bool $shut)
+    /**
+     * @param  bool  $withOthers  it ran at the same time as others
+     * @param  bool  $inAnothers  and what it gave is in the figure of another
+     */
+    private function __construct(Told $told, public VesselReading $read, public Flowed $flow, public bool $withOthers, public bool $inAnothers, public bool $shut)
     {
         parent::__construct($told);
     }
@@ -40,7 +52,8 @@ final readonly class DrainRan extends Report
             Told::by($line),
             $read,
             Flowed::tryFrom($line->text(self::FLOW)) ?? Flowed::Ran,
-            $line->text(self::TOGETHER) === self::WITH_OTHERS,
+            in_array($line->text(self::TOGETHER), [self::WITH_OTHERS, self::IN_ANOTHERS], true),
+            $line->text(self::TOGETHER) === self::IN_ANOTHERS,
             $line->ticked(self::SHUT),
         );
     }
@@ -51,12 +64,32 @@ final readonly class DrainRan extends Report
      */
     public static function asked(Situation $at, ?bool $withOthers, ?string $shut): Form
     {
+        [$volume, $vessel] = VesselReading::fields($at, 'Came out', VesselUse::Drain);
+
         return new Form(self::FORM, 'Record what came out', [
-            ...VesselReading::fields($at, 'Came out', VesselUse::Drain),
+            $withOthers === null ? $volume : $volume->usuallySaid(),
+            $vessel,
             Field::choice(self::FLOW, 'It', Flowed::choices(), Flowed::Ran->value),
             $withOthers === null ? null : Field::choice(self::TOGETHER, 'It ran', self::RAN, $withOthers ? self::WITH_OTHERS : '')->optional(),
             $shut === null ? null : Field::check(self::SHUT, 'Closed again: '.lcfirst($shut)),
         ], closes: true);
+    }
+
+    /**
+     * What is kept: a point that ran with others and has no figure of its own is in theirs.
+     *
+     * @throws InvalidField where there is none it could be in
+     */
+    public static function asTold(string $form, Values $values, bool $anotherIsRead): Values
+    {
+        if ($form !== self::FORM || $values->number(VesselReading::VOLUME) !== null) {
+            return $values;
+        }
+        if ($values->text(self::TOGETHER) === '' || ! $anotherIsRead) {
+            throw new InvalidField(VesselReading::VOLUME, 'Enter what came out, zero included. Where several ran into one vessel: the sum at the first of them, and nothing at the others.');
+        }
+
+        return $values->with(VesselReading::VOLUME, 0.0)->with(self::TOGETHER, self::IN_ANOTHERS);
     }
 
     /** @param  list<self>  $ran  of one point */

@@ -32,6 +32,7 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Elsewhere;
 use Aqbel\Core\Steps\FurtherDrains;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 2: one drain point into a graduated vessel, closed with its washer. */
 final class Drain extends StepKind
@@ -72,7 +73,8 @@ final class Drain extends StepKind
             $at->step->params->ticked('first') ? $cap : null,
             (new DrainWords($at))->glugs(),
             'Open '.($port->tool === '' ? 'it' : "with {$port->tool}").' until it flows; do not take a drain cock out.',
-            'When it has stopped, read the vessel on a level floor.',
+            'When it has stopped, read the vessel on a level floor.'
+                .($at->step->params->ticked('first') ? '' : ' If it ran into the same one as another: their sum once, and nothing here.'),
             'Close it'.(
                 $port->washer === '' ? '' : " with {$port->washer}"
             ).($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
@@ -126,6 +128,16 @@ final class Drain extends StepKind
         $others = array_filter($at->entries(), fn (Entry $entry) => DrainOpened::of($entry) === null);
 
         return $others !== [] || DrainGave::capIsOn($at) ? null : $this->outForm($at, together: DrainsInTurn::mayRunBeside($at->job, $at->step));
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        $this->complete($at, $form, $values);
+    }
+
+    public function complete(Situation $at, string $form, Values $values): Values
+    {
+        return DrainRan::asTold($form, parent::complete($at, $form, $values), DrainsInTurn::ranWithOthers($at->job, $at->step));
     }
 
     /** Also where the others are still to be read. */
@@ -197,9 +209,11 @@ final class Drain extends StepKind
     {
         $ran = DrainRan::of($entry);
 
-        return $ran === null
-            ? Elsewhere::lines($at, $entry)
-            : [new Line('Out: '.$at->port()->label, -$ran->read->ml, $ran->read->plusMinusMl($at), null, roughMl: $ran->read->roughMl)];
+        return match (true) {
+            $ran === null => Elsewhere::lines($at, $entry),
+            $ran->inAnothers => [],
+            default => [new Line('Out: '.$at->port()->label, -$ran->read->ml, $ran->read->plusMinusMl($at), null, roughMl: $ran->read->roughMl)],
+        };
     }
 
     public function ports(Situation $at): array

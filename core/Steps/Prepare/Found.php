@@ -13,6 +13,7 @@ use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Observed\ContentFound;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Range;
@@ -88,16 +89,32 @@ final class Found extends StepKind
     public function asks(Situation $at): array
     {
         $choices = Plan::of($at)->choices;
+        $missing = self::missingByTheJobBefore($at, $choices->left);
         $likely = match (true) {
             $choices->arrivesEmpty() => ContentFound::EMPTY,
-            $choices->left?->signed === true => ContentFound::LOW,
-            $choices->left?->contentMl !== null => ContentFound::PARTLY,
+            $missing !== null => $choices->left?->signed === true ? ContentFound::LOW : ContentFound::PARTLY,
             $choices->jobKind === JobKind::Lost => ContentFound::LOW,
             $choices->content === Compatibility::Water => ContentFound::WATER,
             default => ContentFound::FULL,
         };
 
-        return [ContentFound::asked($likely, $at->circuit()->capacityMl())];
+        $known = $missing === null ? '' : "{$at->litres($missing)} by the ledger of {$choices->left?->job}: leave it empty where that is still so.";
+
+        return [ContentFound::asked($likely, $at->circuit()->capacityMl(), $known)];
+    }
+
+    /** How much is missing is asked only where no ledger knows. */
+    public function complete(Situation $at, string $form, Values $values): Values
+    {
+        return ContentFound::missingByTheLedger($values, self::missingByTheJobBefore($at, Plan::of($at)->choices->left));
+    }
+
+    /** What the job before left it short of its mark, mL; null where that is within what its ledger can tell, or nobody knows. */
+    private static function missingByTheJobBefore(Situation $at, ?LeftBehind $left): ?float
+    {
+        $missing = $left?->contentMl === null ? 0.0 : $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl - $left->contentMl;
+
+        return $left !== null && $missing > $left->plusMinusMl ? $missing : null;
     }
 
     public function observes(): array
@@ -107,7 +124,7 @@ final class Found extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        if (ContentFound::lacksHowMuch($values)) {
+        if (ContentFound::lacksHowMuch($this->complete($at, $form, $values))) {
             throw new InvalidField(ContentFound::MISSING, 'Say about how much is missing; the ledger starts from it.');
         }
     }

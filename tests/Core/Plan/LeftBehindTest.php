@@ -8,6 +8,7 @@ use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\Format\Stored;
 use Aqbel\Core\Plan\LeftBehind;
+use Aqbel\Core\Values;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
 use Tests\Demo;
@@ -60,6 +61,12 @@ final class LeftBehindTest extends TestCase
         $said = $found->instructions($job->at('found'))[0];
         self::assertStringStartsWith('J0005 was given up: 2.10 L ± 0.34 L inside by its ledger; open: Left block plug.', $said);
         self::assertSame('partly', $found->forms($job->at('found'))[0]->fields[0]->default);
+        // As it is preset it is also taken: what is missing stands in that ledger.
+        $found->admit($job->at('found'), 'found', new Values(['content' => 'partly']));
+        self::assertEqualsWithDelta(9_630.0, (float) $found->complete($job->at('found'), 'found', new Values(['content' => 'partly']))->number('missing'), 1.0);
+        self::assertSame(500.0, $found->complete($job->at('found'), 'found', new Values(['content' => 'low', 'missing' => 500.0]))->number('missing'));
+        $hardly = self::ambulance(new LeftBehind('J0005', ['left_plug'], 11_530.0, 400.0));
+        self::assertSame('full', $found->forms($hardly->at('found'))[0]->fields[0]->default, 'within what its ledger can tell');
         $unknown = self::ambulance(new LeftBehind('J0006'));
         self::assertStringContainsString('nobody recorded', $found->instructions($unknown->at('found'))[0]);
         self::assertSame('full', $found->forms($unknown->at('found'))[0]->fields[0]->default);
