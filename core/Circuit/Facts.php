@@ -39,6 +39,8 @@ final readonly class Facts
         public ?float $capacityMl = null,
         public bool $stationary = false,
         public array $routine = [],
+        /** A hybrid or electric drive: only trained people. */
+        public bool $highVoltage = false,
     ) {
     }
 

@@ -79,13 +79,12 @@ final readonly class FillTaken implements Judgement
         return $at->job->ledger()->contentMl - $at->job->ledgerBefore(Stage::Fill)->contentMl;
     }
 
-    /** What the fill should take from what really stayed inside; what a vacuum leaves is topped up at the neck, mL. */
+    /** What the fill should take from what really stayed inside: all but the air that waits for a run, mL. */
     public static function expectedMl(Situation $at): float
     {
         $plan = Plan::of($at);
-        $air = $plan->school->mixedOutside() ? 0.0 : $plan->fill->airMl;
 
-        return max(0.0, $plan->predicted->usableMl - $air - $at->job->ledgerBefore(Stage::Fill)->contentMl);
+        return max(0.0, $plan->predicted->usableMl - $plan->fill->waitsForARunMl() - $at->job->ledgerBefore(Stage::Fill)->contentMl);
     }
 
     /** Whether it took what was predicted, and the air that stays was predicted too. */

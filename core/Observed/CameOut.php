@@ -87,7 +87,7 @@ final readonly class CameOut extends Report
             $volume,
             $vessel->optional(),
             Field::choice(self::PART, 'Out of', ['' => 'Not known'] + $labels, '')->optional(),
-        ], false);
+        ], false, $at->circuit()->hasHeater() ? 'Compressed air into a heater core: low pressure only, it bursts where a radiator holds. Glasses on, the hose held.' : '');
     }
 
     /** What the circuit lost of its content, mL. */

@@ -86,7 +86,7 @@ final readonly class DrainRan extends Report
             return $values;
         }
         if ($values->text(self::TOGETHER) === '' || ! $anotherIsRead) {
-            throw new InvalidField(VesselReading::VOLUME, 'Enter what came out, zero included. Where several ran into one vessel: the sum at the first of them, and nothing at the others.');
+            throw new InvalidField(VesselReading::VOLUME, 'Enter a value, zero included. Where several ran into one vessel: the sum at the first of them, and nothing at the others.');
         }
 
         return $values->with(VesselReading::VOLUME, 0.0)->with(self::TOGETHER, self::IN_ANOTHERS);

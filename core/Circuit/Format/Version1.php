@@ -239,6 +239,7 @@ final readonly class Version1
                 'A routine has up to '.self::MOST_LINES.' lines. Put what belongs together into one.',
                 'Each line of the routine is text, up to '.self::MOST_LETTERS.' letters. Shorten it.',
             )),
+            $in->isTrue('high_voltage'),
         );
     }
 

@@ -81,6 +81,7 @@ final class Vocabulary
                 Fact::choice('heater_drive', 'Heater valve by', array_column(HeaterDrive::cases(), 'value')),
                 Fact::list('outlets', 'Heater outlets'),
                 Fact::check('stationary', 'Stands in one place'),
+                Fact::check('high_voltage', 'High voltage on board'),
                 Fact::number('capacity_ml', 'Manual’s capacity', 100, 500_000, 'mL'),
                 Fact::text('source', 'Source', 160),
                 Fact::lines('routine', 'Manual’s own routine: one step a line, minutes last; fill:, bleed NAME:, run:, cool: or level: in front where it is that part'),

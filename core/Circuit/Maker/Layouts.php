@@ -133,6 +133,7 @@ final class Layouts
             ->tank(540, 760, 870, 0.45)
             ->port('hose_end', 'rad_bot', 'drain', 'Lower hose end')
             ->bleed('inverter_out', 'Inverter screw')
-            ->fact('heater_drive', 'none');
+            ->fact('heater_drive', 'none')
+            ->fact('high_voltage', true);
     }
 }

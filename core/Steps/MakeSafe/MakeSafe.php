@@ -31,12 +31,15 @@ final class MakeSafe extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return ['Work through the list. The vehicle’s service manual outranks anything shown here.'];
+        return [
+            'Work through the list. The vehicle’s service manual outranks anything shown here.',
+            'Refrigerant lines and airbag parts are not touched by this work: they are for licensed hands.',
+        ];
     }
 
     public function hazards(Situation $at): array
     {
-        return array_values(array_filter([Hazard::Eyes, $at->facts()->stationary ? null : Hazard::Raised, Hazard::Moving]));
+        return array_values(array_filter([$at->facts()->highVoltage ? Hazard::HighVoltage : null, Hazard::Eyes, $at->facts()->stationary ? null : Hazard::Raised, Hazard::Moving]));
     }
 
     protected function items(Situation $at): array
@@ -57,6 +60,7 @@ final class MakeSafe extends Checklist
             'chocks' => $at->facts()->stationary ? null : 'Wheels chocked',
             'ignition' => $at->facts()->stationary ? 'Start blocked: key out, starting '
                 .'battery or air off' : 'Ignition off, key out',
+            'high_voltage' => $at->facts()->highVoltage ? 'High voltage made safe by the manual, by somebody trained' : null,
             'glasses' => 'Glasses and gloves on',
             'heater' => $at->facts()->heaterDrive === HeaterDrive::None ? null : $heater,
         ]);

@@ -109,7 +109,7 @@ final class HeatCycle extends StepKind
 
     public function hazards(Situation $at): array
     {
-        return [Hazard::Exhaust, Hazard::Moving, Hazard::Scald];
+        return [Hazard::Exhaust, Hazard::Moving, Hazard::Scald, ...$at->facts()->stationary ? [] : [Hazard::Pedal]];
     }
 
     public function asks(Situation $at): array
