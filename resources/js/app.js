@@ -1,39 +1,46 @@
-import { offerCables } from './cable.js';
-import { startCalculators } from './calculators.js';
 import { startClocks } from './clocks.js';
 import { all, one } from './dom.js';
-import { startEditor } from './editor.js';
-import { lightWhatIsAsked } from './maker.js';
 import { watchForms } from './forms.js';
 import { followInstruments } from './instruments.js';
 import { stayLive } from './live.js';
 import { lockWhenIdle } from './lock.js';
-import { followOrder } from './order.js';
-import { followPlan } from './plan.js';
 import { writeRoutine } from './routine.js';
-import { followScale } from './scale.js';
 import { startSending } from './send.js';
 import { followSheet } from './sheet.js';
 import { listenForShortcuts } from './shortcuts.js';
 import { explainWords } from './words.js';
 
-startCalculators();
 startClocks();
 watchForms();
-followOrder();
 writeRoutine();
-followPlan();
-startEditor();
-lightWhatIsAsked();
 startSending();
 followSheet();
 stayLive();
 followInstruments();
-offerCables();
-followScale();
 listenForShortcuts();
 explainWords();
 lockWhenIdle(Number(document.body.dataset.locksAfter));
+
+/** What few pages need, by what stands on those that do: fetched once that is there. */
+const rarely = new Map([
+    ['[data-plan]', async () => (await import('./plan.js')).followPlan()],
+    ['[data-editor]', async () => (await import('./editor.js')).startEditor()],
+    ['[data-maker]', async () => (await import('./maker.js')).lightWhatIsAsked()],
+    ['[data-calculator]', async () => (await import('./calculators.js')).startCalculators()],
+    ['[data-moves]', async () => (await import('./order.js')).followOrder()],
+    ['[data-cable]', async () => (await import('./cable.js')).offerCables()],
+    ['[data-weighs]', async () => (await import('./scale.js')).followScale()],
+]);
+function fetchWhatIsNeeded() {
+    for (const [here, start] of rarely) {
+        if (document.querySelector(here)) {
+            rarely.delete(here);
+            start();
+        }
+    }
+}
+fetchWhatIsNeeded();
+document.addEventListener('shown', fetchWhatIsNeeded);
 
 if ('serviceWorker' in navigator && document.body.dataset.person) {
     navigator.serviceWorker.register('/worker.js');
