@@ -39,6 +39,7 @@ final readonly class PlanPage
     /**
      * @param  Collection<int, Vehicle>  $vehicles
      * @param  Collection<int, JobTemplate>  $templates
+     * @param  bool  $asksForAWay  else the one that is planned is the usual one here
      */
     public function __construct(
         public Collection $vehicles,
@@ -52,6 +53,7 @@ final readonly class PlanPage
         public ?Job $open,
         public Collection $templates,
         public bool $mayKeepTemplates,
+        private bool $asksForAWay,
     ) {
     }
 
@@ -75,7 +77,7 @@ final readonly class PlanPage
         return [
             new Choice('complaint', 'Complaint', self::labels($complaints), $this->choices->complaint->value),
             new Choice('content', 'In it now', self::labels(Compatibility::cases()), $this->choices->content->value, Compatibility::AsManual->value),
-            new Choice('school', 'Filled', $schools, $this->way() === null ? $this->choices->school : $this->way()->by->id()),
+            new Choice('school', 'Filled', $schools, $this->way() === null ? $this->choices->school : $this->way()->by->id(), $this->asksForAWay ? null : $this->choices->school),
             new Choice(
                 'stock',
                 'Poured',

@@ -80,6 +80,7 @@ final class PlanController extends Controller
                 $vehicle->openJob(),
                 JobTemplate::query()->orderBy('name')->get(),
                 self::person($request)->may(Right::ChangeShop),
+                $request->asksForAWay(),
             ),
         ]);
     }
