@@ -14,6 +14,8 @@ final readonly class Circuit
 {
     public const FORMAT = 'aqbel-circuit/1';
 
+    private float $capacityMl;
+
     /**
      * @param  array<string, Node>  $nodes
      * @param  array<string, Passage>  $passages
@@ -31,6 +33,7 @@ final readonly class Circuit
         public Facts $facts,
         public array $covers = [],
     ) {
+        $this->capacityMl = array_sum(array_map(fn (Passage $p) => $p->volumeMl, $passages));
     }
 
     /** The same with one node so much higher. */
@@ -60,7 +63,7 @@ final readonly class Circuit
 
     public function capacityMl(): float
     {
-        return array_sum(array_map(fn (Passage $p) => $p->volumeMl, $this->passages));
+        return $this->capacityMl;
     }
 
     /** Air in the tank when the coolant stands at the cold mark, on level ground, mL. */
@@ -164,8 +167,19 @@ final readonly class Circuit
         return array_values(array_map(fn (Gate $gate) => $gate->id, $beside));
     }
 
-    /** @return list<Part> in the order of their first passages */
+    /** @return list<Part> in the order of their first passages; worked out once */
     public function parts(): array
+    {
+        static $known = null;
+        $known ??= new \WeakMap;
+        /** @var list<Part> $parts */
+        $parts = $known[$this] ??= $this->madeOf();
+
+        return $parts;
+    }
+
+    /** @return list<Part> */
+    private function madeOf(): array
     {
         $parts = [];
         $left = $this->passages;

@@ -40,7 +40,7 @@ final readonly class LikelyRuns
         $planned = count(array_filter($plan->steps, fn (Step $step) => $step->kind === 'heat_cycle'));
 
         return $planned === 0 ? new self(0, 0, 1.0, new Minutes) : new self(
-            $planned, max($planned, self::wanted($plan, $circuit, $plan->fill->airMl)), self::isEnough($plan, $circuit, $planned), self::eachFurther($plan, $kinds),
+            $planned, max($planned, self::wanted($plan, $plan->choices->airLimitMl($circuit), $plan->fill->airMl)), self::isEnough($plan, $circuit, $planned), self::eachFurther($plan, $kinds),
         );
     }
 
@@ -51,12 +51,12 @@ final readonly class LikelyRuns
     }
 
     /** So many runs until one brings nothing more that counts, if the fill left so much air. */
-    private static function wanted(Plan $plan, Circuit $circuit, float $airMl): int
+    private static function wanted(Plan $plan, float $limitMl, float $airMl): int
     {
         $fill = $plan->fill;
         $share = $fill->airMl <= 0.0 ? 0.0 : $airMl / $fill->airMl;
 
-        return $plan->school->heatCycles($fill->leaving($share), $plan->choices->airLimitMl($circuit), $plan->rules()->purgingFactor);
+        return $plan->school->heatCycles($fill->leaving($share), $limitMl, $plan->rules()->purgingFactor);
     }
 
     /** Over the air that the fill may really have left. */
@@ -64,12 +64,13 @@ final readonly class LikelyRuns
     {
         $fill = $plan->fill;
         $spread = hypot(self::AIR_KNOWN_TO * $circuit->capacityMl(), ($fill->airHighMl() - $fill->airLowMl()) / (2.0 * self::WIDE));
+        $limit = $plan->choices->airLimitMl($circuit);
         [$enough, $all] = [0.0, 0.0];
         for ($i = 0; $i < self::TRIED; $i++) {
             $off = 6.0 * $i / (self::TRIED - 1) - 3.0;
             $weight = exp(-$off ** 2 / 2.0);
             $all += $weight;
-            $enough += self::wanted($plan, $circuit, max(0.0, $fill->airMl + $off * $spread)) <= $planned ? $weight : 0.0;
+            $enough += self::wanted($plan, $limit, max(0.0, $fill->airMl + $off * $spread)) <= $planned ? $weight : 0.0;
         }
 
         return min(self::SUREST, max(1.0 - self::SUREST, $enough / $all));
