@@ -56,13 +56,30 @@ final class DrainsInTurn
             && $job->observed($drain->id, DrainOpened::class) === [] && self::ran($job, $drain) === [];
     }
 
-    /** What stands above points that were left shut, mL. */
+    /** What stands above points that were left shut, of a circuit found at its mark, less what came out another way in their place; mL. */
     public static function keptByShutMl(JobState $job): float
     {
         $steps = $job->stepsOf(self::KIND);
-        $opened = array_filter($steps, fn (Step $step) => ! self::isLeftShut($job, $step));
+        $shut = array_filter($steps, fn (Step $step) => self::isLeftShut($job, $step));
+        if ($shut === []) {
+            return 0.0;
+        }
+        $planned = array_sum(array_map(fn (Step $step) => (float) $step->params->number('predicted_ml'), $steps));
+        $opened = array_sum(self::predictedInTurn($job));
+        $elsewhere = array_sum(array_column(self::elsewhere($job), 1));
+        // What the points that were opened had to give the less for it is not counted twice.
+        $instead = max(0.0, $opened - array_sum(self::expectedMl($job)) - self::missingMl($job));
 
-        return count($opened) === count($steps) ? 0.0 : max(0.0, self::drainedMl($job, $steps) - self::drainedMl($job, $opened));
+        return max(0.0, $planned - $opened - max(0.0, $elsewhere - $instead));
+    }
+
+    /** What was missing at the top when it was found, mL. */
+    private static function missingMl(JobState $job): float
+    {
+        $ledger = $job->ledger();
+
+        return $job->observedAnywhere(ContentFound::class) === [] ? 0.0
+            : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $job->ledgerBefore(Stage::Drain)->contentMl);
     }
 
     /**
@@ -128,10 +145,7 @@ final class DrainsInTurn
     /** @return array<string, float> */
     private static function workOutExpected(JobState $job): array
     {
-        $ledger = $job->ledger();
-        $missing = $job->observedAnywhere(ContentFound::class) === [] ? 0.0
-            : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $job->ledgerBefore(Stage::Drain)->contentMl);
-        [$elsewhere, $expected] = [self::elsewhere($job), []];
+        [$missing, $elsewhere, $expected] = [self::missingMl($job), self::elsewhere($job), []];
         foreach (self::predictedInTurn($job) as $id => $predicted) {
             $step = $job->steps[$id];
             $ran = self::ran($job, $step);
