@@ -14,6 +14,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\DrainRan;
+use Aqbel\Core\Observed\LeftShut;
 use Aqbel\Core\Plan\Plan;
 
 /** Content found less what came out, against what the circuit should keep with the points that were opened. */
@@ -66,8 +67,10 @@ final readonly class Retained implements Judgement
         $more = $known ? $ledger->contentMl - $predicted : INF;
         $unsure = hypot($ledger->plusMinusMl, self::MODEL_SHARE * $ledger->capacityMl);
         $suspects = self::suspects($at, $more);
+        $told = [...$at->job->observedAnywhere(DrainRan::class), ...DrainsInTurn::cameOut($at->job)];
         $code = match (true) {
             ! $known => RetainedCode::NoContent,
+            $told === [] && $at->job->observedAnywhere(LeftShut::class) !== [] => RetainedCode::NothingOut,
             $ledger->contentMl < -$ledger->readWithinMl && $ledger->hangsOn() !== null => RetainedCode::TooRough,
             $suspects !== [] => RetainedCode::DidNotDrain,
             $more > $unsure => RetainedCode::MoreInside,
@@ -75,9 +78,7 @@ final readonly class Retained implements Judgement
             default => RetainedCode::AsPredicted,
         };
 
-        return new self($code, $ledger->contentMl, $ledger->plusMinusMl, $predicted, $unsure, $suspects, [
-            ...$at->job->observedAnywhere(DrainRan::class), ...DrainsInTurn::cameOut($at->job),
-        ]);
+        return new self($code, $ledger->contentMl, $ledger->plusMinusMl, $predicted, $unsure, $suspects, $told);
     }
 
     /** More than the circuit should keep, mL; negative where it is less. */

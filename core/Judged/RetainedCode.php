@@ -16,6 +16,9 @@ enum RetainedCode: string
     case MoreInside = 'more_inside';
     case LessInside = 'less_inside';
 
+    /** Every point was left shut, and nothing came out another way. */
+    case NothingOut = 'nothing_out';
+
     /** More out than was in, as far as a line was read that was told roughly. */
     case TooRough = 'too_rough';
 

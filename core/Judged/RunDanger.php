@@ -81,6 +81,14 @@ final readonly class RunDanger implements Judgement
         return $heater->failedAt !== null && $heater->since !== null ? new self(DangerCode::HeaterCold, $heater->since, $limit) : $atLimit;
     }
 
+    /** What was seen, where that ended the run. */
+    public function sign(): Sign
+    {
+        $told = $this->because;
+
+        return $told instanceof HotReading || $told instanceof FeltReading ? $told->besides->sign : Sign::None;
+    }
+
     /** Whether it is what a rinse on water is meant to end at. */
     public function isLimit(): bool
     {

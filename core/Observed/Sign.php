@@ -14,12 +14,16 @@ enum Sign: string
     case Drip = 'drip';
     case Rough = 'rough';
 
+    public function label(): string
+    {
+        return match ($this) {
+            self::None => 'Nothing', self::Steam => 'Steam', self::Lamp => 'Warning lamp', self::Oil => 'Oil pressure', self::Drip => 'New drip', self::Rough => 'Rough running',
+        };
+    }
+
     /** @return array<string, string> what is asked, by code */
     public static function choices(): array
     {
-        return [
-            self::None->value => 'Nothing', self::Steam->value => 'Steam', self::Lamp->value => 'Warning lamp',
-            self::Oil->value => 'Oil pressure', self::Drip->value => 'New drip', self::Rough->value => 'Runs rough',
-        ];
+        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $sign) => $sign->label(), self::cases()));
     }
 }

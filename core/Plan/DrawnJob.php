@@ -63,7 +63,7 @@ final readonly class DrawnJob
             $circuit,
             $pour->at,
             $pour->open,
-            $circuit->usualGates(),
+            $pour->openGates($circuit),
             $pour->noseLiftMm,
             $pour->headMm,
             $plan->choices->atmosphere()->pressure->kPa(),

@@ -18,6 +18,7 @@ use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Tool;
@@ -172,9 +173,13 @@ abstract class Poured implements School
 
     public function picture(JobState $job): ?Runs
     {
-        $pour = $this->pours($job->circuit, Plan::of($job)->choices)[0];
+        return self::standing($job, $this->pours($job->circuit, Plan::of($job)->choices)[0]);
+    }
 
-        return Filling::of($job->circuit, $pour->at, $pour->open, $job->circuit->usualGates(), $pour->noseLiftMm, $pour->headMm,
+    /** By the ledger, as this pour lets it stand. */
+    protected static function standing(JobState $job, PlannedPour $pour): Runs
+    {
+        return Filling::of($job->circuit, $pour->at, $pour->open, $pour->openGates($job->circuit), $pour->noseLiftMm, $pour->headMm,
             volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
     }
 }

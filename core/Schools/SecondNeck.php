@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Misfit;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Values;
@@ -77,6 +80,14 @@ final class SecondNeck extends Poured
         }
 
         return $steps;
+    }
+
+    /** As the pour at the neck lets it stand, and the second one once something went in there. */
+    public function picture(JobState $job): Runs
+    {
+        $begun = $job->entriesOf("fill_through:{$this->port}", 'poured') !== [];
+
+        return self::standing($job, $this->pours($job->circuit, Plan::of($job)->choices)[$begun ? 1 : 0]);
     }
 
     public function needs(Circuit $circuit, Choices $choices): array

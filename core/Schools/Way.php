@@ -245,6 +245,6 @@ final readonly class Way implements School
         }
         $pour = $this->pours($job->circuit, Plan::of($job)->choices)[0];
 
-        return Filling::of($job->circuit, $pour->at, $pour->open, $job->circuit->usualGates(), $pour->noseLiftMm, $pour->headMm, volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
+        return Filling::of($job->circuit, $pour->at, $pour->open, $pour->openGates($job->circuit), $pour->noseLiftMm, $pour->headMm, volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
     }
 }

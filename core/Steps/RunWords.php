@@ -39,7 +39,9 @@ final class RunWords
     public static function danger(Situation $at, RunDanger $danger, bool $running): Verdict
     {
         [$title, $reason] = match ($danger->code) {
-            DangerCode::Sign => ['Shut off now', 'Steam, a lamp, oil pressure, a drip or rough running ends the run. Let it cool, then look.'],
+            DangerCode::Sign => ['Shut off now', "{$danger->sign()->label()} ends the run"
+                .($danger->hottestC !== null && $danger->hottestC >= $danger->limit->limit->degC() ? ", and {$at->degrees($danger->hottestC)} is past its limit" : '')
+                .'. Let it cool, then look.'],
             DangerCode::Limit => ['Shut off now', "{$at->degrees((float) $danger->hottestC)} has reached the limit of "
                 ."{$at->degrees($danger->limit->limit->degC())}: {$danger->limit->because->label()}. It boils at "
                 ."{$at->degrees($danger->limit->boiling->degC())}."],

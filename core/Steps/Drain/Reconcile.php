@@ -153,6 +153,8 @@ final class Reconcile extends StepKind
 
         return match ($kept->code) {
             RetainedCode::NoContent => Verdict::wait($kept->code(), 'Nothing to compare', 'The content found is not recorded, so nobody knows what stayed inside.'),
+            RetainedCode::NothingOut => Verdict::wait($kept->code(), 'Nothing came out', "Every point was left shut: all {$at->litres($kept->insideMl)} of the old stays inside. "
+                .'Say what came out another way, open a point, or accept it.'),
             RetainedCode::DidNotDrain => $this->didNotDrain($at, $kept, $inside),
             RetainedCode::MoreInside => Verdict::wait($kept->code(), 'More inside than predicted', "{$at->litres($kept->moreMl())} more than the "
                 .'model keeps, beyond the ± of the vessels. '.(

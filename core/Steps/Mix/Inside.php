@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Mixing\Mix;
 use Aqbel\Core\Observed\BatchMixed;
+use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Stores\Liquid;
@@ -19,12 +20,12 @@ final class Inside
     /** No circuit takes more of either than this, in its capacities. */
     private const MOST_CIRCUITS = 3.0;
 
-    /** Not where the hose draws from a bucket, nor with anything else in the bucket already. */
+    /** Not where the hose draws from a bucket, where it is only topped up, nor with anything else in the bucket already. */
     public static function isPossible(Situation $at, Mix $mix): bool
     {
         $plan = Plan::of($at);
 
-        return $plan->choices->stockFraction >= 1.0 && ! $plan->school->mixedOutside() && Bucket::batch($at->job)->ml <= 0.0
+        return $plan->choices->stockFraction >= 1.0 && $plan->choices->jobKind !== JobKind::Bleed && ! $plan->school->mixedOutside() && Bucket::batch($at->job)->ml <= 0.0
             && $mix->reachable() && $mix->stock()->mL() > 0.0;
     }
 

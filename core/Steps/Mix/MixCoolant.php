@@ -82,10 +82,12 @@ final class MixCoolant extends StepKind
             "{$facts->base->label()}{$family}, {$bucket->stock()}{$water}. Family from the manual; colour proves nothing.",
             OldCoolant::of($at->job)->goesBackIn() ? 'The clean old coolant goes back in first; the bucket is for the rest.' : null,
             $bucket->instruction(),
-            $mix->stockFraction < 1.0 ? null : (Plan::of($at)->school->mixedOutside()
-                ? 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.'
-                : "Or inside: all the {$bucket->stock()} first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water, both measured, "
-                    ."{$at->litres(Inside::waterAtHandMl($mix))} of it at hand. Needed when much water is retained; goes wrong when the second vessel is guessed."),
+            match (true) {
+                $mix->stockFraction >= 1.0 && Plan::of($at)->school->mixedOutside() => 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.',
+                ! Inside::isPossible($at, $mix) => null,
+                default => "Or inside: all the {$bucket->stock()} first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water, both measured, "
+                    ."{$at->litres(Inside::waterAtHandMl($mix))} of it at hand. Needed when much water is retained; goes wrong when the second vessel is guessed.",
+            },
             'What is left over gets a label at the end: strength, family, date.',
         ]));
     }
