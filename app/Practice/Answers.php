@@ -14,6 +14,7 @@ use Aqbel\Core\Judged\WasteSum;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
+use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
@@ -31,6 +32,9 @@ use Aqbel\Core\Steps\TopUp;
 final class Answers
 {
     private const DRIVEN_MIN = 14;
+
+    /** More than the target of a vacuum, as a pump goes on. */
+    private const MORE_INHG = 0.4;
 
     private const ANSWERS = [
         'found' => [['found', ['content' => 'low', 'missing' => '0.2 L'], 1]],
@@ -64,12 +68,6 @@ final class Answers
         ],
         'rinse_flow' => [['through', ['volume' => '30 L', 'runs' => 'clear'], 8]],
         'complaint' => [['answer', ['answer' => 'gone'], 1]],
-        'pull' => [['started', [], 2], ['reading', ['vacuum' => '21.5'], 1]],
-        'hold' => [
-            ['reading', ['vacuum' => '21.5'], 5],
-            ['reading', ['vacuum' => '21.5'], 10],
-            ['reading', ['vacuum' => '21.3'], 1],
-        ],
         'heat_cycle' => [['start', ['place' => 'extraction', 'neck' => 'sealed'], 14], [
             'reading',
             [
@@ -118,8 +116,14 @@ final class Answers
                 ['running', [], 2],
                 ['closed', ['torqued' => '1'], 1],
             ],
+            'pull' => [['started', [], 2], ['reading', ['vacuum' => self::drawnInHg($at)], 1]],
+            'hold' => [
+                ['reading', ['vacuum' => self::drawnInHg($at)], 5],
+                ['reading', ['vacuum' => self::drawnInHg($at)], 10],
+                ['reading', ['vacuum' => self::drawnInHg($at, -0.2)], 1],
+            ],
             'vacuum_fill' => [
-                ['poured', ['volume' => self::room($at, 0.45), 'vessel' => 'bucket', 'vacuum' => '16.5'], 3],
+                ['poured', ['volume' => self::room($at, 0.45), 'vessel' => 'bucket', 'vacuum' => self::drawnInHg($at, -5.0)], 3],
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket', 'vacuum' => '0'], 3],
             ],
             'fill_level' => [
@@ -157,6 +161,15 @@ final class Answers
             'drive' => [['driven', ['minutes' => (string) self::DRIVEN_MIN, 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
             default => self::ANSWERS[$at->step->kind] ?? [],
         };
+    }
+
+    /** A little more than is to be reached at this height, or so much less. */
+    private static function drawnInHg(Situation $at, float $by = 0.0): string
+    {
+        $pulls = $at->job->stepsOf('pull');
+        $target = Unit::InchOfMercury->fromBase((float) ($pulls[0] ?? $at->step)->params->number('target_kpa'));
+
+        return (string) round($target + self::MORE_INHG + $by, 1);
     }
 
     /** @return list<Answer> every line with its time */

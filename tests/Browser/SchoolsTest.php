@@ -111,7 +111,7 @@ final class SchoolsTest extends BrowserTestCase
         $this->see('Put it back now', '.verdict');
         $this->assertAccessible();
         $this->record('closed', ['clamp' => true]);
-        $this->see('Full, and back on', '.verdict');
+        $this->see('Full by the sums', '.verdict');
         $this->finish();
         $this->seeStep('Pressure test, cold');
     }

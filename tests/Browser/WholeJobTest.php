@@ -236,7 +236,7 @@ final class WholeJobTest extends BrowserTestCase
             $this->record('at_mark', ['left' => '0.1']);
             $this->finish();
             $this->seeStep('Heat cycle 1');
-            $this->see('the fan cannot be the proof', '.why');
+            $this->see('just above fan-on', '.why');
             $this->record('start', ['place' => 'outdoors', 'neck' => 'funnel']);
             $this->pass(900);
             $this->record(
