@@ -12,6 +12,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\DrainsInTurn;
 use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Plan\LikelyRuns;
@@ -211,24 +212,29 @@ final readonly class Projection
     {
         // What was air at the top before the first drain came out of none of them.
         $above = max(0.0, $state->circuit->capacityMl() - $state->ledgerBefore(Stage::Drain)->contentMl);
-        $measured = [];
+        [$open, $measured] = [[], []];
         foreach ($state->stepsThat(Does::Drains) as $step) {
             $ran = $state->observed($step->id, DrainRan::class);
-            if ($ran !== []) {
+            if ($ran === []) {
+                continue;
+            }
+            $open[] = $step->params->text('port');
+            // One whose share stands in the figure of another has let out what it could.
+            if (! DrainsInTurn::isInAnothers($state, $step)) {
                 $measured[$step->params->text('port')] = self::READING_SHARE * DrainRan::sumMl($ran) + self::VESSEL_ML + $above;
                 $above = 0.0;
             }
         }
         $plan = Plan::of($state);
 
-        if ($measured === []) {
+        if ($open === []) {
             return $plan->predicted->fullRuns;
         }
         $gates = $state->circuit->usualGates();
 
         return Drainage::of(
             $state->circuit,
-            array_keys($measured),
+            $open,
             $gates,
             $plan->choices->noseLiftMm,
             measured: $measured,

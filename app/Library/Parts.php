@@ -11,6 +11,7 @@ use Aqbel\Core\Circuit\Passage;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Drainage;
+use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Support\Facades\Cache;
@@ -77,8 +78,10 @@ final readonly class Parts
         $out = DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
             ->where('circuits.key', $this->model->key)->where('journal_lines.step', "drain:{$port->id}")->where('form', 'out')->orderByDesc('journal_lines.id')->first(['journal_lines.job_id', 'values', 'at']);
         $values = $out === null ? [] : (array) json_decode((string) $out->values, true);
+        // Nothing of its own: its share stands in the figure of another.
+        $hasFigure = is_numeric($values['volume'] ?? null) && ($values[DrainRan::TOGETHER] ?? '') !== DrainRan::IN_ANOTHERS;
 
-        return $out === null || ! is_numeric($values['volume'] ?? null) ? ''
+        return $out === null || ! $hasFigure ? ''
             : $this->units->format((float) $values['volume'], Dimension::Volume).' came out there in '.Job::numbered((int) $out->job_id).', '.date('Y-m-d', (int) $out->at);
     }
 }

@@ -63,15 +63,7 @@ final class NeckHeat
     {
         $ran = $at->job->running()->last();
 
-        return $ran !== null && self::wasSealed($at) && ! self::wasCold($at, $ran, PHP_INT_MAX) && ! self::hadStood($at, $at->now);
-    }
-
-    /** Whether it had stood long enough by the clock, whatever anybody read. */
-    public static function hadStood(Situation $at, int $moment): bool
-    {
-        $ran = $at->job->running()->last();
-
-        return $ran !== null && $moment - $ran >= self::restedS($at);
+        return $ran !== null && self::wasSealed($at) && ! self::wasCold($at, $ran, PHP_INT_MAX);
     }
 
     /** Whether it was read cold, felt cool, or had stood long enough, standing, between two moments. */

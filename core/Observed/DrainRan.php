@@ -21,12 +21,12 @@ final readonly class DrainRan extends Report
     private const FLOW = 'flow';
 
     /** Whether it ran at the same time as others: then they are judged by their sum. */
-    private const TOGETHER = 'together';
+    public const TOGETHER = 'together';
 
     private const WITH_OTHERS = 'with';
 
     /** Into one vessel with others: what it gave is in the figure of one that was read before. */
-    private const IN_ANOTHERS = 'in_anothers';
+    public const IN_ANOTHERS = 'in_anothers';
 
     private const RAN = [
         '' => 'by itself', self::WITH_OTHERS => 'with the others: what they gave together counts',
@@ -53,7 +53,8 @@ final readonly class DrainRan extends Report
             $read,
             Flowed::tryFrom($line->text(self::FLOW)) ?? Flowed::Ran,
             in_array($line->text(self::TOGETHER), [self::WITH_OTHERS, self::IN_ANOTHERS], true),
-            $line->text(self::TOGETHER) === self::IN_ANOTHERS,
+            // With a figure of its own it is in nobody else’s.
+            $line->text(self::TOGETHER) === self::IN_ANOTHERS && $read->ml <= 0.0,
             $line->ticked(self::SHUT),
         );
     }

@@ -17,6 +17,7 @@ use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Judged\Unproven;
 use Aqbel\Core\Judged\WarmedUp;
 use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Observed\CoolToTheHand;
 use Aqbel\Core\Observed\LastRun;
 use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Observed\NeckOpened;
@@ -52,7 +53,7 @@ final class ColdLevel extends StepKind
 
     public function observes(): array
     {
-        return [NeckOpened::class, CoolantRead::class, ToppedUp::class, LevelSeen::class, LastRun::class];
+        return [NeckOpened::class, CoolToTheHand::class, CoolantRead::class, ToppedUp::class, LevelSeen::class, LastRun::class];
     }
 
     public function title(Situation $at): string
@@ -92,9 +93,9 @@ final class ColdLevel extends StepKind
         $goesOn = in_array($level?->code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true);
         $offered = self::isOpen($at)
             ? [$this->toppedForm($at), LevelSeen::asked()->aside(), $goesOn ? LastRun::asked(self::needsWhy($at, $level)) : null]
-            : [$this->toppedForm($at), NeckOpened::asked()->aside()];
+            : [$this->toppedForm($at), NeckHeat::wasColdUnread($at, $at->now) ? null : CoolToTheHand::asked(), NeckOpened::asked()->aside()];
 
-        return Form::offering($offered, [NeckOpened::asked(), $this->toppedForm($at, true), LevelSeen::asked(), LastRun::asked()]);
+        return Form::offering($offered, [NeckOpened::asked(), CoolToTheHand::asked(), $this->toppedForm($at, true), LevelSeen::asked(), LastRun::asked()]);
     }
 
     /** Read and opened in the same go as the cool-down before it. */
@@ -105,6 +106,9 @@ final class ColdLevel extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
+        if ($form === CoolToTheHand::form()) {
+            ByHand::admit($at);
+        }
         $coolant = $values->number(CoolantRead::COOLANT);
         if ($coolant !== null) {
             Opening::admit($at, CoolantRead::COOLANT, $coolant);
@@ -125,7 +129,7 @@ final class ColdLevel extends StepKind
     public function obstacles(Situation $at): array
     {
         $notOpened = NeckHeat::wasSealed($at)
-            ? Obstacle::never('not_opened_cold', 'Read the temperature and open the neck cold; without a thermometer once it has stood '.round(NeckHeat::restedS($at) / 3600.0, 1).' h.')
+            ? Obstacle::never('not_opened_cold', 'Read the temperature and open the neck cold; or say that it is cool to the hand.')
             : Obstacle::missing('not_opened', 'Read the temperature at the neck.');
 
         return array_values(array_filter([
@@ -273,7 +277,6 @@ final class ColdLevel extends StepKind
             match (true) {
                 $asksAll => CoolantRead::field()->usuallySaid(),
                 self::isOpen($at) || NeckHeat::wasColdUnread($at, $at->now) => null,
-                NeckHeat::hadStood($at, $at->now) => CoolantRead::field(knownC: NeckHeat::readJustNow($at))->usuallySaid(),
                 default => CoolantRead::field(knownC: NeckHeat::readJustNow($at)),
             },
             $volume->usuallySaid(),
@@ -285,7 +288,7 @@ final class ColdLevel extends StepKind
 
     private static function isOpen(Situation $at): bool
     {
-        $cold = array_filter($at->observed(ToppedUp::class), fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()) || NeckHeat::hadStood($at, $topUp->at()));
+        $cold = array_filter($at->observed(ToppedUp::class), fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()));
 
         return $at->observed(CoolantRead::class) !== [] || $cold !== [];
     }

@@ -161,7 +161,7 @@ final class CoolDownWait extends StepKind
             self::admitAsCoolAsTold($at, (float) $values->number(CoolantRead::COOLANT));
         }
         if ($form === CoolToTheHand::form()) {
-            self::admitByHand($at, $ran);
+            ByHand::admit($at);
         }
         if ($form !== Rested::form()) {
             return;
@@ -189,24 +189,6 @@ final class CoolDownWait extends StepKind
         $minutes = max(0.0, ($at->now - $last->at()) / 60.0);
         if ($celsius < $read - self::FASTEST_K * (1.0 + $minutes)) {
             throw new InvalidField(CoolantRead::COOLANT, "{$at->degrees($read)} was read ".round($minutes).' min ago, and nothing cools so fast. Read it once more.');
-        }
-    }
-
-    /** @throws InvalidField before it can be told by hand, or where a reading says otherwise */
-    private static function admitByHand(Situation $at, ?int $ran): void
-    {
-        $wait = NeckHeat::byHandS($at);
-        $left = $ran === null ? 0 : (int) ceil(($ran + $wait - $at->now) / 60);
-        $read = NeckHeat::readJustNow($at);
-        if (WhyStopped::runBefore($at) !== null) {
-            throw new InvalidField('finish', 'That run had to be stopped: after it the temperature is read, not felt.');
-        }
-        if ($left > 0) {
-            $minutes = (int) round($wait / 60.0);
-            throw new InvalidField('finish', "A hand tells it from {$minutes} min after an engine of this size is off: another {$left} min. Or read the temperature.");
-        }
-        if ($read !== null && ! NeckHeat::mayBeOpened($at, $read)) {
-            throw new InvalidField('finish', "{$at->degrees($read)} was read a little while ago. Wait, and read it again.");
         }
     }
 

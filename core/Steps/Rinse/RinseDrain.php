@@ -10,7 +10,9 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Judged\OldCoolant;
 use Aqbel\Core\Judged\RinseNeeded;
+use Aqbel\Core\Observed\CoolantLook;
 use Aqbel\Core\Observed\RinseDecided;
 use Aqbel\Core\Observed\RinseWaterIn;
 use Aqbel\Core\Observed\RinseWaterOut;
@@ -185,11 +187,12 @@ final class RinseDrain extends StepKind
         return $rest !== [] || $isDone ? $rest : [RinsePart::isRun($at->step) ? RinsePart::WATER : RinsePart::ONCE];
     }
 
-    /** Nothing of the old coolant has to go, and it is only its colour that is seen: no cleaner, no film. */
+    /** What came out was looked at and clean, nothing of it has to go, and it is only its colour that is seen: no cleaner, no film. */
     private static function colourMayStay(Situation $at): bool
     {
         $cleaned = array_filter($at->job->observedAnywhere(RinseDecided::class), fn (RinseDecided $decided) => $decided->withCleaner) !== [];
 
-        return $at->latest(RinseWaterOut::class)?->runs === Runs::Coloured && ! $cleaned && RinseNeeded::target($at) === null;
+        return $at->latest(RinseWaterOut::class)?->runs === Runs::Coloured && ! $cleaned
+            && OldCoolant::of($at->job)->seen() === CoolantLook::CLEAN && RinseNeeded::target($at) === null;
     }
 }
