@@ -45,10 +45,9 @@ final readonly class Planner
             return $this->nearest($on);
         }
         $school = $this->asked($circuit, $choices);
+        $misfit = $this->whyNot($school, $on);
 
-        $misfit = $this->misfit($school, $on);
-
-        return $this->may($misfit, $on) ? $this->by($school, $on) : throw new InvalidField('school', $misfit->remedy ?? '');
+        return $misfit === null ? $this->by($school, $on) : throw new InvalidField('school', $misfit->remedy);
     }
 
     /** @throws InvalidField */
@@ -69,7 +68,7 @@ final readonly class Planner
     public function nearest(Groundwork $on): Plan
     {
         $chosen = $this->schools->of($on->choices->school);
-        if ($chosen->id() === $on->choices->school && $chosen->runs() && $this->may($this->misfit($chosen, $on), $on)) {
+        if ($chosen->id() === $on->choices->school && $chosen->runs() && $this->whyNot($chosen, $on) === null) {
             return $this->by($chosen, $on);
         }
 
@@ -102,12 +101,13 @@ final readonly class Planner
         return $dry;
     }
 
-    /** Whether it may be planned: it fits, or it leaves a jacket dry where every way does. */
-    private function may(?Misfit $misfit, Groundwork $on): bool
+    /** Why it may not be planned; null where it fits, or leaves a jacket dry where every way does. */
+    public function whyNot(School $school, Groundwork $on): ?Misfit
     {
+        $misfit = $this->misfit($school, $on);
         $first = $misfit?->code === Misfit::DRY ? $this->fitting($on)[0] ?? null : null;
 
-        return $misfit === null || ($first !== null && $this->misfit($first, $on) !== null);
+        return $first !== null && $this->misfit($first, $on) !== null ? null : $misfit;
     }
 
     private static function predicted(School $school, Groundwork $on): PredictedFill

@@ -17,6 +17,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\RestKept;
 use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\OnTheWay;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
@@ -55,9 +56,10 @@ final readonly class Replanning
     public function schools(JobState $job): array
     {
         $now = Plan::of($job)->school;
+        $on = $this->groundwork($job);
         $fits = [$now->id() => $now->label()];
         foreach ($this->planner->schools->for($job->circuit) as $school) {
-            if ($school->runs() && $this->whyNot($job, $school) === null) {
+            if ($school->runs() && $this->whyNot($job, $school, $on) === null) {
                 $fits += [$school->id() => $school->label()];
             }
         }
@@ -206,15 +208,20 @@ final readonly class Replanning
     private function school(JobState $job, string $id): School
     {
         $school = $this->planner->schools->of($id);
-        $why = $school->id() === $id ? $this->whyNot($job, $school) : 'There is no such school. Choose one of those listed.';
+        $why = $school->id() === $id ? $this->whyNot($job, $school, $this->groundwork($job)) : 'There is no such school. Choose one of those listed.';
 
         return $why === null || $id === Plan::of($job)->school->id() ? $school : throw new InvalidField(Replan::SCHOOL, $why);
     }
 
-    /** Why a school cannot be gone on with, in a sentence; null where it can. */
-    private function whyNot(JobState $job, School $school): ?string
+    private function groundwork(JobState $job): Groundwork
     {
-        $misfit = $school->whyNot($job->circuit, Plan::of($job)->choices);
+        return $this->planner->groundwork($job->circuit, Plan::of($job)->choices);
+    }
+
+    /** Why a school cannot be gone on with, in a sentence; null where it can. What is poured already wets what a way alone leaves dry. */
+    private function whyNot(JobState $job, School $school, Groundwork $on): ?string
+    {
+        $misfit = self::isPoured($job) ? $school->whyNot($job->circuit, $on->choices) : $this->planner->whyNot($school, $on);
         if ($misfit !== null) {
             return $misfit->remedy;
         }

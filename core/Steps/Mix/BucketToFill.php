@@ -10,6 +10,7 @@ use Aqbel\Core\Judged\MixComesTo;
 use Aqbel\Core\Mixing\Mix;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Vessel;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Table;
@@ -37,13 +38,18 @@ final readonly class BucketToFill
     /** Lots of the same size it is mixed in; the vessel holds one. */
     private int $lots;
 
+    /** Whether the vessel is a measure that is filled and emptied into a larger one, again and again. */
+    private bool $scooped;
+
     public function __construct(private Situation $at)
     {
         $this->mix = MixComesTo::wanted($at->job);
         $batch = Bucket::batch($at->job);
         $this->vessel = Plan::of($at)->rules()->vessels->forBatch($this->inAllMl());
         $this->thereMl = $batch->ml;
-        $this->lots = max(1, (int) ceil(($this->inAllMl() - $this->thereMl) / $this->vessel->holdsMl()));
+        $loads = max(1, (int) ceil(($this->inAllMl() - $this->thereMl) / $this->vessel->holdsMl()));
+        $this->scooped = $loads > 1 && $this->vessel->use !== VesselUse::Mix;
+        $this->lots = $this->scooped ? 1 : $loads;
         [$this->stockMl, $this->waterMl] = $batch->missing($this->mix, $this->inAllMl(), $this->lots * $this->vessel->graduationMl);
         $this->premix = Plan::of($at)->choices->stockFraction < 1.0;
     }
@@ -76,10 +82,13 @@ final readonly class BucketToFill
         $spare = round(100.0 * (Shopping::SPARE - 1.0));
         $much = $this->inAllMl() <= self::LEAST_ML ? 'A litre is enough for topping up.' : "That is {$spare} % more than the circuit takes.";
 
-        return $this->isReady()
-            ? "The premix is ready as it is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed."
-            : "Level bench, everything clean. {$this->vessel->name}{$this->often()}: {$this->stock()} to the {$this->stockMark()} mark, then water to the "
-                ."{$this->waterMark()} mark. {$much} Stir.";
+        return match (true) {
+            $this->isReady() => "The premix is ready as it is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed.",
+            $this->scooped => "Level bench, everything clean. Into a clean bucket, load by load with {$this->measure()}: "
+                ."{$this->at->litres($this->stockMl)} {$this->stock()}, then {$this->at->litres($this->waterMl)} water. {$much} Stir.",
+            default => "Level bench, everything clean. {$this->vessel->name}{$this->often()}: {$this->stock()} to the {$this->stockMark()} mark, then water to the "
+                ."{$this->waterMark()} mark. {$much} Stir.",
+        };
     }
 
     /** @return list<Table> the order of pouring; none where nothing goes in any more */
@@ -87,8 +96,8 @@ final readonly class BucketToFill
     {
         $rows = array_values(array_filter([
             $backMl > 0.0 ? ['Old coolant, clean', $this->at->litres($backMl), 'first'] : null,
-            $this->stockMl > 0.0 ? [$this->label(), $this->at->litres($this->stockMl), $this->isReady() ? 'as it is' : "to the {$this->stockMark()} mark{$this->often()}"] : null,
-            $this->waterMl > 0.0 ? ['Water', $this->at->litres($this->waterMl), "up to the {$this->waterMark()} mark{$this->often()}"] : null,
+            $this->stockMl > 0.0 ? [$this->label(), $this->at->litres($this->stockMl), $this->isReady() ? 'as it is' : $this->upTo("to the {$this->stockMark()} mark")] : null,
+            $this->waterMl > 0.0 ? ['Water', $this->at->litres($this->waterMl), $this->upTo("up to the {$this->waterMark()} mark")] : null,
         ]));
 
         return $rows === []
@@ -105,6 +114,16 @@ final readonly class BucketToFill
         ]);
 
         return $add === [] ? '' : ' Add '.Listed::of($add).' to the bucket.';
+    }
+
+    private function upTo(string $mark): string
+    {
+        return $this->scooped ? 'measured, load by load' : $mark.$this->often();
+    }
+
+    private function measure(): string
+    {
+        return 'the '.lcfirst($this->vessel->name);
     }
 
     /** Where one vessel does not hold it all. */

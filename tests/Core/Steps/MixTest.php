@@ -204,6 +204,15 @@ final class MixTest extends TestCase
         }
     }
 
+    public function test_no_jug_is_filled_to_a_mark_above_its_rim(): void
+    {
+        $job = JobOnPaper::on('yard-tractor')->write('found', 'found', ['content' => 'full'])
+            ->write('drain:block_plug', 'out', ['volume' => 2250.0, 'vessel' => 'jug', 'flow' => 'ran']);
+        $told = implode(' ', JobOnPaper::kind('mix')->instructions($job->at('mix')));
+        self::assertStringContainsString('load by load with the measuring jug', $told);
+        self::assertDoesNotMatchRegularExpression('/to the [\d.]+ L mark/', $told, 'a jug of 0.1 L marks holds two litres');
+    }
+
     public function test_what_is_added_to_a_wrong_batch_puts_it_right(): void
     {
         mt_srand(6);
