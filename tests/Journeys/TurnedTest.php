@@ -24,11 +24,12 @@ final class TurnedTest extends TestCase
     #[DataProvider('circuits')]
     public function test_it_comes_to_its_signature(string $circuit): void
     {
-        $schools = array_column(array_filter($this->plan($circuit, 'gravity')['schools'], fn (array $s) => $s['fits'] && $s['runs']), 'school');
+        $schools = array_column(array_filter(self::schools($circuit), fn (array $s) => $s['fits'] && $s['runs']), 'school');
         [$turned, $place] = [0, 0];
         foreach ($schools as $i => $from) {
             $to = $schools[($i + 1) % count($schools)];
-            $steps = array_column($this->plan($circuit, $from)['sequence'], 'step');
+            $planned = new Journey(['about' => $from, 'circuit' => $circuit, 'choices' => ['school' => $from, 'elevation_m' => 1420], 'lines' => []]);
+            $steps = array_keys($planned->state()->steps);
             $steps = array_slice($steps, (int) array_search('mix', $steps, true));
             $turned += $this->turned($circuit, $from, $to, $steps[$place % count($steps)]) ? 1 : 0;
             $place += self::FURTHER;
@@ -57,11 +58,11 @@ final class TurnedTest extends TestCase
         return true;
     }
 
-    /** @return array<string, mixed> */
-    private function plan(string $circuit, string $school): array
+    /** @return list<array<string, mixed>> */
+    private static function schools(string $circuit): array
     {
         return TopicList::answer('plan', (string) json_encode([
-            'circuit' => Demo::document($circuit), 'choices' => ['school' => $school, 'elevation_m' => 1420],
-        ]));
+            'circuit' => Demo::document($circuit), 'choices' => ['school' => 'gravity', 'elevation_m' => 1420],
+        ]))['schools'];
     }
 }
