@@ -167,15 +167,34 @@ final readonly class Circuit
         return array_values(array_map(fn (Gate $gate) => $gate->id, $beside));
     }
 
-    /** @return list<Part> in the order of their first passages; worked out once */
-    public function parts(): array
+    /**
+     * Something costly that follows from the circuit alone, worked out once for it, however many ask.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $work
+     * @return T
+     */
+    public function once(string $name, \Closure $work): mixed
     {
+        /** @var ?\WeakMap<self, \ArrayObject<string, mixed>> $known */
         static $known = null;
         $known ??= new \WeakMap;
-        /** @var list<Part> $parts */
-        $parts = $known[$this] ??= $this->madeOf();
+        /** @var \ArrayObject<string, mixed> $mine */
+        $mine = $known[$this] ??= new \ArrayObject;
+        if (! $mine->offsetExists($name)) {
+            $mine[$name] = $work();
+        }
+        /** @var T $worked */
+        $worked = $mine[$name];
 
-        return $parts;
+        return $worked;
+    }
+
+    /** @return list<Part> in the order of their first passages */
+    public function parts(): array
+    {
+        return $this->once(__METHOD__, fn () => $this->madeOf());
     }
 
     /** @return list<Part> */

@@ -37,6 +37,16 @@ final readonly class Drainage
     }
 
     /**
+     * Of a full circuit by these ports, heater valve open, air let in by the fill port alone: what a plan and the bay go by.
+     *
+     * @param  list<string>  $open  drain ports in the order they are opened
+     */
+    public static function usual(Circuit $circuit, array $open, float $noseLiftMm): self
+    {
+        return $circuit->once(implode(' ', [__METHOD__, $noseLiftMm, ...$open]), fn () => self::of($circuit, $open, $circuit->usualGates(), $noseLiftMm));
+    }
+
+    /**
      * @param  list<string>  $open  drain ports in the order they are opened
      * @param  list<string>  $openGates
      * @param  list<string>  $airOpen  ports that let air in besides the fill port

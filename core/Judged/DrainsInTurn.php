@@ -197,12 +197,7 @@ final class DrainsInTurn
     {
         $ports = array_map(fn (Step $step) => $step->params->text('port'), array_values($drains));
 
-        return $job->once(self::class.' '.implode(',', $ports), fn () => Drainage::of(
-            $job->circuit,
-            $ports,
-            $job->circuit->usualGates(),
-            Plan::of($job)->choices->noseLiftMm,
-        ));
+        return Drainage::usual($job->circuit, $ports, Plan::of($job)->choices->noseLiftMm);
     }
 
     /** @return list<CameOut> another way, before and while it was drained, in the order it was told */

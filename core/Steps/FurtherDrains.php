@@ -83,12 +83,7 @@ final class FurtherDrains
             }
         }
         $lift = Plan::of($at)->choices->noseLiftMm;
-        $drained = fn (string ...$ports): float => Drainage::of(
-            $circuit,
-            array_values($ports),
-            $circuit->usualGates(),
-            $lift,
-        )->drainedMl;
+        $drained = fn (string ...$ports): float => Drainage::usual($circuit, array_values($ports), $lift)->drainedMl;
         $empties = array_map(fn (PartVolume $v) => $v->part->id, $further->letsOut->byPart($circuit));
 
         return new Step("drain:{$further->port}", 'drain', Stage::Drain, new Values([

@@ -51,6 +51,9 @@ final class HoldFit
 
     private const MOVED = 0.08;
 
+    /** Holds of which the weighing is remembered: those of the jobs in hand. */
+    private const REMEMBERED = 32;
+
     private const TABLE_STEPS = 50;
 
     private const TABLE_HALF = 3.0;
@@ -79,10 +82,29 @@ final class HoldFit
     public readonly bool $explained;
 
     /**
+     * Of these readings, weighed once however often a job is judged by them.
+     *
      * @param  non-empty-list<float>  $seconds  since the first reading
      * @param  non-empty-list<float>  $falls  of the needle since the first reading, in divisions
      */
-    public function __construct(array $seconds, array $falls)
+    public static function of(array $seconds, array $falls): self
+    {
+        /** @var array<string, self> $known */
+        static $known = [];
+        $readings = serialize([$seconds, $falls]);
+        if (! isset($known[$readings])) {
+            $known = array_slice($known, 1 - self::REMEMBERED, null, true);
+            $known[$readings] = new self($seconds, $falls);
+        }
+
+        return $known[$readings];
+    }
+
+    /**
+     * @param  non-empty-list<float>  $seconds
+     * @param  non-empty-list<float>  $falls
+     */
+    private function __construct(array $seconds, array $falls)
     {
         $span = max(1.0, $seconds[count($seconds) - 1]);
         $most = max(3.0, 1.6 * max(array_map(abs(...), $falls)));

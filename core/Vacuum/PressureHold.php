@@ -81,7 +81,7 @@ final readonly class PressureHold
                 / $resolution->kPa(),
             $readings,
         );
-        $fit = new HoldFit(array_map(fn (PressureReading $r) => $r->second - $first->second, $readings), $falls);
+        $fit = HoldFit::of(array_map(fn (PressureReading $r) => $r->second - $first->second, $readings), $falls);
         $perDivision = $resolution->kPa() * ($gasMl / $inside + self::HOSES_ML_PER_KPA) / max(1.0, $seconds) * 60.0;
         $this->lossMlPerMinute = $fit->leakDivisions * $perDivision;
         $this->boundMlPerMinute = $fit->boundDivisions * $perDivision;

@@ -185,7 +185,7 @@ final readonly class VacuumHold
         $falls = $this->falls();
         assert($seconds !== [] && $falls !== []);
 
-        return new HoldFit($seconds, $falls);
+        return HoldFit::of($seconds, $falls);
     }
 
     /** @return array{HoldVerdict, string} */

@@ -48,7 +48,7 @@ final class CombinedWaysTest extends TestCase
             if (! Plan::of($journey->state())->fill->wetsTheJackets($journey->state()->circuit)) {
                 continue;
             }
-            $journey->play(fn () => null, fn () => null);
+            $journey->play();
             self::assertTrue($journey->state()->isSigned(), json_encode($choices)."\n".($journey->state()->stepInHand()->id ?? ''));
             if (++$played === self::ON_EACH) {
                 break;

@@ -38,7 +38,7 @@ final class EveryCircuitTest extends TestCase
                     'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
                 ]);
                 self::assertMinutes($school, $journey->state());
-                $journey->play(fn () => null, fn () => null);
+                $journey->play();
                 self::assertNull($journey->answer()['next'], "{$circuit}, {$school['school']}, {$units}");
                 $contents[] = $journey->answer()['ledger']['content_ml'];
             }

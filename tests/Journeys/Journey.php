@@ -8,6 +8,7 @@ use App\Calc\Input;
 use App\Calc\Topics\JobTopic;
 use App\Practice\Answers;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Schools\SchoolCatalogue;
@@ -34,6 +35,9 @@ use Tests\Demo;
 final class Journey
 {
     private const OVER_NIGHT_S = 10 * 3600;
+
+    /** @var array<string, Plan> by what is asked for: many journeys begin alike */
+    private static array $planned = [];
 
     private Script $script;
 
@@ -62,9 +66,9 @@ final class Journey
         $circuit = isset($this->document['routine'])
             ? Demo::withRoutine($this->document['circuit'], $this->document['routine'])
             : Demo::circuit($this->document['circuit']);
-        $choices = (new Input($this->document))->choices($circuit);
         $planner = new Planner($this->kinds, SchoolCatalogue::standard());
-        $plan = $planner->plan($circuit, $choices);
+        $asked = serialize(array_intersect_key($this->document, array_flip(['circuit', 'routine', 'choices'])));
+        $plan = self::$planned[$asked] ??= $planner->plan($circuit, (new Input($this->document))->choices($circuit));
         $this->script = new Script(new JobState($circuit, $plan, $this->kinds), $this->kinds, new Replanning($this->kinds, $planner));
     }
 
@@ -76,16 +80,17 @@ final class Journey
     /**
      * Plays it to the end.
      *
-     * @param  \Closure(array<string, mixed> $expected, array<string, mixed> $answer, int $line): void  $check
-     * @param  \Closure(?string $field, ?Refusal $refusal, int $line): void  $refused
+     * @param  ?\Closure(array<string, mixed> $expected, array<string, mixed> $answer, int $line): void  $check
+     * @param  ?\Closure(?string $field, ?Refusal $refusal, int $line): void  $refused
      */
-    public function play(\Closure $check, \Closure $refused): void
+    public function play(?\Closure $check = null, ?\Closure $refused = null): void
     {
         foreach ($this->document['lines'] as $i => $line) {
             match (true) {
-                isset($line['expect']) => $check($line['expect'], $this->answer(), $i),
+                isset($line['expect']) => $check === null ? null : $check($line['expect'], $this->answer(), $i),
                 isset($line['until']) => $this->until($line['until'], $line['or'] ?? null),
                 isset($line['do']) => $this->do($line['do']),
+                $refused === null => $this->write($line),
                 default => $refused($line['refused'] ?? null, $this->write($line), $i),
             };
         }

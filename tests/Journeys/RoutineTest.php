@@ -87,7 +87,7 @@ final class RoutineTest extends TestCase
             self::assertSame(1, count(array_keys($kinds, 'fill_level', true)), $said);
             self::assertLessThan($runs[0], array_search('fill_level', $kinds, true), $said);
             self::assertContains('cool_down', array_slice($kinds, $runs[count($runs) - 1]), $said);
-            $journey->play(fn () => null, fn () => null);
+            $journey->play();
             self::assertTrue($journey->state()->isSigned(), "{$said}\n".($journey->state()->stepInHand()->id ?? ''));
         }
     }

@@ -25,7 +25,7 @@ final class AfterTest extends TestCase
     public function test_one_line_more_is_the_same_as_all_of_them_again(string $name): void
     {
         $journey = Journey::read(dirname(__DIR__, 2)."/Journeys/jobs/{$name}.json");
-        $journey->play(fn () => null, fn () => null);
+        $journey->play();
         $whole = $journey->state();
         $lines = $whole->journal->lines;
         self::assertNotSame([], $lines);

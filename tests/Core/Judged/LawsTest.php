@@ -57,7 +57,7 @@ final class LawsTest extends TestCase
     public function test_all_five_hold_wherever_a_job_stands(string $file): void
     {
         $journey = Journey::read($file);
-        $journey->play(fn () => null, fn () => null);
+        $journey->play();
         $whole = $journey->state();
         $this->addToAssertionCount(1);
         foreach ($this->moments($whole) as [$state, $step]) {

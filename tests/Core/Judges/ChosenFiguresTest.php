@@ -108,7 +108,7 @@ final class ChosenFiguresTest extends TestCase
     #[DataProvider('holds')]
     public function test_a_falling_needle(array $falls, array $seconds, array $expected): void
     {
-        $fit = new HoldFit(array_map(floatval(...), $seconds), array_map(floatval(...), $falls));
+        $fit = HoldFit::of(array_map(floatval(...), $seconds), array_map(floatval(...), $falls));
         self::assertEqualsWithDelta($expected, [
             $fit->leak, $fit->settling, $fit->moved, $fit->leakDivisions, $fit->settlingDivisions, $fit->tauSeconds, $fit->boundDivisions,
         ], 1.0e-4);

@@ -62,7 +62,7 @@ final class CombinationsTest extends TestCase
         foreach (Combinations::of(Demo::planner(), self::on($key, Tool::cases())) as $one) {
             $choices = ['fill' => $one->way->fill->value, 'warm_up' => $one->way->warmedBy->value, 'aids' => array_map(fn (Aid $aid) => $aid->value, $one->way->aids), 'end' => $one->way->until->value, 'elevation_m' => 1420];
             $journey = new Journey(['about' => 'a way put together', 'circuit' => $key, 'choices' => $choices, 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
-            $journey->play(fn () => null, fn () => null);
+            $journey->play();
             self::assertTrue($journey->state()->isSigned(), json_encode($choices)."\n".($journey->state()->stepInHand()->id ?? ''));
             self::assertCount(1, array_filter($journey->state()->steps, fn ($step) => $step->kind === 'heat_cycle'), 'no longer than its evidence asks');
             $played++;

@@ -124,7 +124,7 @@ final class DaysAfterTest extends TestCase
     {
         if (self::$signed === null) {
             $journey = new Journey(['about' => 'an ordinary job', 'circuit' => 'taxi-engine', 'choices' => ['school' => 'gravity', 'drains' => ['radiator_cock']], 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
-            $journey->play(fn () => null, fn () => null);
+            $journey->play();
             self::$signed = $journey->state();
         }
 
