@@ -98,7 +98,7 @@ final readonly class Besides
 
         return new CombinedRow(
             $way->by->label().', '.lcfirst($way->warmedBy->label()), implode('; ', [...$brings, ...$one->runs->likely > 1 ? ["likely {$one->runs->likely} runs"] : []]),
-            ($one->fill->estimate ? '~' : '').$this->range($one->fill->airLowMl(), $one->fill->airHighMl()), Hours::of($minutes->hands), Hours::of($minutes->total()),
+            ($one->fill->estimate ? 'about ' : '').$this->range($one->fill->airLowMl(), $one->fill->airHighMl()), Hours::of($minutes->hands), Hours::of($minutes->total()),
             $way->by->id(), $way->warmedBy->value, array_map(fn (Aid $aid) => $aid->value, $way->aids), $way->until->value, $way->id() === $this->plan->school->id(),
         );
     }
@@ -181,7 +181,7 @@ final readonly class Besides
     {
         return new SchoolRow(
             $row->school->label(), $row->runs->likely > 1 ? "likely {$row->runs->likely} runs" : '',
-            ($row->fill->estimate ? '~' : '').$this->range($row->fill->airLowMl(), $row->fill->airHighMl()),
+            ($row->fill->estimate ? 'about ' : '').$this->range($row->fill->airLowMl(), $row->fill->airHighMl()),
             Hours::of($row->likelyMinutes()->hands), Hours::of($row->likelyMinutes()->total()), $row === $this->comparison->recommended,
             $row->school->id(), $row->school->runs(), $row->school->id() === $this->plan->school->id(),
         );

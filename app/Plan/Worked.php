@@ -50,7 +50,7 @@ final readonly class Worked
         private StepCatalogue $kinds,
     ) {
         $by = [$vehicle->circuit_id, ChoicesCodec::write($choices), $stores, $before->watch ?? [], $units];
-        $this->key = sha1(serialize($by));
+        $this->key = sha1(serialize([config('aqbel.version'), ...$by])); // markup of one version is not shown by the next
     }
 
     /** The numbers, what they depend on, the picture and the sequence, as markup. */

@@ -19,4 +19,9 @@ final readonly class RailStage
         public array $steps,
     ) {
     }
+
+    public function isDone(): bool
+    {
+        return $this->done === $this->all;
+    }
 }

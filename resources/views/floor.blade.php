@@ -17,9 +17,9 @@
             </p>
             @if ($page->readiness() !== [])
                 <h2>Getting ready</h2>
-                <ul class="readiness">
+                <ul class="mb-4 grid gap-1">
                     @foreach ($page->readiness() as [$what, $where, $done])
-                        <li @class(['is-done' => $done])>@icon($done ? 'circle-check' : 'square')<a class="inline-flex min-h-11 min-w-11 items-center" href="{{ $where }}">{{ $what }}</a></li>
+                        <li @class(['flex min-h-11 items-center gap-2.5', 'text-pass' => $done])>@icon($done ? 'circle-check' : 'square')<a class="inline-flex min-h-11 min-w-11 items-center" href="{{ $where }}">{{ $what }}</a></li>
                     @endforeach
                 </ul>
             @endif

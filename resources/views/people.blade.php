@@ -1,9 +1,9 @@
 <x-layout title="People">
     <header class="page-head"><h1>People</h1><p>Who signs in here. What somebody wrote stays in the records for ever.</p></header>
     @error ('person')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
-    <div class="vehicle-page">
+    <div class="mb-5 grid items-start gap-5 min-[821px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         @if ($manages)
-        <form method="post" action="/people" class="panel" data-once>
+        <x-panel tag="form" method="post" action="/people" data-once>
             @csrf
             <h2>Add somebody</h2>
             <x-input name="name" label="Name, as in the records"/>
@@ -24,18 +24,15 @@
                 </fieldset>
             </div>
             <button class="button button-go">Add</button>
-        </form>
+        </x-panel>
         @endif
-        <ul class="vehicles">
+        <x-rows>
             @foreach ($people as $person)
-                <li @class(['gone' => $person->disabled_at])>
-                    <span class="person-name">
-                        <b>{{ $person->name }}</b>
-                        <small>{{ $person->role->label() }} · {{ $person->login }}{{ $person->disabled_at ? ' · signs in no more' : '' }}{{
-                            $person->must_change && ! $person->disabled_at ? ' · first password' : '' }}</small>
-                    </span>
+                <x-row>
+                    <x-row-name :name="$person->name" :gone="$person->disabled_at !== null">{{ $person->role->label() }} · {{ $person->login }}{{
+                        $person->disabled_at ? ' · signs in no more' : '' }}{{ $person->must_change && ! $person->disabled_at ? ' · first password' : '' }}</x-row-name>
                     @if ($manages && $person->isNot($self))
-                        <form method="post" action="/people/{{ $person->id }}">
+                        <form method="post" action="/people/{{ $person->id }}" class="flex flex-wrap gap-2">
                             @csrf
                             <button class="button button-quiet" name="role" value="{{ $person->role->other()->value }}">
                                 Make {{ mb_strtolower($person->role->other()->label()) }}
@@ -44,8 +41,8 @@
                                 {{ $person->disabled_at ? 'Let sign in again' : 'Sign out for good' }}
                             </button>
                         </form>
-                        <details>
-                            <summary>New first password…</summary>
+                        <details class="basis-full">
+                            <summary class="flex min-h-11 items-center">New first password…</summary>
                             <form method="post" action="/people/{{ $person->id }}" class="search">
                                 @csrf
                                 <label class="sr-only" for="first-{{ $person->id }}">First password for {{ $person->name }}</label>
@@ -58,7 +55,7 @@
                     @endif
                     @foreach ($signIns[$person->id] ?? [] as $signIn)
                         @if ($manages || $person->is($self))
-                            <form method="post" action="/sign-ins/{{ $signIn->id }}/end" class="signed-in">
+                            <form method="post" action="/sign-ins/{{ $signIn->id }}/end" class="flex basis-full flex-wrap items-center gap-2">
                                 @csrf
                                 <small>Signed in at {{ $signIn->place() }},
                                     {{ $signIn->at->diffForHumans() }}{{ $signIn->id === $current ? ', here' : '' }}</small>
@@ -66,8 +63,8 @@
                             </form>
                         @endif
                     @endforeach
-                </li>
+                </x-row>
             @endforeach
-        </ul>
+        </x-rows>
     </div>
 </x-layout>

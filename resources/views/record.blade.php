@@ -8,21 +8,21 @@
         <a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/readings.csv">Readings</a>
     </div>
     <article class="record">
-        <header class="record-head">
+        <header class="flex items-start gap-7 border-b-4 border-coolant pb-3 max-[900px]:flex-wrap">
             <div><p class="wordmark">Aqbel</p><p>{{ $sheet->shop->name }}, {{ number_format($sheet->shop->elevation_m) }} m</p></div>
-            <div>
-                <h1>Cooling circuit record {{ $sheet->job->number() }}</h1>
+            <div class="flex-1">
+                <h1 class="mb-2">Cooling circuit record {{ $sheet->job->number() }}</h1>
                 <p><span class="plate">{{ $sheet->job->vehicle->plate }}</span> {{ $sheet->job->vehicle->name }} · {{ $sheet->job->kind->label() }}</p>
             </div>
         </header>
         @if ($sheet->cameFrom() !== '')<p class="font-semibold">{{ $sheet->cameFrom() }}</p>@endif
-        <p class="record-state">
+        <p class="my-3" data-state>
             @if ($sheet->abandoned() !== '')<b>{{ $sheet->abandoned() }}</b> {{ $sheet->progress() }}
             @elseif ($sheet->signedBy() !== ''){{ $sheet->signedBy() }}
             @else<b>Not signed.</b> {{ $sheet->progress() }} <a class="no-print" href="/jobs/{{ $sheet->job->id }}">Back to the run</a>@endif
             {{ $sheet->planned() }}
         </p>
-        <div class="record-top">
+        <div class="grid grid-cols-[repeat(auto-fit,minmax(min(100%,380px),1fr))] gap-x-10 print:grid-cols-[1.2fr_1fr] print:gap-x-5 [&_h2]:mt-3.5">
             <section>
                 <h2>The sums</h2>
                 <table><tbody>
@@ -33,7 +33,7 @@
                 </tbody></table>
                 @if ($sheet->rounds() !== [])
                     <h2>Warm-ups and top-ups</h2>
-                    <table class="record-rounds"><tbody>
+                    <table class="[&_:is(td,th):not(:last-child)]:whitespace-nowrap"><tbody>
                         @foreach ($sheet->rounds() as $round)
                             <tr>
                                 <th scope="row">{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td>
@@ -68,15 +68,15 @@
                 </ul>
             </section>
         @endif
-        <div class="record-story">
+        <div class="mt-[22px] columns-[2_400px] gap-10 print:columns-2 print:gap-5" data-story>
             @foreach ($sheet->stages() as ['stage' => $stage, 'steps' => $steps])
-                <h2>{{ $stage->label() }}</h2>
+                <h2 class="mt-2.5 break-after-avoid text-[1.125rem]">{{ $stage->label() }}</h2>
                 @foreach ($steps as $step)
-                    <section>
-                        <h3>{{ $step->title }} @if ($step->verdict !== '')<small>{{ $step->verdict }}</small>@endif</h3>
+                    <section class="mt-1.5 break-inside-avoid-column">
+                        <h3 class="mt-1 mb-0 text-[1rem] leading-[normal]">{{ $step->title }} @if ($step->verdict !== '')<small>{{ $step->verdict }}</small>@endif</h3>
                         <ul>
                             @foreach ($step->lines as $line)
-                                <li><time>{{ $line->when }}</time>
+                                <li class="grid grid-cols-[5.6em_1fr] gap-2 text-[0.9375rem]/[1.35] print:text-[8.5pt]/tight"><time class="text-right whitespace-nowrap text-quiet">{{ $line->when }}</time>
                                     <span>{{ $line->said }}@if ($line->who !== '') <small>{{ $line->who }}</small>@endif
                                         @if ($line->correction) <x-corrected :correction="$line->correction"/>@endif</span></li>
                             @endforeach
@@ -90,7 +90,7 @@
         @endforeach
         @if ($sheet->photos() !== [])<section><h2>Photographs</h2><x-photos :photos="$sheet->photos()"/></section>@endif
         @if ($sheet->visits() !== [] || $sheet->job->signed_at !== null)
-            <section class="record-visits">
+            <section>
                 <h2>The days after <small>signed each by itself, not part of what was sealed</small></h2>
                 @if ($says = $sheet->daysAfter())<p><b>{{ $says->title }}.</b> {{ $says->reason }}</p>@endif
                 @if ($sheet->visits() === [])
@@ -105,17 +105,17 @@
                 @if ($sheet->job->signed_at && $sheet->cameFrom() === '')<p class="no-print"><a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/visits">{{ $sheet->isDue() ? 'Sign the visit that is due' : 'Write down a look' }}</a></p>@endif
             </section>
         @endif
-        <footer class="record-foot">
+        <footer class="mt-9 flex justify-between gap-10 text-[0.9375rem]">
             <div>
                 <p>The vehicle’s service manual outranks this record’s predictions. Old coolant is regulated waste. Written by Aqbel {{ config('aqbel.version') }}.</p>
                 @if ($sheet->seal() !== '')
-                    <p class="seal">
-                        @if ($sheet->holds())<b>Unchanged since it was signed.</b> @else<b class="is-broken">Changed since it was signed.</b> Something of it is not what was signed: keep this print, and ask whoever looks after the machine. @endif
-                        Sealed with <span class="num">{{ $sheet->seal() }}</span>
+                    <p class="mt-1.5 text-[0.8125rem]" data-seal>
+                        @if ($sheet->holds())<b>Unchanged since it was signed.</b> @else<b class="text-stop">Changed since it was signed.</b> Something of it is not what was signed: keep this print, and ask whoever looks after the machine. @endif
+                        Sealed with <span class="wrap-anywhere">{{ $sheet->seal() }}</span>
                     </p>
                 @endif
             </div>
-            <p class="signature">Signature</p>
+            <p class="w-65 flex-none border-t border-ink pt-1">Signature</p>
         </footer>
     </article>
 </x-layout>

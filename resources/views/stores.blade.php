@@ -5,7 +5,7 @@
     </header>
     @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
     @include('stores.order')
-    <div class="stores">
+    <div class="grid items-start gap-6 min-[1001px]:grid-cols-2 print:block">
         @include('stores.shelf')
         @include('stores.prices')
     </div>

@@ -15,21 +15,21 @@ final class CircuitTest extends BrowserTestCase
     {
         $this->signIn();
         $this->visit('/jobs/new?vehicle=1');
-        $this->see('Vacuum fill is done soonest', '.recommended');
+        $this->see('Vacuum fill is done soonest', '[data-recommendation]');
         $this->choose('input[value=vacuum_filler]');
-        self::$browser->executeScript('document.querySelector(".schools details").open = true');
-        $this->see('Nose raised', '.schools');
-        self::assertStringNotContainsString('Vacuum fill is done', $this->text('.recommended'));
-        $this->see('runs is done soonest', '.recommended');
+        self::$browser->executeScript('document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })');
+        $this->see('Nose raised', '[data-ways]');
+        self::assertStringNotContainsString('Vacuum fill is done', $this->text('[data-recommendation]'));
+        $this->see('runs is done soonest', '[data-recommendation]');
         foreach (['funnel', 'ramps', 'pressure_tester'] as $tool) {
             $this->choose("input[name=\"tools[]\"][value={$tool}]");
         }
-        $this->see('High funnel: needs a high funnel.', '.schools');
-        $this->see('Gravity', '.recommended');
+        $this->see('High funnel: needs a high funnel.', '[data-ways]');
+        $this->see('Gravity', '[data-recommendation]');
         foreach (['bleed_housing', 'bleed_heater'] as $point) {
             $this->choose("input[value={$point}]");
         }
-        self::assertStringNotContainsString('Gravity', $this->text('.schools'));
+        self::assertStringNotContainsString('Gravity', $this->text('[data-ways]'));
         self::assertStringNotContainsString('Thermostat housing screw', $this->text('.plan-steps'));
         $this->assertAccessible();
     }

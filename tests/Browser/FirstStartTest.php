@@ -65,7 +65,7 @@ final class FirstStartTest extends BrowserTestCase
         $this->press('Keep');
         $this->visit('/vehicles');
         $this->presses++;
-        self::$browser->findElement(By::cssSelector('.vehicles .button'))->click();
+        self::$browser->findElement(By::cssSelector('main li .button'))->click();
         $this->presses++;
         $this->press('Start this job');
         $this->seeStep('Content found');

@@ -32,8 +32,8 @@ final class OnTheWayTest extends BrowserTestCase
         $this->follow(fn () => $keys->sendKeys('gf'));
         $this->seeStep('Floor');
         $this->visit("{$job}/record");
-        $this->see('New clamp', '.record-story');
-        $this->see('Sealant at the pump not dry', '.record-story');
+        $this->see('New clamp', '[data-story]');
+        $this->see('Sealant at the pump not dry', '[data-story]');
     }
 
     public function test_what_came_out_is_made_up_for_before_the_engine_runs(): void
@@ -62,11 +62,11 @@ final class OnTheWayTest extends BrowserTestCase
         self::$browser->findElement(By::id('why'))->sendKeys('No adapter for this neck');
         $this->press('Go on this way');
         $this->visit("{$job}/record");
-        $this->see('on by loose-cap heat cycles', '.record-state');
-        $this->see('No adapter for this neck', '.record-state');
+        $this->see('on by loose-cap heat cycles', '[data-state]');
+        $this->see('No adapter for this neck', '[data-state]');
         $this->visit($job);
         $this->workToTheEnd();
-        $this->see('Signed', '.record-state');
+        $this->see('Signed', '[data-state]');
     }
 
     public function test_what_was_forgotten_is_added_late_and_opens_the_step_again(): void

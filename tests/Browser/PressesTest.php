@@ -412,11 +412,11 @@ final class PressesTest extends BrowserTestCase
     /** Those that are folded away in the comparison. */
     private function schools(): void
     {
-        if (! $this->has('.schools details')) {
+        if (! $this->has('[data-ways] details')) {
             return;
         }
         $this->counts();
-        self::$browser->findElement(By::cssSelector('.schools summary'))->click();
+        self::$browser->findElement(By::cssSelector('[data-ways] summary'))->click();
     }
 
     private function school(string $school): void

@@ -65,13 +65,13 @@ final class ReachTest extends TestCase
         ));
 
         $browser->get("https://localhost:{$this->port}/shop/connect");
-        $browser->wait(20)->until(fn () => count($browser->findElements(By::cssSelector('.qr path'))) === 2);
+        $browser->wait(20)->until(fn () => count($browser->findElements(By::cssSelector('[data-qr] path'))) === 2);
         $print = strtoupper((string) openssl_x509_fingerprint($certificate, 'sha256'));
         self::assertStringContainsString($print, str_replace(' ', '', $browser->findElement(By::cssSelector('.connect code'))->getText()));
 
         self::assertSame(0, $this->aqbel('backup'), 'while people work');
         $browser->get("https://localhost:{$this->port}/shop");
-        self::assertStringContainsString('Whole', $browser->findElement(By::cssSelector('.state'))->getText());
+        self::assertStringContainsString('Whole', $browser->findElement(By::cssSelector('[data-state]'))->getText());
         self::assertSame(1, $this->aqbel("restore {$this->place}/data/backups/none.zip --replace"), 'not under the people who work in it');
 
         $this->end($server);

@@ -13,11 +13,11 @@ final class SchoolsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->visit('/jobs/new?vehicle=1');
-        self::$browser->executeScript('document.querySelectorAll(".schools details").forEach((more) => { more.open = true })');
+        self::$browser->executeScript('document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })');
         self::$browser->findElement(By::cssSelector('[data-school="loose_cap"]'))->click();
         $this->until(fn () => $this->has('#outcome[data-fresh]'));
         self::assertTrue((bool) self::$browser->executeScript('return document.querySelector(\'input[name="school"][value="loose_cap"]\').checked'));
-        $this->see('this plan', '.schools');
+        $this->see('this plan', '[data-ways]');
         $this->assertAccessible();
     }
 

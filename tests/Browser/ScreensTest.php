@@ -145,11 +145,11 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->signIn();
         $this->visit('/jobs/new?vehicle=1&kind=change');
-        $this->see('Vacuum fill', '.schools');
+        $this->see('Vacuum fill', '[data-ways]');
         self::$browser->executeScript('const box = document.querySelector("input[value=right_plug]"); box.click()');
         self::$browser->wait(40, 20)
             ->until(fn () => self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh'));
-        $this->see('Right bank, lower jacket', '.plan-numbers');
+        $this->see('Right bank, lower jacket', '[data-numbers]');
     }
 
     public function test_the_bench_answers_while_one_types_and_the_address_keeps_it(): void

@@ -9,14 +9,14 @@
     @if ($lead)
         <p><a class="button button-go" href="/circuits/make" data-key="n" data-key-label="New circuit">@icon('plus')New circuit</a></p>
         <p><a href="/circuits/package.json" class="inline-flex min-h-11 items-center">All of them as one file</a></p>
-        <form method="post" action="/circuits" enctype="multipart/form-data" class="import">
+        <form method="post" action="/circuits" enctype="multipart/form-data" class="mb-4 flex flex-wrap items-center gap-x-3.5 gap-y-2 bg-panel px-4 py-2.5">
             @csrf
             <label for="file">Import an <a href="/formats/aqbel-circuit-1.schema.json">aqbel-circuit/1</a> file</label>
-            <input id="file" type="file" name="file" accept=".json,application/json"
+            <input id="file" type="file" name="file" class="min-h-11 max-w-80 pt-2" accept=".json,application/json"
                 @if ($errors->any()) aria-invalid="true" aria-describedby="file-error" @endif>
             <button class="button button-quiet">Import</button>
             @if ($errors->any())
-                <p class="error" id="file-error" role="alert">
+                <p class="error m-0 basis-full" id="file-error" role="alert">
                     @icon('triangle-alert')<span><b>{{ array_key_first($errors->messages()) }}</b>: {{ $errors->first() }} Nothing was changed.</span>
                 </p>
             @endif
@@ -36,13 +36,10 @@
             @endif
         </section>
     @endif
-    <ul class="cards">
+    <x-cards>
         @foreach ($cards as $card)
-            <li><a href="/circuits/{{ $card->id }}">
-                <x-outline src="/circuits/{{ $card->id }}/outline.svg"/>
-                <b>{{ $card->name }}</b><small>{{ $card->about }}</small>
-            </a></li>
+            <x-card href="/circuits/{{ $card->id }}" picture="/circuits/{{ $card->id }}/outline.svg" :title="$card->name">{{ $card->about }}</x-card>
         @endforeach
-    </ul>
+    </x-cards>
     {{ $cards->links('layouts.pages') }}
 </x-layout>

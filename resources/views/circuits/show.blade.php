@@ -32,10 +32,10 @@
         <p class="mb-4 flex items-start gap-3 bg-panel p-4">@icon('eye')<span><b>Came with the layout, and nobody has looked at it for this vehicle:</b>
             {{ $sheet->inherited()->said() }}. {{ $lead ? 'Edit it, and say what is right.' : '' }}</span></p>
     @endif
-    <div class="circuit-page">
+    <div class="grid items-start gap-5 min-[901px]:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] [&>div]:grid [&>div]:gap-[18px]">
         <x-elevation :picture="$sheet->picture()"/>
         <div>
-            <dl class="facts">
+            <dl class="facts bg-panel px-4 py-3">
                 @foreach ($sheet->facts() as [$name, $value])<div><dt>{{ $name }}</dt><dd>{{ $value }}</dd></div>@endforeach
             </dl>
             <table class="list">

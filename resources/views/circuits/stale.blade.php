@@ -3,10 +3,10 @@
         <h1>Somebody saved this circuit meanwhile</h1>
         <p>You edited revision {{ $edited->revision }}; revision {{ $newest->revision }} is there now. Nothing of yours is stored yet.</p>
     </header>
-    <div class="stale">
+    <div class="grid grid-cols-[repeat(auto-fit,minmax(min(100%,460px),1fr))] items-start gap-6">
         @foreach (['In revision '.$newest->revision => $theirs, 'In yours' => $mine] as $whose => $changes)
             <section>
-                <h2>{{ $whose }}</h2>
+                <h2 class="mb-2">{{ $whose }}</h2>
                 <table class="list">
                     <thead><tr><th scope="col">Where</th><th scope="col">Was</th><th scope="col">Is</th></tr></thead>
                     <tbody>
@@ -20,7 +20,7 @@
             </section>
         @endforeach
     </div>
-    <form method="post" action="/circuits/{{ $edited->id }}" class="stale-choices" data-once>
+    <form method="post" action="/circuits/{{ $edited->id }}" class="mt-5 mb-3 flex flex-wrap gap-3" data-once>
         @csrf
         <input type="hidden" name="over" value="{{ $newest->id }}">
         <textarea name="document" hidden aria-hidden="true">{{ $document }}</textarea>

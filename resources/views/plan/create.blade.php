@@ -1,6 +1,6 @@
 <x-layout title="Plan" wide>
-    <div class="plan">
-        <form method="post" action="/jobs" class="plan-choices" data-plan data-once>
+    <div class="grid items-start gap-5 min-[901px]:grid-cols-[minmax(320px,400px)_minmax(0,1fr)]">
+        <form method="post" action="/jobs" class="grid gap-2.5 border-t-5 border-coolant bg-panel px-5 pt-3 pb-4" data-plan data-once>
             @csrf
             <input type="hidden" name="chosen" value="1">
             <input type="hidden" name="drains_auto" value="0"
@@ -18,7 +18,7 @@
                     </select>
                 @else
                     <input type="hidden" name="vehicle" value="{{ $page->vehicle->id }}">
-                    <p class="plan-vehicle">
+                    <p class="flex flex-wrap items-center gap-x-3 gap-y-2">
                         <span class="plate">{{ $page->vehicle->plate }}</span> {{ $page->vehicle->name }}
                         <a href="/vehicles">Another vehicle</a>
                     </p>
@@ -38,7 +38,7 @@
                 </nav>
             @endif
             <x-plan-choice :choice="$page->kind()"/>
-            <div class="plan-folds">
+            <div class="border-t border-rule">
                 @foreach ($page->questions() as $choice)
                     <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice" plain/></x-plan-fold>
                 @endforeach
@@ -86,7 +86,7 @@
                 <label class="tick"><input type="checkbox" name="first_fill" value="1"><span>Still the first fill</span></label>
                 </x-plan-fold>
             </div>
-            <p class="plan-start">
+            <p class="sticky bottom-0 bg-panel py-2 print:static">
                 @if ($page->open)
                     <a class="button button-go button-wide" href="/jobs/{{ $page->open->id }}">Go on with {{ $page->open->number() }}</a>
                 @else
@@ -103,10 +103,10 @@
                 </details>
             @endif
         </form>
-        <div id="outcome" class="plan-outcome" aria-live="polite">
+        <div id="outcome" class="grid min-[1181px]:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-start gap-[18px]" aria-live="polite">
             @error('measured')<p class="error" role="alert">@icon('triangle-alert')Not measured: {{ $message }}</p>@enderror
             @include('plan.choice', ['worked' => $page->worked])
-            <div data-fragment="ranges"></div>
+            <div class="contents" data-fragment="ranges"></div>
         </div>
     </div>
 </x-layout>

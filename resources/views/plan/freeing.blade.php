@@ -1,9 +1,9 @@
 @if ($freeing->caught() !== [])
-    <section class="plan-sure" aria-labelledby="freeing-title">
-        <h2 id="freeing-title">What would free the air <small>each tried alone, on top of what is planned</small></h2>
+    <section class="order-4 col-span-full bg-panel px-5 py-4" aria-labelledby="freeing-title">
+        <h2 class="mb-1" id="freeing-title">What would free the air <small>each tried alone, on top of what is planned</small></h2>
         @foreach ($freeing->caught() as $caught)
             <h3 class="mt-3 font-semibold">{{ $freeing->where($caught) }}</h3>
-            <dl class="facts">
+            <dl class="facts grid grid-cols-[repeat(auto-fit,minmax(320px,1fr))] gap-x-8 [&_dd]:whitespace-nowrap">
                 @forelse ($caught->freers as $freer)
                     <div><dt>{{ $freeing->does($freer) }}</dt><dd>leaves {{ $freeing->leaves($freer) }}</dd></div>
                 @empty

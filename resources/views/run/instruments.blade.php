@@ -46,7 +46,7 @@
                 <summary class="py-2.5">{{ $feed->name }}{{ $feed->stand_in === null ? '' : ': a vehicle that is not there' }}</summary>
                 <p class="mt-2"><code class="break-all">{{ $instruments->addressOf($feed) }}</code></p>
                 <p class="mt-2"><code class="break-all">{{ $instruments->lineOf($feed) }}</code></p>
-                <div class="qr my-2 max-w-48" data-qr="{{ $instruments->addressOf($feed) }}"></div>
+                <div class="my-2 size-48 bg-white [&_path]:fill-black" data-qr="{{ $instruments->addressOf($feed) }}"></div>
                 <p class="help">Lines of channel, seconds or a date, value, unit; {{ $instruments->promised() }}. Whoever has the address may send; it ends with the job.</p>
                 <div class="my-3 flex flex-wrap items-end gap-2" data-cable="{{ $instruments->addressOf($feed) }}" hidden>
                     <div class="field"><label for="adapter-{{ $feed->id }}">A cable at this tablet</label>

@@ -1,6 +1,6 @@
 {{-- What was forgotten at a finished step: it is judged again with it, and opens again if it falls. --}}
 @if ($page->late() !== [])
-    <details class="late" @if ($errors->any()) open @endif>
+    <details class="late mt-2 [&>form]:mt-2" @if ($errors->any()) open @endif>
         <summary class="button button-quiet button-wide" data-key="l" data-key-label="Something was forgotten here">Something was forgotten here…</summary>
         @foreach ($page->late() as $form)
             <form method="post" action="/jobs/{{ $page->job->id }}/late" class="entry" data-send>

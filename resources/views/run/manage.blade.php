@@ -8,8 +8,8 @@
             data-key-label="Step in hand">Back to the job</a></div>
     </header>
     @error ('job')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
-    <div class="shop-page manage">
-        <form method="post" action="/jobs/{{ $job->id }}/hand-over" class="panel" data-once>
+    <div class="grid items-start gap-5 min-[821px]:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <x-panel tag="form" method="post" action="/jobs/{{ $job->id }}/hand-over" data-once>
             @csrf
             <h2>Hand over</h2>
             <div @class(['field', 'has-error' => $errors->has('to')])>
@@ -23,8 +23,8 @@
                 @error ('to')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
             </div>
             <button class="button button-quiet">Hand it over</button>
-        </form>
-        <form method="post" action="/jobs/{{ $job->id }}/rest" class="panel" data-once>
+        </x-panel>
+        <x-panel tag="form" method="post" action="/jobs/{{ $job->id }}/rest" data-once>
             @csrf
             <h2>Rest</h2>
             <div @class(['field', 'has-error' => $errors->has('until')])>
@@ -34,8 +34,8 @@
             </div>
             <p class="help">{{ $open === [] ? 'Nothing stands open as far as it is recorded.' : 'Stands open meanwhile: '.implode(', ', $open).'. Hang a note on the wheel.' }}</p>
             <button class="button button-quiet">Let it rest</button>
-        </form>
-        <form method="post" action="/jobs/{{ $job->id }}/feeds" class="panel" data-once>
+        </x-panel>
+        <x-panel tag="form" method="post" action="/jobs/{{ $job->id }}/feeds" data-once>
             @csrf
             <h2>Connect an instrument</h2>
             @error ('feed')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
@@ -43,8 +43,8 @@
             <p class="help">An address that a scale under the bucket, a gauge or a cable sends to, as long as this job is in hand.</p>
             <button class="button button-quiet">Make an address</button>
             @foreach ($feeds as $feed)<p class="mt-3 break-all"><b>{{ $feed->name }}</b>: <code>{{ url("/feeds/{$feed->token}") }}</code></p>@endforeach
-        </form>
-        <form method="post" action="/jobs/{{ $job->id }}/another-way" class="panel panel-wide" id="another-way" data-once>
+        </x-panel>
+        <x-panel tag="form" method="post" action="/jobs/{{ $job->id }}/another-way" class="col-span-full" id="another-way" data-once>
             @csrf
             <input type="hidden" name="key" value="{{ Str::random(32) }}">
             <input type="hidden" name="seen" value="{{ $seen }}">
@@ -57,9 +57,9 @@
                 <x-input name="why" label="Why, for the record"/>
             </div>
             <button class="button">Go on this way</button>
-        </form>
+        </x-panel>
         @if ($newer)
-            <form method="post" action="/jobs/{{ $job->id }}/merge" class="panel panel-wide" data-once>
+            <x-panel tag="form" method="post" action="/jobs/{{ $job->id }}/merge" class="col-span-full" data-once>
                 @csrf
                 <h2>Go by the circuit as it is now</h2>
                 <p>Revision {{ $newer->revision }}; this job goes by {{ $job->circuit->revision }}. The sequence and its numbers are
@@ -74,9 +74,9 @@
                 </table>
                 @error ('merge')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
                 <button class="button">Go by revision {{ $newer->revision }}</button>
-            </form>
+            </x-panel>
         @endif
-        <form method="post" action="/jobs/{{ $job->id }}/abandon" class="panel panel-wide" data-once>
+        <x-panel tag="form" method="post" action="/jobs/{{ $job->id }}/abandon" class="col-span-full" data-once>
             @csrf
             <h2>Give it up, or plan anew from where it stands</h2>
             <p>The record stays as it is. What stands open, and how much is inside, is carried to the next job on
@@ -87,7 +87,7 @@
                 <button class="button" name="anew" value="1">Plan anew</button>
                 <button class="button button-quiet" name="anew" value="0">Give it up</button>
             </div>
-        </form>
+        </x-panel>
     </div>
     </div>
 </x-layout>

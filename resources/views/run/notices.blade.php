@@ -1,21 +1,15 @@
 @php $changed = $page->changed(); @endphp
 @if ($changed !== [])
-    <ul class="just-now" aria-label="Changed by what was put right">
+    <ul class="mb-2.5 grid gap-0.5" aria-label="Changed by what was put right">
         @foreach ($changed as $one)
-            <li class="verdict-{{ $one->tone()->value }}">
-                @icon(['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x'][$one->tone()->value])
-                <span><a href="{{ $one->href }}">{{ $one->title }}</a>: <b>{{ $one->said() }}.</b></span>
-            </li>
+            <x-noted :tone="$one->tone()"><a href="{{ $one->href }}">{{ $one->title }}</a>: <b>{{ $one->said() }}.</b></x-noted>
         @endforeach
     </ul>
 @endif
 @if ($page->justNow !== [])
-    <ul class="just-now" aria-label="Just finished">
+    <ul class="mb-2.5 grid gap-0.5" aria-label="Just finished">
         @foreach ($page->justNow as $done)
-            <li class="verdict-{{ $done->verdict->tone->value }}">
-                @icon(['pass' => 'circle-check', 'wait' => 'hourglass', 'stop' => 'octagon-x'][$done->verdict->tone->value])
-                <span>{{ $done->title }}: <b>{{ $done->verdict->title }}.</b> {{ $done->verdict->reason }}</span>
-            </li>
+            <x-noted :tone="$done->verdict->tone">{{ $done->title }}: <b>{{ $done->verdict->title }}.</b> {{ $done->verdict->reason }}</x-noted>
         @endforeach
     </ul>
 @endif

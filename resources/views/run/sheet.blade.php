@@ -7,27 +7,27 @@
 @include('run.cautions')
 @include('run.scale')
 @php $answered = $page->sheet->answered(); @endphp
-<form method="post" action="/jobs/{{ $page->job->id }}/sheet" class="one-go" data-send>
+<form method="post" action="/jobs/{{ $page->job->id }}/sheet" class="one-go mt-2" data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
     @include('run.read')
     <input type="hidden" name="upto" value="" data-upto>
     @foreach ($page->sheet->blocks as $block)
         <section class="sheet-block" @if ($block->branch()) data-branch="{{ $block->branch()->goesOnWith }}" data-block="{{ $block->step->id }}" @endif aria-labelledby="sheet-{{ $loop->index }}">
-            <header>
-                <h2 id="sheet-{{ $loop->index }}">{{ $block->title }}
-                    @if ($block->level?->datum() !== null)<small class="sheet-datum">{{ $block->level->figure->datumLabel }} <b>{{ $block->level->datum() }}</b></small>@endif</h2>
+            <header class="flex flex-wrap items-center gap-x-4">
+                <h2 class="mr-auto text-[1.25rem]" id="sheet-{{ $loop->index }}">{{ $block->title }}
+                    @if ($block->level?->datum() !== null)<small class="sheet-datum block font-sans leading-[normal] font-medium text-level">{{ $block->level->figure->datumLabel }} <b>{{ $block->level->datum() }}</b></small>@endif</h2>
                 <details class="sheet-how"><summary>How</summary>
                     <ol class="instructions">@foreach ($block->instructions as $instruction)<li>{{ $instruction }}</li>@endforeach</ol>
                 </details>
-                <a href="{{ $block->href }}">On its own page</a>
+                <a class="grid min-h-11 min-w-11 items-center text-[1rem] text-quiet" href="{{ $block->href }}">On its own page</a>
             </header>
             <input type="hidden" name="sheet[{{ $block->step->id }}][]" value="">
             @foreach ($block->tables as $table)<x-numbers :table="$table"/>@endforeach
-            @if ($block->form->fields === [])<p class="sheet-says">@icon('circle-check'){{ $block->form->button }}</p>@endif
+            @if ($block->form->fields === [])<p class="flex items-start gap-2 [&>svg]:mt-px [&>svg]:text-quiet">@icon('circle-check'){{ $block->form->button }}</p>@endif
             @if ($block->items() !== [])
-                <ul class="sheet-items">
+                <ul class="columns-[2_200px] gap-[18px] leading-[1.3]">
                     @foreach ($block->items() as $field)
-                        <li>@icon('square'){{ $field->label }}
+                        <li class="flex break-inside-avoid items-start gap-2 py-0.5 [&>svg]:mt-px [&>svg]:text-quiet">@icon('square'){{ $field->label }}
                             <input type="hidden" name="sheet[{{ $block->step->id }}][{{ $field->name }}]" value="1"></li>
                     @endforeach
                 </ul>
@@ -49,12 +49,12 @@
         </section>
     @endforeach
     @if ($answered !== null)
-        <div class="sheet-go">
+        <div class="border-t-3 border-dashed border-level py-2.5">
             <p>All of it is done, and:</p>
             @include('run.answers', ['answer' => $answered->answer(), 'group' => "sheet[{$answered->step->id}]", 'path' => "sheet.{$answered->step->id}"])
         </div>
     @else
-        <p class="sheet-go">
+        <p class="border-t-3 border-dashed border-level py-2.5">
             <button class="button button-wide button-go" data-key="e" data-key-label="All of it is done">All of it is done</button>
         </p>
     @endif

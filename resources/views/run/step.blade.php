@@ -30,7 +30,7 @@
     @endif
 @endif
 @if ($page->instead() !== [])
-    <p class="instead">If it comes first:
+    <p class="mt-3 flex flex-wrap items-center gap-2 text-quiet">If it comes first:
         @foreach ($page->instead() as $other)<a class="button button-quiet" href="{{ $other->href }}">{{ $other->title }}</a>@endforeach
     </p>
 @endif

@@ -15,13 +15,13 @@
         <section class="empty"><h2>Nothing yet</h2><p>The first change of
             {{ $what === null ? 'anything' : mb_strtolower($what->label()) }} will stand here.</p></section>
     @else
-        <ol class="changes panel">
+        <ol class="mb-4 bg-panel px-5 py-2.5">
             @foreach ($lines as $line)
-                <li>
-                    <time datetime="{{ $line->at->toIso8601String() }}">{{ $line->at->format('Y-m-d H:i') }}</time>
+                <li class="grid gap-x-4 gap-y-0.5 border-b border-rule py-3 min-[821px]:grid-cols-[150px_180px_1fr]">
+                    <time class="text-quiet" datetime="{{ $line->at->toIso8601String() }}">{{ $line->at->format('Y-m-d H:i') }}</time>
                     <b>{{ $line->person->name }}</b>
                     <span>{{ $line->what->label() }}: {{ $line->subject }}</span>
-                    <ul>
+                    <ul class="wrap-anywhere min-[821px]:col-[2/-1]">
                         @foreach ($line->changes as [$field, $before, $after])
                             <li><code>{{ $field }}</code> 
                                 {{ $before === '' ? 'nothing' : $before }} → {{ $after === '' ? 'nothing' : $after }}</li>

@@ -5,50 +5,50 @@
         <div class="page-actions"><a class="button button-quiet" href="/shop/labour">Minutes of labour</a>
             <a class="button button-quiet" href="/shop">Shop</a></div>
     </header>
-    <form method="post" action="/shop/rules" class="rules" data-once>
+    <form method="post" action="/shop/rules" class="grid max-w-[1080px] gap-5" data-once>
         @csrf
-        <fieldset class="bare" @disabled(! $mayChange)>
+        <fieldset class="grid min-w-0 gap-5" @disabled(! $mayChange)>
             @foreach ($groups as $name => $rules)
-                <section class="panel">
+                <x-panel>
                     <h2>{{ $name }}</h2>
                     @foreach ($rules as $rule)
                         @php $own = $rule->stored($here) != $rule->stored($usual); @endphp
-                        <div @class(['rule', 'rule-own' => $own])>
+                        <div @class(['grid items-center gap-x-5 gap-y-1.5 border-b border-l-5 border-b-rule py-2.5 pl-3 not-has-[.field-choice]:min-[821px]:grid-cols-2', 'border-l-coolant' => $own, 'border-l-transparent' => ! $own])>
                             @include('layouts.field', ['field' => $rule->field, 'prefix' => 'rule-', 'value' => $rule->text($here, $units)])
                             <p class="help">
                                 {{ $rule->why }} Usual: <b>{{ $rule->text($usual, $units, true) }}</b>. {{ $rule->source }}
-                                @if ($own)<span class="own">This shop’s own.</span>@endif
+                                @if ($own)<span class="font-semibold text-ink">This shop’s own.</span>@endif
                             </p>
                         </div>
                     @endforeach
-                </section>
+                </x-panel>
             @endforeach
             @if ($mayChange)<button class="button button-go button-wide" data-key="e" data-key-label="Keep">Keep the rules</button>@endif
         </fieldset>
     </form>
     @if ($templates->isNotEmpty())
-        <section class="panel rules" id="templates">
+        <x-panel class="mt-5 max-w-[1080px]" id="templates">
             <h2>Templates of jobs</h2>
-            <ul class="vehicles">
+            <x-rows>
                 @foreach ($templates as $template)
-                    <li><span class="person-name"><b>{{ $template->name }}</b><small>{{ implode(', ', $template->choices) }}</small></span>
+                    <x-row><x-row-name :name="$template->name">{{ implode(', ', $template->choices) }}</x-row-name>
                         @if ($mayChange)
                             <form method="post" action="/templates/{{ $template->id }}">
                                 @csrf @method('delete')
                                 <button class="button button-quiet">Take away</button>
                             </form>
                         @endif
-                    </li>
+                    </x-row>
                 @endforeach
-            </ul>
-        </section>
+            </x-rows>
+        </x-panel>
     @endif
-    <form method="post" action="/shop/rights" class="rules" data-once>
+    <form method="post" action="/shop/rights" class="mt-5 max-w-[1080px]" data-once>
         @csrf
-        <section class="panel">
+        <x-panel>
             <h2>What technicians may do too</h2>
             <p class="help">A lead may do all of it. Adding people and changing the shop stay with the leads.</p>
-            <fieldset class="bare ticks" @disabled(! $mayChange)>
+            <fieldset class="ticks min-w-0 [&>.button]:justify-self-start" @disabled(! $mayChange)>
                 @foreach ($rights as $right)
                     <label class="tick">
                         <input type="checkbox" name="granted[]" value="{{ $right->value }}"
@@ -60,6 +60,6 @@
                     <button class="button button-quiet">Keep the rights</button>
                 @endif
             </fieldset>
-        </section>
+        </x-panel>
     </form>
 </x-layout>

@@ -1,4 +1,4 @@
-<form method="post" action="/stores/{{ $to }}" class="sheet" data-once>
+<form method="post" action="/stores/{{ $to }}" class="sheet mt-2 max-w-none" data-once>
     @csrf
     <input type="hidden" name="form" value="{{ $form->name }}">
     <div class="fields">

@@ -1,41 +1,41 @@
 <section aria-labelledby="shelf-title">
-    <h2 id="shelf-title">On the shelf</h2>
-    <ul class="shelf">
+    <h2 class="mb-2" id="shelf-title">On the shelf</h2>
+    <ul class="mb-3.5 grid grid-cols-[repeat(auto-fill,minmax(min(100%,300px),1fr))] gap-3">
         @forelse ($page->shelf() as $can)
-            <li>
-                <svg viewBox="0 0 60 100" class="can" aria-hidden="true">
+            <li class="grid grid-cols-[60px_1fr] gap-3.5 border-b-4 border-ink bg-panel p-3.5 print:break-inside-avoid">
+                <svg viewBox="0 0 60 100" class="h-25 w-15 [&_path]:fill-none" aria-hidden="true">
                     <path d="M4 4v92h52V4" class="tube"/>
                     <rect x="5.5" y="{{ 95 - $can->wet() }}" width="49" height="{{ $can->wet() }}" class="tube-wet"/>
                     <line x1="0" x2="60" y1="{{ 95 - $can->wet() }}" y2="{{ 95 - $can->wet() }}" class="tube-datum"/>
                 </svg>
-                <div class="can-label">
-                    <p class="can-volume">{{ $can->volume() }} <small class="text-base font-normal">{{ $can->within() }}</small></p>
+                <div>
+                    <p class="font-gauge text-[2.25rem]/none font-semibold">{{ $can->volume() }} <small class="text-base font-normal">{{ $can->within() }}</small></p>
                     @if ($can->level())<p>{{ $can->level() }}</p>@endif
                     <p>{{ $can->labelled->label() }}</p>
                     @if ($can->caution() !== '')<p>{{ $can->caution() }}</p>@endif
                     <p class="help">{{ $can->from() }}@if ($can->isGlycol()) · poisonous, keep from children and animals @endif</p>
                     <p class="no-print"><a href="/stores/containers/{{ $can->container->id }}" class="inline-flex min-h-11 items-center">Every litre of it<span class="sr-only">, {{ $can->labelled->label() }}</span></a></p>
                 </div>
-                <form method="post" action="/stores/containers/{{ $can->container->id }}" class="no-print" data-once>
+                <form method="post" action="/stores/containers/{{ $can->container->id }}" class="no-print col-span-full" data-once>
                     @csrf
-                    <label for="now-{{ $can->container->id }}">{{ $can->counted()->label }}</label>
-                    <div class="count">
-                        <input id="now-{{ $can->container->id }}" type="text" inputmode="decimal" name="fields[{{ $can->counted()->name }}]"
-                            value="{{ $can->count() }}" autocomplete="off">
+                    <label class="text-[0.9375rem] font-semibold" for="now-{{ $can->container->id }}">{{ $can->counted()->label }}</label>
+                    <div class="grid grid-cols-[1fr_auto_auto] items-center gap-2">
+                        <x-cell id="now-{{ $can->container->id }}" class="min-h-12 text-right text-lg" type="text" inputmode="decimal"
+                            name="fields[{{ $can->counted()->name }}]" :value="$can->count()" autocomplete="off"/>
                         <span class="unit">{{ $can->unit() }}</span>
                         <button class="button button-quiet">Count</button>
                     </div>
                 </form>
             </li>
         @empty
-            <li class="shelf-empty">
+            <li class="col-span-full border-b-4 border-ink bg-panel p-3.5">
                 Nothing part-used. What is left of a batch comes here at the end of a job, with its label;
                 what is left in a container that was opened for a batch comes here by itself.
             </li>
         @endforelse
     </ul>
     <button type="button" class="button button-quiet no-print" data-print>Print the labels</button>
-    <details class="no-print" @if (old('form') === 'container') open @endif>
+    <details class="no-print mt-3.5" @if (old('form') === 'container') open @endif>
         <summary class="button button-quiet button-wide">Put something on the shelf…</summary>
         @include('stores.form', ['form' => $page::containerForm(), 'to' => 'containers', 'prefix' => 'shelf-'])
     </details>

@@ -1,10 +1,10 @@
 <x-layout title="Bring in vehicles">
     <header class="page-head"><h1>Bring in vehicles</h1><p>Nothing is changed yet.</p></header>
-    <section class="panel import-preview">
+    <x-panel class="justify-items-start">
         @if ($import->refused !== [])
-            <p class="state state-fail">@icon('octagon-x')Nothing will be brought in:
-                {{ count($import->refused) }} {{ count($import->refused) === 1 ? 'mistake' : 'mistakes' }}</p>
-            <table>
+            <x-state tone="stop" icon="octagon-x">Nothing will be brought in:
+                {{ count($import->refused) }} {{ count($import->refused) === 1 ? 'mistake' : 'mistakes' }}</x-state>
+            <table class="list">
                 <thead><tr><th scope="col">Line</th><th scope="col">Column</th><th scope="col">What is wrong</th></tr></thead>
                 <tbody>
                     @foreach (array_slice($import->refused, 0, 100) as [$line, $field, $why])
@@ -15,8 +15,8 @@
             @if (count($import->refused) > 100)<p class="help">And {{ count($import->refused) - 100 }} more.</p>@endif
             <p>Put the file right and bring it in again.</p>
         @else
-            <p class="state state-pass">@icon('circle-check')The file can be read</p>
-            <dl>
+            <x-state tone="pass" icon="circle-check">The file can be read</x-state>
+            <dl class="grid grid-cols-[auto_auto] gap-x-6 gap-y-1.5 [&_dd]:font-semibold">
                 <dt>New</dt><dd>{{ count($import->new) }}</dd>
                 <dt>Changed</dt><dd>{{ count($import->changed) }}</dd>
                 <dt>As they are here</dt><dd>{{ $import->unchanged }}</dd>
@@ -43,5 +43,5 @@
             @endif
         @endif
         <a class="button button-quiet" href="/vehicles">Back to the vehicles</a>
-    </section>
+    </x-panel>
 </x-layout>

@@ -10,12 +10,12 @@
         <a class="button button-go" href="/vehicles/new" data-key="n" data-key-label="Add a vehicle">@icon('plus')Add a vehicle</a>
     </header>
     @if ($list->vehicles->isNotEmpty())
-        <ul class="vehicles">
+        <x-rows>
             @foreach ($list->vehicles as $vehicle)
-                <li>
-                    <a class="vehicle" href="/vehicles/{{ $vehicle->id }}">
-                        <span class="plate">{{ $vehicle->plate }}</span>
-                        <span><b>{{ $vehicle->name }}</b><small>{{ $vehicle->circuit->name }}</small></span>
+                <x-row>
+                    <a class="grid min-h-13 flex-[1_1_340px] grid-cols-[130px_1fr] items-center gap-4 text-inherit no-underline max-[820px]:grid-cols-[100px_1fr]" href="/vehicles/{{ $vehicle->id }}">
+                        <span class="plate justify-self-start">{{ $vehicle->plate }}</span>
+                        <span><b>{{ $vehicle->name }}</b><small class="block">{{ $vehicle->circuit->name }}</small></span>
                     </a>
                     @if ($vehicle->open)
                         <a class="button button-quiet" href="/jobs/{{ $vehicle->open->id }}">Go on with {{ $vehicle->open->number() }}</a>
@@ -25,24 +25,24 @@
                     @else
                         <small>retired {{ $vehicle->retired_at->format('Y-m-d') }}</small>
                     @endif
-                </li>
+                </x-row>
             @endforeach
-        </ul>
+        </x-rows>
         @if ($list->more > 0)<p class="help">{{ $list->more }} more. Type another word of plate, name or circuit.</p>@endif
     @elseif ($list->anyAtAll)
         <section class="empty"><h2>Nothing found</h2><p>Try fewer letters, or part of the circuit’s name.</p></section>
     @else
         <section class="empty"><h2>No vehicle yet</h2><p>Add the first one: its plate, what it is, and which circuit it has.</p></section>
     @endif
-    <div class="import">
+    <div class="mb-4 flex flex-wrap items-center gap-x-3.5 gap-y-2 bg-panel px-4 py-2.5">
         <a class="button button-quiet" href="/vehicles/vehicles.csv" download>Export as CSV</a>
-        <form method="post" action="/vehicles/import" enctype="multipart/form-data">
+        <form method="post" action="/vehicles/import" class="flex flex-wrap items-center gap-2" enctype="multipart/form-data">
             @csrf
             <label for="file">Bring in a CSV file</label>
-            <input id="file" name="file" type="file" accept=".csv,text/csv">
+            <input id="file" name="file" type="file" class="min-h-11 max-w-80 pt-2" accept=".csv,text/csv">
             <button class="button button-quiet">Look at it first</button>
         </form>
-        @error ('file')<p class="error" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
+        @error ('file')<p class="error m-0 basis-full" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     </div>
     <p class="help">
         @if ($list->retired)<a href="/vehicles">Those in use</a>@else<a href="/vehicles?retired=1">Retired vehicles</a>@endif

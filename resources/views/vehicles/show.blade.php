@@ -15,18 +15,17 @@
     </header>
     @error ('retire')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     @if ($page->vehicle->retired_at)<p class="help">Retired on {{ $page->vehicle->retired_at->format('Y-m-d') }}.</p>@endif
-    <div class="vehicle-page">
-        <section class="panel">
+    <div class="mb-5 grid items-start gap-5 min-[821px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+        <x-panel>
             <h2>In it now</h2>
             @if ($page->content === [])<p>Nobody has signed a job on it yet.</p>@endif
-            <dl>@foreach ($page->content as [$what, $value])<dt>{{ $what }}</dt><dd>{{ $value }}</dd>@endforeach</dl>
+            <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-2">@foreach ($page->content as [$what, $value])<dt>{{ $what }}</dt><dd class="font-semibold">{{ $value }}</dd>@endforeach</dl>
             <h2>Next change of the coolant</h2>
             @if ($page->due->changed === null)
                 <p>No change is on record here.</p>
             @else
-                <p @class(['state', $page->due->used?->overdue() ? 'state-fail' : ($page->due->used?->due() ? 'state-wait' : 'state-pass')])>
-                    @icon($page->due->used?->due() ? 'triangle-alert' : 'circle-check'){{ implode(' or ', $page->due->marks($page->units)) }}
-                </p>
+                <x-state :tone="$page->due->used?->overdue() ? 'stop' : ($page->due->used?->due() ? 'wait' : 'pass')"
+                    :icon="$page->due->used?->due() ? 'triangle-alert' : 'circle-check'">{{ implode(' or ', $page->due->marks($page->units)) }}</x-state>
                 @if ($page->due->used)<p class="help">
                     {{ round(100 * $page->due->used->share) }} % used up, by {{ $page->due->used->by->label() }}.</p>@endif
             @endif
@@ -37,30 +36,30 @@
             @if ($page->vehicle->notes !== '')<h2>Notes</h2><p>{{ $page->vehicle->notes }}</p>@endif
             @if ($page->visits->isNotEmpty())<h2>Visits due</h2><ul class="grid gap-1">@include('visits.due', ['visits' => $page->visits])</ul>@endif
             @if ($page->watch !== [])<h2>To watch</h2><ul>@foreach ($page->watch as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
-        </section>
-        <section class="panel">
+        </x-panel>
+        <x-panel>
             <h2>Jobs</h2>
             @if ($page->jobs->isEmpty())<p>None yet.</p>@endif
-            <ul class="vehicle-jobs">
+            <ul class="grid gap-3">
                 @foreach ($page->jobs as $job)
-                    <li>
+                    <li class="flex flex-wrap gap-x-3.5 gap-y-1">
                         <a href="/jobs/{{ $job->id }}{{ $job->stands() ? '/record' : '' }}">{{ $job->number() }}</a>
                         <span>{{ $job->kind->label() }}, planned by {{ $job->planner->name }}</span>
-                        <small>{{ $job->abandoned_at ? 'given up '.$job->abandoned_at->format('Y-m-d')
+                        <small class="ml-auto">{{ $job->abandoned_at ? 'given up '.$job->abandoned_at->format('Y-m-d')
                             : ($job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since '.$job->created_at->format('Y-m-d')) }}@if ($job->followed_at)
                             · <a href="/jobs/{{ $job->id }}/visits">{{ $job->life()->label() }}{{ $job->closed_at ? ' '.$job->closed_at->format('Y-m-d') : '' }}</a>@endif</small>
                     </li>
                 @endforeach
             </ul>
-        </section>
+        </x-panel>
         @if ($page->photos->isNotEmpty())
-            <section class="panel vehicle-photos">
+            <x-panel class="col-span-full">
                 <h2>Photographs</h2>
                 @foreach ($page->photos as $photo)
-                    <a href="/photos/{{ $photo->id }}"><img src="/photos/{{ $photo->id }}/small" alt="Photograph {{ $loop->iteration }}"
+                    <a href="/photos/{{ $photo->id }}"><img class="h-30" src="/photos/{{ $photo->id }}/small" alt="Photograph {{ $loop->iteration }}"
                         loading="lazy"></a>
                 @endforeach
-            </section>
+            </x-panel>
         @endif
     </div>
     @if ($mayRetire)

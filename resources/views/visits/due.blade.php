@@ -4,8 +4,8 @@
             <span class="plate">{{ $visit->job->vehicle->plate }}</span>
             <b>Cold level</b>
             <span>{{ $visit->job->vehicle->name }}@if ($visit->watch !== '') · {{ $visit->watch }}@endif</span>
-            @if ($visit->job->vehicle->inHand)<span class="state state-wait">with {{ $visit->job->vehicle->inHand->number() }}</span>
-            @else<span @class(['state', $visit->isOverdue() ? 'state-fail' : 'state-wait'])>{{ $visit->isOverdue() ? 'overdue since' : 'due' }} {{ $visit->due_on->isToday() ? 'today' : $visit->due_on->format('Y-m-d') }}</span>@endif
+            @if ($visit->job->vehicle->inHand)<x-state tag="span" tone="wait">with {{ $visit->job->vehicle->inHand->number() }}</x-state>
+            @else<x-state tag="span" :tone="$visit->isOverdue() ? 'stop' : 'wait'">{{ $visit->isOverdue() ? 'overdue since' : 'due' }} {{ $visit->due_on->isToday() ? 'today' : $visit->due_on->format('Y-m-d') }}</x-state>@endif
             @if ($visit->holder)<small>{{ $visit->holder->name }}</small>@endif
         </a>
     </li>
