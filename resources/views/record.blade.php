@@ -115,7 +115,7 @@
                     </p>
                 @endif
             </div>
-            <p class="w-65 flex-none border-t border-ink pt-1">Signature</p>
+            <p class="w-65 flex-none border-t border-ink pt-1" data-signature>Signature</p>
         </footer>
     </article>
 </x-layout>

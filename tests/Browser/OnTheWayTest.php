@@ -76,7 +76,7 @@ final class OnTheWayTest extends BrowserTestCase
         $this->visit("{$job}?step=heat_cycle:1");
         self::$browser->executeScript('document.querySelectorAll(".late, .late details").forEach((more) => { more.open = true })');
         $this->assertAccessible();
-        $late = self::$browser->findElement(By::xpath("//details[@class='late']//form[input[@value='reading']]"));
+        $late = self::$browser->findElement(By::xpath("//details[contains(@class,'late')]//form[input[@value='reading']]"));
         $late->findElement(By::name('fields[ect]'))->sendKeys('84');
         $late->findElement(By::name('fields[far]'))->sendKeys('80');
         self::$browser->executeScript('arguments[0].querySelector("[name=\'fields[sign]\'][value=steam]").checked = true', [$late]);

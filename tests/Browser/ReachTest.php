@@ -67,7 +67,7 @@ final class ReachTest extends TestCase
         $browser->get("https://localhost:{$this->port}/shop/connect");
         $browser->wait(20)->until(fn () => count($browser->findElements(By::cssSelector('[data-qr] path'))) === 2);
         $print = strtoupper((string) openssl_x509_fingerprint($certificate, 'sha256'));
-        self::assertStringContainsString($print, str_replace(' ', '', $browser->findElement(By::cssSelector('.connect code'))->getText()));
+        self::assertStringContainsString($print, str_replace(' ', '', $browser->findElement(By::cssSelector('main ol code'))->getText()));
 
         self::assertSame(0, $this->aqbel('backup'), 'while people work');
         $browser->get("https://localhost:{$this->port}/shop");

@@ -348,7 +348,7 @@ final class WholeJobTest extends BrowserTestCase
         );
         self::assertFalse(self::$browser->findElement(By::cssSelector('.bar'))->isDisplayed());
         self::assertFalse(self::$browser->findElement(By::cssSelector('[data-print]'))->isDisplayed());
-        self::assertTrue(self::$browser->findElement(By::cssSelector('.signature'))->isDisplayed());
+        self::assertTrue(self::$browser->findElement(By::cssSelector('[data-signature]'))->isDisplayed());
         self::$browser->executeCustomCommand(
             '/session/:sessionId/chromium/send_command',
             'POST',

@@ -25,7 +25,7 @@
                                         @foreach (['hands' => 'hands', 'wait' => 'waits'] as $part => $said)
                                             <td class="w-21"><x-cell class="min-h-11 text-right text-lg" type="text" inputmode="decimal" name="labour[{{ $activity }}][{{ $part }}]"
                                                 aria-label="{{ $label }}, {{ $said }}, minutes" autocomplete="off"
-                                                :value="$typed("labour.{$activity}.{$part}", (string) $here->{$part})"/></td>
+                                                :value="$typed('labour.'.$activity.'.'.$part, (string) $here->{$part})"/></td>
                                         @endforeach
                                     </tr>
                                 @endforeach

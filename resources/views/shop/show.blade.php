@@ -65,16 +65,19 @@
             @error ('vessels')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
             <fieldset class="grid min-w-0 gap-3 [&>.button]:justify-self-start" @disabled(! $page->mayChange)>
                 @foreach ($page->vessels() as $i => $vessel)
+                    @php
+                        $name = $typed("vessels.{$i}.name", $vessel?->name);
+                        $marks = $typed("vessels.{$i}.marks", $vessel === null ? '' : $page->marks($vessel));
+                        $holds = $typed("vessels.{$i}.holds", $vessel === null ? '' : $page->holds($vessel));
+                    @endphp
                     <div class="grid grid-cols-2 gap-x-3.5 gap-y-2 border-b border-rule py-2 min-[821px]:grid-cols-[3fr_1fr_1fr_1fr] [&>label]:grid [&>label]:gap-0.5 [&>label]:text-[0.9375rem] [&>label]:font-semibold">
                         <input type="hidden" name="vessels[{{ $i }}][id]" value="{{ $vessel?->id }}">
                         <label class="max-[820px]:col-span-full">Name
-                            <x-cell class="min-h-12" name="vessels[{{ $i }}][name]" maxlength="60" :value="$typed("vessels.{$i}.name", $vessel?->name)"/></label>
+                            <x-cell class="min-h-12" name="vessels[{{ $i }}][name]" maxlength="60" :value="$name"/></label>
                         <label>Mark to mark, {{ $page->unit() }}
-                            <x-cell class="min-h-12" name="vessels[{{ $i }}][marks]" inputmode="decimal" size="6"
-                                :value="$typed("vessels.{$i}.marks", $vessel === null ? '' : $page->marks($vessel))"/></label>
+                            <x-cell class="min-h-12" name="vessels[{{ $i }}][marks]" inputmode="decimal" size="6" :value="$marks"/></label>
                         <label>Holds, if known, {{ $page->unit() }}
-                            <x-cell class="min-h-12" name="vessels[{{ $i }}][holds]" inputmode="decimal" size="6"
-                                :value="$typed("vessels.{$i}.holds", $vessel === null ? '' : $page->holds($vessel))"/></label>
+                            <x-cell class="min-h-12" name="vessels[{{ $i }}][holds]" inputmode="decimal" size="6" :value="$holds"/></label>
                         <label>Mostly for
                             <select name="vessels[{{ $i }}][use]" class="min-h-12 w-full min-w-0 rounded-sm border border-quiet bg-panel px-2.5 text-ink">
                                 @foreach ($page->uses() as $code => $label)
