@@ -30,6 +30,9 @@ class Circuit extends Model
 {
     use FoundOnItsGround;
 
+    /** Letters of a part of a name by which a circuit is meant. */
+    private const LEAST_PART = 3;
+
     protected $table = 'circuits';
 
     protected $guarded = [];
@@ -95,6 +98,22 @@ class Circuit extends Model
         }
 
         return $called;
+    }
+
+    /**
+     * The circuit that is meant by what somebody typed: its name or key, or a part of it that only one has.
+     *
+     * @param  array<int|string, int>  $called  as `byAnything` gives them
+     */
+    public static function meant(array $called, string $typed): ?int
+    {
+        $part = mb_strtolower(trim($typed));
+        if (isset($called[$part]) || mb_strlen($part) < self::LEAST_PART || ctype_digit($part)) {
+            return $called[$part] ?? null;
+        }
+        $fit = array_values(array_unique(array_filter($called, fn (int $id, int|string $name) => str_contains((string) $name, $part), ARRAY_FILTER_USE_BOTH)));
+
+        return count($fit) === 1 ? $fit[0] : null;
     }
 
     /** @return Builder<Vehicle> */

@@ -110,7 +110,7 @@ final class VehicleFile
         array $circuits,
         UnitSystem $units,
     ): void {
-        $circuit = $circuits[mb_strtolower($row['circuit'])] ?? null;
+        $circuit = Circuit::meant($circuits, $row['circuit']);
         // A column that is not in the file says nothing about a vehicle that is here.
         $said = array_intersect_key($row, array_flip(self::FIELDS));
         try {
@@ -130,7 +130,7 @@ final class VehicleFile
                     $number,
                     (string) $field,
                     $field === 'circuit'
-                        ? "No circuit here is called “{$row['circuit']}”. Bring it in first, or name another."
+                        ? "No circuit here is called “{$row['circuit']}”, or more than one. Name it whole, or bring it in first."
                         : $message,
                 );
             }

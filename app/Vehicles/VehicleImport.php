@@ -6,6 +6,7 @@ namespace App\Vehicles;
 
 use App\Audit\Subject;
 use App\Audit\Trail;
+use App\Models\Circuit;
 use App\Models\Person;
 use App\Models\Vehicle;
 
@@ -48,6 +49,12 @@ final class VehicleImport
         } else {
             $this->changed[] = [$here, array_intersect_key($attributes, $different)];
         }
+    }
+
+    /** @return array<int, string> of the circuits that new ones would have, by id: a part of a name was enough to mean one */
+    public function circuits(): array
+    {
+        return Circuit::query()->whereIn('id', array_column($this->new, 'circuit_id'))->pluck('name', 'id')->all();
     }
 
     /** Whether all of it may be stored, and there is something to store. */

@@ -85,7 +85,7 @@ final class VehicleInput
             $raw['plate'] = mb_strtoupper((string) preg_replace('/\s+/u', ' ', trim($raw['plate'])));
         }
         if (is_string($raw['circuit'] ?? null)) {
-            $raw['circuit'] = Circuit::byAnything()[mb_strtolower(trim($raw['circuit']))] ?? $raw['circuit'];
+            $raw['circuit'] = Circuit::meant(Circuit::byAnything(), $raw['circuit']) ?? $raw['circuit'];
         }
         $validator = Validator::make($raw, self::rules($existing), self::messages());
         $problems = $validator->errors()->messages();
@@ -183,7 +183,7 @@ final class VehicleInput
             'plate.*' => 'Enter the plate, or the number the shop calls it by: letters, digits, spaces, - and ., '
                 .'at most 20.',
             'name.*' => 'Enter what kind of vehicle it is, in at most 120 letters.',
-            'circuit.*' => 'Choose the circuit it has, by its name. One that fits nearly can be copied and '
+            'circuit.*' => 'Choose the circuit it has, by its name or a part that only one has. One that fits nearly can be copied and '
                 .'changed under Circuits.',
             'notes.*' => 'Notes hold at most 2,000 letters.',
         ];

@@ -95,6 +95,11 @@ final class VehicleTest extends ShopTestCase
         $this->actingAs($this->imre)->get('/vehicles/new')->assertSee("<option value=\"{$circuit->name}\">", false);
         $add = fn (string $plate, string $called) => $this->post('/vehicles', ['plate' => $plate, 'name' => 'Van', 'circuit' => $called]);
         $add('BY 1', mb_strtoupper(" {$circuit->name}"))->assertSessionHasNoErrors();
+        $sweeper = Circuit::query()->where('key', 'footpath-sweeper')->firstOrFail();
+        $add('BY 4', 'sweep')->assertSessionHasNoErrors();
+        self::assertSame($sweeper->id, Vehicle::query()->where('plate', 'BY 4')->firstOrFail()->circuit_id, 'a part that only one has');
+        $add('BY 5', 'taxi')->assertSessionHasErrors('circuit');
+        $add('BY 6', 'sw')->assertSessionHasErrors('circuit');
         $twin = Circuit::query()->create(['key' => 'its-twin', 'revision' => 1, 'name' => $circuit->name, 'document' => $circuit->document]);
         $add('BY 2', $circuit->name)->assertSessionHasErrors('circuit');
         $add('BY 3', 'its-twin')->assertSessionHasNoErrors();

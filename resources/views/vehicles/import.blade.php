@@ -23,8 +23,9 @@
             </dl>
             @if ($import->new !== [])
                 <h2>New</h2>
+                @php $circuits = $import->circuits(); @endphp
                 <ul>@foreach (array_slice($import->new, 0, 40) as $one)<li><b>{{ $one['plate'] }}</b>
-                    {{ $one['name'] }}</li>@endforeach</ul>
+                    {{ $one['name'] }} <small>{{ $circuits[$one['circuit_id']] ?? '' }}</small></li>@endforeach</ul>
                 @if (count($import->new) > 40)<p class="help">And {{ count($import->new) - 40 }} more.</p>@endif
             @endif
             @if ($import->changed !== [])
