@@ -51,6 +51,22 @@ final readonly class Measured
         return $this->with('passages', $passage, ['volume_ml' => $this->read($typed, Dimension::Volume), 'plus_minus' => self::CAREFUL, 'known_by' => KnownBy::Tape->value]);
     }
 
+    /**
+     * Whether it lets air by while it is shut, as somebody has seen.
+     *
+     * @return array<mixed>
+     *
+     * @throws InvalidField
+     */
+    public function weeps(string $gate, string $answer): array
+    {
+        if (! in_array($answer, ['yes', 'no'], true)) {
+            throw new InvalidField('measured', 'Say whether it lets air by while it is shut, or shuts tight.');
+        }
+
+        return $this->with('gates', $gate, ['weeps' => $answer === 'yes', 'known_by' => KnownBy::Tape->value]);
+    }
+
     private function read(string $typed, Dimension $dimension): float
     {
         try {
@@ -61,7 +77,7 @@ final readonly class Measured
     }
 
     /**
-     * @param  array<string, float|string|null>  $facts  null: no longer there
+     * @param  array<string, float|string|bool|null>  $facts  null: no longer there
      * @return array<mixed>
      */
     private function with(string $list, string $id, array $facts): array
@@ -87,7 +103,7 @@ final readonly class Measured
 
     /**
      * @param  array<mixed>  $item  as it stood
-     * @param  array<string, float|string|null>  $facts
+     * @param  array<string, float|string|bool|null>  $facts
      */
     private function assertNear(array $item, array $facts): void
     {

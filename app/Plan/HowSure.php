@@ -47,9 +47,13 @@ final readonly class HowSure
             default => [],
         };
         $most = $this->ranges->settlesMost;
-        $isWorthIt = $most !== null && $most->isWorthIt($this->circuit) && ($most->node ?? $most->passage) !== $this->asksFor;
+        $isWorthIt = $most !== null && $most->isWorthIt($this->circuit) && ($most->node ?? $most->gate ?? $most->passage) !== $this->asksFor;
 
-        return $isWorthIt ? [...$asked, $this->measure($most->node, $most->passage, 'One measurement settles most:', $this->gain($most))] : $asked;
+        return match (true) {
+            ! $isWorthIt => $asked,
+            $most->gate !== null => [...$asked, $this->look($most->gate, $this->gain($most))],
+            default => [...$asked, $this->measure($most->node, $most->passage, 'One measurement settles most:', $this->gain($most))],
+        };
     }
 
     /** "the height of “heater upper pipe”, now 930 mm". */
@@ -60,7 +64,19 @@ final readonly class HowSure
             default => "what “{$this->circuit->passages[(string) $passage]->label}” holds, now {$this->volume($this->circuit->passages[(string) $passage]->volumeMl)}.",
         };
 
-        return new ToMeasure($node, $passage, $why, $what, $gain, $this->units->unit($node === null ? Dimension::Volume : Dimension::Length)->value);
+        return new ToMeasure($node, $passage, null, $why, $what, $gain, $this->units->unit($node === null ? Dimension::Volume : Dimension::Length)->value);
+    }
+
+    /** “Thermostat” lets air by while shut? */
+    private function look(string $gate, string $gain): ToMeasure
+    {
+        $taken = $this->circuit->gates[$gate]->weeps ? 'Taken as usual: it does.' : 'Taken as the layout has it: it does not.';
+
+        return new ToMeasure(
+            null, null, $gate, 'One look settles most:',
+            "whether “{$this->circuit->gates[$gate]->label}” lets air by while it is shut: a pin, a notch or a hole in its rim, or a bypass beside it. {$taken}",
+            $gain, '',
+        );
     }
 
     private function gain(Settling $most): string

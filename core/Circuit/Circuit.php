@@ -47,10 +47,14 @@ final readonly class Circuit
      *
      * @param  array<string, float>  $higherMm  by node
      * @param  array<string, float>  $times  volumes, by passage
+     * @param  list<string>  $otherwise  gates that weep where they were taken not to, and the other way round
      */
-    public function but(array $higherMm, array $times): self
+    public function but(array $higherMm, array $times, array $otherwise = []): self
     {
-        [$nodes, $passages] = [$this->nodes, $this->passages];
+        [$nodes, $passages, $gates] = [$this->nodes, $this->passages, $this->gates];
+        foreach ($otherwise as $id) {
+            $gates[$id] = $gates[$id]->otherwise();
+        }
         foreach ($higherMm as $id => $mm) {
             $nodes[$id] = $nodes[$id]->raised($mm);
         }
@@ -58,7 +62,7 @@ final readonly class Circuit
             $passages[$id] = $passages[$id]->holding($factor * $passages[$id]->volumeMl);
         }
 
-        return new self($this->name, $this->wheelbaseMm, $nodes, $passages, $this->gates, $this->ports, $this->facts, $this->covers);
+        return new self($this->name, $this->wheelbaseMm, $nodes, $passages, $gates, $this->ports, $this->facts, $this->covers);
     }
 
     public function capacityMl(): float

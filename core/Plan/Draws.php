@@ -14,11 +14,15 @@ use Random\Randomizer;
  */
 final readonly class Draws
 {
+    /** A thermostat nobody has looked at is other than usual in so many cases (common practice, no source). */
+    private const OTHERWISE = 0.15;
+
     /**
      * @param  array<string, list<float>>  $nodes  mm above what was measured, one a draw, by node
      * @param  array<string, list<float>>  $passages  shares of the measured volume more, one a draw, by passage
+     * @param  array<string, list<float>>  $gates  1 where it weeps other than it is taken to, else 0, one a draw, by gate
      */
-    private function __construct(private Circuit $circuit, public int $count, public array $nodes, public array $passages)
+    private function __construct(private Circuit $circuit, public int $count, public array $nodes, public array $passages, public array $gates)
     {
     }
 
@@ -37,11 +41,21 @@ final readonly class Draws
             }
         }
 
-        return new self($circuit, $count, $nodes, $passages);
+        $gates = [];
+        foreach ($circuit->gates as $id => $gate) {
+            if (! $gate->sure) {
+                $gates[$id] = array_map(fn (int $one): float => $one < self::OTHERWISE * $count ? 1.0 : 0.0, $chance->shuffleArray(range(0, $count - 1)));
+            }
+        }
+
+        return new self($circuit, $count, $nodes, $passages, $gates);
     }
 
-    /** @param  ?string  $node  whose height is known after all */
-    public function circuit(int $draw, ?string $node = null, ?string $passage = null): Circuit
+    /**
+     * @param  ?string  $node  whose height is known after all
+     * @param  ?string  $gate  of which it is known after all whether it weeps
+     */
+    public function circuit(int $draw, ?string $node = null, ?string $passage = null, ?string $gate = null): Circuit
     {
         $alone = array_map(fn (array $mm): float => $mm[$draw], array_diff_key($this->nodes, [$node ?? '' => true]));
         $higher = [];
@@ -50,7 +64,9 @@ final readonly class Draws
         }
         $more = array_map(fn (array $share): float => 1.0 + $share[$draw], array_diff_key($this->passages, [$passage ?? '' => true]));
 
-        return $this->circuit->but($higher, $more);
+        $otherwise = array_filter(array_diff_key($this->gates, [$gate ?? '' => true]), fn (array $other): bool => $other[$draw] > 0.0);
+
+        return $this->circuit->but($higher, $more, array_keys($otherwise));
     }
 
     /** @return list<float> within ± of nothing, in no order */

@@ -7,7 +7,7 @@ namespace Aqbel\Core\Plan;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Quantity\Range;
 
-/** The one measurement that would narrow the air most: a node's height, or what a passage holds. */
+/** The one look that would narrow the air most: a node's height, what a passage holds, or whether a shut gate weeps. */
 final readonly class Settling
 {
     /** So many measurements are tried out: those on which the air hangs most by themselves. */
@@ -23,11 +23,13 @@ final readonly class Settling
     private const STRETCHES = 10;
 
     /**
-     * @param  ?string  $node  whose height it is; null where it is a volume
+     * @param  ?string  $node  whose height it is
+     * @param  ?string  $passage  whose volume it is
+     * @param  ?string  $gate  of which nobody knows whether it weeps
      * @param  float  $spanMl  of the air, before
      * @param  float  $thenMl  once it is known
      */
-    private function __construct(public ?string $node, public ?string $passage, public float $spanMl, public float $thenMl)
+    private function __construct(public ?string $node, public ?string $passage, public ?string $gate, public float $spanMl, public float $thenMl)
     {
     }
 
@@ -46,6 +48,9 @@ final readonly class Settling
         foreach ($drawn->passages as $id => $by) {
             $weight["passage {$id}"] = self::hangsOn($by, $airMl);
         }
+        foreach ($drawn->gates as $id => $by) {
+            $weight["gate {$id}"] = self::hangsOn($by, $airMl);
+        }
         arsort($weight);
         $tried = min(self::DRAWS, $drawn->count);
         $some = array_slice($airMl, 0, $tried);
@@ -55,13 +60,13 @@ final readonly class Settling
         }
         foreach (array_keys(array_slice($weight, 0, self::TRIED)) as $what) {
             [$kind, $id] = explode(' ', $what, 2);
-            [$node, $passage] = $kind === 'node' ? [$id, null] : [null, $id];
+            [$node, $passage, $gate] = [$kind === 'node' ? $id : null, $kind === 'passage' ? $id : null, $kind === 'gate' ? $id : null];
             $then = [];
             for ($i = 0; $i < $tried; $i++) {
-                $then[] = $air($drawn->circuit($i, $node, $passage));
+                $then[] = $air($drawn->circuit($i, $node, $passage, $gate));
             }
             $left = self::span($then);
-            $best = $best === null || $left < $best->thenMl ? new self($node, $passage, $span, $left) : $best;
+            $best = $best === null || $left < $best->thenMl ? new self($node, $passage, $gate, $span, $left) : $best;
         }
 
         return $best;

@@ -13,7 +13,7 @@ const TABLES = {
 const WAIT_MS = 250;
 
 /** Whoever types one of these has measured it. */
-const MEASURED = ['z_mm', 'volume_ml'];
+const MEASURED = ['z_mm', 'volume_ml', 'weeps'];
 
 /** All volumes times one factor, so that they add up to the capacity; rounded to 0.1 mL. */
 export function scaledTo(passages, capacity) {

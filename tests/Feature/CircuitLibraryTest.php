@@ -329,7 +329,7 @@ final class CircuitLibraryTest extends ShopTestCase
         self::assertArrayNotHasKey('source', $document['facts'], 'whoever said so, said it of another vehicle');
         $this->post('/circuits', ['document' => json_encode($document)])->assertSessionHasNoErrors();
         $copy = Circuit::query()->latest('id')->firstOrFail();
-        $this->get("/circuits/{$copy->id}")->assertOk()->assertSee('nobody has looked at it for this vehicle')->assertSee('heights and volumes');
+        $this->get("/circuits/{$copy->id}")->assertOk()->assertSee('nobody has looked at it for this vehicle')->assertSee('heights and volumes')->assertSee('lets air by while shut');
         $this->get("/circuits/{$layout->id}")->assertOk()->assertDontSee('nobody has looked at it');
         $vehicle = Vehicle::query()->where('plate', 'SKP 114')->firstOrFail();
         $vehicle->update(['circuit_id' => $copy->id]);
@@ -337,7 +337,7 @@ final class CircuitLibraryTest extends ShopTestCase
         // All looked at, and measured: nothing is marked any more.
         $seen = $copy->document;
         $seen['from_layout'] = [];
-        foreach (['nodes', 'passages'] as $list) {
+        foreach (['nodes', 'passages', 'gates'] as $list) {
             $seen[$list] = array_map(fn (array $item) => [...$item, 'known_by' => 'tape'], $seen[$list]);
         }
         $this->post("/circuits/{$copy->id}", ['document' => json_encode($seen)])->assertSessionHasNoErrors();

@@ -226,6 +226,22 @@ final class PlanTest extends ShopTestCase
         $this->post("/circuits/{$vehicle->circuit_id}/measured", ['node' => $node[1], 'measured' => '900'])->assertForbidden();
     }
 
+    public function test_a_thermostat_nobody_looked_at_is_one_look_and_one_press(): void
+    {
+        $lead = \App\Models\Person::query()->where('login', 'sunniva')->firstOrFail();
+        $this->actingAs($lead)->post('/circuits/make/bleed_thermostat', ['answers' => ['name' => 'Ridge carrier', 'z_rad_top' => '71 cm', 'z_heater_in' => '88 cm', 'capacity_ml' => '6.4']])->assertSessionHasNoErrors();
+        $made = \App\Models\Circuit::query()->where('name', 'Ridge carrier')->firstOrFail();
+        $vehicle = \App\Models\Vehicle::query()->create(['plate' => 'RC 1', 'name' => 'Carrier', 'circuit_id' => $made->id]);
+        $page = "/jobs/new?vehicle={$vehicle->id}&chosen=1&school=gravity";
+        $this->get("{$page}&fragment=ranges")->assertOk()->assertSee('One look settles most')->assertSee('lets air by while it is shut')->assertSee('name="gate" value="thermostat"', false);
+        $seen = fn (string $answer) => $this->from($page)->post("/circuits/{$made->id}/measured", ['gate' => 'thermostat', 'weeps' => $answer, 'vehicle' => (string) $vehicle->id]);
+        $seen('perhaps')->assertSessionHasErrors('measured');
+        $seen('no')->assertRedirect("/jobs/new?vehicle={$vehicle->id}")->assertSessionHasNoErrors();
+        $gate = $made->newestRevision()->read()->gates['thermostat'];
+        self::assertSame([false, true], [$gate->weeps, $gate->sure]);
+        $this->get("{$page}&fragment=ranges")->assertOk()->assertDontSee('One look settles most');
+    }
+
     public function test_at_the_bleed_points_how_sure_it_is_stands_one_press_away(): void
     {
         $job = $this->plan('SKP 318');

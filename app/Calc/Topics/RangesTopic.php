@@ -6,6 +6,7 @@ namespace App\Calc\Topics;
 
 use App\Calc\Input;
 use App\Calc\Topic;
+use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Plan\DrainRange;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\Ranges;
@@ -51,15 +52,19 @@ final class RangesTopic implements Topic
             'air_high_ml' => $ranges->airMl->high,
             'order_sure' => $ranges->orderSure,
             'ties' => array_map(FillTopic::tie(...), $plan->fill->ties),
-            'settles_most' => self::settling($ranges->settlesMost),
+            'settles_most' => self::settling($ranges->settlesMost, $circuit),
         ];
     }
 
-    /** @return ?array<string, mixed> null where no air hangs on any single height or volume */
-    private static function settling(?Settling $settling): ?array
+    /** @return ?array<string, mixed> null where no air hangs on any single height, volume or gate */
+    private static function settling(?Settling $settling, Circuit $circuit): ?array
     {
         return $settling === null ? null : [
-            ...$settling->node === null ? ['passage' => $settling->passage, 'what' => 'volume'] : ['node' => $settling->node, 'what' => 'height'],
+            ...match (true) {
+                $settling->gate !== null => ['passage' => $circuit->gates[$settling->gate]->passage, 'what' => 'weeps'],
+                $settling->node === null => ['passage' => $settling->passage, 'what' => 'volume'],
+                default => ['node' => $settling->node, 'what' => 'height'],
+            },
             'air_span_ml' => $settling->spanMl,
             'air_span_then_ml' => $settling->thenMl,
         ];

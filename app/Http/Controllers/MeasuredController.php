@@ -12,7 +12,7 @@ use App\Models\Right;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 
-/** One height or volume of a circuit, measured after all: the next revision of it. */
+/** One height or volume of a circuit measured after all, or a gate looked at: the next revision of it. */
 final class MeasuredController extends Controller
 {
     public function store(Request $request, Circuit $circuit): RedirectResponse
@@ -23,7 +23,12 @@ final class MeasuredController extends Controller
         $stored = OneWriter::run(function () use ($request, $circuit, $node, $typed, $units): Circuit {
             $newest = $circuit->newestRevision();
             $measured = new Measured($newest->document, $units);
-            $document = $node !== '' ? $measured->height($node, $typed) : $measured->volume(self::text($request, 'passage'), $typed);
+            [$gate, $passage] = [self::text($request, 'gate'), self::text($request, 'passage')];
+            $document = match (true) {
+                $node !== '' => $measured->height($node, $typed),
+                $gate !== '' => $measured->weeps($gate, self::text($request, 'weeps')),
+                default => $measured->volume($passage, $typed),
+            };
 
             // The same once more, pressed twice or sent again, is no revision.
             return $document == $newest->document ? $newest : NewRevision::write($newest, $document, self::person($request));

@@ -124,7 +124,7 @@ final readonly class Version1
             $this->number($in, 'passages', 'plus_minus', Passage::USUAL));
     }
 
-    /** Whence a figure is known changes nothing that is computed. */
+    /** Whence a figure is known changes nothing that is computed: how well it is known is its ±. */
     private static function assertKnownBy(Document $in): void
     {
         if ($in->has('known_by')) {
@@ -182,12 +182,15 @@ final readonly class Version1
             'A gate sits in a passage. Name one that is listed under passages.',
         );
 
+        self::assertKnownBy($in);
+
         return new Gate(
             $id,
             $passage,
             GateKind::from($in->choice('kind', array_column(GateKind::cases(), 'value'))),
             $in->isTrue('weeps'),
             $in->line('label', 80) ?? $id,
+            ! $in->has('known_by') || $in->choice('known_by', array_column(KnownBy::cases(), 'value')) !== KnownBy::Layout->value,
         );
     }
 

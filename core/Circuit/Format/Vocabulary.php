@@ -57,7 +57,7 @@ final class Vocabulary
                 Fact::list('parts', 'Parts, opening it'), $torque, $behind,
             ],
             'gates' => [
-                $name, Fact::choice('kind', 'Kind', array_column(GateKind::cases(), 'value')), Fact::ref('passage', 'In', 'passages'), Fact::check('weeps', 'Weeps'),
+                $name, Fact::choice('kind', 'Kind', array_column(GateKind::cases(), 'value')), Fact::ref('passage', 'In', 'passages'), Fact::check('weeps', 'Weeps'), $knownBy,
             ],
             'ports' => [
                 $name, Fact::choice('kind', 'Kind', array_column(PortKind::cases(), 'value')), Fact::ref('node', 'At', 'nodes'), Fact::text('access', 'Access', 160),

@@ -336,8 +336,12 @@ final readonly class Maker
         $gates = [];
         foreach ($this->sketch->gates() as $id => $gate) {
             if ($gate['kind'] !== 'heater_valve' || ($read['heater_drive'] ?? null) !== HeaterDrive::None->value) {
-                $weeps = $gate['weeps'] || ($id === 'thermostat' && ($read['jiggle_pin'] ?? null) === 'yes');
-                $gates[] = ['id' => $id, ...$gate, 'weeps' => $weeps];
+                $answer = $id === 'thermostat' ? $read['jiggle_pin'] ?? null : null;
+                $gates[] = ['id' => $id, ...$gate, ...match (true) {
+                    $id !== 'thermostat' => [],
+                    $answer === null => ['known_by' => KnownBy::Layout->value],
+                    default => ['weeps' => $answer === 'yes', 'known_by' => KnownBy::Manual->value],
+                }];
             }
         }
 

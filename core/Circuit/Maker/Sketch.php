@@ -118,7 +118,8 @@ final class Sketch
             ? $this->passage('lower_hose', 'pump', 'rad_bot', 420, 'hose', 'Lower radiator hose')
             : $this->passage('lower_hose', 'rad_bot', 'pump', 420, 'hose', 'Lower radiator hose');
         $this->passage('upper_hose', 'stat', 'rad_top', 360, 'hose', 'Upper radiator hose');
-        $this->gate('thermostat', $thermostatAtThePump ? 'lower_hose' : 'upper_hose', 'thermostat', 'Thermostat');
+        // A pin, a notch or a bypass lets air by in nearly all of them (common practice, no source).
+        $this->gate('thermostat', $thermostatAtThePump ? 'lower_hose' : 'upper_hose', 'thermostat', 'Thermostat', true);
         $this->facts['thermostat_far_side'] = $thermostatAtThePump ? 'lower radiator hose' : 'upper radiator hose';
         $cock
             ? $this->port('radiator_cock', 'rad_bot', 'drain', 'Radiator drain cock')

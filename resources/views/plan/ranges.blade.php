@@ -12,11 +12,13 @@
         @foreach ($sure->toMeasure() as $one)
             <form class="mt-3 flex flex-wrap items-end gap-3" method="post" action="/circuits/{{ $vehicle->circuit_id }}/measured">
                 @csrf
-                <input type="hidden" name="{{ $one->name() }}" value="{{ $one->node ?? $one->passage }}">
+                <input type="hidden" name="{{ $one->name() }}" value="{{ $one->id() }}">
                 <input type="hidden" name="vehicle" value="{{ $vehicle->id }}">
                 <input type="hidden" name="job" value="{{ $job ?? '' }}">
                 <p class="basis-full"><b>{{ $one->why }}</b> {{ $one->what }} {{ $one->gain }}</p>
-                @if ($mayMeasure)
+                @if ($mayMeasure && $one->gate !== null)
+                    @foreach ($one::BY_LOOK as $answer => $words)<button class="button button-quiet" name="weeps" value="{{ $answer }}">{{ $words }}</button>@endforeach
+                @elseif ($mayMeasure)
                     <x-input name="measured" label="Measured, {{ $one->unit }}" inputmode="decimal" required/>
                     <button class="button button-quiet">Put it into the circuit</button>
                 @else

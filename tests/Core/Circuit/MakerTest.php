@@ -7,6 +7,7 @@ namespace Tests\Core\Circuit;
 use App\Calc\TopicList;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\Gate;
 use Aqbel\Core\Circuit\Maker\Extra;
 use Aqbel\Core\Circuit\Maker\Layout;
 use Aqbel\Core\Circuit\Maker\Layouts;
@@ -114,6 +115,19 @@ final class MakerTest extends TestCase
                 self::assertLessThanOrEqual($none->nodes[$id]->plusMinusMm, $circuit->nodes[$id]->plusMinusMm, "{$id} is no less sure");
             }
             self::assertEqualsWithDelta(17.0, $circuit->nodes[$id]->zMm - $none->nodes[$id]->zMm, 0.2, "{$id} went along");
+        }
+    }
+
+    public function test_a_thermostat_lets_air_by_as_nearly_all_do_until_somebody_has_looked(): void
+    {
+        foreach (Layouts::all() as $layout) {
+            $gate = fn (array $answers): ?Gate => CircuitReader::read((new Maker($layout, []))->document($answers))->gates['thermostat'] ?? null;
+            if ($gate([]) === null) {
+                continue;
+            }
+            self::assertSame([true, false], [$gate([])->weeps, $gate([])->sure], "{$layout->id}: common practice, no source");
+            self::assertSame([true, true], [$gate(['jiggle_pin' => 'yes'])->weeps, $gate(['jiggle_pin' => 'yes'])->sure], $layout->id);
+            self::assertSame([false, true], [$gate(['jiggle_pin' => 'no'])->weeps, $gate(['jiggle_pin' => 'no'])->sure], $layout->id);
         }
     }
 

@@ -104,6 +104,18 @@ final class RangesTest extends TestCase
         self::assertLessThan($most->spanMl, $most->thenMl);
     }
 
+    public function test_a_gate_nobody_looked_at_is_in_the_range_and_one_look_takes_it_out(): void
+    {
+        $of = fn (array $answers): array => TopicList::answer('layout', (string) json_encode(['layout' => 'bleed_thermostat', 'answers' => ['capacity_ml' => 6400, ...$answers]]))['circuit'];
+        $ranges = fn (array $circuit): array => TopicList::answer('ranges', (string) json_encode(['circuit' => $circuit, 'choices' => ['school' => 'gravity'], 'samples' => 80]));
+        [$unknown, $shut, $open] = [$ranges($of([])), $ranges($of(['jiggle_pin' => 'no'])), $ranges($of(['jiggle_pin' => 'yes']))];
+        self::assertSame($open['air_ml'], $unknown['air_ml']);
+        self::assertGreaterThan($open['air_high_ml'], $shut['air_ml']);
+        self::assertGreaterThan(0.9 * $shut['air_ml'], $unknown['air_high_ml'], 'what the other kind leaves lies within');
+        self::assertSame(['upper_hose', 'weeps'], [$unknown['settles_most']['passage'], $unknown['settles_most']['what']]);
+        self::assertLessThan(0.6 * $unknown['settles_most']['air_span_ml'], $unknown['settles_most']['air_span_then_ml']);
+    }
+
     public function test_what_was_drawn_exactly_has_no_range(): void
     {
         $document = Demo::document('post-van');
