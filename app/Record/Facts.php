@@ -103,7 +103,7 @@ final class Facts
         $lines = [
             "job: {$job->number()}", "plate: {$job->vehicle->plate}", "vehicle: {$job->vehicle->name}", "work: {$job->kind->label()}", 'month: '.$ended->format('Y-m F'),
             'way: '.Plan::of($state)->school->label(), 'complaint: '.Plan::of($state)->choices->complaint->label(),
-            'mixture: '.UnitSystem::Metric->format($state->ledger()->fraction() ?? 0.0, Unit::Percent).', '.$state->circuit->facts->inhibitor,
+            'mixture: '.UnitSystem::Metric->format($state->ledger()->fraction() ?? 0.0, Unit::Percent).', '.$state->circuit->facts->family(),
             "person: {$job->planner->name}", $job->abandoned_because === '' ? '' : "given up: {$job->abandoned_because}",
         ];
         foreach ($state->entries as $entry) {

@@ -74,7 +74,7 @@ final readonly class HandOver
         $ledger = $this->state->ledger();
 
         return array_filter([
-            ['Coolant', "{$this->state->circuit->facts->inhibitor}, ".$this->units->format($mixture->volumeFraction, Unit::Percent).' with water'],
+            ['Coolant', "{$this->state->circuit->facts->family()}, ".$this->units->format($mixture->volumeFraction, Unit::Percent).' with water'],
             ['Safe from frost down to', $this->units->format($mixture->freezePoint()->degC(), Dimension::Temperature)],
             ['Inside', $this->volume($ledger->contentMl)],
             $ledger->oldShare() > 0.0 ? ['Of it old coolant', $this->units->format($ledger->oldShare(), Unit::Percent)] : null,
@@ -131,7 +131,7 @@ final readonly class HandOver
         $mixture = $this->mixture();
 
         return [
-            ['Mixture', $this->units->format($mixture->volumeFraction, Unit::Percent).", {$this->state->circuit->facts->inhibitor}"],
+            ['Mixture', $this->units->format($mixture->volumeFraction, Unit::Percent).", {$this->state->circuit->facts->family()}"],
             ['Frost', $this->units->format($mixture->freezePoint()->degC(), Dimension::Temperature)],
             ['Date', ($this->job->signed_at ?? now())->format('Y-m-d')],
             ['Job', $this->job->number()],

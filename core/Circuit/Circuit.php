@@ -70,6 +70,18 @@ final readonly class Circuit
         return $this->capacityMl;
     }
 
+    /** Within which what its passages hold is known, mL: each off by itself, as far as its own ± goes. */
+    public function knownWithinMl(): float
+    {
+        return sqrt(array_sum(array_map(fn (Passage $passage) => ($passage->plusMinus * $passage->volumeMl) ** 2, $this->passages)));
+    }
+
+    /** Whether some passage holds what a layout says it does, and nobody has measured it. */
+    public function isRough(): bool
+    {
+        return array_filter($this->passages, fn (Passage $passage) => $passage->plusMinus > Passage::USUAL) !== [];
+    }
+
     /** Air in the tank when the coolant stands at the cold mark, on level ground, mL. */
     public function headspaceMl(): float
     {

@@ -49,6 +49,12 @@ final readonly class Facts
         return new Mixture($this->base, $this->targetFraction);
     }
 
+    /** What the manual names it by: the family, or the base where nobody has said a family. */
+    public function family(): string
+    {
+        return $this->inhibitor === '' ? $this->base->label() : $this->inhibitor;
+    }
+
     /** What may be pumped on it cold to vent a point, over atmosphere: never above its cap. */
     public function mostToVentKpa(): float
     {

@@ -20,7 +20,7 @@ use Aqbel\Core\Plan\Plan;
 /** Content found less what came out, against what the circuit should keep with the points that were opened. */
 final readonly class Retained implements Judgement
 {
-    /** Volumes of a circuit model against a real engine (common practice, no source). */
+    /** Volumes of a circuit model against a real engine, however well they are known (common practice, no source). */
     private const MODEL_SHARE = 0.02;
 
     /**
@@ -65,7 +65,7 @@ final readonly class Retained implements Judgement
         $predicted = self::predictedMl($at);
         $known = $ledger->lines !== [];
         $more = $known ? $ledger->contentMl - $predicted : INF;
-        $unsure = hypot($ledger->plusMinusMl, self::MODEL_SHARE * $ledger->capacityMl);
+        $unsure = hypot($ledger->plusMinusMl, self::modelMl($at));
         $suspects = self::suspects($at, $more);
         $told = [...$at->job->observedAnywhere(DrainRan::class), ...DrainsInTurn::cameOut($at->job)];
         $code = match (true) {
@@ -79,6 +79,12 @@ final readonly class Retained implements Judgement
         };
 
         return new self($code, $ledger->contentMl, $ledger->plusMinusMl, $predicted, $unsure, $suspects, $told);
+    }
+
+    /** Within which the circuit keeps what its model says: wider where its volumes came with a layout, mL. */
+    private static function modelMl(Situation $at): float
+    {
+        return max(self::MODEL_SHARE * $at->job->ledger()->capacityMl, $at->circuit()->knownWithinMl());
     }
 
     /** More than the circuit should keep, mL; negative where it is less. */
@@ -172,7 +178,7 @@ final readonly class Retained implements Judgement
         if ($parts === []) {
             return null;
         }
-        $unsure = self::MODEL_SHARE * $at->job->ledger()->capacityMl;
+        $unsure = self::modelMl($at);
         $holding = array_values(array_filter($parts, fn (PartVolume $v) => self::holdsMl($at->circuit(), $v->part) >= $shortMl - $unsure));
 
         return new DidNotDrain($ports, self::nearest($holding, $shortMl), $shortMl);

@@ -43,7 +43,7 @@ final readonly class Materials
         );
         if ($predicted->stockMl > 1.0) {
             $spare = round(100.0 * (Shopping::SPARE - 1.0));
-            $items['concentrate'] = "{$facts->base->label()} {$stock}, {$facts->inhibitor}: "
+            $items['concentrate'] = "{$facts->base->label()} {$stock}".($facts->inhibitor === '' ? '' : ", {$facts->inhibitor}").': '
                 ."{$withSpare($predicted->stockMl)} with {$spare} % spare";
         }
         if ($predicted->waterMl > 1.0) {
