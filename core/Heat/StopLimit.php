@@ -18,13 +18,14 @@ final readonly class StopLimit
 
     public Temperature $limit;
 
-    /** Which of the three decided. */
+    /** Which of them decided. */
     public StopReason $because;
 
     public function __construct(
         public Temperature $boiling,
         public ?Temperature $fanOn = null,
         ?Temperature $vehicleLimit = null,
+        ?Temperature $usual = null,
     ) {
         $candidates = [StopReason::Boiling->value => $boiling->degC() - self::BOILING_MARGIN];
         if ($fanOn !== null) {
@@ -32,6 +33,9 @@ final readonly class StopLimit
         }
         if ($vehicleLimit !== null) {
             $candidates[StopReason::Vehicle->value] = $vehicleLimit->degC();
+        }
+        if ($usual !== null) {
+            $candidates[StopReason::Usual->value] = $usual->degC();
         }
         asort($candidates);
         $this->because = StopReason::from(array_key_first($candidates));

@@ -125,7 +125,7 @@ final readonly class Materials
         foreach ($this->circuit->gates as $gate) {
             if ($gate->kind === GateKind::Thermostat && in_array($gate->passage, $this->choices->opened, true)) {
                 $items['thermostat'] = 'Thermostat: spring toward the engine, '.(
-                    $gate->weeps ? 'jiggle pin at the top, ' : ''
+                    $gate->weeps ? 'jiggle pin'.($gate->sure ? '' : ', if it has one,').' at the top, ' : ''
                 ).'new gasket';
             }
         }

@@ -159,7 +159,7 @@ final class Reconcile extends StepKind
             RetainedCode::MoreInside => Verdict::wait($kept->code(), 'More inside than predicted', "{$at->litres($kept->moreMl())} more than the "
                 .'model keeps, beyond the ± of the vessels. '.(
                     ($at->circuit()->hasHeater() ? 'The heater was shut, ' : 'It stopped early, ')
-                    .($at->circuit()->isRough() ? 'it holds other volumes than its layout says, ' : '').($further === '' ? 'or the content found was read too high.' : "or a branch was left out: {$further}.")
+                    .($at->circuit()->isRough() ? 'the circuit holds other volumes than its layout says, ' : '').($further === '' ? 'or the content found was read too high.' : "or a branch was left out: {$further}.")
                 )),
             RetainedCode::LessInside => Verdict::pass($kept->code(), 'Less inside than predicted', "{$inside} stays inside, predicted "
                 ."{$at->litres($kept->predictedMl)}: the points let out more than the model knows of, or the content found was read too low."),

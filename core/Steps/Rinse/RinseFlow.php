@@ -135,7 +135,9 @@ final class RinseFlow extends StepKind
         );
         $cut = array_map(fn (Gate $gate) => $circuit->passages[$gate->passage]->label, $cutting);
 
-        return $cut === [] ? 'The thermostat weeps here: a trickle passes it, no more.'
+        $looked = array_filter($circuit->gates, fn (Gate $gate) => $gate->kind === GateKind::Thermostat && ! $gate->sure) === [];
+
+        return $cut === [] ? ($looked ? 'The thermostat weeps here: a trickle passes it, no more.' : 'Past a shut thermostat goes a trickle, if this one weeps at all.')
             : 'A shut thermostat leaves what lies behind it unrinsed: '.implode(', ', array_unique($cut)).'.';
     }
 }
