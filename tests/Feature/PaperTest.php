@@ -66,7 +66,7 @@ final class PaperTest extends ShopTestCase
     {
         $main = (string) preg_replace('#.*<article[^>]*>|</article>.*#s', '', $html);
 
-        return html_entity_decode((string) preg_replace(['#<(script|style)\b.*?</\1>#s', '#<(\w+)[^>]*no-print[^>]*>.*?</\1>#s', '#<footer.*?<p class="seal">#s', '#<[^>]+>#s'], ' ', $main));
+        return html_entity_decode((string) preg_replace(['#<(script|style)\b.*?</\1>#s', '#<(\w+)[^>]*no-print[^>]*>.*?</\1>#s', '#<footer.*?data-seal>#s', '#<[^>]+>#s'], ' ', $main));
     }
 
     /** @return array<string, int> how often each number stands there */
