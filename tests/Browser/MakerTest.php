@@ -37,7 +37,7 @@ final class MakerTest extends BrowserTestCase
             $this->visit('/circuits');
             $done = 1;
             $this->press('New circuit');
-            $this->follow(fn () => self::$browser->findElement(By::xpath("//ul[contains(@class,'cards')]//a[b[normalize-space()='{$layout}']]"))->click());
+            $this->follow(fn () => self::$browser->findElement(By::xpath("//main//li//a[b[normalize-space()='{$layout}']]"))->click());
             $done++;
             $this->assertAccessible();
             foreach ($has as $extra) {
