@@ -124,6 +124,14 @@ final readonly class Version1
             $this->number($in, 'passages', 'plus_minus', Passage::USUAL));
     }
 
+    /** Made from a layout, and not measured since: what its file says nothing of, nobody has looked at either. */
+    private function isOfALayout(): bool
+    {
+        $passages = array_filter(is_array($this->data['passages'] ?? null) ? $this->data['passages'] : [], is_array(...));
+
+        return in_array(KnownBy::Layout->value, array_column($passages, 'known_by'), true);
+    }
+
     /** Whence a figure is known changes nothing that is computed: how well it is known is its ±. */
     private static function assertKnownBy(Document $in): void
     {
@@ -183,15 +191,12 @@ final readonly class Version1
         );
 
         self::assertKnownBy($in);
+        $kind = GateKind::from($in->choice('kind', array_column(GateKind::cases(), 'value')));
+        $sure = $in->has('known_by')
+            ? $in->choice('known_by', array_column(KnownBy::cases(), 'value')) !== KnownBy::Layout->value
+            : $kind !== GateKind::Thermostat || ! $this->isOfALayout();
 
-        return new Gate(
-            $id,
-            $passage,
-            GateKind::from($in->choice('kind', array_column(GateKind::cases(), 'value'))),
-            $in->isTrue('weeps'),
-            $in->line('label', 80) ?? $id,
-            ! $in->has('known_by') || $in->choice('known_by', array_column(KnownBy::cases(), 'value')) !== KnownBy::Layout->value,
-        );
+        return new Gate($id, $passage, $kind, $in->isTrue('weeps'), $in->line('label', 80) ?? $id, $sure);
     }
 
     /**

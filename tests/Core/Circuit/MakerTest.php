@@ -131,6 +131,16 @@ final class MakerTest extends TestCase
         }
     }
 
+    public function test_of_a_circuit_made_before_it_was_asked_nobody_has_looked_either(): void
+    {
+        $made = (new Maker(Layouts::all()['radiator_cap'], []))->document(['jiggle_pin' => 'no']);
+        $made['gates'] = array_map(fn (array $gate) => array_diff_key($gate, ['known_by' => '']), $made['gates']);
+        $gates = CircuitReader::read($made)->gates;
+        self::assertFalse($gates['thermostat']->sure);
+        self::assertTrue($gates['heater_valve']->sure);
+        self::assertTrue(Demo::circuit('school-minibus')->gates['thermostat']->sure, 'its own file is no layout');
+    }
+
     public function test_a_height_measured_takes_along_what_is_fixed_to_it(): void
     {
         $maker = new Maker(Layouts::all()['expansion_tank']);
