@@ -88,7 +88,8 @@ final readonly class HandOver
         $week = self::A_WEEK * Level::plusMinusMl($this->state->circuit);
 
         return [
-            "Only with the engine cold, up to {$mark}, with the same mixture: ".$this->units->format($this->mixture()->volumeFraction, Unit::Percent).' and water.',
+            "Only with the engine cold, up to {$mark}, with the same mixture: ".lcfirst($this->state->circuit->facts->family()).', '
+                .$this->units->format($this->mixture()->volumeFraction, Unit::Percent).' with water.',
             "A little may be missing in the first days while the last air leaves. More than {$this->volume($week)} in a week is too much: come in.",
         ];
     }
