@@ -234,8 +234,11 @@ abstract class BrowserTestCase extends TestCase
         $this->login = $login;
         // Nothing of the page before goes on by itself, and brings its cookie back.
         self::$browser->get('about:blank');
-        $this->devTools('Network.clearBrowserCookies');
-        $this->visit('/sign-in');
+        // An answer that was still on its way may bring it back once more.
+        for ($try = 0; $try === 0 || ($try < 4 && ! $this->has('#login')); $try++) {
+            $this->devTools('Network.clearBrowserCookies');
+            $this->visit('/sign-in');
+        }
         self::$browser->findElement(By::id('login'))->sendKeys($login);
         self::$browser->findElement(By::id('password'))->sendKeys($this->password);
         $this->press('Sign in');
