@@ -22,6 +22,7 @@ use Aqbel\Core\Plan\OnTheWay;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\School;
+use Aqbel\Core\Plan\Simulations;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
@@ -52,11 +53,14 @@ final readonly class Replanning
     {
     }
 
-    /** @return array<string, string> schools that may be gone on with from here, label by id; the one it goes by first */
-    public function schools(JobState $job): array
+    /**
+     * @param  ?Simulations  $fills  of its circuit, where some were simulated before
+     * @return array<string, string> schools that may be gone on with from here, label by id; the one it goes by first
+     */
+    public function schools(JobState $job, ?Simulations $fills = null): array
     {
         $now = Plan::of($job)->school;
-        $on = $this->groundwork($job);
+        $on = $this->groundwork($job, $fills);
         $fits = [$now->id() => $now->label()];
         foreach ($this->planner->schools->for($job->circuit) as $school) {
             if ($school->runs() && $this->whyNot($job, $school, $on) === null) {
@@ -213,9 +217,9 @@ final readonly class Replanning
         return $why === null || $id === Plan::of($job)->school->id() ? $school : throw new InvalidField(Replan::SCHOOL, $why);
     }
 
-    private function groundwork(JobState $job): Groundwork
+    private function groundwork(JobState $job, ?Simulations $fills = null): Groundwork
     {
-        return $this->planner->groundwork($job->circuit, Plan::of($job)->choices);
+        return $this->planner->groundwork($job->circuit, Plan::of($job)->choices, $fills);
     }
 
     /** Why a school cannot be gone on with, in a sentence; null where it can. What is poured already wets what a way alone leaves dry. */

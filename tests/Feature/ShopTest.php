@@ -113,6 +113,7 @@ final class ShopTest extends ShopTestCase
         self::assertSame([], Shop::here()->houseRules()->labour->own, 'as usual is nothing of its own');
         $before = app(Planner::class)->plan(...$this->choices())->minutes(app(StepCatalogue::class));
         $keep(['mix' => ['hands' => '26', 'wait' => '1']])->assertSessionHasNoErrors()->assertRedirect('/shop/labour');
+        self::assertMatchesRegularExpression('/name="labour\[mix\]\[hands\]"[^>]*value="26"/', (string) $this->get('/shop/labour')->getContent(), 'what is kept stands in its field');
         self::assertEquals(['mix' => new Minutes(26.0, 1.0)], Shop::here()->houseRules()->labour->own);
         self::assertContains(['Mix a batch', '6 + 0 min', '26 + 1 min'], AuditLine::query()->latest('id')->firstOrFail()->changes);
         $after = app(Planner::class)->plan(...$this->choices())->minutes(app(StepCatalogue::class));

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Journeys;
 
 use App\Calc\TopicList;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Writing\Replanning;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Demo;
@@ -35,6 +37,28 @@ final class TurnedTest extends TestCase
             $place += self::FURTHER;
         }
         self::assertGreaterThan(0, $turned);
+    }
+
+    public function test_no_way_is_offered_that_leaves_a_jacket_dry_until_something_wets_it(): void
+    {
+        $replanning = new Replanning(StepCatalogue::standard(), Demo::planner());
+        $at = function (array $lines) use ($replanning): array {
+            $journey = new Journey(['about' => 'a minibus', 'circuit' => 'school-minibus', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420], 'lines' => $lines]);
+            $journey->play();
+
+            return array_keys($replanning->schools($journey->state()));
+        };
+        self::assertContains('vacuum', $at([]));
+        self::assertNotContains('loose_cap', $at([]));
+        self::assertContains('loose_cap', $at([['until' => 'fill_level'], ['do' => 'fill_level']]));
+        $journey = new Journey(['about' => 'refused', 'circuit' => 'school-minibus', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420], 'lines' => [
+            ['until' => 'mix'], ['step' => 'mix', 'form' => 'replan', 'values' => ['school' => 'loose_cap']],
+        ]]);
+        $refused = null;
+        $journey->play(null, function (?string $field, $refusal) use (&$refused): void {
+            $refused = $refusal;
+        });
+        self::assertStringContainsString('dry', (string) $refused?->message);
     }
 
     private function turned(string $circuit, string $from, string $to, string $step): bool

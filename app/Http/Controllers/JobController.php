@@ -14,6 +14,7 @@ use App\Library\Changes;
 use App\Models\Feed;
 use App\Models\Job;
 use App\Models\Person;
+use App\Plan\KeptFills;
 use App\Plan\NewerRevision;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
@@ -23,6 +24,7 @@ use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Simulations;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -53,10 +55,11 @@ final class JobController extends JournalController
         $job->loadMissing(['vehicle', 'circuit', 'planner', 'holder']);
         $state = $job->state();
         $newer = $job->circuit->newestRevision();
+        $fills = new Simulations($state->circuit, Plan::of($state)->choices->atmosphere()->pressure->kPa(), new KeptFills($job->circuit_id));
 
         return view('run.manage', [
             'job' => $job,
-            'school' => Field::choice('school', 'Fill by', $replanning->schools($state), Plan::of($state)->school->id()),
+            'school' => Field::choice('school', 'Fill by', $replanning->schools($state, $fills), Plan::of($state)->school->id()),
             'seen' => Replanning::newest($state),
             'place' => self::placedNow(Plan::of($state)->choices),
             'target' => Replanning::targetField()->preset(Plan::of($state)->choices->targetFraction),
