@@ -10,7 +10,6 @@ use App\Instruments\Watch;
 use App\Models\Feed;
 use App\Models\Job;
 use App\Practice\Ground;
-use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\HotProofs;
 use Aqbel\Core\Judged\HotRun;
@@ -112,7 +111,9 @@ final readonly class Instruments
         $times = Plan::of($this->at)->rules()->fanCycles;
 
         return array_values(array_filter([
-            $this->at->circuit()->gatesOf(GateKind::Thermostat) === [] ? null : ['text' => 'Thermostat open', 'shown' => ! self::misses($proofs, ProofCode::Thermostat)],
+            HotProofs::hasThermostat($this->at->circuit())
+                ? ['text' => 'Thermostat open', 'shown' => ! self::misses($proofs, ProofCode::Thermostat)]
+                : ['text' => 'It goes round', 'shown' => ! self::misses($proofs, ProofCode::Circulation)],
             ...array_map(fn (string $outlet) => ['text' => count($facts->outlets) > 1 ? "Outlet hot, {$outlet}" : 'Outlet hot', 'shown' => ! self::misses($proofs, ProofCode::Outlet, $outlet)], $facts->outlets),
             $proofs->fanCounts ? ['text' => "Fan on and off, {$proofs->fan->times()} of {$times}", 'shown' => ! self::misses($proofs, ProofCode::Fan)] : null,
             $proofs->bubbles === null ? null : ['text' => 'No more bubbles', 'shown' => ! self::misses($proofs, ProofCode::Bubbles)],

@@ -184,7 +184,7 @@ final readonly class RunWatch
         }
         for ($at = (int) ceil($one->fromS); $at <= $this->end(); $at++) {
             [$coolant, $far] = [$this->value(ChannelKind::Coolant->value, $at, self::HOLDS_S), $this->value(ChannelKind::FarSide->value, $at, self::HOLDS_S)];
-            if ($coolant !== null && $far !== null && HotProofs::showsThermostatOpen($this->at->facts(), $coolant, $far)) {
+            if ($coolant !== null && $far !== null && HotProofs::isFarSideHot($this->at->circuit(), $coolant, $far)) {
                 return $this->reading($at, $one->code);
             }
         }

@@ -82,6 +82,9 @@ final readonly class DrainGave implements Judgement
         if ($sum > $should + (self::MORE - 1.0) * $share + $plusMinus) {
             return new self(DrainGaveCode::More, $sum, $should, $of, $told);
         }
+        if ($sum <= 0.0 && $should > 0.0) {
+            return new self(DrainGaveCode::NothingCame, $sum, $should, $of, $told);
+        }
         $odd = self::outOfBounds($at, $of, $should);
 
         return $odd === null

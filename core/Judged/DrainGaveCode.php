@@ -17,7 +17,11 @@ enum DrainGaveCode: string
     case WithOthers = 'with_others';
 
     case Drained = 'drained';
+
     case Short = 'short';
+
+    /** Nothing, where so little was predicted that it would not be short. */
+    case NothingCame = 'nothing_came';
     case More = 'more_than_predicted';
 
     /** Their sum is right, and one gave more than stands above it, or less than only it lets out. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
-use Aqbel\Core\Circuit\Facts;
+use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Job\Observation;
@@ -25,6 +25,9 @@ final readonly class HotProofs
 
     /** Where a thermostat starts to open when the manual does not say (common practice, no source). */
     private const USUAL_START_C = 75.0;
+
+    /** Where nothing opens, coolant as warm as this shows by the far side that it goes round, °C (common practice, no source). */
+    private const WARM_C = 40.0;
 
     /**
      * @param  list<MissingProof>  $missing
@@ -49,7 +52,7 @@ final readonly class HotProofs
     {
         $facts = $at->facts();
         $rise = Rise::of($at);
-        $opensC = self::opensC($facts);
+        $opensC = self::opensC($at->circuit());
         $felt = array_filter($at->observed(FeltReading::class), fn (FeltReading $felt) => Rise::canHaveReached($at, $opensC, $felt->at()));
         $read = array_filter($rise->believed, fn (HotReading $reading) => Rise::ranLongEnough($at, $reading->at()));
         $seen = Told::inOrder([...$read, ...$felt]);
@@ -62,7 +65,7 @@ final readonly class HotProofs
         $missing = [
             $rise->doubted === null ? null : new MissingProof(ProofCode::Again, fromC: $rise->doubted->coolantC),
             $seen === [] && $rise->doubted === null ? new MissingProof(ProofCode::RunOn) : null,
-            self::thermostat($at, $seen) ? null : new MissingProof(ProofCode::Thermostat),
+            self::goesRound($at, $seen) ? null : new MissingProof(self::hasThermostat($at->circuit()) ? ProofCode::Thermostat : ProofCode::Circulation),
             ...array_map(fn (string $outlet) => self::outlet($at, $outlet, $read, $felt), $facts->outlets),
             $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles ? new MissingProof(ProofCode::Fan, times: $fan->times()) : null,
             $bubbles?->come() === true ? new MissingProof(ProofCode::Bubbles) : null,
@@ -85,31 +88,42 @@ final readonly class HotProofs
         return $this->restsOn !== [];
     }
 
-    /** Whether a reading shows that hot coolant goes through the thermostat: both sides warm, and near each other. */
-    public static function passesTheThermostat(Facts $facts, HotReading $reading): bool
+    /** Whether a reading shows that hot coolant reaches the far side: both sides warm, and near each other. */
+    public static function reachesTheFarSide(Circuit $circuit, HotReading $reading): bool
     {
-        return $reading->farC !== null && self::showsThermostatOpen($facts, $reading->coolantC, $reading->farC);
+        return $reading->farC !== null && self::isFarSideHot($circuit, $reading->coolantC, $reading->farC);
     }
 
-    public static function showsThermostatOpen(Facts $facts, float $coolantC, float $farC): bool
+    public static function isFarSideHot(Circuit $circuit, float $coolantC, float $farC): bool
     {
-        return $coolantC >= self::opensC($facts) && $coolantC - $farC <= self::GAP_C;
+        return $coolantC >= self::opensC($circuit) && $coolantC - $farC <= self::GAP_C;
     }
 
-    /** Where the thermostat starts to open, °C. */
-    public static function opensC(Facts $facts): float
+    /** Where the thermostat starts to open, °C; without one, where the coolant is warm. */
+    public static function opensC(Circuit $circuit): float
     {
-        return $facts->thermostatStartC ?? self::USUAL_START_C;
+        return self::hasThermostat($circuit) ? $circuit->facts->thermostatStartC ?? self::USUAL_START_C : self::WARM_C;
+    }
+
+    /** Whether a hand says the same: without a thermostat nothing need be hot. */
+    public static function feltGoingRound(Circuit $circuit, FeltReading $reading): bool
+    {
+        return self::hasThermostat($circuit)
+            ? $reading->hose === Warmth::Hot && $reading->needle !== Needle::Low
+            : in_array($reading->hose, [Warmth::Warm, Warmth::Hot], true);
+    }
+
+    public static function hasThermostat(Circuit $circuit): bool
+    {
+        return $circuit->gatesOf(GateKind::Thermostat) !== [];
     }
 
     /** @param  list<HotReading|FeltReading>  $seen */
-    private static function thermostat(Situation $at, array $seen): bool
+    private static function goesRound(Situation $at, array $seen): bool
     {
-        $passes = fn (HotReading|FeltReading $reading): bool => $reading instanceof HotReading
-            ? self::passesTheThermostat($at->facts(), $reading)
-            : $reading->hose === Warmth::Hot && $reading->needle !== Needle::Low;
-
-        return $at->circuit()->gatesOf(GateKind::Thermostat) === [] || array_filter($seen, $passes) !== [];
+        return array_filter($seen, fn (HotReading|FeltReading $reading): bool => $reading instanceof HotReading
+            ? self::reachesTheFarSide($at->circuit(), $reading)
+            : self::feltGoingRound($at->circuit(), $reading)) !== [];
     }
 
     /**

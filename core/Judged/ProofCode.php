@@ -10,6 +10,9 @@ enum ProofCode: string
     /** Heat on the far side of the thermostat. */
     case Thermostat = 'thermostat';
 
+    /** The same where there is no thermostat: the far side is as warm as the coolant, so it goes round. */
+    case Circulation = 'circulation';
+
     /** An outlet that really blows hot. */
     case Outlet = 'outlet';
 

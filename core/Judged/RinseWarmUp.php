@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
-use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
-use Aqbel\Core\Observed\Needle;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
-use Aqbel\Core\Observed\Warmth;
 
 /**
  * The warm-up of a rinse on plain water: whether it went round, and its first danger. Its limit is where it is meant to
@@ -42,7 +39,7 @@ final readonly class RinseWarmUp implements Judgement
         $danger = RunDanger::first($at, StopLimitAtNeck::of($at, $start->neck ?? Neck::Open), onWater: true);
         $running = self::isRunning($at);
         $mixes = array_values(array_filter([...Rise::of($at)->believed, ...$at->observed(FeltReading::class)], fn (Observation $reading) => self::goesRound($at, $reading)));
-        $mixed = $mixes !== [] || $at->circuit()->gatesOf(GateKind::Thermostat) === [];
+        $mixed = $mixes !== [];
         // At its limit, shut off, it is judged by whether it mixed.
         $danger = $danger?->isLimit() === true && ! $running ? null : $danger;
 
@@ -98,8 +95,8 @@ final readonly class RinseWarmUp implements Judgement
     private static function goesRound(Situation $at, Observation $reading): bool
     {
         return match (true) {
-            $reading instanceof HotReading => Rise::ranLongEnough($at, $reading->at()) && HotProofs::passesTheThermostat($at->facts(), $reading),
-            $reading instanceof FeltReading => Rise::canHaveReached($at, HotProofs::opensC($at->facts()), $reading->at()) && $reading->hose === Warmth::Hot && $reading->needle !== Needle::Low,
+            $reading instanceof HotReading => Rise::ranLongEnough($at, $reading->at()) && HotProofs::reachesTheFarSide($at->circuit(), $reading),
+            $reading instanceof FeltReading => Rise::canHaveReached($at, HotProofs::opensC($at->circuit()), $reading->at()) && HotProofs::feltGoingRound($at->circuit(), $reading),
             default => false,
         };
     }

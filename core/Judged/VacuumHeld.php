@@ -20,7 +20,8 @@ use Aqbel\Core\Vacuum\VacuumHold;
 
 /**
  * A vacuum that is held: by its readings since the valve was closed, over its length by the server's clock. Its first
- * reading is that of the closed valve: the pull's last if the pull was over within a minute of it, else its own.
+ * reading is that of the closed valve: the pull's last if the pull was over within a minute of it, else its own; or one at
+ * which the needle stands deeper than it did, which pumping alone can do.
  */
 final readonly class VacuumHeld implements Judgement
 {
@@ -42,7 +43,7 @@ final readonly class VacuumHeld implements Judgement
     private const FEWEST = 5;
 
     /**
-     * @param  non-empty-list<NeedleRead>  $readings  since the valve was closed
+     * @param  non-empty-list<NeedleRead>  $readings  since the valve was closed, or the needle rose
      * @param  bool  $over  whether it was held, and read, to its end, or shown by an instrument that no longer hold would tell more
      * @param  bool  $early  whether it is over before its time
      */
@@ -79,6 +80,8 @@ final readonly class VacuumHeld implements Judgement
         $seconds = self::seconds($at);
         $last = $readings[count($readings) - 1];
         $hold = new VacuumHold($air, Volume::millilitres(self::voidMl($at)), $points, Gauge::resolution($at), self::target($at));
+        $since = $readings[0]->at() + $hold->startsAt;
+        $readings = array_values(array_filter($readings, fn (NeedleRead $read) => $read->at() >= $since)) ?: [$last];
 
         $held = $last->at() - $readings[0]->at() >= $seconds;
         $early = ! $held && self::isShown($at, $hold, $readings, $points, $seconds);
@@ -96,7 +99,7 @@ final readonly class VacuumHeld implements Judgement
     private static function isShown(Situation $at, VacuumHold $byHand, array $readings, array $points, float $seconds): bool
     {
         $byInstrument = count(array_filter($readings, fn (NeedleRead $read) => $read->told()->source === Source::Instrument));
-        $gone = $points[count($points) - 1]->second;
+        $gone = $points[count($points) - 1]->second - $byHand->startsAt;
         if ($byInstrument < max(self::FEWEST, count($readings) - 1) || $gone < self::SOONEST_S || $byHand->verdict !== HoldVerdict::Tight) {
             return false;
         }

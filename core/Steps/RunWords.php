@@ -106,7 +106,7 @@ final class RunWords
         $fanOn = $at->facts()->fanOnC;
         $hottest = $proofs->fan->hottestC;
         $shown = array_filter([
-            'thermostat',
+            HotProofs::hasThermostat($at->circuit()) ? 'thermostat' : 'circulation',
             $at->facts()->outlets === [] ? null : 'heater',
             ! $proofs->fanCounts ? null : ($proofs->fan->wasOnlyHeard() ? 'fan as it was heard' : 'fan'),
             $proofs->bubbles === Bubbles::None ? 'bubbles' : null,
@@ -134,6 +134,7 @@ final class RunWords
         $cycles = Plan::of($at)->rules()->fanCycles;
 
         return match ($proof->code) {
+            ProofCode::Circulation => "that it goes round ({$at->facts()->thermostatFarSide} as warm as the coolant)",
             ProofCode::Thermostat => "heat on the far side of the thermostat ({$at->facts()->thermostatFarSide})",
             ProofCode::Outlet => "the {$proof->outlet} outlet really hot"
                 .($proof->fromC === null ? '' : ", {$at->degrees($proof->fromC)} or more")

@@ -51,6 +51,11 @@ final class HoldFit
 
     private const MOVED = 0.08;
 
+    /** A needle that comes back by more than so many divisions was pumped, or misread (common practice, no source). */
+    private const PUMPED = 2.0;
+
+    private const ROUNDING = 1.0e-6;
+
     /** Holds of which the weighing is remembered: those of the jobs in hand. */
     private const REMEMBERED = 32;
 
@@ -98,6 +103,26 @@ final class HoldFit
         }
 
         return $known[$readings];
+    }
+
+    /**
+     * From which reading on it is one hold: what stood before the needle last came back shows nothing of it.
+     *
+     * @param  list<float>  $falls  of the needle since the first reading, in divisions
+     * @param  float  $divisions  it comes back by more than this, where so little is read that two divisions are nothing
+     */
+    public static function startsAt(array $falls, float $divisions = self::PUMPED): int
+    {
+        $back = max(self::PUMPED, $divisions) + self::ROUNDING;
+        [$from, $most] = [0, -INF];
+        foreach ($falls as $i => $fall) {
+            if ($most - $fall > $back) {
+                [$from, $most] = [$i, -INF];
+            }
+            $most = max($most, $fall);
+        }
+
+        return $from;
     }
 
     /**

@@ -71,16 +71,14 @@ final readonly class PressureHold
                 );
             }
         }
-        $first = $readings[0];
-        $last = $readings[count($readings) - 1];
+        $lost = count($readings) > 1 && min(array_map(fn (PressureReading $r) => $r->pressure->kPa(), $readings)) <= self::LOST * $readings[0]->pressure->kPa();
+        $from = HoldFit::startsAt(self::falls($readings, $outside, $resolution));
+        $readings = array_slice($readings, $from) ?: $readings;
+        [$first, $last] = [$readings[0], $readings[count($readings) - 1]];
         $seconds = $last->second - $first->second;
         $inside = $first->pressure->kPa() + $outside->kPa();
         $this->temperatureEffectKpa = self::warming($first, $last, $inside);
-        $falls = array_map(
-            fn (PressureReading $r) => ($first->pressure->kPa() + self::warming($first, $r, $inside) - $r->pressure->kPa())
-                / $resolution->kPa(),
-            $readings,
-        );
+        $falls = self::falls($readings, $outside, $resolution);
         $fit = HoldFit::of(array_map(fn (PressureReading $r) => $r->second - $first->second, $readings), $falls);
         $perDivision = $resolution->kPa() * ($gasMl / $inside + self::HOSES_ML_PER_KPA) / max(1.0, $seconds) * 60.0;
         $this->lossMlPerMinute = $fit->leakDivisions * $perDivision;
@@ -91,7 +89,7 @@ final readonly class PressureHold
             $first->pressure->kPa() < self::COUNTS_FROM * $asked->kPa() => [
                 PressureVerdict::NoTest, 'It was pumped to less than four fifths of what a test needs.',
             ],
-            count($readings) > 1 && min(array_map(fn (PressureReading $r) => $r->pressure->kPa(), $readings)) <= self::LOST * $first->pressure->kPa() => [
+            $lost => [
                 PressureVerdict::Lost, 'Half of the pressure or more is gone: what stands now is a leak that has emptied.',
             ],
             $warm && $seconds > self::WARM_S => [
@@ -99,7 +97,9 @@ final readonly class PressureHold
                     .'minutes. Test cold.',
             ],
             count($readings) < 2 || $seconds < self::LEAST_S => [
-                PressureVerdict::Inconclusive, 'Two readings a minute apart are the least.',
+                PressureVerdict::Inconclusive, $from > 0
+                    ? 'It stands higher than it did: pumped again, or one of the two misread. It counts from here.'
+                    : 'Two readings a minute apart are the least.',
             ],
             count($readings) > 2 ? $fit->leak > self::LEAKS : $fell > self::GROSS => [
                 PressureVerdict::Leak, 'The pressure falls on after hoses and pump have settled.',
@@ -113,6 +113,21 @@ final readonly class PressureHold
             default => [PressureVerdict::Inconclusive, 'It fell, and does not show yet whether it goes on. '
                 .'Hold it longer.'],
         };
+    }
+
+    /**
+     * @param  non-empty-list<PressureReading>  $readings
+     * @return non-empty-list<float> since the first of them, of which temperature accounts for nothing, in divisions
+     */
+    private static function falls(array $readings, Pressure $outside, Pressure $resolution): array
+    {
+        $first = $readings[0];
+        $inside = $first->pressure->kPa() + $outside->kPa();
+
+        return array_map(
+            fn (PressureReading $r) => ($first->pressure->kPa() + self::warming($first, $r, $inside) - $r->pressure->kPa()) / $resolution->kPa(),
+            $readings,
+        );
     }
 
     /** What a change of temperature does to the pressure, kPa. */

@@ -54,6 +54,9 @@ final readonly class VacuumHold
     /** A needle that rises by so many divisions rises (common practice, no source). */
     private const DEEPER = 1.5;
 
+    /** Nobody pumps again for less than this, inHg (common practice, no source). */
+    private const PUMPED_IN_HG = 0.5;
+
     private const DISCHARGE = 0.8;
 
     /** Pieces of the drawn line. */
@@ -64,6 +67,12 @@ final readonly class VacuumHold
     public string $reason;
 
     public ?HoldFit $fit;
+
+    /** From when on it is one hold, s after the first reading: since the needle last rose. */
+    public float $startsAt;
+
+    /** @var list<GaugeReading> from then on */
+    private array $held;
 
     private float $seconds;
 
@@ -83,9 +92,12 @@ final readonly class VacuumHold
         private ?Pressure $target = null,
     ) {
         $this->assertPlausible();
-        $count = count($readings);
-        $this->seconds = $count > 0 ? $readings[$count - 1]->second - $readings[0]->second : 0.0;
-        $this->change = $count > 0 ? $readings[0]->vacuum->kPa() - $readings[$count - 1]->vacuum->kPa() : 0.0;
+        $pumped = Pressure::inchesOfMercury(self::PUMPED_IN_HG)->kPa() / $resolution->kPa();
+        $this->held = array_slice($readings, HoldFit::startsAt($this->falls($readings), $pumped));
+        $count = count($this->held);
+        $this->startsAt = $count > 0 ? $this->held[0]->second - $readings[0]->second : 0.0;
+        $this->seconds = $count > 0 ? $this->held[$count - 1]->second - $this->held[0]->second : 0.0;
+        $this->change = $count > 0 ? $this->held[0]->vacuum->kPa() - $this->held[$count - 1]->vacuum->kPa() : 0.0;
         $this->fit = $count > 1 ? $this->fit() : null;
         [$this->verdict, $this->reason] = $this->judge();
     }
@@ -172,7 +184,7 @@ final readonly class VacuumHold
             $t = $this->seconds * $i / self::DRAWN;
             $falls = $fit->leakDivisions * $i / self::DRAWN
                 + $fit->settlingDivisions * (1.0 - exp(-$t / $fit->tauSeconds));
-            $points[] = [$t, $this->readings[0]->vacuum->kPa() - $falls * $this->resolution->kPa()];
+            $points[] = [$this->startsAt + $t, $this->held[0]->vacuum->kPa() - $falls * $this->resolution->kPa()];
         }
 
         return $points;
@@ -180,9 +192,9 @@ final readonly class VacuumHold
 
     private function fit(): HoldFit
     {
-        $first = $this->readings[0];
-        $seconds = array_map(fn (GaugeReading $r) => $r->second - $first->second, $this->readings);
-        $falls = $this->falls();
+        $first = $this->held[0];
+        $seconds = array_map(fn (GaugeReading $r) => $r->second - $first->second, $this->held);
+        $falls = $this->falls($this->held);
         assert($seconds !== [] && $falls !== []);
 
         return HoldFit::of($seconds, $falls);
@@ -198,7 +210,9 @@ final readonly class VacuumHold
         if ($this->fit === null || $this->seconds < self::LEAST_SECONDS) {
             return [
                 HoldVerdict::Inconclusive,
-                'Two readings a minute apart are the least before the needle says anything.',
+                $this->wasPumpedAgain()
+                    ? 'The needle stands deeper than it did: pumped again, or one of the two misread. Put a misreading right; else the hold counts from here.'
+                    : 'Two readings a minute apart are the least before the needle says anything.',
             ];
         }
         $drop = round(Pressure::kilopascals($this->change)->in(Unit::InchOfMercury), 2);
@@ -210,7 +224,7 @@ final readonly class VacuumHold
                     .'mend it, pull again.',
             ];
         }
-        if (count($this->readings) > 2 && $this->lastFall() > self::FALLS_AT_THE_END && $this->flatUntil() >= count($this->readings) - 2) {
+        if (count($this->held) > 2 && $this->lastFall() > self::FALLS_AT_THE_END && $this->flatUntil() >= count($this->held) - 2) {
             return [
                 HoldVerdict::Inconclusive,
                 "The last reading alone stands {$drop} inHg lower: an adapter that rocked, or a leak that has just opened. Read again in a minute.",
@@ -235,12 +249,12 @@ final readonly class VacuumHold
                 "The needle fell {$drop} inHg at once and stood before and after: the adapter moved. Seat it, pull "
                     .'again and restart the hold.',
             ],
-            $this->fit->leak > self::LEAKS && count($this->readings) > 2 => [
+            $this->fit->leak > self::LEAKS && count($this->held) > 2 => [
                 HoldVerdict::Leak,
                 "The needle falls in a straight line, {$drop} inHg in {$minutes} min and still going: air is coming "
                     .'in.',
             ],
-            count($this->readings) === 2 && $drop > self::SETTLES_IN_HG => [
+            count($this->held) === 2 && $drop > self::SETTLES_IN_HG => [
                 HoldVerdict::Leak,
                 "The needle fell {$drop} inHg in {$minutes} min: more than settling takes.",
             ],
@@ -248,7 +262,7 @@ final readonly class VacuumHold
                 HoldVerdict::Tight,
                 "The needle moved {$drop} inHg in {$minutes} min, no more than the gauge can show.",
             ],
-            $tight > self::HOLDS && ! $gross && count($this->readings) > 2 => [
+            $tight > self::HOLDS && ! $gross && count($this->held) > 2 => [
                 HoldVerdict::Settling,
                 "The needle fell {$drop} inHg early and now stands: hoses and damp settling. Pull again and restart "
                     .'the hold; no leak hunt yet.',
@@ -260,10 +274,15 @@ final readonly class VacuumHold
         };
     }
 
+    private function wasPumpedAgain(): bool
+    {
+        return count($this->held) < count($this->readings);
+    }
+
     /** How much the needle fell to the newest reading, divisions. */
     private function lastFall(): float
     {
-        $falls = $this->falls();
+        $falls = $this->falls($this->held);
         $count = count($falls);
 
         return $count < 2 ? 0.0 : $falls[$count - 1] - $falls[$count - 2];
@@ -273,7 +292,7 @@ final readonly class VacuumHold
     private function flatUntil(): int
     {
         [$least, $most, $until] = [0.0, 0.0, 0];
-        foreach ($this->falls() as $i => $fall) {
+        foreach ($this->falls($this->held) as $i => $fall) {
             [$least, $most] = [min($least, $fall), max($most, $fall)];
             if ($most - $least > 1.0 + self::ROUNDING) {
                 break;
@@ -287,37 +306,40 @@ final readonly class VacuumHold
     /** It stood for a while, then fell and goes on falling: neither a straight line from the start, nor one jump. */
     private function opened(): bool
     {
-        $falls = $this->falls();
+        $falls = $this->falls($this->held);
         $last = count($falls) - 1;
         $flat = $this->flatUntil();
         if ($flat < 1 || $last - $flat < 2 || $falls[$last] - $falls[$flat] <= self::FALLS_AT_THE_END) {
             return false;
         }
-        $stood = $this->readings[$flat]->second - $this->readings[0]->second;
+        $stood = $this->held[$flat]->second - $this->held[0]->second;
         $line = $falls[$last] * $stood / max(1.0, $this->seconds);
         $goesOn = 1.0 + self::ROUNDING < $falls[$last] - $falls[$flat + 1];
 
         return $goesOn && $stood >= self::LEAST_SECONDS && $line - $falls[$flat] > self::OFF_THE_LINE;
     }
 
-    /** @return list<float> of the needle since the first reading, in divisions */
-    private function falls(): array
+    /**
+     * @param  list<GaugeReading>  $readings
+     * @return list<float> of the needle since the first of them, in divisions
+     */
+    private function falls(array $readings): array
     {
         return array_map(
-            fn (GaugeReading $r) => ($this->readings[0]->vacuum->kPa() - $r->vacuum->kPa()) / $this->resolution->kPa(),
-            $this->readings,
+            fn (GaugeReading $r) => ($readings[0]->vacuum->kPa() - $r->vacuum->kPa()) / $this->resolution->kPa(),
+            $readings,
         );
     }
 
     /** Why it is no hold at all; null while it is one. */
     private function lost(): ?string
     {
-        if ($this->readings === []) {
+        if ($this->held === []) {
             return null;
         }
-        $first = $this->readings[0]->vacuum->kPa();
-        $deepest = max(array_map(fn (GaugeReading $r) => $r->vacuum->kPa(), $this->readings));
-        $last = $this->readings[count($this->readings) - 1]->vacuum->kPa();
+        $first = $this->held[0]->vacuum->kPa();
+        $deepest = max(array_map(fn (GaugeReading $r) => $r->vacuum->kPa(), $this->held));
+        $last = $this->held[count($this->held) - 1]->vacuum->kPa();
 
         return match (true) {
             $first <= 0.0 || ($this->target !== null && $deepest < self::COUNTS_FROM * $this->target->kPa()) => 'It never was near the target, so nothing was tested. Pull first, then hold.',

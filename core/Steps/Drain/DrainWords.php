@@ -33,6 +33,8 @@ final readonly class DrainWords
                 .'a point before it had not run out, or one of the two was misread.'),
             DrainGaveCode::MixedUp => $this->mixedUp($gave),
             DrainGaveCode::Drained => Verdict::pass($gave->code(), 'Drained', "{$together}{$out} of {$expected} predicted came out."),
+            DrainGaveCode::NothingCame => Verdict::wait($gave->code(), 'Nothing came', "{$expected} was predicted, no more than this vessel tells from nothing: "
+                .'is it open, and clear?'),
             DrainGaveCode::Short => Verdict::wait($gave->code(), 'Short by '.$this->at->litres((float) $gave->shortMl()), $this->whyShort($gave)
                 .' Record what more comes out; what stays in dilutes the new fill.'),
         };

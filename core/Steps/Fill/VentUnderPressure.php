@@ -10,6 +10,8 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\NeckHeat;
+use Aqbel\Core\Judged\VentedSolid;
+use Aqbel\Core\Judged\VentedSolidCode;
 use Aqbel\Core\Observed\PointCracked;
 use Aqbel\Core\Observed\PressureLetOff;
 use Aqbel\Core\Observed\PumpedToVent;
@@ -84,7 +86,7 @@ final class VentUnderPressure extends StepKind
             return [PumpedToVent::asked()];
         }
 
-        return [...($this->notSolid($at) === [] ? [] : [$this->crackedForm($at)]), PressureLetOff::asked()];
+        return [...($this->judgement($at)->open === [] ? [] : [$this->crackedForm($at)]), PressureLetOff::asked()];
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -96,6 +98,11 @@ final class VentUnderPressure extends StepKind
             throw new InvalidField(PumpedToVent::KPA, 'The engine has run hot and nobody has read it cold since. Never pump '
                 .'on a warm circuit: let it cool, and read it first.');
         }
+        $lifts = array_map(fn (Port $port) => VentedSolid::liftsFromKpa($at, $port), VentedSolid::of($at)->open);
+        if ($lifts !== [] && $values->number(PumpedToVent::KPA) < min($lifts)) {
+            throw new InvalidField(PumpedToVent::KPA, "That lifts coolant to no point that is still to run: {$at->say(min($lifts), Dimension::Pressure)} is the least. "
+                .'Pump it up, and enter what the tester shows then.');
+        }
         $most = $at->facts()->mostToVentKpa();
         if ($values->number(PumpedToVent::KPA) > $most + self::READING_KPA) {
             throw new InvalidField(PumpedToVent::KPA, "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, "
@@ -106,13 +113,18 @@ final class VentUnderPressure extends StepKind
     public function obstacles(Situation $at): array
     {
         $pumped = $at->latest(PumpedToVent::class) !== null;
-        $open = array_map(fn (Port $port) => $port->label, $this->points($at, said: false));
+        $unsaid = $this->judgement($at)->unsaid;
 
         return array_values(array_filter([
             $pumped ? null : Obstacle::missing('not_pumped', 'Record what it was pumped to.'),
-            $pumped && $open !== [] ? Obstacle::missing('not_cracked', 'Say what came at: '.implode(', ', $open).'.') : null,
+            $pumped && $unsaid !== [] ? Obstacle::missing('not_cracked', 'Say what came at: '.self::listed($unsaid).'.') : null,
             $pumped && ! $this->isReleased($at) ? Obstacle::never('not_released', 'It is under pressure. Let it off, and say so.') : null,
         ]));
+    }
+
+    public function judgement(Situation $at): VentedSolid
+    {
+        return VentedSolid::of($at);
     }
 
     public function judge(Situation $at): ?Verdict
@@ -120,34 +132,21 @@ final class VentUnderPressure extends StepKind
         if ($at->observed(PointCracked::class) === []) {
             return null;
         }
-        $still = $this->notSolid($at);
+        $vented = $this->judgement($at);
+        $points = self::listed($vented->open);
 
-        return $still === []
-            ? Verdict::pass('solid', 'Solid', 'Every point runs coolant alone under pressure.')
-            : Verdict::wait('air_came', 'Not solid yet', 'Pump up and crack again: '.implode(', ', array_map(fn (Port $port) => $port->label, $still)).'.');
+        return match ($vented->code()) {
+            VentedSolidCode::Solid->value => Verdict::pass('solid', 'Solid', 'Every point runs coolant alone under pressure.'),
+            VentedSolidCode::TooLittle->value => Verdict::wait('too_little', 'Too little pressure', "What it was pumped to lifts no coolant to: {$points}. "
+                .'Pump up and crack again.'),
+            default => Verdict::wait('air_came', 'Not solid yet', "Pump up and crack again: {$points}."),
+        };
     }
 
-    /** @return list<Port> that have not run solid */
-    private function notSolid(Situation $at): array
+    /** @param  list<Port>  $ports */
+    private static function listed(array $ports): string
     {
-        return $this->points($at, said: true);
-    }
-
-    /**
-     * Bleed points of which nothing was said.
-     *
-     * @param  bool  $said  with those of which something else than solid was said last
-     * @return list<Port>
-     */
-    private function points(Situation $at, bool $said): array
-    {
-        $solid = [];
-        foreach ($at->observed(PointCracked::class) as $cracked) {
-            $solid[$cracked->point] = $cracked->solid;
-        }
-        $isOpen = fn (Port $port): bool => $said ? ! ($solid[$port->id] ?? false) : ! isset($solid[$port->id]);
-
-        return array_values(array_filter($at->circuit()->portsOf(PortKind::Bleed), $isOpen));
+        return implode(', ', array_map(fn (Port $port) => $port->label, $ports));
     }
 
     private function isReleased(Situation $at): bool
@@ -157,6 +156,6 @@ final class VentUnderPressure extends StepKind
 
     private function crackedForm(Situation $at): Form
     {
-        return PointCracked::asked($at->circuit()->portsOf(PortKind::Bleed), $this->notSolid($at)[0] ?? null);
+        return PointCracked::asked($at->circuit()->portsOf(PortKind::Bleed), $this->judgement($at)->open[0] ?? null);
     }
 }

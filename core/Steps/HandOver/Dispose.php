@@ -83,6 +83,11 @@ final class Dispose extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(WasteTaken::class) !== null ? [] : [Obstacle::missing('not_disposed', 'Record what went into the waste drum.')];
+        return array_values(array_filter([
+            $at->latest(WasteTaken::class) === null ? Obstacle::missing('not_disposed', 'Record what went into the waste drum.') : null,
+            $this->judgement($at)?->code === WasteSumCode::Foreign
+                ? Obstacle::missing('foreign', 'More went into the drum than came out here: correct the figure, or say where the rest is from.')
+                : null,
+        ]));
     }
 }

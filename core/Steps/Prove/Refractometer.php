@@ -111,8 +111,7 @@ final class Refractometer extends StepKind
 
         return match ($mixture->code) {
             MixtureReadCode::AsPlanned => Verdict::pass($mixture->code(), 'As planned', "{$read}, planned {$planned}."),
-            MixtureReadCode::OffPlan => Verdict::wait($mixture->code(), 'Off the plan', "{$read} instead of {$planned}. Make the next top-up {$next}, "
-                .'or accept it with a reason.'),
+            MixtureReadCode::OffPlan => Verdict::wait($mixture->code(), 'Off the plan', "{$read} instead of {$planned}. Make the next top-up {$next}."),
             MixtureReadCode::Beyond => Verdict::wait($mixture->code(), 'Beyond the scale', "Colder than any mixture that is told: {$read} or more, "
                 ."and more carries less heat. Planned {$planned}. Read it again, or thin it with water."),
             MixtureReadCode::Contradicts => Verdict::stop($mixture->code(), 'Both cannot be', "It reads as {$read}, and by what was poured "

@@ -154,6 +154,22 @@ final class HoldEdgesTest extends TestCase
         self::assertEqualsWithDelta(31 * 1440 * (103 / 4.0e-3) / ($drives / 1.8e-5), $hold->weepMlPerDay(31, 103), 0.5);
     }
 
+    /** Only a pump brings a needle back, so what stood before it came back is another hold (common practice, no source). */
+    public function test_what_came_back_was_pumped_again_and_nothing_before_it_proves(): void
+    {
+        foreach ([1, 2, 3, 6, 12, 43] as $divisions) {
+            $vacuum = $this->vacuum([[0, 21.5], [300, 21.5 - 0.5 * $divisions], [900, 21.5]]);
+            $pressure = $this->pressure([[0, 100, 20], [300, max(51, 100 - 2 * $divisions), 20], [900, 100, 20]]);
+            self::assertSame($divisions <= 2 ? 'tight' : 'inconclusive', $vacuum->verdict->value, "{$divisions}");
+            self::assertSame($divisions <= 2 ? 'tight' : 'inconclusive', $pressure->verdict->value, "{$divisions}");
+            self::assertSame($divisions <= 2 ? 0.0 : 900.0, $vacuum->startsAt);
+        }
+        $again = $this->vacuum([[0, 21.5], [300, 18], [840, 21.5], [900, 21.5], [1440, 21.5]]);
+        self::assertSame('tight', $again->verdict->value);
+        self::assertSame($this->vacuum([[0, 21.5], [60, 21.5], [600, 21.5]])->boundMlPerMinute(), $again->boundMlPerMinute());
+        self::assertSame('lost', $this->pressure([[0, 100, 20], [300, 50, 20], [900, 100, 20]])->verdict->value);
+    }
+
     public function test_a_warm_engine_is_tested_two_minutes_at_most_and_never_tight_alone(): void
     {
         $warm = fn (float $seconds) => $this->pressure([[0, 100, 20], [$seconds, 100, 20]], true);

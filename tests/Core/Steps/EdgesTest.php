@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steps;
 
+use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
@@ -162,12 +164,26 @@ final class EdgesTest extends TestCase
 
     public function test_a_thermostat_without_a_figure_opens_at_seventy_five(): void
     {
-        $passed = fn (float $ect): bool => HotProofs::passesTheThermostat(
-            Demo::circuit('taxi-electronics')->facts,
-            HotReading::of(new Entry(1, 0, '', 'heat_cycle:1', 'reading', new Values(['ect' => $ect, 'far' => $ect]))),
-        );
-        self::assertTrue($passed(75.0));
-        self::assertFalse($passed(74.9));
+        $document = Demo::document('post-van');
+        $circuit = CircuitReader::read([...$document, 'facts' => array_diff_key($document['facts'], ['thermostat_start_c' => 0, 'thermostat_full_c' => 0])]);
+        self::assertTrue(self::reaches($circuit, 75.0, 75.0));
+        self::assertFalse(self::reaches($circuit, 74.9, 74.9));
+    }
+
+    public function test_without_a_thermostat_the_far_side_shows_that_it_goes_round(): void
+    {
+        $circuit = Demo::circuit('taxi-electronics');
+        self::assertTrue(self::reaches($circuit, 40.0, 25.0));
+        self::assertFalse(self::reaches($circuit, 40.0, 24.9));
+        self::assertFalse(self::reaches($circuit, 39.9, 39.9));
+        self::assertFalse(self::reaches($circuit, 69.0, null));
+    }
+
+    private static function reaches(Circuit $circuit, float $ect, ?float $far): bool
+    {
+        $values = new Values(['ect' => $ect] + ($far === null ? [] : ['far' => $far]));
+
+        return HotProofs::reachesTheFarSide($circuit, HotReading::of(new Entry(1, 0, '', 'heat_cycle:1', 'reading', $values)));
     }
 
     public function test_a_part_is_waited_for_a_month_at_most(): void
