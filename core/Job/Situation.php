@@ -15,6 +15,8 @@ use Aqbel\Core\Stores\Inventory;
 /** One step of one job at one moment: all a step kind may look at. */
 final readonly class Situation
 {
+    private const A_LITRE_ML = 1000.0;
+
     /** @var \ArrayObject<string, mixed> what was worked out for this moment, by name */
     private \ArrayObject $worked;
 
@@ -134,6 +136,12 @@ final readonly class Situation
     public function litres(float $ml): string
     {
         return $this->say($ml, Dimension::Volume);
+    }
+
+    /** A top-up: to the millilitre below a litre. */
+    public function amount(float $ml): string
+    {
+        return abs($ml) < self::A_LITRE_ML ? $this->say($ml, Unit::Millilitre) : $this->litres($ml);
     }
 
     public function degrees(float $celsius): string

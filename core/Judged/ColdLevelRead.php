@@ -23,9 +23,13 @@ use Aqbel\Core\Plan\WarmUp;
  */
 final readonly class ColdLevelRead implements Judgement
 {
+    /** Brought to one line hot and cold, it takes at least so much of what its coolant shrank by: not all of it was as hot (common practice, no source). */
+    private const SAME_LINE = 0.5;
+
     /**
      * @param  float  $tookMl  in all
      * @param  Contraction  $shrank  of which so much is what the coolant shrank by
+     * @param  bool  $stoodHigher  whether it took less than the coolant shrank by: hot, it was brought to a higher line
      * @param  list<Observation>  $restsOn
      */
     private function __construct(
@@ -36,6 +40,7 @@ final readonly class ColdLevelRead implements Judgement
         public ?Unproven $unproven,
         public ?HotRun $run,
         public ?string $because,
+        public bool $stoodHigher,
         private array $restsOn,
     ) {
     }
@@ -90,6 +95,7 @@ final readonly class ColdLevelRead implements Judgement
             $unproven,
             $run,
             $ended?->why,
+            $shrank->ml > 0.0 && $tookMl < self::SAME_LINE * $shrank->ml - TopUpSeries::settledMl($at),
             [...$topUps, ...$run?->restsOn() ?? []],
         );
     }

@@ -53,6 +53,7 @@ final readonly class PointBled implements Judgement
             && $expected - $in > Plan::of($at)->choices->airLimitMl($at->circuit());
         $code = match (true) {
             $dry !== null && $runs === null => PointBledCode::StaysDry,
+            $closed !== null && $runs === null => PointBledCode::NeverRan,
             $early => PointBledCode::RanTooEarly,
             $closed !== null => $written || $expected === null || $expected <= 0.0 ? PointBledCode::Closed : PointBledCode::ClosedUnwritten,
             $runs !== null => $over ? PointBledCode::CloseIt : PointBledCode::Running,

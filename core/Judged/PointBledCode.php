@@ -20,6 +20,9 @@ enum PointBledCode: string
     /** It was closed as it ran, and no pour is written down yet: the level tells what went in. */
     case ClosedUnwritten = 'closed_unwritten';
 
+    /** It is closed, and nobody saw it run, or says that it stays dry. */
+    case NeverRan = 'never_ran';
+
     /** It runs with far less in than reaches it, by the sums. */
     case RanTooEarly = 'ran_too_early';
 

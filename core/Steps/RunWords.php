@@ -78,9 +78,9 @@ final class RunWords
 
     public static function level(Situation $at, WarmLevel $level): Verdict
     {
-        $took = $at->say($level->tookMl, Unit::Millilitre);
+        $took = $at->amount($level->tookMl);
         $toCome = $level->series->verdict === TopUpVerdict::Air
-            ? ', about '.$at->say($level->series->stillToComeMl, Unit::Millilitre).' still to come'
+            ? ', about '.$at->amount($level->series->stillToComeMl).' still to come'
             : '';
 
         return match (true) {
@@ -91,7 +91,7 @@ final class RunWords
             $level->code === WarmLevelCode::CappedEarly => Verdict::wait($level->code(), 'Capped too early', "It took {$took}{$toCome}, and "
                 .'the cap is tight: it stays shut until it is cold. The cold level tells the rest.'),
             $level->code === WarmLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', 'About '
-                ."{$at->say($level->series->leakMlPerCycle, Unit::Millilitre)} goes each time and does not shrink: no warm-up cures that."
+                ."{$at->amount($level->series->leakMlPerCycle)} goes each time and does not shrink: no warm-up cures that."
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
             $level->tookNothing($at) => Verdict::wait($level->code(), 'Once more', "It took {$took}, no more than reading error; this way ends when two runs in a row do. "
                 .'The cap stays loose; finish this step, the next run follows.'),

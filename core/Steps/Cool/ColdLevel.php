@@ -179,14 +179,14 @@ final class ColdLevel extends StepKind
         if ($level === null) {
             return null;
         }
-        $took = $at->say($level->tookMl, Unit::Millilitre).self::shrank($at, $level);
+        $took = $at->amount($level->tookMl).self::shrank($at, $level);
 
         return match ($level->code) {
-            ColdLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', "About {$at->say($level->series->leakMlPerCycle, Unit::Millilitre)} "
+            ColdLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', "About {$at->amount($level->series->leakMlPerCycle)} "
                 .'goes each time and does not shrink: no cycle cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
-            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', self::quiet($level, $took).' '.(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
-            ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', self::quiet($level, $took).' This way ends when two looks in a row take nothing: '.self::nextRun($at)),
+            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', self::quiet($at, $level, $took).' '.(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
+            ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', self::quiet($at, $level, $took).' This way ends when two looks in a row take nothing: '.self::nextRun($at)),
             ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
             ColdLevelCode::NothingRan => Verdict::wait($level->code(), 'It never ran', "{$took}: a level that no run came before tells nothing of air."),
             ColdLevelCode::EndedByChoice => Verdict::wait($level->code(), 'The last run, by choice', trim(($level->because === '' ? '' : "“{$level->because}” ")."It took {$took}. "
@@ -209,19 +209,24 @@ final class ColdLevel extends StepKind
 
     private static function shrank(Situation $at, ColdLevelRead $level): string
     {
-        return $level->shrank->ml <= 0.0 ? '' : ", and about {$at->say($level->shrank->ml, Unit::Millilitre)} is the coolant's own shrinking since it was topped up hot";
+        return $level->shrank->ml <= 0.0 || $level->stoodHigher ? '' : ", and about {$at->amount($level->shrank->ml)} is the coolant's own shrinking since it was topped up hot";
     }
 
-    private static function quiet(ColdLevelRead $level, string $took): string
+    private static function quiet(Situation $at, ColdLevelRead $level, string $took): string
     {
+        if ($level->stoodHigher) {
+            return "{$took}. The coolant shrank by about {$at->amount($level->shrank->ml)} since it was topped up hot, so hot it stood at a higher line than this one. "
+                .'If it was the same line, gas holds it up: test for combustion gas.';
+        }
+
         return $level->shrank->ml > 0.0 ? "{$took}: what differs is reading error." : "{$took} is reading error.";
     }
 
     private static function so(Situation $at, ColdLevelRead $level, string $took): string
     {
         return match ($level->series->verdict) {
-            TopUpVerdict::Settled => self::quiet($level, $took),
-            TopUpVerdict::Air => "Top-ups shrink; about {$at->say($level->series->stillToComeMl, Unit::Millilitre)} still to come.",
+            TopUpVerdict::Settled => self::quiet($at, $level, $took),
+            TopUpVerdict::Air => "Top-ups shrink; about {$at->amount($level->series->stillToComeMl)} still to come.",
             default => "It took {$took}.",
         };
     }

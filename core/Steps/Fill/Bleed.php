@@ -102,6 +102,7 @@ final class Bleed extends Poured
         [$runs, $dry] = [$at->latest(PointRuns::class) !== null, $at->latest(StaysDry::class) !== null];
         $bubble = $this->rule($at) === BleedRule::BubbleFreeMinute ? BubbleSeen::asked() : null;
         $offered = match (true) {
+            $this->judgement($at)?->code === PointBledCode::NeverRan => [PointRuns::asked(), StaysDry::asked(), $this->pourForm($at, false)],
             $at->latest(PointClosed::class) !== null => [$this->pourForm($at, false)],
             $dry && ! $runs => [$this->closedForm($at), PointRuns::asked(), $this->pourForm($at, false)],
             ! $runs => [$this->pourForm($at), PointRuns::asked(), StaysDry::asked()],
@@ -146,6 +147,7 @@ final class Bleed extends Poured
         return match (true) {
             $bled?->code === PointBledCode::RanTooEarly => [Obstacle::missing('ran_too_early', "{$label} runs with {$at->litres($bled->netInMl)} in, and "
                 ."{$at->litres((float) $bled->expectedMl)} reach it. Record what was poured, or look where that comes from.")],
+            $bled?->code === PointBledCode::NeverRan => [Obstacle::missing('not_run', "{$label} is closed, and nobody saw it run: say that it ran, or that it stays dry.")],
             $at->observed(PointClosed::class) !== [] => [],
             $at->observed(PointRuns::class) !== [] => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
             $at->observed(StaysDry::class) !== [] => [Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, "
@@ -168,6 +170,7 @@ final class Bleed extends Poured
             null => null,
             PointBledCode::StaysDry => Verdict::wait($bled->code(), 'Will not run', "It is closed without having run.{$this->pocket($at)} The "
                 .'warm-ups must bring that out; it is kept as a watch for the next visit.'),
+            PointBledCode::NeverRan => Verdict::wait($bled->code(), 'Closed, not seen running', 'Nobody saw it run: air may stand under it.'),
             PointBledCode::RanTooEarly => Verdict::wait($bled->code(), 'It cannot run yet', "By the sums {$at->litres($bled->netInMl)} is in, and it runs "
                 ."at {$at->litres((float) $bled->expectedMl)}. A pour is not written down, or what runs is not the level."),
             PointBledCode::Closed => Verdict::pass($bled->code(), 'Closed', "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}."),

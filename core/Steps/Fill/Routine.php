@@ -123,7 +123,7 @@ final class Routine extends Poured
             return null;
         }
         $took = (float) $at->latest(ToppedUp::class)?->read->ml;
-        $said = $at->say($took, Unit::Millilitre);
+        $said = $at->amount($took);
 
         return $took <= TopUpSeries::settledMl($at)
             ? Verdict::pass('settled', 'Settled', "It took {$said} after the routine: reading error.")
