@@ -75,18 +75,14 @@ final readonly class Input extends Document
             }
         }
 
-        return new Choices(
+        $choices = new Choices(
             JobKind::from($in->choice('job_kind', array_column(JobKind::cases(), 'value'), JobKind::Repair->value)),
             Complaint::from(
                 $in->choice('complaint', array_column(Complaint::cases(), 'value'), Complaint::None->value),
             ),
             $in->way($circuit),
             $in->known('opened', array_map(strval(...), array_keys($circuit->passages))),
-            $in->has('drains')
-                ? $in->known('drains', $circuit->portIds(PortKind::Drain))
-                : ($in->choice('job_kind', array_column(JobKind::cases(), 'value'), JobKind::Repair->value) === JobKind::Lost->value && $in->names('opened') !== []
-                    ? [] // where it was lost is replaced: nothing more is drained unless somebody wants it
-                    : $circuit->portIds(PortKind::Drain)),
+            $in->has('drains') ? $in->known('drains', $circuit->portIds(PortKind::Drain)) : $circuit->portIds(PortKind::Drain),
             $in->number('elevation_m', -500, 5000, 0),
             $in->number('nose_lift_mm', 0, 1500, 0),
             $in->number('target_fraction', 0, 1, $circuit->facts->targetFraction),
@@ -102,6 +98,8 @@ final readonly class Input extends Document
             ),
             shelter: Shelter::from($in->choice('shelter', array_column(Shelter::cases(), 'value'), Shelter::Open->value)),
         );
+
+        return $in->has('drains') || ! $choices->drainsNothing() ? $choices : $choices->draining([]);
     }
 
     /** The school that is named, or the way that is put together from its parts. */

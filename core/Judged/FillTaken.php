@@ -7,8 +7,10 @@ namespace Aqbel\Core\Judged;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\ContentFound;
 use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\PutBack;
+use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
 
 /** A fill that stands at its mark: agreement with the prediction must hold both ways, within what the sums can tell. */
@@ -50,6 +52,7 @@ final readonly class FillTaken implements Judgement
         // Until somebody reads it, anything that a funnel holds may stand in it.
         $stands = InFunnel::mayStandMl($at->job);
         $code = match (true) {
+            self::wasAirUnknown($at) && abs($air) <= $plusMinus => FillTakenCode::NotTold,
             $stands > 0.0 && $in >= $expected - $tells && $in - $stands <= $expected + $tells => FillTakenCode::StandsInFunnel,
             $air < -$tells || $in > $expected + max(self::BLUNT * $tells, self::MUCH * $expected) => FillTakenCode::MoreThanPredicted,
             $air <= $tells && $in > $expected + $tells => FillTakenCode::Full,
@@ -71,6 +74,14 @@ final readonly class FillTaken implements Judgement
         }
 
         return null;
+    }
+
+    /** It stood at its mark with air behind it, and nobody can say how much: what goes in is right by no sum, and wrong by none. */
+    private static function wasAirUnknown(Situation $at): bool
+    {
+        $found = $at->job->observedAnywhere(ContentFound::class);
+
+        return Plan::of($at)->choices->jobKind === JobKind::Bleed && $found !== [] && $found[count($found) - 1]->isFull();
     }
 
     /** What went into the circuit since the close-up, less what was caught and left over, mL. */

@@ -7,6 +7,9 @@ namespace Aqbel\Core\Judged;
 /** What a fill took, against what was predicted. */
 enum FillTakenCode: string
 {
+    /** At its mark before and after, with air behind it of which nobody knows how much. */
+    case NotTold = 'not_told';
+
     case AsPredicted = 'as_predicted';
 
     /** Full by the sums, and somewhat more than predicted: less air stayed. */

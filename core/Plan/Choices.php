@@ -113,6 +113,12 @@ final readonly class Choices
         return $this->jobKind === JobKind::Lost && $this->opened !== [];
     }
 
+    /** Whether nothing comes out unless somebody wants it: air alone is let out, nothing is inside, or where it was lost is replaced. */
+    public function drainsNothing(): bool
+    {
+        return $this->jobKind === JobKind::Bleed || $this->arrivesEmpty() || $this->leakIsFound();
+    }
+
     /** Coolant has been disappearing: the drip is found on the cold circuit before anything is drained. */
     public function leakFirst(): bool
     {

@@ -191,7 +191,7 @@ final class PlanRequest extends FormRequest
         );
 
         return match (true) {
-            $choices->jobKind === JobKind::Bleed || $choices->arrivesEmpty() || ($choices->leakIsFound() && $this->boolean('drains_auto')) => $choices->draining([]),
+            $choices->drainsNothing() && (! $choices->leakIsFound() || $this->boolean('drains_auto')) => $choices->draining([]),
             ! $chosen || $this->boolean('drains_auto') => $choices->draining(
                 DrainWorth::recommended(Worked::worth($vehicle, $circuit, $choices)),
             ),

@@ -192,7 +192,7 @@ final class FillLevel extends Poured
     {
         $taken = $this->judgement($at);
 
-        return parent::goesOn($at) || $taken?->code === FillTakenCode::StandsInFunnel || ($taken?->code === FillTakenCode::AirTrapped && $taken->tookWhatItShould());
+        return parent::goesOn($at) || in_array($taken?->code, [FillTakenCode::StandsInFunnel, FillTakenCode::NotTold], true) || ($taken?->code === FillTakenCode::AirTrapped && $taken->tookWhatItShould());
     }
 
     public function judge(Situation $at): ?Verdict

@@ -20,6 +20,10 @@ final class FillWords
         $text = "{$at->litres($taken->netInMl)} in, {$at->litres($taken->expectedMl)} predicted."
             ." Air left inside: {$at->litres($taken->airMl)} ± {$at->litres($taken->plusMinusMl)}.";
         $settles = $taken->tookWhatItShould() ? '' : HangsOn::oneNumber($at, min(abs($taken->airMl), abs($taken->netInMl - $taken->expectedMl)));
+        if ($taken->code === FillTakenCode::NotTold) {
+            return Verdict::wait($taken->code(), 'At the mark', "{$at->litres($taken->netInMl)} in. How much air stood behind the mark nobody could say, so no sum tells "
+                .'whether it is out: the run does.');
+        }
         if ($taken->code === FillTakenCode::MoreThanPredicted) {
             return Verdict::wait($taken->code(), 'More than it should take', $taken->airMl < -$taken->tellsMl
                 ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice.{$settles}"
