@@ -41,7 +41,7 @@ final readonly class RinseWarmUp implements Judgement
         $mixes = array_values(array_filter([...Rise::of($at)->believed, ...$at->observed(FeltReading::class)], fn (Observation $reading) => self::goesRound($at, $reading)));
         $mixed = $mixes !== [];
         // At its limit, shut off, it is judged by whether it mixed.
-        $danger = $danger?->isLimit() === true && ! $running ? null : $danger;
+        $danger = $danger?->endsARinse() === true && ! $running ? null : $danger;
 
         return new self(
             match (true) {
@@ -65,7 +65,7 @@ final readonly class RinseWarmUp implements Judgement
     /** Anything but its limit has a cause that is looked for. */
     public function wasStopped(): bool
     {
-        return $this->danger !== null && ! $this->danger->isLimit();
+        return $this->danger !== null && ! $this->danger->endsARinse();
     }
 
     public function code(): string

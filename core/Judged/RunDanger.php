@@ -71,7 +71,7 @@ final readonly class RunDanger implements Judgement
                 $told instanceof CameOut && $runs && Level::tells($at->circuit(), $told->ml()) => new self(DangerCode::CoolantLost, $told, $limit),
                 default => null,
             };
-            if ($danger !== null && $onWater && $danger->isLimit()) {
+            if ($danger !== null && $onWater && $danger->endsARinse()) {
                 $atLimit ??= $danger;
             } elseif ($danger !== null) {
                 return $danger;
@@ -89,10 +89,10 @@ final readonly class RunDanger implements Judgement
         return $told instanceof HotReading || $told instanceof FeltReading ? $told->besides->sign : Sign::None;
     }
 
-    /** Whether it is what a rinse on water is meant to end at. */
-    public function isLimit(): bool
+    /** Whether it is what a rinse on water is meant to end at: its limit, and nothing has boiled. */
+    public function endsARinse(): bool
     {
-        return $this->code === DangerCode::Limit;
+        return $this->code === DangerCode::Limit && ($this->hottestC ?? INF) < $this->limit->boiling->degC();
     }
 
     public function code(): string

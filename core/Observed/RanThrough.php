@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Observed;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** Water from a hose that ran through the circuit and out again; nobody measures it. */
 final readonly class RanThrough extends Report
@@ -38,6 +40,14 @@ final readonly class RanThrough extends Report
     public static function of(Entry $line): ?static
     {
         return $line->form === self::FORM ? new self(Told::by($line), $line->number(self::ABOUT), Runs::tryFrom($line->text(self::RUNS))) : null;
+    }
+
+    /** @throws InvalidField where it runs, and nothing ran */
+    public static function admit(Values $values): void
+    {
+        if ($values->number(self::ABOUT) === 0.0) {
+            throw new InvalidField(self::ABOUT, 'Nothing went through? Leave this empty where nobody counted, and let it run.');
+        }
     }
 
     public static function asked(): Form

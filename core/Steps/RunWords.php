@@ -19,7 +19,6 @@ use Aqbel\Core\Observed\Bubbles;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Origin;

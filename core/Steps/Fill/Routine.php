@@ -18,7 +18,6 @@ use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\VesselUse;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;

@@ -22,6 +22,7 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 3: cold water through the open circuit, no warm-up. */
 final class RinseFlow extends StepKind
@@ -69,6 +70,13 @@ final class RinseFlow extends StepKind
         $out = RinseWaterOut::asked($at, 'Water out, measured', $isMeasured);
 
         return Form::offering([$isMeasured ? null : $through, $in, $isMeasured ? $out : null], [$through, $in, $out]);
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        if (in_array($form, RanThrough::forms(), true)) {
+            RanThrough::admit($values);
+        }
     }
 
     public function observes(): array
