@@ -26,7 +26,7 @@ final readonly class RinseWaterIn extends Report
 
     private const KINDS = [self::TAP => 'Tap water', self::PURE => 'Distilled or deionised', self::CLEANER => 'With cleaner'];
 
-    private function __construct(Told $told, public VesselReading $read, public bool $isTap)
+    private function __construct(Told $told, public VesselReading $read, private string $water)
     {
         parent::__construct($told);
     }
@@ -40,7 +40,17 @@ final readonly class RinseWaterIn extends Report
     {
         $read = $line->form === self::FORM ? VesselReading::of($line) : null;
 
-        return $read === null ? null : new self(Told::by($line), $read, $line->text(self::WATER) === self::TAP);
+        return $read === null ? null : new self(Told::by($line), $read, $line->text(self::WATER));
+    }
+
+    public function isTap(): bool
+    {
+        return $this->water === self::TAP;
+    }
+
+    public function hasCleaner(): bool
+    {
+        return $this->water === self::CLEANER;
     }
 
     /** @param  string  $likely  kind of water */

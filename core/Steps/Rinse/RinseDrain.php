@@ -120,10 +120,16 @@ final class RinseDrain extends StepKind
     private static function staysMl(Situation $at): float
     {
         $inside = $at->job->ledgerBefore(Stage::CloseUp)->contentMl;
-        $in = array_sum(array_map(fn (RinseWaterIn $some) => $some->read->ml, $at->job->observed("rinse_fill:{$at->step->params->whole('cycle')}", RinseWaterIn::class)));
+        $in = array_sum(array_map(fn (RinseWaterIn $some) => $some->read->ml, self::filled($at)));
         $kept = Plan::of($at)->predicted->retainedMl + DrainsInTurn::keptByShutMl($at->job);
 
         return $inside - max($kept, $inside - $in + self::outMl($at));
+    }
+
+    /** @return list<RinseWaterIn> what was filled in before it */
+    private static function filled(Situation $at): array
+    {
+        return $at->job->observed("rinse_fill:{$at->step->params->whole('cycle')}", RinseWaterIn::class);
     }
 
     public function judge(Situation $at): ?Verdict
@@ -146,6 +152,10 @@ final class RinseDrain extends StepKind
                 'Next rinse',
                 "Old coolant now {$old} of the full circuit. ".count($rest).' more as decided.',
             );
+        }
+
+        if (RinseFill::hadCleaner(self::filled($at))) {
+            return Verdict::wait('cleaner_last', 'Cleaner was in it', 'None of it may stay inside. Another rinse is added, of clear water.');
         }
 
         if (RinseNeeded::leavesTooMuch($at)) {
@@ -182,7 +192,8 @@ final class RinseDrain extends StepKind
     {
         $rest = RinsePart::rest($at->step);
 
-        $isDone = ($at->latest(RinseWaterOut::class)?->runs === Runs::Clear && ! RinseNeeded::leavesTooMuch($at)) || self::colourMayStay($at);
+        $isDone = ! RinseFill::hadCleaner(self::filled($at))
+            && (($at->latest(RinseWaterOut::class)?->runs === Runs::Clear && ! RinseNeeded::leavesTooMuch($at)) || self::colourMayStay($at));
 
         return $rest !== [] || $isDone ? $rest : [RinsePart::isRun($at->step) ? RinsePart::WATER : RinsePart::ONCE];
     }

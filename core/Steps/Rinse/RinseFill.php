@@ -101,16 +101,26 @@ final class RinseFill extends StepKind
     public function judge(Situation $at): ?Verdict
     {
         $told = $at->observed(RinseWaterIn::class);
-        $tap = array_filter($told, fn (RinseWaterIn $some) => $some->isTap);
+        $tap = array_filter($told, fn (RinseWaterIn $some) => $some->isTap());
         if ($told === [] || ! $this->isLast($at)) {
             return null;
         }
         $stays = Plan::of($at)->predicted->retainedMl;
 
+        if (self::hadCleaner($told)) {
+            return Verdict::wait('cleaner_last', 'Cleaner last', 'None of it may stay inside: a rinse of clear water is added after it.');
+        }
+
         return $tap === []
             ? Verdict::pass('pure_last', 'Pure water last', 'What stays of it leaves nothing behind.')
             : Verdict::wait('tap_last', 'Tap water last', "About {$at->litres($stays)} of it stays inside, with some ".round(self::LIME_G_PER_L * $stays / 1000.0, 1)
                 .' g of lime from water of middling hardness, which settles where it is hottest. Distilled or deionised water for the last rinse, or one more of it.');
+    }
+
+    /** @param  list<RinseWaterIn>  $told */
+    public static function hadCleaner(array $told): bool
+    {
+        return array_filter($told, fn (RinseWaterIn $some) => $some->hasCleaner()) !== [];
     }
 
     private function withCleaner(Situation $at): bool
