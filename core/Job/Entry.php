@@ -142,6 +142,12 @@ final readonly class Entry
         return $this->is(Lines::Finish) || $this->is(Lines::Override) || ($this->is(Lines::Replan) && Closing::leaves($this));
     }
 
+    /** The line that it corrects or takes back; null where it does neither. */
+    public function changes(): ?int
+    {
+        return $this->is(Lines::Correct) || $this->is(Lines::Withdraw) ? $this->values->whole('seq') : null;
+    }
+
     /** Whether it may stand at any step: what came up, whatever the step asks. */
     public function isAnyTime(): bool
     {

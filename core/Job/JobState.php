@@ -293,9 +293,16 @@ final class JobState
         $closed = $this->closed[$step->id]->seq ?? PHP_INT_MAX;
         // It was judged by the plan that held then, at whichever step that was made.
         $alike = array_filter($this->steps, fn (Step $other) => $other->id !== $step->id && $this->areAlike($step, $other));
-        $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->planned !== null || isset($alike[$line->step])
-            ? $line->seq < $closed
-            : ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! $line->closes()));
+        // What came up before it was done is known at it, wherever it was told: it may have brought the step itself.
+        $cameUp = [];
+        foreach ($this->journal->lines as $line) {
+            $cameUp += $line->isAnyTime() && $line->seq < $closed ? [$line->seq => true] : [];
+        }
+        $lines = array_filter($this->journal->lines, fn (Entry $line) => match (true) {
+            isset($cameUp[$line->changes() ?? $line->seq]) => true,
+            $line->planned !== null || isset($alike[$line->step]) => $line->seq < $closed,
+            default => ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! $line->closes()),
+        });
 
         return $this->withOnly(array_values($lines));
     }

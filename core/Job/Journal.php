@@ -23,7 +23,7 @@ final readonly class Journal
     {
         $effective = [];
         foreach ($this->lines as $line) {
-            $target = $line->values->whole('seq');
+            $target = $line->changes();
             if ($line->is(Lines::Withdraw)) {
                 unset($effective[$target]);
             } elseif (! $line->is(Lines::Correct)) {

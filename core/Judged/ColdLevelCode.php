@@ -10,6 +10,9 @@ enum ColdLevelCode: string
     /** What it took is reading error, after a run that showed all. */
     case Settled = 'settled';
 
+    /** It took what had come out another way. */
+    case MadeUp = 'made_up';
+
     /** It took nothing, and its way wants to see that more than once. */
     case QuietSoFar = 'quiet_so_far';
 

@@ -9,6 +9,7 @@ use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\LastRun;
 use Aqbel\Core\Observed\LookedUnder;
@@ -23,6 +24,12 @@ use Aqbel\Core\Plan\WarmUp;
  */
 final readonly class ColdLevelRead implements Judgement
 {
+    /** Of a step: it brings back what came out, and no run before it is judged by it. */
+    public const AFTER = 'after';
+
+    /** Its id, before the number of the line that told it. */
+    public const AFTER_OUT = 'cold_level:out:';
+
     /** Brought to one line hot and cold, it takes at least so much of what its coolant shrank by: not all of it was as hot (common practice, no source). */
     private const SAME_LINE = 0.5;
 
@@ -79,6 +86,7 @@ final readonly class ColdLevelRead implements Judgement
         $settled = $series->verdict === TopUpVerdict::Settled;
         $code = match (true) {
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
+            $settled && $unproven === null && $at->step->params->has(self::AFTER) => ColdLevelCode::MadeUp,
             $settled && $unproven === null && self::isQuietEnough($at) => ColdLevelCode::Settled,
             $ended !== null && $unproven !== Unproven::Stopped && $unproven !== Unproven::Dripped => ColdLevelCode::EndedByChoice,
             $settled && $unproven === null => ColdLevelCode::QuietSoFar,
@@ -135,12 +143,18 @@ final readonly class ColdLevelRead implements Judgement
         return array_filter($looked, fn (LookedUnder $look) => $look->drips) !== [];
     }
 
+    /** The step at which the level is brought back after something came out, by id. */
+    public static function afterOut(CameOut $out): string
+    {
+        return self::AFTER_OUT.$out->told()->seq;
+    }
+
     /** After the drive, and there was none; what came out on the way is brought back without. */
     private static function nothingDrove(Situation $at): bool
     {
         $drive = $at->job->before($at->step, 'drive');
 
-        return $drive !== null && ! $at->step->params->has('after') && $at->job->observed($drive->id, Driven::class) === [];
+        return $drive !== null && ! $at->step->params->has(self::AFTER) && $at->job->observed($drive->id, Driven::class) === [];
     }
 
     private static function sawAir(Situation $at): bool
@@ -158,7 +172,7 @@ final readonly class ColdLevelRead implements Judgement
     public function outcome(): Outcome
     {
         return match ($this->code) {
-            ColdLevelCode::Settled => Outcome::Passes,
+            ColdLevelCode::Settled, ColdLevelCode::MadeUp => Outcome::Passes,
             ColdLevelCode::NotAir => Outcome::Stops,
             default => Outcome::Waits,
         };

@@ -77,9 +77,11 @@ final class DrainsInTurn
     private static function missingMl(JobState $job): float
     {
         $ledger = $job->ledger();
+        // What came out another way before the first point is opened is counted with the rest of it.
+        $came = array_filter(self::cameOut($job), fn (CameOut $out) => $job->steps[$out->told()->step]->stage->value < Stage::Drain->value);
+        $found = $job->ledgerBefore(Stage::Drain)->contentMl + array_sum(array_map(fn (CameOut $out) => $out->ml(), $came));
 
-        return $job->observedAnywhere(ContentFound::class) === [] ? 0.0
-            : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $job->ledgerBefore(Stage::Drain)->contentMl);
+        return $job->observedAnywhere(ContentFound::class) === [] ? 0.0 : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $found);
     }
 
     /**

@@ -29,6 +29,9 @@ final readonly class HotProofs
     /** Where nothing opens, coolant as warm as this shows by the far side that it goes round, °C (common practice, no source). */
     private const WARM_C = 40.0;
 
+    /** So long it goes round before a hand tells that it does, where nothing need be hot, s (common practice, no source). */
+    private const FELT_FROM_S = 300;
+
     /**
      * @param  list<MissingProof>  $missing
      * @param  list<Observation>  $restsOn  readings, by thermometer or by hand
@@ -53,7 +56,8 @@ final readonly class HotProofs
         $facts = $at->facts();
         $rise = Rise::of($at);
         $opensC = self::opensC($at->circuit());
-        $felt = array_filter($at->observed(FeltReading::class), fn (FeltReading $felt) => Rise::canHaveReached($at, $opensC, $felt->at()));
+        $fromS = self::hasThermostat($at->circuit()) ? Rise::SHORTEST_RUN_S : self::FELT_FROM_S;
+        $felt = array_filter($at->observed(FeltReading::class), fn (FeltReading $felt) => Rise::canHaveReached($at, $opensC, $felt->at()) && Rise::ranLongEnough($at, $felt->at(), $fromS));
         $read = array_filter($rise->believed, fn (HotReading $reading) => Rise::ranLongEnough($at, $reading->at()));
         $seen = Told::inOrder([...$read, ...$felt]);
         $bubbles = null;

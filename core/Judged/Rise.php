@@ -77,15 +77,15 @@ final readonly class Rise
         return self::ranLongEnough($at, $then) && ($startC === null || $celsius - $startC <= self::most($startedAt, $then));
     }
 
-    /** Whether the engine had run for long enough by then to show anything. */
-    public static function ranLongEnough(Situation $at, int $then): bool
+    /** Whether it had run for long enough by then to show anything. */
+    public static function ranLongEnough(Situation $at, int $then, int $seconds = self::SHORTEST_RUN_S): bool
     {
         $last = null;
         foreach ($at->observed(Started::class) as $start) {
             $last = $start->at() <= $then ? $start : $last;
         }
 
-        return $last !== null && $then - $last->at() >= self::SHORTEST_RUN_S;
+        return $last !== null && $then - $last->at() >= $seconds;
     }
 
     /**

@@ -80,7 +80,8 @@ final class TopUpSeries
         $from = $after === null ? -1 : $places[$after];
         [$ml, $squares] = [0.0, 0.0];
         foreach (self::cameOut($at->job) as $out) {
-            $place = $places[$out->told()->step] ?? -1;
+            // The look at the level that it asked for stands before the step at which it came out.
+            $place = $places[ColdLevelRead::afterOut($out)] ?? $places[$out->told()->step] ?? -1;
             if ($place > $from && $place <= $places[$upTo]) {
                 $ml += $out->ml();
                 $squares += $out->toldWithinMl($at) ** 2;

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Observed\Started;
 
 /** A run that was passed over takes with it what would only follow it: the cool-down, and the level that it was to bring down. */
@@ -48,6 +49,6 @@ final class NotRun
 
     private static function follows(Step $step): bool
     {
-        return in_array($step->kind, self::FOLLOWERS, true) && ! $step->params->has('after');
+        return in_array($step->kind, self::FOLLOWERS, true) && ! $step->params->has(ColdLevelRead::AFTER);
     }
 }

@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Judged\Level;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Saying\Form;
@@ -66,7 +67,7 @@ final class Outlet extends AnyTime
     public function brings(Situation $at, Values $values, int $seq): array
     {
         return $values->has(Entry::BEFORE)
-            ? [new Step("cold_level:out:{$seq}", 'cold_level', $at->step->stage, new Values(['after' => Lines::Outlet->value]))]
+            ? [new Step(ColdLevelRead::AFTER_OUT.$seq, 'cold_level', $at->step->stage, new Values([ColdLevelRead::AFTER => Lines::Outlet->value]))]
             : [];
     }
 

@@ -59,7 +59,7 @@ final class ColdLevel extends StepKind
     public function title(Situation $at): string
     {
         return match (true) {
-            $at->step->params->has('after') => 'Cold level after what came out',
+            $at->step->params->has(ColdLevelRead::AFTER) => 'Cold level after what came out',
             Rounds::of($at) === null => 'Cold level after the drive',
             default => 'Cold level, cycle '.Rounds::of($at),
         };
@@ -186,6 +186,7 @@ final class ColdLevel extends StepKind
                 .'goes each time and does not shrink: no cycle cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
             ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', self::quiet($at, $level, $took).' '.(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
+            ColdLevelCode::MadeUp => Verdict::pass($level->code(), 'Brought back', "{$took} went in for what had come out."),
             ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', self::quiet($at, $level, $took).' This way ends when two looks in a row take nothing: '.self::nextRun($at)),
             ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
             ColdLevelCode::NothingRan => Verdict::wait($level->code(), 'It never ran', "{$took}: a level that no run came before tells nothing of air."),

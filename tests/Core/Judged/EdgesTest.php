@@ -455,7 +455,9 @@ final class EdgesTest extends TestCase
 
     public function test_a_point_closed_before_anything_reached_it_is_unwritten(): void
     {
-        self::assertSame('closed_unwritten', JobOnPaper::drainedAmbulance()->write('bleed:bleed_housing', 'closed')->judge('bleed:bleed_housing')?->code);
+        $closed = JobOnPaper::drainedAmbulance()->write('bleed:bleed_housing', 'closed');
+        self::assertSame('never_ran', (clone $closed)->judge('bleed:bleed_housing')?->code);
+        self::assertSame('closed_unwritten', $closed->write('bleed:bleed_housing', 'running')->judge('bleed:bleed_housing')?->code);
     }
 
     /** The ambulance, pulled to 71 kPa: by Boyle’s law it then draws 10.52 L into its void. */
