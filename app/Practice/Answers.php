@@ -9,6 +9,7 @@ use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Circuit\RoutineLine;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\Gauge;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Judged\WasteSum;
 use Aqbel\Core\Matter\Mixture;
@@ -166,10 +167,7 @@ final class Answers
     /** A little more than is to be reached at this height, or so much less. */
     private static function drawnInHg(Situation $at, float $by = 0.0): string
     {
-        $pulls = $at->job->stepsOf('pull');
-        $target = Unit::InchOfMercury->fromBase((float) ($pulls[0] ?? $at->step)->params->number('target_kpa'));
-
-        return (string) round($target + self::MORE_INHG + $by, 1);
+        return (string) round(Unit::InchOfMercury->fromBase(Gauge::targetKpa($at)) + self::MORE_INHG + $by, 1);
     }
 
     /** @return list<Answer> every line with its time */

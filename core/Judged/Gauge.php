@@ -6,6 +6,7 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Matter\Atmosphere;
+use Aqbel\Core\Observed\NeedleRead;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Temperature;
@@ -16,9 +17,25 @@ final class Gauge
     /** What is left of the old coolant is as warm as the shop, °C. */
     private const SHOP_C = 20.0;
 
+    /** In which its needle is read; that in which it was read, where the job was planned for thinner air since. */
     public static function air(Situation $at): Atmosphere
     {
-        return Plan::of($at)->choices->atmosphere();
+        return $at->job->once(__METHOD__, function () use ($at): Atmosphere {
+            $air = Plan::of($at)->choices->atmosphere();
+            foreach ($at->job->observedAnywhere(NeedleRead::class) as $read) {
+                if ($read->kPa($air) > $air->pressure->kPa() - self::vapour($at)->kPa()) {
+                    return Plan::of($at->job->upTo($read->told()->seq))->choices->atmosphere();
+                }
+            }
+
+            return $air;
+        });
+    }
+
+    /** What is to be pulled here: the same quality of vacuum as the house pulls at the sea, kPa below the air. */
+    public static function targetKpa(Situation $at): float
+    {
+        return self::air($at)->sameQuality(Pressure::inchesOfMercury(Plan::of($at)->rules()->seaLevelVacuumInHg))->kPa();
     }
 
     public static function resolution(Situation $at): Pressure

@@ -181,9 +181,7 @@ final readonly class VacuumHeld implements Judgement
     /** What was to be reached at the pull before; null where none was planned. */
     private static function target(Situation $at): ?Pressure
     {
-        $kpa = $at->job->before($at->step, 'pull')?->params->number('target_kpa');
-
-        return $kpa === null ? null : Pressure::kilopascals($kpa);
+        return $at->job->before($at->step, 'pull') === null ? null : Pressure::kilopascals(Gauge::targetKpa($at));
     }
 
     public function code(): string

@@ -28,7 +28,6 @@ use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Quantity\Volume;
-use Aqbel\Core\Values;
 
 /** The closed, cool circuit evacuated and held; then it draws the coolant in by itself. */
 final class Vacuum implements School
@@ -108,12 +107,9 @@ final class Vacuum implements School
 
     public function steps(Groundwork $on, PredictedFill $fill): array
     {
-        $vacuum = VacuumFill::of($on->circuit, $on->choices, $on->predicted);
-        $setUp = ['intake_ml' => $vacuum->intake()->mL(), 'max_temp_c' => $vacuum->maximumTemperature()->degC()];
-
         return [
-            new Step('set_up_vacuum', 'set_up_vacuum', Stage::Vacuum, new Values($setUp)),
-            new Step('pull:1', 'pull', Stage::Vacuum, new Values(['target_kpa' => $vacuum->target->kPa()])),
+            new Step('set_up_vacuum', 'set_up_vacuum', Stage::Vacuum),
+            new Step('pull:1', 'pull', Stage::Vacuum),
             new Step('hold:1', 'hold', Stage::Vacuum),
             new Step('vacuum_fill', 'vacuum_fill', Stage::Fill),
             new Step('fill_level', 'fill_level', Stage::Fill),

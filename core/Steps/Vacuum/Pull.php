@@ -58,7 +58,7 @@ final class Pull extends StepKind
 
     public function why(Situation $at): string
     {
-        $target = $at->say($this->target($at), Unit::InchOfMercury);
+        $target = $at->say(Gauge::targetKpa($at), Unit::InchOfMercury);
 
         return "{$target} here is the same quality of vacuum as ".Plan::of($at)->rules()->seaLevelVacuumInHg
             .' inHg at sea level: the air is thinner, not the tool weaker.';
@@ -120,7 +120,7 @@ final class Pull extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Vacuum', self::read($at), Unit::InchOfMercury, Origin::Measured, $this->target($at), 'target here');
+        return new Figure('Vacuum', self::read($at), Unit::InchOfMercury, Origin::Measured, Gauge::targetKpa($at), 'target here');
     }
 
     public function judge(Situation $at): ?Verdict
@@ -133,7 +133,7 @@ final class Pull extends StepKind
             return Verdict::pass('reached', 'Target reached', 'Close the valve now: the hold counts from '
                 .'this reading.');
         }
-        $short = $this->target($at) - $read;
+        $short = Gauge::targetKpa($at) - $read;
         $title = "Short by {$at->say($short, Unit::InchOfMercury)}";
         $absolute = Gauge::air($at)->pressure->kPa() - $read;
         $vapour = $at->facts()->coolant()->vapourPressure(Temperature::celsius(self::WARM_C))->kPa();
@@ -153,15 +153,10 @@ final class Pull extends StepKind
         return $at->latest(NeedleRead::class)?->kPa(Gauge::air($at));
     }
 
-    private function target(Situation $at): float
-    {
-        return (float) $at->step->params->number('target_kpa');
-    }
-
     private function reached(Situation $at): bool
     {
         $read = self::read($at);
 
-        return $read !== null && $read >= $this->target($at) - Gauge::resolution($at)->kPa();
+        return $read !== null && $read >= Gauge::targetKpa($at) - Gauge::resolution($at)->kPa();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Steps;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Judged\Gauge;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Values;
 use PHPUnit\Framework\TestCase;
@@ -24,7 +25,7 @@ final class VacuumTest extends TestCase
         $ids = array_keys($job->state()->steps);
         $at = array_search('hold:1', $ids, true);
         self::assertSame(['leak_hunt:2', 'pull:2', 'hold:2', 'vacuum_fill'], array_slice($ids, $at + 1, 4));
-        self::assertEqualsWithDelta(71.3, $job->at('pull:2')->step->params->number('target_kpa'), 0.1);
+        self::assertEqualsWithDelta(71.3, Gauge::targetKpa($job->at('pull:2')), 0.1);
         self::assertNotSame([], $job->obstacles('leak_hunt:2'));
         self::assertSame(
             [],
