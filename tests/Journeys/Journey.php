@@ -7,7 +7,11 @@ namespace Tests\Journeys;
 use App\Calc\Input;
 use App\Calc\Topics\JobTopic;
 use App\Practice\Answers;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\Outcome;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -128,21 +132,89 @@ final class Journey
 
     private function do(string $id): void
     {
+        $kind = $this->kinds->of($this->comesTo($id));
+        foreach (Answers::to($kind, $this->state()->at($this->state()->steps[$id], $this->now)) as [$form, $fields, $minutes]) {
+            $this->must(['step' => $id, 'form' => $form, 'values' => $this->typed($kind, $id, $form, $fields), 'min' => 0]);
+            $this->now += (int) round($minutes * 60);
+        }
+        $this->waits($id);
+        $this->must(['finish' => $id]);
+    }
+
+    /** As much time as passes before somebody is at a step. */
+    private function comesTo(string $id): Step
+    {
         $step = $this->state()->steps[$id] ?? throw new \LogicException("There is no step “{$id}”.");
-        $kind = $this->kinds->of($step);
         if ($step->kind === 'cool_down' && $this->state()->running()->last() !== null) {
             $this->now += self::OVER_NIGHT_S;
         }
         $this->now += (int) round(60 * Answers::before($this->state()->at($step, $this->now)));
-        foreach (Answers::to($kind, $this->state()->at($step, $this->now)) as [$form, $fields, $minutes]) {
-            $this->must(['step' => $id, 'form' => $form, 'values' => $this->typed($kind, $id, $form, $fields), 'min' => 0]);
-            $this->now += (int) round($minutes * 60);
+
+        return $step;
+    }
+
+    private function waits(string $id): void
+    {
+        $step = $this->state()->steps[$id];
+        $clock = $step->kind === 'cured' ? $this->kinds->of($step)->clock($this->state()->at($step, $this->now)) : null;
+        $this->now = max($this->now, ($clock->until ?? 0) + 1);
+    }
+
+    /** The step in hand, as an ordinary technician does it. */
+    public function go(): void
+    {
+        $this->do($this->state()->stepInHand()->id ?? throw new \LogicException('Nothing is in hand.'));
+    }
+
+    /**
+     * What an ordinary technician would enter at the step in hand.
+     *
+     * @return list<array{string, array<string, string>, float}> form, fields and the minutes after it
+     */
+    public function wouldAnswer(): array
+    {
+        $at = clone $this;
+        $step = $at->comesTo($this->state()->stepInHand()->id ?? throw new \LogicException('Nothing is in hand.'));
+
+        return Answers::to($this->kinds->of($step), $at->state()->at($step, $at->now));
+    }
+
+    /**
+     * The step in hand with these answers, and finished without a reason.
+     *
+     * @param  list<array{string, array<string, string>, float}>  $answers
+     * @return ?Outcome how it was judged where all of it was taken; null where something was refused
+     */
+    public function whatIf(array $answers): ?Outcome
+    {
+        $at = clone $this;
+        $id = $at->comesTo($this->state()->stepInHand()->id ?? '')->id;
+        foreach ($answers as [$form, $fields, $minutes]) {
+            if ($at->write(['step' => $id, 'form' => $form, 'values' => $fields, 'min' => 0]) !== null) {
+                return null;
+            }
+            $at->now += (int) round($minutes * 60);
         }
-        $clock = $kind->clock($this->state()->at($step, $this->now));
-        if ($step->kind === 'cured' && $clock !== null) {
-            $this->now = max($this->now, $clock->until + 1);
-        }
-        $this->must(['finish' => $id]);
+        $at->waits($id);
+
+        return ! $at->finishes($id) || ! isset($at->state()->steps[$id]) ? null : $at->kinds->of($at->state()->steps[$id])->judgement($at->state()->at($at->state()->steps[$id], $at->now))?->outcome();
+    }
+
+    public function finishes(string $id): bool
+    {
+        return $this->write(['finish' => $id]) === null;
+    }
+
+    public function takesBack(Entry $line): bool
+    {
+        $this->now += 60;
+
+        return $this->script->write(new ScriptLine($this->number++, $this->now, $line->by, $line->step, Lines::Withdraw->value, [], 'A slip', $line->seq, false)) === null;
+    }
+
+    public function __clone()
+    {
+        $this->script = clone $this->script;
     }
 
     /**
