@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Observed\FreezePointRead;
@@ -28,13 +29,23 @@ final readonly class FrostKept
         $target = MixComesTo::target($at->job);
         $freeze = $at->job->observedAnywhere(FreezePointRead::class);
         if ($freeze !== []) {
-            $last = Temperature::celsius($freeze[count($freeze) - 1]->celsius);
-
-            return new self($at, Mixture::freezingAt($at->facts()->base, $last)->volumeFraction, MixtureRead::PLUS_MINUS, $target);
+            return new self($at, self::reads($at->job, $freeze[count($freeze) - 1]->celsius), MixtureRead::PLUS_MINUS, $target);
         }
         $ledger = $at->job->ledger();
 
         return $ledger->fraction() === null ? null : new self($at, $ledger->fraction(), $ledger->glycolPlusMinus, $target);
+    }
+
+    /** Whether what a refractometer shows freezes too early, whoever reads it and when. */
+    public static function readsShort(JobState $job, float $freezesAtC): bool
+    {
+        return self::reads($job, $freezesAtC) < MixComesTo::target($job) - MixtureRead::PLUS_MINUS;
+    }
+
+    /** The share that freezes there. */
+    private static function reads(JobState $job, float $freezesAtC): float
+    {
+        return Mixture::freezingAt($job->circuit->facts->base, Temperature::celsius(min(0.0, $freezesAtC)))->volumeFraction;
     }
 
     public function isShort(): bool

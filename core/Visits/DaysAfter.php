@@ -9,6 +9,7 @@ use Aqbel\Core\Heat\TopUps;
 use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\FrostKept;
 use Aqbel\Core\Judged\Level;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Observed\CoolantRead;
@@ -76,6 +77,7 @@ final readonly class DaysAfter
         $last = $levels === [] ? null : $levels[count($levels) - 1];
         [$began, $before] = [self::levelledAt($job, $last) ?? $visits[0]->at, self::readAt($job, $last)];
         [$series, $content, $vessel] = [[], max(1.0, $job->ledger()->contentMl), 0.0];
+        $rises = false;
         foreach ($visits as $visit) {
             $took = $visit->tookMl();
             if ($took === null) {
@@ -90,6 +92,8 @@ final readonly class DaysAfter
                 sqrt($visit->plusMinusMl ** 2 + Level::plusMinusMl($job->circuit) ** 2 + $unsure ** 2),
                 ($visit->at - $began) / self::HOUR_S,
             );
+            // A level above its mark that is warmer than the one before has grown by its warmth.
+            $rises = $visit->level === LevelFound::Above && -$shrank < Level::plusMinusMl($job->circuit);
             $before = $now;
             $vessel = max($vessel, $visit->plusMinusMl);
         }
@@ -104,7 +108,11 @@ final readonly class DaysAfter
         $room = max(0.0, $left);
 
         return new self(
-            self::code($topUps, $visits, count($took), $left < -$unsure),
+            self::code($topUps, $visits, count($took), $left < -$unsure, match (true) {
+                self::isTooWeak($job, $visits) => DaysAfterCode::TooWeak,
+                $rises => DaysAfterCode::Rises,
+                default => null,
+            }),
             min($room, $topUps->stillToComeMl),
             min($room, $topUps->lowMl),
             min($room, $topUps->highMl),
@@ -118,8 +126,9 @@ final readonly class DaysAfter
      * @param  non-empty-list<Visit>  $visits
      * @param  int  $took  at so many of them it took more than a level can tell
      * @param  bool  $tooMuch  whether more went in than the sums can have left as air
+     * @param  ?DaysAfterCode  $besides  what no top-up tells
      */
-    private static function code(TopUps $topUps, array $visits, int $took, bool $tooMuch): DaysAfterCode
+    private static function code(TopUps $topUps, array $visits, int $took, bool $tooMuch, ?DaysAfterCode $besides): DaysAfterCode
     {
         $newest = $visits[count($visits) - 1];
         $told = array_values(array_filter($visits, fn (Visit $visit) => $visit->complaintAgain !== null));
@@ -128,6 +137,7 @@ final readonly class DaysAfter
             $newest->level === LevelFound::NotSeen => DaysAfterCode::NotSeen,
             $told !== [] && $told[count($told) - 1]->complaintAgain === true => DaysAfterCode::ComplaintAgain,
             $tooMuch => DaysAfterCode::Leak,
+            $besides !== null => $besides,
             // One look that took something may be a pocket that the first drives have loosened.
             $took < self::LEAST_FOR_A_LEAK && in_array($topUps->verdict, [TopUpVerdict::Leak, TopUpVerdict::Both], true) => DaysAfterCode::TooFew,
             default => match ($topUps->verdict) {
@@ -140,6 +150,18 @@ final readonly class DaysAfter
                 TopUpVerdict::Settled => $newest->tookMl() === null || array_filter($visits, fn (Visit $visit) => ! $visit->told) === [] ? DaysAfterCode::TooFew : DaysAfterCode::Closed,
             },
         };
+    }
+
+    /**
+     * By the refractometer, as it was read last.
+     *
+     * @param  list<Visit>  $visits
+     */
+    private static function isTooWeak(JobState $job, array $visits): bool
+    {
+        $read = array_values(array_filter(array_map(fn (Visit $visit) => $visit->freezeC, $visits), is_float(...)));
+
+        return $read !== [] && FrostKept::readsShort($job, $read[count($read) - 1]);
     }
 
     /**

@@ -13,6 +13,12 @@ enum DaysAfterCode: string
     /** Air still works out. */
     case StillToCome = 'still_to_come';
 
+    /** It freezes too early, as it was read last. */
+    case TooWeak = 'too_weak';
+
+    /** It stands above its mark, and no warmth explains it. */
+    case Rises = 'rises';
+
     /** One look more tells. */
     case TooFew = 'too_few';
 

@@ -22,6 +22,9 @@ final class DaysAfterWords
             DaysAfterCode::StillToCome => Verdict::wait($code, "{$volume($says->stillToComeMl)} still to come",
                 "Between {$volume($says->lowMl)} and {$volume($says->highMl)}: what is left of the air works out. {$taken} Look again in some days."),
             DaysAfterCode::TooFew => Verdict::wait($code, 'One look more tells', "{$taken} Whether it stands still shows at the next look, cold, and read by somebody of the shop."),
+            DaysAfterCode::TooWeak => Verdict::stop($code, 'It freezes too early', "The mixture is weaker than it was filled: water was topped up, or what went in was weaker than its can says. {$taken} "
+                .'Read it once more; then draw off, and pour concentrate.'),
+            DaysAfterCode::Rises => Verdict::wait($code, 'Above its mark', "No coolant grows cold. Somebody topped it up, or gas pushes it up: ask, and test for combustion gas. {$taken}"),
             DaysAfterCode::Leak => Verdict::stop($code, 'A leak',
                 "It takes by the hour, about {$volume($says->leakMlPerDay)} a day, and that is no air. {$taken} Plan a job for coolant lost: pressure, joints, heater, oil."),
             DaysAfterCode::Both => Verdict::stop($code, 'Air, and a leak beside it',

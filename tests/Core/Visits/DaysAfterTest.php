@@ -75,6 +75,12 @@ final class DaysAfterTest extends TestCase
         self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::Below, 0.0)), 'left below its mark it closes nothing');
         self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::AtMark), new Visit($at + 86400, LevelFound::Below, 0.0)));
         self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::AtMark, told: true)), 'what is told closes nothing');
+        self::assertSame(DaysAfterCode::Rises, $code(new Visit($at, LevelFound::Above, celsius: 20.0)), 'no coolant grows cold');
+        self::assertSame(DaysAfterCode::Rises, $code(new Visit($at, LevelFound::Above)), 'nor where nobody read how warm it was');
+        self::assertNotSame(DaysAfterCode::Rises, $code(new Visit($at, LevelFound::Above, celsius: 38.0)), 'warm, it has grown');
+        self::assertSame(DaysAfterCode::Closed, $code(new Visit($at, LevelFound::AtMark, freezeC: -36.0)));
+        self::assertSame(DaysAfterCode::TooWeak, $code(new Visit($at, LevelFound::AtMark, freezeC: -20.0)));
+        self::assertSame(DaysAfterCode::Closed, $code(new Visit($at, LevelFound::AtMark, freezeC: -20.0), new Visit($at + 86400, LevelFound::AtMark, freezeC: -36.0)), 'read once more');
         // Far more than the sums can have left as air.
         $says = DaysAfter::of(self::signed(), [new Visit($at, LevelFound::Below, 1500.0, self::PLUS_MINUS), new Visit($at + 86400, LevelFound::Below, 700.0, self::PLUS_MINUS)]);
         self::assertSame(DaysAfterCode::Leak, $says?->code);
