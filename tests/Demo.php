@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Calc\TopicList;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Plan\Planner;
@@ -27,6 +28,18 @@ final class Demo
     public static function circuit(string $key): Circuit
     {
         return self::$read[$key] ??= CircuitReader::read(self::document($key));
+    }
+
+    /** A layout as it comes, of which nobody has answered anything. */
+    public static function layout(string $id): Circuit
+    {
+        return self::$read[$id] ??= CircuitReader::read(self::layoutDocument($id));
+    }
+
+    /** @return array<string, mixed> */
+    public static function layoutDocument(string $id): array
+    {
+        return TopicList::answer('layout', (string) json_encode(['layout' => $id, 'answers' => new \stdClass, 'has' => []]))['circuit'];
     }
 
     /** @param  list<string>  $lines */

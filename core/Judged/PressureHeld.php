@@ -38,6 +38,9 @@ final readonly class PressureHeld implements Judgement
     /** Enough to show a drip, whatever the cap would stand, kPa (common practice, no source). */
     public const ENOUGH_KPA = 100.0;
 
+    /** Hardly any cap is rated for less: where nobody knows the rating, no more than this is asked for, kPa (common practice, no source). */
+    private const ANY_CAP_KPA = 50.0;
+
     /** Above this the circuit cools while it is held, and its pressure falls with it, °C (common practice, no source). */
     public const WARM_C = 35.0;
 
@@ -83,7 +86,7 @@ final readonly class PressureHeld implements Judgement
     /** What a test is pumped to, kPa. */
     public static function askedKpa(Situation $at): float
     {
-        return min($at->facts()->capKpa ?? self::ENOUGH_KPA, self::ENOUGH_KPA);
+        return min($at->facts()->capKpa ?? self::ANY_CAP_KPA, self::ENOUGH_KPA);
     }
 
     private static function one(Situation $at, PressureTested $test): self

@@ -48,6 +48,27 @@ final class EveryCircuitTest extends TestCase
         self::assertGreaterThan(0, $walked);
     }
 
+    /** @return array<string, array{string}> */
+    public static function layouts(): array
+    {
+        $ids = array_column(TopicList::answer('layouts', '{}')['layouts'], 'id');
+
+        return array_combine($ids, array_map(fn (string $id) => [$id], $ids));
+    }
+
+    /** Of a circuit that somebody has just made nearly nothing is known; still it is filled, tested and signed. */
+    #[DataProvider('layouts')]
+    public function test_a_layout_goes_to_its_signature_with_nothing_known_of_it(string $layout): void
+    {
+        $fitting = array_values(array_filter(self::answer(Demo::layoutDocument($layout), 'gravity')['schools'], fn (array $school) => $school['fits'] && $school['runs']));
+        self::assertNotSame([], $fitting);
+        foreach (array_slice($fitting, 0, 2) as ['school' => $school]) {
+            $journey = new Journey(['about' => $layout, 'layout' => $layout, 'choices' => ['school' => $school], 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
+            $journey->play();
+            self::assertNull($journey->answer()['next'], "{$layout}, {$school}");
+        }
+    }
+
     /** @param  array<string, mixed>  $school  as `calc plan` says it: its minutes are those of the steps that it plans */
     private static function assertMinutes(array $school, JobState $job): void
     {
@@ -77,8 +98,15 @@ final class EveryCircuitTest extends TestCase
     /** @return array<string, mixed> */
     private function plan(string $circuit, string $school): array
     {
-        return TopicList::answer('plan', (string) json_encode([
-            'circuit' => Demo::document($circuit), 'choices' => ['school' => $school, 'elevation_m' => 1420],
-        ]));
+        return self::answer(Demo::document($circuit), $school);
+    }
+
+    /**
+     * @param  array<string, mixed>  $circuit
+     * @return array<string, mixed>
+     */
+    private static function answer(array $circuit, string $school): array
+    {
+        return TopicList::answer('plan', (string) json_encode(['circuit' => $circuit, 'choices' => ['school' => $school, 'elevation_m' => 1420]]));
     }
 }

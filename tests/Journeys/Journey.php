@@ -27,7 +27,7 @@ use Tests\Demo;
 /**
  * A whole job as data: who writes what, when, and what must be said at each point.
  *
- * A journey names a demo circuit, where it has one a `routine` of its own, plan choices, `units` where they are not metric, and `lines`, in order:
+ * A journey names a demo circuit or a `layout` as it comes, where it has one a `routine` of its own, plan choices, `units` where they are not metric, and `lines`, in order:
  * - `{"until": step, "or": step}`: everything up to that step as an ordinary technician does it, or to the other where it
  *   has fallen away on the way; `{"do": step}` that step too
  * - `{"step", "form", "values", "person", "min"}`: one entry, `min` minutes after the one before (1 when not given)
@@ -67,11 +67,13 @@ final class Journey
         $this->document = $document;
         $this->kinds = StepCatalogue::standard();
         $this->units = UnitSystem::from($document['units'] ?? 'metric');
-        $circuit = isset($this->document['routine'])
-            ? Demo::withRoutine($this->document['circuit'], $this->document['routine'])
-            : Demo::circuit($this->document['circuit']);
+        $circuit = match (true) {
+            isset($this->document['layout']) => Demo::layout($this->document['layout']),
+            isset($this->document['routine']) => Demo::withRoutine($this->document['circuit'], $this->document['routine']),
+            default => Demo::circuit($this->document['circuit']),
+        };
         $planner = new Planner($this->kinds, SchoolCatalogue::standard());
-        $asked = serialize(array_intersect_key($this->document, array_flip(['circuit', 'routine', 'choices'])));
+        $asked = serialize(array_intersect_key($this->document, array_flip(['circuit', 'layout', 'routine', 'choices'])));
         $plan = self::$planned[$asked] ??= $planner->plan($circuit, (new Input($this->document))->choices($circuit));
         $this->script = new Script(new JobState($circuit, $plan, $this->kinds), $this->kinds, new Replanning($this->kinds, $planner));
     }

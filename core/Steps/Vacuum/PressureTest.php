@@ -240,7 +240,7 @@ final class PressureTest extends StepKind
             null, PressureHeldCode::Holding => null,
             PressureHeldCode::Declined => Verdict::wait($held->code(), 'Not done', $held->why),
             PressureHeldCode::NoTest => Verdict::wait($held->code(), 'No test yet', "{$at->say($held->startKpa, Dimension::Pressure)} is too little "
-                ."to show a weep: pump to {$at->say(PressureHeld::askedKpa($at), Dimension::Pressure)}, and look at the unit."),
+                ."to show a weep: pump to {$at->say(PressureHeld::askedKpa($at), Dimension::Pressure)}, never above the cap rating, and look at the unit."),
             PressureHeldCode::Falls => Verdict::stop($held->code(), "Falls {$fall}", 'Look for the drip: drains just used, clamps, the repair.'),
             PressureHeldCode::Lost => Verdict::stop($held->code(), 'Lost', "A fall of {$fall}: half of it or more is gone. Look for the drip: "
                 .'drains just used, clamps, the repair.'),
