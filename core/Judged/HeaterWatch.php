@@ -25,6 +25,9 @@ final readonly class HeaterWatch
     /** From so far below full open on, the heater must be warm (common practice, no source). */
     private const FROM_C = 5.0;
 
+    /** Where the manual does not say where the thermostat is wide open, °C (common practice, no source). */
+    private const USUAL_FULL_C = 95.0;
+
     /** Within a watch it climbs when it has risen by more than this, °C (common practice, no source). */
     private const CLIMBS_C = 2.0;
 
@@ -96,9 +99,9 @@ final readonly class HeaterWatch
 
     private static function isCold(Situation $at, HotReading $reading): bool
     {
-        $full = $at->facts()->thermostatFullC;
+        $full = $at->facts()->thermostatFullC ?? self::USUAL_FULL_C;
 
-        return $full !== null && $reading->coolantC >= $full - self::FROM_C && $reading->outletsC !== []
+        return $reading->coolantC >= $full - self::FROM_C && $reading->outletsC !== []
             && min($reading->outletsC) < HeaterAir::coldBelow($at, $reading);
     }
 

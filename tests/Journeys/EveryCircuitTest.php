@@ -62,7 +62,7 @@ final class EveryCircuitTest extends TestCase
     {
         $fitting = array_values(array_filter(self::answer(Demo::layoutDocument($layout), 'gravity')['schools'], fn (array $school) => $school['fits'] && $school['runs']));
         self::assertNotSame([], $fitting);
-        foreach (array_slice($fitting, 0, 2) as ['school' => $school]) {
+        foreach (array_slice($fitting, 0, 1) as ['school' => $school]) {
             $journey = new Journey(['about' => $layout, 'layout' => $layout, 'choices' => ['school' => $school], 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
             $journey->play();
             self::assertNull($journey->answer()['next'], "{$layout}, {$school}");
