@@ -55,7 +55,7 @@ final readonly class PumpedUp extends Report
      */
     public static function asked(?float $toKpa, string $said): Form
     {
-        $typed = Field::pressure(self::TO, $toKpa === null ? 'Pumped to' : 'Pumped to, where it is something else', PressureTested::MOST_KPA, $toKpa === null);
+        $typed = Field::pressure(self::TO, 'Pumped to', PressureTested::MOST_KPA, $toKpa === null, $toKpa === null ? '' : 'Only where it is something else.');
         $answers = $toKpa === null ? [] : [(string) round($toKpa, 1) => "It is pumped up to {$said}", self::AS_TYPED => 'It is pumped up to what is typed'];
 
         return new Form(self::FORM, 'It is pumped up', [$typed, $answers === [] ? null : Field::answer(self::AS_ASKED, 'Now', $answers)->optional()]);

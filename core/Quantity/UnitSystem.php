@@ -32,6 +32,8 @@ enum UnitSystem: string
         // A minute and a half is not two.
         $isShort = $unit === Unit::Minute && abs($base) < 600.0 && abs(fmod($base, 60.0)) > 0.0;
         $text = number_format($unit->fromBase($base), $isShort ? 1 : $unit->decimals(), '.', '');
+        // What stands on a cap, or a gauge shows, has no tenths of a kilopascal unless it says so.
+        $text = $unit === Unit::Kilopascal ? (string) preg_replace('/\.0$/', '', $text) : $text;
         $text = str_replace('-', '−', preg_match('/^-0(\.0+)?$/', $text) ? ltrim($text, '-') : $text);
 
         return $withUnit ? trim("{$text} {$unit->value}") : $text;
