@@ -3,7 +3,7 @@
     <p class="error">@icon('triangle-alert')<span><b>{{ $field }}</b>: {{ $problem }}</span></p>
 @endforeach
 @if ($answer !== null)
-    <table class="list [&_td]:font-gauge [&_td]:text-xl/[normal] [&_td]:font-semibold">
+    <table class="list [&_:is(th,td)]:align-baseline [&_td]:font-gauge [&_td]:text-xl/[normal] [&_td]:font-semibold">
         <thead><tr>
             @if ($answer->isTableOfUnits())<th scope="col">Unit</th><th scope="col" colspan="2">Value</th>
             @else<th scope="col">What</th><th scope="col">Metric</th><th scope="col">US</th>@endif
