@@ -24,6 +24,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Validator;
+use Tests\Demo;
 use Tests\Journeys\Journey;
 
 /** Jobs that leave as data, and come back as they were. */
@@ -69,6 +70,11 @@ final class DataTest extends ShopTestCase
             }
             $played = Journey::read($journey);
             $played->play();
+            $layout = json_decode((string) file_get_contents($journey), true)['layout'] ?? null;
+            if ($layout !== null) {
+                $made = Demo::layoutDocument($layout);
+                Circuit::query()->create(['key' => $layout, 'revision' => 1, 'name' => $made['name'], 'document' => $made]);
+            }
             $files[basename($journey, '.json')] = [JobDocument::file($this->stored($played->state(), $vehicle), StepCatalogue::standard()), $played->state()->ledger()->contentMl];
         }
         self::assertGreaterThan(DB::getDriverName() === 'pgsql' ? 15 : 150, count($files));
