@@ -83,6 +83,14 @@ final readonly class RinseDecided extends Report
         );
     }
 
+    /** Where it is skipped, how often and with what was not decided, whatever stood there; a part may be flushed all the same. */
+    public static function asDecided(Values $values): Values
+    {
+        $part = $values->text(self::BACK_FLUSH);
+
+        return $values->text(self::WAY) === self::SKIP ? new Values([self::WAY => self::SKIP] + ($part === '' ? [] : [self::BACK_FLUSH => $part])) : $values;
+    }
+
     /**
      * @param  string  $likely  way that is proposed
      * @param  list<string>  $there  parts that can be flushed on their own here

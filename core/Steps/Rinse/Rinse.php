@@ -75,6 +75,11 @@ final class Rinse extends StepKind
         ];
     }
 
+    public function complete(Situation $at, string $form, Values $values): Values
+    {
+        return RinseDecided::asDecided(parent::complete($at, $form, $values));
+    }
+
     public function observes(): array
     {
         return [PointToo::class, RinseDecided::class];
