@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Judged;
 
 use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Judged\Contraction;
 use Aqbel\Core\Judged\Cooling;
 use Aqbel\Core\Judged\DrainsInTurn;
@@ -32,6 +33,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
 use Tests\Demo;
+use Tests\Journeys\Journey;
 
 /**
  * The figures by which it is judged, each tried a little on this side of its edge and a little on that. The ambulance
@@ -451,6 +453,23 @@ final class EdgesTest extends TestCase
         $job = JobOnPaper::on('rescue-ambulance')->write('cold_level:1', 'topped', ['volume' => 300.0, 'vessel' => 'pan'], 7_200)
             ->write('cold_level:drive', 'topped', ['volume' => 100.0, 'vessel' => 'pan']);
         self::assertSame([0.0, 2.0], array_column(TopUpSeries::each($job->at('cold_level:drive')), 'atHours'));
+    }
+
+    /** Of what the coolant shrinks by, half at the least goes in where hot and cold line are one. */
+    public function test_a_cold_level_that_takes_too_little_stood_higher_hot(): void
+    {
+        $topped = function (?float $ml): ColdLevelRead {
+            $top = ['step' => 'cold_level:1', 'form' => 'topped', 'values' => ['liquid' => 'batch', 'ect' => '21', 'volume' => "{$ml} mL", 'vessel' => 'syringe', 'level' => 'mark']];
+            $journey = new Journey(['about' => 'a higher line', 'circuit' => 'school-minibus', 'choices' => ['school' => 'loose_cap'], 'lines' => [['until' => 'cold_level:1'], ...$ml === null ? [['do' => 'cold_level:1']] : [$top]]]);
+            $journey->play();
+            $step = $journey->state()->steps['cold_level:1'];
+
+            return ColdLevelRead::of($journey->state()->asAt($step)->at($step, 0), null) ?? self::fail('Nothing was judged.');
+        };
+        $half = 0.5 * $topped(null)->shrank->ml;
+        $errors = 0.004 * Demo::circuit('school-minibus')->capacityMl();
+        self::assertTrue($topped(round($half - $errors - 4))->stoodHigher);
+        self::assertFalse($topped(round($half - $errors + 6))->stoodHigher);
     }
 
     public function test_a_point_closed_before_anything_reached_it_is_unwritten(): void
