@@ -64,9 +64,9 @@ final class Believable
                     .'without a sensor.'
                     .' Read it another way: a probe on the hose at the engine, or a thermometer at the housing.');
             }
-            self::assertNotColderThanAir($at, $field, $celsius, $air ?? ($running ? HeaterAir::outsideC($at->job, $at->now) : null));
             if ($field->name === CoolantRead::COOLANT) {
                 self::assertUnit($at, $field, $celsius, $air, in_array($field->name, $filled->bare, true));
+                self::assertNotColderThanAir($at, $field, $celsius, $air);
                 if ($air === null && $asked !== null) {
                     self::assertAirWhereItTells($at, $asked, $celsius);
                 }
