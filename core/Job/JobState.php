@@ -295,11 +295,11 @@ final class JobState
         $alike = array_filter($this->steps, fn (Step $other) => $other->id !== $step->id && $this->areAlike($step, $other));
         // What came up before it was done is known at it, wherever it was told: it may have brought the step itself.
         $cameUp = [];
-        foreach ($this->journal->lines as $line) {
-            $cameUp += $line->isAnyTime() && $line->seq < $closed ? [$line->seq => true] : [];
+        foreach ($this->cameUp as $line) {
+            $cameUp += $line->seq < $closed ? [$line->seq => true] : [];
         }
         $lines = array_filter($this->journal->lines, fn (Entry $line) => match (true) {
-            isset($cameUp[$line->changes() ?? $line->seq]) => true,
+            $cameUp !== [] && isset($cameUp[$line->changes() ?? $line->seq]) => true,
             $line->planned !== null || isset($alike[$line->step]) => $line->seq < $closed,
             default => ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! $line->closes()),
         });
