@@ -26,6 +26,8 @@ use Aqbel\Core\Judged\Rise;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Judged\VacuumHeld;
+use Aqbel\Core\Judged\VentedSolid;
+use Aqbel\Core\Matter\Column;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Plan\HouseRules;
@@ -470,6 +472,19 @@ final class EdgesTest extends TestCase
         $errors = 0.004 * Demo::circuit('school-minibus')->capacityMl();
         self::assertTrue($topped(round($half - $errors - 4))->stoodHigher);
         self::assertFalse($topped(round($half - $errors + 6))->stoodHigher);
+    }
+
+    public function test_a_point_runs_under_its_column_and_never_under_nothing(): void
+    {
+        $from = function (string $circuit, string $point): float {
+            $at = JobOnPaper::on($circuit, school: 'pressure', choices: ['opened' => []])->at('vent_under_pressure');
+
+            return VentedSolid::liftsFromKpa($at, $at->circuit()->port($point));
+        };
+        self::assertSame(2.0, $from('taxi-electronics', 'bleed_inverter'), 'a hand above its mark');
+        $ambulance = Demo::circuit('rescue-ambulance');
+        $above = $ambulance->heightMm($ambulance->port('bleed_heater')->node) - $ambulance->heightMm($ambulance->fillPort()->node) - $ambulance->facts->coldHeadMm;
+        self::assertEqualsWithDelta(max(2.0, Column::kPa($above)), $from('rescue-ambulance', 'bleed_heater'), 1.0e-9);
     }
 
     public function test_a_point_closed_before_anything_reached_it_is_unwritten(): void
