@@ -10,6 +10,9 @@ enum ColdLevelCode: string
     /** What it took is reading error, after a run that showed all. */
     case Settled = 'settled';
 
+    /** More had come out than went back in, and it stands at its mark all the same. */
+    case LessThanCameOut = 'less_than_came_out';
+
     /** It took what had come out another way. */
     case MadeUp = 'made_up';
 

@@ -86,6 +86,7 @@ final readonly class ColdLevelRead implements Judgement
         $settled = $series->verdict === TopUpVerdict::Settled;
         $code = match (true) {
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
+            $settled && $unproven === null && TopUpSeries::notBackMl($at) > 0.0 => ColdLevelCode::LessThanCameOut,
             $settled && $unproven === null && $at->step->params->has(self::AFTER) => ColdLevelCode::MadeUp,
             $settled && $unproven === null && self::isQuietEnough($at) => ColdLevelCode::Settled,
             $ended !== null && $unproven !== Unproven::Stopped && $unproven !== Unproven::Dripped => ColdLevelCode::EndedByChoice,

@@ -6,8 +6,11 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Heat\TopUp;
 use Aqbel\Core\Heat\TopUps;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\ToppedUp;
 
@@ -69,6 +72,21 @@ final class TopUpSeries
         return max(self::VESSEL_ERRORS * $vessel, Level::plusMinusMl($at->circuit()));
     }
 
+    /** What came out before this level and did not go back in, beyond what both were read to, mL; nothing where it did. */
+    public static function notBackMl(Situation $at): float
+    {
+        $before = null;
+        foreach ($at->job->stepsOf($at->step->kind) as $step) {
+            if ($step->id === $at->step->id) {
+                break;
+            }
+            $before = $at->seenFrom($step)->observed(ToppedUp::class) === [] ? $before : $step->id;
+        }
+        [$out, $plusMinus] = self::cameOutBetween($at, $before, $at->step->id);
+
+        return max(0.0, $out - ToppedUp::sumMl($at->observed(ToppedUp::class)) - hypot($plusMinus, self::settledMl($at)));
+    }
+
     /**
      * What came out after one step, and up to another.
      *
@@ -77,7 +95,9 @@ final class TopUpSeries
     private static function cameOutBetween(Situation $at, ?string $after, string $upTo): array
     {
         $places = array_flip(array_keys($at->job->steps));
-        $from = $after === null ? -1 : $places[$after];
+        // What came out before it was filled is in the fill's own sums.
+        $fills = array_filter($at->job->stepsThat(Does::MovesCoolant), fn (Step $step) => $step->stage->value < Stage::RunHot->value && $step->kind !== $at->step->kind);
+        $from = $after === null ? max([-1, ...array_map(fn (Step $step) => $places[$step->id], array_values($fills))]) : $places[$after];
         [$ml, $squares] = [0.0, 0.0];
         foreach (self::cameOut($at->job) as $out) {
             // The look at the level that it asked for stands before the step at which it came out.

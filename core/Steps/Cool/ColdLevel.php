@@ -138,6 +138,9 @@ final class ColdLevel extends StepKind
             $at->latest(LevelSeen::class)?->atTheMark() === true
                 ? null
                 : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
+            $this->judgement($at)?->code === ColdLevelCode::LessThanCameOut
+                ? Obstacle::missing('less_than_came_out', 'More came out than went back in: correct the one that is wrong, pour the rest, or say why both stand.')
+                : null,
         ]));
     }
 
@@ -186,6 +189,8 @@ final class ColdLevel extends StepKind
                 .'goes each time and does not shrink: no cycle cures that.'
                 .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
             ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', self::quiet($at, $level, $took).' '.(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
+            ColdLevelCode::LessThanCameOut => Verdict::wait($level->code(), 'Less than came out', "It took {$took}, and {$at->amount(TopUpSeries::notBackMl($at))} more had come out than that: "
+                .'one of the two is wrong, or air stands in its place.'),
             ColdLevelCode::MadeUp => Verdict::pass($level->code(), 'Brought back', "{$took} went in for what had come out."),
             ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', self::quiet($at, $level, $took).' This way ends when two looks in a row take nothing: '.self::nextRun($at)),
             ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
