@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// For PHP's built-in server: files in public/ as they are, compressed where the browser takes it; all else to the application.
+// For PHP's built-in server: files in public/ as they are, compressed
+// where the browser takes it; all else to the application.
 
 $path = (string) parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
 if (str_contains(rawurldecode($path), "\0")) {
@@ -12,12 +13,28 @@ if (str_contains(rawurldecode($path), "\0")) {
 }
 $file = realpath(__DIR__.'/../public'.rawurldecode($path));
 $public = (string) realpath(__DIR__.'/../public');
-$types = ['css' => 'text/css', 'js' => 'text/javascript', 'svg' => 'image/svg+xml', 'woff2' => 'font/woff2', 'woff' => 'font/woff', 'json' => 'application/json'];
+$types = [
+    'css' => 'text/css',
+    'js' => 'text/javascript',
+    'svg' => 'image/svg+xml',
+    'woff2' => 'font/woff2',
+    'woff' => 'font/woff',
+    'json' => 'application/json',
+];
 
-if ($path !== '/' && $file !== false && str_starts_with($file, $public.'/') && isset($types[pathinfo($file, PATHINFO_EXTENSION)])) {
+if (
+    $path !== '/'
+    && $file !== false
+    && str_starts_with($file, $public.'/')
+    && isset($types[pathinfo($file, PATHINFO_EXTENSION)])
+) {
     header('Content-Type: '.$types[pathinfo($file, PATHINFO_EXTENSION)]);
     header('X-Content-Type-Options: nosniff');
-    header(str_starts_with($path, '/build/assets/') ? 'Cache-Control: public, max-age=31536000, immutable' : 'Cache-Control: public, max-age=3600');
+    header(
+        str_starts_with($path, '/build/assets/')
+            ? 'Cache-Control: public, max-age=31536000, immutable'
+            : 'Cache-Control: public, max-age=3600',
+    );
     if (str_contains($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '', 'gzip') && ! str_ends_with($file, '.woff2')) {
         header('Content-Encoding: gzip');
         echo gzencode((string) file_get_contents($file));

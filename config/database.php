@@ -18,7 +18,10 @@ return [
         // Jobs somebody learns on, apart from everything that is kept of a shop; of this machine alone.
         'practice' => [
             'driver' => 'sqlite',
-            'database' => env('AQBEL_PRACTICE', dirname((string) env('DB_DATABASE', storage_path('aqbel.sqlite'))).'/practice.sqlite'),
+            'database' => env(
+                'AQBEL_PRACTICE',
+                dirname((string) env('DB_DATABASE', storage_path('aqbel.sqlite'))).'/practice.sqlite',
+            ),
             'prefix' => '',
             'foreign_key_constraints' => true,
             'busy_timeout' => 5000,

@@ -182,7 +182,12 @@ readonly class Document
         if ($this->lenient) {
             return is_string($value) ? mb_substr(trim(mb_scrub($value, 'UTF-8')), 0, $most) : null;
         }
-        if (! is_string($value) || ! mb_check_encoding($value, 'UTF-8') || mb_strlen($value) > $most || preg_match('/[\x00-\x1F]/', $value)) {
+        if (
+            ! is_string($value)
+            || ! mb_check_encoding($value, 'UTF-8')
+            || mb_strlen($value) > $most
+            || preg_match('/[\x00-\x1F]/', $value)
+        ) {
             throw $this->invalid($name, "{$name} must be one line of text, up to {$most} characters.");
         }
 
@@ -202,7 +207,8 @@ readonly class Document
         $lines = new static($value, "{$this->path}{$name}.");
 
         return array_map(
-            fn (int $i) => $lines->line((string) $i, $mostLetters) ?? throw $this->invalid("{$name}.{$i}", $remedyForOne),
+            fn (int $i) => $lines->line((string) $i, $mostLetters)
+                ?? throw $this->invalid("{$name}.{$i}", $remedyForOne),
             array_keys($value),
         );
     }

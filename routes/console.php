@@ -41,7 +41,8 @@ Artisan::command('aqbel:stand-in {--job=} {--fault=*} {--to=http://127.0.0.1:831
         return Command::FAILURE;
     }
     if ((float) $this->option('speed') !== 1.0) {
-        $this->line('A job on the floor goes by the shop’s clock. What is to go faster is practised: /practice runs at 5 and 20 times, and to the end of a wait.');
+        $this->line('A job on the floor goes by the shop’s clock. What is to go faster is practised: '
+            .'/practice runs at 5 and 20 times, and to the end of a wait.');
 
         return Command::FAILURE;
     }

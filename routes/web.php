@@ -46,15 +46,37 @@ use Illuminate\Support\Facades\Route;
 
 // More digits than any number here has are no number.
 Route::pattern('job', '[Jj]?[0-9]{1,9}');
-Route::patterns(array_fill_keys(['seq', 'circuit', 'product', 'container', 'vehicle', 'person', 'template', 'signIn', 'tablet', 'visit', 'feed'], '[0-9]{1,9}'));
+Route::patterns(
+    array_fill_keys(
+        [
+            'seq',
+            'circuit',
+            'product',
+            'container',
+            'vehicle',
+            'person',
+            'template',
+            'signIn',
+            'tablet',
+            'visit',
+            'feed',
+        ],
+        '[0-9]{1,9}',
+    ),
+);
 
 Route::get('/worker.js', WorkerController::class)->withoutMiddleware('web');
 Route::get('/health', HealthController::class)->withoutMiddleware('web');
 
 // Asked for by other programs, which have no session: whoever has the address may.
-Route::get('/calendar/{secret}.ics', [CalendarController::class, 'feed'])->where('secret', '[A-Za-z0-9]{40}')->withoutMiddleware('web')->middleware('throttle:60,1');
+Route::get('/calendar/{secret}.ics', [CalendarController::class, 'feed'])
+    ->where('secret', '[A-Za-z0-9]{40}')
+    ->withoutMiddleware('web')
+    ->middleware('throttle:60,1');
 
-Route::post('/feeds/{token}', [FeedController::class, 'take'])->where('token', '[A-Za-z0-9]{10,64}')->withoutMiddleware('web');
+Route::post('/feeds/{token}', [FeedController::class, 'take'])
+    ->where('token', '[A-Za-z0-9]{10,64}')
+    ->withoutMiddleware('web');
 
 Route::get('/first-start', [FirstStartController::class, 'create']);
 Route::post('/first-start', [FirstStartController::class, 'store']);

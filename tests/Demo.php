@@ -39,7 +39,10 @@ final class Demo
     /** @return array<string, mixed> */
     public static function layoutDocument(string $id): array
     {
-        return TopicList::answer('layout', (string) json_encode(['layout' => $id, 'answers' => new \stdClass, 'has' => []]))['circuit'];
+        return TopicList::answer(
+            'layout',
+            (string) json_encode(['layout' => $id, 'answers' => new \stdClass(), 'has' => []]),
+        )['circuit'];
     }
 
     /** @param  list<string>  $lines */

@@ -80,9 +80,13 @@ final class RandomCircuit
             $nodes[1 + $nudged % ($count - 1)]['z_mm'] += $mm;
         }
 
-        return CircuitReader::read(
-            ['format' => Circuit::FORMAT, 'name' => "terraced {$seed}", 'nodes' => $nodes, 'passages' => $passages, 'ports' => $ports],
-        );
+        return CircuitReader::read([
+            'format' => Circuit::FORMAT,
+            'name' => "terraced {$seed}",
+            'nodes' => $nodes,
+            'passages' => $passages,
+            'ports' => $ports,
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -131,8 +131,16 @@ final readonly class Backup
             $zip->setCompressionName($place, $place === self::DATABASE ? ZipArchive::CM_DEFLATE : ZipArchive::CM_STORE);
             $listed[$place] = ['bytes' => (int) filesize($path), 'sha256' => (string) hash_file('sha256', $path)];
         }
-        $migrations = array_values(array_filter(DB::table('migrations')->orderBy('id')->pluck('migration')->all(), is_string(...)));
-        $manifest = new Manifest(now()->toIso8601String(), Shop::here()->name, $migrations, $listed, (string) config('aqbel.version'));
+        $migrations = array_values(
+            array_filter(DB::table('migrations')->orderBy('id')->pluck('migration')->all(), is_string(...)),
+        );
+        $manifest = new Manifest(
+            now()->toIso8601String(),
+            Shop::here()->name,
+            $migrations,
+            $listed,
+            (string) config('aqbel.version'),
+        );
         $zip->addFromString(Manifest::NAME, $manifest->json());
         if (! $zip->close()) {
             @unlink($file);

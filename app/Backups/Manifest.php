@@ -42,14 +42,27 @@ final readonly class Manifest
         }
         $texts = fn (string $name): array => array_values(array_filter((array) ($data[$name] ?? []), is_string(...)));
 
-        return new self($texts('made_at')[0] ?? '', $texts('shop')[0] ?? '', $texts('migrations'), $files, $texts('version')[0] ?? '');
+        return new self(
+            $texts('made_at')[0] ?? '',
+            $texts('shop')[0] ?? '',
+            $texts('migrations'),
+            $files,
+            $texts('version')[0] ?? '',
+        );
     }
 
     public function json(): string
     {
-        return (string) json_encode([
-            'format' => self::FORMAT, 'version' => $this->version, 'made_at' => $this->madeAt, 'shop' => $this->shop, 'migrations' => $this->migrations,
-            'files' => $this->files,
-        ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+        return (string) json_encode(
+            [
+                'format' => self::FORMAT,
+                'version' => $this->version,
+                'made_at' => $this->madeAt,
+                'shop' => $this->shop,
+                'migrations' => $this->migrations,
+                'files' => $this->files,
+            ],
+            JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+        );
     }
 }

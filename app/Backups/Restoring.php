@@ -25,7 +25,10 @@ final class Restoring
     /** @return array<string, string> where it is now, by where it was */
     private static function asFile(Backup $backup, bool $replace): array
     {
-        [$database, $photos] = [(string) config('database.connections.sqlite.database'), (string) config('aqbel.photos')];
+        [$database, $photos] = [
+            (string) config('database.connections.sqlite.database'),
+            (string) config('aqbel.photos'),
+        ];
         DB::disconnect();
         $aside = $replace ? self::setAside([$database, "{$database}-wal", "{$database}-shm", $photos]) : [];
         try {

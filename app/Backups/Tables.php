@@ -63,7 +63,12 @@ final class Tables
             'journal_mode' => 'delete',
         ]]);
         DB::purge('backup');
-        Artisan::call('migrate', ['--database' => 'backup', '--path' => $migrations, '--realpath' => true, '--force' => true]);
+        Artisan::call('migrate', [
+            '--database' => 'backup',
+            '--path' => $migrations,
+            '--realpath' => true,
+            '--force' => true,
+        ]);
 
         return DB::connection('backup');
     }

@@ -33,7 +33,24 @@ use Aqbel\Core\Schools\Way;
 final readonly class Input extends Document
 {
     private const CHOICES = [
-        'job_kind', 'complaint', 'school', 'fill', 'warm_up', 'aids', 'end', 'opened', 'drains', 'elevation_m', 'shelter', 'nose_lift_mm', 'target_fraction', 'cure_min', 'tools', 'head_mm', 'bleeds', 'content',
+        'job_kind',
+        'complaint',
+        'school',
+        'fill',
+        'warm_up',
+        'aids',
+        'end',
+        'opened',
+        'drains',
+        'elevation_m',
+        'shelter',
+        'nose_lift_mm',
+        'target_fraction',
+        'cure_min',
+        'tools',
+        'head_mm',
+        'bleeds',
+        'content',
     ];
 
     /** `barometer_kpa` where given, else `elevation_m`; one of them is needed unless a default is named. */
@@ -71,7 +88,10 @@ final readonly class Input extends Document
         $in = $this->child($name);
         foreach (array_keys($in->toArray()) as $key) {
             if (! in_array($key, self::CHOICES, true)) {
-                throw $in->invalid((string) $key, 'There is no such choice. There are: '.implode(', ', self::CHOICES).'.');
+                throw $in->invalid(
+                    (string) $key,
+                    'There is no such choice. There are: '.implode(', ', self::CHOICES).'.',
+                );
             }
         }
 
@@ -82,7 +102,9 @@ final readonly class Input extends Document
             ),
             $in->way($circuit),
             $in->known('opened', array_map(strval(...), array_keys($circuit->passages))),
-            $in->has('drains') ? $in->known('drains', $circuit->portIds(PortKind::Drain)) : $circuit->portIds(PortKind::Drain),
+            $in->has('drains')
+                ? $in->known('drains', $circuit->portIds(PortKind::Drain))
+                : $circuit->portIds(PortKind::Drain),
             $in->number('elevation_m', -500, 5000, 0),
             $in->number('nose_lift_mm', 0, 1500, 0),
             $in->number('target_fraction', 0, 1, $circuit->facts->targetFraction),
@@ -96,7 +118,9 @@ final readonly class Input extends Document
             Compatibility::from(
                 $in->choice('content', array_column(Compatibility::cases(), 'value'), Compatibility::AsManual->value),
             ),
-            shelter: Shelter::from($in->choice('shelter', array_column(Shelter::cases(), 'value'), Shelter::Open->value)),
+            shelter: Shelter::from(
+                $in->choice('shelter', array_column(Shelter::cases(), 'value'), Shelter::Open->value),
+            ),
         );
 
         return $in->has('drains') || ! $choices->drainsNothing() ? $choices : $choices->draining([]);
@@ -112,13 +136,25 @@ final readonly class Input extends Document
         $by = SchoolCatalogue::standard()->of($id);
         if ($this->has('fill')) {
             $fill = FillBy::from($this->choice('fill', array_column(FillBy::cases(), 'value')));
-            $by = $fill->school($circuit) ?? throw $this->invalid('fill', "This circuit has no place to be filled that way: {$fill->value}.");
+            $by = $fill->school($circuit)
+                ?? throw $this->invalid('fill', "This circuit has no place to be filled that way: {$fill->value}.");
         }
-        $warm = WarmedBy::from($this->choice('warm_up', array_column(WarmedBy::cases(), 'value'), $by->warmUp() === WarmUp::UnderFunnel ? WarmedBy::UnderFunnel->value : WarmedBy::Sealed->value));
-        $aids = $this->has('aids') ? array_map(Aid::from(...), $this->known('aids', array_column(Aid::cases(), 'value'))) : [];
-        $until = RunsUntil::from($this->choice('end', array_column(RunsUntil::cases(), 'value'), RunsUntil::OneRun->value));
+        $warm = WarmedBy::from(
+            $this->choice(
+                'warm_up',
+                array_column(WarmedBy::cases(), 'value'),
+                $by->warmUp() === WarmUp::UnderFunnel ? WarmedBy::UnderFunnel->value : WarmedBy::Sealed->value,
+            ),
+        );
+        $aids = $this->has('aids')
+            ? array_map(Aid::from(...), $this->known('aids', array_column(Aid::cases(), 'value')))
+            : [];
+        $until = RunsUntil::from(
+            $this->choice('end', array_column(RunsUntil::cases(), 'value'), RunsUntil::OneRun->value),
+        );
 
-        return Way::made($by, $warm, $aids, $until)?->id() ?? throw $this->invalid('school', 'This one is a way of its own: put together a `fill` instead.');
+        return Way::made($by, $warm, $aids, $until)?->id()
+            ?? throw $this->invalid('school', 'This one is a way of its own: put together a `fill` instead.');
     }
 
     /**

@@ -14,7 +14,10 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 
-/** A job as `aqbel-job/1` carries it out of a shop: its plan and its lines as they were stored, folded as the screens fold them. */
+/**
+ * A job as `aqbel-job/1` carries it out of a shop: its plan and its
+ * lines as they were stored, folded as the screens fold them.
+ */
 final class StoredJob
 {
     /** @throws InvalidField naming what cannot be read */
@@ -24,13 +27,21 @@ final class StoredJob
         $circuit = $in->circuit();
         $lines = array_map(fn (Input $line) => self::entry($line, $codec, $circuit), $in->objects('journal', 0));
 
-        return new JobState($circuit, self::plan($in, $codec, $circuit), StepCatalogue::standard(), new Journal($lines));
+        return new JobState(
+            $circuit,
+            self::plan($in, $codec, $circuit),
+            StepCatalogue::standard(),
+            new Journal($lines),
+        );
     }
 
     /** When its newest line was written, Unix seconds. */
     public static function lastAt(Input $in): int
     {
-        return max([0, ...array_map(fn (Input $line) => (int) $line->number('at', 0, 4.0e9), $in->objects('journal', 0))]);
+        return max([
+            0,
+            ...array_map(fn (Input $line) => (int) $line->number('at', 0, 4.0e9), $in->objects('journal', 0)),
+        ]);
     }
 
     private static function plan(Input $in, PlanCodec $codec, Circuit $circuit): Plan
@@ -49,7 +60,13 @@ final class StoredJob
         $person = $line->line('person', 120) ?? '';
 
         return Entry::stored(
-            (int) $line->number('seq', 1, 1.0e6), (int) $line->number('at', 0, 4.0e9), $person, $line->line('step', 120) ?? '', $line->text('form'), $values, $typed,
+            (int) $line->number('seq', 1, 1.0e6),
+            (int) $line->number('at', 0, 4.0e9),
+            $person,
+            $line->line('step', 120) ?? '',
+            $line->text('form'),
+            $values,
+            $typed,
             is_array($values[Entry::PLAN] ?? null) ? $codec->read($values[Entry::PLAN], $circuit) : null,
             $line->has('arrived') ? (int) $line->number('arrived', 0, 4.0e9) : null, $person,
         );

@@ -39,11 +39,32 @@ final class TopicList
     public static function topics(): array
     {
         $topics = [
-            new AtmosphereTopic, new CoolantTopic, new VacuumPlanTopic, new VacuumProgressTopic,
-            new VacuumHoldTopic, new PressureHoldTopic, new CooldownTopic, new BoilMarginTopic,
-            new LearnTopic, new EvidenceTopic, new VirtualTopic, new LayoutsTopic, new LayoutTopic, new DrainTopic, new FillTopic, new AirTopic, new CompareTopic,
-            new MixTopic, new RinseTopic, new ExpansionTopic, new LedgerTopic, new TopUpsTopic,
-            new QuantityTopic, new PlanTopic, new RangesTopic, new JobTopic,
+            new AtmosphereTopic(),
+            new CoolantTopic(),
+            new VacuumPlanTopic(),
+            new VacuumProgressTopic(),
+            new VacuumHoldTopic(),
+            new PressureHoldTopic(),
+            new CooldownTopic(),
+            new BoilMarginTopic(),
+            new LearnTopic(),
+            new EvidenceTopic(),
+            new VirtualTopic(),
+            new LayoutsTopic(),
+            new LayoutTopic(),
+            new DrainTopic(),
+            new FillTopic(),
+            new AirTopic(),
+            new CompareTopic(),
+            new MixTopic(),
+            new RinseTopic(),
+            new ExpansionTopic(),
+            new LedgerTopic(),
+            new TopUpsTopic(),
+            new QuantityTopic(),
+            new PlanTopic(),
+            new RangesTopic(),
+            new JobTopic(),
         ];
 
         return array_combine(array_map(fn (Topic $topic) => $topic->name(), $topics), $topics);

@@ -58,22 +58,39 @@ final readonly class Bodies
         $largest = max([0.0, ...array_map(fn (Passage $one) => $one->volumeMl, $blocks)]);
         $blocks = array_values(array_filter($blocks, fn (Passage $one) => $one->volumeMl >= self::A_JACKET * $largest));
         $ends = array_merge(...array_map(fn (Passage $one) => [$one->from, $one->to], $blocks), ...[[]]);
-        $heads = array_values(array_filter($this->of(PassageKind::Head), fn (Passage $one) => in_array($one->from, $ends, true) || in_array($one->to, $ends, true)));
+        $heads = array_values(
+            array_filter(
+                $this->of(PassageKind::Head),
+                fn (Passage $one) => in_array($one->from, $ends, true) || in_array($one->to, $ends, true),
+            ),
+        );
         if ($blocks === []) {
             return null;
         }
-        $xs = array_map(fn (Passage $one) => [$this->scale->node($one->from)[0], $this->scale->node($one->to)[0]], [...$blocks, ...$heads]);
+        $xs = array_map(fn (Passage $one) => [$this->scale->node($one->from)[0], $this->scale->node($one->to)[0]], [
+            ...$blocks,
+            ...$heads,
+        ]);
         [$left, $right] = [min(array_merge(...$xs)), max(array_merge(...$xs))];
         $wider = max(0.0, self::ENGINE_WIDTH - ($right - $left)) / 2.0;
         [$left, $right] = [$left - $wider, $right + $wider];
         $cells = [...$this->beside($heads, $left, $right), ...$this->beside($blocks, $left, $right)];
         $top = min([INF, ...array_map(fn (Cell $cell) => $cell->y, $cells)]) - self::WALL;
         $bottom = max([0.0, ...array_map(fn (Cell $cell) => $cell->y + $cell->height, $cells)]) + self::WALL;
-        $head = max([$top, ...array_map(fn (Cell $cell) => $cell->y + $cell->height, array_slice($cells, 0, count($heads)))]);
+        $head = max([
+            $top,
+            ...array_map(fn (Cell $cell) => $cell->y + $cell->height, array_slice($cells, 0, count($heads))),
+        ]);
 
         return new Body(
-            Body::ENGINE, count($cells) === 1 ? $blocks[0]->label : 'Engine',
-            round($left - self::WALL, 1), round($top, 1), round($right - $left + 2.0 * self::WALL, 1), round($bottom - $top, 1), $cells, round($head + self::WALL / 2.0, 1),
+            Body::ENGINE,
+            count($cells) === 1 ? $blocks[0]->label : 'Engine',
+            round($left - self::WALL, 1),
+            round($top, 1),
+            round($right - $left + 2.0 * self::WALL, 1),
+            round($bottom - $top, 1),
+            $cells,
+            round($head + self::WALL / 2.0, 1),
         );
     }
 
@@ -132,17 +149,36 @@ final readonly class Bodies
         $first = $level ? $from[0] <= $to[0] : $from[1] <= $to[1];
 
         return new Cell(
-            $passage->id, round($x, 1), round($top - $more, 1), round($width, 1), round($bottom - $top + 2.0 * $more, 1), $this->runs?->of($passage->id) ?? [], $first, $level,
+            $passage->id,
+            round($x, 1),
+            round($top - $more, 1),
+            round($width, 1),
+            round($bottom - $top + 2.0 * $more, 1),
+            $this->runs?->of($passage->id) ?? [],
+            $first,
+            $level,
         );
     }
 
     private function radiator(Passage $passage, ?Body $engine): Body
     {
         $height = abs($this->scale->node($passage->from)[1] - $this->scale->node($passage->to)[1]);
-        $width = max(30.0, min(52.0, sqrt($passage->volumeMl * 1000.0 / max(1.0, $height / $this->scale->unit) / 5.0) * $this->scale->unit));
+        $width = max(
+            30.0,
+            min(
+                52.0,
+                sqrt(($passage->volumeMl * 1000.0) / max(1.0, $height / $this->scale->unit) / 5.0) * $this->scale->unit,
+            ),
+        );
         $middle = $this->middleX($passage);
 
-        return $this->around(Body::RADIATOR, $passage->label, [$this->cell($passage, $middle - $width / 2.0, $width)], 0.0, $engine === null || $engine->middle() > $middle);
+        return $this->around(
+            Body::RADIATOR,
+            $passage->label,
+            [$this->cell($passage, $middle - $width / 2.0, $width)],
+            0.0,
+            $engine === null || $engine->middle() > $middle,
+        );
     }
 
     /** @param  non-empty-list<Passage>  $passages  that hang together */
@@ -163,9 +199,20 @@ final readonly class Bodies
     private function tank(Passage $passage): Body
     {
         $height = abs($this->scale->node($passage->from)[1] - $this->scale->node($passage->to)[1]);
-        $width = max(40.0, min(96.0, sqrt($passage->volumeMl * 1000.0 / max(1.0, $height / $this->scale->unit)) * $this->scale->unit));
+        $width = max(
+            40.0,
+            min(
+                96.0,
+                sqrt(($passage->volumeMl * 1000.0) / max(1.0, $height / $this->scale->unit)) * $this->scale->unit,
+            ),
+        );
 
-        return $this->around(Body::TANK, $passage->label, [$this->cell($passage, $this->middleX($passage) - $width / 2.0, $width)], 0.0);
+        return $this->around(
+            Body::TANK,
+            $passage->label,
+            [$this->cell($passage, $this->middleX($passage) - $width / 2.0, $width)],
+            0.0,
+        );
     }
 
     private function cooler(Passage $passage): Body
@@ -174,7 +221,12 @@ final readonly class Bodies
         $level = abs($from[1] - $to[1]) < self::STANDS * abs($from[0] - $to[0]);
         $width = max($level ? 0.0 : 44.0, abs($from[0] - $to[0]));
 
-        return $this->around(Body::COOLER, $passage->label, [$this->cell($passage, $this->middleX($passage) - $width / 2.0, $width, $level)], 4.0);
+        return $this->around(
+            Body::COOLER,
+            $passage->label,
+            [$this->cell($passage, $this->middleX($passage) - $width / 2.0, $width, $level)],
+            4.0,
+        );
     }
 
     /** @param  non-empty-list<Cell>  $cells */
@@ -185,7 +237,17 @@ final readonly class Bodies
         $right = max(array_map(fn (Cell $cell) => $cell->x + $cell->width, $cells)) + $wall;
         $bottom = max(array_map(fn (Cell $cell) => $cell->y + $cell->height, $cells)) + $wall;
 
-        return new Body($kind, $label, round($left, 1), round($top, 1), round($right - $left, 1), round($bottom - $top, 1), $cells, 0.0, $fanBehind);
+        return new Body(
+            $kind,
+            $label,
+            round($left, 1),
+            round($top, 1),
+            round($right - $left, 1),
+            round($bottom - $top, 1),
+            $cells,
+            0.0,
+            $fanBehind,
+        );
     }
 
     /**
@@ -197,7 +259,13 @@ final readonly class Bodies
         $groups = [];
         foreach ($passages as $passage) {
             foreach ($groups as $g => $group) {
-                $shares = array_filter($group, fn (Passage $other) => array_intersect([$passage->from, $passage->to], [$other->from, $other->to]) !== []);
+                $shares = array_filter(
+                    $group,
+                    fn (Passage $other) => array_intersect(
+                        [$passage->from, $passage->to],
+                        [$other->from, $other->to],
+                    ) !== [],
+                );
                 if ($shares !== []) {
                     $groups[$g][] = $passage;
 

@@ -61,6 +61,11 @@ final readonly class Body
             default => [2.0, 2.0, 2.0, 2.0],
         };
 
-        return new Box($this->x - $more[0], $this->y - $more[1], $this->width + $more[0] + $more[2], $this->height + $more[1] + $more[3]);
+        return new Box(
+            $this->x - $more[0],
+            $this->y - $more[1],
+            $this->width + $more[0] + $more[2],
+            $this->height + $more[1] + $more[3],
+        );
     }
 }

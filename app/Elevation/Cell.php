@@ -30,7 +30,16 @@ final readonly class Cell
 
     public function at(float $x, float $width): self
     {
-        return new self($this->passage, round($x, 1), $this->y, round($width, 1), $this->height, $this->runs, $this->downward, $this->level);
+        return new self(
+            $this->passage,
+            round($x, 1),
+            $this->y,
+            round($width, 1),
+            $this->height,
+            $this->runs,
+            $this->downward,
+            $this->level,
+        );
     }
 
     /** @return list<array{x: float, y: float, width: float, height: float}> where there is coolant, or trapped air */
@@ -43,8 +52,18 @@ final readonly class Cell
             }
             [$from, $to] = $this->downward ? [$run->from, $run->to] : [1.0 - $run->to, 1.0 - $run->from];
             $filled[] = $this->level
-                ? ['x' => round($this->x + $from * $this->width, 1), 'y' => $this->y, 'width' => round(($to - $from) * $this->width, 1), 'height' => $this->height]
-                : ['x' => $this->x, 'y' => round($this->y + $from * $this->height, 1), 'width' => $this->width, 'height' => round(($to - $from) * $this->height, 1)];
+                ? [
+                    'x' => round($this->x + $from * $this->width, 1),
+                    'y' => $this->y,
+                    'width' => round(($to - $from) * $this->width, 1),
+                    'height' => $this->height,
+                ]
+                : [
+                    'x' => $this->x,
+                    'y' => round($this->y + $from * $this->height, 1),
+                    'width' => $this->width,
+                    'height' => round(($to - $from) * $this->height, 1),
+                ];
         }
 
         return $filled;

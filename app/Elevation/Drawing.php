@@ -7,7 +7,10 @@ namespace App\Elevation;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Flow\Runs;
 
-/** The elevation view as geometry: the vehicle from its left, and its circuit to scale with coolant and air where the runs put them. */
+/**
+ * The elevation view as geometry: the vehicle from its left, and its
+ * circuit to scale with coolant and air where the runs put them.
+ */
 final readonly class Drawing
 {
     public Scale $scale;
@@ -31,13 +34,20 @@ final readonly class Drawing
      * @param  list<string>  $open  ports through which air leaves just now
      * @param  bool  $tall  whether it fills a column that is taller than wide
      */
-    public function __construct(private Circuit $circuit, ?Runs $runs, float $noseLiftMm = 0.0, private array $pockets = [], bool $tall = false, array $open = [])
-    {
+    public function __construct(
+        private Circuit $circuit,
+        ?Runs $runs,
+        float $noseLiftMm = 0.0,
+        private array $pockets = [],
+        bool $tall = false,
+        array $open = [],
+    ) {
         $this->scale = new Scale($circuit, $noseLiftMm, $tall);
         $this->bodies = (new Bodies($circuit, $this->scale, $runs))->all();
         $this->tubes = new Tubes($circuit, $this->scale, $runs, $this->bodies);
         $this->ports = (new Points($circuit, $this->scale, $this->bodies))->all();
-        $this->airway = $runs === null || $open === [] ? [] : (new Airway($circuit, $this->scale, $runs, $open))->arrows();
+        $this->airway
+            = $runs === null || $open === [] ? [] : (new Airway($circuit, $this->scale, $runs, $open))->arrows();
         $this->vehicle = new Silhouette($circuit, $this->scale, $this->bodies);
     }
 
@@ -50,12 +60,22 @@ final readonly class Drawing
     /** Height of the cold level. */
     public function datum(): float
     {
-        return $this->scale->y($this->circuit->heightMm($this->circuit->fillPort()->node) + $this->circuit->facts->coldHeadMm);
+        return $this->scale->y(
+            $this->circuit->heightMm($this->circuit->fillPort()->node) + $this->circuit->facts->coldHeadMm,
+        );
     }
 
     /** @return list<Label> names of bodies, of the air, and of the cold level */
     public function labels(): array
     {
-        return (new Labels($this->circuit, $this->scale, $this->bodies, array_merge(...$this->tubes->groups), $this->ports, $this->pockets, $this->datum()))->all();
+        return (new Labels(
+            $this->circuit,
+            $this->scale,
+            $this->bodies,
+            array_merge(...$this->tubes->groups),
+            $this->ports,
+            $this->pockets,
+            $this->datum(),
+        ))->all();
     }
 }

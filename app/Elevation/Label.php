@@ -25,8 +25,14 @@ final readonly class Label
      * @param  string  $anchor  start, middle or end
      * @param  int  $named  so many of the lines, the first ones, are the name of a part
      */
-    public function __construct(public string $kind, public array $lines, public float $x, public float $y, public string $anchor, public int $named = 0)
-    {
+    public function __construct(
+        public string $kind,
+        public array $lines,
+        public float $x,
+        public float $y,
+        public string $anchor,
+        public int $named = 0,
+    ) {
     }
 
     public function box(): Box

@@ -26,8 +26,15 @@ final readonly class Labels
      * @param  list<PlacedPort>  $ports
      * @param  list<PocketLabel>  $pockets
      */
-    public function __construct(private Circuit $circuit, private Scale $scale, private array $bodies, private array $tubes, private array $ports, private array $pockets, private float $datum)
-    {
+    public function __construct(
+        private Circuit $circuit,
+        private Scale $scale,
+        private array $bodies,
+        private array $tubes,
+        private array $ports,
+        private array $pockets,
+        private float $datum,
+    ) {
     }
 
     /** @return list<Label> */
@@ -71,11 +78,22 @@ final readonly class Labels
         return [
             ...array_merge(...array_map(fn (Tube $tube) => $tube->along(), $this->tubes), ...[[]]),
             ...array_map(fn (Body $body) => $body->box(), $this->bodies),
-            ...array_map(fn (PlacedPort $port) => new Box($port->x - self::MARKER, $port->y - self::MARKER, 2.0 * self::MARKER, 2.0 * self::MARKER), $this->ports),
+            ...array_map(
+                fn (PlacedPort $port) => new Box(
+                    $port->x - self::MARKER,
+                    $port->y - self::MARKER,
+                    2.0 * self::MARKER,
+                    2.0 * self::MARKER,
+                ),
+                $this->ports,
+            ),
         ];
     }
 
-    /** @return list<array{string, string, string, Box}> kind, name, words, and what they are about; air first, which must be seen */
+    /**
+     * @return list<array{string, string, string, Box}> kind, name, words,
+     * and what they are about; air first, which must be seen
+     */
     private function wanted(): array
     {
         [$wanted, $named] = [[], []];
@@ -85,7 +103,12 @@ final readonly class Labels
                 $body = $this->bodyOf($largest->part->passages);
                 $name = $body === null || in_array($body, $named, true) ? '' : $body->label;
                 $named[] = $body;
-                $wanted[] = [Label::POCKET, $name, $pocket->text, $body?->box() ?? $this->onTheWay($largest->part->passages)];
+                $wanted[] = [
+                    Label::POCKET,
+                    $name,
+                    $pocket->text,
+                    $body?->box() ?? $this->onTheWay($largest->part->passages),
+                ];
             }
         }
         foreach ($this->bodies as $body) {
@@ -125,7 +148,11 @@ final readonly class Labels
     private function placed(string $kind, array $lines, int $named, Box $about, array $taken): Label
     {
         $high = count($lines) * self::LINE;
-        [$left, $right, $middle] = [$about->x - self::NEAR, $about->x + $about->width + self::NEAR, $about->x + $about->width / 2.0];
+        [$left, $right, $middle] = [
+            $about->x - self::NEAR,
+            $about->x + $about->width + self::NEAR,
+            $about->x + $about->width / 2.0,
+        ];
         $above = $about->y - self::NEAR - $high + self::LINE - 4.0;
         $below = $about->y + $about->height + self::LINE;
         $tries = [[$middle, $below, 'middle'], [$middle, $above, 'middle']];
@@ -135,9 +162,19 @@ final readonly class Labels
                 array_push($tries, [$right, $y, 'start'], [$left, $y, 'end']);
             }
         }
-        array_push($tries, [$about->x, $below, 'start'], [$about->x + $about->width, $below, 'end'], [$about->x, $above, 'start'], [$about->x + $about->width, $above, 'end']);
+        array_push(
+            $tries,
+            [$about->x, $below, 'start'],
+            [$about->x + $about->width, $below, 'end'],
+            [$about->x, $above, 'start'],
+            [$about->x + $about->width, $above, 'end'],
+        );
         for ($row = 0; $row < 24; $row++) {
-            array_push($tries, [4.0, 18.0 + $row * self::LINE, 'start'], [Scale::WIDTH - 4.0, 18.0 + $row * self::LINE, 'end']);
+            array_push(
+                $tries,
+                [4.0, 18.0 + $row * self::LINE, 'start'],
+                [Scale::WIDTH - 4.0, 18.0 + $row * self::LINE, 'end'],
+            );
         }
         $best = null;
         $least = INF;
@@ -177,6 +214,10 @@ final readonly class Labels
 
     private function outside(Box $box): float
     {
-        return 1000.0 * (max(0.0, -$box->x) + max(0.0, $box->x + $box->width - Scale::WIDTH) + max(0.0, -$box->y) + max(0.0, $box->y + $box->height - $this->scale->floor() + 4.0));
+        return 1000.0
+            * (max(0.0, -$box->x)
+                + max(0.0, $box->x + $box->width - Scale::WIDTH)
+                + max(0.0, -$box->y)
+                + max(0.0, $box->y + $box->height - $this->scale->floor() + 4.0));
     }
 }

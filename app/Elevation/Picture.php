@@ -69,9 +69,17 @@ final readonly class Picture
     public function marks(): array
     {
         $mark = fn (PlacedPort $placed): Mark => new Mark(
-            $placed->port->id, $placed->number, $placed->port->kind, $placed->x, $placed->y, $placed->at, $placed->port->label,
-            ($this->states[$placed->port->id] ?? null)
-                ->value ?? '', $this->notes[$placed->port->id] ?? '', $placed->port->id === $this->focus, $placed->port->id === $this->next,
+            $placed->port->id,
+            $placed->number,
+            $placed->port->kind,
+            $placed->x,
+            $placed->y,
+            $placed->at,
+            $placed->port->label,
+            ($this->states[$placed->port->id] ?? null)->value ?? '',
+            $this->notes[$placed->port->id] ?? '',
+            $placed->port->id === $this->focus,
+            $placed->port->id === $this->next,
         );
 
         return array_map($mark, $this->drawing->ports);

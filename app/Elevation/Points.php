@@ -32,7 +32,10 @@ final readonly class Points
             $at = $this->scale->node($port->node);
             [$x, $y] = [$at[0], $at[1] + ($port->kind === PortKind::Drain ? 1 : -1) * $this->clearOf($at, $port->kind)];
             for ($try = 0; $try < self::MOST_TRIES; $try++) {
-                $near = array_filter($placed, fn (PlacedPort $p) => hypot($p->x - $x, $p->y - $y) < 2.0 * self::MARKER + 3.0);
+                $near = array_filter(
+                    $placed,
+                    fn (PlacedPort $p) => hypot($p->x - $x, $p->y - $y) < 2.0 * self::MARKER + 3.0,
+                );
                 if ($near === []) {
                     break;
                 }

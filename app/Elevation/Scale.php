@@ -7,8 +7,8 @@ namespace App\Elevation;
 use Aqbel\Core\Circuit\Circuit;
 
 /**
- * From millimetres in the vehicle to the picture: front to the left, one scale for both axes, unless heights are stretched to
- * fill a column, which it says; a long stretch without any node is shortened, and marked where it is.
+ * From millimetres in the vehicle to the picture: front to the left, one scale for both axes, unless heights are
+ * stretched to fill a column, which it says; a long stretch without any node is shortened, and marked where it is.
  */
 final readonly class Scale
 {
@@ -113,13 +113,16 @@ final readonly class Scale
     /** How far what stands at this x of the picture is raised with the nose, drawing units. */
     public function rise(float $x): float
     {
-        return $this->noseLiftMm * $this->unit * $this->stretched - $x * $this->slope() + $this->x(0.0) * $this->slope();
+        return $this->noseLiftMm * $this->unit * $this->stretched
+            - $x * $this->slope()
+            + $this->x(0.0) * $this->slope();
     }
 
     /** Drawing units that the vehicle falls, one unit further to the rear. */
     public function slope(): float
     {
-        return $this->noseLiftMm * $this->unit * $this->stretched / max(1.0, $this->x(-$this->circuit->wheelbaseMm) - $this->x(0.0));
+        return ($this->noseLiftMm * $this->unit * $this->stretched)
+            / max(1.0, $this->x(-$this->circuit->wheelbaseMm) - $this->x(0.0));
     }
 
     private function heightMm(string $id): float

@@ -31,7 +31,9 @@ final readonly class Silhouette
     {
         $slope = $this->scale->slope();
 
-        return $slope === 0.0 ? null : sprintf('matrix(1 %s 0 1 0 %s)', round($slope, 4), round(-$this->scale->rise(0.0), 1));
+        return $slope === 0.0
+            ? null
+            : sprintf('matrix(1 %s 0 1 0 %s)', round($slope, 4), round(-$this->scale->rise(0.0), 1));
     }
 
     /** Its outline while it stands level; the picture cuts it off. */
@@ -53,12 +55,19 @@ final readonly class Silhouette
     public function bulkhead(): ?float
     {
         $engine = $this->engine();
-        if ($engine === null || $this->circuit->facts->stationary || $this->isRear($engine) || $this->circuit->wheelbaseMm <= self::SMALL_TO_MM) {
+        if (
+            $engine === null
+            || $this->circuit->facts->stationary
+            || $this->isRear($engine)
+            || $this->circuit->wheelbaseMm <= self::SMALL_TO_MM
+        ) {
             return null;
         }
         $right = $engine->x + $engine->width;
         $heaters = array_filter($this->bodies, fn (Body $body) => $body->kind === Body::HEATER && $body->x > $right);
-        $wall = $heaters === [] ? $right + self::BULKHEAD_BEHIND : min(array_map(fn (Body $body) => $body->x, $heaters)) - self::BULKHEAD_BEHIND / 2.0;
+        $wall = $heaters === []
+                ? $right + self::BULKHEAD_BEHIND
+                : min(array_map(fn (Body $body) => $body->x, $heaters)) - self::BULKHEAD_BEHIND / 2.0;
 
         return $wall < Scale::WIDTH ? round($wall, 1) : null;
     }
@@ -70,10 +79,20 @@ final readonly class Silhouette
             return [];
         }
         $r = min(self::WHEEL_MM, self::WHEEL_SHARE * $this->circuit->wheelbaseMm) * $this->scale->unit;
-        $xs = [$this->scale->x(0.0), ...$this->scale->breaks === [] ? [$this->scale->x(-$this->circuit->wheelbaseMm)] : []];
+        $xs = [
+            $this->scale->x(0.0),
+            ...$this->scale->breaks === [] ? [$this->scale->x(-$this->circuit->wheelbaseMm)] : [],
+        ];
         $inside = array_filter($xs, fn (float $x) => $x > $r / 2.0 && $x < Scale::WIDTH - $r / 2.0);
 
-        return array_map(fn (float $x) => ['x' => $x, 'y' => round($this->scale->floor() - $r - $this->scale->rise($x), 1), 'r' => round($r, 1)], array_values(array_unique($inside)));
+        return array_map(
+            fn (float $x) => [
+                'x' => $x,
+                'y' => round($this->scale->floor() - $r - $this->scale->rise($x), 1),
+                'r' => round($r, 1),
+            ],
+            array_values(array_unique($inside)),
+        );
     }
 
     private function engine(): ?Body
@@ -86,7 +105,10 @@ final readonly class Silhouette
     {
         $xs = array_map(fn ($node) => $node->xMm, $this->circuit->nodes);
 
-        return $xs !== [] && array_sum($xs) / count($xs) < -0.25 * $this->circuit->wheelbaseMm && max($xs) < 0.35 * $this->circuit->wheelbaseMm && $engine->middle() > 0.0
+        return $xs !== []
+            && array_sum($xs) / count($xs) < -0.25 * $this->circuit->wheelbaseMm
+            && max($xs) < 0.35 * $this->circuit->wheelbaseMm
+            && $engine->middle() > 0.0
             && $this->circuit->nodes[$this->circuit->fillPort()->node]->xMm < 0.0;
     }
 
@@ -97,12 +119,27 @@ final readonly class Silhouette
         $wall = $this->bulkhead() ?? Scale::WIDTH * 0.7;
         $bonnet = $this->top() - 18.0;
         $sill = $floor - 44.0;
-        $screen = $this->circuit->wheelbaseMm >= self::BUS_FROM_MM ? 30.0 : ($this->circuit->wheelbaseMm <= self::CAR_TO_MM ? 90.0 : 60.0);
+        $screen = $this->circuit->wheelbaseMm >= self::BUS_FROM_MM
+                ? 30.0
+                : ($this->circuit->wheelbaseMm <= self::CAR_TO_MM
+                    ? 90.0
+                    : 60.0);
         $roof = max(4.0, $bonnet - 70.0);
 
-        return sprintf('M%1$s %2$s Q%3$s %4$s %5$s %6$s L%7$s %8$s L%9$s %10$s H%11$s V%2$s Z',
-            round($nose, 1), round($sill, 1), round($nose - 6.0, 1), round($bonnet + 40.0, 1), round($nose + 26.0, 1), round($bonnet + 14.0, 1),
-            round($wall - 6.0, 1), round($bonnet, 1), round($wall + $screen, 1), round($roof, 1), Scale::WIDTH + 4.0);
+        return sprintf(
+            'M%1$s %2$s Q%3$s %4$s %5$s %6$s L%7$s %8$s L%9$s %10$s H%11$s V%2$s Z',
+            round($nose, 1),
+            round($sill, 1),
+            round($nose - 6.0, 1),
+            round($bonnet + 40.0, 1),
+            round($nose + 26.0, 1),
+            round($bonnet + 14.0, 1),
+            round($wall - 6.0, 1),
+            round($bonnet, 1),
+            round($wall + $screen, 1),
+            round($roof, 1),
+            Scale::WIDTH + 4.0,
+        );
     }
 
     /** A cab in front, and the engine under a hood behind it. */
@@ -111,7 +148,15 @@ final readonly class Silhouette
         [$floor, $front] = [$this->scale->floor(), $this->front() - 14.0];
         $hood = $this->top() - 14.0;
 
-        return sprintf('M%1$s %2$s V%3$s Q%1$s %4$s %5$s %4$s H%6$s V%2$s Z', round($front, 1), round($floor - 26.0, 1), round($hood + 20.0, 1), round($hood, 1), round($front + 20.0, 1), Scale::WIDTH - 6.0);
+        return sprintf(
+            'M%1$s %2$s V%3$s Q%1$s %4$s %5$s %4$s H%6$s V%2$s Z',
+            round($front, 1),
+            round($floor - 26.0, 1),
+            round($hood + 20.0, 1),
+            round($hood, 1),
+            round($front + 20.0, 1),
+            Scale::WIDTH - 6.0,
+        );
     }
 
     /** A hood, and nothing over the rest. */
@@ -119,8 +164,18 @@ final readonly class Silhouette
     {
         [$floor, $front, $hood] = [$this->scale->floor(), $this->front() - 12.0, $this->top() - 14.0];
 
-        return sprintf('M%1$s %2$s V%3$s Q%1$s %4$s %5$s %4$s L%6$s %7$s V%8$s H%9$s V%2$s Z', round($front, 1), round($floor - 40.0, 1), round($hood + 16.0, 1), round($hood, 1),
-            round($front + 16.0, 1), round(Scale::WIDTH * 0.74, 1), round($hood + 6.0, 1), round($floor - 120.0, 1), Scale::WIDTH - 8.0);
+        return sprintf(
+            'M%1$s %2$s V%3$s Q%1$s %4$s %5$s %4$s L%6$s %7$s V%8$s H%9$s V%2$s Z',
+            round($front, 1),
+            round($floor - 40.0, 1),
+            round($hood + 16.0, 1),
+            round($hood, 1),
+            round($front + 16.0, 1),
+            round(Scale::WIDTH * 0.74, 1),
+            round($hood + 6.0, 1),
+            round($floor - 120.0, 1),
+            Scale::WIDTH - 8.0,
+        );
     }
 
     /** A base frame under all of it. */
@@ -138,6 +193,10 @@ final readonly class Silhouette
 
     private function top(): float
     {
-        return min(array_map(fn (Body $body) => $body->box()->y + $this->scale->rise($body->middle()), $this->bodies) ?: [Scale::GUTTER]);
+        return min(
+            array_map(fn (Body $body) => $body->box()->y + $this->scale->rise($body->middle()), $this->bodies) ?: [
+                Scale::GUTTER,
+            ],
+        );
     }
 }

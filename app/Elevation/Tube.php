@@ -24,7 +24,12 @@ final readonly class Tube
     /** @return list<Box> small ones along it, which a name keeps clear of where it can */
     public function along(): array
     {
-        $box = fn (array $at): Box => new Box($at[0] - $this->bore / 2.0, $at[1] - $this->bore / 2.0, $this->bore, $this->bore);
+        $box = fn (array $at): Box => new Box(
+            $at[0] - $this->bore / 2.0,
+            $at[1] - $this->bore / 2.0,
+            $this->bore,
+            $this->bore,
+        );
 
         return array_map($box, array_slice($this->points(), 1, -1));
     }
@@ -64,7 +69,12 @@ final readonly class Tube
         $filled = [];
         foreach ($this->runs as $run) {
             if ($run->state === $with && $run->to > $run->from) {
-                $filled[] = '0 '.round($run->from * $length, 3).' '.round(($run->to - $run->from) * $length, 3).' '.round(2.0 * $length, 3);
+                $filled[] = '0 '
+                    .round($run->from * $length, 3)
+                    .' '
+                    .round(($run->to - $run->from) * $length, 3)
+                    .' '
+                    .round(2.0 * $length, 3);
             }
         }
 

@@ -83,7 +83,10 @@ final readonly class Tubes
             if ($gate->kind === GateKind::Thermostat) {
                 $passage = $this->circuit->passages[$gate->passage];
                 [$from, $to] = [$this->scale->node($passage->from), $this->scale->node($passage->to)];
-                $at[] = [round($from[0] + self::SEAT * ($to[0] - $from[0]), 1), round($from[1] + self::SEAT / 3.0 * ($to[1] - $from[1]), 1)];
+                $at[] = [
+                    round($from[0] + self::SEAT * ($to[0] - $from[0]), 1),
+                    round($from[1] + (self::SEAT / 3.0) * ($to[1] - $from[1]), 1),
+                ];
             }
         }
 
@@ -109,8 +112,23 @@ final readonly class Tubes
         $bore = 2.0 * sqrt($passage->volumeMl * 1000.0 / $lengthMm / M_PI) * $this->scale->unit;
         [$from, $to] = [$this->scale->node($passage->from), $this->scale->node($passage->to)];
         $bend = self::BEND * ($to[0] - $from[0]);
-        $path = sprintf('M%s %s C%s %s %s %s %s %s', $from[0], $from[1], round($from[0] + $bend, 1), $from[1], round($to[0] - $bend, 1), $to[1], $to[0], $to[1]);
+        $path = sprintf(
+            'M%s %s C%s %s %s %s %s %s',
+            $from[0],
+            $from[1],
+            round($from[0] + $bend, 1),
+            $from[1],
+            round($to[0] - $bend, 1),
+            $to[1],
+            $to[0],
+            $to[1],
+        );
 
-        return new Tube($passage->id, $path, round(max(self::NARROWEST, min(self::WIDEST, $bore)), 1), $this->runs?->of($passage->id) ?? []);
+        return new Tube(
+            $passage->id,
+            $path,
+            round(max(self::NARROWEST, min(self::WIDEST, $bore)), 1),
+            $this->runs?->of($passage->id) ?? [],
+        );
     }
 }

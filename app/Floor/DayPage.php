@@ -58,13 +58,28 @@ final readonly class DayPage
 
     public function __construct(private StepCatalogue $kinds, private int $now)
     {
-        $people = array_values(Person::query()->whereNull('disabled_at')->orderBy('id')->pluck('name')->map(fn (mixed $name): string => (string) $name)->all());
+        $people = array_values(
+            Person::query()
+                ->whereNull('disabled_at')
+                ->orderBy('id')
+                ->pluck('name')
+                ->map(fn (mixed $name): string => (string) $name)
+                ->all(),
+        );
         $this->people = $people === [] ? [''] : $people;
         [$work, $plates, $titles, $first] = [[], [], [], []];
         $jobs = self::jobs();
-        $last = DB::table('journal_lines')->whereIn('job_id', $jobs->pluck('id'))->groupBy('job_id')->selectRaw('job_id, max(seq) as seq')->pluck('seq', 'job_id');
+        $last = DB::table('journal_lines')
+            ->whereIn('job_id', $jobs->pluck('id'))
+            ->groupBy('job_id')
+            ->selectRaw('job_id, max(seq) as seq')
+            ->pluck('seq', 'job_id');
         foreach ($jobs as $job) {
-            [$tasks, $called] = Cache::remember("day.{$job->id}.".($last[$job->id] ?? 0), self::KEPT_S, fn (): array => $this->tasks(Job::query()->with('circuit')->whereKey($job->id)->firstOrFail()->state()));
+            [$tasks, $called] = Cache::remember(
+                "day.{$job->id}.".($last[$job->id] ?? 0),
+                self::KEPT_S,
+                fn (): array => $this->tasks(Job::query()->with('circuit')->whereKey($job->id)->firstOrFail()->state()),
+            );
             $id = (string) $job->id;
             $clock = max((int) $job->waits_until, (int) $job->rests_until?->getTimestamp());
             // Whoever is nearest goes to a danger, whatever clock runs.
@@ -78,14 +93,26 @@ final readonly class DayPage
                 $first[$id] = $job->day_rank;
             }
         }
-        foreach (Visit::query()->toMake()->where('due_on', '<', now()->addDay()->format('Y-m-d'))->with(['job.vehicle', 'holder'])->limit(self::MOST_JOBS)->get() as $visit) {
+        foreach (
+            Visit::query()
+                ->toMake()
+                ->where('due_on', '<', now()->addDay()->format('Y-m-d'))
+                ->with(['job.vehicle', 'holder'])
+                ->limit(self::MOST_JOBS)
+                ->get() as $visit
+        ) {
             $id = "visit-{$visit->id}";
             $work[] = new Work($id, [new Task('visit', self::VISIT_MIN)], 0.0, $visit->holder?->name);
             [$plates[$id], $titles[$id]] = [$visit->job->vehicle->plate, ['visit' => 'Cold level, visit']];
         }
         asort($first);
         $this->danger = array_map(strval(...), array_keys($first, -1, true));
-        [$this->work, $this->plates, $this->titles, $this->first] = [$work, $plates, $titles, array_map(strval(...), array_keys($first))];
+        [$this->work, $this->plates, $this->titles, $this->first] = [
+            $work,
+            $plates,
+            $titles,
+            array_map(strval(...), array_keys($first)),
+        ];
         $this->plan = $this->planned($this->first);
     }
 
@@ -103,7 +130,12 @@ final readonly class DayPage
     /** @return list<Slot> of one person, in order, of the hours ahead */
     public function of(string $person): array
     {
-        return array_values(array_filter($this->plan->slots, fn (Slot $slot) => $slot->person === $person && $slot->fromMin < self::HOURS * 60.0));
+        return array_values(
+            array_filter(
+                $this->plan->slots,
+                fn (Slot $slot) => $slot->person === $person && $slot->fromMin < self::HOURS * 60.0,
+            ),
+        );
     }
 
     /** @return array<array-key, list<DaySpan>> hands and clocks by job, as they are planned */
@@ -147,8 +179,17 @@ final readonly class DayPage
             $moved = $place === null ? [...$this->first, $job] : array_values(array_diff($this->first, [$job]));
             $costs = $this->planned($moved, self::TRIES_FOR_A_MOVE)->meanMin() - $this->plan->meanMin();
             $rows[] = new DayRow(
-                $job, $this->plates[$job], $this->at($this->plan->done[$job] ?? 0.0), in_array($job, $this->danger, true), $place, count($byHand),
-                abs($costs) < 1.0 ? 'costs nothing' : ($costs > 0.0 ? 'costs '.round($costs).' min each' : 'saves '.round(-$costs).' min each'),
+                $job,
+                $this->plates[$job],
+                $this->at($this->plan->done[$job] ?? 0.0),
+                in_array($job, $this->danger, true),
+                $place,
+                count($byHand),
+                abs($costs) < 1.0
+                    ? 'costs nothing'
+                    : ($costs > 0.0
+                        ? 'costs '.round($costs).' min each'
+                        : 'saves '.round(-$costs).' min each'),
             );
         }
 
@@ -170,10 +211,20 @@ final readonly class DayPage
     /** @return Collection<int, Job> */
     private static function jobs(): Collection
     {
-        return Job::query()->open()->with(['vehicle:id,plate', 'holder:id,name'])->select(['id', 'vehicle_id', 'held_by', 'waits_until', 'rests_until', 'danger_since', 'day_rank'])->orderByRaw('case when danger_since is null then 1 else 0 end')->orderBy('id')->limit(self::MOST_JOBS)->get();
+        return Job::query()
+            ->open()
+            ->with(['vehicle:id,plate', 'holder:id,name'])
+            ->select(['id', 'vehicle_id', 'held_by', 'waits_until', 'rests_until', 'danger_since', 'day_rank'])
+            ->orderByRaw('case when danger_since is null then 1 else 0 end')
+            ->orderBy('id')
+            ->limit(self::MOST_JOBS)
+            ->get();
     }
 
-    /** @return array{list<Task>, array<string, string>} steps run together until somebody may go away, or something shared is let go */
+    /**
+     * @return array{list<Task>, array<string, string>} steps run together
+     * until somebody may go away, or something shared is let go
+     */
     private function tasks(JobState $state): array
     {
         $choices = Plan::of($state)->choices;
@@ -186,8 +237,11 @@ final readonly class DayPage
                 continue;
             }
             $minutes = $this->kinds->labour($step, $choices);
-            // What runs already is waited for before the first of it, and not once more: at its own step, or at the one that asks whether it is over.
-            $hasBegun = $running !== null && ($step->id === $inHand?->id || ($step->kind !== $inHand?->kind && $this->clock($state, $step)?->until === $running->until));
+            // What runs already is waited for before the first of it, and not once more: at its own
+            // step, or at the one that asks whether it is over.
+            $hasBegun = $running !== null
+                && ($step->id === $inHand?->id
+                    || ($step->kind !== $inHand?->kind && $this->clock($state, $step)?->until === $running->until));
             $wait = $hasBegun ? 0.0 : $minutes->wait;
             $takes = Shared::of($step->kind, $this->kinds->does($step, Does::RunsEngine));
             if ($first !== '' && $takes !== $with) {

@@ -53,22 +53,49 @@ final readonly class FloorPage
             ->orderByRaw('case when coalesce(waits_until, 0) <= ? then 0 else waits_until end', [$now])
             ->orderByDesc('jobs.id')
             ->simplePaginate(self::ON_A_PAGE, [
-                'jobs.id', 'plate', 'vehicles.name as vehicle', 'kind', 'summary', 'people.name as person', 'rests_until', 'danger_since',
+                'jobs.id',
+                'plate',
+                'vehicles.name as vehicle',
+                'kind',
+                'summary',
+                'people.name as person',
+                'rests_until',
+                'danger_since',
             ]);
         $jobs = self::jobs($found->items(), $units, $now);
-        usort($jobs, fn (FloorJob $a, FloorJob $b) => [! $a->danger, $a->waitsUntil()] <=> [! $b->danger, $b->waitsUntil()]);
+        usort(
+            $jobs,
+            fn (FloorJob $a, FloorJob $b) => [! $a->danger, $a->waitsUntil()] <=> [! $b->danger, $b->waitsUntil()],
+        );
         $hands = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() <= 0));
         $waiting = array_values(array_filter($jobs, fn (FloorJob $job) => $job->secondsLeft() > 0));
 
-        return new self($now, array_reverse($waiting), $hands, new LaneChart([...$hands, ...$waiting], $now, self::planned($now)), $all, $onClock, $found);
+        return new self(
+            $now,
+            array_reverse($waiting),
+            $hands,
+            new LaneChart([...$hands, ...$waiting], $now, self::planned($now)),
+            $all,
+            $onClock,
+            $found,
+        );
     }
 
-    /** @return array<array-key, list<DaySpan>> the day as it is planned, worked out once for what has happened until this minute */
+    /**
+     * @return array<array-key, list<DaySpan>> the day as it is planned,
+     * worked out once for what has happened until this minute
+     */
     private static function planned(int $now): array
     {
         $tick = app(TickSeen::class)->of(Tick::SHOP);
 
-        return $tick === '' ? [] : Cache::remember('floor.day.'.sha1($tick.'|'.intdiv($now, 60)), self::KEPT_S, fn (): array => (new DayPage(app(StepCatalogue::class), $now))->spans());
+        return $tick === ''
+            ? []
+            : Cache::remember(
+                'floor.day.'.sha1($tick.'|'.intdiv($now, 60)),
+                self::KEPT_S,
+                fn (): array => (new DayPage(app(StepCatalogue::class), $now))->spans(),
+            );
     }
 
     private static function open(): Builder
@@ -79,9 +106,12 @@ final readonly class FloorPage
     /** @return array{int, int} all open jobs, and how many of them are on a clock */
     private static function counted(int $now): array
     {
-        $counted = self::open()->selectRaw('count(*) as jobs, sum(case when waits_until > ? or rests_until > ? then 1 else 0 end) as waiting', [
-            $now, now()->format('Y-m-d H:i:s'),
-        ])->first();
+        $counted = self::open()
+            ->selectRaw(
+                'count(*) as jobs, sum(case when waits_until > ? or rests_until > ? then 1 else 0 end) as waiting',
+                [$now, now()->format('Y-m-d H:i:s')],
+            )
+            ->first();
 
         return [(int) ($counted->jobs ?? 0), (int) ($counted->waiting ?? 0)];
     }
@@ -103,8 +133,16 @@ final readonly class FloorPage
         foreach ($found as $job) {
             if (isset($summaries[$job->id])) {
                 $jobs[] = new FloorJob(
-                    (int) $job->id, $job->plate, $job->vehicle, JobKind::from($job->kind)->label(), $summaries[$job->id], $words[$job->id], $job->person,
-                    $job->rests_until === null ? null : Carbon::parse($job->rests_until)->getTimestamp(), $now, $job->danger_since !== null,
+                    (int) $job->id,
+                    $job->plate,
+                    $job->vehicle,
+                    JobKind::from($job->kind)->label(),
+                    $summaries[$job->id],
+                    $words[$job->id],
+                    $job->person,
+                    $job->rests_until === null ? null : Carbon::parse($job->rests_until)->getTimestamp(),
+                    $now,
+                    $job->danger_since !== null,
                 );
             }
         }

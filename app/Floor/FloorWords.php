@@ -30,10 +30,14 @@ final readonly class FloorWords
     public static function ofAll(array $summaries, UnitSystem $units): array
     {
         $stand = array_map(fn (Summary $summary) => $summary->seq, $summaries);
-        $said = Cache::remember('floor.'.sha1((string) json_encode($stand)).".{$units->value}", self::KEPT_S, fn (): array => array_map(
-            fn (int $job) => self::of($job, $summaries[$job], $units)->toArray(),
-            array_combine(array_keys($summaries), array_keys($summaries)),
-        ));
+        $said = Cache::remember(
+            'floor.'.sha1((string) json_encode($stand)).".{$units->value}",
+            self::KEPT_S,
+            fn (): array => array_map(
+                fn (int $job) => self::of($job, $summaries[$job], $units)->toArray(),
+                array_combine(array_keys($summaries), array_keys($summaries)),
+            ),
+        );
 
         return array_map(fn (array $words) => new self(...$words), $said);
     }

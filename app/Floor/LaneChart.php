@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Floor;
 
 /**
- * The hours ahead as lanes: solid where somebody is at it, open where a clock runs, as the plan of the day has it over people and tools;
- * what that does not reach stands as it would go by itself. Geometry in drawing units.
+ * The hours ahead as lanes: solid where somebody is at it, open where a clock runs, as the plan of the day has it over
+ * people and tools; what that does not reach stands as it would go by itself. Geometry in drawing units.
  */
 final readonly class LaneChart
 {
@@ -50,13 +50,25 @@ final readonly class LaneChart
         return $lines;
     }
 
-    /** @return list<array{plate: string, y: int, spans: list<array{hands: bool, x: float, y: int, width: float, who: string}>}> */
+    /**
+     * @return list<array{
+     *     plate: string,
+     *     y: int,
+     *     spans: list<array{hands: bool, x: float, y: int, width: float, who: string}>,
+     * }>
+     */
     public function rows(): array
     {
         $rows = [];
         foreach (array_values($this->jobs) as $i => $job) {
             $y = self::HEAD - 2 + $i * self::ROW;
-            $rows[] = ['plate' => $job->plate, 'y' => $y + 15, 'spans' => isset($this->planned[$job->id]) ? $this->asPlanned($this->planned[$job->id], $y) : $this->spans($job, $y)];
+            $rows[] = [
+                'plate' => $job->plate,
+                'y' => $y + 15,
+                'spans' => isset($this->planned[$job->id])
+                    ? $this->asPlanned($this->planned[$job->id], $y)
+                    : $this->spans($job, $y),
+            ];
         }
 
         return $rows;
@@ -83,7 +95,13 @@ final readonly class LaneChart
     {
         $width = round(max(1.0, self::x(min($toMin, self::HOURS * 60.0)) - self::x($fromMin)), 1);
 
-        return ['hands' => $hands, 'x' => round(self::x($fromMin), 1), 'y' => $hands ? $y : $y + 8, 'width' => $width, 'who' => $width >= self::LETTER ? $who : ''];
+        return [
+            'hands' => $hands,
+            'x' => round(self::x($fromMin), 1),
+            'y' => $hands ? $y : $y + 8,
+            'width' => $width,
+            'who' => $width >= self::LETTER ? $who : '',
+        ];
     }
 
     /** @return list<array{hands: bool, x: float, y: int, width: float, who: string}> */

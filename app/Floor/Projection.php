@@ -151,7 +151,10 @@ final readonly class Projection
         return $lanes;
     }
 
-    /** Runs that are likely on top of those in the sequence, as long as none has told; from then on what was seen orders them. */
+    /**
+     * Runs that are likely on top of those in the sequence, as long as
+     * none has told; from then on what was seen orders them.
+     */
     private function furtherRuns(JobState $state): ?Minutes
     {
         $ran = array_filter($state->stepsOf('heat_cycle'), fn (Step $step) => isset($state->closed[$step->id]));
@@ -164,7 +167,8 @@ final readonly class Projection
     {
         $plan = Plan::of($state);
         $stage = $state->stepInHand()->stage ?? Stage::HandOver;
-        $rinsed = $stage === Stage::Rinse && array_filter($state->steps, fn (Step $s) => $s->params->has('cycle')) !== [];
+        $rinsed
+            = $stage === Stage::Rinse && array_filter($state->steps, fn (Step $s) => $s->params->has('cycle')) !== [];
         if ($rinsed || $this->isUnderWater($state, $stage)) {
             return Standing::of($state->circuit, max(0.0, $state->ledger()->contentMl));
         }
@@ -172,10 +176,14 @@ final readonly class Projection
             return $this->drained($state);
         }
 
-        return $this->isFilling($state) ? $plan->school->picture($state) ?? $this->drained($state) : $this->filled($state, $stage);
+        return $this->isFilling($state)
+            ? $plan->school->picture($state) ?? $this->drained($state)
+            : $this->filled($state, $stage);
     }
 
-    /** Air only as much as the sums tell, where the model keeps it; none once it is proven, within what they can tell. */
+    /**
+     * Air only as much as the sums tell, where the model keeps it; none once it is proven, within what they can tell.
+     */
     private function filled(JobState $state, Stage $stage): Runs
     {
         [$plan, $ledger] = [Plan::of($state), $state->ledger()];
@@ -221,7 +229,8 @@ final readonly class Projection
             $open[] = $step->params->text('port');
             // One whose share stands in the figure of another has let out what it could.
             if (! DrainsInTurn::isInAnothers($state, $step)) {
-                $measured[$step->params->text('port')] = self::READING_SHARE * DrainRan::sumMl($ran) + self::VESSEL_ML + $above;
+                $measured[$step->params->text('port')]
+                    = self::READING_SHARE * DrainRan::sumMl($ran) + self::VESSEL_ML + $above;
                 $above = 0.0;
             }
         }

@@ -64,9 +64,16 @@ final readonly class Summary implements Castable
     public function toArray(): array
     {
         return [
-            'seq' => $this->seq, 'drawn' => $this->drawn, 'runs' => $this->runs,
-            'ports' => array_map(fn (PortState $state) => $state->value, $this->ports), 'watch' => $this->watch,
-            'step' => $this->step, 'stage' => $this->stage->value, 'done' => $this->done, 'steps' => $this->steps, 'tone' => $this->tone?->value,
+            'seq' => $this->seq,
+            'drawn' => $this->drawn,
+            'runs' => $this->runs,
+            'ports' => array_map(fn (PortState $state) => $state->value, $this->ports),
+            'watch' => $this->watch,
+            'step' => $this->step,
+            'stage' => $this->stage->value,
+            'done' => $this->done,
+            'steps' => $this->steps,
+            'tone' => $this->tone?->value,
             'clock' => $this->until === null ? null : ['since' => $this->since, 'until' => $this->until],
             'lanes' => array_map(
                 fn (Lane $lane) => ['hands' => $lane->hands, 'minutes' => $lane->minutes],

@@ -8,8 +8,8 @@ use App\Practice\Ground;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Where the shop stood before a page read it. A page that says of itself how far it has seen says it by this: counted only
- * when it is written out, an entry that came in between would be told as seen, and the page would never show it.
+ * Where the shop stood before a page read it. A page that says of itself how far it has seen says it by this: counted
+ * only when it is written out, an entry that came in between would be told as seen, and the page would never show it.
  */
 final class TickSeen
 {

@@ -11,15 +11,20 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What a page's script is told about an entry it sent: the entry's own key, whose session took it, and where to go on. What
- * comes back without the key was said by somebody on the way, and nothing is stored by it.
+ * What a page's script is told about an entry it sent: the entry's own key, whose session took it, and where to go on.
+ * What comes back without the key was said by somebody on the way, and nothing is stored by it.
  */
 final class Answered
 {
     /** @param  ?string  $page  what stands there now, as HTML; null where it is to be fetched */
     public static function stored(Request $request, RedirectResponse $to, ?string $page = null): JsonResponse
     {
-        $told = ['stored' => true, 'key' => self::key($request), 'person' => self::person($request), 'to' => $to->getTargetUrl()];
+        $told = [
+            'stored' => true,
+            'key' => self::key($request),
+            'person' => self::person($request),
+            'to' => $to->getTargetUrl(),
+        ];
 
         return new JsonResponse($page === null ? $told : [...$told, 'page' => $page]);
     }
@@ -42,14 +47,23 @@ final class Answered
     public static function invalid(Request $request, array $errors, array $secrets): JsonResponse|RedirectResponse
     {
         return $request->expectsJson()
-            ? new JsonResponse(['message' => implode(' ', $errors), 'errors' => array_map(fn (string $error) => [$error], $errors)], Response::HTTP_UNPROCESSABLE_ENTITY)
+            ? new JsonResponse(
+                ['message' => implode(' ', $errors), 'errors' => array_map(fn (string $error) => [$error], $errors)],
+                Response::HTTP_UNPROCESSABLE_ENTITY,
+            )
             : back()->withInput($request->except('_token', ...$secrets))->withErrors($errors);
     }
 
     /** An entry that somebody else typed: it is kept until they are signed in again. */
     public static function notYours(Request $request): JsonResponse
     {
-        return new JsonResponse(['message' => 'Somebody else typed this. It is sent once they are signed in.', 'key' => self::key($request)], Response::HTTP_CONFLICT);
+        return new JsonResponse(
+            [
+                'message' => 'Somebody else typed this. It is sent once they are signed in.',
+                'key' => self::key($request),
+            ],
+            Response::HTTP_CONFLICT,
+        );
     }
 
     /** Whether it was typed by whoever is signed in; where a page does not say, it was. */

@@ -12,25 +12,30 @@ use Symfony\Component\HttpFoundation\Response;
 use Throwable;
 
 /**
- * What went wrong, in this house's look and words, with the way back. It needs neither session nor database nor a template
- * that would first have to be written: it is there, too, when nothing can be.
+ * What went wrong, in this house's look and words, with the way back. It needs neither session nor database nor a
+ * template that would first have to be written: it is there, too, when nothing can be.
  */
 final class ErrorPage
 {
     /** @var array<int, array{string, string}> title and words, by status */
     private const SAID = [
-        403 => ['Not yours to open', 'This takes a right that you do not have in this shop. A lead has it, or can give it.'],
-        404 => ['Nothing stands here', 'It was taken away, or the address has a slip in it. A job is found by its number, such as /jobs/J0004.'],
+        403 => ['Not yours to open', 'This takes a right that you do not have in this shop. '
+            .'A lead has it, or can give it.'],
+        404 => ['Nothing stands here', 'It was taken away, or the address has a slip in it. '
+            .'A job is found by its number, such as /jobs/J0004.'],
         405 => ['Not this way', 'This address is for sending something, and nothing was sent.'],
-        413 => ['That is far too large', 'A photograph may have 12 MB, a circuit file 1 MB. Nothing was stored and nothing was changed. Set the camera to a '
+        413 => ['That is far too large', 'A photograph may have 12 MB, a circuit file 1 MB. '
+            .'Nothing was stored and nothing was changed. Set the camera to a '
             .'smaller picture, go back, and send it again.'],
-        419 => ['The page had been open too long', 'Nothing was stored. Go back, load the page again, and send it once more.'],
+        419 => ['The page had been open too long', 'Nothing was stored. Go back, load the page again, '
+            .'and send it once more.'],
         429 => ['Too many tries', 'Wait a minute, then try again. Nothing was stored and nothing was lost.'],
-        500 => ['Something went wrong here', 'It was not you. What was entered before is stored; what you just sent may not be: go back and look. What went '
-            .'wrong stands in the log of this machine.'],
-        503 => ['Being looked after', 'Somebody is working on this machine. Entries stay on the tablets and are sent when it is back.'],
-        507 => ['The disk of this machine is full', 'Nothing was stored, and what you typed is still on the page before: make room on the disk, go back and '
-            .'send it again.'],
+        500 => ['Something went wrong here', 'It was not you. What was entered before is stored; '
+            .'what you just sent may not be: go back and look. What went wrong stands in the log of this machine.'],
+        503 => ['Being looked after', 'Somebody is working on this machine. Entries stay on the tablets and are '
+            .'sent when it is back.'],
+        507 => ['The disk of this machine is full', 'Nothing was stored, and what you typed is still on the page '
+            .'before: make room on the disk, go back and send it again.'],
     ];
 
     /** The answer as it is, unless it is an error that a person would read. */
@@ -48,7 +53,11 @@ final class ErrorPage
 
         return config('app.debug') === true && $status === Response::HTTP_INTERNAL_SERVER_ERROR
             ? $response
-            : new Response(self::html($status, $status === Response::HTTP_FORBIDDEN ? $failed->getMessage() : ''), $status, array_intersect_key($response->headers->all(), ['retry-after' => true, 'allow' => true]));
+            : new Response(
+                self::html($status, $status === Response::HTTP_FORBIDDEN ? $failed->getMessage() : ''),
+                $status,
+                array_intersect_key($response->headers->all(), ['retry-after' => true, 'allow' => true]),
+            );
     }
 
     /** @param  string  $because  what is to be said of it here, where something is */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
-/** A channel as a picture needs it: of every little stretch the first, the lowest and the highest point, so that no peak is lost. */
+/**
+ * A channel as a picture needs it: of every little stretch the first,
+ * the lowest and the highest point, so that no peak is lost.
+ */
 final class Curve
 {
     /** Stretches of a whole curve: more than a screen shows. */

@@ -46,8 +46,14 @@ final class Door
             $token = Str::random(40);
 
             return Feed::query()->create([
-                'job_id' => $job->id, 'name' => mb_substr(trim($name), 0, self::MOST_NAME) ?: 'Instrument', 'token' => $token, 'token_hash' => hash('sha256', $token),
-                'made_by' => $person->id, 'stand_in' => $standIn, 'allowance' => self::AT_ONCE, 'created_at' => now(),
+                'job_id' => $job->id,
+                'name' => mb_substr(trim($name), 0, self::MOST_NAME) ?: 'Instrument',
+                'token' => $token,
+                'token_hash' => hash('sha256', $token),
+                'made_by' => $person->id,
+                'stand_in' => $standIn,
+                'allowance' => self::AT_ONCE,
+                'created_at' => now(),
             ]);
         });
     }
@@ -129,7 +135,10 @@ final class Door
         $jumped = false;
         if ($feed->offset_ms === null) {
             $feed->offset_ms = abs($nowMs - $newest) <= self::NEAR_MS ? 0 : $nowMs - $newest;
-        } elseif ($newest + $feed->offset_ms > $nowMs + self::AHEAD_MS || self::beganAgain($feed, $laid($feed->offset_ms), $newest)) {
+        } elseif (
+            $newest + $feed->offset_ms > $nowMs + self::AHEAD_MS
+            || self::beganAgain($feed, $laid($feed->offset_ms), $newest)
+        ) {
             $jumped = true;
             $feed->offset_ms = $nowMs - $newest;
             $feed->jumps++;
@@ -149,7 +158,9 @@ final class Door
     {
         $laid = [];
         foreach ($points as $point) {
-            $channel = $point->channel === ChannelKind::Outlet->value && $outlet !== null ? "{$point->channel}.{$outlet}" : $point->channel;
+            $channel = $point->channel === ChannelKind::Outlet->value && $outlet !== null
+                    ? "{$point->channel}.{$outlet}"
+                    : $point->channel;
             $laid[$channel][(int) round($point->seconds * 1000.0) + $offset] = $point->value;
         }
 
@@ -157,7 +168,8 @@ final class Door
     }
 
     /**
-     * Its count goes back to where it has been, and says something else of that time: what was only sent twice says the same.
+     * Its count goes back to where it has been, and says something else
+     * of that time: what was only sent twice says the same.
      *
      * @param  array<string, array<int, float>>  $laid
      */
@@ -174,7 +186,11 @@ final class Door
         $known = SeriesStore::stretch($feed->job_id, min($all), $ms, $feed->id);
         [$same, $other] = [0, 0];
         foreach ($laid as $channel => $values) {
-            $was = array_column(array_map(fn (array $point) => [(int) round($point[0] * 1000.0), $point[1]], $known[$channel] ?? []), 1, 0);
+            $was = array_column(
+                array_map(fn (array $point) => [(int) round($point[0] * 1000.0), $point[1]], $known[$channel] ?? []),
+                1,
+                0,
+            );
             foreach ($values as $at => $value) {
                 isset($was[$at]) && ($was[$at] === SeriesStore::asStored($value) ? $same++ : $other++);
             }

@@ -16,7 +16,10 @@ use Aqbel\Core\Observed\FanTurned;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 
-/** What stands beside a step while instruments send: the newest values, the curve, what was found in it, and how long it is to the limit. */
+/**
+ * What stands beside a step while instruments send: the newest values, the
+ * curve, what was found in it, and how long it is to the limit.
+ */
 final readonly class Gauges
 {
     /** A curve goes back so far at most, ms. */
@@ -42,12 +45,17 @@ final readonly class Gauges
         foreach ($points as $channel => $of) {
             $kind = ChannelKind::of($channel);
             $thin = Curve::thin($kind?->believed($of) ?? []);
-            $channels[$channel] = ['t' => array_map(fn (array $point) => round($point[0], 1), $thin), 'v' => array_map(fn (array $point) => $this->shown($kind, $point[1]), $thin)];
+            $channels[$channel] = [
+                't' => array_map(fn (array $point) => round($point[0], 1), $thin),
+                'v' => array_map(fn (array $point) => $this->shown($kind, $point[1]), $thin),
+            ];
         }
         $last = (int) Feed::query()->sending()->where('job_id', $this->job->id)->max('last_ms');
 
         return [
-            'now' => $this->nowMs, 'unit' => $this->units === UnitSystem::UsCustomary ? '°F' : '°C', 'channels' => (object) $channels,
+            'now' => $this->nowMs,
+            'unit' => $this->units === UnitSystem::UsCustomary ? '°F' : '°C',
+            'channels' => (object) $channels,
             'silent_s' => $last === 0 ? null : max(0, intdiv($this->nowMs - $last, 1000)),
             'danger' => $this->job->danger_since !== null,
         ] + ($at === null || ! Watch::runs($at) ? ['runs' => false] : $this->ofARun($at));
@@ -59,7 +67,12 @@ final readonly class Gauges
         $since = RunWatch::since($at);
         $limit = StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();
         $facts = $at->facts();
-        $levels = ['thermostat opens' => $facts->thermostatStartC, 'wide open' => $facts->thermostatFullC, 'fan on' => $facts->fanOnC, 'shut off' => $limit];
+        $levels = [
+            'thermostat opens' => $facts->thermostatStartC,
+            'wide open' => $facts->thermostatFullC,
+            'fan on' => $facts->fanOnC,
+            'shut off' => $limit,
+        ];
         $marks = [];
         foreach ($at->entries() as $entry) {
             if (Told::isByInstrument($entry)) {
@@ -69,9 +82,22 @@ final readonly class Gauges
 
         return [
             'runs' => $since !== null,
-            'minutes_to_limit' => $since === null ? null : RunWatch::of($at, SeriesStore::stretch($this->job->id, max(1000 * $since, $this->nowMs - self::CLIMB_MS), $this->nowMs))->minutesToLimit(),
+            'minutes_to_limit' => $since === null
+                    ? null
+                    : RunWatch::of(
+                        $at,
+                        SeriesStore::stretch(
+                            $this->job->id,
+                            max(1000 * $since, $this->nowMs - self::CLIMB_MS),
+                            $this->nowMs,
+                        ),
+                    )->minutesToLimit(),
             'limit' => $this->shown(ChannelKind::Coolant, $limit),
-            'levels' => array_map(fn (string $text, ?float $c) => ['v' => $this->shown(ChannelKind::Coolant, (float) $c), 'text' => $text], array_keys(array_filter($levels)), array_filter($levels)),
+            'levels' => array_map(
+                fn (string $text, ?float $c) => ['v' => $this->shown(ChannelKind::Coolant, (float) $c), 'text' => $text],
+                array_keys(array_filter($levels)),
+                array_filter($levels),
+            ),
             'marks' => array_values(array_filter($marks, fn (array $mark) => $mark['text'] !== '')),
         ];
     }
@@ -81,12 +107,20 @@ final readonly class Gauges
         return match (true) {
             $form === FanTurned::form(true) => 'fan on',
             $form === FanTurned::form(false) => 'fan off',
-            default => ['thermostat_open' => 'thermostat open', 'limit_reached' => 'limit', 'sensor_in_air' => 'sensor in air', 'thermostat_shut' => 'thermostat shut'][$shows] ?? '',
+            default => [
+                'thermostat_open' => 'thermostat open',
+                'limit_reached' => 'limit',
+                'sensor_in_air' => 'sensor in air',
+                'thermostat_shut' => 'thermostat shut',
+            ][$shows] ?? '',
         };
     }
 
     private function shown(?ChannelKind $kind, float $value): float
     {
-        return round($kind?->unit() === Unit::Celsius && $this->units === UnitSystem::UsCustomary ? 1.8 * $value + 32.0 : $value, 1);
+        return round(
+            $kind?->unit() === Unit::Celsius && $this->units === UnitSystem::UsCustomary ? 1.8 * $value + 32.0 : $value,
+            1,
+        );
     }
 }

@@ -14,7 +14,10 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Str;
 
-/** A logger's table: shown first as it was understood, kept when somebody says so, and judged as if it had come minute by minute. */
+/**
+ * A logger's table: shown first as it was understood, kept when
+ * somebody says so, and judged as if it had come minute by minute.
+ */
 final readonly class LoggerImport
 {
     public const MOST_BYTES = 4_000_000;
@@ -76,7 +79,13 @@ final readonly class LoggerImport
         $feed = Door::open($this->job, $person, "File {$this->name}");
         [$fromMs, $toMs] = [1000 * $beganAt, (int) (1000 * ($beganAt + $seconds))];
         $kept = OneWriter::run(function () use ($feed, $points, $beganAt, $fromMs, $toMs): int {
-            $laid = array_map(fn (array $of): array => array_combine(array_map(fn (array $point) => (int) round(1000 * ($beganAt + $point[0])), $of), array_column($of, 1)), $points);
+            $laid = array_map(
+                fn (array $of): array => array_combine(
+                    array_map(fn (array $point) => (int) round(1000 * ($beganAt + $point[0])), $of),
+                    array_column($of, 1),
+                ),
+                $points,
+            );
             $feed->update(['offset_ms' => $fromMs, 'first_ms' => $fromMs, 'last_ms' => $toMs, 'ended_at' => now()]);
 
             return SeriesStore::add($feed, $laid);
@@ -90,7 +99,10 @@ final readonly class LoggerImport
     /** @return array<string, string> what a column may be taken for */
     public static function choices(): array
     {
-        $channels = array_combine(array_column(ChannelKind::cases(), 'value'), array_map(fn (ChannelKind $kind) => $kind->label(), ChannelKind::cases()));
+        $channels = array_combine(
+            array_column(ChannelKind::cases(), 'value'),
+            array_map(fn (ChannelKind $kind) => $kind->label(), ChannelKind::cases()),
+        );
 
         return ['' => 'left out', 'time' => 'the time'] + $channels + ['outlet_c.rear' => 'air at the rear outlet'];
     }

@@ -13,13 +13,20 @@ final readonly class Receipt
      * @param  list<array{line: int, field: string, problem: string}>  $refused
      * @param  bool  $danger  whether an engine of the job is to be shut off now
      */
-    public function __construct(public int $kept, public int $known, public array $refused, public bool $jumped, public bool $danger)
-    {
+    public function __construct(
+        public int $kept,
+        public int $known,
+        public array $refused,
+        public bool $jumped,
+        public bool $danger,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['kept' => $this->kept, 'known' => $this->known, 'refused' => $this->refused] + ($this->jumped ? ['clock' => 'jumped'] : []) + ($this->danger ? ['danger' => true] : []);
+        return ['kept' => $this->kept, 'known' => $this->known, 'refused' => $this->refused]
+            + ($this->jumped ? ['clock' => 'jumped'] : [])
+            + ($this->danger ? ['danger' => true] : []);
     }
 }

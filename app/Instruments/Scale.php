@@ -21,9 +21,17 @@ final class Scale
     /** Whether one sends at all. */
     public static function isThere(Job $job): bool
     {
-        return Feed::query()->sending()->where('job_id', $job->id)->whereExists(
-            fn ($series) => $series->selectRaw('1')->from('series')->whereColumn('series.feed_id', 'feeds.id')->where('channel', ChannelKind::Weight->value),
-        )->exists();
+        return Feed::query()
+            ->sending()
+            ->where('job_id', $job->id)
+            ->whereExists(
+                fn ($series) => $series
+                    ->selectRaw('1')
+                    ->from('series')
+                    ->whereColumn('series.feed_id', 'feeds.id')
+                    ->where('channel', ChannelKind::Weight->value),
+            )
+            ->exists();
     }
 
     /**
@@ -37,14 +45,26 @@ final class Scale
         if ($step === null || $job->stands()) {
             return null;
         }
-        $points = SeriesStore::stretch($job->id, $nowMs - self::LONGEST_MS, $nowMs + 1_000)[ChannelKind::Weight->value] ?? [];
-        $read = ScaleRead::of($state->at($step, intdiv($nowMs, 1000), $units), $points, $zeroedMs === null ? null : $zeroedMs / 1000.0);
+        $points
+            = SeriesStore::stretch($job->id, $nowMs - self::LONGEST_MS, $nowMs + 1_000)[ChannelKind::Weight->value] ?? [];
+        $read = ScaleRead::of(
+            $state->at($step, intdiv($nowMs, 1000), $units),
+            $points,
+            $zeroedMs === null ? null : $zeroedMs / 1000.0,
+        );
 
         // A bucket that is lifted off has let nothing out of the circuit.
         $isTaken = $read !== null && ($read->came || $step->stage !== Stage::Drain);
 
-        return $read === null ? null : ['kg' => number_format($read->kg, 2).' kg'] + (! $isTaken ? [] : [
-            'takes' => $units->format($read->ml, Dimension::Volume), 'value' => $units->format($read->ml, Dimension::Volume, false), 'still' => $read->isStill,
-        ]);
+        return $read === null
+            ? null
+            : ['kg' => number_format($read->kg, 2).' kg']
+                    + (! $isTaken
+                        ? []
+                        : [
+                            'takes' => $units->format($read->ml, Dimension::Volume),
+                            'value' => $units->format($read->ml, Dimension::Volume, false),
+                            'still' => $read->isStill,
+                        ]);
     }
 }

@@ -8,8 +8,8 @@ use App\Models\Feed;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What instruments sent, beside the journal: a row for each channel and minute, six bytes a point. A point sent twice, of the same
- * channel at the same time, counts once; of two values at one time the later one counts.
+ * What instruments sent, beside the journal: a row for each channel and minute, six bytes a point. A point sent twice,
+ * of the same channel at the same time, counts once; of two values at one time the later one counts.
  */
 final class SeriesStore
 {
@@ -32,8 +32,12 @@ final class SeriesStore
             }
         }
         $minutes = array_unique(array_merge(...array_map(array_keys(...), array_values($blocks))));
-        $known = DB::table('series')->where('job_id', $feed->job_id)->where('feed_id', $feed->id)->whereIn('channel', array_map(strval(...), array_keys($blocks)))
-            ->whereIn('minute', $minutes)->get(['channel', 'minute', 'packed']);
+        $known = DB::table('series')
+            ->where('job_id', $feed->job_id)
+            ->where('feed_id', $feed->id)
+            ->whereIn('channel', array_map(strval(...), array_keys($blocks)))
+            ->whereIn('minute', $minutes)
+            ->get(['channel', 'minute', 'packed']);
         $stored = [];
         foreach ($known as $row) {
             $stored[$row->channel][(int) $row->minute] = self::unpacked($row->packed);
@@ -44,11 +48,21 @@ final class SeriesStore
                 $before = $stored[$channel][$minute] ?? [];
                 $new += count(array_diff_key($values, $before));
                 $all = $values + $before;
-                if (count($all) === count($before) && array_diff_assoc(array_map(self::asStored(...), $values), $before) === []) {
+                if (
+                    count($all) === count($before)
+                    && array_diff_assoc(array_map(self::asStored(...), $values), $before) === []
+                ) {
                     continue;
                 }
                 ksort($all);
-                $rows[] = ['job_id' => $feed->job_id, 'feed_id' => $feed->id, 'channel' => $channel, 'minute' => $minute, 'points' => count($all), 'packed' => self::packed($all)];
+                $rows[] = [
+                    'job_id' => $feed->job_id,
+                    'feed_id' => $feed->id,
+                    'channel' => $channel,
+                    'minute' => $minute,
+                    'points' => count($all),
+                    'packed' => self::packed($all),
+                ];
             }
         }
         foreach (array_chunk($rows, 50) as $some) {
@@ -65,8 +79,13 @@ final class SeriesStore
      */
     public static function stretch(int $job, int $fromMs, int $toMs, ?int $feed = null): array
     {
-        $rows = DB::table('series')->where('job_id', $job)->whereBetween('minute', [intdiv($fromMs, self::MINUTE_MS), intdiv($toMs, self::MINUTE_MS)])
-            ->when($feed !== null, fn ($query) => $query->where('feed_id', $feed))->orderBy('channel')->orderBy('minute')->get(['channel', 'minute', 'packed']);
+        $rows = DB::table('series')
+            ->where('job_id', $job)
+            ->whereBetween('minute', [intdiv($fromMs, self::MINUTE_MS), intdiv($toMs, self::MINUTE_MS)])
+            ->when($feed !== null, fn ($query) => $query->where('feed_id', $feed))
+            ->orderBy('channel')
+            ->orderBy('minute')
+            ->get(['channel', 'minute', 'packed']);
         $channels = [];
         foreach ($rows->groupBy('channel') as $channel => $minutes) {
             [$points, $last, $mixed] = [[], 0, false];
@@ -131,6 +150,9 @@ final class SeriesStore
     {
         static $known = [];
 
-        return $known[$points] ??= implode('/', array_map(fn (int $i): string => "vo{$i}/gv{$i}", $points === 0 ? [] : range(1, $points)));
+        return $known[$points] ??= implode(
+            '/',
+            array_map(fn (int $i): string => "vo{$i}/gv{$i}", $points === 0 ? [] : range(1, $points)),
+        );
     }
 }

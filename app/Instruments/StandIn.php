@@ -22,8 +22,8 @@ use Aqbel\Core\Virtual\Trace;
 use Aqbel\Core\Virtual\Vehicle;
 
 /**
- * A vehicle that is not there, in place of an instrument: what is done to it is what the journal says, and what its gauges show
- * goes through the door like any instrument's.
+ * A vehicle that is not there, in place of an instrument: what is done to it is what the journal says, and what
+ * its gauges show goes through the door like any instrument's.
  */
 final readonly class StandIn
 {
@@ -77,8 +77,13 @@ final readonly class StandIn
         $state = $this->feed->job->state();
 
         return Vehicle::run(
-            $state->circuit, self::faults((string) $this->feed->stand_in), $this->feed->id, Plan::of($state)->choices->atmosphere(), self::ambientC($state),
-            self::actions($state, $this->feed->created_at->getTimestamp()), min(self::LONGEST_S, $untilS),
+            $state->circuit,
+            self::faults((string) $this->feed->stand_in),
+            $this->feed->id,
+            Plan::of($state)->choices->atmosphere(),
+            self::ambientC($state),
+            self::actions($state, $this->feed->created_at->getTimestamp()),
+            min(self::LONGEST_S, $untilS),
         );
     }
 
@@ -105,7 +110,11 @@ final readonly class StandIn
         foreach ($state->observedAnywhere(PullStarted::class) as $pull) {
             // It was drained before.
             $second = max(0.0, (float) ($pull->at() - $began));
-            array_push($actions, new Action($second, 'drain', $state->circuit->capacityMl()), new Action($second, 'pull', self::PULLS_INHG));
+            array_push(
+                $actions,
+                new Action($second, 'drain', $state->circuit->capacityMl()),
+                new Action($second, 'pull', self::PULLS_INHG),
+            );
         }
         foreach ($state->observedAnywhere(PumpedUp::class) as $pumped) {
             $actions[] = new Action(max(0.0, (float) ($pumped->at() - $began)), 'pump', $pumped->kPa);

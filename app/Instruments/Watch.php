@@ -25,7 +25,10 @@ final readonly class Watch
     /** So far apart, and no nearer, it looks while nothing is hot, ms. */
     private const EVERY_MS = 1_500;
 
-    /** From here on every batch is looked at: it may be the last that comes, and no limit is lower, °C (common practice, no source). */
+    /**
+     * From here on every batch is looked at: it may be the last that comes,
+     * and no limit is lower, °C (common practice, no source).
+     */
     private const HOT_C = 85.0;
 
     /** What was kept while a cable was out is looked at from so long ago on, s. */
@@ -52,7 +55,11 @@ final readonly class Watch
         $job = $this->feed->job;
         $oldest = min([$nowMs, ...array_merge(...array_map(array_keys(...), array_values($batch)))]);
         if ($oldest < $nowMs - 1000 * RunWatch::LOOKS_BACK_S) {
-            $this->replay(max($oldest, $nowMs - 1000 * self::LONGEST_OUT_S), $nowMs, RunWatch::LOOKS_BACK_S - self::REPLAYS_S);
+            $this->replay(
+                max($oldest, $nowMs - 1000 * self::LONGEST_OUT_S),
+                $nowMs,
+                RunWatch::LOOKS_BACK_S - self::REPLAYS_S,
+            );
         }
         if (self::isHot($batch) || $nowMs - $this->feed->judged_at >= self::EVERY_MS) {
             $this->feed->update(['judged_at' => $nowMs]);
@@ -74,7 +81,8 @@ final readonly class Watch
     /** @param  array<string, array<int, float>>  $batch */
     private static function isHot(array $batch): bool
     {
-        return max([0.0, ...$batch[ChannelKind::Coolant->value] ?? [], ...$batch[ChannelKind::FarSide->value] ?? []]) >= self::HOT_C;
+        return max([0.0, ...$batch[ChannelKind::Coolant->value] ?? [], ...$batch[ChannelKind::FarSide->value] ?? []])
+            >= self::HOT_C;
     }
 
     private function write(Job $job, int $now): void
@@ -85,7 +93,10 @@ final readonly class Watch
         }
         foreach ($this->lines($at) as $line) {
             try {
-                (new Recorder($job, $this->feed->maker, "feed-{$this->feed->id}-{$job->id}"))->streamed($at->step->id, $line);
+                (new Recorder($job, $this->feed->maker, "feed-{$this->feed->id}-{$job->id}"))->streamed(
+                    $at->step->id,
+                    $line,
+                );
             } catch (InvalidField|InvalidFields) {
                 // The step does not ask for that now; the points stay.
             }
@@ -95,11 +106,17 @@ final readonly class Watch
     /** @return list<RunLine> */
     private function lines(Situation $at): array
     {
-        $seen = fn (int $since): array => SeriesStore::stretch($this->feed->job_id, 1000 * $since, 1000 * $at->now + 999);
+        $seen = fn (int $since): array => SeriesStore::stretch(
+            $this->feed->job_id,
+            1000 * $since,
+            1000 * $at->now + 999,
+        );
 
         return match (self::by($at)) {
             WatchedBy::OnTheRoad => DriveWatch::lines($at, $seen($at->now - DriveWatch::LOOKS_BACK_S)),
-            WatchedBy::Engine => ($since = RunWatch::since($at)) === null ? [] : RunWatch::of($at, $seen($since))->lines(),
+            WatchedBy::Engine => ($since = RunWatch::since($at)) === null
+                ? []
+                : RunWatch::of($at, $seen($since))->lines(),
             WatchedBy::VacuumGauge => NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)),
             WatchedBy::PressureGauge => PressureWatch::lines($at, $seen($at->now - self::PRESSED_S)),
             null => [],

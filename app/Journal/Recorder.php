@@ -51,8 +51,13 @@ final readonly class Recorder
      * @param  int  $age  seconds since the entry was made, when it had to wait for a connection, or since it happened
      * @param  bool  $asSaid  whether somebody said when it happened: then it is judged, and not moved
      */
-    public function __construct(private Job $job, private Person $person, private string $key, private int $age = 0, private bool $asSaid = false)
-    {
+    public function __construct(
+        private Job $job,
+        private Person $person,
+        private string $key,
+        private int $age = 0,
+        private bool $asSaid = false,
+    ) {
         $this->kinds = app(StepCatalogue::class);
         $this->clerk = new Clerk($this->kinds);
     }
@@ -70,7 +75,9 @@ final readonly class Recorder
             $this->readAbove($read);
             $this->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $form, $raw));
             if ($also !== '') {
-                $this->next("also {$also}")->write(fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $also, []));
+                $this->next("also {$also}")->write(
+                    fn (JobState $state) => $this->clerk->entry($this->situation($state, $stepId), $also, []),
+                );
             }
         });
     }
@@ -82,8 +89,15 @@ final readonly class Recorder
      */
     public function streamed(string $stepId, RunLine $line): void
     {
-        $of = new self($this->job, $this->person, hash('sha256', "{$this->key} {$line->form} {$line->at} {$stepId}"), max(0, now()->getTimestamp() - $line->at));
-        $of->write(fn (JobState $state) => $this->clerk->streamed($of->situation($state, $stepId), $line->form, $line->values));
+        $of = new self(
+            $this->job,
+            $this->person,
+            hash('sha256', "{$this->key} {$line->form} {$line->at} {$stepId}"),
+            max(0, now()->getTimestamp() - $line->at),
+        );
+        $of->write(
+            fn (JobState $state) => $this->clerk->streamed($of->situation($state, $stepId), $line->form, $line->values),
+        );
     }
 
     /**
@@ -162,8 +176,9 @@ final readonly class Recorder
     }
 
     /**
-     * Several steps in one press, each as it says itself; all of it or nothing. Where one of them has to be looked at before
-     * those below it, the press is refused and says so there; it is taken up to that one where that is what was pressed.
+     * Several steps in one press, each as it says itself; all of it or nothing. Where one of
+     * them has to be looked at before those below it, the press is refused and says so there; it
+     * is taken up to that one where that is what was pressed.
      *
      * @param  array<mixed>  $raw  as typed, by step
      * @param  string  $upTo  the last step it is taken for; empty for all of them
@@ -186,13 +201,18 @@ final readonly class Recorder
                 $said = $other === '' ? $fields : (is_array($fields[$other] ?? null) ? $fields[$other] : []);
                 $one = $this->next("sheet {$step}");
                 if ($i > 0 && ! $this->isAskedAtOnce($step)) {
-                    throw new InvalidField("sheet.{$steps[$i - 1]}.stops", "{$this->titleOf($step)} is asked by itself after this: what stands below waits.");
+                    throw new InvalidField(
+                        "sheet.{$steps[$i - 1]}.stops",
+                        "{$this->titleOf($step)} is asked by itself after this: what stands below waits.",
+                    );
                 }
                 try {
                     // How warm the coolant is is asked once, and holds for those after it.
                     $known = [...$known, ...$one->atOnce($step, [...$known, ...$said], $other)];
                 } catch (InvalidField|InvalidFields $invalid) {
-                    throw $invalid instanceof InvalidField && $invalid->field === 'finish' ? $invalid : $invalid->within(rtrim("sheet.{$step}.{$other}", '.'));
+                    throw $invalid instanceof InvalidField && $invalid->field === 'finish'
+                        ? $invalid
+                        : $invalid->within(rtrim("sheet.{$step}.{$other}", '.'));
                 }
                 $finished = $one->finishWhereNothingIsMissing($step);
                 $next = $steps[$i + 1] ?? null;
@@ -256,7 +276,10 @@ final readonly class Recorder
 
             return $this->clerk->entry($at, $other === '' ? $form->name : $other, $raw);
         });
-        if ($after !== null && Cautions::unread($after->at($after->steps[$stepId], 0), $this->kinds->of($after->steps[$stepId])) !== []) {
+        if (
+            $after !== null
+            && Cautions::unread($after->at($after->steps[$stepId], 0), $this->kinds->of($after->steps[$stepId])) !== []
+        ) {
             throw new InvalidField('finish', 'Read the cautions first.');
         }
 
@@ -270,12 +293,16 @@ final readonly class Recorder
      */
     public function finish(string $stepId, string $reason, ?string $unsigned = null): void
     {
-        $this->finishWhatGoesByItself($this->write(function (JobState $state) use ($stepId, $reason, $unsigned): NewLine {
-            $at = $this->situation($state, $stepId);
-            $line = $this->clerk->finish($at, $reason, $this->person->passes());
+        $this->finishWhatGoesByItself(
+            $this->write(function (JobState $state) use ($stepId, $reason, $unsigned): NewLine {
+                $at = $this->situation($state, $stepId);
+                $line = $this->clerk->finish($at, $reason, $this->person->passes());
 
-            return $unsigned !== null && $this->kinds->does($at->step, Does::Signs) ? throw new InvalidField('known', $unsigned) : $line;
-        }));
+                return $unsigned !== null && $this->kinds->does($at->step, Does::Signs)
+                    ? throw new InvalidField('known', $unsigned)
+                    : $line;
+            }),
+        );
     }
 
     /** The step after it, where there is nothing to enter or to decide at it. */
@@ -383,17 +410,35 @@ final readonly class Recorder
                 return null;
             }
             $stored = JournalLine::query()->create([
-                'job_id' => $this->job->id, 'seq' => $state->journal->last() + 1, 'key' => $this->key, 'person_id' => $this->person->id,
-                'step' => $written->step, 'form' => $written->form, 'values' => self::stored($written), 'typed' => $written->typed,
-                'at' => $this->enteredAt(), 'arrived' => now()->getTimestamp(),
+                'job_id' => $this->job->id,
+                'seq' => $state->journal->last() + 1,
+                'key' => $this->key,
+                'person_id' => $this->person->id,
+                'step' => $written->step,
+                'form' => $written->form,
+                'values' => self::stored($written),
+                'typed' => $written->typed,
+                'at' => $this->enteredAt(),
+                'arrived' => now()->getTimestamp(),
             ]);
-            $after = $state->after($written->entry($stored->seq, $stored->at, $this->person->name, $stored->arrived, (string) $this->person->id));
+            $after = $state->after(
+                $written->entry(
+                    $stored->seq,
+                    $stored->at,
+                    $this->person->name,
+                    $stored->arrived,
+                    (string) $this->person->id,
+                ),
+            );
             if ($this->kinds->does($state->steps[$written->step], Does::TouchesShelf)) {
                 $this->followOnTheShelf($after, $written, $stored->seq);
             }
             app(Projection::class)->refresh($this->job, $after);
             if ($this->job->signed_at !== null) {
-                $this->job->update(['seal' => Seal::of($this->job), 'left_behind' => LeftBehind::signed($after, $this->job->number())?->toArray()]);
+                $this->job->update([
+                    'seal' => Seal::of($this->job),
+                    'left_behind' => LeftBehind::signed($after, $this->job->number())?->toArray(),
+                ]);
                 (new VisitBook($this->job))->takeOverFromBefore($this->person);
                 (new VisitBook($this->job))->bookWhatWasAgreed($after);
             }
@@ -407,13 +452,16 @@ final readonly class Recorder
     {
         $entered = now()->getTimestamp() - $this->age;
 
-        return $this->asSaid ? $entered : max($entered, min(now()->getTimestamp(), $this->job->created_at->getTimestamp()));
+        return $this->asSaid
+            ? $entered
+            : max($entered, min(now()->getTimestamp(), $this->job->created_at->getTimestamp()));
     }
 
     /** @return array<string, mixed> with the plan that holds from there on, where it is planned anew */
     private static function stored(NewLine $line): array
     {
-        return $line->stored() + ($line->planned instanceof Plan ? [Entry::PLAN => PlanCodec::write($line->planned)] : []);
+        return $line->stored()
+            + ($line->planned instanceof Plan ? [Entry::PLAN => PlanCodec::write($line->planned)] : []);
     }
 
     /** What a line, or the line it corrects, takes from the shelf or puts there. */
@@ -437,7 +485,9 @@ final readonly class Recorder
      */
     private function situation(JobState $state, string $stepId, ?int $correcting = null, bool $ahead = false): Situation
     {
-        $step = $ahead ? $state->steps[$stepId] ?? $this->clerk->step($state, $stepId) : $this->clerk->step($state, $stepId);
+        $step = $ahead
+            ? $state->steps[$stepId] ?? $this->clerk->step($state, $stepId)
+            : $this->clerk->step($state, $stepId);
         Context::add('step', $stepId);
 
         return $state->at(

@@ -27,7 +27,9 @@ final readonly class Addition
      */
     public function routine(string $typed): array
     {
-        $lines = array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $typed) ?: []), fn (string $line) => $line !== ''));
+        $lines = array_values(
+            array_filter(array_map(trim(...), preg_split('/\R/u', $typed) ?: []), fn (string $line) => $line !== ''),
+        );
         if ($lines === [] || count($lines) > self::MOST_LINES) {
             throw new InvalidField('routine', 'Write what is done, one step a line, up to '.self::MOST_LINES.' lines.');
         }
@@ -50,13 +52,37 @@ final readonly class Addition
             throw new InvalidField('label', 'Say what it is called, so that the next one finds it.');
         }
         $ports = is_array($this->document['ports'] ?? null) ? $this->document['ports'] : [];
-        if (in_array(mb_strtolower(trim($label)), array_map(fn (mixed $one) => mb_strtolower((string) $one), array_column($ports, 'label')), true)) {
-            throw new InvalidField('label', 'A point of that name is there already. Call this one otherwise, or leave it.');
+        if (
+            in_array(
+                mb_strtolower(trim($label)),
+                array_map(fn (mixed $one) => mb_strtolower((string) $one), array_column($ports, 'label')),
+                true,
+            )
+        ) {
+            throw new InvalidField(
+                'label',
+                'A point of that name is there already. Call this one otherwise, or leave it.',
+            );
         }
         $ids = array_column($ports, 'id');
         for ($number = count($ports) + 1; in_array("{$kind}_{$number}", $ids, true); $number++);
 
-        return self::read([...$this->document, 'ports' => [...$ports, array_filter(['id' => "{$kind}_{$number}", 'node' => $node, 'kind' => $kind, 'label' => trim($label), 'tool' => trim($tool)])]], 'label');
+        return self::read(
+            [
+                ...$this->document,
+                'ports' => [
+                    ...$ports,
+                    array_filter([
+                        'id' => "{$kind}_{$number}",
+                        'node' => $node,
+                        'kind' => $kind,
+                        'label' => trim($label),
+                        'tool' => trim($tool),
+                    ]),
+                ],
+            ],
+            'label',
+        );
     }
 
     /**

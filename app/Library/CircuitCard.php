@@ -24,6 +24,12 @@ final readonly class CircuitCard
             fn (): float => Circuit::query()->findOrFail($model->id)->read()->capacityMl(),
         );
 
-        return new self($model->id, $model->name, $units->format($capacityMl, Dimension::Volume)." · revision {$model->revision}".($model->waitsForALook() ? ' · added to, not looked at yet' : ''));
+        return new self(
+            $model->id,
+            $model->name,
+            $units->format($capacityMl, Dimension::Volume)
+                ." · revision {$model->revision}"
+                .($model->waitsForALook() ? ' · added to, not looked at yet' : ''),
+        );
     }
 }

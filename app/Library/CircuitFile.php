@@ -20,10 +20,15 @@ final class CircuitFile
 
     private const MOST = 200;
 
-    /** A package takes so many bytes of photographs, of the first circuits by name: it is read whole where it comes in. */
+    /**
+     * A package takes so many bytes of photographs, of the first circuits by name: it is read whole where it comes in.
+     */
     private const PHOTOS_BYTES = 6_000_000;
 
-    /** @return array<mixed> the document, what jobs taught, its drawing, how it became what it is, and its points as they look: without people */
+    /**
+     * @return array<mixed> the document, what jobs taught, its drawing, how it became
+     * what it is, and its points as they look: without people
+     */
     public static function of(Circuit $circuit): array
     {
         $taught = MeasuredJobs::write(Taught::of($circuit)->jobs);
@@ -41,12 +46,16 @@ final class CircuitFile
     public static function package(): array
     {
         $room = self::PHOTOS_BYTES;
-        $circuits = Circuit::query()->newest()->orderBy('name')->get()->map(function (Circuit $circuit) use (&$room): array {
-            $file = self::of($circuit);
-            $room -= strlen((string) json_encode($file[PointPhotos::PART] ?? []));
+        $circuits = Circuit::query()
+            ->newest()
+            ->orderBy('name')
+            ->get()
+            ->map(function (Circuit $circuit) use (&$room): array {
+                $file = self::of($circuit);
+                $room -= strlen((string) json_encode($file[PointPhotos::PART] ?? []));
 
-            return $room >= 0 ? $file : array_diff_key($file, [PointPhotos::PART => 0]);
-        });
+                return $room >= 0 ? $file : array_diff_key($file, [PointPhotos::PART => 0]);
+            });
 
         return ['format' => self::PACKAGE, 'circuits' => $circuits->all()];
     }
@@ -86,7 +95,10 @@ final class CircuitFile
     {
         $circuit = CircuitReader::read($document);
         $photos = PointPhotos::read($document, $circuit);
-        $document = [...array_diff_key($document, array_flip([...self::ALONG, PointPhotos::PART])), ...$photos === [] ? [] : [PointPhotos::PART => $photos]];
+        $document = [
+            ...array_diff_key($document, array_flip([...self::ALONG, PointPhotos::PART])),
+            ...$photos === [] ? [] : [PointPhotos::PART => $photos],
+        ];
         if (! isset($document[MeasuredJobs::PART])) {
             return $document;
         }
@@ -111,12 +123,20 @@ final class CircuitFile
     /** @return list<array{revision: int, changes: list<array{string, string, string}>}> the newest first */
     private static function history(Circuit $circuit): array
     {
-        $revisions = Circuit::query()->where('key', $circuit->key)->where('revision', '<=', $circuit->revision)->orderByDesc('revision')->limit(self::MOST)->get();
+        $revisions = Circuit::query()
+            ->where('key', $circuit->key)
+            ->where('revision', '<=', $circuit->revision)
+            ->orderByDesc('revision')
+            ->limit(self::MOST)
+            ->get();
         $history = [];
         foreach ($revisions as $i => $one) {
             $before = $revisions[$i + 1] ?? null;
             $changes = $before === null ? [] : Changes::between($before->document, $one->document);
-            $history[] = ['revision' => $one->revision, 'changes' => array_map(fn ($change) => [$change->where, $change->was, $change->is], $changes)];
+            $history[] = [
+                'revision' => $one->revision,
+                'changes' => array_map(fn ($change) => [$change->where, $change->was, $change->is], $changes),
+            ];
         }
 
         return $history;

@@ -51,7 +51,9 @@ final readonly class CircuitSheet
     public function facts(): array
     {
         $facts = $this->circuit->facts;
-        $known = fn (?float $value, Dimension $in): string => $value === null ? 'not known' : $this->units->format($value, $in);
+        $known = fn (?float $value, Dimension $in): string => $value === null
+            ? 'not known'
+            : $this->units->format($value, $in);
 
         return [
             ['Capacity', $this->units->format($this->circuit->capacityMl(), Dimension::Volume)],

@@ -11,7 +11,13 @@ use Aqbel\Core\InvalidField;
 /** A circuit of ours beside one that came from elsewhere, part by part. */
 final readonly class Compared
 {
-    private const LISTS = ['nodes' => 'Node', 'passages' => 'Passage', 'gates' => 'Gate', 'ports' => 'Point', 'covers' => 'Cover'];
+    private const LISTS = [
+        'nodes' => 'Node',
+        'passages' => 'Passage',
+        'gates' => 'Gate',
+        'ports' => 'Point',
+        'covers' => 'Cover',
+    ];
 
     /** What stands in the document itself. */
     private const OWN = ['name', 'wheelbase_mm'];
@@ -31,9 +37,17 @@ final readonly class Compared
         foreach (self::LISTS as $list => $what) {
             [$ours, $theirs] = [self::byId($this->ours, $list), self::byId($this->theirs, $list)];
             foreach (array_keys($ours + $theirs) as $id) {
-                $changes = Changes::between([$list => array_filter([$ours[$id] ?? null])], [$list => array_filter([$theirs[$id] ?? null])]);
+                $changes = Changes::between(
+                    [$list => array_filter([$ours[$id] ?? null])],
+                    [$list => array_filter([$theirs[$id] ?? null])],
+                );
                 $label = ($theirs[$id] ?? $ours[$id])['label'] ?? $id;
-                $changes === [] || $differences[] = new Difference("{$list}.{$id}", "{$what}: ".(is_string($label) ? $label : $id), $changes);
+                $changes === []
+                    || ($differences[] = new Difference(
+                        "{$list}.{$id}",
+                        "{$what}: ".(is_string($label) ? $label : $id),
+                        $changes,
+                    ));
             }
         }
         foreach ([...$this->fields('facts'), ...$this->fields('')] as $key => $changes) {
@@ -64,15 +78,23 @@ final readonly class Compared
             } elseif ($list === 'facts') {
                 $facts = is_array($made['facts'] ?? null) ? $made['facts'] : [];
                 $theirs = is_array($this->theirs['facts'] ?? null) ? $this->theirs['facts'] : [];
-                $made['facts'] = array_key_exists($id, $theirs) ? [...$facts, $id => $theirs[$id]] : array_diff_key($facts, [$id => 0]);
+                $made['facts'] = array_key_exists($id, $theirs)
+                    ? [...$facts, $id => $theirs[$id]]
+                    : array_diff_key($facts, [$id => 0]);
             } else {
-                $made = array_key_exists($list, $this->theirs) ? [...$made, $list => $this->theirs[$list]] : array_diff_key($made, [$list => 0]);
+                $made = array_key_exists($list, $this->theirs)
+                    ? [...$made, $list => $this->theirs[$list]]
+                    : array_diff_key($made, [$list => 0]);
             }
         }
         try {
             CircuitReader::read($made);
         } catch (InvalidField $refused) {
-            throw new InvalidField('take', "These do not go together, at {$refused->field}: {$refused->getMessage()} Take what belongs to it too, or neither.");
+            throw new InvalidField(
+                'take',
+                'These do not go together, '
+                    ."at {$refused->field}: {$refused->getMessage()} Take what belongs to it too, or neither.",
+            );
         }
 
         return $made;
@@ -91,7 +113,12 @@ final readonly class Compared
         foreach ((new self($shown, $this->ours))->differences() as $moved) {
             foreach ($this->differences() as $difference) {
                 if ($difference->key === $moved->key && in_array($moved->key, $keys ?? [$moved->key], true)) {
-                    throw new InvalidField($field, "{$moved->part} was changed meanwhile by somebody else, from {$moved->changes[0]->was} to {$moved->changes[0]->is}. Nothing was stored: look at both, and send yours again if it is to stand.");
+                    throw new InvalidField(
+                        $field,
+                        "{$moved->part} was changed meanwhile by somebody else, "
+                            ."from {$moved->changes[0]->was} to {$moved->changes[0]->is}. Nothing was stored: "
+                            .'look at both, and send yours again if it is to stand.',
+                    );
                 }
             }
         }
@@ -100,11 +127,17 @@ final readonly class Compared
     /** @return array<string, non-empty-list<Change>> */
     private function fields(string $under): array
     {
-        $of = fn (array $document): array => $under === '' ? array_intersect_key($document, array_flip(self::OWN)) : (is_array($document[$under] ?? null) ? $document[$under] : []);
+        $of = fn (array $document): array => $under === ''
+            ? array_intersect_key($document, array_flip(self::OWN))
+            : (is_array($document[$under] ?? null)
+                ? $document[$under]
+                : []);
         [$ours, $theirs] = [$of($this->ours), $of($this->theirs)];
         $fields = [];
         foreach (array_keys($ours + $theirs) as $name) {
-            $wrap = fn (array $own): array => $under === '' ? array_intersect_key($own, [$name => 0]) : [$under => array_intersect_key($own, [$name => 0])];
+            $wrap = fn (array $own): array => $under === ''
+                ? array_intersect_key($own, [$name => 0])
+                : [$under => array_intersect_key($own, [$name => 0])];
             $changes = Changes::between($wrap($ours), $wrap($theirs));
             if ($changes !== []) {
                 $fields[$under === '' ? (string) $name : "{$under}.{$name}"] = $changes;
@@ -121,7 +154,11 @@ final readonly class Compared
     private static function put(mixed $items, string $id, ?array $item): array
     {
         $items = array_values(is_array($items) ? $items : []);
-        $place = array_search($id, array_map(fn (mixed $one) => is_array($one) ? $one['id'] ?? null : null, $items), true);
+        $place = array_search(
+            $id,
+            array_map(fn (mixed $one) => is_array($one) ? $one['id'] ?? null : null, $items),
+            true,
+        );
         if ($place === false) {
             return $item === null ? $items : [...$items, $item];
         }

@@ -23,6 +23,8 @@ final readonly class Difference
     {
         [, $field] = [...explode(', ', $change->where, 2), ''];
 
-        return str_contains($this->part, $field) ? '' : preg_replace(['/^z, /', '/^x, /'], ['height, ', 'forward, '], $field).':';
+        return str_contains($this->part, $field)
+            ? ''
+            : preg_replace(['/^z, /', '/^x, /'], ['height, ', 'forward, '], $field).':';
     }
 }

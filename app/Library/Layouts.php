@@ -23,7 +23,10 @@ final class Layouts
             if (Circuit::query()->where('key', $key)->doesntExist()) {
                 $document = (array) json_decode((string) file_get_contents($file), true, flags: JSON_THROW_ON_ERROR);
                 $stored[$key] = Circuit::query()->create([
-                    'key' => $key, 'revision' => 1, 'name' => CircuitReader::read($document)->name, 'document' => $document,
+                    'key' => $key,
+                    'revision' => 1,
+                    'name' => CircuitReader::read($document)->name,
+                    'document' => $document,
                 ]);
             }
         }

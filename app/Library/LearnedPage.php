@@ -20,7 +20,10 @@ final readonly class LearnedPage
     private const KEPT_S = 86400;
 
     private const BESIDES = [
-        Beside::POURED => 'Poured until full', Beside::TOPPED => 'First top-up, cold', Beside::POINTS => 'Bleed points that ran in their turn', Beside::COLD => 'Engine off until the neck was free',
+        Beside::POURED => 'Poured until full',
+        Beside::TOPPED => 'First top-up, cold',
+        Beside::POINTS => 'Bleed points that ran in their turn',
+        Beside::COLD => 'Engine off until the neck was free',
     ];
 
     public Taught $taught;
@@ -30,7 +33,9 @@ final readonly class LearnedPage
 
     private Circuit $circuit;
 
-    /** @param  bool  $atOnce  worked out in this request; else behind its answer, and there when it is asked for again */
+    /**
+     * @param  bool  $atOnce  worked out in this request; else behind its answer, and there when it is asked for again
+     */
     public function __construct(public Model $model, private UnitSystem $units, bool $atOnce = false)
     {
         $this->circuit = $model->read();
@@ -50,7 +55,10 @@ final readonly class LearnedPage
     private function keep(string $key): Learned
     {
         $jobs = $this->taught->jobs;
-        $learned = Learned::of($this->circuit, $jobs === [] ? throw new \LogicException('No job has measured it.') : $jobs);
+        $learned = Learned::of(
+            $this->circuit,
+            $jobs === [] ? throw new \LogicException('No job has measured it.') : $jobs,
+        );
         Cache::put($key, $learned, self::KEPT_S);
 
         return $learned;
@@ -68,13 +76,18 @@ final readonly class LearnedPage
             return [];
         }
         $figures = new Figures($this->circuit, $this->taught->jobs);
-        $then = $this->learned === null || $this->learned->findings === [] ? null : $figures->by($this->learned->circuit);
+        $then
+            = $this->learned === null || $this->learned->findings === [] ? null : $figures->by($this->learned->circuit);
         $rows = [];
         foreach ($figures->by($this->circuit) as $i => $predicted) {
             [$measured, $plusMinus] = [$figures->measured[$i], 1.96 * sqrt($figures->variance[$i])];
             $rows[] = new LearnedRow(
-                $this->named($figures->names[$i]), $this->volume($predicted), "{$this->volume($measured)} ± {$this->volume($plusMinus)}",
-                $this->signed($measured - $predicted), $then === null ? '' : $this->volume($then[$i]), $then === null ? '' : $this->signed($measured - $then[$i]),
+                $this->named($figures->names[$i]),
+                $this->volume($predicted),
+                "{$this->volume($measured)} ± {$this->volume($plusMinus)}",
+                $this->signed($measured - $predicted),
+                $then === null ? '' : $this->volume($then[$i]),
+                $then === null ? '' : $this->signed($measured - $then[$i]),
             );
         }
 
@@ -115,9 +128,13 @@ final readonly class LearnedPage
     {
         $dimension = $finding->node === null ? Dimension::Volume : Dimension::Length;
         $say = fn (float $value): string => $this->units->format($value, $dimension);
-        $what = $finding->node === null ? $this->circuit->passages[(string) $finding->passage]->label.' holds' : "“{$this->circuit->nodes[$finding->node]->label}” stands at";
+        $what = $finding->node === null
+                ? $this->circuit->passages[(string) $finding->passage]->label.' holds'
+                : "“{$this->circuit->nodes[$finding->node]->label}” stands at";
 
-        return "{$what} {$say($finding->is)}, not {$say($finding->was)}: between {$say($finding->low)} and {$say($finding->high)}".($finding->p < 0.7 ? ', or another part behind the same drain does.' : '.');
+        return "{$what} {$say($finding->is)}, not {$say($finding->was)}: "
+            ."between {$say($finding->low)} and {$say($finding->high)}"
+            .($finding->p < 0.7 ? ', or another part behind the same drain does.' : '.');
     }
 
     /** What to measure once, by hand, to be sure of it. */

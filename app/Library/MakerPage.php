@@ -22,7 +22,13 @@ use Aqbel\Core\Quantity\UnitSystem;
 final readonly class MakerPage
 {
     private const CHOICES = [
-        'cable' => 'Cable', 'vacuum' => 'Vacuum', 'electric' => 'Electric motor', 'none' => 'No valve', 'other' => 'Something else', 'no' => 'No', 'yes' => 'Yes',
+        'cable' => 'Cable',
+        'vacuum' => 'Vacuum',
+        'electric' => 'Electric motor',
+        'none' => 'No valve',
+        'other' => 'Something else',
+        'no' => 'No',
+        'yes' => 'Yes',
     ];
 
     /** @param  list<Extra>  $has */
@@ -40,20 +46,28 @@ final readonly class MakerPage
     {
         return new Picture(
             CircuitReader::read((new Maker($this->layout, $this->layout->extras))->document([])),
-            asked: array_values(array_filter(array_map(fn (MakerField $field) => $field->node, [...$this->manual(), ...$this->heights()]))),
+            asked: array_values(
+                array_filter(
+                    array_map(fn (MakerField $field) => $field->node, [...$this->manual(), ...$this->heights()]),
+                ),
+            ),
         );
     }
 
     /** @return list<MakerField> what the manual says */
     public function manual(): array
     {
-        return array_values(array_filter($this->fields(), fn (MakerField $field) => $field->kind !== QuestionKind::Height));
+        return array_values(
+            array_filter($this->fields(), fn (MakerField $field) => $field->kind !== QuestionKind::Height),
+        );
     }
 
     /** @return list<MakerField> what a tape says */
     public function heights(): array
     {
-        return array_values(array_filter($this->fields(), fn (MakerField $field) => $field->kind === QuestionKind::Height));
+        return array_values(
+            array_filter($this->fields(), fn (MakerField $field) => $field->kind === QuestionKind::Height),
+        );
     }
 
     /**
@@ -86,13 +100,19 @@ final readonly class MakerPage
      */
     public function unmeasured(array $answers): string
     {
-        $heights = array_filter($this->maker()->questions(), fn (Question $question) => $question->kind === QuestionKind::Height);
+        $heights = array_filter(
+            $this->maker()->questions(),
+            fn (Question $question) => $question->kind === QuestionKind::Height,
+        );
         $missing = array_filter($heights, fn (Question $question) => ! isset($answers[$question->id]));
 
         return match (true) {
             $missing === [] => 'Every height that was asked is measured; the plan says how sure its volumes are.',
-            count($missing) === count($heights) => 'No height is measured yet: the plan says how unsure that leaves it, and what to measure first.',
-            default => 'Not measured yet: '.implode(', ', array_map(fn (Question $question) => $question->label, $missing)).'.',
+            count($missing) === count($heights) => 'No height is measured yet: the plan says how unsure that leaves '
+                .'it, and what to measure first.',
+            default => 'Not measured yet: '
+                .implode(', ', array_map(fn (Question $question) => $question->label, $missing))
+                .'.',
         };
     }
 
@@ -103,7 +123,14 @@ final readonly class MakerPage
         foreach ([null, ...$this->layout->extras] as $extra) {
             foreach ((new Maker($this->layout, $extra === null ? [] : [$extra]))->questions() as $question) {
                 $fields[$question->id] ??= new MakerField(
-                    $question->id, $question->kind, $question->label, $this->unit($question), $this->usual($question), $question->node, $this->choices($question), $extra->value ?? '',
+                    $question->id,
+                    $question->kind,
+                    $question->label,
+                    $this->unit($question),
+                    $this->usual($question),
+                    $question->node,
+                    $this->choices($question),
+                    $extra->value ?? '',
                 );
             }
         }
@@ -123,8 +150,12 @@ final readonly class MakerPage
         }
         $base = Typed::parse(mb_substr($typed, 0, 40), $this->units->unit($dimension))->base;
         if ($base < $question->least || $base > $question->most) {
-            throw new \InvalidArgumentException("{$this->units->format($base, $dimension)} cannot be right here. Enter between "
-                ."{$this->units->format($question->least, $dimension)} and {$this->units->format($question->most, $dimension)}, or leave it out.");
+            $said = fn (float $value): string => $this->units->format($value, $dimension);
+
+            throw new \InvalidArgumentException(
+                "{$said($base)} cannot be right here. Enter between {$said($question->least)} and "
+                    ."{$said($question->most)}, or leave it out.",
+            );
         }
 
         return $base;
@@ -141,14 +172,18 @@ final readonly class MakerPage
     {
         $dimension = self::dimension($question->kind);
 
-        return $dimension === null || $question->usual === null ? '' : $this->units->format($question->usual, $dimension);
+        return $dimension === null || $question->usual === null
+            ? ''
+            : $this->units->format($question->usual, $dimension);
     }
 
     /** @return array<string, string> label by code */
     private function choices(Question $question): array
     {
         $labels = array_map(
-            fn (string $code): string => $question->id === 'base' ? ucfirst(Glycol::from($code)->label()) : self::CHOICES[$code] ?? $code,
+            fn (string $code): string => $question->id === 'base'
+                ? ucfirst(Glycol::from($code)->label())
+                : self::CHOICES[$code] ?? $code,
             $question->choices,
         );
 

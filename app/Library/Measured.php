@@ -38,7 +38,12 @@ final readonly class Measured
      */
     public function height(string $node, string $typed): array
     {
-        return $this->with('nodes', $node, ['z_mm' => $this->read($typed, Dimension::Length), 'plus_minus_mm' => self::CAREFUL_MM, 'known_by' => KnownBy::Tape->value, 'follows' => null]);
+        return $this->with('nodes', $node, [
+            'z_mm' => $this->read($typed, Dimension::Length),
+            'plus_minus_mm' => self::CAREFUL_MM,
+            'known_by' => KnownBy::Tape->value,
+            'follows' => null,
+        ]);
     }
 
     /**
@@ -48,7 +53,11 @@ final readonly class Measured
      */
     public function volume(string $passage, string $typed): array
     {
-        return $this->with('passages', $passage, ['volume_ml' => $this->read($typed, Dimension::Volume), 'plus_minus' => self::CAREFUL, 'known_by' => KnownBy::Tape->value]);
+        return $this->with('passages', $passage, [
+            'volume_ml' => $this->read($typed, Dimension::Volume),
+            'plus_minus' => self::CAREFUL,
+            'known_by' => KnownBy::Tape->value,
+        ]);
     }
 
     /**
@@ -107,12 +116,19 @@ final readonly class Measured
      */
     private function assertNear(array $item, array $facts): void
     {
-        foreach (['z_mm' => [Dimension::Length, self::ODD_MM, 0.0], 'volume_ml' => [Dimension::Volume, 0.0, self::ODD]] as $name => [$dimension, $by, $share]) {
+        foreach (
+            ['z_mm' => [Dimension::Length, self::ODD_MM, 0.0], 'volume_ml' => [Dimension::Volume, 0.0, self::ODD]] as $name => [$dimension, $by, $share]
+        ) {
             $was = $item[$name] ?? null;
             $is = $facts[$name] ?? null;
             if (is_numeric($was) && is_float($is) && abs($is - (float) $was) > $by + $share * abs((float) $was)) {
-                throw new InvalidField('measured', "{$this->units->format($is, $dimension)} is far from the {$this->units->format((float) $was, $dimension)} that "
-                    .'stand in the circuit. Check the unit; where it is right, change it in the circuit itself, beside its drawing.');
+                throw new InvalidField(
+                    'measured',
+                    "{$this->units->format($is, $dimension)} is far from "
+                        ."the {$this->units->format((float) $was, $dimension)} that "
+                        .'stand in the circuit. Check the unit; where it is right, change it in the circuit itself, '
+                        .'beside its drawing.',
+                );
             }
         }
     }

@@ -14,7 +14,9 @@ use App\Models\Right;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Illuminate\Support\Str;
 
-/** What is stored when a circuit is made or changed: a revision, its vehicles moved on to it, and a line for the trail. */
+/**
+ * What is stored when a circuit is made or changed: a revision, its vehicles moved on to it, and a line for the trail.
+ */
 final class NewRevision
 {
     /** With its ending of five it fits its column. */
@@ -41,7 +43,8 @@ final class NewRevision
         $photos = PointPhotos::read($document, $circuit);
         unset($document[PointPhotos::PART]);
         $stored = Circuit::query()->create([
-            'key' => $newest->key ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(4)),
+            'key' => $newest->key
+                ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(4)),
             'revision' => 1 + (int) ($newest->revision ?? 0),
             'name' => $name,
             'document' => $document,
@@ -76,6 +79,10 @@ final class NewRevision
             return null;
         };
 
-        return $newest->asks_for !== null && $figure($document) !== null && $figure($document) == $figure($newest->document) ? $newest->asks_for : null;
+        return $newest->asks_for !== null
+            && $figure($document) !== null
+            && $figure($document) == $figure($newest->document)
+            ? $newest->asks_for
+            : null;
     }
 }

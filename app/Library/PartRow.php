@@ -8,7 +8,12 @@ namespace App\Library;
 final readonly class PartRow
 {
     /** @param  list<string>  $photos  where they are shown, of the points it is emptied by, the newest first */
-    public function __construct(public string $label, public string $holds, public string $emptiedBy, public string $lastTime, public array $photos)
-    {
+    public function __construct(
+        public string $label,
+        public string $holds,
+        public string $emptiedBy,
+        public string $lastTime,
+        public array $photos,
+    ) {
     }
 }

@@ -17,7 +17,10 @@ use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
-/** The parts of a circuit: what each holds, which drain empties it, what came out there last time, and photographs of that point. */
+/**
+ * The parts of a circuit: what each holds, which drain empties it,
+ * what came out there last time, and photographs of that point.
+ */
 final readonly class Parts
 {
     /** A drain empties a part where it lets out more than this share of it. */
@@ -47,7 +50,10 @@ final readonly class Parts
 
             return new PartRow(
                 $passage->label,
-                $this->units->format($passage->volumeMl, Dimension::Volume).' ± '.round(100.0 * $passage->plusMinus).' %',
+                $this->units->format($passage->volumeMl, Dimension::Volume)
+                    .' ± '
+                    .round(100.0 * $passage->plusMinus)
+                    .' %',
                 $port === null ? 'no drain alone' : $this->circuit->ports[$port]->label,
                 $port === null ? '' : $last[$port],
                 array_slice($photos[$port] ?? [], 0, self::PHOTOS),
@@ -60,7 +66,12 @@ final readonly class Parts
     {
         $best = [];
         foreach ($this->circuit->portIds(PortKind::Drain) as $port) {
-            $left = Drainage::of($this->circuit, [$port], $this->circuit->usualGates(), airOpen: $this->circuit->portIds(PortKind::Bleed))->retained;
+            $left = Drainage::of(
+                $this->circuit,
+                [$port],
+                $this->circuit->usualGates(),
+                airOpen: $this->circuit->portIds(PortKind::Bleed),
+            )->retained;
             foreach ($this->circuit->passages as $id => $passage) {
                 $share = 1.0 - $left->in($id) / $passage->volumeMl;
                 if ($share > max(self::EMPTIES, $best[$id][1] ?? 0.0)) {
@@ -75,13 +86,25 @@ final readonly class Parts
     /** What came out there the last time, in words; empty where nothing did. */
     private function lastTime(Port $port): string
     {
-        $out = DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
-            ->where('circuits.key', $this->model->key)->where('journal_lines.step', "drain:{$port->id}")->where('form', 'out')->orderByDesc('journal_lines.id')->first(['journal_lines.job_id', 'values', 'at']);
+        $out = DB::table('journal_lines')
+            ->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')
+            ->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
+            ->where('circuits.key', $this->model->key)
+            ->where('journal_lines.step', "drain:{$port->id}")
+            ->where('form', 'out')
+            ->orderByDesc('journal_lines.id')
+            ->first(['journal_lines.job_id', 'values', 'at']);
         $values = $out === null ? [] : (array) json_decode((string) $out->values, true);
         // Nothing of its own: its share stands in the figure of another.
-        $hasFigure = is_numeric($values['volume'] ?? null) && ($values[DrainRan::TOGETHER] ?? '') !== DrainRan::IN_ANOTHERS;
+        $hasFigure
+            = is_numeric($values['volume'] ?? null) && ($values[DrainRan::TOGETHER] ?? '') !== DrainRan::IN_ANOTHERS;
 
-        return $out === null || ! $hasFigure ? ''
-            : $this->units->format((float) $values['volume'], Dimension::Volume).' came out there in '.Job::numbered((int) $out->job_id).', '.date('Y-m-d', (int) $out->at);
+        return $out === null || ! $hasFigure
+            ? ''
+            : $this->units->format((float) $values['volume'], Dimension::Volume)
+                    .' came out there in '
+                    .Job::numbered((int) $out->job_id)
+                    .', '
+                    .date('Y-m-d', (int) $out->at);
     }
 }

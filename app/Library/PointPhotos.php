@@ -14,7 +14,9 @@ use Aqbel\Core\Job\Lines;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** Photographs of a circuit's points: those that jobs took there, and those that came along with it from another shop. */
+/**
+ * Photographs of a circuit's points: those that jobs took there, and those that came along with it from another shop.
+ */
 final class PointPhotos
 {
     /** Under which they stand in a circuit's file: the newest of each point, small, with nobody's words. */
@@ -33,7 +35,10 @@ final class PointPhotos
     /** @return array<string, non-empty-list<string>> where they are shown, by point, the newest first */
     public static function shown(Model $circuit): array
     {
-        $shown = array_map(fn (array $photos): array => array_map(fn (Photo $photo): string => "/photos/{$photo->id}", $photos), self::taken($circuit));
+        $shown = array_map(
+            fn (array $photos): array => array_map(fn (Photo $photo): string => "/photos/{$photo->id}", $photos),
+            self::taken($circuit),
+        );
         foreach (self::came($circuit, ['id', 'port']) as $came) {
             $shown[$came->port][] = "/circuits/photos/{$came->id}";
         }
@@ -44,7 +49,10 @@ final class PointPhotos
     /** @return list<array{port: string, jpeg: string}> the newest of each point, base64 */
     public static function along(Model $circuit): array
     {
-        $along = array_map(fn (array $photos): string => base64_encode((string) file_get_contents($photos[0]->path(small: true))), self::taken($circuit));
+        $along = array_map(
+            fn (array $photos): string => base64_encode((string) file_get_contents($photos[0]->path(small: true))),
+            self::taken($circuit),
+        );
         foreach (self::came($circuit, ['port', 'jpeg']) as $came) {
             $along[$came->port] ??= $came->jpeg;
         }
@@ -98,17 +106,31 @@ final class PointPhotos
         $has = $photos === [] ? [] : self::shown($circuit);
         foreach ($photos as $photo) {
             if (isset($ports[$photo['port']]) && ! isset($has[$photo['port']])) {
-                CircuitPhoto::query()->create(['circuit_key' => $circuit->key, 'port' => $photo['port'], 'jpeg' => $photo['jpeg'], 'digest' => hash('sha256', $photo['jpeg'])]);
+                CircuitPhoto::query()->create([
+                    'circuit_key' => $circuit->key,
+                    'port' => $photo['port'],
+                    'jpeg' => $photo['jpeg'],
+                    'digest' => hash('sha256', $photo['jpeg']),
+                ]);
                 $has[$photo['port']] = [''];
             }
         }
     }
 
-    /** @return array<string, non-empty-list<Photo>> that jobs took at steps about a point and whose files are there, by point, the newest first */
+    /**
+     * @return array<string, non-empty-list<Photo>> that jobs took at steps about a point
+     * and whose files are there, by point, the newest first
+     */
     private static function taken(Model $circuit): array
     {
-        $lines = DB::table('journal_lines')->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
-            ->where('circuits.key', $circuit->key)->where('form', Lines::Photo->value)->orderByDesc('journal_lines.id')->limit(self::LOOKED_AT)->get(['step', 'values']);
+        $lines = DB::table('journal_lines')
+            ->join('jobs', 'jobs.id', '=', 'journal_lines.job_id')
+            ->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
+            ->where('circuits.key', $circuit->key)
+            ->where('form', Lines::Photo->value)
+            ->orderByDesc('journal_lines.id')
+            ->limit(self::LOOKED_AT)
+            ->get(['step', 'values']);
         $ports = [];
         foreach ($lines as $line) {
             [$kind, $port] = [...explode(':', (string) $line->step, 2), ''];
@@ -118,7 +140,9 @@ final class PointPhotos
             }
         }
         $taken = [];
-        foreach ($ports === [] ? [] : Photo::query()->whereIn('id', array_keys($ports))->orderByDesc('id')->get() as $photo) {
+        foreach (
+            $ports === [] ? [] : Photo::query()->whereIn('id', array_keys($ports))->orderByDesc('id')->get() as $photo
+        ) {
             if (is_file($photo->path(small: true))) {
                 $taken[$ports[$photo->id]][] = $photo;
             }

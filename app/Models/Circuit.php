@@ -58,8 +58,15 @@ class Circuit extends Model
     /** The newest revision before this one that a lead made or has looked at; null where there is none. */
     public function lastLookedAt(): ?self
     {
-        return self::query()->where('key', $this->key)->where('revision', '<', $this->revision)->orderByDesc('revision')->get()
-            ->first(fn (self $circuit) => $circuit->added_by === null || ($circuit->looked_at !== null && $circuit->looked_at <= $this->created_at));
+        return self::query()
+            ->where('key', $this->key)
+            ->where('revision', '<', $this->revision)
+            ->orderByDesc('revision')
+            ->get()
+            ->first(
+                fn (self $circuit) => $circuit->added_by === null
+                    || ($circuit->looked_at !== null && $circuit->looked_at <= $this->created_at),
+            );
     }
 
     /** @return BelongsTo<Person, $this> */
@@ -81,8 +88,13 @@ class Circuit extends Model
      */
     public static function byName(): array
     {
-        $circuits = self::query()->newest()->orderBy('name')->get(['id', 'key', 'name']);
-        $times = array_count_values(array_map(mb_strtolower(...), array_map(strval(...), $circuits->pluck('name')->all())));
+        $circuits = self::query()
+            ->newest()
+            ->orderBy('name')
+            ->get(['id', 'key', 'name']);
+        $times = array_count_values(
+            array_map(mb_strtolower(...), array_map(strval(...), $circuits->pluck('name')->all())),
+        );
 
         return array_map(intval(...), $circuits->mapWithKeys(fn (self $circuit) => [
             $times[mb_strtolower($circuit->name)] > 1 ? $circuit->key : $circuit->name => $circuit->id,
@@ -111,7 +123,15 @@ class Circuit extends Model
         if (isset($called[$part]) || mb_strlen($part) < self::LEAST_PART || ctype_digit($part)) {
             return $called[$part] ?? null;
         }
-        $fit = array_values(array_unique(array_filter($called, fn (int $id, int|string $name) => str_contains((string) $name, $part), ARRAY_FILTER_USE_BOTH)));
+        $fit = array_values(
+            array_unique(
+                array_filter(
+                    $called,
+                    fn (int $id, int|string $name) => str_contains((string) $name, $part),
+                    ARRAY_FILTER_USE_BOTH,
+                ),
+            ),
+        );
 
         return count($fit) === 1 ? $fit[0] : null;
     }

@@ -40,7 +40,10 @@ class Container extends Model
     /** Less than this is a wet container, not a stock. A whole number: SQLite compares a bound float as text. */
     public const DREGS_ML = 20;
 
-    /** In order of their id: by the bare column SQLite would walk all that ever were, and not the few that hold something. */
+    /**
+     * In order of their id: by the bare column SQLite would walk all
+     * that ever were, and not the few that hold something.
+     */
     public const BY_ID = 'containers.id + 0';
 
     protected $table = 'containers';
@@ -52,7 +55,9 @@ class Container extends Model
     /** @return HasMany<ContainerMovement, $this> */
     public function movements(): HasMany
     {
-        return $this->hasMany(ContainerMovement::class)->orderBy('container_movements.created_at')->orderBy('container_movements.id');
+        return $this->hasMany(ContainerMovement::class)
+            ->orderBy('container_movements.created_at')
+            ->orderBy('container_movements.id');
     }
 
     /** @return BelongsTo<Job, $this> */
@@ -67,7 +72,9 @@ class Container extends Model
      */
     public function levelMm(): ?float
     {
-        return $this->full_ml === null || $this->full_mm === null ? null : $this->full_mm * $this->holds_ml / $this->full_ml;
+        return $this->full_ml === null || $this->full_mm === null
+            ? null
+            : ($this->full_mm * $this->holds_ml) / $this->full_ml;
     }
 
     /** @throws InvalidField on `level`, where no drum of this height can stand so high */
@@ -87,7 +94,9 @@ class Container extends Model
     /** How well what is in it is read, mL: a drum with a stick; null for what is looked at in a can. */
     public function readWithinMl(): ?float
     {
-        return $this->full_ml === null || $this->full_mm === null ? null : $this->full_ml * Node::TAPE_MM / $this->full_mm;
+        return $this->full_ml === null || $this->full_mm === null
+            ? null
+            : ($this->full_ml * Node::TAPE_MM) / $this->full_mm;
     }
 
     /**
@@ -156,8 +165,14 @@ class Container extends Model
         foreach ($lines as $line) {
             $container = $line->new === null ? (int) $line->container : ($own ?? self::leftBy($job, $line->new))->id;
             ContainerMovement::query()->create([
-                'container_id' => $container, 'job_id' => $job->id, 'seq' => $seq, 'person_id' => $person->id, 'ml' => $line->ml,
-                'plus_minus_ml' => $line->plusMinusMl, 'note' => Moved::ByJob, 'created_at' => $since,
+                'container_id' => $container,
+                'job_id' => $job->id,
+                'seq' => $seq,
+                'person_id' => $person->id,
+                'ml' => $line->ml,
+                'plus_minus_ml' => $line->plusMinusMl,
+                'note' => Moved::ByJob,
+                'created_at' => $since,
             ]);
             $touched[] = $container;
         }
@@ -188,7 +203,11 @@ class Container extends Model
     private static function leftBy(Job $job, Labelled $new): self
     {
         return self::query()->create([
-            'job_id' => $job->id, 'kind' => $new->liquid->value, 'base' => $new->base->value, 'inhibitor' => $new->inhibitor, 'fraction' => $new->fraction,
+            'job_id' => $job->id,
+            'kind' => $new->liquid->value,
+            'base' => $new->base->value,
+            'inhibitor' => $new->inhibitor,
+            'fraction' => $new->fraction,
         ]);
     }
 }

@@ -20,7 +20,8 @@ use Illuminate\Support\Carbon;
  * @property string $token
  * @property ?string $stand_in faults of a vehicle that is not there, between commas; null of a real instrument
  * @property ?int $offset_ms what is added to its own count for the server's clock, ms
- * @property ?string $outlet  of the heater, at which its thermometer is held now; null where its channels say it themselves
+ * @property ?string $outlet  of the heater, at which its thermometer
+ * is held now; null where its channels say it themselves
  * @property int $jumps how often its clock jumped
  * @property ?int $first_ms of its first point, Unix ms
  * @property ?int $last_ms of its newest point, Unix ms

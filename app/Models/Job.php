@@ -38,7 +38,8 @@ use Illuminate\Support\Facades\DB;
  * @property Carbon|null $closed_at  since when the visits say that nothing more comes
  * @property ?int $day_rank  put before others in the plan of the day, the lowest first
  * @property ?string $document  all of a job that came from elsewhere, as it came; null of one of this shop
- * @property ?string $seal  what its record was signed with; null of one that is not signed, or was before records were sealed
+ * @property ?string $seal  what its record was signed with; null of
+ * one that is not signed, or was before records were sealed
  * @property ?int $waits_until  of the running clock, Unix seconds
  * @property ?int $danger_since  an engine is to be shut off now, since then, Unix seconds
  * @property ?string $danger_place
@@ -67,8 +68,15 @@ class Job extends Model
     private ?array $read = null;
 
     protected $casts = [
-        'kind' => JobKind::class, 'plan' => 'array', 'summary' => Summary::class, 'signed_at' => 'datetime',
-        'followed_at' => 'datetime', 'closed_at' => 'datetime', 'rests_until' => 'datetime', 'abandoned_at' => 'datetime', 'left_behind' => 'array',
+        'kind' => JobKind::class,
+        'plan' => 'array',
+        'summary' => Summary::class,
+        'signed_at' => 'datetime',
+        'followed_at' => 'datetime',
+        'closed_at' => 'datetime',
+        'rests_until' => 'datetime',
+        'abandoned_at' => 'datetime',
+        'left_behind' => 'array',
     ];
 
     /** @return BelongsTo<Vehicle, $this> */
@@ -167,15 +175,27 @@ class Job extends Model
             return StoredJob::state(new Input(self::decoded($this->document)));
         }
         [, , $plan, $circuit] = $this->read();
-        $query = DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')->where('job_id', $this->id)->orderBy('seq')
+        $query = DB::table('journal_lines')
+            ->join('people', 'people.id', '=', 'journal_lines.person_id')
+            ->where('job_id', $this->id)
+            ->orderBy('seq')
             ->select(['seq', 'at', 'people.name', 'step', 'form', 'values', 'typed', 'arrived', 'person_id']);
         $lines = [];
         foreach ($query->get() as $line) {
             $values = self::decoded($line->values);
             $lines[] = Entry::stored(
-                (int) $line->seq, (int) $line->at, $line->name, $line->step, $line->form, $values, $line->typed,
-                is_array($values[Entry::PLAN] ?? null) ? app(PlanCodec::class)->read($values[Entry::PLAN], $circuit) : null,
-                $line->arrived === null ? null : (int) $line->arrived, (string) $line->person_id,
+                (int) $line->seq,
+                (int) $line->at,
+                $line->name,
+                $line->step,
+                $line->form,
+                $values,
+                $line->typed,
+                is_array($values[Entry::PLAN] ?? null)
+                    ? app(PlanCodec::class)->read($values[Entry::PLAN], $circuit)
+                    : null,
+                $line->arrived === null ? null : (int) $line->arrived,
+                (string) $line->person_id,
             );
         }
 

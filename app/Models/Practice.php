@@ -66,7 +66,8 @@ class Practice extends Model
     /** From now on, by its own clock, it is so late there, and that clock runs so fast. */
     public function setClock(int $at, int $speed): void
     {
-        $shopMs = $this->clock_set_ms + intdiv(Carbon::now()->getTimestampMs() - 1000 * $this->clock_at, max(1, $this->speed));
+        $shopMs = $this->clock_set_ms
+            + intdiv(Carbon::now()->getTimestampMs() - 1000 * $this->clock_at, max(1, $this->speed));
         $this->update(['clock_at' => $at, 'clock_set_ms' => $shopMs, 'speed' => $speed]);
     }
 }

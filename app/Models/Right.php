@@ -32,8 +32,14 @@ enum Right: string
     public function canBeGranted(): bool
     {
         return match ($this) {
-            self::ChangeCircuits, self::ChangePrices, self::SetClock, self::RetireVehicles, self::PassOverSums, self::PassOverFrost,
-            self::PassOverTightness, self::ClearDaysAfter => true,
+            self::ChangeCircuits,
+            self::ChangePrices,
+            self::SetClock,
+            self::RetireVehicles,
+            self::PassOverSums,
+            self::PassOverFrost,
+            self::PassOverTightness,
+            self::ClearDaysAfter => true,
             self::ManagePeople, self::ChangeShop => false,
         };
     }

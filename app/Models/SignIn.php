@@ -71,7 +71,9 @@ class SignIn extends Model
     {
         $id = $request->session()->get(self::KEY);
 
-        $over = fn (Builder $begun) => $begun->whereNotNull('ended_at')->orWhere('at', '<', now()->subMinutes((int) config('session.lifetime')));
+        $over = fn (Builder $begun) => $begun
+            ->whereNotNull('ended_at')
+            ->orWhere('at', '<', now()->subMinutes((int) config('session.lifetime')));
 
         return is_int($id) && self::query()->whereKey($id)->where($over)->exists();
     }

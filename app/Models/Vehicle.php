@@ -77,7 +77,10 @@ class Vehicle extends Model
         );
     }
 
-    /** What the last job on it left, where that was given up, or signed short of its mark; null where there is nothing to say. */
+    /**
+     * What the last job on it left, where that was given up, or signed
+     * short of its mark; null where there is nothing to say.
+     */
     public function leftBehind(): ?LeftBehind
     {
         $last = Job::query()->where('vehicle_id', $this->id)->whereNull('document')->latest('id')->first([
@@ -86,7 +89,9 @@ class Vehicle extends Model
             'left_behind',
         ]);
 
-        return $last === null || ($last->abandoned_at === null && $last->left_behind === null) ? null : ChoicesCodec::readLeft($last->left_behind ?? []);
+        return $last === null || ($last->abandoned_at === null && $last->left_behind === null)
+            ? null
+            : ChoicesCodec::readLeft($last->left_behind ?? []);
     }
 
     /** What was read at planning is what it has run; nothing that nobody read is kept. */
@@ -111,16 +116,18 @@ class Vehicle extends Model
      */
     public function lastJob(): ?LastJob
     {
-        $job = Job::query()->where('vehicle_id', $this->id)->whereNotNull('signed_at')->latest('signed_at')->latest('id')
-            ->select(
-                [
-                    'id',
-                    'signed_at',
-                    'summary->watch as watch',
-                    'plan->choices->usage as usage',
-                    'plan->input->usage as earlier_usage',
-                ],
-            )
+        $job = Job::query()
+            ->where('vehicle_id', $this->id)
+            ->whereNotNull('signed_at')
+            ->latest('signed_at')
+            ->latest('id')
+            ->select([
+                'id',
+                'signed_at',
+                'summary->watch as watch',
+                'plan->choices->usage as usage',
+                'plan->input->usage as earlier_usage',
+            ])
             ->first();
         if ($job === null) {
             return null;

@@ -47,7 +47,13 @@ class Visit extends Model
 
     protected $guarded = [];
 
-    protected $casts = ['due_on' => 'date', 'done_at' => 'datetime', 'struck_at' => 'datetime', 'values' => 'array', 'typed' => 'array'];
+    protected $casts = [
+        'due_on' => 'date',
+        'done_at' => 'datetime',
+        'struck_at' => 'datetime',
+        'values' => 'array',
+        'typed' => 'array',
+    ];
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo
@@ -112,6 +118,8 @@ class Visit extends Model
     /** As the core judges it; null of one that is due, was skipped or is struck out. */
     public function seen(Vessels $vessels): ?Seen
     {
-        return $this->done_at === null || $this->values === null || $this->isStruck() ? null : Seen::of($this->done_at->getTimestamp(), new Values($this->values), $vessels);
+        return $this->done_at === null || $this->values === null || $this->isStruck()
+            ? null
+            : Seen::of($this->done_at->getTimestamp(), new Values($this->values), $vessels);
     }
 }

@@ -13,8 +13,8 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
 
 /**
- * A password, or a PIN where one is enough, that somebody signed in is asked for a second time. It is no door around the
- * first: wrong ones are counted and kept in the log, right ones are not.
+ * A password, or a PIN where one is enough, that somebody signed in is asked for a second time. It is no door around
+ * the first: wrong ones are counted and kept in the log, right ones are not.
  */
 final readonly class KnownSecret implements ValidationRule
 {
@@ -36,7 +36,10 @@ final readonly class KnownSecret implements ValidationRule
 
             return 'Too many tries. Wait a minute, then try again.';
         }
-        $pin = $this->pinIsEnough && $this->person->pin !== null && $this->person->pin_tries < Person::MOST_TRIES && Hash::check($secret, $this->person->pin);
+        $pin = $this->pinIsEnough
+            && $this->person->pin !== null
+            && $this->person->pin_tries < Person::MOST_TRIES
+            && Hash::check($secret, $this->person->pin);
         if ($pin || Hash::check($secret, $this->person->password)) {
             return null;
         }

@@ -16,9 +16,33 @@ final readonly class NewPassword implements ValidationRule
 
     /** What is tried first, in any case and with digits or signs at its end (common practice, no source). */
     private const COMMON = [
-        'password', 'passwort', 'qwerty', 'qwertyuiop', 'qwertzuiop', 'asdfghjkl', 'letmein', 'welcome', 'iloveyou', 'administrator', 'admin',
-        'football', 'baseball', 'superman', 'sunshine', 'princess', 'dragon', 'monkey', 'master', 'changeme', 'default', 'abcdefghij', 'coolant', 'workshop',
-        'mechanic', 'werkstatt', 'aqbel',
+        'password',
+        'passwort',
+        'qwerty',
+        'qwertyuiop',
+        'qwertzuiop',
+        'asdfghjkl',
+        'letmein',
+        'welcome',
+        'iloveyou',
+        'administrator',
+        'admin',
+        'football',
+        'baseball',
+        'superman',
+        'sunshine',
+        'princess',
+        'dragon',
+        'monkey',
+        'master',
+        'changeme',
+        'default',
+        'abcdefghij',
+        'coolant',
+        'workshop',
+        'mechanic',
+        'werkstatt',
+        'aqbel',
     ];
 
     /** @param  string  $login  of whose it is: nobody's name is a secret */
@@ -32,8 +56,10 @@ final readonly class NewPassword implements ValidationRule
         $word = rtrim(mb_strtolower($password), '0123456789!?.-_#$%&*+ ');
 
         return match (true) {
-            mb_strlen($password) < self::LEAST || mb_strlen($password) > self::MOST => 'Choose a password of at least 10 characters.',
-            preg_match('/^[\d\s.\-]+$/', $password) === 1 => 'Digits alone are guessed. Choose words, or letters and digits.',
+            mb_strlen($password) < self::LEAST || mb_strlen($password) > self::MOST => 'Choose a password of at '
+                .'least 10 characters.',
+            preg_match('/^[\d\s.\-]+$/', $password) === 1 => 'Digits alone are guessed. '
+                .'Choose words, or letters and digits.',
             count(array_unique(mb_str_split($password))) < 4 => 'Choose one of more than three different characters.',
             in_array($word, self::COMMON, true) || ($login !== '' && $word === mb_strtolower($login)) => 'Others guess that one first. Choose another.',
             default => null,

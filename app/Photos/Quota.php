@@ -18,10 +18,24 @@ final class Quota
     public static function assertRoom(Job $job): void
     {
         if (Photo::query()->where('job_id', $job->id)->count() >= self::A_JOB) {
-            throw new InvalidField('photo', sprintf('%s has %d photographs, and takes no more. Take back one that shows nothing.', $job->number(), self::A_JOB));
+            throw new InvalidField(
+                'photo',
+                sprintf(
+                    '%s has %d photographs, and takes no more. Take back one that shows nothing.',
+                    $job->number(),
+                    self::A_JOB,
+                ),
+            );
         }
         if (self::takenMb() >= self::mb()) {
-            throw new InvalidField('photo', sprintf('The photographs of this shop take all of their %s MB. Whoever looks after the machine gives them more (AQBEL_PHOTO_MB).', number_format(self::mb())));
+            throw new InvalidField(
+                'photo',
+                sprintf(
+                    'The photographs of this shop take all of their %s MB. Whoever looks after the machine gives '
+                        .'them more (AQBEL_PHOTO_MB).',
+                    number_format(self::mb()),
+                ),
+            );
         }
     }
 

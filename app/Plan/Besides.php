@@ -30,7 +30,8 @@ final readonly class Besides
     /**
      * @param  list<DrainWorth>  $worth
      * @param  list<Combination>  $combinations  ways put together that make sense here
-     * @param  array<string, float>  $brings  mL of air less by the fill that is chosen, by aid; those that bring nothing left out
+     * @param  array<string, float>  $brings  mL of air less by the fill
+     * that is chosen, by aid; those that bring nothing left out
      * @param  string  $refused  why what was asked for is not what is planned; empty where it is
      */
     public function __construct(
@@ -55,7 +56,10 @@ final readonly class Besides
     public function together(): string
     {
         return $this->plan->school instanceof Way
-            ? "This plan: {$this->plan->school->label()}. It leaves ".($this->plan->fill->estimate ? 'about ' : '').$this->units->format($this->plan->fill->airMl, Dimension::Volume).' of air.'
+            ? "This plan: {$this->plan->school->label()}. It leaves "
+                    .($this->plan->fill->estimate ? 'about ' : '')
+                    .$this->units->format($this->plan->fill->airMl, Dimension::Volume)
+                    .' of air.'
             : '';
     }
 
@@ -83,7 +87,12 @@ final readonly class Besides
 
         return array_combine(
             array_map(fn (Aid $aid) => $aid->value, $modelled),
-            array_map(fn (Aid $aid) => isset($this->brings[$aid->value]) ? $this->volume($this->brings[$aid->value]).' less air' : 'brings nothing here', $modelled),
+            array_map(
+                fn (Aid $aid) => isset($this->brings[$aid->value])
+                    ? $this->volume($this->brings[$aid->value]).' less air'
+                    : 'brings nothing here',
+                $modelled,
+            ),
         );
     }
 
@@ -97,9 +106,16 @@ final readonly class Besides
         $minutes = $one->likelyMinutes();
 
         return new CombinedRow(
-            $way->by->label().', '.lcfirst($way->warmedBy->label()), implode('; ', [...$brings, ...$one->runs->likely > 1 ? ["likely {$one->runs->likely} runs"] : []]),
-            ($one->fill->estimate ? 'about ' : '').$this->range($one->fill->airLowMl(), $one->fill->airHighMl()), Hours::of($minutes->hands), Hours::of($minutes->total()),
-            $way->by->id(), $way->warmedBy->value, array_map(fn (Aid $aid) => $aid->value, $way->aids), $way->until->value, $way->id() === $this->plan->school->id(),
+            $way->by->label().', '.lcfirst($way->warmedBy->label()),
+            implode('; ', [...$brings, ...$one->runs->likely > 1 ? ["likely {$one->runs->likely} runs"] : []]),
+            ($one->fill->estimate ? 'about ' : '').$this->range($one->fill->airLowMl(), $one->fill->airHighMl()),
+            Hours::of($minutes->hands),
+            Hours::of($minutes->total()),
+            $way->by->id(),
+            $way->warmedBy->value,
+            array_map(fn (Aid $aid) => $aid->value, $way->aids),
+            $way->until->value,
+            $way->id() === $this->plan->school->id(),
         );
     }
 
@@ -143,7 +159,11 @@ final readonly class Besides
     {
         $unfit = $this->comparison->unfit;
 
-        return array_map(fn (string $label, Misfit $misfit) => "{$label}: {$misfit->because}.", array_keys($unfit), array_values($unfit));
+        return array_map(
+            fn (string $label, Misfit $misfit) => "{$label}: {$misfit->because}.",
+            array_keys($unfit),
+            array_values($unfit),
+        );
     }
 
     public function outlook(): string
@@ -182,8 +202,12 @@ final readonly class Besides
         return new SchoolRow(
             $row->school->label(), $row->runs->likely > 1 ? "likely {$row->runs->likely} runs" : '',
             ($row->fill->estimate ? 'about ' : '').$this->range($row->fill->airLowMl(), $row->fill->airHighMl()),
-            Hours::of($row->likelyMinutes()->hands), Hours::of($row->likelyMinutes()->total()), $row === $this->comparison->recommended,
-            $row->school->id(), $row->school->runs(), $row->school->id() === $this->plan->school->id(),
+            Hours::of($row->likelyMinutes()->hands),
+            Hours::of($row->likelyMinutes()->total()),
+            $row === $this->comparison->recommended,
+            $row->school->id(),
+            $row->school->runs(),
+            $row->school->id() === $this->plan->school->id(),
         );
     }
 

@@ -33,7 +33,10 @@ final readonly class Freeing
         $parts = $caught->pocket->air->labels($this->circuit);
         $more = count($parts) - self::NAMED_PARTS;
 
-        return $this->volume($caught->pocket->volumeMl()).' at '.implode(', ', array_slice($parts, 0, self::NAMED_PARTS)).($more > 0 ? " and {$more} more" : '');
+        return $this->volume($caught->pocket->volumeMl())
+            .' at '
+            .implode(', ', array_slice($parts, 0, self::NAMED_PARTS))
+            .($more > 0 ? " and {$more} more" : '');
     }
 
     public function does(Freer $freer): string

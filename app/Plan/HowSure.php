@@ -14,8 +14,12 @@ use Aqbel\Core\Quantity\UnitSystem;
 /** How sure a plan is of its volumes, in the reader's units, and what to measure to be surer. */
 final readonly class HowSure
 {
-    public function __construct(private Circuit $circuit, private Ranges $ranges, private UnitSystem $units, private ?string $asksFor = null)
-    {
+    public function __construct(
+        private Circuit $circuit,
+        private Ranges $ranges,
+        private UnitSystem $units,
+        private ?string $asksFor = null,
+    ) {
     }
 
     /** @return list<array{string, string}> name, and from where to where; what is known well is not among them */
@@ -26,10 +30,16 @@ final readonly class HowSure
             $rows[] = ["{$this->circuit->ports[$drain->port]->label} lets out", $drain->ml];
         }
 
-        return array_values(array_map(
-            fn (array $row): array => [$row[0], $this->fromTo($row[1])],
-            array_filter($rows, fn (array $row): bool => $row[1]->isWide() && $this->fromTo($row[1]) !== $this->volume($row[1]->value)),
-        ));
+        return array_values(
+            array_map(
+                fn (array $row): array => [$row[0], $this->fromTo($row[1])],
+                array_filter(
+                    $rows,
+                    fn (array $row): bool => $row[1]->isWide()
+                        && $this->fromTo($row[1]) !== $this->volume($row[1]->value),
+                ),
+            ),
+        );
     }
 
     public function orderIsSure(): bool
@@ -42,17 +52,26 @@ final readonly class HowSure
     {
         $asked = match (true) {
             $this->asksFor === null => [],
-            isset($this->circuit->nodes[$this->asksFor]) => [$this->measure($this->asksFor, null, 'Asked for, because jobs say it is another:', '')],
-            isset($this->circuit->passages[$this->asksFor]) => [$this->measure(null, $this->asksFor, 'Asked for, because jobs say it is another:', '')],
+            isset($this->circuit->nodes[$this->asksFor]) => [
+                $this->measure($this->asksFor, null, 'Asked for, because jobs say it is another:', ''),
+            ],
+            isset($this->circuit->passages[$this->asksFor]) => [
+                $this->measure(null, $this->asksFor, 'Asked for, because jobs say it is another:', ''),
+            ],
             default => [],
         };
         $most = $this->ranges->settlesMost;
-        $isWorthIt = $most !== null && $most->isWorthIt($this->circuit) && ($most->node ?? $most->gate ?? $most->passage) !== $this->asksFor;
+        $isWorthIt = $most !== null
+            && $most->isWorthIt($this->circuit)
+            && ($most->node ?? ($most->gate ?? $most->passage)) !== $this->asksFor;
 
         return match (true) {
             ! $isWorthIt => $asked,
             $most->gate !== null => [...$asked, $this->look($most->gate, $this->gain($most))],
-            default => [...$asked, $this->measure($most->node, $most->passage, 'One measurement settles most:', $this->gain($most))],
+            default => [
+                ...$asked,
+                $this->measure($most->node, $most->passage, 'One measurement settles most:', $this->gain($most)),
+            ],
         };
     }
 
@@ -60,22 +79,39 @@ final readonly class HowSure
     private function measure(?string $node, ?string $passage, string $why, string $gain): ToMeasure
     {
         $what = match (true) {
-            $node !== null => "the height of “{$this->circuit->nodes[$node]->label}” above the floor, now {$this->units->format($this->circuit->nodes[$node]->zMm, Dimension::Length)}.",
-            default => "what “{$this->circuit->passages[(string) $passage]->label}” holds, now {$this->volume($this->circuit->passages[(string) $passage]->volumeMl)}.",
+            $node !== null => "the height of “{$this->circuit->nodes[$node]->label}” above the floor, "
+                ."now {$this->units->format($this->circuit->nodes[$node]->zMm, Dimension::Length)}.",
+            default => "what “{$this->circuit->passages[(string) $passage]->label}” holds, "
+                ."now {$this->volume($this->circuit->passages[(string) $passage]->volumeMl)}.",
         };
 
-        return new ToMeasure($node, $passage, null, $why, $what, $gain, $this->units->unit($node === null ? Dimension::Volume : Dimension::Length)->value);
+        return new ToMeasure(
+            $node,
+            $passage,
+            null,
+            $why,
+            $what,
+            $gain,
+            $this->units->unit($node === null ? Dimension::Volume : Dimension::Length)->value,
+        );
     }
 
     /** “Thermostat” lets air by while shut? */
     private function look(string $gate, string $gain): ToMeasure
     {
-        $taken = $this->circuit->gates[$gate]->weeps ? 'Taken as usual: it does.' : 'Taken as the layout has it: it does not.';
+        $taken = $this->circuit->gates[$gate]->weeps
+            ? 'Taken as usual: it does.'
+            : 'Taken as the layout has it: it does not.';
 
         return new ToMeasure(
-            null, null, $gate, 'One look settles most:',
-            "whether “{$this->circuit->gates[$gate]->label}” lets air by while it is shut: a pin, a notch or a hole in its rim, or a bypass beside it. {$taken}",
-            $gain, '',
+            null,
+            null,
+            $gate,
+            'One look settles most:',
+            "whether “{$this->circuit->gates[$gate]->label}” lets air by while it is shut: "
+                ."a pin, a notch or a hole in its rim, or a bypass beside it. {$taken}",
+            $gain,
+            '',
         );
     }
 

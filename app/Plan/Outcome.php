@@ -63,17 +63,28 @@ final readonly class Outcome
     {
         $p = $plan->predicted;
 
-        return new Level($plan->choices->jobKind === JobKind::Bleed
-            ? new Figure(
-                'Air a fill leaves here',
-                $plan->fill->airMl,
-                Dimension::Volume,
-                Origin::Predicted,
-                $plan->choices->airLimitMl($circuit),
-                'allowed',
-                $ranges?->airMl,
-            )
-            : new Figure('Coolant needed', $p->neededMl, Dimension::Volume, Origin::Predicted, $p->capacityMl, 'capacity', $ranges?->retainedMl->restOf($p->neededMl)), $units);
+        return new Level(
+            $plan->choices->jobKind === JobKind::Bleed
+                ? new Figure(
+                    'Air a fill leaves here',
+                    $plan->fill->airMl,
+                    Dimension::Volume,
+                    Origin::Predicted,
+                    $plan->choices->airLimitMl($circuit),
+                    'allowed',
+                    $ranges?->airMl,
+                )
+                : new Figure(
+                    'Coolant needed',
+                    $p->neededMl,
+                    Dimension::Volume,
+                    Origin::Predicted,
+                    $p->capacityMl,
+                    'capacity',
+                    $ranges?->retainedMl->restOf($p->neededMl),
+                ),
+            $units,
+        );
     }
 
     /** @return list<array{string, string, string}> name, what it concerns, value */
@@ -112,7 +123,14 @@ final readonly class Outcome
     /** @return list<Note> */
     public function notes(): array
     {
-        return (new PlanNotes($this->circuit, $this->plan, $this->before, $this->units, $this->kinds, $this->inherited))->all();
+        return (new PlanNotes(
+            $this->circuit,
+            $this->plan,
+            $this->before,
+            $this->units,
+            $this->kinds,
+            $this->inherited,
+        ))->all();
     }
 
     /** @return list<array{string, string}> cover, and how long it takes */
@@ -196,7 +214,10 @@ final readonly class Outcome
     private function way(Shopping $way): ShoppingWay
     {
         $name = fn (Liquid $liquid): string => mb_strtolower($liquid->label());
-        $line = fn (Bought $b): string => "{$b->count} × ".PackSize::said($b->package->ml, $this->units).' '.$name($b->package->liquid);
+        $line = fn (Bought $b): string => "{$b->count} × "
+            .PackSize::said($b->package->ml, $this->units)
+            .' '
+            .$name($b->package->liquid);
         $title = $way->stock === Liquid::Premix ? 'Premix '.$this->share($way->stockFraction) : 'Concentrate and water';
         $currency = $this->plan->rules()->currency;
         $help = [

@@ -99,23 +99,29 @@ final readonly class PlanNotes
 
     private function leakIsFound(): ?Note
     {
-        return ! $this->plan->choices->leakIsFound() ? null : new Note(
-            'eye',
-            '',
-            'The leak is found.',
-            'No drip is hunted first. What is missing is reckoned from the level as found, and nothing more is drained unless you choose it.',
-        );
+        return ! $this->plan->choices->leakIsFound()
+            ? null
+            : new Note(
+                'eye',
+                '',
+                'The leak is found.',
+                'No drip is hunted first. What is missing is reckoned from the level as '
+                    .'found, and nothing more is drained unless you choose it.',
+            );
     }
 
     /** Facts of another vehicle, until somebody has looked at them. */
     private function unseen(): ?Note
     {
-        return $this->inherited->facts === [] ? null : new Note(
-            'triangle-alert',
-            'wait',
-            'Not looked at for this vehicle:',
-            "{$this->inherited->said()}. It came with the layout of another one. Whoever keeps the circuits says in the editor what is right.",
-        );
+        return $this->inherited->facts === []
+            ? null
+            : new Note(
+                'triangle-alert',
+                'wait',
+                'Not looked at for this vehicle:',
+                "{$this->inherited->said()}. It came with the layout of another one. "
+                    .'Whoever keeps the circuits says in the editor what is right.',
+            );
     }
 
     private function watch(): ?Note
@@ -132,7 +138,10 @@ final readonly class PlanNotes
     private function nothingDrained(): ?Note
     {
         $choices = $this->plan->choices;
-        $meant = $choices->drains !== [] || in_array($choices->jobKind, [JobKind::Bleed, JobKind::Lost], true) || $choices->arrivesEmpty() || $choices->leakFirst();
+        $meant = $choices->drains !== []
+            || in_array($choices->jobKind, [JobKind::Bleed, JobKind::Lost], true)
+            || $choices->arrivesEmpty()
+            || $choices->leakFirst();
 
         return $meant ? null : new Note(
             'triangle-alert',
@@ -160,7 +169,10 @@ final readonly class PlanNotes
         );
     }
 
-    /** Each further run is ordered by what was seen, and takes hours: how likely that is decides what else is begun today. */
+    /**
+     * Each further run is ordered by what was seen, and takes hours:
+     * how likely that is decides what else is begun today.
+     */
     private function runs(): ?Note
     {
         $runs = LikelyRuns::of($this->plan, $this->circuit, $this->kinds);
@@ -173,12 +185,21 @@ final readonly class PlanNotes
         };
         $more = $runs->likely > $runs->planned ? " Likely {$runs->likely} in all." : '';
 
-        return $looks === 0 ? null : new Note(
-            'timer',
-            '',
-            $looks === 1 ? 'One run, a cold look and a drive.' : "{$looks} runs, each with a cold look, and a drive.",
-            "More only if a proof is missing or the cold level still takes coolant. {$how}{$more} Each further run: ".Hours::of($runs->each->total()).', of which hands '.Hours::of($runs->each->hands).'.',
-        );
+        return $looks === 0
+            ? null
+            : new Note(
+                'timer',
+                '',
+                $looks === 1
+                    ? 'One run, a cold look and a drive.'
+                    : "{$looks} runs, each with a cold look, and a drive.",
+                'More only if a proof is missing or the cold level still takes '
+                    ."coolant. {$how}{$more} Each further run: "
+                    .Hours::of($runs->each->total())
+                    .', of which hands '
+                    .Hours::of($runs->each->hands)
+                    .'.',
+            );
     }
 
     private function outOfReach(): ?Note

@@ -72,12 +72,29 @@ final readonly class PlanPage
     public function questions(): array
     {
         $schools = $this->schoolLabels();
-        $complaints = array_values(array_filter(Complaint::cases(), fn (Complaint $one) => $one->fits($this->circuit) || $one === $this->choices->complaint));
+        $complaints = array_values(
+            array_filter(
+                Complaint::cases(),
+                fn (Complaint $one) => $one->fits($this->circuit) || $one === $this->choices->complaint,
+            ),
+        );
 
         return [
             new Choice('complaint', 'Complaint', self::labels($complaints), $this->choices->complaint->value),
-            new Choice('content', 'In it now', self::labels(Compatibility::cases()), $this->choices->content->value, Compatibility::AsManual->value),
-            new Choice('school', 'Filled', $schools, $this->way() === null ? $this->choices->school : $this->way()->by->id(), $this->asksForAWay ? null : $this->choices->school),
+            new Choice(
+                'content',
+                'In it now',
+                self::labels(Compatibility::cases()),
+                $this->choices->content->value,
+                Compatibility::AsManual->value,
+            ),
+            new Choice(
+                'school',
+                'Filled',
+                $schools,
+                $this->way() === null ? $this->choices->school : $this->way()->by->id(),
+                $this->asksForAWay ? null : $this->choices->school,
+            ),
             new Choice(
                 'stock',
                 'Poured',
@@ -110,7 +127,8 @@ final readonly class PlanPage
     /** Whether the strength is another than the manual’s. */
     public function mixtureDiffers(): bool
     {
-        return $this->choices->frostC !== null || abs($this->choices->targetFraction - $this->circuit->facts->targetFraction) > 1.0e-6;
+        return $this->choices->frostC !== null
+            || abs($this->choices->targetFraction - $this->circuit->facts->targetFraction) > 1.0e-6;
     }
 
     public function saidHeights(): string
@@ -148,8 +166,12 @@ final readonly class PlanPage
             $behind = $this->circuit->passages[$part->id]->behind;
             $covers = array_map(fn (string $id) => mb_strtolower($this->circuit->covers[$id]->label), $behind);
 
-            return new Tick(implode(',', $part->passages), $part->label, $covers === [] ? '' : 'behind '.implode(', ', $covers),
-                array_intersect($part->passages, $this->choices->opened) !== []);
+            return new Tick(
+                implode(',', $part->passages),
+                $part->label,
+                $covers === [] ? '' : 'behind '.implode(', ', $covers),
+                array_intersect($part->passages, $this->choices->opened) !== [],
+            );
         };
 
         return array_map($tick, $this->circuit->parts());
@@ -206,14 +228,22 @@ final readonly class PlanPage
     public function saidPlace(): string
     {
         $elsewhere = abs($this->choices->elevationM - Shop::here()->elevation_m) >= 1.0;
-        $said = array_filter([$elsewhere ? number_format($this->choices->elevationM).' m' : '', $this->choices->shelter === Shelter::Open ? '' : lcfirst($this->choices->shelter->label())]);
+        $said = array_filter([
+            $elsewhere ? number_format($this->choices->elevationM).' m' : '',
+            $this->choices->shelter === Shelter::Open ? '' : lcfirst($this->choices->shelter->label()),
+        ]);
 
         return $said === [] ? 'In the shop' : ucfirst(implode(', ', $said));
     }
 
     public function elevation(): Stepper
     {
-        return new Stepper('elevation', Elevation::field()->label, rtrim(rtrim(number_format($this->choices->elevationM, 1, '.', ''), '0'), '.'), Unit::Metre->value);
+        return new Stepper(
+            'elevation',
+            Elevation::field()->label,
+            rtrim(rtrim(number_format($this->choices->elevationM, 1, '.', ''), '0'), '.'),
+            Unit::Metre->value,
+        );
     }
 
     public function shelter(): Choice
@@ -277,7 +307,13 @@ final readonly class PlanPage
         $usual = ['' => 'As usual with this way'];
 
         return [
-            new Choice('warm_up', 'Warmed up', $usual + self::labels(WarmedBy::cases()), $this->way()->warmedBy->value ?? '', ''),
+            new Choice(
+                'warm_up',
+                'Warmed up',
+                $usual + self::labels(WarmedBy::cases()),
+                $this->way()->warmedBy->value ?? '',
+                '',
+            ),
             new Choice('end', 'Done', $usual + self::labels(RunsUntil::cases()), $this->way()->until->value ?? '', ''),
         ];
     }
@@ -285,7 +321,10 @@ final readonly class PlanPage
     /** @return list<Tick> */
     public function aids(): array
     {
-        return array_map(fn (Aid $aid) => new Tick($aid->value, ucfirst($aid->label()), '', $this->way()?->has($aid) === true), Aid::cases());
+        return array_map(
+            fn (Aid $aid) => new Tick($aid->value, ucfirst($aid->label()), '', $this->way()?->has($aid) === true),
+            Aid::cases(),
+        );
     }
 
     /** @return array<string, string> */

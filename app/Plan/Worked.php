@@ -27,9 +27,9 @@ use Aqbel\Core\Stores\Shopping;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * What the page shows of a plan, in three parts that follow one another: the plan itself, what else could be done, and how sure it is.
- * Each is kept by everything it depends on, so the same choices on the same circuit with the same stores are worked
- * out once.
+ * What the page shows of a plan, in three parts that follow one another: the plan itself, what else
+ * could be done, and how sure it is. Each is kept by everything it depends on, so the same choices on
+ * the same circuit with the same stores are worked out once.
  */
 final readonly class Worked
 {
@@ -59,7 +59,15 @@ final readonly class Worked
         return Cache::remember("plan.{$this->key}", self::KEPT_S, function (): string {
             $plan = $this->planner->nearest($this->groundwork());
             $ways = Shopping::ways($plan->mix($this->circuit), $this->stores->offers, $this->stores->shelf);
-            $outcome = new Outcome($this->circuit, $plan, $ways, $this->before, $this->units, $this->kinds, Inherited::of($this->vehicle->circuit->document));
+            $outcome = new Outcome(
+                $this->circuit,
+                $plan,
+                $ways,
+                $this->before,
+                $this->units,
+                $this->kinds,
+                Inherited::of($this->vehicle->circuit->document),
+            );
 
             return view('plan.outcome', ['outcome' => $outcome])->render();
         });
@@ -68,7 +76,11 @@ final readonly class Worked
     /** The way that is planned: the one asked for or, where it does not fit, the first that does. */
     public function way(): string
     {
-        return Cache::remember("way.{$this->key}", self::KEPT_S, fn (): string => $this->planner->nearest($this->groundwork())->school->id());
+        return Cache::remember(
+            "way.{$this->key}",
+            self::KEPT_S,
+            fn (): string => $this->planner->nearest($this->groundwork())->school->id(),
+        );
     }
 
     /** Which drains are worth it and which school, as markup. */
@@ -86,11 +98,22 @@ final readonly class Worked
             $misfit = $this->planner->misfit($asked, $on);
             $refused = match (true) {
                 $misfit === null => '',
-                $plan->school->id() === $asked->id() => 'No way fills every jacket of this circuit with what is at hand. It may be filled so, and no engine is started before '
-                    .'enough is in: a bleed point or a second neck in the circuit, a funnel, or a vacuum filler would do it.',
+                $plan->school->id() === $asked->id() => 'No way fills every jacket of this circuit with what is at '
+                    .'hand. It may be filled so, and no engine is started before '
+                    .'enough is in: a bleed point or a second neck in the circuit, '
+                    .'a funnel, or a vacuum filler would do it.',
                 default => "What was asked for does not fit here, so the next that does is shown. {$misfit->remedy}",
             };
-            $besides = new Besides($this->circuit, $plan, $comparison, $worth, $this->units, $refused, Combinations::of($this->planner, $on), Combinations::brings($on, $plan->school instanceof Way ? $plan->school->by : $plan->school));
+            $besides = new Besides(
+                $this->circuit,
+                $plan,
+                $comparison,
+                $worth,
+                $this->units,
+                $refused,
+                Combinations::of($this->planner, $on),
+                Combinations::brings($on, $plan->school instanceof Way ? $plan->school->by : $plan->school),
+            );
 
             return view('plan.besides', ['besides' => $besides])->render();
         });
@@ -105,7 +128,16 @@ final readonly class Worked
     /** The number of the plan with how sure it is. */
     public function level(): Level
     {
-        return Cache::remember("level.{$this->key}", self::KEPT_S, fn (): Level => Outcome::levelOf($this->circuit, $this->planner->nearest($this->groundwork()), $this->units, $this->drawn()));
+        return Cache::remember(
+            "level.{$this->key}",
+            self::KEPT_S,
+            fn (): Level => Outcome::levelOf(
+                $this->circuit,
+                $this->planner->nearest($this->groundwork()),
+                $this->units,
+                $this->drawn(),
+            ),
+        );
     }
 
     private function drawn(): Ranges

@@ -124,7 +124,11 @@ final class Answers
                 ['reading', ['vacuum' => self::drawnInHg($at, -0.2)], 1],
             ],
             'vacuum_fill' => [
-                ['poured', ['volume' => self::room($at, 0.45), 'vessel' => 'bucket', 'vacuum' => self::drawnInHg($at, -5.0)], 3],
+                [
+                    'poured',
+                    ['volume' => self::room($at, 0.45), 'vessel' => 'bucket', 'vacuum' => self::drawnInHg($at, -5.0)],
+                    3,
+                ],
                 ['poured', ['volume' => self::room($at, 0.4), 'vessel' => 'bucket', 'vacuum' => '0'], 3],
             ],
             'fill_level' => [
@@ -159,7 +163,13 @@ final class Answers
             'refractometer' => [['freeze', ['freeze' => (string) round(self::freezesC($at))], 1]],
             'heat_cycle' => self::hotEnough($at),
             'cold_level' => self::drawnIn($at),
-            'drive' => [['driven', ['minutes' => (string) self::DRIVEN_MIN, 'ect' => self::justBelowLimit($at), 'alarm' => 'none'], 660]],
+            'drive' => [
+                [
+                    'driven',
+                    ['minutes' => (string) self::DRIVEN_MIN, 'ect' => self::justBelowLimit($at), 'alarm' => 'none'],
+                    660,
+                ],
+            ],
             default => self::ANSWERS[$at->step->kind] ?? [],
         };
     }
@@ -178,7 +188,9 @@ final class Answers
             $answers[] = ['line', ['line' => (string) $i], $line->minutes + 0.5];
         }
 
-        return $at->step->params->ticked('level_follows') ? $answers : [...$answers, ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => 'batch'], 1.0]];
+        return $at->step->params->ticked('level_follows')
+            ? $answers
+            : [...$answers, ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => 'batch'], 1.0]];
     }
 
     /** @return list<Answer> every point solid */
@@ -240,10 +252,19 @@ final class Answers
         $missing = $ledger->trappedAirMl() - 0.3 * $ledger->trappedAirPlusMinusMl();
         $much = $missing > 0.5 * $ledger->trappedAirPlusMinusMl();
 
-        return [['topped', [
-            'liquid' => self::liquid($at),
-            'ect' => '21', 'volume' => $much ? self::litres($missing) : '10 mL', 'vessel' => $much ? 'jug' : 'syringe', 'level' => 'mark',
-        ], 3]];
+        return [
+            [
+                'topped',
+                [
+                    'liquid' => self::liquid($at),
+                    'ect' => '21',
+                    'volume' => $much ? self::litres($missing) : '10 mL',
+                    'vessel' => $much ? 'jug' : 'syringe',
+                    'level' => 'mark',
+                ],
+                3,
+            ],
+        ];
     }
 
     /** @return list<Answer> a cold test that holds */
@@ -297,7 +318,10 @@ final class Answers
         $limit = StopLimitAtNeck::of($at, $neck)->limit->degC();
         $coolant = floor(min(97.0, $limit - 1.0, ($facts->fanOnC ?? 200.0) + 2.0));
         $answers[1][1] = [
-            'ect' => (string) $coolant, 'far' => (string) ($coolant - 6.0), 'bubbles' => $neck === Neck::Sealed ? 'hidden' : 'none', 'sign' => 'none',
+            'ect' => (string) $coolant,
+            'far' => (string) ($coolant - 6.0),
+            'bubbles' => $neck === Neck::Sealed ? 'hidden' : 'none',
+            'sign' => 'none',
         ] + array_fill_keys(array_map(fn (string $o) => "outlet_{$o}", $facts->outlets), '64');
 
         $answers[0][1]['neck'] = $neck->value;
@@ -305,9 +329,16 @@ final class Answers
 
         return match ($by) {
             WarmUp::Usual, WarmUp::VentBetween, WarmUp::UnderFunnel => [...$answers, $off],
-            WarmUp::OpenNeck => [...$answers, ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => self::liquid($at)], 1], ['capped', [], 1], $off],
+            WarmUp::OpenNeck => [
+                ...$answers,
+                ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => self::liquid($at)], 1],
+                ['capped', [], 1],
+                $off,
+            ],
             WarmUp::LooseCap => [
-                ...$answers, ['shut_off', [], 5], ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => self::liquid($at)], 2],
+                ...$answers,
+                ['shut_off', [], 5],
+                ['topped', ['volume' => '10 mL', 'vessel' => 'syringe', 'liquid' => self::liquid($at)], 2],
                 ...$at->step->params->whole('round') >= Plan::of($at)->school->looks() ? [['capped', [], 600]] : [],
             ],
         };

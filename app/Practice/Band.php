@@ -8,7 +8,10 @@ use App\Models\Practice;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Quantity\UnitSystem;
 
-/** Above every page of a job that somebody practises on: what it is, how its clock runs, what can be seen of the vehicle. */
+/**
+ * Above every page of a job that somebody practises on: what it is,
+ * how its clock runs, what can be seen of the vehicle.
+ */
 final readonly class Band
 {
     private const SPEEDS = [1, 5, 20];
@@ -30,7 +33,10 @@ final readonly class Band
     /** @return array<int, bool> whether its clock runs so fast, by speed */
     public function speeds(): array
     {
-        return array_combine(self::SPEEDS, array_map(fn (int $speed) => $speed === $this->practice->speed, self::SPEEDS));
+        return array_combine(
+            self::SPEEDS,
+            array_map(fn (int $speed) => $speed === $this->practice->speed, self::SPEEDS),
+        );
     }
 
     /** When the clock of the step in hand is over, Unix seconds; null where none runs. */
@@ -60,6 +66,8 @@ final readonly class Band
     {
         $state = $this->practice->job->state();
 
-        return $this->practice->ended_at !== null || $this->practice->job->stands() || isset($state->closed[$this->practice->exercise()->until]);
+        return $this->practice->ended_at !== null
+            || $this->practice->job->stands()
+            || isset($state->closed[$this->practice->exercise()->until]);
     }
 }

@@ -11,6 +11,8 @@ trait FoundOnItsGround
 {
     public function resolveRouteBinding($value, $field = null): ?Model
     {
-        return Ground::holds($value) ? self::on(Ground::CONNECTION)->whereKey($value)->first() : parent::resolveRouteBinding($value, $field);
+        return Ground::holds($value)
+            ? self::on(Ground::CONNECTION)->whereKey($value)->first()
+            : parent::resolveRouteBinding($value, $field);
     }
 }

@@ -12,9 +12,9 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Where somebody practises: a database of its own on this machine, with the same tables and pages as the shop’s. Nothing done
- * there can reach a record, a store, a figure or a backup of the shop, because it stands nowhere near them. An address tells by its
- * number alone on which of the two it is.
+ * Where somebody practises: a database of its own on this machine, with the same tables and pages as the shop’s.
+ * Nothing done there can reach a record, a store, a figure or a backup of the shop, because it stands nowhere near
+ * them. An address tells by its number alone on which of the two it is.
  */
 final class Ground
 {
@@ -84,20 +84,34 @@ final class Ground
         flock($one, LOCK_EX);
         is_file($file) || touch($file);
         $ours = count(glob(database_path('migrations/*.php')) ?: []);
-        $there = DB::connection(self::CONNECTION)->getSchemaBuilder()->hasTable('migrations') ? DB::connection(self::CONNECTION)->table('migrations')->count() : 0;
+        $there = DB::connection(self::CONNECTION)->getSchemaBuilder()->hasTable('migrations')
+            ? DB::connection(self::CONNECTION)->table('migrations')->count()
+            : 0;
         if ($there < $ours) {
             Artisan::call('migrate', ['--database' => self::CONNECTION, '--force' => true]);
         }
-        DB::connection(self::CONNECTION)->statement("insert into sqlite_sequence (name, seq) select name, ? from sqlite_master where type = 'table' and sql like '%autoincrement%' and name not in (select name from sqlite_sequence)", [self::FIRST]);
-        DB::connection(self::CONNECTION)->statement('update sqlite_sequence set seq = ? where seq < ?', [self::FIRST, self::FIRST]);
+        DB::connection(self::CONNECTION)->statement(
+            "insert into sqlite_sequence (name, seq) select name, ? from sqlite_master where type = 'table' and sql "
+                ."like '%autoincrement%' and name not in (select name from sqlite_sequence)",
+            [self::FIRST],
+        );
+        DB::connection(self::CONNECTION)->statement('update sqlite_sequence set seq = ? where seq < ?', [
+            self::FIRST,
+            self::FIRST,
+        ]);
         fclose($one);
     }
 
     /** Somebody who writes there has a name there, under the number they have in the shop. */
     public static function knows(Person $person): void
     {
-        $row = array_intersect_key($person->getAttributes(), array_flip(DB::connection(self::CONNECTION)->getSchemaBuilder()->getColumnListing('people')));
-        DB::connection(self::CONNECTION)->table('people')->upsert(['password' => '', 'pin' => null] + $row, ['id'], ['name', 'role', 'units']);
+        $row = array_intersect_key(
+            $person->getAttributes(),
+            array_flip(DB::connection(self::CONNECTION)->getSchemaBuilder()->getColumnListing('people')),
+        );
+        DB::connection(self::CONNECTION)
+            ->table('people')
+            ->upsert(['password' => '', 'pin' => null] + $row, ['id'], ['name', 'role', 'units']);
     }
 
     private static function file(): string

@@ -20,7 +20,12 @@ final readonly class PracticePage
 
     public static function for(Person $person): self
     {
-        return new self($person, Ground::isMade() ? Ground::on(fn () => Practice::query()->with('person:id,name')->latest('id')->limit(1000)->get()) : new Collection);
+        return new self(
+            $person,
+            Ground::isMade()
+                ? Ground::on(fn () => Practice::query()->with('person:id,name')->latest('id')->limit(1000)->get())
+                : new Collection(),
+        );
     }
 
     /** @return list<Exercise> */
@@ -32,7 +37,11 @@ final readonly class PracticePage
     /** One’s own that is not ended yet. */
     public function open(Exercise $exercise): ?Practice
     {
-        return $this->all->first(fn (Practice $practice) => $practice->exercise === $exercise->id && $practice->person_id === $this->person->id && $practice->came_to === null);
+        return $this->all->first(
+            fn (Practice $practice) => $practice->exercise === $exercise->id
+                && $practice->person_id === $this->person->id
+                && $practice->came_to === null,
+        );
     }
 
     /** Whether this person has done it right. */
@@ -50,6 +59,9 @@ final readonly class PracticePage
     /** @return Collection<int, Practice> */
     private function right(Exercise $exercise): Collection
     {
-        return $this->all->filter(fn (Practice $practice) => $practice->exercise === $exercise->id && ($practice->came_to['right'] ?? false) === true);
+        return $this->all->filter(
+            fn (Practice $practice) => $practice->exercise === $exercise->id
+                && ($practice->came_to['right'] ?? false) === true,
+        );
     }
 }

@@ -19,11 +19,29 @@ final class Result
             $ended = now()->getTimestamp();
             $feed = Feed::query()->where('job_id', $practice->job_id)->oldest('id')->firstOrFail();
             $truth = (new StandIn($feed))->trace((float) max(0, $ended - $feed->created_at->getTimestamp()));
-            $score = Score::of($practice->exercise(), $practice->job->state(), $truth, $practice->begun_at, $ended, $practice->lines_before);
-            $practice->update(['ended_at' => $ended, 'came_to' => [
-                'right' => $score->wentRight, 'clue_at' => $score->clueAt, 'seen_after_s' => $score->seenAfterS(), 'proven' => $score->proven, 'hottest_c' => $score->hottestC,
-                'limit_c' => $score->limitC, 'lost_ml' => $score->lostMl, 'air_ml' => $score->airMl, 'minutes' => $score->minutes, 'lines' => $score->lines,
-            ]]);
+            $score = Score::of(
+                $practice->exercise(),
+                $practice->job->state(),
+                $truth,
+                $practice->begun_at,
+                $ended,
+                $practice->lines_before,
+            );
+            $practice->update([
+                'ended_at' => $ended,
+                'came_to' => [
+                    'right' => $score->wentRight,
+                    'clue_at' => $score->clueAt,
+                    'seen_after_s' => $score->seenAfterS(),
+                    'proven' => $score->proven,
+                    'hottest_c' => $score->hottestC,
+                    'limit_c' => $score->limitC,
+                    'lost_ml' => $score->lostMl,
+                    'air_ml' => $score->airMl,
+                    'minutes' => $score->minutes,
+                    'lines' => $score->lines,
+                ],
+            ]);
         }
 
         return (array) $practice->came_to;

@@ -43,8 +43,16 @@ final readonly class ResultPage
             $this->exercise->isSound() => '',
             $at === null => 'Nothing that tells of it was on the screen before it was ended.',
             $after === null => 'It stood on the screen after '.$this->time($at).', and nobody acted on it.',
-            $after <= Score::SOON_S => 'It stood on the screen after '.$this->time($at).', and was acted on within '.max(1, (int) $after).' s.',
-            default => 'It stood on the screen after '.$this->time($at).', and was acted on '.(int) ceil($after / 60).' min later.',
+            $after <= Score::SOON_S => 'It stood on the screen after '
+                .$this->time($at)
+                .', and was acted on within '
+                .max(1, (int) $after)
+                .' s.',
+            default => 'It stood on the screen after '
+                .$this->time($at)
+                .', and was acted on '
+                .(int) ceil($after / 60)
+                .' min later.',
         };
     }
 
@@ -56,14 +64,35 @@ final readonly class ResultPage
         $ran = $hottest !== null && $hottest >= self::WARM_C;
         $volume = fn (string $name): string => $this->units->format((float) $this->number($name), Dimension::Volume);
 
-        return array_values(array_filter([
-            $this->exercise->isSound() ? ['Proven', ($this->came['proven'] ?? false) === true ? 'yes' : 'no', ($this->came['proven'] ?? false) === true] : null,
-            ! $ran ? null : ['Hottest', $this->units->format($hottest, Dimension::Temperature).($limit === null ? '' : ', to be shut off at '.$this->units->format($limit, Dimension::Temperature)), $limit === null || $hottest <= $limit],
-            ! $ran ? null : ['Coolant lost', $volume('lost_ml'), (float) $this->number('lost_ml') < self::SPILT_ML],
-            ! $ran ? null : ['Air left inside', $volume('air_ml'), true],
-            ['Its own minutes', (int) $this->number('minutes').' of '.$this->exercise->usualMin.' that it usually takes', true],
-            ['Lines written', (string) (int) $this->number('lines'), true],
-        ]));
+        return array_values(
+            array_filter([
+                $this->exercise->isSound()
+                    ? [
+                        'Proven',
+                        ($this->came['proven'] ?? false) === true ? 'yes' : 'no',
+                        ($this->came['proven'] ?? false) === true,
+                    ]
+                    : null,
+                ! $ran
+                    ? null
+                    : [
+                        'Hottest',
+                        $this->units->format($hottest, Dimension::Temperature)
+                        .($limit === null
+                            ? ''
+                            : ', to be shut off at '.$this->units->format($limit, Dimension::Temperature)),
+                        $limit === null || $hottest <= $limit,
+                    ],
+                ! $ran ? null : ['Coolant lost', $volume('lost_ml'), (float) $this->number('lost_ml') < self::SPILT_ML],
+                ! $ran ? null : ['Air left inside', $volume('air_ml'), true],
+                [
+                    'Its own minutes',
+                    (int) $this->number('minutes').' of '.$this->exercise->usualMin.' that it usually takes',
+                    true,
+                ],
+                ['Lines written', (string) (int) $this->number('lines'), true],
+            ]),
+        );
     }
 
     private function number(string $name): ?float

@@ -14,8 +14,8 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 
 /**
- * What somebody at a vehicle that is not there would see, hear and read at the step in hand: in pan, jug and neck, on hoses and
- * underneath. What its gauges show comes from them.
+ * What somebody at a vehicle that is not there would see, hear and read at the step in hand: in pan, jug and neck, on
+ * hoses and underneath. What its gauges show comes from them.
  */
 final readonly class Seen
 {
@@ -66,8 +66,14 @@ final readonly class Seen
      * @param  array<string, string>  $fields  as typed, metric
      * @return list<string>
      */
-    private function told(StepKind $kind, JobState $state, string $step, string $form, array $fields, UnitSystem $units): array
-    {
+    private function told(
+        StepKind $kind,
+        JobState $state,
+        string $step,
+        string $form,
+        array $fields,
+        UnitSystem $units,
+    ): array {
         $at = $state->at($state->steps[$step], now()->getTimestamp());
         $only = match (self::watched($kind)) {
             null => null,

@@ -23,7 +23,10 @@ use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Practice\Exercise;
 use Illuminate\Support\Carbon;
 
-/** Lays an exercise out on the practice ground: a vehicle, its job up to the step it begins at, and gauges that show what is hidden. */
+/**
+ * Lays an exercise out on the practice ground: a vehicle, its job up to
+ * the step it begins at, and gauges that show what is hidden.
+ */
 final class Start
 {
     /** A clock that runs as fast as everybody’s. */
@@ -39,11 +42,22 @@ final class Start
             return Ground::on(function () use ($exercise, $person, $shopMs): Practice {
                 $circuit = self::circuit($exercise->circuit);
                 $number = 1 + Vehicle::query()->count();
-                $vehicle = Vehicle::query()->create(['plate' => "PRACTICE {$number}", 'name' => 'A vehicle that is not there', 'circuit_id' => $circuit->id]);
+                $vehicle = Vehicle::query()->create([
+                    'plate' => "PRACTICE {$number}",
+                    'name' => 'A vehicle that is not there',
+                    'circuit_id' => $circuit->id,
+                ]);
                 $walk = self::planned($vehicle, $exercise->school, $person)->until($exercise->from);
                 $practice = Practice::query()->create([
-                    'job_id' => $walk->job->id, 'person_id' => $person->id, 'exercise' => $exercise->id, 'begun_at' => now()->getTimestamp(),
-                    'clock_at' => now()->getTimestamp(), 'clock_set_ms' => $shopMs, 'speed' => self::SPEED, 'lines_before' => (int) $walk->job->lines()->max('seq'), 'created_at' => Carbon::createFromTimestampMs($shopMs),
+                    'job_id' => $walk->job->id,
+                    'person_id' => $person->id,
+                    'exercise' => $exercise->id,
+                    'begun_at' => now()->getTimestamp(),
+                    'clock_at' => now()->getTimestamp(),
+                    'clock_set_ms' => $shopMs,
+                    'speed' => self::SPEED,
+                    'lines_before' => (int) $walk->job->lines()->max('seq'),
+                    'created_at' => Carbon::createFromTimestampMs($shopMs),
                 ]);
                 Door::open($walk->job, $person, 'Its gauges', implode(',', $exercise->faults));
 
@@ -59,10 +73,18 @@ final class Start
      *
      * @param  array<string, mixed>  $choices  of Choices, by name, that are not as usual
      */
-    public static function planned(Vehicle $vehicle, string $school, Person $person, float $cureMinutes = 0.0, array $choices = []): Walk
-    {
+    public static function planned(
+        Vehicle $vehicle,
+        string $school,
+        Person $person,
+        float $cureMinutes = 0.0,
+        array $choices = [],
+    ): Walk {
         $circuit = $vehicle->circuit->read();
-        $plan = app(Planner::class)->plan($circuit, new Choices(...[...self::usual($circuit, $school, $cureMinutes), ...$choices]));
+        $plan = app(Planner::class)->plan(
+            $circuit,
+            new Choices(...[...self::usual($circuit, $school, $cureMinutes), ...$choices]),
+        );
         $job = Job::query()->create([
             'vehicle_id' => $vehicle->id, 'circuit_id' => $vehicle->circuit_id, 'planned_by' => $person->id,
             'kind' => $plan->choices->jobKind, 'plan' => PlanCodec::write($plan),
@@ -95,8 +117,17 @@ final class Start
         if ($known !== null) {
             return $known;
         }
-        $document = (array) json_decode((string) file_get_contents(database_path("demo/circuits/{$key}.json")), true, flags: JSON_THROW_ON_ERROR);
+        $document = (array) json_decode(
+            (string) file_get_contents(database_path("demo/circuits/{$key}.json")),
+            true,
+            flags: JSON_THROW_ON_ERROR,
+        );
 
-        return Circuit::query()->create(['key' => $key, 'revision' => 1, 'name' => CircuitReader::read($document)->name, 'document' => $document]);
+        return Circuit::query()->create([
+            'key' => $key,
+            'revision' => 1,
+            'name' => CircuitReader::read($document)->name,
+            'document' => $document,
+        ]);
     }
 }

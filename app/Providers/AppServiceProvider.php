@@ -33,8 +33,13 @@ final class AppServiceProvider extends ServiceProvider
 {
     /** Name and key of each screen in the bar. */
     private const SCREENS = [
-        '/' => ['Floor', 'f'], '/jobs/new' => ['Plan', 'p'], '/vehicles' => ['Vehicles', 'v'], '/circuits' => ['Circuits', 'c'],
-        '/stores' => ['Stores', 's'], '/bench' => ['Bench', 'b'], '/records' => ['Records', 'r'],
+        '/' => ['Floor', 'f'],
+        '/jobs/new' => ['Plan', 'p'],
+        '/vehicles' => ['Vehicles', 'v'],
+        '/circuits' => ['Circuits', 'c'],
+        '/stores' => ['Stores', 's'],
+        '/bench' => ['Bench', 'b'],
+        '/records' => ['Records', 'r'],
     ];
 
     public function register(): void
@@ -45,12 +50,22 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(Schools::class, fn () => SchoolCatalogue::standard());
         $this->app->bind(Kinds::class, StepCatalogue::class);
         $this->app->singleton(Glossary::class);
-        $this->app->bind(ClockFile::class, fn () => new ClockFile((string) config('aqbel.clock'), app(MachineClock::class)));
+        $this->app->bind(
+            ClockFile::class,
+            fn () => new ClockFile((string) config('aqbel.clock'), app(MachineClock::class)),
+        );
     }
 
     public function boot(): void
     {
-        Session::extend('whole_file', fn (Application $app) => new WholeFileSessions($app->make('files'), config('session.files'), config('session.lifetime')));
+        Session::extend(
+            'whole_file',
+            fn (Application $app) => new WholeFileSessions(
+                $app->make('files'),
+                config('session.files'),
+                config('session.lifetime'),
+            ),
+        );
         Model::shouldBeStrict(! $this->app->isProduction());
         RateLimiter::for('sign-in', function (Request $request): array {
             $login = is_string($request->input('login')) ? mb_strtolower($request->input('login')) : '';
@@ -62,26 +77,35 @@ final class AppServiceProvider extends ServiceProvider
                 );
             };
 
-            // By name at one address, so that nobody locks somebody else out from elsewhere; and by address over all names.
-            // Who comes in is not counted: eight people at one desk sign in within a minute.
+            // By name at one address, so that nobody locks somebody else out from elsewhere; and by address over all
+            // names. Who comes in is not counted: eight people at one desk sign in within a minute.
             return array_map(fn (Limit $limit) => $limit->after(fn () => Auth::guest())->response($tooMany), [
                 Limit::perMinute(8)->by("{$login}|{$request->ip()}"), Limit::perMinute(60)->by((string) $request->ip()),
             ]);
         });
         // A text whose words explain themselves when pressed: @said($reason)
-        Blade::directive('said', fn (string $text) => "<?php echo app(\\App\\Words\\Glossary::class)->marked({$text}); ?>");
-        // An icon of the sprite: @icon('timer'). A directive, because a page has thirty and a component costs more than its output.
+        Blade::directive(
+            'said',
+            fn (string $text) => "<?php echo app(\\App\\Words\\Glossary::class)->marked({$text}); ?>",
+        );
+        // An icon of the sprite: @icon('timer'). A directive, because a page has
+        // thirty and a component costs more than its output.
         Blade::directive('icon', fn (string $name) => '<svg class="icon" aria-hidden="true">'
             .'<use href="/build/icons.svg#<?php echo e('.$name.'); ?>"></use></svg>');
         View::composer(['layouts.bar', 'sign-in'], fn (ViewOf $view) => $view->with('shop', Shop::here()));
         View::share('typed', self::typed(...));
         View::composer('layouts.bar', fn (ViewOf $view) => $view->with('screens', self::SCREENS));
         View::composer('layouts.danger', fn (ViewOf $view) => $view->with('dangers', Danger::now()));
-        View::composer('layouts.app', fn (ViewOf $view) => $view->with(['theme' => self::theme(), 'tick' => app(TickSeen::class)]));
+        View::composer(
+            'layouts.app',
+            fn (ViewOf $view) => $view->with(['theme' => self::theme(), 'tick' => app(TickSeen::class)]),
+        );
     }
 
     /** Light or dark, where the reader has said so. */
-    /** What was typed before it was refused, in any view as `$typed`: whatever else was sent in its place is nothing. */
+    /**
+     * What was typed before it was refused, in any view as `$typed`: whatever else was sent in its place is nothing.
+     */
     private static function typed(string $name, ?string $else = null): ?string
     {
         $was = old($name);

@@ -6,7 +6,10 @@ namespace App\Record;
 
 use Aqbel\Core\Ledger\Ledger;
 
-/** What stands in the circuit as a bar: so far it surely reaches, so far it may, and where the cold mark is. In drawing units. */
+/**
+ * What stands in the circuit as a bar: so far it surely reaches, so
+ * far it may, and where the cold mark is. In drawing units.
+ */
 final readonly class ContentBar
 {
     public const WIDTH = 240;

@@ -20,10 +20,16 @@ use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 
-/** What whoever drives the vehicle takes along: what was done, what is in it, what to watch for, when to come. In their words. */
+/**
+ * What whoever drives the vehicle takes along: what was done, what
+ * is in it, what to watch for, when to come. In their words.
+ */
 final readonly class HandOver
 {
-    /** So many reading errors of a level are what a driver may top up in a week without a word (common practice, no source). */
+    /**
+     * So many reading errors of a level are what a driver may top up
+     * in a week without a word (common practice, no source).
+     */
     private const A_WEEK = 4.0;
 
     private Plan $plan;
@@ -43,21 +49,41 @@ final readonly class HandOver
     {
         $before = $this->state->ledgerBefore(Stage::Fill);
         [$out, $in] = [$before->outMl(), $this->state->ledger()->contentMl - $before->contentMl];
-        $ran = count(array_filter($this->state->stepsOf('heat_cycle'), fn (Step $step) => isset($this->state->closed[$step->id]) && $this->state->entriesOf($step->id) !== []));
+        $ran = count(
+            array_filter(
+                $this->state->stepsOf('heat_cycle'),
+                fn (Step $step) => isset($this->state->closed[$step->id]) && $this->state->entriesOf($step->id) !== [],
+            ),
+        );
 
-        return array_values(array_filter([
-            $out > 0.0 ? "{$this->volume($out)} of coolant came out." : '',
-            $in > 0.0 ? "{$this->volume($in)} went in".($this->state->ledger()->trappedAirMl() <= $this->state->ledger()->trappedAirPlusMinusMl() ? ', and the air was let out.' : '.') : '',
-            $ran === 0 ? '' : 'It was run warm '.($ran === 1 ? 'once' : "{$ran} times").' and looked at cold again.',
-            $this->drove(),
-        ]));
+        return array_values(
+            array_filter([
+                $out > 0.0 ? "{$this->volume($out)} of coolant came out." : '',
+                $in > 0.0
+                    ? "{$this->volume($in)} went in"
+                        .($this->state->ledger()->trappedAirMl() <= $this->state->ledger()->trappedAirPlusMinusMl()
+                            ? ', and the air was let out.'
+                            : '.')
+                    : '',
+                $ran === 0
+                    ? ''
+                    : 'It was run warm '.($ran === 1 ? 'once' : "{$ran} times").' and looked at cold again.',
+                $this->drove(),
+            ]),
+        );
     }
 
     /** As the last drive was judged, and whether one before it was not cool. */
     private function drove(): string
     {
-        $drives = array_filter($this->state->stepsOf('drive'), fn (Step $step) => $this->state->entriesOf($step->id) !== []);
-        $cool = array_map(fn (Step $step) => $this->state->verdictOf($step, now()->getTimestamp(), $this->units)?->passes() === true, array_values($drives));
+        $drives = array_filter(
+            $this->state->stepsOf('drive'),
+            fn (Step $step) => $this->state->entriesOf($step->id) !== [],
+        );
+        $cool = array_map(
+            fn (Step $step) => $this->state->verdictOf($step, now()->getTimestamp(), $this->units)?->passes() === true,
+            array_values($drives),
+        );
 
         return match (true) {
             $cool === [] => '',
@@ -74,10 +100,17 @@ final readonly class HandOver
         $ledger = $this->state->ledger();
 
         return array_filter([
-            ['Coolant', "{$this->state->circuit->facts->family()}, ".$this->units->format($mixture->volumeFraction, Unit::Percent).' with water'],
+            [
+                'Coolant',
+                "{$this->state->circuit->facts->family()}, "
+                .$this->units->format($mixture->volumeFraction, Unit::Percent)
+                .' with water',
+            ],
             ['Safe from frost down to', $this->units->format($mixture->freezePoint()->degC(), Dimension::Temperature)],
             ['Inside', $this->volume($ledger->contentMl)],
-            $ledger->oldShare() > 0.0 ? ['Of it old coolant', $this->units->format($ledger->oldShare(), Unit::Percent)] : null,
+            $ledger->oldShare() > 0.0
+                ? ['Of it old coolant', $this->units->format($ledger->oldShare(), Unit::Percent)]
+                : null,
         ]);
     }
 
@@ -88,9 +121,13 @@ final readonly class HandOver
         $week = self::A_WEEK * Level::plusMinusMl($this->state->circuit);
 
         return [
-            "Only with the engine cold, up to {$mark}, with the same mixture: ".lcfirst($this->state->circuit->facts->family()).', '
-                .$this->units->format($this->mixture()->volumeFraction, Unit::Percent).' with water.',
-            "A little may be missing in the first days while the last air leaves. More than {$this->volume($week)} in a week is too much: come in.",
+            "Only with the engine cold, up to {$mark}, with the same mixture: "
+            .lcfirst($this->state->circuit->facts->family())
+            .', '
+            .$this->units->format($this->mixture()->volumeFraction, Unit::Percent)
+            .' with water.',
+            'A little may be missing in the first days while the last air leaves. '
+            ."More than {$this->volume($week)} in a week is too much: come in.",
         ];
     }
 
@@ -101,7 +138,8 @@ final readonly class HandOver
 
         return [
             'The needle higher than usual, a red lamp, steam: stop where it is safe, shut off, let it cool, call.',
-            ($this->state->circuit->hasHeater() ? 'The heater cold while the engine is warm, a' : 'A').' sweet smell, a puddle under it: come in.',
+            ($this->state->circuit->hasHeater() ? 'The heater cold while the engine is warm, a' : 'A')
+            .' sweet smell, a puddle under it: come in.',
             ...$watch,
         ];
     }
@@ -110,12 +148,18 @@ final readonly class HandOver
     public function come(): array
     {
         $due = Visit::query()->due()->where('job_id', $this->job->id)->orderBy('due_on')->first();
-        $next = $this->plan->choices->drains === [] ? '' : NextChange::after($this->plan->choices, $this->units, $this->state->ledger()->oldShare());
+        $next = $this->plan->choices->drains === []
+                ? ''
+                : NextChange::after($this->plan->choices, $this->units, $this->state->ledger()->oldShare());
 
-        return array_values(array_filter([
-            $due === null ? '' : "On {$due->due_on->format('Y-m-d')}, cold, for a look at the level: it takes a minute.",
-            $next === '' ? '' : "Next change of the coolant: {$next}.",
-        ]));
+        return array_values(
+            array_filter([
+                $due === null
+                    ? ''
+                    : "On {$due->due_on->format('Y-m-d')}, cold, for a look at the level: it takes a minute.",
+                $next === '' ? '' : "Next change of the coolant: {$next}.",
+            ]),
+        );
     }
 
     /** How the days after went so far; empty before the first look. */
@@ -123,7 +167,11 @@ final readonly class HandOver
     {
         $says = (new VisitBook($this->job))->says($this->state);
 
-        return $says === null ? '' : "Looked at since: {$says->looks} ".($says->looks === 1 ? 'time' : 'times').", topped up {$this->volume($says->takenMl)} in all.";
+        return $says === null
+            ? ''
+            : "Looked at since: {$says->looks} "
+                    .($says->looks === 1 ? 'time' : 'times')
+                    .", topped up {$this->volume($says->takenMl)} in all.";
     }
 
     /** @return list<array{string, string}> of the label for tank and can */
@@ -132,7 +180,11 @@ final readonly class HandOver
         $mixture = $this->mixture();
 
         return [
-            ['Mixture', $this->units->format($mixture->volumeFraction, Unit::Percent).", {$this->state->circuit->facts->family()}"],
+            [
+                'Mixture',
+                $this->units->format($mixture->volumeFraction, Unit::Percent)
+                .", {$this->state->circuit->facts->family()}",
+            ],
             ['Frost', $this->units->format($mixture->freezePoint()->degC(), Dimension::Temperature)],
             ['Date', ($this->job->signed_at ?? now())->format('Y-m-d')],
             ['Job', $this->job->number()],
@@ -141,7 +193,10 @@ final readonly class HandOver
 
     private function mixture(): Mixture
     {
-        return new Mixture($this->state->circuit->facts->base, min(1.0, max(0.0, $this->state->ledger()->fraction() ?? $this->plan->choices->targetFraction)));
+        return new Mixture(
+            $this->state->circuit->facts->base,
+            min(1.0, max(0.0, $this->state->ledger()->fraction() ?? $this->plan->choices->targetFraction)),
+        );
     }
 
     private function volume(float $ml): string

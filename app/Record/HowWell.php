@@ -16,8 +16,8 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /**
- * How well this shop's circuits say beforehand what is measured afterwards: the share within the range they state, how far off the
- * middle one is, what came back, and which circuits are worst. Good or bad, by signed jobs alone.
+ * How well this shop's circuits say beforehand what is measured afterwards: the share within the range they state, how
+ * far off the middle one is, what came back, and which circuits are worst. Good or bad, by signed jobs alone.
  */
 final readonly class HowWell
 {
@@ -32,7 +32,10 @@ final readonly class HowWell
     /** Fewer figures than this say nothing of a circuit. */
     private const LEAST = 4;
 
-    /** @var list<array{month: string, jobs: int, figures: int, within: int, drains: string, stays: string, back: int}> the newest first */
+    /**
+     * @var list<array{month: string, jobs: int, figures: int, within: int,
+     * drains: string, stays: string, back: int}> the newest first
+     */
     public array $months;
 
     /** @var list<array{circuit: int, name: string, figures: int, within: int, off: string}> the worst first */
@@ -60,8 +63,17 @@ final readonly class HowWell
     /** @return list<\stdClass> read without models: there are hundreds */
     private static function signed(): array
     {
-        return array_values(DB::table('jobs')->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')->whereNotNull('signed_at')->whereNull('jobs.document')
-            ->orderByDesc('signed_at')->orderByDesc('jobs.id')->limit(self::MOST_JOBS)->get(['jobs.id', 'signed_at', 'circuit_id', 'key', 'name'])->all());
+        return array_values(
+            DB::table('jobs')
+                ->join('circuits', 'circuits.id', '=', 'jobs.circuit_id')
+                ->whereNotNull('signed_at')
+                ->whereNull('jobs.document')
+                ->orderByDesc('signed_at')
+                ->orderByDesc('jobs.id')
+                ->limit(self::MOST_JOBS)
+                ->get(['jobs.id', 'signed_at', 'circuit_id', 'key', 'name'])
+                ->all(),
+        );
     }
 
     public function __construct(private UnitSystem $units)
@@ -93,15 +105,37 @@ final readonly class HowWell
         $this->rates = ShopRates::of($jobs, Shop::here()->houseRules())->rows();
         $this->waiting = $each->waiting;
         $this->leftOut = $leftOut;
-        $this->months = array_map(fn (string $month, array $of): array => [
-            'month' => $month, 'jobs' => $of['jobs'], 'figures' => count($of['figures'] ?? []), 'within' => self::holding($of['figures'] ?? []),
-            'drains' => $this->middle($of['figures'] ?? [], false), 'stays' => $this->middle($of['figures'] ?? [], true), 'back' => $of['back'],
-        ], array_keys($months), $months);
+        $this->months = array_map(
+            fn (string $month, array $of): array => [
+                'month' => $month,
+                'jobs' => $of['jobs'],
+                'figures' => count($of['figures'] ?? []),
+                'within' => self::holding($of['figures'] ?? []),
+                'drains' => $this->middle($of['figures'] ?? [], false),
+                'stays' => $this->middle($of['figures'] ?? [], true),
+                'back' => $of['back'],
+            ],
+            array_keys($months),
+            $months,
+        );
         $worst = array_filter($circuits, fn (array $of) => count($of['figures']) >= self::LEAST);
-        uasort($worst, fn (array $one, array $other) => self::holding($one['figures']) / count($one['figures']) <=> self::holding($other['figures']) / count($other['figures']));
-        $this->circuits = array_values(array_map(fn (array $of): array => [
-            'circuit' => (int) $of['model']->circuit_id, 'name' => $of['model']->name, 'figures' => count($of['figures']), 'within' => self::holding($of['figures']), 'off' => $this->middle($of['figures'], null),
-        ], $worst));
+        uasort(
+            $worst,
+            fn (array $one, array $other) => self::holding($one['figures']) / count($one['figures'])
+                <=> self::holding($other['figures']) / count($other['figures']),
+        );
+        $this->circuits = array_values(
+            array_map(
+                fn (array $of): array => [
+                    'circuit' => (int) $of['model']->circuit_id,
+                    'name' => $of['model']->name,
+                    'figures' => count($of['figures']),
+                    'within' => self::holding($of['figures']),
+                    'off' => $this->middle($of['figures'], null),
+                ],
+                $worst,
+            ),
+        );
         $this->figures = array_sum(array_column($this->months, 'figures'));
         $this->within = array_sum(array_column($this->months, 'within'));
     }
@@ -127,9 +161,17 @@ final readonly class HowWell
     private static function compared(Job $job, MeasuredJob $measured): array
     {
         $circuit = $job->circuit->read();
-        $said = Cache::remember("predicted.{$job->circuit_id}.".sha1($measured->order()), self::KEPT_S, fn (): array => Predicted::of($circuit, $measured));
+        $said = Cache::remember(
+            "predicted.{$job->circuit_id}.".sha1($measured->order()),
+            self::KEPT_S,
+            fn (): array => Predicted::of($circuit, $measured),
+        );
 
-        return array_map(fn (Predicted $one, array $was): array => [$one->stays, $was[0] - $one->ml, $one->holds($was[0], $was[1])], $said, Predicted::measured($circuit, $measured));
+        return array_map(
+            fn (Predicted $one, array $was): array => [$one->stays, $was[0] - $one->ml, $one->holds($was[0], $was[1])],
+            $said,
+            Predicted::measured($circuit, $measured),
+        );
     }
 
     /** @param  list<array{bool, float, bool}>  $figures */
@@ -146,7 +188,10 @@ final readonly class HowWell
      */
     private function middle(array $figures, ?bool $stays): string
     {
-        $off = array_map(fn (array $one) => abs($one[1]), array_values(array_filter($figures, fn (array $one) => $stays === null || $one[0] === $stays)));
+        $off = array_map(
+            fn (array $one) => abs($one[1]),
+            array_values(array_filter($figures, fn (array $one) => $stays === null || $one[0] === $stays)),
+        );
         sort($off);
 
         return $off === [] ? '–' : $this->units->format($off[intdiv(count($off), 2)], Dimension::Volume);

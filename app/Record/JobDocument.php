@@ -19,8 +19,8 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A whole job as one document, `aqbel-job/1`: what it was planned on, every line as it was stored, what it came to, and the days
- * after. Codes and numbers of the core's units, no words of ours. It is folded as the screens fold it.
+ * A whole job as one document, `aqbel-job/1`: what it was planned on, every line as it was stored, what it came to,
+ * and the days after. Codes and numbers of the core's units, no words of ours. It is folded as the screens fold it.
  */
 final class JobDocument
 {
@@ -28,7 +28,12 @@ final class JobDocument
 
     public const MOST_BYTES = 8_000_000;
 
-    private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+    private const AS_FILE
+        = JSON_PRETTY_PRINT
+        | JSON_UNESCAPED_UNICODE
+        | JSON_UNESCAPED_SLASHES
+        | JSON_PRESERVE_ZERO_FRACTION
+        | JSON_THROW_ON_ERROR;
 
     /** As a file: what came from elsewhere goes on as it came. */
     public static function file(Job $job, StepCatalogue $kinds): string
@@ -46,9 +51,17 @@ final class JobDocument
         return [
             'format' => self::FORMAT,
             'job' => [
-                'number' => $job->number(), 'kind' => $job->kind->value, 'life' => $job->life()->value, 'planned_by' => $job->planner->name, 'planned_at' => $when($job->created_at),
-                'signed_at' => $when($job->signed_at), 'followed_at' => $when($job->followed_at), 'closed_at' => $when($job->closed_at),
-                'given_up_at' => $when($job->abandoned_at), 'given_up_because' => $job->abandoned_because, 'seal' => $job->seal,
+                'number' => $job->number(),
+                'kind' => $job->kind->value,
+                'life' => $job->life()->value,
+                'planned_by' => $job->planner->name,
+                'planned_at' => $when($job->created_at),
+                'signed_at' => $when($job->signed_at),
+                'followed_at' => $when($job->followed_at),
+                'closed_at' => $when($job->closed_at),
+                'given_up_at' => $when($job->abandoned_at),
+                'given_up_because' => $job->abandoned_because,
+                'seal' => $job->seal,
             ],
             'vehicle' => ['plate' => $job->vehicle->plate, 'name' => $job->vehicle->name],
             'circuit' => $job->circuit->document,
@@ -56,17 +69,36 @@ final class JobDocument
             'plan' => $job->plan,
             'journal' => self::lines($job),
             'results' => self::results($state, $kinds),
-            'visits' => (new VisitBook($job))->all()->map(fn (Visit $visit): array => [
-                'due_on' => $visit->due_on->format('Y-m-d'), 'asked_by' => $visit->asked_by, 'watch' => $visit->watch, 'done_at' => $when($visit->done_at),
-                'by' => $visit->doer?->name, 'skipped_because' => $visit->skipped_because, 'values' => (object) ($visit->values ?? []), 'typed' => (object) ($visit->typed ?? []),
-            ] + self::struck($visit))->all(),
+            'visits' => (new VisitBook($job))
+                ->all()
+                ->map(
+                    fn (Visit $visit): array => [
+                        'due_on' => $visit->due_on->format('Y-m-d'),
+                        'asked_by' => $visit->asked_by,
+                        'watch' => $visit->watch,
+                        'done_at' => $when($visit->done_at),
+                        'by' => $visit->doer?->name,
+                        'skipped_because' => $visit->skipped_because,
+                        'values' => (object) ($visit->values ?? []),
+                        'typed' => (object) ($visit->typed ?? []),
+                    ] + self::struck($visit),
+                )
+                ->all(),
         ];
     }
 
     /** @return array<string, mixed> of a visit that does not count any more; nothing of others */
     private static function struck(Visit $visit): array
     {
-        return $visit->struck_at === null ? [] : ['struck' => ['at' => $visit->struck_at->getTimestamp(), 'by' => $visit->striker?->name, 'because' => $visit->struck_because]];
+        return $visit->struck_at === null
+            ? []
+            : [
+                'struck' => [
+                    'at' => $visit->struck_at->getTimestamp(),
+                    'by' => $visit->striker?->name,
+                    'because' => $visit->struck_because,
+                ],
+            ];
     }
 
     /** @param  array<string, mixed>  $document */
@@ -91,7 +123,12 @@ final class JobDocument
             // Objects stay objects, so that an empty one goes out as it came in.
             $document = json_decode($file, false, 64, JSON_THROW_ON_ERROR);
         } catch (\JsonException) {
-            throw new InvalidField('file', 'This is no JSON'.self::brokenAt($file).'. Choose a file that was written under a record, “Data”.');
+            throw new InvalidField(
+                'file',
+                'This is no JSON'
+                    .self::brokenAt($file)
+                    .'. Choose a file that was written under a record, “Data”.',
+            );
         }
         $plain = json_decode($file, true, 64);
         if (! is_object($document) || ! is_array($plain) || ($plain['format'] ?? null) !== self::FORMAT) {
@@ -144,11 +181,22 @@ final class JobDocument
     private static function lines(Job $job): array
     {
         $lines = [];
-        foreach (DB::table('journal_lines')->join('people', 'people.id', '=', 'journal_lines.person_id')->where('job_id', $job->id)->orderBy('seq')
-            ->get(['seq', 'at', 'arrived', 'people.name', 'step', 'form', 'values', 'typed']) as $line) {
+        foreach (
+            DB::table('journal_lines')
+                ->join('people', 'people.id', '=', 'journal_lines.person_id')
+                ->where('job_id', $job->id)
+                ->orderBy('seq')
+                ->get(['seq', 'at', 'arrived', 'people.name', 'step', 'form', 'values', 'typed']) as $line
+        ) {
             $lines[] = [
-                'seq' => (int) $line->seq, 'at' => (int) $line->at, ...$line->arrived === null ? [] : ['arrived' => (int) $line->arrived], 'person' => $line->name, 'step' => $line->step,
-                'form' => $line->form, 'values' => (object) json_decode($line->values, true), 'typed' => (object) json_decode($line->typed, true),
+                'seq' => (int) $line->seq,
+                'at' => (int) $line->at,
+                ...$line->arrived === null ? [] : ['arrived' => (int) $line->arrived],
+                'person' => $line->name,
+                'step' => $line->step,
+                'form' => $line->form,
+                'values' => (object) json_decode($line->values, true),
+                'typed' => (object) json_decode($line->typed, true),
             ];
         }
 
@@ -158,9 +206,13 @@ final class JobDocument
     /** @return array<string, mixed> */
     private static function results(JobState $state, StepCatalogue $kinds): array
     {
-        $last = $state->journal->lines === [] ? 0 : max(array_map(fn (Entry $entry) => $entry->at, $state->journal->lines));
+        $last
+            = $state->journal->lines === [] ? 0 : max(array_map(fn (Entry $entry) => $entry->at, $state->journal->lines));
         $said = JobSaid::at($state, $last, $kinds);
-        $codes = array_map(fn (array $step): array => array_intersect_key($step, array_flip(['step', 'kind', 'state', 'verdict'])), $said['steps']);
+        $codes = array_map(
+            fn (array $step): array => array_intersect_key($step, array_flip(['step', 'kind', 'state', 'verdict'])),
+            $said['steps'],
+        );
 
         return ['steps' => $codes, 'ledger' => $said['ledger'], 'neck' => $said['neck'], 'next' => $said['next']];
     }

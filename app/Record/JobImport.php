@@ -17,7 +17,10 @@ use App\Models\Vehicle;
 use Aqbel\Core\InvalidField;
 use Illuminate\Support\Carbon;
 
-/** A job of another shop, brought in as a file: read, never written on, and marked. Whatever it lacks here comes with it. */
+/**
+ * A job of another shop, brought in as a file: read, never written
+ * on, and marked. Whatever it lacks here comes with it.
+ */
 final class JobImport
 {
     /** @throws InvalidField and nothing is changed */
@@ -36,14 +39,25 @@ final class JobImport
         return OneWriter::run(function () use ($document, $plain, $in, $job, $digest, $by): Job {
             $circuit = self::circuit($plain, $by);
             $vehicle = self::vehicle($in->object('vehicle'), $circuit, $by);
-            $when = fn (string $name): ?Carbon => is_int($job[$name] ?? null) ? Carbon::createFromTimestamp($job[$name]) : null;
+            $when = fn (string $name): ?Carbon => is_int($job[$name] ?? null)
+                ? Carbon::createFromTimestamp($job[$name])
+                : null;
             $stored = Job::query()->create([
-                'vehicle_id' => $vehicle->id, 'circuit_id' => $circuit->id, 'kind' => $job['kind'], 'plan' => $in->object('plan'), 'planned_by' => $by->id,
-                'signed_at' => $when('signed_at'), 'followed_at' => $when('followed_at'), 'closed_at' => $when('closed_at'), 'abandoned_at' => $when('given_up_at'),
+                'vehicle_id' => $vehicle->id,
+                'circuit_id' => $circuit->id,
+                'kind' => $job['kind'],
+                'plan' => $in->object('plan'),
+                'planned_by' => $by->id,
+                'signed_at' => $when('signed_at'),
+                'followed_at' => $when('followed_at'),
+                'closed_at' => $when('closed_at'),
+                'abandoned_at' => $when('given_up_at'),
                 'abandoned_because' => is_string($job['given_up_because'] ?? null) ? $job['given_up_because'] : '',
                 'created_at' => $when('planned_at') ?? now(), 'document' => $document, 'seal' => $digest,
             ]);
-            Trail::note($by, Subject::Job, $stored->number(), [new Change('imported', '', "{$vehicle->plate}, {$in->text('format')}")]);
+            Trail::note($by, Subject::Job, $stored->number(), [
+                new Change('imported', '', "{$vehicle->plate}, {$in->text('format')}"),
+            ]);
 
             return $stored;
         });
@@ -54,7 +68,12 @@ final class JobImport
     {
         $circuit = (array) $document['circuit'];
         $key = $document['circuit_revision']['key'] ?? '';
-        foreach (Circuit::query()->where('key', is_string($key) ? $key : '')->orderByDesc('revision')->get() as $known) {
+        foreach (
+            Circuit::query()
+                ->where('key', is_string($key) ? $key : '')
+                ->orderByDesc('revision')
+                ->get() as $known
+        ) {
             if ($known->document == $circuit) {
                 return $known;
             }
@@ -77,6 +96,11 @@ final class JobImport
         $name = is_string($vehicle['name'] ?? null) ? mb_substr($vehicle['name'], 0, 120) : $plate;
         Trail::note($by, Subject::Vehicle, $plate, Trail::between([], ['plate' => $plate, 'name' => $name]));
 
-        return Vehicle::query()->create(['plate' => $plate, 'name' => $name, 'circuit_id' => $circuit->id, 'notes' => '']);
+        return Vehicle::query()->create([
+            'plate' => $plate,
+            'name' => $name,
+            'circuit_id' => $circuit->id,
+            'notes' => '',
+        ]);
     }
 }

@@ -20,7 +20,13 @@ final class Pdf
     /** @param  string|array<float>  $paper */
     public static function of(string $html, string|array $paper = self::A4): string
     {
-        $options = new Options(['isRemoteEnabled' => false, 'isPhpEnabled' => false, 'isJavascriptEnabled' => false, 'defaultFont' => 'DejaVu Sans', 'tempDir' => sys_get_temp_dir()]);
+        $options = new Options([
+            'isRemoteEnabled' => false,
+            'isPhpEnabled' => false,
+            'isJavascriptEnabled' => false,
+            'defaultFont' => 'DejaVu Sans',
+            'tempDir' => sys_get_temp_dir(),
+        ]);
         $pdf = new Dompdf($options);
         $pdf->setPaper($paper);
         $pdf->loadHtml($html, 'UTF-8');
@@ -35,8 +41,8 @@ final class Pdf
     }
 
     /**
-     * Says in which language it is read aloud, which the library has no word for: as an update behind the file, with its
-     * catalogue written anew (ISO 32000-1, 7.5.6 and 14.9.2).
+     * Says in which language it is read aloud, which the library has no word for: as an update behind the file, with
+     * its catalogue written anew (ISO 32000-1, 7.5.6 and 14.9.2).
      */
     private static function inEnglish(string $pdf): string
     {
@@ -49,12 +55,18 @@ final class Pdf
         $at = strlen($pdf) + 1;
         $table = sprintf("xref\n%d 1\n%010d 00000 n \n", $catalogue[1], $at);
 
-        return "{$pdf}\n{$object}{$table}trailer\n<<{$trailer[1]}\n/Prev {$trailer[2]}\n>>\nstartxref\n".($at + strlen($object))."\n%%EOF\n";
+        return "{$pdf}\n{$object}{$table}trailer\n<<{$trailer[1]}\n/Prev {$trailer[2]}\n>>\nstartxref\n"
+            .($at + strlen($object))
+            ."\n%%EOF\n";
     }
 
     public static function response(string $pdf, string $name): Response
     {
-        return response($pdf, 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => "inline; filename=\"{$name}\"", 'Cache-Control' => 'private, no-cache']);
+        return response($pdf, 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => "inline; filename=\"{$name}\"",
+            'Cache-Control' => 'private, no-cache',
+        ]);
     }
 
     /** A picture of ours as it stands in a document. */

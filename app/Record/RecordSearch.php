@@ -23,12 +23,19 @@ final class RecordSearch
             return;
         }
         if (DB::getDriverName() === 'pgsql') {
-            $query->whereRaw("to_tsvector('simple', job_facts.text) @@ to_tsquery('simple', ?)", [implode(' & ', array_map(fn (string $word) => "'{$word}':*", $words))]);
+            $query->whereRaw("to_tsvector('simple', job_facts.text) @@ to_tsquery('simple', ?)", [
+                implode(' & ', array_map(fn (string $word) => "'{$word}':*", $words)),
+            ]);
 
             return;
         }
         $wanted = implode(' ', array_map(fn (string $word) => "\"{$word}\"*", $words));
-        $query->whereIn('job_facts.id', DB::table('job_search')->whereRaw('job_search match ?', [$wanted])->select('rowid'));
+        $query->whereIn(
+            'job_facts.id',
+            DB::table('job_search')
+                ->whereRaw('job_search match ?', [$wanted])
+                ->select('rowid'),
+        );
     }
 
     /**

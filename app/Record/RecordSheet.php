@@ -58,7 +58,9 @@ final readonly class RecordSheet
     {
         $told = $this->foreign();
 
-        return $told === [] ? '' : "Brought in from another shop, where it is record {$told['number']}. Nothing is written on it here.";
+        return $told === []
+            ? ''
+            : 'Brought in from another shop, '."where it is record {$told['number']}. Nothing is written on it here.";
     }
 
     /** @return array<string, string> what a document that came from elsewhere says of its job */
@@ -67,7 +69,9 @@ final readonly class RecordSheet
         $document = $this->job->document === null ? null : json_decode($this->job->document, true);
         $job = is_array($document) && is_array($document['job'] ?? null) ? $document['job'] : [];
 
-        return $this->job->document === null ? [] : array_map(strval(...), array_filter($job, is_scalar(...))) + ['number' => '', 'planned_by' => ''];
+        return $this->job->document === null
+            ? []
+            : array_map(strval(...), array_filter($job, is_scalar(...))) + ['number' => '', 'planned_by' => ''];
     }
 
     public function progress(): string
@@ -111,8 +115,11 @@ final readonly class RecordSheet
         $school = lcfirst(Plan::of($this->state->withOnly([]))->school->label());
         $complaint = mb_strtolower($this->plan->choices->complaint->label());
         $turns = array_filter($this->state->cameUp(), fn (Entry $entry) => $entry->is(Lines::Replan));
-        $turned = fn (Entry $entry): string => ' From '.date('H:i', $entry->at)." on {$entry->text(Replan::SAID)}, {$entry->person}"
-            .($entry->text(Replan::WHY) === '' ? '' : ": {$entry->text(Replan::WHY)}").'.';
+        $turned = fn (Entry $entry): string => ' From '
+            .date('H:i', $entry->at)
+            ." on {$entry->text(Replan::SAID)}, {$entry->person}"
+            .($entry->text(Replan::WHY) === '' ? '' : ": {$entry->text(Replan::WHY)}")
+            .'.';
 
         $planner = $this->foreign()['planned_by'] ?? $this->job->planner->name;
 
@@ -120,7 +127,9 @@ final readonly class RecordSheet
             ."Complaint: {$complaint}.".implode('', array_map($turned, $turns)).$this->notPressed();
     }
 
-    /** Why a vacuum fill was not pressed afterwards, by the rule of the house; empty where it was, or nothing was held. */
+    /**
+     * Why a vacuum fill was not pressed afterwards, by the rule of the house; empty where it was, or nothing was held.
+     */
     private function notPressed(): string
     {
         return VacuumHeld::proved($this->state) !== true || $this->state->stepsOf('pressure_test') !== []
@@ -147,7 +156,11 @@ final readonly class RecordSheet
 
         return [
             ['In the circuit', $this->volume($ledger->contentMl), "± {$this->volume($ledger->plusMinusMl)}"],
-            ['Missing up to the cold mark, by these numbers', $this->volume($ledger->trappedAirMl()), "± {$this->volume($ledger->trappedAirToldWithinMl())}"],
+            [
+                'Missing up to the cold mark, by these numbers',
+                $this->volume($ledger->trappedAirMl()),
+                "± {$this->volume($ledger->trappedAirToldWithinMl())}",
+            ],
             ['Old coolant left', $this->volume($ledger->oldMl), $share($ledger->oldShare())],
             [
                 'Capacity, room at the cold mark',
@@ -166,7 +179,9 @@ final readonly class RecordSheet
 
     public function nextChange(): string
     {
-        return $this->plan->choices->drains === [] ? '' : NextChange::after($this->plan->choices, $this->units, $this->state->ledger()->oldShare());
+        return $this->plan->choices->drains === []
+            ? ''
+            : NextChange::after($this->plan->choices, $this->units, $this->state->ledger()->oldShare());
     }
 
     public function watch(): string
@@ -257,13 +272,20 @@ final readonly class RecordSheet
         $taken = [];
         foreach (['heat_cycle', 'cold_level', 'drive'] as $kind) {
             foreach ($this->state->stepsOf($kind) as $step) {
-                $topped = array_sum(array_map(fn (Entry $e) => $e->number('volume') ?? 0.0, $this->state->entriesOf($step->id, 'topped')));
+                $topped = array_sum(
+                    array_map(
+                        fn (Entry $e) => $e->number('volume') ?? 0.0,
+                        $this->state->entriesOf($step->id, 'topped'),
+                    ),
+                );
                 $taken[$step->id] = $this->state->entriesOf($step->id) === [] ? null : $topped;
             }
         }
         $most = max([1.0, ...array_filter($taken)]);
         $rounds = [];
-        foreach (array_intersect_key($this->state->steps, array_filter($taken, fn (?float $ml) => $ml !== null)) as $id => $step) {
+        foreach (
+            array_intersect_key($this->state->steps, array_filter($taken, fn (?float $ml) => $ml !== null)) as $id => $step
+        ) {
             $read = array_map(fn (Entry $e) => $e->number('ect'), $this->state->entriesOf($id));
             $hottest = array_filter($read, fn (?float $celsius) => $celsius !== null);
             $rounds[] = new RecordRound(
@@ -312,7 +334,8 @@ final readonly class RecordSheet
 
         return new StoryLine(
             date($day($entry) === $day($before) ? 'H:i' : 'm-d H:i', $entry->at),
-            (new Clerk($this->kinds))->say($this->state->at($step, $this->now, $this->units), $entry).($waited === '' ? '' : " ({$waited})"),
+            (new Clerk($this->kinds))->say($this->state->at($step, $this->now, $this->units), $entry)
+                .($waited === '' ? '' : " ({$waited})"),
             $entry->person === $before?->person ? '' : $entry->person,
             $entry->correction,
         );

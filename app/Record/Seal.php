@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
- * What a signed record is sealed with: the SHA-256 of everything it was signed for, which is its plan, the circuit as it was
- * then, every line as it was stored, and every photograph. Whoever changes one of them afterwards breaks it.
+ * What a signed record is sealed with: the SHA-256 of everything it was signed for, which is its plan, the circuit as
+ * it was then, every line as it was stored, and every photograph. Whoever changes one of them afterwards breaks it.
  */
 final class Seal
 {
@@ -20,7 +20,13 @@ final class Seal
     {
         $sum = hash_init('sha256');
         foreach (self::pieces($job) as $piece) {
-            hash_update($sum, json_encode(self::sorted($piece), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)."\n");
+            hash_update(
+                $sum,
+                json_encode(
+                    self::sorted($piece),
+                    JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
+                )."\n",
+            );
         }
 
         return hash_final($sum);
@@ -40,20 +46,42 @@ final class Seal
     /** Whether every photograph on the disk is the one that was taken. */
     private static function photographsHold(Job $job): bool
     {
-        return self::photographs($job)->every(fn (Photo $photo) => $photo->digest === null || $photo->digest === $photo->digested());
+        return self::photographs($job)->every(
+            fn (Photo $photo) => $photo->digest === null || $photo->digest === $photo->digested(),
+        );
     }
 
     /** @return \Generator<array<mixed>> */
     private static function pieces(Job $job): \Generator
     {
-        yield ['job' => $job->number(), 'vehicle' => $job->vehicle->plate, 'kind' => $job->kind->value, 'planned' => [$job->planned_by, $job->created_at->getTimestamp()]];
+        yield [
+            'job' => $job->number(),
+            'vehicle' => $job->vehicle->plate,
+            'kind' => $job->kind->value,
+            'planned' => [$job->planned_by, $job->created_at->getTimestamp()],
+        ];
         yield ['plan' => $job->plan];
-        yield ['circuit' => $job->circuit->key, 'revision' => $job->circuit->revision, 'document' => $job->circuit->document];
-        $lines = DB::table('journal_lines')->where('job_id', $job->id)->orderBy('seq')->get(['seq', 'at', 'arrived', 'person_id', 'step', 'form', 'values', 'typed']);
+        yield [
+            'circuit' => $job->circuit->key,
+            'revision' => $job->circuit->revision,
+            'document' => $job->circuit->document,
+        ];
+        $lines = DB::table('journal_lines')
+            ->where('job_id', $job->id)
+            ->orderBy('seq')
+            ->get(['seq', 'at', 'arrived', 'person_id', 'step', 'form', 'values', 'typed']);
         foreach ($lines as $line) {
             yield [
-                ...array_map(intval(...), ['seq' => $line->seq, 'at' => $line->at, 'arrived' => $line->arrived, 'by' => $line->person_id]), 'step' => $line->step, 'form' => $line->form,
-                'values' => json_decode($line->values, true), 'typed' => json_decode($line->typed, true),
+                ...array_map(intval(...), [
+                    'seq' => $line->seq,
+                    'at' => $line->at,
+                    'arrived' => $line->arrived,
+                    'by' => $line->person_id,
+                ]),
+                'step' => $line->step,
+                'form' => $line->form,
+                'values' => json_decode($line->values, true),
+                'typed' => json_decode($line->typed, true),
             ];
         }
         foreach (self::photographs($job) as $photo) {

@@ -21,7 +21,9 @@ use Aqbel\Core\Stores\Shopping;
 final readonly class ShopRates
 {
     private const LABELS = [
-        JobRates::COOLING => 'A cool-down takes', JobRates::PURGING => 'Air that a run leaves', JobRates::SPILLING => 'Coolant a job takes, with what is spilt',
+        JobRates::COOLING => 'A cool-down takes',
+        JobRates::PURGING => 'Air that a run leaves',
+        JobRates::SPILLING => 'Coolant a job takes, with what is spilt',
     ];
 
     /** Rules that are a factor of what is usual, by the rate they are taken from. */
@@ -53,10 +55,24 @@ final readonly class ShopRates
             $rows[] = match (true) {
                 isset(self::FACTORS[$code]) => $this->factor($code, $rate),
                 str_starts_with($code, JobRates::HANDS) => $this->hands($code, $rate),
-                default => new RateRow($code, $this->label($code), $rate, round(100.0 * (Shopping::SPARE - 1.0)).' % to spare', '', false),
+                default => new RateRow(
+                    $code,
+                    $this->label($code),
+                    $rate,
+                    round(100.0 * (Shopping::SPARE - 1.0)).' % to spare',
+                    '',
+                    false,
+                ),
             };
         }
-        usort($rows, fn (RateRow $one, RateRow $other) => [$other->canBeTaken(), $other->rate->tellsBetter, $other->rate->jobs] <=> [$one->canBeTaken(), $one->rate->tellsBetter, $one->rate->jobs]);
+        usort(
+            $rows,
+            fn (RateRow $one, RateRow $other) => [
+                $other->canBeTaken(),
+                $other->rate->tellsBetter,
+                $other->rate->jobs,
+            ] <=> [$one->canBeTaken(), $one->rate->tellsBetter, $one->rate->jobs],
+        );
 
         return $rows;
     }
@@ -73,16 +89,26 @@ final readonly class ShopRates
         $rate = $this->rates[$code] ?? null;
         $stored = RulesCodec::write($this->rules);
         $activity = substr($code, strlen(JobRates::HANDS));
-        $isKnown = isset(self::FACTORS[$code]) || (str_starts_with($code, JobRates::HANDS) && in_array($activity, Labour::activities(), true));
+        $isKnown = isset(self::FACTORS[$code])
+            || (str_starts_with($code, JobRates::HANDS) && in_array($activity, Labour::activities(), true));
         if (! $isKnown || (! $asUsual && ($rate === null || ! $rate->tellsBetter))) {
-            throw new InvalidField('rate', 'What is usual tells the next job as well by now. It is shown as it is now.');
+            throw new InvalidField(
+                'rate',
+                'What is usual tells the next job as well by now. It is shown as it is now.',
+            );
         }
         if (isset(self::FACTORS[$code])) {
             return [...$stored, self::FACTORS[$code] => $asUsual ? 1.0 : self::safe($code, $rate)];
         }
-        $minutes = ['hands' => $asUsual ? Labour::usual($activity)->hands : self::minutes($activity, $rate), 'wait' => $this->rules->labour->of($activity)->wait];
+        $minutes = [
+            'hands' => $asUsual ? Labour::usual($activity)->hands : self::minutes($activity, $rate),
+            'wait' => $this->rules->labour->of($activity)->wait,
+        ];
 
-        return [...$stored, 'labour' => [...is_array($stored['labour']) ? $stored['labour'] : [], $activity => $minutes]];
+        return [
+            ...$stored,
+            'labour' => [...is_array($stored['labour']) ? $stored['labour'] : [], $activity => $minutes],
+        ];
     }
 
     public function label(string $code): string
@@ -95,7 +121,14 @@ final readonly class ShopRates
         $now = $code === JobRates::COOLING ? $this->rules->coolingFactor : $this->rules->purgingFactor;
         $say = fn (float $factor): string => number_format($factor, 2).' × the usual';
 
-        return new RateRow($code, $this->label($code), $rate, $say($now), $say(self::safe($code, $rate)), abs($now - 1.0) > 0.005);
+        return new RateRow(
+            $code,
+            $this->label($code),
+            $rate,
+            $say($now),
+            $say(self::safe($code, $rate)),
+            abs($now - 1.0) > 0.005,
+        );
     }
 
     private function hands(string $code, Rate $rate): RateRow
@@ -104,7 +137,14 @@ final readonly class ShopRates
         [$now, $usual] = [$this->rules->labour->of($activity)->hands, Labour::usual($activity)->hands];
         $isSet = in_array($activity, Labour::activities(), true);
 
-        return new RateRow($code, $this->label($code), $rate, "{$now} min", $isSet ? self::minutes($activity, $rate).' min' : '', $now !== $usual);
+        return new RateRow(
+            $code,
+            $this->label($code),
+            $rate,
+            "{$now} min",
+            $isSet ? self::minutes($activity, $rate).' min' : '',
+            $now !== $usual,
+        );
     }
 
     private static function minutes(string $activity, Rate $rate): float

@@ -9,7 +9,11 @@ use Aqbel\Core\Job\Correction;
 /** One fact of the story: when, with the day where it changes, what, and who where it was somebody else. */
 final readonly class StoryLine
 {
-    public function __construct(public string $when, public string $said, public string $who, public ?Correction $correction)
-    {
+    public function __construct(
+        public string $when,
+        public string $said,
+        public string $who,
+        public ?Correction $correction,
+    ) {
     }
 }

@@ -19,8 +19,13 @@ final readonly class Waste
      * @param  list<string>  $disposers
      * @param  list<string>  $papers  numbers of the papers it went with
      */
-    private function __construct(public string $month, public int $jobs, public float $ml, public array $disposers, public array $papers)
-    {
+    private function __construct(
+        public string $month,
+        public int $jobs,
+        public float $ml,
+        public array $disposers,
+        public array $papers,
+    ) {
     }
 
     /** @return list<self> the newest first */
@@ -43,7 +48,13 @@ final readonly class Waste
         $names = fn (array $of): array => array_map(strval(...), array_keys($of));
 
         return array_map(
-            fn (string $month, array $of) => new self($month, count($of['jobs'] ?? []), $of['ml'], $names($of['disposers'] ?? []), $names($of['papers'] ?? [])),
+            fn (string $month, array $of) => new self(
+                $month,
+                count($of['jobs'] ?? []),
+                $of['ml'],
+                $names($of['disposers'] ?? []),
+                $names($of['papers'] ?? []),
+            ),
             array_map(strval(...), array_keys($months)),
             array_values($months),
         );
@@ -54,10 +65,25 @@ final readonly class Waste
     {
         $of = DB::table('journal_lines')->where('form', WasteTaken::FORM)->distinct()->pluck('job_id');
         foreach ($of->chunk(200) as $jobs) {
-            $lines = DB::table('journal_lines')->whereIn('job_id', $jobs)->whereIn('form', [WasteTaken::FORM, 'correct', 'withdraw'])->orderBy('job_id')->orderBy('seq')
+            $lines = DB::table('journal_lines')
+                ->whereIn('job_id', $jobs)
+                ->whereIn('form', [WasteTaken::FORM, 'correct', 'withdraw'])
+                ->orderBy('job_id')
+                ->orderBy('seq')
                 ->get(['job_id', 'seq', 'at', 'step', 'form', 'values']);
             foreach ($lines->groupBy('job_id') as $job => $written) {
-                $entries = $written->map(fn (object $line) => Entry::stored((int) $line->seq, (int) $line->at, '', $line->step, $line->form, (array) json_decode($line->values, true)))->all();
+                $entries = $written
+                    ->map(
+                        fn (object $line) => Entry::stored(
+                            (int) $line->seq,
+                            (int) $line->at,
+                            '',
+                            $line->step,
+                            $line->form,
+                            (array) json_decode($line->values, true),
+                        ),
+                    )
+                    ->all();
                 foreach ((new Journal(array_values($entries)))->effective() as $entry) {
                     $waste = WasteTaken::of($entry);
                     if ($waste !== null) {

@@ -33,9 +33,15 @@ final readonly class Asked
     /** @return list<ShownForm> what may be written at any step, besides what this one asks */
     public function anyTime(): array
     {
-        $asksItself = in_array(CameOut::FORM, array_map(fn (Form $form) => $form->name, $this->kind->forms($this->at)), true);
+        $asksItself = in_array(
+            CameOut::FORM,
+            array_map(fn (Form $form) => $form->name, $this->kind->forms($this->at)),
+            true,
+        );
         $shown = [];
-        foreach (array_filter(['n' => Lines::Finding->value, 'w' => $asksItself ? null : Lines::Outlet->value]) as $key => $name) {
+        foreach (
+            array_filter(['n' => Lines::Finding->value, 'w' => $asksItself ? null : Lines::Outlet->value]) as $key => $name
+        ) {
             foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {
                 $shown[] = new ShownForm($form, $this->failed === $name, false, $key);
             }

@@ -25,8 +25,13 @@ final readonly class CameTo
     }
 
     /** @return list<self> those the reader finished, the last one first */
-    public static function lately(JobState $state, StepCatalogue $kinds, string $reader, int $now, UnitSystem $units): array
-    {
+    public static function lately(
+        JobState $state,
+        StepCatalogue $kinds,
+        string $reader,
+        int $now,
+        UnitSystem $units,
+    ): array {
         $news = array_filter(
             $state->closed,
             fn (Entry $line) => $line->by === $reader && ! $line->is(Lines::Override) && $now - $line->at <= self::NEWS_S,
@@ -48,6 +53,8 @@ final readonly class CameTo
     {
         $verdict = $step === null ? null : $state->verdictOf($step, $now, $units);
 
-        return $step === null || $verdict === null ? null : new self($kinds->of($step)->title($state->at($step, $now, $units)), $verdict);
+        return $step === null || $verdict === null
+            ? null
+            : new self($kinds->of($step)->title($state->at($step, $now, $units)), $verdict);
     }
 }

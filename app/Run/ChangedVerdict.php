@@ -10,8 +10,12 @@ use Aqbel\Core\Saying\Verdict;
 /** A step that comes to something else since an earlier line was put right. */
 final readonly class ChangedVerdict
 {
-    public function __construct(public string $title, public string $href, private ?Verdict $before, private ?Verdict $now)
-    {
+    public function __construct(
+        public string $title,
+        public string $href,
+        private ?Verdict $before,
+        private ?Verdict $now,
+    ) {
     }
 
     public function tone(): Tone

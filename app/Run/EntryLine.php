@@ -28,6 +28,8 @@ final readonly class EntryLine
     {
         $minutes = Told::isByInstrument($entry) ? 0.0 : $entry->waitedS() / 60.0;
 
-        return $minutes <= 0.0 ? '' : 'entered '.($minutes < 60.0 ? round($minutes).' min' : Hours::of($minutes)).' before it arrived';
+        return $minutes <= 0.0
+            ? ''
+            : 'entered '.($minutes < 60.0 ? round($minutes).' min' : Hours::of($minutes)).' before it arrived';
     }
 }

@@ -18,7 +18,10 @@ use Aqbel\Core\Judged\ProofCode;
 use Aqbel\Core\Plan\Plan;
 use Illuminate\Database\Eloquent\Collection;
 
-/** Instruments at a step whose engine runs: what sends, its curve, and what the run has shown as a list that ticks itself. */
+/**
+ * Instruments at a step whose engine runs: what sends, its curve,
+ * and what the run has shown as a list that ticks itself.
+ */
 final readonly class Instruments
 {
     private const LATELY_S = 120;
@@ -35,13 +38,17 @@ final readonly class Instruments
     {
         $this->feeds = Feed::query()->sending()->where('job_id', $job->id)->orderBy('id')->get();
         $this->hasCurve = $this->feeds->isNotEmpty() || SeriesStore::has($job->id);
-        $this->standIn = Ground::isHere() || config('aqbel.demo') ? $this->feeds->first(fn (Feed $feed) => $feed->stand_in !== null) : null;
+        $this->standIn = Ground::isHere() || config('aqbel.demo')
+                ? $this->feeds->first(fn (Feed $feed) => $feed->stand_in !== null)
+                : null;
     }
 
     /** Whether something has come lately: then it is not read by hand. */
     public function sends(): bool
     {
-        return $this->feeds->contains(fn (Feed $feed) => ($feed->last_ms ?? 0) > 1000 * ($this->at->now - self::LATELY_S));
+        return $this->feeds->contains(
+            fn (Feed $feed) => ($feed->last_ms ?? 0) > 1000 * ($this->at->now - self::LATELY_S),
+        );
     }
 
     /** What the page keeps as it is while this is the same. */
@@ -110,18 +117,38 @@ final readonly class Instruments
         $facts = $this->at->facts();
         $times = Plan::of($this->at)->rules()->fanCycles;
 
-        return array_values(array_filter([
-            HotProofs::hasThermostat($this->at->circuit())
-                ? ['text' => 'Thermostat open', 'shown' => ! self::misses($proofs, ProofCode::Thermostat)]
-                : ['text' => 'It goes round', 'shown' => ! self::misses($proofs, ProofCode::Circulation)],
-            ...array_map(fn (string $outlet) => ['text' => count($facts->outlets) > 1 ? "Outlet hot, {$outlet}" : 'Outlet hot', 'shown' => ! self::misses($proofs, ProofCode::Outlet, $outlet)], $facts->outlets),
-            $proofs->fanCounts ? ['text' => "Fan on and off, {$proofs->fan->times()} of {$times}", 'shown' => ! self::misses($proofs, ProofCode::Fan)] : null,
-            $proofs->bubbles === null ? null : ['text' => 'No more bubbles', 'shown' => ! self::misses($proofs, ProofCode::Bubbles)],
-        ]));
+        return array_values(
+            array_filter([
+                HotProofs::hasThermostat($this->at->circuit())
+                    ? ['text' => 'Thermostat open', 'shown' => ! self::misses($proofs, ProofCode::Thermostat)]
+                    : ['text' => 'It goes round', 'shown' => ! self::misses($proofs, ProofCode::Circulation)],
+                ...array_map(
+                    fn (string $outlet) => [
+                        'text' => count($facts->outlets) > 1 ? "Outlet hot, {$outlet}" : 'Outlet hot',
+                        'shown' => ! self::misses($proofs, ProofCode::Outlet, $outlet),
+                    ],
+                    $facts->outlets,
+                ),
+                $proofs->fanCounts
+                    ? [
+                        'text' => "Fan on and off, {$proofs->fan->times()} of {$times}",
+                        'shown' => ! self::misses($proofs, ProofCode::Fan),
+                    ]
+                    : null,
+                $proofs->bubbles === null
+                    ? null
+                    : ['text' => 'No more bubbles', 'shown' => ! self::misses($proofs, ProofCode::Bubbles)],
+            ]),
+        );
     }
 
     private static function misses(HotProofs $proofs, ProofCode $code, ?string $outlet = null): bool
     {
-        return ! $proofs->hasBegun() || array_filter($proofs->missing, fn (MissingProof $missing) => $missing->code === $code && ($outlet === null || $missing->outlet === $outlet)) !== [];
+        return ! $proofs->hasBegun()
+            || array_filter(
+                $proofs->missing,
+                fn (MissingProof $missing) => $missing->code === $code
+                    && ($outlet === null || $missing->outlet === $outlet),
+            ) !== [];
     }
 }

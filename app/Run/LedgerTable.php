@@ -34,7 +34,9 @@ final readonly class LedgerTable
         );
 
         return [
-            $poured > 0.0 ? ['In', $this->volume($poured)] : ['Found', $started ? $this->volume($ledger->foundMl()) : '–'],
+            $poured > 0.0
+                ? ['In', $this->volume($poured)]
+                : ['Found', $started ? $this->volume($ledger->foundMl()) : '–'],
             ['Out', $this->volume($ledger->outMl())],
             ['Content', $started ? $within($ledger->contentMl, $ledger->plusMinusMl) : 'not read'],
             ['Glycol', $this->share($ledger->fraction())],

@@ -35,7 +35,10 @@ final readonly class Level
         return ($this->figure->in instanceof Unit ? $this->figure->in : $this->units->unit($this->figure->in))->value;
     }
 
-    /** Behind the unit: “ ± 0.40”, or “, 6.10 to 6.72” where it is surer on one side; empty where it is as sure as the number reads. */
+    /**
+     * Behind the unit: “ ± 0.40”, or “, 6.10 to 6.72” where it is surer on
+     * one side; empty where it is as sure as the number reads.
+     */
     public function within(): string
     {
         $range = $this->figure->within;
@@ -48,7 +51,10 @@ final readonly class Level
         return $below === $above ? " ± {$above}" : ", {$say(max(0.0, $range->low))} to {$say($range->high)}";
     }
 
-    /** @return ?array{float, float} where the tube is surely filled to, and where surely not: from, height; null where nothing is said of that */
+    /**
+     * @return ?array{float, float} where the tube is surely filled to, and where surely
+     * not: from, height; null where nothing is said of that
+     */
     public function band(): ?array
     {
         $span = $this->span();

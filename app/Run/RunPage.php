@@ -132,7 +132,8 @@ final readonly class RunPage
         );
         $this->written = new Written($this->at, $kinds, $allEntries);
         $this->readWithTheEntry = $this->sheet !== null || ($this->mayReadWithTheEntry() && $this->docked() !== []);
-        $this->unread = $this->sheet?->unread() ?? array_map(fn (Hazard $hazard): UnreadCaution => new UnreadCaution($hazard, $step->id), $this->cautions());
+        $this->unread = $this->sheet?->unread()
+            ?? array_map(fn (Hazard $hazard): UnreadCaution => new UnreadCaution($hazard, $step->id), $this->cautions());
     }
 
     /**
@@ -142,8 +143,13 @@ final readonly class RunPage
      * @param  string  $failed  name of the form that was just refused
      * @return ?self null where nothing is left to do
      */
-    public static function of(Job $job, Person $reader, ?string $asked, string $failed = '', bool $allEntries = false): ?self
-    {
+    public static function of(
+        Job $job,
+        Person $reader,
+        ?string $asked,
+        string $failed = '',
+        bool $allEntries = false,
+    ): ?self {
         if ($job->stands()) {
             return null;
         }
@@ -154,7 +160,17 @@ final readonly class RunPage
 
         return $step === null
             ? null
-            : new self($job, $state, $step, $reader, app(StepCatalogue::class), now()->getTimestamp(), $failed, $alone, $allEntries);
+            : new self(
+                $job,
+                $state,
+                $step,
+                $reader,
+                app(StepCatalogue::class),
+                now()->getTimestamp(),
+                $failed,
+                $alone,
+                $allEntries,
+            );
     }
 
     /** A caution that came up after something was written is read by itself: nothing more may be to enter. */
@@ -199,19 +215,25 @@ final readonly class RunPage
         return $this->instruments()?->sends() === true;
     }
 
-    /** Whether somebody’s own press comes before anything that a gauge shows: the start of an engine, the pumping up. */
+    /**
+     * Whether somebody’s own press comes before anything that a gauge shows: the start of an engine, the pumping up.
+     */
     public function startsByHand(): bool
     {
-        return ! $this->started() && in_array($this->kind->watchedBy(), [WatchedBy::Engine, WatchedBy::PressureGauge], true);
+        return ! $this->started()
+            && in_array($this->kind->watchedBy(), [WatchedBy::Engine, WatchedBy::PressureGauge], true);
     }
 
     /** Whether a bucket on a scale may tell what is asked here. */
     public function isWeighed(): bool
     {
         $forms = $this->sheet === null
-            ? array_map(fn (ShownForm $shown) => $shown->form, [...$this->docked(), ...$this->aside()])
-            : array_map(fn (SheetBlock $block) => $block->form, $this->sheet->blocks);
-        $asksVolume = fn (Form $form): bool => array_filter($form->fields, fn (Field $field) => $field->name === VesselReading::VOLUME) !== [];
+                ? array_map(fn (ShownForm $shown) => $shown->form, [...$this->docked(), ...$this->aside()])
+                : array_map(fn (SheetBlock $block) => $block->form, $this->sheet->blocks);
+        $asksVolume = fn (Form $form): bool => array_filter(
+            $form->fields,
+            fn (Field $field) => $field->name === VesselReading::VOLUME,
+        ) !== [];
 
         return ! $this->done && ! $this->ahead && array_filter($forms, $asksVolume) !== [] && Scale::isThere($this->job);
     }
@@ -219,7 +241,9 @@ final readonly class RunPage
     /** Null where no instrument says anything of this step. */
     public function instruments(): ?Instruments
     {
-        return $this->done || $this->ahead || ! (Watch::runs($this->at) || Watch::needle($this->at) !== null) ? null : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
+        return $this->done || $this->ahead || ! (Watch::runs($this->at) || Watch::needle($this->at) !== null)
+            ? null
+            : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
     }
 
     public function trace(): ?TracePicture
@@ -302,7 +326,11 @@ final readonly class RunPage
     /** @return list<Hazard> what is shown wherever it arises, and asks for no press */
     public function shownHazards(): array
     {
-        return $this->done ? [] : array_values(array_filter($this->kind->hazards($this->at), fn (Hazard $hazard) => ! $hazard->isAcknowledged()));
+        return $this->done
+            ? []
+            : array_values(
+                array_filter($this->kind->hazards($this->at), fn (Hazard $hazard) => ! $hazard->isAcknowledged()),
+            );
     }
 
     /** When it was finished at the latest, as a time field has it. */
@@ -375,7 +403,10 @@ final readonly class RunPage
     /** What is missing may be passed over, but not by this reader. */
     public function waitsForLead(): bool
     {
-        $forLead = array_filter($this->obstacles, fn (Obstacle $o) => $o->gate !== null && ! in_array($o->gate, $this->readerPasses, true));
+        $forLead = array_filter(
+            $this->obstacles,
+            fn (Obstacle $o) => $o->gate !== null && ! in_array($o->gate, $this->readerPasses, true),
+        );
 
         return $this->canBePassedOver() && $forLead !== [];
     }
@@ -385,7 +416,10 @@ final readonly class RunPage
         return array_filter($this->obstacles, fn (Obstacle $o) => $o->hard) === [];
     }
 
-    /** Whether what the step predicts hangs on how well heights are known: where air is let out, and filled up after it. */
+    /**
+     * Whether what the step predicts hangs on how well heights are
+     * known: where air is let out, and filled up after it.
+     */
     public function hangsOnHeights(): bool
     {
         return ! $this->done && $this->step->stage === Stage::Fill;
@@ -410,7 +444,9 @@ final readonly class RunPage
         $then = array_map($label, array_slice($next, 1));
 
         return "Air leaves next at {$label($next[0])}, "
-            .($next[0]->atMl > 0.0 ? 'when '.$this->units->format($next[0]->atMl, Dimension::Volume).' more is in' : 'any moment now')
+            .($next[0]->atMl > 0.0
+                ? 'when '.$this->units->format($next[0]->atMl, Dimension::Volume).' more is in'
+                : 'any moment now')
             .($then === [] ? '.' : '; then at '.implode(', ', $then).'.');
     }
 
@@ -418,13 +454,24 @@ final readonly class RunPage
     {
         $summary = $this->job->summary; // parsed each time it is asked for
         $runs = $summary?->runs();
-        $air = $runs === null || $this->kind->does(Does::Fills) ? [] : $runs->trapped($this->state->circuit)->above(self::HARDLY_ML)->byPart($this->state->circuit);
+        $air = $runs === null || $this->kind->does(Does::Fills)
+                ? []
+                : $runs->trapped($this->state->circuit)->above(self::HARDLY_ML)->byPart($this->state->circuit);
 
         $vents = $this->vents();
 
         return new Picture(
-            $this->state->circuit, $runs, NoseUp::mm($this->state), states: $summary->ports ?? [], focus: $this->kind->port($this->step), notes: $this->howToReach(), units: $this->units,
-            tall: true, air: array_slice($air, 0, self::SHOWN_POCKETS), open: $vents->open ?? [], next: $vents->next[0]->port ?? null,
+            $this->state->circuit,
+            $runs,
+            NoseUp::mm($this->state),
+            states: $summary->ports ?? [],
+            focus: $this->kind->port($this->step),
+            notes: $this->howToReach(),
+            units: $this->units,
+            tall: true,
+            air: array_slice($air, 0, self::SHOWN_POCKETS),
+            open: $vents->open ?? [],
+            next: $vents->next[0]->port ?? null,
         );
     }
 
@@ -433,9 +480,19 @@ final readonly class RunPage
     {
         $port = $this->state->circuit->ports[$this->kind->port($this->step) ?? ''] ?? null;
 
-        return $port === null ? [] : [$port->id => implode(' · ', array_filter([
-            $port->access, $port->tool, $port->torqueNm === null ? '' : $this->units->format($port->torqueNm, Dimension::Torque), $port->washer,
-        ]))];
+        return $port === null
+            ? []
+            : [
+                $port->id => implode(
+                    ' · ',
+                    array_filter([
+                        $port->access,
+                        $port->tool,
+                        $port->torqueNm === null ? '' : $this->units->format($port->torqueNm, Dimension::Torque),
+                        $port->washer,
+                    ]),
+                ),
+            ];
     }
 
     public function ledger(): LedgerTable

@@ -16,7 +16,10 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
 
-/** The steps that are done together and said in one press: those of one stage, and of the next ones as long as they are few. */
+/**
+ * The steps that are done together and said in one press: those of
+ * one stage, and of the next ones as long as they are few.
+ */
 final readonly class Sheet
 {
     /** So many steps go over the end of a stage. */
@@ -48,7 +51,9 @@ final readonly class Sheet
             $at = $this->state->at($step, $this->now, $this->units, $stores);
             $form = $goesOn ? $kind->atOnce($at) : null;
             // What has been told is shown on its own with what it came to; only what is ticked is ticked again.
-            $told = $form !== null && $at->has($form->name) && array_filter($form->fields, fn (Field $field) => ! $field->isToDo()) !== [];
+            $told = $form !== null
+                && $at->has($form->name)
+                && array_filter($form->fields, fn (Field $field) => ! $field->isToDo()) !== [];
             $form = $told ? null : $form;
             if ($form === null) {
                 break;
@@ -84,7 +89,9 @@ final readonly class Sheet
 
     public function title(): string
     {
-        $stages = array_values(array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->blocks)));
+        $stages = array_values(
+            array_unique(array_map(fn (SheetBlock $block) => $block->step->stage->label(), $this->blocks)),
+        );
         $through = match (count($stages)) {
             0, 1 => $stages[0] ?? '',
             2 => $stages[0].', '.lcfirst($stages[1]),
@@ -100,7 +107,15 @@ final readonly class Sheet
         $unread = [];
         foreach ($this->blocks as $block) {
             // Those of what its press says: what is not run needs no caution.
-            $said = Entry::stored($this->state->journal->last() + 1, $this->now, '', $block->step->id, $block->form->name, [], []);
+            $said = Entry::stored(
+                $this->state->journal->last() + 1,
+                $this->now,
+                '',
+                $block->step->id,
+                $block->form->name,
+                [],
+                [],
+            );
             $at = $this->state->after($said)->at($block->step, $this->now, $this->units);
             foreach (Cautions::unread($at, $this->kinds->of($block->step)) as $hazard) {
                 $unread[$hazard->value] ??= new UnreadCaution($hazard, $block->step->id);

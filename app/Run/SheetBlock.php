@@ -41,13 +41,17 @@ final readonly class SheetBlock
     /** @return list<Field> what is asked */
     public function asked(): array
     {
-        return array_values(array_filter($this->form->fields, fn (Field $field) => $this->isNew($field) && ! self::mayStayEmpty($field)));
+        return array_values(
+            array_filter($this->form->fields, fn (Field $field) => $this->isNew($field) && ! self::mayStayEmpty($field)),
+        );
     }
 
     /** @return list<Field> what may be said besides */
     public function further(): array
     {
-        return array_values(array_filter($this->form->fields, fn (Field $field) => $this->isNew($field) && self::mayStayEmpty($field)));
+        return array_values(
+            array_filter($this->form->fields, fn (Field $field) => $this->isNew($field) && self::mayStayEmpty($field)),
+        );
     }
 
     /** What is answered in it. */

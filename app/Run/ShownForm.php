@@ -13,8 +13,13 @@ use Aqbel\Core\Saying\Form;
  */
 final readonly class ShownForm
 {
-    public function __construct(public Form $form, public bool $open, public bool $first, public string $key, public bool $done = false)
-    {
+    public function __construct(
+        public Form $form,
+        public bool $open,
+        public bool $first,
+        public string $key,
+        public bool $done = false,
+    ) {
     }
 
     public function docked(): bool

@@ -34,7 +34,12 @@ final readonly class TracePicture
     {
         $all = [...$trace->readings, ...$trace->fitted];
         $this->seconds = max([1.0, ...array_column($all, 0), ...array_column($trace->band, 0)]);
-        $values = [...array_column($all, 1), ...array_column($trace->band, 1), ...array_column($trace->band, 2), ...$trace->goal === null ? [] : [$trace->goal]];
+        $values = [
+            ...array_column($all, 1),
+            ...array_column($trace->band, 1),
+            ...array_column($trace->band, 2),
+            ...$trace->goal === null ? [] : [$trace->goal],
+        ];
         [$least, $most] = [min($values), max($values)];
         $air = max(self::EDGE, 0.15 * ($most - $least), self::FLAT * abs($most));
         [$this->least, $this->most] = [$least - $air, $most + $air];
@@ -54,7 +59,9 @@ final readonly class TracePicture
     /** From reading to reading, where something is waited for. */
     public function path(): string
     {
-        return $this->trace->goal === null ? '' : implode(' ', array_map(fn (array $point) => implode(',', $point), $this->dots()));
+        return $this->trace->goal === null
+            ? ''
+            : implode(' ', array_map(fn (array $point) => implode(',', $point), $this->dots()));
     }
 
     /** The fitted line as points of a polyline; empty where there is none. */
@@ -66,7 +73,10 @@ final readonly class TracePicture
     /** Between what and what it lies most likely, as points of a polygon; empty where nobody can tell. */
     public function band(): string
     {
-        $edge = fn (int $which, array $of): array => array_map(fn (array $point) => implode(',', $this->at([$point[0], $point[$which]])), $of);
+        $edge = fn (int $which, array $of): array => array_map(
+            fn (array $point) => implode(',', $this->at([$point[0], $point[$which]])),
+            $of,
+        );
 
         return implode(' ', [...$edge(1, $this->trace->band), ...$edge(2, array_reverse($this->trace->band))]);
     }
@@ -105,8 +115,9 @@ final readonly class TracePicture
      */
     private function at(array $point): array
     {
-        $x = self::MARGIN + (self::WIDTH - 2 * self::MARGIN) * $point[0] / $this->seconds;
-        $y = self::MARGIN + ($this->height() - 2 * self::MARGIN) * ($this->most - $point[1]) / ($this->most - $this->least);
+        $x = self::MARGIN + ((self::WIDTH - 2 * self::MARGIN) * $point[0]) / $this->seconds;
+        $y = self::MARGIN
+            + (($this->height() - 2 * self::MARGIN) * ($this->most - $point[1])) / ($this->most - $this->least);
 
         return [round($x, 1), round($y, 1)];
     }

@@ -29,7 +29,15 @@ final readonly class Written
         $written = $at->job->writtenAt($at->step->id);
         $this->earlier = $all ? 0 : max(0, count($written) - self::SHOWN);
         $clerk = new Clerk($kinds);
-        $said = fn (Entry $e): EntryLine => new EntryLine($e->seq, $e->at, $clerk->say($at, $e), $e->person, $e->correction, EntryLine::waited($e), Told::isByInstrument($e));
+        $said = fn (Entry $e): EntryLine => new EntryLine(
+            $e->seq,
+            $e->at,
+            $clerk->say($at, $e),
+            $e->person,
+            $e->correction,
+            EntryLine::waited($e),
+            Told::isByInstrument($e),
+        );
         $this->entries = array_map($said, array_reverse(array_slice($written, $this->earlier)));
     }
 
@@ -48,7 +56,10 @@ final readonly class Written
     /** @return list<PhotoLine> */
     public function photosBefore(): array
     {
-        return array_map(PhotoLine::of(...), array_merge(...array_map(fn (Step $step) => $this->at->job->photos($step->id), $this->comparedWith())));
+        return array_map(
+            PhotoLine::of(...),
+            array_merge(...array_map(fn (Step $step) => $this->at->job->photos($step->id), $this->comparedWith())),
+        );
     }
 
     /** @return list<Step> */

@@ -44,7 +44,13 @@ final readonly class ClockFile
         }
         $number = fn (string $name): ?float => is_numeric($data[$name] ?? null) ? (float) $data[$name] : null;
 
-        return new SteadyClock($data['boot'], (float) $data['wall'], $number('uptime'), $number('ahead') ?? 0.0, $number('noticed'));
+        return new SteadyClock(
+            $data['boot'],
+            (float) $data['wall'],
+            $number('uptime'),
+            $number('ahead') ?? 0.0,
+            $number('noticed'),
+        );
     }
 
     /** In one go, so that nobody reads half of it; a disk that takes nothing leaves the machine's own time. */
@@ -54,9 +60,16 @@ final readonly class ClockFile
             return; // this place keeps no clock of its own
         }
         $new = $this->path.'.'.getmypid();
-        $written = @file_put_contents($new, json_encode([
-            'boot' => $clock->boot, 'wall' => $clock->wall, 'uptime' => $clock->uptime, 'ahead' => $clock->aheadS, 'noticed' => $clock->noticedAt,
-        ]));
+        $written = @file_put_contents(
+            $new,
+            json_encode([
+                'boot' => $clock->boot,
+                'wall' => $clock->wall,
+                'uptime' => $clock->uptime,
+                'ahead' => $clock->aheadS,
+                'noticed' => $clock->noticedAt,
+            ]),
+        );
         if ($written !== false) {
             rename($new, $this->path);
         }

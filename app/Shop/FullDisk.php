@@ -17,13 +17,17 @@ final class FullDisk
     private const LEAST_BYTES = 200_000;
 
     /** As PHP says it of any other file: of a session, a cache, a log. */
-    private const NOT_WRITTEN = '/No space left on device|Read-only file system|Disk quota exceeded|attempt to write a readonly database/';
+    private const NOT_WRITTEN
+        = '/No space left on device|Read-only file system|Disk quota exceeded|attempt to write a readonly database/';
 
     /** Whether something failed because the disk is full, or cannot be written: the database, a session, anything. */
     public static function stopped(Throwable $failed): bool
     {
         for ($cause = $failed; $cause !== null; $cause = $cause->getPrevious()) {
-            if (($cause instanceof PDOException && self::isBehind($cause)) || preg_match(self::NOT_WRITTEN, $cause->getMessage()) === 1) {
+            if (
+                ($cause instanceof PDOException && self::isBehind($cause))
+                || preg_match(self::NOT_WRITTEN, $cause->getMessage()) === 1
+            ) {
                 return true;
             }
         }
@@ -33,7 +37,10 @@ final class FullDisk
 
     private static function isBehind(PDOException $failed): bool
     {
-        if (($failed->errorInfo[0] ?? null) === self::FULL || str_contains($failed->getMessage(), 'database or disk is full')) {
+        if (
+            ($failed->errorInfo[0] ?? null) === self::FULL
+            || str_contains($failed->getMessage(), 'database or disk is full')
+        ) {
             return true;
         }
         $free = @disk_free_space((string) config('aqbel.folder'));

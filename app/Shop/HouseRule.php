@@ -14,7 +14,8 @@ final readonly class HouseRule
 {
     /**
      * @param  list<string>  $path  of the value in the stored rules
-     * @param  float  $perBase  of the stored value to one in the core's unit: 1/60 where minutes are kept and seconds computed
+     * @param  float  $perBase  of the stored value to one in the core's
+     * unit: 1/60 where minutes are kept and seconds computed
      * @param  float  $least  below this, as stored, the rule would judge nothing any more
      */
     public function __construct(

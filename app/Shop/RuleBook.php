@@ -132,16 +132,27 @@ final class RuleBook
             ],
             'How this shop goes, beside what is usual' => [
                 new HouseRule(
-                    Field::number('cooling_factor', 'A cool-down takes, times the usual', HouseRules::LEAST_FACTOR, HouseRules::MOST_FACTOR),
+                    Field::number(
+                        'cooling_factor',
+                        'A cool-down takes, times the usual',
+                        HouseRules::LEAST_FACTOR,
+                        HouseRules::MOST_FACTOR,
+                    ),
                     ['coolingFactor'],
-                    'Taken over from signed jobs under Records, How well we predict, or set here. No neck opens sooner for it than a usual '
-                        .'engine allows.',
+                    'Taken over from signed jobs under Records, How well we predict, or set here. '
+                        .'No neck opens sooner for it than a usual engine allows.',
                     self::PRACTICE,
                 ),
                 new HouseRule(
-                    Field::number('purging_factor', 'Air that a run leaves, times the usual', HouseRules::LEAST_FACTOR, HouseRules::MOST_FACTOR),
+                    Field::number(
+                        'purging_factor',
+                        'Air that a run leaves, times the usual',
+                        HouseRules::LEAST_FACTOR,
+                        HouseRules::MOST_FACTOR,
+                    ),
                     ['purgingFactor'],
-                    'By two cold levels after one another. It decides how many runs a plan reckons with, and proves nothing.',
+                    'By two cold levels after one another. It decides how many runs a plan reckons with, '
+                        .'and proves nothing.',
                     self::PRACTICE,
                 ),
             ],
@@ -187,6 +198,9 @@ final class RuleBook
      */
     private static function labels(array $cases): array
     {
-        return array_combine(array_column($cases, 'value'), array_map(fn (BleedRule|AfterVacuum $c) => $c->label(), $cases));
+        return array_combine(
+            array_column($cases, 'value'),
+            array_map(fn (BleedRule|AfterVacuum $c) => $c->label(), $cases),
+        );
     }
 }

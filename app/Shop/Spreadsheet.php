@@ -21,7 +21,11 @@ final class Spreadsheet
         $out = fopen('php://temp', 'r+') ?: throw new \RuntimeException('No memory for a file.');
         fputcsv($out, $columns, escape: '');
         foreach ($rows as $row) {
-            fputcsv($out, array_map(fn (mixed $cell) => is_string($cell) ? self::harmless($cell) : $cell, $row), escape: '');
+            fputcsv(
+                $out,
+                array_map(fn (mixed $cell) => is_string($cell) ? self::harmless($cell) : $cell, $row),
+                escape: '',
+            );
         }
 
         return self::MARK.stream_get_contents($out, offset: 0);
@@ -29,7 +33,10 @@ final class Spreadsheet
 
     public static function response(string $text, string $name): Response
     {
-        return response($text, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+        return response($text, 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
     }
 
     /** A text that a spreadsheet would take for a formula gets a mark before it; reading takes it off again. */

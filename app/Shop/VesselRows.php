@@ -14,8 +14,8 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /**
- * The vessels of a shop as rows that are typed: name, marks, what it holds, what it is mostly taken for. A row without a name is
- * gone.
+ * The vessels of a shop as rows that are typed: name, marks, what it holds,
+ * what it is mostly taken for. A row without a name is gone.
  */
 final class VesselRows
 {
@@ -50,9 +50,14 @@ final class VesselRows
             }
             try {
                 $was = $before->of($row['id'] ?? '');
-                $asBefore = fn (string $field, string $shown): bool => trim($row[$field] ?? '') === $shown && $was->id === ($row['id'] ?? '');
-                $marks = $asBefore('marks', self::text($was, $units)) ? $was->graduationMl : self::marks()->read($row['marks'] ?? '', $units)[0];
-                $holds = $asBefore('holds', self::size($was, $units)) ? $was->saidMl : self::holds()->read($row['holds'] ?? '', $units)[0] ?? null;
+                $asBefore = fn (string $field, string $shown): bool => trim($row[$field] ?? '') === $shown
+                    && $was->id === ($row['id'] ?? '');
+                $marks = $asBefore('marks', self::text($was, $units))
+                    ? $was->graduationMl
+                    : self::marks()->read($row['marks'] ?? '', $units)[0];
+                $holds = $asBefore('holds', self::size($was, $units))
+                    ? $was->saidMl
+                    : self::holds()->read($row['holds'] ?? '', $units)[0] ?? null;
                 if ($marks < self::FINEST_ML) {
                     throw new InvalidField('marks', 'Enter how far it is from mark to mark.');
                 }

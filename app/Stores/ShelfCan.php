@@ -46,7 +46,9 @@ final readonly class ShelfCan
     /** What is counted: how high a drum stands, what else holds. */
     public function counted(): Field
     {
-        return $this->container->levelMm() === null ? Field::volume('now', 'Holds now', StoresPage::MOST_ML) : StoresPage::level();
+        return $this->container->levelMm() === null
+            ? Field::volume('now', 'Holds now', StoresPage::MOST_ML)
+            : StoresPage::level();
     }
 
     public function count(): string

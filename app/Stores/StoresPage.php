@@ -43,7 +43,10 @@ final readonly class StoresPage
     public static function containerForm(): Form
     {
         return new Form('container', 'Put on the shelf', [
-            ...array_map(fn (Field $field) => $field->name === 'ml' ? $field->optional() : $field, self::liquidFields('Holds now')),
+            ...array_map(
+                fn (Field $field) => $field->name === 'ml' ? $field->optional() : $field,
+                self::liquidFields('Holds now'),
+            ),
             Field::volume('full', 'A drum: holds when full', self::MOST_ML)->optional(),
             Field::length('stands', 'A drum: the liquid then stands, inside', 50.0, self::MOST_MM)->optional(),
             self::level('A drum: stands now')->optional(),
@@ -65,7 +68,11 @@ final readonly class StoresPage
     /** @return list<ShelfCan> */
     public function shelf(): array
     {
-        $containers = Container::query()->onShelf()->with(['job.vehicle', 'movements'])->orderByRaw(Container::BY_ID)->get();
+        $containers = Container::query()
+            ->onShelf()
+            ->with(['job.vehicle', 'movements'])
+            ->orderByRaw(Container::BY_ID)
+            ->get();
         $most = max([1.0, ...$containers->whereNull('full_ml')->map(fn (Container $c) => $c->holds_ml)->all()]);
 
         return array_values($containers->map(fn (Container $c) => new ShelfCan($c, $this->units, $most))->all());

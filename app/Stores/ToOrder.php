@@ -26,8 +26,13 @@ final readonly class ToOrder
 
     private const KEPT_S = 86400;
 
-    private function __construct(public string $liquid, public string $wanted, public string $there, public string $short, public string $jobs)
-    {
+    private function __construct(
+        public string $liquid,
+        public string $wanted,
+        public string $there,
+        public string $short,
+        public string $jobs,
+    ) {
     }
 
     /** @return list<self> */
@@ -47,8 +52,19 @@ final readonly class ToOrder
         $list = [];
         foreach ($wanted as $name => $ml) {
             [$what, $base, $inhibitor] = $suits[$name];
-            $there = array_sum(array_map(fn (PartUsed $can) => $can->liquid === $what && $can->suits($base, $inhibitor) ? $can->ml : 0.0, $shelf));
-            $list[] = new self($name, $volume($ml), $volume($there), $ml - $there > self::HARDLY_ML ? $volume($ml - $there) : '', implode(', ', $jobs[$name]));
+            $there = array_sum(
+                array_map(
+                    fn (PartUsed $can) => $can->liquid === $what && $can->suits($base, $inhibitor) ? $can->ml : 0.0,
+                    $shelf,
+                ),
+            );
+            $list[] = new self(
+                $name,
+                $volume($ml),
+                $volume($there),
+                $ml - $there > self::HARDLY_ML ? $volume($ml - $there) : '',
+                implode(', ', $jobs[$name]),
+            );
         }
 
         return $list;
@@ -62,16 +78,27 @@ final readonly class ToOrder
     private static function wants(): array
     {
         $open = Job::query()->open()->latest('id')->limit(self::MOST_JOBS)->pluck('id');
-        $last = DB::table('journal_lines')->whereIn('job_id', $open)->groupBy('job_id')->selectRaw('job_id, max(seq) as seq')->pluck('seq', 'job_id');
+        $last = DB::table('journal_lines')
+            ->whereIn('job_id', $open)
+            ->groupBy('job_id')
+            ->selectRaw('job_id, max(seq) as seq')
+            ->pluck('seq', 'job_id');
         $wants = [];
         foreach ($open as $id) {
-            $wants[Job::numbered($id)] = Cache::remember("wants.{$id}.".($last[$id] ?? 0), self::KEPT_S, fn (): array => self::of(Job::query()->with('circuit')->whereKey($id)->firstOrFail()));
+            $wants[Job::numbered($id)] = Cache::remember(
+                "wants.{$id}.".($last[$id] ?? 0),
+                self::KEPT_S,
+                fn (): array => self::of(Job::query()->with('circuit')->whereKey($id)->firstOrFail()),
+            );
         }
 
         return $wants;
     }
 
-    /** @return list<array{string, float, string, string, string}> name, mL, what, base and inhibitor; none once it is mixed */
+    /**
+     * @return list<array{string, float, string, string, string}>
+     * name, mL, what, base and inhibitor; none once it is mixed
+     */
     private static function of(Job $job): array
     {
         $state = $job->state();
@@ -82,7 +109,13 @@ final readonly class ToOrder
         [$mix, $facts] = [$plan->mix($state->circuit), $state->circuit->facts];
         $liquid = $plan->choices->stockFraction < 1.0 ? Liquid::Premix : Liquid::Concentrate;
         $wants = [
-            ["{$liquid->label()}, {$facts->inhibitor}", $mix->stock()->mL(), $liquid->value, $facts->base->value, $facts->inhibitor],
+            [
+                "{$liquid->label()}, {$facts->inhibitor}",
+                $mix->stock()->mL(),
+                $liquid->value,
+                $facts->base->value,
+                $facts->inhibitor,
+            ],
             [Liquid::Water->label(), $mix->water()->mL(), Liquid::Water->value, $facts->base->value, $facts->inhibitor],
         ];
 

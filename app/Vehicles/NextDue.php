@@ -40,15 +40,22 @@ final readonly class NextDue
         $interval = $vehicle->interval($shops);
         $own = $interval != $shops;
         // The last job by which coolant came out, and did not go back in, or that filled what arrived empty.
-        $job = Job::query()->where('vehicle_id', $vehicle->id)->whereNotNull('signed_at')
-            ->where(fn (Builder $jobs) => $jobs->whereJsonLength('plan->choices->drains', '>', 0)->orWhere('plan->choices->content', Compatibility::Nothing->value))
+        $job = Job::query()
+            ->where('vehicle_id', $vehicle->id)
+            ->whereNotNull('signed_at')
+            ->where(
+                fn (Builder $jobs) => $jobs
+                    ->whereJsonLength('plan->choices->drains', '>', 0)
+                    ->orWhere('plan->choices->content', Compatibility::Nothing->value),
+            )
             ->where(fn (Builder $jobs) => $jobs->whereNull('summary->renewed')->orWhere('summary->renewed', true))
             ->latest('signed_at')->latest('id')->select(['id', 'signed_at', 'plan->choices->usage as usage'])->first();
         if ($job === null) {
             return new self($interval, $own, null, null, null, null);
         }
         $then = ChoicesCodec::readUsage((array) json_decode((string) $job->getAttribute('usage'), true));
-        // A mark below the one at the change is another instrument, or misread: it says nothing about what has been run.
+        // A mark below the one at the change is another instrument, or
+        // misread: it says nothing about what has been run.
         $since = fn (?float $now, ?float $at): ?float => $now === null || $at === null || $now < $at ? null : $now - $at;
         $used = $interval->used(
             $since($vehicle->odometer_km, $then->odometerKm),

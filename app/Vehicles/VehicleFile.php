@@ -20,7 +20,16 @@ use Illuminate\Validation\ValidationException;
 final class VehicleFile
 {
     public const COLUMNS = [
-        'plate', 'name', 'circuit', 'notes', 'odometer', 'hours', 'interval_distance', 'interval_months', 'interval_hours', 'retired',
+        'plate',
+        'name',
+        'circuit',
+        'notes',
+        'odometer',
+        'hours',
+        'interval_distance',
+        'interval_months',
+        'interval_hours',
+        'retired',
     ];
 
     private const FIELDS = ['odometer', 'hours', 'interval_distance', 'interval_months', 'interval_hours'];
@@ -63,11 +72,18 @@ final class VehicleFile
         );
         $columns = array_map(fn (string $name) => str_replace(' ', '_', mb_strtolower(trim($name))), $names);
         $unknown = array_diff($columns, self::COLUMNS, ['']);
-        if ($unknown !== [] || array_diff(['plate', 'name', 'circuit'], $columns) !== [] || count(array_unique($columns)) < count($columns)) {
-            throw new InvalidField('file', "Line {$first}: the first line names the columns, "
-                .'each once: '.implode(', ', self::COLUMNS)
-                .'. Plate, name and circuit '
-                    .'must be there.'.($unknown === [] ? '' : ' Not known: '.implode(', ', array_slice($unknown, 0, 5)).'.'));
+        if (
+            $unknown !== []
+            || array_diff(['plate', 'name', 'circuit'], $columns) !== []
+            || count(array_unique($columns)) < count($columns)
+        ) {
+            throw new InvalidField(
+                'file',
+                "Line {$first}: the first line names the columns, each once: "
+                    .implode(', ', self::COLUMNS)
+                    .'. Plate, name and circuit must be there.'
+                    .($unknown === [] ? '' : ' Not known: '.implode(', ', array_slice($unknown, 0, 5)).'.'),
+            );
         }
         $byName = Circuit::byAnything();
         $here = Vehicle::query()->get()->keyBy('plate');
@@ -130,7 +146,8 @@ final class VehicleFile
                     $number,
                     (string) $field,
                     $field === 'circuit'
-                        ? "No circuit here is called “{$row['circuit']}”, or more than one. Name it whole, or bring it in first."
+                        ? 'No circuit here is '
+                            ."called “{$row['circuit']}”, or more than one. Name it whole, or bring it in first."
                         : $message,
                 );
             }

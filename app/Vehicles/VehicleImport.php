@@ -51,7 +51,10 @@ final class VehicleImport
         }
     }
 
-    /** @return array<int, string> of the circuits that new ones would have, by id: a part of a name was enough to mean one */
+    /**
+     * @return array<int, string> of the circuits that new ones would
+     * have, by id: a part of a name was enough to mean one
+     */
     public function circuits(): array
     {
         return Circuit::query()->whereIn('id', array_column($this->new, 'circuit_id'))->pluck('name', 'id')->all();

@@ -96,7 +96,11 @@ final class VehicleInput
         $read = $validator->validated();
 
         return [
-            'plate' => $read['plate'], 'name' => trim($read['name']), 'circuit_id' => (int) $read['circuit'], 'notes' => trim($read['notes'] ?? ''), ...$usage,
+            'plate' => $read['plate'],
+            'name' => trim($read['name']),
+            'circuit_id' => (int) $read['circuit'],
+            'notes' => trim($read['notes'] ?? ''),
+            ...$usage,
         ];
     }
 
@@ -114,7 +118,10 @@ final class VehicleInput
         foreach ($form->fields as $field) {
             $text = $fields[$field->name] ?? $shown[$field->name] ?? '';
             $stands = $shown[$field->name] ?? '';
-            if (! is_string($text) || ! in_array(trim($text), [$stands, trim("{$stands} {$field->assumedUnit($units)->value}")], true)) {
+            if (
+                ! is_string($text)
+                || ! in_array(trim($text), [$stands, trim("{$stands} {$field->assumedUnit($units)->value}")], true)
+            ) {
                 $typed[$field->name] = $text;
             }
         }
@@ -183,8 +190,8 @@ final class VehicleInput
             'plate.*' => 'Enter the plate, or the number the shop calls it by: letters, digits, spaces, - and ., '
                 .'at most 20.',
             'name.*' => 'Enter what kind of vehicle it is, in at most 120 letters.',
-            'circuit.*' => 'Choose the circuit it has, by its name or a part that only one has. One that fits nearly can be copied and '
-                .'changed under Circuits.',
+            'circuit.*' => 'Choose the circuit it has, by its name or a part that only one has. '
+                .'One that fits nearly can be copied and changed under Circuits.',
             'notes.*' => 'Notes hold at most 2,000 letters.',
         ];
     }

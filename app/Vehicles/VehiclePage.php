@@ -49,9 +49,28 @@ final readonly class VehiclePage
         $this->due = NextDue::of($vehicle);
         $vehicle->loadMissing('circuit:id,name');
         $this->open = $vehicle->openJob();
-        $this->jobs = Job::query()->where('vehicle_id', $vehicle->id)->with('planner')->latest('id')->limit(self::MOST_JOBS)
-            ->get(['id', 'kind', 'planned_by', 'signed_at', 'followed_at', 'closed_at', 'abandoned_at', 'rests_until', 'created_at']);
-        $this->visits = Visit::query()->due()->whereIn('job_id', $this->jobs->pluck('id'))->with(['job.vehicle', 'holder'])->orderBy('due_on')->get();
+        $this->jobs = Job::query()
+            ->where('vehicle_id', $vehicle->id)
+            ->with('planner')
+            ->latest('id')
+            ->limit(self::MOST_JOBS)
+            ->get([
+                'id',
+                'kind',
+                'planned_by',
+                'signed_at',
+                'followed_at',
+                'closed_at',
+                'abandoned_at',
+                'rests_until',
+                'created_at',
+            ]);
+        $this->visits = Visit::query()
+            ->due()
+            ->whereIn('job_id', $this->jobs->pluck('id'))
+            ->with(['job.vehicle', 'holder'])
+            ->orderBy('due_on')
+            ->get();
         $this->watch = array_map($kinds->sayWatch(...), $vehicle->lastJob()->watch ?? []);
         $this->content = $this->content($units);
         $this->photos = Photo::query()->whereIn(
@@ -78,7 +97,11 @@ final readonly class VehiclePage
     private function content(UnitSystem $units): array
     {
         // What came from elsewhere was brought in later than it was written.
-        $last = $this->open ?? Job::query()->where('vehicle_id', $this->vehicle->id)->orderByRaw('coalesce(signed_at, abandoned_at) desc')->first();
+        $last = $this->open
+            ?? Job::query()
+                ->where('vehicle_id', $this->vehicle->id)
+                ->orderByRaw('coalesce(signed_at, abandoned_at) desc')
+                ->first();
         if ($last === null) {
             return [];
         }
@@ -87,7 +110,12 @@ final readonly class VehiclePage
             ? Cache::remember("inside.{$last->id}.{$units->value}", self::KEPT_S, fn () => self::inside($last, $units))
             : self::inside($last, $units);
 
-        $since = Visit::query()->where('job_id', $last->id)->whereNotNull('done_at')->whereNull('struck_at')->get()->sum(fn (Visit $visit) => (float) ($visit->values['volume'] ?? 0.0));
+        $since = Visit::query()
+            ->where('job_id', $last->id)
+            ->whereNotNull('done_at')
+            ->whereNull('struck_at')
+            ->get()
+            ->sum(fn (Visit $visit) => (float) ($visit->values['volume'] ?? 0.0));
 
         return [
             ...$inside,

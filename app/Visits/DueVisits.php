@@ -34,7 +34,16 @@ final readonly class DueVisits
     /** What the floor shows of them. */
     public static function now(Person $reader): self
     {
-        return self::of($reader, self::query()->where('due_on', '<', now()->addDays(self::AHEAD_DAYS + 1)->format('Y-m-d')));
+        return self::of(
+            $reader,
+            self::query()->where(
+                'due_on',
+                '<',
+                now()
+                    ->addDays(self::AHEAD_DAYS + 1)
+                    ->format('Y-m-d'),
+            ),
+        );
     }
 
     public function isEmpty(): bool
@@ -55,7 +64,17 @@ final readonly class DueVisits
     /** @return Builder<Visit> */
     private static function query(): Builder
     {
-        return Visit::query()->due()->with(['job:id,vehicle_id,signed_at', 'job.vehicle:id,plate,name', 'job.vehicle.inHand:id,vehicle_id', 'holder:id,name'])->orderBy('due_on')->orderBy('id')->limit(self::MOST);
+        return Visit::query()
+            ->due()
+            ->with([
+                'job:id,vehicle_id,signed_at',
+                'job.vehicle:id,plate,name',
+                'job.vehicle.inHand:id,vehicle_id',
+                'holder:id,name',
+            ])
+            ->orderBy('due_on')
+            ->orderBy('id')
+            ->limit(self::MOST);
     }
 
     /** @param  Builder<Visit>  $query */
@@ -66,6 +85,10 @@ final readonly class DueVisits
         $all = $query->get();
         $due = $all->reject($isInTheShop);
 
-        return new self($due->filter($isMine)->values(), $due->reject($isMine)->values(), $all->filter($isInTheShop)->values());
+        return new self(
+            $due->filter($isMine)->values(),
+            $due->reject($isMine)->values(),
+            $all->filter($isInTheShop)->values(),
+        );
     }
 }

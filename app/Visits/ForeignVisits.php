@@ -20,15 +20,25 @@ final class ForeignVisits
         foreach (is_array($told) && is_array($told['visits'] ?? null) ? $told['visits'] : [] as $visit) {
             if (is_array($visit) && is_int($visit['done_at'] ?? null)) {
                 $made = new Visit([
-                    'due_on' => Carbon::createFromTimestamp($visit['done_at'])->format('Y-m-d'), 'asked_by' => 'person', 'watch' => '', 'done_at' => Carbon::createFromTimestamp($visit['done_at']),
+                    'due_on' => Carbon::createFromTimestamp($visit['done_at'])->format('Y-m-d'),
+                    'asked_by' => 'person',
+                    'watch' => '',
+                    'done_at' => Carbon::createFromTimestamp($visit['done_at']),
                     'skipped_because' => is_string($visit['skipped_because'] ?? null) ? $visit['skipped_because'] : '',
-                    'values' => is_array($visit['values'] ?? null) && $visit['values'] !== [] ? $visit['values'] : null, 'typed' => is_array($visit['typed'] ?? null) ? $visit['typed'] : [],
+                    'values' => is_array($visit['values'] ?? null) && $visit['values'] !== [] ? $visit['values'] : null,
+                    'typed' => is_array($visit['typed'] ?? null) ? $visit['typed'] : [],
                 ]);
                 $struck = is_array($visit['struck'] ?? null) ? $visit['struck'] : null;
                 if ($struck !== null) {
-                    $made->fill(['struck_at' => Carbon::createFromTimestamp(is_int($struck['at'] ?? null) ? $struck['at'] : 0), 'struck_because' => is_string($struck['because'] ?? null) ? $struck['because'] : '']);
+                    $made->fill([
+                        'struck_at' => Carbon::createFromTimestamp(is_int($struck['at'] ?? null) ? $struck['at'] : 0),
+                        'struck_because' => is_string($struck['because'] ?? null) ? $struck['because'] : '',
+                    ]);
                 }
-                $made->setRelation('striker', new Person(['name' => is_string($struck['by'] ?? null) ? $struck['by'] : '']));
+                $made->setRelation(
+                    'striker',
+                    new Person(['name' => is_string($struck['by'] ?? null) ? $struck['by'] : '']),
+                );
                 $made->setRelation('doer', new Person(['name' => is_string($visit['by'] ?? null) ? $visit['by'] : '']));
                 $made->setRelation('holder', null);
                 $visits[] = $made;

@@ -17,7 +17,14 @@ final class Ics
     /** @param  iterable<Visit>  $visits */
     public static function of(iterable $visits): string
     {
-        $lines = ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Aqbel//'.config('aqbel.version').'//EN', 'CALSCALE:GREGORIAN', 'METHOD:PUBLISH', 'X-WR-CALNAME:'.self::text('Visits, '.Shop::here()->name)];
+        $lines = [
+            'BEGIN:VCALENDAR',
+            'VERSION:2.0',
+            'PRODID:-//Aqbel//'.config('aqbel.version').'//EN',
+            'CALSCALE:GREGORIAN',
+            'METHOD:PUBLISH',
+            'X-WR-CALNAME:'.self::text('Visits, '.Shop::here()->name),
+        ];
         foreach ($visits as $visit) {
             array_push($lines, ...self::event($visit));
         }
@@ -27,14 +34,23 @@ final class Ics
 
     public static function response(string $calendar, string $name): Response
     {
-        return response($calendar, 200, ['Content-Type' => 'text/calendar; charset=utf-8', 'Content-Disposition' => "inline; filename=\"{$name}\"", 'Cache-Control' => 'private, no-cache']);
+        return response($calendar, 200, [
+            'Content-Type' => 'text/calendar; charset=utf-8',
+            'Content-Disposition' => "inline; filename=\"{$name}\"",
+            'Cache-Control' => 'private, no-cache',
+        ]);
     }
 
     /** @return list<string> */
     private static function event(Visit $visit): array
     {
         $vehicle = $visit->job->vehicle;
-        $about = array_filter([$vehicle->name, "Record {$visit->job->number()}", $visit->watch === '' ? '' : "Watch for: {$visit->watch}", $visit->holder === null ? '' : "In the hands of {$visit->holder->name}"]);
+        $about = array_filter([
+            $vehicle->name,
+            "Record {$visit->job->number()}",
+            $visit->watch === '' ? '' : "Watch for: {$visit->watch}",
+            $visit->holder === null ? '' : "In the hands of {$visit->holder->name}",
+        ]);
 
         return [
             'BEGIN:VEVENT',

@@ -29,7 +29,10 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Carbon;
 
-/** The days after a signature: visits booked, signed, skipped and handed over. The record itself stands as it was signed. */
+/**
+ * The days after a signature: visits booked, signed, skipped and
+ * handed over. The record itself stands as it was signed.
+ */
 final readonly class VisitBook
 {
     private const BY_RULE = 'rule';
@@ -56,7 +59,14 @@ final readonly class VisitBook
     /** What was still to be looked at after earlier jobs on this vehicle is this one’s from its signature on. */
     public function takeOverFromBefore(Person $by): void
     {
-        $before = Visit::query()->due()->whereHas('job', fn (Builder $job) => $job->where('vehicle_id', $this->job->vehicle_id)->whereKeyNot($this->job->id))->with('job')->get();
+        $before = Visit::query()
+            ->due()
+            ->whereHas(
+                'job',
+                fn (Builder $job) => $job->where('vehicle_id', $this->job->vehicle_id)->whereKeyNot($this->job->id),
+            )
+            ->with('job')
+            ->get();
         foreach ($before as $visit) {
             (new self($visit->job))->skip($visit, "Taken over by {$this->job->number()}.", $by);
         }
@@ -66,7 +76,8 @@ final readonly class VisitBook
     public function ask(string $day, string $watch): Visit
     {
         $this->assertFollowed();
-        $due = preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 && strtotime($day) !== false ? Carbon::parse($day) : null;
+        $due
+            = preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) === 1 && strtotime($day) !== false ? Carbon::parse($day) : null;
         if ($due === null || $due->lt(now()->startOfDay()) || $due->gt(now()->addDays(self::LATEST_DAYS))) {
             throw new InvalidField('due_on', 'Choose a day from today on, within a year.');
         }
@@ -78,7 +89,13 @@ final readonly class VisitBook
     public function unplanned(string $key): Visit
     {
         return ($key === '' ? null : Visit::query()->where('job_id', $this->job->id)->where('key', $key)->first())
-            ?? new Visit(['job_id' => $this->job->id, 'due_on' => now()->format('Y-m-d'), 'asked_by' => self::BY_PERSON, 'watch' => '', 'created_at' => now()]);
+            ?? new Visit([
+                'job_id' => $this->job->id,
+                'due_on' => now()->format('Y-m-d'),
+                'asked_by' => self::BY_PERSON,
+                'watch' => '',
+                'created_at' => now(),
+            ]);
     }
 
     /**
@@ -98,17 +115,27 @@ final readonly class VisitBook
                 return;
             }
             if (! $visit->isDue()) {
-                throw new InvalidField('visit', "{$visit->doer?->name} has signed this visit already. What you saw besides is a visit of its own: ask for one.");
+                throw new InvalidField(
+                    'visit',
+                    "{$visit->doer?->name} has signed this visit already. What you saw besides is a visit of its "
+                        .'own: ask for one.',
+                );
             }
             $this->assertFollowed();
             $state = $this->job->state();
             $vessels = Plan::of($state)->rules()->vessels;
             $filled = VisitForm::of($state->circuit, $vessels, $person->units)->read($raw, $person->units);
             VisitForm::admit($filled->values);
-            $visit->fill([
-                'done_at' => now(), 'done_by' => $person->id, 'key' => $key === '' ? null : $key, 'values' => $filled->values->toArray(), 'typed' => $filled->typed,
-                'photo_id' => $photo?->id,
-            ])->save();
+            $visit
+                ->fill([
+                    'done_at' => now(),
+                    'done_by' => $person->id,
+                    'key' => $key === '' ? null : $key,
+                    'values' => $filled->values->toArray(),
+                    'typed' => $filled->typed,
+                    'photo_id' => $photo?->id,
+                ])
+                ->save();
             $photo === null || Photo::query()->create([...$photo->getAttributes(), 'of_visit' => true]);
             $this->haveRun($filled->values->number('odometer'), $filled->values->number('hours'));
             $this->follow($state);
@@ -116,8 +143,8 @@ final readonly class VisitBook
     }
 
     /**
-     * Puts another look in the place of one that was wrong: that one stays as it was signed, struck out. What was seen is still of its own
-     * time. The same press twice counts once.
+     * Puts another look in the place of one that was wrong: that one stays as it was signed, struck out. What was seen
+     * is still of its own time. The same press twice counts once.
      *
      * @param  array<mixed>  $raw  as typed
      *
@@ -125,12 +152,25 @@ final readonly class VisitBook
      */
     public function correct(Visit $visit, array $raw, string $because, Person $person, string $key): void
     {
-        $this->strike($visit, $because, $person, $key, function (JobState $state) use ($visit, $raw, $person, $key): void {
-            $filled = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels, $person->units)->read($raw, $person->units);
+        $this->strike($visit, $because, $person, $key, function (JobState $state) use (
+            $visit,
+            $raw,
+            $person,
+            $key,
+        ): void {
+            $filled = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels, $person->units)->read(
+                $raw,
+                $person->units,
+            );
             VisitForm::admit($filled->values);
             Visit::query()->create([
-                ...$visit->only(['job_id', 'due_on', 'asked_by', 'watch', 'done_at', 'photo_id']), 'done_by' => $person->id, 'key' => $key === '' ? null : $key,
-                'values' => $filled->values->toArray(), 'typed' => $filled->typed, 'instead_of' => $visit->id, 'created_at' => now(),
+                ...$visit->only(['job_id', 'due_on', 'asked_by', 'watch', 'done_at', 'photo_id']),
+                'done_by' => $person->id,
+                'key' => $key === '' ? null : $key,
+                'values' => $filled->values->toArray(),
+                'typed' => $filled->typed,
+                'instead_of' => $visit->id,
+                'created_at' => now(),
             ]);
         });
     }
@@ -161,12 +201,18 @@ final readonly class VisitBook
             }
             $state = $this->job->state();
             $wasRed = $this->says($state)?->code->isRed() === true;
-            $visit->update(['struck_at' => now(), 'struck_by' => $person->id, 'struck_because' => mb_substr(trim($because), 0, 300)]);
+            $visit->update([
+                'struck_at' => now(),
+                'struck_by' => $person->id,
+                'struck_because' => mb_substr(trim($because), 0, 300),
+            ]);
             $then($state);
             if ($wasRed && $this->says($state)?->code->isRed() !== true && ! $person->may(Right::ClearDaysAfter)) {
                 throw new InvalidField('visit', Right::ClearDaysAfter->refusal());
             }
-            Trail::note($person, Subject::Visit, $this->job->number(), [new Change('visit of '.$visit->done_at?->format('Y-m-d'), '', 'struck out: '.trim($because))]);
+            Trail::note($person, Subject::Visit, $this->job->number(), [
+                new Change('visit of '.$visit->done_at?->format('Y-m-d'), '', 'struck out: '.trim($because)),
+            ]);
             $this->follow($state);
         });
     }
@@ -179,8 +225,14 @@ final readonly class VisitBook
         }
         OneWriter::run(function () use ($visit, $because, $person): void {
             if ($visit->refresh()->isDue()) {
-                $visit->update(['done_at' => now(), 'done_by' => $person->id, 'skipped_because' => mb_substr(trim($because), 0, 300)]);
-                Trail::note($person, Subject::Visit, $this->job->number(), [new Change('visit of '.$visit->due_on->format('Y-m-d'), '', 'skipped: '.trim($because))]);
+                $visit->update([
+                    'done_at' => now(),
+                    'done_by' => $person->id,
+                    'skipped_because' => mb_substr(trim($because), 0, 300),
+                ]);
+                Trail::note($person, Subject::Visit, $this->job->number(), [
+                    new Change('visit of '.$visit->due_on->format('Y-m-d'), '', 'skipped: '.trim($because)),
+                ]);
             }
         });
     }
@@ -207,8 +259,14 @@ final readonly class VisitBook
             return ForeignVisits::of($this->job->document);
         }
 
-        return Visit::query()->with(['holder:id,name', 'doer:id,name', 'striker:id,name'])->where('job_id', $this->job->id)
-            ->orderByRaw('case when done_at is null then 1 else 0 end')->orderBy('done_at')->orderBy('due_on')->orderBy('id')->get();
+        return Visit::query()
+            ->with(['holder:id,name', 'doer:id,name', 'striker:id,name'])
+            ->where('job_id', $this->job->id)
+            ->orderByRaw('case when done_at is null then 1 else 0 end')
+            ->orderBy('done_at')
+            ->orderBy('due_on')
+            ->orderBy('id')
+            ->get();
     }
 
     private function follow(JobState $state): void
@@ -228,7 +286,13 @@ final readonly class VisitBook
 
     private function add(Carbon $due, string $by, string $watch): Visit
     {
-        return Visit::query()->create(['job_id' => $this->job->id, 'due_on' => $due->format('Y-m-d'), 'asked_by' => $by, 'watch' => mb_substr(trim($watch), 0, 500), 'created_at' => now()]);
+        return Visit::query()->create([
+            'job_id' => $this->job->id,
+            'due_on' => $due->format('Y-m-d'),
+            'asked_by' => $by,
+            'watch' => mb_substr(trim($watch), 0, 500),
+            'created_at' => now(),
+        ]);
     }
 
     private function haveRun(?float $mm, ?float $seconds): void
@@ -246,7 +310,10 @@ final readonly class VisitBook
             throw new InvalidField('visit', 'This job came from another shop: its days after are looked at there.');
         }
         if (! in_array($this->job->refresh()->life(), [Life::Signed, Life::Followed, Life::Closed], true)) {
-            throw new InvalidField('visit', 'This job is not signed: what is seen on it now belongs into its own steps.');
+            throw new InvalidField(
+                'visit',
+                'This job is not signed: what is seen on it now belongs into its own steps.',
+            );
         }
     }
 }

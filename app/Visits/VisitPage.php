@@ -33,14 +33,23 @@ final readonly class VisitPage
     /** The one that is corrected with the form. */
     public ?Visit $wrong;
 
-    public function __construct(public Job $job, public UnitSystem $units, public Person $reader, ?int $asked = null, ?int $correct = null)
-    {
+    public function __construct(
+        public Job $job,
+        public UnitSystem $units,
+        public Person $reader,
+        ?int $asked = null,
+        ?int $correct = null,
+    ) {
         $state = $job->state();
         $book = new VisitBook($job);
         $this->form = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels, $units);
         $this->visits = $book->all();
         $this->says = $book->says($state);
-        $this->wrong = $correct === null ? null : $this->visits->first(fn (Visit $visit) => $visit->id === $correct && $visit->values !== null && ! $visit->isStruck());
+        $this->wrong = $correct === null
+                ? null
+                : $this->visits->first(
+                    fn (Visit $visit) => $visit->id === $correct && $visit->values !== null && ! $visit->isStruck(),
+                );
         $due = $this->visits->filter(fn (Visit $visit) => $visit->isDue());
         $this->next = $due->firstWhere('id', $asked) ?? $due->first();
     }
@@ -50,7 +59,9 @@ final readonly class VisitPage
     {
         $stored = $this->wrong?->values[$field->name] ?? null;
 
-        return $this->wrong === null ? null : ($this->wrong->typed[$field->name] ?? ($stored === true ? '1' : (string) $stored));
+        return $this->wrong === null
+            ? null
+            : $this->wrong->typed[$field->name] ?? ($stored === true ? '1' : (string) $stored);
     }
 
     public function verdict(): ?Verdict
@@ -61,7 +72,12 @@ final readonly class VisitPage
     /** @return list<VisitRow> done ones, the first first */
     public function rows(): array
     {
-        return array_values($this->visits->reject(fn (Visit $visit) => $visit->isDue())->map(fn (Visit $visit) => VisitRow::of($visit, $this->form))->all());
+        return array_values(
+            $this->visits
+                ->reject(fn (Visit $visit) => $visit->isDue())
+                ->map(fn (Visit $visit) => VisitRow::of($visit, $this->form))
+                ->all(),
+        );
     }
 
     /** @return array<string> what it is asked for */
@@ -74,7 +90,9 @@ final readonly class VisitPage
                 'person' => 'Somebody asked for it.',
                 default => 'Nobody has booked it: it is written down all the same.',
             },
-            $this->job->vehicle->inHand === null ? null : "In the shop now, with {$this->job->vehicle->inHand->number()}: looked at there.",
+            $this->job->vehicle->inHand === null
+                ? null
+                : "In the shop now, with {$this->job->vehicle->inHand->number()}: looked at there.",
             $this->next === null || $this->next->watch === '' ? null : "Watch for: {$this->next->watch}.",
         ]);
     }
@@ -82,6 +100,11 @@ final readonly class VisitPage
     /** Where a job begins for what was found. */
     public function planAddress(): string
     {
-        return '/jobs/new?'.http_build_query(['vehicle' => $this->job->vehicle_id, 'kind' => $this->says?->code->isRed() === true ? 'lost' : 'bleed', 'complaint' => 'falling']);
+        return '/jobs/new?'
+            .http_build_query([
+                'vehicle' => $this->job->vehicle_id,
+                'kind' => $this->says?->code->isRed() === true ? 'lost' : 'bleed',
+                'complaint' => 'falling',
+            ]);
     }
 }

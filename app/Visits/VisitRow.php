@@ -31,14 +31,24 @@ final readonly class VisitRow
         $typed = $visit->typed ?? [];
         $more = [];
         foreach ($form->fields as $field) {
-            if (in_array($field->name, [Seen::COMPLAINT, Seen::FREEZE, Seen::ODOMETER, Seen::HOURS, Seen::NOTE], true) && ($values[$field->name] ?? 'open') !== 'open' && ($values[$field->name] ?? '') !== '') {
+            if (
+                in_array(
+                    $field->name,
+                    [Seen::COMPLAINT, Seen::FREEZE, Seen::ODOMETER, Seen::HOURS, Seen::NOTE],
+                    true,
+                )
+                && ($values[$field->name] ?? 'open') !== 'open'
+                && ($values[$field->name] ?? '') !== ''
+            ) {
                 $more[] = (string) $field->say($values[$field->name], $typed[$field->name] ?? null);
             }
         }
 
         return new self(
             $visit->done_at?->format('Y-m-d H:i') ?? '',
-            $visit->wasSkipped() ? 'skipped' : (LevelFound::tryFrom((string) ($values[Seen::LEVEL] ?? ''))?->label() ?? ''),
+            $visit->wasSkipped()
+                ? 'skipped'
+                : LevelFound::tryFrom((string) ($values[Seen::LEVEL] ?? ''))?->label() ?? '',
             $typed[Seen::VOLUME] ?? '–',
             $typed[Seen::CELSIUS] ?? '',
             $visit->wasSkipped() ? $visit->skipped_because : implode(' · ', $more),

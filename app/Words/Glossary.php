@@ -20,7 +20,9 @@ final class Glossary
     public function marked(string $text): HtmlString
     {
         $meanings = $this->meanings();
-        $pattern = '/\b('.implode('|', array_map(fn (string $word) => preg_quote($word, '/'), array_keys($meanings))).')\b/iu';
+        $pattern = '/\b('
+            .implode('|', array_map(fn (string $word) => preg_quote($word, '/'), array_keys($meanings)))
+            .')\b/iu';
         $seen = [];
         $html = '';
         foreach (preg_split($pattern, $text, -1, PREG_SPLIT_DELIM_CAPTURE) ?: [$text] as $i => $part) {

@@ -62,7 +62,16 @@ final readonly class Circuit
             $passages[$id] = $passages[$id]->holding($factor * $passages[$id]->volumeMl);
         }
 
-        return new self($this->name, $this->wheelbaseMm, $nodes, $passages, $gates, $this->ports, $this->facts, $this->covers);
+        return new self(
+            $this->name,
+            $this->wheelbaseMm,
+            $nodes,
+            $passages,
+            $gates,
+            $this->ports,
+            $this->facts,
+            $this->covers,
+        );
     }
 
     public function capacityMl(): float
@@ -73,7 +82,11 @@ final readonly class Circuit
     /** Within which what its passages hold is known, mL: each off by itself, as far as its own ± goes. */
     public function knownWithinMl(): float
     {
-        return sqrt(array_sum(array_map(fn (Passage $passage) => ($passage->plusMinus * $passage->volumeMl) ** 2, $this->passages)));
+        return sqrt(
+            array_sum(
+                array_map(fn (Passage $passage) => ($passage->plusMinus * $passage->volumeMl) ** 2, $this->passages),
+            ),
+        );
     }
 
     /** Whether some passage holds what a layout says it does, and nobody has measured it. */
@@ -178,7 +191,14 @@ final readonly class Circuit
     public function gatesBeside(string $port): array
     {
         $node = $this->port($port)->node;
-        $beside = array_filter($this->gates, fn (Gate $gate) => in_array($node, [$this->passages[$gate->passage]->from, $this->passages[$gate->passage]->to], true));
+        $beside = array_filter(
+            $this->gates,
+            fn (Gate $gate) => in_array(
+                $node,
+                [$this->passages[$gate->passage]->from, $this->passages[$gate->passage]->to],
+                true,
+            ),
+        );
 
         return array_values(array_map(fn (Gate $gate) => $gate->id, $beside));
     }

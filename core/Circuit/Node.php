@@ -12,7 +12,8 @@ final readonly class Node
 
     /**
      * @param  float  $plusMinusMm  of its height, in nineteen cases of twenty: 0 from a drawing, 25 by eye
-     * @param  ?string  $follows  the node it is fixed to, as a neck to its radiator: where that one stands higher, so does it
+     * @param  ?string  $follows  the node it is fixed to, as a neck to
+     * its radiator: where that one stands higher, so does it
      */
     public function __construct(
         public string $id,

@@ -33,7 +33,16 @@ final readonly class Passage
     public function holding(float $ml): self
     {
         return new self(
-            $this->id, $this->from, $this->to, $ml, $this->kind, $this->label, $this->behind, $this->parts, $this->torqueNm, $this->plusMinus,
+            $this->id,
+            $this->from,
+            $this->to,
+            $ml,
+            $this->kind,
+            $this->label,
+            $this->behind,
+            $this->parts,
+            $this->torqueNm,
+            $this->plusMinus,
         );
     }
 

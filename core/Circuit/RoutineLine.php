@@ -8,7 +8,9 @@ namespace Aqbel\Core\Circuit;
 final readonly class RoutineLine
 {
     /** Words by which a line starts the engine, whatever it calls itself: no engine is started beside its own step. */
-    private const STARTS = '/\b(?:start|run|idle|rev|warm)\w*\b[^.,;]*\bengine\b|\bengine\b(?!\s+(?:off|is off|stopped|cold))[^.,;]*\b(?:start|run|idl|rev|warm|at \d)/iu';
+    private const STARTS
+        = '/\b(?:start|run|idle|rev|warm)\w*\b[^.,;]*\bengine\b|\bengine\b(?!\s+(?:off|is '
+        .'off|stopped|cold))[^.,;]*\b(?:start|run|idl|rev|warm|at \d)/iu';
 
     private const STARTS_NOT = '/\b(?:not|never|without)\b/iu';
 
@@ -19,13 +21,18 @@ final readonly class RoutineLine
      * @param  float  $minutes  until the next line; 0 where it is done at once
      * @param  string  $point  of a bleed: its id or its name
      */
-    private function __construct(public string $text, public float $minutes, public RoutinePart $part, public string $point)
-    {
+    private function __construct(
+        public string $text,
+        public float $minutes,
+        public RoutinePart $part,
+        public string $point,
+    ) {
     }
 
     /**
-     * Minutes are those it ends with, such as “Service mode on, pump runs 10 min”. What begins with the name of a part and a colon
-     * is that part: “run: idle until the fan has turned twice”, “bleed heater screw: a turn”, “level: to the mark”.
+     * Minutes are those it ends with, such as “Service mode on, pump runs 10 min”. What begins
+     * with the name of a part and a colon is that part: “run: idle until the fan has turned
+     * twice”, “bleed heater screw: a turn”, “level: to the mark”.
      */
     public static function of(string $line): self
     {
@@ -35,7 +42,12 @@ final readonly class RoutineLine
 
         return match (true) {
             $isPart => new self(trim($named[3]), $minutes, RoutinePart::from(strtolower($named[1])), trim($named[2])),
-            preg_match(self::STARTS, $line) === 1 && preg_match(self::STARTS_NOT, $line) === 0 => new self($line, $minutes, RoutinePart::Run, ''),
+            preg_match(self::STARTS, $line) === 1 && preg_match(self::STARTS_NOT, $line) === 0 => new self(
+                $line,
+                $minutes,
+                RoutinePart::Run,
+                '',
+            ),
             default => new self($line, $minutes, RoutinePart::Free, ''),
         };
     }
@@ -55,7 +67,10 @@ final readonly class RoutineLine
     public function port(Circuit $circuit): ?Port
     {
         foreach ($circuit->portsOf(PortKind::Bleed) as $port) {
-            if ($this->part === RoutinePart::Bleed && in_array(mb_strtolower($this->point), [mb_strtolower($port->id), mb_strtolower($port->label)], true)) {
+            if (
+                $this->part === RoutinePart::Bleed
+                && in_array(mb_strtolower($this->point), [mb_strtolower($port->id), mb_strtolower($port->label)], true)
+            ) {
                 return $port;
             }
         }

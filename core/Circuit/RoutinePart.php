@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Circuit;
 
-/** What a line of a routine is: a part of the work that has its own step, or a line that is gone through with its time. */
+/**
+ * What a line of a routine is: a part of the work that has its own step, or a line that is gone through with its time.
+ */
 enum RoutinePart: string
 {
     case Free = '';

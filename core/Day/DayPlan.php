@@ -8,9 +8,10 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Who goes where next, so that clocks do not run out unattended and nothing shared is wanted twice. Planned by list scheduling
- * (Graham 1966): whoever is free takes what can begin soonest, and of that what has the longest still before it. A
- * hundred orders near that one are tried, and the one by which the vehicles are done soonest on the average is kept.
+ * Who goes where next, so that clocks do not run out unattended and nothing shared is wanted twice.
+ * Planned by list scheduling (Graham 1966): whoever is free takes what can begin soonest, and of
+ * that what has the longest still before it. A hundred orders near that one are tried, and the one
+ * by which the vehicles are done soonest on the average is kept.
  */
 final readonly class DayPlan
 {
@@ -35,7 +36,9 @@ final readonly class DayPlan
     public static function of(array $work, array $people, array $first = [], int $tries = self::TRIES): self
     {
         $longest = max([1.0, ...array_map(fn (Work $one) => $one->tails[0] ?? 0.0, $work)]);
-        $pinned = fn (int $i): float => ($at = array_search($work[$i]->job, $first, true)) === false ? 0.0 : 1.0e6 - (int) $at;
+        $pinned = fn (int $i): float => ($at = array_search($work[$i]->job, $first, true)) === false
+            ? 0.0
+            : 1.0e6 - (int) $at;
         $chance = new Randomizer(new Mt19937(1));
         $best = null;
         for ($try = 0; $try < max(1, $tries); $try++) {
@@ -71,7 +74,13 @@ final readonly class DayPlan
         $ready = array_map(fn (Work $one) => $one->fromMin, $work);
         $free = array_fill_keys($people, 0.0);
         $shared = [];
-        [$slots, $done] = [[], array_map(fn (Work $one) => $one->fromMin, array_combine(array_map(fn (Work $one) => $one->job, $work), $work))];
+        [$slots, $done] = [
+            [],
+            array_map(
+                fn (Work $one) => $one->fromMin,
+                array_combine(array_map(fn (Work $one) => $one->job, $work), $work),
+            ),
+        ];
         while (true) {
             $chosen = null;
             foreach ($work as $i => $one) {
@@ -79,10 +88,16 @@ final readonly class DayPlan
                 if ($task === null) {
                     continue;
                 }
-                $can = $one->by !== null && isset($free[$one->by]) ? $one->by : (string) array_search(min($free), $free, true);
+                $can = $one->by !== null && isset($free[$one->by])
+                        ? $one->by
+                        : (string) array_search(min($free), $free, true);
                 $start = max($ready[$i], $free[$can], $task->with === null ? 0.0 : $shared[$task->with->value] ?? 0.0);
                 $rank = $longFirst * $one->tails[$next[$i]] + $offset[$i];
-                if ($chosen === null || $start < $chosen[1] - 1.0e-9 || ($start < $chosen[1] + 1.0e-9 && $rank > $chosen[2])) {
+                if (
+                    $chosen === null
+                    || $start < $chosen[1] - 1.0e-9
+                    || ($start < $chosen[1] + 1.0e-9 && $rank > $chosen[2])
+                ) {
                     $chosen = [$i, $start, $rank, $can, $task];
                 }
             }

@@ -13,7 +13,11 @@ final readonly class Task
      * @param  float  $waitMin  nobody is, afterwards
      * @param  ?Shared  $with  held from the first minute to the end of the wait
      */
-    public function __construct(public string $step, public float $handsMin, public float $waitMin = 0.0, public ?Shared $with = null)
-    {
+    public function __construct(
+        public string $step,
+        public float $handsMin,
+        public float $waitMin = 0.0,
+        public ?Shared $with = null,
+    ) {
     }
 }

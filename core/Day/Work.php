@@ -15,8 +15,12 @@ final readonly class Work
      * @param  float  $fromMin  minutes from now before which nobody can go on: a clock that runs
      * @param  ?string  $by  in whose hands it is; null for anybody's
      */
-    public function __construct(public string $job, public array $tasks, public float $fromMin = 0.0, public ?string $by = null)
-    {
+    public function __construct(
+        public string $job,
+        public array $tasks,
+        public float $fromMin = 0.0,
+        public ?string $by = null,
+    ) {
         $tails = [];
         $left = 0.0;
         foreach (array_reverse($tasks) as $task) {

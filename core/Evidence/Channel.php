@@ -64,7 +64,10 @@ final readonly class Channel
         [$times, $values] = [[], []];
         $n = count($this->t);
         for ($i = 0; $i < $n; $i++) {
-            $stray = $i > 0 && $i < $n - 1 && abs($this->v[$i] - $this->v[$i - 1]) > $apart && abs($this->v[$i] - $this->v[$i + 1]) > $apart
+            $stray = $i > 0
+                && $i < $n - 1
+                && abs($this->v[$i] - $this->v[$i - 1]) > $apart
+                && abs($this->v[$i] - $this->v[$i + 1]) > $apart
                 && abs($this->v[$i - 1] - $this->v[$i + 1]) < $apart / 2.0;
             if (! $stray) {
                 $times[] = $this->t[$i];
@@ -130,7 +133,9 @@ final readonly class Channel
         }
         $spread = $n * $stt - $st * $st;
 
-        return $n < 3 || $toS - $first < 0.5 * ($toS - $fromS) || $spread <= 0.0 ? null : ($n * $stv - $st * $sv) / $spread;
+        return $n < 3 || $toS - $first < 0.5 * ($toS - $fromS) || $spread <= 0.0
+            ? null
+            : ($n * $stv - $st * $sv) / $spread;
     }
 
     /** Smoothed by the mean over a stretch around each point. */

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Evidence;
 
 /**
- * Turns the channels of a hot run into dated evidence: instruments, imported files and what a person typed alike, which is a thin
- * stream. Thresholds are common practice, without a source; they were set on streams of the virtual vehicle and of others.
+ * Turns the channels of a hot run into dated evidence: instruments, imported files and what a
+ * person typed alike, which is a thin stream. Thresholds are common practice, without a source;
+ * they were set on streams of the virtual vehicle and of others.
  */
 final readonly class HotStream
 {
@@ -28,7 +29,10 @@ final readonly class HotStream
     /** A value is that of a moment when it is no older than so much, s. */
     private const HOLDS_S = 20.0;
 
-    /** A fan that comes turns the coolant so near above where it comes on; further on it turned by itself, as when revs are let go. */
+    /**
+     * A fan that comes turns the coolant so near above where it comes on;
+     * further on it turned by itself, as when revs are let go.
+     */
     private const FAN_OVERSHOOT_K = 5.0;
 
     /** The far side so far below the live reading before: the thermostat was shut. */
@@ -91,7 +95,15 @@ final readonly class HotStream
         $this->rpm = Channel::of($channels['rpm'] ?? [], 0.0, 12_000.0);
         $opened = $this->opened();
         $evidence = [
-            ...$this->engine(), ...$this->limit($raw), ...$this->inAir(), ...$opened, ...$this->shut($opened !== []), ...$this->fans(), ...$this->outlets(), ...$this->holds(), ...$this->silences(),
+            ...$this->engine(),
+            ...$this->limit($raw),
+            ...$this->inAir(),
+            ...$opened,
+            ...$this->shut($opened !== []),
+            ...$this->fans(),
+            ...$this->outlets(),
+            ...$this->holds(),
+            ...$this->silences(),
             ...$this->climbs(),
         ];
         usort($evidence, fn (Evidence $a, Evidence $b) => $a->fromS <=> $b->fromS);
@@ -151,7 +163,9 @@ final readonly class HotStream
         foreach ($limit === null ? [] : [$raw, $this->channel('far_side_c')] as $channel) {
             foreach ($channel->t as $i => $t) {
                 if ($channel->v[$i] >= $limit) {
-                    $first = $first === null || $t < $first->fromS ? new Evidence(Code::LimitReached, $t, null, $channel->v[$i]) : $first;
+                    $first = $first === null || $t < $first->fromS
+                            ? new Evidence(Code::LimitReached, $t, null, $channel->v[$i])
+                            : $first;
                     break;
                 }
             }
@@ -167,9 +181,13 @@ final readonly class HotStream
         $coolant = $this->coolant->atEach($this->far->t, self::HOLDS_S);
         foreach ($this->far->t as $i => $t) {
             $live = $coolant[$i];
-            $cold = $live !== null && $this->far->v[$i] >= self::AIR_FAR_C && $live <= $this->far->v[$i] - self::AIR_GAP_K;
+            $cold
+                = $live !== null && $this->far->v[$i] >= self::AIR_FAR_C && $live <= $this->far->v[$i] - self::AIR_GAP_K;
             $since = $cold ? $since ?? $t : null;
-            if ($since !== null && ($t - $since >= self::AIR_FOR_S || ($i === count($this->far->t) - 1 && $t > $since))) {
+            if (
+                $since !== null
+                && ($t - $since >= self::AIR_FOR_S || ($i === count($this->far->t) - 1 && $t > $since))
+            ) {
                 return [new Evidence(Code::SensorInAir, $since, $t, $live)];
             }
         }
@@ -178,8 +196,8 @@ final readonly class HotStream
     }
 
     /**
-     * The far side rises fast while the engine side is near the opening temperature, from well below it. One that is stuck open
-     * has warmed with the engine from the start.
+     * The far side rises fast while the engine side is near the opening temperature, from well below it. One that is
+     * stuck open has warmed with the engine from the start.
      *
      * @return list<Evidence>
      */
@@ -225,7 +243,9 @@ final readonly class HotStream
         $behind = $this->far->atEach($this->coolant->t, self::SILENT_S);
         foreach ($this->coolant->t as $i => $t) {
             $far = $behind[$i];
-            $cold = $far !== null && $this->coolant->v[$i] >= $full + self::PAST_FULL_K && $this->coolant->v[$i] - $far >= self::COLD_GAP_K;
+            $cold = $far !== null
+                && $this->coolant->v[$i] >= $full + self::PAST_FULL_K
+                && $this->coolant->v[$i] - $far >= self::COLD_GAP_K;
             $since = $cold ? $since ?? $t : null;
             if ($since !== null && $t - $since >= self::COLD_FOR_S) {
                 return [new Evidence(Code::ThermostatShut, $since, $t, $far)];
@@ -236,8 +256,8 @@ final readonly class HotStream
     }
 
     /**
-     * Turning points of the coolant above fan-off: where it falls from fan-on, and rises again from fan-off, with the engine
-     * running at one speed.
+     * Turning points of the coolant above fan-off: where it falls from fan-on, and rises
+     * again from fan-off, with the engine running at one speed.
      *
      * @return list<Evidence>
      */
@@ -259,7 +279,12 @@ final readonly class HotStream
                     [$extreme, $at] = [$v, $t];
                 } elseif ($v <= $extreme - $turn) {
                     if ($extreme >= $on - 1.6 && $extreme <= $on + self::FAN_OVERSHOOT_K && $this->isSteady($at, $t)) {
-                        $found[] = new Evidence(Code::FanOn, $this->crossed($smooth, $at, $on), null, round($extreme, 1));
+                        $found[] = new Evidence(
+                            Code::FanOn,
+                            $this->crossed($smooth, $at, $on),
+                            null,
+                            round($extreme, 1),
+                        );
                     }
                     [$rising, $extreme, $at] = [false, $v, $t];
                 }
@@ -267,7 +292,12 @@ final readonly class HotStream
                 [$extreme, $at] = [$v, $t];
             } elseif ($v >= $extreme + $turn) {
                 $last = $found === [] ? null : $found[count($found) - 1];
-                if ($last?->code === Code::FanOn && $extreme <= $off + 2.0 && $extreme >= $off - 6.0 && $this->isSteady($at, $t)) {
+                if (
+                    $last?->code === Code::FanOn
+                    && $extreme <= $off + 2.0
+                    && $extreme >= $off - 6.0
+                    && $this->isSteady($at, $t)
+                ) {
                     $found[] = new Evidence(Code::FanOff, $at, null, round($extreme, 1));
                 }
                 [$rising, $extreme, $at] = [true, $v, $t];
@@ -326,7 +356,9 @@ final readonly class HotStream
             foreach ($outlet->t as $i => $t) {
                 $live = $coolant[$i];
                 // Once it is hot, a degree less is not the end of it.
-                $is = $live !== null && $live >= self::HOT_C - ($since === null ? 0.0 : 3.0) && self::OUTLET_SHARE * ($live - $cold) > $outlet->v[$i] - $cold;
+                $is = $live !== null
+                    && $live >= self::HOT_C - ($since === null ? 0.0 : 3.0)
+                    && self::OUTLET_SHARE * ($live - $cold) > $outlet->v[$i] - $cold;
                 if (! $is && $since !== null) {
                     if ($last - $since >= self::OUTLET_S) {
                         break;
@@ -369,9 +401,17 @@ final readonly class HotStream
     /** @return list<Evidence> */
     private function silences(): array
     {
-        $silences = array_filter(Silence::all($this->channels, self::SILENT_S), fn (Silence $one) => $this->ran($one->fromS));
+        $silences = array_filter(
+            Silence::all($this->channels, self::SILENT_S),
+            fn (Silence $one) => $this->ran($one->fromS),
+        );
 
-        return array_values(array_map(fn (Silence $one) => new Evidence(Code::Silent, $one->fromS + self::SILENT_S, $one->toS), $silences));
+        return array_values(
+            array_map(
+                fn (Silence $one) => new Evidence(Code::Silent, $one->fromS + self::SILENT_S, $one->toS),
+                $silences,
+            ),
+        );
     }
 
     /** Whether the engine ran when something was last heard. */

@@ -20,6 +20,12 @@ final readonly class RunFacts
 
     public static function of(Facts $facts, ?float $limitC): self
     {
-        return new self($facts->thermostatStartC, $facts->thermostatFullC, $facts->fanOnC, $facts->fanOffC, $limitC ?? $facts->limitC);
+        return new self(
+            $facts->thermostatStartC,
+            $facts->thermostatFullC,
+            $facts->fanOnC,
+            $facts->fanOffC,
+            $limitC ?? $facts->limitC,
+        );
     }
 }

@@ -37,20 +37,25 @@ final readonly class Drainage
     }
 
     /**
-     * Of a full circuit by these ports, heater valve open, air let in by the fill port alone: what a plan and the bay go by.
+     * Of a full circuit by these ports, heater valve open, air let in
+     * by the fill port alone: what a plan and the bay go by.
      *
      * @param  list<string>  $open  drain ports in the order they are opened
      */
     public static function usual(Circuit $circuit, array $open, float $noseLiftMm): self
     {
-        return $circuit->once(implode(' ', [__METHOD__, $noseLiftMm, ...$open]), fn () => self::of($circuit, $open, $circuit->usualGates(), $noseLiftMm));
+        return $circuit->once(
+            implode(' ', [__METHOD__, $noseLiftMm, ...$open]),
+            fn () => self::of($circuit, $open, $circuit->usualGates(), $noseLiftMm),
+        );
     }
 
     /**
      * @param  list<string>  $open  drain ports in the order they are opened
      * @param  list<string>  $openGates
      * @param  list<string>  $airOpen  ports that let air in besides the fill port
-     * @param  array<string, float>  $measured  mL that really came out of a port, where it was less than it could let out
+     * @param  array<string, float>  $measured  mL that really came
+     * out of a port, where it was less than it could let out
      *
      * @throws \Aqbel\Core\InvalidField naming an unknown port or gate
      */
@@ -182,7 +187,11 @@ final readonly class Drainage
         $dip = self::leastClimb($mesh, $inlets, -1.0);
         $starved = [];
         foreach ($state as $cell => $what) {
-            if ($what === self::AIR && $mesh->volume[$cell] > 0.0 && -($dip[$cell] ?? INF) < $mesh->height[$cell] - self::SLACK_MM) {
+            if (
+                $what === self::AIR
+                && $mesh->volume[$cell] > 0.0
+                && -($dip[$cell] ?? INF) < $mesh->height[$cell] - self::SLACK_MM
+            ) {
                 $starved[$mesh->passageOf[$cell]] = true;
             }
         }

@@ -199,7 +199,10 @@ final readonly class Mesh
         foreach (array_unique($group) as $one) {
             $joined = array_intersect_key($heights, array_flip(array_keys($group, $one, true)));
             if ($joined !== [] && max($joined) - min($joined) <= self::LEVEL_MM) {
-                $heights = array_replace($heights, array_fill_keys(array_keys($joined), array_sum($joined) / count($joined)));
+                $heights = array_replace(
+                    $heights,
+                    array_fill_keys(array_keys($joined), array_sum($joined) / count($joined)),
+                );
             }
         }
 

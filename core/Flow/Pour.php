@@ -209,7 +209,11 @@ final class Pour
                 [$first, $last] = $this->dry[$id];
                 foreach ([$first, $last] as $end) {
                     foreach ($this->mesh->neighbours[$end] as $node) {
-                        if ($this->mesh->passageOf[$node] === '' && $this->state[$node] === Filling::OPEN_AIR && ! isset($open[$node])) {
+                        if (
+                            $this->mesh->passageOf[$node] === ''
+                            && $this->state[$node] === Filling::OPEN_AIR
+                            && ! isset($open[$node])
+                        ) {
                             $open[$node] = true;
                             $stack[] = $node;
                         }

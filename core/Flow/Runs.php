@@ -28,7 +28,8 @@ final readonly class Runs
         foreach ($this->byPassage as $passage => $runs) {
             foreach ($runs as $run) {
                 if ($run->state === CellState::Trapped && isset($circuit->passages[$passage])) {
-                    $air[$passage] = ($air[$passage] ?? 0.0) + ($run->to - $run->from) * $circuit->passages[$passage]->volumeMl;
+                    $air[$passage]
+                        = ($air[$passage] ?? 0.0) + ($run->to - $run->from) * $circuit->passages[$passage]->volumeMl;
                 }
             }
         }

@@ -39,7 +39,10 @@ final class Standing
         $trapped = [];
         foreach ($mesh->range as $passage => [$first, $last]) {
             foreach ($runs->of($passage) as $run) {
-                [$from, $to] = [$first + (int) round($run->from * ($last - $first + 1)), $first + (int) round($run->to * ($last - $first + 1))];
+                [$from, $to] = [
+                    $first + (int) round($run->from * ($last - $first + 1)),
+                    $first + (int) round($run->to * ($last - $first + 1)),
+                ];
                 for ($cell = $from; $cell < $to; $cell++) {
                     $state[$cell] = $run->state === CellState::Air ? Filling::OPEN_AIR : Filling::COOLANT;
                     $trapped += $run->state === CellState::Trapped ? [$cell => $mesh->height[$cell]] : [];

@@ -16,7 +16,12 @@ final readonly class Tie
      * @param  float  $lowMl  air that stays, whichever of the two is the higher one: least
      * @param  float  $highMl  and most
      */
-    public function __construct(public string $one, public string $other, public float $apartMm, public float $lowMl, public float $highMl)
-    {
+    public function __construct(
+        public string $one,
+        public string $other,
+        public float $apartMm,
+        public float $lowMl,
+        public float $highMl,
+    ) {
     }
 }

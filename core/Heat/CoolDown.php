@@ -65,10 +65,15 @@ final readonly class CoolDown
     /**
      * @param  list<Reading>  $readings  in rising order of time
      *
-     * @throws InvalidField without readings, on readings that do not fall, or a safe temperature the air never lets it reach
+     * @throws InvalidField without readings, on readings that do not
+     * fall, or a safe temperature the air never lets it reach
      */
-    public static function predict(Temperature $ambient, array $readings, Temperature $safe, ?CoolingBody $body = null): self
-    {
+    public static function predict(
+        Temperature $ambient,
+        array $readings,
+        Temperature $safe,
+        ?CoolingBody $body = null,
+    ): self {
         $body ??= CoolingBody::of();
         if ($safe->degC() <= $ambient->degC()) {
             throw new InvalidField(
@@ -136,7 +141,10 @@ final readonly class CoolDown
         foreach ($engines as [$weight, $start, $share, $fast, $tau]) {
             if ($weight > self::UNHEARD_OF * $likeliest) {
                 $weights[] = $weight;
-                $minutes[] = max(0.0, self::until(($safe - $ambient) / max(1.0, $start), $share, $fast, $tau) - $since[count($since) - 1]);
+                $minutes[] = max(
+                    0.0,
+                    self::until(($safe - $ambient) / max(1.0, $start), $share, $fast, $tau) - $since[count($since) - 1],
+                );
                 $taus[] = $tau;
             }
         }
@@ -207,7 +215,9 @@ final readonly class CoolDown
     private static function withoutTheFan(array $readings, float $minutes): array
     {
         $until = $readings[0]->minute + $minutes;
-        $after = array_values(array_filter($readings, fn (Reading $reading) => $minutes <= 0.0 || $reading->minute >= $until));
+        $after = array_values(
+            array_filter($readings, fn (Reading $reading) => $minutes <= 0.0 || $reading->minute >= $until),
+        );
 
         return $after === [] ? [$readings[count($readings) - 1]] : $after;
     }
@@ -226,7 +236,8 @@ final readonly class CoolDown
             if ($i > 0 && $step > self::FALLS_C_PER_MIN * ($reading->minute - $readings[$i - 1]->minute)) {
                 throw new InvalidField(
                     "readings.{$i}.temp_c",
-                    'No engine that stands falls that fast. Read it again; if the one before was the slip, leave that out.',
+                    'No engine that stands falls that fast. Read it again; if the one before was the slip, '
+                        .'leave that out.',
                 );
             }
             if (count($readings) > 1 && $reading->temperature->degC() <= $ambient->degC()) {

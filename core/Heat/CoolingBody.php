@@ -13,7 +13,10 @@ final readonly class CoolingBody
     /** Its time grows with the heat it holds by this power: surface grows too (common practice, no source). */
     private const POWER = 0.4;
 
-    /** Half glycol, kJ/K for each litre; engine and coolant together, where nobody knows the metal (any handbook table, from memory). */
+    /**
+     * Half glycol, kJ/K for each litre; engine and coolant together, where
+     * nobody knows the metal (any handbook table, from memory).
+     */
     private const COOLANT_KJ_K_L = 3.8;
 
     private const WITH_METAL_KJ_K_L = 11.0;
@@ -21,8 +24,12 @@ final readonly class CoolingBody
     /** Iron and light alloy, kJ/K for each kilogram (any handbook table, from memory). */
     private const METAL_KJ_K_KG = 0.55;
 
-    private function __construct(private float $heatKjK, public Shelter $shelter, public float $fanRanOnMinutes, private float $timesUsual)
-    {
+    private function __construct(
+        private float $heatKjK,
+        public Shelter $shelter,
+        public float $fanRanOnMinutes,
+        private float $timesUsual,
+    ) {
     }
 
     /**

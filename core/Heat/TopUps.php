@@ -87,12 +87,16 @@ final readonly class TopUps
         $leaks = ($weights['leak'] + $weights['both']) / $all;
         $alsoAir = $weights['both'] > $weights['leak'];
         $best = $alsoAir ? self::likeliest($both) : $leak;
-        $isLeak = $count >= self::LEAST && $leaks > ($this->hoursDiffer() ? self::LEAKS_BY_HOURS : self::LEAKS) && $best->leak > self::TELLS * $settledMl;
+        $isLeak = $count >= self::LEAST
+            && $leaks > ($this->hoursDiffer() ? self::LEAKS_BY_HOURS : self::LEAKS)
+            && $best->leak > self::TELLS * $settledMl;
         $last = $count === 0 ? 0.0 : $topUps[$count - 1]->ml;
         $this->leakMlPerCycle = $isLeak ? $best->leak : 0.0;
         $this->verdict = match (true) {
             $isLeak => $alsoAir ? TopUpVerdict::Both : TopUpVerdict::Leak,
-            $count > 0 && $last <= $settledMl && $this->mayBeSettled($leaks > self::NOT_EXCLUDED && $best->leak > self::TELLS * $settledMl, $settledMl) => TopUpVerdict::Settled,
+            $count > 0
+                && $last <= $settledMl
+                && $this->mayBeSettled($leaks > self::NOT_EXCLUDED && $best->leak > self::TELLS * $settledMl, $settledMl) => TopUpVerdict::Settled,
             $count < self::LEAST && ! $this->shrinks() => TopUpVerdict::TooFew,
             default => TopUpVerdict::Air,
         };
@@ -154,7 +158,10 @@ final readonly class TopUps
         return array_map(fn (int $i) => $this->fit(self::FASTEST + $step * $i, $withLeak), range(0, self::RATIOS - 1));
     }
 
-    /** Amounts by weighted least squares, each from nothing to the most it can be; their evidence by the width of the fit. */
+    /**
+     * Amounts by weighted least squares, each from nothing to the
+     * most it can be; their evidence by the width of the fit.
+     */
     private function fit(?float $ratio, bool $withLeak): TopUpFit
     {
         [$aa, $al, $ll, $ay, $ly, $yy] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
@@ -181,15 +188,18 @@ final readonly class TopUps
             }
         }
         // With one of the two at nothing, the other alone; what the second would add is its narrow edge.
-        $one = $ratio !== null && ($aa > 0.0 && (! $withLeak || $ay ** 2 / max($aa, 1.0e-12) >= $ly ** 2 / max($ll, 1.0e-12)));
+        $one = $ratio !== null
+            && ($aa > 0.0 && (! $withLeak || $ay ** 2 / max($aa, 1.0e-12) >= $ly ** 2 / max($ll, 1.0e-12)));
         [$sum, $with] = $one ? [$aa, $ay] : [$ll, $ly];
         if ($sum <= 0.0) {
             return new TopUpFit(0.0, $ratio ?? self::FASTEST, 0.0, exp(-0.5 * $yy), $yy);
         }
         $amount = max(0.0, $with / $sum);
         $chi2 = max(0.0, $yy - 2.0 * $amount * $with + $amount ** 2 * $sum);
-        $width = sqrt(2.0 * M_PI / $sum) * self::above($with / $sum, 1.0 / sqrt($sum)) / $this->most;
-        $edge = $ratio !== null && $withLeak ? min(1.0, 0.5 * sqrt(2.0 * M_PI / max(1.0e-12, $one ? $ll : $aa)) / $this->most) : 1.0;
+        $width = (sqrt((2.0 * M_PI) / $sum) * self::above($with / $sum, 1.0 / sqrt($sum))) / $this->most;
+        $edge = $ratio !== null && $withLeak
+                ? min(1.0, (0.5 * sqrt((2.0 * M_PI) / max(1.0e-12, $one ? $ll : $aa))) / $this->most)
+                : 1.0;
 
         return new TopUpFit(
             $one ? $amount : 0.0,
@@ -215,7 +225,11 @@ final readonly class TopUps
     /** @param  list<TopUpFit>  $fits */
     private static function likeliest(array $fits): TopUpFit
     {
-        return array_reduce($fits, fn (TopUpFit $best, TopUpFit $fit) => $fit->evidence > $best->evidence ? $fit : $best, $fits[0]);
+        return array_reduce(
+            $fits,
+            fn (TopUpFit $best, TopUpFit $fit) => $fit->evidence > $best->evidence ? $fit : $best,
+            $fits[0],
+        );
     }
 
     /**

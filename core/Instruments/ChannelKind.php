@@ -7,7 +7,9 @@ namespace Aqbel\Core\Instruments;
 use Aqbel\Core\Quantity\Typed;
 use Aqbel\Core\Quantity\Unit;
 
-/** What an instrument may send, in the unit its name says; outlets and hoses may be told apart by a name of their own. */
+/**
+ * What an instrument may send, in the unit its name says; outlets and hoses may be told apart by a name of their own.
+ */
 enum ChannelKind: string
 {
     case Coolant = 'coolant_c';
@@ -27,8 +29,10 @@ enum ChannelKind: string
 
     /** What is no unit of the core, in that of its channel. */
     private const OTHER = [
-        'rpm' => ['' => 1.0, 'rpm' => 1.0, '1/min' => 1.0], 'speed_kmh' => ['' => 1.0, 'km/h' => 1.0, 'kmh' => 1.0, 'mph' => 1.609344],
-        'weight_kg' => ['' => 1.0, 'kg' => 1.0, 'g' => 0.001, 'lb' => 0.45359237], 'trim' => ['' => 1.0, '%' => 1.0],
+        'rpm' => ['' => 1.0, 'rpm' => 1.0, '1/min' => 1.0],
+        'speed_kmh' => ['' => 1.0, 'km/h' => 1.0, 'kmh' => 1.0, 'mph' => 1.609344],
+        'weight_kg' => ['' => 1.0, 'kg' => 1.0, 'g' => 0.001, 'lb' => 0.45359237],
+        'trim' => ['' => 1.0, '%' => 1.0],
     ];
 
     /** Of a channel as it is named, `outlet_c.rear`; null where there is none such. */
@@ -37,7 +41,9 @@ enum ChannelKind: string
         [$kind, $name] = [...explode('.', $channel, 2), null];
         $known = self::tryFrom((string) $kind);
 
-        return $name === null || ($known?->mayBeNamed() === true && preg_match(self::NAME, $name) === 1) ? $known : null;
+        return $name === null || ($known?->mayBeNamed() === true && preg_match(self::NAME, $name) === 1)
+            ? $known
+            : null;
     }
 
     public function label(): string
@@ -75,7 +81,10 @@ enum ChannelKind: string
         }
         $other = self::OTHER[$this->value] ?? null;
         if ($other !== null) {
-            $factor = $other[strtolower(trim($unit))] ?? throw new \InvalidArgumentException('Send it in '.implode(', ', array_filter(array_keys($other))).'.');
+            $factor = $other[strtolower(trim($unit))]
+                ?? throw new \InvalidArgumentException(
+                    'Send it in '.implode(', ', array_filter(array_keys($other))).'.',
+                );
 
             return (float) $number * $factor;
         }
@@ -97,7 +106,10 @@ enum ChannelKind: string
         };
     }
 
-    /** Whether an instrument can have read that: what it cannot is kept, marked, and is no evidence (SAE J1979 shows −40 °C without a sensor, from memory). */
+    /**
+     * Whether an instrument can have read that: what it cannot is kept, marked, and is no evidence
+     * (SAE J1979 shows −40 °C without a sensor, from memory).
+     */
     public function canBe(float $value): bool
     {
         [$least, $most] = $this->bounds();

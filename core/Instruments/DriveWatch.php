@@ -11,7 +11,10 @@ use Aqbel\Core\Judged\DriveRun;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Observed\Driven;
 
-/** Watches a drive whose instruments send: the limit is danger on the road too. That it ran cool is for who drove it to say. */
+/**
+ * Watches a drive whose instruments send: the limit is danger on the
+ * road too. That it ran cool is for who drove it to say.
+ */
 final class DriveWatch
 {
     /** Of a drive so long is looked at, s. */
@@ -37,6 +40,12 @@ final class DriveWatch
             return [];
         }
 
-        return [new RunLine((int) ceil($over[0]), Driven::form(), Driven::streamed($over[0] - $first, $over[1])->and(Told::byInstrument('limit_reached')))];
+        return [
+            new RunLine(
+                (int) ceil($over[0]),
+                Driven::form(),
+                Driven::streamed($over[0] - $first, $over[1])->and(Told::byInstrument('limit_reached')),
+            ),
+        ];
     }
 }

@@ -8,8 +8,8 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Quantity\Unit;
 
 /**
- * A table that a logger wrote: separator, decimal comma, units and the way it counts time are recognised; what a column is, is
- * guessed from its name and may be said otherwise.
+ * A table that a logger wrote: separator, decimal comma, units and the way it counts time are recognised; what a
+ * column is, is guessed from its name and may be said otherwise.
  */
 final readonly class LoggerFile
 {
@@ -21,9 +21,15 @@ final readonly class LoggerFile
     private const WORDS = [
         'time' => '/\b(time|zeit|date|datum|timestamp|seconds?|sek|elapsed)\b|^t$/',
         'far_side_c' => '/far.?side|radiator|upper hose|hose out|thermostat out|k[uü]hler/',
-        'outlet_c.rear' => '/(outlet|heater|vent).*rear|rear.*(outlet|heater|vent)/', 'outlet_c' => '/outlet|heater|vent air/',
-        'coolant_c' => '/coolant|ect\b|engine temp|water temp|k[uü]hlmittel/', 'ambient_c' => '/ambient|outside|intake|\biat\b/',
-        'rpm' => '/rpm|revs|engine speed|drehzahl/', 'speed_kmh' => '/speed|km.?h|mph/', 'vacuum_inhg' => '/vacuum|inhg/', 'pressure_kpa' => '/pressure|kpa|\bbar\b|psi/', 'weight_kg' => '/weight|scale|\bkg\b/',
+        'outlet_c.rear' => '/(outlet|heater|vent).*rear|rear.*(outlet|heater|vent)/',
+        'outlet_c' => '/outlet|heater|vent air/',
+        'coolant_c' => '/coolant|ect\b|engine temp|water temp|k[uü]hlmittel/',
+        'ambient_c' => '/ambient|outside|intake|\biat\b/',
+        'rpm' => '/rpm|revs|engine speed|drehzahl/',
+        'speed_kmh' => '/speed|km.?h|mph/',
+        'vacuum_inhg' => '/vacuum|inhg/',
+        'pressure_kpa' => '/pressure|kpa|\bbar\b|psi/',
+        'weight_kg' => '/weight|scale|\bkg\b/',
     ];
 
     /**
@@ -31,8 +37,14 @@ final readonly class LoggerFile
      * @param  list<?string>  $channels  what each is taken for: `time`, a channel, or nothing
      * @param  list<list<string>>  $rows
      */
-    private function __construct(public string $separator, public bool $decimalComma, public array $names, public array $channels, private array $rows, private int $firstLine)
-    {
+    private function __construct(
+        public string $separator,
+        public bool $decimalComma,
+        public array $names,
+        public array $channels,
+        private array $rows,
+        private int $firstLine,
+    ) {
     }
 
     /**
@@ -46,16 +58,30 @@ final readonly class LoggerFile
         }
         $lines = preg_split('/\R/', rtrim($text)) ?: [];
         if (count($lines) > self::MOST_LINES) {
-            throw new InvalidField('file', 'At most '.number_format(self::MOST_LINES).' lines are taken. Cut it to the run.');
+            throw new InvalidField(
+                'file',
+                'At most '.number_format(self::MOST_LINES).' lines are taken. Cut it to the run.',
+            );
         }
-        $counts = array_map(fn (string $separator) => substr_count($lines[0], $separator), [';' => ';', "\t" => "\t", ',' => ',']);
+        $counts = array_map(fn (string $separator) => substr_count($lines[0], $separator), [
+            ';' => ';',
+            "\t" => "\t",
+            ',' => ',',
+        ]);
         arsort($counts);
         $separator = (string) array_key_first($counts);
-        $cells = fn (string $line): array => array_map(fn (?string $cell) => trim((string) $cell), str_getcsv($line, $separator, '"', ''));
+        $cells = fn (string $line): array => array_map(
+            fn (?string $cell) => trim((string) $cell),
+            str_getcsv($line, $separator, '"', ''),
+        );
         $header = 0;
         $names = $cells($lines[$header]);
         if ($counts[$separator] === 0 || count($names) > self::MOST_COLUMNS) {
-            throw new InvalidField('file', 'Line 1: no columns. Send a table with a line of names, its columns parted by comma, semicolon or tab.');
+            throw new InvalidField(
+                'file',
+                'Line 1: no columns. Send a table with a line of names, its columns parted '
+                    .'by comma, semicolon or tab.',
+            );
         }
         $rows = [];
         foreach (array_slice($lines, 1) as $i => $line) {
@@ -64,14 +90,18 @@ final readonly class LoggerFile
             }
             $row = $cells($line);
             if (count($row) !== count($names)) {
-                throw new InvalidField('file', 'Line '.($i + 2).': '.count($row).' columns where line 1 has '.count($names).'.');
+                throw new InvalidField(
+                    'file',
+                    'Line '.($i + 2).': '.count($row).' columns where line 1 has '.count($names).'.',
+                );
             }
             $rows[] = $row;
         }
         if ($rows === []) {
             throw new InvalidField('file', 'There is a line of names and nothing below it.');
         }
-        $comma = $separator !== ',' && array_filter($rows[0], fn (string $cell) => preg_match('/^-?\d+,\d+$/', $cell) === 1) !== [];
+        $comma = $separator !== ','
+            && array_filter($rows[0], fn (string $cell) => preg_match('/^-?\d+,\d+$/', $cell) === 1) !== [];
 
         return new self($separator, $comma, $names, self::guessed($names), $rows, 2);
     }
@@ -106,7 +136,12 @@ final readonly class LoggerFile
      */
     public function taken(array $channels): self
     {
-        $all = array_map(fn (int $i): ?string => ($channels[$i] ?? $this->channels[$i] ?? '') === '' ? null : (string) ($channels[$i] ?? $this->channels[$i]), array_keys($this->names));
+        $all = array_map(
+            fn (int $i): ?string => ($channels[$i] ?? ($this->channels[$i] ?? '')) === ''
+                ? null
+                : (string) ($channels[$i] ?? $this->channels[$i]),
+            array_keys($this->names),
+        );
         $used = array_filter($all, fn (?string $channel) => $channel !== null);
         foreach ($used as $i => $channel) {
             if ($channel !== 'time' && ChannelKind::of($channel) === null) {
@@ -124,7 +159,8 @@ final readonly class LoggerFile
     }
 
     /**
-     * @return array<string, list<array{float, float}>> seconds since its first line, and value in the unit of the channel
+     * @return array<string, list<array{float, float}>> seconds since
+     * its first line, and value in the unit of the channel
      *
      * @throws InvalidField on `file`, with line and column
      */
@@ -165,9 +201,16 @@ final readonly class LoggerFile
             return (float) $number;
         }
         if (preg_match('/(?:^|[T ])(\d{1,2}):(\d{2})(?::(\d{2}(?:[.,]\d+)?))?/', $cell, $clock) === 1) {
-            return 3600.0 * (float) $clock[1] + 60.0 * (float) $clock[2] + (float) str_replace(',', '.', $clock[3] ?? '0');
+            return 3600.0 * (float) $clock[1]
+                + 60.0 * (float) $clock[2]
+                + (float) str_replace(',', '.', $clock[3] ?? '0');
         }
-        throw new InvalidField('file', "Line {$line}, column ".($column + 1).": “{$cell}” is no time. Seconds, or hours, minutes and seconds.");
+        throw new InvalidField(
+            'file',
+            "Line {$line}, column "
+                .($column + 1)
+                .": “{$cell}” is no time. Seconds, or hours, minutes and seconds.",
+        );
     }
 
     private function value(string $cell, string $channel, int $column, int $line): float
@@ -181,7 +224,9 @@ final readonly class LoggerFile
         }
     }
 
-    /** As it stands in the name of a column, `ECT (°F)`; empty where there is none, or one the channel does not know. */
+    /**
+     * As it stands in the name of a column, `ECT (°F)`; empty where there is none, or one the channel does not know.
+     */
     public function unit(int $column, ChannelKind $kind): string
     {
         if (preg_match('/[(\[]\s*([^)\]]+?)\s*[)\]]/u', $this->names[$column], $found) !== 1) {

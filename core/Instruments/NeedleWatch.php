@@ -12,8 +12,8 @@ use Aqbel\Core\Observed\NeedleRead;
 use Aqbel\Core\Quantity\Pressure;
 
 /**
- * Watches a vacuum gauge while it is pulled and held: a reading by the minute, as soon as the needle has moved by what the gauge can
- * show, and when the clock of a hold is over.
+ * Watches a vacuum gauge while it is pulled and held: a reading by the minute, as soon as the needle has moved by what
+ * the gauge can show, and when the clock of a hold is over.
  */
 final class NeedleWatch
 {
@@ -22,7 +22,10 @@ final class NeedleWatch
     /** A value is that of a moment when it is no older than so much, s. */
     private const HOLDS_S = 10.0;
 
-    /** So far in such a moment a needle moves where a hose comes off, or a plug was touched: the next point tells which, s and inHg (common practice, no source). */
+    /**
+     * So far in such a moment a needle moves where a hose comes off, or a plug was touched: the next point
+     * tells which, s and inHg (common practice, no source).
+     */
     private const A_MOMENT_S = 2.0;
 
     private const JUMPS_IN_HG = 4.0;
@@ -49,7 +52,9 @@ final class NeedleWatch
             || abs($kpa - $last->kPa(Gauge::air($at))) >= self::DIVISIONS * Gauge::resolution($at)->kPa()
             || self::endsTheHold($at, $last, $when);
 
-        return $worth && ($last === null || $when > $last->at()) ? [new RunLine($when, NeedleRead::FORM, NeedleRead::streamed($kpa)->and(Told::byInstrument(null)))] : [];
+        return $worth && ($last === null || $when > $last->at())
+            ? [new RunLine($when, NeedleRead::FORM, NeedleRead::streamed($kpa)->and(Told::byInstrument(null)))]
+            : [];
     }
 
     /**
@@ -62,7 +67,9 @@ final class NeedleWatch
         $newest = $points[count($points) - 1];
         $before = $points[count($points) - 2] ?? null;
 
-        return $before !== null && $newest[0] - $before[0] <= self::A_MOMENT_S && abs($newest[1] - $before[1]) > self::JUMPS_IN_HG;
+        return $before !== null
+            && $newest[0] - $before[0] <= self::A_MOMENT_S
+            && abs($newest[1] - $before[1]) > self::JUMPS_IN_HG;
     }
 
     private static function endsTheHold(Situation $at, NeedleRead $last, int $when): bool

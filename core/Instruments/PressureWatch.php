@@ -10,7 +10,10 @@ use Aqbel\Core\Judged\PressureHeld;
 use Aqbel\Core\Observed\PressureTested;
 use Aqbel\Core\Observed\PumpedUp;
 
-/** Watches the gauge of a pressure test: that it was pumped up, and how it stands when its time is over or half of it is gone. */
+/**
+ * Watches the gauge of a pressure test: that it was pumped up, and
+ * how it stands when its time is over or half of it is gone.
+ */
 final class PressureWatch
 {
     private const MINUTE_S = 60;
@@ -53,9 +56,20 @@ final class PressureWatch
         foreach ($points as [$second, $kpa]) {
             $minute = $second <= $pumped->at() + self::MINUTE_S ? $kpa : $minute;
         }
-        $minute = $when - $pumped->at() < self::MINUTE_S || $points[0][0] > $pumped->at() + self::MINUTE_S || $minute === null ? null : min($minute, $pumped->kPa);
+        $minute
+            = $when - $pumped->at() < self::MINUTE_S || $points[0][0] > $pumped->at() + self::MINUTE_S || $minute === null
+                ? null
+                : min($minute, $pumped->kPa);
 
-        return [new RunLine($when, PressureTested::STOOD, PressureTested::streamed($minute, min($newest[1], $minute ?? $pumped->kPa))->and(Told::byInstrument(null)))];
+        return [
+            new RunLine(
+                $when,
+                PressureTested::STOOD,
+                PressureTested::streamed($minute, min($newest[1], $minute ?? $pumped->kPa))->and(
+                    Told::byInstrument(null),
+                ),
+            ),
+        ];
     }
 
     /**
@@ -66,6 +80,8 @@ final class PressureWatch
     {
         $lately = array_column(array_filter($points, fn (array $point) => $point[0] >= $newest[0] - self::STANDS_S), 1);
 
-        return $newest[0] - $points[0][0] >= self::STANDS_S && max([$newest[1], ...$lately]) - min([$newest[1], ...$lately]) <= self::STANDS_KPA && $newest[1] >= self::ENOUGH * PressureHeld::askedKpa($at);
+        return $newest[0] - $points[0][0] >= self::STANDS_S
+            && max([$newest[1], ...$lately]) - min([$newest[1], ...$lately]) <= self::STANDS_KPA
+            && $newest[1] >= self::ENOUGH * PressureHeld::askedKpa($at);
     }
 }

@@ -23,8 +23,9 @@ use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
 
 /**
- * Watches the channels of a running engine and says what of them counts: a reading where something was shown or has changed, a
- * fan that turned, a danger at once. Points stay beside the journal; what rests on them stands in it, a few lines a run.
+ * Watches the channels of a running engine and says what of them counts: a reading where
+ * something was shown or has changed, a fan that turned, a danger at once. Points stay beside
+ * the journal; what rests on them stands in it, a few lines a run.
  */
 final readonly class RunWatch
 {
@@ -57,7 +58,10 @@ final readonly class RunWatch
     /** While a cold heater is watched, s. */
     private const WATCHED_S = 20;
 
-    /** @param  array<string, list<array{float, float}>>  $channels  Unix seconds and value, by channel; what cannot be is left out already */
+    /**
+     * @param  array<string, list<array{float, float}>>  $channels  Unix seconds and
+     * value, by channel; what cannot be is left out already
+     */
     private function __construct(private Situation $at, private array $channels, private HotStream $stream)
     {
     }
@@ -67,7 +71,9 @@ final readonly class RunWatch
     {
         $start = $at->latest(Started::class);
 
-        return $start === null || $at->latest(ShutOff::class)?->isAfter($start) === true ? null : max($start->at(), $at->now - self::LOOKS_BACK_S);
+        return $start === null || $at->latest(ShutOff::class)?->isAfter($start) === true
+            ? null
+            : max($start->at(), $at->now - self::LOOKS_BACK_S);
     }
 
     /** @param  array<string, list<array{float, float}>>  $channels  Unix seconds and value, by channel */
@@ -94,7 +100,10 @@ final readonly class RunWatch
         $lines = [];
         foreach ($this->stream->evidence as $one) {
             $line = match ($one->code) {
-                Code::LimitReached, Code::SensorInAir, Code::ThermostatShut => $this->reading((int) ceil($one->fromS), $one->code),
+                Code::LimitReached, Code::SensorInAir, Code::ThermostatShut => $this->reading(
+                    (int) ceil($one->fromS),
+                    $one->code,
+                ),
                 Code::FanOn, Code::FanOff => $this->turned($one),
                 Code::ThermostatOpen => $this->opened($one),
                 default => null,
@@ -112,7 +121,10 @@ final readonly class RunWatch
 
     private function end(): int
     {
-        $ends = array_map(fn (array $points): float => $points === [] ? 0.0 : $points[count($points) - 1][0], array_values($this->channels));
+        $ends = array_map(
+            fn (array $points): float => $points === [] ? 0.0 : $points[count($points) - 1][0],
+            array_values($this->channels),
+        );
 
         return (int) floor(max([0.0, ...$ends]));
     }
@@ -127,7 +139,9 @@ final readonly class RunWatch
             }
         }
 
-        return $this->end() - $at < self::SETTLES_S ? null : new RunLine($at, FanTurned::form($on), Told::byInstrument($one->code->value));
+        return $this->end() - $at < self::SETTLES_S
+            ? null
+            : new RunLine($at, FanTurned::form($on), Told::byInstrument($one->code->value));
     }
 
     /**
@@ -139,12 +153,17 @@ final readonly class RunWatch
     {
         [$revved, $since] = [false, 0];
         foreach ($this->at->observed(HeldAtSpeed::class) as $told) {
-            [$revved, $since] = $told->rpm() === null ? [$revved, $since] : [$told->rpm() >= self::REVVED_RPM, $told->at()];
+            [$revved, $since]
+                = $told->rpm() === null ? [$revved, $since] : [$told->rpm() >= self::REVVED_RPM, $told->at()];
         }
         $started = $this->at->latest(Started::class)?->at() ?? 0;
         // Shut off, it was let go.
         [$revved, $since] = $started > $since ? [false, $started] : [$revved, $since];
-        $say = fn (bool $to, float $at): RunLine => new RunLine((int) round($at), HeldAtSpeed::form(), HeldAtSpeed::streamed($to)->and(Told::byInstrument(Code::RpmHold->value)));
+        $say = fn (bool $to, float $at): RunLine => new RunLine(
+            (int) round($at),
+            HeldAtSpeed::form(),
+            HeldAtSpeed::streamed($to)->and(Told::byInstrument(Code::RpmHold->value)),
+        );
         $lines = [];
         foreach ($this->stream->evidence as $one) {
             if ($one->code !== Code::RpmHold || ($one->value ?? 0.0) < self::REVVED_RPM) {
@@ -183,7 +202,10 @@ final readonly class RunWatch
             }
         }
         for ($at = (int) ceil($one->fromS); $at <= $this->end(); $at++) {
-            [$coolant, $far] = [$this->value(ChannelKind::Coolant->value, $at, self::HOLDS_S), $this->value(ChannelKind::FarSide->value, $at, self::HOLDS_S)];
+            [$coolant, $far] = [
+                $this->value(ChannelKind::Coolant->value, $at, self::HOLDS_S),
+                $this->value(ChannelKind::FarSide->value, $at, self::HOLDS_S),
+            ];
             if ($coolant !== null && $far !== null && HotProofs::isFarSideHot($this->at->circuit(), $coolant, $far)) {
                 return $this->reading($at, $one->code);
             }
@@ -240,7 +262,10 @@ final readonly class RunWatch
     {
         foreach ($now->outletsC as $outlet => $celsius) {
             $was = $last->outletsC[$outlet] ?? null;
-            if ($celsius >= HeaterAir::hotFrom($this->at, $now) && ($was === null || $was < HeaterAir::hotFrom($this->at, $last))) {
+            if (
+                $celsius >= HeaterAir::hotFrom($this->at, $now)
+                && ($was === null || $was < HeaterAir::hotFrom($this->at, $last))
+            ) {
                 return true;
             }
         }
@@ -262,7 +287,11 @@ final readonly class RunWatch
                 ?? ($i === 0 ? $this->value(ChannelKind::Outlet->value, $at, self::OUTLET_HOLDS_S) : null);
             $outlets += $celsius === null ? [] : [$outlet => $celsius];
         }
-        $values = HotReading::streamed($coolant, $this->value(ChannelKind::FarSide->value, $at, self::HOLDS_S), $outlets);
+        $values = HotReading::streamed(
+            $coolant,
+            $this->value(ChannelKind::FarSide->value, $at, self::HOLDS_S),
+            $outlets,
+        );
 
         return new RunLine($at, HotReading::form(), $values->and(Told::byInstrument($code?->value)));
     }

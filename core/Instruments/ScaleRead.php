@@ -46,12 +46,21 @@ final readonly class ScaleRead
         $at0 = array_filter($points, fn (array $point) => $point[0] <= $since);
         $first = $at0 === [] ? $points[0][0] : end($at0)[0];
         $lately = self::between($points, $newest - self::MEAN_S, $newest);
-        [$kg, $before] = [self::mean($lately), self::mean(self::between($points, $first, $first + ($at0 === [] ? self::MEAN_S : 0.0)))];
+        [$kg, $before] = [
+            self::mean($lately),
+            self::mean(self::between($points, $first, $first + ($at0 === [] ? self::MEAN_S : 0.0))),
+        ];
         $delta = $kg - $before;
-        $fraction = $delta < 0.0 ? Bucket::fraction($at) : $at->job->ledger()->fraction() ?? $at->facts()->targetFraction;
+        $fraction
+            = $delta < 0.0 ? Bucket::fraction($at) : $at->job->ledger()->fraction() ?? $at->facts()->targetFraction;
         $density = (new Mixture($at->facts()->base, $fraction))->density(Temperature::celsius(self::USUAL_C));
 
-        return new self($kg, abs($delta) / $density * 1.0e6, max($lately) - min($lately) <= self::STILL_KG, $delta >= 0.0);
+        return new self(
+            $kg,
+            (abs($delta) / $density) * 1.0e6,
+            max($lately) - min($lately) <= self::STILL_KG,
+            $delta >= 0.0,
+        );
     }
 
     /** What was weighed once is not weighed again; what stood there before this step was another's. */

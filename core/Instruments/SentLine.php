@@ -7,8 +7,8 @@ namespace Aqbel\Core\Instruments;
 use Aqbel\Core\InvalidField;
 
 /**
- * A line of what an instrument sends: `channel,seconds or date,value,unit`, the same as a JSON object, or the bytes of a
- * scan tool's answer as they came.
+ * A line of what an instrument sends: `channel,seconds or date,value,unit`, the same as a JSON
+ * object, or the bytes of a scan tool's answer as they came.
  */
 final class SentLine
 {
@@ -32,7 +32,13 @@ final class SentLine
         if (str_starts_with(strtolower($channel), 'pid:')) {
             [$channel, $value, $unit] = self::pid(substr($channel, 4), $value);
         }
-        $kind = ChannelKind::of($channel) ?? throw new InvalidField('channel', "There is no channel “{$channel}”. There are: ".implode(', ', array_column(ChannelKind::cases(), 'value')).'.');
+        $kind = ChannelKind::of($channel)
+            ?? throw new InvalidField(
+                'channel',
+                "There is no channel “{$channel}”. There are: "
+                    .implode(', ', array_column(ChannelKind::cases(), 'value'))
+                    .'.',
+            );
         if ($unit === '' && preg_match('/^([-+0-9.eE]+)\s*([^0-9.\s].*)$/u', $value, $glued) === 1) {
             [, $value, $unit] = $glued;
         }
@@ -72,9 +78,13 @@ final class SentLine
         if (is_numeric($time)) {
             $seconds = (float) $time;
 
-            return is_finite($seconds) && abs($seconds) < self::MOST_S ? $seconds : throw new InvalidField('time', 'Send seconds, not milliseconds.');
+            return is_finite($seconds) && abs($seconds) < self::MOST_S
+                ? $seconds
+                : throw new InvalidField('time', 'Send seconds, not milliseconds.');
         }
-        $parts = preg_match('/^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2}(\.\d{1,6})?(Z|[+-]\d{2}:?\d{2})$/', $time) === 1 ? date_create_immutable($time) : false;
+        $parts = preg_match('/^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}:\d{2}(\.\d{1,6})?(Z|[+-]\d{2}:?\d{2})$/', $time) === 1
+                ? date_create_immutable($time)
+                : false;
         if ($parts === false) {
             throw new InvalidField('time', 'Send seconds, or a date with its zone: 2026-03-05T14:02:11.5Z.');
         }
@@ -83,17 +93,21 @@ final class SentLine
     }
 
     /**
-     * Raw values of mode 01: 05 coolant A − 40 °C; 0C rpm (256 A + B)/4; 0D speed A km/h; 0F air at the intake A − 40 °C (SAE J1979, from
-     * memory).
+     * Raw values of mode 01: 05 coolant A − 40 °C; 0C rpm (256 A + B)/4; 0D speed A km/h; 0F
+     * air at the intake A − 40 °C (SAE J1979, from memory).
      *
      * @return array{string, string, string} channel, value, unit
      */
     private static function pid(string $pid, string $bytes): array
     {
         $hex = (string) preg_replace('/\s+|0x/i', '', $bytes);
-        $wanted = ['05' => 2, '0C' => 4, '0D' => 2, '0F' => 2][strtoupper($pid)] ?? throw new InvalidField('channel', "pid:{$pid} is not read. Read are pid:05, pid:0C, pid:0D, pid:0F.");
+        $wanted = ['05' => 2, '0C' => 4, '0D' => 2, '0F' => 2][strtoupper($pid)]
+            ?? throw new InvalidField('channel', "pid:{$pid} is not read. Read are pid:05, pid:0C, pid:0D, pid:0F.");
         if (strlen($hex) !== $wanted || ! ctype_xdigit($hex)) {
-            throw new InvalidField('value', "Send its {$wanted} hex digits, for example ".($wanted === 4 ? '0D48' : '7B').'.');
+            throw new InvalidField(
+                'value',
+                "Send its {$wanted} hex digits, for example ".($wanted === 4 ? '0D48' : '7B').'.',
+            );
         }
         $number = hexdec($hex);
 

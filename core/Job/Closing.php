@@ -6,7 +6,10 @@ namespace Aqbel\Core\Job;
 
 use Aqbel\Core\Values;
 
-/** What a line that closes its step keeps: what the step came to, what falls away by it, and why where it was passed over. */
+/**
+ * What a line that closes its step keeps: what the step came to,
+ * what falls away by it, and why where it was passed over.
+ */
 final readonly class Closing
 {
     private const CAME_TO = 'came_to';

@@ -31,7 +31,8 @@ final readonly class Entry
      * @param  ?Basis  $planned  what the job follows from this line on, where it was planned anew
      * @param  ?int  $arrived  when it came in, Unix seconds; null where that is not known
      * @param  string  $person  their name, as it is read
-     * @param  string  $by  who that is among people who may be called alike; the name itself where nobody numbers people
+     * @param  string  $by  who that is among people who may be
+     * called alike; the name itself where nobody numbers people
      */
     public function __construct(
         public int $seq,
@@ -95,7 +96,9 @@ final readonly class Entry
     /** @return array<string, string> quantities as they were typed, by field */
     public function typed(): array
     {
-        return is_string($this->typed) ? array_filter((array) json_decode($this->typed, true), is_string(...)) : $this->typed;
+        return is_string($this->typed)
+            ? array_filter((array) json_decode($this->typed, true), is_string(...))
+            : $this->typed;
     }
 
     public function corrected(self $by): self
@@ -139,7 +142,9 @@ final readonly class Entry
     /** Whether it closes its step: finished, passed over with a reason, or left for another way of going on. */
     public function closes(): bool
     {
-        return $this->is(Lines::Finish) || $this->is(Lines::Override) || ($this->is(Lines::Replan) && Closing::leaves($this));
+        return $this->is(Lines::Finish)
+            || $this->is(Lines::Override)
+            || ($this->is(Lines::Replan) && Closing::leaves($this));
     }
 
     /** The line that it corrects or takes back; null where it does neither. */
@@ -154,7 +159,9 @@ final readonly class Entry
         return $this->kind?->isAnyTime() === true;
     }
 
-    /** Whether it says nothing of its own step's: finishing, passing over, a caution read, a photograph, what came up. */
+    /**
+     * Whether it says nothing of its own step's: finishing, passing over, a caution read, a photograph, what came up.
+     */
     public function belongsToEveryStep(): bool
     {
         return $this->kind !== null && ! $this->kind->changesAnother();

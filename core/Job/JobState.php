@@ -39,7 +39,10 @@ final class JobState
 
     private ?Running $running = null;
 
-    /** @var array<string, array<class-string<Observation>, list<Observation>>> as read so far, by step and kind of observation */
+    /**
+     * @var array<string, array<class-string<Observation>,
+     * list<Observation>>> as read so far, by step and kind of observation
+     */
     private array $observed = [];
 
     /** @var array<class-string<Observation>, list<Observation>> the same of all steps */
@@ -114,7 +117,13 @@ final class JobState
     /** The same job with one line more in its journal. */
     public function after(Entry $line): self
     {
-        return new self($this->circuit, $this->first, $this->kinds, new Journal([...$this->journal->lines, $line]), reader: $this->reader);
+        return new self(
+            $this->circuit,
+            $this->first,
+            $this->kinds,
+            new Journal([...$this->journal->lines, $line]),
+            reader: $this->reader,
+        );
     }
 
     /** The first step not yet finished; null when all are. */
@@ -200,7 +209,11 @@ final class JobState
     public function observed(string $step, string $what): array
     {
         /** @var list<T> $known */
-        $known = $this->observed[$step][$what] ??= $this->reader->all($step, $this->toldAt($step, $what::forms()), $what);
+        $known = $this->observed[$step][$what] ??= $this->reader->all(
+            $step,
+            $this->toldAt($step, $what::forms()),
+            $what,
+        );
 
         return $known;
     }
@@ -262,7 +275,11 @@ final class JobState
      */
     public function struck(string $step, string $what): array
     {
-        return $this->reader->all("{$step} struck", $this->struck[$step] ??= self::telling($this->journal->struck($step)), $what);
+        return $this->reader->all(
+            "{$step} struck",
+            $this->struck[$step] ??= self::telling($this->journal->struck($step)),
+            $what,
+        );
     }
 
     /**
@@ -271,7 +288,9 @@ final class JobState
      */
     private static function telling(array $lines): array
     {
-        return array_values(array_filter($lines, fn (Entry $line) => ! $line->belongsToEveryStep() || $line->isAnyTime()));
+        return array_values(
+            array_filter($lines, fn (Entry $line) => ! $line->belongsToEveryStep() || $line->isAnyTime()),
+        );
     }
 
     /** Whether the record is signed. */
@@ -292,7 +311,10 @@ final class JobState
         $at = $order[$step->id];
         $closed = $this->closed[$step->id]->seq ?? PHP_INT_MAX;
         // It was judged by the plan that held then, at whichever step that was made.
-        $alike = array_filter($this->steps, fn (Step $other) => $other->id !== $step->id && $this->areAlike($step, $other));
+        $alike = array_filter(
+            $this->steps,
+            fn (Step $other) => $other->id !== $step->id && $this->areAlike($step, $other),
+        );
         // What came up before it was done is known at it, wherever it was told: it may have brought the step itself.
         $cameUp = [];
         foreach ($this->cameUp as $line) {
@@ -322,7 +344,13 @@ final class JobState
     {
         $lines = array_filter($this->journal->lines, fn (Entry $line) => $line->seq <= $seq);
 
-        return new self($this->circuit, $this->first, $this->kinds, new Journal(array_values($lines)), reader: $this->reader);
+        return new self(
+            $this->circuit,
+            $this->first,
+            $this->kinds,
+            new Journal(array_values($lines)),
+            reader: $this->reader,
+        );
     }
 
     /** What a step comes to: as it stood when it was in hand, with whatever was corrected since. */
@@ -372,7 +400,10 @@ final class JobState
         return $found;
     }
 
-    /** @return list<Step> steps before this one that are still open; not those of its kind that may be done in any order */
+    /**
+     * @return list<Step> steps before this one that are still open;
+     * not those of its kind that may be done in any order
+     */
     public function openBefore(Step $step): array
     {
         $open = [];
@@ -391,9 +422,13 @@ final class JobState
     /** @return list<Step> open steps that may be done instead of this one, in whichever order they really come */
     public function insteadOf(Step $step): array
     {
-        $open = fn (Step $other): bool => $other->id !== $step->id && ! isset($this->closed[$other->id]) && $this->areAlike($step, $other);
+        $open = fn (Step $other): bool => $other->id !== $step->id
+            && ! isset($this->closed[$other->id])
+            && $this->areAlike($step, $other);
 
-        return array_values(array_filter($this->steps, fn (Step $other) => $open($other) && $this->openBefore($other) === []));
+        return array_values(
+            array_filter($this->steps, fn (Step $other) => $open($other) && $this->openBefore($other) === []),
+        );
     }
 
     /** Whether it does not matter which of two steps comes first. */
@@ -435,7 +470,13 @@ final class JobState
         $lines = [];
         foreach ($this->movers ??= $this->movers() as $i => [$step, $kind]) {
             if ($step->stage->value < $beforeStage) {
-                array_push($lines, ...$this->moved[$i] ??= $kind->ledger($this->at($step, $this->entries[$i]->at), $this->entries[$i]));
+                array_push(
+                    $lines,
+                    ...($this->moved[$i] ??= $kind->ledger(
+                        $this->at($step, $this->entries[$i]->at),
+                        $this->entries[$i],
+                    )),
+                );
             }
         }
 

@@ -60,7 +60,10 @@ final readonly class Journal
     {
         $closed = [];
         foreach ($this->lines as $line) {
-            if ($line->kind()?->changesAnother() === true || (isset($closed[$line->step]) && ! $line->belongsToEveryStep())) {
+            if (
+                $line->kind()?->changesAnother() === true
+                || (isset($closed[$line->step]) && ! $line->belongsToEveryStep())
+            ) {
                 return true;
             }
             $closed += $line->closes() ? [$line->step => true] : [];
@@ -94,7 +97,13 @@ final readonly class Journal
     /** The line by which it was last planned anew; 0 where it goes as it was planned. */
     public function planned(): int
     {
-        return max([0, ...array_map(fn (Entry $line) => $line->seq, array_filter($this->lines, fn (Entry $line) => $line->planned !== null))]);
+        return max([
+            0,
+            ...array_map(
+                fn (Entry $line) => $line->seq,
+                array_filter($this->lines, fn (Entry $line) => $line->planned !== null),
+            ),
+        ]);
     }
 
     public function last(): int

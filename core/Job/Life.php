@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Job;
 
-/** Where a job is in its life. What is signed or given up stands as it is; what is seen in the days after stands beneath it. */
+/**
+ * Where a job is in its life. What is signed or given up stands as
+ * it is; what is seen in the days after stands beneath it.
+ */
 enum Life: string
 {
     case InHand = 'in_hand';

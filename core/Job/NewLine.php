@@ -29,7 +29,18 @@ final readonly class NewLine
     /** As it stands in the journal: under its number, at its time, by whoever wrote it. */
     public function entry(int $seq, int $at, string $person, ?int $arrived = null, string $by = ''): Entry
     {
-        return Entry::stored($seq, $at, $person, $this->step, $this->form, $this->stored(), $this->typed, $this->planned, $arrived, $by);
+        return Entry::stored(
+            $seq,
+            $at,
+            $person,
+            $this->step,
+            $this->form,
+            $this->stored(),
+            $this->typed,
+            $this->planned,
+            $arrived,
+            $by,
+        );
     }
 
     /** @return array<string, mixed> as Entry::stored() reads it; the plan is for whoever stores it to add */

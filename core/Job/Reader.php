@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace Aqbel\Core\Job;
 
 /**
- * What lines tell, read once however many states of a job they stand in: the one after an entry begins with the lines of
- * the one before it.
+ * What lines tell, read once however many states of a job they stand in: the one
+ * after an entry begins with the lines of the one before it.
  */
 final class Reader
 {
-    /** @var array<string, array{list<Entry>, list<Observation>}> lines, and what they told, by step and kind of observation */
+    /**
+     * @var array<string, array{list<Entry>, list<Observation>}>
+     * lines, and what they told, by step and kind of observation
+     */
     private array $known = [];
 
     /**

@@ -17,7 +17,8 @@ final class Reopening
         foreach ($state->steps as $id => $step) {
             foreach (self::changes($state, $id) as $line) {
                 $closed = self::closedBefore($state, $id, $line);
-                $corrects = $line->kind()?->changesAnother() === true && $state->kinds->of($step)->does(Does::MovesCoolant);
+                $corrects
+                    = $line->kind()?->changesAnother() === true && $state->kinds->of($step)->does(Does::MovesCoolant);
                 $reopened += $corrects ? self::restingOnIt($state, $id, $line) : [];
                 if ($closed !== null && self::falls($state, $step, $closed, $line)) {
                     $reopened += $state->closed[$id]->seq < $line->seq ? [$id => $line] : [];
@@ -93,7 +94,12 @@ final class Reopening
             $kind = $state->kinds->of($step);
             $closed = self::closedBefore($state, $other, $line);
             $rests = $kind->does(Does::MovesCoolant) || $kind->does(Does::TouchesShelf);
-            if ($rests && $closed !== null && $state->closed[$other]->seq < $line->seq && self::falls($state, $step, $closed, $line)) {
+            if (
+                $rests
+                && $closed !== null
+                && $state->closed[$other]->seq < $line->seq
+                && self::falls($state, $step, $closed, $line)
+            ) {
                 $fallen[$other] = $line;
             }
         }
@@ -108,7 +114,12 @@ final class Reopening
         $passed = false;
         foreach ($state->steps as $other => $step) {
             $closed = $state->closed[$other] ?? null;
-            if ($passed && $closed !== null && $closed->seq < $line->seq && $state->kinds->of($step)->does(Does::Guards)) {
+            if (
+                $passed
+                && $closed !== null
+                && $closed->seq < $line->seq
+                && $state->kinds->of($step)->does(Does::Guards)
+            ) {
                 $behind[$other] = $line;
             }
             $passed = $passed || $other === $id;

@@ -31,7 +31,8 @@ final readonly class Sequence
         foreach ($entries as $entry) {
             if ($entry->isAnyTime()) {
                 $plan = $entry->planned ?? $plan;
-                $steps = $entry->planned === null ? self::insert($steps, $entry) : self::indexed($entry->planned->steps());
+                $steps
+                    = $entry->planned === null ? self::insert($steps, $entry) : self::indexed($entry->planned->steps());
             }
             if (! $entry->closes()) {
                 continue;

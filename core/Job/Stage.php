@@ -21,7 +21,8 @@ enum Stage: int
     case HandOver = 11;
 
     /**
-     * All stages in the order in which this sequence comes to them; one it has no step of keeps its place before the next.
+     * All stages in the order in which this sequence comes to them;
+     * one it has no step of keeps its place before the next.
      *
      * @param  iterable<Step>  $steps
      * @return list<self>
@@ -47,9 +48,18 @@ enum Stage: int
     public function label(): string
     {
         return match ($this) {
-            self::Plan => 'Plan', self::MakeSafe => 'Make safe', self::Drain => 'Drain', self::Rinse => 'Rinse', self::CloseUp => 'Close up',
-            self::Mix => 'Mix', self::Fill => 'Fill', self::Vacuum => 'Prove tight', self::RunHot => 'Run hot', self::Cool => 'Cool',
-            self::Prove => 'Prove', self::HandOver => 'Hand over',
+            self::Plan => 'Plan',
+            self::MakeSafe => 'Make safe',
+            self::Drain => 'Drain',
+            self::Rinse => 'Rinse',
+            self::CloseUp => 'Close up',
+            self::Mix => 'Mix',
+            self::Fill => 'Fill',
+            self::Vacuum => 'Prove tight',
+            self::RunHot => 'Run hot',
+            self::Cool => 'Cool',
+            self::Prove => 'Prove',
+            self::HandOver => 'Hand over',
         };
     }
 }

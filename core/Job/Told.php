@@ -18,7 +18,8 @@ final readonly class Told
      * @param  int  $seq  of its line
      * @param  int  $at  Unix seconds, by the server's clock
      * @param  string  $step  id of the step it was made at
-     * @param  string  $shows  what an instrument's line was written for: a code of the evidence; empty for a look in between
+     * @param  string  $shows  what an instrument's line was written
+     * for: a code of the evidence; empty for a look in between
      */
     public function __construct(
         public int $seq,
@@ -34,13 +35,22 @@ final readonly class Told
     {
         $source = Source::tryFrom($line->text(self::SOURCE)) ?? Source::Hand;
 
-        return new self($line->seq, $line->at, $line->step, $line->person, $source, $source === Source::Hand ? '' : $line->text(self::SHOWS));
+        return new self(
+            $line->seq,
+            $line->at,
+            $line->step,
+            $line->person,
+            $source,
+            $source === Source::Hand ? '' : $line->text(self::SHOWS),
+        );
     }
 
     /** What a line says besides when an instrument sent what it rests on. */
     public static function byInstrument(?string $shows): Values
     {
-        return new Values([self::SOURCE => Source::Instrument->value] + ($shows === null ? [] : [self::SHOWS => $shows]));
+        return new Values(
+            [self::SOURCE => Source::Instrument->value] + ($shows === null ? [] : [self::SHOWS => $shows]),
+        );
     }
 
     /** Whether a line was written by what an instrument sent. */
@@ -62,7 +72,11 @@ final readonly class Told
         $told = array_values($told);
         for ($i = 1, $count = count($told); $i < $count; $i++) {
             if ($told[$i - 1]->told()->isAfter($told[$i]->told())) {
-                usort($told, fn (Observation $a, Observation $b) => $a->told()->at <=> $b->told()->at ?: $a->told()->seq <=> $b->told()->seq);
+                usort(
+                    $told,
+                    fn (Observation $a, Observation $b) => $a->told()->at <=> $b->told()->at
+                    ?: $a->told()->seq <=> $b->told()->seq,
+                );
                 break;
             }
         }

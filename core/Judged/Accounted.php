@@ -19,8 +19,12 @@ use Aqbel\Core\Observed\ToppedUp;
 final readonly class Accounted implements Judgement
 {
     /** @param  list<Observation>  $restsOn */
-    private function __construct(public AccountedCode $code, public float $missingMl, public float $plusMinusMl, private array $restsOn)
-    {
+    private function __construct(
+        public AccountedCode $code,
+        public float $missingMl,
+        public float $plusMinusMl,
+        private array $restsOn,
+    ) {
     }
 
     public static function of(Situation $at): self
@@ -42,7 +46,14 @@ final readonly class Accounted implements Judgement
     /** @return list<Observation> what went in, and what came out */
     private static function sums(Situation $at): array
     {
-        return array_merge(...array_map($at->job->observedAnywhere(...), [Poured::class, ToppedUp::class, LevelReached::class, CameOut::class]));
+        return array_merge(
+            ...array_map($at->job->observedAnywhere(...), [
+                Poured::class,
+                ToppedUp::class,
+                LevelReached::class,
+                CameOut::class,
+            ]),
+        );
     }
 
     public function code(): string

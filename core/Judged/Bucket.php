@@ -31,7 +31,9 @@ final class Bucket
             foreach ($job->observed($step->id, BatchMixed::class) as $mixed) {
                 $batch = $batch->with($mixed->stockMl, $stock)->with($mixed->waterMl, 0.0);
             }
-            foreach ([...$job->observed($step->id, FromShelf::class), ...$job->observed($step->id, PouredBack::class)] as $taken) {
+            foreach (
+                [...$job->observed($step->id, FromShelf::class), ...$job->observed($step->id, PouredBack::class)] as $taken
+            ) {
                 $batch = $batch->with($taken->ml, $taken->fraction);
             }
         }
@@ -81,7 +83,9 @@ final class Bucket
     {
         $poured = self::pouredBefore($at->job, null);
 
-        return self::isInside($at->job) ? self::slice($at->job, $poured, self::batch($at->job)->ml - $poured) : self::fraction($at);
+        return self::isInside($at->job)
+            ? self::slice($at->job, $poured, self::batch($at->job)->ml - $poured)
+            : self::fraction($at);
     }
 
     /** What is still to come of the stock where it is mixed inside, mL. */

@@ -30,7 +30,10 @@ final readonly class ColdLevelRead implements Judgement
     /** Its id, before the number of the line that told it. */
     public const AFTER_OUT = 'cold_level:out:';
 
-    /** Brought to one line hot and cold, it takes at least so much of what its coolant shrank by: not all of it was as hot (common practice, no source). */
+    /**
+     * Brought to one line hot and cold, it takes at least so much of what its coolant shrank by:
+     * not all of it was as hot (common practice, no source).
+     */
     private const SAME_LINE = 0.5;
 
     /**
@@ -110,8 +113,8 @@ final readonly class ColdLevelRead implements Judgement
     }
 
     /**
-     * Whether so many looks in a row took nothing as its way wants to see. Under a loose cap every run was such a look, and under a
-     * funnel every run that showed all; after the drive it is the last one.
+     * Whether so many looks in a row took nothing as its way wants to see. Under a loose cap every run was such a
+     * look, and under a funnel every run that showed all; after the drive it is the last one.
      */
     private static function isQuietEnough(Situation $at): bool
     {
@@ -155,7 +158,9 @@ final readonly class ColdLevelRead implements Judgement
     {
         $drive = $at->job->before($at->step, 'drive');
 
-        return $drive !== null && ! $at->step->params->has(self::AFTER) && $at->job->observed($drive->id, Driven::class) === [];
+        return $drive !== null
+            && ! $at->step->params->has(self::AFTER)
+            && $at->job->observed($drive->id, Driven::class) === [];
     }
 
     private static function sawAir(Situation $at): bool

@@ -26,7 +26,10 @@ final readonly class Contraction
 
     private const UNREAD_C = 12.0;
 
-    /** Read, the whole content is as warm as the reading to so much, °C: radiator and heater are cooler (common practice, no source). */
+    /**
+     * Read, the whole content is as warm as the reading to so much, °C:
+     * radiator and heater are cooler (common practice, no source).
+     */
     private const READ_C = 8.0;
 
     /** Where nobody read how cold it is: the shop, °C. */
@@ -63,12 +66,17 @@ final readonly class Contraction
     private static function share(Situation $at, float $fromC, float $toC): float
     {
         $facts = $at->facts();
-        $mixture = new Mixture($facts->base, min(1.0, $at->job->ledger()->fraction() ?? Plan::of($at)->choices->targetFraction));
+        $mixture = new Mixture(
+            $facts->base,
+            min(1.0, $at->job->ledger()->fraction() ?? Plan::of($at)->choices->targetFraction),
+        );
 
         return 1.0 - $mixture->density(Temperature::celsius($fromC)) / $mixture->density(Temperature::celsius($toC));
     }
 
-    /** The run before a step, where its level was brought to the line, or looked at, while it was hot; null where not. */
+    /**
+     * The run before a step, where its level was brought to the line, or looked at, while it was hot; null where not.
+     */
     private static function lastTouchedHot(Situation $at): ?Situation
     {
         $cycle = WarmedUp::before($at);

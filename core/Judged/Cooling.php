@@ -128,7 +128,11 @@ final readonly class Cooling implements Judgement
                 Temperature::celsius($air),
                 $points,
                 Temperature::celsius(NeckHeat::safeC($at)),
-                CoolingBody::of($at->circuit()->capacityMl(), shelter: Plan::of($at)->choices->shelter, timesUsual: Plan::of($at)->rules()->coolingFactor),
+                CoolingBody::of(
+                    $at->circuit()->capacityMl(),
+                    shelter: Plan::of($at)->choices->shelter,
+                    timesUsual: Plan::of($at)->rules()->coolingFactor,
+                ),
             );
         } catch (InvalidField) {
             return null;

@@ -56,7 +56,10 @@ final class DrainsInTurn
             && $job->observed($drain->id, DrainOpened::class) === [] && self::ran($job, $drain) === [];
     }
 
-    /** What stands above points that were left shut, of a circuit found at its mark, less what came out another way in their place; mL. */
+    /**
+     * What stands above points that were left shut, of a circuit found at its
+     * mark, less what came out another way in their place; mL.
+     */
     public static function keptByShutMl(JobState $job): float
     {
         $steps = $job->stepsOf(self::KIND);
@@ -78,10 +81,16 @@ final class DrainsInTurn
     {
         $ledger = $job->ledger();
         // What came out another way before the first point is opened is counted with the rest of it.
-        $came = array_filter(self::cameOut($job), fn (CameOut $out) => $job->steps[$out->told()->step]->stage->value < Stage::Drain->value);
-        $found = $job->ledgerBefore(Stage::Drain)->contentMl + array_sum(array_map(fn (CameOut $out) => $out->ml(), $came));
+        $came = array_filter(
+            self::cameOut($job),
+            fn (CameOut $out) => $job->steps[$out->told()->step]->stage->value < Stage::Drain->value,
+        );
+        $found
+            = $job->ledgerBefore(Stage::Drain)->contentMl + array_sum(array_map(fn (CameOut $out) => $out->ml(), $came));
 
-        return $job->observedAnywhere(ContentFound::class) === [] ? 0.0 : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $found);
+        return $job->observedAnywhere(ContentFound::class) === []
+            ? 0.0
+            : max(0.0, $ledger->capacityMl - $ledger->headspaceMl - $found);
     }
 
     /**
@@ -105,7 +114,10 @@ final class DrainsInTurn
     /** Whether another point that ran with others has been read: what a point gave may be in its figure. */
     public static function ranWithOthers(JobState $job, Step $drain): bool
     {
-        return array_filter($job->stepsOf(self::KIND), fn (Step $step) => $step->id !== $drain->id && self::ranTogether($job, $step)) !== [];
+        return array_filter(
+            $job->stepsOf(self::KIND),
+            fn (Step $step) => $step->id !== $drain->id && self::ranTogether($job, $step),
+        ) !== [];
     }
 
     /** Whether what this point gave stands in the figure of another. */
@@ -123,7 +135,9 @@ final class DrainsInTurn
     /** @return list<Step> points that are still to be read */
     private static function unread(JobState $job): array
     {
-        $unread = fn (Step $step): bool => self::ran($job, $step) === [] && ! self::isLeftShut($job, $step) && ! isset($job->closed[$step->id]);
+        $unread = fn (Step $step): bool => self::ran($job, $step) === []
+            && ! self::isLeftShut($job, $step)
+            && ! isset($job->closed[$step->id]);
 
         return array_values(array_filter($job->stepsOf(self::KIND), $unread));
     }
@@ -175,7 +189,10 @@ final class DrainsInTurn
         $all = array_values(array_filter($job->stepsOf(self::KIND), fn (Step $step) => ! self::isLeftShut($job, $step)));
         $others = array_filter($all, fn (Step $step) => $step->id !== $drain->id);
 
-        return [max(0.0, self::drainedMl($job, $all) - self::drainedMl($job, $others)), self::drainedMl($job, [$drain])];
+        return [
+            max(0.0, self::drainedMl($job, $all) - self::drainedMl($job, $others)),
+            self::drainedMl($job, [$drain]),
+        ];
     }
 
     /** What a full circuit keeps where this point alone runs dry. */

@@ -32,8 +32,12 @@ final readonly class DriveRun implements Judgement
     /** Sensors differ by so much, °C (common practice, no source). */
     private const SENSOR_C = 5.0;
 
-    private function __construct(public DriveCode $code, public Driven $drive, public float $limitC, public float $fullC)
-    {
+    private function __construct(
+        public DriveCode $code,
+        public Driven $drive,
+        public float $limitC,
+        public float $fullC,
+    ) {
     }
 
     public static function of(Situation $at): ?self
@@ -66,7 +70,11 @@ final readonly class DriveRun implements Judgement
 
     public function isDanger(): bool
     {
-        return in_array($this->code, [DriveCode::Limit, DriveCode::LevelAlarm, DriveCode::Overheats, DriveCode::Alarm], true);
+        return in_array(
+            $this->code,
+            [DriveCode::Limit, DriveCode::LevelAlarm, DriveCode::Overheats, DriveCode::Alarm],
+            true,
+        );
     }
 
     /** Whether a drive alone is enough to end it. */

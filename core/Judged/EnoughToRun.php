@@ -28,7 +28,9 @@ final readonly class EnoughToRun
         $share = self::MAY_MISS * $ledger->capacityMl;
         $fill = Plan::of($at)->fill;
         $predicted = array_sum(array_map(fn (Pocket $pocket) => $pocket->volumeMl(), $fill->pockets));
-        $may = $fill->wetsTheJackets($at->circuit()) ? max($share, $predicted + $ledger->trappedAirPlusMinusMl()) : $share;
+        $may = $fill->wetsTheJackets($at->circuit())
+            ? max($share, $predicted + $ledger->trappedAirPlusMinusMl())
+            : $share;
 
         return new self($missing <= $may, $missing, $may);
     }

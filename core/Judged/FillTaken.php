@@ -76,12 +76,17 @@ final readonly class FillTaken implements Judgement
         return null;
     }
 
-    /** It stood at its mark with air behind it, and nobody can say how much: what goes in is right by no sum, and wrong by none. */
+    /**
+     * It stood at its mark with air behind it, and nobody can say how
+     * much: what goes in is right by no sum, and wrong by none.
+     */
     private static function wasAirUnknown(Situation $at): bool
     {
         $found = $at->job->observedAnywhere(ContentFound::class);
 
-        return Plan::of($at)->choices->jobKind === JobKind::Bleed && $found !== [] && $found[count($found) - 1]->isFull();
+        return Plan::of($at)->choices->jobKind === JobKind::Bleed
+            && $found !== []
+            && $found[count($found) - 1]->isFull();
     }
 
     /** What went into the circuit since the close-up, less what was caught and left over, mL. */
@@ -95,13 +100,17 @@ final readonly class FillTaken implements Judgement
     {
         $plan = Plan::of($at);
 
-        return max(0.0, $plan->predicted->usableMl - $plan->fill->waitsForARunMl() - $at->job->ledgerBefore(Stage::Fill)->contentMl);
+        return max(
+            0.0,
+            $plan->predicted->usableMl - $plan->fill->waitsForARunMl() - $at->job->ledgerBefore(Stage::Fill)->contentMl,
+        );
     }
 
     /** Whether it took what was predicted, and the air that stays was predicted too. */
     public function tookWhatItShould(): bool
     {
-        return $this->netInMl >= $this->expectedMl - $this->tellsMl && $this->netInMl <= $this->expectedMl + $this->tellsMl;
+        return $this->netInMl >= $this->expectedMl - $this->tellsMl
+            && $this->netInMl <= $this->expectedMl + $this->tellsMl;
     }
 
     public function code(): string
@@ -111,7 +120,9 @@ final readonly class FillTaken implements Judgement
 
     public function outcome(): Outcome
     {
-        return in_array($this->code, [FillTakenCode::AsPredicted, FillTakenCode::Full, FillTakenCode::NextNeck], true) ? Outcome::Passes : Outcome::Waits;
+        return in_array($this->code, [FillTakenCode::AsPredicted, FillTakenCode::Full, FillTakenCode::NextNeck], true)
+            ? Outcome::Passes
+            : Outcome::Waits;
     }
 
     public function latches(): bool

@@ -19,8 +19,12 @@ final readonly class FrostKept
     /** More glycol carries less heat and protects no better (handbook of any maker, from memory). */
     private const MOST = 0.6;
 
-    private function __construct(private Situation $at, public float $fraction, public float $plusMinus, public float $target)
-    {
+    private function __construct(
+        private Situation $at,
+        public float $fraction,
+        public float $plusMinus,
+        public float $target,
+    ) {
     }
 
     /** Null while nothing is known of what is inside. */
@@ -29,11 +33,18 @@ final readonly class FrostKept
         $target = MixComesTo::target($at->job);
         $freeze = $at->job->observedAnywhere(FreezePointRead::class);
         if ($freeze !== []) {
-            return new self($at, self::reads($at->job, $freeze[count($freeze) - 1]->celsius), MixtureRead::PLUS_MINUS, $target);
+            return new self(
+                $at,
+                self::reads($at->job, $freeze[count($freeze) - 1]->celsius),
+                MixtureRead::PLUS_MINUS,
+                $target,
+            );
         }
         $ledger = $at->job->ledger();
 
-        return $ledger->fraction() === null ? null : new self($at, $ledger->fraction(), $ledger->glycolPlusMinus, $target);
+        return $ledger->fraction() === null
+            ? null
+            : new self($at, $ledger->fraction(), $ledger->glycolPlusMinus, $target);
     }
 
     /** Whether what a refractometer shows freezes too early, whoever reads it and when. */
@@ -45,7 +56,10 @@ final readonly class FrostKept
     /** The share that freezes there. */
     private static function reads(JobState $job, float $freezesAtC): float
     {
-        return Mixture::freezingAt($job->circuit->facts->base, Temperature::celsius(min(0.0, $freezesAtC)))->volumeFraction;
+        return Mixture::freezingAt(
+            $job->circuit->facts->base,
+            Temperature::celsius(min(0.0, $freezesAtC)),
+        )->volumeFraction;
     }
 
     public function isShort(): bool

@@ -35,7 +35,9 @@ final class Gauge
     /** What is to be pulled here: the same quality of vacuum as the house pulls at the sea, kPa below the air. */
     public static function targetKpa(Situation $at): float
     {
-        return self::air($at)->sameQuality(Pressure::inchesOfMercury(Plan::of($at)->rules()->seaLevelVacuumInHg))->kPa();
+        return self::air($at)
+            ->sameQuality(Pressure::inchesOfMercury(Plan::of($at)->rules()->seaLevelVacuumInHg))
+            ->kPa();
     }
 
     public static function resolution(Situation $at): Pressure

@@ -39,7 +39,12 @@ final class HeaterAir
     /** At an outlet this counts as really hot, °C. */
     public static function hotFrom(Situation $at, HotReading $reading): float
     {
-        return self::between($at, $reading, self::isBlowerHigh($at, $reading) ? self::HOT_BLOWER_HIGH : self::HOT, self::HOT_C);
+        return self::between(
+            $at,
+            $reading,
+            self::isBlowerHigh($at, $reading) ? self::HOT_BLOWER_HIGH : self::HOT,
+            self::HOT_C,
+        );
     }
 
     /** At an outlet this counts as cold on a hot engine, °C. */

@@ -67,7 +67,8 @@ final readonly class HeaterWatch
                 [$since, $cleared, $hottest] = [null, $reading, null];
             }
             if ($cold) {
-                $climbs = $since !== null && $coolant !== null && $hottest !== null && $coolant > $hottest + self::CLIMBS_C;
+                $climbs
+                    = $since !== null && $coolant !== null && $hottest !== null && $coolant > $hottest + self::CLIMBS_C;
                 $since ??= $reading;
                 $hottest = $coolant ?? $hottest;
                 if ($climbs) {
@@ -82,7 +83,12 @@ final readonly class HeaterWatch
         $until = $since->told()->at + self::LONGEST_S;
         $failed = $off !== null && $off >= $since->told()->at ? min($off, $until) : ($at->now > $until ? $until : null);
 
-        return new self($since, $failed, $cleared, $hottest === null || $hottest < $limit->limit->degC() - self::REVS_BELOW_C);
+        return new self(
+            $since,
+            $failed,
+            $cleared,
+            $hottest === null || $hottest < $limit->limit->degC() - self::REVS_BELOW_C,
+        );
     }
 
     /** Whether a watch goes on now. */

@@ -26,10 +26,16 @@ final readonly class HotProofs
     /** Where a thermostat starts to open when the manual does not say (common practice, no source). */
     private const USUAL_START_C = 75.0;
 
-    /** Where nothing opens, coolant as warm as this shows by the far side that it goes round, °C (common practice, no source). */
+    /**
+     * Where nothing opens, coolant as warm as this shows by the far
+     * side that it goes round, °C (common practice, no source).
+     */
     private const WARM_C = 40.0;
 
-    /** So long it goes round before a hand tells that it does, where nothing need be hot, s (common practice, no source). */
+    /**
+     * So long it goes round before a hand tells that it does, where
+     * nothing need be hot, s (common practice, no source).
+     */
     private const FELT_FROM_S = 300;
 
     /**
@@ -57,7 +63,11 @@ final readonly class HotProofs
         $rise = Rise::of($at);
         $opensC = self::opensC($at->circuit());
         $fromS = self::hasThermostat($at->circuit()) ? Rise::SHORTEST_RUN_S : self::FELT_FROM_S;
-        $felt = array_filter($at->observed(FeltReading::class), fn (FeltReading $felt) => Rise::canHaveReached($at, $opensC, $felt->at()) && Rise::ranLongEnough($at, $felt->at(), $fromS));
+        $felt = array_filter(
+            $at->observed(FeltReading::class),
+            fn (FeltReading $felt) => Rise::canHaveReached($at, $opensC, $felt->at())
+                && Rise::ranLongEnough($at, $felt->at(), $fromS),
+        );
         $read = array_filter($rise->believed, fn (HotReading $reading) => Rise::ranLongEnough($at, $reading->at()));
         $seen = Told::inOrder([...$read, ...$felt]);
         $bubbles = null;
@@ -69,9 +79,15 @@ final readonly class HotProofs
         $missing = [
             $rise->doubted === null ? null : new MissingProof(ProofCode::Again, fromC: $rise->doubted->coolantC),
             $seen === [] && $rise->doubted === null ? new MissingProof(ProofCode::RunOn) : null,
-            self::goesRound($at, $seen) ? null : new MissingProof(self::hasThermostat($at->circuit()) ? ProofCode::Thermostat : ProofCode::Circulation),
+            self::goesRound($at, $seen)
+                ? null
+                : new MissingProof(
+                    self::hasThermostat($at->circuit()) ? ProofCode::Thermostat : ProofCode::Circulation,
+                ),
             ...array_map(fn (string $outlet) => self::outlet($at, $outlet, $read, $felt), $facts->outlets),
-            $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles ? new MissingProof(ProofCode::Fan, times: $fan->times()) : null,
+            $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles
+                ? new MissingProof(ProofCode::Fan, times: $fan->times())
+                : null,
             $bubbles?->come() === true ? new MissingProof(ProofCode::Bubbles) : null,
         ];
 
@@ -141,7 +157,9 @@ final readonly class HotProofs
         $reading = self::last(array_filter($read, fn (HotReading $r) => isset($r->outletsC[$outlet])));
         $hand = self::last(array_filter($felt, fn (FeltReading $f) => $f->outlet($at->facts(), $outlet) !== null));
         if ($hand !== null && ($reading === null || $hand->isAfter($reading))) {
-            return $hand->outlet($at->facts(), $outlet) === Warmth::Hot && $hand->isWarmedUp() ? null : new MissingProof(ProofCode::Outlet, $outlet);
+            return $hand->outlet($at->facts(), $outlet) === Warmth::Hot && $hand->isWarmedUp()
+                ? null
+                : new MissingProof(ProofCode::Outlet, $outlet);
         }
         $last = $reading ?? self::last($read);
         if ($last === null) {

@@ -49,14 +49,30 @@ final readonly class HotRun implements Judgement
         $heater = HeaterWatch::of($at, $limit);
         $running = $at->observed(ShutOff::class) === [];
         if ($danger !== null) {
-            return new self($danger->code(), Outcome::Stops, [$start, ...$danger->restsOn()], $running, $proofs, $heater, $danger);
+            return new self(
+                $danger->code(),
+                Outcome::Stops,
+                [$start, ...$danger->restsOn()],
+                $running,
+                $proofs,
+                $heater,
+                $danger,
+            );
         }
         if (! $proofs->hasBegun() && InOrder::of($at, [HotReading::class, FeltReading::class]) === []) {
             return null;
         }
         $level = WarmLevel::of($at);
         if ($level !== null && $level->code !== WarmLevelCode::Settled) {
-            return new self($level->code(), $level->outcome(), [$start, ...$level->restsOn()], $running, $proofs, $heater, level: $level);
+            return new self(
+                $level->code(),
+                $level->outcome(),
+                [$start, ...$level->restsOn()],
+                $running,
+                $proofs,
+                $heater,
+                level: $level,
+            );
         }
         $code = match (true) {
             $heater->goesOn() => HotRunCode::HeaterWatch,

@@ -69,6 +69,11 @@ final class InFunnel
 
     private static function toppedMl(JobState $job): float
     {
-        return array_sum(array_map(fn (Step $run) => ToppedUp::sumMl($job->observed($run->id, ToppedUp::class)), $job->stepsOf('heat_cycle')));
+        return array_sum(
+            array_map(
+                fn (Step $run) => ToppedUp::sumMl($job->observed($run->id, ToppedUp::class)),
+                $job->stepsOf('heat_cycle'),
+            ),
+        );
     }
 }

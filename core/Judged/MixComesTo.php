@@ -36,8 +36,12 @@ final readonly class MixComesTo implements Judgement
      * @param  float  $fraction  glycol share of the circuit, once it is full
      * @param  list<BatchMixed|FromShelf|PouredBack>  $restsOn
      */
-    private function __construct(public MixComesToCode $code, public Mix $mix, public float $fraction, private array $restsOn)
-    {
+    private function __construct(
+        public MixComesToCode $code,
+        public Mix $mix,
+        public float $fraction,
+        private array $restsOn,
+    ) {
     }
 
     /** Null while nothing is mixed and everything can be. */
@@ -46,7 +50,9 @@ final readonly class MixComesTo implements Judgement
         $mix = self::wanted($at->job);
         $bucket = Bucket::batch($at->job)->fraction();
         if ($bucket === null) {
-            return self::isWithinReach($mix) ? null : new self(MixComesToCode::OutOfReach, $mix, $mix->finalFraction(), []);
+            return self::isWithinReach($mix)
+                ? null
+                : new self(MixComesToCode::OutOfReach, $mix, $mix->finalFraction(), []);
         }
         $glycol = Bucket::isInside($at->job) ? Bucket::batch($at->job)->glycolMl : $mix->room->mL() * $bucket;
         $final = ($glycol + $mix->retained->mL() * $mix->retainedFraction) / $mix->capacity->mL();
@@ -56,7 +62,14 @@ final readonly class MixComesTo implements Judgement
             default => MixComesToCode::OffTarget,
         };
 
-        return new self($code, $mix, $final, array_merge(...array_map($at->job->observedAnywhere(...), [BatchMixed::class, FromShelf::class, PouredBack::class])));
+        return new self(
+            $code,
+            $mix,
+            $final,
+            array_merge(
+                ...array_map($at->job->observedAnywhere(...), [BatchMixed::class, FromShelf::class, PouredBack::class]),
+            ),
+        );
     }
 
     /** What has to go in, by what stays inside. */
@@ -88,7 +101,8 @@ final readonly class MixComesTo implements Judgement
             $target = Plan::of($job)->choices->targetFraction;
             foreach ($job->stepsOf('mix') as $step) {
                 // What was mixed right afterwards was mixed for the plan.
-                $target = self::accepted($job, $step) ?? (isset($job->closed[$step->id]) ? Plan::of($job)->choices->targetFraction : $target);
+                $target = self::accepted($job, $step)
+                    ?? (isset($job->closed[$step->id]) ? Plan::of($job)->choices->targetFraction : $target);
             }
 
             return $target;
@@ -99,14 +113,22 @@ final readonly class MixComesTo implements Judgement
     private static function accepted(JobState $job, Step $step): ?float
     {
         $closed = $job->closed[$step->id] ?? null;
-        $codes = array_map(fn (MixComesToCode $code) => $code->value, [MixComesToCode::OutOfReach, MixComesToCode::TooStrong, MixComesToCode::OffTarget]);
+        $codes = array_map(fn (MixComesToCode $code) => $code->value, [
+            MixComesToCode::OutOfReach,
+            MixComesToCode::TooStrong,
+            MixComesToCode::OffTarget,
+        ]);
         if ($closed === null || array_intersect(Closing::of($closed)->missing, $codes) === []) {
             return null;
         }
         // As it was then: what was corrected since nobody has passed over.
-        $then = $job->withOnly(array_values(array_filter($job->journal->lines, fn (Entry $line) => $line->seq < $closed->seq)));
+        $then = $job->withOnly(
+            array_values(array_filter($job->journal->lines, fn (Entry $line) => $line->seq < $closed->seq)),
+        );
 
-        return isset($then->steps[$step->id]) ? self::of($then->at($then->steps[$step->id], $closed->at))?->fraction : null;
+        return isset($then->steps[$step->id])
+            ? self::of($then->at($then->steps[$step->id], $closed->at))?->fraction
+            : null;
     }
 
     /** Whether it freezes too early, or is too strong to carry heat. */

@@ -23,7 +23,9 @@ final class NeckAtRun
         $by = Plan::of($at)->school->warmUp();
         $off = self::funnelOff($at->job) !== null;
 
-        return self::atTheStart($at)?->holdsPressure() === true || ($by === WarmUp::UnderFunnel && $off) ? WarmUp::Usual : $by;
+        return self::atTheStart($at)?->holdsPressure() === true || ($by === WarmUp::UnderFunnel && $off)
+            ? WarmUp::Usual
+            : $by;
     }
 
     /** As it was said; null before the start. */
@@ -50,7 +52,9 @@ final class NeckAtRun
         }
         $hot = $start->neck === Neck::Funnel && self::funnelOffHot($at, $start);
 
-        return $hot || $at->observed(Capped::class) !== [] || self::wasSealedBefore($at, $start) ? Neck::Sealed : $start->neck;
+        return $hot || $at->observed(Capped::class) !== [] || self::wasSealedBefore($at, $start)
+            ? Neck::Sealed
+            : $start->neck;
     }
 
     private static function wasSealedBefore(Situation $at, Started $start): bool
@@ -59,7 +63,10 @@ final class NeckAtRun
         $run = $before === null ? null : $at->seenFrom($before);
         $off = $run?->latest(ShutOff::class);
 
-        return $run !== null && $off !== null && self::since($run)?->holdsPressure() === true && ! NeckHeat::wasCold($at, $off->at(), $start->at());
+        return $run !== null
+            && $off !== null
+            && self::since($run)?->holdsPressure() === true
+            && ! NeckHeat::wasCold($at, $off->at(), $start->at());
     }
 
     /** The funnel that came off last; null where it is on, or none was. */
@@ -75,6 +82,9 @@ final class NeckAtRun
         $off = self::funnelOff($at->job);
 
         // Where nobody read it, and it had not stood long enough, it counts as hot.
-        return $off !== null && ($off->coolantC === null ? ! NeckHeat::wasCold($at, $start->at(), $off->at()) : ! NeckHeat::mayBeOpened($at, $off->coolantC));
+        return $off !== null
+            && ($off->coolantC === null
+                ? ! NeckHeat::wasCold($at, $start->at(), $off->at())
+                : ! NeckHeat::mayBeOpened($at, $off->coolantC));
     }
 }

@@ -20,7 +20,10 @@ final class NeckHeat
     /** Standing so long, a usual engine may be opened without a reading (common practice, no source). */
     private const RESTED_S = 2.0 * 3600.0;
 
-    /** Shut off so long, hoses that are cool to the hand tell that a usual one may be opened (common practice, no source). */
+    /**
+     * Shut off so long, hoses that are cool to the hand tell that a
+     * usual one may be opened (common practice, no source).
+     */
     private const BY_HAND_S = 90.0 * 60.0;
 
     /** Times for a usual engine hold up to one that takes so many times as long. */
@@ -106,7 +109,9 @@ final class NeckHeat
         $read = self::standing($at->job);
         $last = $read === [] ? null : $read[count($read) - 1];
 
-        return $last !== null && $at->now - $last->at() <= self::JUST_NOW_S && $last->at() >= ($at->job->running()->last() ?? 0)
+        return $last !== null
+            && $at->now - $last->at() <= self::JUST_NOW_S
+            && $last->at() >= ($at->job->running()->last() ?? 0)
             ? $last->celsius
             : null;
     }
@@ -121,7 +126,12 @@ final class NeckHeat
         foreach ([CoolToTheHand::class, Rested::class] as $what) {
             foreach ($at->job->observedAnywhere($what) as $told) {
                 $long = $told instanceof CoolToTheHand || $told->seconds >= self::restedS($at);
-                if ($long && $moment >= $told->at() && $moment - $told->at() <= self::JUST_NOW_S && $told->at() >= $ran) {
+                if (
+                    $long
+                    && $moment >= $told->at()
+                    && $moment - $told->at() <= self::JUST_NOW_S
+                    && $told->at() >= $ran
+                ) {
                     return true;
                 }
             }
@@ -133,7 +143,9 @@ final class NeckHeat
     /** @return list<CoolantRead> of an engine that stood, in order of time */
     private static function standing(JobState $job): array
     {
-        $stands = fn (CoolantRead $read): bool => ! $job->kinds->of($job->steps[$read->told()->step])->does(Does::RunsEngine);
+        $stands = fn (CoolantRead $read): bool => ! $job->kinds
+            ->of($job->steps[$read->told()->step])
+            ->does(Does::RunsEngine);
 
         return array_values(array_filter($job->observedAnywhere(CoolantRead::class), $stands));
     }

@@ -41,7 +41,11 @@ final readonly class PointBled implements Judgement
     /** Null while nothing is to be said. */
     public static function of(Situation $at): ?self
     {
-        [$runs, $closed, $dry] = [$at->latest(PointRuns::class), $at->latest(PointClosed::class), $at->latest(StaysDry::class)];
+        [$runs, $closed, $dry] = [
+            $at->latest(PointRuns::class),
+            $at->latest(PointClosed::class),
+            $at->latest(StaysDry::class),
+        ];
         $expected = $at->step->params->number('at_ml');
         $in = FillTaken::netInMl($at);
         $byTheMinute = Plan::of($at)->rules()->closeBleed === BleedRule::BubbleFreeMinute;
@@ -55,14 +59,18 @@ final readonly class PointBled implements Judgement
             $dry !== null && $runs === null => PointBledCode::StaysDry,
             $closed !== null && $runs === null => PointBledCode::NeverRan,
             $early => PointBledCode::RanTooEarly,
-            $closed !== null => $written || $expected === null || $expected <= 0.0 ? PointBledCode::Closed : PointBledCode::ClosedUnwritten,
+            $closed !== null => $written || $expected === null || $expected <= 0.0
+                ? PointBledCode::Closed
+                : PointBledCode::ClosedUnwritten,
             $runs !== null => $over ? PointBledCode::CloseIt : PointBledCode::Running,
             $expected !== null && $in > self::LATE * $expected => PointBledCode::ShouldRun,
             default => null,
         };
         $told = array_values(array_filter([$runs, $bubble, $closed, $dry]));
 
-        return $code === null ? null : new self($code, $in, $expected, $closed === null && $byTheMinute ? $since : null, $told);
+        return $code === null
+            ? null
+            : new self($code, $in, $expected, $closed === null && $byTheMinute ? $since : null, $told);
     }
 
     /** When its minute without a bubble is over, Unix seconds; null where no minute is watched. */
@@ -78,7 +86,9 @@ final readonly class PointBled implements Judgement
 
     public function outcome(): Outcome
     {
-        return in_array($this->code, [PointBledCode::Closed, PointBledCode::CloseIt], true) ? Outcome::Passes : Outcome::Waits;
+        return in_array($this->code, [PointBledCode::Closed, PointBledCode::CloseIt], true)
+            ? Outcome::Passes
+            : Outcome::Waits;
     }
 
     public function latches(): bool

@@ -18,7 +18,8 @@ use Aqbel\Core\Vacuum\PressureVerdict;
 
 /**
  * A pressure test: cold it shows a weep, warm a burst and what heat opens. One that failed stands until one that counts
- * holds: neither a weaker one nor “not done” outranks it. How long it was held is bounded by the journal, whatever was typed.
+ * holds: neither a weaker one nor “not done” outranks it. How long
+ * it was held is bounded by the journal, whatever was typed.
  */
 final readonly class PressureHeld implements Judgement
 {
@@ -38,15 +39,21 @@ final readonly class PressureHeld implements Judgement
     /** Enough to show a drip, whatever the cap would stand, kPa (common practice, no source). */
     public const ENOUGH_KPA = 100.0;
 
-    /** Hardly any cap is rated for less: where nobody knows the rating, no more than this is asked for, kPa (common practice, no source). */
+    /**
+     * Hardly any cap is rated for less: where nobody knows the rating, no more
+     * than this is asked for, kPa (common practice, no source).
+     */
     private const ANY_CAP_KPA = 50.0;
 
-    /** Above this the circuit cools while it is held, and its pressure falls with it, °C (common practice, no source). */
+    /**
+     * Above this the circuit cools while it is held, and its pressure falls with it, °C (common practice, no source).
+     */
     public const WARM_C = 35.0;
 
     /**
-     * By so much a warm circuit falls in a minute without a leak, kPa: at 50 °C it cools 0.4 K, and a kelvin takes 0.6 kPa
-     * of the gas, 0.6 of the vapour and 1.1 by what ten litres shrink (gas law, steam tables and expansion, from memory).
+     * By so much a warm circuit falls in a minute without a leak, kPa: at 50 °C it cools 0.4
+     * K, and a kelvin takes 0.6 kPa of the gas, 0.6 of the vapour and 1.1 by what ten litres
+     * shrink (gas law, steam tables and expansion, from memory).
      */
     private const COOLS_KPA = 1.0;
 
@@ -111,7 +118,15 @@ final readonly class PressureHeld implements Judgement
             default => PressureHeldCode::Holds,
         };
 
-        return new self($code, array_values(array_filter([$pumped, $test])), $start, $end, $hold->boundMlPerMinute, $held, $test->coolantC);
+        return new self(
+            $code,
+            array_values(array_filter([$pumped, $test])),
+            $start,
+            $end,
+            $hold->boundMlPerMinute,
+            $held,
+            $test->coolantC,
+        );
     }
 
     /**
@@ -137,8 +152,13 @@ final readonly class PressureHeld implements Judgement
     private static function hold(Situation $at, PressureTested $test, float $startKpa, float $heldS): PressureHold
     {
         $cold = Temperature::celsius(self::COLD_C);
-        $read = fn (float $second, float $kpa): PressureReading => new PressureReading($second, Pressure::kilopascals($kpa), $cold);
-        $minute = $test->minuteKpa === null || $heldS <= self::MINUTE_S ? [] : [$read(self::MINUTE_S, $test->minuteKpa)];
+        $read = fn (float $second, float $kpa): PressureReading => new PressureReading(
+            $second,
+            Pressure::kilopascals($kpa),
+            $cold,
+        );
+        $minute
+            = $test->minuteKpa === null || $heldS <= self::MINUTE_S ? [] : [$read(self::MINUTE_S, $test->minuteKpa)];
 
         return new PressureHold(
             [$read(0.0, $startKpa), ...$minute, $read(max(1.0, $heldS), $test->endKpa ?? $startKpa)],
@@ -160,10 +180,14 @@ final readonly class PressureHeld implements Judgement
         return $this->code === PressureHeldCode::Falls || $this->code === PressureHeldCode::Lost;
     }
 
-    /** Whether a warm one was held as it is to be: long enough to show a burst, and no longer than its reading means something. */
+    /**
+     * Whether a warm one was held as it is to be: long enough to show a
+     * burst, and no longer than its reading means something.
+     */
     public function isWarmOfUse(): bool
     {
-        return $this->heldS >= PressureHold::WARM_S - self::SLACK_S && $this->heldS <= PressureHold::WARM_S + self::MINUTE_S;
+        return $this->heldS >= PressureHold::WARM_S - self::SLACK_S
+            && $this->heldS <= PressureHold::WARM_S + self::MINUTE_S;
     }
 
     public function fellKpa(): float

@@ -96,9 +96,20 @@ final readonly class Retained implements Judgement
     /** What the circuit keeps with the points that have been opened, and the parts emptied another way, by now; mL. */
     private static function predictedMl(Situation $at): float
     {
-        $gone = array_sum(array_map(fn (PartVolume $kept) => self::emptiedMl($at->job, $kept), Plan::of($at)->predicted->retained->byPart($at->circuit())));
+        $gone = array_sum(
+            array_map(
+                fn (PartVolume $kept) => self::emptiedMl($at->job, $kept),
+                Plan::of($at)->predicted->retained->byPart($at->circuit()),
+            ),
+        );
 
-        return max(0.0, Plan::of($at)->predicted->retainedMl + DrainsInTurn::keptByShutMl($at->job) - self::letOutBeyondThePlan($at->job)->sum() - $gone);
+        return max(
+            0.0,
+            Plan::of($at)->predicted->retainedMl
+                + DrainsInTurn::keptByShutMl($at->job)
+                - self::letOutBeyondThePlan($at->job)->sum()
+                - $gone,
+        );
     }
 
     /** What has come out of a part that no open drain reaches: all of it where it was blown out; mL. */
@@ -172,14 +183,18 @@ final readonly class Retained implements Judgement
     {
         $ports = array_map(fn (Step $step) => $step->params->text('port'), $of);
         /** @var list<PartVolume> $parts */
-        $parts = array_merge(...array_map(fn (string $port) => Plan::of($at)->predicted->letsOut($port)->byPart($at->circuit()), $ports));
+        $parts = array_merge(
+            ...array_map(fn (string $port) => Plan::of($at)->predicted->letsOut($port)->byPart($at->circuit()), $ports),
+        );
         $dry = self::ranDry($at, $of);
         $parts = array_values(array_filter($parts, fn (PartVolume $v) => ! self::isEmptiedBy($at, $dry, $v->part)));
         if ($parts === []) {
             return null;
         }
         $unsure = self::modelMl($at);
-        $holding = array_values(array_filter($parts, fn (PartVolume $v) => self::holdsMl($at->circuit(), $v->part) >= $shortMl - $unsure));
+        $holding = array_values(
+            array_filter($parts, fn (PartVolume $v) => self::holdsMl($at->circuit(), $v->part) >= $shortMl - $unsure),
+        );
 
         return new DidNotDrain($ports, self::nearest($holding, $shortMl), $shortMl);
     }
@@ -238,7 +253,9 @@ final readonly class Retained implements Judgement
 
     public function outcome(): Outcome
     {
-        return in_array($this->code, [RetainedCode::AsPredicted, RetainedCode::LessInside], true) ? Outcome::Passes : Outcome::Waits;
+        return in_array($this->code, [RetainedCode::AsPredicted, RetainedCode::LessInside], true)
+            ? Outcome::Passes
+            : Outcome::Waits;
     }
 
     public function latches(): bool

@@ -58,9 +58,15 @@ final readonly class RinseNeeded implements Judgement
         $keeps = max(0.0, $ledger->contentMl / $full);
         $dirt = OldCoolant::of($at->job)->isDirty() ? self::DIRT_ASKS_FOR_LESS * $ledger->oldShare() : 1.0;
         $target = self::target($at);
-        $chain = RinseChain::from($ledger->oldShare(), min(self::HARDLY_DRAINED, $keeps), $full, max(self::LEAST_TARGET, min($target ?? 1.0, $dirt)));
+        $chain = RinseChain::from(
+            $ledger->oldShare(),
+            min(self::HARDLY_DRAINED, $keeps),
+            $full,
+            max(self::LEAST_TARGET, min($target ?? 1.0, $dirt)),
+        );
         $decided = $at->latest(RinseDecided::class);
-        $halfAChange = Plan::of($at)->choices->jobKind === JobKind::Change && $target === null && $ledger->oldShare() > self::MUCH;
+        $halfAChange
+            = Plan::of($at)->choices->jobKind === JobKind::Change && $target === null && $ledger->oldShare() > self::MUCH;
         $code = match (true) {
             $chain->rinses > 0 => RinseNeededCode::Needed,
             $decided?->skips === false => RinseNeededCode::Chosen,
@@ -69,7 +75,9 @@ final readonly class RinseNeeded implements Judgement
         };
 
         return new self($code, $chain, $ledger->oldShare(), $target, $keeps, [
-            ...array_filter([$decided]), ...$at->job->observedAnywhere(CoolantLook::class), ...$at->job->observedAnywhere(DrainRan::class),
+            ...array_filter([$decided]),
+            ...$at->job->observedAnywhere(CoolantLook::class),
+            ...$at->job->observedAnywhere(DrainRan::class),
         ]);
     }
 
@@ -84,12 +92,16 @@ final readonly class RinseNeeded implements Judgement
             : Plan::of($at)->choices->content->oldShareAllowed($rule) ?? ($coolant->isDirty() ? $rule : null);
     }
 
-    /** Whether more of the old coolant stays than may, by more than the sums leave open, and one rinse more would help. */
+    /**
+     * Whether more of the old coolant stays than may, by more than the sums leave open, and one rinse more would help.
+     */
     public static function leavesTooMuch(Situation $at): bool
     {
         $needed = self::of($at);
 
-        return $needed->target !== null && $needed->oldShare > self::OPEN * $needed->target && $needed->after(1) < self::HELPS * $needed->oldShare;
+        return $needed->target !== null
+            && $needed->oldShare > self::OPEN * $needed->target
+            && $needed->after(1) < self::HELPS * $needed->oldShare;
     }
 
     /**

@@ -38,7 +38,12 @@ final readonly class RinseWarmUp implements Judgement
         }
         $danger = RunDanger::first($at, StopLimitAtNeck::of($at, $start->neck ?? Neck::Open), onWater: true);
         $running = self::isRunning($at);
-        $mixes = array_values(array_filter([...Rise::of($at)->believed, ...$at->observed(FeltReading::class)], fn (Observation $reading) => self::goesRound($at, $reading)));
+        $mixes = array_values(
+            array_filter(
+                [...Rise::of($at)->believed, ...$at->observed(FeltReading::class)],
+                fn (Observation $reading) => self::goesRound($at, $reading),
+            ),
+        );
         $mixed = $mixes !== [];
         // At its limit, shut off, it is judged by whether it mixed.
         $danger = $danger?->endsARinse() === true && ! $running ? null : $danger;
@@ -95,8 +100,13 @@ final readonly class RinseWarmUp implements Judgement
     private static function goesRound(Situation $at, Observation $reading): bool
     {
         return match (true) {
-            $reading instanceof HotReading => Rise::ranLongEnough($at, $reading->at()) && HotProofs::reachesTheFarSide($at->circuit(), $reading),
-            $reading instanceof FeltReading => Rise::canHaveReached($at, HotProofs::opensC($at->circuit()), $reading->at()) && HotProofs::feltGoingRound($at->circuit(), $reading),
+            $reading instanceof HotReading => Rise::ranLongEnough($at, $reading->at())
+                && HotProofs::reachesTheFarSide($at->circuit(), $reading),
+            $reading instanceof FeltReading => Rise::canHaveReached(
+                $at,
+                HotProofs::opensC($at->circuit()),
+                $reading->at(),
+            ) && HotProofs::feltGoingRound($at->circuit(), $reading),
             default => false,
         };
     }

@@ -50,8 +50,11 @@ final readonly class Rise
         [$startC, $startedAt] = $start === null ? [null, 0] : self::startOf($at, $start);
         foreach ($readings as $reading) {
             $tooEarly = $startC !== null && $reading->coolantC - $startC > self::most($startedAt, $reading->at());
-            $tooSudden = $last !== null && $reading->coolantC - $last->coolantC > self::most($last->at(), $reading->at());
-            $confirms = $doubted !== null && ! $tooEarly && abs($reading->coolantC - $doubted->coolantC) <= self::most($doubted->at(), $reading->at());
+            $tooSudden
+                = $last !== null && $reading->coolantC - $last->coolantC > self::most($last->at(), $reading->at());
+            $confirms = $doubted !== null
+                && ! $tooEarly
+                && abs($reading->coolantC - $doubted->coolantC) <= self::most($doubted->at(), $reading->at());
             if ($tooEarly || ($tooSudden && ! $confirms)) {
                 $doubted = $reading;
 
@@ -74,7 +77,8 @@ final readonly class Rise
         }
         [$startC, $startedAt] = self::startOf($at, $start);
 
-        return self::ranLongEnough($at, $then) && ($startC === null || $celsius - $startC <= self::most($startedAt, $then));
+        return self::ranLongEnough($at, $then)
+            && ($startC === null || $celsius - $startC <= self::most($startedAt, $then));
     }
 
     /** Whether it had run for long enough by then to show anything. */

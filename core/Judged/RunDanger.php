@@ -26,7 +26,9 @@ final readonly class RunDanger implements Judgement
     /** Colder than this behind a thermostat that should be wide open: it is shut (common practice, no source). */
     private const THERMOSTAT_GAP_C = 30.0;
 
-    /** So far past full open, and no earlier, a shut thermostat is told from a slow one (common practice, no source). */
+    /**
+     * So far past full open, and no earlier, a shut thermostat is told from a slow one (common practice, no source).
+     */
     private const PAST_FULL_OPEN_C = 3.0;
 
     /** A live reading so far below a hot far side is not of coolant (common practice, no source). */
@@ -53,7 +55,8 @@ final readonly class RunDanger implements Judgement
     /**
      * Null while there was none.
      *
-     * @param  bool  $onWater  where a run is meant to end at its limit, and may be begun again: that alone does not latch
+     * @param  bool  $onWater  where a run is meant to end at its
+     * limit, and may be begun again: that alone does not latch
      */
     public static function first(Situation $at, StopLimit $limit, bool $onWater = false): ?self
     {
@@ -68,7 +71,11 @@ final readonly class RunDanger implements Judgement
             $danger = match (true) {
                 $told instanceof HotReading => self::read($at->facts(), $told, $limit),
                 $told instanceof FeltReading => self::felt($told, $limit),
-                $told instanceof CameOut && $runs && Level::tells($at->circuit(), $told->ml()) => new self(DangerCode::CoolantLost, $told, $limit),
+                $told instanceof CameOut && $runs && Level::tells($at->circuit(), $told->ml()) => new self(
+                    DangerCode::CoolantLost,
+                    $told,
+                    $limit,
+                ),
                 default => null,
             };
             if ($danger !== null && $onWater && $danger->endsARinse()) {
@@ -78,7 +85,9 @@ final readonly class RunDanger implements Judgement
             }
         }
 
-        return $heater->failedAt !== null && $heater->since !== null ? new self(DangerCode::HeaterCold, $heater->since, $limit) : $atLimit;
+        return $heater->failedAt !== null && $heater->since !== null
+            ? new self(DangerCode::HeaterCold, $heater->since, $limit)
+            : $atLimit;
     }
 
     /** What was seen, where that ended the run. */
@@ -163,6 +172,8 @@ final readonly class RunDanger implements Judgement
     {
         $full = $facts->thermostatFullC;
 
-        return $full !== null && $coolantC >= $full + self::PAST_FULL_OPEN_C && $coolantC - $farC > self::THERMOSTAT_GAP_C;
+        return $full !== null
+            && $coolantC >= $full + self::PAST_FULL_OPEN_C
+            && $coolantC - $farC > self::THERMOSTAT_GAP_C;
     }
 }

@@ -15,7 +15,10 @@ use Aqbel\Core\Quantity\Temperature;
 /** Where the run must stop, for the neck as it stands: sealed under its cap, or at the pressure of the shop's air. */
 final class StopLimitAtNeck
 {
-    /** No engine is to get hotter than this where neither its own limit nor its fan is known, °C (common practice, no source). */
+    /**
+     * No engine is to get hotter than this where neither its own limit
+     * nor its fan is known, °C (common practice, no source).
+     */
     private const USUAL_C = 115.0;
 
     /** °C. */
@@ -38,7 +41,9 @@ final class StopLimitAtNeck
         $optional = fn (?float $celsius) => $celsius === null ? null : Temperature::celsius($celsius);
 
         return new StopLimit(
-            Temperature::celsius(self::boiling($at, $coolant, $neck->holdsPressure() ? $facts->capOrNothingKpa() : 0.0)),
+            Temperature::celsius(
+                self::boiling($at, $coolant, $neck->holdsPressure() ? $facts->capOrNothingKpa() : 0.0),
+            ),
             $optional($facts->fanOnC),
             $optional($facts->limitC),
             $facts->limitC === null && $facts->fanOnC === null ? Temperature::celsius(self::USUAL_C) : null,

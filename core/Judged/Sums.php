@@ -16,7 +16,10 @@ use Aqbel\Core\Observed\RestKept;
  */
 final readonly class Sums
 {
-    /** A batch is read in the marks of its bucket; what is poured from it in those of a jug (common practice, no source). */
+    /**
+     * A batch is read in the marks of its bucket; what is poured
+     * from it in those of a jug (common practice, no source).
+     */
     private const BATCH_OFF = 0.05;
 
     private const MARK_ML = 200.0;
@@ -26,8 +29,12 @@ final readonly class Sums
      * @param  float  $mostMl  what it can come to
      * @param  float  $leftMl  said to be left over, where that is too much
      */
-    private function __construct(public WrongSum $code, public float $isMl, public float $mostMl = 0.0, public float $leftMl = 0.0)
-    {
+    private function __construct(
+        public WrongSum $code,
+        public float $isMl,
+        public float $mostMl = 0.0,
+        public float $leftMl = 0.0,
+    ) {
     }
 
     /** Null where all of it can be. */
@@ -57,7 +64,11 @@ final readonly class Sums
         $known = array_filter($ledger->lines, fn (Line $line) => $line->old >= 1.0) !== [];
 
         return match (true) {
-            $ledger->contentMl - InFunnel::mayStandMl($at->job) > $ledger->capacityMl + $plusMinus => new self(WrongSum::MoreThanFits, $ledger->contentMl, $ledger->capacityMl),
+            $ledger->contentMl - InFunnel::mayStandMl($at->job) > $ledger->capacityMl + $plusMinus => new self(
+                WrongSum::MoreThanFits,
+                $ledger->contentMl,
+                $ledger->capacityMl,
+            ),
             $known && $ledger->contentMl < -$plusMinus => new self(WrongSum::LessThanNothing, $ledger->contentMl),
             default => null,
         };
@@ -74,7 +85,12 @@ final readonly class Sums
 
         return match (true) {
             $batch <= 0.0 || $poured + $left <= $batch + $plusMinus => null,
-            $left > 0.0 && $poured <= $batch + $plusMinus => new self(WrongSum::MoreLeftThanWas, $poured, $batch, $left),
+            $left > 0.0 && $poured <= $batch + $plusMinus => new self(
+                WrongSum::MoreLeftThanWas,
+                $poured,
+                $batch,
+                $left,
+            ),
             default => new self(WrongSum::MorePouredThanMixed, $poured, $batch),
         };
     }

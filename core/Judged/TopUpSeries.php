@@ -72,7 +72,9 @@ final class TopUpSeries
         return max(self::VESSEL_ERRORS * $vessel, Level::plusMinusMl($at->circuit()));
     }
 
-    /** What came out before this level and did not go back in, beyond what both were read to, mL; nothing where it did. */
+    /**
+     * What came out before this level and did not go back in, beyond what both were read to, mL; nothing where it did.
+     */
     public static function notBackMl(Situation $at): float
     {
         $before = null;
@@ -84,7 +86,10 @@ final class TopUpSeries
         }
         [$out, $plusMinus] = self::cameOutBetween($at, $before, $at->step->id);
 
-        return max(0.0, $out - ToppedUp::sumMl($at->observed(ToppedUp::class)) - hypot($plusMinus, self::settledMl($at)));
+        return max(
+            0.0,
+            $out - ToppedUp::sumMl($at->observed(ToppedUp::class)) - hypot($plusMinus, self::settledMl($at)),
+        );
     }
 
     /**
@@ -96,8 +101,13 @@ final class TopUpSeries
     {
         $places = array_flip(array_keys($at->job->steps));
         // What came out before it was filled is in the fill's own sums.
-        $fills = array_filter($at->job->stepsThat(Does::MovesCoolant), fn (Step $step) => $step->stage->value < Stage::RunHot->value && $step->kind !== $at->step->kind);
-        $from = $after === null ? max([-1, ...array_map(fn (Step $step) => $places[$step->id], array_values($fills))]) : $places[$after];
+        $fills = array_filter(
+            $at->job->stepsThat(Does::MovesCoolant),
+            fn (Step $step) => $step->stage->value < Stage::RunHot->value && $step->kind !== $at->step->kind,
+        );
+        $from = $after === null
+                ? max([-1, ...array_map(fn (Step $step) => $places[$step->id], array_values($fills))])
+                : $places[$after];
         [$ml, $squares] = [0.0, 0.0];
         foreach (self::cameOut($at->job) as $out) {
             // The look at the level that it asked for stands before the step at which it came out.

@@ -14,13 +14,20 @@ use Aqbel\Core\Quantity\Pressure;
 use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Vacuum\VacuumProgress;
 
-/** Coolant drawn in by the vacuum that was really reached: what is still to come, by Boyle’s law, and whether needle and volume agree. */
+/**
+ * Coolant drawn in by the vacuum that was really reached: what is still to
+ * come, by Boyle’s law, and whether needle and volume agree.
+ */
 final readonly class VacuumDrawn implements Judgement
 {
-    /** A needle at zero with less than this share of what was to be drawn has let air in (common practice, no source). */
+    /**
+     * A needle at zero with less than this share of what was to be drawn has let air in (common practice, no source).
+     */
     private const DRAWN = 0.75;
 
-    /** From this share of it on the needle must have moved, by so much of what it should (common practice, no source). */
+    /**
+     * From this share of it on the needle must have moved, by so much of what it should (common practice, no source).
+     */
     private const SHOWS_FROM = 0.3;
 
     private const MOVES = 0.3;
@@ -55,10 +62,14 @@ final readonly class VacuumDrawn implements Judgement
             return null;
         }
         $drawn = $at->job->ledger()->contentMl - $at->job->ledgerBefore(Stage::Fill)->contentMl;
-        [$start, $needles] = [self::startKpa($at), array_map(fn (NeedleRead $read) => $read->kPa(Gauge::air($at)), $at->observed(NeedleRead::class))];
+        [$start, $needles] = [
+            self::startKpa($at),
+            array_map(fn (NeedleRead $read) => $read->kPa(Gauge::air($at)), $at->observed(NeedleRead::class)),
+        ];
         $expected = self::expectedMl($at);
         $now = $needles === [] ? null : $needles[count($needles) - 1];
-        [$progress, $range] = $start === null || $now === null ? [null, null] : self::progress($at, $start, $now, $drawn);
+        [$progress, $range]
+            = $start === null || $now === null ? [null, null] : self::progress($at, $start, $now, $drawn);
         $zero = $now !== null && $now <= Gauge::resolution($at)->kPa();
 
         return new self(match (true) {
@@ -132,7 +143,11 @@ final readonly class VacuumDrawn implements Judgement
             return [null, null];
         }
         $between = [
-            Gauge::air($at), Pressure::kilopascals($start), Pressure::kilopascals($now), Volume::millilitres($drawn), Gauge::vapour($at),
+            Gauge::air($at),
+            Pressure::kilopascals($start),
+            Pressure::kilopascals($now),
+            Volume::millilitres($drawn),
+            Gauge::vapour($at),
         ];
         try {
             $progress = VacuumProgress::judge(...$between);

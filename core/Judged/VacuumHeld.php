@@ -20,8 +20,8 @@ use Aqbel\Core\Vacuum\VacuumHold;
 
 /**
  * A vacuum that is held: by its readings since the valve was closed, over its length by the server's clock. Its first
- * reading is that of the closed valve: the pull's last if the pull was over within a minute of it, else its own; or one at
- * which the needle stands deeper than it did, which pumping alone can do.
+ * reading is that of the closed valve: the pull's last if the pull was over within a minute of it, else its own; or
+ * one at which the needle stands deeper than it did, which pumping alone can do.
  */
 final readonly class VacuumHeld implements Judgement
 {
@@ -44,7 +44,8 @@ final readonly class VacuumHeld implements Judgement
 
     /**
      * @param  non-empty-list<NeedleRead>  $readings  since the valve was closed, or the needle rose
-     * @param  bool  $over  whether it was held, and read, to its end, or shown by an instrument that no longer hold would tell more
+     * @param  bool  $over  whether it was held, and read, to its end, or
+     * shown by an instrument that no longer hold would tell more
      * @param  bool  $early  whether it is over before its time
      */
     private function __construct(
@@ -79,7 +80,13 @@ final readonly class VacuumHeld implements Judgement
         }
         $seconds = self::seconds($at);
         $last = $readings[count($readings) - 1];
-        $hold = new VacuumHold($air, Volume::millilitres(self::voidMl($at)), $points, Gauge::resolution($at), self::target($at));
+        $hold = new VacuumHold(
+            $air,
+            Volume::millilitres(self::voidMl($at)),
+            $points,
+            Gauge::resolution($at),
+            self::target($at),
+        );
         $since = $readings[0]->at() + $hold->startsAt;
         $readings = array_values(array_filter($readings, fn (NeedleRead $read) => $read->at() >= $since)) ?: [$last];
 
@@ -90,20 +97,37 @@ final readonly class VacuumHeld implements Judgement
     }
 
     /**
-     * Whether an instrument has shown already what a needle would at the end: tight by both, and no leak left open that the whole hold
-     * by hand would close out.
+     * Whether an instrument has shown already what a needle would at the end: tight by both, and no leak
+     * left open that the whole hold by hand would close out.
      *
      * @param  list<NeedleRead>  $readings
      * @param  list<GaugeReading>  $points
      */
-    private static function isShown(Situation $at, VacuumHold $byHand, array $readings, array $points, float $seconds): bool
-    {
-        $byInstrument = count(array_filter($readings, fn (NeedleRead $read) => $read->told()->source === Source::Instrument));
+    private static function isShown(
+        Situation $at,
+        VacuumHold $byHand,
+        array $readings,
+        array $points,
+        float $seconds,
+    ): bool {
+        $byInstrument = count(
+            array_filter($readings, fn (NeedleRead $read) => $read->told()->source === Source::Instrument),
+        );
         $gone = $points[count($points) - 1]->second - $byHand->startsAt;
-        if ($byInstrument < max(self::FEWEST, count($readings) - 1) || $gone < self::SOONEST_S || $byHand->verdict !== HoldVerdict::Tight) {
+        if (
+            $byInstrument < max(self::FEWEST, count($readings) - 1)
+            || $gone < self::SOONEST_S
+            || $byHand->verdict !== HoldVerdict::Tight
+        ) {
             return false;
         }
-        $fine = new VacuumHold(Gauge::air($at), Volume::millilitres(self::voidMl($at)), $points, Pressure::inchesOfMercury(self::BY_INSTRUMENT_IN_HG), self::target($at));
+        $fine = new VacuumHold(
+            Gauge::air($at),
+            Volume::millilitres(self::voidMl($at)),
+            $points,
+            Pressure::inchesOfMercury(self::BY_INSTRUMENT_IN_HG),
+            self::target($at),
+        );
         $bound = $fine->boundMlPerMinute();
         // What the shop's needle can show at all over the whole hold.
         $wanted = ($byHand->detectableMlPerMinute() ?? 0.0) * $gone / $seconds;
@@ -134,7 +158,8 @@ final readonly class VacuumHeld implements Judgement
     {
         $air = Gauge::air($at);
 
-        return $own->at() - $pulled->at() <= self::CLOSING_S || $own->kPa($air) >= $pulled->kPa($air) + Gauge::resolution($at)->kPa();
+        return $own->at() - $pulled->at() <= self::CLOSING_S
+            || $own->kPa($air) >= $pulled->kPa($air) + Gauge::resolution($at)->kPa();
     }
 
     /** How long it is to be held, s. */
@@ -163,7 +188,9 @@ final readonly class VacuumHeld implements Judgement
         $last = $holds[count($holds) - 1];
         $at = $job->at($last, $job->closed[$last->id]->at ?? 0);
         $held = self::of($at);
-        $isTest = self::ownSeconds($at) === null ? self::length($at) === HoldLength::Real : self::ownSeconds($at) >= self::TEST_S;
+        $isTest = self::ownSeconds($at) === null
+                ? self::length($at) === HoldLength::Real
+                : self::ownSeconds($at) >= self::TEST_S;
 
         return $held !== null && $held->proves() && $isTest;
     }

@@ -25,8 +25,12 @@ final readonly class VentedSolid implements Judgement
      * @param  list<Port>  $unsaid  of which nothing was said
      * @param  list<Observation>  $restsOn
      */
-    private function __construct(private VentedSolidCode $code, public array $open, public array $unsaid, private array $restsOn)
-    {
+    private function __construct(
+        private VentedSolidCode $code,
+        public array $open,
+        public array $unsaid,
+        private array $restsOn,
+    ) {
     }
 
     public static function of(Situation $at): self
@@ -41,7 +45,9 @@ final readonly class VentedSolid implements Judgement
             $said[$cracked->point] = true;
             $pumped = self::pumpedBefore($at, $cracked);
             $port = $at->circuit()->ports[$cracked->point] ?? null;
-            $lifts = $port !== null && $pumped !== null && ($pumped->kpa === null || $pumped->kpa >= self::liftsFromKpa($at, $port));
+            $lifts = $port !== null
+                && $pumped !== null
+                && ($pumped->kpa === null || $pumped->kpa >= self::liftsFromKpa($at, $port));
             $solid[$cracked->point] = $cracked->solid && $lifts;
             $tooLittle = $tooLittle || ($cracked->solid && ! $lifts);
             array_push($rests, ...array_filter([$pumped, $cracked]));

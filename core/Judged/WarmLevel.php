@@ -64,7 +64,10 @@ final readonly class WarmLevel implements Judgement
         for ($quiet = 1; $quiet < Plan::of($at)->school->looks(); $quiet++) {
             $step = $at->job->before($step, $step->kind);
             $before = $step === null ? null : $at->seenFrom($step);
-            if ($before === null || ToppedUp::sumMl($before->observed(ToppedUp::class)) > TopUpSeries::settledMl($before)) {
+            if (
+                $before === null
+                || ToppedUp::sumMl($before->observed(ToppedUp::class)) > TopUpSeries::settledMl($before)
+            ) {
                 return false;
             }
         }

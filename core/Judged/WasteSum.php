@@ -10,7 +10,10 @@ use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\PouredBack;
 use Aqbel\Core\Observed\WasteTaken;
 
-/** Where what went into the drum is not what came out of the circuit: every litre is in one of the two, or on the floor. */
+/**
+ * Where what went into the drum is not what came out of the circuit:
+ * every litre is in one of the two, or on the floor.
+ */
 final readonly class WasteSum implements Judgement
 {
     /** A drum has no marks: so far off is nothing, as a share and at the least in mL (common practice, no source). */
@@ -19,8 +22,12 @@ final readonly class WasteSum implements Judgement
     private const DRUM_ML = 500.0;
 
     /** @param  list<Observation>  $restsOn */
-    private function __construct(public WasteSumCode $code, public float $takenMl, public float $caughtMl, private array $restsOn)
-    {
+    private function __construct(
+        public WasteSumCode $code,
+        public float $takenMl,
+        public float $caughtMl,
+        private array $restsOn,
+    ) {
     }
 
     /** Null while nothing was put there, and where both are the same. */
@@ -51,7 +58,12 @@ final readonly class WasteSum implements Judgement
     /** @return list<Line> */
     private static function caught(Situation $at): array
     {
-        return array_values(array_filter($at->job->ledger()->lines, fn (Line $line) => $line->ml < 0.0 && ! $line->fromBatch && ! $line->lost));
+        return array_values(
+            array_filter(
+                $at->job->ledger()->lines,
+                fn (Line $line) => $line->ml < 0.0 && ! $line->fromBatch && ! $line->lost,
+            ),
+        );
     }
 
     public function code(): string

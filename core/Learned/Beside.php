@@ -36,7 +36,9 @@ final readonly class Beside
     /** @return list<self> those that this job tells of */
     public static function of(JobState $job): array
     {
-        return array_values(array_filter([self::poured($job), self::topped($job), self::points($job), self::cold($job)]));
+        return array_values(
+            array_filter([self::poured($job), self::topped($job), self::points($job), self::cold($job)]),
+        );
     }
 
     private static function poured(JobState $job): ?self
@@ -52,7 +54,9 @@ final readonly class Beside
         $level = $job->stepsOf('cold_level')[0] ?? null;
         $topped = $level === null ? [] : $job->observed($level->id, ToppedUp::class);
 
-        return $topped === [] ? null : new self(self::TOPPED, Plan::of($job)->fill->waitsForARunMl(), ToppedUp::sumMl($topped));
+        return $topped === []
+            ? null
+            : new self(self::TOPPED, Plan::of($job)->fill->waitsForARunMl(), ToppedUp::sumMl($topped));
     }
 
     private static function points(JobState $job): ?self
@@ -64,7 +68,9 @@ final readonly class Beside
         );
         $ran = array_values(array_unique($ran));
         $kept = array_values(array_intersect($said, $ran));
-        $inTurn = count(array_filter($kept, fn (string $port, int $i) => ($ran[$i] ?? null) === $port, ARRAY_FILTER_USE_BOTH));
+        $inTurn = count(
+            array_filter($kept, fn (string $port, int $i) => ($ran[$i] ?? null) === $port, ARRAY_FILTER_USE_BOTH),
+        );
 
         return $kept === [] ? null : new self(self::POINTS, count($kept), $inTurn);
     }
@@ -78,7 +84,11 @@ final readonly class Beside
             if ($off !== [] && $free !== null) {
                 $rules = Plan::of($job)->rules();
 
-                return new self(self::COLD, $rules->labour->of('cool_down')->wait * $rules->coolingFactor, ($free->at - $off[count($off) - 1]->at()) / 60.0);
+                return new self(
+                    self::COLD,
+                    $rules->labour->of('cool_down')->wait * $rules->coolingFactor,
+                    ($free->at - $off[count($off) - 1]->at()) / 60.0,
+                );
             }
         }
 

@@ -66,9 +66,18 @@ final readonly class Figures
         $said = [];
         foreach ($this->orders as $order) {
             $ports = $order === '' ? [] : explode(',', $order);
-            $drainage = Drainage::of($circuit, $ports, $circuit->usualGates(), airOpen: $circuit->portIds(PortKind::Bleed), coarseness: $this->coarseness);
+            $drainage = Drainage::of(
+                $circuit,
+                $ports,
+                $circuit->usualGates(),
+                airOpen: $circuit->portIds(PortKind::Bleed),
+                coarseness: $this->coarseness,
+            );
             $headspace = $circuit->headspaceMl();
-            $out = Drainage::belowHeadspace(array_map(fn (DrainedPort $drain) => $drain->volumeMl, $drainage->drains), $headspace);
+            $out = Drainage::belowHeadspace(
+                array_map(fn (DrainedPort $drain) => $drain->volumeMl, $drainage->drains),
+                $headspace,
+            );
             foreach ($out as $i => $ml) {
                 $said["{$order}|drain.".sprintf('%02d', $i)] = $ml;
             }
@@ -76,8 +85,15 @@ final readonly class Figures
             $air = null;
             foreach (['air', 'poured'] as $name) {
                 if (in_array("{$order}|{$name}", $this->names, true)) {
-                    $air ??= Filling::of($circuit, $circuit->fillPort()->id, $circuit->portIds(PortKind::Bleed), $circuit->usualGates(), coarseness: $this->coarseness)->airMl;
-                    $said["{$order}|{$name}"] = $name === 'air' ? $air : $circuit->capacityMl() - $headspace - $drainage->retainedMl - $air;
+                    $air ??= Filling::of(
+                        $circuit,
+                        $circuit->fillPort()->id,
+                        $circuit->portIds(PortKind::Bleed),
+                        $circuit->usualGates(),
+                        coarseness: $this->coarseness,
+                    )->airMl;
+                    $said["{$order}|{$name}"]
+                        = $name === 'air' ? $air : $circuit->capacityMl() - $headspace - $drainage->retainedMl - $air;
                 }
             }
         }
@@ -93,6 +109,12 @@ final readonly class Figures
             $named['drain.'.sprintf('%02d', $i)] = [$ml, $plusMinus];
         }
 
-        return [...$named, ...array_filter(['retained' => $job->retained, 'poured' => $job->poured, 'air' => $job->air], fn (?array $one) => $one !== null)];
+        return [
+            ...$named,
+            ...array_filter(
+                ['retained' => $job->retained, 'poured' => $job->poured, 'air' => $job->air],
+                fn (?array $one) => $one !== null,
+            ),
+        ];
     }
 }

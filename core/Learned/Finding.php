@@ -13,7 +13,14 @@ final readonly class Finding
      * @param  float  $low  in nineteen cases of twenty, were this the figure that is wrong
      * @param  float  $p  how likely it is this one, of all that could be wrong alone
      */
-    public function __construct(public ?string $node, public ?string $passage, public float $was, public float $is, public float $low, public float $high, public float $p)
-    {
+    public function __construct(
+        public ?string $node,
+        public ?string $passage,
+        public float $was,
+        public float $is,
+        public float $low,
+        public float $high,
+        public float $p,
+    ) {
     }
 }

@@ -13,7 +13,8 @@ use Aqbel\Core\Plan\Plan;
 
 /**
  * What a signed job measured of its circuit, or why it says nothing: slips and mixed sums would teach what is not so.
- * The air is left out: what is topped up after a run is what was poured short, what the coolant shrank by, and air, and no line tells them apart.
+ * The air is left out: what is topped up after a run is what was poured short, what the
+ * coolant shrank by, and air, and no line tells them apart.
  */
 final class FromJob
 {
@@ -35,7 +36,11 @@ final class FromJob
             }
             $at = $job->at($step, $ran[0]->at());
             $plusMinus = sqrt(array_sum(array_map(fn (DrainRan $one) => $one->read->toldWithinMl($at) ** 2, $ran)));
-            $drains[] = [$step->params->text('port'), array_sum(array_map(fn (DrainRan $one) => $one->read->ml, $ran)), $plusMinus];
+            $drains[] = [
+                $step->params->text('port'),
+                array_sum(array_map(fn (DrainRan $one) => $one->read->ml, $ran)),
+                $plusMinus,
+            ];
         }
         $found = $job->ledgerBefore(Stage::Drain)->contentMl;
 

@@ -22,7 +22,10 @@ use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Plan;
 
-/** How things went in one job beside how they usually go: each as measured over usual. What a job does not tell is left out. */
+/**
+ * How things went in one job beside how they usually go: each as
+ * measured over usual. What a job does not tell is left out.
+ */
 final class JobRates
 {
     public const COOLING = 'cooling';
@@ -34,7 +37,10 @@ final class JobRates
     /** Before the code of an activity. */
     public const HANDS = 'hands:';
 
-    /** What was done in less was written down afterwards; what took longer was interrupted (common practice, no source). */
+    /**
+     * What was done in less was written down afterwards; what took
+     * longer was interrupted (common practice, no source).
+     */
     private const LEAST_OF_USUAL = 0.2;
 
     private const MOST_OF_USUAL = 4.0;
@@ -50,7 +56,14 @@ final class JobRates
      */
     public static function of(JobState $job, \Closure $usual): array
     {
-        return array_filter([self::COOLING => self::cooling($job), self::PURGING => self::purging($job), self::SPILLING => self::spilling($job)], fn (?float $ratio) => $ratio !== null) + self::hands($job, $usual);
+        return array_filter(
+            [
+                self::COOLING => self::cooling($job),
+                self::PURGING => self::purging($job),
+                self::SPILLING => self::spilling($job),
+            ],
+            fn (?float $ratio) => $ratio !== null,
+        ) + self::hands($job, $usual);
     }
 
     /** The time constant of a cool-down by its first and its last temperature, over that of such a body. */
@@ -68,7 +81,12 @@ final class JobRates
             $minutes = ($read[count($read) - 1]->at() - $off->at()) / 60.0;
             [$from, $to] = [$hot->coolantC - $outside, $read[count($read) - 1]->celsius - $outside];
             if ($minutes >= self::APART_MIN && $to >= self::OVER_AIR_K && $from > $to) {
-                return $minutes / log($from / $to) / CoolingBody::of($job->circuit->capacityMl(), shelter: Plan::of($job)->choices->shelter)->tauMinutes();
+                return $minutes
+                    / log($from / $to)
+                    / CoolingBody::of(
+                        $job->circuit->capacityMl(),
+                        shelter: Plan::of($job)->choices->shelter,
+                    )->tauMinutes();
             }
         }
 
@@ -78,13 +96,18 @@ final class JobRates
     /** The share of air a run leaves, by two cold levels after one another, over the usual one. */
     private static function purging(JobState $job): ?float
     {
-        $levels = array_values(array_filter($job->stepsOf('cold_level'), fn (Step $step) => $step->params->has('round')));
+        $levels = array_values(
+            array_filter($job->stepsOf('cold_level'), fn (Step $step) => $step->params->has('round')),
+        );
         if (count($levels) < 2) {
             return null;
         }
         $at = $job->at($levels[count($levels) - 1], 0);
         $series = TopUpSeries::each($at);
-        $told = count($series) >= 2 && $series[0]->ml > TopUpSeries::settledMl($at) && $series[1]->ml > 0.0 && $series[1]->ml < $series[0]->ml;
+        $told = count($series) >= 2
+            && $series[0]->ml > TopUpSeries::settledMl($at)
+            && $series[1]->ml > 0.0
+            && $series[1]->ml < $series[0]->ml;
 
         return $told ? $series[1]->ml / $series[0]->ml / Purging::leftByCycle() : null;
     }
@@ -93,7 +116,9 @@ final class JobRates
     private static function spilling(JobState $job): ?float
     {
         $poured = $job->pouredMl();
-        $lost = $job->ledger()->lostMl() - $job->ledgerBefore(Stage::Fill)->lostMl() + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
+        $lost = $job->ledger()->lostMl()
+            - $job->ledgerBefore(Stage::Fill)->lostMl()
+            + array_sum(array_map(fn (CameBack $came) => $came->spiltMl, $job->observedAnywhere(CameBack::class)));
 
         return $poured > 0.0 ? ($poured + $lost) / $poured : null;
     }

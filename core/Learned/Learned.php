@@ -8,8 +8,9 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Plan\Draws;
 
 /**
- * What a circuit probably is, by what its jobs measured. What heights and volumes within their ± can explain is explained; what
- * they cannot is laid to the one figure that explains it best, then to the next. Nothing is found where chance, or the ±, would do.
+ * What a circuit probably is, by what its jobs measured. What heights and volumes within their ± can
+ * explain is explained; what they cannot is laid to the one figure that explains it best, then to
+ * the next. Nothing is found where chance, or the ±, would do.
  */
 final readonly class Learned
 {
@@ -23,7 +24,10 @@ final readonly class Learned
 
     private const HEIGHTS_MM = [-160.0, -100.0, -60.0, -30.0, 30.0, 60.0, 100.0, 160.0];
 
-    /** A figure so far off is as unlikely as one standard deviation: a factor for volumes, mm for heights (common practice, no source). */
+    /**
+     * A figure so far off is as unlikely as one standard deviation: a factor for
+     * volumes, mm for heights (common practice, no source).
+     */
     private const VOLUME_LN = 0.7;
 
     private const HEIGHT_MM = 90.0;
@@ -39,8 +43,12 @@ final readonly class Learned
      * @param  list<Finding>  $findings  the one that explains most first
      * @param  Circuit  $circuit  as it probably is
      */
-    private function __construct(public array $findings, public Circuit $circuit, public float $chi2Before, public float $chi2After)
-    {
+    private function __construct(
+        public array $findings,
+        public Circuit $circuit,
+        public float $chi2Before,
+        public float $chi2After,
+    ) {
     }
 
     /** @param  non-empty-list<MeasuredJob>  $jobs */
@@ -48,7 +56,9 @@ final readonly class Learned
     {
         $figures = new Figures($circuit, $jobs);
         $spread = self::spread($circuit, $figures);
-        $off = fn (Circuit $other): float => $spread->chi2(array_map(fn (float $is, float $said): float => $is - $said, $figures->measured, $figures->by($other)));
+        $off = fn (Circuit $other): float => $spread->chi2(
+            array_map(fn (float $is, float $said): float => $is - $said, $figures->measured, $figures->by($other)),
+        );
         [$findings, $now, $chi2] = [[], $circuit, $off($circuit)];
         $before = $chi2;
         while (count($findings) < self::MOST_FINDINGS) {
@@ -72,7 +82,11 @@ final readonly class Learned
         $covariance = [];
         foreach ($here as $i => $_) {
             foreach ($here as $j => $__) {
-                $covariance[$i][$j] = array_sum(array_map(fn (array $one): float => ($one[$i] - $here[$i]) * ($one[$j] - $here[$j]), $said)) / self::DRAWS + ($i === $j ? $figures->variance[$i] : 0.0);
+                $covariance[$i][$j] = array_sum(
+                    array_map(fn (array $one): float => ($one[$i] - $here[$i]) * ($one[$j] - $here[$j]), $said),
+                )
+                        / self::DRAWS
+                    + ($i === $j ? $figures->variance[$i] : 0.0);
             }
         }
 
@@ -82,7 +96,8 @@ final readonly class Learned
     /**
      * @param  \Closure(Circuit): float  $off
      * @param  list<Finding>  $findings
-     * @return ?array{Finding, Circuit, float} what explains most, the circuit with it, and how far off that is; null where nothing explains enough
+     * @return ?array{Finding, Circuit, float} what explains most, the circuit with it, and
+     * how far off that is; null where nothing explains enough
      */
     private static function next(Circuit $now, Circuit $first, float $chi2, \Closure $off, array $findings): ?array
     {
@@ -110,13 +125,21 @@ final readonly class Learned
             return null;
         }
         $weights = array_map(fn (array $other) => exp(-0.5 * ($other['cost'] - $one['cost'])), $best);
-        $was = $one['node'] !== null ? $first->nodes[$one['node']]->zMm : $first->passages[(string) $one['passage']]->volumeMl;
-        $is = $one['node'] !== null ? $now->nodes[$one['node']]->zMm + $one['by'] : $one['by'] * $now->passages[(string) $one['passage']]->volumeMl;
+        $was = $one['node'] !== null
+                ? $first->nodes[$one['node']]->zMm
+                : $first->passages[(string) $one['passage']]->volumeMl;
+        $is = $one['node'] !== null
+                ? $now->nodes[$one['node']]->zMm + $one['by']
+                : $one['by'] * $now->passages[(string) $one['passage']]->volumeMl;
         $half = self::half($now, $one, $off);
         $low = $one['node'] !== null ? $is - $half : $is * exp(-$half);
         $high = $one['node'] !== null ? $is + $half : $is * exp($half);
 
-        return [new Finding($one['node'], $one['passage'], $was, $is, $low, $high, 1.0 / array_sum($weights)), self::with($now, $one['node'], $one['passage'], $one['by']), $one['chi2']];
+        return [
+            new Finding($one['node'], $one['passage'], $was, $is, $low, $high, 1.0 / array_sum($weights)),
+            self::with($now, $one['node'], $one['passage'], $one['by']),
+            $one['chi2'],
+        ];
     }
 
     /**
@@ -126,10 +149,23 @@ final readonly class Learned
     private static function candidates(Circuit $circuit, array $findings): array
     {
         $known = array_map(fn (Finding $finding) => $finding->node ?? $finding->passage, $findings);
-        $nodes = array_values(array_filter(array_map(strval(...), array_keys($circuit->nodes)), fn (string $node) => ! in_array($node, $known, true)));
-        $passages = array_values(array_filter(array_map(strval(...), array_keys($circuit->passages)), fn (string $passage) => ! in_array($passage, $known, true)));
+        $nodes = array_values(
+            array_filter(
+                array_map(strval(...), array_keys($circuit->nodes)),
+                fn (string $node) => ! in_array($node, $known, true),
+            ),
+        );
+        $passages = array_values(
+            array_filter(
+                array_map(strval(...), array_keys($circuit->passages)),
+                fn (string $passage) => ! in_array($passage, $known, true),
+            ),
+        );
 
-        return [...array_map(fn (string $node) => [$node, null], $nodes), ...array_map(fn (string $passage) => [null, $passage], $passages)];
+        return [
+            ...array_map(fn (string $node) => [$node, null], $nodes),
+            ...array_map(fn (string $passage) => [null, $passage], $passages),
+        ];
     }
 
     /**

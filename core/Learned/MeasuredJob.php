@@ -8,13 +8,18 @@ namespace Aqbel\Core\Learned;
 final readonly class MeasuredJob
 {
     /**
-     * @param  list<array{string, float, float}>  $drains  port, mL and ± of what came out, in the order they were opened
+     * @param  list<array{string, float, float}>  $drains  port, mL
+     * and ± of what came out, in the order they were opened
      * @param  ?array{float, float}  $retained  mL and ±, that stayed
      * @param  ?array{float, float}  $poured  mL and ±, that went in until it was full
      * @param  ?array{float, float}  $air  mL and ±, that was topped up afterwards
      */
-    public function __construct(public array $drains, public ?array $retained = null, public ?array $poured = null, public ?array $air = null)
-    {
+    public function __construct(
+        public array $drains,
+        public ?array $retained = null,
+        public ?array $poured = null,
+        public ?array $air = null,
+    ) {
     }
 
     /** By which jobs are alike: the same things measured in the same order. */

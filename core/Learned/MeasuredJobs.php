@@ -10,8 +10,8 @@ use Aqbel\Core\Document;
 use Aqbel\Core\InvalidField;
 
 /**
- * What jobs measured of a circuit, as a script gives it and as it goes along with a circuit that leaves the shop: volumes and their
- * ±, no vehicle, nobody and no time.
+ * What jobs measured of a circuit, as a script gives it and as it goes along with a circuit that leaves the
+ * shop: volumes and their ±, no vehicle, nobody and no time.
  */
 final class MeasuredJobs
 {
@@ -24,7 +24,10 @@ final class MeasuredJobs
 
     private const MOST_TOP_UPS = 100;
 
-    /** Within which a volume lies where nobody says: a mark of a pan, and three hundredths (common practice, no source). */
+    /**
+     * Within which a volume lies where nobody says: a mark of a pan,
+     * and three hundredths (common practice, no source).
+     */
     private const PLUS_MINUS_ML = 140.0;
 
     private const PLUS_MINUS_SHARE = 0.03;
@@ -42,7 +45,10 @@ final class MeasuredJobs
         foreach ($jobs as $i => $job) {
             foreach ($job->drains as $n => [$port]) {
                 if (! in_array($port, $circuit->portIds(PortKind::Drain), true)) {
-                    throw new InvalidField("jobs.{$i}.drains.{$n}.port", "There is no drain “{$port}” in this circuit.");
+                    throw new InvalidField(
+                        "jobs.{$i}.drains.{$n}.port",
+                        "There is no drain “{$port}” in this circuit.",
+                    );
                 }
             }
         }
@@ -51,7 +57,8 @@ final class MeasuredJobs
     }
 
     /**
-     * Those that came with a document of another shop; a circuit that has changed since has no use for what it cannot place.
+     * Those that came with a document of another shop; a circuit that
+     * has changed since has no use for what it cannot place.
      *
      * @param  array<mixed>  $document
      * @return list<MeasuredJob>
@@ -83,13 +90,28 @@ final class MeasuredJobs
      */
     public static function write(array $jobs): array
     {
-        $one = fn (string $name, ?array $volume): array => $volume === null ? [] : ["{$name}_ml" => round($volume[0], 1), "{$name}_plus_minus_ml" => round($volume[1], 1)];
+        $one = fn (string $name, ?array $volume): array => $volume === null
+            ? []
+            : ["{$name}_ml" => round($volume[0], 1), "{$name}_plus_minus_ml" => round($volume[1], 1)];
 
-        return array_map(fn (MeasuredJob $job): array => [
-            'drains' => array_map(fn (array $drain) => ['port' => $drain[0], 'ml' => round($drain[1], 1), 'plus_minus_ml' => round($drain[2], 1)], $job->drains),
-            ...$one('retained', $job->retained), ...$one('poured', $job->poured),
-            ...$job->air === null ? [] : ['top_ups' => [['ml' => round($job->air[0], 1), 'plus_minus_ml' => round($job->air[1], 1)]]],
-        ], $jobs);
+        return array_map(
+            fn (MeasuredJob $job): array => [
+                'drains' => array_map(
+                    fn (array $drain) => [
+                        'port' => $drain[0],
+                        'ml' => round($drain[1], 1),
+                        'plus_minus_ml' => round($drain[2], 1),
+                    ],
+                    $job->drains,
+                ),
+                ...$one('retained', $job->retained),
+                ...$one('poured', $job->poured),
+                ...$job->air === null
+                    ? []
+                    : ['top_ups' => [['ml' => round($job->air[0], 1), 'plus_minus_ml' => round($job->air[1], 1)]]],
+            ],
+            $jobs,
+        );
     }
 
     private static function job(Document $in): MeasuredJob
@@ -98,7 +120,9 @@ final class MeasuredJobs
             fn (Document $drain): array => [$drain->text('port'), ...self::volume($drain, 'ml', 'plus_minus_ml')],
             $in->objects('drains', 0, self::MOST_DRAINS),
         );
-        $one = fn (string $name): ?array => $in->has("{$name}_ml") ? self::volume($in, "{$name}_ml", "{$name}_plus_minus_ml") : null;
+        $one = fn (string $name): ?array => $in->has("{$name}_ml")
+            ? self::volume($in, "{$name}_ml", "{$name}_plus_minus_ml")
+            : null;
         $air = null;
         foreach ($in->objects('top_ups', 0, self::MOST_TOP_UPS) as $topUp) {
             [$ml, $plusMinus] = self::volume($topUp, 'ml', 'plus_minus_ml');
@@ -113,6 +137,11 @@ final class MeasuredJobs
     {
         $ml = $in->number($name, 0.0, self::MOST_ML);
 
-        return [$ml, $in->has($plusMinus) ? $in->number($plusMinus, 0.0, self::MOST_ML) : max(self::PLUS_MINUS_ML, self::PLUS_MINUS_SHARE * $ml)];
+        return [
+            $ml,
+            $in->has($plusMinus)
+                ? $in->number($plusMinus, 0.0, self::MOST_ML)
+                : max(self::PLUS_MINUS_ML, self::PLUS_MINUS_SHARE * $ml),
+        ];
     }
 }

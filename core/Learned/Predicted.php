@@ -40,12 +40,19 @@ final readonly class Predicted
         return $all;
     }
 
-    /** @return list<array{float, float}> mL that a job measured, and one standard deviation of that, in the order of of() */
+    /**
+     * @return list<array{float, float}> mL that a job measured, and
+     * one standard deviation of that, in the order of of()
+     */
     public static function measured(Circuit $circuit, MeasuredJob $job): array
     {
         $figures = new Figures($circuit, [$job]);
 
-        return array_map(fn (float $ml, float $variance): array => [$ml, sqrt($variance)], $figures->measured, $figures->variance);
+        return array_map(
+            fn (float $ml, float $variance): array => [$ml, sqrt($variance)],
+            $figures->measured,
+            $figures->variance,
+        );
     }
 
     /** Whether what was measured lies in what was said with 19 in 20: the ± of the circuit and that of the vessels. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Learned;
 
-/** How one thing goes in a shop beside how it usually goes, by its own jobs; and whether that tells the next job better. */
+/**
+ * How one thing goes in a shop beside how it usually goes, by its
+ * own jobs; and whether that tells the next job better.
+ */
 final readonly class Rate
 {
     /** Fewer jobs say nothing. */
@@ -20,8 +23,13 @@ final readonly class Rate
      * @param  float  $low  95 % range
      * @param  bool  $tellsBetter  each job by all others, against what is usual
      */
-    private function __construct(public float $factor, public float $low, public float $high, public int $jobs, public bool $tellsBetter)
-    {
+    private function __construct(
+        public float $factor,
+        public float $low,
+        public float $high,
+        public int $jobs,
+        public bool $tellsBetter,
+    ) {
     }
 
     /**
@@ -42,6 +50,12 @@ final readonly class Rate
         $usual = array_sum(array_map(abs(...), $logs));
         $own = array_sum(array_map(fn (float $log) => abs($log - ($sum - $log) / ($count - 1)), $logs));
 
-        return new self(exp($mean), exp($mean - self::SHARE_95 * $error), exp($mean + self::SHARE_95 * $error), $count, $own < self::BETTER * $usual);
+        return new self(
+            exp($mean),
+            exp($mean - self::SHARE_95 * $error),
+            exp($mean + self::SHARE_95 * $error),
+            $count,
+            $own < self::BETTER * $usual,
+        );
     }
 }

@@ -112,7 +112,10 @@ final readonly class Ledger
         return hypot($this->plusMinusMl, $this->capacityPlusMinusMl);
     }
 
-    /** The one line told more roughly than all the rest of the sum is known: one exact number there settles it. Null where none is. */
+    /**
+     * The one line told more roughly than all the rest of the sum is known:
+     * one exact number there settles it. Null where none is.
+     */
     public function hangsOn(): ?Line
     {
         foreach ($this->lines as $line) {

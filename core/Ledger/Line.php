@@ -15,7 +15,8 @@ final readonly class Line
      * @param  bool  $fromBatch  poured from what was mixed in this job, or gone back there
      * @param  bool  $lost  on the floor or in rags: nobody has it any more
      * @param  bool  $found  in it before the work: nobody poured it
-     * @param  float  $mixes  of what runs out with the strength inside, how far it has mixed: 1 as a whole, 0 as if what came in last ran out alone
+     * @param  float  $mixes  of what runs out with the strength inside, how far it has mixed:
+     * 1 as a whole, 0 as if what came in last ran out alone
      * @param  float  $roughMl  within which it lies where it was told roughly; 0 where it was read off
      */
     public function __construct(

@@ -20,16 +20,24 @@ enum Compatibility: string
     public function label(): string
     {
         return match ($this) {
-            self::AsManual => 'What the manual names', self::OtherFamily => 'Other inhibitor family', self::OtherBase => 'Other base',
-            self::Unknown => 'Nobody knows', self::Water => 'Water', self::Nothing => 'Nothing: it arrives empty',
+            self::AsManual => 'What the manual names',
+            self::OtherFamily => 'Other inhibitor family',
+            self::OtherBase => 'Other base',
+            self::Unknown => 'Nobody knows',
+            self::Water => 'Water',
+            self::Nothing => 'Nothing: it arrives empty',
         };
     }
 
     public function verdict(): string
     {
         return match ($this) {
-            self::AsManual => 'Same base, same family', self::OtherFamily => 'Changing family', self::OtherBase => 'Changing base',
-            self::Unknown => 'Unknown coolant', self::Water => 'Only water in it', self::Nothing => 'It arrives empty',
+            self::AsManual => 'Same base, same family',
+            self::OtherFamily => 'Changing family',
+            self::OtherBase => 'Changing base',
+            self::Unknown => 'Unknown coolant',
+            self::Water => 'Only water in it',
+            self::Nothing => 'It arrives empty',
         };
     }
 

@@ -25,11 +25,21 @@ final readonly class BaselineRead extends Report
 
     private const FAN_OFF = 'fan_off';
 
-    private const RUNS = [self::NOT_RUN => 'Not run: unsafe or not possible', 'outdoors' => 'Run outdoors', 'extraction' => 'Run on extraction'];
+    private const RUNS = [
+        self::NOT_RUN => 'Not run: unsafe or not possible',
+        'outdoors' => 'Run outdoors',
+        'extraction' => 'Run on extraction',
+    ];
 
     /** @param  array<string, ?float>  $outletsC  by outlet */
-    private function __construct(Told $told, public bool $ran, public ?float $plateauC, public ?float $fanOnC, public ?float $fanOffC, public array $outletsC)
-    {
+    private function __construct(
+        Told $told,
+        public bool $ran,
+        public ?float $plateauC,
+        public ?float $fanOnC,
+        public ?float $fanOffC,
+        public array $outletsC,
+    ) {
         parent::__construct($told);
     }
 
@@ -45,7 +55,14 @@ final readonly class BaselineRead extends Report
             }
         }
 
-        return new self(Told::by($line), $line->text(self::RAN) !== self::NOT_RUN, $line->number(self::PLATEAU), $line->number(self::FAN_ON), $line->number(self::FAN_OFF), $outlets);
+        return new self(
+            Told::by($line),
+            $line->text(self::RAN) !== self::NOT_RUN,
+            $line->number(self::PLATEAU),
+            $line->number(self::FAN_ON),
+            $line->number(self::FAN_OFF),
+            $outlets,
+        );
     }
 
     public static function asked(Facts $facts): Form
@@ -53,9 +70,21 @@ final readonly class BaselineRead extends Report
         return new Form(self::FORM, 'Record baseline', [
             Field::choice(self::RAN, 'Engine', self::RUNS, self::NOT_RUN),
             Field::temperature(self::PLATEAU, 'Temperature settled at', false),
-            ...$facts->fanOnC === null ? [] : [Field::temperature(self::FAN_ON, 'Fan came on at', false), Field::temperature(self::FAN_OFF, 'Fan went off at', false)],
+            ...$facts->fanOnC === null
+                ? []
+                : [
+                    Field::temperature(self::FAN_ON, 'Fan came on at', false),
+                    Field::temperature(self::FAN_OFF, 'Fan went off at', false),
+                ],
             OutsideAir::baselineField(),
-            ...array_map(fn (string $outlet) => Field::temperature(HotReading::outletKey($outlet), "Outlet air, {$outlet}", false), $facts->outlets),
+            ...array_map(
+                fn (string $outlet) => Field::temperature(
+                    HotReading::outletKey($outlet),
+                    "Outlet air, {$outlet}",
+                    false,
+                ),
+                $facts->outlets,
+            ),
         ]);
     }
 }

@@ -25,8 +25,13 @@ final readonly class BatchMixed extends Report
     private const FROM = 'from';
 
     /** @param  string  $from  code of where the stock came from; empty where nobody was asked */
-    private function __construct(Told $told, public float $stockMl, public float $waterMl, public string $from, public bool $inside)
-    {
+    private function __construct(
+        Told $told,
+        public float $stockMl,
+        public float $waterMl,
+        public string $from,
+        public bool $inside,
+    ) {
         parent::__construct($told);
     }
 
@@ -47,12 +52,24 @@ final readonly class BatchMixed extends Report
     }
 
     /**
-     * @param  array<string, string>  $sources  label by code of where the stock can come from; nothing is asked where there is one
+     * @param  array<string, string>  $sources  label by code of where the
+     * stock can come from; nothing is asked where there is one
      * @param  array{float, float}  $stillMl  stock and water that are proposed
      */
-    public static function askedOfTheBucket(string $button, string $stock, float $mostMl, array $stillMl, array $sources, string $likely): Form
-    {
-        return new Form(self::BUCKET, $button, self::fields($stock, '', $mostMl, $stillMl, $sources, $likely), closes: true);
+    public static function askedOfTheBucket(
+        string $button,
+        string $stock,
+        float $mostMl,
+        array $stillMl,
+        array $sources,
+        string $likely,
+    ): Form {
+        return new Form(
+            self::BUCKET,
+            $button,
+            self::fields($stock, '', $mostMl, $stillMl, $sources, $likely),
+            closes: true,
+        );
     }
 
     /**
@@ -61,8 +78,13 @@ final readonly class BatchMixed extends Report
      */
     public static function askedInside(float $mostMl, array $stillMl, array $sources, string $likely): Form
     {
-        return new Form(self::INSIDE, 'Mix it inside', self::fields('Concentrate', ', measured', $mostMl, $stillMl, $sources, $likely), false,
-            'All of the concentrate goes into the neck first, then the water up to the mark. Both are measured.');
+        return new Form(
+            self::INSIDE,
+            'Mix it inside',
+            self::fields('Concentrate', ', measured', $mostMl, $stillMl, $sources, $likely),
+            false,
+            'All of the concentrate goes into the neck first, then the water up to the mark. Both are measured.',
+        );
     }
 
     /**
@@ -70,8 +92,14 @@ final readonly class BatchMixed extends Report
      * @param  array<string, string>  $sources
      * @return list<?Field>
      */
-    private static function fields(string $stock, string $how, float $mostMl, array $stillMl, array $sources, string $likely): array
-    {
+    private static function fields(
+        string $stock,
+        string $how,
+        float $mostMl,
+        array $stillMl,
+        array $sources,
+        string $likely,
+    ): array {
         return [
             Field::volume(self::STOCK, $stock.$how, $mostMl)->preset($stillMl[0]),
             Field::volume(self::WATER, 'Water'.$how, $mostMl)->preset($stillMl[1]),

@@ -45,7 +45,12 @@ final readonly class CameBack extends Report
     public static function fields(Circuit $circuit, string $left, bool $must): array
     {
         return [
-            Field::volume(self::CAUGHT, $circuit->hasBleedPoints() ? 'Caught at bleed points' : 'Caught below', self::MOST_CAUGHT_ML, $must),
+            Field::volume(
+                self::CAUGHT,
+                $circuit->hasBleedPoints() ? 'Caught at bleed points' : 'Caught below',
+                self::MOST_CAUGHT_ML,
+                $must,
+            ),
             Field::volume(self::LEFT, $left, self::MOST_CAUGHT_ML, $must),
             Field::volume(self::SPILT, 'In the rags, estimated', self::MOST_SPILT_ML, $must),
         ];

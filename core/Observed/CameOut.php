@@ -64,7 +64,9 @@ final readonly class CameOut extends Report
         $read = self::tells($line) ? VesselReading::of($line) : null;
         $part = $line->text(self::PART);
 
-        return $read === null ? null : new self(Told::by($line), $read, $line->text(self::WAY), $part === '' ? null : $part);
+        return $read === null
+            ? null
+            : new self(Told::by($line), $read, $line->text(self::WAY), $part === '' ? null : $part);
     }
 
     private static function tells(Entry $line): bool
@@ -82,12 +84,21 @@ final readonly class CameOut extends Report
 
         [$volume, $vessel] = VesselReading::fields($at, 'Came out', VesselUse::Drain);
 
-        return new Form($name, 'Came out another way', [
-            Field::choice(self::WAY, 'Which way', self::WAYS, 'hose'),
-            $volume,
-            $vessel->optional(),
-            Field::choice(self::PART, 'Out of', ['' => 'Not known'] + $labels, '')->optional(),
-        ], false, $at->circuit()->hasHeater() ? 'Compressed air into a heater core: low pressure only, it bursts where a radiator holds. Glasses on, the hose held.' : '');
+        return new Form(
+            $name,
+            'Came out another way',
+            [
+                Field::choice(self::WAY, 'Which way', self::WAYS, 'hose'),
+                $volume,
+                $vessel->optional(),
+                Field::choice(self::PART, 'Out of', ['' => 'Not known'] + $labels, '')->optional(),
+            ],
+            false,
+            $at->circuit()->hasHeater()
+                ? 'Compressed air into a heater core: low pressure only, it bursts where a radiator holds. '
+                    .'Glasses on, the hose held.'
+                : '',
+        );
     }
 
     /** What the circuit lost of its content, mL. */
@@ -131,7 +142,9 @@ final readonly class CameOut extends Report
     /** What was guessed was read in no vessel, whatever stood there. */
     public static function asTold(Values $values): Values
     {
-        return in_array($values->text(self::WAY), self::GUESSES, true) ? $values->with(VesselReading::VESSEL, '') : $values;
+        return in_array($values->text(self::WAY), self::GUESSES, true)
+            ? $values->with(VesselReading::VESSEL, '')
+            : $values;
     }
 
     public function label(): string

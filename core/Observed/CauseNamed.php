@@ -21,8 +21,14 @@ final readonly class CauseNamed extends Report
     private const NOT_FOUND = 'not_found';
 
     private const CAUSES = [
-        'air' => 'Air pocket, or low level', 'thermostat' => 'Thermostat', 'fan' => 'Fan or its switch', 'pump' => 'Pump or drive belt',
-        'sensor' => 'Sensor or its wiring', 'drip' => 'A leak', 'gas' => 'Combustion gas in the coolant', 'other' => 'Something else',
+        'air' => 'Air pocket, or low level',
+        'thermostat' => 'Thermostat',
+        'fan' => 'Fan or its switch',
+        'pump' => 'Pump or drive belt',
+        'sensor' => 'Sensor or its wiring',
+        'drip' => 'A leak',
+        'gas' => 'Combustion gas in the coolant',
+        'other' => 'Something else',
         self::NOT_FOUND => 'Looked for, not found',
     ];
 

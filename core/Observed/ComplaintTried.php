@@ -31,11 +31,16 @@ final readonly class ComplaintTried extends Report
     {
         $answer = $line->text(self::ANSWER);
 
-        return $line->form === self::FORM ? new self(Told::by($line), $answer === self::GONE, $answer === self::STILL) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $answer === self::GONE, $answer === self::STILL)
+            : null;
     }
 
     public static function asked(): Form
     {
-        return new Form(self::FORM, 'Record', [Field::answer(self::ANSWER, 'The complaint is', self::ANSWERS), Field::text('how', 'How it was tried')]);
+        return new Form(self::FORM, 'Record', [
+            Field::answer(self::ANSWER, 'The complaint is', self::ANSWERS),
+            Field::text('how', 'How it was tried'),
+        ]);
     }
 }

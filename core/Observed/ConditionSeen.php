@@ -46,16 +46,38 @@ final readonly class ConditionSeen extends Report
 
     public static function asked(Circuit $circuit): Form
     {
-        return new Form(self::FORM, 'Record what is not', [
-            Field::choice(self::HOSES, 'Hoses', ['good' => 'Good', 'watch' => 'Ageing: watch', 'replace' => 'Replace one'])->optional(),
-            Field::choice(self::CLAMPS, 'Clamps', ['marked' => 'Good, marked', 'replace' => 'Replace'])->optional(),
-            Field::choice(self::CAP, 'Cap', ['good' => 'Good', 'worn' => 'Seal or spring gone', 'rating' => 'Wrong rating'])->optional(),
-            Field::choice(self::FINS, 'Radiator fins', ['clear' => 'Clear', 'clogged' => 'Clogged'])->optional(),
-            ! $circuit->hasTank() ? null : Field::choice(self::TANK, 'Tank', ['readable' => 'Level can be read', 'dirty' => 'Too dirty to read'])->optional(),
-            Field::choice(self::PIPES, 'Metal pipes', ['sound' => 'Sound', 'rusty' => 'Rusty: watch', 'weeping' => 'Weeping: mend'])->optional(),
-            Field::text(self::DRIPS, 'Old drips, seen where'),
-            Field::text(self::WATCH, 'Watch at the next visit'),
-        ], false);
+        return new Form(
+            self::FORM,
+            'Record what is not',
+            [
+                Field::choice(self::HOSES, 'Hoses', [
+                    'good' => 'Good',
+                    'watch' => 'Ageing: watch',
+                    'replace' => 'Replace one',
+                ])->optional(),
+                Field::choice(self::CLAMPS, 'Clamps', ['marked' => 'Good, marked', 'replace' => 'Replace'])->optional(),
+                Field::choice(self::CAP, 'Cap', [
+                    'good' => 'Good',
+                    'worn' => 'Seal or spring gone',
+                    'rating' => 'Wrong rating',
+                ])->optional(),
+                Field::choice(self::FINS, 'Radiator fins', ['clear' => 'Clear', 'clogged' => 'Clogged'])->optional(),
+                ! $circuit->hasTank()
+                    ? null
+                    : Field::choice(self::TANK, 'Tank', [
+                        'readable' => 'Level can be read',
+                        'dirty' => 'Too dirty to read',
+                    ])->optional(),
+                Field::choice(self::PIPES, 'Metal pipes', [
+                    'sound' => 'Sound',
+                    'rusty' => 'Rusty: watch',
+                    'weeping' => 'Weeping: mend',
+                ])->optional(),
+                Field::text(self::DRIPS, 'Old drips, seen where'),
+                Field::text(self::WATCH, 'Watch at the next visit'),
+            ],
+            false,
+        );
     }
 
     /** @throws InvalidField where nothing was said */

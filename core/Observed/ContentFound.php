@@ -32,7 +32,11 @@ final readonly class ContentFound extends Report
     public const EMPTY = 'empty';
 
     private const CONTENTS = [
-        self::FULL => 'Full to the mark', self::LOW => 'Low', self::PARTLY => 'Partly drained before', self::WATER => 'Water only', self::EMPTY => 'Empty',
+        self::FULL => 'Full to the mark',
+        self::LOW => 'Low',
+        self::PARTLY => 'Partly drained before',
+        self::WATER => 'Water only',
+        self::EMPTY => 'Empty',
     ];
 
     /** @param  ?float  $freezeC  as a refractometer showed */
@@ -44,7 +48,12 @@ final readonly class ContentFound extends Report
     public static function of(Entry $line): ?static
     {
         return $line->form === self::FORM
-            ? new self(Told::by($line), $line->text(self::CONTENT), $line->number(self::MISSING) ?? 0.0, $line->number(self::FREEZE))
+            ? new self(
+                Told::by($line),
+                $line->text(self::CONTENT),
+                $line->number(self::MISSING) ?? 0.0,
+                $line->number(self::FREEZE),
+            )
             : null;
     }
 
@@ -53,12 +62,20 @@ final readonly class ContentFound extends Report
     {
         return new Form(self::FORM, 'Record content', [
             Field::choice(self::CONTENT, 'The circuit is', self::CONTENTS, $likely),
-            Field::volume(self::MISSING, 'Missing, if low', $mostMl, false, trim("{$known} Your best estimate; it may be off by a quarter.")),
+            Field::volume(
+                self::MISSING,
+                'Missing, if low',
+                $mostMl,
+                false,
+                trim("{$known} Your best estimate; it may be off by a quarter."),
+            ),
             Field::temperature(self::FREEZE, 'Freeze point read', false, -70, 5),
         ]);
     }
 
-    /** The same, with how much is missing by the ledger of the job before, where something is and nobody says how much. */
+    /**
+     * The same, with how much is missing by the ledger of the job before, where something is and nobody says how much.
+     */
     public static function missingByTheLedger(Values $values, ?float $ml): Values
     {
         return $ml !== null && self::lacksHowMuch($values) ? $values->with(self::MISSING, $ml) : $values;
@@ -67,7 +84,8 @@ final readonly class ContentFound extends Report
     /** Whether something is missing, and nobody says how much. */
     public static function lacksHowMuch(Values $values): bool
     {
-        return in_array($values->text(self::CONTENT), [self::LOW, self::PARTLY], true) && $values->number(self::MISSING) === null;
+        return in_array($values->text(self::CONTENT), [self::LOW, self::PARTLY], true)
+            && $values->number(self::MISSING) === null;
     }
 
     public function isEmpty(): bool

@@ -46,11 +46,22 @@ final readonly class CoolantLook extends Report
 
     public static function asked(): Form
     {
-        $looks = [self::CLEAN => 'Clean', 'rusty' => 'Rusty or cloudy', self::OILY => 'Oily film', self::GEL => 'Gel or sludge', 'debris' => 'With debris'];
+        $looks = [
+            self::CLEAN => 'Clean',
+            'rusty' => 'Rusty or cloudy',
+            self::OILY => 'Oily film',
+            self::GEL => 'Gel or sludge',
+            'debris' => 'With debris',
+        ];
 
         return new Form(self::FORM, 'Record what it looks like', [
             Field::answer(self::COOLANT, 'The coolant is', $looks),
-            Field::choice(self::NEXT, 'It goes', ['waste' => 'Into the waste drum', self::REUSE => 'Back in: nearly new, caught in a clean vessel'], 'waste'),
+            Field::choice(
+                self::NEXT,
+                'It goes',
+                ['waste' => 'Into the waste drum', self::REUSE => 'Back in: nearly new, caught in a clean vessel'],
+                'waste',
+            ),
         ]);
     }
 

@@ -30,7 +30,12 @@ final readonly class DrainOpened extends Report
 
     public static function asked(bool $isFirst): Form
     {
-        $cap = Field::choice(self::CAP, 'Cap', ['off' => 'Off: drains fast', self::ON => 'On: holds it back while a hose comes off'], 'off');
+        $cap = Field::choice(
+            self::CAP,
+            'Cap',
+            ['off' => 'Off: drains fast', self::ON => 'On: holds it back while a hose comes off'],
+            'off',
+        );
 
         return new Form(self::FORM, 'It is open and flowing', $isFirst ? [$cap] : []);
     }

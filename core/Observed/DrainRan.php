@@ -39,8 +39,14 @@ final readonly class DrainRan extends Report
      * @param  bool  $withOthers  it ran at the same time as others
      * @param  bool  $inAnothers  and what it gave is in the figure of another
      */
-    private function __construct(Told $told, public VesselReading $read, public Flowed $flow, public bool $withOthers, public bool $inAnothers, public bool $shut)
-    {
+    private function __construct(
+        Told $told,
+        public VesselReading $read,
+        public Flowed $flow,
+        public bool $withOthers,
+        public bool $inAnothers,
+        public bool $shut,
+    ) {
         parent::__construct($told);
     }
 
@@ -67,13 +73,25 @@ final readonly class DrainRan extends Report
     {
         [$volume, $vessel] = VesselReading::fields($at, 'Came out', VesselUse::Drain);
 
-        return new Form(self::FORM, 'Record what came out', [
-            $withOthers === null ? $volume : $volume->usuallySaid(),
-            $vessel,
-            Field::choice(self::FLOW, 'It', Flowed::choices(), Flowed::Ran->value),
-            $withOthers === null ? null : Field::choice(self::TOGETHER, 'It ran', self::RAN, $withOthers ? self::WITH_OTHERS : '')->optional(),
-            $shut === null ? null : Field::check(self::SHUT, 'Closed again: '.lcfirst($shut)),
-        ], closes: true);
+        return new Form(
+            self::FORM,
+            'Record what came out',
+            [
+                $withOthers === null ? $volume : $volume->usuallySaid(),
+                $vessel,
+                Field::choice(self::FLOW, 'It', Flowed::choices(), Flowed::Ran->value),
+                $withOthers === null
+                    ? null
+                    : Field::choice(
+                        self::TOGETHER,
+                        'It ran',
+                        self::RAN,
+                        $withOthers ? self::WITH_OTHERS : '',
+                    )->optional(),
+                $shut === null ? null : Field::check(self::SHUT, 'Closed again: '.lcfirst($shut)),
+            ],
+            closes: true,
+        );
     }
 
     /**
@@ -87,7 +105,11 @@ final readonly class DrainRan extends Report
             return $values;
         }
         if ($values->text(self::TOGETHER) === '' || ! $anotherIsRead) {
-            throw new InvalidField(VesselReading::VOLUME, 'Enter a value, zero included. Where several ran into one vessel: the sum at the first of them, and nothing at the others.');
+            throw new InvalidField(
+                VesselReading::VOLUME,
+                'Enter a value, zero included. Where several ran into one vessel: the sum at the first of them, '
+                    .'and nothing at the others.',
+            );
         }
 
         return $values->with(VesselReading::VOLUME, 0.0)->with(self::TOGETHER, self::IN_ANOTHERS);

@@ -27,8 +27,14 @@ final readonly class DripSeen extends Report
     private const UNDONE = 'undone';
 
     private const PLACES = [
-        self::NONE => 'None seen', 'cap' => 'Cap or neck', 'hose' => 'Hose or clamp', 'pump' => 'Pump', 'radiator' => 'Radiator',
-        'heater' => 'Heater, wet carpet', 'plug' => 'Plug or cock', 'gasket' => 'Gasket',
+        self::NONE => 'None seen',
+        'cap' => 'Cap or neck',
+        'hose' => 'Hose or clamp',
+        'pump' => 'Pump',
+        'radiator' => 'Radiator',
+        'heater' => 'Heater, wet carpet',
+        'plug' => 'Plug or cock',
+        'gasket' => 'Gasket',
     ];
 
     private const GASES = [self::UNDONE => 'Not tested', 'clear' => 'None', self::FOUND => 'Gas in the coolant'];
@@ -38,8 +44,13 @@ final readonly class DripSeen extends Report
      * @param  string  $where  as it was typed
      * @param  bool  $gas  combustion gas was found in the coolant
      */
-    private function __construct(Told $told, public ?string $place, public string $where, public bool $gas, private bool $untested)
-    {
+    private function __construct(
+        Told $told,
+        public ?string $place,
+        public string $where,
+        public bool $gas,
+        private bool $untested,
+    ) {
         parent::__construct($told);
     }
 

@@ -77,7 +77,12 @@ final readonly class Driven extends Report
     public static function asked(bool $stationary): Form
     {
         return new Form(self::FORM, $stationary ? 'Record the run under load' : 'Record drive', [
-            Field::duration(self::MINUTES, $stationary ? 'Under load for' : 'Driven for', Unit::Minute, self::LONGEST_S)->usuallySaid(),
+            Field::duration(
+                self::MINUTES,
+                $stationary ? 'Under load for' : 'Driven for',
+                Unit::Minute,
+                self::LONGEST_S,
+            )->usuallySaid(),
             $stationary ? null : Field::number(self::KM, 'Or so many kilometres', 0.0, self::FARTHEST_KM)->optional(),
             Field::temperature(self::HOTTEST, 'Highest coolant', false, self::LEAST_C, self::MOST_C)->usuallySaid(),
             Field::choice(self::NEEDLE, 'No reading: the needle stood', Needle::choices())->optional(),

@@ -27,7 +27,9 @@ final readonly class FanTurned extends Report
 
     public static function of(Entry $line): ?static
     {
-        return in_array($line->form, [self::ON, self::OFF], true) ? new self(Told::by($line), $line->form === self::ON) : null;
+        return in_array($line->form, [self::ON, self::OFF], true)
+            ? new self(Told::by($line), $line->form === self::ON)
+            : null;
     }
 
     public static function form(bool $on): string

@@ -69,7 +69,11 @@ final readonly class FeltReading extends Report
         $outlets = [];
         foreach ($facts->outlets as $i => $outlet) {
             $where = count($facts->outlets) > 1 ? ", {$outlet}" : '';
-            $field = Field::choice(self::HEATER.($i === 0 ? '' : "_{$outlet}"), "Heater air by hand{$where}", Warmth::choices());
+            $field = Field::choice(
+                self::HEATER.($i === 0 ? '' : "_{$outlet}"),
+                "Heater air by hand{$where}",
+                Warmth::choices(),
+            );
             $outlets[] = $i === 0 ? $field : $field->optional();
         }
 

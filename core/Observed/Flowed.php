@@ -14,6 +14,10 @@ enum Flowed: string
     /** @return array<string, string> */
     public static function choices(): array
     {
-        return [self::Ran->value => 'ran out and stopped', self::Early->value => 'stopped early', self::Blocked->value => 'hardly came'];
+        return [
+            self::Ran->value => 'ran out and stopped',
+            self::Early->value => 'stopped early',
+            self::Blocked->value => 'hardly came',
+        ];
     }
 }

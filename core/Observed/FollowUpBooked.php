@@ -31,7 +31,9 @@ final readonly class FollowUpBooked extends Report
         // Earlier lines hold the number as the code of a choice.
         $days = $line->number(self::DAYS) ?? (float) $line->text(self::DAYS);
 
-        return $line->form === self::FORM ? new self(Told::by($line), (int) round($days), $line->text(self::NOTE)) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), (int) round($days), $line->text(self::NOTE))
+            : null;
     }
 
     /** The newest of a job; null where none was booked. */
@@ -50,7 +52,9 @@ final readonly class FollowUpBooked extends Report
     public static function asked(float $usualDays): Form
     {
         return new Form(self::FORM, 'Book it', [
-            Field::number(self::DAYS, 'Cold level again in, days', 1.0, self::MOST_DAYS)->preset(max(1.0, round($usualDays))),
+            Field::number(self::DAYS, 'Cold level again in, days', 1.0, self::MOST_DAYS)->preset(
+                max(1.0, round($usualDays)),
+            ),
             Field::text(self::NOTE, 'Watch for'),
         ]);
     }

@@ -44,7 +44,9 @@ final readonly class FoundOnTheWay extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->is(Lines::Finding) ? new self(Told::by($line), self::about($line->values), self::then($line->values)) : null;
+        return $line->is(Lines::Finding)
+            ? new self(Told::by($line), self::about($line->values), self::then($line->values))
+            : null;
     }
 
     /** @param  list<FoundThen>  $ways  that fit where it is said */
@@ -59,12 +61,22 @@ final readonly class FoundOnTheWay extends Report
             $then[$way->value] = $way->label();
         }
 
-        return new Form(Lines::Finding->value, 'Something was found', [
-            Field::text(self::WHAT, 'What was found', true),
-            Field::choice(self::PART, 'Where', ['' => 'Elsewhere, or not known'] + $labels, '')->optional(),
-            Field::choice(self::THEN, 'And then', $then, FoundThen::Note->value),
-            Field::duration(self::UNTIL, 'Where it waits: for how long', Unit::Hour, PartAwaited::LONGEST_S)->usuallySaid(),
-        ], false);
+        return new Form(
+            Lines::Finding->value,
+            'Something was found',
+            [
+                Field::text(self::WHAT, 'What was found', true),
+                Field::choice(self::PART, 'Where', ['' => 'Elsewhere, or not known'] + $labels, '')->optional(),
+                Field::choice(self::THEN, 'And then', $then, FoundThen::Note->value),
+                Field::duration(
+                    self::UNTIL,
+                    'Where it waits: for how long',
+                    Unit::Hour,
+                    PartAwaited::LONGEST_S,
+                )->usuallySaid(),
+            ],
+            false,
+        );
     }
 
     /** @throws InvalidField where nothing is said of it, or of a wait not how long */

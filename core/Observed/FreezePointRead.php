@@ -32,6 +32,8 @@ final readonly class FreezePointRead extends Report
 
     public static function asked(): Form
     {
-        return new Form(self::FORM, 'Record freeze point', [Field::temperature(self::FREEZES, 'Freezes at', true, self::LEAST_C, 0)]);
+        return new Form(self::FORM, 'Record freeze point', [
+            Field::temperature(self::FREEZES, 'Freezes at', true, self::LEAST_C, 0),
+        ]);
     }
 }

@@ -11,7 +11,9 @@ use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
-/** The funnel that stayed on while it ran came off: what was left in it, where that went, and how warm the coolant was. */
+/**
+ * The funnel that stayed on while it ran came off: what was left in it, where that went, and how warm the coolant was.
+ */
 final readonly class FunnelTakenOff extends Report
 {
     private const FORM = 'off';

@@ -71,7 +71,9 @@ final readonly class HeldAtSpeed extends Report
 
     public static function asked(): Form
     {
-        $say = fn (array $hold): string => $hold[1] > 0.0 ? sprintf('%s, %s min', $hold[0], (string) $hold[1]) : $hold[0];
+        $say = fn (array $hold): string => $hold[1] > 0.0
+            ? sprintf('%s, %s min', $hold[0], (string) $hold[1])
+            : $hold[0];
 
         return new Form(self::FORM, 'Hold, blip, squeeze or blower', [
             Field::choice(self::SPEED, 'What', array_map($say, self::HOLDS), self::IDLE),

@@ -102,7 +102,13 @@ final readonly class HotReading extends Report
 
     public static function outletField(string $outlet): Field
     {
-        return Field::temperature(self::OUTLET.$outlet, "Outlet air, {$outlet}", false, self::OUTLET_LEAST_C, self::OUTLET_MOST_C);
+        return Field::temperature(
+            self::OUTLET.$outlet,
+            "Outlet air, {$outlet}",
+            false,
+            self::OUTLET_LEAST_C,
+            self::OUTLET_MOST_C,
+        );
     }
 
     /** The field under which an outlet's air stands. */

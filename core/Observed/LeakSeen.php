@@ -27,11 +27,16 @@ final readonly class LeakSeen extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->text(self::LEAK) === self::NEW_DRIP) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $line->text(self::LEAK) === self::NEW_DRIP)
+            : null;
     }
 
     public static function asked(): Form
     {
-        return new Form(self::FORM, 'Record', [Field::answer(self::LEAK, 'Underneath it is', self::LOOKS), Field::text('where', 'Where')]);
+        return new Form(self::FORM, 'Record', [
+            Field::answer(self::LEAK, 'Underneath it is', self::LOOKS),
+            Field::text('where', 'Where'),
+        ]);
     }
 }

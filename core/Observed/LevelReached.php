@@ -28,7 +28,9 @@ final readonly class LevelReached extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), VesselReading::of($line) === null ? $line->number(self::IN_BUCKET) : null) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), VesselReading::of($line) === null ? $line->number(self::IN_BUCKET) : null)
+            : null;
     }
 
     public static function inBucketField(): Field
@@ -44,7 +46,10 @@ final readonly class LevelReached extends Report
             throw new InvalidField(self::IN_BUCKET, 'Enter what was poured, or what is left in the bucket, not both.');
         }
         if ($left !== null && $left > $mostMl) {
-            throw new InvalidField(self::IN_BUCKET, "No more than {$at->litres($mostMl)} can be left of what was mixed and not poured.");
+            throw new InvalidField(
+                self::IN_BUCKET,
+                "No more than {$at->litres($mostMl)} can be left of what was mixed and not poured.",
+            );
         }
     }
 }

@@ -55,7 +55,11 @@ final readonly class LevelSeen extends Report
     /** Nothing is proposed: a level is seen, or a measured top-up brought it to its mark. */
     public static function field(): Field
     {
-        return Field::choice(self::LEVEL, 'Level now', [self::MARK => 'At the mark', self::BELOW => 'Below', self::ABOVE => 'Above']);
+        return Field::choice(self::LEVEL, 'Level now', [
+            self::MARK => 'At the mark',
+            self::BELOW => 'Below',
+            self::ABOVE => 'Above',
+        ]);
     }
 
     public function atTheMark(): bool

@@ -14,6 +14,10 @@ enum Needle: string
     /** @return array<string, string> what is asked, by code */
     public static function choices(): array
     {
-        return [self::Low->value => 'Still low', self::Middle->value => 'In the middle', self::High->value => 'Above the middle'];
+        return [
+            self::Low->value => 'Still low',
+            self::Middle->value => 'In the middle',
+            self::High->value => 'Above the middle',
+        ];
     }
 }

@@ -46,7 +46,10 @@ final readonly class NeedleRead extends Report
     {
         $scale = Field::fact(self::SEA, 'Its scale is marked for the sea: a share of that');
 
-        return [Field::vacuum(self::VACUUM, $label, self::SEA_KPA), ...$air->pressure->kPa() < 0.97 * self::SEA_KPA ? [$scale] : []];
+        return [
+            Field::vacuum(self::VACUUM, $label, self::SEA_KPA),
+            ...$air->pressure->kPa() < 0.97 * self::SEA_KPA ? [$scale] : [],
+        ];
     }
 
     /** Below the air of the shop, kPa. */

@@ -25,7 +25,9 @@ final readonly class NumberNamed extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->text(self::WHICH), $line->text(self::HOW)) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $line->text(self::WHICH), $line->text(self::HOW))
+            : null;
     }
 
     /** @param  array<string, string>  $lines  of the ledger, by their number there */

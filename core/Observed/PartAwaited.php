@@ -35,7 +35,9 @@ final readonly class PartAwaited extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->text(self::PART), (int) $line->number(self::UNTIL)) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $line->text(self::PART), (int) $line->number(self::UNTIL))
+            : null;
     }
 
     public static function asked(): Form

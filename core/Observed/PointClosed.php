@@ -25,7 +25,9 @@ final readonly class PointClosed extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->ticked(self::TORQUED) || $line->text(self::TORQUED) === self::TO_TORQUE) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $line->ticked(self::TORQUED) || $line->text(self::TORQUED) === self::TO_TORQUE)
+            : null;
     }
 
     public static function byFeel(string $button, bool $main): Form
@@ -38,6 +40,12 @@ final readonly class PointClosed extends Report
     {
         $answers = [self::TO_TORQUE => "Closed to {$torque}", '0' => 'Closed, torque not checked'];
 
-        return new Form(self::FORM, $button, [Field::answer(self::TORQUED, 'It is', $answers)->optional()], $main, closes: true);
+        return new Form(
+            self::FORM,
+            $button,
+            [Field::answer(self::TORQUED, 'It is', $answers)->optional()],
+            $main,
+            closes: true,
+        );
     }
 }

@@ -30,7 +30,9 @@ final readonly class PointCracked extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->text(self::POINT), $line->text(self::CAME) === self::SOLID) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $line->text(self::POINT), $line->text(self::CAME) === self::SOLID)
+            : null;
     }
 
     /**
@@ -39,7 +41,10 @@ final readonly class PointCracked extends Report
      */
     public static function asked(array $ports, ?Port $next): Form
     {
-        $points = array_combine(array_map(fn (Port $port) => $port->id, $ports), array_map(fn (Port $port) => $port->label, $ports));
+        $points = array_combine(
+            array_map(fn (Port $port) => $port->id, $ports),
+            array_map(fn (Port $port) => $port->label, $ports),
+        );
 
         return new Form(self::FORM, 'Cracked, and shut again', [
             Field::choice(self::POINT, 'Point', $points, $next->id ?? (string) array_key_first($points)),

@@ -35,7 +35,9 @@ final readonly class PouredBack extends Report
 
     public static function asked(float $mostMl): Form
     {
-        return new Form(self::FORM, 'Record what goes back in', [Field::volume(self::VOLUME, 'Clean old coolant', $mostMl)]);
+        return new Form(self::FORM, 'Record what goes back in', [
+            Field::volume(self::VOLUME, 'Clean old coolant', $mostMl),
+        ]);
     }
 
     public static function asStrongAs(Values $values, float $fraction): Values

@@ -55,7 +55,8 @@ final readonly class PressureTested extends Report
     public static function of(Entry $line): ?static
     {
         $end = $line->number(self::END);
-        $tells = $line->form === self::UNMOVED || ($end !== null && in_array($line->form, [self::WHOLE, self::STOOD], true));
+        $tells
+            = $line->form === self::UNMOVED || ($end !== null && in_array($line->form, [self::WHOLE, self::STOOD], true));
 
         return ! $tells ? null : new self(
             Told::by($line),
@@ -92,7 +93,12 @@ final readonly class PressureTested extends Report
 
     public static function askedStood(?Field $coolant): Form
     {
-        return new Form(self::STOOD, 'Record how it stands', [self::minuteField(), self::endField(), $coolant], closes: true);
+        return new Form(
+            self::STOOD,
+            'Record how it stands',
+            [self::minuteField(), self::endField(), $coolant],
+            closes: true,
+        );
     }
 
     private static function minuteField(): Field

@@ -55,10 +55,24 @@ final readonly class PumpedUp extends Report
      */
     public static function asked(?float $toKpa, string $said): Form
     {
-        $typed = Field::pressure(self::TO, 'Pumped to', PressureTested::MOST_KPA, $toKpa === null, $toKpa === null ? '' : 'Only where it is something else.');
-        $answers = $toKpa === null ? [] : [(string) round($toKpa, 1) => "It is pumped up to {$said}", self::AS_TYPED => 'It is pumped up to what is typed'];
+        $typed = Field::pressure(
+            self::TO,
+            'Pumped to',
+            PressureTested::MOST_KPA,
+            $toKpa === null,
+            $toKpa === null ? '' : 'Only where it is something else.',
+        );
+        $answers = $toKpa === null
+                ? []
+                : [
+                    (string) round($toKpa, 1) => "It is pumped up to {$said}",
+                    self::AS_TYPED => 'It is pumped up to what is typed',
+                ];
 
-        return new Form(self::FORM, 'It is pumped up', [$typed, $answers === [] ? null : Field::answer(self::AS_ASKED, 'Now', $answers)->optional()]);
+        return new Form(self::FORM, 'It is pumped up', [
+            $typed,
+            $answers === [] ? null : Field::answer(self::AS_ASKED, 'Now', $answers)->optional(),
+        ]);
     }
 
     /** @throws InvalidField where it is neither typed nor pressed, or both and not the same */
@@ -69,7 +83,10 @@ final readonly class PumpedUp extends Report
             throw new InvalidField(self::TO, 'Enter what it was pumped to.');
         }
         if ($typed !== null && is_numeric($asked) && abs($typed - (float) $asked) > self::SAME_KPA) {
-            throw new InvalidField(self::TO, 'Something else is typed here. Empty it, or press that it is pumped to what is typed.');
+            throw new InvalidField(
+                self::TO,
+                'Something else is typed here. Empty it, or press that it is pumped to what is typed.',
+            );
         }
     }
 }

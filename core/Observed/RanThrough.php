@@ -39,14 +39,19 @@ final readonly class RanThrough extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->number(self::ABOUT), Runs::tryFrom($line->text(self::RUNS))) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $line->number(self::ABOUT), Runs::tryFrom($line->text(self::RUNS)))
+            : null;
     }
 
     /** @throws InvalidField where it runs, and nothing ran */
     public static function admit(Values $values): void
     {
         if ($values->number(self::ABOUT) === 0.0) {
-            throw new InvalidField(self::ABOUT, 'Nothing went through? Leave this empty where nobody counted, and let it run.');
+            throw new InvalidField(
+                self::ABOUT,
+                'Nothing went through? Leave this empty where nobody counted, and let it run.',
+            );
         }
     }
 

@@ -26,8 +26,11 @@ final readonly class Remedied extends Report
     private const AIR = 'air';
 
     private const REMEDIES = [
-        self::AIR => 'Cap or bleed point opened, ran again', 'cleared' => 'Cleared with wire', 'replaced' => 'Plug or cock replaced',
-        self::OTHER_POINT => 'Seized: another point', 'left' => 'Left as it is',
+        self::AIR => 'Cap or bleed point opened, ran again',
+        'cleared' => 'Cleared with wire',
+        'replaced' => 'Plug or cock replaced',
+        self::OTHER_POINT => 'Seized: another point',
+        'left' => 'Left as it is',
     ];
 
     /** @param  ?string  $point  that is opened as well, or in its place; null where none is */
@@ -52,9 +55,16 @@ final readonly class Remedied extends Report
         $remedies = $others === [] ? array_diff_key(self::REMEDIES, [self::OTHER_POINT => true]) : self::REMEDIES;
         $remedies[self::AIR] = $circuit->hasBleedPoints() ? $remedies[self::AIR] : 'Cap opened, ran again';
 
-        return new Form(self::FORM, 'Record what was done about it', [
-            Field::choice(self::REMEDY, 'It stopped early', $remedies, self::AIR),
-            $others === [] ? null : Field::choice(self::POINT, 'Other point', [self::NO_POINT => 'None'] + $others, self::NO_POINT),
-        ], false);
+        return new Form(
+            self::FORM,
+            'Record what was done about it',
+            [
+                Field::choice(self::REMEDY, 'It stopped early', $remedies, self::AIR),
+                $others === []
+                    ? null
+                    : Field::choice(self::POINT, 'Other point', [self::NO_POINT => 'None'] + $others, self::NO_POINT),
+            ],
+            false,
+        );
     }
 }

@@ -32,18 +32,31 @@ final readonly class RinseDecided extends Report
 
     private const ONCE = 'once';
 
-    private const WAYS = [self::SKIP => 'Skip it', self::HOT => 'Hot rinse', self::FLOW => 'Cold flow-through', self::ONCE => 'Filled cold, drained'];
+    private const WAYS = [
+        self::SKIP => 'Skip it',
+        self::HOT => 'Hot rinse',
+        self::FLOW => 'Cold flow-through',
+        self::ONCE => 'Filled cold, drained',
+    ];
 
     /** As they were kept before they could be combined. */
     private const THEN_CLEANER = 'cleaner';
 
     private const THEN_BACK_FLUSH = 'backflush';
 
-    private const WAYS_BEFORE = [self::THEN_CLEANER => 'Rinse, cleaner, rinse', self::THEN_BACK_FLUSH => 'Back-flush, then rinse'];
+    private const WAYS_BEFORE = [
+        self::THEN_CLEANER => 'Rinse, cleaner, rinse',
+        self::THEN_BACK_FLUSH => 'Back-flush, then rinse',
+    ];
 
     private const BOTH = 'both';
 
-    private const PARTS = ['' => 'None', 'radiator' => 'Radiator', 'heater' => 'Heater core', self::BOTH => 'Radiator and heater core'];
+    private const PARTS = [
+        '' => 'None',
+        'radiator' => 'Radiator',
+        'heater' => 'Heater core',
+        self::BOTH => 'Radiator and heater core',
+    ];
 
     public const MOST_TIMES = 6;
 
@@ -83,12 +96,17 @@ final readonly class RinseDecided extends Report
         );
     }
 
-    /** Where it is skipped, how often and with what was not decided, whatever stood there; a part may be flushed all the same. */
+    /**
+     * Where it is skipped, how often and with what was not decided,
+     * whatever stood there; a part may be flushed all the same.
+     */
     public static function asDecided(Values $values): Values
     {
         $part = $values->text(self::BACK_FLUSH);
 
-        return $values->text(self::WAY) === self::SKIP ? new Values([self::WAY => self::SKIP] + ($part === '' ? [] : [self::BACK_FLUSH => $part])) : $values;
+        return $values->text(self::WAY) === self::SKIP
+            ? new Values([self::WAY => self::SKIP] + ($part === '' ? [] : [self::BACK_FLUSH => $part]))
+            : $values;
     }
 
     /**
@@ -117,13 +135,24 @@ final readonly class RinseDecided extends Report
     private static function form(array $ways, string $likely, int $times, bool $cleaner, array $there): Form
     {
         $counts = array_map(strval(...), range(1, self::MOST_TIMES));
-        $parts = array_filter(self::PARTS, fn (string $part): bool => array_diff(self::parts($part), $there) === [], ARRAY_FILTER_USE_KEY);
+        $parts = array_filter(
+            self::PARTS,
+            fn (string $part): bool => array_diff(self::parts($part), $there) === [],
+            ARRAY_FILTER_USE_KEY,
+        );
 
         return new Form(self::FORM, 'Decide', [
             Field::choice(self::WAY, 'Decision', $ways, $likely)->goesOnWith(self::SKIP)->inSight(),
             Field::choice(self::TIMES, 'Times', array_combine($counts, $counts), (string) $times)->inSight(),
-            Field::choice(self::CLEANER, 'Cleaner', ['' => 'Without', 'with' => 'Cleaner, and out again'], $cleaner ? 'with' : '')->optional(),
-            count($parts) < 2 ? null : Field::choice(self::BACK_FLUSH, 'Flush against the flow', $parts, '')->optional(),
+            Field::choice(
+                self::CLEANER,
+                'Cleaner',
+                ['' => 'Without', 'with' => 'Cleaner, and out again'],
+                $cleaner ? 'with' : '',
+            )->optional(),
+            count($parts) < 2
+                ? null
+                : Field::choice(self::BACK_FLUSH, 'Flush against the flow', $parts, '')->optional(),
         ]);
     }
 
@@ -141,7 +170,10 @@ final readonly class RinseDecided extends Report
     public static function admit(Values $values): void
     {
         if ($values->text(self::WAY) === self::SKIP && $values->text(self::CLEANER) !== '') {
-            throw new InvalidField(self::WAY, 'A cleaner has to come out again: choose a hot rinse or a flow-through with it.');
+            throw new InvalidField(
+                self::WAY,
+                'A cleaner has to come out again: choose a hot rinse or a flow-through with it.',
+            );
         }
     }
 }

@@ -24,7 +24,11 @@ final readonly class RinseWaterIn extends Report
 
     public const CLEANER = 'cleaner';
 
-    private const KINDS = [self::TAP => 'Tap water', self::PURE => 'Distilled or deionised', self::CLEANER => 'With cleaner'];
+    private const KINDS = [
+        self::TAP => 'Tap water',
+        self::PURE => 'Distilled or deionised',
+        self::CLEANER => 'With cleaner',
+    ];
 
     private function __construct(Told $told, public VesselReading $read, private string $water)
     {
@@ -65,6 +69,11 @@ final readonly class RinseWaterIn extends Report
     /** Where it only runs through, and somebody measured it. */
     public static function askedWhereMeasured(Situation $at): Form
     {
-        return new Form(self::FORM, 'Water in, measured', VesselReading::fields($at, 'Poured in', VesselUse::Mix), false);
+        return new Form(
+            self::FORM,
+            'Water in, measured',
+            VesselReading::fields($at, 'Poured in', VesselUse::Mix),
+            false,
+        );
     }
 }

@@ -40,7 +40,12 @@ final readonly class RoutineLineBegun extends Report
         $codes = array_map(strval(...), array_keys($lines));
 
         return new Form(self::FORM, 'Begun', [
-            Field::choice(self::LINE, 'Line', array_combine($codes, array_map(fn (RoutineLine $line) => $line->text, $lines)), (string) min($next, count($lines) - 1)),
+            Field::choice(
+                self::LINE,
+                'Line',
+                array_combine($codes, array_map(fn (RoutineLine $line) => $line->text, $lines)),
+                (string) min($next, count($lines) - 1),
+            ),
         ]);
     }
 }

@@ -23,6 +23,9 @@ enum Runs: string
     /** @return array<string, string> */
     public static function choices(): array
     {
-        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $runs) => $runs->label(), self::cases()));
+        return array_combine(
+            array_column(self::cases(), 'value'),
+            array_map(fn (self $runs) => $runs->label(), self::cases()),
+        );
     }
 }

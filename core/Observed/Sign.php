@@ -17,13 +17,21 @@ enum Sign: string
     public function label(): string
     {
         return match ($this) {
-            self::None => 'Nothing', self::Steam => 'Steam', self::Lamp => 'Warning lamp', self::Oil => 'Oil pressure', self::Drip => 'New drip', self::Rough => 'Rough running',
+            self::None => 'Nothing',
+            self::Steam => 'Steam',
+            self::Lamp => 'Warning lamp',
+            self::Oil => 'Oil pressure',
+            self::Drip => 'New drip',
+            self::Rough => 'Rough running',
         };
     }
 
     /** @return array<string, string> what is asked, by code */
     public static function choices(): array
     {
-        return array_combine(array_column(self::cases(), 'value'), array_map(fn (self $sign) => $sign->label(), self::cases()));
+        return array_combine(
+            array_column(self::cases(), 'value'),
+            array_map(fn (self $sign) => $sign->label(), self::cases()),
+        );
     }
 }

@@ -25,7 +25,9 @@ final readonly class Started extends Report
     private const EXTRACTION = 'extraction';
 
     private const PLACES = [
-        'outdoors' => 'Outdoors', self::EXTRACTION => 'On exhaust extraction', self::CLOSED_ROOM => 'In the closed shop',
+        'outdoors' => 'Outdoors',
+        self::EXTRACTION => 'On exhaust extraction',
+        self::CLOSED_ROOM => 'In the closed shop',
     ];
 
     /** @param  ?float  $airC  outside, °C */
@@ -64,14 +66,29 @@ final readonly class Started extends Report
      * @param  list<self>  $before  the starts of this job: it runs where it ran last
      * @param  bool  $asksAir  where nobody read it today and the heater is judged against it
      */
-    public static function asked(array $before, string $button, Neck $likely, bool $main = true, bool $asksAir = false): Form
-    {
+    public static function asked(
+        array $before,
+        string $button,
+        Neck $likely,
+        bool $main = true,
+        bool $asksAir = false,
+    ): Form {
         $place = $before === [] ? self::EXTRACTION : end($before)->place;
 
-        return new Form(self::FORM, $button, [
-            Field::choice(self::PLACE, 'It runs', self::PLACES, isset(self::PLACES[$place]) ? $place : self::EXTRACTION),
-            Field::choice(self::NECK, 'Neck', Neck::choices(), $likely->value),
-            $asksAir ? OutsideAir::field('Air outside, for the heater', false) : null,
-        ], $main);
+        return new Form(
+            self::FORM,
+            $button,
+            [
+                Field::choice(
+                    self::PLACE,
+                    'It runs',
+                    self::PLACES,
+                    isset(self::PLACES[$place]) ? $place : self::EXTRACTION,
+                ),
+                Field::choice(self::NECK, 'Neck', Neck::choices(), $likely->value),
+                $asksAir ? OutsideAir::field('Air outside, for the heater', false) : null,
+            ],
+            $main,
+        );
     }
 }

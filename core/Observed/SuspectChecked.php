@@ -33,7 +33,9 @@ final readonly class SuspectChecked extends Report
 
     public static function of(Entry $line): ?static
     {
-        return $line->form === self::FORM ? new self(Told::by($line), $line->text(self::SUSPECT), $line->text(self::RESULT) === self::MENDED) : null;
+        return $line->form === self::FORM
+            ? new self(Told::by($line), $line->text(self::SUSPECT), $line->text(self::RESULT) === self::MENDED)
+            : null;
     }
 
     public function label(): string

@@ -36,7 +36,12 @@ final readonly class ToppedForTest extends Report
     {
         return new Form(self::FORM, 'Record top-up', [
             ...VesselReading::fields($at, 'Topped up', VesselUse::Measure),
-            Field::choice(self::LIQUID, 'With', [self::WATER => 'Water', 'coolant' => 'The coolant that is in it'], self::WATER),
+            Field::choice(
+                self::LIQUID,
+                'With',
+                [self::WATER => 'Water', 'coolant' => 'The coolant that is in it'],
+                self::WATER,
+            ),
         ]);
     }
 

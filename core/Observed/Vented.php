@@ -26,7 +26,11 @@ final readonly class Vented extends Report
 
     private const AIR = 'air';
 
-    private const WAYS = [self::COOLANT => 'Nothing but coolant', self::AIR => 'Air, then coolant', 'nothing' => 'Nothing at all'];
+    private const WAYS = [
+        self::COOLANT => 'Nothing but coolant',
+        self::AIR => 'Air, then coolant',
+        'nothing' => 'Nothing at all',
+    ];
 
     private function __construct(Told $told, private string $came, public float $caughtMl)
     {

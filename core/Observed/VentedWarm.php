@@ -12,7 +12,10 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Values;
 
-/** A vent bolt cracked on a warm circuit, the engine off: where the vehicle’s manual has it done so, and no hotter than it may be. */
+/**
+ * A vent bolt cracked on a warm circuit, the engine off: where the
+ * vehicle’s manual has it done so, and no hotter than it may be.
+ */
 final readonly class VentedWarm extends Report
 {
     public const FORM = 'vented_warm';
@@ -38,8 +41,13 @@ final readonly class VentedWarm extends Report
 
     private const AIR = 'air';
 
-    private function __construct(Told $told, public string $point, public float $celsius, public bool $wasAir, public float $caughtMl)
-    {
+    private function __construct(
+        Told $told,
+        public string $point,
+        public float $celsius,
+        public bool $wasAir,
+        public float $caughtMl,
+    ) {
         parent::__construct($told);
     }
 
@@ -57,22 +65,44 @@ final readonly class VentedWarm extends Report
     /** @param  non-empty-list<Port>  $points */
     public static function asked(array $points): Form
     {
-        $named = array_combine(array_map(fn (Port $port) => $port->id, $points), array_map(fn (Port $port) => $port->label, $points));
+        $named = array_combine(
+            array_map(fn (Port $port) => $port->id, $points),
+            array_map(fn (Port $port) => $port->label, $points),
+        );
 
-        return new Form(self::FORM, 'Vent it warm, as the manual has it', [
-            Field::choice(self::POINT, 'At', $named, $points[0]->id),
-            Field::temperature(self::CELSIUS, 'Coolant now', true, self::LEAST_C, self::MOST_C),
-            Field::check(self::MANUAL, 'The vehicle’s manual has it cracked warm. Engine off, glasses and gloves on, rag over the bolt, face away'),
-            Field::choice(self::CAME, 'It ran', [self::COOLANT => 'Nothing but coolant', self::AIR => 'Air, then coolant']),
-            Field::volume(self::CAUGHT, 'Caught', self::MOST_ML, false),
-        ], false, 'A turn at most, until coolant comes, then shut. Not above '.self::MOST_C.' °C, and the cap stays where it is.');
+        return new Form(
+            self::FORM,
+            'Vent it warm, as the manual has it',
+            [
+                Field::choice(self::POINT, 'At', $named, $points[0]->id),
+                Field::temperature(self::CELSIUS, 'Coolant now', true, self::LEAST_C, self::MOST_C),
+                Field::check(
+                    self::MANUAL,
+                    'The vehicle’s manual has it cracked warm. Engine off, glasses and gloves on, '
+                        .'rag over the bolt, face away',
+                ),
+                Field::choice(self::CAME, 'It ran', [
+                    self::COOLANT => 'Nothing but coolant',
+                    self::AIR => 'Air, then coolant',
+                ]),
+                Field::volume(self::CAUGHT, 'Caught', self::MOST_ML, false),
+            ],
+            false,
+            'A turn at most, until coolant comes, then shut. Not above '
+                .self::MOST_C
+                .' °C, and the cap stays where it is.',
+        );
     }
 
     /** @throws InvalidField where nobody says that it may be done */
     public static function admit(Values $values): void
     {
         if (! $values->ticked(self::MANUAL)) {
-            throw new InvalidField(self::MANUAL, 'Only where the vehicle’s manual says so, and dressed for it. Otherwise let it cool, and crack it cold.');
+            throw new InvalidField(
+                self::MANUAL,
+                'Only where the vehicle’s manual says so, and dressed for it. Otherwise let it cool, '
+                    .'and crack it cold.',
+            );
         }
     }
 }

@@ -40,7 +40,13 @@ final readonly class VesselReading
     {
         $ml = $line->number(self::VOLUME);
 
-        return $ml === null ? null : new self($ml, $line->text(self::VESSEL), Rough::plusMinusMl($line->typed()[self::VOLUME] ?? '', $ml) ?? 0.0);
+        return $ml === null
+            ? null
+            : new self(
+                $ml,
+                $line->text(self::VESSEL),
+                Rough::plusMinusMl($line->typed()[self::VOLUME] ?? '', $ml) ?? 0.0,
+            );
     }
 
     /** @return array{Field, Field} */
@@ -59,7 +65,10 @@ final readonly class VesselReading
         return $this->vessel === Vessel::SCALE;
     }
 
-    /** Within which 95 % of such readings lie, mL: by the vessel alone. No gate opens wider because somebody told it roughly. */
+    /**
+     * Within which 95 % of such readings lie, mL: by the vessel alone.
+     * No gate opens wider because somebody told it roughly.
+     */
     public function plusMinusMl(Situation $at): float
     {
         return Plan::of($at)->rules()->vessels->of($this->vessel)->plusMinusMl($this->ml);
@@ -80,8 +89,11 @@ final readonly class VesselReading
         }
         $vessel = Plan::of($at)->rules()->vessels->of($values->text(self::VESSEL));
         if ($ml < self::LEAST_OF_A_MARK * $vessel->graduationMl) {
-            throw new InvalidField(self::VESSEL, "{$at->litres($ml)} cannot be read between marks of {$at->litres($vessel->graduationMl)}: "
-                .'choose the vessel it was read in, or enter what its marks tell.');
+            throw new InvalidField(
+                self::VESSEL,
+                "{$at->litres($ml)} cannot be read between marks of {$at->litres($vessel->graduationMl)}: "
+                    .'choose the vessel it was read in, or enter what its marks tell.',
+            );
         }
     }
 }

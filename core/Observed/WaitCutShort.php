@@ -17,6 +17,11 @@ final readonly class WaitCutShort extends Event
 
     public static function asked(): Form
     {
-        return new Form(self::form(), 'It has come, or is dry, earlier', [Field::text('how', 'What tells so', true)], false);
+        return new Form(
+            self::form(),
+            'It has come, or is dry, earlier',
+            [Field::text('how', 'What tells so', true)],
+            false,
+        );
     }
 }

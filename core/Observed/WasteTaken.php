@@ -29,7 +29,9 @@ final readonly class WasteTaken extends Report
     {
         $ml = $line->number(self::VOLUME);
 
-        return $line->form !== self::FORM || $ml === null ? null : new self(Told::by($line), $ml, $line->text(self::DISPOSER), $line->text(self::PAPER));
+        return $line->form !== self::FORM || $ml === null
+            ? null
+            : new self(Told::by($line), $ml, $line->text(self::DISPOSER), $line->text(self::PAPER));
     }
 
     public static function asked(float $likelyMl): Form

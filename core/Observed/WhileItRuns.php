@@ -40,8 +40,17 @@ final readonly class WhileItRuns
     public static function fields(bool $fan, bool $capped): array
     {
         return [
-            $fan ? Field::choice(self::FAN, 'Fan', ['none' => 'Not yet', 'once' => 'Once', 'twice' => 'Twice'], 'none')->optional()->inSight() : null,
-            Field::choice(self::BUBBLES, 'Bubbles', Bubbles::choices(), ($capped ? Bubbles::Hidden : Bubbles::Some)->value),
+            $fan
+                ? Field::choice(self::FAN, 'Fan', ['none' => 'Not yet', 'once' => 'Once', 'twice' => 'Twice'], 'none')
+                    ->optional()
+                    ->inSight()
+                : null,
+            Field::choice(
+                self::BUBBLES,
+                'Bubbles',
+                Bubbles::choices(),
+                ($capped ? Bubbles::Hidden : Bubbles::Some)->value,
+            ),
             self::signField(),
         ];
     }

@@ -7,7 +7,10 @@ namespace Aqbel\Core\Plan;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Quantity\Range;
 
-/** How sure the air is that each way leaves in one circuit: all of them tried on the same circuits that it may really be. */
+/**
+ * How sure the air is that each way leaves in one circuit: all of
+ * them tried on the same circuits that it may really be.
+ */
 final class AirRanges
 {
     /** @var list<Circuit> */
@@ -31,6 +34,9 @@ final class AirRanges
         $try = fn (Circuit $circuit): DrawnJob => DrawnJob::of($circuit, $plan, $pour, $coarseness);
         [$here, $others] = $this->tried[serialize($pour)] ??= [$try($this->circuit), array_map($try, $this->others)];
 
-        return Range::of($plan->fill->airMl, array_map(fn (DrawnJob $other) => Ranges::air($plan, $here, $other), $others));
+        return Range::of(
+            $plan->fill->airMl,
+            array_map(fn (DrawnJob $other) => Ranges::air($plan, $here, $other), $others),
+        );
     }
 }

@@ -28,7 +28,8 @@ final readonly class AirsWay
     private const HARDLY = 0.002;
 
     /**
-     * @param  list<PortRun>  $flows  bleed points in the order in which coolant comes to them, with what has gone in by then
+     * @param  list<PortRun>  $flows  bleed points in the order in
+     * which coolant comes to them, with what has gone in by then
      * @param  list<SilentPort>  $silent  those that stay open and never run
      * @param  list<CaughtAir>  $caught  largest first
      */
@@ -52,11 +53,22 @@ final readonly class AirsWay
     }
 
     /** @return list<Freer> */
-    private static function freers(Circuit $circuit, Plan $plan, Simulations $fills, PlannedPour $pour, Pocket $pocket): array
-    {
+    private static function freers(
+        Circuit $circuit,
+        Plan $plan,
+        Simulations $fills,
+        PlannedPour $pour,
+        Pocket $pocket,
+    ): array {
         $freers = [];
         $enough = self::STILL_THERE * $pocket->volumeMl();
-        $try = function (PlannedPour $other, Frees $by, float $mm, string $port) use (&$freers, $fills, $plan, $pocket, $enough): bool {
+        $try = function (PlannedPour $other, Frees $by, float $mm, string $port) use (
+            &$freers,
+            $fills,
+            $plan,
+            $pocket,
+            $enough,
+        ): bool {
             $fill = $fills->of($other);
             $leaves = self::left($fill, $pocket);
             if ($leaves <= $enough && $fill->airMl < $plan->fill->airMl) {
@@ -69,16 +81,35 @@ final readonly class AirsWay
         };
         foreach ($circuit->portsOf(PortKind::Bleed) as $port) {
             if (! in_array($port->id, $pour->open, true)) {
-                $try(new PlannedPour($pour->at, [...$pour->open, $port->id], $pour->headMm, $pour->noseLiftMm), Frees::Point, 0.0, $port->id);
+                $try(
+                    new PlannedPour($pour->at, [...$pour->open, $port->id], $pour->headMm, $pour->noseLiftMm),
+                    Frees::Point,
+                    0.0,
+                    $port->id,
+                );
             }
         }
         foreach (self::HEIGHTS_MM as $mm) {
-            if ($try(new PlannedPour($pour->at, $pour->open, $pour->headMm, $pour->noseLiftMm + $mm), Frees::Raise, $mm, '')) {
+            if (
+                $try(
+                    new PlannedPour($pour->at, $pour->open, $pour->headMm, $pour->noseLiftMm + $mm),
+                    Frees::Raise,
+                    $mm,
+                    '',
+                )
+            ) {
                 break;
             }
         }
         foreach (self::HEIGHTS_MM as $mm) {
-            if ($try(new PlannedPour($pour->at, $pour->open, $pour->headMm + $mm, $pour->noseLiftMm), Frees::Funnel, $mm, '')) {
+            if (
+                $try(
+                    new PlannedPour($pour->at, $pour->open, $pour->headMm + $mm, $pour->noseLiftMm),
+                    Frees::Funnel,
+                    $mm,
+                    '',
+                )
+            ) {
                 break;
             }
         }
@@ -100,7 +131,10 @@ final readonly class AirsWay
         return $left;
     }
 
-    /** @return list<Freer> what needs no other pour: the vacuum in its place, whose air gathers under the neck, or the engine after it */
+    /**
+     * @return list<Freer> what needs no other pour: the vacuum in its place,
+     * whose air gathers under the neck, or the engine after it
+     */
     private static function otherwise(Circuit $circuit, Plan $plan, Pocket $pocket): array
     {
         $freers = [];

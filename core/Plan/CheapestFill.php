@@ -29,8 +29,12 @@ final readonly class CheapestFill
     private const BLEED_MINUTES = 4.0;
 
     /** @param  float  $airHighMl  the most that may stay, whichever way round the heights are on which it hangs */
-    private function __construct(public PlannedPour $pour, public float $airMl, public float $airHighMl, public float $minutes)
-    {
+    private function __construct(
+        public PlannedPour $pour,
+        public float $airMl,
+        public float $airHighMl,
+        public float $minutes,
+    ) {
     }
 
     /**
@@ -42,7 +46,10 @@ final readonly class CheapestFill
     {
         [$limit, $unsure] = [$choices->airLimitMl($circuit), null];
         foreach (self::tries($circuit, $choices) as $try) {
-            if ($fills->of($try, self::SEARCH_COARSENESS)->airMl > $limit + self::SEARCH_SLACK * $circuit->capacityMl()) {
+            if (
+                $fills->of($try, self::SEARCH_COARSENESS)->airMl
+                > $limit + self::SEARCH_SLACK * $circuit->capacityMl()
+            ) {
                 continue;
             }
             $air = $fills->of($try)->airMl;

@@ -88,7 +88,15 @@ final readonly class Choices
     /** The same work somewhere else: limits, boiling, the vacuum’s target and the cool-down follow. */
     public function standing(float $elevationM, Shelter $shelter): self
     {
-        return $this->but($this->school, $this->drains, $this->targetFraction, $this->frostC, null, $elevationM, $shelter);
+        return $this->but(
+            $this->school,
+            $this->drains,
+            $this->targetFraction,
+            $this->frostC,
+            null,
+            $elevationM,
+            $shelter,
+        );
     }
 
     /** @param  list<string>  $drains */
@@ -102,18 +110,41 @@ final readonly class Choices
         ?Shelter $shelter = null,
     ): self {
         return new self(
-            $this->jobKind, $this->complaint, $school, $this->opened, $drains, $elevationM ?? $this->elevationM, $this->noseLiftMm, $targetFraction,
-            $this->cureMinutes, $rules ?? $this->rules, $this->tools, $this->headMm, $this->bleeds, $this->content, $this->stockFraction, $frostC, $this->usage, $this->left, $shelter ?? $this->shelter,
+            $this->jobKind,
+            $this->complaint,
+            $school,
+            $this->opened,
+            $drains,
+            $elevationM ?? $this->elevationM,
+            $this->noseLiftMm,
+            $targetFraction,
+            $this->cureMinutes,
+            $rules ?? $this->rules,
+            $this->tools,
+            $this->headMm,
+            $this->bleeds,
+            $this->content,
+            $this->stockFraction,
+            $frostC,
+            $this->usage,
+            $this->left,
+            $shelter ?? $this->shelter,
         );
     }
 
-    /** Where it went is known, and what it went by has been replaced: nobody hunts it again. It is pressed all the same after the fill. */
+    /**
+     * Where it went is known, and what it went by has been replaced: nobody
+     * hunts it again. It is pressed all the same after the fill.
+     */
     public function leakIsFound(): bool
     {
         return $this->jobKind === JobKind::Lost && $this->opened !== [];
     }
 
-    /** Whether nothing comes out unless somebody wants it: air alone is let out, nothing is inside, or where it was lost is replaced. */
+    /**
+     * Whether nothing comes out unless somebody wants it: air alone is let
+     * out, nothing is inside, or where it was lost is replaced.
+     */
     public function drainsNothing(): bool
     {
         return $this->jobKind === JobKind::Bleed || $this->arrivesEmpty() || $this->leakIsFound();

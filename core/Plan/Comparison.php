@@ -44,7 +44,12 @@ final readonly class Comparison
             if ($misfit === null || $isDry) {
                 $plan = $planner->by($school, $on);
                 $minutes = $plan->minutes($planner->kinds)->plus($school->besides($choices));
-                $rows[self::work($plan, $circuit)] = new ComparedSchool($school, $plan->fill, $minutes, LikelyRuns::of($plan, $circuit, $planner->kinds));
+                $rows[self::work($plan, $circuit)] = new ComparedSchool(
+                    $school,
+                    $plan->fill,
+                    $minutes,
+                    LikelyRuns::of($plan, $circuit, $planner->kinds),
+                );
             }
         }
         usort($rows, fn (ComparedSchool $a, ComparedSchool $b) => self::rank($a) <=> self::rank($b));
@@ -61,8 +66,16 @@ final readonly class Comparison
             $sure[0],
         );
 
-        return new self($choices->airLimitMl($circuit), $on->predicted->retainedMl, $rows,
-            CheapestFill::of($circuit, $choices, $on->fills), NeverRuns::in($circuit, $choices, $on->fills), $sure[0], $least, $unfit);
+        return new self(
+            $choices->airLimitMl($circuit),
+            $on->predicted->retainedMl,
+            $rows,
+            CheapestFill::of($circuit, $choices, $on->fills),
+            NeverRuns::in($circuit, $choices, $on->fills),
+            $sure[0],
+            $least,
+            $unfit,
+        );
     }
 
     /** Why the recommended one is recommended, in the reader's units. */
@@ -71,7 +84,10 @@ final readonly class Comparison
         $best = $this->recommended;
         $volume = fn (float $ml): string => $units->format($ml, Dimension::Volume);
         $air = self::airOf($best->fill, $volume);
-        $sooner = array_filter($this->schools, fn (ComparedSchool $row) => $row->fill->estimate && self::rank($row) < self::rank($best));
+        $sooner = array_filter(
+            $this->schools,
+            fn (ComparedSchool $row) => $row->fill->estimate && self::rank($row) < self::rank($best),
+        );
         $soonest = 'done soonest'.($sooner === [] ? '' : ' of those whose air is not an estimate');
         if ($best->school->mixedOutside()) {
             return "{$best->school->label()} is {$soonest}: the {$air} it leaves gathers under the neck, where it "
@@ -82,9 +98,13 @@ final readonly class Comparison
                 ."and is {$soonest}.";
         }
         if ($best->fill->airMl <= $this->limitMl) {
-            return "{$best->school->label()} leaves {$air} of air, and is {$soonest}: how much hangs on heights that a tape cannot tell apart.";
+            return "{$best->school->label()} leaves {$air} of air, "
+                ."and is {$soonest}: how much hangs on heights that a tape cannot tell apart.";
         }
-        $where = implode(', ', array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS));
+        $where = implode(
+            ', ',
+            array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS),
+        );
 
         return "No way here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} "
             .'with '.($best->runs->likely === 1 ? 'one run' : "likely {$best->runs->likely} runs")." is {$soonest}"
@@ -100,7 +120,9 @@ final readonly class Comparison
      */
     private static function airOf(PredictedFill $fill, \Closure $volume): string
     {
-        return $fill->ties === [] ? $volume($fill->airMl) : "{$volume($fill->airLowMl())} to {$volume($fill->airHighMl())}";
+        return $fill->ties === []
+            ? $volume($fill->airMl)
+            : "{$volume($fill->airLowMl())} to {$volume($fill->airHighMl())}";
     }
 
     /**
@@ -111,7 +133,12 @@ final readonly class Comparison
     {
         $kinds = array_map(fn (Step $step) => $step->kind, $plan->steps);
 
-        return serialize([$plan->school->pours($circuit, $plan->choices), $kinds, $plan->school->warmUp()->name, $plan->fill->airMl]);
+        return serialize([
+            $plan->school->pours($circuit, $plan->choices),
+            $kinds,
+            $plan->school->warmUp()->name,
+            $plan->fill->airMl,
+        ]);
     }
 
     /** @return array{float, float, float} */

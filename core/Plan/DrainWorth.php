@@ -44,7 +44,8 @@ final readonly class DrainWorth
      * All drain points of the circuit in the order they are best opened: the most coolant for each minute first.
      *
      * @param  list<string>  $opened  passages that were or will be opened
-     * @param  bool  $everything  a coolant change or a rinse: the more comes out, the better; else only what the work needs
+     * @param  bool  $everything  a coolant change or a rinse: the
+     * more comes out, the better; else only what the work needs
      * @return list<self>
      */
     public static function of(Circuit $circuit, array $opened, bool $everything, float $noseLiftMm = 0.0): array
@@ -74,9 +75,11 @@ final readonly class DrainWorth
                     [$best, $bestAfter] = [$try, $after];
                 }
             }
-            $wet = fn (string $p): bool => $before->retained->in($p) > self::RAG_ML && $bestAfter->retained->in($p) < 0.5 * $before->retained->in($p);
+            $wet = fn (string $p): bool => $before->retained->in($p) > self::RAG_ML
+                && $bestAfter->retained->in($p) < 0.5 * $before->retained->in($p);
             $dries = array_values(array_filter($opened, $wet));
-            $pays = $best->perMinute() >= self::SHARE_PER_MINUTE * $circuit->capacityMl() && ($everything || $ranked === []);
+            $pays = $best->perMinute() >= self::SHARE_PER_MINUTE * $circuit->capacityMl()
+                && ($everything || $ranked === []);
             $verdict = $dries !== [] ? Worth::Must : ($pays ? Worth::Pays : Worth::Leave);
             $ranked[] = new self($best->port, $verdict, $best->volumeMl, $best->minutes, $best->covers, $dries);
             $left = array_values(array_diff($left, [$best->port->id]));

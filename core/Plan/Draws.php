@@ -20,10 +20,16 @@ final readonly class Draws
     /**
      * @param  array<string, list<float>>  $nodes  mm above what was measured, one a draw, by node
      * @param  array<string, list<float>>  $passages  shares of the measured volume more, one a draw, by passage
-     * @param  array<string, list<float>>  $gates  1 where it weeps other than it is taken to, else 0, one a draw, by gate
+     * @param  array<string, list<float>>  $gates  1 where it weeps
+     * other than it is taken to, else 0, one a draw, by gate
      */
-    private function __construct(private Circuit $circuit, public int $count, public array $nodes, public array $passages, public array $gates)
-    {
+    private function __construct(
+        private Circuit $circuit,
+        public int $count,
+        public array $nodes,
+        public array $passages,
+        public array $gates,
+    ) {
     }
 
     public static function of(Circuit $circuit, int $seed, int $count): self
@@ -44,7 +50,10 @@ final readonly class Draws
         $gates = [];
         foreach ($circuit->gates as $id => $gate) {
             if (! $gate->sure) {
-                $gates[$id] = array_map(fn (int $one): float => $one < self::OTHERWISE * $count ? 1.0 : 0.0, $chance->shuffleArray(range(0, $count - 1)));
+                $gates[$id] = array_map(
+                    fn (int $one): float => $one < self::OTHERWISE * $count ? 1.0 : 0.0,
+                    $chance->shuffleArray(range(0, $count - 1)),
+                );
             }
         }
 
@@ -62,9 +71,15 @@ final readonly class Draws
         foreach ($this->circuit->nodes as $id => $one) {
             $higher[$id] = ($alone[$id] ?? 0.0) + ($id === $node ? 0.0 : $alone[$one->follows ?? ''] ?? 0.0);
         }
-        $more = array_map(fn (array $share): float => 1.0 + $share[$draw], array_diff_key($this->passages, [$passage ?? '' => true]));
+        $more = array_map(
+            fn (array $share): float => 1.0 + $share[$draw],
+            array_diff_key($this->passages, [$passage ?? '' => true]),
+        );
 
-        $otherwise = array_filter(array_diff_key($this->gates, [$gate ?? '' => true]), fn (array $other): bool => $other[$draw] > 0.0);
+        $otherwise = array_filter(
+            array_diff_key($this->gates, [$gate ?? '' => true]),
+            fn (array $other): bool => $other[$draw] > 0.0,
+        );
 
         return $this->circuit->but($higher, $more, array_keys($otherwise));
     }

@@ -13,7 +13,12 @@ final readonly class Freer
      * @param  float  $leavesMl  of this pocket
      * @param  float  $airMl  in the whole circuit then: what frees one pocket may catch another
      */
-    public function __construct(public Frees $by, public float $leavesMl, public float $airMl, public float $byMm = 0.0, public string $port = '')
-    {
+    public function __construct(
+        public Frees $by,
+        public float $leavesMl,
+        public float $airMl,
+        public float $byMm = 0.0,
+        public string $port = '',
+    ) {
     }
 }

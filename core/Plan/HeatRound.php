@@ -46,11 +46,20 @@ final class HeatRound
     {
         $about = new Values(['round' => $round]);
 
-        return array_values(array_filter([
-            new Step("heat_cycle:{$round}", 'heat_cycle', Stage::RunHot, $about),
-            new Step("cool_down:{$round}", 'cool_down', Stage::Cool),
-            $vent === '' ? null : new Step("vent_between:{$round}", 'vent_between', Stage::Cool, new Values(['round' => $round, 'port' => $vent])),
-            new Step("cold_level:{$round}", 'cold_level', Stage::Cool, $about),
-        ]));
+        return array_values(
+            array_filter([
+                new Step("heat_cycle:{$round}", 'heat_cycle', Stage::RunHot, $about),
+                new Step("cool_down:{$round}", 'cool_down', Stage::Cool),
+                $vent === ''
+                    ? null
+                    : new Step(
+                        "vent_between:{$round}",
+                        'vent_between',
+                        Stage::Cool,
+                        new Values(['round' => $round, 'port' => $vent]),
+                    ),
+                new Step("cold_level:{$round}", 'cold_level', Stage::Cool, $about),
+            ]),
+        );
     }
 }

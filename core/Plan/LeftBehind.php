@@ -56,7 +56,10 @@ final readonly class LeftBehind
             $before->open ?? [],
             fn (string $port) => ! isset($own[$port]) && ! in_array(self::TICK.$port, $ticked, true),
         );
-        $open = [...array_keys(array_filter($own, fn (PortState $is) => $is !== PortState::Closed)), ...array_values($still)];
+        $open = [
+            ...array_keys(array_filter($own, fn (PortState $is) => $is !== PortState::Closed)),
+            ...array_values($still),
+        ];
         $ledger = $job->ledger();
 
         return $ledger->lines === []
@@ -73,6 +76,12 @@ final readonly class LeftBehind
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return [...$this->signed ? ['signed' => true] : [], 'job' => $this->job, 'open' => $this->open, 'content_ml' => $this->contentMl, 'plus_minus_ml' => $this->plusMinusMl];
+        return [
+            ...$this->signed ? ['signed' => true] : [],
+            'job' => $this->job,
+            'open' => $this->open,
+            'content_ml' => $this->contentMl,
+            'plus_minus_ml' => $this->plusMinusMl,
+        ];
     }
 }

@@ -8,12 +8,14 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Job\Step;
 
 /**
- * How many runs a plan will likely take. Its sequence holds what its way wants to see at the least, most often one run; each
- * further one is ordered by what was seen.
+ * How many runs a plan will likely take. Its sequence holds what its way wants to see at the least, most
+ * often one run; each further one is ordered by what was seen.
  */
 final readonly class LikelyRuns
 {
-    /** The air a fill leaves is known to so much of the capacity, one standard deviation (common practice, no source). */
+    /**
+     * The air a fill leaves is known to so much of the capacity, one standard deviation (common practice, no source).
+     */
     private const AIR_KNOWN_TO = 0.01;
 
     /** 95 % of a range lie within so many standard deviations on either side. */
@@ -39,9 +41,14 @@ final readonly class LikelyRuns
     {
         $planned = count(array_filter($plan->steps, fn (Step $step) => $step->kind === 'heat_cycle'));
 
-        return $planned === 0 ? new self(0, 0, 1.0, new Minutes) : new self(
-            $planned, max($planned, self::wanted($plan, $plan->choices->airLimitMl($circuit), $plan->fill->airMl)), self::isEnough($plan, $circuit, $planned), self::eachFurther($plan, $kinds),
-        );
+        return $planned === 0
+            ? new self(0, 0, 1.0, new Minutes())
+            : new self(
+                $planned,
+                max($planned, self::wanted($plan, $plan->choices->airLimitMl($circuit), $plan->fill->airMl)),
+                self::isEnough($plan, $circuit, $planned),
+                self::eachFurther($plan, $kinds),
+            );
     }
 
     /** All runs on top of those planned that are likely. */
@@ -63,7 +70,10 @@ final readonly class LikelyRuns
     private static function isEnough(Plan $plan, Circuit $circuit, int $planned): float
     {
         $fill = $plan->fill;
-        $spread = hypot(self::AIR_KNOWN_TO * $circuit->capacityMl(), ($fill->airHighMl() - $fill->airLowMl()) / (2.0 * self::WIDE));
+        $spread = hypot(
+            self::AIR_KNOWN_TO * $circuit->capacityMl(),
+            ($fill->airHighMl() - $fill->airLowMl()) / (2.0 * self::WIDE),
+        );
         $limit = $plan->choices->airLimitMl($circuit);
         [$enough, $all] = [0.0, 0.0];
         for ($i = 0; $i < self::TRIED; $i++) {
@@ -81,7 +91,9 @@ final readonly class LikelyRuns
     {
         $warmUp = $plan->school->warmUp();
         $sum = fn (int $rounds): Minutes => array_reduce(
-            HeatRound::planned($warmUp, $rounds), fn (Minutes $sum, Step $step) => $sum->plus($kinds->labour($step, $plan->choices)), new Minutes,
+            HeatRound::planned($warmUp, $rounds),
+            fn (Minutes $sum, Step $step) => $sum->plus($kinds->labour($step, $plan->choices)),
+            new Minutes(),
         );
         [$one, $two] = [$sum(1), $sum(2)];
 

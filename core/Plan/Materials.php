@@ -43,8 +43,9 @@ final readonly class Materials
         );
         if ($predicted->stockMl > 1.0) {
             $spare = round(100.0 * (Shopping::SPARE - 1.0));
-            $items['concentrate'] = "{$facts->base->label()} {$stock}".($facts->inhibitor === '' ? '' : ", {$facts->inhibitor}").': '
-                ."{$withSpare($predicted->stockMl)} with {$spare} % spare";
+            $items['concentrate'] = "{$facts->base->label()} {$stock}"
+                .($facts->inhibitor === '' ? '' : ", {$facts->inhibitor}")
+                .": {$withSpare($predicted->stockMl)} with {$spare} % spare";
         }
         if ($predicted->waterMl > 1.0) {
             $items['water'] = "Distilled or deionised water: {$withSpare($predicted->waterMl)}";
@@ -144,7 +145,9 @@ final readonly class Materials
     {
         $how = $port->torqueNm === null ? 'by feel' : $units->format($port->torqueNm, Dimension::Torque);
 
-        return ["drain_{$port->id}" => implode(', ', array_filter(["{$port->label} shut and dry", $how, $port->washer]))];
+        return [
+            "drain_{$port->id}" => implode(', ', array_filter(["{$port->label} shut and dry", $how, $port->washer])),
+        ];
     }
 
     /** @return list<string> covers that had to wait for the bleed points, back before the first start */

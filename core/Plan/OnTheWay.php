@@ -55,7 +55,13 @@ final readonly class OnTheWay
         $again = $this->again([...$done, ...$first, ...$last]);
         $hands = array_filter($again, fn (Step $step) => $step->stage === Stage::HandOver);
 
-        return [...$done, ...$first, ...array_values(array_diff_key($again, $hands)), ...$last, ...array_values($hands)];
+        return [
+            ...$done,
+            ...$first,
+            ...array_values(array_diff_key($again, $hands)),
+            ...$last,
+            ...array_values($hands),
+        ];
     }
 
     /** Whether an open step of the way that is left still has to be done. */
@@ -66,11 +72,15 @@ final readonly class OnTheWay
         }
         $begun = self::UNDOES[$step->kind] ?? null;
         if ($begun !== null && ! in_array($step->kind, array_map(fn (Step $s) => $s->kind, $this->new->steps), true)) {
-            return array_filter($this->job->stepsOf($begun), fn (Step $s) => $this->job->entriesOf($s->id) !== []) !== [];
+            return array_filter($this->job->stepsOf($begun), fn (Step $s) => $this->job->entriesOf($s->id) !== [])
+                !== [];
         }
         $port = $step->params->text('port');
         $open = ($this->job->ports($this->now)[$port] ?? PortState::Closed) !== PortState::Closed;
-        $closedAnew = array_filter($this->new->steps, fn (Step $s) => $s->kind === $step->kind && $s->params->text('port') === $port);
+        $closedAnew = array_filter(
+            $this->new->steps,
+            fn (Step $s) => $s->kind === $step->kind && $s->params->text('port') === $port,
+        );
 
         return $open && $closedAnew === [] && $this->job->circuit->port($port)->kind === PortKind::Bleed;
     }
@@ -87,7 +97,10 @@ final readonly class OnTheWay
         $rounds = max([0, ...array_map(fn (Step $step) => $step->params->whole('round'), $there)]);
         $again = [];
         foreach ($this->new->steps as $step) {
-            if ($step->stage->value < Stage::Fill->value || (isset($taken[$step->id]) && in_array($step->kind, self::ONCE, true))) {
+            if (
+                $step->stage->value < Stage::Fill->value
+                || (isset($taken[$step->id]) && in_array($step->kind, self::ONCE, true))
+            ) {
                 continue;
             }
             $step = $this->later($step, $rounds);

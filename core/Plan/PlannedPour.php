@@ -27,10 +27,15 @@ final readonly class PlannedPour
     ) {
     }
 
-    /** @return list<string> gates that are open while it is poured: through a further fill point, those beside its open end too */
+    /**
+     * @return list<string> gates that are open while it is poured:
+     * through a further fill point, those beside its open end too
+     */
     public function openGates(Circuit $circuit): array
     {
-        return $this->at === $circuit->fillPort()->id ? $circuit->usualGates() : array_values(array_unique([...$circuit->usualGates(), ...$circuit->gatesBeside($this->at)]));
+        return $this->at === $circuit->fillPort()->id
+            ? $circuit->usualGates()
+            : array_values(array_unique([...$circuit->usualGates(), ...$circuit->gatesBeside($this->at)]));
     }
 
     /** @param  list<string>  $open */

@@ -20,7 +20,10 @@ final readonly class Planner
 
     private const WORTH_NAMING_ML = 100.0;
 
-    /** A raised nose helps where it leaves less air by more than this share of the capacity (common practice, no source). */
+    /**
+     * A raised nose helps where it leaves less air by more than this
+     * share of the capacity (common practice, no source).
+     */
     private const LESS = 0.005;
 
     public function __construct(public Kinds $kinds, public Schools $schools)
@@ -72,12 +75,15 @@ final readonly class Planner
             return $this->by($chosen, $on);
         }
 
-        return $this->by($this->fitting($on)[0] ?? throw new InvalidField('school', 'No way of filling fits this circuit.'), $on);
+        $best = $this->fitting($on)[0] ?? throw new InvalidField('school', 'No way of filling fits this circuit.');
+
+        return $this->by($best, $on);
     }
 
     /**
-     * The ways that fit. Where each leaves a jacket dry with what is at hand, those that do no more than that, the least
-     * air first: it may be planned and filled, and no engine is started before the ledger says that enough is in.
+     * The ways that fit. Where each leaves a jacket dry with what is at hand, those that
+     * do no more than that, the least air first: it may be planned and filled, and no
+     * engine is started before the ledger says that enough is in.
      *
      * @return list<School>
      */
@@ -112,21 +118,32 @@ final readonly class Planner
 
     private static function predicted(School $school, Groundwork $on): PredictedFill
     {
-        return $school->predict(new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills));
+        return $school->predict(
+            new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills),
+        );
     }
 
-    /** Why a school does not fit: by its own needs, or because what it fills leaves a jacket dry; null where it fits. */
+    /**
+     * Why a school does not fit: by its own needs, or because what it fills leaves a jacket dry; null where it fits.
+     */
     public function misfit(School $school, Groundwork $on): ?Misfit
     {
         $misfit = $school->whyNot($on->circuit, $on->choices);
 
         return match (true) {
             $misfit !== null || $school->isAid() || $school->followsTheManual() => $misfit,
-            ! self::liftHelps($school, $on) => new Misfit('lift_does_not_help', 'leaves no less air here', 'With the nose up no less air stays in this circuit '
-                .'than on level ground: leave it down.'),
+            ! self::liftHelps($school, $on) => new Misfit(
+                'lift_does_not_help',
+                'leaves no less air here',
+                'With the nose up no less air stays in this circuit than on level ground: leave it down.',
+            ),
             self::predicted($school, $on)->wetsTheJackets($on->circuit) => null,
-            default => new Misfit(Misfit::DRY, 'leaves a jacket dry', "{$school->label()} leaves pump or jackets of this circuit dry, and no "
-                .'engine is started on that. Choose a way that fills them.'),
+            default => new Misfit(
+                Misfit::DRY,
+                'leaves a jacket dry',
+                "{$school->label()} leaves pump or jackets of this circuit dry, and no engine is started on that. "
+                    .'Choose a way that fills them.',
+            ),
         };
     }
 
@@ -175,7 +192,9 @@ final readonly class Planner
         $drained = $on->predicted->drains !== [];
         $cycles = $school->looks();
         $filled = $school->steps($on, $fill);
-        $when = fn (bool $needed, string $id, string $kind, Stage $stage, Values $about = new Values): ?Step => $needed ? new Step($id, $kind, $stage, $about) : null;
+        $when = fn (bool $needed, string $id, string $kind, Stage $stage, Values $about = new Values): ?Step => $needed
+            ? new Step($id, $kind, $stage, $about)
+            : null;
 
         return $this->gated(array_values(array_filter([
             new Step('found', 'found', Stage::Plan),
@@ -206,7 +225,11 @@ final readonly class Planner
             new Step('mix', 'mix', Stage::Mix),
             ...$filled,
             self::refit('refit:start', Stage::RunHot, $materials->toRefitBeforeStart()),
-            ...self::lowered($filled, $school->rounds($on->circuit) ?? HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? '')),
+            ...self::lowered(
+                $filled,
+                $school->rounds($on->circuit)
+                    ?? HeatRound::planned($school->warmUp(), $cycles, $choices->bleedsOf($on->circuit)[0] ?? ''),
+            ),
             // Under a funnel there was no neck to put the tester on before.
             $when(
                 $school->warmUp() === WarmUp::UnderFunnel && $choices->has(Tool::PressureTester),

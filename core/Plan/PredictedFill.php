@@ -16,7 +16,9 @@ use Aqbel\Core\Flow\Tie;
 /** What a school's fill takes and leaves, in this circuit under these choices. */
 final readonly class PredictedFill
 {
-    /** A passage of block or head that holds less of the capacity is a housing, no jacket (common practice, no source). */
+    /**
+     * A passage of block or head that holds less of the capacity is a housing, no jacket (common practice, no source).
+     */
     private const JACKET_SHARE = 0.03;
 
     /** A jacket of which more than this is air is dry (common practice, no source). */
@@ -47,7 +49,16 @@ final readonly class PredictedFill
     /** @param  list<Tie>  $ties */
     public function hangingOn(array $ties): self
     {
-        return new self($this->airMl, $this->coolantMl, $this->runs, $this->pockets, $this->flows, $this->silent, $this->estimate, $ties);
+        return new self(
+            $this->airMl,
+            $this->coolantMl,
+            $this->runs,
+            $this->pockets,
+            $this->flows,
+            $this->silent,
+            $this->estimate,
+            $ties,
+        );
     }
 
     /** The least that may stay, whichever way round the heights are on which it hangs, mL. */

@@ -56,7 +56,10 @@ final readonly class Ranges
         }
         $drains = [];
         foreach ($plan->predicted->drains as $i => $drain) {
-            $ml = array_map(fn (DrawnJob $other) => max(0.0, $drain->volumeMl + $other->drainsMl[$i] - $here->drainsMl[$i]), $others);
+            $ml = array_map(
+                fn (DrawnJob $other) => max(0.0, $drain->volumeMl + $other->drainsMl[$i] - $here->drainsMl[$i]),
+                $others,
+            );
             $drains[] = new DrainRange($drain->port, Range::of($drain->volumeMl, $ml));
         }
         $stays = $plan->predicted->retainedMl;
@@ -67,7 +70,13 @@ final readonly class Ranges
             $drains,
             $plan->choices->arrivesEmpty()
                 ? Range::sure(0.0)
-                : Range::of($stays, array_map(fn (DrawnJob $other) => max(0.0, $stays + $other->retainedMl - $here->retainedMl), $others)),
+                : Range::of(
+                    $stays,
+                    array_map(
+                        fn (DrawnJob $other) => max(0.0, $stays + $other->retainedMl - $here->retainedMl),
+                        $others,
+                    ),
+                ),
             Range::of($plan->fill->airMl, $air),
             count($same) >= self::SURE * $draws,
             Settling::most(

@@ -29,8 +29,13 @@ final readonly class Settling
      * @param  float  $spanMl  of the air, before
      * @param  float  $thenMl  once it is known
      */
-    private function __construct(public ?string $node, public ?string $passage, public ?string $gate, public float $spanMl, public float $thenMl)
-    {
+    private function __construct(
+        public ?string $node,
+        public ?string $passage,
+        public ?string $gate,
+        public float $spanMl,
+        public float $thenMl,
+    ) {
     }
 
     /**
@@ -60,7 +65,11 @@ final readonly class Settling
         }
         foreach (array_keys(array_slice($weight, 0, self::TRIED)) as $what) {
             [$kind, $id] = explode(' ', $what, 2);
-            [$node, $passage, $gate] = [$kind === 'node' ? $id : null, $kind === 'passage' ? $id : null, $kind === 'gate' ? $id : null];
+            [$node, $passage, $gate] = [
+                $kind === 'node' ? $id : null,
+                $kind === 'passage' ? $id : null,
+                $kind === 'gate' ? $id : null,
+            ];
             $then = [];
             for ($i = 0; $i < $tried; $i++) {
                 $then[] = $air($drawn->circuit($i, $node, $passage, $gate));

@@ -26,7 +26,10 @@ final class Simulations
     public function of(PlannedPour $pour, float $coarseness = 1.0): Filling
     {
         $key = $this->key('in', $pour, $coarseness);
-        $known = $this->done[$key] ??= $this->once($key, fn (): Filling => $this->fill($this->circuit, $pour, $coarseness));
+        $known = $this->done[$key] ??= $this->once(
+            $key,
+            fn (): Filling => $this->fill($this->circuit, $pour, $coarseness),
+        );
 
         return $known instanceof Filling ? $known : throw new \LogicException("{$key} is no fill.");
     }
@@ -38,14 +41,25 @@ final class Simulations
         $air = fn (Circuit $circuit, float $coarseness): float => $circuit === $this->circuit
             ? $this->of($pour, $coarseness)->airMl
             : $this->fill($circuit, $pour, $coarseness)->airMl;
-        $known = $this->done[$key] ??= $this->once($key, fn (): Ties => Ties::of($this->circuit, $pour->noseLiftMm, $air));
+        $known = $this->done[$key] ??= $this->once(
+            $key,
+            fn (): Ties => Ties::of($this->circuit, $pour->noseLiftMm, $air),
+        );
 
         return $known instanceof Ties ? $known : throw new \LogicException("{$key} are no ties.");
     }
 
     private function key(string $what, PlannedPour $pour, float $coarseness): string
     {
-        return implode('/', [$what, $this->barometerKpa, $pour->at, $pour->noseLiftMm, $pour->headMm, $coarseness, implode(',', $pour->open)]);
+        return implode('/', [
+            $what,
+            $this->barometerKpa,
+            $pour->at,
+            $pour->noseLiftMm,
+            $pour->headMm,
+            $coarseness,
+            implode(',', $pour->open),
+        ]);
     }
 
     private function fill(Circuit $circuit, PlannedPour $pour, float $coarseness): Filling

@@ -13,7 +13,8 @@ final readonly class Vents
 {
     /**
      * @param  list<string>  $open  ports, that which is poured into first
-     * @param  list<PortRun>  $next  open bleed points in the order in which coolant comes to them, with what still goes in until then
+     * @param  list<PortRun>  $next  open bleed points in the order in which
+     * coolant comes to them, with what still goes in until then
      */
     private function __construct(public array $open, public array $next)
     {

@@ -41,7 +41,8 @@ final readonly class Vessel
     /** What it holds, mL: nobody mixes more in it at once. */
     public function holdsMl(): float
     {
-        return $this->saidMl ?? max($this->use === VesselUse::Mix ? self::BUCKET_ML : 0.0, self::MARKS * $this->graduationMl);
+        return $this->saidMl
+            ?? max($this->use === VesselUse::Mix ? self::BUCKET_ML : 0.0, self::MARKS * $this->graduationMl);
     }
 
     /**

@@ -14,10 +14,15 @@ final class WhatHangsOn
 {
     public static function say(Tie $tie, Circuit $circuit, UnitSystem $units): string
     {
-        $name = fn (string $node): string => $circuit->nodes[$node]->label === '' ? $node : $circuit->nodes[$node]->label;
+        $name = fn (string $node): string => $circuit->nodes[$node]->label === ''
+            ? $node
+            : $circuit->nodes[$node]->label;
         $air = fn (float $ml): string => $units->format($ml, Dimension::Volume);
-        $apart = $tie->apartMm > 0.5 ? "{$units->format($tie->apartMm, Dimension::Length)} apart in height" : 'at one height';
+        $apart = $tie->apartMm > 0.5
+                ? "{$units->format($tie->apartMm, Dimension::Length)} apart in height"
+                : 'at one height';
 
-        return "“{$name($tie->one)}” and “{$name($tie->other)}” lie {$apart}: by which of them is the higher one, {$air($tie->lowMl)} or {$air($tie->highMl)} of air stays.";
+        return "“{$name($tie->one)}” and “{$name($tie->other)}” lie {$apart}: "
+            ."by which of them is the higher one, {$air($tie->lowMl)} or {$air($tie->highMl)} of air stays.";
     }
 }

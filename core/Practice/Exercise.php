@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Practice;
 
-/** Something to practise on a vehicle that is not there: where it begins, what is hidden in it, and what would show it. */
+/**
+ * Something to practise on a vehicle that is not there: where it begins, what is hidden in it, and what would show it.
+ */
 final readonly class Exercise
 {
     /**

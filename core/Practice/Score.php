@@ -47,8 +47,14 @@ final readonly class Score
      * @param  int  $began  by the clock it was practised by, Unix seconds
      * @param  int  $before  lines that stood there already
      */
-    public static function of(Exercise $exercise, JobState $job, Trace $truth, int $began, int $ended, int $before): self
-    {
+    public static function of(
+        Exercise $exercise,
+        JobState $job,
+        Trace $truth,
+        int $began,
+        int $ended,
+        int $before,
+    ): self {
         $mine = array_values(array_filter($job->journal->lines, fn (Entry $line) => $line->seq > $before));
         $clue = $exercise->isSound() ? null : self::clue($exercise, $job, $mine);
         $acted = $clue === null ? null : self::actedAt($job, $mine, $clue);
@@ -59,7 +65,8 @@ final readonly class Score
         $hottest = $coolant === [] ? null : max($coolant);
         $tooHot = $hottest !== null && $limit !== null && $hottest > $limit + self::TOO_HOT_K;
         $until = $job->steps[$exercise->until] ?? null;
-        $proven = $until !== null && isset($job->closed[$until->id]) && ($job->verdictOf($until, $ended)?->passes() ?? true);
+        $proven
+            = $until !== null && isset($job->closed[$until->id]) && ($job->verdictOf($until, $ended)?->passes() ?? true);
 
         return new self(
             ! $tooHot && ($exercise->isSound() ? $proven : $acted !== null),

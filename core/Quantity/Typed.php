@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Quantity;
 
 /**
- * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50", "20+20+17", "5:00", "about 2 L", "2 to 3 L", "2 cans of 5 L"),
- * understood in the core's unit and kept as typed.
+ * A number as a person typed it ("3 qt", "1,5 l", "3 1/2 qt", "1 gal 2 qt", "88°", "50/50", "20+20+17", "5:00", "about
+ * 2 L", "2 to 3 L", "2 cans of 5 L"), understood in the core's unit and kept as typed.
  */
 final readonly class Typed
 {
@@ -92,7 +92,8 @@ final readonly class Typed
     private static function times(string $text, float $count, string $each, Unit $assumed): self
     {
         if ($each === '') {
-            throw new \InvalidArgumentException("Say what it holds: enter the amount, for example {$assumed->example()}, or “2 cans of {$assumed->example()}”.");
+            throw new \InvalidArgumentException('Say what it holds: enter the amount, '
+                ."for example {$assumed->example()}, or “2 cans of {$assumed->example()}”.");
         }
         $one = self::parse($each, $assumed);
 
@@ -157,7 +158,8 @@ final readonly class Typed
     private static function sum(string $text, string $plain, Unit $assumed): self
     {
         $parts = array_map(trim(...), explode('+', ltrim($plain, '+ ')));
-        $units = array_map(fn (string $part): string => trim((string) preg_replace('/^'.self::NUMBER.'/u', '', Rough::times($part)[1] ?? $part)), $parts);
+        $unit = fn (string $part): string => (string) preg_replace('/^'.self::NUMBER.'/u', '', Rough::times($part)[1] ?? $part);
+        $units = array_map(fn (string $part): string => trim($unit($part)), $parts);
         $named = array_values(array_unique(array_filter($units)));
         if (in_array($assumed->dimension(), [Dimension::Temperature, Dimension::Pressure, Dimension::Fraction], true)) {
             throw new \InvalidArgumentException("Enter one number, for example {$assumed->example()}.");
@@ -178,7 +180,8 @@ final readonly class Typed
     {
         if ($asFraction && $one !== $other && $one + $other !== 100.0) {
             $share = $other > 0.0 ? (string) round(100.0 * $one / $other) : '50';
-            throw new \InvalidArgumentException("Is that {$share} %, or {$one} to {$other} parts? Enter {$share} % or {$one}:{$other}.");
+            throw new \InvalidArgumentException("Is that {$share} %, "
+                ."or {$one} to {$other} parts? Enter {$share} % or {$one}:{$other}.");
         }
         if ($one + $other <= 0.0) {
             throw new \InvalidArgumentException('Enter the share of concentrate, for example 50 % or 1:1.');

@@ -239,8 +239,15 @@ final readonly class Field
         return new self($name, $label, FieldType::Quantity, $required, $dimension, $unit, $least, $most, help: $help);
     }
 
-    private function but(bool $required, ?Unit $unit, ?string $default, bool $usual = false, bool $inSight = false, ?string $goesOnWith = null, bool $mayBeRough = false): self
-    {
+    private function but(
+        bool $required,
+        ?Unit $unit,
+        ?string $default,
+        bool $usual = false,
+        bool $inSight = false,
+        ?string $goesOnWith = null,
+        bool $mayBeRough = false,
+    ): self {
         return new self(
             $this->name,
             $this->label,
@@ -346,7 +353,11 @@ final readonly class Field
             throw $this->invalid($problem->getMessage());
         }
         if (! $this->mayBeRough && Rough::isTold($text)) {
-            throw $this->invalid('A mixture or a shelf is reckoned with this: enter what was read, for example '.$unit->example().'.');
+            throw $this->invalid(
+                'A mixture or a shelf is reckoned with this: enter what was read, for example '
+                    .$unit->example()
+                    .'.',
+            );
         }
         if ($typed->base < $this->least - 1.0e-9 || $typed->base > $this->most + 1.0e-9) {
             throw $this->invalid(

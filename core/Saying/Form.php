@@ -39,19 +39,49 @@ final readonly class Form
     /** The same form, waiting folded away. */
     public function aside(bool $aside = true): self
     {
-        return new self($this->name, $this->button, $this->fields, ! $aside, $this->note, $this->closes, $this->offered, $this->whole, $this->also);
+        return new self(
+            $this->name,
+            $this->button,
+            $this->fields,
+            ! $aside,
+            $this->note,
+            $this->closes,
+            $this->offered,
+            $this->whole,
+            $this->also,
+        );
     }
 
     /** The same form, the last that is pressed at its step. */
     public function closing(): self
     {
-        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, true, $this->offered, $this->whole, $this->also);
+        return new self(
+            $this->name,
+            $this->button,
+            $this->fields,
+            $this->main,
+            $this->note,
+            true,
+            $this->offered,
+            $this->whole,
+            $this->also,
+        );
     }
 
     /** The same form, with a second press that says the other one too. */
     public function with(self $also): self
     {
-        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, $this->closes, $this->offered, $this->whole, $also);
+        return new self(
+            $this->name,
+            $this->button,
+            $this->fields,
+            $this->main,
+            $this->note,
+            $this->closes,
+            $this->offered,
+            $this->whole,
+            $also,
+        );
     }
 
     /** As it is corrected, or entered late: with every field and choice it ever has. */
@@ -83,7 +113,17 @@ final readonly class Form
 
     private function standing(bool $offered, ?self $whole): self
     {
-        return new self($this->name, $this->button, $this->fields, $this->main, $this->note, $this->closes, $offered, $whole, $this->also);
+        return new self(
+            $this->name,
+            $this->button,
+            $this->fields,
+            $this->main,
+            $this->note,
+            $this->closes,
+            $offered,
+            $whole,
+            $this->also,
+        );
     }
 
     /** What its press answers, where it does. */

@@ -23,7 +23,13 @@ enum Hazard: string
     public function isAcknowledged(): bool
     {
         return match ($this) {
-            self::Scald, self::Exhaust, self::Raised, self::Moving, self::Collapse, self::Overpressure, self::HighVoltage => true,
+            self::Scald,
+            self::Exhaust,
+            self::Raised,
+            self::Moving,
+            self::Collapse,
+            self::Overpressure,
+            self::HighVoltage => true,
             self::Glycol, self::Waste, self::Eyes, self::Pedal => false,
         };
     }
@@ -31,9 +37,17 @@ enum Hazard: string
     public function title(): string
     {
         return match ($this) {
-            self::Scald => 'Scalding', self::Exhaust => 'Carbon monoxide', self::Raised => 'Vehicle on stands', self::Moving => 'Fans and belts',
-            self::Glycol => 'Poison', self::Waste => 'Regulated waste', self::Collapse => 'Hoses under vacuum', self::Overpressure => 'Overpressure', self::Eyes => 'Eyes and skin',
-            self::HighVoltage => 'High voltage', self::Pedal => 'Propped pedal',
+            self::Scald => 'Scalding',
+            self::Exhaust => 'Carbon monoxide',
+            self::Raised => 'Vehicle on stands',
+            self::Moving => 'Fans and belts',
+            self::Glycol => 'Poison',
+            self::Waste => 'Regulated waste',
+            self::Collapse => 'Hoses under vacuum',
+            self::Overpressure => 'Overpressure',
+            self::Eyes => 'Eyes and skin',
+            self::HighVoltage => 'High voltage',
+            self::Pedal => 'Propped pedal',
         };
     }
 
@@ -55,9 +69,10 @@ enum Hazard: string
                 .'your face away from the neck.',
             self::Overpressure => 'Never pump above the cap rating, and never on a hot engine.',
             self::Eyes => 'Glasses and gloves on.',
-            self::HighVoltage => 'Only people trained for it, and the manual first: made dead, locked and measured before anything '
-                .'orange is near. The engine may start by itself.',
-            self::Pedal => 'A second person at the pedal is best. One that is propped is never left, and nobody reaches in while it is.',
+            self::HighVoltage => 'Only people trained for it, and the manual first: '
+                .'made dead, locked and measured before anything orange is near. The engine may start by itself.',
+            self::Pedal => 'A second person at the pedal is best. One that is propped is never left, '
+                .'and nobody reaches in while it is.',
         };
     }
 }

@@ -10,14 +10,17 @@ use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\School;
 
 /**
- * Ways put together that make sense on a circuit: every fill that fits, with every warm-up that suits it and every aid that
- * leaves less air there; of them those that no other beats in air and time.
+ * Ways put together that make sense on a circuit: every fill that fits, with every warm-up that suits it and every aid
+ * that leaves less air there; of them those that no other beats in air and time.
  */
 final class Combinations
 {
     public const MOST = 12;
 
-    /** An aid that leaves less air by no more than this share of the capacity brings nothing (common practice, no source). */
+    /**
+     * An aid that leaves less air by no more than this share of the
+     * capacity brings nothing (common practice, no source).
+     */
     private const BRINGS = 0.005;
 
     /** @return list<Combination> soonest done first */
@@ -48,7 +51,13 @@ final class Combinations
             }
         }
         $best = array_values($best);
-        usort($best, fn (Combination $a, Combination $b) => [$a->likelyMinutes()->total(), $a->fill->airMl] <=> [$b->likelyMinutes()->total(), $b->fill->airMl]);
+        usort(
+            $best,
+            fn (Combination $a, Combination $b) => [$a->likelyMinutes()->total(), $a->fill->airMl] <=> [
+                $b->likelyMinutes()->total(),
+                $b->fill->airMl,
+            ],
+        );
 
         return array_slice($best, 0, self::MOST);
     }
@@ -68,7 +77,9 @@ final class Combinations
         $without = Way::made($school, WarmedBy::Sealed, [], RunsUntil::OneRun)?->predict($on)->airMl ?? 0.0;
         foreach (Aid::cases() as $aid) {
             $with = Way::made($school, WarmedBy::Sealed, [$aid], RunsUntil::OneRun);
-            $less = $with === null || $with->whyNot($on->circuit, $on->choices) !== null ? 0.0 : $without - $with->predict($on)->airMl;
+            $less = $with === null || $with->whyNot($on->circuit, $on->choices) !== null
+                    ? 0.0
+                    : $without - $with->predict($on)->airMl;
             if ($less > self::BRINGS * $on->circuit->capacityMl()) {
                 $brings[$aid->value] = $less;
             }
@@ -88,12 +99,21 @@ final class Combinations
         $plan = $planner->by($way, $on);
         $brings = [];
         foreach ($way->aids as $aid) {
-            $without = Way::made($way->by, $way->warmedBy, array_values(array_filter($way->aids, fn (Aid $other) => $other !== $aid)), $way->until);
+            $without = Way::made(
+                $way->by,
+                $way->warmedBy,
+                array_values(array_filter($way->aids, fn (Aid $other) => $other !== $aid)),
+                $way->until,
+            );
             $brings[$aid->value] = max(0.0, ($without?->predict($on)->airMl ?? 0.0) - $plan->fill->airMl);
         }
 
         return new Combination(
-            $way, $plan->fill, $plan->minutes($planner->kinds)->plus($way->besides($on->choices)), LikelyRuns::of($plan, $on->circuit, $planner->kinds), $brings,
+            $way,
+            $plan->fill,
+            $plan->minutes($planner->kinds)->plus($way->besides($on->choices)),
+            LikelyRuns::of($plan, $on->circuit, $planner->kinds),
+            $brings,
         );
     }
 

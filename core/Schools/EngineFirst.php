@@ -84,7 +84,12 @@ final class EngineFirst extends Poured
     public function steps(Groundwork $on, PredictedFill $fill): array
     {
         $steps = parent::steps($on, $fill);
-        $through = new Step("fill_through:{$this->port}", 'fill_through', Stage::Fill, new Values(['port' => $this->port]));
+        $through = new Step(
+            "fill_through:{$this->port}",
+            'fill_through',
+            Stage::Fill,
+            new Values(['port' => $this->port]),
+        );
         // The vents are open before it, and close as they run.
         $opens = array_search('open_bleeds', array_map(fn (Step $step) => $step->kind, $steps), true);
         array_splice($steps, $opens === false ? 0 : (int) $opens + 1, 0, [$through]);

@@ -66,7 +66,12 @@ final class LargeEngine extends Purged
         $tank = PlannedPour::atTheNeck($circuit, $vents, $choices->headMm, $choices->noseLiftMm);
         $engine = self::engineNeck($circuit);
 
-        return $engine === null ? [$tank] : [new PlannedPour($engine->id, [...$vents, $circuit->fillPort()->id], noseLiftMm: $choices->noseLiftMm), $tank];
+        return $engine === null
+            ? [$tank]
+            : [
+                new PlannedPour($engine->id, [...$vents, $circuit->fillPort()->id], noseLiftMm: $choices->noseLiftMm),
+                $tank,
+            ];
     }
 
     /** Where engine and exchanger have a neck of their own they are filled there, shut, and then the day tank. */
@@ -77,7 +82,9 @@ final class LargeEngine extends Purged
         if ($engine !== null) {
             $opens = array_search('open_bleeds', array_map(fn (Step $step) => $step->kind, $steps), true);
             $about = new Values(['port' => $engine->id, 'capped' => true]);
-            array_splice($steps, $opens === false ? 0 : (int) $opens + 1, 0, [new Step("fill_through:{$engine->id}", 'fill_through', Stage::Fill, $about)]);
+            array_splice($steps, $opens === false ? 0 : (int) $opens + 1, 0, [
+                new Step("fill_through:{$engine->id}", 'fill_through', Stage::Fill, $about),
+            ]);
         }
 
         return $steps;

@@ -60,7 +60,9 @@ final class ManualRoutine extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, $this->bleeds($circuit, $choices), $choices->headMm, $choices->noseLiftMm)];
+        return [
+            PlannedPour::atTheNeck($circuit, $this->bleeds($circuit, $choices), $choices->headMm, $choices->noseLiftMm),
+        ];
     }
 
     /** A running pump works air out about as a warm-up does. */

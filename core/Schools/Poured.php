@@ -38,8 +38,13 @@ abstract class Poured implements School
     /** Where it goes in through a further neck that this circuit has not. */
     protected static function noSuchNeck(Circuit $circuit, string $port): ?Misfit
     {
-        return ($circuit->ports[$port] ?? null)?->kind === PortKind::Fill ? null
-            : new Misfit('no_second_neck', 'needs a second neck', 'This circuit has no such fill point. Choose another way, or add the point to the circuit.');
+        return ($circuit->ports[$port] ?? null)?->kind === PortKind::Fill
+            ? null
+            : new Misfit(
+                'no_second_neck',
+                'needs a second neck',
+                'This circuit has no such fill point. Choose another way, or add the point to the circuit.',
+            );
     }
 
     public function runs(): bool
@@ -88,7 +93,10 @@ abstract class Poured implements School
         }
         foreach ($fill->silent as $silent) {
             $about = [
-                'port' => $silent->port, 'missing_mm' => $silent->missingMm, 'silent' => $silent->because->value, 'about' => $silent->about ?? '',
+                'port' => $silent->port,
+                'missing_mm' => $silent->missingMm,
+                'silent' => $silent->because->value,
+                'about' => $silent->about ?? '',
             ];
             $bleeds[] = new Step("bleed:{$silent->port}", 'bleed', Stage::Fill, new Values($about));
         }
@@ -103,7 +111,8 @@ abstract class Poured implements School
         $up = $pour->noseLiftMm > $on->choices->noseLiftMm ? [new Step('raise', 'raise', Stage::Fill)] : [];
         $funnel = $pour->headMm > 0.0 ? [new Step('funnel', 'funnel', Stage::Fill)] : [];
         $down = $pour->noseLiftMm > 0.0 ? [new Step('lower', 'lower', Stage::Fill)] : [];
-        $opened = $ports === [] ? [] : [new Step('open_bleeds', 'open_bleeds', Stage::Fill, new Values(['ports' => $ports]))];
+        $opened
+            = $ports === [] ? [] : [new Step('open_bleeds', 'open_bleeds', Stage::Fill, new Values(['ports' => $ports]))];
 
         return [
             ...$up,
@@ -156,7 +165,8 @@ abstract class Poured implements School
         $funnel = $this->pours($circuit, $choices)[0]->headMm > 0.0 ? ['funnel' => 'High funnel with the adapter '
             .'for this neck, stopper'] : [];
 
-        return ['rags' => $circuit->hasBleedPoints() ? 'Rags and a small vessel for each bleed point' : 'Rags'] + $funnel;
+        return ['rags' => $circuit->hasBleedPoints() ? 'Rags and a small vessel for each bleed point' : 'Rags']
+            + $funnel;
     }
 
     public function outlook(Plan $plan, Circuit $circuit, UnitSystem $units): string
@@ -179,7 +189,14 @@ abstract class Poured implements School
     /** By the ledger, as this pour lets it stand. */
     protected static function standing(JobState $job, PlannedPour $pour): Runs
     {
-        return Filling::of($job->circuit, $pour->at, $pour->open, $pour->openGates($job->circuit), $pour->noseLiftMm, $pour->headMm,
-            volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
+        return Filling::of(
+            $job->circuit,
+            $pour->at,
+            $pour->open,
+            $pour->openGates($job->circuit),
+            $pour->noseLiftMm,
+            $pour->headMm,
+            volumeMl: max(0.0, $job->ledger()->contentMl),
+        )->runs;
     }
 }

@@ -44,6 +44,13 @@ final class Raised extends Poured
 
     public function pours(Circuit $circuit, Choices $choices): array
     {
-        return [PlannedPour::atTheNeck($circuit, $choices->bleedsOf($circuit), $choices->headMm, max(self::LIFT_MM, $choices->noseLiftMm))];
+        return [
+            PlannedPour::atTheNeck(
+                $circuit,
+                $choices->bleedsOf($circuit),
+                $choices->headMm,
+                max(self::LIFT_MM, $choices->noseLiftMm),
+            ),
+        ];
     }
 }

@@ -13,8 +13,8 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Values;
 
 /**
- * A manual's or a shop's own routine laid out as steps. Its parts take the place of fill and warm-up, each as the step it always is,
- * with its gates and its proofs; the lines between them are gone through with their times.
+ * A manual's or a shop's own routine laid out as steps. Its parts take the place of fill and warm-up, each as the step
+ * it always is, with its gates and its proofs; the lines between them are gone through with their times.
  */
 final readonly class RoutineSteps
 {
@@ -35,7 +35,10 @@ final readonly class RoutineSteps
     /** Whether it says more than lines to go through after the fill. */
     public function hasParts(): bool
     {
-        return array_filter($this->circuit->facts->routine, fn (RoutineLine $line) => $line->part !== RoutinePart::Free) !== [];
+        return array_filter(
+            $this->circuit->facts->routine,
+            fn (RoutineLine $line) => $line->part !== RoutinePart::Free,
+        ) !== [];
     }
 
     /** @return list<string> bleed points that it opens before the engine runs, by id */
@@ -49,7 +52,8 @@ final readonly class RoutineSteps
     /**
      * From the first pour to the start, in its own order; there is always one fill to the level.
      *
-     * @param  list<Step>  $usual  as this circuit is filled otherwise: what opens, bleeds and presses it is taken from there
+     * @param  list<Step>  $usual  as this circuit is filled otherwise:
+     * what opens, bleeds and presses it is taken from there
      * @return list<Step>
      */
     public function filling(array $usual): array
@@ -63,8 +67,13 @@ final readonly class RoutineSteps
             $line = $lines[0];
             $port = $line->port($this->circuit);
             $steps[] = match (true) {
-                $line->part === RoutinePart::Fill && ! isset($filled) => $filled = self::said($others['fill_level'], $line),
-                $port !== null && isset($byPort[$port->id]) && ! in_array($byPort[$port->id]->id, self::ids($steps), true) => self::said($byPort[$port->id], $line),
+                $line->part === RoutinePart::Fill && ! isset($filled) => ($filled = self::said(
+                    $others['fill_level'],
+                    $line,
+                )),
+                $port !== null
+                    && isset($byPort[$port->id])
+                    && ! in_array($byPort[$port->id]->id, self::ids($steps), true) => self::said($byPort[$port->id], $line),
                 default => self::through($lines, 'routine', Stage::Fill, $steps),
             };
         }
@@ -83,14 +92,25 @@ final readonly class RoutineSteps
             $round += $line->part === RoutinePart::Run ? 1 : 0;
             $port = $line->port($this->circuit);
             $step = match (true) {
-                $line->part === RoutinePart::Run => self::said(new Step("heat_cycle:{$round}", 'heat_cycle', Stage::RunHot, new Values(['round' => $round, 'by_routine' => true])), $line),
+                $line->part === RoutinePart::Run => self::said(
+                    new Step(
+                        "heat_cycle:{$round}",
+                        'heat_cycle',
+                        Stage::RunHot,
+                        new Values(['round' => $round, 'by_routine' => true]),
+                    ),
+                    $line,
+                ),
                 $line->part === RoutinePart::Cool => self::said(self::cool($round), $line),
                 $line->part === RoutinePart::Level => self::said(self::level($round), $line),
                 $port !== null => self::said(self::vent($round, $port), $line),
                 default => self::through($lines, "routine:hot{$round}", Stage::RunHot, $steps),
             };
             // Nothing is opened on an engine that has just run under its cap.
-            if (in_array($step->kind, ['vent_between', 'cold_level'], true) && ! in_array("cool_down:{$round}", self::ids($steps), true)) {
+            if (
+                in_array($step->kind, ['vent_between', 'cold_level'], true)
+                && ! in_array("cool_down:{$round}", self::ids($steps), true)
+            ) {
                 $steps[] = self::cool($round);
             }
             in_array($step->id, self::ids($steps), true) || $steps[] = $step;
@@ -111,7 +131,8 @@ final readonly class RoutineSteps
     {
         [$lines, $runs] = [[], false];
         foreach ($this->hot as $line) {
-            $runs = $line->part === RoutinePart::Run || ($runs && $line->part === RoutinePart::Free && ! $line->stopsTheEngine());
+            $runs = $line->part === RoutinePart::Run
+                || ($runs && $line->part === RoutinePart::Free && ! $line->stopsTheEngine());
             if ($runs && $line->part === RoutinePart::Free) {
                 $lines[] = array_pop($lines)?->and($line) ?? $line;
             } else {
@@ -159,7 +180,9 @@ final readonly class RoutineSteps
 
     private static function said(Step $step, RoutineLine $line): Step
     {
-        return $line->text === '' ? $step : new Step($step->id, $step->kind, $step->stage, $step->params->with('says', $line->text));
+        return $line->text === ''
+            ? $step
+            : new Step($step->id, $step->kind, $step->stage, $step->params->with('says', $line->text));
     }
 
     private static function cool(int $round): Step
@@ -174,7 +197,12 @@ final readonly class RoutineSteps
 
     private static function vent(int $round, Port $port): Step
     {
-        return new Step("vent_between:{$round}:{$port->id}", 'vent_between', Stage::Cool, new Values(['round' => $round, 'port' => $port->id]));
+        return new Step(
+            "vent_between:{$round}:{$port->id}",
+            'vent_between',
+            Stage::Cool,
+            new Values(['round' => $round, 'port' => $port->id]),
+        );
     }
 
     /**

@@ -20,9 +20,19 @@ final readonly class SchoolCatalogue implements Schools
 
     public static function standard(): self
     {
-        return new self(
-            [new Gravity, new Vacuum, new Watch, new OpenNeck, new LooseCap, new HighFunnel, new Raised, new LargeEngine, new VentBolt, new ManualRoutine, new PressureVent],
-        );
+        return new self([
+            new Gravity(),
+            new Vacuum(),
+            new Watch(),
+            new OpenNeck(),
+            new LooseCap(),
+            new HighFunnel(),
+            new Raised(),
+            new LargeEngine(),
+            new VentBolt(),
+            new ManualRoutine(),
+            new PressureVent(),
+        ]);
     }
 
     /** The same with one more. */

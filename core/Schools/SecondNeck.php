@@ -68,12 +68,24 @@ final class SecondNeck extends Poured
         $last = parent::predict($on);
         $better = $last->airMl <= $first->airMl ? $last : $first;
 
-        return new PredictedFill($better->airMl, $on->coolantMl(), $better->runs, $better->pockets, $first->flows, $first->silent);
+        return new PredictedFill(
+            $better->airMl,
+            $on->coolantMl(),
+            $better->runs,
+            $better->pockets,
+            $first->flows,
+            $first->silent,
+        );
     }
 
     public function steps(Groundwork $on, PredictedFill $fill): array
     {
-        $second = new Step("fill_through:{$this->port}", 'fill_through', Stage::Fill, new Values(['port' => $this->port, 'capped' => true]));
+        $second = new Step(
+            "fill_through:{$this->port}",
+            'fill_through',
+            Stage::Fill,
+            new Values(['port' => $this->port, 'capped' => true]),
+        );
         $steps = [];
         foreach (parent::steps($on, $fill) as $step) {
             $steps = $step->kind === 'fill_level' ? [...$steps, $step, $second] : [...$steps, $step];

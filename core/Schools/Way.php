@@ -29,8 +29,8 @@ use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Values;
 
 /**
- * A way put together: filled by one, warmed up by another, with whatever helps, until what somebody wants to see. The schools by
- * name are such ways too, and stay as they are.
+ * A way put together: filled by one, warmed up by another, with whatever helps, until what somebody wants to see.
+ * The schools by name are such ways too, and stay as they are.
  */
 final readonly class Way implements School
 {
@@ -70,20 +70,31 @@ final readonly class Way implements School
         [$fill, $warm, $aids, $until] = [...explode('+', substr($id, strlen(self::ID))), '', '', '', ''];
 
         return self::made(
-            $schools->of($fill), WarmedBy::tryFrom($warm) ?? WarmedBy::Sealed, array_values(array_filter(array_map(Aid::tryFrom(...), explode(',', $aids)))), RunsUntil::tryFrom($until) ?? RunsUntil::OneRun,
+            $schools->of($fill),
+            WarmedBy::tryFrom($warm) ?? WarmedBy::Sealed,
+            array_values(array_filter(array_map(Aid::tryFrom(...), explode(',', $aids)))),
+            RunsUntil::tryFrom($until) ?? RunsUntil::OneRun,
         );
     }
 
     public function id(): string
     {
-        return self::ID.implode('+', [$this->by->id(), $this->warmedBy->value, implode(',', array_map(fn (Aid $aid) => $aid->value, $this->aids)), $this->until->value]);
+        return self::ID
+            .implode('+', [
+                $this->by->id(),
+                $this->warmedBy->value,
+                implode(',', array_map(fn (Aid $aid) => $aid->value, $this->aids)),
+                $this->until->value,
+            ]);
     }
 
     public function label(): string
     {
         $aids = array_map(fn (Aid $aid) => $aid->label(), $this->aids);
 
-        return implode(', ', [$this->fill->label(), lcfirst($this->warmedBy->label()), ...$aids]).'; done '.$this->until->label();
+        return implode(', ', [$this->fill->label(), lcfirst($this->warmedBy->label()), ...$aids])
+            .'; done '
+            .$this->until->label();
     }
 
     public function catch(): string
@@ -93,15 +104,26 @@ final readonly class Way implements School
 
     public function whyNot(Circuit $circuit, Choices $choices): ?Misfit
     {
-        $misfits = [$this->by->whyNot($circuit, $choices), $this->warmedBy->whyNot($circuit, $choices), ...array_map(fn (Aid $aid) => $aid->whyNot($circuit, $choices), $this->aids)];
+        $misfits = [
+            $this->by->whyNot($circuit, $choices),
+            $this->warmedBy->whyNot($circuit, $choices),
+            ...array_map(fn (Aid $aid) => $aid->whyNot($circuit, $choices), $this->aids),
+        ];
 
-        return array_values(array_filter($misfits))[0] ?? match (true) {
-            $this->fill === FillBy::Funnel && $this->warmedBy !== WarmedBy::UnderFunnel => new Misfit('funnel_stays', 'keeps its funnel while it runs',
-                'What is filled through a high funnel is warmed up under it. Choose “Under the funnel”.'),
-            $this->by->mixedOutside() && $this->has(Aid::Raise) => new Misfit('lift_does_not_help', 'leaves no less air here',
-                'A vacuum leaves no less air with the nose up: leave it down.'),
-            default => null,
-        };
+        return array_values(array_filter($misfits))[0]
+            ?? match (true) {
+                $this->fill === FillBy::Funnel && $this->warmedBy !== WarmedBy::UnderFunnel => new Misfit(
+                    'funnel_stays',
+                    'keeps its funnel while it runs',
+                    'What is filled through a high funnel is warmed up under it. Choose “Under the funnel”.',
+                ),
+                $this->by->mixedOutside() && $this->has(Aid::Raise) => new Misfit(
+                    'lift_does_not_help',
+                    'leaves no less air here',
+                    'A vacuum leaves no less air with the nose up: leave it down.',
+                ),
+                default => null,
+            };
     }
 
     public function has(Aid $aid): bool
@@ -133,10 +155,18 @@ final readonly class Way implements School
     {
         $pours = $this->by->pours($circuit, $choices);
 
-        return $this->has(Aid::Raise) ? array_map(
-            fn (PlannedPour $pour) => new PlannedPour($pour->at, $pour->open, $pour->headMm, max(self::LIFT_MM, $pour->noseLiftMm), $pour->neckAfterwards),
-            $pours,
-        ) : $pours;
+        return $this->has(Aid::Raise)
+            ? array_map(
+                fn (PlannedPour $pour) => new PlannedPour(
+                    $pour->at,
+                    $pour->open,
+                    $pour->headMm,
+                    max(self::LIFT_MM, $pour->noseLiftMm),
+                    $pour->neckAfterwards,
+                ),
+                $pours,
+            )
+            : $pours;
     }
 
     public function predict(Groundwork $on): PredictedFill
@@ -145,11 +175,20 @@ final readonly class Way implements School
         if ($this->has(Aid::VentPressure)) {
             $cracked = (new PressureVent)->predict($on);
             $fill = $cracked->airMl < $fill->airMl
-                ? new PredictedFill($cracked->airMl, $fill->coolantMl, $cracked->runs, $cracked->pockets, $fill->flows, $fill->silent)
-                : $fill;
+                    ? new PredictedFill(
+                        $cracked->airMl,
+                        $fill->coolantMl,
+                        $cracked->runs,
+                        $cracked->pockets,
+                        $fill->flows,
+                        $fill->silent,
+                    )
+                    : $fill;
         }
 
-        return $this->warmedBy->purges() && $this->until !== RunsUntil::Tight ? $fill->leaving(Purging::leftByCycle($on->choices->rules->purgingFactor)) : $fill;
+        return $this->warmedBy->purges() && $this->until !== RunsUntil::Tight
+            ? $fill->leaving(Purging::leftByCycle($on->choices->rules->purgingFactor))
+            : $fill;
     }
 
     /** What runs at an open neck meanwhile is no bleed point. */
@@ -160,7 +199,12 @@ final readonly class Way implements School
         $isBleed = fn (PortRun|SilentPort $one): bool => $on->circuit->port($one->port)->kind === PortKind::Bleed;
 
         return new PredictedFill(
-            $fill->airMl, $on->coolantMl(), $fill->runs, $fill->pockets, array_values(array_filter($fill->flows, $isBleed)), array_values(array_filter($fill->silent, $isBleed)),
+            $fill->airMl,
+            $on->coolantMl(),
+            $fill->runs,
+            $fill->pockets,
+            array_values(array_filter($fill->flows, $isBleed)),
+            array_values(array_filter($fill->silent, $isBleed)),
         );
     }
 
@@ -173,19 +217,28 @@ final readonly class Way implements School
                 continue;
             }
             $squeezed = $step->kind === 'fill_level' && $this->has(Aid::Squeeze);
-            $steps[] = $squeezed ? new Step($step->id, $step->kind, $step->stage, $step->params->with(Aid::Squeeze->value, true)) : $step;
+            $steps[] = $squeezed
+                ? new Step($step->id, $step->kind, $step->stage, $step->params->with(Aid::Squeeze->value, true))
+                : $step;
             if ($step->kind === 'fill_level' && $this->has(Aid::VentPressure)) {
                 $steps[] = new Step('vent_under_pressure', 'vent_under_pressure', Stage::Fill);
             }
-            if ($step->kind === 'fill_level' && $this->warmedBy === WarmedBy::Routine && ! (new RoutineSteps($on->circuit))->hasParts()) {
+            if (
+                $step->kind === 'fill_level'
+                && $this->warmedBy === WarmedBy::Routine
+                && ! (new RoutineSteps($on->circuit))->hasParts()
+            ) {
                 $lines = array_map(fn ($line) => $line->text, $on->circuit->facts->routine);
                 $steps[] = new Step('routine', 'routine', Stage::Fill, new Values(['lines' => $lines]));
             }
         }
         $kinds = array_map(fn (Step $step) => $step->kind, $steps);
         // It stays up until the first run has shown all.
-        $first = $this->has(Aid::Raise) && ! in_array('raise', $kinds, true) ? [new Step('raise', 'raise', Stage::Fill)] : [];
-        $funnel = $this->warmedBy === WarmedBy::UnderFunnel && ! in_array('funnel', $kinds, true) ? [new Step('funnel', 'funnel', Stage::Fill)] : [];
+        $first
+            = $this->has(Aid::Raise) && ! in_array('raise', $kinds, true) ? [new Step('raise', 'raise', Stage::Fill)] : [];
+        $funnel = $this->warmedBy === WarmedBy::UnderFunnel && ! in_array('funnel', $kinds, true)
+                ? [new Step('funnel', 'funnel', Stage::Fill)]
+                : [];
 
         return [...$first, ...$this->by->mixedOutside() ? [] : $funnel, ...$steps];
     }
@@ -197,7 +250,9 @@ final readonly class Way implements School
 
     public function rounds(Circuit $circuit): ?array
     {
-        return $this->warmedBy === WarmedBy::Routine && $this->until->looks() === 1 ? (new RoutineSteps($circuit))->rounds() : null;
+        return $this->warmedBy === WarmedBy::Routine && $this->until->looks() === 1
+            ? (new RoutineSteps($circuit))->rounds()
+            : null;
     }
 
     public function looks(): int
@@ -229,7 +284,9 @@ final readonly class Way implements School
     {
         return [
             ...$this->by->needs($circuit, $choices),
-            ...$this->has(Aid::Raise) && $choices->has(Tool::Ramps) ? ['ramps' => 'Ramps, lift or stands for the nose, chocks'] : [],
+            ...$this->has(Aid::Raise) && $choices->has(Tool::Ramps)
+                ? ['ramps' => 'Ramps, lift or stands for the nose, chocks']
+                : [],
         ];
     }
 
@@ -245,6 +302,14 @@ final readonly class Way implements School
         }
         $pour = $this->pours($job->circuit, Plan::of($job)->choices)[0];
 
-        return Filling::of($job->circuit, $pour->at, $pour->open, $pour->openGates($job->circuit), $pour->noseLiftMm, $pour->headMm, volumeMl: max(0.0, $job->ledger()->contentMl))->runs;
+        return Filling::of(
+            $job->circuit,
+            $pour->at,
+            $pour->open,
+            $pour->openGates($job->circuit),
+            $pour->noseLiftMm,
+            $pour->headMm,
+            volumeMl: max(0.0, $job->ledger()->contentMl),
+        )->runs;
     }
 }

@@ -28,7 +28,11 @@ final class BeforeAndNow
         $say = fn (?float $celsius): string => $celsius === null ? self::NOT_READ : $at->degrees($celsius);
         $rows = [['Coolant settled at', $say($before->plateauC), $say($last?->coolantC)]];
         foreach ($at->facts()->outlets as $outlet) {
-            $rows[] = ["Outlet air, {$outlet}", $say($before->outletsC[$outlet] ?? null), $say($last->outletsC[$outlet] ?? null)];
+            $rows[] = [
+                "Outlet air, {$outlet}",
+                $say($before->outletsC[$outlet] ?? null),
+                $say($last->outletsC[$outlet] ?? null),
+            ];
         }
         $rows[] = ['Fan on', $say($before->fanOnC), $say($fanOn)];
         $rows[] = ['Fan off', $say($before->fanOffC), $say($fanOff)];
@@ -37,7 +41,10 @@ final class BeforeAndNow
         return [new Table('Against the baseline', ['Reading', 'Before', 'Now'], array_values($read))];
     }
 
-    /** @return array{?HotReading, ?float, ?float} the last reading, and the coolant when the fan was last heard to come on and to go off, °C */
+    /**
+     * @return array{?HotReading, ?float, ?float} the last reading, and the coolant
+     * when the fan was last heard to come on and to go off, °C
+     */
     private static function afterwards(Situation $at): array
     {
         $run = null;
@@ -45,7 +52,12 @@ final class BeforeAndNow
             $run = $at->job->observed($step->id, HotReading::class) === [] ? $run : $step;
         }
         [$last, $on, $off] = [null, null, null];
-        $told = $run === null ? [] : Told::merged($at->job->observed($run->id, HotReading::class), $at->job->observed($run->id, FanTurned::class));
+        $told = $run === null
+                ? []
+                : Told::merged(
+                    $at->job->observed($run->id, HotReading::class),
+                    $at->job->observed($run->id, FanTurned::class),
+                );
         foreach ($told as $one) {
             if ($one instanceof HotReading) {
                 $last = $one;

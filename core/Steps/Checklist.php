@@ -47,6 +47,9 @@ abstract class Checklist extends StepKind
     /** @return array<string, true> codes of the items ticked so far */
     public function ticked(Situation $at): array
     {
-        return array_fill_keys(array_merge(...array_map(fn (Ticked $told) => $told->items, $at->observed(Ticked::class))), true);
+        return array_fill_keys(
+            array_merge(...array_map(fn (Ticked $told) => $told->items, $at->observed(Ticked::class))),
+            true,
+        );
     }
 }

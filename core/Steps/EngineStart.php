@@ -18,15 +18,21 @@ use Aqbel\Core\Values;
 /** What an engine is never started without, asked the same way wherever it is started. */
 final class EngineStart
 {
-    /** @throws InvalidField in a closed room, on too little coolant, and where a hot sealed neck would have to be opened for it */
+    /**
+     * @throws InvalidField in a closed room, on too little coolant, and
+     * where a hot sealed neck would have to be opened for it
+     */
     public static function admit(Situation $at, string $form, Values $values): void
     {
         if ($form !== Started::form()) {
             return;
         }
         if ($values->text(Started::NECK) !== Neck::Sealed->value && NeckHeat::mayBeUnderPressure($at)) {
-            throw new InvalidField(Started::NECK, 'The neck was sealed when the engine last ran, and nobody has read it '
-                .'cold since. It stays shut: run it sealed, or let it cool and read it first.');
+            throw new InvalidField(
+                Started::NECK,
+                'The neck was sealed when the engine last ran, and nobody has read it '
+                    .'cold since. It stays shut: run it sealed, or let it cool and read it first.',
+            );
         }
         if ($values->text(Started::PLACE) === Started::CLOSED_ROOM) {
             throw new InvalidField(
@@ -41,8 +47,12 @@ final class EngineStart
         }
         $enough = EnoughToRun::of($at);
         if (! $enough->is) {
-            throw new InvalidField('finish', "By the sums {$at->litres($enough->missingMl)} of coolant is missing: pump or jackets may be dry, "
-                .'and no engine is started on that. Pour on, bleed, or put right the number that is wrong.');
+            throw new InvalidField(
+                'finish',
+                "By the sums {$at->litres($enough->missingMl)} of coolant is missing: "
+                    .'pump or jackets may be dry, and no engine is started on that. '
+                    .'Pour on, bleed, or put right the number that is wrong.',
+            );
         }
     }
 
@@ -50,8 +60,14 @@ final class EngineStart
     public static function missing(Situation $at): ?Obstacle
     {
         return match (true) {
-            $at->observed(Started::class) === [] => Obstacle::missing('not_started', 'Say where it runs and how the neck stands.'),
-            $at->observed(HotReading::class) === [] && $at->observed(FeltReading::class) === [] => Obstacle::missing('no_reading', 'Record at least one reading.'),
+            $at->observed(Started::class) === [] => Obstacle::missing(
+                'not_started',
+                'Say where it runs and how the neck stands.',
+            ),
+            $at->observed(HotReading::class) === [] && $at->observed(FeltReading::class) === [] => Obstacle::missing(
+                'no_reading',
+                'Record at least one reading.',
+            ),
             default => null,
         };
     }

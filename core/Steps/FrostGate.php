@@ -23,9 +23,17 @@ final class FrostGate
         $is = "{$at->say($kept->fraction, Unit::Percent)} ± {$at->say($kept->plusMinus, Unit::Percent)}";
 
         return $kept->isShort()
-            ? Obstacle::at(Gate::Frost, 'frost', "{$is} glycol is inside and {$at->say($kept->target, Unit::Percent)} is wanted: it freezes too early. "
-                .self::remedy($at, $kept, 'concentrate'))
-            : Obstacle::at(Gate::Frost, 'too_strong', "{$is} glycol is inside: it carries less heat. ".self::remedy($at, $kept, 'water'));
+            ? Obstacle::at(
+                Gate::Frost,
+                'frost',
+                "{$is} glycol is inside and {$at->say($kept->target, Unit::Percent)} is wanted: it freezes too early. "
+                    .self::remedy($at, $kept, 'concentrate'),
+            )
+            : Obstacle::at(
+                Gate::Frost,
+                'too_strong',
+                "{$is} glycol is inside: it carries less heat. ".self::remedy($at, $kept, 'water'),
+            );
     }
 
     private static function remedy(Situation $at, FrostKept $kept, string $liquid): string

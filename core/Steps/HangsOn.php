@@ -23,7 +23,8 @@ final class HangsOn
             return '';
         }
 
-        return " “{$line->label}” was told as {$at->litres(abs($line->ml))} ± {$at->litres($line->toldWithinMl())}, and that alone may be it: "
+        return " “{$line->label}” was told as {$at->litres(abs($line->ml))} ± {$at->litres($line->toldWithinMl())}, "
+            .'and that alone may be it: '
             .match (true) {
                 $line->lost => 'nobody can read that any more, so the cold level and what it takes will show it.',
                 $line->ml < 0.0 => 'read it by the marks of a vessel, and put that line right.',

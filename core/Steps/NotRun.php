@@ -9,13 +9,19 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Observed\Started;
 
-/** A run that was passed over takes with it what would only follow it: the cool-down, and the level that it was to bring down. */
+/**
+ * A run that was passed over takes with it what would only follow
+ * it: the cool-down, and the level that it was to bring down.
+ */
 final class NotRun
 {
     /** What follows a run, and says nothing without it. */
     private const FOLLOWERS = ['cool_down', 'vent_between', 'cold_level'];
 
-    /** @return list<string> ids of the open steps right behind this one that only follow it; none where they follow a run before it as well */
+    /**
+     * @return list<string> ids of the open steps right behind this one that only
+     * follow it; none where they follow a run before it as well
+     */
     public static function followers(Situation $at): array
     {
         if (self::isStillHot($at)) {
@@ -35,7 +41,9 @@ final class NotRun
     /** The run before this one was run, and nothing has cooled it down since. */
     private static function isStillHot(Situation $at): bool
     {
-        foreach (array_reverse(array_slice(array_values($at->job->steps), 0, $at->job->placeOf($at->step))) as $before) {
+        foreach (
+            array_reverse(array_slice(array_values($at->job->steps), 0, $at->job->placeOf($at->step))) as $before
+        ) {
             if ($before->kind !== $at->step->kind) {
                 return false;
             }

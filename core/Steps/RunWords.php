@@ -32,36 +32,70 @@ final class RunWords
     {
         $read = $at->latest(HotReading::class)?->coolantC;
 
-        return new Figure('Coolant', $read, Dimension::Temperature, Origin::Measured, $limit->limit->degC(), 'shut down');
+        return new Figure(
+            'Coolant',
+            $read,
+            Dimension::Temperature,
+            Origin::Measured,
+            $limit->limit->degC(),
+            'shut down',
+        );
     }
 
     public static function danger(Situation $at, RunDanger $danger, bool $running): Verdict
     {
         [$title, $reason] = match ($danger->code) {
-            DangerCode::Sign => ['Shut off now', "{$danger->sign()->label()} ends the run"
-                .($danger->hottestC !== null && $danger->hottestC >= $danger->limit->limit->degC() ? ", and {$at->degrees($danger->hottestC)} is past its limit" : '')
-                .'. Let it cool, then look.'],
-            DangerCode::Limit => ['Shut off now', "{$at->degrees((float) $danger->hottestC)} has reached the limit of "
+            DangerCode::Sign => [
+                'Shut off now',
+                "{$danger->sign()->label()} ends the run"
+                .($danger->hottestC !== null && $danger->hottestC >= $danger->limit->limit->degC()
+                    ? ", and {$at->degrees($danger->hottestC)} is past its limit"
+                    : '')
+                .'. Let it cool, then look.',
+            ],
+            DangerCode::Limit => [
+                'Shut off now',
+                "{$at->degrees((float) $danger->hottestC)} has reached the limit of "
                 ."{$at->degrees($danger->limit->limit->degC())}: {$danger->limit->because->label()}. It boils at "
-                ."{$at->degrees($danger->limit->boiling->degC())}."],
-            DangerCode::SensorInAir => ['Shut off now', $danger->farC === null
-                ? 'The needle is low while the far side is hot: the sensor sits in air, or the gauge is dead, and nobody knows how hot the head is.'
-                : "The live reading is far below the {$at->degrees($danger->farC)} at the far side: the sensor sits in air, and nobody "
-                    .'knows how hot the head is.'],
-            DangerCode::ThermostatShut => ['Thermostat shut', 'Hot before it and cold behind it: an air pocket at the thermostat, or '
-                .'fitted the wrong way round. Shut off, cool, top up.'],
-            DangerCode::HeaterCold => ['Heater cold', 'Air in the heater core, or the level is low. Shut off, cool, top up; then higher '
-                .'idle when it is safe.'],
-            DangerCode::NeedleHigh => ['Shut off now', 'The needle stands above the middle, and without a live reading nobody knows how '
-                .'hot it is. Shut off, let it cool, look at the level.'],
-            DangerCode::CoolantLost => ['Shut off now', 'Coolant is lost while the engine runs, and the head is the first to be dry. '
-                .'Let it cool, find where, bring the level back.'],
+                ."{$at->degrees($danger->limit->boiling->degC())}.",
+            ],
+            DangerCode::SensorInAir => [
+                'Shut off now',
+                $danger->farC === null
+                    ? 'The needle is low while the far side is hot: the sensor sits in air, or the gauge is dead, '
+                        .'and nobody knows how hot the head is.'
+                    : "The live reading is far below the {$at->degrees($danger->farC)} at the far side: "
+                        .'the sensor sits in air, and nobody knows how hot the head is.',
+            ],
+            DangerCode::ThermostatShut => [
+                'Thermostat shut',
+                'Hot before it and cold behind it: an air pocket at the thermostat, or '
+                .'fitted the wrong way round. Shut off, cool, top up.',
+            ],
+            DangerCode::HeaterCold => [
+                'Heater cold',
+                'Air in the heater core, or the level is low. Shut off, cool, top up; then higher '
+                .'idle when it is safe.',
+            ],
+            DangerCode::NeedleHigh => [
+                'Shut off now',
+                'The needle stands above the middle, and without a live reading nobody knows how '
+                .'hot it is. Shut off, let it cool, look at the level.',
+            ],
+            DangerCode::CoolantLost => [
+                'Shut off now',
+                'Coolant is lost while the engine runs, and the head is the first to be dry. '
+                .'Let it cool, find where, bring the level back.',
+            ],
         };
 
         return $running
             ? Verdict::stop($danger->code(), $title, $reason)
-            : Verdict::stop($danger->code(), 'Stopped', "{$reason} This run proves nothing any more: cool it down, look for the "
-                .'cause, then run it again.');
+            : Verdict::stop(
+                $danger->code(),
+                'Stopped',
+                "{$reason} This run proves nothing any more: cool it down, look for the cause, then run it again.",
+            );
     }
 
     public static function watch(Situation $at, HotRun $run): Verdict
@@ -71,8 +105,12 @@ final class RunWords
             ? 'Blower low, 2,000 rpm'
             : 'Blower low, throttle blips; it is too near its limit for more';
 
-        return Verdict::wait('heater_watch', 'Heater still cold', "A bubble in the core. {$what}, {$left} min at the most, eyes on the "
-            .'temperature: read the outlet again. If it climbs meanwhile, or stays cold, shut off.');
+        return Verdict::wait(
+            'heater_watch',
+            'Heater still cold',
+            "A bubble in the core. {$what}, {$left} min at the most, eyes on the "
+                .'temperature: read the outlet again. If it climbs meanwhile, or stays cold, shut off.',
+        );
     }
 
     public static function level(Situation $at, WarmLevel $level): Verdict
@@ -83,19 +121,41 @@ final class RunWords
             : '';
 
         return match (true) {
-            $level->code === WarmLevelCode::NotLooked => Verdict::wait($level->code(), 'Look at the level', 'What goes in now tells '
-                .'whether this was the last run. Rag and glasses.'),
-            $level->code === WarmLevelCode::CappedEarly && ! $level->lookedAt => Verdict::wait($level->code(), 'Capped too early', 'Nobody '
-                .'looked at the level before the cap went on: it stays shut until it is cold. The cold level tells the rest.'),
-            $level->code === WarmLevelCode::CappedEarly => Verdict::wait($level->code(), 'Capped too early', "It took {$took}{$toCome}, and "
-                .'the cap is tight: it stays shut until it is cold. The cold level tells the rest.'),
-            $level->code === WarmLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', 'About '
-                ."{$at->amount($level->series->leakMlPerCycle)} goes each time and does not shrink: no warm-up cures that."
-                .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
-            $level->tookNothing($at) => Verdict::wait($level->code(), 'Once more', "It took {$took}, no more than reading error; this way ends when two runs in a row do. "
-                .'The cap stays loose; finish this step, the next run follows.'),
-            default => Verdict::wait($level->code(), 'Another warm-up', "It took {$took}{$toCome}. The cap stays loose; finish this step, "
-                .'the next run follows.'),
+            $level->code === WarmLevelCode::NotLooked => Verdict::wait(
+                $level->code(),
+                'Look at the level',
+                'What goes in now tells whether this was the last run. Rag and glasses.',
+            ),
+            $level->code === WarmLevelCode::CappedEarly && ! $level->lookedAt => Verdict::wait(
+                $level->code(),
+                'Capped too early',
+                'Nobody looked at the level before the cap went on: it stays shut until it is cold. '
+                    .'The cold level tells the rest.',
+            ),
+            $level->code === WarmLevelCode::CappedEarly => Verdict::wait(
+                $level->code(),
+                'Capped too early',
+                "It took {$took}{$toCome}, and the cap is tight: it stays shut until it is cold. "
+                    .'The cold level tells the rest.',
+            ),
+            $level->code === WarmLevelCode::NotAir => Verdict::stop(
+                $level->code(),
+                'Not air',
+                "About {$at->amount($level->series->leakMlPerCycle)} goes each time and does not shrink: "
+                    .'no warm-up cures that. Finish this step: the search for the leak comes next, '
+                    .'with a test for combustion gas.',
+            ),
+            $level->tookNothing($at) => Verdict::wait(
+                $level->code(),
+                'Once more',
+                "It took {$took}, no more than reading error; this way ends when two runs in a row do. "
+                    .'The cap stays loose; finish this step, the next run follows.',
+            ),
+            default => Verdict::wait(
+                $level->code(),
+                'Another warm-up',
+                "It took {$took}{$toCome}. The cap stays loose; finish this step, the next run follows.",
+            ),
         };
     }
 
@@ -125,7 +185,9 @@ final class RunWords
     /** What is still to be shown, as a sentence. */
     public static function missing(Situation $at, HotProofs $proofs): string
     {
-        return 'Still to show: '.implode('; ', array_map(fn (MissingProof $proof) => self::one($at, $proof), $proofs->missing)).'.';
+        return 'Still to show: '
+            .implode('; ', array_map(fn (MissingProof $proof) => self::one($at, $proof), $proofs->missing))
+            .'.';
     }
 
     private static function one(Situation $at, MissingProof $proof): string
@@ -138,11 +200,12 @@ final class RunWords
             ProofCode::Outlet => "the {$proof->outlet} outlet really hot"
                 .($proof->fromC === null ? '' : ", {$at->degrees($proof->fromC)} or more")
                 .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside"),
-            ProofCode::Fan => "the fan on and off {$cycles} times (seen {$proof->times}, hot and for as long as a fan runs)",
+            ProofCode::Fan => "the fan on and off {$cycles} times "
+                ."(seen {$proof->times}, hot and for as long as a fan runs)",
             ProofCode::Bubbles => 'a minute without bubbles',
             ProofCode::RunOn => 'anything from a run that has lasted long enough: it has only just started',
-            ProofCode::Again => "{$at->degrees((float) $proof->fromC)} a second time: no engine heats that fast, so it was a slip, or hot "
-                .'coolant has just reached the sensor',
+            ProofCode::Again => "{$at->degrees((float) $proof->fromC)} a second time: no engine heats that fast, "
+                .'so it was a slip, or hot coolant has just reached the sensor',
         };
     }
 }

@@ -27,11 +27,23 @@ final class StepCatalogue implements Kinds
         'back_flush' => Rinse\BackFlush::class,
         'cure' => CloseUp\Cure::class, 'cured' => CloseUp\Cured::class, 'close_up' => CloseUp\CloseUp::class,
         'mix' => Mix\MixCoolant::class,
-        'open_bleeds' => Fill\OpenBleeds::class, 'raise' => Fill\Raise::class, 'lower' => Fill\Lower::class, 'funnel' => Fill\Funnel::class,
-        'fill_through' => Fill\FillThrough::class, 'bleed' => Fill\Bleed::class, 'fill_level' => Fill\FillLevel::class,
-        'routine' => Fill\Routine::class, 'vent_under_pressure' => Fill\VentUnderPressure::class, 'vent_between' => Cool\VentBetween::class, 'funnel_off' => Cool\FunnelOff::class,
-        'set_up_vacuum' => Vacuum\SetUpVacuum::class, 'pull' => Vacuum\Pull::class, 'hold' => Vacuum\Hold::class,
-        'leak_hunt' => Vacuum\LeakHunt::class, 'water_out' => Vacuum\WaterOut::class, 'vacuum_fill' => Vacuum\VacuumFill::class,
+        'open_bleeds' => Fill\OpenBleeds::class,
+        'raise' => Fill\Raise::class,
+        'lower' => Fill\Lower::class,
+        'funnel' => Fill\Funnel::class,
+        'fill_through' => Fill\FillThrough::class,
+        'bleed' => Fill\Bleed::class,
+        'fill_level' => Fill\FillLevel::class,
+        'routine' => Fill\Routine::class,
+        'vent_under_pressure' => Fill\VentUnderPressure::class,
+        'vent_between' => Cool\VentBetween::class,
+        'funnel_off' => Cool\FunnelOff::class,
+        'set_up_vacuum' => Vacuum\SetUpVacuum::class,
+        'pull' => Vacuum\Pull::class,
+        'hold' => Vacuum\Hold::class,
+        'leak_hunt' => Vacuum\LeakHunt::class,
+        'water_out' => Vacuum\WaterOut::class,
+        'vacuum_fill' => Vacuum\VacuumFill::class,
         'pressure_test' => Vacuum\PressureTest::class,
         'refit' => RunHot\Refit::class, 'heat_cycle' => RunHot\HeatCycle::class,
         'cool_down' => Cool\CoolDownWait::class, 'cold_level' => Cool\ColdLevel::class,
@@ -46,7 +58,9 @@ final class StepCatalogue implements Kinds
 
     /** What may be written at any step, by its form. */
     private const ANY_TIME = [
-        Lines::Finding->value => AnyTime\Finding::class, Lines::Outlet->value => AnyTime\Outlet::class, Lines::Replan->value => AnyTime\Replan::class,
+        Lines::Finding->value => AnyTime\Finding::class,
+        Lines::Outlet->value => AnyTime\Outlet::class,
+        Lines::Replan->value => AnyTime\Replan::class,
     ];
 
     /** @var array<string, StepKind> those that were asked for, by code */

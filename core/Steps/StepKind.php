@@ -49,7 +49,10 @@ abstract class StepKind implements Kind
     /** @return list<string> what to do, in order */
     abstract public function instructions(Situation $at): array;
 
-    /** @return list<Form> everything that is ever entered here; what may be entered now first, the likeliest before the others */
+    /**
+     * @return list<Form> everything that is ever entered here; what may
+     * be entered now first, the likeliest before the others
+     */
     abstract public function asks(Situation $at): array;
 
     /** @return list<Form> what may be entered now, the one most likely next first */
@@ -325,7 +328,11 @@ abstract class StepKind implements Kind
 
         return $port->torqueNm === null
             ? PointClosed::byFeel("Closed by feel{$washer}", $main)
-            : PointClosed::asked("Closed{$washer}", $this->torque($at, $port).($port->washer === '' ? '' : ", {$port->washer}"), $main);
+            : PointClosed::asked(
+                "Closed{$washer}",
+                $this->torque($at, $port).($port->washer === '' ? '' : ", {$port->washer}"),
+                $main,
+            );
     }
 
     /** What is ticked where a point was closed by its torque, with whatever is fitted to it. */

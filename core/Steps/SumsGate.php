@@ -31,7 +31,8 @@ final readonly class SumsGate
     {
         $moves = $kind->does(Does::MovesCoolant) || $kind->does(Does::TouchesShelf);
         $cameOut = array_filter($at->job->cameUp($at->step->id), fn ($line) => $line->is(Lines::Outlet)) !== [];
-        $looks = $kind->does(Does::Signs) || $kind->does(Does::Balances) || $cameOut || ($moves && $at->entries() !== []);
+        $looks
+            = $kind->does(Does::Signs) || $kind->does(Does::Balances) || $cameOut || ($moves && $at->entries() !== []);
         $wrong = $looks ? Sums::wrong($at) : null;
 
         return $wrong === null ? null : new self($at, $wrong);
@@ -63,7 +64,8 @@ final readonly class SumsGate
             WrongSum::MoreThanFits => "The sums put {$is} into a circuit that holds {$most}.",
             WrongSum::LessThanNothing => "More came out than was ever in it: the sums leave {$is} inside.",
             WrongSum::MorePouredThanMixed => "{$is} was poured of a batch of {$most}.",
-            WrongSum::MoreLeftThanWas => "{$most} was mixed and {$is} poured, so {$this->at->litres($this->wrong->leftMl)} cannot be left.",
+            WrongSum::MoreLeftThanWas => "{$most} was mixed and {$is} poured, "
+                ."so {$this->at->litres($this->wrong->leftMl)} cannot be left.",
         };
     }
 
@@ -77,7 +79,10 @@ final readonly class SumsGate
             }
         }
         rsort($lines);
-        $said = array_map(fn (array $line) => "{$line[1]} {$this->at->litres($line[0])}", array_slice($lines, 0, self::SHOWN));
+        $said = array_map(
+            fn (array $line) => "{$line[1]} {$this->at->litres($line[0])}",
+            array_slice($lines, 0, self::SHOWN),
+        );
 
         return 'Which is wrong: '.implode(', ', $said).'? Correct it, or a lead says why it stands.';
     }

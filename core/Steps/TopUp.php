@@ -19,7 +19,12 @@ use Aqbel\Core\Saying\Field;
 final class TopUp
 {
     /** By code; what is bought ready for use is half glycol (common practice, no source). */
-    private const LIQUIDS = [ToppedUp::BATCH => 'What was mixed', 'premix' => 'Premix 50 %', 'concentrate' => 'Concentrate', 'water' => 'Water'];
+    private const LIQUIDS = [
+        ToppedUp::BATCH => 'What was mixed',
+        'premix' => 'Premix 50 %',
+        'concentrate' => 'Concentrate',
+        'water' => 'Water',
+    ];
 
     private const STRENGTHS = ['premix' => 0.5, 'concentrate' => 1.0, 'water' => 0.0];
 
@@ -36,7 +41,8 @@ final class TopUp
     {
         $likely = match (true) {
             Bucket::leftBeforeMl($at->job, null) > self::NEXT_TO_NOTHING_ML => ToppedUp::BATCH,
-            Bucket::batch($at->job)->ml <= 0.0 && abs(Plan::of($at)->choices->stockFraction - self::STRENGTHS['premix']) < self::OFF => 'premix',
+            Bucket::batch($at->job)->ml <= 0.0
+                && abs(Plan::of($at)->choices->stockFraction - self::STRENGTHS['premix']) < self::OFF => 'premix',
             default => null,
         };
         $field = Field::choice(ToppedUp::LIQUID, 'With', self::liquids($at), $likely, self::next($at));
@@ -60,11 +66,17 @@ final class TopUp
 
         return $is === null || $stock >= 1.0 || abs($is - $stock) > self::OFF
             ? self::LIQUIDS
-            : [ToppedUp::BATCH => "The premix, {$at->say($is, Unit::Percent)}", 'premix' => 'Other premix, 50 %'] + self::LIQUIDS;
+            : [ToppedUp::BATCH => "The premix, {$at->say($is, Unit::Percent)}", 'premix' => 'Other premix, 50 %']
+                    + self::LIQUIDS;
     }
 
-    public static function line(Situation $at, Entry $entry, string $label, float $plusMinusMl, float $roughMl = 0.0): Line
-    {
+    public static function line(
+        Situation $at,
+        Entry $entry,
+        string $label,
+        float $plusMinusMl,
+        float $roughMl = 0.0,
+    ): Line {
         $batch = ! isset(self::STRENGTHS[$entry->text(ToppedUp::LIQUID)]);
 
         return new Line(

@@ -11,8 +11,12 @@ final readonly class ShelfLine
      * @param  ?PartUsed  $new  what is put on the shelf, when no container with this id stands there yet
      * @param  float  $plusMinusMl  as well as it was measured
      */
-    private function __construct(public ?string $container, public float $ml, public ?PartUsed $new, public float $plusMinusMl)
-    {
+    private function __construct(
+        public ?string $container,
+        public float $ml,
+        public ?PartUsed $new,
+        public float $plusMinusMl,
+    ) {
     }
 
     public static function taken(string $container, float $ml, float $plusMinusMl): self

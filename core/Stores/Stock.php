@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Stores;
 
 /**
- * What is in a container by everything that moved. A count ends what was unsure before it, and an earlier line that is put
- * right later does not change what was counted.
+ * What is in a container by everything that moved. A count ends what was unsure before it, and an earlier line
+ * that is put right later does not change what was counted.
  */
 final readonly class Stock
 {

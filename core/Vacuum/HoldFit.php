@@ -109,7 +109,8 @@ final class HoldFit
      * From which reading on it is one hold: what stood before the needle last came back shows nothing of it.
      *
      * @param  list<float>  $falls  of the needle since the first reading, in divisions
-     * @param  float  $divisions  it comes back by more than this, where so little is read that two divisions are nothing
+     * @param  float  $divisions  it comes back by more than this,
+     * where so little is read that two divisions are nothing
      */
     public static function startsAt(array $falls, float $divisions = self::PUMPED): int
     {
@@ -144,7 +145,10 @@ final class HoldFit
                 $prior = ($s === 0 ? self::UNSETTLED : (1.0 - self::UNSETTLED) / (count($settlings) - 1));
                 foreach ($leaks as $l => $divisions) {
                     // The newest reading is never the stray one: what does not come to it explains nothing.
-                    if (abs($seen[$last] - $settling * $settles[$last] - $divisions * $times[$last] / $span) > self::TABLE_HALF) {
+                    if (
+                        abs($seen[$last] - $settling * $settles[$last] - ($divisions * $times[$last]) / $span)
+                        > self::TABLE_HALF
+                    ) {
                         continue;
                     }
                     $off = [];

@@ -71,7 +71,9 @@ final readonly class PressureHold
                 );
             }
         }
-        $lost = count($readings) > 1 && min(array_map(fn (PressureReading $r) => $r->pressure->kPa(), $readings)) <= self::LOST * $readings[0]->pressure->kPa();
+        $lost = count($readings) > 1
+            && min(array_map(fn (PressureReading $r) => $r->pressure->kPa(), $readings))
+                <= self::LOST * $readings[0]->pressure->kPa();
         $from = HoldFit::startsAt(self::falls($readings, $outside, $resolution));
         $readings = array_slice($readings, $from) ?: $readings;
         [$first, $last] = [$readings[0], $readings[count($readings) - 1]];
@@ -90,7 +92,8 @@ final readonly class PressureHold
                 PressureVerdict::NoTest, 'It was pumped to less than four fifths of what a test needs.',
             ],
             $lost => [
-                PressureVerdict::Lost, 'Half of the pressure or more is gone: what stands now is a leak that has emptied.',
+                PressureVerdict::Lost,
+                'Half of the pressure or more is gone: what stands now is a leak that has emptied.',
             ],
             $warm && $seconds > self::WARM_S => [
                 PressureVerdict::Inconclusive, 'On a warm engine the reading moves by itself after two '
@@ -125,7 +128,10 @@ final readonly class PressureHold
         $inside = $first->pressure->kPa() + $outside->kPa();
 
         return array_map(
-            fn (PressureReading $r) => ($first->pressure->kPa() + self::warming($first, $r, $inside) - $r->pressure->kPa()) / $resolution->kPa(),
+            fn (PressureReading $r) => ($first->pressure->kPa()
+                + self::warming($first, $r, $inside)
+                - $r->pressure->kPa())
+                / $resolution->kPa(),
             $readings,
         );
     }

@@ -38,10 +38,15 @@ final readonly class VacuumHold
     /** No circuit settles by more, inHg: two readings so far apart are a leak (common practice, no source). */
     private const SETTLES_IN_HG = 4.0;
 
-    /** Nothing that falls further than this to its newest reading is tight, or settles; divisions (common practice, no source). */
+    /**
+     * Nothing that falls further than this to its newest reading is
+     * tight, or settles; divisions (common practice, no source).
+     */
     private const FALLS_AT_THE_END = 2.0;
 
-    /** So far above a straight line it stood, where a leak only opened later; divisions (common practice, no source). */
+    /**
+     * So far above a straight line it stood, where a leak only opened later; divisions (common practice, no source).
+     */
     private const OFF_THE_LINE = 1.2;
 
     private const ROUNDING = 1.0e-6;
@@ -211,7 +216,8 @@ final readonly class VacuumHold
             return [
                 HoldVerdict::Inconclusive,
                 $this->wasPumpedAgain()
-                    ? 'The needle stands deeper than it did: pumped again, or one of the two misread. Put a misreading right; else the hold counts from here.'
+                    ? 'The needle stands deeper than it did: pumped again, or one of the two misread. '
+                        .'Put a misreading right; else the hold counts from here.'
                     : 'Two readings a minute apart are the least before the needle says anything.',
             ];
         }
@@ -220,14 +226,19 @@ final readonly class VacuumHold
         if ($this->opened()) {
             return [
                 HoldVerdict::Opened,
-                "The needle stood, then fell {$drop} inHg and goes on: a leak opened while it was held. Look at what moves or hangs, "
-                    .'mend it, pull again.',
+                "The needle stood, then fell {$drop} inHg and goes on: a leak opened while it was held. "
+                .'Look at what moves or hangs, mend it, pull again.',
             ];
         }
-        if (count($this->held) > 2 && $this->lastFall() > self::FALLS_AT_THE_END && $this->flatUntil() >= count($this->held) - 2) {
+        if (
+            count($this->held) > 2
+            && $this->lastFall() > self::FALLS_AT_THE_END
+            && $this->flatUntil() >= count($this->held) - 2
+        ) {
             return [
                 HoldVerdict::Inconclusive,
-                "The last reading alone stands {$drop} inHg lower: an adapter that rocked, or a leak that has just opened. Read again in a minute.",
+                "The last reading alone stands {$drop} inHg lower: an adapter that rocked, or a leak that has "
+                .'just opened. Read again in a minute.',
             ];
         }
         $deeper = $this->change < -self::DEEPER * $this->resolution->kPa();
@@ -241,7 +252,9 @@ final readonly class VacuumHold
             ];
         }
         $tight = 1.0 - $this->fit->leak;
-        $gross = $this->fit->boundDivisions > self::GROSS || $this->lastFall() > self::FALLS_AT_THE_END || $drop > self::SETTLES_IN_HG;
+        $gross = $this->fit->boundDivisions > self::GROSS
+            || $this->lastFall() > self::FALLS_AT_THE_END
+            || $drop > self::SETTLES_IN_HG;
 
         return match (true) {
             $this->fit->moved > self::RATHER => [
@@ -341,8 +354,11 @@ final readonly class VacuumHold
         $deepest = max(array_map(fn (GaugeReading $r) => $r->vacuum->kPa(), $this->held));
         $last = $this->held[count($this->held) - 1]->vacuum->kPa();
 
+        $wasNear = $first > 0.0
+            && ($this->target === null || $deepest >= self::COUNTS_FROM * $this->target->kPa());
+
         return match (true) {
-            $first <= 0.0 || ($this->target !== null && $deepest < self::COUNTS_FROM * $this->target->kPa()) => 'It never was near the target, so nothing was tested. Pull first, then hold.',
+            ! $wasNear => 'It never was near the target, so nothing was tested. Pull first, then hold.',
             $last <= self::LOST * $first => 'Half of the vacuum or more is gone: an open drain, a hose off, the '
                 .'adapter off its seat. Look, pull again, restart.',
             default => null,

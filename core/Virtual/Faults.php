@@ -10,8 +10,14 @@ use Aqbel\Core\InvalidField;
 final readonly class Faults
 {
     private const KINDS = [
-        'leak' => null, 'thermostat' => ['shut', 'open', 'backwards'], 'pocket' => ['heater', 'sensor', 'thermostat'], 'fan' => ['dead', 'weak'], 'cap' => ['worn'],
-        'adapter' => ['moved'], 'mixture' => null, 'sensor' => null,
+        'leak' => null,
+        'thermostat' => ['shut', 'open', 'backwards'],
+        'pocket' => ['heater', 'sensor', 'thermostat'],
+        'fan' => ['dead', 'weak'],
+        'cap' => ['worn'],
+        'adapter' => ['moved'],
+        'mixture' => null,
+        'sensor' => null,
     ];
 
     /** @param  array<string, string>  $told  by kind */
@@ -30,11 +36,19 @@ final readonly class Faults
         foreach ($faults as $i => $fault) {
             [$kind, $which] = [...explode(':', $fault, 2), ''];
             if (! array_key_exists($kind, self::KINDS)) {
-                throw new InvalidField("faults.{$i}", 'There is no such fault. There are: '.implode(', ', array_keys(self::KINDS)).'.');
+                throw new InvalidField(
+                    "faults.{$i}",
+                    'There is no such fault. There are: '.implode(', ', array_keys(self::KINDS)).'.',
+                );
             }
             $ways = self::KINDS[$kind];
             if ($ways !== null ? ! in_array($which, $ways, true) : ! is_numeric($which)) {
-                throw new InvalidField("faults.{$i}", $ways === null ? "Write {$kind} with a number, as in {$kind}:5." : "Write {$kind} with one of: ".implode(', ', $ways).'.');
+                throw new InvalidField(
+                    "faults.{$i}",
+                    $ways === null
+                        ? "Write {$kind} with a number, as in {$kind}:5."
+                        : "Write {$kind} with one of: ".implode(', ', $ways).'.',
+                );
             }
             $told[$kind] = $which;
         }

@@ -17,10 +17,10 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * A vehicle that is not there: engine with its coolant and radiator as two heat stores, a thermostat that lags, a fan with
- * hysteresis, a heater, pockets of air that leave while their loop flows, a vacuum or a pressure that leaks and settles. One
- * fixed step after the other; the same seed gives the same trace to the byte. Its figures are invented defaults of an engine
- * of two litres or so, scaled by what the circuit holds (common practice, no source).
+ * A vehicle that is not there: engine with its coolant and radiator as two heat stores, a thermostat that lags, a fan
+ * with hysteresis, a heater, pockets of air that leave while their loop flows, a vacuum or a pressure that leaks and
+ * settles. One fixed step after the other; the same seed gives the same trace to the byte. Its figures are invented
+ * defaults of an engine of two litres or so, scaled by what the circuit holds (common practice, no source).
  */
 final class Vehicle
 {
@@ -43,7 +43,9 @@ final class Vehicle
 
     private const IDLE_RPM = 800.0;
 
-    /** kW/K: through the radiator at idle wide open; from it still, and with its fan; from the engine; by the heater. */
+    /**
+     * kW/K: through the radiator at idle wide open; from it still, and with its fan; from the engine; by the heater.
+     */
     private const FLOW_KW_K = 1.3;
 
     private const STILL_KW_K = 0.015;
@@ -56,7 +58,9 @@ final class Vehicle
 
     private const HEATER_KW_K = 0.03;
 
-    /** s: wax, heater outlet, the hose behind the thermostat; a backwards thermostat is warmed by what comes past it. */
+    /**
+     * s: wax, heater outlet, the hose behind the thermostat; a backwards thermostat is warmed by what comes past it.
+     */
     private const WAX_S = 18.0;
 
     private const BACKWARDS_S = 240.0;
@@ -71,7 +75,10 @@ final class Vehicle
 
     private const BOILS_OVER_ML = 20.0;
 
-    /** From so many revolutions a minute the pump pushes through a core that is full of air; below, so little gets through. */
+    /**
+     * From so many revolutions a minute the pump pushes through a
+     * core that is full of air; below, so little gets through.
+     */
     private const PUSHES_RPM = 1800.0;
 
     private const STARVED = 0.02;
@@ -148,15 +155,31 @@ final class Vehicle
     ) {
         $this->chance = new Randomizer(new Mt19937($seed));
         [$this->engineC, $this->radiatorC, $this->farC, $this->outletC] = array_fill(0, 4, $ambientC);
-        $radiator = array_sum(array_map(fn ($passage) => $passage->kind === PassageKind::Radiator ? $passage->volumeMl : 0.0, $circuit->passages));
+        $radiator = array_sum(
+            array_map(
+                fn ($passage) => $passage->kind === PassageKind::Radiator ? $passage->volumeMl : 0.0,
+                $circuit->passages,
+            ),
+        );
         $share = min(0.5, $radiator / max(1.0, $circuit->capacityMl()));
-        $this->engineKjK = self::METAL_KJ_K + self::LITRE_KJ_K * (1.0 - $share) * $circuit->capacityMl() / 1000.0;
-        $this->radiatorKjK = self::RADIATOR_METAL_KJ_K + self::LITRE_KJ_K * $share * $circuit->capacityMl() / 1000.0;
-        $mixture = new Mixture($circuit->facts->base, min(1.0, max(0.0, $faults->number('mixture', $circuit->facts->targetFraction))));
-        $capKpa = $faults->has('cap', 'worn') ? 0.3 * $circuit->facts->capOrNothingKpa() : $circuit->facts->capOrNothingKpa();
+        $this->engineKjK = self::METAL_KJ_K + (self::LITRE_KJ_K * (1.0 - $share) * $circuit->capacityMl()) / 1000.0;
+        $this->radiatorKjK = self::RADIATOR_METAL_KJ_K + (self::LITRE_KJ_K * $share * $circuit->capacityMl()) / 1000.0;
+        $mixture = new Mixture(
+            $circuit->facts->base,
+            min(1.0, max(0.0, $faults->number('mixture', $circuit->facts->targetFraction))),
+        );
+        $capKpa = $faults->has('cap', 'worn')
+            ? 0.3 * $circuit->facts->capOrNothingKpa()
+            : $circuit->facts->capOrNothingKpa();
         $this->boilsCapped = $mixture->boilingPoint(Pressure::kilopascals($air->pressure->kPa() + $capKpa))->degC();
         $this->boilsOpen = $mixture->boilingPoint($air->pressure)->degC();
-        $filled = Filling::of($circuit, $circuit->fillPort()->id, $circuit->portIds(PortKind::Bleed), $circuit->usualGates(), barometerKpa: $air->pressure->kPa());
+        $filled = Filling::of(
+            $circuit,
+            $circuit->fillPort()->id,
+            $circuit->portIds(PortKind::Bleed),
+            $circuit->usualGates(),
+            barometerKpa: $air->pressure->kPa(),
+        );
         foreach (array_filter($filled->pockets, fn (Pocket $pocket) => ! $pocket->open) as $pocket) {
             foreach ($pocket->air->toArray() as $passage => $ml) {
                 $this->airMl[$passage] = ($this->airMl[$passage] ?? 0.0) + $ml;
@@ -175,8 +198,15 @@ final class Vehicle
     /**
      * @param  list<Action>  $actions  in order of time
      */
-    public static function run(Circuit $circuit, Faults $faults, int $seed, Atmosphere $air, float $ambientC, array $actions, float $seconds): Trace
-    {
+    public static function run(
+        Circuit $circuit,
+        Faults $faults,
+        int $seed,
+        Atmosphere $air,
+        float $ambientC,
+        array $actions,
+        float $seconds,
+    ): Trace {
         $vehicle = new self($circuit, $faults, $seed, $air, $ambientC);
         $stored = $vehicle->storedKj();
         $channels = [];
@@ -198,8 +228,15 @@ final class Vehicle
         }
 
         return new Trace(
-            $channels, $vehicle->openedAt, $vehicle->fanOn, $vehicle->fanOff, $vehicle->airMl, $vehicle->contentMl,
-            ['in' => $vehicle->inKj, 'stored' => $vehicle->storedKj() - $stored, 'lost' => $vehicle->lostKj], $vehicle->pouredMl, $vehicle->lostMl,
+            $channels,
+            $vehicle->openedAt,
+            $vehicle->fanOn,
+            $vehicle->fanOff,
+            $vehicle->airMl,
+            $vehicle->contentMl,
+            ['in' => $vehicle->inKj, 'stored' => $vehicle->storedKj() - $stored, 'lost' => $vehicle->lostKj],
+            $vehicle->pouredMl,
+            $vehicle->lostMl,
         );
     }
 
@@ -229,7 +266,8 @@ final class Vehicle
     private function close(float $kpa): void
     {
         $this->gaugeKpa = $kpa;
-        $this->settlingKpa = ($kpa < 0.0 ? 1.0 : -1.0) * self::SETTLING_INHG * self::INHG_KPA * min(1.0, abs($kpa) / 70.0);
+        $this->settlingKpa
+            = ($kpa < 0.0 ? 1.0 : -1.0) * self::SETTLING_INHG * self::INHG_KPA * min(1.0, abs($kpa) / 70.0);
     }
 
     private function pour(float $ml): void
@@ -269,7 +307,9 @@ final class Vehicle
         $facts = $this->circuit->facts;
         [$start, $full] = [$facts->thermostatStartC ?? 85.0, $facts->thermostatFullC ?? 95.0];
         // Air at the wax keeps it cold.
-        $felt = $this->faults->has('pocket', 'thermostat') && array_sum($this->airMl) > 0.25 * $this->startAir() ? $this->engineC - 12.0 : $this->engineC;
+        $felt = $this->faults->has('pocket', 'thermostat') && array_sum($this->airMl) > 0.25 * $this->startAir()
+                ? $this->engineC - 12.0
+                : $this->engineC;
         $wanted = match (true) {
             $this->faults->has('thermostat', 'shut') => 0.0,
             $this->faults->has('thermostat', 'open') => 1.0,
@@ -327,7 +367,8 @@ final class Vehicle
         $flow = $this->flow();
         $across = $flow * ($this->engineC - $this->radiatorC);
         // Never more in a step than evens them out.
-        $even = ($this->engineC - $this->radiatorC) / (1.0 / $this->engineKjK + 1.0 / $this->radiatorKjK) / self::STEP_S;
+        $even
+            = ($this->engineC - $this->radiatorC) / (1.0 / $this->engineKjK + 1.0 / $this->radiatorKjK) / self::STEP_S;
         $across = abs($across) > abs(0.5 * $even) ? 0.5 * $even : $across;
         $heater = $this->rpm > 0.0 ? self::HEATER_KW_K * $this->heaterFlows() : 0.0;
         $fromEngine = (self::ENGINE_KW_K + $heater) * ($this->engineC - $this->ambientC);
@@ -352,18 +393,25 @@ final class Vehicle
         }
         foreach ($this->airMl as $passage => $ml) {
             $kind = $this->circuit->passages[$passage]->kind;
-            $flows = $kind === PassageKind::Heater ? $this->heater * $this->throughCore($passage, $ml) : max($this->open, 0.2);
-            $left = $ml * exp(-Purging::perMinute($this->rpm) * $flows * self::STEP_S / 60.0);
+            $flows = $kind === PassageKind::Heater
+                    ? $this->heater * $this->throughCore($passage, $ml)
+                    : max($this->open, 0.2);
+            $left = $ml * exp((-Purging::perMinute($this->rpm) * $flows * self::STEP_S) / 60.0);
             $this->airMl[$passage] = $left;
         }
     }
 
-    /** Share of its flow that a heater core has left: at idle next to nothing passes one that is nearly all air, revs push through. */
+    /**
+     * Share of its flow that a heater core has left: at idle next to nothing
+     * passes one that is nearly all air, revs push through.
+     */
     private function throughCore(string $passage, float $airMl): float
     {
         $full = 1.0 - min(1.0, $airMl / max(1.0, $this->circuit->passages[$passage]->volumeMl));
 
-        return ! $this->faults->has('pocket', 'heater') || $this->rpm >= self::PUSHES_RPM ? 1.0 : max(self::STARVED, $full ** 2);
+        return ! $this->faults->has('pocket', 'heater') || $this->rpm >= self::PUSHES_RPM
+            ? 1.0
+            : max(self::STARVED, $full ** 2);
     }
 
     /** A leak takes air through the hole, as much as it would take coolant, choked under vacuum; hoses settle. */
@@ -390,8 +438,19 @@ final class Vehicle
             $coolant -= self::SENSOR_IN_AIR_K * min(1.0, max(0.0, $this->engineC - $this->ambientC) / 60.0);
         }
         $shown = [
-            'coolant_c' => round($coolant + $noise(0.3)), 'far_side_c' => round($this->farC + $noise(0.4), 1), 'ambient_c' => $this->ambientC, 'rpm' => $this->rpm <= 0.0 ? 0.0 : round($this->rpm + $noise(15.0)),
-            'level_mm' => round(100.0 * ($this->contentMl - $this->circuit->capacityMl() + $this->circuit->headspaceMl() + array_sum($this->airMl)) / 1000.0, 1),
+            'coolant_c' => round($coolant + $noise(0.3)),
+            'far_side_c' => round($this->farC + $noise(0.4), 1),
+            'ambient_c' => $this->ambientC,
+            'rpm' => $this->rpm <= 0.0 ? 0.0 : round($this->rpm + $noise(15.0)),
+            'level_mm' => round(
+                (100.0
+                    * ($this->contentMl
+                        - $this->circuit->capacityMl()
+                        + $this->circuit->headspaceMl()
+                        + array_sum($this->airMl)))
+                    / 1000.0,
+                1,
+            ),
         ];
         if ($this->circuit->facts->outlets !== []) {
             $shown['outlet_c'] = round($this->outletC + $noise(0.4), 1);

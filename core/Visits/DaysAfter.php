@@ -18,8 +18,9 @@ use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
 
 /**
- * All top-ups of the days after judged as one series: what the coolant shrank or grew by between two looks taken off, against the
- * errors of vessel and mark. Those of the job itself are not of it: what the first drives shake loose is air that no warm-up moved.
+ * All top-ups of the days after judged as one series: what the coolant shrank or grew by between two
+ * looks taken off, against the errors of vessel and mark. Those of the job itself are not of it: what
+ * the first drives shake loose is air that no warm-up moved.
  */
 final readonly class DaysAfter
 {
@@ -103,7 +104,9 @@ final readonly class DaysAfter
 
         // No more air can come than the sums say is missing, and their ±.
         $ledger = $job->ledger();
-        $left = $ledger->trappedAirMl() + $ledger->trappedAirPlusMinusMl() - array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series));
+        $left = $ledger->trappedAirMl()
+            + $ledger->trappedAirPlusMinusMl()
+            - array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series));
         $unsure = sqrt(array_sum(array_map(fn (TopUp $topUp) => $topUp->plusMinusMl ** 2, $series)));
         $room = max(0.0, $left);
 
@@ -128,8 +131,13 @@ final readonly class DaysAfter
      * @param  bool  $tooMuch  whether more went in than the sums can have left as air
      * @param  ?DaysAfterCode  $besides  what no top-up tells
      */
-    private static function code(TopUps $topUps, array $visits, int $took, bool $tooMuch, ?DaysAfterCode $besides): DaysAfterCode
-    {
+    private static function code(
+        TopUps $topUps,
+        array $visits,
+        int $took,
+        bool $tooMuch,
+        ?DaysAfterCode $besides,
+    ): DaysAfterCode {
         $newest = $visits[count($visits) - 1];
         $told = array_values(array_filter($visits, fn (Visit $visit) => $visit->complaintAgain !== null));
 
@@ -147,7 +155,10 @@ final readonly class DaysAfter
                 TopUpVerdict::TooFew => DaysAfterCode::TooFew,
                 // What a customer told closes nothing: somebody of the shop looks once.
                 // Nor does a level that was left below its mark.
-                TopUpVerdict::Settled => $newest->tookMl() === null || array_filter($visits, fn (Visit $visit) => ! $visit->told) === [] ? DaysAfterCode::TooFew : DaysAfterCode::Closed,
+                TopUpVerdict::Settled => $newest->tookMl() === null
+                || array_filter($visits, fn (Visit $visit) => ! $visit->told) === []
+                    ? DaysAfterCode::TooFew
+                    : DaysAfterCode::Closed,
             },
         };
     }
@@ -173,13 +184,18 @@ final readonly class DaysAfter
     {
         $hours = $series[count($series) - 1]->atHours ?? 0.0;
 
-        return $hours <= 0.0 ? 0.0 : array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series)) / $hours * self::DAY_H;
+        return $hours <= 0.0
+            ? 0.0
+            : (array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series)) / $hours) * self::DAY_H;
     }
 
     /** By which share the content is smaller, from one temperature to another; negative where it grew. */
     private static function share(JobState $job, float $fromC, float $toC): float
     {
-        $mixture = new Mixture($job->circuit->facts->base, min(1.0, max(0.0, $job->ledger()->fraction() ?? Plan::of($job)->choices->targetFraction)));
+        $mixture = new Mixture(
+            $job->circuit->facts->base,
+            min(1.0, max(0.0, $job->ledger()->fraction() ?? Plan::of($job)->choices->targetFraction)),
+        );
 
         return 1.0 - $mixture->density(Temperature::celsius($fromC)) / $mixture->density(Temperature::celsius($toC));
     }

@@ -20,18 +20,49 @@ final class DaysAfterWords
         return match ($says->code) {
             DaysAfterCode::Closed => Verdict::pass($code, 'Closed', "The level stands still. {$taken}"),
             DaysAfterCode::StillToCome => Verdict::wait($code, "{$volume($says->stillToComeMl)} still to come",
-                "Between {$volume($says->lowMl)} and {$volume($says->highMl)}: what is left of the air works out. {$taken} Look again in some days."),
-            DaysAfterCode::TooFew => Verdict::wait($code, 'One look more tells', "{$taken} Whether it stands still shows at the next look, cold, and read by somebody of the shop."),
-            DaysAfterCode::TooWeak => Verdict::stop($code, 'It freezes too early', "The mixture is weaker than it was filled: water was topped up, or what went in was weaker than its can says. {$taken} "
-                .'Read it once more; then draw off, and pour concentrate.'),
-            DaysAfterCode::Rises => Verdict::wait($code, 'Above its mark', "No coolant grows cold. Somebody topped it up, or gas pushes it up: ask, and test for combustion gas. {$taken}"),
-            DaysAfterCode::Leak => Verdict::stop($code, 'A leak',
-                "It takes by the hour, about {$volume($says->leakMlPerDay)} a day, and that is no air. {$taken} Plan a job for coolant lost: pressure, joints, heater, oil."),
-            DaysAfterCode::Both => Verdict::stop($code, 'Air, and a leak beside it',
-                "About {$volume($says->leakMlPerDay)} a day goes besides what the air takes. {$taken} Plan a job for coolant lost."),
-            DaysAfterCode::ComplaintAgain => Verdict::stop($code, 'The complaint is there again', "What the job was for has come back. {$taken} Plan a job on it."),
-            DaysAfterCode::NotSeen => Verdict::stop($code, 'No coolant to be seen',
-                "Do not drive it, and never open it hot. {$taken} Plan a job for coolant lost: where it went comes before filling it up."),
+                "Between {$volume($says->lowMl)} and {$volume($says->highMl)}: "
+                    ."what is left of the air works out. {$taken} Look again in some days.",
+            ),
+            DaysAfterCode::TooFew => Verdict::wait(
+                $code,
+                'One look more tells',
+                "{$taken} Whether it stands still shows at the next look, cold, and read by somebody of the shop.",
+            ),
+            DaysAfterCode::TooWeak => Verdict::stop(
+                $code,
+                'It freezes too early',
+                'The mixture is weaker than it was filled: water was topped up, or what went in was weaker than its '
+                    ."can says. {$taken} Read it once more; then draw off, and pour concentrate.",
+            ),
+            DaysAfterCode::Rises => Verdict::wait(
+                $code,
+                'Above its mark',
+                'No coolant grows cold. Somebody topped it up, or gas pushes it up: '
+                    ."ask, and test for combustion gas. {$taken}",
+            ),
+            DaysAfterCode::Leak => Verdict::stop(
+                $code,
+                'A leak',
+                "It takes by the hour, about {$volume($says->leakMlPerDay)} a day, and that is no "
+                    ."air. {$taken} Plan a job for coolant lost: pressure, joints, heater, oil.",
+            ),
+            DaysAfterCode::Both => Verdict::stop(
+                $code,
+                'Air, and a leak beside it',
+                "About {$volume($says->leakMlPerDay)} a day goes besides what the air "
+                    ."takes. {$taken} Plan a job for coolant lost.",
+            ),
+            DaysAfterCode::ComplaintAgain => Verdict::stop(
+                $code,
+                'The complaint is there again',
+                "What the job was for has come back. {$taken} Plan a job on it.",
+            ),
+            DaysAfterCode::NotSeen => Verdict::stop(
+                $code,
+                'No coolant to be seen',
+                "Do not drive it, and never open it hot. {$taken} Plan a job for coolant lost: "
+                    .'where it went comes before filling it up.',
+            ),
         };
     }
 }

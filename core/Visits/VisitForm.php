@@ -44,10 +44,21 @@ final class VisitForm
             Field::volume(Visit::VOLUME, 'Topped up to the mark', self::MOST_SHARE * $circuit->capacityMl(), false),
             Field::choice(Visit::VESSEL, 'Read in', $vessels->choices(), $vessels->for(VesselUse::Measure)->id),
             Field::temperature(Visit::CELSIUS, 'How warm it was', false, -40.0, 120.0),
-            Field::choice(Visit::COMPLAINT, 'The complaint', ['open' => 'not looked at', Visit::GONE => 'has not come back', Visit::AGAIN => 'is there again'], 'open')->optional(),
+            Field::choice(
+                Visit::COMPLAINT,
+                'The complaint',
+                ['open' => 'not looked at', Visit::GONE => 'has not come back', Visit::AGAIN => 'is there again'],
+                'open',
+            )->optional(),
             Field::temperature(Visit::FREEZE, 'Freeze point read', false, -80.0, 5.0),
             Field::length(Visit::ODOMETER, 'Odometer', 0.0, self::MOST_KM * self::MM_PER_KM, false)->in($road),
-            Field::duration(Visit::HOURS, 'Running hours', Unit::Hour, self::MOST_HOURS * self::SECONDS_PER_HOUR, false),
+            Field::duration(
+                Visit::HOURS,
+                'Running hours',
+                Unit::Hour,
+                self::MOST_HOURS * self::SECONDS_PER_HOUR,
+                false,
+            ),
             Field::check(Visit::TOLD, 'Told by the customer, not seen here'),
             Field::text(Visit::NOTE, 'What else'),
         ]);
@@ -60,10 +71,17 @@ final class VisitForm
         $ml = $values->number(Visit::VOLUME);
         $celsius = $values->number(Visit::CELSIUS);
         if ($celsius !== null && $celsius > self::WARMEST_C) {
-            throw new InvalidField(Visit::CELSIUS, 'A warm level says nothing, and its neck stays shut. Come back when it has cooled below 50 °C (122 °F).');
+            throw new InvalidField(
+                Visit::CELSIUS,
+                'A warm level says nothing, and its neck stays shut. '
+                    .'Come back when it has cooled below 50 °C (122 °F).',
+            );
         }
         if ($ml !== null && $ml > 0.0 && ($level === LevelFound::AtMark || $level === LevelFound::Above)) {
-            throw new InvalidField(Visit::VOLUME, 'It stood at its mark and took something: choose “Below it”, or leave this empty.');
+            throw new InvalidField(
+                Visit::VOLUME,
+                'It stood at its mark and took something: choose “Below it”, or leave this empty.',
+            );
         }
         if ($ml === null && ($level === LevelFound::Below || $level === LevelFound::NotSeen)) {
             throw new InvalidField(Visit::VOLUME, 'Enter what it took to the mark; 0 where it was left as it stood.');

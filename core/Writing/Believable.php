@@ -49,8 +49,13 @@ final class Believable
      *
      * @throws InvalidField on the first that cannot be
      */
-    public static function check(Situation $at, array $fields, Filled $filled, bool $running, ?Entry $replaces = null): void
-    {
+    public static function check(
+        Situation $at,
+        array $fields,
+        Filled $filled,
+        bool $running,
+        ?Entry $replaces = null,
+    ): void {
         $typed = OutsideAir::of(new Entry(0, 0, '', '', '', $filled->values))?->celsius;
         $air = $typed ?? self::air($at);
         $asked = OutsideAir::askedIn(...$fields);
@@ -102,8 +107,11 @@ final class Believable
         foreach ($at->facts()->outlets as $outlet) {
             $air = $filled->values->number(HotReading::outletKey($outlet));
             if ($air !== null && ! HeaterAir::canBe($air, $coolant) && ! self::tellsASign($filled)) {
-                throw new InvalidField(HotReading::outletKey($outlet), "{$at->degrees($air)} at the outlet and {$at->degrees($coolant)} in the "
-                    .'coolant that warms it: are the two swapped? Read both again.');
+                throw new InvalidField(
+                    HotReading::outletKey($outlet),
+                    "{$at->degrees($air)} at the outlet and {$at->degrees($coolant)} in the "
+                        .'coolant that warms it: are the two swapped? Read both again.',
+                );
             }
         }
     }
@@ -158,12 +166,21 @@ final class Believable
         $known = $at->job->observedAnywhere(OutsideAir::class);
         $last = $known === [] ? self::FREEZING_C : $known[count($known) - 1]->celsius - self::BELOW_AIR_C;
         if ($celsius < $last) {
-            throw new InvalidField($asked, "{$at->degrees($celsius)} is colder than the air is known to be. Read it again, or enter the air beside it.");
+            throw new InvalidField(
+                $asked,
+                "{$at->degrees($celsius)} is colder than the air is known to be. "
+                    .'Read it again, or enter the air beside it.',
+            );
         }
     }
 
-    private static function assertNotTooFast(Situation $at, Field $field, float $celsius, bool $running, ?Entry $replaces): void
-    {
+    private static function assertNotTooFast(
+        Situation $at,
+        Field $field,
+        float $celsius,
+        bool $running,
+        ?Entry $replaces,
+    ): void {
         $now = $replaces->at ?? $at->now;
         $last = self::before($at, $now, $replaces);
         if ($last === null) {

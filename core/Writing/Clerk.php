@@ -65,10 +65,12 @@ final readonly class Clerk
      */
     public function stepOf(JobState $state, Entry $entry): Step
     {
-        return $state->steps[$entry->step] ?? throw new InvalidField(
-            'finish',
-            'The step of this entry is no longer part of the job, so it counts for nothing. Go on with the step in hand.',
-        );
+        return $state->steps[$entry->step]
+            ?? throw new InvalidField(
+                'finish',
+                'The step of this entry is no longer part of the job, so it counts for nothing. '
+                    .'Go on with the step in hand.',
+            );
     }
 
     /**
@@ -86,7 +88,13 @@ final readonly class Clerk
 
         $values = $this->admitted($at, $offered, $filled);
 
-        return new NewLine($at->step->id, $form, $values, $filled->typed, $this->kinds->anyTime($form)?->brings($at, $values, $at->job->journal->last() + 1) ?? []);
+        return new NewLine(
+            $at->step->id,
+            $form,
+            $values,
+            $filled->typed,
+            $this->kinds->anyTime($form)?->brings($at, $values, $at->job->journal->last() + 1) ?? [],
+        );
     }
 
     /**
@@ -101,13 +109,18 @@ final readonly class Clerk
         $offered = self::offered($kind->forms($at), $form);
         $kind->admit($at, $form, $values);
 
-        $shown = array_filter($offered->typed($values->toArray()), fn (mixed $text, string $name) => is_string($text) && $values->number($name) !== null, ARRAY_FILTER_USE_BOTH);
+        $shown = array_filter(
+            $offered->typed($values->toArray()),
+            fn (mixed $text, string $name) => is_string($text) && $values->number($name) !== null,
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return new NewLine($at->step->id, $form, $values, $shown);
     }
 
     /**
-     * What was forgotten at a finished step, at the time at which it happened: any of its forms, before it was finished.
+     * What was forgotten at a finished step, at the time at which it
+     * happened: any of its forms, before it was finished.
      *
      * @param  array<mixed>  $raw  as typed
      *
@@ -115,7 +128,8 @@ final readonly class Clerk
      */
     public function late(Situation $at, string $form, array $raw): NewLine
     {
-        $closed = $at->job->closed[$at->step->id] ?? throw new InvalidField('finish', 'This step is in hand: enter it there.');
+        $closed = $at->job->closed[$at->step->id]
+            ?? throw new InvalidField('finish', 'This step is in hand: enter it there.');
         $began = $at->job->entries[0]->at ?? $closed->at;
         if ($at->now >= $closed->at || $at->now < $began) {
             throw new InvalidField(
@@ -132,7 +146,9 @@ final readonly class Clerk
     /** What asks for an entry: the step, or what may be written at any. A plan is never changed by an entry. */
     private function asking(Situation $at, string $form): StepKind
     {
-        return $form === Lines::Replan->value ? $this->kinds->of($at->step) : $this->kinds->anyTime($form) ?? $this->kinds->of($at->step);
+        return $form === Lines::Replan->value
+            ? $this->kinds->of($at->step)
+            : $this->kinds->anyTime($form) ?? $this->kinds->of($at->step);
     }
 
     /**
@@ -200,7 +216,12 @@ final readonly class Clerk
         $cameTo = $kind->verdict($at)?->code;
         $orders = $kind->orders($at);
         if ($obstacles === []) {
-            return new NewLine($at->step->id, Lines::Finish->value, (new Closing($cameTo, $kind->needless($at)))->values(), orders: $orders);
+            return new NewLine(
+                $at->step->id,
+                Lines::Finish->value,
+                (new Closing($cameTo, $kind->needless($at)))->values(),
+                orders: $orders,
+            );
         }
         $missing = array_map(fn (Obstacle $o) => $o->code, $obstacles);
         $closing = new Closing($cameTo, $kind->needless($at), mb_substr($reason, 0, self::MOST_REASON), $missing);
@@ -342,7 +363,11 @@ final readonly class Clerk
             return;
         }
         if ($endsIt) {
-            throw new InvalidField('reason', 'This line ended what was done: say why it is changed, five letters or more. It stays on the record.');
+            throw new InvalidField(
+                'reason',
+                'This line ended what was done: say why it is changed, five letters or '
+                    .'more. It stays on the record.',
+            );
         }
         if ($entry->by !== $by) {
             throw new InvalidField('reason', "{$entry->person} wrote this line. Say why it is changed, ten "

@@ -80,10 +80,15 @@ final readonly class Replanning
     /** @return list<Field> where it stands now */
     public static function placeFields(): array
     {
-        $shelters = array_combine(array_column(Shelter::cases(), 'value'), array_map(fn (Shelter $shelter) => $shelter->label(), Shelter::cases()));
+        $shelters = array_combine(
+            array_column(Shelter::cases(), 'value'),
+            array_map(fn (Shelter $shelter) => $shelter->label(), Shelter::cases()),
+        );
 
         return [
-            Field::length(Replan::ELEVATION, 'Elevation above sea level', self::LOWEST_MM, self::HIGHEST_MM)->in(Unit::Metre)->optional(),
+            Field::length(Replan::ELEVATION, 'Elevation above sea level', self::LOWEST_MM, self::HIGHEST_MM)
+                ->in(Unit::Metre)
+                ->optional(),
             Field::choice(Replan::SHELTER, 'Around the engine while it cools', $shelters, Shelter::Open->value),
         ];
     }
@@ -100,7 +105,10 @@ final readonly class Replanning
         $mm = $typed === '' ? null : $elevation->read($typed, $units)[0];
         $shelter = is_string($raw[Replan::SHELTER] ?? null) ? Shelter::tryFrom($raw[Replan::SHELTER]) : null;
 
-        return $choices->standing(is_float($mm) ? round($mm / 1000.0, 1) : $choices->elevationM, $shelter ?? $choices->shelter);
+        return $choices->standing(
+            is_float($mm) ? round($mm / 1000.0, 1) : $choices->elevationM,
+            $shelter ?? $choices->shelter,
+        );
     }
 
     /** The line by which it was planned anew last; 0 where it never was. */
@@ -116,12 +124,19 @@ final readonly class Replanning
         return $anew === [] ? null : end($anew);
     }
 
-    /** @throws InvalidField where somebody has planned it anew meanwhile: what stands in the form as it was would take that back */
+    /**
+     * @throws InvalidField where somebody has planned it anew meanwhile:
+     * what stands in the form as it was would take that back
+     */
     private static function assertSeen(JobState $job, string $seen): void
     {
         $last = self::last($job);
         if ($seen !== '' && $last !== null && $last->seq > (int) $seen) {
-            throw new InvalidField(Replan::SCHOOL, "{$last->person} has planned it anew since this page was opened: {$last->text(Replan::SAID)}. Look at it, and choose once more.");
+            throw new InvalidField(
+                Replan::SCHOOL,
+                "{$last->person} has planned it anew since this page was "
+                    ."opened: {$last->text(Replan::SAID)}. Look at it, and choose once more.",
+            );
         }
     }
 
@@ -132,7 +147,8 @@ final readonly class Replanning
     }
 
     /**
-     * @param  array<mixed>  $raw  as typed: `school`, `target`, `elevation`, `shelter`, `why`, and `seen`; what is not said stays as it is
+     * @param  array<mixed>  $raw  as typed: `school`, `target`, `elevation`,
+     * `shelter`, `why`, and `seen`; what is not said stays as it is
      *
      * @throws InvalidField
      */
@@ -152,7 +168,10 @@ final readonly class Replanning
         $placed = self::placed($old->choices, $raw, $at->units);
         $moved = self::isElsewhere($old->choices, $placed);
         if (! $other && ! $turns && ! $moved) {
-            throw new InvalidField(Replan::SCHOOL, 'It goes that way already. Choose another way of filling, another mixture, or another place.');
+            throw new InvalidField(
+                Replan::SCHOOL,
+                'It goes that way already. Choose another way of filling, another mixture, or another place.',
+            );
         }
         $choices = $placed->with($school->id());
         $planned = $this->planner->plan($at->circuit(), $other ? $choices->aimingAt($target) : $choices);
@@ -171,11 +190,20 @@ final readonly class Replanning
         return new NewLine(
             $at->step->id,
             Lines::Replan->value,
-            Closing::leaving(new Values([
-                Replan::SCHOOL => $school->id(), Replan::TARGET => $target, Replan::ELEVATION => $placed->elevationM * 1000.0, Replan::SHELTER => $placed->shelter->value, Replan::SAID => $said,
-                Replan::WHY => mb_substr($text(Replan::WHY), 0, 300),
-            ]), $leaves),
-            planned: $planned->following(self::inFront($at, $way?->steps() ?? array_values($at->job->steps), $missing, $leaves)),
+            Closing::leaving(
+                new Values([
+                    Replan::SCHOOL => $school->id(),
+                    Replan::TARGET => $target,
+                    Replan::ELEVATION => $placed->elevationM * 1000.0,
+                    Replan::SHELTER => $placed->shelter->value,
+                    Replan::SAID => $said,
+                    Replan::WHY => mb_substr($text(Replan::WHY), 0, 300),
+                ]),
+                $leaves,
+            ),
+            planned: $planned->following(
+                self::inFront($at, $way?->steps() ?? array_values($at->job->steps), $missing, $leaves),
+            ),
         );
     }
 
@@ -191,7 +219,10 @@ final readonly class Replanning
             throw new InvalidField(Replan::SCHOOL, 'The job has moved on since the page was loaded. Reload it.');
         }
         if ($kind->does(Does::RunsEngine) && $kind->ran($at) !== null) {
-            throw new InvalidField(Replan::SCHOOL, "The engine has been started in “{$kind->title($at)}”. Shut it off and finish that step first.");
+            throw new InvalidField(
+                Replan::SCHOOL,
+                "The engine has been started in “{$kind->title($at)}”. Shut it off and finish that step first.",
+            );
         }
         if ($kind->verdict($at)?->tone === Tone::Stop) {
             throw new InvalidField(Replan::SCHOOL, "{$kind->verdict($at)->title}: put that right first.");
@@ -200,11 +231,19 @@ final readonly class Replanning
             return;
         }
         if ($at->step->stage === Stage::HandOver && $at->job->observedAnywhere(RestKept::class) !== []) {
-            throw new InvalidField(Replan::SCHOOL, 'What is left of what was mixed is on the shelf already. Give this job up and plan anew from where it stands.');
+            throw new InvalidField(
+                Replan::SCHOOL,
+                'What is left of what was mixed is on the shelf already. Give this job up and plan anew from where '
+                    .'it stands.',
+            );
         }
         $hot = $at->step->stage->value >= Stage::RunHot->value && in_array($at->step->kind, self::AFTER_A_RUN, true);
         if ($hot || $at->step->stage === Stage::Cool) {
-            throw new InvalidField(Replan::SCHOOL, 'It has run. Let it cool and bring the cold level to the mark first; then it may go on another way.');
+            throw new InvalidField(
+                Replan::SCHOOL,
+                'It has run. Let it cool and bring the cold level to the mark first; '
+                    .'then it may go on another way.',
+            );
         }
     }
 
@@ -212,9 +251,13 @@ final readonly class Replanning
     private function school(JobState $job, string $id): School
     {
         $school = $this->planner->schools->of($id);
-        $why = $school->id() === $id ? $this->whyNot($job, $school, $this->groundwork($job)) : 'There is no such school. Choose one of those listed.';
+        $why = $school->id() === $id
+                ? $this->whyNot($job, $school, $this->groundwork($job))
+                : 'There is no such school. Choose one of those listed.';
 
-        return $why === null || $id === Plan::of($job)->school->id() ? $school : throw new InvalidField(Replan::SCHOOL, $why);
+        return $why === null || $id === Plan::of($job)->school->id()
+            ? $school
+            : throw new InvalidField(Replan::SCHOOL, $why);
     }
 
     private function groundwork(JobState $job, ?Simulations $fills = null): Groundwork
@@ -222,10 +265,15 @@ final readonly class Replanning
         return $this->planner->groundwork($job->circuit, Plan::of($job)->choices, $fills);
     }
 
-    /** Why a school cannot be gone on with, in a sentence; null where it can. What is poured already wets what a way alone leaves dry. */
+    /**
+     * Why a school cannot be gone on with, in a sentence; null where it can.
+     * What is poured already wets what a way alone leaves dry.
+     */
     private function whyNot(JobState $job, School $school, Groundwork $on): ?string
     {
-        $misfit = self::isPoured($job) ? $school->whyNot($job->circuit, $on->choices) : $this->planner->whyNot($school, $on);
+        $misfit = self::isPoured($job)
+            ? $school->whyNot($job->circuit, $on->choices)
+            : $this->planner->whyNot($school, $on);
         if ($misfit !== null) {
             return $misfit->remedy;
         }
@@ -241,7 +289,8 @@ final readonly class Replanning
         $hot = false;
         foreach (array_intersect_key($job->steps, $job->closed) as $step) {
             $kind = $job->kinds->of($step);
-            $hot = $step->kind !== 'cool_down' && ($hot || ($kind->does(Does::RunsEngine) && $kind->ran($job->at($step, 0)) !== null));
+            $hot = $step->kind !== 'cool_down'
+                && ($hot || ($kind->does(Does::RunsEngine) && $kind->ran($job->at($step, 0)) !== null));
         }
 
         return $hot;
@@ -269,12 +318,20 @@ final readonly class Replanning
         $pulled = array_filter($job->stepsOf('pull'), fn (Step $step) => $job->entriesOf($step->id) !== []) !== [];
         $adapterOff = new Values(['what' => 'air let in slowly, vacuum adapter off']);
 
-        return array_values(array_filter([
-            // Warm-ups that follow each other are left warm: bleed points and funnel wait until it has cooled.
-            self::isStillHot($job) ? new Step("cool_down:turn:{$n}", 'cool_down', Stage::Cool, new Values(['cold' => true])) : null,
-            $items !== [] && $gathered ? new Step("gather:{$n}", 'gather', $at->step->stage, new Values(['only' => $items])) : null,
-            $pulled && ! self::isPoured($job) ? new Step("extra:{$n}", 'extra', $at->step->stage, $adapterOff) : null,
-        ]));
+        return array_values(
+            array_filter([
+                // Warm-ups that follow each other are left warm: bleed points and funnel wait until it has cooled.
+                self::isStillHot($job)
+                    ? new Step("cool_down:turn:{$n}", 'cool_down', Stage::Cool, new Values(['cold' => true]))
+                    : null,
+                $items !== [] && $gathered
+                    ? new Step("gather:{$n}", 'gather', $at->step->stage, new Values(['only' => $items]))
+                    : null,
+                $pulled && ! self::isPoured($job)
+                    ? new Step("extra:{$n}", 'extra', $at->step->stage, $adapterOff)
+                    : null,
+            ]),
+        );
     }
 
     /**
@@ -286,7 +343,8 @@ final readonly class Replanning
      */
     private static function inFront(Situation $at, array $steps, array $missing, bool $leaves): array
     {
-        $isOpen = fn (Step $step): bool => ! isset($at->job->closed[$step->id]) && ! ($leaves && $step->id === $at->step->id);
+        $isOpen = fn (Step $step): bool => ! isset($at->job->closed[$step->id])
+            && ! ($leaves && $step->id === $at->step->id);
         $first = array_key_first(array_filter($steps, $isOpen)) ?? count($steps);
         $goesOn = ($steps[$first]->id ?? '') === $at->step->id && $at->step->stage->value < Stage::Fill->value;
         array_splice($steps, $goesOn ? $first + 1 : $first, 0, $missing);

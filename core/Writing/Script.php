@@ -81,7 +81,11 @@ final class Script
         }
 
         if ($line->late) {
-            return $clerk->late($at, $line->form, $this->kinds->of($at->step)->form($at, $line->form)?->typed($line->values) ?? $line->values);
+            return $clerk->late(
+                $at,
+                $line->form,
+                $this->kinds->of($at->step)->form($at, $line->form)?->typed($line->values) ?? $line->values,
+            );
         }
 
         return $line->form === Lines::Finish->value
@@ -92,7 +96,8 @@ final class Script
     /** @return array<mixed> */
     private function typed(Situation $at, string $form, ScriptLine $line): array
     {
-        return ($this->kinds->anyTime($form) ?? $this->kinds->of($at->step))->form($at, $form)?->typed($line->values) ?? $line->values;
+        return ($this->kinds->anyTime($form) ?? $this->kinds->of($at->step))->form($at, $form)?->typed($line->values)
+            ?? $line->values;
     }
 
     private function append(NewLine $new, ScriptLine $line): void

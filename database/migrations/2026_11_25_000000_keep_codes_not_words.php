@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * What was kept by its words is kept by its code: a job by the kind of work, a movement on the shelf by why it happened.
- * An entry's sentence is made from its values when it is read, and is no longer kept beside them.
+ * What was kept by its words is kept by its code: a job by the kind of work, a movement on the shelf by why it
+ * happened. An entry's sentence is made from its values when it is read, and is no longer kept beside them.
  */
 return new class extends Migration
 {

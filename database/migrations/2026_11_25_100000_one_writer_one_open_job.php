@@ -16,7 +16,12 @@ return new class extends Migration
         });
         DB::table('write_lock')->insert(['taken' => 0]);
         // Where an older version let two stand open on one vehicle, both go on; the index waits for the next upgrade.
-        $twice = DB::table('jobs')->whereNull('signed_at')->groupBy('vehicle_id')->select('vehicle_id')->havingRaw('count(*) > 1')->exists();
+        $twice = DB::table('jobs')
+            ->whereNull('signed_at')
+            ->groupBy('vehicle_id')
+            ->select('vehicle_id')
+            ->havingRaw('count(*) > 1')
+            ->exists();
         if (! $twice) {
             DB::statement('create unique index one_open_job on jobs (vehicle_id) where signed_at is null');
         }

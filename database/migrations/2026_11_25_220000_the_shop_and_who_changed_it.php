@@ -6,7 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** What a shop has at hand and whom it lets do what; and who changed the shop, its rules, people, circuits, vehicles. */
+/**
+ * What a shop has at hand and whom it lets do what; and who changed the shop, its rules, people, circuits, vehicles.
+ */
 return new class extends Migration
 {
     public function up(): void

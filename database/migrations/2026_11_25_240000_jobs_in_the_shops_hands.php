@@ -22,9 +22,17 @@ return new class extends Migration
             $table->string('abandoned_because', 300)->default('');
             $table->json('left_behind')->nullable();
         });
-        $twice = DB::table('jobs')->whereNull('signed_at')->groupBy('vehicle_id')->select('vehicle_id')->havingRaw('count(*) > 1')->exists();
+        $twice = DB::table('jobs')
+            ->whereNull('signed_at')
+            ->groupBy('vehicle_id')
+            ->select('vehicle_id')
+            ->havingRaw('count(*) > 1')
+            ->exists();
         if (! $twice) {
-            DB::statement('create unique index one_open_job on jobs (vehicle_id) where signed_at is null and abandoned_at is null');
+            DB::statement(
+                'create unique index one_open_job on jobs (vehicle_id) where signed_at is '
+                    .'null and abandoned_at is null',
+            );
         }
     }
 };

@@ -52,15 +52,25 @@ return new class extends Migration
     private function bookWhatWasBooked(): void
     {
         $since = Carbon::now()->subDays(self::DAYS_BACK);
-        DB::table('jobs')->where('signed_at', '>=', $since)->orderBy('id')->each(function (object $job): void {
-            $line = DB::table('journal_lines')->where('job_id', $job->id)->where('form', 'booked')->orderByDesc('seq')->first();
-            $values = $line === null ? [] : (array) json_decode((string) $line->values, true);
-            if (is_numeric($values['days'] ?? null)) {
-                DB::table('visits')->insert([
-                    'job_id' => $job->id, 'due_on' => Carbon::parse($job->signed_at)->addDays((int) $values['days'])->format('Y-m-d'), 'asked_by' => 'rule',
-                    'watch' => mb_substr(is_string($values['note'] ?? null) ? $values['note'] : '', 0, 500), 'created_at' => $job->signed_at,
-                ]);
-            }
-        });
+        DB::table('jobs')
+            ->where('signed_at', '>=', $since)
+            ->orderBy('id')
+            ->each(function (object $job): void {
+                $line = DB::table('journal_lines')
+                    ->where('job_id', $job->id)
+                    ->where('form', 'booked')
+                    ->orderByDesc('seq')
+                    ->first();
+                $values = $line === null ? [] : (array) json_decode((string) $line->values, true);
+                if (is_numeric($values['days'] ?? null)) {
+                    DB::table('visits')->insert([
+                        'job_id' => $job->id,
+                        'due_on' => Carbon::parse($job->signed_at)->addDays((int) $values['days'])->format('Y-m-d'),
+                        'asked_by' => 'rule',
+                        'watch' => mb_substr(is_string($values['note'] ?? null) ? $values['note'] : '', 0, 500),
+                        'created_at' => $job->signed_at,
+                    ]);
+                }
+            });
     }
 };

@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 /**
- * What a finished job can be found by, and what a month is summed up from: made from its journal, and made anew whenever it is
- * missing. Found by the databases' own full text.
+ * What a finished job can be found by, and what a month is summed up from: made from its journal, and made anew
+ * whenever it is missing. Found by the databases' own full text.
  */
 return new class extends Migration
 {
@@ -32,10 +32,22 @@ return new class extends Migration
 
             return;
         }
-        DB::statement("create virtual table job_search using fts5(text, content='job_facts', content_rowid='id', tokenize='unicode61 remove_diacritics 2', prefix='2 3')");
-        DB::statement('create trigger job_facts_in after insert on job_facts begin insert into job_search(rowid, text) values (new.id, new.text); end');
-        DB::statement("create trigger job_facts_out after delete on job_facts begin insert into job_search(job_search, rowid, text) values ('delete', old.id, old.text); end");
-        DB::statement("create trigger job_facts_new after update of text on job_facts begin insert into job_search(job_search, rowid, text) values ('delete', old.id, old.text); "
-            .'insert into job_search(rowid, text) values (new.id, new.text); end');
+        DB::statement(
+            "create virtual table job_search using fts5(text, content='job_facts', content_rowid='id', "
+                ."tokenize='unicode61 remove_diacritics 2', prefix='2 3')",
+        );
+        DB::statement(
+            'create trigger job_facts_in after insert on job_facts begin insert into job_search(rowid, '
+                .'text) values (new.id, new.text); end',
+        );
+        DB::statement(
+            'create trigger job_facts_out after delete on job_facts begin insert into '
+                ."job_search(job_search, rowid, text) values ('delete', old.id, old.text); end",
+        );
+        DB::statement(
+            'create trigger job_facts_new after update of text on job_facts begin insert into '
+                ."job_search(job_search, rowid, text) values ('delete', old.id, old.text); "
+                .'insert into job_search(rowid, text) values (new.id, new.text); end',
+        );
     }
 };

@@ -6,7 +6,9 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Instruments that send to a job, and what they sent: a row for each channel and minute, packed, beside the journal. */
+/**
+ * Instruments that send to a job, and what they sent: a row for each channel and minute, packed, beside the journal.
+ */
 return new class extends Migration
 {
     public function up(): void

@@ -6,7 +6,10 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Who practised what, and what it came to: filled on the practice ground alone, where every table of the shop stands once more. */
+/**
+ * Who practised what, and what it came to: filled on the practice
+ * ground alone, where every table of the shop stands once more.
+ */
 return new class extends Migration
 {
     public function up(): void

@@ -7,7 +7,9 @@ use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
-/** What is moved has a ±, a count says what is there, and what is given away, spilled or thrown away is told as such. */
+/**
+ * What is moved has a ±, a count says what is there, and what is given away, spilled or thrown away is told as such.
+ */
 return new class extends Migration
 {
     public function up(): void
@@ -22,7 +24,9 @@ return new class extends Migration
         foreach (DB::table('container_movements')->orderBy('id')->get(['id', 'container_id', 'ml', 'note']) as $moved) {
             $holds[$moved->container_id] = ($holds[$moved->container_id] ?? 0.0) + $moved->ml;
             if ($moved->note === 'counted') {
-                DB::table('container_movements')->where('id', $moved->id)->update(['counted_ml' => max(0.0, $holds[$moved->container_id])]);
+                DB::table('container_movements')
+                    ->where('id', $moved->id)
+                    ->update(['counted_ml' => max(0.0, $holds[$moved->container_id])]);
             }
         }
     }

@@ -14,6 +14,9 @@ return new class extends Migration
     {
         Schema::table('jobs', fn (Blueprint $table) => $table->boolean('has_facts')->default(false));
         DB::statement('update jobs set has_facts = true where id in (select job_id from job_facts)');
-        DB::statement('create index jobs_without_facts on jobs (id) where has_facts = false and (signed_at is not null or abandoned_at is not null)');
+        DB::statement(
+            'create index jobs_without_facts on jobs (id) where has_facts = false and (signed_at is not null or '
+                .'abandoned_at is not null)',
+        );
     }
 };

@@ -45,26 +45,25 @@ final class DemoSeeder extends Seeder
 
     public function run(): void
     {
-        Shop::query()->create(
-            [
-                'name' => 'Skarnmoor Pass Depot',
-                'elevation_m' => 1420,
-                'rules' => RulesCodec::write(new HouseRules(currency: 'tal')),
-            ],
-        );
-        JobTemplate::query()->create(['name' => 'Coolant change, premix', 'choices' => ['kind' => 'change', 'stock' => 'premix']]);
-        foreach ([
-            ['Imre Tovald', 'imre', Role::Technician], ['Sunniva Karr', 'sunniva', Role::Lead],
-        ] as [$name, $login, $role]) {
-            Person::query()->create(
-                [
-                    'name' => $name,
-                    'login' => $login,
-                    'password' => self::PASSWORD,
-                    'role' => $role,
-                    'units' => UnitSystem::Metric,
-                ],
-            );
+        Shop::query()->create([
+            'name' => 'Skarnmoor Pass Depot',
+            'elevation_m' => 1420,
+            'rules' => RulesCodec::write(new HouseRules(currency: 'tal')),
+        ]);
+        JobTemplate::query()->create([
+            'name' => 'Coolant change, premix',
+            'choices' => ['kind' => 'change', 'stock' => 'premix'],
+        ]);
+        foreach (
+            [['Imre Tovald', 'imre', Role::Technician], ['Sunniva Karr', 'sunniva', Role::Lead]] as [$name, $login, $role]
+        ) {
+            Person::query()->create([
+                'name' => $name,
+                'login' => $login,
+                'password' => self::PASSWORD,
+                'role' => $role,
+                'units' => UnitSystem::Metric,
+            ]);
         }
         self::fillTheStores();
         foreach (self::VEHICLES as $key => $vehicles) {
@@ -156,12 +155,23 @@ final class DemoSeeder extends Seeder
             ->photograph('Left mount, damp before the work', 0.30)
             ->until('fill_level')
             // The heater keeps some of its air until the engine has run.
-            ->enter('at_mark', ['volume' => '3.45', 'vessel' => 'jug', 'caught' => '0.08', 'left' => '0.04', 'spilt' => '20 mL'], 5)->finish()
+            ->enter(
+                'at_mark',
+                ['volume' => '3.45', 'vessel' => 'jug', 'caught' => '0.08', 'left' => '0.04', 'spilt' => '20 mL'],
+                5,
+            )
+            ->finish()
             ->until('leak_check')
             ->photograph('Left mount after the fill, no larger', 0.32)
             ->until(null);
-        self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)->until('fill_level')
-            ->enter('at_mark', ['volume' => '0.4', 'vessel' => 'jug', 'caught' => '0.02', 'left' => '0.01', 'spilt' => '20 mL'], 5)->finish()
+        self::job('SKP 207', 'vacuum', $sunniva, 5 * 1440)
+            ->until('fill_level')
+            ->enter(
+                'at_mark',
+                ['volume' => '0.4', 'vessel' => 'jug', 'caught' => '0.02', 'left' => '0.01', 'spilt' => '20 mL'],
+                5,
+            )
+            ->finish()
             ->until(null);
         self::job('SKP 207', 'gravity', $imre, 130)->until('heat_cycle:1')
             ->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 12)

@@ -31,7 +31,12 @@ final class FloorSeeder extends Seeder
     /** A groomer that went back to work some days ago: somebody looks at its level once more. */
     private static function lookDue(): void
     {
-        DemoSeeder::job('SKP 902', 'gravity', Person::query()->where('login', 'sunniva')->firstOrFail(), 6 * 1440)->until(null);
+        DemoSeeder::job(
+            'SKP 902',
+            'gravity',
+            Person::query()->where('login', 'sunniva')->firstOrFail(),
+            6 * 1440,
+        )->until(null);
         Carbon::setTestNow();
     }
 
@@ -39,7 +44,9 @@ final class FloorSeeder extends Seeder
     private static function warmUpOfAStandIn(): void
     {
         $imre = Person::query()->where('login', 'imre')->firstOrFail();
-        $walk = DemoSeeder::job('SKP 660', 'gravity', $imre, self::FED_MIN)->until('heat_cycle:1')->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 1);
+        $walk = DemoSeeder::job('SKP 660', 'gravity', $imre, self::FED_MIN)
+            ->until('heat_cycle:1')
+            ->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 1);
         Carbon::setTestNow();
         $now = now()->getTimestamp();
         $at = (int) JournalLine::query()->where('job_id', $walk->job->id)->where('form', 'start')->max('at');

@@ -17,7 +17,10 @@ final class LevelTest extends TestCase
 {
     private function level(?Range $within, float $base = 6000.0): Level
     {
-        return new Level(new Figure('Stays inside', $base, Dimension::Volume, Origin::Measured, 8000.0, 'full', $within), UnitSystem::Metric);
+        return new Level(
+            new Figure('Stays inside', $base, Dimension::Volume, Origin::Measured, 8000.0, 'full', $within),
+            UnitSystem::Metric,
+        );
     }
 
     public function test_the_band_lies_about_the_surface_and_is_said_beside_the_number(): void
@@ -34,7 +37,11 @@ final class LevelTest extends TestCase
     {
         $drained = Range::of(2000.0, [1900.0, 2000.0, 2500.0, 2600.0]);
         $needed = $drained->restOf(6000.0);
-        self::assertGreaterThan($needed->high - 6000.0, 6000.0 - $needed->low, 'where more may stay inside, less may be needed');
+        self::assertGreaterThan(
+            $needed->high - 6000.0,
+            6000.0 - $needed->low,
+            'where more may stay inside, less may be needed',
+        );
         self::assertSame(', 5.40 to 6.10', $this->level($needed)->within());
         self::assertSame(', 0.00 to 0.30', $this->level(Range::of(100.0, [0.0, 0.0, 100.0, 300.0]), 100.0)->within());
     }

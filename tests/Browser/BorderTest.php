@@ -9,9 +9,11 @@ final class BorderTest extends BrowserTestCase
 {
     /** What stands in for the shop's answer. */
     private const ANSWERS = [
-        'a page with 200' => 'new Response("<html>Welcome to the guest network</html>", { status: 200, headers: { "Content-Type": "text/html" } })',
+        'a page with 200' => 'new Response("<html>Welcome to the guest network</html>", { status: 200, headers: '
+            .'{ "Content-Type": "text/html" } })',
         'nothing with 204' => 'new Response(null, { status: 204 })',
-        'somebody else’s JSON' => 'new Response(JSON.stringify({ stored: true, key: "another", to: "/" }), { status: 200 })',
+        'somebody else’s JSON' => 'new Response(JSON.stringify({ stored: true, key: "another", to: '
+            .'"/" }), { status: 200 })',
         'a redirect' => 'Response.redirect("/sign-in", 302)',
         '403 by a gate' => 'new Response("Forbidden", { status: 403 })',
         '404 by a proxy' => 'new Response("No such place", { status: 404 })',
@@ -21,7 +23,9 @@ final class BorderTest extends BrowserTestCase
         'none at all' => 'Promise.reject(new TypeError("Failed to fetch"))',
     ];
 
-    private const CUT_OFF = "window.shop = window.fetch; window.fetch = (url, how) => how?.method === 'POST' ? Promise.reject(new TypeError('Failed to fetch')) : window.shop(url, how)";
+    private const CUT_OFF
+        = "window.shop = window.fetch; window.fetch = (url, how) => how?.method === 'POST' ? "
+        ."Promise.reject(new TypeError('Failed to fetch')) : window.shop(url, how)";
 
     public function test_whatever_answers_in_the_shops_place_the_entry_is_kept_and_sent_once(): void
     {
@@ -30,7 +34,10 @@ final class BorderTest extends BrowserTestCase
         foreach (array_values(self::ANSWERS) as $i => $answer) {
             $missing = number_format(0.2 + $i / 100, 2).' L';
             $this->visit("{$run}?step=found");
-            self::$browser->executeScript("window.shop = window.fetch; window.fetch = (url, how) => how?.method === 'POST' ? Promise.resolve({$answer}) : window.shop(url, how)");
+            self::$browser->executeScript(
+                "window.shop = window.fetch; window.fetch = (url, how) => how?.method === 'POST' ? "
+                    ."Promise.resolve({$answer}) : window.shop(url, how)",
+            );
             $this->enterFound($missing);
             $this->until(fn () => str_contains($this->shown('[data-waiting]'), '1 entry is kept on this tablet'));
             self::assertSame($i, $this->lines(), $answer);
@@ -49,9 +56,15 @@ final class BorderTest extends BrowserTestCase
         self::$browser->executeScript(self::CUT_OFF);
         $this->enterFound('0.4 L');
         $this->until(fn () => str_contains($this->shown('[data-waiting]'), '1 entry is kept on this tablet'));
-        self::$browser->executeScript('document.querySelector("[name=\"fields[missing]\"]").value = "0.7"; window.fetch = window.shop');
+        self::$browser->executeScript(
+            'document.querySelector("[name=\"fields[missing]\"]").value = "0.7"; window.fetch = window.shop',
+        );
         $this->until(fn () => str_contains($this->shown('[data-waiting]'), 'What was kept is stored'));
-        self::assertSame('0.7', self::$browser->executeScript('return document.querySelector("[name=\"fields[missing]\"]").value'), 'and what was typed is there');
+        self::assertSame(
+            '0.7',
+            self::$browser->executeScript('return document.querySelector("[name=\"fields[missing]\"]").value'),
+            'and what was typed is there',
+        );
         $this->visit("{$run}?step=found");
         self::assertStringContainsString('0.4 L', $this->shown('.evidence'));
         self::$browser->manage()->getLog('browser');
@@ -65,8 +78,17 @@ final class BorderTest extends BrowserTestCase
         self::$browser->executeScript('document.querySelector("[name=\"fields[what]\"]").value = "chafed hose"');
         $this->enterFound('0.4 L');
         $this->until(fn () => str_contains($this->shown('.evidence'), '0.4 L'));
-        self::assertSame('chafed hose', self::$browser->executeScript('return document.querySelector("[name=\"fields[what]\"]").value'));
-        self::assertSame('', self::$browser->executeScript('return document.querySelector("form.entry [name=\"fields[missing]\"]").value'), 'what was sent is not typed again');
+        self::assertSame(
+            'chafed hose',
+            self::$browser->executeScript('return document.querySelector("[name=\"fields[what]\"]").value'),
+        );
+        self::assertSame(
+            '',
+            self::$browser->executeScript(
+                'return document.querySelector("form.entry [name=\"fields[missing]\"]").value',
+            ),
+            'what was sent is not typed again',
+        );
         self::$browser->manage()->getLog('browser');
     }
 
@@ -109,9 +131,15 @@ final class BorderTest extends BrowserTestCase
         $this->enterFound('0.4 L');
         $this->until(fn () => str_contains($this->shown('[data-waiting]'), '1 entry is kept on this tablet'));
         // Another hash, and every session of before is over.
-        $this->inTheShop('update people set password = ? where login = ?', [password_hash('bleed-it-dry', PASSWORD_BCRYPT, ['cost' => 4]), 'imre']);
+        $this->inTheShop('update people set password = ? where login = ?', [
+            password_hash('bleed-it-dry', PASSWORD_BCRYPT, ['cost' => 4]),
+            'imre',
+        ]);
         self::$browser->executeScript('window.fetch = window.shop');
-        $this->until(fn () => str_contains($this->shown('[data-waiting]'), 'Whoever made them signs in') || str_contains(self::$browser->getCurrentURL(), 'sign-in'));
+        $this->until(
+            fn () => str_contains($this->shown('[data-waiting]'), 'Whoever made them signs in')
+                || str_contains(self::$browser->getCurrentURL(), 'sign-in'),
+        );
         $this->signIn();
         $this->visit("{$run}?step=found");
         $this->until(fn () => str_contains($this->shown('.evidence'), '0.4 L'));
@@ -125,7 +153,10 @@ final class BorderTest extends BrowserTestCase
         $run = $this->jobAt('found', 'SKP 207');
         $this->inTheShop("update jobs set created_at = datetime(created_at, '-4 days') where id = ?", [basename($run)]);
         $this->visit("{$run}?step=found");
-        self::$browser->executeScript('localStorage.clear(); const now = Date.now.bind(Date); Date.now = () => now() - 62 * 3600e3;'.self::CUT_OFF);
+        self::$browser->executeScript(
+            'localStorage.clear(); const now = Date.now.bind(Date); Date.now = () => now() - 62 * 3600e3;'
+                .self::CUT_OFF,
+        );
         $this->enterFound('0.4 L');
         $this->until(fn () => str_contains($this->shown('[data-waiting]'), '1 entry is kept on this tablet'));
         $this->visit("{$run}?step=found");
@@ -141,7 +172,12 @@ final class BorderTest extends BrowserTestCase
         $this->visit("{$run}?step=found");
         $this->inAnotherTab('sunniva');
         $this->enterFound('0.4 L');
-        $this->until(fn () => str_contains($this->shown('[data-waiting]'), 'kept on this tablet. Whoever made them signs in'));
+        $this->until(
+            fn () => str_contains(
+                $this->shown('[data-waiting]'),
+                'kept on this tablet. Whoever made them signs in',
+            ),
+        );
         $this->visit("{$run}?step=found");
         sleep(5);
         self::assertFalse($this->has('.evidence'), 'nothing under her name');
@@ -161,7 +197,10 @@ final class BorderTest extends BrowserTestCase
     /** What stands there while the page may go elsewhere by itself. */
     private function shown(string $selector): string
     {
-        return (string) self::$browser->executeScript('return document.querySelector(arguments[0])?.textContent ?? ""', [$selector]);
+        return (string) self::$browser->executeScript(
+            'return document.querySelector(arguments[0])?.textContent ?? ""',
+            [$selector],
+        );
     }
 
     private function lines(): int
@@ -184,7 +223,8 @@ final class BorderTest extends BrowserTestCase
         // At one go: the page may be put in place anew at any moment.
         self::$browser->executeScript(
             "const form = document.querySelector('form.entry'); form.querySelector('input[value=low]').checked = true;"
-            ."form.querySelector('[name=\"fields[missing]\"]').value = arguments[0]; form.querySelector('button:not([name=done]):not([type=button])').click()",
+                ."form.querySelector('[name=\"fields[missing]\"]').value = arguments[0]; "
+                ."form.querySelector('button:not([name=done]):not([type=button])').click()",
             [$missing],
         );
     }

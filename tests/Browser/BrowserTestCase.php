@@ -58,9 +58,23 @@ abstract class BrowserTestCase extends TestCase
         shell_exec('rm -rf '.escapeshellarg("{$directory}/cache"));
         mkdir("{$directory}/cache");
         $environment = [
-            ...getenv(), 'APP_ENV' => 'testing', 'APP_KEY' => 'base64:0mVf3Wj0rPzq8kDgYt7hJxUu1sC5oEw2nQb9aLi4R6M=', 'APP_DEBUG' => 'false', 'DB_DATABASE' => "{$directory}/aqbel.sqlite",
-            'DB_JOURNAL' => 'wal', 'DB_SYNCHRONOUS' => 'off', 'SESSION_DRIVER' => 'whole_file', 'SESSION_FILES' => "{$directory}/sessions", 'AQBEL_PHOTOS' => "{$directory}/photos", 'CACHE_STORE' => 'file', 'AQBEL_CACHE' => "{$directory}/cache", 'AQBEL_DEMO' => '1', 'AQBEL_FIRST_START' => "{$directory}/first-start.code", 'PHP_CLI_SERVER_WORKERS' => '3',
-            'APP_CONFIG_CACHE' => "{$directory}/cache/config.php", 'APP_ROUTES_CACHE' => "{$directory}/cache/routes.php",
+            ...getenv(),
+            'APP_ENV' => 'testing',
+            'APP_KEY' => 'base64:0mVf3Wj0rPzq8kDgYt7hJxUu1sC5oEw2nQb9aLi4R6M=',
+            'APP_DEBUG' => 'false',
+            'DB_DATABASE' => "{$directory}/aqbel.sqlite",
+            'DB_JOURNAL' => 'wal',
+            'DB_SYNCHRONOUS' => 'off',
+            'SESSION_DRIVER' => 'whole_file',
+            'SESSION_FILES' => "{$directory}/sessions",
+            'AQBEL_PHOTOS' => "{$directory}/photos",
+            'CACHE_STORE' => 'file',
+            'AQBEL_CACHE' => "{$directory}/cache",
+            'AQBEL_DEMO' => '1',
+            'AQBEL_FIRST_START' => "{$directory}/first-start.code",
+            'PHP_CLI_SERVER_WORKERS' => '3',
+            'APP_CONFIG_CACHE' => "{$directory}/cache/config.php",
+            'APP_ROUTES_CACHE' => "{$directory}/cache/routes.php",
         ];
         self::prepare($directory, $environment);
         [$port, $driverPort] = [self::freePort(), self::freePort()];
@@ -71,9 +85,20 @@ abstract class BrowserTestCase extends TestCase
         $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
         self::$driver = proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes);
         self::waitForPort($driverPort);
-        $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync',
-            '--disable-dev-shm-usage', '--force-prefers-reduced-motion', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1', '--window-size=1280,900', '--user-data-dir='.self::$profile,
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            '--force-prefers-reduced-motion',
+            '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
+            '--window-size=1280,900',
+            '--user-data-dir='.self::$profile,
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY_W3C, $options->toArray());
@@ -97,8 +122,25 @@ abstract class BrowserTestCase extends TestCase
     {
         $port = (int) parse_url(self::$url, PHP_URL_PORT);
         self::$server = proc_open(
-            ['setsid', 'php', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit=tracing', '-d', 'opcache.jit_buffer_size=32M', '-d', 'upload_max_filesize=64M', '-d', 'post_max_size=66M',
-                '-S', "127.0.0.1:{$port}", '-t', 'public', 'bin/router.php'],
+            [
+                'setsid',
+                'php',
+                '-d',
+                'opcache.enable_cli=1',
+                '-d',
+                'opcache.jit=tracing',
+                '-d',
+                'opcache.jit_buffer_size=32M',
+                '-d',
+                'upload_max_filesize=64M',
+                '-d',
+                'post_max_size=66M',
+                '-S',
+                "127.0.0.1:{$port}",
+                '-t',
+                'public',
+                'bin/router.php',
+            ],
             [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', self::directory().'/server.log', 'a']],
             $pipes,
             self::ROOT,
@@ -124,8 +166,8 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /**
-     * No console error, whatever the test did, but for an entry that was refused; a request to anywhere but this machine finds
-     * no name and is one.
+     * No console error, whatever the test did, but for an entry that was refused; a request
+     * to anywhere but this machine finds no name and is one.
      */
     protected function assertPostConditions(): void
     {
@@ -170,12 +212,22 @@ abstract class BrowserTestCase extends TestCase
     protected function workToTheEnd(): void
     {
         $job = basename((string) parse_url(self::$browser->getCurrentURL(), PHP_URL_PATH));
-        $process = proc_open(['php', 'tests/Browser/answers.php', $job], [['pipe', 'r'], ['pipe', 'w']], $pipes, self::ROOT, self::$environment);
+        $process = proc_open(
+            ['php', 'tests/Browser/answers.php', $job],
+            [['pipe', 'r'], ['pipe', 'w']],
+            $pipes,
+            self::ROOT,
+            self::$environment,
+        );
         $this->overHttp(function () use ($pipes, $job): void {
             while (fwrite($pipes[0], "\n") && ($line = trim((string) fgets($pipes[1]))) !== '') {
                 $step = json_decode($line, true);
                 $times[$step['step']] = 1 + ($times[$step['step']] ?? 0);
-                self::assertLessThan(self::SENT_IN_CIRCLES, $times[$step['step']], "{$step['step']} again and again:\n".$this->text('main'));
+                self::assertLessThan(
+                    self::SENT_IN_CIRCLES,
+                    $times[$step['step']],
+                    "{$step['step']} again and again:\n".$this->text('main'),
+                );
                 $this->pass((int) round(60 * $step['before']));
                 $this->wire?->visit("/jobs/{$job}");
                 $this->inTheMorning("/jobs/{$job}");
@@ -280,7 +332,13 @@ abstract class BrowserTestCase extends TestCase
 
             return false;
         });
-        $pressed || self::fail("There is no visible button “{$text}” on: ".self::$browser->getTitle()."\n".$this->text('main'));
+        $pressed
+            || self::fail(
+                "There is no visible button “{$text}” on: "
+                    .self::$browser->getTitle()
+                    ."\n"
+                    .$this->text('main'),
+            );
     }
 
     /**
@@ -331,7 +389,9 @@ abstract class BrowserTestCase extends TestCase
 
             return;
         }
-        self::$browser->executeScript('document.querySelectorAll("form.entry .tick input").forEach(t => { t.checked = true })');
+        self::$browser->executeScript(
+            'document.querySelectorAll("form.entry .tick input").forEach(t => { t.checked = true })',
+        );
         $this->press('Keep these ticks');
     }
 
@@ -354,7 +414,9 @@ abstract class BrowserTestCase extends TestCase
         if ($this->wire !== null) {
             $this->wire->oneByOne();
         } elseif ($this->has('.one-go')) {
-            $first = $this->steady(fn () => self::$browser->findElement(By::cssSelector('.sheet-block header a'))->getAttribute('href'));
+            $first = $this->steady(
+                fn () => self::$browser->findElement(By::cssSelector('.sheet-block header a'))->getAttribute('href'),
+            );
             $this->visit((string) preg_replace('#^https?://[^/]+#', '', (string) $first));
         }
     }
@@ -372,7 +434,8 @@ abstract class BrowserTestCase extends TestCase
 
     protected function text(string $selector): string
     {
-        return $this->wire?->text($selector) ?? $this->steady(fn () => self::$browser->findElement(By::cssSelector($selector))->getText());
+        return $this->wire?->text($selector)
+            ?? $this->steady(fn () => self::$browser->findElement(By::cssSelector($selector))->getText());
     }
 
     protected function has(string $selector): bool
@@ -390,12 +453,19 @@ abstract class BrowserTestCase extends TestCase
         // What is always in sight lies over the page until it is scrolled to its end.
         self::$browser->executeScript('window.scrollTo(0, document.body.scrollHeight)');
         // Only colours differ between the themes, so only their contrast is measured twice.
-        $themes = ['light' => ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'], 'dark' => ['color-contrast']];
+        $themes = [
+            'light' => ['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'],
+            'dark' => ['color-contrast'],
+        ];
         foreach ($inTheDarkToo ? $themes : array_slice($themes, 0, 1) as $theme => $rules) {
             self::$browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$theme]);
             $violations = self::$browser->executeAsyncScript(
-                'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0], rules: { "label-content-name-mismatch": { enabled: true } } })'
-                .'.then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " + (n.any[0]?.message ?? "")).slice(0, 3).join(" | "))))', [$rules]);
+                'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0], rules: '
+                    .'{ "label-content-name-mismatch": { enabled: true } } })'
+                    .'.then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " '
+                    .'+ (n.any[0]?.message ?? "")).slice(0, 3).join(" | "))))',
+                [$rules],
+            );
             self::assertSame([], $violations, "{$theme}: ".self::$browser->getTitle());
         }
     }
@@ -437,7 +507,8 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /**
-     * Does it again where the page put something newer in place of what was just found on it, as pages here do by themselves.
+     * Does it again where the page put something newer in place of what
+     * was just found on it, as pages here do by themselves.
      *
      * @template T
      *
@@ -466,7 +537,10 @@ abstract class BrowserTestCase extends TestCase
     protected function follow(\Closure $act): void
     {
         // Either another page, or another in this one's place.
-        self::$browser->executeScript('window.before = true; document.addEventListener("shown", () => { window.before = false }, { once: true })');
+        self::$browser->executeScript(
+            'window.before = true; document.addEventListener("shown", () => { window.before '
+                .'= false }, { once: true })',
+        );
         $act();
         self::$browser->wait(40, 20)
             ->until(
@@ -484,7 +558,9 @@ abstract class BrowserTestCase extends TestCase
         $made = ['aqbel.sqlite', 'cache/config.php', 'cache/routes.php'];
         if (self::$prepared === null) {
             touch("{$directory}/aqbel.sqlite");
-            foreach (['migrate --force', 'db:seed --class=DemoSeeder --force', 'config:cache', 'route:cache'] as $command) {
+            foreach (
+                ['migrate --force', 'db:seed --class=DemoSeeder --force', 'config:cache', 'route:cache'] as $command
+            ) {
                 self::artisan($command, $environment);
             }
             $kept = self::$prepared = sys_get_temp_dir().'/aqbel-prepared-'.bin2hex(random_bytes(6));

@@ -17,7 +17,9 @@ final class CircuitTest extends BrowserTestCase
         $this->visit('/jobs/new?vehicle=1');
         $this->see('Vacuum fill is done soonest', '[data-recommendation]');
         $this->choose('input[value=vacuum_filler]');
-        self::$browser->executeScript('document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })');
+        self::$browser->executeScript(
+            'document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })',
+        );
         $this->see('Nose raised', '[data-ways]');
         self::assertStringNotContainsString('Vacuum fill is done', $this->text('[data-recommendation]'));
         $this->see('runs is done soonest', '[data-recommendation]');
@@ -25,7 +27,9 @@ final class CircuitTest extends BrowserTestCase
             $this->choose("input[name=\"tools[]\"][value={$tool}]");
         }
         $this->see('Gravity', '[data-recommendation]');
-        self::$browser->executeScript('document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })');
+        self::$browser->executeScript(
+            'document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })',
+        );
         $this->see('High funnel: needs a high funnel.', '[data-ways]');
         foreach (['bleed_housing', 'bleed_heater'] as $point) {
             $this->choose("input[value={$point}]");
@@ -69,12 +73,22 @@ final class CircuitTest extends BrowserTestCase
         self::$browser->executeScript("document.querySelector('[data-section^=Nodes]').open = true; "
             ."document.querySelector('[data-section^=Nodes] .editor-row').querySelectorAll('button')[1].click()");
         $this->see('Remove it with', '[data-section^=Nodes]');
-        self::assertSame($whole, self::$browser->findElement(By::name('document'))->getAttribute('value'), 'asked first');
-        self::$browser->executeScript("document.querySelector('[data-section^=Nodes] .editor-row').querySelectorAll('button')[1].click()");
+        self::assertSame(
+            $whole,
+            self::$browser->findElement(By::name('document'))->getAttribute('value'),
+            'asked first',
+        );
+        self::$browser->executeScript(
+            "document.querySelector('[data-section^=Nodes] .editor-row').querySelectorAll('button')[1].click()",
+        );
         $left = json_decode(self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
         $gone = $before['nodes'][0]['id'];
         self::assertCount(count($before['nodes']) - 1, $left['nodes']);
-        self::assertNotContains($gone, [...array_column($left['passages'], 'from'), ...array_column($left['passages'], 'to'), ...array_column($left['ports'], 'node')]);
+        self::assertNotContains($gone, [
+            ...array_column($left['passages'], 'from'),
+            ...array_column($left['passages'], 'to'),
+            ...array_column($left['ports'], 'node'),
+        ]);
         $this->history('Undo');
         self::assertSame($whole, self::$browser->findElement(By::name('document'))->getAttribute('value'));
         $this->history('Redo');
@@ -90,7 +104,9 @@ final class CircuitTest extends BrowserTestCase
         $this->type('facts.capacity_ml', '13000');
         $this->see('Scale the volumes to the manual', '.editor-view');
         $fresh = $this->fresh();
-        self::$browser->executeScript('[...document.querySelectorAll("button")].find(b => b.textContent.startsWith("Scale volumes")).click()');
+        self::$browser->executeScript(
+            '[...document.querySelectorAll("button")].find(b => b.textContent.startsWith("Scale volumes")).click()',
+        );
         $this->waitForPreview($fresh);
         self::assertEqualsWithDelta(
             13000,
@@ -98,7 +114,10 @@ final class CircuitTest extends BrowserTestCase
             1.0,
         );
         // In the drawing: a point on a hose, and two nodes connected; both are taken back.
-        $document = fn (): array => json_decode((string) self::$browser->findElement(By::name('document'))->getAttribute('value'), true);
+        $document = fn (): array => json_decode(
+            (string) self::$browser->findElement(By::name('document'))->getAttribute('value'),
+            true,
+        );
         $was = $document();
         $fresh = $this->fresh();
         $this->history('Put a point on a hose');
@@ -111,11 +130,20 @@ final class CircuitTest extends BrowserTestCase
             JS);
         $this->waitForPreview($fresh);
         self::assertCount(count($was['ports']) + 1, $document()['ports']);
-        self::assertEqualsWithDelta(array_sum(array_column($was['passages'], 'volume_ml')), array_sum(array_column($document()['passages'], 'volume_ml')), 0.2);
+        self::assertEqualsWithDelta(
+            array_sum(array_column($was['passages'], 'volume_ml')),
+            array_sum(array_column($document()['passages'], 'volume_ml')),
+            0.2,
+        );
         $this->history('Undo');
         $this->history('Connect two nodes');
         $fresh = $this->fresh();
-        self::$browser->executeScript("for (const id of ['hot_rise', arguments[0]]) { document.querySelector(`[data-node=\${id}]`).dispatchEvent(new PointerEvent('pointerdown', { bubbles: true })); }", [$was['nodes'][0]['id']]);
+        self::$browser->executeScript(
+            "for (const id of ['hot_rise', arguments[0]]) { "
+                .'document.querySelector(`[data-node=${id}]`).dispatchEvent(new '
+                ."PointerEvent('pointerdown', { bubbles: true })); }",
+            [$was['nodes'][0]['id']],
+        );
         $this->waitForPreview($fresh);
         self::assertCount(count($was['passages']) + 1, $document()['passages']);
         $fresh = $this->fresh();
@@ -133,7 +161,10 @@ final class CircuitTest extends BrowserTestCase
         $this->see('nobody has looked at it for this vehicle', 'main');
         $this->assertAccessible();
 
-        $exported = self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)');
+        $exported = self::$browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => '
+                .'r.text()).then(done)',
+        );
         // It comes back with another cap: which to keep is asked, and that is all that changes.
         $changed = json_decode($exported, true);
         $changed['facts']['cap_kpa'] = 123;
@@ -149,7 +180,13 @@ final class CircuitTest extends BrowserTestCase
         self::$browser->executeScript('document.querySelector("input[value=\'facts.cap_kpa\']").click()');
         $this->press('Take what is ticked, keep ours in the rest');
         $this->seeStep('Test wagon');
-        $taken = json_decode(self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => r.text()).then(done)'), true);
+        $taken = json_decode(
+            self::$browser->executeAsyncScript(
+                'const done = arguments[arguments.length - 1]; fetch(location.pathname + "/export").then(r => '
+                    .'r.text()).then(done)',
+            ),
+            true,
+        );
         self::assertEquals([...$changed, 'history' => $taken['history']], $taken);
         unlink($file);
     }
@@ -169,22 +206,32 @@ final class CircuitTest extends BrowserTestCase
 
     private function choose(string $selector): void
     {
-        $before = (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""');
+        $before = (string) self::$browser->executeScript(
+            'return document.getElementById("outcome").dataset.fresh ?? ""',
+        );
         self::$browser->executeScript('document.querySelector(arguments[0]).click()', [$selector]);
         self::$browser->wait(40, 20)
             ->until(
-                fn () => (string) self::$browser->executeScript('return document.getElementById("outcome").dataset.fresh ?? ""') !== $before,
+                fn () => (string) self::$browser->executeScript(
+                    'return document.getElementById("outcome").dataset.fresh ?? ""',
+                ) !== $before,
             );
     }
 
     private function history(string $which): void
     {
-        self::$browser->executeScript("[...document.querySelectorAll('[data-rows] button')].find(button => button.textContent === arguments[0]).click()", [$which]);
+        self::$browser->executeScript(
+            "[...document.querySelectorAll('[data-rows] button')].find(button => button.textContent === "
+                .'arguments[0]).click()',
+            [$which],
+        );
     }
 
     private function fresh(): string
     {
-        return (string) self::$browser->executeScript('return document.querySelector("[data-preview]").dataset.fresh ?? ""');
+        return (string) self::$browser->executeScript(
+            'return document.querySelector("[data-preview]").dataset.fresh ?? ""',
+        );
     }
 
     private function waitForPreview(string $before): void
@@ -196,7 +243,12 @@ final class CircuitTest extends BrowserTestCase
     {
         $this->signIn();
         foreach ([[1280, 800], [820, 1180], [390, 844]] as [$width, $height]) {
-            $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
+            $this->devTools('Emulation.setDeviceMetricsOverride', [
+                'width' => $width,
+                'height' => $height,
+                'deviceScaleFactor' => 1,
+                'mobile' => false,
+            ]);
             foreach (range(1, 10) as $circuit) {
                 $this->visit("/circuits/{$circuit}");
                 $found = self::$browser->executeScript(<<<'JS'

@@ -18,7 +18,9 @@ final class DaysAfterTest extends BrowserTestCase
         $this->signIn();
         self::$browser->manage()->window()->setSize(new WebDriverDimension(820, 1180));
         // Three presses where all is well: the line on the floor, the answer, the signature.
-        $this->follow(fn () => self::$browser->findElement(By::cssSelector("#floor a[href^='{$job}/visits']"))->click());
+        $this->follow(
+            fn () => self::$browser->findElement(By::cssSelector("#floor a[href^='{$job}/visits']"))->click(),
+        );
         $this->see('Booked when the record was signed');
         $this->look('below', ['volume' => '150 ml'], 'syringe');
         $this->see('One look more tells');
@@ -41,9 +43,15 @@ final class DaysAfterTest extends BrowserTestCase
         $this->look('below', ['volume' => '600 ml'], 'syringe');
         $this->see('A leak', '.verdict');
         $this->assertAccessible();
-        self::assertStringNotContainsString('BEGIN:VEVENT', (string) file_get_contents($feed), 'a red one books no further look');
+        self::assertStringNotContainsString(
+            'BEGIN:VEVENT',
+            (string) file_get_contents($feed),
+            'a red one books no further look',
+        );
         // A slip is corrected beside itself.
-        $this->follow(fn () => self::$browser->findElement(By::xpath("(//a[contains(@href, 'correct=')])[last()]"))->click());
+        $this->follow(
+            fn () => self::$browser->findElement(By::xpath("(//a[contains(@href, 'correct=')])[last()]"))->click(),
+        );
         $this->see('stays as');
         $this->assertAccessible(true);
         self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
@@ -72,7 +80,9 @@ final class DaysAfterTest extends BrowserTestCase
     {
         self::$browser->executeScript('document.querySelectorAll("#visit details").forEach(d => d.open = true)');
         self::$browser->findElement(By::cssSelector("input[name='fields[level]'][value={$level}] + span"))->click();
-        self::$browser->executeScript("document.querySelector(\"input[name='fields[vessel]'][value={$vessel}]\").checked = true");
+        self::$browser->executeScript(
+            "document.querySelector(\"input[name='fields[vessel]'][value={$vessel}]\").checked = true",
+        );
         foreach ($fields as $name => $value) {
             self::$browser->findElement(By::name("fields[{$name}]"))->sendKeys($value);
         }

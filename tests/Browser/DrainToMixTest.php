@@ -139,7 +139,8 @@ final class DrainToMixTest extends BrowserTestCase
 
     public function test_a_mixture_out_of_reach_is_rescued_by_one_more_drain(): void
     {
-        // The long rear heater pipes of the minibus keep more water than 60 % leaves room for, until the block plug is out.
+        // The long rear heater pipes of the minibus keep more water than
+        // 60 % leaves room for, until the block plug is out.
         $this->begin(['vehicle' => 3, 'content' => 'water', 'target' => '60', 'drains' => ['radiator_cock']]);
         $this->overHttp(function (): void {
             $this->throughInspection('water');
@@ -219,7 +220,11 @@ final class DrainToMixTest extends BrowserTestCase
         $this->seeStep('Baseline readings');
         $form = self::$browser->findElement(By::cssSelector('form.entry'));
         $this->put($form, 'plateau', '88');
-        self::$browser->executeAsyncScript('const done = arguments[arguments.length - 1]; const body = new FormData(); body.set("_token", document.querySelector("input[name=_token]").value); fetch("/sign-out", { method: "POST", body }).then(() => done())');
+        self::$browser->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; const body = new FormData(); '
+                .'body.set("_token", document.querySelector("input[name=_token]").value); '
+                .'fetch("/sign-out", { method: "POST", body }).then(() => done())',
+        );
         $this->follow(
             fn () => self::$browser->executeScript(
                 'arguments[0].click()',
@@ -331,7 +336,9 @@ final class DrainToMixTest extends BrowserTestCase
         self::assertStringContainsString('Fill', $this->text('.step-stage'), 'the fill is next');
         self::assertLessThan(
             300,
-            self::$browser->executeScript('return document.querySelector(".stage.is-current").getBoundingClientRect().left'),
+            self::$browser->executeScript(
+                'return document.querySelector(".stage.is-current").getBoundingClientRect().left',
+            ),
             'and stands in view',
         );
         $this->assertAccessible();
@@ -446,7 +453,11 @@ final class DrainToMixTest extends BrowserTestCase
             [$element],
         );
         [$x, $y, $covered] = self::$browser->executeScript(
-            'const box = arguments[0].getBoundingClientRect(); const at = [box.x + box.width / 2, box.y + box.height / 2]; const top = document.elementFromPoint(...at); return [...at, !(top && (arguments[0].contains(top) || top.contains(arguments[0])))]', [$element]);
+            'const box = arguments[0].getBoundingClientRect(); const at = [box.x + box.width / 2, '
+                .'box.y + box.height / 2]; const top = document.elementFromPoint(...at); '
+                .'return [...at, !(top && (arguments[0].contains(top) || top.contains(arguments[0])))]',
+            [$element],
+        );
         self::assertFalse($covered, 'something covers '.$element->getText());
         $this->devTools(
             'Input.dispatchTouchEvent',

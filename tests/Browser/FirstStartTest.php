@@ -29,7 +29,13 @@ final class FirstStartTest extends BrowserTestCase
         $this->type(['code' => 'f00dbeef42']);
         $this->press('Start');
         $this->see('Enter your name.');
-        $this->type(['shop' => 'Lower yard', 'elevation_m' => '310', 'name' => 'A. Person', 'login' => 'person', 'password' => 'ten letters or more']);
+        $this->type([
+            'shop' => 'Lower yard',
+            'elevation_m' => '310',
+            'name' => 'A. Person',
+            'login' => 'person',
+            'password' => 'ten letters or more',
+        ]);
         $this->press('Start');
         $this->seeStep('Add a vehicle');
         $this->see('Lower yard, 310 m', '.bar');
@@ -45,7 +51,9 @@ final class FirstStartTest extends BrowserTestCase
         $this->press('Add it');
         $this->see('Choose the circuit it has');
         $this->assertAccessible();
-        $name = self::$browser->findElement(By::cssSelector("#circuits option[value*='tractor']"))->getAttribute('value');
+        $name = self::$browser
+            ->findElement(By::cssSelector("#circuits option[value*='tractor']"))
+            ->getAttribute('value');
         $this->type(['plate' => 'low 1', 'name' => 'Yard tractor, the old one', 'circuit' => (string) $name]);
         $this->press('Add it');
         $this->see('LOW 1');

@@ -6,7 +6,10 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverDimension;
 
-/** A warm-up that instruments write themselves: a vehicle that is not there sends through the door, and the app finds what it shows. */
+/**
+ * A warm-up that instruments write themselves: a vehicle that is not
+ * there sends through the door, and the app finds what it shows.
+ */
 final class InstrumentsTest extends BrowserTestCase
 {
     public function test_a_warm_up_is_proven_by_what_a_stand_in_sends(): void
@@ -51,7 +54,12 @@ final class InstrumentsTest extends BrowserTestCase
         }
         $this->see('Shut off', '#run');
         // Danger comes before the numbers.
-        self::assertTrue(self::$browser->executeScript('return document.querySelector(".verdict").getBoundingClientRect().top < document.querySelector("#instruments").getBoundingClientRect().top'));
+        self::assertTrue(
+            self::$browser->executeScript(
+                'return document.querySelector(".verdict").getBoundingClientRect().top < '
+                    .'document.querySelector("#instruments").getBoundingClientRect().top',
+            ),
+        );
         $this->visit('/');
         $this->see('Shut off now', 'body');
         self::assertNotSame('', $job);
@@ -60,7 +68,9 @@ final class InstrumentsTest extends BrowserTestCase
     public function test_a_cable_at_the_tablet_goes_through_the_same_door(): void
     {
         $this->start('SKP 208');
-        self::$browser->executeScript('document.querySelectorAll("#instruments > details").forEach((d) => { d.open = true; })');
+        self::$browser->executeScript(
+            'document.querySelectorAll("#instruments > details").forEach((d) => { d.open = true; })',
+        );
         $this->press('Make an address');
         $this->until(fn () => $this->has('[data-series]'));
         // An adapter that echoes, chatters and answers what it is asked.
@@ -83,7 +93,10 @@ final class InstrumentsTest extends BrowserTestCase
             JS);
         self::$browser->executeScript('document.querySelector("[data-cable-opens]").click()');
         $this->until(fn () => str_contains($this->text('[data-cable]'), 'went to the shop'));
-        self::assertSame(['ATE0', 'ATL0', 'ATSP0', '0105'], self::$browser->executeScript('return window.asked.slice(0, 4)'));
+        self::assertSame(
+            ['ATE0', 'ATL0', 'ATSP0', '0105'],
+            self::$browser->executeScript('return window.asked.slice(0, 4)'),
+        );
         $this->until(fn () => str_contains($this->text('[data-shows=coolant]'), '83 °C'));
         self::assertSame('800', $this->text('[data-shows=rpm]'));
         $this->assertAccessible(true);
@@ -94,7 +107,9 @@ final class InstrumentsTest extends BrowserTestCase
         $this->signIn();
         $this->visit('/practice');
         $this->assertAccessible(true);
-        self::$browser->executeScript('document.querySelector("form[action=\'/practice/thermostat-shut\'] button").click()');
+        self::$browser->executeScript(
+            'document.querySelector("form[action=\'/practice/thermostat-shut\'] button").click()',
+        );
         $this->until(fn () => str_contains(self::$browser->getCurrentURL(), '/jobs/9'));
         $this->see('Practice: An easy one.', '#practice');
         self::$browser->manage()->window()->setSize(new WebDriverDimension(390, 844));
@@ -104,7 +119,8 @@ final class InstrumentsTest extends BrowserTestCase
         $this->oneByOne();
         $this->readCautions();
         $this->record('start', ['place' => 'outdoors']);
-        // The first ten minutes twenty times as fast; then as fast as anybody’s clock, so that a slow machine does not look away.
+        // The first ten minutes twenty times as fast; then as fast as anybody’s
+        // clock, so that a slow machine does not look away.
         $this->goOn(25);
         $this->press('×1');
         for ($more = 0; $more < 30 && ! $this->has('.is-danger'); $more++) {
@@ -133,7 +149,9 @@ final class InstrumentsTest extends BrowserTestCase
 
     private function connect(string $fault): void
     {
-        self::$browser->executeScript('document.querySelectorAll("#instruments > details").forEach((d) => { d.open = true; })');
+        self::$browser->executeScript(
+            'document.querySelectorAll("#instruments > details").forEach((d) => { d.open = true; })',
+        );
         self::$browser->executeScript('document.querySelector("#fault").value = arguments[0]', [$fault]);
         $this->press('Let the stand-in drive');
         $this->until(fn () => $this->has('[data-series]'));
@@ -142,7 +160,9 @@ final class InstrumentsTest extends BrowserTestCase
     /** So much time passes, and the page has drawn what came in it. */
     private function goOn(int $seconds): void
     {
-        $asked = fn (): int => (int) self::$browser->executeScript('return Number(document.querySelector("[data-series]")?.dataset.asked ?? 0)');
+        $asked = fn (): int => (int) self::$browser->executeScript(
+            'return Number(document.querySelector("[data-series]")?.dataset.asked ?? 0)',
+        );
         $before = $asked();
         $this->pass($seconds);
         $this->until(fn () => $asked() >= $before + 2);

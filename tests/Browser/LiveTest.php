@@ -29,7 +29,10 @@ final class LiveTest extends BrowserTestCase
         $this->mark();
         $other->visit("{$run}?step=baseline");
         $other->record('not_run', []);
-        $this->soon(fn () => ! str_contains($this->shown('.is-current'), 'Baseline') || str_contains($this->shown('.run'), 'Have at hand'));
+        $this->soon(
+            fn () => ! str_contains($this->shown('.is-current'), 'Baseline')
+                || str_contains($this->shown('.run'), 'Have at hand'),
+        );
         $this->unmoved();
     }
 
@@ -43,7 +46,10 @@ final class LiveTest extends BrowserTestCase
         $other = $this->otherTablet('sunniva', "{$run}?step=found");
         $other->record('found', ['content' => 'full']);
         $this->soon(fn () => str_contains($this->shown('[data-stale]:not([hidden])'), 'Others wrote here'));
-        self::assertSame('0.7', self::$browser->executeScript('return document.querySelector("[name=\"fields[missing]\"]").value'));
+        self::assertSame(
+            '0.7',
+            self::$browser->executeScript('return document.querySelector("[name=\"fields[missing]\"]").value'),
+        );
         $this->unmoved();
     }
 
@@ -75,7 +81,9 @@ final class LiveTest extends BrowserTestCase
         $run = $this->jobAt('found', 'SKP 031');
         $this->visit('/');
         $this->mark();
-        self::$browser->executeScript('window.shop = window.fetch; window.fetch = () => Promise.reject(new TypeError("Failed to fetch"))');
+        self::$browser->executeScript(
+            'window.shop = window.fetch; window.fetch = () => Promise.reject(new TypeError("Failed to fetch"))',
+        );
         $this->until(fn () => str_contains($this->shown('[data-cut]:not([hidden])'), 'No connection'));
         $other = $this->otherTablet('sunniva', "{$run}?step=found");
         $other->record('found', ['content' => 'full']);
@@ -119,7 +127,10 @@ final class LiveTest extends BrowserTestCase
 
     private function shown(string $selector): string
     {
-        return (string) self::$browser->executeScript('return document.querySelector(arguments[0])?.textContent ?? ""', [$selector]);
+        return (string) self::$browser->executeScript(
+            'return document.querySelector(arguments[0])?.textContent ?? ""',
+            [$selector],
+        );
     }
 
     private function soon(\Closure $condition): void

@@ -49,19 +49,33 @@ final class OfflineTest extends BrowserTestCase
         self::$browser->manage()->getLog('browser');
 
         self::startServer();
-        $this->until(fn () => self::$browser->executeScript(
-            'return document.querySelector("[data-waiting]")?.hidden && document.querySelector("[data-refused]")?.textContent.includes("Say about how much is missing")',
-        ));
+        $this->until(
+            fn () => self::$browser->executeScript(
+                'return document.querySelector("[data-waiting]")?.hidden && '
+                    .'document.querySelector("[data-refused]")?.textContent.includes("Say '
+                    .'about how much is missing")',
+            ),
+        );
         $this->visit((string) parse_url($run, PHP_URL_PATH).'?step=found');
         $this->see('0.4 L', '.evidence');
         $this->see('0.6 L', '.evidence');
-        self::assertCount(1, self::$browser->findElements(By::cssSelector('[data-refused] li')), 'one shown with its reason');
-        self::assertNotSame([], self::$browser->findElements(By::cssSelector('img[src*="/photos/"]')), 'the photograph came too');
+        self::assertCount(
+            1,
+            self::$browser->findElements(By::cssSelector('[data-refused] li')),
+            'one shown with its reason',
+        );
+        self::assertNotSame(
+            [],
+            self::$browser->findElements(By::cssSelector('img[src*="/photos/"]')),
+            'the photograph came too',
+        );
 
         // Whoever signs in next finds nothing of it, neither listed nor kept.
         $this->signIn('sunniva');
         self::assertFalse(self::$browser->findElement(By::cssSelector('[data-refused]'))->isDisplayed());
-        $this->until(fn () => $this->kept() !== [] && ! in_array((string) parse_url($run, PHP_URL_PATH), $this->kept(), true));
+        $this->until(
+            fn () => $this->kept() !== [] && ! in_array((string) parse_url($run, PHP_URL_PATH), $this->kept(), true),
+        );
         self::stopServer();
         self::$browser->get($run);
         self::assertStringNotContainsString('Content found', $this->text('body'));
@@ -73,10 +87,13 @@ final class OfflineTest extends BrowserTestCase
     {
         $form = self::$browser->findElement(By::cssSelector('form.entry'));
         self::$browser->executeScript(
-            "arguments[0].querySelector('input[value=' + arguments[1] + ']').checked = true; arguments[0].querySelector('[name=\"fields[missing]\"]').value = arguments[2]",
+            "arguments[0].querySelector('input[value=' + arguments[1] + ']').checked = true; "
+                ."arguments[0].querySelector('[name=\"fields[missing]\"]').value = arguments[2]",
             [$form, $fields['content'], $fields['missing']],
         );
-        self::$browser->executeScript('arguments[0].click()', [$form->findElement(By::cssSelector('button:not([name=done]):not([type=button])'))]);
+        self::$browser->executeScript('arguments[0].click()', [
+            $form->findElement(By::cssSelector('button:not([name=done]):not([type=button])')),
+        ]);
         $this->untilWaiting($waiting);
     }
 
@@ -94,7 +111,12 @@ final class OfflineTest extends BrowserTestCase
 
     private function untilWaiting(int $number): void
     {
-        $this->until(fn () => str_contains($this->text('[data-waiting]'), $number === 1 ? '1 entry is' : "{$number} entries are"));
+        $this->until(
+            fn () => str_contains(
+                $this->text('[data-waiting]'),
+                $number === 1 ? '1 entry is' : "{$number} entries are",
+            ),
+        );
         $this->see('No connection', '[data-waiting]');
     }
 
@@ -107,7 +129,8 @@ final class OfflineTest extends BrowserTestCase
     private function kept(): array
     {
         return self::$browser->executeAsyncScript(
-            'const done = arguments[arguments.length - 1]; caches.open("aqbel-pages").then((pages) => pages.keys()).then((keys) => done(keys.map((key) => new URL(key.url).pathname)))',
+            'const done = arguments[arguments.length - 1]; caches.open("aqbel-pages").then((pages) => '
+                .'pages.keys()).then((keys) => done(keys.map((key) => new URL(key.url).pathname)))',
         );
     }
 }

@@ -16,8 +16,15 @@ final class OnTheWayTest extends BrowserTestCase
         $this->oneByOne();
         $this->record('finding', ['what' => 'Sealant at the pump not dry', 'then' => 'wait_before_load']);
         $this->see('Say how long');
-        self::assertSame('Sealant at the pump not dry', self::$browser->findElement(By::name('fields[what]'))->getAttribute('value'));
-        $this->record('finding', ['what' => 'Sealant at the pump not dry', 'then' => 'wait_before_load', 'until' => '30 min']);
+        self::assertSame(
+            'Sealant at the pump not dry',
+            self::$browser->findElement(By::name('fields[what]'))->getAttribute('value'),
+        );
+        $this->record('finding', [
+            'what' => 'Sealant at the pump not dry',
+            'then' => 'wait_before_load',
+            'until' => '30 min',
+        ]);
         $this->seeStep('Open the bleed points');
         $this->record('finding', ['what' => 'Clamp at the heater hose has no spring left', 'then' => 'now']);
         $this->seeStep('Put right: Clamp at the heater hose has no spring left');
@@ -74,12 +81,19 @@ final class OnTheWayTest extends BrowserTestCase
         $this->signIn();
         $job = $this->jobAt('cool_down:1', 'SKP 318');
         $this->visit("{$job}?step=heat_cycle:1");
-        self::$browser->executeScript('document.querySelectorAll(".late, .late details").forEach((more) => { more.open = true })');
+        self::$browser->executeScript(
+            'document.querySelectorAll(".late, .late details").forEach((more) => { more.open = true })',
+        );
         $this->assertAccessible();
-        $late = self::$browser->findElement(By::xpath("//details[contains(@class,'late')]//form[input[@value='reading']]"));
+        $late = self::$browser->findElement(
+            By::xpath("//details[contains(@class,'late')]//form[input[@value='reading']]"),
+        );
         $late->findElement(By::name('fields[ect]'))->sendKeys('84');
         $late->findElement(By::name('fields[far]'))->sendKeys('80');
-        self::$browser->executeScript('arguments[0].querySelector("[name=\'fields[sign]\'][value=steam]").checked = true', [$late]);
+        self::$browser->executeScript(
+            'arguments[0].querySelector("[name=\'fields[sign]\'][value=steam]").checked = true',
+            [$late],
+        );
         $when = $late->findElement(By::name('when'));
         self::$browser->executeScript('arguments[0].value = arguments[0].max; arguments[0].stepDown(2)', [$when]);
         $button = $late->findElement(By::xpath(".//button[contains(., 'late')]"));

@@ -8,8 +8,8 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy as By;
 
 /**
- * Whole jobs with a finger: everything that is pressed, typed or chosen counts one, and the sum is printed. What a job may
- * cost is written beside it; before sheets it was 157, 149 and 185. The PIN under the record counts.
+ * Whole jobs with a finger: everything that is pressed, typed or chosen counts one, and the sum is printed. What a job
+ * may cost is written beside it; before sheets it was 157, 149 and 185. The PIN under the record counts.
  */
 final class PressesTest extends BrowserTestCase
 {
@@ -239,7 +239,9 @@ final class PressesTest extends BrowserTestCase
             foreach (self::$browser->findElements(By::cssSelector('.sheet-block')) as $block) {
                 $this->counts();
                 preg_match('/[\d.]+/', $block->findElement(By::cssSelector('.sheet-datum b'))->getText(), $expected);
-                $block->findElement(By::cssSelector("input[type=text][name$='[volume]']"))->sendKeys((string) round((float) $expected[0], 1));
+                $block
+                    ->findElement(By::cssSelector("input[type=text][name$='[volume]']"))
+                    ->sendKeys((string) round((float) $expected[0], 1));
             }
             $this->all();
         }
@@ -292,12 +294,18 @@ final class PressesTest extends BrowserTestCase
 
     private function isInSight(string $field): bool
     {
-        $found = array_filter(self::$browser->findElements(By::cssSelector("input[name$='[{$field}]']")), fn ($one) => $one->isDisplayed());
+        $found = array_filter(
+            self::$browser->findElements(By::cssSelector("input[name$='[{$field}]']")),
+            fn ($one) => $one->isDisplayed(),
+        );
 
         return $found !== [];
     }
 
-    /** A session ends with its day: whoever comes in the morning signs in before anything else, which is no press of the job. */
+    /**
+     * A session ends with its day: whoever comes in the morning signs
+     * in before anything else, which is no press of the job.
+     */
     private function nextMorning(): void
     {
         $job = (string) parse_url((string) self::$browser->getCurrentURL(), PHP_URL_PATH);
@@ -326,7 +334,12 @@ final class PressesTest extends BrowserTestCase
 
     private function report(string $job, int $most): void
     {
-        fwrite(STDERR, "\n{$job}: {$this->presses} presses, {$most} allowed (".implode(', ', array_map(fn (string $at, int $n) => "{$at} {$n}", array_keys($this->at), $this->at)).")\n");
+        fwrite(
+            STDERR,
+            "\n{$job}: {$this->presses} presses, {$most} allowed ("
+                .implode(', ', array_map(fn (string $at, int $n) => "{$at} {$n}", array_keys($this->at), $this->at))
+                .")\n",
+        );
         self::assertLessThanOrEqual($most, $this->presses, $job);
     }
 
@@ -364,13 +377,23 @@ final class PressesTest extends BrowserTestCase
         ] as $path) {
             foreach (self::$browser->findElements(By::xpath($path)) as $button) {
                 if ($button->isDisplayed()) {
-                    $this->follow(fn () => self::$browser->executeScript('arguments[0].scrollIntoView({block: "center"}); arguments[0].click()', [$button]));
+                    $this->follow(
+                        fn () => self::$browser->executeScript(
+                            'arguments[0].scrollIntoView({block: "center"}); arguments[0].click()',
+                            [$button],
+                        ),
+                    );
 
                     return;
                 }
             }
         }
-        self::fail("After {$this->presses} there is no visible button “{$text}” on: ".self::$browser->getTitle()."\n".$this->text('main'));
+        self::fail(
+            "After {$this->presses} there is no visible button “{$text}” on: "
+                .self::$browser->getTitle()
+                ."\n"
+                .$this->text('main'),
+        );
     }
 
     private function type(string $field, string $text): void
@@ -384,13 +407,22 @@ final class PressesTest extends BrowserTestCase
     private function tick(string $field, string $value = '1'): void
     {
         $this->counts();
-        self::$browser->executeScript('arguments[0].click()', [$this->visible("input[type=checkbox][name$='[{$field}]'], input[type=checkbox][name='{$field}[]'][value='{$value}']")]);
+        self::$browser->executeScript('arguments[0].click()', [
+            $this->visible(
+                "input[type=checkbox][name$='[{$field}]'], input[type=checkbox][name='{$field}[]'][value='{$value}']",
+            ),
+        ]);
     }
 
     private function choose(string $field, string $value): void
     {
         $this->counts();
-        $input = self::$browser->findElement(By::cssSelector("input[type=radio][value='{$value}'][name='{$field}'], input[type=radio][value='{$value}'][name$='[{$field}]']"));
+        $input = self::$browser->findElement(
+            By::cssSelector(
+                "input[type=radio][value='{$value}'][name='{$field}'], "
+                    ."input[type=radio][value='{$value}'][name$='[{$field}]']",
+            ),
+        );
         self::assertTrue($input->findElement(By::xpath('..'))->isDisplayed(), "{$field} is folded away");
         self::$browser->executeScript('arguments[0].click()', [$input]);
     }
@@ -399,7 +431,9 @@ final class PressesTest extends BrowserTestCase
     private function open(string $summary): void
     {
         $this->counts();
-        foreach (self::$browser->findElements(By::xpath("//summary[starts-with(normalize-space(), '{$summary}')]")) as $one) {
+        foreach (
+            self::$browser->findElements(By::xpath("//summary[starts-with(normalize-space(), '{$summary}')]")) as $one
+        ) {
             if ($one->isDisplayed()) {
                 self::$browser->executeScript('arguments[0].click()', [$one]);
 
@@ -436,7 +470,9 @@ final class PressesTest extends BrowserTestCase
     private function select(string $field, string $text): void
     {
         $this->counts();
-        $option = self::$browser->findElement(By::xpath("//select[@id='{$field}']/option[starts-with(normalize-space(), '{$text}')]"));
+        $option = self::$browser->findElement(
+            By::xpath("//select[@id='{$field}']/option[starts-with(normalize-space(), '{$text}')]"),
+        );
         $this->follow(fn () => $option->click());
     }
 

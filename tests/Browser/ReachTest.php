@@ -10,7 +10,9 @@ use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy as By;
 use PHPUnit\Framework\TestCase;
 
-/** A shop that tablets reach: HTTPS by a certificate of its own, workers behind it, and all of it gone again on TERM. */
+/**
+ * A shop that tablets reach: HTTPS by a certificate of its own, workers behind it, and all of it gone again on TERM.
+ */
 final class ReachTest extends TestCase
 {
     private const ROOT = __DIR__.'/../..';
@@ -53,38 +55,83 @@ final class ReachTest extends TestCase
 
         $browser = $this->browserThatTrusts($certificate);
         $browser->get("https://localhost:{$this->port}/");
-        foreach (['code' => $code[1] ?? '', 'shop' => 'Lower yard', 'elevation_m' => '310', 'name' => 'A. Person', 'login' => 'person', 'password' => 'ten letters or more'] as $field => $text) {
+        foreach (
+            [
+                'code' => $code[1] ?? '',
+                'shop' => 'Lower yard',
+                'elevation_m' => '310',
+                'name' => 'A. Person',
+                'login' => 'person',
+                'password' => 'ten letters or more',
+            ] as $field => $text
+        ) {
             $browser->findElement(By::id($field))->sendKeys($text);
         }
         $browser->findElement(By::cssSelector('.button-go'))->click();
         $browser->wait(20)->until(fn () => str_contains($browser->getTitle(), 'Add a vehicle'));
-        self::assertTrue($browser->executeScript('return window.isSecureContext'), 'camera and outbox want HTTPS that is trusted');
-        self::assertSame('activated', $browser->executeAsyncScript(
-            'const done = arguments[0]; navigator.serviceWorker.ready.then((r) => { const w = r.active;'
-            .' w.state === "activated" ? done(w.state) : w.addEventListener("statechange", () => w.state === "activated" && done(w.state)); });',
-        ));
+        self::assertTrue(
+            $browser->executeScript('return window.isSecureContext'),
+            'camera and outbox want HTTPS that is trusted',
+        );
+        self::assertSame(
+            'activated',
+            $browser->executeAsyncScript(
+                'const done = arguments[0]; navigator.serviceWorker.ready.then((r) => { const w = r.active;'
+                    .' w.state === "activated" ? done(w.state) : w.addEventListener("statechange", () => w.state === '
+                    .'"activated" && done(w.state)); });',
+            ),
+        );
 
         $browser->get("https://localhost:{$this->port}/shop/connect");
         $browser->wait(20)->until(fn () => count($browser->findElements(By::cssSelector('[data-qr] path'))) === 2);
         $print = strtoupper((string) openssl_x509_fingerprint($certificate, 'sha256'));
-        self::assertStringContainsString($print, str_replace(' ', '', $browser->findElement(By::cssSelector('main ol code'))->getText()));
+        self::assertStringContainsString(
+            $print,
+            str_replace(' ', '', $browser->findElement(By::cssSelector('main ol code'))->getText()),
+        );
 
         self::assertSame(0, $this->aqbel('backup'), 'while people work');
         $browser->get("https://localhost:{$this->port}/shop");
         self::assertStringContainsString('Whole', $browser->findElement(By::cssSelector('[data-state]'))->getText());
-        self::assertSame(1, $this->aqbel("restore {$this->place}/data/backups/none.zip --replace"), 'not under the people who work in it');
+        self::assertSame(
+            1,
+            $this->aqbel("restore {$this->place}/data/backups/none.zip --replace"),
+            'not under the people who work in it',
+        );
 
         $this->end($server);
-        self::assertSame('', trim((string) shell_exec('pgrep -f '.escapeshellarg($this->place).' -a | grep -v pgrep | grep -v chrom')));
+        self::assertSame(
+            '',
+            trim(
+                (string) shell_exec('pgrep -f '.escapeshellarg($this->place).' -a | grep -v pgrep | grep -v chrom'),
+            ),
+        );
         self::assertFalse(@fsockopen('127.0.0.1', $this->port));
 
         $this->serve();
         self::assertStringNotContainsString('First start', $this->said());
-        self::assertSame($certificate, file_get_contents("http://localhost:{$this->second()}/aqbel.crt"), 'trusted once, trusted for good');
-        $health = json_decode((string) file_get_contents("https://localhost:{$this->port}/health", context: stream_context_create(
-            ['ssl' => ['cafile' => "{$this->place}/trusted.crt"]],
-        )), true);
-        self::assertSame(['works' => true, 'version' => trim((string) file_get_contents('VERSION')), 'database' => 'ok', 'disk' => 'ok', 'backup' => 'ok'], $health);
+        self::assertSame(
+            $certificate,
+            file_get_contents("http://localhost:{$this->second()}/aqbel.crt"),
+            'trusted once, trusted for good',
+        );
+        $health = json_decode(
+            (string) file_get_contents(
+                "https://localhost:{$this->port}/health",
+                context: stream_context_create(['ssl' => ['cafile' => "{$this->place}/trusted.crt"]]),
+            ),
+            true,
+        );
+        self::assertSame(
+            [
+                'works' => true,
+                'version' => trim((string) file_get_contents('VERSION')),
+                'database' => 'ok',
+                'disk' => 'ok',
+                'backup' => 'ok',
+            ],
+            $health,
+        );
     }
 
     public function test_the_shops_authority_signs_the_shops_own_name_alone_and_for_two_years(): void
@@ -93,10 +140,24 @@ final class ReachTest extends TestCase
         $root = "{$this->place}/data/authority/root.crt";
         $days = ((int) openssl_x509_parse((string) file_get_contents($root))['validTo_time_t'] - time()) / 86400;
         self::assertEqualsWithDelta(730.0, $days, 1.0);
-        foreach (['DNS:localhost' => true, 'DNS:elsewhere.example' => false, 'IP:127.0.0.1' => false, 'IP:192.0.2.1' => false] as $name => $may) {
+        foreach (
+            [
+                'DNS:localhost' => true,
+                'DNS:elsewhere.example' => false,
+                'IP:127.0.0.1' => false,
+                'IP:192.0.2.1' => false,
+            ] as $name => $may
+        ) {
             self::assertSame($may, $this->signs($name), $name);
         }
-        $answer = (array) get_headers("https://localhost:{$this->port}/sign-in", true, stream_context_create(['ssl' => ['cafile' => $root], 'http' => ['ignore_errors' => true, 'follow_location' => 0]]));
+        $answer = (array) get_headers(
+            "https://localhost:{$this->port}/sign-in",
+            true,
+            stream_context_create([
+                'ssl' => ['cafile' => $root],
+                'http' => ['ignore_errors' => true, 'follow_location' => 0],
+            ]),
+        );
         $headers = array_change_key_case($answer);
         self::assertSame('max-age=604800', $headers['strict-transport-security']);
         self::assertStringContainsString('camera=(self)', $headers['permissions-policy']);
@@ -108,8 +169,12 @@ final class ReachTest extends TestCase
     private function signs(string $name): bool
     {
         [$to, $root] = ["{$this->place}/forged", "{$this->place}/data/authority/root"];
-        shell_exec("openssl req -newkey ec -pkeyopt ec_paramgen_curve:P-256 -nodes -keyout {$to}.key -out {$to}.csr -subj /CN=x 2>&1; echo subjectAltName={$name} > {$to}.ext;"
-            ."openssl x509 -req -in {$to}.csr -CA {$root}.crt -CAkey {$root}.key -CAcreateserial -days 5 -extfile {$to}.ext -out {$to}.crt 2>&1");
+        shell_exec(
+            "openssl req -newkey ec -pkeyopt ec_paramgen_curve:P-256 -nodes -keyout {$to}.key "
+                ."-out {$to}.csr -subj /CN=x 2>&1; echo subjectAltName={$name} > {$to}.ext;openssl x509 -req "
+                ."-in {$to}.csr -CA {$root}.crt -CAkey {$root}.key -CAcreateserial -days 5 "
+                ."-extfile {$to}.ext -out {$to}.crt 2>&1",
+        );
 
         return str_contains((string) shell_exec("openssl verify -CAfile {$root}.crt {$to}.crt 2>&1"), ': OK');
     }
@@ -132,7 +197,11 @@ final class ReachTest extends TestCase
         self::assertFileDoesNotExist("{$this->place}/data/aqbel.sqlite");
         mkdir("{$this->place}/data");
         touch("{$this->place}/data/somebody-elses");
-        self::assertSame(1, $this->aqbel('serve --host localhost --port '.$this->port), 'a folder with other files in it');
+        self::assertSame(
+            1,
+            $this->aqbel('serve --host localhost --port '.$this->port),
+            'a folder with other files in it',
+        );
         self::assertSame([], array_diff(scandir("{$this->place}/data") ?: [], ['.', '..', 'somebody-elses']));
     }
 
@@ -140,7 +209,10 @@ final class ReachTest extends TestCase
     private function serve()
     {
         @unlink("{$this->place}/said");
-        $process = $this->start(['./aqbel', 'serve', '--host', 'localhost', '--port', (string) $this->port], "{$this->place}/said");
+        $process = $this->start(
+            ['./aqbel', 'serve', '--host', 'localhost', '--port', (string) $this->port],
+            "{$this->place}/said",
+        );
         $this->until(fn () => str_contains($this->said(), 'Aqbel is at') || ! proc_get_status($process)['running']);
         self::assertStringContainsString("Aqbel is at https://localhost:{$this->port}", $this->said());
 
@@ -160,12 +232,22 @@ final class ReachTest extends TestCase
     /** @return array<string, string> none of what the tests run in */
     private function environment(): array
     {
-        return ['PATH' => (string) getenv('PATH'), 'HOME' => (string) getenv('HOME'), 'AQBEL_DATA' => "{$this->place}/data"];
+        return [
+            'PATH' => (string) getenv('PATH'),
+            'HOME' => (string) getenv('HOME'),
+            'AQBEL_DATA' => "{$this->place}/data",
+        ];
     }
 
     private function aqbel(string $command): int
     {
-        $process = proc_open("exec ./aqbel {$command}", [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, self::ROOT, $this->environment());
+        $process = proc_open(
+            "exec ./aqbel {$command}",
+            [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+            $pipes,
+            self::ROOT,
+            $this->environment(),
+        );
         self::assertIsResource($process);
 
         return proc_close($process);
@@ -175,13 +257,25 @@ final class ReachTest extends TestCase
     {
         file_put_contents("{$this->place}/trusted.crt", $certificate);
         $store = escapeshellarg("sql:{$this->place}/home/.pki/nssdb");
-        shell_exec("certutil -d {$store} -N --empty-password && certutil -d {$store} -A -t C,, -n aqbel -i ".escapeshellarg("{$this->place}/trusted.crt"));
+        shell_exec(
+            "certutil -d {$store} -N --empty-password && certutil -d {$store} -A -t C,, -n aqbel -i "
+                .escapeshellarg("{$this->place}/trusted.crt"),
+        );
         $port = self::freePair();
         $this->start(['chromedriver', "--port={$port}"], '/dev/null', ['HOME' => "{$this->place}/home"]);
         $this->until(fn () => @fsockopen('127.0.0.1', $port) !== false);
-        $options = (new ChromeOptions)->addArguments([
-            '--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update',
-            '--disable-sync', '--disable-dev-shm-usage', '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost', "--user-data-dir={$this->place}/profile",
+        $options = (new ChromeOptions())->addArguments([
+            '--headless=new',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--disable-dev-shm-usage',
+            '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
+            "--user-data-dir={$this->place}/profile",
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY_W3C, $options->toArray());

@@ -13,10 +13,16 @@ final class SchoolsTest extends BrowserTestCase
     {
         $this->signIn();
         $this->visit('/jobs/new?vehicle=1');
-        self::$browser->executeScript('document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })');
+        self::$browser->executeScript(
+            'document.querySelectorAll("[data-ways] details").forEach((more) => { more.open = true })',
+        );
         self::$browser->findElement(By::cssSelector('[data-school="loose_cap"]'))->click();
         $this->until(fn () => $this->has('#outcome[data-fresh]'));
-        self::assertTrue((bool) self::$browser->executeScript('return document.querySelector(\'input[name="school"][value="loose_cap"]\').checked'));
+        self::assertTrue(
+            (bool) self::$browser->executeScript(
+                'return document.querySelector(\'input[name="school"][value="loose_cap"]\').checked',
+            ),
+        );
         $this->see('this plan', '[data-ways]');
         $this->assertAccessible();
     }
@@ -26,7 +32,10 @@ final class SchoolsTest extends BrowserTestCase
         $this->signIn();
         $this->jobAt('heat_cycle:1', 'SKP 114', school: 'loose_cap');
         $this->seeStep('Heat cycle 1');
-        self::assertSame('resting', self::$browser->findElement(By::cssSelector('[name="fields[neck]"]:checked'))->getAttribute('value'));
+        self::assertSame(
+            'resting',
+            self::$browser->findElement(By::cssSelector('[name="fields[neck]"]:checked'))->getAttribute('value'),
+        );
         $this->readAndStart();
         $this->record('shut_off');
         $this->see('The cap is on and tight');
@@ -144,6 +153,12 @@ final class SchoolsTest extends BrowserTestCase
         $this->record('start', ['place' => 'extraction', 'neck' => 'resting']);
         $this->pass(900);
         $this->reload();
-        $this->record('reading', ['ect' => '88', 'far' => '84', 'outlet_front' => '66', 'bubbles' => 'none', 'sign' => 'none']);
+        $this->record('reading', [
+            'ect' => '88',
+            'far' => '84',
+            'outlet_front' => '66',
+            'bubbles' => 'none',
+            'sign' => 'none',
+        ]);
     }
 }

@@ -95,7 +95,9 @@ final class ScreensTest extends BrowserTestCase
         $keys->sendKeys(WebDriverKeys::ESCAPE);
         self::$browser->wait(40, 20)
             ->until(
-                fn () => self::$browser->executeScript('return !document.getElementById("sheet").open && document.activeElement.checkVisibility()'),
+                fn () => self::$browser->executeScript(
+                    'return !document.getElementById("sheet").open && document.activeElement.checkVisibility()',
+                ),
             );
         $keys->sendKeys('e');
         self::assertSame(
@@ -117,7 +119,13 @@ final class ScreensTest extends BrowserTestCase
     public function test_number_verdict_and_the_next_button_are_seen_together(): void
     {
         $this->signIn();
-        $jobs = ['SKP 902' => 'drain:radiator_cock', 'SKP 031' => 'fill_level', 'SKP 115' => 'heat_cycle:1', 'SKP 208' => 'cool_down:1', 'YT 2' => 'drive'];
+        $jobs = [
+            'SKP 902' => 'drain:radiator_cock',
+            'SKP 031' => 'fill_level',
+            'SKP 115' => 'heat_cycle:1',
+            'SKP 208' => 'cool_down:1',
+            'YT 2' => 'drive',
+        ];
         foreach ($jobs as $plate => $step) {
             $this->jobAt($step, $plate);
             $this->oneByOne();
@@ -129,13 +137,27 @@ final class ScreensTest extends BrowserTestCase
                 $this->record('hold', ['speed' => 'revs']);
             }
             foreach ([[1280, 800], [820, 1180]] as [$width, $height]) {
-                $this->devTools('Emulation.setDeviceMetricsOverride', ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]);
-                $unseen = self::$browser->executeScript('scrollTo(0, 0); const ledger = document.querySelector(".ledger").getBoundingClientRect().top;'
-                    .'const dock = document.querySelector(".dock")?.getBoundingClientRect().top ?? ledger;'
-                    .'return [...document.querySelectorAll(".step .level, .step .verdict, .step .button-go")].filter((shown) => shown.checkVisibility())'
-                    .'.filter((shown) => shown.getBoundingClientRect().bottom > (shown.matches(".button-go") ? ledger : dock) + 1 || shown.getBoundingClientRect().top < 0).map((shown) => `${shown.className} ${Math.round(shown.getBoundingClientRect().bottom - dock)}`)');
+                $this->devTools('Emulation.setDeviceMetricsOverride', [
+                    'width' => $width,
+                    'height' => $height,
+                    'deviceScaleFactor' => 1,
+                    'mobile' => false,
+                ]);
+                $unseen = self::$browser->executeScript(
+                    'scrollTo(0, 0); const ledger = document.querySelector(".ledger").getBoundingClientRect().top;'
+                        .'const dock = document.querySelector(".dock")?.getBoundingClientRect().top ?? ledger;'
+                        .'return [...document.querySelectorAll(".step .level, .step .verdict, '
+                        .'.step .button-go")].filter((shown) => shown.checkVisibility())'
+                        .'.filter((shown) => shown.getBoundingClientRect().bottom > (shown.matches(".button-go") ? '
+                        .'ledger : dock) + 1 || shown.getBoundingClientRect().top < 0).map((shown) => '
+                        .'`${shown.className} ${Math.round(shown.getBoundingClientRect().bottom - dock)}`)',
+                );
                 self::assertSame([], $unseen, "{$plate} {$step} at {$width} × {$height}");
-                self::assertLessThanOrEqual(1, count(self::$browser->findElements(By::cssSelector('.step .button-go'))), "one amber button, {$step}");
+                self::assertLessThanOrEqual(
+                    1,
+                    count(self::$browser->findElements(By::cssSelector('.step .button-go'))),
+                    "one amber button, {$step}",
+                );
             }
             $this->devTools('Emulation.clearDeviceMetricsOverride', []);
         }
@@ -168,9 +190,17 @@ final class ScreensTest extends BrowserTestCase
     public function test_everything_that_is_pressed_is_large_enough_for_a_glove(): void
     {
         $this->signIn();
-        foreach (['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits', '/bench', '/day', '/visits', '/stores'] as $path) {
+        foreach (
+            ['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits', '/bench', '/day', '/visits', '/stores'] as $path
+        ) {
             $this->visit($path);
-            $small = self::$browser->executeScript('return [...document.querySelectorAll("main a, main button, main summary, .bar a, .bar button")].filter(e => e.checkVisibility() && !e.closest("p, svg")).map(e => [e.innerText || e.ariaLabel, e.getBoundingClientRect()]).filter(([, r]) => r.width > 0 && (r.height < 44 || r.width < 44)).map(([t, r]) => `${t} ${r.width}x${r.height}`)');
+            $small = self::$browser->executeScript(
+                'return [...document.querySelectorAll("main a, main button, main summary, .bar a, '
+                    .'.bar button")].filter(e => e.checkVisibility() && !e.closest("p, '
+                    .'svg")).map(e => [e.innerText || e.ariaLabel, e.getBoundingClientRect()]).filter(([, '
+                    .'r]) => r.width > 0 && (r.height < '
+                    .'44 || r.width < 44)).map(([t, r]) => `${t} ${r.width}x${r.height}`)',
+            );
             self::assertSame([], $small, $path);
         }
     }

@@ -49,7 +49,11 @@ final class TwoTabletsTest extends BrowserTestCase
         $this->see('Sunniva Karr changed a line');
         $this->see('Too hot', '.verdict');
         $this->assertAccessible();
-        self::assertSame([], self::$browser->findElements(By::cssSelector('.button-finish')), 'nothing waves it through');
+        self::assertSame(
+            [],
+            self::$browser->findElements(By::cssSelector('.button-finish')),
+            'nothing waves it through',
+        );
     }
 
     public function test_a_run_that_reached_its_limit_cannot_be_talked_into_proven(): void
@@ -72,7 +76,11 @@ final class TwoTabletsTest extends BrowserTestCase
             }
         });
         $this->see('Shut off now', '.verdict');
-        self::assertSame([], self::$browser->findElements(By::cssSelector('.button-finish')), 'a running engine is not left');
+        self::assertSame(
+            [],
+            self::$browser->findElements(By::cssSelector('.button-finish')),
+            'a running engine is not left',
+        );
         $this->record('shut_off');
         self::assertStringNotContainsString('Proven', $this->text('.verdict'));
         $this->finish();

@@ -211,7 +211,11 @@ final class WholeJobTest extends BrowserTestCase
         $this->overHttp(function (): void {
             $this->seeStep('Hunt the leak');
             $this->record('checked', ['suspect' => 'seal', 'result' => 'sound']);
-            $this->record('checked', ['suspect' => 'drains', 'result' => 'mended', 'what' => 'Block plug washer turned']);
+            $this->record('checked', [
+                'suspect' => 'drains',
+                'result' => 'mended',
+                'what' => 'Block plug washer turned',
+            ]);
             $this->finish();
             $this->seeStep('Pull the vacuum');
             $this->record('reading', ['vacuum' => '0.73 bar']);

@@ -20,9 +20,13 @@ final class Wire
 
     private readonly CssSelectorConverter $css;
 
-    public function __construct(private readonly string $base, private readonly string $cookies, string $path, private readonly string $password = 'bleed-it-dry')
-    {
-        $this->css = new CssSelectorConverter;
+    public function __construct(
+        private readonly string $base,
+        private readonly string $cookies,
+        string $path,
+        private readonly string $password = 'bleed-it-dry',
+    ) {
+        $this->css = new CssSelectorConverter();
         $this->address = $base.$path;
         $this->send($path);
     }
@@ -33,8 +37,11 @@ final class Wire
         $jar = (string) tempnam(sys_get_temp_dir(), 'aqbel-wire');
         $ask = function (?array $post) use ($base, $jar): string {
             $curl = curl_init("{$base}/sign-in");
-            curl_setopt_array($curl, [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar]
-                + ($post === null ? [] : [CURLOPT_POSTFIELDS => http_build_query($post)]));
+            curl_setopt_array(
+                $curl,
+                [CURLOPT_RETURNTRANSFER => true, CURLOPT_COOKIEJAR => $jar, CURLOPT_COOKIEFILE => $jar]
+                    + ($post === null ? [] : [CURLOPT_POSTFIELDS => http_build_query($post)]),
+            );
 
             return (string) curl_exec($curl);
         };
@@ -103,7 +110,10 @@ final class Wire
 
     public function tickAll(): void
     {
-        $form = $this->one('//form[contains(@class,"entry")][.//*[contains(@class,"tick")]]', 'There is nothing to tick');
+        $form = $this->one(
+            '//form[contains(@class,"entry")][.//*[contains(@class,"tick")]]',
+            'There is nothing to tick',
+        );
         $values = $this->values($form);
         foreach ($this->page->query('.//input[@type="checkbox"]', $form) ?: [] as $tick) {
             $values[$tick->getAttribute('name')] = '1';
@@ -114,7 +124,10 @@ final class Wire
     /** Finishes the step in hand, whatever its button is called. */
     public function finish(): void
     {
-        $this->one('//form[contains(@class,"finish")]//button[contains(@class,"button-finish")]', 'This step cannot be finished');
+        $this->one(
+            '//form[contains(@class,"finish")]//button[contains(@class,"button-finish")]',
+            'This step cannot be finished',
+        );
         $form = $this->one('//form[contains(@class,"finish")]', 'There is nothing to finish');
         $values = $this->values($form);
         $this->post($form, [...$values, ...isset($values['known']) ? ['known' => $this->password] : []]);
@@ -131,7 +144,10 @@ final class Wire
     /** Presses a button of a form that asks nothing. */
     public function press(string $text): void
     {
-        $button = $this->one(sprintf('//button[normalize-space()=%s]', self::quoted($text)), "There is no button “{$text}”");
+        $button = $this->one(
+            sprintf('//button[normalize-space()=%s]', self::quoted($text)),
+            "There is no button “{$text}”",
+        );
         $form = $this->page->query('ancestor::form', $button)->item(0);
         Assert::assertInstanceOf(\DOMElement::class, $form);
         $this->post($form, $this->values($form));

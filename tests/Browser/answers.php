@@ -26,5 +26,10 @@ while (fgets(STDIN) !== false) {
     clearstatcache();
     $at = $state->at($step, time() + (is_file($clock) ? (int) file_get_contents($clock) : 0));
     $kind = app(StepCatalogue::class)->of($step);
-    echo json_encode(['step' => $step->id, 'before' => Answers::before($at), 'answers' => Answers::to($kind, $at), 'wait' => $step->kind === 'cured'])."\n";
+    echo json_encode([
+        'step' => $step->id,
+        'before' => Answers::before($at),
+        'answers' => Answers::to($kind, $at),
+        'wait' => $step->kind === 'cured',
+    ])."\n";
 }

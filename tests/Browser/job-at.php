@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// A job of the demo shop taken up to a step by the recorder itself; prints its number. `job-at.php PLATE SCHOOL LOGIN STEP`
+// A job of the demo shop taken up to a step by the recorder itself;
+// prints its number. `job-at.php PLATE SCHOOL LOGIN STEP`
 
 use App\Models\Person;
 use Database\Seeders\DemoSeeder;

@@ -31,7 +31,19 @@ final class DependencyTest extends TestCase
         'Plan/Format' => ['Quantity', 'Matter', 'Mixing', 'Circuit', 'Flow', 'Heat', 'Stores', 'Job', 'Plan'],
         'Schools' => ['Quantity', 'Matter', 'Circuit', 'Flow', 'Heat', 'Vacuum', 'Job', 'Plan'],
         'Observed' => ['Quantity', 'Matter', 'Circuit', 'Saying', 'Job', 'Plan'],
-        'Judged' => ['Quantity', 'Matter', 'Mixing', 'Heat', 'Vacuum', 'Circuit', 'Flow', 'Ledger', 'Job', 'Plan', 'Observed'],
+        'Judged' => [
+            'Quantity',
+            'Matter',
+            'Mixing',
+            'Heat',
+            'Vacuum',
+            'Circuit',
+            'Flow',
+            'Ledger',
+            'Job',
+            'Plan',
+            'Observed',
+        ],
         'Steps' => [
             'Quantity',
             'Observed',
@@ -58,7 +70,8 @@ final class DependencyTest extends TestCase
         'Practice' => ['Quantity', 'Heat', 'Job', 'Saying', 'Observed', 'Judged', 'Virtual'],
     ];
 
-    private const FORBIDDEN = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'
+    private const FORBIDDEN
+        = '/(?<![\w>:$\\\\])\\\\?(time|date|mktime|strtotime|hrtime|microtime|now|env|getenv|config|fopen|file|file_get_contents|file_put_contents'
         .'|rand|mt_rand|random_int|exec|shell_exec|curl_init|header|echo|print|var_dump)\(|new '
         .'\\\\?Date\w*|\$_(SERVER|GET|POST|ENV|COOKIE|FILES|SESSION|REQUEST)|\$GLOBALS/';
 
@@ -138,9 +151,15 @@ final class DependencyTest extends TestCase
                 preg_match_all('/(?<=[;\s])use Aqbel\\\\Core\\\\(Steps\\\\[\w\\\\]+)/', $code, $named);
                 preg_match_all('/(?:new|extends) (\w+)|(?<![\w\\\\])([A-Z]\w+)::/', $code, $beside);
                 $folder = dirname($path);
-                $near = array_map(fn (string $name) => "{$folder}/{$name}.php", array_filter([...$beside[1], ...$beside[2]]));
+                $near = array_map(
+                    fn (string $name) => "{$folder}/{$name}.php",
+                    array_filter([...$beside[1], ...$beside[2]]),
+                );
                 $far = array_map(fn (string $name) => strtr($name, '\\', '/').'.php', $named[1]);
-                $there = array_filter([...$near, ...$far], fn (string $file) => $file !== $path && is_file(self::CORE."/{$file}"));
+                $there = array_filter(
+                    [...$near, ...$far],
+                    fn (string $file) => $file !== $path && is_file(self::CORE."/{$file}"),
+                );
                 $uses[$path] = array_values(array_unique($there));
             }
         }

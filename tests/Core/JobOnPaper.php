@@ -56,10 +56,16 @@ final class JobOnPaper
         array $choices = [],
     ): self {
         $usual = [
-            'jobKind' => JobKind::Repair, 'complaint' => Complaint::None, 'school' => $school, 'opened' => ['upper_hose'],
-            'drains' => Demo::circuit($circuit)
-                ->portIds(PortKind::Drain), 'elevationM' => 1420.0, 'noseLiftMm' => $lift, 'targetFraction' => 0.5,
-            'cureMinutes' => $cure, 'rules' => $rules ?? new HouseRules,
+            'jobKind' => JobKind::Repair,
+            'complaint' => Complaint::None,
+            'school' => $school,
+            'opened' => ['upper_hose'],
+            'drains' => Demo::circuit($circuit)->portIds(PortKind::Drain),
+            'elevationM' => 1420.0,
+            'noseLiftMm' => $lift,
+            'targetFraction' => 0.5,
+            'cureMinutes' => $cure,
+            'rules' => $rules ?? new HouseRules(),
         ];
 
         return new self($circuit, new Choices(...[...$usual, ...$choices]), Demo::planner());

@@ -25,7 +25,9 @@ final class LoggerFileTest extends TestCase
 
     public function testASemicolonTableWithDecimalCommaAndATimeOfDayOverMidnight(): void
     {
-        $file = LoggerFile::read("\xEF\xBB\xBFUhrzeit time;Coolant [C];Something else\r\n23:59:58;80,5;x\r\n00:00:01;81;y\r\n");
+        $file = LoggerFile::read(
+            "\xEF\xBB\xBFUhrzeit time;Coolant [C];Something else\r\n23:59:58;80,5;x\r\n00:00:01;81;y\r\n",
+        );
         self::assertTrue($file->decimalComma);
         self::assertSame(['time', 'coolant_c', null], $file->channels);
         self::assertSame([[0.0, 80.5], [3.0, 81.0]], $file->points()['coolant_c']);
@@ -35,7 +37,10 @@ final class LoggerFileTest extends TestCase
     {
         $file = LoggerFile::read("a\tb\tc\n1\t2\t3\n");
         self::assertSame([null, null, null], $file->channels);
-        self::assertSame(['outlet_c.rear' => [[0.0, 3.0]]], $file->taken([0 => 'time', 2 => 'outlet_c.rear'])->points());
+        self::assertSame(
+            ['outlet_c.rear' => [[0.0, 3.0]]],
+            $file->taken([0 => 'time', 2 => 'outlet_c.rear'])->points(),
+        );
         $this->expectException(InvalidField::class);
         $file->taken([0 => 'time', 1 => 'rpm', 2 => 'rpm']);
     }

@@ -14,8 +14,23 @@ use PHPUnit\Framework\TestCase;
 final class ObservationFormsTest extends TestCase
 {
     private const EVERYTHING = [
-        'ect' => 90.0, 'far' => 85.0, 'outlet_front' => 60.0, 'volume' => 500.0, 'reading_ml' => 500.0, 'level' => 'mark', 'speed' => 'idle', 'coolant' => 'clean',
-        'needle' => 'middle', 'hose' => 'hot', 'heater' => 'hot', 'sign' => 'none', 'place' => 'outdoors', 'neck' => 'sealed', 'way' => 'hose', 'caught' => 100.0, 'why' => 'so',
+        'ect' => 90.0,
+        'far' => 85.0,
+        'outlet_front' => 60.0,
+        'volume' => 500.0,
+        'reading_ml' => 500.0,
+        'level' => 'mark',
+        'speed' => 'idle',
+        'coolant' => 'clean',
+        'needle' => 'middle',
+        'hose' => 'hot',
+        'heater' => 'hot',
+        'sign' => 'none',
+        'place' => 'outdoors',
+        'neck' => 'sealed',
+        'way' => 'hose',
+        'caught' => 100.0,
+        'why' => 'so',
     ];
 
     public function testAnObservationIsToldByItsOwnFormsAlone(): void
@@ -25,7 +40,10 @@ final class ObservationFormsTest extends TestCase
             $forms = $kind::forms();
             foreach ($forms === [] ? [] : $this->allForms() as $form) {
                 $told = $kind::of(new Entry(1, 1, 'Somebody', 'step', $form, new Values(self::EVERYTHING)));
-                self::assertTrue($told === null || in_array($form, $forms, true), "{$kind} reads {$form}, which it does not name");
+                self::assertTrue(
+                    $told === null || in_array($form, $forms, true),
+                    "{$kind} reads {$form}, which it does not name",
+                );
                 $seen += $told === null ? 0 : 1;
             }
         }
@@ -55,6 +73,8 @@ final class ObservationFormsTest extends TestCase
             array_push($forms, ...$kind::forms());
         }
 
-        return array_values(array_unique([...$forms, 'reading', 'felt', 'done', 'drained', 'poured', 'needle', 'drove', 'look']));
+        return array_values(
+            array_unique([...$forms, 'reading', 'felt', 'done', 'drained', 'poured', 'needle', 'drove', 'look']),
+        );
     }
 }

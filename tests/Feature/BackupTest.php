@@ -77,10 +77,13 @@ final class BackupTest extends TestCase
         $whole = (string) file_get_contents($file);
         mt_srand(7);
         $length = strlen($whole);
-        foreach ([0, 1, 30, $length - 1, $length - 22, ...array_map(fn () => mt_rand(1, $length - 1), range(1, 40))] as $bytes) {
+        foreach (
+            [0, 1, 30, $length - 1, $length - 22, ...array_map(fn () => mt_rand(1, $length - 1), range(1, 40))] as $bytes
+        ) {
             $this->assertRefused(substr($whole, 0, $bytes), "torn after {$bytes} bytes");
         }
-        // A byte may be turned where the format itself keeps nothing of ours (times, padding); then all that is ours is whole.
+        // A byte may be turned where the format itself keeps nothing of ours
+        // (times, padding); then all that is ours is whole.
         $ours = fn (string $zip): array => self::contents($zip);
         foreach (array_map(fn () => mt_rand(0, $length - 1), range(1, 60)) as $at) {
             $turned = $whole;
@@ -120,7 +123,9 @@ final class BackupTest extends TestCase
     {
         $this->at('earlier');
         $pdo = new PDO("sqlite:{$this->folder}/earlier/aqbel.sqlite");
-        $pdo->exec((string) gzdecode((string) file_get_contents(base_path('tests/fixtures/shop-of-2026-11-24.sql.gz'))));
+        $pdo->exec(
+            (string) gzdecode((string) file_get_contents(base_path('tests/fixtures/shop-of-2026-11-24.sql.gz'))),
+        );
         unset($pdo);
         $backup = Backup::make("{$this->folder}/backups");
         $jobs = Job::query()->count();
@@ -129,16 +134,30 @@ final class BackupTest extends TestCase
         $this->at('there');
         Restoring::from($backup->file, false);
         self::assertSame($jobs, Job::query()->count());
-        self::assertSame([], array_diff(self::migrations(), DB::table('migrations')->pluck('migration')->all()), 'brought up to date');
+        self::assertSame(
+            [],
+            array_diff(self::migrations(), DB::table('migrations')->pluck('migration')->all()),
+            'brought up to date',
+        );
 
         $this->at('earlier');
         Artisan::call('aqbel:before-upgrade', ['folder' => "{$this->folder}/before", 'from' => '0.5.0']);
-        self::assertStringContainsString('From 0.5.0 to '.config('aqbel.version').'. A backup is kept, then the database changes: ', Artisan::output());
-        self::assertSame(config('aqbel.version'), Backup::verified((glob("{$this->folder}/before/before-upgrade-*.zip") ?: [''])[0])->manifest->version);
+        self::assertStringContainsString(
+            'From 0.5.0 to '.config('aqbel.version').'. A backup is kept, then the database changes: ',
+            Artisan::output(),
+        );
+        self::assertSame(
+            config('aqbel.version'),
+            Backup::verified((glob("{$this->folder}/before/before-upgrade-*.zip") ?: [''])[0])->manifest->version,
+        );
         self::assertCount(1, glob("{$this->folder}/before/before-upgrade-*.zip") ?: []);
         Artisan::call('migrate', ['--force' => true]);
         Artisan::call('aqbel:before-upgrade', ['folder' => "{$this->folder}/before"]);
-        self::assertCount(1, glob("{$this->folder}/before/before-upgrade-*.zip") ?: [], 'nothing to upgrade, nothing copied');
+        self::assertCount(
+            1,
+            glob("{$this->folder}/before/before-upgrade-*.zip") ?: [],
+            'nothing to upgrade, nothing copied',
+        );
     }
 
     public function test_commands_say_in_one_line_what_went_wrong_and_old_backups_go(): void
@@ -207,7 +226,9 @@ final class BackupTest extends TestCase
         $zip->open($file);
         $contents = [];
         foreach (array_keys(Backup::verified($file)->manifest->files) as $place) {
-            $contents[$place] = sha1((string) @stream_get_contents($zip->getStream($place) ?: throw new \LogicException($place)));
+            $contents[$place] = sha1(
+                (string) @stream_get_contents($zip->getStream($place) ?: throw new \LogicException($place)),
+            );
         }
 
         return $contents;

@@ -13,10 +13,18 @@ final class BadInputTest extends ShopTestCase
     /** @return array<string, array{mixed, string}> */
     public static function volumes(): array
     {
-        return ['empty' => ['', 'Enter a value'], 'letters' => ['a lot', 'Enter a number'], 'absurd' => ['900 gal', 'cannot be right'], 'more than a circuit holds' => ['40 L', 'cannot be right'], 'negative' => ['-3', 'cannot be right'], 'a pressure' => ['3 bar', 'measures pressure'],
-            'a list' => [['3'], 'Enter one value'], 'markup' => ['<b>3</b>', 'Enter a number'], 'endless' => [
-                str_repeat('9', 5000), 'cannot be right',
-            ], 'broken text' => ["\xff\xfe", 'cannot be read']];
+        return [
+            'empty' => ['', 'Enter a value'],
+            'letters' => ['a lot', 'Enter a number'],
+            'absurd' => ['900 gal', 'cannot be right'],
+            'more than a circuit holds' => ['40 L', 'cannot be right'],
+            'negative' => ['-3', 'cannot be right'],
+            'a pressure' => ['3 bar', 'measures pressure'],
+            'a list' => [['3'], 'Enter one value'],
+            'markup' => ['<b>3</b>', 'Enter a number'],
+            'endless' => [str_repeat('9', 5000), 'cannot be right'],
+            'broken text' => ["\xff\xfe", 'cannot be read'],
+        ];
     }
 
     #[DataProvider('volumes')]
@@ -117,41 +125,55 @@ final class BadInputTest extends ShopTestCase
         \App\Models\Shop::query()->delete();
         $this->get('/sign-in')->assertRedirect('/first-start');
         $this->get('/first-start')->assertOk();
-        $this->post('/first-start', ['code' => ['x'], 'login' => ['x'], 'password' => 'long enough'])->assertSessionHasErrors(['name', 'login']);
-        $this->post(
-            '/first-start',
-            ['shop' => '', 'name' => '', 'login' => 'a b', 'password' => 'x', 'units' => 'old', 'currency' => 'thalers'],
-        )
-            ->assertSessionHasErrors(['name', 'login', 'password', 'units', 'currency']);
+        $this->post('/first-start', [
+            'code' => ['x'],
+            'login' => ['x'],
+            'password' => 'long enough',
+        ])->assertSessionHasErrors(['name', 'login']);
+        $this->post('/first-start', [
+            'shop' => '',
+            'name' => '',
+            'login' => 'a b',
+            'password' => 'x',
+            'units' => 'old',
+            'currency' => 'thalers',
+        ])->assertSessionHasErrors(['name', 'login', 'password', 'units', 'currency']);
         $who = ['name' => 'A', 'login' => 'a', 'password' => 'ten letters'];
-        foreach (['elevation_m' => ['high', '9000', ['x']], 'barometer' => ['20', 'low'], 'shop' => [str_repeat('s', 121)]] as $field => $bad) {
+        foreach (
+            ['elevation_m' => ['high', '9000', ['x']], 'barometer' => ['20', 'low'], 'shop' => [str_repeat('s', 121)]] as $field => $bad
+        ) {
             foreach ($bad as $value) {
                 $this->post('/first-start', [...$who, $field => $value])->assertSessionHasErrors($field);
             }
         }
         self::assertNull(session()->getOldInput('password'));
         self::assertSame(0, Person::query()->count());
-        $this->post(
-            '/first-start',
-            [
-                'shop' => 'Lower yard',
-                'elevation_m' => '310',
-                'name' => 'A',
-                'login' => 'a',
-                'password' => 'ten letters',
-                'units' => 'us',
-                'currency' => 'Mk',
-                'tools_said' => '1',
-                'tools' => ['funnel'],
-                'layouts' => '1',
-            ],
-        )
-            ->assertRedirect('/vehicles/new');
-        self::assertSame(1, \App\Models\SignIn::query()->whereNull('ended_at')->count(), 'the first session is listed, and can be ended');
+        $this->post('/first-start', [
+            'shop' => 'Lower yard',
+            'elevation_m' => '310',
+            'name' => 'A',
+            'login' => 'a',
+            'password' => 'ten letters',
+            'units' => 'us',
+            'currency' => 'Mk',
+            'tools_said' => '1',
+            'tools' => ['funnel'],
+            'layouts' => '1',
+        ])->assertRedirect('/vehicles/new');
+        self::assertSame(
+            1,
+            \App\Models\SignIn::query()->whereNull('ended_at')->count(),
+            'the first session is listed, and can be ended',
+        );
         $shop = \App\Models\Shop::here();
         self::assertSame([310.0, 'Mk', ['funnel']], [$shop->elevation_m, $shop->houseRules()->currency, $shop->tools]);
         self::assertSame('us', Person::query()->sole()->units->value);
-        self::assertEqualsWithDelta(473.18, $shop->houseRules()->vessels->of('pan')->graduationMl, 0.01, 'half a quart, where people read quarts');
+        self::assertEqualsWithDelta(
+            473.18,
+            $shop->houseRules()->vessels->of('pan')->graduationMl,
+            0.01,
+            'half a quart, where people read quarts',
+        );
         $this->assertAuthenticated();
         $this->get('/')->assertSee('Lower yard');
         $this->get('/jobs/new')->assertOk();

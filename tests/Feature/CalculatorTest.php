@@ -28,7 +28,9 @@ final class CalculatorTest extends ShopTestCase
     public function test_what_is_typed_stands_in_the_address_in_any_unit(): void
     {
         $this->actingAs($this->imre)
-            ->get('/bench/mixture?fields[capacity]=9.51+qt&fields[retained]=0&fields[retained_fraction]=0&fields[target]=50')
+            ->get(
+                '/bench/mixture?fields[capacity]=9.51+qt&fields[retained]=0&fields[retained_fraction]=0&fields[target]=50',
+            )
             ->assertSee('4.50 L')
             ->assertSee('9.51 qt');
     }

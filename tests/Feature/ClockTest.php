@@ -119,7 +119,10 @@ final class ClockTest extends ShopTestCase
         $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasNoErrors();
         self::assertEqualsWithDelta($this->machine->wall() - 5 * 86_400.0, (float) $job->lines()->max('at'), 2.0);
 
-        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())->from('/')->post('/clock')->assertRedirect('/');
+        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())
+            ->from('/')
+            ->post('/clock')
+            ->assertRedirect('/');
         $this->get('/')->assertDontSee('clock jumped');
         self::assertFalse(app(ClockFile::class)->read()->jumped());
     }

@@ -38,23 +38,48 @@ final class DataTest extends ShopTestCase
         $plate = $job->vehicle->plate;
         $this->emptyShop();
         $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
-        $this->actingAs($this->imre)->post('/records/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $file)])->assertForbidden();
-        $this->actingAs($lead)->post('/records/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $file)])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post('/records/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $file)])
+            ->assertForbidden();
+        $this->actingAs($lead)
+            ->post('/records/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $file)])
+            ->assertSessionHasNoErrors();
         $came = Job::query()->latest('id')->firstOrFail();
-        self::assertSame($file, $this->get("/jobs/{$came->id}/job.json")->assertOk()->getContent());
-        $page = $this->get("/jobs/{$came->id}/record")->assertOk()->assertSee('Brought in from another shop')->assertSee($plate)->assertSee('Unchanged since it was signed')->assertSee('250 mL')->assertSee('Planned by Imre Tovald');
+        self::assertSame(
+            $file,
+            $this->get("/jobs/{$came->id}/job.json")
+                ->assertOk()
+                ->getContent(),
+        );
+        $page = $this->get("/jobs/{$came->id}/record")
+            ->assertOk()
+            ->assertSee('Brought in from another shop')
+            ->assertSee($plate)
+            ->assertSee('Unchanged since it was signed')
+            ->assertSee('250 mL')
+            ->assertSee('Planned by Imre Tovald');
         $page->assertDontSee('Write down a look');
         $this->get("/jobs/{$came->id}/record.pdf")->assertOk();
         $this->get("/jobs/{$came->id}/readings.csv")->assertOk();
         $this->get('/records')->assertOk()->assertSee($came->number());
         $this->get("/vehicles/{$came->vehicle_id}")->assertOk();
         // It is read, and never written on.
-        $this->post("/jobs/{$came->id}/entries", ['step' => 'found', 'form' => 'found', 'key' => 'imported-0001', 'fields' => ['content' => 'full']]);
+        $this->post("/jobs/{$came->id}/entries", [
+            'step' => 'found',
+            'form' => 'found',
+            'key' => 'imported-0001',
+            'fields' => ['content' => 'full'],
+        ]);
         self::assertSame(0, $came->lines()->count());
-        $this->post("/jobs/{$came->id}/visits", ['fields' => ['level' => 'at_mark', 'vessel' => 'jug'], 'key' => 'imported-0002'])->assertSessionHasErrors('visit');
+        $this->post("/jobs/{$came->id}/visits", [
+            'fields' => ['level' => 'at_mark', 'vessel' => 'jug'],
+            'key' => 'imported-0002',
+        ])->assertSessionHasErrors('visit');
         self::assertSame($file, $this->get("/jobs/{$came->id}/job.json")->getContent());
         // Twice is once.
-        $this->post('/records/import', ['file' => UploadedFile::fake()->createWithContent('job.json', $file)])->assertSessionHasErrors('file');
+        $this->post('/records/import', [
+            'file' => UploadedFile::fake()->createWithContent('job.json', $file),
+        ])->assertSessionHasErrors('file');
         // Whoever changes it afterwards breaks its seal.
         $came->update(['document' => str_replace('5.9', '6.9', $file)]);
         $this->get("/jobs/{$came->id}/record")->assertSee('Changed since it was signed');
@@ -73,9 +98,17 @@ final class DataTest extends ShopTestCase
             $layout = json_decode((string) file_get_contents($journey), true)['layout'] ?? null;
             if ($layout !== null) {
                 $made = Demo::layoutDocument($layout);
-                Circuit::query()->create(['key' => $layout, 'revision' => 1, 'name' => $made['name'], 'document' => $made]);
+                Circuit::query()->create([
+                    'key' => $layout,
+                    'revision' => 1,
+                    'name' => $made['name'],
+                    'document' => $made,
+                ]);
             }
-            $files[basename($journey, '.json')] = [JobDocument::file($this->stored($played->state(), $vehicle), StepCatalogue::standard()), $played->state()->ledger()->contentMl];
+            $files[basename($journey, '.json')] = [
+                JobDocument::file($this->stored($played->state(), $vehicle), StepCatalogue::standard()),
+                $played->state()->ledger()->contentMl,
+            ];
         }
         self::assertGreaterThan(DB::getDriverName() === 'pgsql' ? 15 : 150, count($files));
         $this->emptyShop();
@@ -113,16 +146,30 @@ final class DataTest extends ShopTestCase
             return (string) json_encode($told);
         };
         $with = fn (string $was, string $is): string => (string) preg_replace($was, $is, $file, 1);
-        $counts = fn (): array => [Job::query()->count(), Vehicle::query()->count(), Circuit::query()->count(), \App\Models\AuditLine::query()->count()];
+        $counts = fn (): array => [
+            Job::query()->count(),
+            Vehicle::query()->count(),
+            Circuit::query()->count(),
+            \App\Models\AuditLine::query()->count(),
+        ];
         $before = $counts();
-        foreach ([
-            'file' => [substr($file, 0, -200), '', '{}', '[1]', $with('#aqbel-job/1#', 'something/1'), str_replace('"5', "\xff", $file)],
-            'plan' => [$without('plan')],
-            'journal.0.form' => [$without('journal.0.form')],
-            'journal.1.seq' => [$with('/"seq": 2,/', '"seq": 1,')],
-            'circuit.nodes' => [$without('circuit.nodes')],
-            'kind' => [$with('/"kind": "repair"/', '"kind": "wash"')],
-        ] as $field => $broken) {
+        foreach (
+            [
+                'file' => [
+                    substr($file, 0, -200),
+                    '',
+                    '{}',
+                    '[1]',
+                    $with('#aqbel-job/1#', 'something/1'),
+                    str_replace('"5', "\xff", $file),
+                ],
+                'plan' => [$without('plan')],
+                'journal.0.form' => [$without('journal.0.form')],
+                'journal.1.seq' => [$with('/"seq": 2,/', '"seq": 1,')],
+                'circuit.nodes' => [$without('circuit.nodes')],
+                'kind' => [$with('/"kind": "repair"/', '"kind": "wash"')],
+            ] as $field => $broken
+        ) {
             foreach ($broken as $text) {
                 try {
                     JobImport::of($text, $this->imre);
@@ -138,11 +185,26 @@ final class DataTest extends ShopTestCase
     public function test_tables_are_read_by_another_reader(): void
     {
         $job = $this->signed();
-        foreach (['readings' => "/jobs/{$job->id}/readings.csv", 'jobs' => '/records/jobs.csv', 'visits' => '/records/visits.csv', 'stock' => '/records/stock.csv', 'waste' => '/records/waste.csv'] as $name => $path) {
-            $text = (string) $this->get($path)->assertOk()->assertHeader('Content-Type', 'text/csv; charset=utf-8')->getContent();
+        foreach (
+            [
+                'readings' => "/jobs/{$job->id}/readings.csv",
+                'jobs' => '/records/jobs.csv',
+                'visits' => '/records/visits.csv',
+                'stock' => '/records/stock.csv',
+                'waste' => '/records/waste.csv',
+            ] as $name => $path
+        ) {
+            $text = (string) $this->get($path)
+                ->assertOk()
+                ->assertHeader('Content-Type', 'text/csv; charset=utf-8')
+                ->getContent();
             $rows = $this->byPython($text);
             self::assertGreaterThan(1, count($rows), $name);
-            self::assertSame([count($rows[0])], array_values(array_unique(array_map(count(...), $rows))), "{$name}: every row has every column");
+            self::assertSame(
+                [count($rows[0])],
+                array_values(array_unique(array_map(count(...), $rows))),
+                "{$name}: every row has every column",
+            );
         }
         $waste = $this->byPython((string) $this->get('/records/waste.csv')->getContent());
         self::assertSame(date('Y-m', $job->signed_at?->getTimestamp()), $waste[1][0]);
@@ -155,7 +217,14 @@ final class DataTest extends ShopTestCase
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'aqbel');
         file_put_contents($file, $csv);
-        $read = json_decode((string) shell_exec('python3 -c "import csv,json,sys; print(json.dumps(list(csv.reader(open(sys.argv[1], encoding=\'utf-8-sig\', newline=\'\')))))" '.escapeshellarg($file)), true);
+        $read = json_decode(
+            (string) shell_exec(
+                'python3 -c "import csv,json,sys; print(json.dumps(list(csv.reader(open(sys.argv[1], '
+                    .'encoding=\'utf-8-sig\', newline=\'\')))))" '
+                    .escapeshellarg($file),
+            ),
+            true,
+        );
         unlink($file);
 
         return $read;
@@ -164,8 +233,15 @@ final class DataTest extends ShopTestCase
     private function assertFitsTheSchema(string $file): void
     {
         $schema = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/docs/aqbel-job-1.schema.json'));
-        $result = (new Validator)->validate(json_decode($file), $schema);
-        self::assertTrue($result->isValid(), (string) json_encode($result->error() === null ? '' : (new \Opis\JsonSchema\Errors\ErrorFormatter)->format($result->error())));
+        $result = (new Validator())->validate(json_decode($file), $schema);
+        self::assertTrue(
+            $result->isValid(),
+            (string) json_encode(
+                $result->error() === null
+                    ? ''
+                    : (new \Opis\JsonSchema\Errors\ErrorFormatter())->format($result->error()),
+            ),
+        );
         $broken = json_decode($file);
         unset($broken->journal[0]->at);
         self::assertFalse((new Validator)->validate($broken, $schema)->isValid());
@@ -177,14 +253,29 @@ final class DataTest extends ShopTestCase
         $circuit = Circuit::query()->where('name', $state->circuit->name)->firstOrFail();
         $first = $state->journal->lines[0]->at ?? 0;
         $job = Job::query()->create([
-            'vehicle_id' => $vehicle->id, 'circuit_id' => $circuit->id, 'kind' => Plan::of($state->withOnly([]))->choices->jobKind->value, 'plan' => PlanCodec::write(Plan::of($state->withOnly([]))),
-            'planned_by' => $this->imre->id, 'created_at' => Carbon::createFromTimestamp($first), 'signed_at' => Carbon::createFromTimestamp($first + 86400),
+            'vehicle_id' => $vehicle->id,
+            'circuit_id' => $circuit->id,
+            'kind' => Plan::of($state->withOnly([]))->choices->jobKind->value,
+            'plan' => PlanCodec::write(Plan::of($state->withOnly([]))),
+            'planned_by' => $this->imre->id,
+            'created_at' => Carbon::createFromTimestamp($first),
+            'signed_at' => Carbon::createFromTimestamp($first + 86400),
         ]);
         foreach ($state->journal->lines as $i => $line) {
             JournalLine::query()->create([
-                'job_id' => $job->id, 'seq' => $line->seq, 'key' => "journey-{$job->id}-{$i}", 'person_id' => $this->imre->id, 'step' => $line->step, 'form' => $line->form, 'at' => $line->at, 'arrived' => $line->at,
+                'job_id' => $job->id,
+                'seq' => $line->seq,
+                'key' => "journey-{$job->id}-{$i}",
+                'person_id' => $this->imre->id,
+                'step' => $line->step,
+                'form' => $line->form,
+                'at' => $line->at,
+                'arrived' => $line->at,
                 'values' => [
-                    ...$line->values->toArray(), ...$line->orders === [] ? [] : ['orders' => array_map(fn (Step $step) => $step->toArray(), $line->orders)],
+                    ...$line->values->toArray(),
+                    ...$line->orders === []
+                        ? []
+                        : ['orders' => array_map(fn (Step $step) => $step->toArray(), $line->orders)],
                     ...$line->replacement === null ? [] : ['values' => $line->replacement->toArray()],
                     ...$line->planned instanceof Plan ? [Entry::PLAN => PlanCodec::write($line->planned)] : [],
                 ],
@@ -198,10 +289,17 @@ final class DataTest extends ShopTestCase
     private function signed(): Job
     {
         $job = $this->plan('SKP 660');
-        $this->walk($job)->until('dispose')->enter('disposed', ['volume' => '5.9 l', 'disposer' => 'Dorn & Veit, "old oils"', 'paper' => 'W-77'])->finish();
+        $this->walk($job)
+            ->until('dispose')
+            ->enter('disposed', ['volume' => '5.9 l', 'disposer' => 'Dorn & Veit, "old oils"', 'paper' => 'W-77'])
+            ->finish();
         $this->walk($job)->until(null);
         $due = Visit::query()->where('job_id', $job->id)->sole();
-        $this->post("/jobs/{$job->id}/visits", ['visit' => $due->id, 'key' => 'signed-visit-1', 'fields' => ['level' => 'below', 'volume' => '250 mL', 'vessel' => 'syringe', 'celsius' => '20']])->assertSessionHasNoErrors();
+        $this->post("/jobs/{$job->id}/visits", [
+            'visit' => $due->id,
+            'key' => 'signed-visit-1',
+            'fields' => ['level' => 'below', 'volume' => '250 mL', 'vessel' => 'syringe', 'celsius' => '20'],
+        ])->assertSessionHasNoErrors();
 
         return $job->refresh();
     }
@@ -209,7 +307,20 @@ final class DataTest extends ShopTestCase
     /** Nobody's jobs, vehicles and circuits: people stay, to bring them in. */
     private function emptyShop(): void
     {
-        foreach (['job_facts', 'visits', 'photos', 'container_movements', 'containers', 'journal_lines', 'jobs', 'vehicles', 'circuits', 'audit_lines'] as $table) {
+        foreach (
+            [
+                'job_facts',
+                'visits',
+                'photos',
+                'container_movements',
+                'containers',
+                'journal_lines',
+                'jobs',
+                'vehicles',
+                'circuits',
+                'audit_lines',
+            ] as $table
+        ) {
             DB::table($table)->delete();
         }
     }

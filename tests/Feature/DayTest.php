@@ -18,8 +18,15 @@ final class DayTest extends ShopTestCase
         $this->actingAs($this->imre)->get('/day')->assertOk()->assertSee('Nothing is open');
         $one = $this->plan('SKP 660');
         $two = $this->plan('SKP 207', 'vacuum');
-        $page = $this->get('/day')->assertOk()->assertSee('Imre Tovald')->assertSee('SKP 660')->assertSee('with the extraction');
-        $page->assertSee("/jobs/{$one->id}", false)->assertSee("/jobs/{$two->id}", false)->assertSee('Put first');
+        $page = $this->get('/day')
+            ->assertOk()
+            ->assertSee('Imre Tovald')
+            ->assertSee('SKP 660')
+            ->assertSee('with the extraction');
+        $page
+            ->assertSee("/jobs/{$one->id}", false)
+            ->assertSee("/jobs/{$two->id}", false)
+            ->assertSee('Put first');
         $this->post("/day/{$two->id}", ['place' => '1'])->assertRedirect('/day');
         self::assertSame(1, $two->refresh()->day_rank);
         $this->get('/day')->assertOk()->assertSee('Let the plan decide')->assertDontSee('Earlier');
@@ -46,8 +53,16 @@ final class DayTest extends ShopTestCase
     {
         Carbon::setTestNow(Carbon::now()->startOfHour());
         $job = $this->plan('SKP 660');
-        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 14)
-            ->enter('reading', ['ect' => '90', 'far' => '84', 'outlet_front' => '64', 'bubbles' => 'hidden', 'sign' => 'none'], 2)->enter('shut_off', [], 0)->finish('No time for the fan')
+        $this->walk($job)
+            ->until('heat_cycle:1')
+            ->enter('start', ['place' => 'extraction', 'neck' => 'sealed'], 14)
+            ->enter(
+                'reading',
+                ['ect' => '90', 'far' => '84', 'outlet_front' => '64', 'bubbles' => 'hidden', 'sign' => 'none'],
+                2,
+            )
+            ->enter('shut_off', [], 0)
+            ->finish('No time for the fan')
             ->enter('reading', ['ect' => '88', 'air' => '18'], 5);
         Carbon::setTestNow(now()->addMinutes(30));
         $left = ((int) $job->refresh()->waits_until - now()->getTimestamp()) / 60.0;

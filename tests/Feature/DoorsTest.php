@@ -17,7 +17,11 @@ final class DoorsTest extends ShopTestCase
     {
         foreach (['/sign-in', '/nothing-here', '/jobs/99999999999999999999', '/photos/999999'] as $path) {
             $answer = $this->actingAs($this->imre)->get($path);
-            self::assertStringContainsString("default-src 'self'", (string) $answer->headers->get('Content-Security-Policy'), $path);
+            self::assertStringContainsString(
+                "default-src 'self'",
+                (string) $answer->headers->get('Content-Security-Policy'),
+                $path,
+            );
             self::assertSame('nosniff', $answer->headers->get('X-Content-Type-Options'), $path);
         }
     }
@@ -25,7 +29,14 @@ final class DoorsTest extends ShopTestCase
     public function test_numbers_no_table_has_are_not_found(): void
     {
         $job = $this->plan();
-        foreach (["/jobs/{$job->id}/entries/99999999999999999999", '/circuits/99999999999999999999', '/jobs/0', '/photos/0/small'] as $path) {
+        foreach (
+            [
+                "/jobs/{$job->id}/entries/99999999999999999999",
+                '/circuits/99999999999999999999',
+                '/jobs/0',
+                '/photos/0/small',
+            ] as $path
+        ) {
             $this->actingAs($this->imre)->get($path)->assertNotFound();
         }
         $this->post("/jobs/{$job->id}/entries/99999999999999999999", [])->assertNotFound();
@@ -59,8 +70,14 @@ final class DoorsTest extends ShopTestCase
     public function test_every_error_is_said_in_this_houses_words_with_the_way_back(): void
     {
         foreach ([403, 404, 419, 429, 500, 503, 507] as $status) {
-            Route::get("/fails-with-{$status}", fn () => abort($status, headers: $status === 429 ? ['Retry-After' => '30'] : []));
-            $page = $this->get("/fails-with-{$status}")->assertStatus($status)->assertSee('To the floor')->assertSee("Number {$status}.");
+            Route::get(
+                "/fails-with-{$status}",
+                fn () => abort($status, headers: $status === 429 ? ['Retry-After' => '30'] : []),
+            );
+            $page = $this->get("/fails-with-{$status}")
+                ->assertStatus($status)
+                ->assertSee('To the floor')
+                ->assertSee("Number {$status}.");
             self::assertStringContainsString('/build/assets/', (string) $page->getContent(), 'in its own look');
             self::assertStringNotContainsString('Symfony', (string) $page->getContent());
             $this->getJson("/fails-with-{$status}")->assertStatus($status)->assertJsonStructure(['message', 'key']);
@@ -72,8 +89,13 @@ final class DoorsTest extends ShopTestCase
     public function test_a_disk_that_takes_no_session_any_more_is_said_on_every_page(): void
     {
         foreach (['No space left on device', 'Read-only file system'] as $i => $why) {
-            Route::get("/unwritable-{$i}", fn () => throw new \ErrorException("file_put_contents(/x/sessions/abc): Failed to open stream: {$why}"));
-            $this->get("/unwritable-{$i}")->assertStatus(507)->assertSee('The disk of this machine is full');
+            Route::get(
+                "/unwritable-{$i}",
+                fn () => throw new \ErrorException("file_put_contents(/x/sessions/abc): Failed to open stream: {$why}"),
+            );
+            $this->get("/unwritable-{$i}")
+                ->assertStatus(507)
+                ->assertSee('The disk of this machine is full');
         }
     }
 
@@ -107,7 +129,9 @@ final class DoorsTest extends ShopTestCase
         });
         config(['hashing.driver' => 'counted']);
         app('hash')->forgetDrivers();
-        $this->post('/sign-in', ['login' => 'nobody-here', 'password' => 'bleed-it-dry'])->assertSessionHasErrors('login');
+        $this->post('/sign-in', ['login' => 'nobody-here', 'password' => 'bleed-it-dry'])->assertSessionHasErrors(
+            'login',
+        );
         self::assertSame(1, $checked, 'as many checks as for somebody who is here');
     }
 
@@ -119,7 +143,10 @@ final class DoorsTest extends ShopTestCase
             self::assertFalse($technician->may($right), $right->value);
             self::assertStringContainsString('lead', $right->refusal());
         }
-        $this->actingAs($technician)->get('/circuits/new')->assertForbidden()->assertSee(Right::ChangeCircuits->refusal());
+        $this->actingAs($technician)
+            ->get('/circuits/new')
+            ->assertForbidden()
+            ->assertSee(Right::ChangeCircuits->refusal());
         $this->post('/stores/products', [])->assertForbidden();
     }
 
@@ -133,7 +160,10 @@ final class DoorsTest extends ShopTestCase
         }
         $this->get('/sign-in')->assertHeader('Aqbel-Person', '');
         $this->get('/outbox')->assertRedirect('/sign-in');
-        $this->actingAs($this->imre)->get('/outbox')->assertOk()->assertHeader('Aqbel-Person', (string) $this->imre->id);
+        $this->actingAs($this->imre)
+            ->get('/outbox')
+            ->assertOk()
+            ->assertHeader('Aqbel-Person', (string) $this->imre->id);
     }
 
     public function test_a_correction_of_a_signed_job_is_not_offered(): void

@@ -17,8 +17,8 @@ use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
 /**
- * The demo shop as versions of 2026-11-23, -24 and -26 left it, with its eight jobs: every page opens, in either system of
- * units.
+ * The demo shop as versions of 2026-11-23, -24 and -26 left it, with
+ * its eight jobs: every page opens, in either system of units.
  */
 final class EarlierDatabaseTest extends TestCase
 {
@@ -62,7 +62,10 @@ final class EarlierDatabaseTest extends TestCase
         self::assertNotSame([], $state->journal->backwards());
         $table = OutOfOrder::tables($state, app(StepCatalogue::class), now()->getTimestamp(), UnitSystem::Metric)[0];
         self::assertContains('not known', array_merge(...$table->rows));
-        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())->get("/jobs/{$job->id}/record")->assertOk()->assertDontSee('before it arrived');
+        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())
+            ->get("/jobs/{$job->id}/record")
+            ->assertOk()
+            ->assertDontSee('before it arrived');
         self::assertNull(Seal::holds(Job::query()->whereNotNull('signed_at')->firstOrFail()), 'nor was it sealed');
     }
 
@@ -71,7 +74,9 @@ final class EarlierDatabaseTest extends TestCase
         $this->upgraded();
         foreach (DB::table('jobs')->get() as $job) {
             $plan = json_decode($job->plan, true);
-            $plan['later'] = $plan['input']['later'] = $plan['predicted']['later'] = $plan['input']['rules']['later'] = ['x' => 1];
+            $plan['later'] = $plan['input']['later'] = $plan['predicted']['later'] = $plan['input']['rules'][
+                'later'
+            ] = ['x' => 1];
             $plan['steps'] = array_map(fn (array $step): array => [...$step, 'later' => [1]], $plan['steps']);
             $plan['steps'][] = ['id' => 'later', 'kind' => 'kind_of_a_later_version', 'stage' => 11, 'params' => []];
             $summary = [...(array) json_decode((string) $job->summary, true), 'later' => ['x']];
@@ -127,7 +132,9 @@ final class EarlierDatabaseTest extends TestCase
             foreach ($job->state()->steps as $step) {
                 $pages[] = "/jobs/{$job->id}?step=".urlencode($step->id);
             }
-            foreach (DB::table('journal_lines')->where('job_id', $job->id)->where('form', 'out')->pluck('seq') as $seq) {
+            foreach (
+                DB::table('journal_lines')->where('job_id', $job->id)->where('form', 'out')->pluck('seq') as $seq
+            ) {
                 $pages[] = "/jobs/{$job->id}/entries/{$seq}";
             }
         }

@@ -46,13 +46,18 @@ final class ElevationTest extends ShopTestCase
     {
         $job = $this->plan('SKP 114');
         $this->walk($job)->until('bleed:bleed_heater');
-        $page = $this->get("/jobs/{$job->id}?step=bleed:bleed_heater")->assertOk()->assertSee('Air leaves next at Heater hose screw, when');
+        $page = $this->get("/jobs/{$job->id}?step=bleed:bleed_heater")
+            ->assertOk()
+            ->assertSee('Air leaves next at Heater hose screw, when');
         self::assertGreaterThan(5, substr_count((string) $page->getContent(), 'class="el-airway"'));
         $page->assertDontSee('transform="matrix', false);
 
         $raised = $this->plan('SKP 660', 'raise');
         $this->walk($raised)->until('lower');
-        $this->get("/jobs/{$raised->id}?step=lower")->assertOk()->assertSee('transform="matrix', false)->assertDontSee('el-airway', false);
+        $this->get("/jobs/{$raised->id}?step=lower")
+            ->assertOk()
+            ->assertSee('transform="matrix', false)
+            ->assertDontSee('el-airway', false);
         $this->walk($raised)->until('fill_level');
         $this->get("/jobs/{$raised->id}?step=fill_level")->assertOk()->assertDontSee('transform="matrix', false);
     }
@@ -64,7 +69,12 @@ final class ElevationTest extends ShopTestCase
         $scale = $up->scale;
         foreach ($van->nodes as $id => $node) {
             // On the level it would stand at this height of the same picture.
-            self::assertEqualsWithDelta($scale->y($node->zMm) - $scale->rise($scale->x($node->xMm)), $scale->node($id)[1], 0.3, $id);
+            self::assertEqualsWithDelta(
+                $scale->y($node->zMm) - $scale->rise($scale->x($node->xMm)),
+                $scale->node($id)[1],
+                0.3,
+                $id,
+            );
         }
         self::assertNull($level->vehicle->tilt());
         self::assertNotNull($up->vehicle->tilt());
@@ -83,7 +93,10 @@ final class ElevationTest extends ShopTestCase
         self::assertEqualsWithDelta($drawing->scale->y(600), $wet['y'], 0.2);
         self::assertEqualsWithDelta($drawing->scale->y(300), $wet['y'] + $wet['height'], 0.2);
         $tubes = array_column(array_merge(...$drawing->tubes->groups), null, 'passage');
-        self::assertSame(['floor', 'rise'], array_keys($tubes) === ['rise', 'floor'] ? ['floor', 'rise'] : array_keys($tubes));
+        self::assertSame(
+            ['floor', 'rise'],
+            array_keys($tubes) === ['rise', 'floor'] ? ['floor', 'rise'] : array_keys($tubes),
+        );
         self::assertSame(['0 0 0.3 2'], $tubes['rise']->filled(CellState::Coolant));
         self::assertSame(['0 0.3 0.7 2'], $tubes['rise']->filled(CellState::Trapped));
         self::assertCount(1, $drawing->tubes->groups, 'they meet at a tee, and share one outline');
@@ -96,10 +109,21 @@ final class ElevationTest extends ShopTestCase
             $circuit = $model->read();
             $drawing = new Drawing($circuit, null);
             foreach (array_merge(...$drawing->tubes->groups) as $tube) {
-                $ends = array_map(fn (string $node) => $drawing->scale->node($node)[1], [$circuit->passages[$tube->passage]->from, $circuit->passages[$tube->passage]->to]);
+                $ends = array_map(fn (string $node) => $drawing->scale->node($node)[1], [
+                    $circuit->passages[$tube->passage]->from,
+                    $circuit->passages[$tube->passage]->to,
+                ]);
                 foreach ($tube->along() as $box) {
-                    self::assertGreaterThanOrEqual(min($ends) - 0.1, $box->y + $box->height / 2.0, "{$model->name} {$tube->passage}");
-                    self::assertLessThanOrEqual(max($ends) + 0.1, $box->y + $box->height / 2.0, "{$model->name} {$tube->passage}");
+                    self::assertGreaterThanOrEqual(
+                        min($ends) - 0.1,
+                        $box->y + $box->height / 2.0,
+                        "{$model->name} {$tube->passage}",
+                    );
+                    self::assertLessThanOrEqual(
+                        max($ends) + 0.1,
+                        $box->y + $box->height / 2.0,
+                        "{$model->name} {$tube->passage}",
+                    );
                 }
             }
         }
@@ -110,15 +134,28 @@ final class ElevationTest extends ShopTestCase
         foreach (Circuit::query()->get() as $model) {
             $circuit = $model->read();
             $drawing = new Drawing($circuit, null);
-            $cells = array_merge(...array_map(fn (Body $body) => array_map(fn (Cell $cell) => $cell->passage, $body->cells), $drawing->bodies));
+            $cells = array_merge(
+                ...array_map(
+                    fn (Body $body) => array_map(fn (Cell $cell) => $cell->passage, $body->cells),
+                    $drawing->bodies,
+                ),
+            );
             $tubes = array_map(fn (Tube $tube) => $tube->passage, array_merge(...$drawing->tubes->groups));
             self::assertEqualsCanonicalizing(array_keys($circuit->passages), [...$cells, ...$tubes], $model->name);
-            self::assertCount(1, array_filter($drawing->bodies, fn (Body $body) => $body->kind === Body::ENGINE), $model->name);
+            self::assertCount(
+                1,
+                array_filter($drawing->bodies, fn (Body $body) => $body->kind === Body::ENGINE),
+                $model->name,
+            );
         }
         $six = new Drawing(Circuit::query()->where('key', 'rescue-ambulance')->first()->read(), null);
         [$left, $right] = [$this->cell($six, 'left_block'), $this->cell($six, 'right_block')];
         self::assertSame($left->y, $right->y);
-        self::assertLessThan($right->x, $left->x + $left->width, 'the front bank stands in front, and neither over the other');
+        self::assertLessThan(
+            $right->x,
+            $left->x + $left->width,
+            'the front bank stands in front, and neither over the other',
+        );
     }
 
     private function cell(Drawing $drawing, string $passage): Cell

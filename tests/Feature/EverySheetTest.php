@@ -17,8 +17,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /**
- * Every sheet of every demo vehicle’s job, filled with good, bad and missing values at random: all of it is done, or nothing
- * and it says why at its field; sent twice, it is done once. AQBEL_FILLINGS is how many a sheet.
+ * Every sheet of every demo vehicle’s job, filled with good, bad and missing values at random: all of it is done, or
+ * nothing and it says why at its field; sent twice, it is done once. AQBEL_FILLINGS is how many a sheet.
  */
 final class EverySheetTest extends ShopTestCase
 {
@@ -31,7 +31,13 @@ final class EverySheetTest extends ShopTestCase
             $job = $this->planned($vehicle, ['repair', 'change', 'bleed'][$i % 3]);
             $walk = $this->walk($job);
             while (($step = $job->state()->stepInHand()) !== null && $step->id !== 'sign_off') {
-                $sheet = new Sheet($job, $job->state(), app(StepCatalogue::class), now()->getTimestamp(), UnitSystem::Metric);
+                $sheet = new Sheet(
+                    $job,
+                    $job->state(),
+                    app(StepCatalogue::class),
+                    now()->getTimestamp(),
+                    UnitSystem::Metric,
+                );
                 if ($sheet->blocks !== []) {
                     $sheets++;
                     $this->readAll($job, $sheet);
@@ -52,7 +58,9 @@ final class EverySheetTest extends ShopTestCase
     private function planned(Vehicle $vehicle, string $kind): Job
     {
         $drains = $kind === 'bleed' ? [] : $vehicle->circuit->read()->portIds(PortKind::Drain);
-        $this->actingAs($this->imre)->post('/jobs', ['vehicle' => $vehicle->id, 'kind' => $kind, 'chosen' => '1', 'drains' => $drains])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post('/jobs', ['vehicle' => $vehicle->id, 'kind' => $kind, 'chosen' => '1', 'drains' => $drains])
+            ->assertSessionHasNoErrors();
 
         return Job::query()->latest('id')->firstOrFail();
     }
@@ -63,7 +71,11 @@ final class EverySheetTest extends ShopTestCase
         foreach ($sheet->unread() as $unread) {
             $hazards[$unread->hazard->value] = $unread->step;
         }
-        $hazards === [] || $this->post("/jobs/{$job->id}/cautions", ['key' => (string) Str::uuid(), 'hazards' => $hazards])->assertSessionHasNoErrors();
+        $hazards === []
+            || $this->post("/jobs/{$job->id}/cautions", [
+                'key' => (string) Str::uuid(),
+                'hazards' => $hazards,
+            ])->assertSessionHasNoErrors();
     }
 
     /** @return bool whether all of it was done; undone again either way */
@@ -71,9 +83,12 @@ final class EverySheetTest extends ShopTestCase
     {
         [$filled, $told] = [[], []];
         foreach ($sheet->blocks as $block) {
-            $other = $block->others !== [] && mt_rand(0, 7) === 0 ? $block->others[mt_rand(0, count($block->others) - 1)] : null;
+            $other = $block->others !== [] && mt_rand(0, 7) === 0
+                    ? $block->others[mt_rand(0, count($block->others) - 1)]
+                    : null;
             $filled[$block->step->id] = ['', ...self::filled($block->form)];
-            $filled[$block->step->id] += $other === null ? [] : ['otherwise' => $other->name, $other->name => self::filled($other)];
+            $filled[$block->step->id]
+                += $other === null ? [] : ['otherwise' => $other->name, $other->name => self::filled($other)];
             $told[$block->step->id] = $other->name ?? $block->form->name;
         }
         $said = json_encode($filled);
@@ -82,7 +97,9 @@ final class EverySheetTest extends ShopTestCase
         try {
             $send = function (string $key) use ($job, $filled): array {
                 session()->forget('errors');
-                $this->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/sheet", ['key' => $key, 'sheet' => $filled])->assertRedirect();
+                $this->from("/jobs/{$job->id}")
+                    ->post("/jobs/{$job->id}/sheet", ['key' => $key, 'sheet' => $filled])
+                    ->assertRedirect();
 
                 return session('errors')?->getBag('default')->messages() ?? [];
             };
@@ -91,7 +108,14 @@ final class EverySheetTest extends ShopTestCase
             if ($errors !== []) {
                 self::assertSame($before, $after, "half of {$said}");
                 foreach ($errors as $field => $why) {
-                    self::assertTrue($field === 'finish' || array_filter(array_keys($filled), fn (string $step) => str_starts_with($field, "sheet.{$step}.")) !== [], "{$field}: {$said}");
+                    self::assertTrue(
+                        $field === 'finish'
+                            || array_filter(
+                                array_keys($filled),
+                                fn (string $step) => str_starts_with($field, "sheet.{$step}."),
+                            ) !== [],
+                        "{$field}: {$said}",
+                    );
                     self::assertGreaterThan(10, mb_strlen(trim($why[0])), "{$field} says nothing: {$said}");
                 }
 
@@ -100,8 +124,15 @@ final class EverySheetTest extends ShopTestCase
             $state = $job->fresh()?->state();
             self::assertNotNull($state);
             foreach ($sheet->blocks as $i => $block) {
-                self::assertNotSame([], $state->entriesOf($block->step->id, $told[$block->step->id]), "{$block->step->id} is missing: {$said}");
-                self::assertTrue($i === count($sheet->blocks) - 1 || isset($state->closed[$block->step->id]), "{$block->step->id} is not finished: {$said}");
+                self::assertNotSame(
+                    [],
+                    $state->entriesOf($block->step->id, $told[$block->step->id]),
+                    "{$block->step->id} is missing: {$said}",
+                );
+                self::assertTrue(
+                    $i === count($sheet->blocks) - 1 || isset($state->closed[$block->step->id]),
+                    "{$block->step->id} is not finished: {$said}",
+                );
             }
             self::assertSame([], $send($key), "twice: {$said}");
             self::assertSame($after, $job->lines()->count(), "doubled: {$said}");
@@ -135,11 +166,15 @@ final class EverySheetTest extends ShopTestCase
         return match (true) {
             $field->isToDo() => $odd ? null : '1',
             $field->type === FieldType::Check => $of(['1', null]),
-            $field->type === FieldType::Choice => $odd ? $of(['none of them', '', null]) : $of([...array_map(strval(...), array_keys($field->choices)), $field->default, $field->default]),
+            $field->type === FieldType::Choice => $odd
+                ? $of(['none of them', '', null])
+                : $of([...array_map(strval(...), array_keys($field->choices)), $field->default, $field->default]),
             $field->type === FieldType::Text => $of(['', 'said by the driver', str_repeat('x', 600)]),
             ! $field->required && mt_rand(0, 2) > 0 => '',
             $odd => $of(['abc', '-3', '1e9', '', '½ of it', null]),
-            default => $field->default !== null && mt_rand(0, 1) === 0 ? $field->defaultText(UnitSystem::Metric) : $of(['0', '0.3', '1', '3', '12', '20', '-36 °C', '14']),
+            default => $field->default !== null && mt_rand(0, 1) === 0
+                ? $field->defaultText(UnitSystem::Metric)
+                : $of(['0', '0.3', '1', '3', '12', '20', '-36 °C', '14']),
         };
     }
 }

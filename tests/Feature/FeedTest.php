@@ -34,14 +34,31 @@ final class FeedTest extends ShopTestCase
         $lines = $this->lines($job);
         self::assertLessThan(30, count($lines), 'points stay beside the journal');
         self::assertContains('thermostat_open', array_column($lines, 'shows'));
-        self::assertSame(['fan_on', 'fan_off'], array_slice(array_values(array_filter(array_column($lines, 'form'), fn ($form) => str_starts_with($form, 'fan'))), 0, 2));
-        $page = (string) $this->get("/jobs/{$job->id}?step=heat_cycle:1")->assertOk()->getContent();
+        self::assertSame(
+            ['fan_on', 'fan_off'],
+            array_slice(
+                array_values(array_filter(array_column($lines, 'form'), fn ($form) => str_starts_with($form, 'fan'))),
+                0,
+                2,
+            ),
+        );
+        $page = (string) $this->get("/jobs/{$job->id}?step=heat_cycle:1")
+            ->assertOk()
+            ->getContent();
         self::assertStringContainsString('by instrument', $page);
         // On paper stands what the screen showed.
-        $record = (string) $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('as instruments sent it')->getContent();
+        $record = (string) $this->get("/jobs/{$job->id}/record")
+            ->assertOk()
+            ->assertSee('as instruments sent it')
+            ->getContent();
         self::assertSame(3, preg_match_all('/<polyline points="[\d., ]{400,}"/', $record));
         self::assertGreaterThan(1, substr_count($record, '>fan</text>'));
-        self::assertStringStartsWith('%PDF', (string) $this->get("/jobs/{$job->id}/record.pdf")->assertOk()->getContent());
+        self::assertStringStartsWith(
+            '%PDF',
+            (string) $this->get("/jobs/{$job->id}/record.pdf")
+                ->assertOk()
+                ->getContent(),
+        );
         // The record says of each proof what it rests on, and no point of it is a line.
         self::assertGreaterThan(3000, (int) DB::table('series')->where('job_id', $job->id)->sum('points'));
         self::assertLessThan(400, (int) DB::table('series')->where('job_id', $job->id)->count());
@@ -75,12 +92,16 @@ final class FeedTest extends ShopTestCase
         Carbon::setTestNow(Carbon::now()->startOfSecond());
         $job = $this->plan('SKP 114', 'vacuum');
         $this->walk($job)->until('pull:1');
-        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 5));
+        Carbon::setTestNow(
+            Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 5),
+        );
         $feed = Door::open($job, $this->imre, 'Stand-in', $fault);
         $this->enter($job, 'pull:1', 'started')->assertSessionHasNoErrors();
         $this->drive($feed, 60, until: fn (): bool => false);
         self::assertContains('reading', array_column($this->lines($job), 'form'));
-        $this->get("/jobs/{$job->id}?step=pull:1")->assertSee('data-draws="vacuum_inhg"', false)->assertSee('Target reached');
+        $this->get("/jobs/{$job->id}?step=pull:1")
+            ->assertSee('data-draws="vacuum_inhg"', false)
+            ->assertSee('Target reached');
         $this->post("/jobs/{$job->id}/cautions", ['key' => 'cautions-0001', 'hazards' => ['collapse' => 'pull:1']]);
         $this->finish($job, 'pull:1')->assertSessionHasNoErrors();
         $hold = $job->refresh()->state()->stepInHand();
@@ -102,7 +123,9 @@ final class FeedTest extends ShopTestCase
         Carbon::setTestNow(Carbon::now()->startOfSecond());
         $job = $this->plan('SKP 114');
         $this->walk($job)->until('pressure_test');
-        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 5));
+        Carbon::setTestNow(
+            Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 5),
+        );
         $feed = Door::open($job, $this->imre, 'Gauge');
         for ($second = 0; $second <= 340; $second += 4) {
             $kpa = $second < 20 ? 5.0 * $second : 100.0 - (100.0 - $fallsTo) * ($second - 20) / 320.0;
@@ -112,7 +135,13 @@ final class FeedTest extends ShopTestCase
         self::assertSame(['pumped', 'stood'], array_column($this->lines($job), 'form'));
         $state = $job->refresh()->state();
         self::assertSame($comesTo, $state->verdictOf($state->steps['pressure_test'], now()->getTimestamp())?->code);
-        $at = array_column(array_filter(JournalLine::query()->where('job_id', $job->id)->orderBy('seq')->get()->toArray(), fn (array $line) => in_array($line['form'], ['pumped', 'stood'], true)), 'at');
+        $at = array_column(
+            array_filter(
+                JournalLine::query()->where('job_id', $job->id)->orderBy('seq')->get()->toArray(),
+                fn (array $line) => in_array($line['form'], ['pumped', 'stood'], true),
+            ),
+            'at',
+        );
         self::assertEqualsWithDelta($after, $at[count($at) - 1] - $at[count($at) - 2], 12);
         $this->get("/jobs/{$job->id}?step=pressure_test")->assertOk()->assertSee('by instrument');
     }
@@ -120,7 +149,11 @@ final class FeedTest extends ShopTestCase
     /** @return array<string, array{float, string, int}> */
     public static function pressed(): array
     {
-        return ['it holds' => [99.0, 'holds', 300], 'it falls' => [85.0, 'falls', 300], 'it is lost before its time' => [-60.0, 'lost', 100]];
+        return [
+            'it holds' => [99.0, 'holds', 300],
+            'it falls' => [85.0, 'falls', 300],
+            'it is lost before its time' => [-60.0, 'lost', 100],
+        ];
     }
 
     public function test_the_limit_latches_with_the_point_that_reached_it(): void
@@ -140,14 +173,30 @@ final class FeedTest extends ShopTestCase
         $seconds = 0;
         $turns = function (int $rpm, int $for) use ($feed, $began, &$seconds): void {
             for ($until = $seconds + $for; $seconds < $until;) {
-                $batch = array_map(fn (int $s): string => 'rpm,'.$s.','.($rpm + $s % 3), range($seconds + 1, $seconds + 10));
+                $batch = array_map(
+                    fn (int $s): string => 'rpm,'.$s.','.($rpm + ($s % 3)),
+                    range($seconds + 1, $seconds + 10),
+                );
                 Carbon::setTestNow(Carbon::createFromTimestamp($began + ($seconds += 10)));
                 $this->send($feed, [...$batch, "coolant_c,{$seconds},70"])->assertOk();
             }
         };
-        $held = fn (): array => JournalLine::query()->where('job_id', $job->id)->where('form', 'hold')->orderBy('at')->get()
-            ->map(fn (JournalLine $line) => ['at' => $line->at, 'speed' => $line->values['speed'], 'shows' => $line->values['shows'] ?? null])->all();
-        $page = fn (): string => (string) $this->get("/jobs/{$job->id}")->assertOk()->getContent();
+        $held = fn (): array => JournalLine::query()
+            ->where('job_id', $job->id)
+            ->where('form', 'hold')
+            ->orderBy('at')
+            ->get()
+            ->map(
+                fn (JournalLine $line) => [
+                    'at' => $line->at,
+                    'speed' => $line->values['speed'],
+                    'shows' => $line->values['shows'] ?? null,
+                ],
+            )
+            ->all();
+        $page = fn (): string => (string) $this->get("/jobs/{$job->id}")
+            ->assertOk()
+            ->getContent();
         $turns(850, 60);
         self::assertSame([], $held(), 'idling from the start is nobody’s hold');
         $turns(1500, 60);
@@ -164,7 +213,10 @@ final class FeedTest extends ShopTestCase
         // What somebody said by hand is not said again by the count.
         $this->walk($job)->enter('hold', ['speed' => 'revs'], 0);
         $turns(2600, 50);
-        self::assertSame([['revs', 'rpm_hold'], ['idle', 'rpm_hold'], ['revs', null]], array_map(fn (array $one) => [$one['speed'], $one['shows']], $held()));
+        self::assertSame(
+            [['revs', 'rpm_hold'], ['idle', 'rpm_hold'], ['revs', null]],
+            array_map(fn (array $one) => [$one['speed'], $one['shows']], $held()),
+        );
         $turns(850, 20);
         self::assertSame('idle', $held()[3]['speed']);
     }
@@ -199,10 +251,21 @@ final class FeedTest extends ShopTestCase
         Carbon::setTestNow(now()->addSeconds(60));
         $this->send($feed, ['coolant_c,60,30'])->assertOk();
         Carbon::setTestNow(now()->addSeconds(3000));
-        $kept = array_map(fn (int $second) => "coolant_c,{$second},".($second === 600 ? 125 : 80), range(120, 3060, 20));
+        $kept = array_map(
+            fn (int $second) => "coolant_c,{$second},".($second === 600 ? 125 : 80),
+            range(120, 3060, 20),
+        );
         $this->send($feed, $kept)->assertJson(['danger' => true]);
         self::assertNotNull($job->refresh()->danger_since);
-        self::assertSame(-2460, (int) JournalLine::query()->where('job_id', $job->id)->get()->first(fn (JournalLine $line) => ($line->values['shows'] ?? '') === 'limit_reached')?->at - now()->getTimestamp(), 'at its own time');
+        self::assertSame(
+            -2460,
+            (int) JournalLine::query()
+                ->where('job_id', $job->id)
+                ->get()
+                ->first(fn (JournalLine $line) => ($line->values['shows'] ?? '') === 'limit_reached')?->at
+                - now()->getTimestamp(),
+            'at its own time',
+        );
         // Counted from a time before there was any.
         $this->send($feed, ['rpm,-9000000000,800', 'rpm,3061,800'])->assertOk()->assertJson(['kept' => 2]);
     }
@@ -212,7 +275,9 @@ final class FeedTest extends ShopTestCase
         Carbon::setTestNow(Carbon::now()->startOfSecond());
         $job = $this->plan('SKP 660');
         $this->walk($job)->until('drive');
-        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 60));
+        Carbon::setTestNow(
+            Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->max('at') + 60),
+        );
         $feed = Door::open($job, $this->imre, 'Scan tool');
         $this->send($feed, ['coolant_c,10,90', 'speed_kmh,10,50'])->assertJsonMissing(['danger' => true]);
         self::assertSame([], $this->lines($job), 'that it ran cool nobody said');
@@ -223,22 +288,58 @@ final class FeedTest extends ShopTestCase
         self::assertSame('limit', $state->verdictOf($state->steps['drive'], now()->getTimestamp())?->code);
         Carbon::setTestNow(now()->addSeconds(240));
         $this->send($feed, ['coolant_c,490,90'])->assertOk();
-        self::assertSame('limit', $job->refresh()->state()->verdictOf($state->steps['drive'], now()->getTimestamp())?->code, 'the first danger stands');
+        self::assertSame(
+            'limit',
+            $job->refresh()->state()->verdictOf($state->steps['drive'], now()->getTimestamp())?->code,
+            'the first danger stands',
+        );
     }
 
     public function test_a_batch_sent_twice_counts_once_and_bad_lines_are_answered_by_line_and_field(): void
     {
         [$job, $feed] = $this->running('');
         Carbon::setTestNow(now()->addSeconds(20));
-        $batch = ['channel,time,value,unit', 'coolant_c,10,40,°C', 'coolant_c,11,106,F', 'pid:05,12,52', '{"channel":"rpm","time":12,"value":812}', 'pid:0C,13,0D48'];
-        $this->send($feed, $batch)->assertOk()->assertExactJson(['kept' => 5, 'known' => 0, 'refused' => []]);
-        $this->send($feed, $batch)->assertOk()->assertExactJson(['kept' => 0, 'known' => 5, 'refused' => []]);
+        $batch = [
+            'channel,time,value,unit',
+            'coolant_c,10,40,°C',
+            'coolant_c,11,106,F',
+            'pid:05,12,52',
+            '{"channel":"rpm","time":12,"value":812}',
+            'pid:0C,13,0D48',
+        ];
+        $this->send($feed, $batch)
+            ->assertOk()
+            ->assertExactJson(['kept' => 5, 'known' => 0, 'refused' => []]);
+        $this->send($feed, $batch)
+            ->assertOk()
+            ->assertExactJson(['kept' => 0, 'known' => 5, 'refused' => []]);
         $stored = SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1);
         self::assertEqualsWithDelta([40.0, 41.111, 42.0], array_column($stored['coolant_c'], 1), 0.01);
         self::assertSame([812.0, 850.0], array_column($stored['rpm'], 1));
         self::assertSame((float) now()->getTimestamp(), $stored['rpm'][1][0], 'its newest point is of now');
-        $this->send($feed, ['coolant_c,14,41', 'warmth_c,14,41', 'coolant_c,soon,41', 'coolant_c,15,hot', 'coolant_c', 'rpm,15,900,furlongs', 'pid:42,15,00', '{broken'])->assertStatus(207)
-            ->assertJson(['kept' => 1, 'refused' => [['line' => 2, 'field' => 'channel'], ['line' => 3, 'field' => 'time'], ['line' => 4, 'field' => 'value'], ['line' => 5, 'field' => 'line'], ['line' => 6, 'field' => 'value'], ['line' => 7, 'field' => 'channel'], ['line' => 8, 'field' => 'line']]]);
+        $this->send($feed, [
+            'coolant_c,14,41',
+            'warmth_c,14,41',
+            'coolant_c,soon,41',
+            'coolant_c,15,hot',
+            'coolant_c',
+            'rpm,15,900,furlongs',
+            'pid:42,15,00',
+            '{broken',
+        ])
+            ->assertStatus(207)
+            ->assertJson([
+                'kept' => 1,
+                'refused' => [
+                    ['line' => 2, 'field' => 'channel'],
+                    ['line' => 3, 'field' => 'time'],
+                    ['line' => 4, 'field' => 'value'],
+                    ['line' => 5, 'field' => 'line'],
+                    ['line' => 6, 'field' => 'value'],
+                    ['line' => 7, 'field' => 'channel'],
+                    ['line' => 8, 'field' => 'line'],
+                ],
+            ]);
     }
 
     public function test_what_cannot_be_is_kept_and_is_no_evidence(): void
@@ -246,7 +347,9 @@ final class FeedTest extends ShopTestCase
         [$job, $feed] = $this->running('');
         Carbon::setTestNow(now()->addSeconds(120));
         // What a scan tool shows without a sensor, and what no coolant comes to.
-        $this->send($feed, ['coolant_c,118,-40', 'coolant_c,119,900', 'far_side_c,119,20'])->assertOk()->assertJson(['kept' => 3]);
+        $this->send($feed, ['coolant_c,118,-40', 'coolant_c,119,900', 'far_side_c,119,20'])
+            ->assertOk()
+            ->assertJson(['kept' => 3]);
         self::assertSame([], $this->lines($job));
         self::assertCount(2, SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c']);
     }
@@ -258,12 +361,19 @@ final class FeedTest extends ShopTestCase
         $this->send($feed, ['coolant_c,100,40'])->assertOk();
         // It was cut off, and brings what it kept.
         Carbon::setTestNow(now()->addSeconds(100));
-        $this->send($feed, ['coolant_c,150,45', 'coolant_c,200,50'])->assertOk()->assertJsonMissing(['clock' => 'jumped']);
+        $this->send($feed, ['coolant_c,150,45', 'coolant_c,200,50'])
+            ->assertOk()
+            ->assertJsonMissing(['clock' => 'jumped']);
         // It began again at nought.
         Carbon::setTestNow(now()->addSeconds(60));
-        $this->send($feed, ['coolant_c,100,55', 'coolant_c,101,55'])->assertOk()->assertJson(['clock' => 'jumped', 'kept' => 2]);
+        $this->send($feed, ['coolant_c,100,55', 'coolant_c,101,55'])
+            ->assertOk()
+            ->assertJson(['clock' => 'jumped', 'kept' => 2]);
         $at = array_column(SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'], 0);
-        self::assertSame([-160.0, -110.0, -60.0, -1.0, 0.0], array_map(fn (float $t) => $t - now()->getTimestamp(), $at));
+        self::assertSame(
+            [-160.0, -110.0, -60.0, -1.0, 0.0],
+            array_map(fn (float $t) => $t - now()->getTimestamp(), $at),
+        );
         self::assertSame(1, $feed->refresh()->jumps);
         // A year ahead.
         $this->send($feed, ['coolant_c,31536000,56'])->assertJson(['clock' => 'jumped']);
@@ -273,8 +383,13 @@ final class FeedTest extends ShopTestCase
     public function test_dates_of_a_clock_beside_the_shops_are_laid_on_it(): void
     {
         [$job, $feed] = $this->running('');
-        $this->send($feed, ['coolant_c,'.now()->addHour()->format('Y-m-d\TH:i:s.vP').',40'])->assertOk()->assertJson(['kept' => 1]);
-        self::assertSame((float) now()->getTimestamp(), SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'][0][0]);
+        $this->send($feed, ['coolant_c,'.now()->addHour()->format('Y-m-d\TH:i:s.vP').',40'])
+            ->assertOk()
+            ->assertJson(['kept' => 1]);
+        self::assertSame(
+            (float) now()->getTimestamp(),
+            SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'][0][0],
+        );
     }
 
     public function test_more_than_is_promised_is_told_to_slow_down_and_can_be_sent_again(): void
@@ -296,7 +411,11 @@ final class FeedTest extends ShopTestCase
         $this->send($feed, ['rpm,1,800'])->assertStatus(410);
         $this->post("/jobs/{$job->id}/feeds", ['name' => 'Scan tool'])->assertSessionHasNoErrors();
         $other = Feed::query()->latest('id')->firstOrFail();
-        self::assertNotSame($other->token, DB::table('feeds')->where('id', $other->id)->value('token'), 'nobody who reads the database may send');
+        self::assertNotSame(
+            $other->token,
+            DB::table('feeds')->where('id', $other->id)->value('token'),
+            'nobody who reads the database may send',
+        );
         $this->get("/jobs/{$job->id}")->assertSee("/feeds/{$other->token}", false);
         $this->send($other, ['rpm,1,800'])->assertOk();
         $job->update(['abandoned_at' => now(), 'abandoned_because' => 'sold']);
@@ -309,8 +428,13 @@ final class FeedTest extends ShopTestCase
         [$job, $feed] = $this->running('');
         $points = [];
         for ($second = 0; $second < 3600; $second++) {
-            foreach (['coolant_c' => 60.0, 'far_side_c' => 50.0, 'outlet_c' => 40.0, 'ambient_c' => 18.0, 'rpm' => 800.0] as $channel => $value) {
-                $points[$channel][1000 * ($feed->created_at->getTimestamp() + $second)] = $second === 1801 && $channel === 'coolant_c' ? 99.5 : $value + sin($second / 50.0) + $second % 3 / 10.0;
+            foreach (
+                ['coolant_c' => 60.0, 'far_side_c' => 50.0, 'outlet_c' => 40.0, 'ambient_c' => 18.0, 'rpm' => 800.0] as $channel => $value
+            ) {
+                $points[$channel][1000 * ($feed->created_at->getTimestamp() + $second)]
+                    = $second === 1801 && $channel === 'coolant_c'
+                        ? 99.5
+                        : $value + sin($second / 50.0) + ($second % 3) / 10.0;
             }
         }
         SeriesStore::add($feed, $points);
@@ -331,20 +455,53 @@ final class FeedTest extends ShopTestCase
         $rows = ['Elapsed s;ECT (°F);Radiator hose;Comment'];
         for ($second = 0; $second <= 1200; $second += 2) {
             $celsius = min(90.0, 20.0 + $second / 12.0);
-            $rows[] = "{$second};".number_format(1.8 * $celsius + 32, 1, ',', '').';'.number_format($second < 860 ? 20.0 : min(86.0, 20.0 + ($second - 860) / 2.0), 1, ',', '').';';
+            $rows[] = "{$second};"
+                .number_format(1.8 * $celsius + 32, 1, ',', '')
+                .';'
+                .number_format($second < 860 ? 20.0 : min(86.0, 20.0 + ($second - 860) / 2.0), 1, ',', '')
+                .';';
         }
         $upload = fn (string $text) => \Illuminate\Http\UploadedFile::fake()->createWithContent('run 7.csv', $text);
-        $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post("/jobs/{$job->id}/logger", ['file' => $upload("time;ect\n1;80\n2;hot\n")])->assertSessionHasErrors(['file' => 'Line 3, column 2: “hot” is no number.']);
-        $page = $this->post("/jobs/{$job->id}/logger", ['file' => $upload(implode("\n", $rows))])->assertOk()->assertSee('601 lines over 20 min')->assertSee('semicolon, decimal comma, in °F')->assertSee('<polyline', false);
+        $this->actingAs($this->imre)
+            ->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/logger", ['file' => $upload("time;ect\n1;80\n2;hot\n")])
+            ->assertSessionHasErrors(['file' => 'Line 3, column 2: “hot” is no number.']);
+        $page = $this->post("/jobs/{$job->id}/logger", ['file' => $upload(implode("\n", $rows))])
+            ->assertOk()
+            ->assertSee('601 lines over 20 min')
+            ->assertSee('semicolon, decimal comma, in °F')
+            ->assertSee('<polyline', false);
         self::assertSame(0, DB::table('series')->count(), 'nothing is kept yet');
         preg_match('/name="import" value="([^"]+)"/', (string) $page->getContent(), $import);
         $columns = ['time', 'coolant_c', 'far_side_c', ''];
-        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => $columns, 'began' => date('Y-m-d\TH:i:s', $start + 200)])->assertOk()->assertSee('It would end after now');
-        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => ['', 'coolant_c', '', ''], 'began' => 'soon'])->assertOk()->assertSee('which column is the time');
-        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => $columns, 'began' => date('Y-m-d\TH:i:s', $start)])->assertSessionHasNoErrors()->assertRedirect();
+        $this->post("/jobs/{$job->id}/logger/keep", [
+            'import' => $import[1],
+            'columns' => $columns,
+            'began' => date('Y-m-d\TH:i:s', $start + 200),
+        ])
+            ->assertOk()
+            ->assertSee('It would end after now');
+        $this->post("/jobs/{$job->id}/logger/keep", [
+            'import' => $import[1],
+            'columns' => ['', 'coolant_c', '', ''],
+            'began' => 'soon',
+        ])
+            ->assertOk()
+            ->assertSee('which column is the time');
+        $this->post("/jobs/{$job->id}/logger/keep", [
+            'import' => $import[1],
+            'columns' => $columns,
+            'began' => date('Y-m-d\TH:i:s', $start),
+        ])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect();
         self::assertSame(1202, (int) DB::table('series')->sum('points'));
         self::assertContains('thermostat_open', array_column($this->lines($job), 'shows'));
-        $this->post("/jobs/{$job->id}/logger/keep", ['import' => $import[1], 'columns' => $columns, 'began' => date('Y-m-d\TH:i:s', $start)])->assertSessionHasErrors('file');
+        $this->post("/jobs/{$job->id}/logger/keep", [
+            'import' => $import[1],
+            'columns' => $columns,
+            'began' => date('Y-m-d\TH:i:s', $start),
+        ])->assertSessionHasErrors('file');
     }
 
     private function verdict(Job $job): ?string
@@ -357,9 +514,18 @@ final class FeedTest extends ShopTestCase
     /** @return list<array{form: string, shows: ?string}> written by instruments */
     private function lines(Job $job): array
     {
-        $lines = JournalLine::query()->where('job_id', $job->id)->orderBy('seq')->get()->map(fn (JournalLine $line) => ['form' => $line->form] + $line->values);
+        $lines = JournalLine::query()
+            ->where('job_id', $job->id)
+            ->orderBy('seq')
+            ->get()
+            ->map(fn (JournalLine $line) => ['form' => $line->form] + $line->values);
 
-        return array_values($lines->filter(fn (array $line) => ($line['source'] ?? '') === 'instrument')->map(fn (array $line) => ['form' => $line['form'], 'shows' => $line['shows'] ?? null])->all());
+        return array_values(
+            $lines
+                ->filter(fn (array $line) => ($line['source'] ?? '') === 'instrument')
+                ->map(fn (array $line) => ['form' => $line['form'], 'shows' => $line['shows'] ?? null])
+                ->all(),
+        );
     }
 
     public function test_a_scale_under_the_bucket_tells_what_came_out_and_what_went_in(): void
@@ -369,12 +535,18 @@ final class FeedTest extends ShopTestCase
         $this->walk($job)->until('drain:radiator_cock');
         $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertDontSee('on the scale');
         $this->post("/jobs/{$job->id}/feeds", ['name' => 'Scale'])->assertRedirect();
-        $this->get("/jobs/{$job->id}/manage")->assertOk()->assertSee('Connect an instrument')->assertSee('/feeds/', false);
+        $this->get("/jobs/{$job->id}/manage")
+            ->assertOk()
+            ->assertSee('Connect an instrument')
+            ->assertSee('/feeds/', false);
         $feed = Feed::query()->sole();
         $weigh = function (float $kg) use ($feed): void {
             Carbon::setTestNow(now()->addSeconds(10));
             $now = now()->getTimestamp();
-            $this->send($feed->refresh(), array_map(fn (int $ago) => 'weight_kg,'.($now - $ago).",{$kg}", [3, 2, 1, 0]))->assertOk();
+            $this->send(
+                $feed->refresh(),
+                array_map(fn (int $ago) => 'weight_kg,'.($now - $ago).",{$kg}", [3, 2, 1, 0]),
+            )->assertOk();
         };
         $scale = fn (string $query = '') => $this->get("/jobs/{$job->id}/scale{$query}")->assertOk();
         $weigh(0.0);
@@ -386,9 +558,18 @@ final class FeedTest extends ShopTestCase
         self::assertSame(['6.50 kg', true], [$told['kg'], $told['still']]);
         // Half glycol of 1.07 kg/L or so: 5.3 kg are five litres less a bit.
         self::assertEqualsWithDelta(4.95, (float) $told['value'], 0.1);
-        $this->enter($job, 'drain:radiator_cock', 'out', ['volume' => $told['value'], 'vessel' => 'scale', 'flow' => 'ran'])->assertSessionHasNoErrors();
+        $this->enter($job, 'drain:radiator_cock', 'out', [
+            'volume' => $told['value'],
+            'vessel' => 'scale',
+            'flow' => 'ran',
+        ])->assertSessionHasNoErrors();
         $weigh(1.2 + 5.3 + 0.5);
-        self::assertEqualsWithDelta(0.47, (float) $scale("?zeroed={$zero}")->json('value'), 0.03, 'what was weighed once is not weighed again');
+        self::assertEqualsWithDelta(
+            0.47,
+            (float) $scale("?zeroed={$zero}")->json('value'),
+            0.03,
+            'what was weighed once is not weighed again',
+        );
         Carbon::setTestNow(now()->addSeconds(1));
         $now = now()->getTimestamp();
         $this->send($feed->refresh(), ["weight_kg,{$now},9.4"])->assertOk();
@@ -403,19 +584,28 @@ final class FeedTest extends ShopTestCase
     {
         Carbon::setTestNow(Carbon::now()->startOfSecond());
         $job = $this->plan('SKP 207');
-        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
+        $this->walk($job)
+            ->until('heat_cycle:1')
+            ->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
         $feed = Door::open($job, $this->imre, 'Thermometer');
         $page = $this->actingAs($this->imre)->get("/jobs/{$job->id}")->assertOk()->assertSee('its thermometer at');
         foreach (['front' => 61.5, 'rear' => 58.0] as $outlet => $celsius) {
-            $this->post("/feeds/{$feed->id}/outlet", ['outlet' => $outlet])->assertRedirect("/jobs/{$job->id}#instruments");
+            $this->post("/feeds/{$feed->id}/outlet", ['outlet' => $outlet])->assertRedirect(
+                "/jobs/{$job->id}#instruments",
+            );
             Carbon::setTestNow(now()->addSeconds(20));
-            $this->send($feed->refresh(), ['coolant_c,'.now()->getTimestamp().',86', 'outlet_c,'.now()->getTimestamp().",{$celsius}"])->assertOk();
+            $this->send($feed->refresh(), [
+                'coolant_c,'.now()->getTimestamp().',86',
+                'outlet_c,'.now()->getTimestamp().",{$celsius}",
+            ])->assertOk();
         }
         $channels = SeriesStore::stretch($job->id, 0, now()->getTimestampMs());
         self::assertEqualsWithDelta(61.5, $channels['outlet_c.front'][0][1], 0.05);
         self::assertEqualsWithDelta(58.0, $channels['outlet_c.rear'][0][1], 0.05);
         self::assertArrayNotHasKey('outlet_c', $channels);
-        $this->from("/jobs/{$job->id}")->post("/feeds/{$feed->id}/outlet", ['outlet' => 'roof'])->assertSessionHasErrors('feed');
+        $this->from("/jobs/{$job->id}")
+            ->post("/feeds/{$feed->id}/outlet", ['outlet' => 'roof'])
+            ->assertSessionHasErrors('feed');
         // What says itself where it is, is believed.
         $this->send($feed, ['outlet_c.front,'.(now()->getTimestamp() + 1).',63'])->assertOk();
         self::assertCount(2, SeriesStore::stretch($job->id, 0, now()->getTimestampMs() + 5_000)['outlet_c.front']);
@@ -426,8 +616,14 @@ final class FeedTest extends ShopTestCase
     {
         Carbon::setTestNow(Carbon::now()->startOfSecond());
         $job = $this->plan('SKP 660');
-        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
-        Carbon::setTestNow(Carbon::createFromTimestamp((int) JournalLine::query()->where('job_id', $job->id)->where('form', 'start')->max('at')));
+        $this->walk($job)
+            ->until('heat_cycle:1')
+            ->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
+        Carbon::setTestNow(
+            Carbon::createFromTimestamp(
+                (int) JournalLine::query()->where('job_id', $job->id)->where('form', 'start')->max('at'),
+            ),
+        );
 
         return [$job, Door::open($job, $this->imre, 'Stand-in', $fault)];
     }
@@ -438,13 +634,24 @@ final class FeedTest extends ShopTestCase
         for ($gone = 0; $gone < $seconds && ($gone % 60 !== 0 || ! $until()); $gone += 15) {
             $since = (float) (now()->getTimestamp() - $feed->created_at->getTimestamp());
             Carbon::setTestNow(now()->addSeconds(15));
-            $this->send($feed, (new StandIn($feed->refresh()))->lines($since, now()->getTimestamp()))->assertSuccessful();
+            $this->send(
+                $feed,
+                (new StandIn($feed->refresh()))->lines($since, now()->getTimestamp()),
+            )->assertSuccessful();
         }
     }
 
     /** @param  list<string>  $lines */
     private function send(Feed $feed, array $lines): TestResponse
     {
-        return $this->call('POST', "/feeds/{$feed->token}", [], [], [], ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'], implode("\n", $lines));
+        return $this->call(
+            'POST',
+            "/feeds/{$feed->token}",
+            [],
+            [],
+            [],
+            ['CONTENT_TYPE' => 'text/csv', 'HTTP_ACCEPT' => 'application/json'],
+            implode("\n", $lines),
+        );
     }
 }

@@ -21,7 +21,10 @@ final class FloorTest extends ShopTestCase
         DemoSeeder::fillTheFloor();
         $page = $this->actingAs($this->imre)->get('/')->assertOk();
         $page->assertSeeInOrder(['SKP 208', 'Let the sealant cure', 'SKP 114', 'Hold the vacuum', 'now', 'SKP 115']);
-        [$first, $second] = array_map(Job::numbered(...), array_map(intval(...), Job::query()->orderBy('id')->limit(2)->pluck('id')->all()));
+        [$first, $second] = array_map(
+            Job::numbered(...),
+            array_map(intval(...), Job::query()->orderBy('id')->limit(2)->pluck('id')->all()),
+        );
         $this->actingAs($this->imre)->get('/records')->assertOk()->assertSee($first)->assertSee($second);
         $this->actingAs($this->imre)->get('/records?q=207')->assertSee($second)->assertDontSee($first);
         $this->actingAs($this->imre)->get('/records?q=nothing')->assertSee('Nothing found');
@@ -63,7 +66,10 @@ final class FloorTest extends ShopTestCase
                 $drawing = new Drawing($model->read(), null, tall: $tall);
                 $boxes = [
                     ...array_map(fn (Label $label) => $label->box(), $drawing->labels()),
-                    ...array_map(fn (PlacedPort $port) => new Box($port->x - 13.0, $port->y - 13.0, 26.0, 26.0), $drawing->ports),
+                    ...array_map(
+                        fn (PlacedPort $port) => new Box($port->x - 13.0, $port->y - 13.0, 26.0, 26.0),
+                        $drawing->ports,
+                    ),
                 ];
                 foreach ($boxes as $i => $box) {
                     self::assertGreaterThanOrEqual(-0.1, min($box->x, $box->y), $model->name);
@@ -93,7 +99,11 @@ final class FloorTest extends ShopTestCase
         $job = $this->plan('GEN 1');
         $rows = [];
         foreach (range(1, 205) as $i) {
-            $vehicle = Vehicle::query()->create(['circuit_id' => $job->circuit_id, 'plate' => "MANY {$i}", 'name' => 'One of many']);
+            $vehicle = Vehicle::query()->create([
+                'circuit_id' => $job->circuit_id,
+                'plate' => "MANY {$i}",
+                'name' => 'One of many',
+            ]);
             $rows[] = [...array_diff_key($job->refresh()->getAttributes(), ['id' => 0]), 'vehicle_id' => $vehicle->id];
         }
         foreach (array_chunk($rows, 40) as $some) {
@@ -103,7 +113,13 @@ final class FloorTest extends ShopTestCase
         $this->get('/')->assertOk()->assertSee("{$all} vehicles waiting for hands")->assertSee('rel="next"', false);
         $seen = [];
         foreach (range(1, 4) as $page) {
-            preg_match_all('#href="/jobs/(\d+)"#', (string) $this->get("/?page={$page}")->assertOk()->getContent(), $found);
+            preg_match_all(
+                '#href="/jobs/(\d+)"#',
+                (string) $this->get("/?page={$page}")
+                    ->assertOk()
+                    ->getContent(),
+                $found,
+            );
             self::assertLessThanOrEqual(61, count($found[1]), 'no page holds more than sixty');
             $seen = [...$seen, ...$found[1]];
         }

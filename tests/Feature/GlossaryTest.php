@@ -24,7 +24,13 @@ final class GlossaryTest extends ShopTestCase
     {
         $job = $this->plan();
         $this->walk($job)->until('look');
-        $page = (string) $this->actingAs($this->imre)->get("/jobs/{$job->id}?step=".$job->state()->stepsOf('reconcile')[0]->id)->assertOk()->getContent();
-        self::assertMatchesRegularExpression('#<h2[^>]*><button type="button" class="word" data-word="[^"]{20,}">As predicted</button></h2>#', $page);
+        $page = (string) $this->actingAs($this->imre)
+            ->get("/jobs/{$job->id}?step=".$job->state()->stepsOf('reconcile')[0]->id)
+            ->assertOk()
+            ->getContent();
+        self::assertMatchesRegularExpression(
+            '#<h2[^>]*><button type="button" class="word" data-word="[^"]{20,}">As predicted</button></h2>#',
+            $page,
+        );
     }
 }

@@ -34,7 +34,8 @@ final class HowWellTest extends ShopTestCase
         Carbon::setTestNow();
         $document = $walk->job->circuit->document;
         foreach ($document['passages'] as $i => $passage) {
-            $document['passages'][$i]['volume_ml'] = $passage['kind'] === 'radiator' ? 0.2 * $passage['volume_ml'] : $passage['volume_ml'];
+            $document['passages'][$i]['volume_ml']
+                = $passage['kind'] === 'radiator' ? 0.2 * $passage['volume_ml'] : $passage['volume_ml'];
         }
         $walk->job->circuit->update(['document' => $document]);
         $bad = (string) $this->get('/records/predictions')->assertOk()->getContent();
@@ -50,30 +51,48 @@ final class HowWellTest extends ShopTestCase
             DemoSeeder::job('SKP 660', 'gravity', $this->imre, (9 - $job) * 1440)->until(null);
         }
         Carbon::setTestNow();
-        $this->actingAs($this->imre)->get('/records/predictions')->assertOk()
-            ->assertSee('How this shop goes, beside what is usual')->assertSee('Mix a batch, hands')->assertSee('Tells the next job better');
+        $this->actingAs($this->imre)
+            ->get('/records/predictions')
+            ->assertOk()
+            ->assertSee('How this shop goes, beside what is usual')
+            ->assertSee('Mix a batch, hands')
+            ->assertSee('Tells the next job better');
     }
 
     public function test_a_lead_takes_over_what_tells_better_and_gives_it_back(): void
     {
         for ($job = 0; $job < Rate::LEAST; $job++) {
             $walk = DemoSeeder::job('SKP 660', 'gravity', $this->imre, (9 - $job) * 1440)->until(null);
-            $told[$walk->job->id] = ['hands:mix' => 2.0 + 0.02 * $job, 'cooling' => 0.7 + 0.04 * $job, 'purging' => 1.5, 'hands:drain' => 0.5 + 0.6 * $job];
+            $told[$walk->job->id] = [
+                'hands:mix' => 2.0 + 0.02 * $job,
+                'cooling' => 0.7 + 0.04 * $job,
+                'purging' => 1.5,
+                'hands:drain' => 0.5 + 0.6 * $job,
+            ];
         }
         Cache::put('each.rates', $told);
         Carbon::setTestNow();
         $usual = Shop::here()->houseRules();
-        $take = fn (string $rate, bool $asUsual = false) => $this->post('/records/predictions', ['rate' => $rate, 'usual' => $asUsual ? '1' : '']);
+        $take = fn (string $rate, bool $asUsual = false) => $this->post('/records/predictions', [
+            'rate' => $rate,
+            'usual' => $asUsual ? '1' : '',
+        ]);
         $rules = fn (): HouseRules => Shop::query()->firstOrFail()->houseRules();
         $this->actingAs($this->imre)->get('/records/predictions')->assertOk()->assertDontSee('Take over');
         $take('hands:mix')->assertForbidden();
         $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
-        $this->actingAs($lead)->get('/records/predictions')->assertOk()->assertSee('Take over 12 min: Mix a batch, hands', false)->assertSee('Take over 1.50 × the usual: Air that a run leaves', false);
+        $this->actingAs($lead)
+            ->get('/records/predictions')
+            ->assertOk()
+            ->assertSee('Take over 12 min: Mix a batch, hands', false)
+            ->assertSee('Take over 1.50 × the usual: Air that a run leaves', false);
 
         $take('hands:mix')->assertRedirect('/records/predictions');
         self::assertSame(12.0, $rules()->labour->of('mix')->hands);
         self::assertSame($usual->labour->of('mix')->wait, $rules()->labour->of('mix')->wait);
-        $this->get('/records/predictions')->assertSee('As usual: Mix a batch, hands', false)->assertDontSee('Take over 12 min: Mix', false);
+        $this->get('/records/predictions')
+            ->assertSee('As usual: Mix a batch, hands', false)
+            ->assertDontSee('Take over 12 min: Mix', false);
         // Sooner cold is believed at the slower end of what jobs tell.
         $take('cooling');
         self::assertGreaterThan(0.76, $rules()->coolingFactor);
@@ -89,6 +108,9 @@ final class HowWellTest extends ShopTestCase
         foreach (['hands:mix', 'cooling', 'purging'] as $rate) {
             $take($rate, asUsual: true)->assertRedirect('/records/predictions');
         }
-        self::assertEquals([$usual->labour->of('mix'), 1.0, 1.0], [$rules()->labour->of('mix'), $rules()->coolingFactor, $rules()->purgingFactor]);
+        self::assertEquals(
+            [$usual->labour->of('mix'), 1.0, 1.0],
+            [$rules()->labour->of('mix'), $rules()->coolingFactor, $rules()->purgingFactor],
+        );
     }
 }

@@ -33,16 +33,23 @@ final class JobTest extends ShopTestCase
         $this->post("/jobs/{$job->id}/hand-over", ['to' => $to->id])->assertRedirect("/jobs/{$job->id}");
         $this->get("/jobs/{$job->id}/manage")->assertSee("In hand: {$to->name}");
         $this->get('/')->assertSee("Repair · {$to->name}");
-        self::assertSame([['in hand of', $this->imre->name, $to->name]], AuditLine::query()->latest('id')->firstOrFail()->changes);
+        self::assertSame(
+            [['in hand of', $this->imre->name, $to->name]],
+            AuditLine::query()->latest('id')->firstOrFail()->changes,
+        );
     }
 
     public function test_a_resting_job_waits_on_the_floor_and_the_next_entry_wakes_it(): void
     {
         $job = $this->plan();
-        foreach (['', 'tomorrow', now()->subHour()->format('Y-m-d\TH:i'), now()->addDays(40)->format('Y-m-d\TH:i')] as $never) {
+        foreach (
+            ['', 'tomorrow', now()->subHour()->format('Y-m-d\TH:i'), now()->addDays(40)->format('Y-m-d\TH:i')] as $never
+        ) {
             $this->post("/jobs/{$job->id}/rest", ['until' => $never])->assertSessionHasErrors('until');
         }
-        $this->post("/jobs/{$job->id}/rest", ['until' => now()->addHours(12)->format('Y-m-d\TH:i')])->assertSessionHasNoErrors()->assertRedirect('/');
+        $this->post("/jobs/{$job->id}/rest", ['until' => now()->addHours(12)->format('Y-m-d\TH:i')])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect('/');
         $this->get('/')->assertSee('rests');
         $this->get("/jobs/{$job->id}")->assertSee('Rests until');
         $this->enter($job, 'found', 'found', ['content' => 'full'])->assertSessionHasNoErrors();
@@ -52,7 +59,9 @@ final class JobTest extends ShopTestCase
     public function test_a_running_engine_and_a_danger_are_not_put_to_rest(): void
     {
         $job = $this->plan('SKP 031');
-        $rest = fn (): TestResponse => $this->actingAs($this->imre)->post("/jobs/{$job->id}/rest", ['until' => now()->addHours(12)->format('Y-m-d\TH:i')]);
+        $rest = fn (): TestResponse => $this->actingAs($this->imre)->post("/jobs/{$job->id}/rest", [
+            'until' => now()->addHours(12)->format('Y-m-d\TH:i'),
+        ]);
         $walk = $this->walk($job)->until('heat_cycle:1');
         $rest()->assertSessionHasNoErrors();
         $walk->enter('start', ['place' => 'extraction', 'neck' => 'sealed']);
@@ -62,9 +71,31 @@ final class JobTest extends ShopTestCase
         // A danger that is there all the same is never shown as rest.
         $job->update(['rests_until' => now()->addHours(12)]);
         $summary = $job->refresh()->summary ?? self::fail();
-        $shown = fn (Tone $tone): FloorJob => new FloorJob($job->id, '', '', '', new Summary(
-            $summary->seq, $summary->drawn, $summary->runs()->toArray(), $summary->ports, [], $summary->step, $summary->stage, 1, 2, $tone, null, null, [],
-        ), new FloorWords('', '', ''), '', $job->rests_until?->getTimestamp(), now()->getTimestamp());
+        $shown = fn (Tone $tone): FloorJob => new FloorJob(
+            $job->id,
+            '',
+            '',
+            '',
+            new Summary(
+                $summary->seq,
+                $summary->drawn,
+                $summary->runs()->toArray(),
+                $summary->ports,
+                [],
+                $summary->step,
+                $summary->stage,
+                1,
+                2,
+                $tone,
+                null,
+                null,
+                [],
+            ),
+            new FloorWords('', '', ''),
+            '',
+            $job->rests_until?->getTimestamp(),
+            now()->getTimestamp(),
+        );
         self::assertSame([true, false], [$shown(Tone::Wait)->rests(), $shown(Tone::Stop)->rests()]);
         self::assertSame(0, $shown(Tone::Stop)->secondsLeft(), 'hands are needed now');
     }
@@ -76,20 +107,38 @@ final class JobTest extends ShopTestCase
         $this->enter($job, 'drain:left_plug', 'opened', ['cap' => 'off'])->assertSessionHasNoErrors();
         $this->get("/jobs/{$job->id}/manage")->assertSee('Left block plug');
         $this->post("/jobs/{$job->id}/abandon", ['why' => ' no '])->assertSessionHasErrors('why');
-        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Waits for a water pump', 'anew' => '1'])->assertRedirect("/jobs/new?vehicle={$job->vehicle_id}");
+        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Waits for a water pump', 'anew' => '1'])->assertRedirect(
+            "/jobs/new?vehicle={$job->vehicle_id}",
+        );
         $job->refresh();
 
         // Its record stands, and takes nothing more.
         $this->get("/jobs/{$job->id}")->assertRedirect("/jobs/{$job->id}/record");
-        $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('Given up')->assertSee('Waits for a water pump');
-        $this->enter($job, 'drain:left_plug', 'out', ['volume' => '0.6', 'vessel' => 'jug', 'flow' => 'ran'])->assertSessionHasErrors('finish');
-        $this->post("/jobs/{$job->id}/rest", ['until' => now()->addHour()->format('Y-m-d\TH:i')])->assertSessionHasErrors('job');
+        $this->get("/jobs/{$job->id}/record")
+            ->assertOk()
+            ->assertSee('Given up')
+            ->assertSee('Waits for a water pump');
+        $this->enter($job, 'drain:left_plug', 'out', [
+            'volume' => '0.6',
+            'vessel' => 'jug',
+            'flow' => 'ran',
+        ])->assertSessionHasErrors('finish');
+        $this->post("/jobs/{$job->id}/rest", [
+            'until' => now()->addHour()->format('Y-m-d\TH:i'),
+        ])->assertSessionHasErrors('job');
         $this->get('/records')->assertSee($job->number())->assertSee('given up');
         $this->get('/')->assertDontSee($job->number());
 
         // The next plan says it, starts from it, and does not close up before the plug is closed.
-        $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertSee("{$job->number()} was given up.")->assertSee('Left open: Left block plug');
-        $this->post('/jobs', ['vehicle' => $job->vehicle_id, 'kind' => 'repair', 'chosen' => '1', 'drains' => ['right_plug']])->assertSessionHasNoErrors();
+        $this->get("/jobs/new?vehicle={$job->vehicle_id}")
+            ->assertSee("{$job->number()} was given up.")
+            ->assertSee('Left open: Left block plug');
+        $this->post('/jobs', [
+            'vehicle' => $job->vehicle_id,
+            'kind' => 'repair',
+            'chosen' => '1',
+            'drains' => ['right_plug'],
+        ])->assertSessionHasNoErrors();
         $next = Job::query()->latest('id')->firstOrFail();
         self::assertSame(['left_plug'], Plan::of($next->state())->choices->left?->open);
         $this->get("/jobs/{$next->id}")->assertSee("{$job->number()} was given up:");
@@ -98,7 +147,11 @@ final class JobTest extends ShopTestCase
         $this->get("/jobs/{$next->id}")->assertSee("Left block plug, left open by {$job->number()}: closed", false);
 
         // One open job on a vehicle, still: the index counts those given up as closed.
-        $this->post('/jobs', ['vehicle' => $job->vehicle_id, 'kind' => 'repair', 'chosen' => '1'])->assertSessionHasErrors('vehicle');
+        $this->post('/jobs', [
+            'vehicle' => $job->vehicle_id,
+            'kind' => 'repair',
+            'chosen' => '1',
+        ])->assertSessionHasErrors('vehicle');
         $next->update(['signed_at' => now()]);
         self::assertNull($next->vehicle->leftBehind());
     }
@@ -107,10 +160,21 @@ final class JobTest extends ShopTestCase
     {
         $job = $this->plan('SKP 031');
         $this->enter($job, 'found', 'found', ['content' => 'empty'])->assertSessionHasNoErrors();
-        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Sold as it stands', 'anew' => '0'])->assertRedirect("/vehicles/{$job->vehicle_id}");
-        $this->get("/vehicles/{$job->vehicle_id}")->assertOk()->assertSee('given up');
-        $this->post('/jobs', ['vehicle' => $job->vehicle_id, 'kind' => 'repair', 'chosen' => '1'])->assertSessionHasNoErrors();
-        self::assertSame(Compatibility::Nothing, Plan::of(Job::query()->latest('id')->firstOrFail()->state())->choices->content);
+        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Sold as it stands', 'anew' => '0'])->assertRedirect(
+            "/vehicles/{$job->vehicle_id}",
+        );
+        $this->get("/vehicles/{$job->vehicle_id}")
+            ->assertOk()
+            ->assertSee('given up');
+        $this->post('/jobs', [
+            'vehicle' => $job->vehicle_id,
+            'kind' => 'repair',
+            'chosen' => '1',
+        ])->assertSessionHasNoErrors();
+        self::assertSame(
+            Compatibility::Nothing,
+            Plan::of(Job::query()->latest('id')->firstOrFail()->state())->choices->content,
+        );
     }
 
     public function test_a_job_goes_on_by_the_newer_revision_of_its_circuit_with_all_that_was_recorded(): void
@@ -124,18 +188,32 @@ final class JobTest extends ShopTestCase
             $document = $newest->document;
             $change($document);
 
-            return Circuit::query()->create(['key' => $newest->key, 'revision' => $newest->revision + 1, 'name' => $newest->name, 'document' => $document]);
+            return Circuit::query()->create([
+                'key' => $newest->key,
+                'revision' => $newest->revision + 1,
+                'name' => $newest->name,
+                'document' => $document,
+            ]);
         };
 
         // A higher capacity and one drain less, at which nobody has worked yet.
         $newer = $changed(function (array &$document): void {
             $document['facts']['capacity_ml'] = 14_000;
-            $document['ports'] = array_values(array_filter($document['ports'], fn (array $port) => $port['id'] !== 'right_plug'));
+            $document['ports'] = array_values(
+                array_filter($document['ports'], fn (array $port) => $port['id'] !== 'right_plug'),
+            );
         });
         $this->get("/jobs/{$job->id}")->assertSee('The circuit was changed');
-        $this->get("/jobs/{$job->id}/manage")->assertSee("Go by revision {$newer->revision}")->assertSee('Ports: ')->assertSee('removed');
+        $this->get("/jobs/{$job->id}/manage")
+            ->assertSee("Go by revision {$newer->revision}")
+            ->assertSee('Ports: ')
+            ->assertSee('removed');
         $this->post("/jobs/{$job->id}/merge")->assertSessionHasErrors('merge');
-        self::assertStringContainsString('right_plug', json_encode($job->refresh()->plan) ?: '', 'chosen, and not there: nothing changed');
+        self::assertStringContainsString(
+            'right_plug',
+            json_encode($job->refresh()->plan) ?: '',
+            'chosen, and not there: nothing changed',
+        );
 
         $kept = $changed(function (array &$document) use ($job): void {
             $document['ports'] = $job->circuit->document['ports'];
@@ -160,7 +238,12 @@ final class JobTest extends ShopTestCase
         foreach ($document['ports'] as &$port) {
             $port['id'] = $port['id'] === 'left_plug' ? 'other_plug' : $port['id'];
         }
-        Circuit::query()->create(['key' => $job->circuit->key, 'revision' => 9, 'name' => 'x', 'document' => $document]);
+        Circuit::query()->create([
+            'key' => $job->circuit->key,
+            'revision' => 9,
+            'name' => 'x',
+            'document' => $document,
+        ]);
         $this->post("/jobs/{$job->id}/merge")->assertSessionHasErrors('merge');
         self::assertSame($plan, $job->refresh()->plan);
     }

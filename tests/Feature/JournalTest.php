@@ -92,13 +92,25 @@ final class JournalTest extends ShopTestCase
     public function test_an_entry_finishes_its_step_in_the_same_press_where_nothing_is_missing(): void
     {
         $job = $this->plan();
-        $send = fn (string $step, string $form, array $fields, string $key) => $this->actingAs($this->imre)->from("/jobs/{$job->id}")
-            ->post("/jobs/{$job->id}/entries", ['key' => $key, 'step' => $step, 'form' => $form, 'fields' => $fields, 'stay' => '1', 'done' => '1']);
+        $send = fn (string $step, string $form, array $fields, string $key) => $this->actingAs($this->imre)
+            ->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/entries", [
+                'key' => $key,
+                'step' => $step,
+                'form' => $form,
+                'fields' => $fields,
+                'stay' => '1',
+                'done' => '1',
+            ]);
         $this->get("/jobs/{$job->id}?step=found")->assertSee('and done');
         // How much is missing is still to be said: recorded, and not finished.
-        $send('found', 'found', ['content' => 'low', 'missing' => 'a lot'], 'first-press')->assertSessionHasErrors('missing');
+        $send('found', 'found', ['content' => 'low', 'missing' => 'a lot'], 'first-press')->assertSessionHasErrors(
+            'missing',
+        );
         self::assertSame(0, $job->lines()->count());
-        $send('found', 'found', ['content' => 'low', 'missing' => '0.2 L'], 'second-press')->assertRedirect("/jobs/{$job->id}");
+        $send('found', 'found', ['content' => 'low', 'missing' => '0.2 L'], 'second-press')->assertRedirect(
+            "/jobs/{$job->id}",
+        );
         self::assertSame(['found', 'finish'], $job->lines()->pluck('form')->all());
         // Sent twice by a tablet that was cut off, it counts once.
         $send('found', 'found', ['content' => 'low', 'missing' => '0.2 L'], 'second-press');
@@ -107,10 +119,17 @@ final class JournalTest extends ShopTestCase
 
         // A caution that was not read, and a verdict that does not pass, hold it.
         $this->walk($job)->until('make_safe');
-        $send('make_safe', 'ticked', array_fill_keys(['ground', 'chocks', 'ignition', 'glasses', 'heater'], '1'), 'ticks-at-once')->assertRedirect("/jobs/{$job->id}?step=make_safe");
+        $send(
+            'make_safe',
+            'ticked',
+            array_fill_keys(['ground', 'chocks', 'ignition', 'glasses', 'heater'], '1'),
+            'ticks-at-once',
+        )->assertRedirect("/jobs/{$job->id}?step=make_safe");
         self::assertSame('make_safe', $job->fresh()?->state()->stepInHand()?->id);
         $this->walk($job)->until('cold_check');
-        $send('cold_check', 'reading', ['ect' => '80', 'air' => '16'], 'hot-reading')->assertRedirect("/jobs/{$job->id}?step=cold_check");
+        $send('cold_check', 'reading', ['ect' => '80', 'air' => '16'], 'hot-reading')->assertRedirect(
+            "/jobs/{$job->id}?step=cold_check",
+        );
         self::assertSame('cold_check', $job->fresh()?->state()->stepInHand()?->id);
 
         // An engine that has only been started, a drain that is only open: nothing is done with that.
@@ -136,8 +155,12 @@ final class JournalTest extends ShopTestCase
             ->assertSessionHasNoErrors();
         $this->finish($job, 'sign_off')->assertSessionHasErrors('finish');
         self::assertSame('drain:radiator_cock', $job->state()->stepInHand()?->id);
-        $this->get("/jobs/{$job->id}")->assertSee('In hand again')->assertSee('Imre Tovald');
-        $this->get("/jobs/{$job->id}")->assertSee('Changed by what was put right')->assertSeeInOrder(['What stayed inside', 'was: ']);
+        $this->get("/jobs/{$job->id}")
+            ->assertSee('In hand again')
+            ->assertSee('Imre Tovald');
+        $this->get("/jobs/{$job->id}")
+            ->assertSee('Changed by what was put right')
+            ->assertSeeInOrder(['What stayed inside', 'was: ']);
         $this->finish($job, 'drain:radiator_cock')->assertSessionHasErrors('finish');
         $this->finish($job, 'drain:radiator_cock', 'no')->assertSessionHasErrors('reason');
         $again = [];

@@ -17,15 +17,31 @@ final class LearnedTest extends ShopTestCase
     public function test_signed_jobs_stand_beside_the_model_and_a_wrong_volume_is_named_and_taken_over(): void
     {
         $circuit = Circuit::query()->where('key', 'taxi-engine')->firstOrFail();
-        $this->actingAs($this->imre)->get("/circuits/{$circuit->id}/learned")->assertOk()->assertSee('No signed job has measured it yet');
+        $this->actingAs($this->imre)
+            ->get("/circuits/{$circuit->id}/learned")
+            ->assertOk()
+            ->assertSee('No signed job has measured it yet');
         foreach ([1, 2] as $_) {
             $job = $this->plan('SKP 660');
             $this->walk($job)->until(null);
             $numbers = [$job->number(), ...$numbers ?? []];
         }
-        $this->get("/circuits/{$circuit->id}/learned")->assertOk()->assertSee('2 signed jobs count')->assertSee('Radiator drain cock lets out')->assertSee('Being worked out')->assertHeader('Refresh');
-        $this->get("/circuits/{$circuit->id}/learned")->assertOk()->assertSee('As its file says')->assertHeaderMissing('Refresh')
-            ->assertSeeInOrder(['What plans said, and what came', 'Poured until full', 'First top-up, cold', 'Engine off until the neck was free']);
+        $this->get("/circuits/{$circuit->id}/learned")
+            ->assertOk()
+            ->assertSee('2 signed jobs count')
+            ->assertSee('Radiator drain cock lets out')
+            ->assertSee('Being worked out')
+            ->assertHeader('Refresh');
+        $this->get("/circuits/{$circuit->id}/learned")
+            ->assertOk()
+            ->assertSee('As its file says')
+            ->assertHeaderMissing('Refresh')
+            ->assertSeeInOrder([
+                'What plans said, and what came',
+                'Poured until full',
+                'First top-up, cold',
+                'Engine off until the neck was free',
+            ]);
 
         // Somebody's file says a radiator of a third of the size: what is behind its drain is more than that.
         $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
@@ -37,7 +53,13 @@ final class LearnedTest extends ShopTestCase
         }
         $wrong = NewRevision::of($circuit, $document, $lead);
         $this->get("/circuits/{$wrong->id}/learned")->assertOk();
-        $page = $this->get("/circuits/{$wrong->id}/learned")->assertOk()->assertSee('With what is found')->assertSee('One look would settle it')->assertSee('holds')->assertSee('or another part behind the same drain does')->assertDontSee('Take it over');
+        $page = $this->get("/circuits/{$wrong->id}/learned")
+            ->assertOk()
+            ->assertSee('With what is found')
+            ->assertSee('One look would settle it')
+            ->assertSee('holds')
+            ->assertSee('or another part behind the same drain does')
+            ->assertDontSee('Take it over');
         $found = Learned::of($wrong->read(), Taught::of($wrong)->jobs)->findings[0];
         $of = [1 => (string) ($found->node ?? $found->passage)];
         $this->post("/circuits/{$wrong->id}/learned", ['of' => $of[1]])->assertForbidden();
@@ -45,7 +67,12 @@ final class LearnedTest extends ShopTestCase
         $this->post("/circuits/{$wrong->id}/learned", ['of' => $of[1]])->assertRedirect();
         $newest = $circuit->newestRevision();
         self::assertSame(3, $newest->revision);
-        $item = array_values(array_filter([...$newest->document['nodes'], ...$newest->document['passages']], fn (array $item) => $item['id'] === $of[1]))[0];
+        $item = array_values(
+            array_filter(
+                [...$newest->document['nodes'], ...$newest->document['passages']],
+                fn (array $item) => $item['id'] === $of[1],
+            ),
+        )[0];
         self::assertSame('jobs', $item['known_by'], 'whence it is known stands beside it');
         self::assertGreaterThan(1000.0, $newest->read()->capacityMl() - $wrong->read()->capacityMl());
         $this->get("/circuits/{$newest->id}/learned")->assertOk();
@@ -72,7 +99,10 @@ final class LearnedTest extends ShopTestCase
         $moved = NewRevision::of($circuit->newestRevision(), [...$circuit->document, 'name' => 'Renamed'], $lead);
         self::assertSame('radiator', $moved->asks_for);
         $holds = $moved->read()->passages['radiator']->volumeMl;
-        $this->post("/circuits/{$moved->id}/measured", ['passage' => 'radiator', 'measured' => ($holds + 120.0).' mL'])->assertSessionHasNoErrors();
+        $this->post("/circuits/{$moved->id}/measured", [
+            'passage' => 'radiator',
+            'measured' => $holds + 120.0.' mL',
+        ])->assertSessionHasNoErrors();
         self::assertNull($circuit->newestRevision()->asks_for);
         $this->get($plan)->assertOk()->assertDontSee('Asked for, because');
         $ask('radiator');
@@ -88,7 +118,10 @@ final class LearnedTest extends ShopTestCase
         $file = (string) $this->actingAs($lead)->get("/circuits/{$circuit->id}/export")->assertOk()->getContent();
         $taught = (array) json_decode($file, true)['learned'];
         self::assertSame(['jobs'], array_keys($taught));
-        self::assertEqualsCanonicalizing(['drains', 'retained_ml', 'retained_plus_minus_ml'], array_keys($taught['jobs'][0]));
+        self::assertEqualsCanonicalizing(
+            ['drains', 'retained_ml', 'retained_plus_minus_ml'],
+            array_keys($taught['jobs'][0]),
+        );
         foreach (['SKP', 'Imre', 'Sunniva', 'J000', date('Y-')] as $told) {
             self::assertStringNotContainsString($told, (string) json_encode($taught));
         }
@@ -98,12 +131,18 @@ final class LearnedTest extends ShopTestCase
         $this->post('/circuits', ['document' => json_encode($told)])->assertSessionHasNoErrors();
         $copy = Circuit::query()->latest('id')->firstOrFail();
         self::assertStringNotContainsString('XX 1', (string) json_encode($copy->document));
-        $this->get("/circuits/{$copy->id}/learned")->assertOk()->assertSee('0 signed jobs count, and 1 that came along with it');
+        $this->get("/circuits/{$copy->id}/learned")
+            ->assertOk()
+            ->assertSee('0 signed jobs count, and 1 that came along with it');
         // What cannot be read is refused by its place, and nothing is stored.
         $told['learned']['jobs'][0]['drains'][0]['port'] = 'bath_plug';
-        $this->post('/circuits', ['document' => json_encode($told)])->assertSessionHasErrors('learned.jobs.0.drains.0.port');
+        $this->post('/circuits', ['document' => json_encode($told)])->assertSessionHasErrors(
+            'learned.jobs.0.drains.0.port',
+        );
         $told['learned']['jobs'][0]['drains'] = [['port' => 'x', 'ml' => -3]];
-        $this->post('/circuits', ['document' => json_encode($told)])->assertSessionHasErrors('learned.jobs.0.drains.0.ml');
+        $this->post('/circuits', ['document' => json_encode($told)])->assertSessionHasErrors(
+            'learned.jobs.0.drains.0.ml',
+        );
         self::assertSame($copy->id, (int) Circuit::query()->max('id'));
     }
 }

@@ -29,7 +29,15 @@ final class LiveTest extends ShopTestCase
 
     private function reads(Job $job, string $celsius): void
     {
-        $this->enter($job, 'heat_cycle:1', 'reading', ['ect' => $celsius, 'far' => '60', 'outlet_front' => '50', 'outlet_rear' => '50', 'bubbles' => 'hidden', 'sign' => 'none', 'fan' => 'none'])->assertSessionHasNoErrors();
+        $this->enter($job, 'heat_cycle:1', 'reading', [
+            'ect' => $celsius,
+            'far' => '60',
+            'outlet_front' => '50',
+            'outlet_rear' => '50',
+            'bubbles' => 'hidden',
+            'sign' => 'none',
+            'fan' => 'none',
+        ])->assertSessionHasNoErrors();
     }
 
     public function test_an_engine_to_be_shut_off_stands_on_every_page_until_it_is(): void
@@ -56,7 +64,12 @@ final class LiveTest extends ShopTestCase
     public function test_a_page_is_told_that_what_it_shows_has_changed_and_of_nothing_else(): void
     {
         [$one, $other] = [$this->plan(), $this->plan('SKP 115')];
-        $of = fn (): array => [$this->tick('shop'), $this->tick((string) $one->id), $this->tick((string) $other->id), $this->tick('')];
+        $of = fn (): array => [
+            $this->tick('shop'),
+            $this->tick((string) $one->id),
+            $this->tick((string) $other->id),
+            $this->tick(''),
+        ];
         $before = $of();
         self::assertSame($before, $of());
         $this->enter($one, 'found', 'found', ['content' => 'full'])->assertSessionHasNoErrors();
@@ -64,10 +77,16 @@ final class LiveTest extends ShopTestCase
         self::assertNotSame($before[0], $shop);
         self::assertNotSame($before[1], $mine);
         self::assertSame([$before[2], $before[3]], [$others, $rest]);
-        $this->actingAs($this->imre)->post("/jobs/{$one->id}/rest", ['until' => now()->addHours(3)->format('Y-m-d\TH:i')])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post("/jobs/{$one->id}/rest", ['until' => now()->addHours(3)->format('Y-m-d\TH:i')])
+            ->assertSessionHasNoErrors();
         self::assertNotSame($mine, $this->tick((string) $one->id), 'it rests');
         $this->get('/')->assertSee('data-about="shop" data-tick="', false);
-        self::assertStringNotContainsString((string) DB::table('journal_lines')->max('id').' ', $shop, 'no count is told');
+        self::assertStringNotContainsString(
+            (string) DB::table('journal_lines')->max('id').' ',
+            $shop,
+            'no count is told',
+        );
     }
 
     public function test_what_is_written_while_a_page_is_made_is_not_told_as_seen(): void
@@ -79,12 +98,24 @@ final class LiveTest extends ShopTestCase
             View::creator('layouts.app', function () use ($job, &$i): void {
                 if ($i !== null) {
                     $i = null;
-                    (new Recorder($job->refresh(), $this->imre, \Illuminate\Support\Str::random(32)))->record('found', 'found', ['content' => 'full']);
+                    (new Recorder($job->refresh(), $this->imre, \Illuminate\Support\Str::random(32)))->record(
+                        'found',
+                        'found',
+                        ['content' => 'full'],
+                    );
                 }
             });
-            preg_match('/data-about="(\w+)" data-tick="(\w+)"/', (string) $this->actingAs($this->imre)->get($page)->assertOk()->getContent(), $told);
+            preg_match(
+                '/data-about="(\w+)" data-tick="(\w+)"/',
+                (string) $this->actingAs($this->imre)->get($page)->assertOk()->getContent(),
+                $told,
+            );
             self::assertNull($i, 'it was written meanwhile');
-            self::assertNotSame(Tick::of(DB::connection()->getPdo(), $told[1], (string) config('app.key')), $told[2], "{$page} asks once more");
+            self::assertNotSame(
+                Tick::of(DB::connection()->getPdo(), $told[1], (string) config('app.key')),
+                $told[2],
+                "{$page} asks once more",
+            );
         }
     }
 
@@ -100,16 +131,27 @@ final class LiveTest extends ShopTestCase
         $job = $this->plan();
         $this->enter($job, 'found', 'found', ['content' => 'low', 'missing' => 'much'])->assertSessionHasErrors();
         $page = "/jobs/{$job->id}?step=found";
-        $this->get($page, ['X-Live' => '1'])->assertOk()->assertCookieMissing((string) config('session.cookie'));
-        $this->get($page)->assertOk()->assertCookie((string) config('session.cookie'))->assertSee('aria-invalid="true"', false)->assertSee('much');
+        $this->get($page, ['X-Live' => '1'])
+            ->assertOk()
+            ->assertCookieMissing((string) config('session.cookie'));
+        $this->get($page)
+            ->assertOk()
+            ->assertCookie((string) config('session.cookie'))
+            ->assertSee('aria-invalid="true"', false)
+            ->assertSee('much');
         $this->get($page)->assertOk()->assertDontSee('aria-invalid="true"', false);
     }
 
     public function test_a_page_that_asks_for_itself_keeps_no_tablet_awake(): void
     {
         $lead = \App\Models\Person::query()->where('login', 'sunniva')->firstOrFail();
-        $cookie = $this->actingAs($lead)->post('/tablets', ['tablet' => 'lift 2'])->getCookie(\App\Models\Tablet::COOKIE)?->getValue();
-        \App\Models\Shop::query()->firstOrFail()->update(['lock_minutes' => 10]);
+        $cookie = $this->actingAs($lead)
+            ->post('/tablets', ['tablet' => 'lift 2'])
+            ->getCookie(\App\Models\Tablet::COOKIE)
+            ?->getValue();
+        \App\Models\Shop::query()
+            ->firstOrFail()
+            ->update(['lock_minutes' => 10]);
         $this->withCookie(\App\Models\Tablet::COOKIE, (string) $cookie)->get('/')->assertOk();
         foreach (range(1, 3) as $_) {
             $this->travel(4)->minutes();

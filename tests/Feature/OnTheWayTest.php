@@ -20,19 +20,32 @@ final class OnTheWayTest extends ShopTestCase
     {
         $job = $this->plan();
         $this->walk($job)->until('fill_level');
-        $send = fn (array $fields) => $this->post("/jobs/{$job->id}/another-way", ['key' => bin2hex(random_bytes(8)), ...$fields]);
-        foreach ([[], ['school' => ['x']], ['school' => 'somehow'], ['school' => 'gravity'], ['school' => 'vacuum']] as $bad) {
+        $send = fn (array $fields) => $this->post("/jobs/{$job->id}/another-way", [
+            'key' => bin2hex(random_bytes(8)),
+            ...$fields,
+        ]);
+        foreach (
+            [[], ['school' => ['x']], ['school' => 'somehow'], ['school' => 'gravity'], ['school' => 'vacuum']] as $bad
+        ) {
             $send($bad)->assertSessionHasErrors('school');
         }
         foreach (['a lot', '61 %', '-3', ['x' => 'y']] as $bad) {
-            $send(['school' => 'gravity', 'target' => $bad])->assertSessionHasErrors(is_array($bad) ? 'school' : 'target');
+            $send(['school' => 'gravity', 'target' => $bad])->assertSessionHasErrors(
+                is_array($bad) ? 'school' : 'target',
+            );
         }
         self::assertSame('gravity', Plan::of($job->state())->school->id());
 
         $key = bin2hex(random_bytes(8));
         foreach (['once', 'and the same press again'] as $_) {
-            $this->post("/jobs/{$job->id}/another-way", ['key' => $key, 'school' => 'loose_cap', 'target' => '55 %', 'why' => 'No tester here'])
-                ->assertSessionHasNoErrors()->assertRedirect("/jobs/{$job->id}");
+            $this->post("/jobs/{$job->id}/another-way", [
+                'key' => $key,
+                'school' => 'loose_cap',
+                'target' => '55 %',
+                'why' => 'No tester here',
+            ])
+                ->assertSessionHasNoErrors()
+                ->assertRedirect("/jobs/{$job->id}");
         }
         $state = ($job = Job::query()->findOrFail($job->id))->state();
         self::assertCount(1, $state->cameUp());
@@ -44,15 +57,26 @@ final class OnTheWayTest extends ShopTestCase
         $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('to 55 % glycol')->assertSee('No tester here');
         $this->walk($job)->until(null);
         self::assertNotNull($job->refresh()->signed_at);
-        $this->post("/jobs/{$job->id}/another-way", ['key' => bin2hex(random_bytes(8)), 'school' => 'gravity'])->assertSessionHasErrors();
+        $this->post("/jobs/{$job->id}/another-way", [
+            'key' => bin2hex(random_bytes(8)),
+            'school' => 'gravity',
+        ])->assertSessionHasErrors();
     }
 
     public function test_a_job_that_turned_does_not_go_by_a_newer_circuit(): void
     {
         $job = $this->plan();
         $this->walk($job)->until('mix');
-        $this->post("/jobs/{$job->id}/another-way", ['key' => bin2hex(random_bytes(8)), 'school' => 'loose_cap'])->assertSessionHasNoErrors();
-        Circuit::query()->create(['key' => $job->circuit->key, 'revision' => 9, 'name' => 'x', 'document' => $job->circuit->document]);
+        $this->post("/jobs/{$job->id}/another-way", [
+            'key' => bin2hex(random_bytes(8)),
+            'school' => 'loose_cap',
+        ])->assertSessionHasNoErrors();
+        Circuit::query()->create([
+            'key' => $job->circuit->key,
+            'revision' => 9,
+            'name' => 'x',
+            'document' => $job->circuit->document,
+        ]);
         $this->post("/jobs/{$job->id}/merge")->assertSessionHasErrors('merge');
         self::assertSame($job->circuit_id, $job->refresh()->circuit_id);
     }
@@ -62,15 +86,33 @@ final class OnTheWayTest extends ShopTestCase
         $job = $this->plan();
         $this->walk($job)->until('close_up');
         $this->enter($job, 'close_up', 'finding', ['what' => '', 'then' => 'watch'])->assertSessionHasErrors('what');
-        $this->enter($job, 'close_up', 'finding', ['what' => 'Shroud cracked', 'then' => 'watch', 'part' => 'no such part'])->assertSessionHasErrors('part');
-        $this->enter($job, 'close_up', 'finding', ['what' => 'Shroud cracked', 'then' => 'watch'])->assertSessionHasNoErrors();
+        $this->enter($job, 'close_up', 'finding', [
+            'what' => 'Shroud cracked',
+            'then' => 'watch',
+            'part' => 'no such part',
+        ])->assertSessionHasErrors('part');
+        $this->enter($job, 'close_up', 'finding', [
+            'what' => 'Shroud cracked',
+            'then' => 'watch',
+        ])->assertSessionHasNoErrors();
         self::assertContains('Shroud cracked', Job::query()->findOrFail($job->id)->summary->watch ?? []);
         $seq = $job->state()->cameUp()[0]->seq;
-        $this->get("/jobs/{$job->id}/entries/{$seq}")->assertOk()->assertSee('Shroud cracked');
-        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => bin2hex(random_bytes(8)), 'fields' => ['what' => 'Shroud cracked, left', 'part' => '', 'then' => 'now', 'until' => '']])
-            ->assertSessionHasNoErrors();
-        self::assertSame("extra:{$seq}", Job::query()->findOrFail($job->id)->state()->stepInHand()?->id, 'the correction asks for it now');
-        $this->post("/jobs/{$job->id}/entries/{$seq}", ['key' => bin2hex(random_bytes(8)), 'take_back' => '1'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}/entries/{$seq}")
+            ->assertOk()
+            ->assertSee('Shroud cracked');
+        $this->post("/jobs/{$job->id}/entries/{$seq}", [
+            'key' => bin2hex(random_bytes(8)),
+            'fields' => ['what' => 'Shroud cracked, left', 'part' => '', 'then' => 'now', 'until' => ''],
+        ])->assertSessionHasNoErrors();
+        self::assertSame(
+            "extra:{$seq}",
+            Job::query()->findOrFail($job->id)->state()->stepInHand()?->id,
+            'the correction asks for it now',
+        );
+        $this->post("/jobs/{$job->id}/entries/{$seq}", [
+            'key' => bin2hex(random_bytes(8)),
+            'take_back' => '1',
+        ])->assertSessionHasNoErrors();
         self::assertSame('close_up', Job::query()->findOrFail($job->id)->state()->stepInHand()?->id);
         self::assertSame([], Job::query()->findOrFail($job->id)->summary->watch ?? []);
         $this->enter($job, 'close_up', 'replan', ['said' => 'by nobody'])->assertSessionHasErrors();
@@ -85,7 +127,9 @@ final class OnTheWayTest extends ShopTestCase
             'key' => bin2hex(random_bytes(8)), 'step' => 'drain:left_plug', 'form' => 'elsewhere', 'when' => $when,
             'fields' => ['way' => 'spill', 'volume' => '0.1', 'vessel' => 'jug', 'part' => ''],
         ]);
-        foreach (['', 'noon', ['x'], date('Y-m-d\TH:i', $closed + 86400), date('Y-m-d\TH:i', $closed - 30 * 86400)] as $bad) {
+        foreach (
+            ['', 'noon', ['x'], date('Y-m-d\TH:i', $closed + 86400), date('Y-m-d\TH:i', $closed - 30 * 86400)] as $bad
+        ) {
             $late($bad)->assertSessionHasErrors('when');
         }
         $before = $job->state()->ledger()->contentMl;
@@ -103,22 +147,47 @@ final class OnTheWayTest extends ShopTestCase
     {
         $job = $this->plan('SKP 660');
         $this->walk($job)->until('heat_cycle:1');
-        $limit = fn (): float => StopLimitAtNeck::of($job->refresh()->state()->at($job->state()->steps['heat_cycle:1'], now()->getTimestamp()), Neck::Open)->limit->degC();
+        $limit = fn (): float => StopLimitAtNeck::of(
+            $job
+                ->refresh()
+                ->state()
+                ->at($job->state()->steps['heat_cycle:1'], now()->getTimestamp()),
+            Neck::Open,
+        )->limit->degC();
         $before = $limit();
-        $this->actingAs($this->imre)->get("/jobs/{$job->id}/manage")->assertOk()->assertSee('Elevation above sea level')->assertSee('1420');
-        $go = fn (array $more) => $this->from("/jobs/{$job->id}/manage")->post("/jobs/{$job->id}/another-way", ['key' => (string) Str::uuid(), 'why' => 'towed', ...$more]);
+        $this->actingAs($this->imre)
+            ->get("/jobs/{$job->id}/manage")
+            ->assertOk()
+            ->assertSee('Elevation above sea level')
+            ->assertSee('1420');
+        $go = fn (array $more) => $this->from("/jobs/{$job->id}/manage")->post("/jobs/{$job->id}/another-way", [
+            'key' => (string) Str::uuid(),
+            'why' => 'towed',
+            ...$more,
+        ]);
         $go(['elevation' => '1420', 'shelter' => 'open'])->assertSessionHasErrors('school');
         $go(['elevation' => '12000'])->assertSessionHasErrors('elevation');
         self::assertSame($before, $limit());
         $go(['elevation' => '3,000 m', 'shelter' => 'wind'])->assertSessionHasNoErrors();
         self::assertLessThan($before - 3.0, $limit(), 'water boils lower up there');
-        self::assertSame([3000.0, Shelter::Wind], [Plan::of($job->state())->choices->elevationM, Plan::of($job->state())->choices->shelter]);
-        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('at 3000 m, in the wind');
+        self::assertSame(
+            [3000.0, Shelter::Wind],
+            [Plan::of($job->state())->choices->elevationM, Plan::of($job->state())->choices->shelter],
+        );
+        $this->get("/jobs/{$job->id}")
+            ->assertOk()
+            ->assertSee('at 3000 m, in the wind');
         // A second page, drawn before that, would take it back without a word.
-        $go(['seen' => '0', 'elevation' => '1420', 'shelter' => 'open', 'target' => '45 %'])->assertSessionHasErrors(['school' => 'Imre Tovald has planned it anew since this page was opened: '
-            .$job->refresh()->state()->journal->lines[Replanning::newest($job->state()) - 1]->text('said').'. Look at it, and choose once more.']);
+        $go(['seen' => '0', 'elevation' => '1420', 'shelter' => 'open', 'target' => '45 %'])->assertSessionHasErrors([
+            'school' => 'Imre Tovald has planned it anew since this page was opened: '
+                .$job->refresh()->state()->journal->lines[Replanning::newest($job->state()) - 1]->text('said')
+                .'. Look at it, and choose once more.',
+        ]);
         self::assertSame(3000.0, Plan::of($job->refresh()->state())->choices->elevationM);
-        $this->get("/jobs/{$job->id}/manage")->assertSee('name="seen" value="'.Replanning::newest($job->state()).'"', false);
+        $this->get("/jobs/{$job->id}/manage")->assertSee(
+            'name="seen" value="'.Replanning::newest($job->state()).'"',
+            false,
+        );
         $go(['seen' => (string) Replanning::newest($job->state()), 'elevation' => '1420'])->assertSessionHasNoErrors();
     }
 }

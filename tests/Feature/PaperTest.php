@@ -15,7 +15,10 @@ final class PaperTest extends ShopTestCase
         $page = (string) $this->get("/jobs/{$job->id}/record")->assertOk()->getContent();
         $pdf = $this->get("/jobs/{$job->id}/record.pdf")->assertOk()->assertHeader('Content-Type', 'application/pdf');
         [$text, $info] = $this->read((string) $pdf->getContent());
-        self::assertEquals(self::numbers(self::plain($page)), self::numbers((string) preg_replace('/^Record J.*$/m', '', $text)));
+        self::assertEquals(
+            self::numbers(self::plain($page)),
+            self::numbers((string) preg_replace('/^Record J.*$/m', '', $text)),
+        );
         self::assertStringContainsString("Cooling circuit record {$job->number()}", $info);
         self::assertMatchesRegularExpression('/Pages:\s+[12]\n/', $info);
     }
@@ -24,8 +27,14 @@ final class PaperTest extends ShopTestCase
     {
         $job = $this->signed();
         foreach (['record', 'hand-over', 'label'] as $paper) {
-            $pdf = (string) $this->get("/jobs/{$job->id}/{$paper}.pdf")->assertOk()->getContent();
-            self::assertMatchesRegularExpression('/\/Lang \(en\)/', substr($pdf, (int) strrpos($pdf, '/Catalog')), $paper);
+            $pdf = (string) $this->get("/jobs/{$job->id}/{$paper}.pdf")
+                ->assertOk()
+                ->getContent();
+            self::assertMatchesRegularExpression(
+                '/\/Lang \(en\)/',
+                substr($pdf, (int) strrpos($pdf, '/Catalog')),
+                $paper,
+            );
             self::assertStringContainsString('/DisplayDocTitle true', $pdf, $paper);
             [, $info, $complaints] = $this->read($pdf);
             self::assertSame('', $complaints, $paper);
@@ -36,8 +45,21 @@ final class PaperTest extends ShopTestCase
     public function test_the_driver_takes_along_what_was_done_what_is_in_it_and_when_to_come_in_either_units(): void
     {
         $job = $this->signed();
-        [$text] = $this->read((string) $this->get("/jobs/{$job->id}/hand-over.pdf")->assertOk()->getContent());
-        foreach (['Never open the cap of a warm engine', 'What was done', '5.90 L of coolant came out', 'Safe from frost down to', 'More than', 'On '.now()->addDays(3)->format('Y-m-d')] as $said) {
+        [$text] = $this->read(
+            (string) $this->get("/jobs/{$job->id}/hand-over.pdf")
+                ->assertOk()
+                ->getContent(),
+        );
+        foreach (
+            [
+                'Never open the cap of a warm engine',
+                'What was done',
+                '5.90 L of coolant came out',
+                'Safe from frost down to',
+                'More than',
+                'On '.now()->addDays(3)->format('Y-m-d'),
+            ] as $said
+        ) {
             self::assertStringContainsString($said, $text);
         }
         [$us] = $this->read((string) $this->get("/jobs/{$job->id}/hand-over.pdf?units=us")->assertOk()->getContent());
@@ -51,12 +73,19 @@ final class PaperTest extends ShopTestCase
         self::assertMatchesRegularExpression('/Pages:\s+1\n/', $info);
     }
 
-    /** @return array{string, string, string} its text, what it says of itself, and what an independent reader complains of */
+    /**
+     * @return array{string, string, string} its text, what it says
+     * of itself, and what an independent reader complains of
+     */
     private function read(string $pdf): array
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'aqbel');
         file_put_contents($file, $pdf);
-        $read = [(string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'), (string) shell_exec('pdfinfo '.escapeshellarg($file).' 2>/dev/null'), (string) shell_exec('pdfinfo '.escapeshellarg($file).' 2>&1 >/dev/null')];
+        $read = [
+            (string) shell_exec('pdftotext -layout '.escapeshellarg($file).' -'),
+            (string) shell_exec('pdfinfo '.escapeshellarg($file).' 2>/dev/null'),
+            (string) shell_exec('pdfinfo '.escapeshellarg($file).' 2>&1 >/dev/null'),
+        ];
         unlink($file);
 
         return $read;
@@ -66,7 +95,18 @@ final class PaperTest extends ShopTestCase
     {
         $main = (string) preg_replace('#.*<article[^>]*>|</article>.*#s', '', $html);
 
-        return html_entity_decode((string) preg_replace(['#<(script|style)\b.*?</\1>#s', '#<(\w+)[^>]*no-print[^>]*>.*?</\1>#s', '#<footer.*?data-seal>#s', '#<[^>]+>#s'], ' ', $main));
+        return html_entity_decode(
+            (string) preg_replace(
+                [
+                    '#<(script|style)\b.*?</\1>#s',
+                    '#<(\w+)[^>]*no-print[^>]*>.*?</\1>#s',
+                    '#<footer.*?data-seal>#s',
+                    '#<[^>]+>#s',
+                ],
+                ' ',
+                $main,
+            ),
+        );
     }
 
     /** @return array<string, int> how often each number stands there */

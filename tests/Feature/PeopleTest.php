@@ -21,17 +21,30 @@ final class PeopleTest extends ShopTestCase
     public function test_a_lead_adds_somebody_who_first_chooses_a_password_of_their_own(): void
     {
         $this->actingAs($this->lead)->get('/people')->assertOk()->assertSee('Imre Tovald');
-        $this->post('/people', ['name' => 'Oda Fenn', 'login' => 'oda', 'role' => 'technician', 'password' => 'for the first day'])
-            ->assertSessionHasNoErrors();
+        $this->post('/people', [
+            'name' => 'Oda Fenn',
+            'login' => 'oda',
+            'role' => 'technician',
+            'password' => 'for the first day',
+        ])->assertSessionHasNoErrors();
         $this->post('/sign-out');
 
         $this->post('/sign-in', ['login' => 'oda', 'password' => 'for the first day'])->assertRedirect('/');
         $this->get('/')->assertRedirect('/password');
         $this->postJson('/units', [])->assertUnauthorized();
-        $this->from('/password')->post('/password', ['current' => 'wrong', 'password' => 'quite another one'])->assertSessionHasErrors('current');
-        $this->post('/password', ['current' => 'for the first day', 'password' => 'for the first day'])->assertSessionHasErrors('password');
-        $this->post('/password', ['current' => 'for the first day', 'password' => 'short'])->assertSessionHasErrors('password');
-        $this->post('/password', ['current' => 'for the first day', 'password' => 'quite another one'])->assertRedirect('/');
+        $this->from('/password')
+            ->post('/password', ['current' => 'wrong', 'password' => 'quite another one'])
+            ->assertSessionHasErrors('current');
+        $this->post('/password', [
+            'current' => 'for the first day',
+            'password' => 'for the first day',
+        ])->assertSessionHasErrors('password');
+        $this->post('/password', ['current' => 'for the first day', 'password' => 'short'])->assertSessionHasErrors(
+            'password',
+        );
+        $this->post('/password', ['current' => 'for the first day', 'password' => 'quite another one'])->assertRedirect(
+            '/',
+        );
         $this->get('/')->assertOk();
         $this->get('/people')->assertOk()->assertDontSee('Add somebody')->assertSee('Change your password');
         $this->post('/sign-out');
@@ -42,11 +55,18 @@ final class PeopleTest extends ShopTestCase
     public function test_what_cannot_be_is_refused_at_its_field(): void
     {
         $good = ['name' => 'Oda Fenn', 'login' => 'oda', 'role' => 'technician', 'password' => 'for the first day'];
-        foreach ([
-            'name' => ['', 'Imre Tovald', ['x']], 'login' => ['', 'imre', 'o d a'], 'role' => ['', 'owner'], 'password' => ['', 'short', str_repeat('x', 201)],
-        ] as $field => $bad) {
+        foreach (
+            [
+                'name' => ['', 'Imre Tovald', ['x']],
+                'login' => ['', 'imre', 'o d a'],
+                'role' => ['', 'owner'],
+                'password' => ['', 'short', str_repeat('x', 201)],
+            ] as $field => $bad
+        ) {
             foreach ($bad as $value) {
-                $this->actingAs($this->lead)->post('/people', [...$good, $field => $value])->assertSessionHasErrors($field);
+                $this->actingAs($this->lead)
+                    ->post('/people', [...$good, $field => $value])
+                    ->assertSessionHasErrors($field);
             }
         }
         $this->actingAs($this->imre)->post('/people', $good)->assertForbidden();

@@ -150,7 +150,13 @@ final class PhotoTest extends ShopTestCase
         $held = array_map(fn () => DecodingSlot::take(), range(1, DecodingSlot::SLOTS));
         self::assertNull(DecodingSlot::take());
         $this->send($job, 'found', self::file('one.jpg', self::jpeg(8, 8)))->assertSessionHasErrors('photo');
-        $this->postJson("/jobs/{$job->id}/photos", ['key' => 'photograph-0009', 'step' => 'found', 'photo' => self::file('one.jpg', self::jpeg(8, 8))])->assertStatus(503)->assertJson(['key' => 'photograph-0009']);
+        $this->postJson("/jobs/{$job->id}/photos", [
+            'key' => 'photograph-0009',
+            'step' => 'found',
+            'photo' => self::file('one.jpg', self::jpeg(8, 8)),
+        ])
+            ->assertStatus(503)
+            ->assertJson(['key' => 'photograph-0009']);
         $held = [];
         $this->send($job, 'found', self::file('one.jpg', self::jpeg(8, 8)))->assertSessionHasNoErrors();
         self::assertSame(1, Photo::query()->count());
@@ -194,18 +200,32 @@ final class PhotoTest extends ShopTestCase
                 ],
             )
             ->assertOk()
-            ->assertExactJson(['stored' => true, 'key' => 'json-key-0001', 'person' => (string) $this->imre->id, 'to' => url("/jobs/{$job->id}?step=found")]);
-        $this->postJson(
-            "/jobs/{$job->id}/entries",
-            ['key' => 'json-key-0002', 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'soup']],
-        )
+            ->assertExactJson([
+                'stored' => true,
+                'key' => 'json-key-0001',
+                'person' => (string) $this->imre->id,
+                'to' => url("/jobs/{$job->id}?step=found"),
+            ]);
+        $this->postJson("/jobs/{$job->id}/entries", [
+            'key' => 'json-key-0002',
+            'step' => 'found',
+            'form' => 'found',
+            'fields' => ['content' => 'soup'],
+        ])
             ->assertStatus(422)
-            ->assertJson(['key' => 'json-key-0002', 'errors' => ['content' => ['Choose one of the values shown.']], 'to' => url("/jobs/{$job->id}")]);
+            ->assertJson([
+                'key' => 'json-key-0002',
+                'errors' => ['content' => ['Choose one of the values shown.']],
+                'to' => url("/jobs/{$job->id}"),
+            ]);
         $this->get("/jobs/{$job->id}")->assertSee('Choose one of the values shown');
-        $this->postJson(
-            "/jobs/{$job->id}/entries",
-            ['key' => 'json-key-0003', 'waited' => '1', 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'soup']],
-        )
+        $this->postJson("/jobs/{$job->id}/entries", [
+            'key' => 'json-key-0003',
+            'waited' => '1',
+            'step' => 'found',
+            'form' => 'found',
+            'fields' => ['content' => 'soup'],
+        ])
             ->assertStatus(422)
             ->assertJson(['message' => 'Choose one of the values shown.']);
     }
@@ -224,14 +244,20 @@ final class PhotoTest extends ShopTestCase
         $enter('late-key-0001', '90');
         self::assertSame([now()->getTimestamp() - 90, now()->getTimestamp()], [$last()->at, $last()->arrived]);
         $enter('late-key-0002', (string) (60 * 3600));
-        self::assertSame(now()->getTimestamp() - 60 * 3600, $last()->at, 'over the weekend, whole, and behind a later one');
+        self::assertSame(
+            now()->getTimestamp() - 60 * 3600,
+            $last()->at,
+            'over the weekend, whole, and behind a later one',
+        );
         self::assertSame([2, 1], array_column($job->state()->entries, 'seq'), 'and stands in its own place');
         $enter('late-key-0003', (string) (100 * 3600));
         self::assertSame($planned, $last()->at, 'not before its job was planned');
         $enter('late-key-0004', 'tomorrow');
         $enter('late-key-0005', '-500');
         self::assertLessThanOrEqual(now()->getTimestamp(), JournalLine::query()->max('at'));
-        $this->get("/jobs/{$job->id}?step=found")->assertSee('entered 60 h 00 before it arrived')->assertSee('entered 2 min before it arrived');
+        $this->get("/jobs/{$job->id}?step=found")
+            ->assertSee('entered 60 h 00 before it arrived')
+            ->assertSee('entered 2 min before it arrived');
         $this->walk($job)->until('sign_off');
         $this->get("/jobs/{$job->id}")->assertSee('Not in order of time');
         $this->get("/jobs/{$job->id}/record")->assertSee('entered 60 h 00 before it arrived');

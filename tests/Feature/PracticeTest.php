@@ -43,13 +43,33 @@ final class PracticeTest extends ShopTestCase
 
     public function test_nothing_of_it_stands_in_the_shop(): void
     {
-        $count = fn (): array => array_map(fn (string $table) => DB::table($table)->count(), array_combine(
-            $tables = ['jobs', 'journal_lines', 'vehicles', 'circuits', 'feeds', 'series', 'visits', 'containers', 'container_movements', 'practices', 'people'], $tables,
-        ));
+        $count = fn (): array => array_map(
+            fn (string $table) => DB::table($table)->count(),
+            array_combine(
+                $tables = [
+                    'jobs',
+                    'journal_lines',
+                    'vehicles',
+                    'circuits',
+                    'feeds',
+                    'series',
+                    'visits',
+                    'containers',
+                    'container_movements',
+                    'practices',
+                    'people',
+                ],
+                $tables,
+            ),
+        );
         $before = $count();
         $job = $this->begin('thermostat-shut');
         self::assertGreaterThanOrEqual(Ground::FIRST, $job);
-        $this->get("/jobs/{$job}")->assertOk()->assertSee('Practice: An easy one.')->assertSee('At the vehicle you see and read')->assertDontSee('thermostat:shut');
+        $this->get("/jobs/{$job}")
+            ->assertOk()
+            ->assertSee('Practice: An easy one.')
+            ->assertSee('At the vehicle you see and read')
+            ->assertDontSee('thermostat:shut');
         $this->write($job, 'start', ['place' => 'extraction', 'neck' => 'sealed']);
         self::assertSame($before, $count());
         self::assertFalse(Ground::isHere(), 'afterwards one stands in the shop again');
@@ -67,13 +87,19 @@ final class PracticeTest extends ShopTestCase
             Carbon::setTestNow(now()->addMinute());
             $this->get("/feeds/{$this->feed($job)}/stand-in")->assertNoContent();
             $shown = str_contains((string) $this->get("/jobs/{$job}")->getContent(), 'Shut off');
-            $shown = $shown && $this->verdict($job) !== null && in_array($this->verdict($job), Exercises::of('thermostat-shut')->shows ?? [], true);
+            $shown = $shown
+                && $this->verdict($job) !== null
+                && in_array($this->verdict($job), Exercises::of('thermostat-shut')->shows ?? [], true);
         }
         self::assertTrue($shown, 'the gauges told of it within forty minutes');
         Carbon::setTestNow(now()->addSeconds(20));
         $this->write($job, 'shut_off', []);
         $this->post("/jobs/{$job}/practice/end")->assertRedirect("/jobs/{$job}/practice");
-        $this->get("/jobs/{$job}/practice")->assertOk()->assertSee('As it should be')->assertSee('The thermostat stayed shut')->assertSee('was acted on within');
+        $this->get("/jobs/{$job}/practice")
+            ->assertOk()
+            ->assertSee('As it should be')
+            ->assertSee('The thermostat stayed shut')
+            ->assertSee('was acted on within');
         $this->get('/practice')->assertOk()->assertSee('Done by Imre');
     }
 
@@ -92,7 +118,9 @@ final class PracticeTest extends ShopTestCase
     public function test_its_clock_runs_faster_and_skips_a_wait(): void
     {
         $job = $this->begin('first-warm-up');
-        $now = fn (): int => (int) Ground::on(fn () => Practice::query()->where('job_id', $job)->firstOrFail()->now()->getTimestamp());
+        $now = fn (): int => (int) Ground::on(
+            fn () => Practice::query()->where('job_id', $job)->firstOrFail()->now()->getTimestamp(),
+        );
         $began = $now();
         Carbon::setTestNow(now()->addSeconds(10));
         self::assertSame($began + 10, $now());
@@ -110,18 +138,35 @@ final class PracticeTest extends ShopTestCase
         foreach (Exercises::all() as $exercise) {
             $this->actingAs($this->imre);
             $job = $this->begin($exercise->id);
-            self::assertSame($exercise->from, Ground::on(fn () => Practice::query()->where('job_id', $job)->firstOrFail()->job->state()->stepInHand()?->id), $exercise->id);
-            $this->get("/jobs/{$job}")->assertOk()->assertSee($exercise->title);
+            self::assertSame(
+                $exercise->from,
+                Ground::on(
+                    fn () => Practice::query()->where('job_id', $job)->firstOrFail()->job->state()->stepInHand()?->id,
+                ),
+                $exercise->id,
+            );
+            $this->get("/jobs/{$job}")
+                ->assertOk()
+                ->assertSee($exercise->title);
             $this->get("/jobs/{$job}/practice")->assertRedirect("/jobs/{$job}");
             foreach (['manage', 'record', 'how-sure', 'job.json', 'readings.csv'] as $page) {
                 $this->get("/jobs/{$job}/{$page}")->assertSuccessful();
             }
             $vehicle = DB::connection('practice')->table('jobs')->where('id', $job)->value('vehicle_id');
-            $this->get("/vehicles/{$vehicle}")->assertOk()->assertSee('PRACTICE');
-            $this->get('/circuits/'.DB::connection('practice')->table('jobs')->where('id', $job)->value('circuit_id'))->assertOk();
+            $this->get("/vehicles/{$vehicle}")
+                ->assertOk()
+                ->assertSee('PRACTICE');
+            $this->get(
+                '/circuits/'.DB::connection('practice')->table('jobs')->where('id', $job)->value('circuit_id'),
+            )->assertOk();
             $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail());
             $this->get("/jobs/{$job}")->assertOk();
-            $this->post("/jobs/{$job}/entries", ['key' => (string) Str::uuid(), 'step' => $exercise->from, 'form' => 'finding', 'fields' => ['what' => 'A look from beside', 'then' => 'note']])->assertSessionHasNoErrors();
+            $this->post("/jobs/{$job}/entries", [
+                'key' => (string) Str::uuid(),
+                'step' => $exercise->from,
+                'form' => 'finding',
+                'fields' => ['what' => 'A look from beside', 'then' => 'note'],
+            ])->assertSessionHasNoErrors();
         }
         self::assertSame(range(1, 10), array_map(fn ($exercise) => $exercise->grade, Exercises::all()));
         $this->post('/practice/no-such')->assertNotFound();
@@ -141,9 +186,16 @@ final class PracticeTest extends ShopTestCase
     #[DataProvider('faulty')]
     public function test_what_is_hidden_shows_to_who_works_as_usual(string $id): void
     {
-        $exercise = Exercises::of($id) ?? throw new \LogicException;
-        $codes = $this->watched($this->begin($id), fn (array $codes): bool => array_intersect($codes, $exercise->shows) !== []);
-        self::assertNotSame([], array_intersect($codes, $exercise->shows), implode(' ', array_unique(array_filter($codes))));
+        $exercise = Exercises::of($id) ?? throw new \LogicException();
+        $codes = $this->watched(
+            $this->begin($id),
+            fn (array $codes): bool => array_intersect($codes, $exercise->shows) !== [],
+        );
+        self::assertNotSame(
+            [],
+            array_intersect($codes, $exercise->shows),
+            implode(' ', array_unique(array_filter($codes))),
+        );
     }
 
     #[TestWith(['first-warm-up', 'proven'])]
@@ -153,7 +205,10 @@ final class PracticeTest extends ShopTestCase
         $job = $this->begin($id);
         self::assertContains($code, $this->watched($job, fn (array $codes): bool => in_array($code, $codes, true)));
         $this->post("/jobs/{$job}/practice/end");
-        $this->get("/jobs/{$job}/practice")->assertOk()->assertSee(Exercises::of($id)->truth ?? '')->assertDontSee('Coolant lost</dt><dd class="text-stop"', false);
+        $this->get("/jobs/{$job}/practice")
+            ->assertOk()
+            ->assertSee(Exercises::of($id)->truth ?? '')
+            ->assertDontSee('Coolant lost</dt><dd class="text-stop"', false);
     }
 
     /**
@@ -172,9 +227,19 @@ final class PracticeTest extends ShopTestCase
             while (! in_array($walk->job->state()->stepInHand()?->kind, ['pull', 'pressure_test', 'heat_cycle'], true)) {
                 $walk->step();
             }
-            foreach ([['started', []], ['pumped', ['start' => '100']], ['start', ['place' => 'extraction', 'neck' => 'sealed']]] as [$form, $fields]) {
-                $step = $walk->job->state()->stepInHand() ?? throw new \LogicException;
-                if (app(StepCatalogue::class)->of($step)->form($walk->job->state()->at($step, now()->getTimestamp()), $form) !== null) {
+            foreach (
+                [
+                    ['started', []],
+                    ['pumped', ['start' => '100']],
+                    ['start', ['place' => 'extraction', 'neck' => 'sealed']],
+                ] as [$form, $fields]
+            ) {
+                $step = $walk->job->state()->stepInHand() ?? throw new \LogicException();
+                if (
+                    app(StepCatalogue::class)
+                        ->of($step)
+                        ->form($walk->job->state()->at($step, now()->getTimestamp()), $form) !== null
+                ) {
                     $walk->enter($form, $fields, 0.0);
                     break;
                 }
@@ -185,8 +250,11 @@ final class PracticeTest extends ShopTestCase
                 $lines === [] || Door::take($feed, $lines);
                 $since = (float) (now()->getTimestamp() - $feed->created_at->getTimestamp());
                 $state = $walk->job->state();
-                $step = $state->stepInHand() ?? throw new \LogicException;
-                if ($step->kind === 'pull' && app(StepCatalogue::class)->of($step)->obstacles($state->at($step, now()->getTimestamp())) === []) {
+                $step = $state->stepInHand() ?? throw new \LogicException();
+                if (
+                    $step->kind === 'pull'
+                    && app(StepCatalogue::class)->of($step)->obstacles($state->at($step, now()->getTimestamp())) === []
+                ) {
                     $walk->finish();
                 }
                 $codes[] = $state->verdictOf($step, now()->getTimestamp())?->code;
@@ -209,13 +277,19 @@ final class PracticeTest extends ShopTestCase
         });
         Carbon::setTestNow('2026-11-29 09:00:01');
         $this->post("/jobs/{$job}/practice/end")->assertRedirect();
-        $this->get("/jobs/{$job}/practice")->assertOk()->assertSee('As it should be')->assertSee('Nothing was wrong with it');
+        $this->get("/jobs/{$job}/practice")
+            ->assertOk()
+            ->assertSee('As it should be')
+            ->assertSee('Nothing was wrong with it');
         self::assertSame(0, DB::table('jobs')->where('id', $job)->count());
     }
 
     private function begin(string $exercise): int
     {
-        $to = $this->actingAs($this->imre)->post("/practice/{$exercise}")->assertSessionHasNoErrors()->headers->get('Location');
+        $to = $this->actingAs($this->imre)
+            ->post("/practice/{$exercise}")
+            ->assertSessionHasNoErrors()
+            ->headers->get('Location');
 
         return (int) basename((string) $to);
     }

@@ -31,7 +31,11 @@ final class RecordsTest extends ShopTestCase
         ] as $what => [$typed, $found]) {
             $page = (string) $this->get('/records?'.http_build_query(['q' => $typed]))->assertOk()->getContent();
             foreach (['SKP 660', 'SKP 207'] as $plate) {
-                self::assertSame(in_array($plate, $found, true), str_contains($page, "<span class=\"plate\">{$plate}</span>"), "{$what}: {$plate}");
+                self::assertSame(
+                    in_array($plate, $found, true),
+                    str_contains($page, "<span class=\"plate\">{$plate}</span>"),
+                    "{$what}: {$plate}",
+                );
             }
             self::assertSame($found === [], str_contains($page, 'Nothing found'), $what);
         }
@@ -51,14 +55,32 @@ final class RecordsTest extends ShopTestCase
         $page = $this->get('/records')->assertOk()->assertSeeInOrder(['Month by month', $month, 'Came back']);
         $page->assertSee("/records?month={$month}", false);
         // Poured is what was poured: what stood in it before is not.
-        $poured = array_sum(array_map(fn (Job $job): float => $job->state()->ledger()->contentMl + $job->state()->ledger()->outMl() - $job->state()->ledger()->foundMl(), [$one, $two]));
+        $poured = array_sum(
+            array_map(
+                fn (Job $job): float => $job->state()->ledger()->contentMl
+                    + $job->state()->ledger()->outMl()
+                    - $job->state()->ledger()->foundMl(),
+                [$one, $two],
+            ),
+        );
         self::assertGreaterThan(1000.0, $one->state()->ledger()->foundMl());
         $page->assertSee(UnitSystem::Metric->format($poured, Dimension::Volume));
         $this->get('/records?month=2001-01')->assertOk()->assertSee('Nothing found');
-        $this->get("/records?month={$month}&kind=repair")->assertOk()->assertSee($one->vehicle->plate);
-        $this->get('/records?kind=repair')->assertOk()->assertSee($one->vehicle->plate)->assertSee($two->vehicle->plate);
+        $this->get("/records?month={$month}&kind=repair")
+            ->assertOk()
+            ->assertSee($one->vehicle->plate);
+        $this->get('/records?kind=repair')
+            ->assertOk()
+            ->assertSee($one->vehicle->plate)
+            ->assertSee($two->vehicle->plate);
         // A job for a complaint soon after: the one before came back.
-        $this->post('/jobs', ['vehicle' => $one->vehicle_id, 'school' => 'gravity', 'kind' => 'lost', 'chosen' => '1', 'complaint' => 'falling'])->assertSessionHasNoErrors();
+        $this->post('/jobs', [
+            'vehicle' => $one->vehicle_id,
+            'school' => 'gravity',
+            'kind' => 'lost',
+            'chosen' => '1',
+            'complaint' => 'falling',
+        ])->assertSessionHasNoErrors();
         $this->get('/records?back=1')->assertOk()->assertSee($one->vehicle->plate)->assertDontSee($two->vehicle->plate);
     }
 
@@ -73,7 +95,11 @@ final class RecordsTest extends ShopTestCase
             DB::table('job_facts')->insert([...array_diff_key($facts, ['id' => 0]), 'job_id' => $copy->id]);
         }
         preg_match_all('#/jobs/(\d+)/record#', (string) $this->get('/records')->assertOk()->getContent(), $first);
-        preg_match_all('#/jobs/(\d+)/record#', (string) $this->get('/records?page=2')->assertOk()->getContent(), $second);
+        preg_match_all(
+            '#/jobs/(\d+)/record#',
+            (string) $this->get('/records?page=2')->assertOk()->getContent(),
+            $second,
+        );
         self::assertCount(40, array_unique($first[1]));
         self::assertCount(22, array_unique($second[1]));
         self::assertSame([], array_intersect($first[1], $second[1]));
@@ -97,7 +123,10 @@ final class RecordsTest extends ShopTestCase
         $one = $this->plan('SKP 660');
         $this->walk($one)->until(null);
         $two = $this->plan('SKP 207');
-        $this->walk($two)->until('inspect')->enter('finding', ['what' => 'weeping seam at the pump', 'then' => 'watch'])->until(null);
+        $this->walk($two)
+            ->until('inspect')
+            ->enter('finding', ['what' => 'weeping seam at the pump', 'then' => 'watch'])
+            ->until(null);
 
         return [$one->refresh(), $two->refresh()];
     }

@@ -45,22 +45,38 @@ final class SecretsTest extends ShopTestCase
     public function test_a_password_that_others_guess_is_taken_nowhere(string $password, string $why): void
     {
         self::assertStringContainsString($why, (string) NewPassword::why($password, 'imre'));
-        $this->actingAs($this->imre)->post('/password', ['current' => 'bleed-it-dry', 'password' => $password])->assertSessionHasErrors('password');
-        $this->actingAs($this->lead)->post('/people', ['name' => 'Oda Fenn', 'login' => 'imre-two', 'role' => 'technician', 'password' => str_replace('imre', 'imre-two', $password)])
+        $this->actingAs($this->imre)
+            ->post('/password', ['current' => 'bleed-it-dry', 'password' => $password])
+            ->assertSessionHasErrors('password');
+        $this->actingAs($this->lead)
+            ->post('/people', [
+                'name' => 'Oda Fenn',
+                'login' => 'imre-two',
+                'role' => 'technician',
+                'password' => str_replace('imre', 'imre-two', $password),
+            ])
             ->assertSessionHasErrors('password');
         $this->post("/people/{$this->imre->id}", ['password' => $password]);
-        self::assertSame(['imre' => false], Person::query()->where('login', 'imre')->pluck('must_change', 'login')->all(), 'nor as a first one');
+        self::assertSame(
+            ['imre' => false],
+            Person::query()->where('login', 'imre')->pluck('must_change', 'login')->all(),
+            'nor as a first one',
+        );
     }
 
     public function test_a_first_password_opens_for_three_days_and_once(): void
     {
-        $this->actingAs($this->lead)->post("/people/{$this->imre->id}", ['password' => 'for the first day'])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)
+            ->post("/people/{$this->imre->id}", ['password' => 'for the first day'])
+            ->assertSessionHasNoErrors();
         $this->post('/sign-out');
         $this->travel(71)->hours();
         $this->post('/sign-in', ['login' => 'imre', 'password' => 'for the first day'])->assertRedirect('/');
         $this->post('/sign-out');
         $this->travel(2)->hours();
-        $this->post('/sign-in', ['login' => 'imre', 'password' => 'for the first day'])->assertSessionHasErrors('login');
+        $this->post('/sign-in', ['login' => 'imre', 'password' => 'for the first day'])->assertSessionHasErrors(
+            'login',
+        );
         $this->assertGuest();
         self::assertStringContainsString('A lead gives another', session('errors')->first('login'));
         self::assertStringContainsString('first password too old', $this->logged());
@@ -70,12 +86,20 @@ final class SecretsTest extends ShopTestCase
     {
         $this->actingAs($this->lead);
         foreach (range(1, 8) as $try) {
-            $this->post($try % 2 === 0 ? '/password/pin' : '/shop/rights', ['known' => "wrong {$try}"])->assertSessionHasErrors('known');
+            $this->post($try % 2 === 0 ? '/password/pin' : '/shop/rights', [
+                'known' => "wrong {$try}",
+            ])->assertSessionHasErrors('known');
         }
-        $this->post('/password', ['current' => 'bleed-it-dry', 'password' => 'quite another one'])->assertSessionHasErrors('current');
+        $this->post('/password', [
+            'current' => 'bleed-it-dry',
+            'password' => 'quite another one',
+        ])->assertSessionHasErrors('current');
         self::assertStringContainsString('Too many tries', session('errors')->first('current'));
         $this->travel(61)->seconds();
-        $this->post('/password', ['current' => 'bleed-it-dry', 'password' => 'quite another one'])->assertSessionHasNoErrors();
+        $this->post('/password', [
+            'current' => 'bleed-it-dry',
+            'password' => 'quite another one',
+        ])->assertSessionHasNoErrors();
         self::assertSame(8, substr_count($this->logged(), 'known password refused'));
         RateLimiter::clear("known|{$this->lead->id}");
     }

@@ -26,7 +26,11 @@ final class SessionFilesTest extends TestCase
             // A write in place would have emptied the file under the reader.
             self::assertSame($before, 'b'.stream_get_contents($reader));
             self::assertSame($after, $sessions->read('one'));
-            self::assertSame(['one'], array_values(array_diff(scandir($folder) ?: [], ['.', '..'])), 'and nothing beside it');
+            self::assertSame(
+                ['one'],
+                array_values(array_diff(scandir($folder) ?: [], ['.', '..'])),
+                'and nothing beside it',
+            );
         } finally {
             File::deleteDirectory($folder);
         }

@@ -21,8 +21,13 @@ final class SheetTest extends ShopTestCase
         $gather = array_fill_keys($this->items($job, 'gather'), '1');
         $sheet = ['found' => ['content' => 'full'], 'baseline' => [''], 'gather' => $gather];
         foreach ([1, 2] as $_) {
-            $this->send($job, $sheet, 'sheet-key-0001')->assertRedirect("/jobs/{$job->id}")->assertSessionHasNoErrors();
-            self::assertSame(['found', 'finish', 'not_run', 'finish', 'ticked', 'finish'], $job->lines()->pluck('form')->all());
+            $this->send($job, $sheet, 'sheet-key-0001')
+                ->assertRedirect("/jobs/{$job->id}")
+                ->assertSessionHasNoErrors();
+            self::assertSame(
+                ['found', 'finish', 'not_run', 'finish', 'ticked', 'finish'],
+                $job->lines()->pluck('form')->all(),
+            );
         }
         self::assertSame('make_safe', $job->fresh()?->state()->stepInHand()?->id);
     }
@@ -55,7 +60,10 @@ final class SheetTest extends ShopTestCase
         $before = $job->lines()->count();
         $this->send($job, $sheet)->assertSessionHasErrors('sheet.cold_check.stops');
         self::assertSame($before, $job->lines()->count());
-        $this->get("/jobs/{$job->id}")->assertSee('Nothing is recorded yet')->assertSee('Record it up to here')->assertSee('value="1"', false);
+        $this->get("/jobs/{$job->id}")
+            ->assertSee('Nothing is recorded yet')
+            ->assertSee('Record it up to here')
+            ->assertSee('value="1"', false);
         // Pressed up to there, it is recorded and in hand, and what comes after it waits.
         $this->send($job, $sheet, with: ['upto' => 'cold_check'])->assertSessionHasNoErrors();
         self::assertSame('cold_check', $job->fresh()?->state()->stepInHand()?->id);
@@ -70,9 +78,13 @@ final class SheetTest extends ShopTestCase
         $page = (string) $this->actingAs($this->imre)->get("/jobs/{$job->id}")->getContent();
         self::assertStringContainsString('<input type="hidden" name="sheet[make_safe][chocks]" value="1">', $page);
         self::assertStringNotContainsString('<input type="hidden" name="sheet[cold_check][overnight]"', $page);
-        self::assertMatchesRegularExpression('/<input type="checkbox"[^>]*name="sheet\[cold_check\]\[overnight\]"/', $page);
-        $this->send($job, ['make_safe' => self::SAFE, 'cold_check' => [''], 'inspect' => ['']])
-            ->assertSessionHasErrors('sheet.cold_check.since');
+        self::assertMatchesRegularExpression(
+            '/<input type="checkbox"[^>]*name="sheet\[cold_check\]\[overnight\]"/',
+            $page,
+        );
+        $this->send($job, ['make_safe' => self::SAFE, 'cold_check' => [''], 'inspect' => ['']])->assertSessionHasErrors(
+            'sheet.cold_check.since',
+        );
     }
 
     public function test_something_else_is_told_of_a_step_in_the_same_press(): void
@@ -83,10 +95,18 @@ final class SheetTest extends ShopTestCase
         $page = (string) $this->actingAs($this->imre)->get("/jobs/{$job->id}")->getContent();
         self::assertStringContainsString('name="sheet[cold_check][otherwise]" value="reading"', $page);
         $sheet = ['make_safe' => self::SAFE, 'inspect' => ['']];
-        $read = ['cold_check' => ['since' => '', 'otherwise' => 'reading', 'reading' => ['ect' => 'warm', 'air' => '17']]];
-        $this->send($job, [...array_slice($sheet, 0, 1), ...$read, ...array_slice($sheet, 1)])->assertSessionHasErrors('sheet.cold_check.reading.ect');
+        $read = [
+            'cold_check' => ['since' => '', 'otherwise' => 'reading', 'reading' => ['ect' => 'warm', 'air' => '17']],
+        ];
+        $this->send($job, [...array_slice($sheet, 0, 1), ...$read, ...array_slice($sheet, 1)])->assertSessionHasErrors(
+            'sheet.cold_check.reading.ect',
+        );
         $read['cold_check']['reading']['ect'] = '19';
-        $this->send($job, [...array_slice($sheet, 0, 1), ...$read, ...array_slice($sheet, 1)])->assertSessionHasNoErrors();
+        $this->send($job, [
+            ...array_slice($sheet, 0, 1),
+            ...$read,
+            ...array_slice($sheet, 1),
+        ])->assertSessionHasNoErrors();
         self::assertSame(19.0, $job->fresh()?->state()->entriesOf('cold_check', 'reading')[0]->number('ect'));
         self::assertSame('drain:radiator_cock', $job->fresh()->state()->stepInHand()?->id);
     }
@@ -99,8 +119,11 @@ final class SheetTest extends ShopTestCase
         self::assertStringNotContainsString('/cautions"', $page, 'no press of its own');
         preg_match_all('/name="hazards\[(\w+)\]" value="([\w:]+)"/', $page, $found);
         self::assertNotSame([], $found[1]);
-        $this->send($job, ['make_safe' => self::SAFE, 'cold_check' => ['since' => '14'], 'inspect' => ['']], with: ['hazards' => array_combine($found[1], $found[2])])
-            ->assertSessionHasNoErrors();
+        $this->send(
+            $job,
+            ['make_safe' => self::SAFE, 'cold_check' => ['since' => '14'], 'inspect' => ['']],
+            with: ['hazards' => array_combine($found[1], $found[2])],
+        )->assertSessionHasNoErrors();
         self::assertTrue($job->fresh()?->state()->hasAcknowledged($found[1][0]));
     }
 
@@ -130,14 +153,32 @@ final class SheetTest extends ShopTestCase
     {
         $job = $this->plan('SKP 660');
         $this->walk($job)->until('heat_cycle:1');
-        $this->enter($job, 'heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])->assertSessionHasNoErrors();
+        $this->enter($job, 'heat_cycle:1', 'start', [
+            'place' => 'outdoors',
+            'neck' => 'sealed',
+        ])->assertSessionHasNoErrors();
         $this->get("/jobs/{$job->id}?step=heat_cycle:1")->assertSee('Record; engine is off');
         $this->travel(12)->minutes();
         $send = fn (string $ect) => $this->post("/jobs/{$job->id}/entries", [
-            'key' => 'also-key-0001', 'step' => 'heat_cycle:1', 'form' => 'reading', 'also' => 'shut_off', 'fields' => ['ect' => $ect, 'far' => '80', 'outlet_front' => '60', 'bubbles' => 'hidden', 'sign' => 'none', 'fan' => 'none'],
+            'key' => 'also-key-0001',
+            'step' => 'heat_cycle:1',
+            'form' => 'reading',
+            'also' => 'shut_off',
+            'fields' => [
+                'ect' => $ect,
+                'far' => '80',
+                'outlet_front' => '60',
+                'bubbles' => 'hidden',
+                'sign' => 'none',
+                'fan' => 'none',
+            ],
         ]);
         $send('hot')->assertSessionHasErrors('ect');
-        self::assertSame([], $job->fresh()?->state()->entriesOf('heat_cycle:1', 'shut_off'), 'neither without the other');
+        self::assertSame(
+            [],
+            $job->fresh()?->state()->entriesOf('heat_cycle:1', 'shut_off'),
+            'neither without the other',
+        );
         $send('88')->assertSessionHasNoErrors();
         $send('88')->assertSessionHasNoErrors();
         self::assertCount(1, $job->fresh()->state()->entriesOf('heat_cycle:1', 'shut_off'));
@@ -149,9 +190,15 @@ final class SheetTest extends ShopTestCase
         $job = $this->plan();
         $this->walk($job)->until('cold_check');
         $this->read($job);
-        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries", [
-            'key' => (string) Str::uuid(), 'step' => 'cold_check', 'form' => 'reading', 'fields' => ['ect' => '19', 'air' => '17'], 'done' => '1',
-        ])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post("/jobs/{$job->id}/entries", [
+                'key' => (string) Str::uuid(),
+                'step' => 'cold_check',
+                'form' => 'reading',
+                'fields' => ['ect' => '19', 'air' => '17'],
+                'done' => '1',
+            ])
+            ->assertSessionHasNoErrors();
         $this->get("/jobs/{$job->id}")->assertSee('Is it cold?: <b>Cold enough.</b>', false);
         $this->travel(2)->minutes();
         $this->get("/jobs/{$job->id}")->assertDontSee('Is it cold?: <b>', false);
@@ -161,16 +208,33 @@ final class SheetTest extends ShopTestCase
     {
         $job = $this->plan();
         $this->walk($job)->until('refractometer');
-        $this->send($job, ['refractometer' => ['freeze' => '-20'], 'follow_up' => ['days' => '3']])->assertSessionHasErrors('sheet.refractometer.stops');
-        $this->get("/jobs/{$job->id}")->assertSee('Both cannot be')->assertSee('value="-20"', false);
-        $this->send($job, ['refractometer' => ['freeze' => '-20'], 'follow_up' => ['days' => '3']], with: ['upto' => 'refractometer'])->assertSessionHasNoErrors();
-        $this->get("/jobs/{$job->id}")->assertSee('Both cannot be')->assertDontSee('in one go');
+        $this->send($job, [
+            'refractometer' => ['freeze' => '-20'],
+            'follow_up' => ['days' => '3'],
+        ])->assertSessionHasErrors('sheet.refractometer.stops');
+        $this->get("/jobs/{$job->id}")
+            ->assertSee('Both cannot be')
+            ->assertSee('value="-20"', false);
+        $this->send(
+            $job,
+            ['refractometer' => ['freeze' => '-20'], 'follow_up' => ['days' => '3']],
+            with: ['upto' => 'refractometer'],
+        )->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}")
+            ->assertSee('Both cannot be')
+            ->assertDontSee('in one go');
         $line = $job->lines()->where('form', 'freeze')->sole();
         $this->post("/jobs/{$job->id}/entries/{$line->seq}", [
             'key' => (string) Str::uuid(), 'reason' => 'Misread', 'fields' => ['freeze' => '-36'],
         ])->assertSessionHasNoErrors();
-        $this->get("/jobs/{$job->id}")->assertSee('As planned')->assertDontSee('in one go')->assertDontSee('Enter a value');
-        $this->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => 'refractometer'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}")
+            ->assertSee('As planned')
+            ->assertDontSee('in one go')
+            ->assertDontSee('Enter a value');
+        $this->post("/jobs/{$job->id}/finish", [
+            'key' => (string) Str::uuid(),
+            'step' => 'refractometer',
+        ])->assertSessionHasNoErrors();
         self::assertSame('follow_up', $job->fresh()?->state()->stepInHand()?->id);
     }
 
@@ -178,7 +242,12 @@ final class SheetTest extends ShopTestCase
     {
         $job = $this->plan();
         $this->walk($job)->until('look');
-        $sheet = ['look' => ['coolant' => 'clean', 'next' => 'reuse'], 'rinse' => ['rinse' => 'none'], 'close_up' => array_fill_keys($this->items($job, 'close_up'), '1'), 'mix' => ['stock' => '3', 'water' => '3']];
+        $sheet = [
+            'look' => ['coolant' => 'clean', 'next' => 'reuse'],
+            'rinse' => ['rinse' => 'none'],
+            'close_up' => array_fill_keys($this->items($job, 'close_up'), '1'),
+            'mix' => ['stock' => '3', 'water' => '3'],
+        ];
         $answer = $this->send($job, $sheet);
         foreach (session('errors')?->getBag('default')->messages() ?? [] as $field => [$why]) {
             self::assertStringStartsWith('sheet.', $field);
@@ -192,12 +261,18 @@ final class SheetTest extends ShopTestCase
     public function test_of_steps_that_are_not_at_hand_none_is_written(): void
     {
         $job = $this->plan();
-        foreach ([['make_safe' => self::SAFE], ['drain:radiator_cock' => ['volume' => '3']], ['nonsense' => ['']]] as $sheet) {
+        foreach (
+            [['make_safe' => self::SAFE], ['drain:radiator_cock' => ['volume' => '3']], ['nonsense' => ['']]] as $sheet
+        ) {
             $this->send($job, $sheet)->assertSessionHasErrors('finish');
         }
         self::assertSame(0, $job->lines()->count());
-        $this->actingAs($this->imre)->post("/jobs/{$job->id}/sheet", ['key' => 'sheet-of-junk', 'sheet' => 'all'])->assertSessionHasNoErrors();
-        $this->post("/jobs/{$job->id}/cautions", ['key' => 'no-cautions', 'hazards' => []])->assertSessionHasErrors('hazard');
+        $this->actingAs($this->imre)
+            ->post("/jobs/{$job->id}/sheet", ['key' => 'sheet-of-junk', 'sheet' => 'all'])
+            ->assertSessionHasNoErrors();
+        $this->post("/jobs/{$job->id}/cautions", ['key' => 'no-cautions', 'hazards' => []])->assertSessionHasErrors(
+            'hazard',
+        );
         self::assertSame(0, $job->lines()->count());
     }
 
@@ -206,8 +281,10 @@ final class SheetTest extends ShopTestCase
         $job = $this->plan('SKP 660');
         $this->walk($job)->until('look');
         $sheet = [
-            'look' => ['coolant' => 'rusty', 'next' => 'waste'], 'rinse' => ['rinse' => 'hot', 'times' => '1'],
-            'close_up' => array_fill_keys($this->items($job, 'close_up'), '1'), 'mix' => ['concentrate' => '3', 'water' => '3'],
+            'look' => ['coolant' => 'rusty', 'next' => 'waste'],
+            'rinse' => ['rinse' => 'hot', 'times' => '1'],
+            'close_up' => array_fill_keys($this->items($job, 'close_up'), '1'),
+            'mix' => ['concentrate' => '3', 'water' => '3'],
         ];
         $this->send($job, $sheet)->assertSessionHasErrors('sheet.rinse.stops');
         self::assertStringContainsString('water in comes first', session('errors')->first('sheet.rinse.stops'));
@@ -230,9 +307,12 @@ final class SheetTest extends ShopTestCase
 
     private function read(Job $job): void
     {
-        $this->actingAs($this->imre)->post("/jobs/{$job->id}/cautions", [
-            'key' => (string) Str::uuid(), 'hazards' => ['raised' => 'make_safe', 'scald' => 'cold_check', 'moving' => 'make_safe'],
-        ])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->post("/jobs/{$job->id}/cautions", [
+                'key' => (string) Str::uuid(),
+                'hazards' => ['raised' => 'make_safe', 'scald' => 'cold_check', 'moving' => 'make_safe'],
+            ])
+            ->assertSessionHasNoErrors();
     }
 
     /** @return list<string> of a checklist */

@@ -49,12 +49,21 @@ final class ShopTest extends ShopTestCase
 
     public function test_what_a_lead_keeps_is_there_and_stands_in_the_audit(): void
     {
-        $this->actingAs($this->lead)->get('/shop')->assertOk()->assertSee('Skarnmoor Pass Depot')->assertSee('None yet');
-        $this->post('/shop', ['fields' => ['name' => 'Lower Depot', 'elevation' => '900', 'currency' => 'Mk'], 'tools' => ['funnel', 'crane']])
-            ->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)
+            ->get('/shop')
+            ->assertOk()
+            ->assertSee('Skarnmoor Pass Depot')
+            ->assertSee('None yet');
+        $this->post('/shop', [
+            'fields' => ['name' => 'Lower Depot', 'elevation' => '900', 'currency' => 'Mk'],
+            'tools' => ['funnel', 'crane'],
+        ])->assertSessionHasNoErrors();
         $shop = Shop::here();
         self::assertSame([Tool::Funnel], $shop->toolsAtHand());
-        self::assertSame([900.0, 'Mk', 'Lower Depot'], [$shop->elevation_m, $shop->houseRules()->currency, $shop->name]);
+        self::assertSame(
+            [900.0, 'Mk', 'Lower Depot'],
+            [$shop->elevation_m, $shop->houseRules()->currency, $shop->name],
+        );
         $line = AuditLine::query()->latest('id')->firstOrFail();
         self::assertSame([Subject::Shop, $this->lead->id], [$line->what, $line->person->id]);
         self::assertContains(['elevation_m', '1420', '900'], $line->changes);
@@ -78,19 +87,35 @@ final class ShopTest extends ShopTestCase
     public function test_rules_are_kept_for_new_jobs_and_those_under_way_keep_their_own(): void
     {
         $job = $this->plan();
-        $this->actingAs($this->lead)->get('/shop/rules')->assertOk()->assertSee('A sealed neck is opened below')->assertSee('Usual:');
-        $this->keepRules(['safe' => '40', 'close_bleed' => 'first_coolant', 'later_km' => '60000'])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)
+            ->get('/shop/rules')
+            ->assertOk()
+            ->assertSee('A sealed neck is opened below')
+            ->assertSee('Usual:');
+        $this->keepRules([
+            'safe' => '40',
+            'close_bleed' => 'first_coolant',
+            'later_km' => '60000',
+        ])->assertSessionHasNoErrors();
         $rules = Shop::here()->houseRules();
-        self::assertSame([40.0, 'first_coolant', 60_000.0], [$rules->safeTemperatureC, $rules->closeBleed->value, $rules->changeLater->km]);
+        self::assertSame(
+            [40.0, 'first_coolant', 60_000.0],
+            [$rules->safeTemperatureC, $rules->closeBleed->value, $rules->changeLater->km],
+        );
         self::assertSame(45.0, Plan::of($job->refresh()->state())->rules()->safeTemperatureC);
-        self::assertContains(['safeTemperatureC', '45', '40'], AuditLine::query()->latest('id')->firstOrFail()->changes);
+        self::assertContains(
+            ['safeTemperatureC', '45', '40'],
+            AuditLine::query()->latest('id')->firstOrFail()->changes,
+        );
         $this->get('/shop/rules')->assertSee('This shop’s own.', false);
     }
 
     public function test_each_gate_has_a_right_of_its_own(): void
     {
         self::assertSame([[], Gate::cases()], [$this->imre->passes(), $this->lead->passes()]);
-        $this->actingAs($this->lead)->post('/shop/rights', ['known' => 'bleed-it-dry', 'granted' => [Right::PassOverFrost->value]])->assertSessionHasNoErrors();
+        $this->actingAs($this->lead)
+            ->post('/shop/rights', ['known' => 'bleed-it-dry', 'granted' => [Right::PassOverFrost->value]])
+            ->assertSessionHasNoErrors();
         self::assertSame([Gate::Frost], $this->imre->passes());
         // What was given when both were one.
         Shop::here()->update(['granted' => ['change_prices', 'pass_over_leads']]);
@@ -103,19 +128,33 @@ final class ShopTest extends ShopTestCase
         foreach (Labour::activities() as $activity) {
             self::assertNotSame($activity, LabourSheet::label($activity));
         }
-        $this->actingAs($this->imre)->get('/shop/labour')->assertOk()->assertSee('One rinse: fill, warm up, cool, drain');
+        $this->actingAs($this->imre)
+            ->get('/shop/labour')
+            ->assertOk()
+            ->assertSee('One rinse: fill, warm up, cool, drain');
         $this->post('/shop/labour', ['labour' => ['mix' => ['hands' => '20']]])->assertForbidden();
-        $keep = fn (array $labour) => $this->actingAs($this->lead)->from('/shop/labour')->post('/shop/labour', ['labour' => $labour]);
+        $keep = fn (array $labour) => $this->actingAs($this->lead)
+            ->from('/shop/labour')
+            ->post('/shop/labour', ['labour' => $labour]);
         foreach (['a lot', '-3', '9000'] as $bad) {
             $keep(['mix' => ['hands' => $bad]])->assertSessionHasErrors('labour.mix');
         }
         $keep(['mix' => 'x', 'nothing' => ['hands' => '3'], 'drain' => ['wait' => '']])->assertSessionHasNoErrors();
         self::assertSame([], Shop::here()->houseRules()->labour->own, 'as usual is nothing of its own');
         $before = app(Planner::class)->plan(...$this->choices())->minutes(app(StepCatalogue::class));
-        $keep(['mix' => ['hands' => '26', 'wait' => '1']])->assertSessionHasNoErrors()->assertRedirect('/shop/labour');
-        self::assertMatchesRegularExpression('/name="labour\[mix\]\[hands\]"[^>]*value="26"/', (string) $this->get('/shop/labour')->getContent(), 'what is kept stands in its field');
+        $keep(['mix' => ['hands' => '26', 'wait' => '1']])
+            ->assertSessionHasNoErrors()
+            ->assertRedirect('/shop/labour');
+        self::assertMatchesRegularExpression(
+            '/name="labour\[mix\]\[hands\]"[^>]*value="26"/',
+            (string) $this->get('/shop/labour')->getContent(),
+            'what is kept stands in its field',
+        );
         self::assertEquals(['mix' => new Minutes(26.0, 1.0)], Shop::here()->houseRules()->labour->own);
-        self::assertContains(['Mix a batch', '6 + 0 min', '26 + 1 min'], AuditLine::query()->latest('id')->firstOrFail()->changes);
+        self::assertContains(
+            ['Mix a batch', '6 + 0 min', '26 + 1 min'],
+            AuditLine::query()->latest('id')->firstOrFail()->changes,
+        );
         $after = app(Planner::class)->plan(...$this->choices())->minutes(app(StepCatalogue::class));
         self::assertEqualsWithDelta([20.0, 1.0], [$after->hands - $before->hands, $after->wait - $before->wait], 0.001);
         $this->get('/shop/labour')->assertSee('usual 6 + 0');
@@ -128,13 +167,31 @@ final class ShopTest extends ShopTestCase
     {
         $circuit = Circuit::query()->firstOrFail()->read();
 
-        return [$circuit, new Choices(JobKind::Change, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 0.0, 0.0, 0.5, 0.0, Shop::here()->houseRules())];
+        return [
+            $circuit,
+            new Choices(
+                JobKind::Change,
+                Complaint::None,
+                'gravity',
+                [],
+                $circuit->portIds(PortKind::Drain),
+                0.0,
+                0.0,
+                0.5,
+                0.0,
+                Shop::here()->houseRules(),
+            ),
+        ];
     }
 
     public function test_what_is_kept_unchanged_stays_to_the_last_digit_in_either_units(): void
     {
-        $odd = RulesCodec::write(new HouseRules(safeTemperatureC: 43.217, airShare: 0.012345, gaugeResolutionInHg: 0.123456));
-        Shop::query()->firstOrFail()->update(['rules' => $odd]);
+        $odd = RulesCodec::write(
+            new HouseRules(safeTemperatureC: 43.217, airShare: 0.012345, gaugeResolutionInHg: 0.123456),
+        );
+        Shop::query()
+            ->firstOrFail()
+            ->update(['rules' => $odd]);
         foreach (UnitSystem::cases() as $units) {
             $this->lead->update(['units' => $units]);
             $this->keepRules([])->assertSessionHasNoErrors();
@@ -146,7 +203,19 @@ final class ShopTest extends ShopTestCase
     public function test_a_rule_out_of_reason_is_refused_at_its_field_and_nothing_is_kept(): void
     {
         $before = Shop::here()->rules;
-        foreach (['safe' => ['60', '', '20', 'warm'], 'air_share' => ['50', '0'], 'fan_cycles' => ['9', '0'], 'close_bleed' => ['never'], 'hold' => ['0', '4 min'], 'glance' => ['0'], 'vacuum' => ['0', '10 inHg', '30 inHg'], 'gauge' => ['0'], 'first_km' => [['x'], '-5']] as $field => $bad) {
+        foreach (
+            [
+                'safe' => ['60', '', '20', 'warm'],
+                'air_share' => ['50', '0'],
+                'fan_cycles' => ['9', '0'],
+                'close_bleed' => ['never'],
+                'hold' => ['0', '4 min'],
+                'glance' => ['0'],
+                'vacuum' => ['0', '10 inHg', '30 inHg'],
+                'gauge' => ['0'],
+                'first_km' => [['x'], '-5'],
+            ] as $field => $bad
+        ) {
             foreach ($bad as $value) {
                 $this->keepRules([$field => $value, 'follow_up_days' => '7'])->assertSessionHasErrors($field);
             }
@@ -156,16 +225,26 @@ final class ShopTest extends ShopTestCase
 
     public function test_vessels_keep_their_ids_and_one_is_always_left(): void
     {
-        $rows = fn (array $more): array => ['vessels' => [
-            ['id' => 'jug', 'name' => 'Big jug', 'marks' => '0.2', 'use' => 'measure'], ...$more,
-        ]];
-        $this->actingAs($this->lead)->post('/shop/vessels', $rows([['id' => '', 'name' => 'Bowl', 'marks' => '50 mL', 'use' => 'fine'], ['name' => '']]))
+        $rows = fn (array $more): array => [
+            'vessels' => [['id' => 'jug', 'name' => 'Big jug', 'marks' => '0.2', 'use' => 'measure'], ...$more],
+        ];
+        $this->actingAs($this->lead)
+            ->post(
+                '/shop/vessels',
+                $rows([['id' => '', 'name' => 'Bowl', 'marks' => '50 mL', 'use' => 'fine'], ['name' => '']]),
+            )
             ->assertSessionHasNoErrors();
         $vessels = Shop::here()->houseRules()->vessels->all;
         self::assertSame(['jug', 'bowl'], array_map(fn ($v) => $v->id, $vessels));
         self::assertSame([200.0, 50.0], array_map(fn ($v) => $v->graduationMl, $vessels));
-        $this->post('/shop/vessels', $rows([['name' => 'Bucket', 'marks' => 'some', 'use' => 'mix']]))->assertSessionHasErrors('vessels.1');
-        $this->post('/shop/vessels', $rows([['name' => 'Bucket', 'marks' => '0', 'use' => 'mix']]))->assertSessionHasErrors('vessels.1');
+        $this->post(
+            '/shop/vessels',
+            $rows([['name' => 'Bucket', 'marks' => 'some', 'use' => 'mix']]),
+        )->assertSessionHasErrors('vessels.1');
+        $this->post(
+            '/shop/vessels',
+            $rows([['name' => 'Bucket', 'marks' => '0', 'use' => 'mix']]),
+        )->assertSessionHasErrors('vessels.1');
         $this->post('/shop/vessels', ['vessels' => [['name' => ' ']]])->assertSessionHasErrors('vessels');
         $this->post('/shop/vessels', ['vessels' => 'x'])->assertSessionHasErrors('vessels');
         self::assertCount(2, Shop::here()->houseRules()->vessels->all);
@@ -179,8 +258,13 @@ final class ShopTest extends ShopTestCase
         $this->post('/shop/rules', [])->assertForbidden();
         $this->post('/shop', [])->assertForbidden();
         $this->get('/shop')->assertOk()->assertDontSee('Keep the vessels');
-        $this->actingAs($this->lead)->post('/shop/rights', ['known' => 'bleed-it-dry', 'granted' => ['change_circuits', 'manage_people', 'change_shop', 'x']]);
-        $this->actingAs($this->imre)->get("/circuits/{$circuit->id}/edit")->assertOk();
+        $this->actingAs($this->lead)->post('/shop/rights', [
+            'known' => 'bleed-it-dry',
+            'granted' => ['change_circuits', 'manage_people', 'change_shop', 'x'],
+        ]);
+        $this->actingAs($this->imre)
+            ->get("/circuits/{$circuit->id}/edit")
+            ->assertOk();
         self::assertFalse($this->imre->may(Right::ManagePeople));
         self::assertFalse($this->imre->may(Right::ChangeShop));
         self::assertSame(['change_circuits'], Shop::here()->granted);
@@ -188,13 +272,33 @@ final class ShopTest extends ShopTestCase
 
     public function test_people_vehicles_circuits_and_prices_leave_their_line_and_no_password(): void
     {
-        $this->actingAs($this->lead)->post('/people', ['name' => 'Oda Fenn', 'login' => 'oda', 'role' => 'technician', 'password' => 'for the first day']);
-        $this->post('/vehicles', ['plate' => 'SKP 900', 'name' => 'Post van', 'circuit' => Circuit::query()->firstOrFail()->id]);
+        $this->actingAs($this->lead)->post('/people', [
+            'name' => 'Oda Fenn',
+            'login' => 'oda',
+            'role' => 'technician',
+            'password' => 'for the first day',
+        ]);
+        $this->post('/vehicles', [
+            'plate' => 'SKP 900',
+            'name' => 'Post van',
+            'circuit' => Circuit::query()->firstOrFail()->id,
+        ]);
         $this->post('/circuits', ['document' => json_encode(Circuit::query()->firstOrFail()->document)]);
-        $this->post('/stores/products', ['fields' => ['kind' => 'water', 'ml' => '5', 'price' => '2', 'base' => Glycol::Ethylene->value, 'inhibitor' => '', 'fraction' => '50']])
-            ->assertSessionHasNoErrors();
+        $this->post('/stores/products', [
+            'fields' => [
+                'kind' => 'water',
+                'ml' => '5',
+                'price' => '2',
+                'base' => Glycol::Ethylene->value,
+                'inhibitor' => '',
+                'fraction' => '50',
+            ],
+        ])->assertSessionHasNoErrors();
         $lines = AuditLine::query()->orderBy('id')->get();
-        self::assertSame(['person', 'vehicle', 'circuit', 'price'], $lines->map(fn (AuditLine $l) => $l->what->value)->all());
+        self::assertSame(
+            ['person', 'vehicle', 'circuit', 'price'],
+            $lines->map(fn (AuditLine $l) => $l->what->value)->all(),
+        );
         self::assertStringNotContainsString('first day', (string) json_encode($lines));
         $this->get('/shop/changes')->assertOk()->assertSee('SKP 900');
         $this->expectException(\LogicException::class);
@@ -206,7 +310,11 @@ final class ShopTest extends ShopTestCase
         config(['aqbel.folder' => sys_get_temp_dir().'/aqbel-shop-'.getmypid()]);
         @mkdir(config('aqbel.folder'));
         LastBackup::worked('/somewhere/aqbel-20261125-020000.zip');
-        $this->actingAs($this->imre)->get('/shop')->assertSee('Whole,')->assertSee('aqbel-20261125-020000.zip')->assertDontSee('/somewhere');
+        $this->actingAs($this->imre)
+            ->get('/shop')
+            ->assertSee('Whole,')
+            ->assertSee('aqbel-20261125-020000.zip')
+            ->assertDontSee('/somewhere');
         $this->travel(30)->hours();
         $this->get('/shop')->assertSee('Old, 1 day ago');
         LastBackup::failed('The disk is full.');
@@ -216,9 +324,20 @@ final class ShopTest extends ShopTestCase
     public function test_health_is_told_to_anybody_and_tells_nothing_of_the_shop(): void
     {
         self::assertMatchesRegularExpression('/^\d+\.\d+\.\d+$/', config('aqbel.version'));
-        self::assertStringContainsString('## '.config('aqbel.version').', ', (string) file_get_contents(base_path('CHANGELOG.md')));
-        $this->get('/health')->assertOk()->assertJson(['works' => true, 'version' => config('aqbel.version'), 'database' => 'ok', 'backup' => 'none yet'])
-            ->assertDontSee('Skarnmoor')->assertHeader('Cache-Control', 'no-store, private');
+        self::assertStringContainsString(
+            '## '.config('aqbel.version').', ',
+            (string) file_get_contents(base_path('CHANGELOG.md')),
+        );
+        $this->get('/health')
+            ->assertOk()
+            ->assertJson([
+                'works' => true,
+                'version' => config('aqbel.version'),
+                'database' => 'ok',
+                'backup' => 'none yet',
+            ])
+            ->assertDontSee('Skarnmoor')
+            ->assertHeader('Cache-Control', 'no-store, private');
         config(['aqbel.photos' => '/proc/1/nowhere/photos']);
         $this->get('/health')->assertOk();
         DB::beginTransaction();
@@ -230,24 +349,53 @@ final class ShopTest extends ShopTestCase
     public function test_how_to_connect_a_tablet_is_said_where_one_can_and_where_none_can_yet(): void
     {
         $this->actingAs($this->imre)->get('/shop/connect')->assertOk()->assertSee('serve --host');
-        config(['aqbel.address' => 'https://aqbel.lan:8300', 'aqbel.trust_address' => 'http://aqbel.lan:8301/aqbel.crt']);
-        $this->get('/shop/connect')->assertOk()->assertSee('data-qr="https://aqbel.lan:8300"', false)->assertSee('not known here');
+        config([
+            'aqbel.address' => 'https://aqbel.lan:8300',
+            'aqbel.trust_address' => 'http://aqbel.lan:8301/aqbel.crt',
+        ]);
+        $this->get('/shop/connect')
+            ->assertOk()
+            ->assertSee('data-qr="https://aqbel.lan:8300"', false)
+            ->assertSee('not known here');
     }
 
     public function test_a_template_starts_any_plan_and_leaves_what_is_the_vehicle_s_own(): void
     {
-        $chosen = ['vehicle' => '1', 'chosen' => '1', 'kind' => 'change', 'content' => 'unknown', 'school' => 'gravity', 'stock' => 'premix', 'target' => '40', 'drains' => ['radiator_cock']];
-        $this->actingAs($this->imre)->post('/templates', [...$chosen, 'template' => 'Change, quick'])->assertForbidden();
-        $this->actingAs($this->lead)->post('/templates', [...$chosen, 'template' => ' '])->assertSessionHasErrors('template');
+        $chosen = [
+            'vehicle' => '1',
+            'chosen' => '1',
+            'kind' => 'change',
+            'content' => 'unknown',
+            'school' => 'gravity',
+            'stock' => 'premix',
+            'target' => '40',
+            'drains' => ['radiator_cock'],
+        ];
+        $this->actingAs($this->imre)
+            ->post('/templates', [...$chosen, 'template' => 'Change, quick'])
+            ->assertForbidden();
+        $this->actingAs($this->lead)
+            ->post('/templates', [...$chosen, 'template' => ' '])
+            ->assertSessionHasErrors('template');
         $this->post('/templates', [...$chosen, 'template' => str_repeat('x', 61)])->assertSessionHasErrors('template');
         $this->post('/templates', [...$chosen, 'kind' => 'party', 'template' => 'Bad'])->assertSessionHasErrors('kind');
         $this->post('/templates', [...$chosen, 'template' => 'Change, quick'])->assertSessionHasNoErrors();
         $template = JobTemplate::query()->latest('id')->firstOrFail();
-        self::assertSame(['kind' => 'change', 'content' => 'unknown', 'school' => 'gravity', 'stock' => 'premix'], $template->choices);
-        $this->actingAs($this->imre)->get('/jobs/new?vehicle=3')->assertSee('Change, quick')->assertDontSee('Keep as a template');
+        self::assertSame(
+            ['kind' => 'change', 'content' => 'unknown', 'school' => 'gravity', 'stock' => 'premix'],
+            $template->choices,
+        );
+        $this->actingAs($this->imre)
+            ->get('/jobs/new?vehicle=3')
+            ->assertSee('Change, quick')
+            ->assertDontSee('Keep as a template');
         $page = $this->get($template->plan(Vehicle::query()->findOrFail(3)))->assertOk()->viewData('page');
         self::assertSame(['change', 'unknown'], [$page->kind()->current, $page->questions()[1]->current]);
-        self::assertNotSame([], array_filter($page->drains(), fn (Tick $drain) => $drain->ticked), 'the drains are those of this vehicle');
+        self::assertNotSame(
+            [],
+            array_filter($page->drains(), fn (Tick $drain) => $drain->ticked),
+            'the drains are those of this vehicle',
+        );
         $this->delete("/templates/{$template->id}")->assertForbidden();
         $this->actingAs($this->lead)->get('/shop/rules')->assertSee('Templates of jobs');
         $this->delete("/templates/{$template->id}")->assertRedirect('/shop/rules');
@@ -271,7 +419,10 @@ final class ShopTest extends ShopTestCase
             str_contains($text, 'xxx') && file_put_contents($file, (time() - 5).substr($text, 10));
         }
         self::assertSame(1, Sweep::cache());
-        self::assertSame(['still here', 'for good', null], [$cache->get('later'), $cache->get('always'), $cache->get('soon')]);
+        self::assertSame(
+            ['still here', 'for good', null],
+            [$cache->get('later'), $cache->get('always'), $cache->get('soon')],
+        );
         self::assertFileExists("{$folder}/strange");
         File::deleteDirectory($folder);
         config(['cache.default' => 'array']);
@@ -281,7 +432,10 @@ final class ShopTest extends ShopTestCase
     /** @param  array<string, mixed>  $fields */
     private function keepShop(array $fields): TestResponse
     {
-        return $this->actingAs($this->lead)->post('/shop', ['fields' => ['name' => 'Depot', 'elevation' => '1420', ...$fields], 'tools' => []]);
+        return $this->actingAs($this->lead)->post('/shop', [
+            'fields' => ['name' => 'Depot', 'elevation' => '1420', ...$fields],
+            'tools' => [],
+        ]);
     }
 
     /** @param  array<string, mixed>  $fields */
@@ -298,17 +452,26 @@ final class ShopTest extends ShopTestCase
     public function test_what_is_no_text_in_the_place_of_one_is_refused_and_no_error_page(): void
     {
         $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
-        $rows = ['vessels' => [['id' => ['x'], 'name' => ['x'], 'marks' => ['x'], 'holds' => ['x'], 'use' => ['x']], ['name' => 'Pail', 'marks' => 'far', 'holds' => ['x']]]];
+        $rows = [
+            'vessels' => [
+                ['id' => ['x'], 'name' => ['x'], 'marks' => ['x'], 'holds' => ['x'], 'use' => ['x']],
+                ['name' => 'Pail', 'marks' => 'far', 'holds' => ['x']],
+            ],
+        ];
         $this->actingAs($lead)->from('/shop')->post('/shop/vessels', $rows)->assertSessionHasErrors();
         $this->get('/shop')->assertOk();
-        $this->from('/vehicles/new')->post('/vehicles', ['plate' => ['x'], 'circuit' => ['x']])->assertSessionHasErrors();
+        $this->from('/vehicles/new')
+            ->post('/vehicles', ['plate' => ['x'], 'circuit' => ['x']])
+            ->assertSessionHasErrors();
         $this->get('/vehicles/new?circuit[]=x')->assertOk();
     }
 
     public function test_a_vessel_says_what_it_holds(): void
     {
         $lead = Person::query()->where('login', 'sunniva')->firstOrFail();
-        $row = fn (string $holds): array => ['vessels' => [['id' => 'bucket', 'name' => 'Pail', 'marks' => '0.25', 'holds' => $holds, 'use' => 'mix']]];
+        $row = fn (string $holds): array => [
+            'vessels' => [['id' => 'bucket', 'name' => 'Pail', 'marks' => '0.25', 'holds' => $holds, 'use' => 'mix']],
+        ];
         $this->actingAs($lead)->from('/shop')->post('/shop/vessels', $row('0.1'))->assertSessionHasErrors('vessels.0');
         $this->post('/shop/vessels', $row('12'))->assertSessionHasNoErrors();
         $this->get('/shop')->assertSee('value="12', false);

@@ -100,6 +100,11 @@ abstract class ShopTestCase extends TestCase
     {
         return $this->actingAs($this->imre)
             ->from("/jobs/{$job->id}")
-            ->post("/jobs/{$job->id}/finish", ['key' => (string) Str::uuid(), 'step' => $step, 'reason' => $reason, ...$step === 'sign_off' ? ['known' => DemoSeeder::PASSWORD] : []]);
+            ->post("/jobs/{$job->id}/finish", [
+                'key' => (string) Str::uuid(),
+                'step' => $step,
+                'reason' => $reason,
+                ...$step === 'sign_off' ? ['known' => DemoSeeder::PASSWORD] : [],
+            ]);
     }
 }

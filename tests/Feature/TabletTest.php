@@ -24,7 +24,10 @@ final class TabletTest extends ShopTestCase
     public function test_a_pin_is_ones_own_and_none_that_others_guess_first(): void
     {
         $this->actingAs($this->imre)->get('/password')->assertOk()->assertSee('PIN for shared tablets');
-        $keep = fn (array $fields): TestResponse => $this->post('/password/pin', ['known' => 'bleed-it-dry', ...$fields]);
+        $keep = fn (array $fields): TestResponse => $this->post('/password/pin', [
+            'known' => 'bleed-it-dry',
+            ...$fields,
+        ]);
         foreach (['123', '123456789', '1111', '1234', '8765', 'abcd', ['x']] as $bad) {
             $keep(['pin' => $bad])->assertSessionHasErrors('pin');
         }
@@ -42,14 +45,25 @@ final class TabletTest extends ShopTestCase
         $this->imre->update(['pin' => '4071']);
         $this->post('/sign-in/pin', ['person' => $this->imre->id, 'pin' => '4071'])->assertSessionHasErrors('login');
         $this->assertGuest();
-        $this->actingAs($this->imre)->post('/tablets', ['tablet' => 'lift 2'])->assertForbidden();
-        $this->actingAs($this->lead)->post('/tablets', ['tablet' => ''])->assertSessionHasErrors('tablet');
-        $cookie = $this->post('/tablets', ['tablet' => 'lift 2'])->assertSessionHasNoErrors()->getCookie(Tablet::COOKIE)?->getValue();
+        $this->actingAs($this->imre)
+            ->post('/tablets', ['tablet' => 'lift 2'])
+            ->assertForbidden();
+        $this->actingAs($this->lead)
+            ->post('/tablets', ['tablet' => ''])
+            ->assertSessionHasErrors('tablet');
+        $cookie = $this->post('/tablets', ['tablet' => 'lift 2'])
+            ->assertSessionHasNoErrors()
+            ->getCookie(Tablet::COOKIE)
+            ?->getValue();
         $tablet = Tablet::query()->sole();
         self::assertNotSame($cookie, $tablet->token, 'only its hash is kept');
         $this->post('/sign-out');
 
-        $this->withCookie(Tablet::COOKIE, (string) $cookie)->get('/sign-in')->assertSee('Who is at lift 2?')->assertSee($this->imre->name)->assertDontSee($this->lead->name);
+        $this->withCookie(Tablet::COOKIE, (string) $cookie)
+            ->get('/sign-in')
+            ->assertSee('Who is at lift 2?')
+            ->assertSee($this->imre->name)
+            ->assertDontSee($this->lead->name);
         $this->post('/sign-in/pin', ['person' => $this->imre->id, 'pin' => '4071'])->assertRedirect('/');
         $this->assertAuthenticatedAs($this->imre);
         $this->get('/people')->assertSee('Signed in at lift 2');
@@ -113,7 +127,11 @@ final class TabletTest extends ShopTestCase
         $this->post('/sign-in', ['login' => 'imre', 'password' => 'bleed-it-dry']);
         $begun = SignIn::query()->sole();
         $this->get('/people')->assertSee('Signed in at')->assertSee('here');
-        $other = SignIn::query()->create(['person_id' => $this->lead->id, 'browser' => 'Mozilla (Linux)', 'at' => now()]);
+        $other = SignIn::query()->create([
+            'person_id' => $this->lead->id,
+            'browser' => 'Mozilla (Linux)',
+            'at' => now(),
+        ]);
         $this->post("/sign-ins/{$other->id}/end")->assertForbidden();
         $begun->update(['ended_at' => now()]);
         $this->get('/')->assertRedirect('/sign-in');

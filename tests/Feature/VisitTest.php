@@ -33,8 +33,15 @@ final class VisitTest extends ShopTestCase
         $this->days(2);
         $this->actingAs($this->imre)->get('/')->assertSee("/jobs/{$job->id}/visits", false);
         $this->days(1);
-        $this->actingAs($this->imre)->get('/')->assertSee("/jobs/{$job->id}/visits?visit={$due->id}", false);
-        $this->sign($job, $due, ['level' => 'below', 'volume' => '150 ml', 'vessel' => 'syringe', 'celsius' => '20'])->assertSessionHasNoErrors();
+        $this->actingAs($this->imre)
+            ->get('/')
+            ->assertSee("/jobs/{$job->id}/visits?visit={$due->id}", false);
+        $this->sign($job, $due, [
+            'level' => 'below',
+            'volume' => '150 ml',
+            'vessel' => 'syringe',
+            'celsius' => '20',
+        ])->assertSessionHasNoErrors();
         self::assertSame(Life::Followed, $job->refresh()->life());
         $second = Visit::query()->where('job_id', $job->id)->whereNull('done_at')->sole();
         self::assertSame('judge', $second->asked_by, 'the last look left something open');
@@ -42,19 +49,43 @@ final class VisitTest extends ShopTestCase
         $this->days(3);
         $sunniva = Person::query()->where('login', 'sunniva')->firstOrFail();
         $this->actingAs($sunniva);
-        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('150 ml');
-        $this->sign($job, $second, ['level' => 'below', 'volume' => '150 ml', 'vessel' => 'syringe', 'celsius' => '20', 'note' => 'damp at the pump'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}/visits")
+            ->assertOk()
+            ->assertSee('150 ml');
+        $this->sign($job, $second, [
+            'level' => 'below',
+            'volume' => '150 ml',
+            'vessel' => 'syringe',
+            'celsius' => '20',
+            'note' => 'damp at the pump',
+        ])->assertSessionHasNoErrors();
         $this->days(3);
         $third = Visit::query()->where('job_id', $job->id)->whereNull('done_at')->first();
-        $this->sign($job, $third, ['level' => 'below', 'volume' => '160 ml', 'vessel' => 'syringe', 'celsius' => '20'])->assertSessionHasNoErrors();
-        $page = $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('A leak')->assertSee('Plan a job on it')->assertSee('Sunniva Karr')->assertSee('damp at the pump');
+        $this->sign($job, $third, [
+            'level' => 'below',
+            'volume' => '160 ml',
+            'vessel' => 'syringe',
+            'celsius' => '20',
+        ])->assertSessionHasNoErrors();
+        $page = $this->get("/jobs/{$job->id}/visits")
+            ->assertOk()
+            ->assertSee('A leak')
+            ->assertSee('Plan a job on it')
+            ->assertSee('Sunniva Karr')
+            ->assertSee('damp at the pump');
         preg_match('#href="(/jobs/new[^"]+)"#', (string) $page->getContent(), $plan);
         $this->get(html_entity_decode($plan[1]))->assertOk();
         // What was sealed is what was sealed.
         self::assertSame($seal, $job->refresh()->seal);
         self::assertTrue(Seal::holds($job));
-        $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('The days after')->assertSee('160 ml')->assertSee('Unchanged since it was signed');
-        $this->get("/vehicles/{$job->vehicle_id}")->assertOk()->assertSee('followed');
+        $this->get("/jobs/{$job->id}/record")
+            ->assertOk()
+            ->assertSee('The days after')
+            ->assertSee('160 ml')
+            ->assertSee('Unchanged since it was signed');
+        $this->get("/vehicles/{$job->vehicle_id}")
+            ->assertOk()
+            ->assertSee('followed');
     }
 
     public function test_three_presses_where_all_is_well_and_it_is_closed(): void
@@ -67,18 +98,28 @@ final class VisitTest extends ShopTestCase
         $this->sign($job, $due, ['level' => 'at_mark'], 'visit-key-0001')->assertSessionHasNoErrors();
         self::assertSame(1, Visit::query()->where('job_id', $job->id)->whereNotNull('done_at')->count());
         self::assertSame(Life::Closed, $job->refresh()->life());
-        self::assertSame(0, Visit::query()->where('job_id', $job->id)->whereNull('done_at')->count(), 'nothing more to look at');
+        self::assertSame(
+            0,
+            Visit::query()->where('job_id', $job->id)->whereNull('done_at')->count(),
+            'nothing more to look at',
+        );
         // Another press on what is signed is told so, and nothing is lost of what stands.
-        $this->sign($job, $due, ['level' => 'below', 'volume' => '1'], 'visit-key-0002')->assertSessionHasErrors('visit');
+        $this->sign($job, $due, ['level' => 'below', 'volume' => '1'], 'visit-key-0002')->assertSessionHasErrors(
+            'visit',
+        );
     }
 
     public function test_what_cannot_be_is_asked_at_its_field_and_stays_typed(): void
     {
         $job = $this->signed();
         $due = Visit::query()->where('job_id', $job->id)->sole();
-        foreach ([
-            'level' => ['celsius' => '20'], 'celsius' => ['level' => 'at_mark', 'celsius' => '85'], 'volume' => ['level' => 'below'],
-        ] as $field => $fields) {
+        foreach (
+            [
+                'level' => ['celsius' => '20'],
+                'celsius' => ['level' => 'at_mark', 'celsius' => '85'],
+                'volume' => ['level' => 'below'],
+            ] as $field => $fields
+        ) {
             $this->sign($job, $due, $fields)->assertSessionHasErrors($field);
         }
         $this->sign($job, $due, ['level' => 'at_mark', 'volume' => '0.2'])->assertSessionHasErrors('volume');
@@ -96,7 +137,13 @@ final class VisitTest extends ShopTestCase
             $this->days(2);
             $due = Visit::query()->where('job_id', $job->id)->whereNull('done_at')->first();
             $fell = $look === 1 ? round(0.017 * $content) : 0;
-            $this->sign($job, $due, $fell > 0 ? ['level' => 'below', 'volume' => "{$fell} ml", 'vessel' => 'syringe', 'celsius' => '-15'] : ['level' => 'at_mark', 'celsius' => '-15'])->assertSessionHasNoErrors();
+            $this->sign(
+                $job,
+                $due,
+                $fell > 0
+                    ? ['level' => 'below', 'volume' => "{$fell} ml", 'vessel' => 'syringe', 'celsius' => '-15']
+                    : ['level' => 'at_mark', 'celsius' => '-15'],
+            )->assertSessionHasNoErrors();
         }
         self::assertSame(Life::Closed, $job->refresh()->life());
     }
@@ -109,10 +156,17 @@ final class VisitTest extends ShopTestCase
         $this->post("/visits/{$due->id}/hand-over", ['to' => $sunniva->id])->assertRedirect();
         $this->get('/visits')->assertOk()->assertSeeInOrder(['In other hands', $job->vehicle->plate]);
         $this->post("/visits/{$due->id}/skip", ['because' => ' '])->assertSessionHasErrors('because');
-        $this->post("/visits/{$due->id}/skip", ['because' => 'Sold, and gone over the pass'])->assertSessionHasNoErrors();
-        $this->get("/jobs/{$job->id}/record")->assertSee('skipped')->assertSee('gone over the pass');
+        $this->post("/visits/{$due->id}/skip", [
+            'because' => 'Sold, and gone over the pass',
+        ])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}/record")
+            ->assertSee('skipped')
+            ->assertSee('gone over the pass');
         $this->post("/jobs/{$job->id}/visits/ask", ['due_on' => '2001-01-01'])->assertSessionHasErrors('due_on');
-        $this->post("/jobs/{$job->id}/visits/ask", ['due_on' => now()->addDays(12)->format('Y-m-d'), 'watch' => 'heater'])->assertSessionHasNoErrors();
+        $this->post("/jobs/{$job->id}/visits/ask", [
+            'due_on' => now()->addDays(12)->format('Y-m-d'),
+            'watch' => 'heater',
+        ])->assertSessionHasNoErrors();
         self::assertSame('heater', Visit::query()->where('job_id', $job->id)->whereNull('done_at')->sole()->watch);
         $open = $this->plan('SKP 447');
         $this->get("/jobs/{$open->id}/visits")->assertRedirect("/jobs/{$open->id}");
@@ -126,16 +180,31 @@ final class VisitTest extends ShopTestCase
         $this->days(3);
         $this->actingAs($this->imre);
         // Two litres typed for fifty millilitres: more than the sums can have left as air.
-        $this->sign($job, $due, ['level' => 'below', 'volume' => '2 l', 'vessel' => 'syringe', 'celsius' => '20'])->assertSessionHasNoErrors();
+        $this->sign($job, $due, [
+            'level' => 'below',
+            'volume' => '2 l',
+            'vessel' => 'syringe',
+            'celsius' => '20',
+        ])->assertSessionHasNoErrors();
         self::assertTrue($this->says($job)?->code->isRed());
         $wrong = Visit::query()->where('job_id', $job->id)->whereNotNull('done_at')->sole();
         $right = ['level' => 'below', 'volume' => '50 ml', 'vessel' => 'syringe', 'celsius' => '20'];
-        $correct = fn (array $also) => $this->post("/visits/{$wrong->id}/correct", ['fields' => $right, 'key' => 'correct-000001', ...$also]);
+        $correct = fn (array $also) => $this->post("/visits/{$wrong->id}/correct", [
+            'fields' => $right,
+            'key' => 'correct-000001',
+            ...$also,
+        ]);
 
-        $this->get("/jobs/{$job->id}/visits?correct={$wrong->id}")->assertOk()->assertSee('Correct the look of')->assertSee('value="2 l"', false);
+        $this->get("/jobs/{$job->id}/visits?correct={$wrong->id}")
+            ->assertOk()
+            ->assertSee('Correct the look of')
+            ->assertSee('value="2 l"', false);
         $correct([])->assertSessionHasErrors('because');
         $correct(['because' => 'millilitres, not litres'])->assertSessionHasErrors('visit');
-        $correct(['fields' => ['level' => 'at_mark', 'volume' => '1 l', 'vessel' => 'jug'], 'because' => 'a slip'])->assertSessionHasErrors('volume');
+        $correct([
+            'fields' => ['level' => 'at_mark', 'volume' => '1 l', 'vessel' => 'jug'],
+            'because' => 'a slip',
+        ])->assertSessionHasErrors('volume');
         self::assertTrue($this->says($job)?->code->isRed(), 'nothing of what was refused is kept');
         self::assertFalse($wrong->refresh()->isStruck());
 
@@ -146,14 +215,27 @@ final class VisitTest extends ShopTestCase
         self::assertFalse($this->says($job)?->code->isRed());
         $counts = Visit::query()->where('job_id', $job->id)->where('instead_of', $wrong->id)->sole();
         self::assertEquals($wrong->done_at, $counts->done_at, 'of the time it was seen');
-        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('millilitres, not litres')->assertSee('2 l')->assertSee('50 ml');
-        $this->get("/jobs/{$job->id}/record")->assertOk()->assertSee('Struck out by Sunniva Karr: millilitres, not litres');
-        $this->post("/visits/{$wrong->id}/correct", ['fields' => $right, 'because' => 'once more', 'key' => 'correct-000002'])->assertSessionHasErrors('visit');
+        $this->get("/jobs/{$job->id}/visits")
+            ->assertOk()
+            ->assertSee('millilitres, not litres')
+            ->assertSee('2 l')
+            ->assertSee('50 ml');
+        $this->get("/jobs/{$job->id}/record")
+            ->assertOk()
+            ->assertSee('Struck out by Sunniva Karr: millilitres, not litres');
+        $this->post("/visits/{$wrong->id}/correct", [
+            'fields' => $right,
+            'because' => 'once more',
+            'key' => 'correct-000002',
+        ])->assertSessionHasErrors('visit');
         self::assertSame(1, substr_count((string) $this->get("/jobs/{$job->id}/job.json")->getContent(), '"struck"'));
 
         // Taken back whole: nobody looked, and somebody has to.
         Visit::query()->where('job_id', $job->id)->whereNull('done_at')->delete();
-        $this->post("/visits/{$counts->id}/correct", ['take_back' => '1', 'because' => 'the other vehicle'])->assertSessionHasNoErrors();
+        $this->post("/visits/{$counts->id}/correct", [
+            'take_back' => '1',
+            'because' => 'the other vehicle',
+        ])->assertSessionHasNoErrors();
         self::assertNull($this->says($job));
         self::assertSame(1, Visit::query()->where('job_id', $job->id)->whereNull('done_at')->count());
         self::assertTrue(Seal::holds($job->refresh()));
@@ -177,7 +259,9 @@ final class VisitTest extends ShopTestCase
         $short = \Aqbel\Core\Plan\LeftBehind::signed($state, $job->number(), -1500.0);
         self::assertNotNull($short);
         $job->update(['left_behind' => $short->toArray()]);
-        $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertOk()->assertSee("{$job->number()} was signed short of its mark");
+        $this->get("/jobs/new?vehicle={$job->vehicle_id}")
+            ->assertOk()
+            ->assertSee("{$job->number()} was signed short of its mark");
         $next = $this->plan('SKP 660');
         $this->get("/jobs/{$next->id}?step=found")->assertOk()->assertSee("{$job->number()} was signed with");
         // What went in since is taken off what was missing.
@@ -188,14 +272,21 @@ final class VisitTest extends ShopTestCase
     {
         $job = $this->signed();
         $due = Visit::query()->where('job_id', $job->id)->sole();
-        $due->update(['watch' => 'heater; left, and the "seam" at the very long pipe behind the bulkhead, which nobody reaches without a mirror']);
+        $due->update([
+            'watch' => 'heater; left, and the "seam" at the very long pipe behind the bulkhead, which nobody reaches '
+                .'without a mirror',
+        ]);
         $this->post('/calendar')->assertRedirect();
         $secret = $this->imre->refresh()->calendar;
-        $feed = $this->get("/calendar/{$secret}.ics")->assertOk()->assertHeader('Content-Type', 'text/calendar; charset=utf-8');
+        $feed = $this->get("/calendar/{$secret}.ics")
+            ->assertOk()
+            ->assertHeader('Content-Type', 'text/calendar; charset=utf-8');
         $read = Reader::read((string) $feed->getContent());
         self::assertSame([], $read->validate());
         $events = array_values(iterator_to_array($read->VEVENT, false));
-        $mine = array_values(array_filter($events, fn ($event) => str_starts_with((string) $event->UID, "visit-{$due->id}@")))[0];
+        $mine = array_values(
+            array_filter($events, fn ($event) => str_starts_with((string) $event->UID, "visit-{$due->id}@")),
+        )[0];
         self::assertSame(now()->addDays(3)->format('Ymd'), (string) $mine->DTSTART);
         self::assertStringContainsString($job->vehicle->plate, (string) $mine->SUMMARY);
         self::assertStringContainsString('heater; left, and the "seam"', (string) $mine->DESCRIPTION);
@@ -210,7 +301,9 @@ final class VisitTest extends ShopTestCase
         $this->get('/calendar/'.str_repeat('a', 40).'.ics')->assertNotFound();
         // The shop's is a lead's to make.
         $this->post('/shop/calendar')->assertForbidden();
-        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())->post('/shop/calendar')->assertRedirect();
+        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())
+            ->post('/shop/calendar')
+            ->assertRedirect();
         $this->get('/calendar/'.\App\Models\Shop::stored()->calendar.'.ics')->assertOk();
     }
 
@@ -236,6 +329,10 @@ final class VisitTest extends ShopTestCase
     /** @param  array<string, string>  $fields */
     private function sign(Job $job, ?Visit $visit, array $fields, string $key = ''): \Illuminate\Testing\TestResponse
     {
-        return $this->post("/jobs/{$job->id}/visits", ['visit' => (string) $visit?->id, 'key' => $key === '' ? (string) \Illuminate\Support\Str::uuid() : $key, 'fields' => ['vessel' => 'jug', ...$fields]]);
+        return $this->post("/jobs/{$job->id}/visits", [
+            'visit' => (string) $visit?->id,
+            'key' => $key === '' ? (string) \Illuminate\Support\Str::uuid() : $key,
+            'fields' => ['vessel' => 'jug', ...$fields],
+        ]);
     }
 }

@@ -82,7 +82,8 @@ final class WalkTest extends ShopTestCase
     }
 
     /**
-     * Litres and degrees Celsius in what the page says of itself; marks on a vessel and what somebody typed may be metric.
+     * Litres and degrees Celsius in what the page says of itself;
+     * marks on a vessel and what somebody typed may be metric.
      *
      * @return list<string>
      */

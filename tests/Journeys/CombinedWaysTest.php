@@ -38,7 +38,12 @@ final class CombinedWaysTest extends TestCase
         $played = 0;
         foreach (self::combinations(Demo::circuit($key), crc32($key)) as $choices) {
             try {
-                $journey = new Journey(['about' => 'a way put together', 'circuit' => $key, 'choices' => $choices, 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
+                $journey = new Journey([
+                    'about' => 'a way put together',
+                    'circuit' => $key,
+                    'choices' => $choices,
+                    'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
+                ]);
             } catch (InvalidField) {
                 continue; // it does not fit here, and says so
             }
@@ -49,7 +54,10 @@ final class CombinedWaysTest extends TestCase
                 continue;
             }
             $journey->play();
-            self::assertTrue($journey->state()->isSigned(), json_encode($choices)."\n".($journey->state()->stepInHand()->id ?? ''));
+            self::assertTrue(
+                $journey->state()->isSigned(),
+                json_encode($choices)."\n".($journey->state()->stepInHand()->id ?? ''),
+            );
             if (++$played === self::ON_EACH) {
                 break;
             }
@@ -61,16 +69,27 @@ final class CombinedWaysTest extends TestCase
     {
         $kinds = fn (string $key, array $choices): array => array_map(
             fn (array $step) => $step['kind'],
-            TopicList::answer('plan', (string) json_encode(['circuit' => Demo::document($key), 'choices' => $choices]))['sequence'],
+            TopicList::answer('plan', (string) json_encode(['circuit' => Demo::document($key), 'choices' => $choices]))[
+                'sequence'
+            ],
         );
         $both = $kinds('post-van', ['fill' => 'gravity', 'warm_up' => 'open_neck', 'end' => 'one_run']);
         self::assertContains('bleed', $both, 'an open running neck, and bleed screws');
         self::assertSame(1, count(array_keys($both, 'heat_cycle', true)));
-        $raised = $kinds('taxi-engine', ['fill' => 'gravity', 'warm_up' => 'vent_bolt', 'aids' => ['raise', 'vent_pressure'], 'end' => 'quiet_twice']);
+        $raised = $kinds('taxi-engine', [
+            'fill' => 'gravity',
+            'warm_up' => 'vent_bolt',
+            'aids' => ['raise', 'vent_pressure'],
+            'end' => 'quiet_twice',
+        ]);
         foreach (['raise', 'lower', 'vent_under_pressure', 'vent_between', 'heat_cycle'] as $kind) {
             self::assertContains($kind, $raised);
         }
-        self::assertSame(['heat_cycle', 'lower', 'cool_down'], array_slice($raised, (int) array_search('heat_cycle', $raised, true), 3), 'it stays up until it has run hot');
+        self::assertSame(
+            ['heat_cycle', 'lower', 'cool_down'],
+            array_slice($raised, (int) array_search('heat_cycle', $raised, true), 3),
+            'it stays up until it has run hot',
+        );
         self::assertContains('vacuum_fill', $kinds('taxi-engine', ['fill' => 'vacuum', 'warm_up' => 'loose_cap']));
         $tight = $kinds('taxi-engine', ['fill' => 'vacuum', 'end' => 'tight']);
         self::assertSame([], array_intersect(['heat_cycle', 'drive'], $tight));
@@ -78,12 +97,21 @@ final class CombinedWaysTest extends TestCase
 
     public function test_what_does_not_exist_or_does_nothing_is_refused_by_name(): void
     {
-        foreach ([
-            'choices.warm_up' => ['warm_up' => 'wishful'], 'choices.fill' => ['fill' => 'bucket'], 'choices.aids.0' => ['aids' => ['luck']], 'choices.end' => ['end' => 'never'],
-            'choices.colour' => ['colour' => 'red'], 'school' => ['fill' => 'vacuum', 'aids' => ['raise']],
-        ] as $field => $choices) {
+        foreach (
+            [
+                'choices.warm_up' => ['warm_up' => 'wishful'],
+                'choices.fill' => ['fill' => 'bucket'],
+                'choices.aids.0' => ['aids' => ['luck']],
+                'choices.end' => ['end' => 'never'],
+                'choices.colour' => ['colour' => 'red'],
+                'school' => ['fill' => 'vacuum', 'aids' => ['raise']],
+            ] as $field => $choices
+        ) {
             try {
-                TopicList::answer('plan', (string) json_encode(['circuit' => Demo::document('taxi-engine'), 'choices' => $choices]));
+                TopicList::answer(
+                    'plan',
+                    (string) json_encode(['circuit' => Demo::document('taxi-engine'), 'choices' => $choices]),
+                );
                 self::fail("{$field}: taken");
             } catch (InvalidField $invalid) {
                 self::assertSame($field, $invalid->field, $invalid->getMessage());
@@ -95,14 +123,25 @@ final class CombinedWaysTest extends TestCase
     {
         foreach (self::combinations(Demo::circuit('rescue-ambulance'), 7) as $choices) {
             try {
-                $journey = new Journey(['about' => '', 'circuit' => 'rescue-ambulance', 'choices' => $choices, 'lines' => []]);
+                $journey = new Journey([
+                    'about' => '',
+                    'circuit' => 'rescue-ambulance',
+                    'choices' => $choices,
+                    'lines' => [],
+                ]);
             } catch (InvalidField) {
                 continue;
             }
             $plan = Plan::of($journey->state());
-            $again = (new \Aqbel\Core\Plan\Format\PlanCodec(\Aqbel\Core\Schools\SchoolCatalogue::standard()))->read(\Aqbel\Core\Plan\Format\PlanCodec::write($plan), $journey->state()->circuit);
+            $again = (new \Aqbel\Core\Plan\Format\PlanCodec(\Aqbel\Core\Schools\SchoolCatalogue::standard()))->read(
+                \Aqbel\Core\Plan\Format\PlanCodec::write($plan),
+                $journey->state()->circuit,
+            );
             self::assertSame($plan->school->id(), $again->school->id());
-            self::assertEquals(array_map(fn (Step $step) => $step->id, $plan->steps), array_map(fn (Step $step) => $step->id, $again->steps));
+            self::assertEquals(
+                array_map(fn (Step $step) => $step->id, $plan->steps),
+                array_map(fn (Step $step) => $step->id, $again->steps),
+            );
         }
     }
 
@@ -112,9 +151,17 @@ final class CombinedWaysTest extends TestCase
         $all = [];
         foreach (FillBy::cases() as $fill) {
             foreach ($fill->school($circuit) === null ? [] : WarmedBy::cases() as $warm) {
-                foreach ([[], [Aid::Raise], [Aid::VentPressure, Aid::Squeeze], [Aid::Raise, Aid::VentPressure]] as $aids) {
+                foreach (
+                    [[], [Aid::Raise], [Aid::VentPressure, Aid::Squeeze], [Aid::Raise, Aid::VentPressure]] as $aids
+                ) {
                     foreach (RunsUntil::cases() as $end) {
-                        $all[] = ['fill' => $fill->value, 'warm_up' => $warm->value, 'aids' => array_map(fn (Aid $aid) => $aid->value, $aids), 'end' => $end->value, 'elevation_m' => 1420];
+                        $all[] = [
+                            'fill' => $fill->value,
+                            'warm_up' => $warm->value,
+                            'aids' => array_map(fn (Aid $aid) => $aid->value, $aids),
+                            'end' => $end->value,
+                            'elevation_m' => 1420,
+                        ];
                     }
                 }
             }

@@ -42,7 +42,12 @@ final class EveryCircuitTest extends TestCase
                 self::assertNull($journey->answer()['next'], "{$circuit}, {$school['school']}, {$units}");
                 $contents[] = $journey->answer()['ledger']['content_ml'];
             }
-            self::assertEqualsWithDelta($contents[0], $contents[1], 0.01 * $contents[0], "{$circuit}, {$school['school']}");
+            self::assertEqualsWithDelta(
+                $contents[0],
+                $contents[1],
+                0.01 * $contents[0],
+                "{$circuit}, {$school['school']}",
+            );
             $walked++;
         }
         self::assertGreaterThan(0, $walked);
@@ -60,16 +65,28 @@ final class EveryCircuitTest extends TestCase
     #[DataProvider('layouts')]
     public function test_a_layout_goes_to_its_signature_with_nothing_known_of_it(string $layout): void
     {
-        $fitting = array_values(array_filter(self::answer(Demo::layoutDocument($layout), 'gravity')['schools'], fn (array $school) => $school['fits'] && $school['runs']));
+        $fitting = array_values(
+            array_filter(
+                self::answer(Demo::layoutDocument($layout), 'gravity')['schools'],
+                fn (array $school) => $school['fits'] && $school['runs'],
+            ),
+        );
         self::assertNotSame([], $fitting);
         foreach (array_slice($fitting, 0, 1) as ['school' => $school]) {
-            $journey = new Journey(['about' => $layout, 'layout' => $layout, 'choices' => ['school' => $school], 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
+            $journey = new Journey([
+                'about' => $layout,
+                'layout' => $layout,
+                'choices' => ['school' => $school],
+                'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
+            ]);
             $journey->play();
             self::assertNull($journey->answer()['next'], "{$layout}, {$school}");
         }
     }
 
-    /** @param  array<string, mixed>  $school  as `calc plan` says it: its minutes are those of the steps that it plans */
+    /**
+     * @param  array<string, mixed>  $school  as `calc plan` says it: its minutes are those of the steps that it plans
+     */
     private static function assertMinutes(array $school, JobState $job): void
     {
         [$hands, $waits] = [0.0, 0.0];
@@ -84,15 +101,30 @@ final class EveryCircuitTest extends TestCase
     public function test_a_large_engine_with_a_neck_of_its_own_is_filled_there_before_its_day_tank(): void
     {
         $circuit = Demo::document('standby-generator');
-        $circuit['ports'][] = ['id' => 'exchanger_neck', 'node' => 'left_head', 'kind' => 'fill', 'label' => 'Exchanger neck'];
-        $sequence = array_column(TopicList::answer('plan', (string) json_encode([
-            'circuit' => $circuit, 'choices' => ['school' => 'large_engine'],
-        ]))['sequence'], 'step');
+        $circuit['ports'][] = [
+            'id' => 'exchanger_neck',
+            'node' => 'left_head',
+            'kind' => 'fill',
+            'label' => 'Exchanger neck',
+        ];
+        $sequence = array_column(
+            TopicList::answer(
+                'plan',
+                (string) json_encode([
+                    'circuit' => $circuit,
+                    'choices' => ['school' => 'large_engine'],
+                ]),
+            )['sequence'],
+            'step',
+        );
         $places = array_flip($sequence);
         self::assertLessThan($places['fill_through:exchanger_neck'], $places['open_bleeds']);
         self::assertLessThan($places['bleed:vent_left'], $places['fill_through:exchanger_neck']);
         self::assertLessThan($places['fill_level'], $places['bleed:vent_left']);
-        self::assertNotContains('fill_through:exchanger_neck', array_column($this->plan('standby-generator', 'large_engine')['sequence'], 'step'));
+        self::assertNotContains(
+            'fill_through:exchanger_neck',
+            array_column($this->plan('standby-generator', 'large_engine')['sequence'], 'step'),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -107,6 +139,9 @@ final class EveryCircuitTest extends TestCase
      */
     private static function answer(array $circuit, string $school): array
     {
-        return TopicList::answer('plan', (string) json_encode(['circuit' => $circuit, 'choices' => ['school' => $school, 'elevation_m' => 1420]]));
+        return TopicList::answer(
+            'plan',
+            (string) json_encode(['circuit' => $circuit, 'choices' => ['school' => $school, 'elevation_m' => 1420]]),
+        );
     }
 }

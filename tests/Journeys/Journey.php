@@ -27,8 +27,10 @@ use Tests\Demo;
 /**
  * A whole job as data: who writes what, when, and what must be said at each point.
  *
- * A journey names a demo circuit or a `layout` as it comes, where it has one a `routine` of its own, plan choices, `units` where they are not metric, and `lines`, in order:
- * - `{"until": step, "or": step}`: everything up to that step as an ordinary technician does it, or to the other where it
+ * A journey names a demo circuit or a `layout` as it comes, where it has one a `routine` of its own, plan choices,
+ * `units` where they are not metric, and `lines`, in order:
+ * - `{"until": step, "or": step}`: everything up to that step as an
+ * ordinary technician does it, or to the other where it
  *   has fallen away on the way; `{"do": step}` that step too
  * - `{"step", "form", "values", "person", "min"}`: one entry, `min` minutes after the one before (1 when not given)
  * - with `late`: forgotten at a step that is finished, so many minutes ago
@@ -69,13 +71,22 @@ final class Journey
         $this->units = UnitSystem::from($document['units'] ?? 'metric');
         $circuit = match (true) {
             isset($this->document['layout']) => Demo::layout($this->document['layout']),
-            isset($this->document['routine']) => Demo::withRoutine($this->document['circuit'], $this->document['routine']),
+            isset($this->document['routine']) => Demo::withRoutine(
+                $this->document['circuit'],
+                $this->document['routine'],
+            ),
             default => Demo::circuit($this->document['circuit']),
         };
         $planner = new Planner($this->kinds, SchoolCatalogue::standard());
-        $asked = serialize(array_intersect_key($this->document, array_flip(['circuit', 'layout', 'routine', 'choices'])));
+        $asked = serialize(
+            array_intersect_key($this->document, array_flip(['circuit', 'layout', 'routine', 'choices'])),
+        );
         $plan = self::$planned[$asked] ??= $planner->plan($circuit, (new Input($this->document))->choices($circuit));
-        $this->script = new Script(new JobState($circuit, $plan, $this->kinds), $this->kinds, new Replanning($this->kinds, $planner));
+        $this->script = new Script(
+            new JobState($circuit, $plan, $this->kinds),
+            $this->kinds,
+            new Replanning($this->kinds, $planner),
+        );
     }
 
     public function about(): string
@@ -135,8 +146,15 @@ final class Journey
     private function do(string $id): void
     {
         $kind = $this->kinds->of($this->comesTo($id));
-        foreach (Answers::to($kind, $this->state()->at($this->state()->steps[$id], $this->now)) as [$form, $fields, $minutes]) {
-            $this->must(['step' => $id, 'form' => $form, 'values' => $this->typed($kind, $id, $form, $fields), 'min' => 0]);
+        foreach (
+            Answers::to($kind, $this->state()->at($this->state()->steps[$id], $this->now)) as [$form, $fields, $minutes]
+        ) {
+            $this->must([
+                'step' => $id,
+                'form' => $form,
+                'values' => $this->typed($kind, $id, $form, $fields),
+                'min' => 0,
+            ]);
             $this->now += (int) round($minutes * 60);
         }
         $this->waits($id);
@@ -199,7 +217,12 @@ final class Journey
         }
         $at->waits($id);
 
-        return ! $at->finishes($id) || ! isset($at->state()->steps[$id]) ? null : $at->kinds->of($at->state()->steps[$id])->judgement($at->state()->at($at->state()->steps[$id], $at->now))?->outcome();
+        return ! $at->finishes($id) || ! isset($at->state()->steps[$id])
+            ? null
+            : $at->kinds
+                ->of($at->state()->steps[$id])
+                ->judgement($at->state()->at($at->state()->steps[$id], $at->now))
+                ?->outcome();
     }
 
     public function finishes(string $id): bool
@@ -211,7 +234,19 @@ final class Journey
     {
         $this->now += 60;
 
-        return $this->script->write(new ScriptLine($this->number++, $this->now, $line->by, $line->step, Lines::Withdraw->value, [], 'A slip', $line->seq, false)) === null;
+        return $this->script->write(
+            new ScriptLine(
+                $this->number++,
+                $this->now,
+                $line->by,
+                $line->step,
+                Lines::Withdraw->value,
+                [],
+                'A slip',
+                $line->seq,
+                false,
+            ),
+        ) === null;
     }
 
     public function __clone()

@@ -27,7 +27,11 @@ final class JourneyTest extends TestCase
     {
         $journey = Journey::read($file);
         $journey->play(
-            fn (array $expected, array $answer, int $line) => $this->holds($expected, $answer, "line {$line}: {$journey->about()}"),
+            fn (array $expected, array $answer, int $line) => $this->holds(
+                $expected,
+                $answer,
+                "line {$line}: {$journey->about()}",
+            ),
             function (?string $field, ?Refusal $refusal, int $line) use ($journey): void {
                 $where = "line {$line}: {$journey->about()} ".($refusal->message ?? '');
                 self::assertSame($field, $refusal?->field, $where);

@@ -31,7 +31,11 @@ final class RoutineTest extends TestCase
             'in any letters' => ['Cool : to the hand', RoutinePart::Cool, 0.0],
             'a point by its name' => ['bleed Heater hose tee: a turn', RoutinePart::Bleed, 0.0],
             'a run' => ['run: 2,000 rpm 10 min', RoutinePart::Run, 10.0],
-            'starts the engine all the same' => ['Cap on, start the engine and let it idle 5 min', RoutinePart::Run, 5.0],
+            'starts the engine all the same' => [
+                'Cap on, start the engine and let it idle 5 min',
+                RoutinePart::Run,
+                5.0,
+            ],
             'and so' => ['Engine at idle until the fan turns', RoutinePart::Run, 0.0],
             'and so, warm' => ['Warm the engine up', RoutinePart::Run, 0.0],
             'does not' => ['Engine off, ignition on 2 min', RoutinePart::Free, 2.0],
@@ -72,18 +76,38 @@ final class RoutineTest extends TestCase
     public function test_any_routine_has_its_fill_before_its_engine_and_is_worked_to_the_signature(string $key): void
     {
         $draw = new Randomizer(new Mt19937(crc32($key)));
-        $points = array_map(fn (string $port) => "bleed {$port}: until it runs solid", Demo::circuit($key)->portIds(PortKind::Bleed));
-        $lines = ['Heater on full', 'Squeeze the upper hose', 'Wait 3 min', 'fill: to the mark', 'run: until the fan turns', 'cool: to the hand', 'level: to the mark', ...$points];
+        $points = array_map(
+            fn (string $port) => "bleed {$port}: until it runs solid",
+            Demo::circuit($key)->portIds(PortKind::Bleed),
+        );
+        $lines = [
+            'Heater on full',
+            'Squeeze the upper hose',
+            'Wait 3 min',
+            'fill: to the mark',
+            'run: until the fan turns',
+            'cool: to the hand',
+            'level: to the mark',
+            ...$points,
+        ];
         for ($i = 0; $i < self::ON_EACH; $i++) {
             $routine = array_map(fn () => $lines[$draw->getInt(0, count($lines) - 1)], range(1, $draw->getInt(2, 8)));
             $journey = new Journey([
-                'about' => 'a routine', 'circuit' => $key, 'routine' => $routine, 'choices' => ['school' => 'manual', 'elevation_m' => 1420], 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
+                'about' => 'a routine',
+                'circuit' => $key,
+                'routine' => $routine,
+                'choices' => ['school' => 'manual', 'elevation_m' => 1420],
+                'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
             ]);
             $plan = Plan::of($journey->state());
             $kinds = array_map(fn (Step $step) => $step->kind, $plan->steps);
             $runs = array_keys($kinds, 'heat_cycle', true);
             $said = implode(' / ', $routine);
-            self::assertCount(count(array_unique(array_map(fn (Step $step) => $step->id, $plan->steps))), $plan->steps, $said);
+            self::assertCount(
+                count(array_unique(array_map(fn (Step $step) => $step->id, $plan->steps))),
+                $plan->steps,
+                $said,
+            );
             self::assertSame(1, count(array_keys($kinds, 'fill_level', true)), $said);
             self::assertLessThan($runs[0], array_search('fill_level', $kinds, true), $said);
             self::assertContains('cool_down', array_slice($kinds, $runs[count($runs) - 1]), $said);

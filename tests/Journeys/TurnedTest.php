@@ -26,11 +26,19 @@ final class TurnedTest extends TestCase
     #[DataProvider('circuits')]
     public function test_it_comes_to_its_signature(string $circuit): void
     {
-        $schools = array_column(array_filter(self::schools($circuit), fn (array $s) => $s['fits'] && $s['runs']), 'school');
+        $schools = array_column(
+            array_filter(self::schools($circuit), fn (array $s) => $s['fits'] && $s['runs']),
+            'school',
+        );
         [$turned, $place] = [0, 0];
         foreach ($schools as $i => $from) {
             $to = $schools[($i + 1) % count($schools)];
-            $planned = new Journey(['about' => $from, 'circuit' => $circuit, 'choices' => ['school' => $from, 'elevation_m' => 1420], 'lines' => []]);
+            $planned = new Journey([
+                'about' => $from,
+                'circuit' => $circuit,
+                'choices' => ['school' => $from, 'elevation_m' => 1420],
+                'lines' => [],
+            ]);
             $steps = array_keys($planned->state()->steps);
             $steps = array_slice($steps, (int) array_search('mix', $steps, true));
             $turned += $this->turned($circuit, $from, $to, $steps[$place % count($steps)]) ? 1 : 0;
@@ -43,7 +51,12 @@ final class TurnedTest extends TestCase
     {
         $replanning = new Replanning(StepCatalogue::standard(), Demo::planner());
         $at = function (array $lines) use ($replanning): array {
-            $journey = new Journey(['about' => 'a minibus', 'circuit' => 'school-minibus', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420], 'lines' => $lines]);
+            $journey = new Journey([
+                'about' => 'a minibus',
+                'circuit' => 'school-minibus',
+                'choices' => ['school' => 'gravity', 'elevation_m' => 1420],
+                'lines' => $lines,
+            ]);
             $journey->play();
 
             return array_keys($replanning->schools($journey->state()));
@@ -51,9 +64,15 @@ final class TurnedTest extends TestCase
         self::assertContains('vacuum', $at([]));
         self::assertNotContains('loose_cap', $at([]));
         self::assertContains('loose_cap', $at([['until' => 'fill_level'], ['do' => 'fill_level']]));
-        $journey = new Journey(['about' => 'refused', 'circuit' => 'school-minibus', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420], 'lines' => [
-            ['until' => 'mix'], ['step' => 'mix', 'form' => 'replan', 'values' => ['school' => 'loose_cap']],
-        ]]);
+        $journey = new Journey([
+            'about' => 'refused',
+            'circuit' => 'school-minibus',
+            'choices' => ['school' => 'gravity', 'elevation_m' => 1420],
+            'lines' => [
+                ['until' => 'mix'],
+                ['step' => 'mix', 'form' => 'replan', 'values' => ['school' => 'loose_cap']],
+            ],
+        ]);
         $refused = null;
         $journey->play(null, function (?string $field, $refusal) use (&$refused): void {
             $refused = $refusal;
@@ -64,8 +83,13 @@ final class TurnedTest extends TestCase
     private function turned(string $circuit, string $from, string $to, string $step): bool
     {
         $journey = new Journey([
-            'about' => "{$circuit}, {$from} to {$to} at {$step}", 'circuit' => $circuit, 'choices' => ['school' => $from, 'elevation_m' => 1420],
-            'lines' => [['until' => $step, 'or' => 'sign_off'], ['step' => $step, 'form' => 'replan', 'values' => ['school' => $to]]],
+            'about' => "{$circuit}, {$from} to {$to} at {$step}",
+            'circuit' => $circuit,
+            'choices' => ['school' => $from, 'elevation_m' => 1420],
+            'lines' => [
+                ['until' => $step, 'or' => 'sign_off'],
+                ['step' => $step, 'form' => 'replan', 'values' => ['school' => $to]],
+            ],
         ]);
         $refusal = 'none';
         $journey->play(fn () => null, function (?string $field, $refused) use (&$refusal): void {

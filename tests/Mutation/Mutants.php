@@ -13,13 +13,25 @@ use PhpParser\Parser;
 use PhpParser\ParserFactory;
 
 /**
- * Every mutant of the core's judgement: each constant a tenth higher and lower, each comparison turned round, each refusal
- * dropped, each “never” made passable with a reason.
+ * Every mutant of the core's judgement: each constant a tenth higher and lower, each comparison turned round, each
+ * refusal dropped, each “never” made passable with a reason.
  */
 final class Mutants
 {
     /** Where the judging is done. */
-    private const FOLDERS = ['Flow', 'Heat', 'Job', 'Judged', 'Ledger', 'Mixing', 'Observed', 'Plan', 'Steps', 'Vacuum', 'Writing'];
+    private const FOLDERS = [
+        'Flow',
+        'Heat',
+        'Job',
+        'Judged',
+        'Ledger',
+        'Mixing',
+        'Observed',
+        'Plan',
+        'Steps',
+        'Vacuum',
+        'Writing',
+    ];
 
     /** What can scald, gas, hurt or ruin when it is wrong; “never” and a refusal count wherever they stand. */
     private const HURTS = '#^core/(Heat/(?!Purging)|Judged/|Job/(Neck|Running)|Vacuum/|Steps/(Cool|RunHot|MakeSafe|Vacuum)/|Steps/(EngineStart|NotRun|Opening))#';

@@ -64,9 +64,19 @@ final class BackupTest extends ShopTestCase
         preg_match('#\S+/before-restore-[\d-]+\.zip#', $said, $kept);
         Backup::verified($kept[0] ?? '');
         // The next of each has a number of its own.
-        self::assertGreaterThan($job->id, Job::query()->create([...$job->fresh()?->only(['circuit_id', 'planned_by', 'kind', 'plan']) ?? [], 'vehicle_id' => 7])->id);
+        self::assertGreaterThan(
+            $job->id,
+            Job::query()->create([
+                ...$job->fresh()?->only(['circuit_id', 'planned_by', 'kind', 'plan']) ?? [],
+                'vehicle_id' => 7,
+            ])->id,
+        );
 
-        config(['database.default' => 'sqlite', 'database.connections.sqlite.database' => "{$this->folder}/aqbel.sqlite", 'aqbel.photos' => "{$this->folder}/other"]);
+        config([
+            'database.default' => 'sqlite',
+            'database.connections.sqlite.database' => "{$this->folder}/aqbel.sqlite",
+            'aqbel.photos' => "{$this->folder}/other",
+        ]);
         DB::purge('sqlite');
         Restoring::from($backup->file, false);
         self::assertSame('sqlite', DB::getDriverName());
@@ -85,7 +95,10 @@ final class BackupTest extends ShopTestCase
 
     public function test_a_backup_whose_rows_are_refused_changes_nothing(): void
     {
-        config(['database.default' => 'sqlite', 'database.connections.sqlite.database' => "{$this->folder}/aqbel.sqlite"]);
+        config([
+            'database.default' => 'sqlite',
+            'database.connections.sqlite.database' => "{$this->folder}/aqbel.sqlite",
+        ]);
         DB::purge('sqlite');
         touch("{$this->folder}/aqbel.sqlite");
         Artisan::call('migrate', ['--force' => true]);
@@ -107,10 +120,31 @@ final class BackupTest extends ShopTestCase
     /** @return array<string, list<array<string, mixed>>> all that a shop has, numbers as numbers */
     private static function rows(): array
     {
-        $number = fn (mixed $value): mixed => is_bool($value) ? (int) $value : (is_numeric($value) ? (float) $value : $value);
+        $number = fn (mixed $value): mixed => is_bool($value)
+            ? (int) $value
+            : (is_numeric($value)
+                ? (float) $value
+                : $value);
         $rows = [];
-        foreach (['shops', 'people', 'circuits', 'vehicles', 'jobs', 'journal_lines', 'products', 'containers', 'photos', 'audit_lines'] as $table) {
-            $rows[$table] = DB::table($table)->orderBy('id')->get()->map(fn (object $row) => array_map($number, (array) $row))->all();
+        foreach (
+            [
+                'shops',
+                'people',
+                'circuits',
+                'vehicles',
+                'jobs',
+                'journal_lines',
+                'products',
+                'containers',
+                'photos',
+                'audit_lines',
+            ] as $table
+        ) {
+            $rows[$table] = DB::table($table)
+                ->orderBy('id')
+                ->get()
+                ->map(fn (object $row) => array_map($number, (array) $row))
+                ->all();
         }
 
         return $rows;

@@ -13,7 +13,8 @@ final class AtmosphereTest extends TestCase
 {
     public function test_the_standard_atmosphere_agrees_on_a_grid(): void
     {
-        $script = 'const p=require("psychrolib");p.SetUnitSystem(p.SI);const r=[];for(let h=-400;h<=5000;h+=60)r.push([h,p.GetStandardAtmPressure(h)/1000]);console.log(JSON.stringify(r))';
+        $script = 'const p=require("psychrolib");p.SetUnitSystem(p.SI);const r=[];for(let '
+            .'h=-400;h<=5000;h+=60)r.push([h,p.GetStandardAtmPressure(h)/1000]);console.log(JSON.stringify(r))';
         $rows = json_decode(
             (string) shell_exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && node -e '.escapeshellarg($script)),
             true,

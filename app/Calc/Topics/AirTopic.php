@@ -45,8 +45,15 @@ final class AirTopic implements Topic
     /** @return array<string, mixed> */
     private static function freer(Freer $freer): array
     {
-        return array_filter([
-            'by' => $freer->by->value, 'by_mm' => $freer->byMm ?: null, 'port' => $freer->port ?: null, 'leaves_ml' => $freer->leavesMl, 'air_ml' => $freer->airMl,
-        ], fn ($value) => $value !== null);
+        return array_filter(
+            [
+                'by' => $freer->by->value,
+                'by_mm' => $freer->byMm ?: null,
+                'port' => $freer->port ?: null,
+                'leaves_ml' => $freer->leavesMl,
+                'air_ml' => $freer->airMl,
+            ],
+            fn ($value) => $value !== null,
+        );
     }
 }

@@ -95,10 +95,18 @@ final class CompareTopic implements Topic
     private static function school(ComparedSchool $row): array
     {
         return [
-            'school' => $row->school->id(), 'air_ml' => $row->fill->airMl, 'air_low_ml' => $row->fill->airLowMl(), 'air_high_ml' => $row->fill->airHighMl(),
+            'school' => $row->school->id(),
+            'air_ml' => $row->fill->airMl,
+            'air_low_ml' => $row->fill->airLowMl(),
+            'air_high_ml' => $row->fill->airHighMl(),
             'pockets' => array_map(FillTopic::pocket(...), $row->fill->pockets),
-            'coolant_ml' => $row->fill->coolantMl, 'hands_on_min' => $row->likelyMinutes()->hands, 'total_min' => $row->likelyMinutes()->total(),
-            'heat_cycles' => $row->runs->likely, 'one_is_enough' => $row->runs->enough, 'estimate' => $row->fill->estimate, 'catch' => $row->school->catch(),
+            'coolant_ml' => $row->fill->coolantMl,
+            'hands_on_min' => $row->likelyMinutes()->hands,
+            'total_min' => $row->likelyMinutes()->total(),
+            'heat_cycles' => $row->runs->likely,
+            'one_is_enough' => $row->runs->enough,
+            'estimate' => $row->fill->estimate,
+            'catch' => $row->school->catch(),
         ];
     }
 
@@ -108,8 +116,15 @@ final class CompareTopic implements Topic
         $minutes = $one->likelyMinutes();
 
         return [
-            'fill' => $one->way->fill->value, 'warm_up' => $one->way->warmedBy->value, 'aids' => array_map(fn (Aid $aid) => $aid->value, $one->way->aids), 'end' => $one->way->until->value,
-            'air_ml' => $one->fill->airMl, 'estimate' => $one->fill->estimate, 'hands_on_min' => $minutes->hands, 'total_min' => $minutes->total(), 'brings_ml' => (object) $one->brings,
+            'fill' => $one->way->fill->value,
+            'warm_up' => $one->way->warmedBy->value,
+            'aids' => array_map(fn (Aid $aid) => $aid->value, $one->way->aids),
+            'end' => $one->way->until->value,
+            'air_ml' => $one->fill->airMl,
+            'estimate' => $one->fill->estimate,
+            'hands_on_min' => $minutes->hands,
+            'total_min' => $minutes->total(),
+            'brings_ml' => (object) $one->brings,
         ];
     }
 

@@ -37,7 +37,9 @@ final class CooldownTopic implements Topic
             CoolingBody::of(
                 $input->has('capacity_ml') ? $input->number('capacity_ml', 1, 1.0e6) : null,
                 $input->has('metal_kg') ? $input->number('metal_kg', 0, 1.0e5) : null,
-                Shelter::from($input->choice('sheltered', array_column(Shelter::cases(), 'value'), Shelter::Open->value)),
+                Shelter::from(
+                    $input->choice('sheltered', array_column(Shelter::cases(), 'value'), Shelter::Open->value),
+                ),
                 $input->number('fan_ran_on_min', 0, 1440, 0),
             ),
         );

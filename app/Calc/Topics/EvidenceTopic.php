@@ -30,14 +30,30 @@ final class EvidenceTopic implements Topic
         $in = $input->has('facts') ? $input->child('facts') : new Input([]);
         $fact = fn (string $name): ?float => $in->has($name) ? $in->number($name, -40, 200) : null;
         $stream = new HotStream(
-            new RunFacts($fact('thermostat_start_c'), $fact('thermostat_full_c'), $fact('fan_on_c'), $fact('fan_off_c'), $fact('limit_c')),
+            new RunFacts(
+                $fact('thermostat_start_c'),
+                $fact('thermostat_full_c'),
+                $fact('fan_on_c'),
+                $fact('fan_off_c'),
+                $fact('limit_c'),
+            ),
             self::channels($input->object('channels')),
         );
 
         return [
-            'evidence' => array_map(fn (Evidence $one): array => array_filter([
-                'code' => $one->code->value, ...$one->toS === null ? ['at_s' => $one->fromS] : ['from_s' => $one->fromS, 'to_s' => $one->toS], 'value' => $one->value,
-            ], fn ($value) => $value !== null), $stream->evidence),
+            'evidence' => array_map(
+                fn (Evidence $one): array => array_filter(
+                    [
+                        'code' => $one->code->value,
+                        ...$one->toS === null
+                            ? ['at_s' => $one->fromS]
+                            : ['from_s' => $one->fromS, 'to_s' => $one->toS],
+                        'value' => $one->value,
+                    ],
+                    fn ($value) => $value !== null,
+                ),
+                $stream->evidence,
+            ),
             'danger' => $stream->danger,
             'minutes_to_limit' => $stream->minutesToLimit,
         ];
@@ -56,7 +72,12 @@ final class EvidenceTopic implements Topic
                 throw new InvalidField("channels.{$name}", 'Write a channel as a list of [seconds, value].');
             }
             foreach ($points as $i => $point) {
-                if (! is_array($point) || count($point) !== 2 || ! is_numeric($point[0] ?? null) || ! is_numeric($point[1] ?? null)) {
+                if (
+                    ! is_array($point)
+                    || count($point) !== 2
+                    || ! is_numeric($point[0] ?? null)
+                    || ! is_numeric($point[1] ?? null)
+                ) {
                     throw new InvalidField("channels.{$name}.{$i}", 'Write a point as [seconds, value], both numbers.');
                 }
                 if (++$count > self::MOST_POINTS) {

@@ -29,13 +29,31 @@ final class FillTopic implements Topic
 
     public function answer(Input $input): array
     {
-        [$circuit, $at, $open, $gates] = [$input->circuit(), $input->text('at'), $input->names('open'), $input->names('open_gates')];
+        [$circuit, $at, $open, $gates] = [
+            $input->circuit(),
+            $input->text('at'),
+            $input->names('open'),
+            $input->names('open_gates'),
+        ];
         $lift = $input->number('nose_lift_mm', -2000, 2000, 0);
         $head = $input->number('head_mm', -5000, 5000, 0);
         $barometer = $input->number('barometer_kpa', 50, 110, Atmosphere::SEA_LEVEL_KPA);
-        $fill = fn (Circuit $circuit, float $coarseness): Filling => Filling::of($circuit, $at, $open, $gates, $lift, $head, $barometer, $coarseness);
+        $fill = fn (Circuit $circuit, float $coarseness): Filling => Filling::of(
+            $circuit,
+            $at,
+            $open,
+            $gates,
+            $lift,
+            $head,
+            $barometer,
+            $coarseness,
+        );
         $result = $fill($circuit, 1.0);
-        $ties = Ties::of($circuit, $lift, fn (Circuit $other, float $coarseness): float => $fill($other, $coarseness)->airMl);
+        $ties = Ties::of(
+            $circuit,
+            $lift,
+            fn (Circuit $other, float $coarseness): float => $fill($other, $coarseness)->airMl,
+        );
 
         return [
             'capacity_ml' => $result->capacityMl,
@@ -53,7 +71,10 @@ final class FillTopic implements Topic
     public static function tie(Tie $tie): array
     {
         return [
-            'nodes' => [$tie->one, $tie->other], 'apart_mm' => $tie->apartMm, 'air_low_ml' => $tie->lowMl, 'air_high_ml' => $tie->highMl,
+            'nodes' => [$tie->one, $tie->other],
+            'apart_mm' => $tie->apartMm,
+            'air_low_ml' => $tie->lowMl,
+            'air_high_ml' => $tie->highMl,
         ];
     }
 

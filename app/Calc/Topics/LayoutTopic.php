@@ -32,7 +32,10 @@ final class LayoutTopic implements Topic
             $extra = Extra::tryFrom($name);
             if ($extra === null || ! in_array($extra, $layout->extras, true)) {
                 $known = implode(', ', array_map(fn (Extra $one) => $one->value, $layout->extras));
-                throw new InvalidField("has.{$i}", $known === '' ? 'Nothing is added to this layout.' : "This layout may have: {$known}.");
+                throw new InvalidField(
+                    "has.{$i}",
+                    $known === '' ? 'Nothing is added to this layout.' : "This layout may have: {$known}.",
+                );
             }
             $has[] = $extra;
         }

@@ -36,7 +36,10 @@ final class LayoutsTopic implements Topic
             'id' => $layout->id,
             'title' => $layout->title,
             'questions' => array_map(self::question(...), (new Maker($layout))->questions()),
-            'has' => array_map(fn (Extra $extra) => ['id' => $extra->value, 'title' => $extra->label()], $layout->extras),
+            'has' => array_map(
+                fn (Extra $extra) => ['id' => $extra->value, 'title' => $extra->label()],
+                $layout->extras,
+            ),
         ];
     }
 
@@ -44,8 +47,13 @@ final class LayoutsTopic implements Topic
     private static function question(Question $question): array
     {
         return [
-            'id' => $question->id, 'title' => $question->label, 'kind' => $question->kind->value, 'unit' => $question->kind->unit(),
-            'node' => $question->node, 'usual' => $question->usual, 'choices' => $question->choices,
+            'id' => $question->id,
+            'title' => $question->label,
+            'kind' => $question->kind->value,
+            'unit' => $question->kind->unit(),
+            'node' => $question->node,
+            'usual' => $question->usual,
+            'choices' => $question->choices,
         ];
     }
 }

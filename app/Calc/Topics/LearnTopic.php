@@ -32,15 +32,24 @@ final class LearnTopic implements Topic
         }
         $learned = Learned::of($circuit, $jobs);
 
-        return ['findings' => array_map(self::finding(...), $learned->findings), 'circuit' => self::proposed($input->object('circuit'), $learned->findings)];
+        return [
+            'findings' => array_map(self::finding(...), $learned->findings),
+            'circuit' => self::proposed($input->object('circuit'), $learned->findings),
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function finding(Finding $finding): array
     {
         return [
-            ...$finding->node !== null ? ['node' => $finding->node, 'what' => 'height'] : ['passage' => $finding->passage, 'what' => 'volume'],
-            'was' => $finding->was, 'is' => $finding->is, 'low' => $finding->low, 'high' => $finding->high, 'p' => $finding->p,
+            ...$finding->node !== null
+                ? ['node' => $finding->node, 'what' => 'height']
+                : ['passage' => $finding->passage, 'what' => 'volume'],
+            'was' => $finding->was,
+            'is' => $finding->is,
+            'low' => $finding->low,
+            'high' => $finding->high,
+            'p' => $finding->p,
         ];
     }
 
@@ -54,7 +63,9 @@ final class LearnTopic implements Topic
     private static function proposed(array $document, array $findings): array
     {
         foreach ($findings as $finding) {
-            [$list, $id, $fact] = $finding->node !== null ? ['nodes', $finding->node, 'z_mm'] : ['passages', $finding->passage, 'volume_ml'];
+            [$list, $id, $fact] = $finding->node !== null
+                    ? ['nodes', $finding->node, 'z_mm']
+                    : ['passages', $finding->passage, 'volume_ml'];
             foreach (is_array($document[$list] ?? null) ? $document[$list] : [] as $i => $item) {
                 if (is_array($item) && ($item['id'] ?? null) === $id) {
                     $document[$list][$i][$fact] = round($finding->is, 1);

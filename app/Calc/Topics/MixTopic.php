@@ -38,13 +38,21 @@ final class MixTopic implements Topic
                 'No more can stay inside than the circuit holds. Check both volumes.',
             );
         }
-        $mix = new Mix(Volume::millilitres($capacity), Volume::millilitres($retained), $input->number('retained_fraction', 0, 1, 0),
-            $input->number('target_fraction', 0, 0.7), $premix ? $input->number('premix_fraction', 0.05, 1, 0.5) : 1.0);
-        $packages = array_map(fn (Input $container) => new Package(
-            Liquid::from($container->choice('kind', array_column(Liquid::cases(), 'value'))),
-            $container->number('ml', 100, 1_000_000),
-            $container->number('price', 0, 1_000_000),
-        ), $input->objects('containers', 0, 50));
+        $mix = new Mix(
+            Volume::millilitres($capacity),
+            Volume::millilitres($retained),
+            $input->number('retained_fraction', 0, 1, 0),
+            $input->number('target_fraction', 0, 0.7),
+            $premix ? $input->number('premix_fraction', 0.05, 1, 0.5) : 1.0,
+        );
+        $packages = array_map(
+            fn (Input $container) => new Package(
+                Liquid::from($container->choice('kind', array_column(Liquid::cases(), 'value'))),
+                $container->number('ml', 100, 1_000_000),
+                $container->number('price', 0, 1_000_000),
+            ),
+            $input->objects('containers', 0, 50),
+        );
         $stock = $premix ? Liquid::Premix : Liquid::Concentrate;
         $needed = (new Amounts)->with($stock, $mix->stock()->mL())->with(Liquid::Water, $mix->water()->mL());
         $bought = $packages === [] ? null : CheapestBuy::of($packages, $needed);

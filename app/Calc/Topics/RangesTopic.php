@@ -41,9 +41,15 @@ final class RangesTopic implements Topic
         );
 
         return [
-            'drains' => array_map(fn (DrainRange $drain) => [
-                'port' => $drain->port, 'ml' => $drain->ml->value, 'low_ml' => $drain->ml->low, 'high_ml' => $drain->ml->high,
-            ], $ranges->drains),
+            'drains' => array_map(
+                fn (DrainRange $drain) => [
+                    'port' => $drain->port,
+                    'ml' => $drain->ml->value,
+                    'low_ml' => $drain->ml->low,
+                    'high_ml' => $drain->ml->high,
+                ],
+                $ranges->drains,
+            ),
             'retained_ml' => $ranges->retainedMl->value,
             'retained_low_ml' => $ranges->retainedMl->low,
             'retained_high_ml' => $ranges->retainedMl->high,

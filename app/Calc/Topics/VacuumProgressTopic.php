@@ -37,9 +37,15 @@ final class VacuumProgressTopic implements Topic
         ['low' => $low, 'high' => $high] = VacuumProgress::span(...$reading, resolution: $resolution);
 
         return [
-            'void_ml' => $middle->void->mL(), 'void_ml_low' => $low->void->mL(), 'void_ml_high' => $high?->void->mL(),
-            'filled_fraction' => $middle->filledFraction, 'filled_fraction_low' => $high?->filledFraction, 'filled_fraction_high' => $low->filledFraction,
-            'remaining_ml' => $middle->remaining->mL(), 'remaining_ml_low' => $low->remaining->mL(), 'remaining_ml_high' => $high?->remaining->mL(),
+            'void_ml' => $middle->void->mL(),
+            'void_ml_low' => $low->void->mL(),
+            'void_ml_high' => $high?->void->mL(),
+            'filled_fraction' => $middle->filledFraction,
+            'filled_fraction_low' => $high?->filledFraction,
+            'filled_fraction_high' => $low->filledFraction,
+            'remaining_ml' => $middle->remaining->mL(),
+            'remaining_ml_low' => $low->remaining->mL(),
+            'remaining_ml_high' => $high?->remaining->mL(),
         ];
     }
 }

@@ -28,15 +28,28 @@ final class VirtualTopic implements Topic
     public function answer(Input $input): array
     {
         $trace = Vehicle::run(
-            $input->circuit(), Faults::of($input->has('faults') ? $input->names('faults') : []), (int) $input->number('seed', 0, 2_147_483_647, 1), $input->atmosphere(seaLevelByDefault: true),
-            $input->number('ambient_c', -40, 50, 20), self::actions($input), $input->number('seconds', 1, self::LONGEST_S),
+            $input->circuit(),
+            Faults::of($input->has('faults') ? $input->names('faults') : []),
+            (int) $input->number('seed', 0, 2_147_483_647, 1),
+            $input->atmosphere(seaLevelByDefault: true),
+            $input->number('ambient_c', -40, 50, 20),
+            self::actions($input),
+            $input->number('seconds', 1, self::LONGEST_S),
         );
 
         return [
             'channels' => $trace->channels,
             'truth' => [
-                'opened_at_s' => $trace->openedAtS, 'fan_on_s' => $trace->fanOnS, 'fan_off_s' => $trace->fanOffS, 'air_ml' => (object) $trace->airMl, 'content_ml' => $trace->contentMl,
-                'poured_ml' => $trace->pouredMl, 'lost_ml' => $trace->lostMl, 'energy_in_kj' => $trace->energyKj['in'], 'energy_stored_kj' => $trace->energyKj['stored'], 'energy_lost_kj' => $trace->energyKj['lost'],
+                'opened_at_s' => $trace->openedAtS,
+                'fan_on_s' => $trace->fanOnS,
+                'fan_off_s' => $trace->fanOffS,
+                'air_ml' => (object) $trace->airMl,
+                'content_ml' => $trace->contentMl,
+                'poured_ml' => $trace->pouredMl,
+                'lost_ml' => $trace->lostMl,
+                'energy_in_kj' => $trace->energyKj['in'],
+                'energy_stored_kj' => $trace->energyKj['stored'],
+                'energy_lost_kj' => $trace->energyKj['lost'],
             ],
         ];
     }
@@ -48,8 +61,16 @@ final class VirtualTopic implements Topic
         foreach ($input->has('actions') ? array_values($input->object('actions')) : [] as $i => $told) {
             $told = is_array($told) ? array_values($told) : [];
             [$at, $kind, $value] = [...$told, null, null, null];
-            if (! is_numeric($at) || $at < 0 || ! in_array($kind, Action::KINDS, true) || ($value !== null && ! is_numeric($value))) {
-                throw new InvalidField("actions.{$i}", 'Write [seconds, action, value]; actions are: '.implode(', ', Action::KINDS).'.');
+            if (
+                ! is_numeric($at)
+                || $at < 0
+                || ! in_array($kind, Action::KINDS, true)
+                || ($value !== null && ! is_numeric($value))
+            ) {
+                throw new InvalidField(
+                    "actions.{$i}",
+                    'Write [seconds, action, value]; actions are: '.implode(', ', Action::KINDS).'.',
+                );
             }
             $actions[] = new Action((float) $at, $kind, (float) ($value ?? 0.0));
         }

@@ -28,8 +28,12 @@ final class AdditionController extends Controller
         $core = $newest->read();
 
         return view('circuits.add', [
-            'model' => $newest, 'core' => $core, 'places' => Addition::places($core), 'vehicle' => Vehicle::query()->find($request->integer('vehicle')),
-            'lines' => array_filter((array) ($newest->document['facts']['routine'] ?? []), is_string(...)), 'unit' => self::person($request)->units->unit(Dimension::Length)->value,
+            'model' => $newest,
+            'core' => $core,
+            'places' => Addition::places($core),
+            'vehicle' => Vehicle::query()->find($request->integer('vehicle')),
+            'lines' => array_filter((array) ($newest->document['facts']['routine'] ?? []), is_string(...)),
+            'unit' => self::person($request)->units->unit(Dimension::Length)->value,
         ]);
     }
 
@@ -48,14 +52,20 @@ final class AdditionController extends Controller
                 default => throw new InvalidField('what', 'Say what is added: a routine, a point or a height.'),
             };
 
-            (new Compared($newest->document, $document))->assertStillAs($circuit->document, $what === 'height' ? 'measured' : $what);
+            (new Compared($newest->document, $document))->assertStillAs(
+                $circuit->document,
+                $what === 'height' ? 'measured' : $what,
+            );
 
             return $document == $newest->document ? $newest : NewRevision::write($newest, $document, $person);
         });
         $vehicle = $request->integer('vehicle');
         $waits = $stored->waitsForALook() ? ' A lead looks at it.' : '';
 
-        return redirect($vehicle > 0 ? "/jobs/new?vehicle={$vehicle}" : "/circuits/{$stored->id}")->with('notice', "In the circuit, as revision {$stored->revision}.{$waits}");
+        return redirect($vehicle > 0 ? "/jobs/new?vehicle={$vehicle}" : "/circuits/{$stored->id}")->with(
+            'notice',
+            "In the circuit, as revision {$stored->revision}.{$waits}",
+        );
     }
 
     public function look(Request $request, Circuit $circuit): RedirectResponse
@@ -65,14 +75,24 @@ final class AdditionController extends Controller
         $stored = OneWriter::run(function () use ($request, $circuit, $isKept): Circuit {
             $newest = $circuit->newestRevision();
             if ($newest->id !== $circuit->id || ! $newest->waitsForALook()) {
-                throw new InvalidField('keep', 'It has been looked at, or changed, meanwhile. It is shown as it is now.');
+                throw new InvalidField(
+                    'keep',
+                    'It has been looked at, or changed, meanwhile. It is shown as it is now.',
+                );
             }
             $before = $isKept ? null : $newest->lastLookedAt();
-            Circuit::query()->where('key', $newest->key)->whereNotNull('added_by')->whereNull('looked_at')->update(['looked_at' => now()]);
+            Circuit::query()
+                ->where('key', $newest->key)
+                ->whereNotNull('added_by')
+                ->whereNull('looked_at')
+                ->update(['looked_at' => now()]);
 
             return $before === null ? $newest : NewRevision::write($newest, $before->document, self::person($request));
         });
 
-        return redirect("/circuits/{$stored->id}")->with('notice', $isKept ? 'Kept.' : "Taken back, as revision {$stored->revision}. Jobs that were planned on it keep it.");
+        return redirect("/circuits/{$stored->id}")->with(
+            'notice',
+            $isKept ? 'Kept.' : "Taken back, as revision {$stored->revision}. Jobs that were planned on it keep it.",
+        );
     }
 }

@@ -18,7 +18,10 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 
-/** Calendars that other programs ask for: each under a secret address, one for the shop and one for each person, taken back by a press. */
+/**
+ * Calendars that other programs ask for: each under a secret address, one
+ * for the shop and one for each person, taken back by a press.
+ */
 final class CalendarController extends Controller
 {
     private const LENGTH = 40;
@@ -39,7 +42,9 @@ final class CalendarController extends Controller
     public function mine(Request $request): RedirectResponse
     {
         $person = self::person($request);
-        OneWriter::run(fn () => $person->update(['calendar' => $request->boolean('end') ? null : Str::random(self::LENGTH)]));
+        OneWriter::run(
+            fn () => $person->update(['calendar' => $request->boolean('end') ? null : Str::random(self::LENGTH)]),
+        );
 
         return redirect('/password#calendar');
     }
@@ -49,8 +54,12 @@ final class CalendarController extends Controller
         self::only($request, Right::ChangeShop);
         OneWriter::run(function () use ($request): void {
             $ends = $request->boolean('end');
-            Shop::here()->fill(['calendar' => $ends ? null : Str::random(self::LENGTH)])->save();
-            Trail::note(self::person($request), Subject::Calendar, 'of the shop', [new Change('address', '', $ends ? 'taken back' : 'made anew '.now()->format('Y-m-d H:i'))]);
+            Shop::here()
+                ->fill(['calendar' => $ends ? null : Str::random(self::LENGTH)])
+                ->save();
+            Trail::note(self::person($request), Subject::Calendar, 'of the shop', [
+                new Change('address', '', $ends ? 'taken back' : 'made anew '.now()->format('Y-m-d H:i')),
+            ]);
         });
 
         return redirect('/shop#calendar');

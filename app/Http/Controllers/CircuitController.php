@@ -40,13 +40,21 @@ final class CircuitController extends Controller
 
     private const MOST_BYTES = 8_000_000;
 
-    private const AS_FILE = JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION | JSON_THROW_ON_ERROR;
+    private const AS_FILE
+        = JSON_PRETTY_PRINT
+        | JSON_UNESCAPED_UNICODE
+        | JSON_UNESCAPED_SLASHES
+        | JSON_PRESERVE_ZERO_FRACTION
+        | JSON_THROW_ON_ERROR;
 
     public function index(Request $request): View|RedirectResponse
     {
         $person = self::person($request);
         $search = mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH);
-        $circuits = Circuit::query()->newest()->orderBy('name')->select(['id', 'key', 'revision', 'name', 'added_by', 'looked_at']);
+        $circuits = Circuit::query()
+            ->newest()
+            ->orderBy('name')
+            ->select(['id', 'key', 'revision', 'name', 'added_by', 'looked_at']);
         foreach (Search::words($search) as $word) {
             Search::word($circuits, ['name'], $word);
         }
@@ -57,7 +65,10 @@ final class CircuitController extends Controller
         }
 
         return view('circuits.index', [
-            'cards' => $circuits->simplePaginate(self::A_PAGE)->withQueryString()->through(fn (Circuit $model) => CircuitCard::of($model, $person->units)),
+            'cards' => $circuits
+                ->simplePaginate(self::A_PAGE)
+                ->withQueryString()
+                ->through(fn (Circuit $model) => CircuitCard::of($model, $person->units)),
             'search' => $search,
             'lead' => $person->may(Right::ChangeCircuits),
         ]);
@@ -72,7 +83,10 @@ final class CircuitController extends Controller
             fn () => view('circuits.svg', ['picture' => new Picture($circuit->read()), 'dark' => $dark])->render(),
         );
 
-        return response($svg, 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return response($svg, 200, [
+            'Content-Type' => 'image/svg+xml',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 
     public function show(Request $request, Circuit $circuit): View
@@ -107,7 +121,10 @@ final class CircuitController extends Controller
 
         return $this->editor(
             $request,
-            Inherited::by(array_diff_key($template->document, [MeasuredJobs::PART => []]), mb_substr("{$template->name}, copy", 0, 120)),
+            Inherited::by(
+                array_diff_key($template->document, [MeasuredJobs::PART => []]),
+                mb_substr("{$template->name}, copy", 0, 120),
+            ),
             null,
         );
     }
@@ -135,8 +152,11 @@ final class CircuitController extends Controller
     }
 
     /** Stores a document as a new circuit, or as the next revision of one. */
-    public function store(Request $request, CircuitImportController $import, ?Circuit $circuit = null): RedirectResponse|Response
-    {
+    public function store(
+        Request $request,
+        CircuitImportController $import,
+        ?Circuit $circuit = null,
+    ): RedirectResponse|Response {
         self::only($request, Right::ChangeCircuits);
         $sent = self::decode(self::sent($request));
         if ($circuit === null && $request->file('file') !== null) {
@@ -163,7 +183,9 @@ final class CircuitController extends Controller
     public function photo(CircuitPhoto $photo): Response
     {
         return response(base64_decode($photo->jpeg), 200, [
-            'Content-Type' => 'image/jpeg', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Disposition' => 'inline; filename="photo.jpg"',
+            'Content-Type' => 'image/jpeg',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+            'Content-Disposition' => 'inline; filename="photo.jpg"',
         ]);
     }
 
@@ -181,7 +203,10 @@ final class CircuitController extends Controller
     /** @param  array<mixed>  $data */
     private static function file(array $data, string $name): Response
     {
-        return response(json_encode($data, self::AS_FILE)."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$name}\""]);
+        return response(json_encode($data, self::AS_FILE)."\n", 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"{$name}\"",
+        ]);
     }
 
     /** The elevation view on its own, with the styles it needs inside. */
@@ -252,7 +277,8 @@ final class CircuitController extends Controller
         if (strlen($json) > self::MOST_BYTES) {
             throw new InvalidField(
                 'file',
-                'The file is larger than 8 MB. A circuit is a few kilobytes, a package of all a megabyte; choose another file.',
+                'The file is larger than 8 MB. A circuit is a few kilobytes, a package of all a megabyte; '
+                    .'choose another file.',
             );
         }
         try {
@@ -271,7 +297,11 @@ final class CircuitController extends Controller
     private static function vocabulary(): array
     {
         $told = fn (Fact $fact): array => [
-            'name' => $fact->name, 'kind' => $fact->kind->value, 'title' => $fact->title(), 'choices' => $fact->choices, 'of' => $fact->of,
+            'name' => $fact->name,
+            'kind' => $fact->kind->value,
+            'title' => $fact->title(),
+            'choices' => $fact->choices,
+            'of' => $fact->of,
         ];
 
         return array_map(fn (array $facts): array => array_values(array_map($told, $facts)), Vocabulary::all());

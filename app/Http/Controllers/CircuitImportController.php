@@ -19,7 +19,10 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** Circuits that come from elsewhere: what is new is brought in, what differs from ours is shown part by part, and somebody says which to keep. */
+/**
+ * Circuits that come from elsewhere: what is new is brought in, what differs from
+ * ours is shown part by part, and somebody says which to keep.
+ */
 final class CircuitImportController extends Controller
 {
     /** @param  list<array<mixed>>  $documents  that have been read */
@@ -40,7 +43,10 @@ final class CircuitImportController extends Controller
         }
 
         return match (true) {
-            count($new) === 1 && $same === 0 => redirect("/circuits/{$new[0]->id}")->with('notice', "Stored as revision {$new[0]->revision}."),
+            count($new) === 1 && $same === 0 => redirect("/circuits/{$new[0]->id}")->with(
+                'notice',
+                "Stored as revision {$new[0]->revision}.",
+            ),
             default => redirect('/circuits')->with('notice', self::told(count($new), $same)),
         };
     }
@@ -52,7 +58,10 @@ final class CircuitImportController extends Controller
         $person = self::person($request);
         $read = fn (string $name): array => (array) json_decode(self::text($request, $name), true);
         $document = CircuitFile::read($read('document'))[0];
-        $rest = array_map(fn (mixed $one): array => CircuitFile::read(is_array($one) ? $one : [])[0], array_values($read('rest')));
+        $rest = array_map(
+            fn (mixed $one): array => CircuitFile::read(is_array($one) ? $one : [])[0],
+            array_values($read('rest')),
+        );
         $take = array_values(array_filter((array) $request->input('take'), is_string(...)));
         if ($request->boolean('own')) {
             NewRevision::of(null, $document, $person);
@@ -73,9 +82,18 @@ final class CircuitImportController extends Controller
             }
         }
 
-        return $rest !== [] ? $this->bringIn($person, $rest)
-            : redirect($request->boolean('own') || $take === [] ? '/circuits' : '/circuits/'.$circuit->newestRevision()->id)
-                ->with('notice', $request->boolean('own') ? 'Brought in as a circuit of its own.' : ($take === [] ? 'Ours stays as it is.' : 'Taken over: '.count($take).' parts.'));
+        return $rest !== []
+            ? $this->bringIn($person, $rest)
+            : redirect(
+                $request->boolean('own') || $take === [] ? '/circuits' : '/circuits/'.$circuit->newestRevision()->id,
+            )->with(
+                'notice',
+                $request->boolean('own')
+                    ? 'Brought in as a circuit of its own.'
+                    : ($take === []
+                        ? 'Ours stays as it is.'
+                        : 'Taken over: '.count($take).' parts.'),
+            );
     }
 
     /**
@@ -83,13 +101,27 @@ final class CircuitImportController extends Controller
      * @param  list<array<mixed>>  $rest
      * @param  list<string>  $ticked
      */
-    private function compare(Circuit $ours, array $document, array $rest, ?string $refused = null, array $ticked = []): Response
-    {
-        return response()->view('circuits.compare', [
-            'ours' => $ours, 'compared' => new Compared($ours->document, $document), 'theirs' => CircuitReader::read($document), 'document' => json_encode($document, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
-            'rest' => json_encode($rest, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION), 'more' => count($rest),
-            'refused' => $refused, 'ticked' => $ticked,
-        ], $refused === null ? 200 : 422);
+    private function compare(
+        Circuit $ours,
+        array $document,
+        array $rest,
+        ?string $refused = null,
+        array $ticked = [],
+    ): Response {
+        return response()->view(
+            'circuits.compare',
+            [
+                'ours' => $ours,
+                'compared' => new Compared($ours->document, $document),
+                'theirs' => CircuitReader::read($document),
+                'document' => json_encode($document, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                'rest' => json_encode($rest, JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                'more' => count($rest),
+                'refused' => $refused,
+                'ticked' => $ticked,
+            ],
+            $refused === null ? 200 : 422,
+        );
     }
 
     /** @param  array<mixed>  $document */
@@ -97,13 +129,17 @@ final class CircuitImportController extends Controller
     {
         $name = mb_strtolower(is_string($document['name'] ?? null) ? trim($document['name']) : '');
 
-        return Circuit::query()->newest()->get()->first(fn (Circuit $circuit) => mb_strtolower(trim($circuit->name)) === $name);
+        return Circuit::query()
+            ->newest()
+            ->get()
+            ->first(fn (Circuit $circuit) => mb_strtolower(trim($circuit->name)) === $name);
     }
 
     /** @param  array<mixed>  $document */
     private static function isSame(Circuit $ours, array $document): bool
     {
-        return (new Compared($ours->document, $document))->differences() === [] && ! isset($document[MeasuredJobs::PART]);
+        return (new Compared($ours->document, $document))->differences() === []
+            && ! isset($document[MeasuredJobs::PART]);
     }
 
     /** @param  array<mixed>  $document  that has been read */
@@ -114,7 +150,10 @@ final class CircuitImportController extends Controller
 
     private static function told(int $new, int $same): string
     {
-        $parts = array_filter([$new === 0 ? '' : "{$new} brought in", $same === 0 ? '' : "{$same} here already, the same in every part"]);
+        $parts = array_filter([
+            $new === 0 ? '' : "{$new} brought in",
+            $same === 0 ? '' : "{$same} here already, the same in every part",
+        ]);
 
         return $parts === [] ? 'Nothing was brought in.' : ucfirst(implode('; ', $parts)).'.';
     }

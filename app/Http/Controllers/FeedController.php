@@ -32,7 +32,10 @@ final class FeedController extends Controller
     {
         $feed = Door::feed($token);
         if ($feed === null) {
-            return response()->json(['message' => 'There is no such address. Connect the instrument once more in the run.'], 404);
+            return response()->json(
+                ['message' => 'There is no such address. Connect the instrument once more in the run.'],
+                404,
+            );
         }
         if ($feed->ended_at !== null || $feed->job->stands()) {
             return response()->json(['message' => 'This address has ended, as its job has. Nothing was kept.'], 410);
@@ -51,7 +54,15 @@ final class FeedController extends Controller
         $receipt = Door::take($feed, $lines);
 
         return $receipt === null
-            ? response()->json(['message' => 'Slow down: '.Door::A_SECOND.' lines a second are taken. Nothing of this was kept; send it again.'], 429, ['Retry-After' => (string) max(1, intdiv(count($lines), Door::A_SECOND))])
+            ? response()->json(
+                [
+                    'message' => 'Slow down: '
+                        .Door::A_SECOND
+                        .' lines a second are taken. Nothing of this was kept; send it again.',
+                ],
+                429,
+                ['Retry-After' => (string) max(1, intdiv(count($lines), Door::A_SECOND))],
+            )
             : response()->json($receipt->toArray(), $receipt->refused === [] ? 200 : 207);
     }
 
@@ -60,7 +71,12 @@ final class FeedController extends Controller
     {
         $standIn = config('aqbel.demo') && $request->boolean('stand_in') ? self::text($request, 'fault') : null;
         $standIn === null || StandIn::faults($standIn);
-        Door::open($job, self::person($request), $standIn === null ? self::text($request, 'name') : 'Stand-in', $standIn);
+        Door::open(
+            $job,
+            self::person($request),
+            $standIn === null ? self::text($request, 'name') : 'Stand-in',
+            $standIn,
+        );
 
         return redirect("/jobs/{$job->id}#instruments");
     }
@@ -73,7 +89,10 @@ final class FeedController extends Controller
             throw new InvalidField('feed', 'This vehicle has no such outlet. Choose one of those shown.');
         }
         if (ChannelKind::of(ChannelKind::Outlet->value.".{$outlet}") === null) {
-            throw new InvalidField('feed', 'The name of this outlet is more than letters, figures and dashes. Call it shorter in the circuit.');
+            throw new InvalidField(
+                'feed',
+                'The name of this outlet is more than letters, figures and dashes. Call it shorter in the circuit.',
+            );
         }
         OneWriter::run(fn () => $feed->update(['outlet' => $outlet]));
 

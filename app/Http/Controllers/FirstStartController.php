@@ -85,7 +85,11 @@ final class FirstStartController
             Shop::query()->create($shop);
 
             return Person::query()->create([
-                'name' => $data['name'], 'login' => $data['login'], 'password' => $data['password'], 'role' => Role::Lead, 'units' => $units,
+                'name' => $data['name'],
+                'login' => $data['login'],
+                'password' => $data['password'],
+                'role' => Role::Lead,
+                'units' => $units,
             ]);
         });
         Auth::login($lead);

@@ -31,12 +31,19 @@ final class HowSureController extends Controller
             fn (): Ranges => Ranges::of($state->circuit, $plan),
         );
 
-        $way = Cache::remember("air.job.{$job->id}.{$state->journal->planned()}", self::KEPT_S, fn (): AirsWay => AirsWay::of($state->circuit, $plan));
+        $way = Cache::remember(
+            "air.job.{$job->id}.{$state->journal->planned()}",
+            self::KEPT_S,
+            fn (): AirsWay => AirsWay::of($state->circuit, $plan),
+        );
         $units = self::person($request)->units;
 
         return view('run.how-sure', [
-            'job' => $job, 'sure' => new HowSure($state->circuit, $ranges, $units, $job->vehicle->circuit->asks_for), 'freeing' => new Freeing($state->circuit, $way, $units),
-            'mayMeasure' => self::person($request)->may(Right::ChangeCircuits), 'vehicle' => $job->vehicle,
+            'job' => $job,
+            'sure' => new HowSure($state->circuit, $ranges, $units, $job->vehicle->circuit->asks_for),
+            'freeing' => new Freeing($state->circuit, $way, $units),
+            'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
+            'vehicle' => $job->vehicle,
         ]);
     }
 }

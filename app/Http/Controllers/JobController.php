@@ -55,11 +55,20 @@ final class JobController extends JournalController
         $job->loadMissing(['vehicle', 'circuit', 'planner', 'holder']);
         $state = $job->state();
         $newer = $job->circuit->newestRevision();
-        $fills = new Simulations($state->circuit, Plan::of($state)->choices->atmosphere()->pressure->kPa(), new KeptFills($job->circuit_id));
+        $fills = new Simulations(
+            $state->circuit,
+            Plan::of($state)->choices->atmosphere()->pressure->kPa(),
+            new KeptFills($job->circuit_id),
+        );
 
         return view('run.manage', [
             'job' => $job,
-            'school' => Field::choice('school', 'Fill by', $replanning->schools($state, $fills), Plan::of($state)->school->id()),
+            'school' => Field::choice(
+                'school',
+                'Fill by',
+                $replanning->schools($state, $fills),
+                Plan::of($state)->school->id(),
+            ),
             'seen' => Replanning::newest($state),
             'place' => self::placedNow(Plan::of($state)->choices),
             'target' => Replanning::targetField()->preset(Plan::of($state)->choices->targetFraction),
@@ -94,13 +103,22 @@ final class JobController extends JournalController
     {
         [$elevation, $shelter] = Replanning::placeFields();
 
-        return [$elevation->preset(1000.0 * $choices->elevationM), Field::choice($shelter->name, $shelter->label, $shelter->choices, $choices->shelter->value)];
+        return [
+            $elevation->preset(1000.0 * $choices->elevationM),
+            Field::choice($shelter->name, $shelter->label, $shelter->choices, $choices->shelter->value),
+        ];
     }
 
     /** Another way, another mixture or another place, from the step in hand on. */
     public function anotherWay(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->planAnew($request->only(['school', 'target', 'elevation', 'shelter', 'why', 'seen'])));
+        return $this->attempt(
+            $request,
+            $job,
+            fn (Recorder $recorder) => $recorder->planAnew(
+                $request->only(['school', 'target', 'elevation', 'shelter', 'why', 'seen']),
+            ),
+        );
     }
 
     /** Nothing happens until then; the next entry wakes it. */
@@ -125,11 +143,20 @@ final class JobController extends JournalController
     }
 
     /** The circuit was changed meanwhile: the same choices on the newer revision, and all that was recorded stays. */
-    public function merge(Request $request, Job $job, NewerRevision $on, PlanCodec $codec, Projection $projection): RedirectResponse
-    {
+    public function merge(
+        Request $request,
+        Job $job,
+        NewerRevision $on,
+        PlanCodec $codec,
+        Projection $projection,
+    ): RedirectResponse {
         $newer = $job->circuit->newestRevision();
         if (array_filter($job->state()->cameUp(), fn (Entry $line) => $line->planned !== null) !== []) {
-            throw new InvalidField('merge', 'This job goes another way than it was planned. Plan it anew on the newer circuit, so that what is inside is carried along.');
+            throw new InvalidField(
+                'merge',
+                'This job goes another way than it was planned. Plan it anew on the newer circuit, so that what is '
+                    .'inside is carried along.',
+            );
         }
         $this->change($request, $job, fn () => [
             'plan' => $codec->write($on->plan($job, $newer)), 'circuit_id' => $newer->id,
@@ -190,8 +217,13 @@ final class JobController extends JournalController
      * @param  \Closure(): Change  $said
      * @param  ?\Closure(): void  $then
      */
-    private function change(Request $request, Job $job, \Closure $attributes, \Closure $said, ?\Closure $then = null): void
-    {
+    private function change(
+        Request $request,
+        Job $job,
+        \Closure $attributes,
+        \Closure $said,
+        ?\Closure $then = null,
+    ): void {
         OneWriter::run(function () use ($request, $job, $attributes, $said, $then): void {
             if ($job->refresh()->stands()) {
                 throw new InvalidField('job', 'This job is closed. Its record stands as it is.');

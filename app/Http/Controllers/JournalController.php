@@ -23,24 +23,37 @@ abstract class JournalController extends Controller
      * @param  \Closure(Recorder): mixed  $write  true where the step is finished by it
      * @param  ?int  $late  seconds since it happened, where somebody says so
      */
-    protected function attempt(Request $request, Job $job, \Closure $write, ?int $late = null): RedirectResponse|JsonResponse
-    {
+    protected function attempt(
+        Request $request,
+        Job $job,
+        \Closure $write,
+        ?int $late = null,
+    ): RedirectResponse|JsonResponse {
         $key = self::text($request, 'key');
         $age = $late ?? max(0, (int) self::text($request, 'age'));
         $script = $request->expectsJson();
         if (! Answered::isYours($request)) {
             return $script
                 ? Answered::notYours($request)
-                : back()->withInput()->withErrors(['finish' => 'Somebody else has signed in on this tablet since. Send it again if it is yours to say.']);
+                : back()
+                    ->withInput()
+                    ->withErrors([
+                        'finish' => 'Somebody else has signed in on this tablet since. '
+                            .'Send it again if it is yours to say.',
+                    ]);
         }
         try {
-            $finished = $write(new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age, $late !== null));
+            $finished = $write(
+                new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age, $late !== null),
+            );
         } catch (InvalidFields|InvalidField $invalid) {
             $errors = $invalid instanceof InvalidFields
                 ? $invalid->byField()
                 : [$invalid->field => $invalid->getMessage()];
             // What waited is shown where it is kept; what was just typed, on the page it was typed on.
-            $back = $script && $request->input('waited') === '1' ? back() : back()->withInput($request->except('known', '_token'))->withErrors($errors);
+            $back = $script && $request->input('waited') === '1'
+                    ? back()
+                    : back()->withInput($request->except('known', '_token'))->withErrors($errors);
 
             return $script ? Answered::refused($request, $errors, $back) : $back;
         }
@@ -48,7 +61,9 @@ abstract class JournalController extends Controller
         $stay = $step !== '' && $request->input('stay') === '1' && $finished !== true;
         $to = redirect("/jobs/{$job->id}".($stay ? '?step='.urlencode($step) : ''));
 
-        return $script ? Answered::stored($request, $to, self::shownWithTheAnswer($request, $job, $stay ? $step : null)) : $to;
+        return $script
+            ? Answered::stored($request, $to, self::shownWithTheAnswer($request, $job, $stay ? $step : null))
+            : $to;
     }
 
     /** The run as it stands after an entry, for a page that puts it in place itself; null where it leads elsewhere. */

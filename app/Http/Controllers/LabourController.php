@@ -38,11 +38,18 @@ final class LabourController extends Controller
             $shop = Shop::query()->firstOrFail();
             $before = $shop->houseRules();
             $own = LabourSheet::read($typed, $before->labour);
-            $shop->update(['rules' => [
-                ...RulesCodec::write($before),
-                'labour' => array_map(fn (Minutes $m) => ['hands' => $m->hands, 'wait' => $m->wait], $own),
-            ]]);
-            Trail::note(self::person($request), Subject::Rule, $shop->name, self::changes($before->labour, new Labour($own)));
+            $shop->update([
+                'rules' => [
+                    ...RulesCodec::write($before),
+                    'labour' => array_map(fn (Minutes $m) => ['hands' => $m->hands, 'wait' => $m->wait], $own),
+                ],
+            ]);
+            Trail::note(
+                self::person($request),
+                Subject::Rule,
+                $shop->name,
+                self::changes($before->labour, new Labour($own)),
+            );
         });
 
         return redirect('/shop/labour')->with('notice', 'Kept. Jobs planned from now on are reckoned by '

@@ -16,7 +16,10 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 
-/** What a shop's jobs taught of a circuit; a lead takes a finding over as a revision, or not: nothing changes by itself. */
+/**
+ * What a shop's jobs taught of a circuit; a lead takes a finding
+ * over as a revision, or not: nothing changes by itself.
+ */
 final class LearnedController extends Controller
 {
     /** Seconds until somebody who waits for it looks again. */
@@ -30,7 +33,10 @@ final class LearnedController extends Controller
         $person = self::person($request);
 
         $page = new LearnedPage($circuit->newestRevision(), $person->units);
-        $response = response()->view('circuits.learned', ['page' => $page, 'lead' => $person->may(Right::ChangeCircuits)]);
+        $response = response()->view('circuits.learned', [
+            'page' => $page,
+            'lead' => $person->may(Right::ChangeCircuits),
+        ]);
 
         return $page->isWorking() ? $response->header('Refresh', self::LOOKED_AGAIN_S) : $response;
     }
@@ -47,7 +53,10 @@ final class LearnedController extends Controller
         }
         OneWriter::run(fn () => $newest->update(['asks_for' => $of === '' ? null : $of]));
 
-        return redirect("/circuits/{$newest->id}/learned")->with('notice', $of === '' ? 'No longer asked for.' : 'Asked for, at the next plan and run on this circuit.');
+        return redirect("/circuits/{$newest->id}/learned")->with(
+            'notice',
+            $of === '' ? 'No longer asked for.' : 'Asked for, at the next plan and run on this circuit.',
+        );
     }
 
     public function accept(Request $request, Circuit $circuit): RedirectResponse
@@ -62,8 +71,14 @@ final class LearnedController extends Controller
                 if ($of === ($finding->node ?? $finding->passage)) {
                     $half = ($finding->high - $finding->low) / 2.0;
                     [$list, $facts] = $finding->node !== null
-                        ? ['nodes', ['z_mm' => round($finding->is, 1), 'plus_minus_mm' => round($half, 1)]]
-                        : ['passages', ['volume_ml' => round($finding->is, 1), 'plus_minus' => round(min(self::LEAST_KNOWN, $half / $finding->is), 3)]];
+                            ? ['nodes', ['z_mm' => round($finding->is, 1), 'plus_minus_mm' => round($half, 1)]]
+                            : [
+                                'passages',
+                                [
+                                    'volume_ml' => round($finding->is, 1),
+                                    'plus_minus' => round(min(self::LEAST_KNOWN, $half / $finding->is), 3),
+                                ],
+                            ];
                     $document = $newest->document;
                     $items = is_array($document[$list] ?? null) ? $document[$list] : [];
                     foreach ($items as $i => $item) {
@@ -73,12 +88,20 @@ final class LearnedController extends Controller
                     }
                     $document[$list] = $items;
 
-                    return NewRevision::write($newest, $document, $person, new Change('learned', '', $page->taught->whence()));
+                    return NewRevision::write(
+                        $newest,
+                        $document,
+                        $person,
+                        new Change('learned', '', $page->taught->whence()),
+                    );
                 }
             }
             throw new InvalidField('of', 'The jobs say something else by now. It is shown as it is now.');
         });
 
-        return redirect("/circuits/{$stored->id}/learned")->with('notice', "Taken over, as revision {$stored->revision}: what jobs measured.");
+        return redirect("/circuits/{$stored->id}/learned")->with(
+            'notice',
+            "Taken over, as revision {$stored->revision}: what jobs measured.",
+        );
     }
 }

@@ -28,7 +28,12 @@ final class LoggerController extends Controller
     {
         $key = self::text($request, 'import');
         try {
-            return $this->preview($request, $key === '' ? LoggerImport::from($job, $request->file('file')) : LoggerImport::shown($job, $key, self::columns($request)));
+            return $this->preview(
+                $request,
+                $key === ''
+                    ? LoggerImport::from($job, $request->file('file'))
+                    : LoggerImport::shown($job, $key, self::columns($request)),
+            );
         } catch (InvalidField $wrong) {
             return $this->again($request, $job, $key, $wrong);
         }
@@ -39,13 +44,22 @@ final class LoggerController extends Controller
         $key = self::text($request, 'import');
         try {
             $import = LoggerImport::shown($job, $key, self::columns($request));
-            $began = date_create_immutable(self::text($request, 'began'), new \DateTimeZone(date_default_timezone_get()));
-            $points = $import->keep(self::person($request), $began === false ? PHP_INT_MAX - 86_400 : $began->getTimestamp());
+            $began = date_create_immutable(
+                self::text($request, 'began'),
+                new \DateTimeZone(date_default_timezone_get()),
+            );
+            $points = $import->keep(
+                self::person($request),
+                $began === false ? PHP_INT_MAX - 86_400 : $began->getTimestamp(),
+            );
         } catch (InvalidField $wrong) {
             return $this->again($request, $job, $key, $wrong);
         }
 
-        return redirect("/jobs/{$job->id}#instruments")->with('notice', number_format($points).' points are kept with this job.');
+        return redirect("/jobs/{$job->id}#instruments")->with(
+            'notice',
+            number_format($points).' points are kept with this job.',
+        );
     }
 
     /** What was wrong stands where it was typed; a file that cannot be read, on the run. */
@@ -62,12 +76,16 @@ final class LoggerController extends Controller
     {
         $file = $import->file;
         $points = in_array('time', $file->channels, true) ? $file->points() : [];
-        $seconds = $points === [] ? 0.0 : max(array_map(fn (array $of): float => $of[count($of) - 1][0], array_values($points)));
+        $seconds = $points === []
+                ? 0.0
+                : max(array_map(fn (array $of): float => $of[count($of) - 1][0], array_values($points)));
         $starts = $import->job->state()->observedAnywhere(Started::class);
         $ends = (int) (now()->getTimestamp() - $seconds);
 
         return view('run.logger', [
-            'import' => $import, 'minutes' => round($seconds / 60.0, 1), 'count' => array_sum(array_map(count(...), $points)),
+            'import' => $import,
+            'minutes' => round($seconds / 60.0, 1),
+            'count' => array_sum(array_map(count(...), $points)),
             'curve' => PaperCurve::before('As it was understood', $points, self::person($request)->units),
             'began' => date('Y-m-d\TH:i:s', $starts === [] ? $ends : min($ends, $starts[count($starts) - 1]->at())),
         ]);

@@ -37,7 +37,8 @@ final class MakerController extends Controller
         self::only($request, Right::ChangeCircuits);
 
         return view('circuits.make', [
-            'page' => new MakerPage(self::layout($layout), self::person($request)->units), 'for' => self::text($request, 'for'),
+            'page' => new MakerPage(self::layout($layout), self::person($request)->units),
+            'for' => self::text($request, 'for'),
         ]);
     }
 
@@ -46,9 +47,13 @@ final class MakerController extends Controller
     {
         $dark = self::text($request, 'theme') === 'dark';
         $known = self::layout($layout);
-        $svg = Cache::rememberForever('layout.'.config('aqbel.version').".{$known->id}.".($dark ? 'dark' : 'light'), fn () => view('circuits.svg', [
-            'picture' => new Picture(CircuitReader::read((new Maker($known))->document([]))), 'dark' => $dark,
-        ])->render());
+        $svg = Cache::rememberForever(
+            'layout.'.config('aqbel.version').".{$known->id}.".($dark ? 'dark' : 'light'),
+            fn () => view('circuits.svg', [
+                'picture' => new Picture(CircuitReader::read((new Maker($known))->document([]))),
+                'dark' => $dark,
+            ])->render(),
+        );
 
         return response($svg, 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'private, max-age=86400']);
     }
@@ -58,7 +63,10 @@ final class MakerController extends Controller
         self::only($request, Right::ChangeCircuits);
         $known = self::layout($layout);
         $ticked = $request->input('has');
-        $has = array_filter($known->extras, fn (Extra $extra) => is_array($ticked) && in_array($extra->value, $ticked, true));
+        $has = array_filter(
+            $known->extras,
+            fn (Extra $extra) => is_array($ticked) && in_array($extra->value, $ticked, true),
+        );
         $page = new MakerPage($known, self::person($request)->units, array_values($has));
         $raw = $request->input('answers');
         $answers = $page->answers(is_array($raw) ? $raw : []);
@@ -71,7 +79,9 @@ final class MakerController extends Controller
         $made = "Made. {$page->unmeasured($answers)}";
 
         return self::text($request, 'for') === 'vehicle'
-            ? redirect('/vehicles/new?circuit='.urlencode((string) array_search($stored->id, Circuit::byName(), true)))->with('notice', $made)
+            ? redirect(
+                '/vehicles/new?circuit='.urlencode((string) array_search($stored->id, Circuit::byName(), true)),
+            )->with('notice', $made)
             : redirect("/circuits/{$stored->id}")->with('notice', $made);
     }
 

@@ -18,7 +18,11 @@ final class MeasuredController extends Controller
     public function store(Request $request, Circuit $circuit): RedirectResponse
     {
         self::only($request, Right::ChangeCircuits);
-        [$node, $typed, $units] = [self::text($request, 'node'), self::text($request, 'measured'), self::person($request)->units];
+        [$node, $typed, $units] = [
+            self::text($request, 'node'),
+            self::text($request, 'measured'),
+            self::person($request)->units,
+        ];
         // Onto whatever is the newest when it is written: what somebody else has measured meanwhile stays.
         $stored = OneWriter::run(function () use ($request, $circuit, $node, $typed, $units): Circuit {
             $newest = $circuit->newestRevision();
@@ -31,7 +35,9 @@ final class MeasuredController extends Controller
             };
 
             // The same once more, pressed twice or sent again, is no revision.
-            return $document == $newest->document ? $newest : NewRevision::write($newest, $document, self::person($request));
+            return $document == $newest->document
+                ? $newest
+                : NewRevision::write($newest, $document, self::person($request));
         });
         [$job, $vehicle] = [self::text($request, 'job'), self::text($request, 'vehicle')];
 

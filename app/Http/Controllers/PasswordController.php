@@ -17,10 +17,11 @@ final class PasswordController extends Controller
 {
     public function edit(Request $request): View
     {
-        return view(
-            'password',
-            ['first' => self::person($request)->must_change, 'hasPin' => self::person($request)->pin !== null, 'calendar' => self::person($request)->calendar],
-        );
+        return view('password', [
+            'first' => self::person($request)->must_change,
+            'hasPin' => self::person($request)->pin !== null,
+            'calendar' => self::person($request)->calendar,
+        ]);
     }
 
     public function update(Request $request): RedirectResponse
@@ -35,7 +36,13 @@ final class PasswordController extends Controller
             'password.required' => 'Choose a password of at least 10 characters.',
         ]);
         $person = self::person($request);
-        OneWriter::run(fn () => $person->update(['password' => $data['password'], 'must_change' => false, 'first_password_until' => null]));
+        OneWriter::run(
+            fn () => $person->update([
+                'password' => $data['password'],
+                'must_change' => false,
+                'first_password_until' => null,
+            ]),
+        );
         Auth::login($person);
         $request->session()->regenerate();
 
@@ -49,14 +56,20 @@ final class PasswordController extends Controller
     public function pin(Request $request): RedirectResponse
     {
         [$asked, $wrong] = KnownSecret::asked($request, self::person($request));
-        $data = $request->validate([
-            ...$asked,
-            'pin' => ['nullable', 'string', 'regex:/^[0-9]{4,8}$/', fn (string $field, mixed $pin, \Closure $fail) => is_string($pin) && self::isGuessed($pin)
-                ? $fail('Others guess that one first. Choose another.') : null],
-        ], [
-            ...$wrong,
-            'pin.*' => 'Choose four to eight digits, or none to take it away.',
-        ]);
+        $data = $request->validate(
+            [
+                ...$asked,
+                'pin' => [
+                    'nullable',
+                    'string',
+                    'regex:/^[0-9]{4,8}$/',
+                    fn (string $field, mixed $pin, \Closure $fail) => is_string($pin) && self::isGuessed($pin)
+                        ? $fail('Others guess that one first. Choose another.')
+                        : null,
+                ],
+            ],
+            [...$wrong, 'pin.*' => 'Choose four to eight digits, or none to take it away.'],
+        );
         OneWriter::run(fn () => self::person($request)->update(['pin' => $data['pin'] ?? null, 'pin_tries' => 0]));
 
         return redirect('/password')->with(

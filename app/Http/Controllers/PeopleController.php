@@ -50,7 +50,8 @@ final class PeopleController extends Controller
             'login.unique' => 'This sign-in name is taken. Choose another.',
             'login.*' => 'Choose a sign-in name of letters, digits, - or _.',
             'role.*' => 'Choose what this person may do.',
-            'password.required' => 'Choose a first password of at least 10 characters; it is changed at the first sign-in.',
+            'password.required' => 'Choose a first password of at least 10 characters; '
+                .'it is changed at the first sign-in.',
         ]);
         OneWriter::run(function () use ($request, $data): void {
             Person::query()->create([...$data, 'units' => self::person($request)->units, ...self::toBeChanged()]);
@@ -114,7 +115,10 @@ final class PeopleController extends Controller
         return ['password' => $password, ...self::toBeChanged()];
     }
 
-    /** @return array{must_change: bool, first_password_until: Carbon} what somebody else knows opens for three days, and once */
+    /**
+     * @return array{must_change: bool, first_password_until: Carbon}
+     * what somebody else knows opens for three days, and once
+     */
     private static function toBeChanged(): array
     {
         return ['must_change' => true, 'first_password_until' => now()->addDays(3)];

@@ -22,12 +22,21 @@ final class PhotoController extends JournalController
     public function store(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         // A script keeps it and sends it again by itself.
-        $slot = DecodingSlot::take() ?? ($request->expectsJson() ? abort(503, headers: ['Retry-After' => '2'])
-            : throw new InvalidField('photo', 'Other photographs are just being made smaller. Send it again in a moment.'));
+        $slot = DecodingSlot::take()
+            ?? ($request->expectsJson()
+                ? abort(503, headers: ['Retry-After' => '2'])
+                : throw new InvalidField(
+                    'photo',
+                    'Other photographs are just being made smaller. Send it again in a moment.',
+                ));
         try {
             return $this->attempt($request, $job, function (Recorder $recorder) use ($request, $job): void {
                 Quota::assertRoom($job);
-                $recorder->photograph(self::text($request, 'step'), Photograph::from($request->file('photo')), self::text($request, 'caption'));
+                $recorder->photograph(
+                    self::text($request, 'step'),
+                    Photograph::from($request->file('photo')),
+                    self::text($request, 'caption'),
+                );
             });
         } finally {
             unset($slot);

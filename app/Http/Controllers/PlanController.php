@@ -53,18 +53,33 @@ final class PlanController extends Controller
         $stores = self::stores($circuit);
         $before = $vehicle->lastJob();
         $units = self::person($request)->units;
-        $workedBy = fn (Choices $choices): Worked => new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
+        $workedBy = fn (Choices $choices): Worked => new Worked(
+            $vehicle,
+            $circuit,
+            $choices,
+            $stores,
+            $before,
+            $units,
+            $this->planner,
+            $this->kinds,
+        );
         $choices = $request->choices($vehicle, $circuit, Shop::here(), $stores->offers);
         // Where nobody asked for a way, the one that is planned is the one that stands chosen.
         $choices = $request->asksForAWay() ? $choices : $choices->with($workedBy($choices)->way());
         $worked = $workedBy($choices);
         if ($fragment !== '') {
-            return response(match ($fragment) {
-                'ranges' => view('plan.afterwards', [
-                    'freeing' => $worked->freeing(), 'level' => $worked->level(), 'sure' => $worked->ranges(), 'vehicle' => $vehicle, 'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
-                ]),
-                default => view('plan.choice', ['worked' => $worked]),
-            });
+            return response(
+                match ($fragment) {
+                    'ranges' => view('plan.afterwards', [
+                        'freeing' => $worked->freeing(),
+                        'level' => $worked->level(),
+                        'sure' => $worked->ranges(),
+                        'vehicle' => $vehicle,
+                        'mayMeasure' => self::person($request)->may(Right::ChangeCircuits),
+                    ]),
+                    default => view('plan.choice', ['worked' => $worked]),
+                },
+            );
         }
 
         return view('plan.create', [
@@ -90,7 +105,11 @@ final class PlanController extends Controller
         $vehicle = Vehicle::query()->with('circuit')->findOrFail($request->integer('vehicle'));
         $circuit = $vehicle->circuit->read();
         try {
-            $plan = $this->planner->shown($circuit, $request->choices($vehicle, $circuit, Shop::here(), self::stores($circuit)->offers), $request->asksForAWay());
+            $plan = $this->planner->shown(
+                $circuit,
+                $request->choices($vehicle, $circuit, Shop::here(), self::stores($circuit)->offers),
+                $request->asksForAWay(),
+            );
         } catch (InvalidField $invalid) {
             return redirect(PlanRequest::backTo($request->except($invalid->field)))
                 ->withInput()

@@ -37,7 +37,10 @@ final class PracticeController extends Controller
     {
         $practice = self::practiceOf($job);
         $until = $request->boolean('to_end') && $job->waits_until !== null ? $job->waits_until + 1 : 0;
-        $practice->setClock(max(now()->getTimestamp(), $until), min(self::FASTEST, max(1, $request->integer('speed', $practice->speed))));
+        $practice->setClock(
+            max(now()->getTimestamp(), $until),
+            min(self::FASTEST, max(1, $request->integer('speed', $practice->speed))),
+        );
 
         return redirect("/jobs/{$job->id}");
     }
@@ -53,7 +56,9 @@ final class PracticeController extends Controller
     {
         $practice = self::practiceOf($job);
 
-        return $practice->came_to === null ? redirect("/jobs/{$job->id}") : view('practice.result', ['page' => new ResultPage($practice, self::person($request)->units)]);
+        return $practice->came_to === null
+            ? redirect("/jobs/{$job->id}")
+            : view('practice.result', ['page' => new ResultPage($practice, self::person($request)->units)]);
     }
 
     private static function practiceOf(Job $job): Practice

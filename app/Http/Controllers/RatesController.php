@@ -28,7 +28,9 @@ final class RatesController extends Controller
             $uses = fn (ShopRates $rates): string => collect($rates->rows())->firstWhere('code', $code)->uses ?? '';
             $shop->update(['rules' => $before->taken($code, $asUsual)]);
             $after = ShopRates::of(HowWell::jobs(), $shop->houseRules());
-            Trail::note(self::person($request), Subject::Rule, $shop->name, [new Change($before->label($code), $uses($before), $uses($after))]);
+            Trail::note(self::person($request), Subject::Rule, $shop->name, [
+                new Change($before->label($code), $uses($before), $uses($after)),
+            ]);
         });
 
         return redirect('/records/predictions')->with('notice', $asUsual

@@ -32,7 +32,10 @@ use Illuminate\View\View;
 /** Finished jobs, and the record of any job as a printable sheet. */
 final class RecordController extends Controller
 {
-    /** Facts made while somebody waits for the records; of a shop that was upgraded or restored the launcher makes them all. */
+    /**
+     * Facts made while somebody waits for the records; of a shop that
+     * was upgraded or restored the launcher makes them all.
+     */
     private const MADE_AT_ONCE = 40;
 
     public function index(Request $request): View
@@ -41,7 +44,9 @@ final class RecordController extends Controller
         Facts::keepMissing(self::MADE_AT_ONCE);
 
         return view('records', [
-            'list' => RecordList::asked($request->query()), 'kinds' => JobKind::cases(), 'mayImport' => $person->may(Right::ChangeShop),
+            'list' => RecordList::asked($request->query()),
+            'kinds' => JobKind::cases(),
+            'mayImport' => $person->may(Right::ChangeShop),
             'volume' => fn (float $ml): string => $person->units->format($ml, Dimension::Volume),
         ]);
     }
@@ -49,7 +54,10 @@ final class RecordController extends Controller
     /** What circuits said beforehand beside what was measured. */
     public function howWell(Request $request): View
     {
-        return view('how-well', ['page' => new HowWell(self::person($request)->units), 'mayTake' => self::person($request)->may(Right::ChangeShop)]);
+        return view('how-well', [
+            'page' => new HowWell(self::person($request)->units),
+            'mayTake' => self::person($request)->may(Right::ChangeShop),
+        ]);
     }
 
     public function show(Request $request, Job $job, StepCatalogue $kinds): View
@@ -61,8 +69,15 @@ final class RecordController extends Controller
     public function pdf(Request $request, Job $job, StepCatalogue $kinds): Response
     {
         $sheet = self::sheet($request, $job, $kinds);
-        $photos = array_map(fn (PhotoLine $line): array => [$line, Pdf::jpeg(Photo::query()->find($line->id)?->path(true) ?? '')], $sheet->photos());
-        $html = view('pdf.record', ['sheet' => $sheet, 'picture' => Pdf::svg(view('circuits.svg', ['picture' => $sheet->picture(), 'dark' => false])->render()), 'photos' => $photos])->render();
+        $photos = array_map(
+            fn (PhotoLine $line): array => [$line, Pdf::jpeg(Photo::query()->find($line->id)?->path(true) ?? '')],
+            $sheet->photos(),
+        );
+        $html = view('pdf.record', [
+            'sheet' => $sheet,
+            'picture' => Pdf::svg(view('circuits.svg', ['picture' => $sheet->picture(), 'dark' => false])->render()),
+            'photos' => $photos,
+        ])->render();
 
         return Pdf::response(Pdf::of($html), "{$job->number()}.pdf");
     }
@@ -86,7 +101,10 @@ final class RecordController extends Controller
     /** All of it as data, `aqbel-job/1`. */
     public function json(Job $job, StepCatalogue $kinds): Response
     {
-        return response(JobDocument::file($job, $kinds), 200, ['Content-Type' => 'application/json', 'Content-Disposition' => "attachment; filename=\"{$job->number()}.json\""]);
+        return response(JobDocument::file($job, $kinds), 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => "attachment; filename=\"{$job->number()}.json\"",
+        ]);
     }
 
     /** What was read in the course of a job, as a table. */
@@ -110,9 +128,15 @@ final class RecordController extends Controller
     {
         self::only($request, Right::ChangeShop);
         $file = $request->file('file');
-        $job = JobImport::of($file instanceof UploadedFile && $file->isValid() ? (string) $file->get() : '', self::person($request));
+        $job = JobImport::of(
+            $file instanceof UploadedFile && $file->isValid() ? (string) $file->get() : '',
+            self::person($request),
+        );
 
-        return redirect("/jobs/{$job->id}/record")->with('notice', 'It is here, as it was there. Nothing is written on it.');
+        return redirect("/jobs/{$job->id}/record")->with(
+            'notice',
+            'It is here, as it was there. Nothing is written on it.',
+        );
     }
 
     private static function sheet(Request $request, Job $job, StepCatalogue $kinds): RecordSheet

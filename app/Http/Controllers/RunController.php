@@ -53,7 +53,11 @@ final class RunController extends JournalController
 
     public function acknowledge(Request $request, Job $job): RedirectResponse|JsonResponse
     {
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->acknowledge(self::hazards($request)));
+        return $this->attempt(
+            $request,
+            $job,
+            fn (Recorder $recorder) => $recorder->acknowledge(self::hazards($request)),
+        );
     }
 
     /** @return array<string, string> step by caution, of those that were read */
@@ -71,7 +75,15 @@ final class RunController extends JournalController
     {
         $sheet = $request->input('sheet');
 
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $recorder->sheet(is_array($sheet) ? $sheet : [], self::text($request, 'upto'), self::hazards($request)));
+        return $this->attempt(
+            $request,
+            $job,
+            fn (Recorder $recorder) => $recorder->sheet(
+                is_array($sheet) ? $sheet : [],
+                self::text($request, 'upto'),
+                self::hazards($request),
+            ),
+        );
     }
 
     public function finish(Request $request, Job $job): RedirectResponse|JsonResponse
@@ -91,7 +103,9 @@ final class RunController extends JournalController
     public function late(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         $typed = self::text($request, 'when');
-        $when = Carbon::hasFormat($typed, 'Y-m-d\TH:i') ? Carbon::createFromFormat('Y-m-d\TH:i', $typed)?->startOfMinute() : null;
+        $when = Carbon::hasFormat($typed, 'Y-m-d\TH:i')
+            ? Carbon::createFromFormat('Y-m-d\TH:i', $typed)?->startOfMinute()
+            : null;
 
         return $this->attempt($request, $job, fn (Recorder $recorder) => $when === null || $when->isFuture()
             ? throw new InvalidField('when', 'Enter the day and the time at which it happened.')

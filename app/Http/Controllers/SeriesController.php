@@ -22,7 +22,12 @@ final class SeriesController extends Controller
     {
         $since = $request->query('since');
 
-        return response()->json((new Gauges($job, self::person($request)->units, now()->getTimestampMs()))->since(is_numeric($since) ? (int) $since : null))
+        return response()
+            ->json(
+                (new Gauges($job, self::person($request)->units, now()->getTimestampMs()))->since(
+                    is_numeric($since) ? (int) $since : null,
+                ),
+            )
             ->header('Cache-Control', 'no-store');
     }
 
@@ -32,13 +37,30 @@ final class SeriesController extends Controller
         $zeroed = $request->query('zeroed');
         $now = now()->getTimestampMs();
 
-        return response()->json(['now' => $now] + (Scale::now($job, self::person($request)->units, $now, is_numeric($zeroed) ? (int) $zeroed : null) ?? []))->header('Cache-Control', 'no-store');
+        return response()
+            ->json(
+                ['now' => $now]
+                    + (Scale::now(
+                        $job,
+                        self::person($request)->units,
+                        $now,
+                        is_numeric($zeroed) ? (int) $zeroed : null,
+                    )
+                        ?? []),
+            )
+            ->header('Cache-Control', 'no-store');
     }
 
-    /** What the vehicle that is not there shows now: the page sends it to the door, as a cable would; where somebody practises it is taken here. */
+    /**
+     * What the vehicle that is not there shows now: the page sends it to the door, as a
+     * cable would; where somebody practises it is taken here.
+     */
     public function standIn(Request $request, Feed $feed): Response
     {
-        abort_unless((Ground::isHere() || config('aqbel.demo')) && $feed->stand_in !== null && $feed->ended_at === null, 404);
+        abort_unless(
+            (Ground::isHere() || config('aqbel.demo')) && $feed->stand_in !== null && $feed->ended_at === null,
+            404,
+        );
         $since = $request->query('since');
         // A page that was loaded anew goes on where the feed stands.
         $stands = $feed->last_ms === null ? -1.0 : ($feed->last_ms - (int) $feed->offset_ms) / 1000.0;
@@ -50,6 +72,9 @@ final class SeriesController extends Controller
             return response('', 204, ['Cache-Control' => 'no-store']);
         }
 
-        return response(implode("\n", $lines), 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Cache-Control' => 'no-store']);
+        return response(implode("\n", $lines), 200, [
+            'Content-Type' => 'text/csv; charset=utf-8',
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

@@ -56,9 +56,12 @@ final class SignInController
             Auth::logout();
             SecurityLog::refused($request, 'first password too old', $person->login);
 
-            return back()->withInput($request->only('login'))->withErrors(
-                ['login' => 'This first password was given more than three days ago and opens no more. A lead gives another.'],
-            );
+            return back()
+                ->withInput($request->only('login'))
+                ->withErrors([
+                    'login' => 'This first password was given more than three days ago and opens no more. '
+                        .'A lead gives another.',
+                ]);
         }
 
         return $this->begin($request, $person instanceof Person ? $person : abort(401), Tablet::of($request));
@@ -74,7 +77,11 @@ final class SignInController
         $pin = $request->input('pin');
         // Under the lock, so that tries at once are counted one after the other.
         $person = OneWriter::run(function () use ($request, $pin): Person|string {
-            $person = Person::query()->whereKey($request->integer('person'))->whereNull('disabled_at')->whereNotNull('pin')->first();
+            $person = Person::query()
+                ->whereKey($request->integer('person'))
+                ->whereNull('disabled_at')
+                ->whereNotNull('pin')
+                ->first();
             if ($person === null) {
                 return 'Choose who you are.';
             }
@@ -92,7 +99,11 @@ final class SignInController
                 );
         });
         if (is_string($person)) {
-            SecurityLog::refused($request, 'PIN refused', (string) Person::query()->whereKey($request->integer('person'))->value('login'));
+            SecurityLog::refused(
+                $request,
+                'PIN refused',
+                (string) Person::query()->whereKey($request->integer('person'))->value('login'),
+            );
             throw new InvalidField('pin', $person);
         }
         Auth::login($person);

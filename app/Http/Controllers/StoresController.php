@@ -88,10 +88,18 @@ final class StoresController extends Controller
         }
         OneWriter::run(function () use ($in, $ml, $full, $stands, $request): void {
             $liquid = self::liquid($in);
-            $container = Container::query()->create([
-                'base' => $liquid['base'] ?? Glycol::Ethylene->value, 'full_ml' => $full, 'full_mm' => $stands,
-            ] + $liquid);
-            self::move($request, $container, ['ml' => $ml, 'note' => Moved::Shelved, 'plus_minus_ml' => $container->readWithinMl()]);
+            $container = Container::query()->create(
+                [
+                    'base' => $liquid['base'] ?? Glycol::Ethylene->value,
+                    'full_ml' => $full,
+                    'full_mm' => $stands,
+                ] + $liquid,
+            );
+            self::move($request, $container, [
+                'ml' => $ml,
+                'note' => Moved::Shelved,
+                'plus_minus_ml' => $container->readWithinMl(),
+            ]);
         });
 
         return redirect('/stores')->with('notice', 'On the shelf.');
@@ -104,9 +112,14 @@ final class StoresController extends Controller
         $asked = $isDrum ? StoresPage::level() : Field::volume('now', 'Holds now', StoresPage::MOST_ML);
         $read = (float) $this->read($request, new Form('count', '', [$asked]))->number($asked->name);
         $counted = $isDrum ? Container::atLevel($container->full_ml, $container->full_mm, $read) : $read;
-        OneWriter::run(fn () => self::move($request, $container, [
-            'ml' => 0.0, 'counted_ml' => $counted, 'note' => Moved::Counted, 'plus_minus_ml' => $container->readWithinMl(),
-        ]));
+        OneWriter::run(
+            fn () => self::move($request, $container, [
+                'ml' => 0.0,
+                'counted_ml' => $counted,
+                'note' => Moved::Counted,
+                'plus_minus_ml' => $container->readWithinMl(),
+            ]),
+        );
 
         return back(fallback: '/stores')->with('notice', 'Counted.');
     }
@@ -125,10 +138,15 @@ final class StoresController extends Controller
         OneWriter::run(function () use ($request, $container, $in, $why): void {
             [$ml, $stock] = [(float) $in->values->number('ml'), $container->stock()];
             if ($ml > $stock->ml + $stock->plusMinusMl + Container::DREGS_ML) {
-                throw new InvalidField('ml', 'More than it holds by the sums. Enter what it was, or count what is in it now.');
+                throw new InvalidField(
+                    'ml',
+                    'More than it holds by the sums. Enter what it was, or count what is in it now.',
+                );
             }
             self::move($request, $container, [
-                'ml' => -$ml, 'note' => $why, 'remark' => mb_substr(trim($in->values->text('remark')), 0, self::LONGEST_REMARK),
+                'ml' => -$ml,
+                'note' => $why,
+                'remark' => mb_substr(trim($in->values->text('remark')), 0, self::LONGEST_REMARK),
                 'plus_minus_ml' => Rough::plusMinusMl($in->typed['ml'] ?? '', $ml) ?? $why->plusMinusMl($ml),
             ]);
         });

@@ -30,7 +30,10 @@ final class VehicleController extends Controller
 
     public function index(Request $request): View|RedirectResponse
     {
-        $list = new VehicleList(mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH), $request->boolean('retired'));
+        $list = new VehicleList(
+            mb_substr(trim(self::text($request, 'q')), 0, self::LONGEST_SEARCH),
+            $request->boolean('retired'),
+        );
         $only = $list->search !== '' && count($list->vehicles) === 1 ? $list->vehicles->first() : null;
 
         return $only === null ? view('vehicles.index', ['list' => $list]) : redirect("/vehicles/{$only->id}");
@@ -97,10 +100,11 @@ final class VehicleController extends Controller
         $person = self::person($request);
         $text = self::sent($request);
         if (! $request->boolean('keep')) {
-            return view(
-                'vehicles.import',
-                ['import' => VehicleFile::read($text, $person->units, $person->may(Right::RetireVehicles)), 'text' => $text, 'units' => $person->units],
-            );
+            return view('vehicles.import', [
+                'import' => VehicleFile::read($text, $person->units, $person->may(Right::RetireVehicles)),
+                'text' => $text,
+                'units' => $person->units,
+            ]);
         }
         $import = OneWriter::run(function () use ($text, $person): VehicleImport {
             $import = VehicleFile::read($text, $person->units, $person->may(Right::RetireVehicles));

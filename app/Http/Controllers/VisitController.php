@@ -37,8 +37,17 @@ final class VisitController extends Controller
         $job->loadMissing(['vehicle', 'circuit']);
 
         return view('visits.show', [
-            'page' => new VisitPage($job, self::person($request)->units, self::person($request), $request->integer('visit'), $request->integer('correct')),
-            'people' => Person::query()->whereNull('disabled_at')->orderBy('name')->get(['id', 'name']),
+            'page' => new VisitPage(
+                $job,
+                self::person($request)->units,
+                self::person($request),
+                $request->integer('visit'),
+                $request->integer('correct'),
+            ),
+            'people' => Person::query()
+                ->whereNull('disabled_at')
+                ->orderBy('name')
+                ->get(['id', 'name']),
         ]);
     }
 
@@ -50,7 +59,8 @@ final class VisitController extends Controller
     public function store(Request $request, Job $job): RedirectResponse
     {
         $book = new VisitBook($job);
-        $visit = Visit::query()->where('job_id', $job->id)->find($request->integer('visit')) ?? $book->unplanned(self::text($request, 'key'));
+        $visit = Visit::query()->where('job_id', $job->id)->find($request->integer('visit'))
+            ?? $book->unplanned(self::text($request, 'key'));
         $file = $request->file('photo');
         $photo = $file === null ? null : $this->keep($job, $file);
         try {
@@ -72,7 +82,12 @@ final class VisitController extends Controller
             ? $book->takeBack($visit, $because, $person)
             : $book->correct($visit, self::fields($request), $because, $person, self::text($request, 'key'));
 
-        return redirect("/jobs/{$visit->job_id}/visits")->with('notice', $request->boolean('take_back') ? 'It is taken back, and stands struck out.' : 'The correction counts from now on.');
+        return redirect("/jobs/{$visit->job_id}/visits")->with(
+            'notice',
+            $request->boolean('take_back')
+                ? 'It is taken back, and stands struck out.'
+                : 'The correction counts from now on.',
+        );
     }
 
     private function keep(Job $job, mixed $file): \App\Models\Photo
@@ -98,7 +113,10 @@ final class VisitController extends Controller
 
     public function handOver(Request $request, Visit $visit): RedirectResponse
     {
-        (new VisitBook($visit->job))->handOver($visit, Person::query()->whereNull('disabled_at')->find($request->integer('to')));
+        (new VisitBook($visit->job))->handOver(
+            $visit,
+            Person::query()->whereNull('disabled_at')->find($request->integer('to')),
+        );
 
         return redirect("/jobs/{$visit->job_id}/visits");
     }

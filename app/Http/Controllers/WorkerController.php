@@ -23,6 +23,9 @@ final class WorkerController extends Controller
         $names = 'const BUILD = '.json_encode(substr(sha1($script.implode(' ', $assets)), 0, 12)).";\n"
             .'const ASSETS = '.json_encode($assets, JSON_UNESCAPED_SLASHES).";\n";
 
-        return response($names.$script, 200, ['Content-Type' => 'text/javascript; charset=utf-8', 'Cache-Control' => 'no-cache']);
+        return response($names.$script, 200, [
+            'Content-Type' => 'text/javascript; charset=utf-8',
+            'Cache-Control' => 'no-cache',
+        ]);
     }
 }

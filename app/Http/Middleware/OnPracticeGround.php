@@ -19,12 +19,18 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\View;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A page about something practised on stands on that ground, and goes by its clock, from the first look to the last line. */
+/**
+ * A page about something practised on stands on that ground, and
+ * goes by its clock, from the first look to the last line.
+ */
 final class OnPracticeGround
 {
     public function handle(Request $request, Closure $next): Response
     {
-        $about = array_filter($request->route()?->parameters() ?? [], fn (mixed $one) => $one instanceof Model && $one->getConnectionName() === Ground::CONNECTION);
+        $about = array_filter(
+            $request->route()?->parameters() ?? [],
+            fn (mixed $one) => $one instanceof Model && $one->getConnectionName() === Ground::CONNECTION,
+        );
 
         return $about === [] ? $next($request) : Ground::on(function () use ($request, $next, $about): Response {
             $one = reset($about);

@@ -12,7 +12,10 @@ use Symfony\Component\HttpFoundation\Response;
 /** Nothing from outside this machine, no inline script; and whose page it is, so that it is kept for nobody else. */
 final class SecurityHeaders
 {
-    /** Tablets that were here this week come by TLS alone; short enough that a certificate made anew can still be fetched. */
+    /**
+     * Tablets that were here this week come by TLS alone; short
+     * enough that a certificate made anew can still be fetched.
+     */
     private const ONLY_TLS_S = 7 * 86400;
 
     public function handle(Request $request, Closure $next): Response
@@ -24,7 +27,8 @@ final class SecurityHeaders
             'X-Content-Type-Options' => 'nosniff',
             'Referrer-Policy' => 'same-origin',
             'X-Frame-Options' => 'DENY',
-            'Permissions-Policy' => 'camera=(self), fullscreen=(self), geolocation=(), microphone=(), payment=(), usb=(), bluetooth=(), serial=(self)',
+            'Permissions-Policy' => 'camera=(self), fullscreen=(self), geolocation=(), microphone=(), payment=(), '
+                .'usb=(), bluetooth=(), serial=(self)',
             'Aqbel-Person' => (string) Auth::id(),
         ]);
         if ($request->isSecure()) {

@@ -9,9 +9,9 @@ use Illuminate\Session\Middleware\StartSession;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * A page that asks for itself is read by nobody: it writes no session and hands out no cookie, so that what is said to somebody
- * once, a refusal at its field for one, is still there for the page they get to see, and a slow answer brings nobody back who has
- * signed out meanwhile.
+ * A page that asks for itself is read by nobody: it writes no session and hands out no cookie, so that what is
+ * said to somebody once, a refusal at its field for one, is still there for the page they get to see, and a
+ * slow answer brings nobody back who has signed out meanwhile.
  */
 final class StartsSession extends StartSession
 {

@@ -190,9 +190,11 @@ final class PlanRequest extends FormRequest
             shelter: $this->enum('shelter', Shelter::class) ?? Shelter::Open,
         );
 
+        $worksItOut = $this->boolean('drains_auto');
+
         return match (true) {
-            $choices->drainsNothing() && (! $choices->leakIsFound() || $this->boolean('drains_auto')) => $choices->draining([]),
-            ! $chosen || $this->boolean('drains_auto') => $choices->draining(
+            $choices->drainsNothing() && (! $choices->leakIsFound() || $worksItOut) => $choices->draining([]),
+            ! $chosen || $worksItOut => $choices->draining(
                 DrainWorth::recommended(Worked::worth($vehicle, $circuit, $choices)),
             ),
             default => $choices,
@@ -205,7 +207,11 @@ final class PlanRequest extends FormRequest
         $id = $this->filled('school') ? $this->string('school')->toString() : self::usualSchool($circuit);
         $warm = WarmedBy::tryFrom($this->string('warm_up')->toString());
         $until = RunsUntil::tryFrom($this->string('end')->toString());
-        $aids = array_values(array_filter(array_map(fn (mixed $aid) => is_string($aid) ? Aid::tryFrom($aid) : null, $this->array('aids'))));
+        $aids = array_values(
+            array_filter(
+                array_map(fn (mixed $aid) => is_string($aid) ? Aid::tryFrom($aid) : null, $this->array('aids')),
+            ),
+        );
         if ($warm === null && $until === null && $aids === []) {
             return $id;
         }
@@ -214,12 +220,19 @@ final class PlanRequest extends FormRequest
         $usual = $by->warmUp() === WarmUp::UnderFunnel ? WarmedBy::UnderFunnel : WarmedBy::Sealed;
 
         return Way::made($by, $warm ?? $usual, $aids, $until ?? RunsUntil::QuietTwice)?->id()
-            ?? throw new InvalidField('school', "{$by->label()} is a way of its own, and is not put together with others. Choose another, or leave the rest as usual.");
+            ?? throw new InvalidField(
+                'school',
+                "{$by->label()} is a way of its own, and is not put together with others. "
+                    .'Choose another, or leave the rest as usual.',
+            );
     }
 
     public function asksForAWay(): bool
     {
-        return $this->filled('school') || $this->filled('warm_up') || $this->filled('end') || $this->array('aids') !== [];
+        return $this->filled('school')
+            || $this->filled('warm_up')
+            || $this->filled('end')
+            || $this->array('aids') !== [];
     }
 
     /** The first that can be run. */

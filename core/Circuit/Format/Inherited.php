@@ -56,13 +56,20 @@ final readonly class Inherited
         );
 
         $gates = array_map(
-            fn (mixed $gate) => is_array($gate) && ($gate['kind'] ?? null) === GateKind::Thermostat->value ? [...$gate, 'known_by' => KnownBy::Layout->value] : $gate,
+            fn (mixed $gate) => is_array($gate) && ($gate['kind'] ?? null) === GateKind::Thermostat->value
+                ? [...$gate, 'known_by' => KnownBy::Layout->value]
+                : $gate,
             is_array($document['gates'] ?? null) ? $document['gates'] : [],
         );
 
         return [
-            ...$document, ...isset($document['gates']) ? ['gates' => $gates] : [], 'name' => $name, 'nodes' => $marked($document['nodes'] ?? []), 'passages' => $marked($document['passages'] ?? []),
-            'facts' => $facts, self::FACTS => array_map(strval(...), array_keys($facts)),
+            ...$document,
+            ...isset($document['gates']) ? ['gates' => $gates] : [],
+            'name' => $name,
+            'nodes' => $marked($document['nodes'] ?? []),
+            'passages' => $marked($document['passages'] ?? []),
+            'facts' => $facts,
+            self::FACTS => array_map(strval(...), array_keys($facts)),
         ];
     }
 
@@ -74,7 +81,10 @@ final readonly class Inherited
     /** “cap, coolant base; 21 heights and volumes”; the first few facts, as the format names them. */
     public function said(int $most = 6): string
     {
-        $named = array_map(fn (string $fact) => mb_strtolower((Vocabulary::all()[Vocabulary::FACTS][$fact] ?? null)->label ?? $fact), $this->facts);
+        $named = array_map(
+            fn (string $fact) => mb_strtolower((Vocabulary::all()[Vocabulary::FACTS][$fact] ?? null)->label ?? $fact),
+            $this->facts,
+        );
         $more = count($named) - $most;
         $facts = implode(', ', array_slice($named, 0, $most)).($more > 0 ? " and {$more} more" : '');
 

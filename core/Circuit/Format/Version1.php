@@ -117,17 +117,27 @@ final readonly class Version1
             throw new InvalidField("{$path}.to", 'A passage needs two different ends.');
         }
 
-        return new Passage($id, $ends[0], $ends[1], $this->number($in, 'passages', 'volume_ml'), PassageKind::from(
-            $in->choice('kind', array_column(PassageKind::cases(), 'value'), 'hose'),
-        ),
-            $in->line('label', 80) ?? $id, $this->behind($in, $path, $covers), $this->parts($in), $this->optional($in, 'passages', 'torque_nm'),
-            $this->number($in, 'passages', 'plus_minus', Passage::USUAL));
+        return new Passage(
+            $id,
+            $ends[0],
+            $ends[1],
+            $this->number($in, 'passages', 'volume_ml'),
+            PassageKind::from($in->choice('kind', array_column(PassageKind::cases(), 'value'), 'hose')),
+            $in->line('label', 80) ?? $id,
+            $this->behind($in, $path, $covers),
+            $this->parts($in),
+            $this->optional($in, 'passages', 'torque_nm'),
+            $this->number($in, 'passages', 'plus_minus', Passage::USUAL),
+        );
     }
 
     /** Made from a layout, and not measured since: what its file says nothing of, nobody has looked at either. */
     private function isOfALayout(): bool
     {
-        $passages = array_filter(is_array($this->data['passages'] ?? null) ? $this->data['passages'] : [], is_array(...));
+        $passages = array_filter(
+            is_array($this->data['passages'] ?? null) ? $this->data['passages'] : [],
+            is_array(...),
+        );
 
         return in_array(KnownBy::Layout->value, array_column($passages, 'known_by'), true);
     }
@@ -207,11 +217,18 @@ final readonly class Version1
     {
         $node = $in->oneOf('node', $nodes, 'A port sits at a node. Name one that is listed under nodes.');
 
-        return new Port($id, $node, PortKind::from(
-            $in->choice('kind', array_column(PortKind::cases(), 'value')),
-        ), $in->line('label', 80) ?? $id,
-            $this->text($in, 'ports', 'access') ?? '', $this->text($in, 'ports', 'tool') ?? '', $this->optional($in, 'ports', 'torque_nm'), $this->text($in, 'ports', 'washer') ?? '',
-            $this->behind($in, $path, $covers), $this->number($in, 'ports', 'minutes', 4));
+        return new Port(
+            $id,
+            $node,
+            PortKind::from($in->choice('kind', array_column(PortKind::cases(), 'value'))),
+            $in->line('label', 80) ?? $id,
+            $this->text($in, 'ports', 'access') ?? '',
+            $this->text($in, 'ports', 'tool') ?? '',
+            $this->optional($in, 'ports', 'torque_nm'),
+            $this->text($in, 'ports', 'washer') ?? '',
+            $this->behind($in, $path, $covers),
+            $this->number($in, 'ports', 'minutes', 4),
+        );
     }
 
     /** @param  array<mixed>  $raw */
@@ -277,12 +294,18 @@ final readonly class Version1
         }
         foreach (array_values($circuit->nodes) as $i => $node) {
             if ($node->follows !== null && ! isset($circuit->nodes[$node->follows])) {
-                throw new InvalidField("nodes.{$i}.follows", "There is no node “{$node->follows}” to follow. Name one that is listed under nodes.");
+                throw new InvalidField(
+                    "nodes.{$i}.follows",
+                    "There is no node “{$node->follows}” to follow. Name one that is listed under nodes.",
+                );
             }
         }
         foreach ($circuit->facts->routine as $i => $line) {
             if ($line->part === RoutinePart::Bleed && $line->port($circuit) === null) {
-                throw new InvalidField("facts.routine.{$i}", "There is no bleed point “{$line->point}”. Name one by its id, or as it is called.");
+                throw new InvalidField(
+                    "facts.routine.{$i}",
+                    "There is no bleed point “{$line->point}”. Name one by its id, or as it is called.",
+                );
             }
         }
         $reached = [$circuit->fillPort()->node => true];

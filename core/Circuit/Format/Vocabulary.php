@@ -46,24 +46,54 @@ final class Vocabulary
         $knownBy = Fact::choice('known_by', 'Known by', array_column(KnownBy::cases(), 'value'));
 
         return [
-            self::CIRCUIT => [Fact::text('name', 'Name of the circuit', 120), Fact::number('wheelbase_mm', 'Wheelbase', 300, 20_000, 'mm')],
+            self::CIRCUIT => [
+                Fact::text('name', 'Name of the circuit', 120),
+                Fact::number('wheelbase_mm', 'Wheelbase', 300, 20_000, 'mm'),
+            ],
             'nodes' => [
-                $name, Fact::number('x_mm', 'Forward', -20_000, 20_000, 'mm'), Fact::number('z_mm', 'Height', 0, 10_000, 'mm'),
-                Fact::number('plus_minus_mm', 'Known to ±', 0, 500, 'mm'), $knownBy, Fact::ref('follows', 'Fixed to', 'nodes'),
+                $name,
+                Fact::number('x_mm', 'Forward', -20_000, 20_000, 'mm'),
+                Fact::number('z_mm', 'Height', 0, 10_000, 'mm'),
+                Fact::number('plus_minus_mm', 'Known to ±', 0, 500, 'mm'),
+                $knownBy,
+                Fact::ref('follows', 'Fixed to', 'nodes'),
             ],
             'passages' => [
-                $name, Fact::choice('kind', 'Kind', array_column(PassageKind::cases(), 'value')), Fact::ref('from', 'From', 'nodes'), Fact::ref('to', 'To', 'nodes'),
-                Fact::number('volume_ml', 'Volume', 0.1, 500_000, 'mL'), Fact::number('plus_minus', 'Known to ±, share', 0, 0.5), $knownBy,
-                Fact::list('parts', 'Parts, opening it'), $torque, $behind,
+                $name,
+                Fact::choice('kind', 'Kind', array_column(PassageKind::cases(), 'value')),
+                Fact::ref('from', 'From', 'nodes'),
+                Fact::ref('to', 'To', 'nodes'),
+                Fact::number('volume_ml', 'Volume', 0.1, 500_000, 'mL'),
+                Fact::number('plus_minus', 'Known to ±, share', 0, 0.5),
+                $knownBy,
+                Fact::list('parts', 'Parts, opening it'),
+                $torque,
+                $behind,
             ],
             'gates' => [
-                $name, Fact::choice('kind', 'Kind', array_column(GateKind::cases(), 'value')), Fact::ref('passage', 'In', 'passages'), Fact::check('weeps', 'Weeps'), $knownBy,
+                $name,
+                Fact::choice('kind', 'Kind', array_column(GateKind::cases(), 'value')),
+                Fact::ref('passage', 'In', 'passages'),
+                Fact::check('weeps', 'Weeps'),
+                $knownBy,
             ],
             'ports' => [
-                $name, Fact::choice('kind', 'Kind', array_column(PortKind::cases(), 'value')), Fact::ref('node', 'At', 'nodes'), Fact::text('access', 'Access', 160),
-                Fact::text('tool', 'Tool'), $torque, Fact::text('washer', 'Washer'), Fact::number('minutes', 'Hands', 0, 600, 'min'), $behind,
+                $name,
+                Fact::choice('kind', 'Kind', array_column(PortKind::cases(), 'value')),
+                Fact::ref('node', 'At', 'nodes'),
+                Fact::text('access', 'Access', 160),
+                Fact::text('tool', 'Tool'),
+                $torque,
+                Fact::text('washer', 'Washer'),
+                Fact::number('minutes', 'Hands', 0, 600, 'min'),
+                $behind,
             ],
-            'covers' => [Fact::text('id', 'Id', 60), $name, Fact::number('minutes', 'Off and on', 0, 600, 'min'), Fact::check('needed_to_run', 'Needed to run')],
+            'covers' => [
+                Fact::text('id', 'Id', 60),
+                $name,
+                Fact::number('minutes', 'Off and on', 0, 600, 'min'),
+                Fact::check('needed_to_run', 'Needed to run'),
+            ],
             self::FACTS => [
                 Fact::number('cap_kpa', 'Cap', 0, 400, 'kPa'),
                 Fact::number('thermostat_start_c', 'Thermostat starts', 30, 120, '°C'),
@@ -84,7 +114,11 @@ final class Vocabulary
                 Fact::check('high_voltage', 'High voltage on board'),
                 Fact::number('capacity_ml', 'Manual’s capacity', 100, 500_000, 'mL'),
                 Fact::text('source', 'Source', 160),
-                Fact::lines('routine', 'Manual’s own routine: one step a line, minutes last; fill:, bleed NAME:, run:, cool: or level: in front where it is that part'),
+                Fact::lines(
+                    'routine',
+                    'Manual’s own routine: one step a line, minutes last; fill:, bleed NAME:, run:, cool: or level: '
+                        .'in front where it is that part',
+                ),
             ],
         ];
     }

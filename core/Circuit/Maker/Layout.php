@@ -11,8 +11,12 @@ final readonly class Layout
      * @param  \Closure(): Sketch  $draw
      * @param  list<Extra>  $extras
      */
-    public function __construct(public string $id, public string $title, private \Closure $draw, public array $extras = [])
-    {
+    public function __construct(
+        public string $id,
+        public string $title,
+        private \Closure $draw,
+        public array $extras = [],
+    ) {
     }
 
     /** @param  list<Extra>  $has */

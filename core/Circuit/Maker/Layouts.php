@@ -17,51 +17,132 @@ final class Layouts
         $layouts = [
             new Layout('radiator_cap', 'Radiator cap with recovery bottle', fn () => self::capCar(), $cap),
             new Layout('expansion_tank', 'Pressurised expansion tank', fn () => self::tankCar(), $tank),
-            new Layout('bleed_thermostat', 'Bleed screw on the thermostat housing', fn () => self::tankCar()->bleed('stat', 'Thermostat housing screw'), $tank),
-            new Layout('bleed_radiator', 'Bleed screw on the radiator', fn () => self::tankCar()->bleed('rad_top', 'Radiator bleed screw'), $tank),
-            new Layout('bleed_heater_hose', 'Bleed point in a heater hose', function (): Sketch {
-                $sketch = self::tankCar();
-                $sketch->tee();
+            new Layout(
+                'bleed_thermostat',
+                'Bleed screw on the thermostat housing',
+                fn () => self::tankCar()->bleed('stat', 'Thermostat housing screw'),
+                $tank,
+            ),
+            new Layout(
+                'bleed_radiator',
+                'Bleed screw on the radiator',
+                fn () => self::tankCar()->bleed('rad_top', 'Radiator bleed screw'),
+                $tank,
+            ),
+            new Layout(
+                'bleed_heater_hose',
+                'Bleed point in a heater hose',
+                function (): Sketch {
+                    $sketch = self::tankCar();
+                    $sketch->tee();
 
-                return $sketch;
-            }, array_values(array_diff_key($tank, [2 => true]))),
+                    return $sketch;
+                }, array_values(array_diff_key($tank, [2 => true]))),
             new Layout('two_bleeds', 'Two bleed points or more', fn () => self::tankCar()
-                ->bleed('stat', 'Thermostat housing screw')->bleed('rad_top', 'Radiator bleed screw'), $tank),
+                    ->bleed('stat', 'Thermostat housing screw')->bleed('rad_top', 'Radiator bleed screw'), $tank),
             new Layout('no_bleed', 'No bleed point, radiator cap', fn () => self::capCar(), self::OF_A_CAR),
             new Layout('vent_line', 'Permanent vent line to the tank', function (): Sketch {
                 $sketch = self::tankCar();
                 $sketch->ventLine();
 
                 return $sketch;
-            }, self::OF_A_CAR),
-            new Layout('thermostat_at_pump', 'Thermostat at the pump inlet', fn () => (new Sketch(2600))
-                ->engine(200, 430, 820)->radiator(700, 340, 780, thermostatAtThePump: true)->heater(-250, 880)->tank(350, 790, 940), $tank),
-            new Layout('rear_heater', 'Rear heater', function (): Sketch {
-                $sketch = self::capCar(3200);
-                $sketch->rearHeater();
+            },
+                self::OF_A_CAR,
+            ),
+            new Layout(
+                'thermostat_at_pump',
+                'Thermostat at the pump inlet',
+                fn () => (new Sketch(2600))
+                    ->engine(200, 430, 820)
+                    ->radiator(700, 340, 780, thermostatAtThePump: true)
+                    ->heater(-250, 880)
+                    ->tank(350, 790, 940),
+                $tank,
+            ),
+            new Layout(
+                'rear_heater',
+                'Rear heater',
+                function (): Sketch {
+                    $sketch = self::capCar(3200);
+                    $sketch->rearHeater();
 
-                return $sketch->bleed('stat', 'Thermostat housing screw');
-            }, [Extra::SecondDrain, Extra::Tee, Extra::Cooler, Extra::RecoveryBottle]),
-            new Layout('v_engine', 'V engine, a drain per bank', fn () => (new Sketch(3400))
-                ->twoBanks(150, 480, 930)->radiator(800, 420, 900, 3.4)->heater(-300, 1000)->tank(400, 900, 1060, 1.8)
-                ->bleed('stat', 'Thermostat housing screw'), [Extra::RearHeater, Extra::Tee, Extra::Cooler, Extra::VentLine]),
-            new Layout('oil_cooler', 'Engine oil cooler in the loop', function (): Sketch {
-                $sketch = self::tankCar();
-                $sketch->cooler();
+                    return $sketch->bleed('stat', 'Thermostat housing screw');
+                },
+                [Extra::SecondDrain, Extra::Tee, Extra::Cooler, Extra::RecoveryBottle],
+            ),
+            new Layout(
+                'v_engine',
+                'V engine, a drain per bank',
+                fn () => (new Sketch(3400))
+                    ->twoBanks(150, 480, 930)
+                    ->radiator(800, 420, 900, 3.4)
+                    ->heater(-300, 1000)
+                    ->tank(400, 900, 1060, 1.8)
+                    ->bleed('stat', 'Thermostat housing screw'),
+                [Extra::RearHeater, Extra::Tee, Extra::Cooler, Extra::VentLine],
+            ),
+            new Layout(
+                'oil_cooler',
+                'Engine oil cooler in the loop',
+                function (): Sketch {
+                    $sketch = self::tankCar();
+                    $sketch->cooler();
 
-                return $sketch->bleed('stat', 'Thermostat housing screw');
-            }, [Extra::RearHeater, Extra::SecondDrain, Extra::Tee, Extra::VentLine]),
-            new Layout('rear_engine', 'Mid or rear engine with long pipes', fn () => (new Sketch(2700))
-                ->engine(-2300, 480, 850, 2.6)->radiator(650, 360, 700)->heater(-400, 780)->tank(-2200, 900, 1050)->longPipes(-1900, 450)
-                ->bleed('rad_top', 'Radiator bleed screw')->bleed('heater_in', 'Heater bleed screw'), [Extra::SecondDrain, Extra::Cooler]),
-            new Layout('large_engine', 'Large engine with exchanger, day tank and turbo vents', fn () => self::largeEngine()),
-            new Layout('small_twin', 'Small twin-cylinder machine', fn () => (new Sketch(1250))
-                ->engine(-80, 420, 675, 0.85)->radiator(180, 400, 690, 1.1)->cap(180, 720)->fact('fan_on_c', null), [Extra::SecondDrain]),
-            new Layout('compact_loader', 'Compact loader, drained at a hose', fn () => (new Sketch(1500))
-                ->engine(-850, 720, 1210, 2.4)->radiator(-1300, 700, 1150, 2.4, cock: false)->heater(-200, 1100)->tank(-1200, 1090, 1240), [Extra::Tee, Extra::Cooler, Extra::SecondDrain]),
+                    return $sketch->bleed('stat', 'Thermostat housing screw');
+                },
+                [Extra::RearHeater, Extra::SecondDrain, Extra::Tee, Extra::VentLine],
+            ),
+            new Layout(
+                'rear_engine',
+                'Mid or rear engine with long pipes',
+                fn () => (new Sketch(2700))
+                    ->engine(-2300, 480, 850, 2.6)
+                    ->radiator(650, 360, 700)
+                    ->heater(-400, 780)
+                    ->tank(-2200, 900, 1050)
+                    ->longPipes(-1900, 450)
+                    ->bleed('rad_top', 'Radiator bleed screw')
+                    ->bleed('heater_in', 'Heater bleed screw'),
+                [Extra::SecondDrain, Extra::Cooler],
+            ),
+            new Layout(
+                'large_engine',
+                'Large engine with exchanger, day tank and turbo vents',
+                fn () => self::largeEngine(),
+            ),
+            new Layout(
+                'small_twin',
+                'Small twin-cylinder machine',
+                fn () => (new Sketch(1250))
+                    ->engine(-80, 420, 675, 0.85)
+                    ->radiator(180, 400, 690, 1.1)
+                    ->cap(180, 720)
+                    ->fact('fan_on_c', null),
+                [Extra::SecondDrain],
+            ),
+            new Layout(
+                'compact_loader',
+                'Compact loader, drained at a hose',
+                fn () => (new Sketch(1500))
+                    ->engine(-850, 720, 1210, 2.4)
+                    ->radiator(-1300, 700, 1150, 2.4, cock: false)
+                    ->heater(-200, 1100)
+                    ->tank(-1200, 1090, 1240),
+                [Extra::Tee, Extra::Cooler, Extra::SecondDrain],
+            ),
             new Layout('hybrid_loop', 'Low-temperature loop of a hybrid, electric pump', fn () => self::coldLoop()),
-            new Layout('upper_hose', 'Block filled through the upper hose', fn () => self::capCar()->upperHoseEnd(), $cap),
-            new Layout('electric_pump', 'Electric coolant pump with a service routine', fn () => self::tankCar()->electricPump(), $tank),
+            new Layout(
+                'upper_hose',
+                'Block filled through the upper hose',
+                fn () => self::capCar()->upperHoseEnd(),
+                $cap,
+            ),
+            new Layout(
+                'electric_pump',
+                'Electric coolant pump with a service routine',
+                fn () => self::tankCar()->electricPump(),
+                $tank,
+            ),
         ];
 
         return array_combine(array_map(fn (Layout $layout) => $layout->id, $layouts), $layouts);
@@ -69,12 +150,20 @@ final class Layouts
 
     private static function tankCar(): Sketch
     {
-        return (new Sketch(2600))->engine(200, 430, 820)->radiator(700, 340, 780)->heater(-250, 880)->tank(350, 790, 940);
+        return (new Sketch(2600))
+            ->engine(200, 430, 820)
+            ->radiator(700, 340, 780)
+            ->heater(-250, 880)
+            ->tank(350, 790, 940);
     }
 
     private static function capCar(float $wheelbaseMm = 2600): Sketch
     {
-        return (new Sketch($wheelbaseMm))->engine(200, 430, 820)->radiator(700, 340, 850)->cap(700, 885)->heater(-250, 860);
+        return (new Sketch($wheelbaseMm))
+            ->engine(200, 430, 820)
+            ->radiator(700, 340, 850)
+            ->cap(700, 885)
+            ->heater(-250, 860);
     }
 
     private static function largeEngine(): Sketch

@@ -42,7 +42,11 @@ final readonly class Maker
     private const UNLIKE = 4.0;
 
     /** What never comes before the other. */
-    private const IN_ORDER = [['thermostat_start_c', 'thermostat_full_c'], ['fan_off_c', 'fan_on_c'], ['thermostat_full_c', 'limit_c']];
+    private const IN_ORDER = [
+        ['thermostat_start_c', 'thermostat_full_c'],
+        ['fan_off_c', 'fan_on_c'],
+        ['thermostat_full_c', 'limit_c'],
+    ];
 
     /** What has an upper and a lower pipe. */
     private const UPRIGHT = ['radiator', 'cooler', 'heater', 'tank'];
@@ -71,15 +75,24 @@ final readonly class Maker
             new Question('name', QuestionKind::Text, 'What it is called'),
             self::fact('capacity_ml', QuestionKind::Volume, 'Capacity', $this->sketch->capacityMl()),
             self::fact('cap_kpa', QuestionKind::Pressure, 'Cap opens at'),
-            ...! isset($this->sketch->gates()['thermostat']) ? [] : [
-                self::fact('thermostat_start_c', QuestionKind::Temperature, 'Thermostat starts to open'),
-                self::fact('thermostat_full_c', QuestionKind::Temperature, 'Thermostat is fully open'),
-                new Question('jiggle_pin', QuestionKind::Choice, 'Thermostat lets air through while shut, by a jiggle pin', choices: ['no', 'yes']),
-            ],
-            ...array_key_exists('fan_on_c', $own) ? [] : [
-                self::fact('fan_on_c', QuestionKind::Temperature, 'Fan comes on'),
-                self::fact('fan_off_c', QuestionKind::Temperature, 'Fan goes off'),
-            ],
+            ...! isset($this->sketch->gates()['thermostat'])
+                ? []
+                : [
+                    self::fact('thermostat_start_c', QuestionKind::Temperature, 'Thermostat starts to open'),
+                    self::fact('thermostat_full_c', QuestionKind::Temperature, 'Thermostat is fully open'),
+                    new Question(
+                        'jiggle_pin',
+                        QuestionKind::Choice,
+                        'Thermostat lets air through while shut, by a jiggle pin',
+                        choices: ['no', 'yes'],
+                    ),
+                ],
+            ...array_key_exists('fan_on_c', $own)
+                ? []
+                : [
+                    self::fact('fan_on_c', QuestionKind::Temperature, 'Fan comes on'),
+                    self::fact('fan_off_c', QuestionKind::Temperature, 'Fan goes off'),
+                ],
             self::fact('limit_c', QuestionKind::Temperature, 'Never hotter than'),
             self::fact('base', QuestionKind::Choice, 'Coolant base'),
             self::fact('inhibitor', QuestionKind::Text, 'Coolant, its inhibitor'),
@@ -93,12 +106,21 @@ final readonly class Maker
                 Vocabulary::of(Vocabulary::FACTS, 'cold_head_mm')->most,
                 usual: is_numeric($own['cold_head_mm'] ?? null) ? -$own['cold_head_mm'] : 0.0,
             ),
-            ...$own['outlets'] === [] ? [] : [self::fact('heater_drive', QuestionKind::Choice, 'Heater valve is moved by')],
+            ...$own['outlets'] === []
+                ? []
+                : [self::fact('heater_drive', QuestionKind::Choice, 'Heater valve is moved by')],
         ];
         $torque = Vocabulary::of('ports', 'torque_nm');
         foreach ($this->sketch->ports() as $id => $port) {
             if ($port['kind'] !== 'fill') {
-                $questions[] = new Question("torque_{$id}", QuestionKind::Torque, "{$port['label']}, torque", $torque->least, $torque->most, $port['node']);
+                $questions[] = new Question(
+                    "torque_{$id}",
+                    QuestionKind::Torque,
+                    "{$port['label']}, torque",
+                    $torque->least,
+                    $torque->most,
+                    $port['node'],
+                );
             }
         }
 
@@ -168,7 +190,10 @@ final readonly class Maker
             [$low, $high] = [$read[$first] ?? null, $read[$then] ?? null];
             if (is_float($low) && is_float($high) && $low >= $high) {
                 $label = fn (string $name): string => Vocabulary::of(Vocabulary::FACTS, $name)->label;
-                throw new InvalidField($then, "“{$label($then)}” must lie above “{$label($first)}”. Are the two swapped?");
+                throw new InvalidField(
+                    $then,
+                    "“{$label($then)}” must lie above “{$label($first)}”. Are the two swapped?",
+                );
             }
         }
     }
@@ -184,10 +209,20 @@ final readonly class Maker
     {
         $nodes = $this->sketch->nodes();
         foreach ($this->sketch->passages() as $passage) {
-            [$upper, $lower] = $nodes[$passage['from']]->z > $nodes[$passage['to']]->z ? [$passage['from'], $passage['to']] : [$passage['to'], $passage['from']];
+            [$upper, $lower] = $nodes[$passage['from']]->z > $nodes[$passage['to']]->z
+                    ? [$passage['from'], $passage['to']]
+                    : [$passage['to'], $passage['from']];
             [$top, $bottom] = [$read["z_{$upper}"] ?? null, $read["z_{$lower}"] ?? null];
-            if (in_array($passage['kind'], self::UPRIGHT, true) && is_float($top) && is_float($bottom) && $top < $bottom) {
-                throw new InvalidField("z_{$upper}", "“{$nodes[$upper]->ask}” would stand below “{$nodes[$lower]->ask}”. Are the two swapped?");
+            if (
+                in_array($passage['kind'], self::UPRIGHT, true)
+                && is_float($top)
+                && is_float($bottom)
+                && $top < $bottom
+            ) {
+                throw new InvalidField(
+                    "z_{$upper}",
+                    "“{$nodes[$upper]->ask}” would stand below “{$nodes[$lower]->ask}”. Are the two swapped?",
+                );
             }
         }
     }
@@ -198,7 +233,10 @@ final readonly class Maker
         $known = array_map(fn (Question $question) => $question->id, $asked);
         foreach (array_keys($in->toArray()) as $name) {
             if (! in_array($name, $known, true)) {
-                throw new InvalidField((string) $name, 'Nothing of that name is asked here. It asks: '.implode(', ', $known).'.');
+                throw new InvalidField(
+                    (string) $name,
+                    'Nothing of that name is asked here. It asks: '.implode(', ', $known).'.',
+                );
             }
         }
     }
@@ -209,7 +247,15 @@ final readonly class Maker
         $heights = [];
         foreach ($this->sketch->nodes() as $id => $node) {
             if ($node->ask !== null) {
-                $heights[] = new Question("z_{$id}", QuestionKind::Height, $node->ask, $node->z / self::UNLIKE, self::UNLIKE * $node->z, $id, usual: $node->z);
+                $heights[] = new Question(
+                    "z_{$id}",
+                    QuestionKind::Height,
+                    $node->ask,
+                    $node->z / self::UNLIKE,
+                    self::UNLIKE * $node->z,
+                    $id,
+                    usual: $node->z,
+                );
             }
         }
 
@@ -224,8 +270,17 @@ final readonly class Maker
         }
 
         return match ($question->kind) {
-            QuestionKind::Text => $in->line($question->id, $question->most > 0.0 ? (int) $question->most : self::NAME_LETTERS),
-            QuestionKind::Lines => $in->lines($question->id, 30, 160, 'A routine has up to 30 lines.', 'Each line is text, up to 160 letters.'),
+            QuestionKind::Text => $in->line(
+                $question->id,
+                $question->most > 0.0 ? (int) $question->most : self::NAME_LETTERS,
+            ),
+            QuestionKind::Lines => $in->lines(
+                $question->id,
+                30,
+                160,
+                'A routine has up to 30 lines.',
+                'Each line is text, up to 160 letters.',
+            ),
             QuestionKind::Choice => $question->choices === [] ? null : $in->choice($question->id, $question->choices),
             default => $in->number($question->id, $question->least, $question->most),
         };
@@ -242,7 +297,11 @@ final readonly class Maker
             $measured = $read["z_{$id}"] ?? null;
             [$z, $plusMinus] = is_float($measured) ? [$measured, Node::TAPE_MM] : $this->follows($node, $read);
             $nodes[] = [
-                'id' => $id, 'x_mm' => $node->x, 'z_mm' => max(0.0, round($z, 1)), 'label' => $node->label, 'plus_minus_mm' => $plusMinus,
+                'id' => $id,
+                'x_mm' => $node->x,
+                'z_mm' => max(0.0, round($z, 1)),
+                'label' => $node->label,
+                'plus_minus_mm' => $plusMinus,
                 'known_by' => (is_float($measured) ? KnownBy::Tape : KnownBy::Layout)->value,
                 ...! is_float($measured) && $this->isFixed($node) ? ['follows' => $node->follows[0]] : [],
             ];
@@ -261,8 +320,13 @@ final readonly class Maker
     private function follows(SketchNode $node, array $read): array
     {
         $all = $this->sketch->nodes();
-        $shifts = array_filter(array_map(fn (string $id): ?float => $this->shift($id, $read), $node->follows), is_float(...));
-        $fixedMm = $this->isFixed($node) ? self::FIXED_MM + self::FIXED * abs($node->z - $all[$node->follows[0]]->z) : null;
+        $shifts = array_filter(
+            array_map(fn (string $id): ?float => $this->shift($id, $read), $node->follows),
+            is_float(...),
+        );
+        $fixedMm = $this->isFixed($node)
+            ? self::FIXED_MM + self::FIXED * abs($node->z - $all[$node->follows[0]]->z)
+            : null;
         $between = count($shifts) === count($node->follows) && $shifts !== [] ? self::BETWEEN_MM : self::UNMEASURED_MM;
 
         return [$node->z + ($this->shiftOf($node, $read) ?? 0.0), $fixedMm ?? $between];
@@ -319,8 +383,14 @@ final readonly class Maker
         $passages = [];
         foreach ($this->sketch->passages() as $id => $passage) {
             $passages[] = [
-                'id' => $id, 'from' => $passage['from'], 'to' => $passage['to'], 'volume_ml' => round($times * $passage['ml'], 1),
-                'kind' => $passage['kind'], 'label' => $passage['label'], 'plus_minus' => self::VOLUME, 'known_by' => KnownBy::Layout->value,
+                'id' => $id,
+                'from' => $passage['from'],
+                'to' => $passage['to'],
+                'volume_ml' => round($times * $passage['ml'], 1),
+                'kind' => $passage['kind'],
+                'label' => $passage['label'],
+                'plus_minus' => self::VOLUME,
+                'known_by' => KnownBy::Layout->value,
             ];
         }
 
@@ -370,10 +440,24 @@ final readonly class Maker
     private function facts(array $read): array
     {
         $facts = $this->sketch->facts();
-        foreach ([
-            'capacity_ml', 'cap_kpa', 'thermostat_start_c', 'thermostat_full_c', 'fan_on_c', 'fan_off_c', 'limit_c', 'base', 'inhibitor',
-            'target_fraction', 'cold_level', 'heater_drive', 'routine', 'source',
-        ] as $name) {
+        foreach (
+            [
+                'capacity_ml',
+                'cap_kpa',
+                'thermostat_start_c',
+                'thermostat_full_c',
+                'fan_on_c',
+                'fan_off_c',
+                'limit_c',
+                'base',
+                'inhibitor',
+                'target_fraction',
+                'cold_level',
+                'heater_drive',
+                'routine',
+                'source',
+            ] as $name
+        ) {
             if (($read[$name] ?? null) !== null) {
                 $facts[$name] = $read[$name];
             }

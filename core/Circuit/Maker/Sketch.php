@@ -92,7 +92,14 @@ final class Sketch
         $this->node('pump', $x + 200, $low + 80, 'Water pump', ['rad_bot', 'stat']);
         foreach (['left' => 0.0, 'right' => -80.0] as $side => $dx) {
             $name = ucfirst($side);
-            $this->node("{$side}_low", $x - 40 + $dx, $low, "{$name} plug", $side === 'left' ? [] : ['left_low'], $side === 'left' ? 'Block plug' : null);
+            $this->node(
+                "{$side}_low",
+                $x - 40 + $dx,
+                $low,
+                "{$name} plug",
+                $side === 'left' ? [] : ['left_low'],
+                $side === 'left' ? 'Block plug' : null,
+            );
             $this->node("{$side}_mid", $x + $dx, $low + 0.4 * ($top - $low), "{$name} bank", ['left_low', 'stat']);
             $this->node("{$side}_head", $x + $dx, $top - 70, "{$name} head", ['left_low', 'stat']);
             $this->passage("{$side}_block_low", 'pump', "{$side}_low", 620, 'block', "{$name} lower jacket");
@@ -109,8 +116,14 @@ final class Sketch
     }
 
     /** Radiator with its two hoses and a cock, or without. */
-    public function radiator(float $x, float $bottom, float $top, float $litres = 2.6, bool $cock = true, bool $thermostatAtThePump = false): self
-    {
+    public function radiator(
+        float $x,
+        float $bottom,
+        float $top,
+        float $litres = 2.6,
+        bool $cock = true,
+        bool $thermostatAtThePump = false,
+    ): self {
         $this->node('rad_top', $x, $top, 'Radiator, top', ask: 'Radiator, upper hose');
         $this->node('rad_bot', $x, $bottom, 'Radiator, bottom', ask: 'Radiator, lower hose');
         $this->passage('radiator', 'rad_top', 'rad_bot', 1000.0 * $litres, 'radiator', 'Radiator');
@@ -133,19 +146,32 @@ final class Sketch
         $this->node('rad_neck', $x, $top, 'Radiator neck', ['rad_top']);
         $this->passage('neck_pipe', 'rad_neck', 'rad_top', 50, 'line', 'Radiator neck');
         $this->port('neck', 'rad_neck', 'fill', 'Radiator neck');
-        $this->facts += ['neck' => 'radiator_cap', 'cold_level' => 'the edge of the radiator neck', 'cold_head_mm' => 0];
+        $this->facts += [
+            'neck' => 'radiator_cap',
+            'cold_level' => 'the edge of the radiator neck',
+            'cold_head_mm' => 0,
+        ];
 
         return $this;
     }
 
-    public function tank(float $x, float $bottom, float $neck, float $litres = 1.2, string $label = 'Expansion tank'): self
-    {
+    public function tank(
+        float $x,
+        float $bottom,
+        float $neck,
+        float $litres = 1.2,
+        string $label = 'Expansion tank',
+    ): self {
         $this->node('tank_bot', $x, $bottom, "{$label}, underside", ['tank_neck']);
         $this->node('tank_neck', $x, $neck, "{$label}, neck", ask: "{$label}, edge of the neck");
         $this->passage('tank', 'tank_bot', 'tank_neck', 1000.0 * $litres, 'tank', $label);
         $this->passage('tank_feed', 'tank_bot', 'pump', 180, 'hose', 'Tank feed hose');
         $this->port('neck', 'tank_neck', 'fill', "{$label} neck");
-        $this->facts += ['neck' => 'pressurised_tank', 'cold_level' => 'the mark on the tank', 'cold_head_mm' => -0.4 * ($neck - $bottom)];
+        $this->facts += [
+            'neck' => 'pressurised_tank',
+            'cold_level' => 'the mark on the tank',
+            'cold_head_mm' => -0.4 * ($neck - $bottom),
+        ];
 
         return $this;
     }
@@ -168,7 +194,13 @@ final class Sketch
     /** Long pipes under the floor from an engine behind to a heater, or a radiator, in front. */
     public function longPipes(float $from, float $to): self
     {
-        $this->node('pipe_hot_rear', $from, self::FLOOR_PIPE_MM, 'Floor pipe, feed, rear', ask: 'Floor pipes, their lowest point');
+        $this->node(
+            'pipe_hot_rear',
+            $from,
+            self::FLOOR_PIPE_MM,
+            'Floor pipe, feed, rear',
+            ask: 'Floor pipes, their lowest point',
+        );
         $this->node('pipe_hot_front', $to, self::FLOOR_PIPE_MM + 10, 'Floor pipe, feed, front', ['pipe_hot_rear']);
         $this->node('pipe_ret_front', $to, self::FLOOR_PIPE_MM - 20, 'Floor pipe, return, front', ['pipe_hot_rear']);
         $this->node('pipe_ret_rear', $from, self::FLOOR_PIPE_MM - 30, 'Floor pipe, return, rear', ['pipe_hot_rear']);
@@ -206,7 +238,13 @@ final class Sketch
     {
         $back = -0.85 * $this->wheelbaseMm;
         $this->node('rear_floor_hot', -600, self::FLOOR_PIPE_MM, 'Rear pipe, feed, front', ['rear_low']);
-        $this->node('rear_low', $back, self::FLOOR_PIPE_MM, 'Rear pipe, feed, rear', ask: 'Rear heater pipes, their lowest point');
+        $this->node(
+            'rear_low',
+            $back,
+            self::FLOOR_PIPE_MM,
+            'Rear pipe, feed, rear',
+            ask: 'Rear heater pipes, their lowest point',
+        );
         $this->node('rear_in', $back - 100, 720, 'Rear heater, upper pipe', ask: 'Rear heater, upper pipe');
         $this->node('rear_bot', $back - 150, 530, 'Rear heater, bottom', ['rear_in']);
         $this->node('rear_out', $back - 200, 700, 'Rear heater, lower pipe', ['rear_in']);
@@ -235,7 +273,14 @@ final class Sketch
     public function tee(): void
     {
         $in = $this->nodes['heater_in'];
-        $this->node('tee', $in->x + 130, $in->z + 40, 'Tee in the heater hose', ['heater_in'], 'Tee in the heater hose');
+        $this->node(
+            'tee',
+            $in->x + 130,
+            $in->z + 40,
+            'Tee in the heater hose',
+            ['heater_in'],
+            'Tee in the heater hose',
+        );
         $this->passages['heater_feed']['to'] = 'tee';
         $this->passage('heater_feed2', 'tee', 'heater_in', 60, 'hose', 'Heater feed hose');
         $this->bleed('tee', 'Tee in the heater hose');
@@ -254,7 +299,10 @@ final class Sketch
     public function secondLoop(): void
     {
         $top = $this->nodes['rad_top'];
-        $this->node('loop_low', $top->x + 60, $this->nodes['rad_bot']->z + 20, 'Second cooler, bottom', ['rad_bot', 'rad_top']);
+        $this->node('loop_low', $top->x + 60, $this->nodes['rad_bot']->z + 20, 'Second cooler, bottom', [
+            'rad_bot',
+            'rad_top',
+        ]);
         $this->node('loop_high', $top->x + 60, $top->z - 40, 'Second cooler, top', ['rad_bot', 'rad_top']);
         $this->passage('loop_feed', 'pump', 'loop_low', 260, 'hose', 'Second loop, feed');
         $this->passage('loop_cooler', 'loop_low', 'loop_high', 700, 'cooler', 'Second cooler');
@@ -283,7 +331,13 @@ final class Sketch
 
     public function passage(string $id, string $from, string $to, float $ml, string $kind, string $label): self
     {
-        $this->passages[$id] = ['from' => $this->real($from), 'to' => $this->real($to), 'ml' => $ml, 'kind' => $kind, 'label' => $label];
+        $this->passages[$id] = [
+            'from' => $this->real($from),
+            'to' => $this->real($to),
+            'ml' => $ml,
+            'kind' => $kind,
+            'label' => $label,
+        ];
 
         return $this;
     }

@@ -13,7 +13,12 @@ final class SketchNode
      * @param  list<string>  $follows  nodes between whose heights it stands, where nobody measures its own
      * @param  ?string  $ask  what a tape is held to; null where nobody would measure it
      */
-    public function __construct(public float $x, public float $z, public string $label, public array $follows, public ?string $ask)
-    {
+    public function __construct(
+        public float $x,
+        public float $z,
+        public string $label,
+        public array $follows,
+        public ?string $ask,
+    ) {
     }
 }

@@ -71,7 +71,13 @@ final class ChoicesCodec
     {
         $in = Stored::of($data);
 
-        return new LeftBehind($in->text('job'), $in->names('open'), $in->maybe('content_ml'), $in->number('plus_minus_ml'), ($data['signed'] ?? false) === true);
+        return new LeftBehind(
+            $in->text('job'),
+            $in->names('open'),
+            $in->maybe('content_ml'),
+            $in->number('plus_minus_ml'),
+            ($data['signed'] ?? false) === true,
+        );
     }
 
     public static function read(Stored $in): Choices

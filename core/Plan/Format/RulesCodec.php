@@ -107,7 +107,13 @@ final class RulesCodec
         $vessels = [];
         foreach ($in->children() as $one) {
             $use = VesselUse::tryFrom($one->text('use')) ?? VesselUse::Measure;
-            $vessels[] = new Vessel($one->text('id'), $one->text('name'), $one->number('graduation_ml'), $use, $one->maybe('holds_ml'));
+            $vessels[] = new Vessel(
+                $one->text('id'),
+                $one->text('name'),
+                $one->number('graduation_ml'),
+                $use,
+                $one->maybe('holds_ml'),
+            );
         }
         foreach ($in->numbers() as $name => $graduationMl) {
             $vessels[] = self::named((string) $name, $graduationMl);

@@ -59,16 +59,26 @@ final class Version2
                 ],
                 $p->drains,
             ),
-            'further' => array_map(fn (FurtherDrain $f) => [
-                'port' => $f->port, 'volume_ml' => $f->volumeMl, 'minutes' => $f->minutes, 'covers' => $f->covers, 'lets_out' => $f->letsOut->toArray(),
-            ], $p->further),
-            'slow' => array_map(
-                fn (SlowRegion $s) => ['passages' => $s->passages, 'air_port' => $s->airPort],
-                $p->slow,
+            'further' => array_map(
+                fn (FurtherDrain $f) => [
+                    'port' => $f->port,
+                    'volume_ml' => $f->volumeMl,
+                    'minutes' => $f->minutes,
+                    'covers' => $f->covers,
+                    'lets_out' => $f->letsOut->toArray(),
+                ],
+                $p->further,
             ),
-            'retained' => $p->retained->toArray(), 'retained_ml' => $p->retainedMl, 'full_runs' => $p->fullRuns->toArray(),
-            'needed_ml' => $p->neededMl, 'stock_ml' => $p->stockMl, 'water_ml' => $p->waterMl,
-            'rinses' => $p->rinses, 'reachable' => $p->reachable, 'final_fraction' => $p->finalFraction,
+            'slow' => array_map(fn (SlowRegion $s) => ['passages' => $s->passages, 'air_port' => $s->airPort], $p->slow),
+            'retained' => $p->retained->toArray(),
+            'retained_ml' => $p->retainedMl,
+            'full_runs' => $p->fullRuns->toArray(),
+            'needed_ml' => $p->neededMl,
+            'stock_ml' => $p->stockMl,
+            'water_ml' => $p->waterMl,
+            'rinses' => $p->rinses,
+            'reachable' => $p->reachable,
+            'final_fraction' => $p->finalFraction,
         ];
     }
 
@@ -80,15 +90,28 @@ final class Version2
             $in->number('capacity_ml'),
             $in->number('headspace_ml'),
             $in->number('usable_ml'),
-            $in->listOf('drains', fn (Stored $d) => new PredictedDrain(
-                $d->text('port'),
-                $d->number('volume_ml'),
-                $volumes($d, 'lets_out'),
-            )),
-            $in->listOf('further', fn (Stored $f) => new FurtherDrain(
-                $f->text('port'), $f->number('volume_ml'), $f->number('minutes'), $f->names('covers'), $volumes($f, 'lets_out'),
-            )),
-            $in->listOf('slow', fn (Stored $s) => new SlowRegion($s->names('passages'), self::orNull($s->text('air_port')))),
+            $in->listOf(
+                'drains',
+                fn (Stored $d) => new PredictedDrain(
+                    $d->text('port'),
+                    $d->number('volume_ml'),
+                    $volumes($d, 'lets_out'),
+                ),
+            ),
+            $in->listOf(
+                'further',
+                fn (Stored $f) => new FurtherDrain(
+                    $f->text('port'),
+                    $f->number('volume_ml'),
+                    $f->number('minutes'),
+                    $f->names('covers'),
+                    $volumes($f, 'lets_out'),
+                ),
+            ),
+            $in->listOf(
+                'slow',
+                fn (Stored $s) => new SlowRegion($s->names('passages'), self::orNull($s->text('air_port'))),
+            ),
             $volumes($in, 'retained'),
             $in->number('retained_ml'),
             Runs::fromArray($in->child('full_runs')->toArray()),
@@ -105,19 +128,34 @@ final class Version2
     private static function writeFill(PredictedFill $fill): array
     {
         return [
-            'air_ml' => $fill->airMl, 'coolant_ml' => $fill->coolantMl, 'estimate' => $fill->estimate, 'runs' => $fill->runs->toArray(),
+            'air_ml' => $fill->airMl,
+            'coolant_ml' => $fill->coolantMl,
+            'estimate' => $fill->estimate,
+            'runs' => $fill->runs->toArray(),
             'pockets' => array_map(
                 fn (Pocket $p) => ['air' => $p->air->toArray(), 'open' => $p->open, 'highest_mm' => $p->highestMm],
                 $fill->pockets,
             ),
             'flows' => array_map(fn (PortRun $f) => ['port' => $f->port, 'at_ml' => $f->atMl], $fill->flows),
             'silent' => array_map(
-                fn (SilentPort $s) => ['port' => $s->port, 'missing_mm' => $s->missingMm, 'because' => $s->because->value, 'about' => $s->about],
+                fn (SilentPort $s) => [
+                    'port' => $s->port,
+                    'missing_mm' => $s->missingMm,
+                    'because' => $s->because->value,
+                    'about' => $s->about,
+                ],
                 $fill->silent,
             ),
-            'ties' => array_map(fn (Tie $t) => [
-                'one' => $t->one, 'other' => $t->other, 'apart_mm' => $t->apartMm, 'low_ml' => $t->lowMl, 'high_ml' => $t->highMl,
-            ], $fill->ties),
+            'ties' => array_map(
+                fn (Tie $t) => [
+                    'one' => $t->one,
+                    'other' => $t->other,
+                    'apart_mm' => $t->apartMm,
+                    'low_ml' => $t->lowMl,
+                    'high_ml' => $t->highMl,
+                ],
+                $fill->ties,
+            ),
         ];
     }
 
@@ -133,12 +171,16 @@ final class Version2
                 $p->number('highest_mm'),
             )),
             $in->listOf('flows', fn (Stored $f) => new PortRun($f->text('port'), $f->number('at_ml'))),
-            $in->listOf('silent', fn (Stored $s) => new SilentPort(
-                $s->text('port'),
-                Silence::tryFrom($s->text('because')) ?? ($s->number('missing_mm') > 0.0 ? Silence::Above : Silence::Hump),
-                $s->number('missing_mm'),
-                self::orNull($s->text('about')),
-            )),
+            $in->listOf(
+                'silent',
+                fn (Stored $s) => new SilentPort(
+                    $s->text('port'),
+                    Silence::tryFrom($s->text('because'))
+                        ?? ($s->number('missing_mm') > 0.0 ? Silence::Above : Silence::Hump),
+                    $s->number('missing_mm'),
+                    self::orNull($s->text('about')),
+                ),
+            ),
             $in->isTrue('estimate'),
             $in->listOf('ties', fn (Stored $t) => new Tie(
                 $t->text('one'), $t->text('other'), $t->number('apart_mm'), $t->number('low_ml'), $t->number('high_ml'),

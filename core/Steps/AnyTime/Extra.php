@@ -63,7 +63,9 @@ final class Extra extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $this->isDone($at) ? [] : [Obstacle::missing('not_put_right', 'Not put right yet: '.self::what($at).'.')];
+        return $this->isDone($at)
+            ? []
+            : [Obstacle::missing('not_put_right', 'Not put right yet: '.self::what($at).'.')];
     }
 
     /** What was found, and where. */

@@ -64,7 +64,8 @@ final class Finding extends AnyTime
         $before = match (FoundOnTheWay::then($values)) {
             FoundThen::Now, FoundThen::Wait => $at->step->id,
             // Where nothing presses or runs any more, before it leaves the shop.
-            FoundThen::BeforeLoad, FoundThen::WaitBeforeLoad => self::firstThat($at, Does::LoadsJoints) ?? self::firstThat($at, Does::Signs),
+            FoundThen::BeforeLoad, FoundThen::WaitBeforeLoad => self::firstThat($at, Does::LoadsJoints)
+                ?? self::firstThat($at, Does::Signs),
             FoundThen::BeforeSigning => self::firstThat($at, Does::Signs),
             default => null,
         };
@@ -77,7 +78,9 @@ final class Finding extends AnyTime
         $stage = $at->job->steps[$values->text(Entry::BEFORE)]->stage ?? $at->step->stage;
 
         return match (true) {
-            FoundOnTheWay::then($values)?->isWait() === true => [new Step("wait:{$seq}", 'wait', $stage, FoundOnTheWay::wait($values, $at->now))],
+            FoundOnTheWay::then($values)?->isWait() === true => [
+                new Step("wait:{$seq}", 'wait', $stage, FoundOnTheWay::wait($values, $at->now)),
+            ],
             $values->has(Entry::BEFORE) => [new Step("extra:{$seq}", 'extra', $stage, FoundOnTheWay::about($values))],
             default => [],
         };

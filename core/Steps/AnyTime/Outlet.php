@@ -67,11 +67,20 @@ final class Outlet extends AnyTime
     public function brings(Situation $at, Values $values, int $seq): array
     {
         return $values->has(Entry::BEFORE)
-            ? [new Step(ColdLevelRead::AFTER_OUT.$seq, 'cold_level', $at->step->stage, new Values([ColdLevelRead::AFTER => Lines::Outlet->value]))]
+            ? [
+                new Step(
+                    ColdLevelRead::AFTER_OUT.$seq,
+                    'cold_level',
+                    $at->step->stage,
+                    new Values([ColdLevelRead::AFTER => Lines::Outlet->value]),
+                ),
+            ]
             : [];
     }
 
-    /** Whether it is coolant that the circuit misses: neither the bottle's, nor so little that a mark does not tell it. */
+    /**
+     * Whether it is coolant that the circuit misses: neither the bottle's, nor so little that a mark does not tell it.
+     */
     private static function isMissed(Situation $at, Values $values): bool
     {
         $out = CameOut::of(new Entry(0, $at->now, '', $at->step->id, Lines::Outlet->value, $values));
@@ -81,7 +90,8 @@ final class Outlet extends AnyTime
 
     private static function lowersTheLevel(Situation $at, Values $values): bool
     {
-        $fills = fn (Step $step): bool => $step->stage->value < Stage::RunHot->value && ! isset($at->job->closed[$step->id]);
+        $fills = fn (Step $step): bool => $step->stage->value < Stage::RunHot->value
+            && ! isset($at->job->closed[$step->id]);
 
         return self::isMissed($at, $values) && array_filter($at->job->stepsThat(Does::MovesCoolant), $fills) === [];
     }

@@ -38,7 +38,9 @@ final class Wait extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['The clock runs since it was found. Take the next vehicle meanwhile; whoever goes on sees it on the floor.'];
+        return [
+            'The clock runs since it was found. Take the next vehicle meanwhile; whoever goes on sees it on the floor.',
+        ];
     }
 
     public function asks(Situation $at): array

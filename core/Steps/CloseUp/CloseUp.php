@@ -49,8 +49,13 @@ final class CloseUp extends Checklist
 
     protected function items(Situation $at): array
     {
-        return array_diff_key(Plan::of($at)->materials($at->circuit())->toCloseUp($at->units) + self::openedToo($at), self::leftShut($at))
-            + self::toFit($at) + self::toMend($at) + self::toWipe($at)
+        return array_diff_key(
+            Plan::of($at)->materials($at->circuit())->toCloseUp($at->units) + self::openedToo($at),
+            self::leftShut($at),
+        )
+            + self::toFit($at)
+            + self::toMend($at)
+            + self::toWipe($at)
             + self::leftOpen($at);
     }
 
@@ -91,12 +96,15 @@ final class CloseUp extends Checklist
         ]);
     }
 
-    /** @return array<string, string> where what ran down the engine would smoke, slip or boil off once it runs, by item */
+    /**
+     * @return array<string, string> where what ran down the engine would smoke, slip or boil off once it runs, by item
+     */
     private static function toWipe(Situation $at): array
     {
         $onTheWay = array_filter(
             $at->job->observedAnywhere(CameOut::class),
-            fn (CameOut $out) => $out->isLost() && ($at->job->steps[$out->told()->step] ?? $at->step)->stage->value <= $at->step->stage->value,
+            fn (CameOut $out) => $out->isLost()
+                && ($at->job->steps[$out->told()->step] ?? $at->step)->stage->value <= $at->step->stage->value,
         );
 
         return $onTheWay === [] ? [] : ['wiped' => 'Belts, plugs and exhaust rinsed and wiped dry where it ran'];

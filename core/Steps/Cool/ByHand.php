@@ -23,10 +23,17 @@ final class ByHand
         }
         if ($left > 0) {
             $minutes = (int) round($wait / 60.0);
-            throw new InvalidField('finish', "A hand tells it from {$minutes} min after an engine of this size is off: another {$left} min. Or read the temperature.");
+            throw new InvalidField(
+                'finish',
+                "A hand tells it from {$minutes} min after an engine of this size is off: "
+                    ."another {$left} min. Or read the temperature.",
+            );
         }
         if ($read !== null && ! NeckHeat::mayBeOpened($at, $read)) {
-            throw new InvalidField('finish', "{$at->degrees($read)} was read a little while ago. Wait, and read it again.");
+            throw new InvalidField(
+                'finish',
+                "{$at->degrees($read)} was read a little while ago. Wait, and read it again.",
+            );
         }
     }
 }

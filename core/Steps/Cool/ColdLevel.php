@@ -53,7 +53,14 @@ final class ColdLevel extends StepKind
 
     public function observes(): array
     {
-        return [NeckOpened::class, CoolToTheHand::class, CoolantRead::class, ToppedUp::class, LevelSeen::class, LastRun::class];
+        return [
+            NeckOpened::class,
+            CoolToTheHand::class,
+            CoolantRead::class,
+            ToppedUp::class,
+            LevelSeen::class,
+            LastRun::class,
+        ];
     }
 
     public function title(Situation $at): string
@@ -92,10 +99,24 @@ final class ColdLevel extends StepKind
         $level = $this->judgement($at);
         $goesOn = in_array($level?->code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true);
         $offered = self::isOpen($at)
-            ? [$this->toppedForm($at), LevelSeen::asked()->aside(), $goesOn ? LastRun::asked(self::needsWhy($at, $level)) : null]
-            : [$this->toppedForm($at), NeckHeat::wasColdUnread($at, $at->now) ? null : CoolToTheHand::asked(), NeckOpened::asked()->aside()];
+            ? [
+                $this->toppedForm($at),
+                LevelSeen::asked()->aside(),
+                $goesOn ? LastRun::asked(self::needsWhy($at, $level)) : null,
+            ]
+            : [
+                $this->toppedForm($at),
+                NeckHeat::wasColdUnread($at, $at->now) ? null : CoolToTheHand::asked(),
+                NeckOpened::asked()->aside(),
+            ];
 
-        return Form::offering($offered, [NeckOpened::asked(), CoolToTheHand::asked(), $this->toppedForm($at, true), LevelSeen::asked(), LastRun::asked()]);
+        return Form::offering($offered, [
+            NeckOpened::asked(),
+            CoolToTheHand::asked(),
+            $this->toppedForm($at, true),
+            LevelSeen::asked(),
+            LastRun::asked(),
+        ]);
     }
 
     /** Read and opened in the same go as the cool-down before it. */
@@ -114,7 +135,10 @@ final class ColdLevel extends StepKind
             Opening::admit($at, CoolantRead::COOLANT, $coolant);
         }
         if ($form === ToppedUp::FORM && $values->number(VesselReading::VOLUME) === null) {
-            throw new InvalidField(VesselReading::VOLUME, 'Enter what went in, 0 where nothing did: an empty field says nothing of the level.');
+            throw new InvalidField(
+                VesselReading::VOLUME,
+                'Enter what went in, 0 where nothing did: an empty field says nothing of the level.',
+            );
         }
         VesselReading::admit($at, $values);
     }
@@ -123,25 +147,38 @@ final class ColdLevel extends StepKind
     {
         $topped = ToppedUp::of($entry);
 
-        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up, cold', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
+        return $topped === null
+            ? []
+            : [TopUp::line($at, $entry, 'Topped up, cold', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
     }
 
     public function obstacles(Situation $at): array
     {
         $notOpened = NeckHeat::wasSealed($at)
-            ? Obstacle::never('not_opened_cold', 'Read the temperature and open the neck cold; or say that it is cool to the hand.')
+            ? Obstacle::never(
+                'not_opened_cold',
+                'Read the temperature and open the neck cold; or say that it is cool to the hand.',
+            )
             : Obstacle::missing('not_opened', 'Read the temperature at the neck.');
 
-        return array_values(array_filter([
-            self::isOpen($at) ? null : $notOpened,
-            $at->observed(ToppedUp::class) !== [] ? null : Obstacle::missing('no_top_up', 'Record the top-up, zero included.'),
-            $at->latest(LevelSeen::class)?->atTheMark() === true
-                ? null
-                : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
-            $this->judgement($at)?->code === ColdLevelCode::LessThanCameOut
-                ? Obstacle::missing('less_than_came_out', 'More came out than went back in: correct the one that is wrong, pour the rest, or say why both stand.')
-                : null,
-        ]));
+        return array_values(
+            array_filter([
+                self::isOpen($at) ? null : $notOpened,
+                $at->observed(ToppedUp::class) !== []
+                    ? null
+                    : Obstacle::missing('no_top_up', 'Record the top-up, zero included.'),
+                $at->latest(LevelSeen::class)?->atTheMark() === true
+                    ? null
+                    : Obstacle::missing('not_at_mark', 'Bring the level to the mark and record it.'),
+                $this->judgement($at)?->code === ColdLevelCode::LessThanCameOut
+                    ? Obstacle::missing(
+                        'less_than_came_out',
+                        'More came out than went back in: correct the one that is wrong, pour the rest, '
+                            .'or say why both stand.',
+                    )
+                    : null,
+            ]),
+        );
     }
 
     public function figure(Situation $at): Figure
@@ -166,9 +203,17 @@ final class ColdLevel extends StepKind
         $series = TopUpSeries::each($at);
         $took = array_map(fn (int $i): array => [(float) $i, $series[$i]->ml], array_keys($series));
 
-        return count($took) < 2 ? null : new Trace(
-            'Level after level', $took, [], Unit::Millilitre, goal: TopUpSeries::settledMl($at), goalLabel: 'or less is reading error', over: count($took).' levels',
-        );
+        return count($took) < 2
+            ? null
+            : new Trace(
+                'Level after level',
+                $took,
+                [],
+                Unit::Millilitre,
+                goal: TopUpSeries::settledMl($at),
+                goalLabel: 'or less is reading error',
+                over: count($took).' levels',
+            );
     }
 
     public function judgement(Situation $at): ?ColdLevelRead
@@ -185,27 +230,75 @@ final class ColdLevel extends StepKind
         $took = $at->amount($level->tookMl).self::shrank($at, $level);
 
         return match ($level->code) {
-            ColdLevelCode::NotAir => Verdict::stop($level->code(), 'Not air', "About {$at->amount($level->series->leakMlPerCycle)} "
-                .'goes each time and does not shrink: no cycle cures that.'
-                .' Finish this step: the search for the leak comes next, with a test for combustion gas.'),
-            ColdLevelCode::Settled => Verdict::pass($level->code(), 'Settled', self::quiet($at, $level, $took).' '.(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.')),
-            ColdLevelCode::LessThanCameOut => Verdict::wait($level->code(), 'Less than came out', "It took {$took}, and {$at->amount(TopUpSeries::notBackMl($at))} more had come out than that: "
-                .'one of the two is wrong, or air stands in its place.'),
-            ColdLevelCode::MadeUp => Verdict::pass($level->code(), 'Brought back', "{$took} went in for what had come out."),
-            ColdLevelCode::QuietSoFar => Verdict::wait($level->code(), 'Quiet so far', self::quiet($at, $level, $took).' This way ends when two looks in a row take nothing: '.self::nextRun($at)),
-            ColdLevelCode::WorkingOut => Verdict::wait($level->code(), 'Working out', "{$took}: leftover air. One more look at the follow-up."),
-            ColdLevelCode::NothingRan => Verdict::wait($level->code(), 'It never ran', "{$took}: a level that no run came before tells nothing of air."),
-            ColdLevelCode::EndedByChoice => Verdict::wait($level->code(), 'The last run, by choice', trim(($level->because === '' ? '' : "“{$level->because}” ")."It took {$took}. "
-                .self::unproven($at, $level))),
-            ColdLevelCode::AnotherCycle => Verdict::wait($level->code(), 'Another cycle', trim(self::so($at, $level, $took).' '.self::unproven($at, $level))
-                .' Finish this step: '.self::nextRun($at)),
+            ColdLevelCode::NotAir => Verdict::stop(
+                $level->code(),
+                'Not air',
+                "About {$at->amount($level->series->leakMlPerCycle)} "
+                    .'goes each time and does not shrink: no cycle cures that.'
+                    .' Finish this step: the search for the leak comes next, with a test for combustion gas.',
+            ),
+            ColdLevelCode::Settled => Verdict::pass(
+                $level->code(),
+                'Settled',
+                self::quiet($at, $level, $took)
+                    .' '
+                    .(Rounds::routineGoesOn($at) ? 'The routine has one more run.' : 'No further cycle.'),
+            ),
+            ColdLevelCode::LessThanCameOut => Verdict::wait(
+                $level->code(),
+                'Less than came out',
+                "It took {$took}, and {$at->amount(TopUpSeries::notBackMl($at))} more had come out than that: "
+                    .'one of the two is wrong, or air stands in its place.',
+            ),
+            ColdLevelCode::MadeUp => Verdict::pass(
+                $level->code(),
+                'Brought back',
+                "{$took} went in for what had come out.",
+            ),
+            ColdLevelCode::QuietSoFar => Verdict::wait(
+                $level->code(),
+                'Quiet so far',
+                self::quiet($at, $level, $took)
+                    .' This way ends when two looks in a row take nothing: '
+                    .self::nextRun($at),
+            ),
+            ColdLevelCode::WorkingOut => Verdict::wait(
+                $level->code(),
+                'Working out',
+                "{$took}: leftover air. One more look at the follow-up.",
+            ),
+            ColdLevelCode::NothingRan => Verdict::wait(
+                $level->code(),
+                'It never ran',
+                "{$took}: a level that no run came before tells nothing of air.",
+            ),
+            ColdLevelCode::EndedByChoice => Verdict::wait(
+                $level->code(),
+                'The last run, by choice',
+                trim(
+                    ($level->because === '' ? '' : "“{$level->because}” ")
+                        ."It took {$took}. "
+                        .self::unproven($at, $level),
+                ),
+            ),
+            ColdLevelCode::AnotherCycle => Verdict::wait(
+                $level->code(),
+                'Another cycle',
+                trim(self::so($at, $level, $took).' '.self::unproven($at, $level))
+                    .' Finish this step: '
+                    .self::nextRun($at),
+            ),
         };
     }
 
-    /** Whether it takes a reason that this was the last run: the run did not show all, or it still took more than a fill may leave. */
+    /**
+     * Whether it takes a reason that this was the last run: the run did not
+     * show all, or it still took more than a fill may leave.
+     */
     private static function needsWhy(Situation $at, ColdLevelRead $level): bool
     {
-        return $level->unproven !== null || $level->tookMl - $level->shrank->ml > Plan::of($at)->choices->airLimitMl($at->circuit());
+        return $level->unproven !== null
+            || $level->tookMl - $level->shrank->ml > Plan::of($at)->choices->airLimitMl($at->circuit());
     }
 
     private static function nextRun(Situation $at): string
@@ -215,13 +308,17 @@ final class ColdLevel extends StepKind
 
     private static function shrank(Situation $at, ColdLevelRead $level): string
     {
-        return $level->shrank->ml <= 0.0 || $level->stoodHigher ? '' : ", and about {$at->amount($level->shrank->ml)} is the coolant's own shrinking since it was topped up hot";
+        return $level->shrank->ml <= 0.0 || $level->stoodHigher
+            ? ''
+            : ", and about {$at->amount($level->shrank->ml)} is the coolant's own shrinking "
+                    .'since it was topped up hot';
     }
 
     private static function quiet(Situation $at, ColdLevelRead $level, string $took): string
     {
         if ($level->stoodHigher) {
-            return "{$took}. The coolant shrank by about {$at->amount($level->shrank->ml)} since it was topped up hot, so hot it stood at a higher line than this one. "
+            return "{$took}. The coolant shrank by about {$at->amount($level->shrank->ml)} since it was topped up hot, "
+                .'so hot it stood at a higher line than this one. '
                 .'If it was the same line, gas holds it up: test for combustion gas.';
         }
 
@@ -262,7 +359,10 @@ final class ColdLevel extends StepKind
             return isset($at->job->steps[$id]) ? [] : [new Step($id, 'find_drip', $at->step->stage)];
         }
 
-        return in_array($code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true) && ! Rounds::nextIsPlanned($at) ? Rounds::next($at) : [];
+        return in_array($code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true)
+            && ! Rounds::nextIsPlanned($at)
+            ? Rounds::next($at)
+            : [];
     }
 
     /** Rounds that were planned for air which has worked out, or that somebody says are not needed. */
@@ -299,7 +399,10 @@ final class ColdLevel extends StepKind
 
     private static function isOpen(Situation $at): bool
     {
-        $cold = array_filter($at->observed(ToppedUp::class), fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()));
+        $cold = array_filter(
+            $at->observed(ToppedUp::class),
+            fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()),
+        );
 
         return $at->observed(CoolantRead::class) !== [] || $cold !== [];
     }

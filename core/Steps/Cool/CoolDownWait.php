@@ -50,7 +50,10 @@ final class CoolDownWait extends StepKind
     /** A curve is drawn through so many points. */
     private const TRACED = 24;
 
-    /** Standing with its hood open no engine cools faster, K a minute; nor do two readings differ by more (common practice, no source). */
+    /**
+     * Standing with its hood open no engine cools faster, K a minute; nor do two
+     * readings differ by more (common practice, no source).
+     */
     private const FASTEST_K = 3.0;
 
     private const READING = 'reading';
@@ -67,7 +70,14 @@ final class CoolDownWait extends StepKind
 
     public function observes(): array
     {
-        return [CoolantRead::class, OutsideAir::class, Rested::class, CoolToTheHand::class, LookedUnder::class, VentedWarm::class];
+        return [
+            CoolantRead::class,
+            OutsideAir::class,
+            Rested::class,
+            CoolToTheHand::class,
+            LookedUnder::class,
+            VentedWarm::class,
+        ];
     }
 
     public function title(Situation $at): string
@@ -84,12 +94,16 @@ final class CoolDownWait extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return array_values(array_filter([
-            'Read the coolant temperature and the air temperature. Hood open, cap shut.',
-            self::beforeTheWork($at->step) ? '' : 'Look underneath now: hot and under pressure a drip shows that a cold look misses.',
-            'A second reading some minutes later makes the clock this engine’s own instead of a typical one.',
-            'Come back when the clock is over and read once more.',
-        ]));
+        return array_values(
+            array_filter([
+                'Read the coolant temperature and the air temperature. Hood open, cap shut.',
+                self::beforeTheWork($at->step)
+                    ? ''
+                    : 'Look underneath now: hot and under pressure a drip shows that a cold look misses.',
+                'A second reading some minutes later makes the clock this engine’s own instead of a typical one.',
+                'Come back when the clock is over and read once more.',
+            ]),
+        );
     }
 
     public function hazards(Situation $at): array
@@ -105,7 +119,13 @@ final class CoolDownWait extends StepKind
         $warm = $this->warmVent($at);
 
         return Form::offering(
-            [$reading, Rested::asked()->aside(), CoolToTheHand::asked(), ...$looks ? LookedUnder::asked() : [], ...$at->job->stepsOf('vent_between') === [] ? [] : $warm],
+            [
+                $reading,
+                Rested::asked()->aside(),
+                CoolToTheHand::asked(),
+                ...$looks ? LookedUnder::asked() : [],
+                ...$at->job->stepsOf('vent_between') === [] ? [] : $warm,
+            ],
             [$reading, Rested::asked()->aside(), CoolToTheHand::asked(), ...LookedUnder::asked(), ...$warm],
         );
     }
@@ -115,7 +135,9 @@ final class CoolDownWait extends StepKind
     {
         $points = $at->circuit()->portsOf(PortKind::Bleed);
 
-        return $points === [] || self::beforeTheWork($at->step) || WhyStopped::runBefore($at) !== null ? [] : [VentedWarm::asked($points)];
+        return $points === [] || self::beforeTheWork($at->step) || WhyStopped::runBefore($at) !== null
+            ? []
+            : [VentedWarm::asked($points)];
     }
 
     public function ledger(Situation $at, Entry $entry): array
@@ -123,7 +145,16 @@ final class CoolDownWait extends StepKind
         $vented = VentedWarm::of($entry);
         $caught = $vented->caughtMl ?? 0.0;
 
-        return $vented === null || $caught <= 0.0 ? [] : [new Line('Caught warm: '.($at->circuit()->ports[$vented->point]->label ?? $vented->point), -$caught, VentBetween::caughtWithinMl($caught), null)];
+        return $vented === null || $caught <= 0.0
+            ? []
+            : [
+                new Line(
+                    'Caught warm: '.($at->circuit()->ports[$vented->point]->label ?? $vented->point),
+                    -$caught,
+                    VentBetween::caughtWithinMl($caught),
+                    null,
+                ),
+            ];
     }
 
     private function readingForm(Situation $at): Form
@@ -150,7 +181,9 @@ final class CoolDownWait extends StepKind
             return $ran === null ? Rested::asked() : null;
         }
 
-        return $ran !== null && $at->now - $ran >= NeckHeat::restedS($at) && WhyStopped::runBefore($at) === null ? $this->readingForm($at) : null;
+        return $ran !== null && $at->now - $ran >= NeckHeat::restedS($at) && WhyStopped::runBefore($at) === null
+            ? $this->readingForm($at)
+            : null;
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -180,7 +213,10 @@ final class CoolDownWait extends StepKind
     /** @throws InvalidField where it was read so hot a moment ago that it cannot be so cool yet */
     private static function admitAsCoolAsTold(Situation $at, float $celsius): void
     {
-        $reads = Told::inOrder([...$at->job->observedAnywhere(CoolantRead::class), ...$at->job->observedAnywhere(HotReading::class)]);
+        $reads = Told::inOrder([
+            ...$at->job->observedAnywhere(CoolantRead::class),
+            ...$at->job->observedAnywhere(HotReading::class),
+        ]);
         $last = $reads === [] ? null : end($reads);
         if ($last === null) {
             return;
@@ -188,7 +224,12 @@ final class CoolDownWait extends StepKind
         $read = $last instanceof HotReading ? $last->coolantC : $last->celsius;
         $minutes = max(0.0, ($at->now - $last->at()) / 60.0);
         if ($celsius < $read - self::FASTEST_K * (1.0 + $minutes)) {
-            throw new InvalidField(CoolantRead::COOLANT, "{$at->degrees($read)} was read ".round($minutes).' min ago, and nothing cools so fast. Read it once more.');
+            throw new InvalidField(
+                CoolantRead::COOLANT,
+                "{$at->degrees($read)} was read "
+                    .round($minutes)
+                    .' min ago, and nothing cools so fast. Read it once more.',
+            );
         }
     }
 
@@ -205,9 +246,16 @@ final class CoolDownWait extends StepKind
         }
 
         return match ($cooling?->code) {
-            null => [Obstacle::never('no_reading', 'Read the coolant temperature, or say how many hours it has stood.')],
-            CoolingCode::RestedTooShort => [Obstacle::never('rested_too_short', round(NeckHeat::restedS($at) / 3600.0, 1)
-                .' h standing is the least for an engine of this size. Read the temperature instead, or wait.')],
+            null => [
+                Obstacle::never('no_reading', 'Read the coolant temperature, or say how many hours it has stood.'),
+            ],
+            CoolingCode::RestedTooShort => [
+                Obstacle::never(
+                    'rested_too_short',
+                    round(NeckHeat::restedS($at) / 3600.0, 1)
+                        .' h standing is the least for an engine of this size. Read the temperature instead, or wait.',
+                ),
+            ],
             CoolingCode::TooHot, CoolingCode::NotFalling => [$this->tooHot($at, $cooling)],
             default => [],
         };
@@ -218,8 +266,11 @@ final class CoolDownWait extends StepKind
         $clock = $this->clock($at);
         $when = $clock === null ? '' : ' About '.max(1, (int) ceil(($clock->until - $at->now) / 60)).' min to go.';
 
-        return Obstacle::never('too_hot', "At {$at->degrees((float) $cooling->coolantC)} the neck stays shut: it opens at "
-            ."{$at->degrees(NeckHeat::safeC($at))} or below.{$when}");
+        return Obstacle::never(
+            'too_hot',
+            "At {$at->degrees((float) $cooling->coolantC)} the neck stays shut: it opens at "
+                ."{$at->degrees(NeckHeat::safeC($at))} or below.{$when}",
+        );
     }
 
     /** It runs until nine engines of ten are cold: whoever comes back by it finds a neck that may be opened. */
@@ -254,21 +305,38 @@ final class CoolDownWait extends StepKind
         $cooling = $this->judgement($at);
         $predicted = $cooling?->predicted;
         $readings = Told::inOrder($at->observed(CoolantRead::class));
-        if ($cooling === null || $predicted === null || $cooling->airC === null || $predicted->minutesFromLast <= 0.0 || $readings === []) {
+        if (
+            $cooling === null
+            || $predicted === null
+            || $cooling->airC === null
+            || $predicted->minutesFromLast <= 0.0
+            || $readings === []
+        ) {
             return null;
         }
         [$safe, $air, $last] = [NeckHeat::safeC($at), $cooling->airC, (float) $cooling->coolantC];
         $since = fn (CoolantRead $read): float => (float) ($read->at() - $readings[0]->at());
         $from = $since($readings[count($readings) - 1]);
-        $cools = fn (float $second, float $minutes): float => $air + ($last - $air) * (($safe - $air) / ($last - $air)) ** ($second / 60.0 / $minutes);
-        $over = array_map(fn (int $i): float => 60.0 * $predicted->minutesHigh * $i / self::TRACED, range(0, self::TRACED));
+        $cools = fn (float $second, float $minutes): float => $air
+            + ($last - $air) * (($safe - $air) / ($last - $air)) ** ($second / 60.0 / $minutes);
+        $over = array_map(
+            fn (int $i): float => (60.0 * $predicted->minutesHigh * $i) / self::TRACED,
+            range(0, self::TRACED),
+        );
 
         return new Trace(
             'Cools like this',
             array_map(fn (CoolantRead $read) => [$since($read), $read->celsius], $readings),
             array_map(fn (float $second) => [$from + $second, $cools($second, $predicted->minutesFromLast)], $over),
             Dimension::Temperature,
-            array_map(fn (float $second) => [$from + $second, $cools($second, max(1.0, $predicted->minutesLow)), $cools($second, max(1.0, $predicted->minutesHigh))], $over),
+            array_map(
+                fn (float $second) => [
+                    $from + $second,
+                    $cools($second, max(1.0, $predicted->minutesLow)),
+                    $cools($second, max(1.0, $predicted->minutesHigh)),
+                ],
+                $over,
+            ),
             $safe,
             self::neckIsUnsealed($at) ? 'cold' : 'the neck may be opened',
         );
@@ -284,7 +352,8 @@ final class CoolDownWait extends StepKind
             CoolingCode::CoolToTheHand => Verdict::pass(
                 $cooling->code(),
                 'Cool to the hand',
-                'Felt, not read: less than a thermometer tells. Rag over the cap, to the first hiss, stop, wait, go on.',
+                'Felt, not read: less than a thermometer tells. '
+                    .'Rag over the cap, to the first hiss, stop, wait, go on.',
             ),
             CoolingCode::Unsealed => Verdict::pass(
                 $cooling->code(),
@@ -292,7 +361,11 @@ final class CoolDownWait extends StepKind
                 "{$read}, but the neck was not sealed while it warmed: it may be topped up warm, with glasses and rag."
                     .' The level that counts is the cold one.',
             ),
-            CoolingCode::Cold => Verdict::pass($cooling->code(), 'Cold enough', "{$read} is at or below {$at->degrees(NeckHeat::safeC($at))}."),
+            CoolingCode::Cold => Verdict::pass(
+                $cooling->code(),
+                'Cold enough',
+                "{$read} is at or below {$at->degrees(NeckHeat::safeC($at))}.",
+            ),
             CoolingCode::NotFalling => Verdict::wait(
                 $cooling->code(),
                 'Not falling yet',
@@ -312,8 +385,10 @@ final class CoolDownWait extends StepKind
         );
 
         return ($cooling->readings > 1
-            ? "Cooling through your {$cooling->readings} readings and the engines this shop knows: cold enough when the clock is over."
-            : 'A typical engine of this size with the hood open takes this long. A second reading makes it this one’s.').$range;
+            ? "Cooling through your {$cooling->readings} readings and the engines this shop knows: "
+                .'cold enough when the clock is over.'
+            : 'A typical engine of this size with the hood open takes this long. '
+                .'A second reading makes it this one’s.').$range;
     }
 
     /** Before the work it has stood already; only afterwards there is a wait to plan. */
@@ -321,7 +396,10 @@ final class CoolDownWait extends StepKind
     {
         $usual = parent::labour($step, $choices);
 
-        return new Minutes($usual->hands, self::beforeTheWork($step) ? 0.0 : $usual->wait * $choices->rules->coolingFactor);
+        return new Minutes(
+            $usual->hands,
+            self::beforeTheWork($step) ? 0.0 : $usual->wait * $choices->rules->coolingFactor,
+        );
     }
 
     /**
@@ -332,20 +410,34 @@ final class CoolDownWait extends StepKind
     private static function neckIsUnsealed(Situation $at): bool
     {
         // Before bleed points are opened it is cold, however the neck stood.
-        return ! $at->step->params->ticked('cold') && $at->step->stage !== Stage::Rinse && ! NeckHeat::wasSealed($at) && WhyStopped::runBefore($at) === null;
+        return ! $at->step->params->ticked('cold')
+            && $at->step->stage !== Stage::Rinse
+            && ! NeckHeat::wasSealed($at)
+            && WhyStopped::runBefore($at) === null;
     }
 
-    /** A run that was stopped has its cause looked for before the neck is filled up; so has a drip, cold and pressed. */
+    /**
+     * A run that was stopped has its cause looked for before the neck is filled up; so has a drip, cold and pressed.
+     */
     public function orders(Situation $at): array
     {
         $stopped = WhyStopped::runBefore($at);
         $drips = array_filter($at->observed(LookedUnder::class), fn (LookedUnder $look) => $look->drips) !== [];
         $ordered = [
-            $stopped === null ? null : new Step("why_stopped:{$stopped->id}", 'why_stopped', $at->step->stage, new Values(['run' => $stopped->id])),
+            $stopped === null
+                ? null
+                : new Step(
+                    "why_stopped:{$stopped->id}",
+                    'why_stopped',
+                    $at->step->stage,
+                    new Values(['run' => $stopped->id]),
+                ),
             $drips ? new Step("find_drip:{$at->step->id}", 'find_drip', $at->step->stage) : null,
         ];
 
-        return array_values(array_filter($ordered, fn (?Step $step) => $step !== null && ! isset($at->job->steps[$step->id])));
+        return array_values(
+            array_filter($ordered, fn (?Step $step) => $step !== null && ! isset($at->job->steps[$step->id])),
+        );
     }
 
     private static function beforeTheWork(Step $step): bool

@@ -82,7 +82,9 @@ final class FunnelOff extends StepKind
             default => $coolant,
         });
 
-        return Form::offering(self::off($at) === null ? [$off] : [], [FunnelTakenOff::asked($at, CoolantRead::field()->usuallySaid())]);
+        return Form::offering(self::off($at) === null ? [$off] : [], [
+            FunnelTakenOff::asked($at, CoolantRead::field()->usuallySaid()),
+        ]);
     }
 
     /** Nobody who went by needle and hand has a thermometer now. */
@@ -97,8 +99,11 @@ final class FunnelOff extends StepKind
     {
         $most = InFunnel::stoodMl($at->job);
         if ((float) $values->number(VesselReading::VOLUME) > $most + self::UNSURE_ML) {
-            throw new InvalidField(VesselReading::VOLUME, "No more than {$at->litres($most)} was ever in it. Read it again, or "
-                .'correct what stood in it after the pour.');
+            throw new InvalidField(
+                VesselReading::VOLUME,
+                "No more than {$at->litres($most)} was ever in it. Read it again, or "
+                    .'correct what stood in it after the pour.',
+            );
         }
     }
 
@@ -125,9 +130,17 @@ final class FunnelOff extends StepKind
     {
         $off = self::off($at);
 
-        return $off === null ? null : Verdict::pass('funnel_off', 'Off', InFunnel::leftMl($at->job) === null
-            ? 'What stood in it after the pour was not read: the sums and the level at the mark tell what went in.'
-            : "{$at->litres(InFunnel::stoodMl($at->job) - $off->leftMl)} went from it into the circuit. The level at the mark tells the rest.");
+        return $off === null
+            ? null
+            : Verdict::pass(
+                'funnel_off',
+                'Off',
+                InFunnel::leftMl($at->job) === null
+                    ? 'What stood in it after the pour was not read: '
+                        .'the sums and the level at the mark tell what went in.'
+                    : "{$at->litres(InFunnel::stoodMl($at->job) - $off->leftMl)} went from it into the circuit. "
+                        .'The level at the mark tells the rest.',
+            );
     }
 
     private static function off(Situation $at): ?FunnelTakenOff

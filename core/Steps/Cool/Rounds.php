@@ -17,7 +17,10 @@ final class Rounds
     {
         $behind = array_slice($at->job->steps, $at->job->placeOf($at->step) + 1);
 
-        return array_filter($behind, fn (Step $step) => $step->kind === 'heat_cycle' && ! isset($at->job->closed[$step->id])) !== [];
+        return array_filter(
+            $behind,
+            fn (Step $step) => $step->kind === 'heat_cycle' && ! isset($at->job->closed[$step->id]),
+        ) !== [];
     }
 
     /** @return list<Step> one round more, and the drive once more behind it where it came after the drive */
@@ -33,7 +36,9 @@ final class Rounds
     public static function later(Situation $at): array
     {
         $round = self::of($at);
-        $later = $round === null ? [] : array_filter($at->job->steps, fn (Step $step) => $step->params->whole('round') > $round);
+        $later = $round === null
+                ? []
+                : array_filter($at->job->steps, fn (Step $step) => $step->params->whole('round') > $round);
         $ids = array_map(fn (Step $step) => $step->id, array_values($later));
         foreach (array_unique(array_map(fn (Step $step) => $step->params->whole('round'), $later)) as $n) {
             array_push($ids, ...array_map(fn (Step $step) => $step->id, HeatRound::steps($n, self::vent($at))));
@@ -47,7 +52,12 @@ final class Rounds
     {
         $behind = array_slice($at->job->steps, $at->job->placeOf($at->step) + 1);
 
-        return array_filter($behind, fn (Step $step) => $step->kind === 'heat_cycle' && $step->params->ticked('by_routine') && ! isset($at->job->closed[$step->id])) !== [];
+        return array_filter(
+            $behind,
+            fn (Step $step) => $step->kind === 'heat_cycle'
+                && $step->params->ticked('by_routine')
+                && ! isset($at->job->closed[$step->id]),
+        ) !== [];
     }
 
     /** The port that is cracked between the rounds; empty where none is. */

@@ -98,8 +98,9 @@ final class VentBetween extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(Vented::class) !== null || $this->warm($at) !== null ? [] : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and '
-            .'say what came.')];
+        return $at->latest(Vented::class) !== null || $this->warm($at) !== null
+            ? []
+            : [Obstacle::missing('not_vented', 'Crack the bolt, shut it, and say what came.')];
     }
 
     /** Air that still came asks for another round; the cold level after it decides by what it takes. */
@@ -110,14 +111,32 @@ final class VentBetween extends StepKind
 
         return match (true) {
             $warm !== null => $warm->wasAir
-                ? Verdict::wait('air_came', 'Air came, warm', 'Another warm-up: it is planned, or the cold level orders it.')
-                : Verdict::pass('only_coolant', 'Nothing but coolant, warm', 'It was cracked warm in the cool-down before.'),
+                ? Verdict::wait(
+                    'air_came',
+                    'Air came, warm',
+                    'Another warm-up: it is planned, or the cold level orders it.',
+                )
+                : Verdict::pass(
+                    'only_coolant',
+                    'Nothing but coolant, warm',
+                    'It was cracked warm in the cool-down before.',
+                ),
             $vented === null => null,
-            $vented->wasOnlyCoolant() => Verdict::pass('only_coolant', 'Nothing but coolant', 'The heat brought no more air here.'),
-            $vented->wasAir() => Verdict::wait('air_came', 'Air came', 'Another warm-up: it is planned, or the cold '
-                .'level orders it.'),
-            default => Verdict::wait('silent', 'Nothing came', 'Blocked, or the level stands below it. Look at '
-                .'the level first.'),
+            $vented->wasOnlyCoolant() => Verdict::pass(
+                'only_coolant',
+                'Nothing but coolant',
+                'The heat brought no more air here.',
+            ),
+            $vented->wasAir() => Verdict::wait(
+                'air_came',
+                'Air came',
+                'Another warm-up: it is planned, or the cold level orders it.',
+            ),
+            default => Verdict::wait(
+                'silent',
+                'Nothing came',
+                'Blocked, or the level stands below it. Look at the level first.',
+            ),
         };
     }
 
@@ -125,7 +144,10 @@ final class VentBetween extends StepKind
     private function warm(Situation $at): ?VentedWarm
     {
         $cooled = $at->job->before($at->step, 'cool_down');
-        $warm = array_filter($cooled === null ? [] : $at->job->observed($cooled->id, VentedWarm::class), fn (VentedWarm $one) => $one->point === $at->port()->id);
+        $warm = array_filter(
+            $cooled === null ? [] : $at->job->observed($cooled->id, VentedWarm::class),
+            fn (VentedWarm $one) => $one->point === $at->port()->id,
+        );
 
         return $warm === [] ? null : end($warm);
     }

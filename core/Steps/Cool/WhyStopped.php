@@ -36,8 +36,8 @@ final class WhyStopped extends StepKind
     {
         return [
             'Level first: an open neck and a look tell more than any reading.',
-            ($at->circuit()->hasHeater() ? 'Heater cold or sensor in air' : 'Sensor in air').': a pocket. Far side cold: thermostat. Hot with the fan off: fan, fuse, '
-                .'switch.',
+            ($at->circuit()->hasHeater() ? 'Heater cold or sensor in air' : 'Sensor in air')
+            .': a pocket. Far side cold: thermostat. Hot with the fan off: fan, fuse, switch.',
             'Steam or pressure that comes back at once: test for combustion gas before it runs again.',
         ];
     }
@@ -71,7 +71,11 @@ final class WhyStopped extends StepKind
         return match ($named?->wasFound()) {
             null => null,
             false => Verdict::wait('not_found', 'Not found', 'The next run is watched from the first minute.'),
-            true => Verdict::pass('found', 'Found: '.mb_strtolower($named->label()), 'The next run shows whether it was all.'),
+            true => Verdict::pass(
+                'found',
+                'Found: '.mb_strtolower($named->label()),
+                'The next run shows whether it was all.',
+            ),
         };
     }
 

@@ -68,17 +68,23 @@ final class Drain extends StepKind
             .'vacuum holds the coolant back, good while a hose is pulled off; open it once the pan is under.';
         $torque = $this->torque($at, $port);
 
-        return array_values(array_filter([
-            $this->access($at, $port),
-            $at->step->params->ticked('first') ? $cap : null,
-            (new DrainWords($at))->glugs(),
-            'Open '.($port->tool === '' ? 'it' : "with {$port->tool}").' until it flows; do not take a drain cock out.',
-            'When it has stopped, read the vessel on a level floor.'
-                .($at->step->params->ticked('first') ? '' : ' If it ran into the same one as another: their sum once, and nothing here.'),
-            'Close it'.(
-                $port->washer === '' ? '' : " with {$port->washer}"
-            ).($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
-        ]));
+        return array_values(
+            array_filter([
+                $this->access($at, $port),
+                $at->step->params->ticked('first') ? $cap : null,
+                (new DrainWords($at))->glugs(),
+                'Open '
+                .($port->tool === '' ? 'it' : "with {$port->tool}")
+                .' until it flows; do not take a drain cock out.',
+                'When it has stopped, read the vessel on a level floor.'
+                .($at->step->params->ticked('first')
+                    ? ''
+                    : ' If it ran into the same one as another: their sum once, and nothing here.'),
+                'Close it'
+                .($port->washer === '' ? '' : " with {$port->washer}")
+                .($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
+            ]),
+        );
     }
 
     public function hazards(Situation $at): array
@@ -88,7 +94,15 @@ final class Drain extends StepKind
 
     public function observes(): array
     {
-        return [DrainOpened::class, CapOff::class, DrainRan::class, PointClosed::class, Remedied::class, LeftShut::class, CameOut::class];
+        return [
+            DrainOpened::class,
+            CapOff::class,
+            DrainRan::class,
+            PointClosed::class,
+            Remedied::class,
+            LeftShut::class,
+            CameOut::class,
+        ];
     }
 
     public function asks(Situation $at): array
@@ -117,8 +131,13 @@ final class Drain extends StepKind
     private function ever(Situation $at): array
     {
         return [
-            $this->openedForm($at), CapOff::asked(), $this->outForm($at), $this->remedyForm($at, Plan::of($at)->predicted->further),
-            $this->closedForm($at), CameOut::asked($at), LeftShut::asked(),
+            $this->openedForm($at),
+            CapOff::asked(),
+            $this->outForm($at),
+            $this->remedyForm($at, Plan::of($at)->predicted->further),
+            $this->closedForm($at),
+            CameOut::asked($at),
+            LeftShut::asked(),
         ];
     }
 
@@ -127,7 +146,9 @@ final class Drain extends StepKind
     {
         $others = array_filter($at->entries(), fn (Entry $entry) => DrainOpened::of($entry) === null);
 
-        return $others !== [] || DrainGave::capIsOn($at) ? null : $this->outForm($at, together: DrainsInTurn::mayRunBeside($at->job, $at->step));
+        return $others !== [] || DrainGave::capIsOn($at)
+            ? null
+            : $this->outForm($at, together: DrainsInTurn::mayRunBeside($at->job, $at->step));
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -137,33 +158,52 @@ final class Drain extends StepKind
 
     public function complete(Situation $at, string $form, Values $values): Values
     {
-        return DrainRan::asTold($form, parent::complete($at, $form, $values), DrainsInTurn::ranWithOthers($at->job, $at->step));
+        return DrainRan::asTold(
+            $form,
+            parent::complete($at, $form, $values),
+            DrainsInTurn::ranWithOthers($at->job, $at->step),
+        );
     }
 
     /** Also where the others are still to be read. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || in_array($this->judgement($at)?->code, [DrainGaveCode::WithOthers, DrainGaveCode::LeftShut], true);
+        return parent::goesOn($at)
+            || in_array($this->judgement($at)?->code, [DrainGaveCode::WithOthers, DrainGaveCode::LeftShut], true);
     }
 
     public function obstacles(Situation $at): array
     {
         $gave = $this->judgement($at);
 
-        return $gave?->code === DrainGaveCode::LeftShut ? [] : array_values(array_filter([
-            $gave !== null ? null : Obstacle::missing('no_volume', 'Record what came out, zero included.'),
-            DrainGave::capIsOn($at) ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.') : null,
-            $gave?->code === DrainGaveCode::RunsOn
-                ? Obstacle::missing('no_volume_since', 'The cap came off after the last reading: record what more came out.')
-                : null,
-            $this->isShort($at) && $at->latest(Remedied::class) === null
-                ? Obstacle::missing('no_remedy', 'It is short of what was predicted: say what was done about it.')
-                : null,
-            $gave?->code === DrainGaveCode::MixedUp && $gave->isAskedAt($at)
-                ? Obstacle::missing('mixed_up', 'Correct which point gave what, or say why both numbers stand.')
-                : null,
-            $this->isClosed($at) ? null : Obstacle::missing('not_closed', "{$at->port()->label} is not recorded as closed."),
-        ]));
+        return $gave?->code === DrainGaveCode::LeftShut
+            ? []
+            : array_values(
+                array_filter([
+                    $gave !== null ? null : Obstacle::missing('no_volume', 'Record what came out, zero included.'),
+                    DrainGave::capIsOn($at)
+                        ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.')
+                        : null,
+                    $gave?->code === DrainGaveCode::RunsOn
+                        ? Obstacle::missing(
+                            'no_volume_since',
+                            'The cap came off after the last reading: record what more came out.',
+                        )
+                        : null,
+                    $this->isShort($at) && $at->latest(Remedied::class) === null
+                        ? Obstacle::missing(
+                            'no_remedy',
+                            'It is short of what was predicted: say what was done about it.',
+                        )
+                        : null,
+                    $gave?->code === DrainGaveCode::MixedUp && $gave->isAskedAt($at)
+                        ? Obstacle::missing('mixed_up', 'Correct which point gave what, or say why both numbers stand.')
+                        : null,
+                    $this->isClosed($at)
+                        ? null
+                        : Obstacle::missing('not_closed', "{$at->port()->label} is not recorded as closed."),
+                ]),
+            );
     }
 
     public function clock(Situation $at): ?Clock
@@ -212,7 +252,15 @@ final class Drain extends StepKind
         return match (true) {
             $ran === null => Elsewhere::lines($at, $entry),
             $ran->inAnothers => [],
-            default => [new Line('Out: '.$at->port()->label, -$ran->read->ml, $ran->read->plusMinusMl($at), null, roughMl: $ran->read->roughMl)],
+            default => [
+                new Line(
+                    'Out: '.$at->port()->label,
+                    -$ran->read->ml,
+                    $ran->read->plusMinusMl($at),
+                    null,
+                    roughMl: $ran->read->roughMl,
+                ),
+            ],
         };
     }
 
@@ -258,7 +306,11 @@ final class Drain extends StepKind
     {
         $isOnly = count($at->job->stepsOf($this->name())) < 2;
 
-        return DrainRan::asked($at, $isOnly ? null : $together, $at->latest(PointClosed::class) === null ? $this->shut($at) : null);
+        return DrainRan::asked(
+            $at,
+            $isOnly ? null : $together,
+            $at->latest(PointClosed::class) === null ? $this->shut($at) : null,
+        );
     }
 
     private function shut(Situation $at): string
@@ -275,6 +327,9 @@ final class Drain extends StepKind
     {
         $points = array_map(fn (FurtherDrain $f) => $f->port, $others);
 
-        return Remedied::asked($at->circuit(), array_combine($points, array_map(fn (string $port) => $at->circuit()->port($port)->label, $points)));
+        return Remedied::asked(
+            $at->circuit(),
+            array_combine($points, array_map(fn (string $port) => $at->circuit()->port($port)->label, $points)),
+        );
     }
 }

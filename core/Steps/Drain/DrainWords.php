@@ -26,17 +26,43 @@ final readonly class DrainWords
         [$out, $expected] = [$this->at->litres($gave->outMl), $this->at->litres($gave->expectedMl)];
 
         return match ($gave->code) {
-            DrainGaveCode::LeftShut => Verdict::wait($gave->code(), 'Left shut', 'Nobody opened it: nothing came out here, and what stands above it stays inside.'),
-            DrainGaveCode::RunsOn => Verdict::wait($gave->code(), 'Runs on', 'The cap is off now: record what more came out.'),
-            DrainGaveCode::WithOthers => Verdict::wait($gave->code(), 'With the others', "{$out} came out here. What all drains gave together is compared with what was predicted."),
-            DrainGaveCode::More => Verdict::wait($gave->code(), 'More than stands above it', "{$together}{$out} came out where {$expected} was predicted: "
-                .'a point before it had not run out, or one of the two was misread.'),
+            DrainGaveCode::LeftShut => Verdict::wait(
+                $gave->code(),
+                'Left shut',
+                'Nobody opened it: nothing came out here, and what stands above it stays inside.',
+            ),
+            DrainGaveCode::RunsOn => Verdict::wait(
+                $gave->code(),
+                'Runs on',
+                'The cap is off now: record what more came out.',
+            ),
+            DrainGaveCode::WithOthers => Verdict::wait(
+                $gave->code(),
+                'With the others',
+                "{$out} came out here. What all drains gave together is compared with what was predicted.",
+            ),
+            DrainGaveCode::More => Verdict::wait(
+                $gave->code(),
+                'More than stands above it',
+                "{$together}{$out} came out where {$expected} was predicted: "
+                    .'a point before it had not run out, or one of the two was misread.',
+            ),
             DrainGaveCode::MixedUp => $this->mixedUp($gave),
-            DrainGaveCode::Drained => Verdict::pass($gave->code(), 'Drained', "{$together}{$out} of {$expected} predicted came out."),
-            DrainGaveCode::NothingCame => Verdict::wait($gave->code(), 'Nothing came', "{$expected} was predicted, no more than this vessel tells from nothing: "
-                .'is it open, and clear?'),
-            DrainGaveCode::Short => Verdict::wait($gave->code(), 'Short by '.$this->at->litres((float) $gave->shortMl()), $this->whyShort($gave)
-                .' Record what more comes out; what stays in dilutes the new fill.'),
+            DrainGaveCode::Drained => Verdict::pass(
+                $gave->code(),
+                'Drained',
+                "{$together}{$out} of {$expected} predicted came out.",
+            ),
+            DrainGaveCode::NothingCame => Verdict::wait(
+                $gave->code(),
+                'Nothing came',
+                "{$expected} was predicted, no more than this vessel tells from nothing: is it open, and clear?",
+            ),
+            DrainGaveCode::Short => Verdict::wait(
+                $gave->code(),
+                'Short by '.$this->at->litres((float) $gave->shortMl()),
+                $this->whyShort($gave).' Record what more comes out; what stays in dilutes the new fill.',
+            ),
         };
     }
 
@@ -46,9 +72,15 @@ final readonly class DrainWords
         $out = DrainsInTurn::outMl($this->at->job, $odd);
         $label = $this->at->circuit()->port($odd->params->text('port'))->label;
 
-        return Verdict::wait($gave->code(), 'Which gave what?', "{$label}: {$this->at->litres($out)}, where ".($out > $gave->boundMl
-            ? "no more than {$this->at->litres($gave->boundMl)} stands above it."
-            : "{$this->at->litres($gave->boundMl)} runs out there and nowhere else.").' Their sum is right: were two numbers exchanged?');
+        return Verdict::wait(
+            $gave->code(),
+            'Which gave what?',
+            "{$label}: {$this->at->litres($out)}, where "
+                .($out > $gave->boundMl
+                    ? "no more than {$this->at->litres($gave->boundMl)} stands above it."
+                    : "{$this->at->litres($gave->boundMl)} runs out there and nowhere else.")
+                .' Their sum is right: were two numbers exchanged?',
+        );
     }
 
     private function whyShort(DrainGave $gave): string
@@ -56,17 +88,24 @@ final readonly class DrainWords
         $ran = $this->at->latest(DrainRan::class);
 
         return match (true) {
-            DrainGave::capIsOn($this->at) => 'The cap is still on: the vacuum holds it back. Pan under it, then open the cap.',
-            $ran?->flow === Flowed::Blocked => 'The cock is blocked or seized: clear it with wire, or use another drain point.',
-            count($gave->together) > 1 => "Together they gave {$this->at->litres($gave->outMl)} of {$this->at->litres($gave->expectedMl)}: no air is getting in, or one of "
-                .'them is blocked. '.($this->glugs() ?? "{$this->letAirIn()}, then let them run again."),
-            default => 'No air is getting in, or it is blocked. '.($this->glugs() ?? "{$this->letAirIn()}, then let it run again."),
+            DrainGave::capIsOn($this->at) => 'The cap is still on: the vacuum holds it back. '
+                .'Pan under it, then open the cap.',
+            $ran?->flow === Flowed::Blocked => 'The cock is blocked or seized: '
+                .'clear it with wire, or use another drain point.',
+            count($gave->together) > 1 => 'Together they '
+                ."gave {$this->at->litres($gave->outMl)} of {$this->at->litres($gave->expectedMl)}: "
+                .'no air is getting in, or one of them is blocked. '
+                .($this->glugs() ?? "{$this->letAirIn()}, then let them run again."),
+            default => 'No air is getting in, or it is blocked. '
+                .($this->glugs() ?? "{$this->letAirIn()}, then let it run again."),
         };
     }
 
     private function letAirIn(): string
     {
-        return 'Cap off'.($this->at->circuit()->hasBleedPoints() ? ', top bleed points open' : '').($this->at->circuit()->hasHeater() ? ', heater hot' : '');
+        return 'Cap off'
+            .($this->at->circuit()->hasBleedPoints() ? ', top bleed points open' : '')
+            .($this->at->circuit()->hasHeater() ? ', heater hot' : '');
     }
 
     /** @return list<string> names of the parts it empties */

@@ -56,7 +56,9 @@ final class FindCause extends StepKind
     {
         return match ($at->latest(OilCause::class)?->wasFound()) {
             null => [Obstacle::missing('no_cause', 'Record where the oil comes from.')],
-            false => [Obstacle::missing('not_found', 'The cause is not found. Go on only with a reason: the oil comes back.')],
+            false => [
+                Obstacle::missing('not_found', 'The cause is not found. Go on only with a reason: the oil comes back.'),
+            ],
             true => [],
         };
     }
@@ -67,9 +69,17 @@ final class FindCause extends StepKind
 
         return match (true) {
             $cause === null => null,
-            ! $cause->wasFound() => Verdict::stop('not_found', 'Not found', 'A flush without the cause lasts until the next warm-up.'),
+            ! $cause->wasFound() => Verdict::stop(
+                'not_found',
+                'Not found',
+                'A flush without the cause lasts until the next warm-up.',
+            ),
             $cause->wasSpilt() => Verdict::pass('spilt', 'Spilt from outside', 'Flush until no film is left.'),
-            default => Verdict::pass('found', "Found: {$cause->label()}", 'Mending it is on the close-up list; flush before any new coolant.'),
+            default => Verdict::pass(
+                'found',
+                "Found: {$cause->label()}",
+                'Mending it is on the close-up list; flush before any new coolant.',
+            ),
         };
     }
 }

@@ -26,7 +26,8 @@ final class JarTest extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Colour proves nothing. What sets to gel in a jar would set in '.($at->circuit()->hasHeater() ? 'the heater core.' : 'the narrowest passage.');
+        return 'Colour proves nothing. What sets to gel in a jar would set in '
+            .($at->circuit()->hasHeater() ? 'the heater core.' : 'the narrowest passage.');
     }
 
     public function instructions(Situation $at): array
@@ -62,7 +63,11 @@ final class JarTest extends StepKind
     {
         return match ($at->latest(JarLook::class)?->code) {
             null => null,
-            JarLook::CLEAR => Verdict::pass('clear', 'They do not set', 'Rinse all the same: the old inhibitor is not known.'),
+            JarLook::CLEAR => Verdict::pass(
+                'clear',
+                'They do not set',
+                'Rinse all the same: the old inhibitor is not known.',
+            ),
             JarLook::CLOUDY => Verdict::wait('cloudy', 'They do not like each other', 'Rinse until it runs clear.'),
             default => Verdict::stop('gel', 'Never together', 'Rinse until next to nothing of the old one is left.'),
         };

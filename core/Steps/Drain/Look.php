@@ -63,7 +63,10 @@ final class Look extends StepKind
     {
         $fit = ! CoolantLook::putsDirtBack($values) && Plan::of($at)->choices->content === Compatibility::AsManual;
         if ($form === CoolantLook::FORM && CoolantLook::putsBack($values) && ! $fit) {
-            throw new InvalidField(CoolantLook::NEXT, 'Only clean coolant of the family the manual names goes back in. This one is waste.');
+            throw new InvalidField(
+                CoolantLook::NEXT,
+                'Only clean coolant of the family the manual names goes back in. This one is waste.',
+            );
         }
     }
 
@@ -87,7 +90,9 @@ final class Look extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(CoolantLook::class) !== null ? [] : [Obstacle::missing('not_looked', 'Record what the coolant looks like.')];
+        return $at->latest(CoolantLook::class) !== null
+            ? []
+            : [Obstacle::missing('not_looked', 'Record what the coolant looks like.')];
     }
 
     public function judge(Situation $at): ?Verdict

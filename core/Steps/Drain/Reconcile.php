@@ -79,11 +79,17 @@ final class Reconcile extends StepKind
         $further = FurtherDrains::choices($at);
         $unsettled = ! $this->judge($at)->passes();
 
-        return array_values(array_filter([
-            $further === [] ? null : self::moreForm($further)->aside(! $unsettled || $this->judgement($at)->code === RetainedCode::TooRough),
-            $unsettled ? RestAccepted::asked() : null,
-            $unsettled || $at->entries() !== [] ? CameOut::asked($at) : null,
-        ]));
+        return array_values(
+            array_filter([
+                $further === []
+                    ? null
+                    : self::moreForm($further)->aside(
+                        ! $unsettled || $this->judgement($at)->code === RetainedCode::TooRough,
+                    ),
+                $unsettled ? RestAccepted::asked() : null,
+                $unsettled || $at->entries() !== [] ? CameOut::asked($at) : null,
+            ]),
+        );
     }
 
     /** @return list<Form> */
@@ -115,14 +121,19 @@ final class Reconcile extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $this->judge($at)->passes() || $at->latest(PointToo::class) !== null || $at->latest(RestAccepted::class) !== null ? []
+        return $this->judge($at)->passes()
+            || $at->latest(PointToo::class) !== null
+            || $at->latest(RestAccepted::class) !== null
+            ? []
             : [Obstacle::missing('not_settled', 'More stays inside than should. Open another point, or accept it.')];
     }
 
     /** Also where it was answered. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || $at->latest(PointToo::class) !== null || $at->latest(RestAccepted::class) !== null;
+        return parent::goesOn($at)
+            || $at->latest(PointToo::class) !== null
+            || $at->latest(RestAccepted::class) !== null;
     }
 
     public function goesByItself(Situation $at): bool
@@ -152,21 +163,49 @@ final class Reconcile extends StepKind
         $further = implode('; ', FurtherDrains::choices($at));
 
         return match ($kept->code) {
-            RetainedCode::NoContent => Verdict::wait($kept->code(), 'Nothing to compare', 'The content found is not recorded, so nobody knows what stayed inside.'),
-            RetainedCode::NothingOut => Verdict::wait($kept->code(), 'Nothing came out', "Every point was left shut: all {$at->litres($kept->insideMl)} of the old stays inside. "
-                .'Say what came out another way, open a point, or accept it.'),
+            RetainedCode::NoContent => Verdict::wait(
+                $kept->code(),
+                'Nothing to compare',
+                'The content found is not recorded, so nobody knows what stayed inside.',
+            ),
+            RetainedCode::NothingOut => Verdict::wait(
+                $kept->code(),
+                'Nothing came out',
+                "Every point was left shut: all {$at->litres($kept->insideMl)} of the old stays inside. "
+                    .'Say what came out another way, open a point, or accept it.',
+            ),
             RetainedCode::DidNotDrain => $this->didNotDrain($at, $kept, $inside),
-            RetainedCode::MoreInside => Verdict::wait($kept->code(), 'More inside than predicted', "{$at->litres($kept->moreMl())} more than the "
-                .'model keeps, beyond the ± of the vessels. '.(
-                    ($at->circuit()->hasHeater() ? 'The heater was shut, ' : 'It stopped early, ')
-                    .($at->circuit()->isRough() ? 'the circuit holds other volumes than its layout says, ' : '').($further === '' ? 'or the content found was read too high.' : "or a branch was left out: {$further}.")
-                )),
-            RetainedCode::LessInside => Verdict::pass($kept->code(), 'Less inside than predicted', "{$inside} stays inside, predicted "
-                ."{$at->litres($kept->predictedMl)}: the points let out more than the model knows of, or the content found was read too low."),
-            RetainedCode::TooRough => Verdict::wait($kept->code(), 'More than was inside', "{$at->litres($at->job->ledgerBefore(Stage::Drain)->contentMl)} was found, and "
-                ."{$at->litres(-$kept->insideMl)} more came out.".HangsOn::oneNumber($at, -$kept->insideMl)),
-            RetainedCode::AsPredicted => Verdict::pass($kept->code(), 'As predicted', "{$inside} stays inside, predicted {$at->litres($kept->predictedMl)}."
-                .($further === '' ? '' : " Not opened: {$further}.")),
+            RetainedCode::MoreInside => Verdict::wait(
+                $kept->code(),
+                'More inside than predicted',
+                "{$at->litres($kept->moreMl())} more than the model keeps, beyond the ± of the vessels. "
+                    .(($at->circuit()->hasHeater() ? 'The heater was shut, ' : 'It stopped early, ')
+                        .($at->circuit()->isRough()
+                            ? 'the circuit holds other volumes than its layout says, '
+                            : '')
+                        .($further === ''
+                            ? 'or the content found was read too high.'
+                            : "or a branch was left out: {$further}.")),
+            ),
+            RetainedCode::LessInside => Verdict::pass(
+                $kept->code(),
+                'Less inside than predicted',
+                "{$inside} stays inside, predicted {$at->litres($kept->predictedMl)}: "
+                    .'the points let out more than the model knows of, or the content found was read too low.',
+            ),
+            RetainedCode::TooRough => Verdict::wait(
+                $kept->code(),
+                'More than was inside',
+                "{$at->litres($at->job->ledgerBefore(Stage::Drain)->contentMl)} was found, and "
+                    ."{$at->litres(-$kept->insideMl)} more came out."
+                    .HangsOn::oneNumber($at, -$kept->insideMl),
+            ),
+            RetainedCode::AsPredicted => Verdict::pass(
+                $kept->code(),
+                'As predicted',
+                "{$inside} stays inside, predicted {$at->litres($kept->predictedMl)}."
+                    .($further === '' ? '' : " Not opened: {$further}."),
+            ),
         };
     }
 
@@ -174,18 +213,31 @@ final class Reconcile extends StepKind
     {
         $suspect = $kept->suspects[0];
         $gave = "{$this->pointsOf($at, $suspect)} gave {$at->litres($suspect->missingMl)} less than predicted";
-        $inAll = $kept->moreMl() > 0.0 ? " In all {$inside} stays inside, predicted {$at->litres($kept->predictedMl)}." : '';
+        $inAll = $kept->moreMl() > 0.0
+                ? " In all {$inside} stays inside, predicted {$at->litres($kept->predictedMl)}."
+                : '';
         $part = $this->partOf($suspect);
 
         return $part === null
-            ? Verdict::wait($kept->code(), 'Several parts did not drain', "{$gave}, more than any one part above them holds: no air got in, or it was found less full than was said.{$inAll}")
-            : Verdict::wait($kept->code(), "{$part} probably did not drain", "{$gave}, about what stands in {$part}.{$inAll}");
+            ? Verdict::wait(
+                $kept->code(),
+                'Several parts did not drain',
+                "{$gave}, more than any one part above them holds: no air got in, or it was found less full than "
+                    ."was said.{$inAll}",
+            )
+            : Verdict::wait(
+                $kept->code(),
+                "{$part} probably did not drain",
+                "{$gave}, about what stands in {$part}.{$inAll}",
+            );
     }
 
     /** In words; null where no single part holds so much. */
     private function partOf(DidNotDrain $suspect): ?string
     {
-        return $suspect->parts === [] ? null : Listed::either(array_map(fn (Part $part) => $part->label, $suspect->parts));
+        return $suspect->parts === []
+            ? null
+            : Listed::either(array_map(fn (Part $part) => $part->label, $suspect->parts));
     }
 
     /** Those that ran together are one. */
@@ -201,7 +253,11 @@ final class Reconcile extends StepKind
         $retained = Plan::of($at)->predicted->retained;
         foreach ($retained->byPart($at->circuit()) as $stays) {
             $gone = Retained::emptiedMl($at->job, $stays);
-            $rows[$stays->part->id] = [$stays->part->label, $at->litres($stays->ml - $gone), $gone > 0.0 ? 'emptied another way' : 'no way down to an open drain'];
+            $rows[$stays->part->id] = [
+                $stays->part->label,
+                $at->litres($stays->ml - $gone),
+                $gone > 0.0 ? 'emptied another way' : 'no way down to an open drain',
+            ];
         }
         foreach ($opened->byPart($at->circuit()) as $let) {
             $keeps = array_sum(array_map($retained->in(...), $let->part->passages));
@@ -216,7 +272,11 @@ final class Reconcile extends StepKind
         $named = $kept->predictedMl;
         foreach ($kept->suspects as $suspect) {
             $part = count($suspect->parts) === 1 ? $suspect->parts[0]->id : implode(' ', $suspect->ports);
-            $rows[$part] = [$this->partOf($suspect) ?? "Above {$this->pointsOf($at, $suspect)}", $at->litres($suspect->missingMl), "{$this->pointsOf($at, $suspect)} gave too little"];
+            $rows[$part] = [
+                $this->partOf($suspect) ?? "Above {$this->pointsOf($at, $suspect)}",
+                $at->litres($suspect->missingMl),
+                "{$this->pointsOf($at, $suspect)} gave too little",
+            ];
             $named += $suspect->missingMl;
         }
         $rest = $kept->insideMl - $named;

@@ -81,15 +81,20 @@ final class Bleed extends Poured
         $port = $at->port();
         $torque = $this->torque($at, $port);
 
-        return array_values(array_filter([
-            $this->access($at, $port),
-            'Pour slowly at the neck. Squeeze the upper hose now and then.',
-            ...array_map(fn (Tie $tie) => WhatHangsOn::say($tie, $at->circuit(), $at->units), Plan::of($at)->fill->ties),
-            'Coolant at the point: say so. Close it '.$this->rule($at)->label().'.',
-            'Close'.(
-                $port->washer === '' ? '' : " with {$port->washer}"
-            ).($torque === null ? ' by feel.' : ": {$torque}, no more; these snap."),
-        ]));
+        return array_values(
+            array_filter([
+                $this->access($at, $port),
+                'Pour slowly at the neck. Squeeze the upper hose now and then.',
+                ...array_map(
+                    fn (Tie $tie) => WhatHangsOn::say($tie, $at->circuit(), $at->units),
+                    Plan::of($at)->fill->ties,
+                ),
+                'Coolant at the point: say so. Close it '.$this->rule($at)->label().'.',
+                'Close'
+                .($port->washer === '' ? '' : " with {$port->washer}")
+                .($torque === null ? ' by feel.' : ": {$torque}, no more; these snap."),
+            ]),
+        );
     }
 
     public function observes(): array
@@ -102,7 +107,11 @@ final class Bleed extends Poured
         [$runs, $dry] = [$at->latest(PointRuns::class) !== null, $at->latest(StaysDry::class) !== null];
         $bubble = $this->rule($at) === BleedRule::BubbleFreeMinute ? BubbleSeen::asked() : null;
         $offered = match (true) {
-            $this->judgement($at)?->code === PointBledCode::NeverRan => [PointRuns::asked(), StaysDry::asked(), $this->pourForm($at, false)],
+            $this->judgement($at)?->code === PointBledCode::NeverRan => [
+                PointRuns::asked(),
+                StaysDry::asked(),
+                $this->pourForm($at, false),
+            ],
             $at->latest(PointClosed::class) !== null => [$this->pourForm($at, false)],
             $dry && ! $runs => [$this->closedForm($at), PointRuns::asked(), $this->pourForm($at, false)],
             ! $runs => [$this->pourForm($at), PointRuns::asked(), StaysDry::asked()],
@@ -136,7 +145,9 @@ final class Bleed extends Poured
         $bled = $this->judgement($at);
         $until = $bled?->until();
 
-        return $bled === null || $until === null ? null : new Clock('One minute without a bubble', (int) $bled->watchedSince, $until);
+        return $bled === null || $until === null
+            ? null
+            : new Clock('One minute without a bubble', (int) $bled->watchedSince, $until);
     }
 
     public function obstacles(Situation $at): array
@@ -145,13 +156,27 @@ final class Bleed extends Poured
         $bled = $this->judgement($at);
 
         return match (true) {
-            $bled?->code === PointBledCode::RanTooEarly => [Obstacle::missing('ran_too_early', "{$label} runs with {$at->litres($bled->netInMl)} in, and "
-                ."{$at->litres((float) $bled->expectedMl)} reach it. Record what was poured, or look where that comes from.")],
-            $bled?->code === PointBledCode::NeverRan => [Obstacle::missing('not_run', "{$label} is closed, and nobody saw it run: say that it ran, or that it stays dry.")],
+            $bled?->code === PointBledCode::RanTooEarly => [
+                Obstacle::missing(
+                    'ran_too_early',
+                    "{$label} runs with {$at->litres($bled->netInMl)} in, and "
+                        ."{$at->litres((float) $bled->expectedMl)} reach it. "
+                        .'Record what was poured, or look where that comes from.',
+                ),
+            ],
+            $bled?->code === PointBledCode::NeverRan => [
+                Obstacle::missing(
+                    'not_run',
+                    "{$label} is closed, and nobody saw it run: say that it ran, or that it stays dry.",
+                ),
+            ],
             $at->observed(PointClosed::class) !== [] => [],
-            $at->observed(PointRuns::class) !== [] => [Obstacle::missing('not_closed', "{$label} is running and not closed.")],
-            $at->observed(StaysDry::class) !== [] => [Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, "
-                .'and say so.')],
+            $at->observed(PointRuns::class) !== [] => [
+                Obstacle::missing('not_closed', "{$label} is running and not closed."),
+            ],
+            $at->observed(StaysDry::class) !== [] => [
+                Obstacle::missing('not_closed', "{$label} stays dry: close it all the same, and say so."),
+            ],
             default => [
                 Obstacle::missing(
                     'not_run',
@@ -168,21 +193,52 @@ final class Bleed extends Poured
 
         return match ($bled?->code) {
             null => null,
-            PointBledCode::StaysDry => Verdict::wait($bled->code(), 'Will not run', "It is closed without having run.{$this->pocket($at)} The "
-                .'warm-ups must bring that out; it is kept as a watch for the next visit.'),
-            PointBledCode::NeverRan => Verdict::wait($bled->code(), 'Closed, not seen running', 'Nobody saw it run: air may stand under it.'),
-            PointBledCode::RanTooEarly => Verdict::wait($bled->code(), 'It cannot run yet', "By the sums {$at->litres($bled->netInMl)} is in, and it runs "
-                ."at {$at->litres((float) $bled->expectedMl)}. A pour is not written down, or what runs is not the level."),
-            PointBledCode::Closed => Verdict::pass($bled->code(), 'Closed', "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}."),
-            PointBledCode::ClosedUnwritten => Verdict::wait($bled->code(), 'Closed, nothing written yet', 'It ran by your word; no pour is written down. '
-                .'The level at the mark asks for all of it, and no engine starts on less.'),
-            PointBledCode::CloseIt => Verdict::pass($bled->code(), 'Close it now', $bled->watchedSince === null
-                ? "House rule: {$rule}."
-                : 'A full minute without a bubble.'),
-            PointBledCode::Running => Verdict::wait($bled->code(), 'Running', 'Watch the stream. Every bubble starts the minute again.'),
-            PointBledCode::ShouldRun => Verdict::wait($bled->code(), 'Should be running', 'Predicted to run after '
-                ."{$at->litres((float) $bled->expectedMl)}, and {$at->litres($bled->netInMl)} is in. The point is blocked, or coolant is going "
-                .'elsewhere: look underneath.'),
+            PointBledCode::StaysDry => Verdict::wait(
+                $bled->code(),
+                'Will not run',
+                "It is closed without having run.{$this->pocket($at)} The "
+                    .'warm-ups must bring that out; it is kept as a watch for the next visit.',
+            ),
+            PointBledCode::NeverRan => Verdict::wait(
+                $bled->code(),
+                'Closed, not seen running',
+                'Nobody saw it run: air may stand under it.',
+            ),
+            PointBledCode::RanTooEarly => Verdict::wait(
+                $bled->code(),
+                'It cannot run yet',
+                "By the sums {$at->litres($bled->netInMl)} is in, and it runs "
+                    ."at {$at->litres((float) $bled->expectedMl)}. A pour is not written down, "
+                    .'or what runs is not the level.',
+            ),
+            PointBledCode::Closed => Verdict::pass(
+                $bled->code(),
+                'Closed',
+                "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}.",
+            ),
+            PointBledCode::ClosedUnwritten => Verdict::wait(
+                $bled->code(),
+                'Closed, nothing written yet',
+                'It ran by your word; no pour is written down. '
+                    .'The level at the mark asks for all of it, and no engine starts on less.',
+            ),
+            PointBledCode::CloseIt => Verdict::pass(
+                $bled->code(),
+                'Close it now',
+                $bled->watchedSince === null ? "House rule: {$rule}." : 'A full minute without a bubble.',
+            ),
+            PointBledCode::Running => Verdict::wait(
+                $bled->code(),
+                'Running',
+                'Watch the stream. Every bubble starts the minute again.',
+            ),
+            PointBledCode::ShouldRun => Verdict::wait(
+                $bled->code(),
+                'Should be running',
+                "Predicted to run after {$at->litres((float) $bled->expectedMl)}, "
+                    ."and {$at->litres($bled->netInMl)} is in. The point is blocked, or coolant is going "
+                    .'elsewhere: look underneath.',
+            ),
         };
     }
 
@@ -194,7 +250,9 @@ final class Bleed extends Poured
     /** A point that stays dry is an answer; what it left is proven hot. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || $this->judgement($at)?->code === PointBledCode::ClosedUnwritten || ($this->staysDry($at) && $at->observed(PointClosed::class) !== []);
+        return parent::goesOn($at)
+            || $this->judgement($at)?->code === PointBledCode::ClosedUnwritten
+            || ($this->staysDry($at) && $at->observed(PointClosed::class) !== []);
     }
 
     public function watch(Situation $at): array
@@ -204,14 +262,18 @@ final class Bleed extends Poured
 
     public function sayWatch(string $code): string
     {
-        return str_starts_with($code, self::DRY) ? substr($code, strlen(self::DRY)).' did not run: air may stand there' : $code;
+        return str_starts_with($code, self::DRY)
+            ? substr($code, strlen(self::DRY)).' did not run: air may stand there'
+            : $code;
     }
 
     private function pocket(Situation $at): string
     {
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;
 
-        return $pocket === null ? '' : ' The model has air at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
+        return $pocket === null
+            ? ''
+            : ' The model has air at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
     }
 
     public function figure(Situation $at): Figure

@@ -61,14 +61,26 @@ final class FillLevel extends Poured
         $recovery = 'Fill the recovery bottle to its cold mark too, its hose under the surface, or the circuit '
             .'draws air when it cools.';
 
-        return array_values(array_filter([
-            ($at->circuit()->hasBleedPoints() ? 'All bleed points closed. ' : '').($this->underFunnel($at) ? 'Fill on until it stands in the funnel and stays.' : 'Fill to '.$at->facts()->coldLevel.'.'),
-            $at->step->params->ticked('squeeze') ? 'Squeeze the upper hose'.($at->circuit()->hasHeater() ? ' and the heater hoses' : '').', slowly and again, until no more bubbles come; top up as it sinks.' : null,
-            NoseUp::mm($at->job) > 0.0 ? 'The nose is still up: the mark tells little there. What is poured counts, and the level is read again on level ground.' : null,
-            $at->facts()->neck->hasRecoveryBottle() ? $recovery : null,
-            'What was '.($at->circuit()->hasBleedPoints() ? 'caught at bleed points or is ' : '').'left in jug, hose and funnel was poured and is '
-                .'not inside: say how much.',
-        ]));
+        return array_values(
+            array_filter([
+                ($at->circuit()->hasBleedPoints() ? 'All bleed points closed. ' : '')
+                .($this->underFunnel($at)
+                    ? 'Fill on until it stands in the funnel and stays.'
+                    : 'Fill to '.$at->facts()->coldLevel.'.'),
+                $at->step->params->ticked('squeeze')
+                    ? 'Squeeze the upper hose'
+                        .($at->circuit()->hasHeater() ? ' and the heater hoses' : '')
+                        .', slowly and again, until no more bubbles come; top up as it sinks.'
+                    : null,
+                NoseUp::mm($at->job) > 0.0
+                    ? 'The nose is still up: the mark tells little there. What is poured counts, and the level is '
+                        .'read again on level ground.'
+                    : null,
+                $at->facts()->neck->hasRecoveryBottle() ? $recovery : null,
+                'What was '
+                .($at->circuit()->hasBleedPoints() ? 'caught at bleed points or is ' : '')
+                .'left in jug, hose and funnel was poured and is not inside: say how much.',
+            ]));
     }
 
     public function asks(Situation $at): array
@@ -82,15 +94,29 @@ final class FillLevel extends Poured
         [$volume, $vessel] = VesselReading::fields($at, 'Poured since, up to the mark', VesselUse::Measure);
 
         return [
-            new Form(LevelReached::FORM, $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark', [
-                $volume->optional(),
-                $vessel->optional(),
-                $this->hasBucket($at) ? LevelReached::inBucketField() : null,
-                Bucket::isInside($at->job) ? null : TopUp::jugField($at)->optional(),
-                ...CameBack::fields($at->circuit(), $this->underFunnel($at) ? 'Stands in the funnel now' : 'Left in jug, funnel and hose', false),
-            ], closes: true),
+            new Form(
+                LevelReached::FORM,
+                $this->underFunnel($at) ? 'It stands in the funnel' : 'It stands at the mark',
+                [
+                    $volume->optional(),
+                    $vessel->optional(),
+                    $this->hasBucket($at) ? LevelReached::inBucketField() : null,
+                    Bucket::isInside($at->job) ? null : TopUp::jugField($at)->optional(),
+                    ...CameBack::fields(
+                        $at->circuit(),
+                        $this->underFunnel($at) ? 'Stands in the funnel now' : 'Left in jug, funnel and hose',
+                        false,
+                    ),
+                ],
+                closes: true,
+            ),
             $this->pourForm($at, false),
-            new Form(CameBack::FORM, 'Record caught or left over', CameBack::fields($at->circuit(), 'Left in funnel and hose', true), false),
+            new Form(
+                CameBack::FORM,
+                'Record caught or left over',
+                CameBack::fields($at->circuit(), 'Left in funnel and hose', true),
+                false,
+            ),
             ...$this->mayVentUnderPressure($at) ? [VentAsked::asked()] : [],
         ];
     }
@@ -106,7 +132,11 @@ final class FillLevel extends Poured
         if ($form === LevelReached::FORM) {
             LevelReached::admit($at, $values, Bucket::leftBeforeMl($at->job, $at->last($form)));
         }
-        if ((float) $values->number(VesselReading::VOLUME) > 0.0 && $values->text(ToppedUp::LIQUID) === '' && Bucket::batch($at->job)->ml <= 0.0) {
+        if (
+            (float) $values->number(VesselReading::VOLUME) > 0.0
+            && $values->text(ToppedUp::LIQUID) === ''
+            && Bucket::batch($at->job)->ml <= 0.0
+        ) {
             throw new InvalidField(ToppedUp::LIQUID, 'No batch was mixed: say what was poured.');
         }
     }
@@ -131,9 +161,11 @@ final class FillLevel extends Poured
             ? [new Step('vent_under_pressure', 'vent_under_pressure', $at->step->stage)]
             : [];
         // A vacuum that proved nothing does not take the place of a pressure test.
-        $press = VacuumHeld::proved($at->job) === false && Plan::of($at)->choices->has(Tool::PressureTester) && $at->job->stepsOf('pressure_test') === []
-            ? [new Step('pressure_test', 'pressure_test', $at->step->stage)]
-            : [];
+        $press = VacuumHeld::proved($at->job) === false
+            && Plan::of($at)->choices->has(Tool::PressureTester)
+            && $at->job->stepsOf('pressure_test') === []
+                ? [new Step('pressure_test', 'pressure_test', $at->step->stage)]
+                : [];
 
         return [...$vent, ...$press];
     }
@@ -167,7 +199,16 @@ final class FillLevel extends Poured
         $poured = $inBucket === null ? 0.0 : Bucket::leftBeforeMl($at->job, $entry) - $inBucket;
         $vessel = Plan::of($at)->rules()->vessels->forBatch(Bucket::batch($at->job)->ml);
 
-        return $poured <= 0.0 ? null : new Line('Poured', $poured, $vessel->plusMinusMl($poured), Bucket::fraction($at), Bucket::oldShare($at->job), true);
+        return $poured <= 0.0
+            ? null
+            : new Line(
+                'Poured',
+                $poured,
+                $vessel->plusMinusMl($poured),
+                Bucket::fraction($at),
+                Bucket::oldShare($at->job),
+                true,
+            );
     }
 
     public function obstacles(Situation $at): array
@@ -192,7 +233,9 @@ final class FillLevel extends Poured
     {
         $taken = $this->judgement($at);
 
-        return parent::goesOn($at) || in_array($taken?->code, [FillTakenCode::StandsInFunnel, FillTakenCode::NotTold], true) || ($taken?->code === FillTakenCode::AirTrapped && $taken->tookWhatItShould());
+        return parent::goesOn($at)
+            || in_array($taken?->code, [FillTakenCode::StandsInFunnel, FillTakenCode::NotTold], true)
+            || ($taken?->code === FillTakenCode::AirTrapped && $taken->tookWhatItShould());
     }
 
     public function judge(Situation $at): ?Verdict

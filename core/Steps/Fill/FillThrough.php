@@ -158,7 +158,10 @@ final class FillThrough extends Poured
 
     private function openedForm(Situation $at): Form
     {
-        return new Form(FunnelIn::form(), $this->isCapped($at) ? 'The neck is capped, this one is open' : 'It is off, the funnel is in');
+        return new Form(
+            FunnelIn::form(),
+            $this->isCapped($at) ? 'The neck is capped, this one is open' : 'It is off, the funnel is in',
+        );
     }
 
     private static function fullForm(): Form

@@ -19,15 +19,28 @@ final class FillWords
     {
         $text = "{$at->litres($taken->netInMl)} in, {$at->litres($taken->expectedMl)} predicted."
             ." Air left inside: {$at->litres($taken->airMl)} ± {$at->litres($taken->plusMinusMl)}.";
-        $settles = $taken->tookWhatItShould() ? '' : HangsOn::oneNumber($at, min(abs($taken->airMl), abs($taken->netInMl - $taken->expectedMl)));
+        $settles = $taken->tookWhatItShould()
+            ? ''
+            : HangsOn::oneNumber($at, min(abs($taken->airMl), abs($taken->netInMl - $taken->expectedMl)));
         if ($taken->code === FillTakenCode::NotTold) {
-            return Verdict::wait($taken->code(), 'At the mark', "{$at->litres($taken->netInMl)} in. How much air stood behind the mark nobody could say, so no sum tells "
-                .'whether it is out: the run does.');
+            return Verdict::wait(
+                $taken->code(),
+                'At the mark',
+                "{$at->litres($taken->netInMl)} in. "
+                    .'How much air stood behind the mark nobody could say, so no sum tells '
+                    .'whether it is out: the run does.',
+            );
         }
         if ($taken->code === FillTakenCode::MoreThanPredicted) {
-            return Verdict::wait($taken->code(), 'More than it should take', $taken->airMl < -$taken->tellsMl
-                ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted twice.{$settles}"
-                : "{$text} Less air stays than the model keeps, it runs out somewhere, or a jug was counted twice.{$settles}");
+            return Verdict::wait(
+                $taken->code(),
+                'More than it should take',
+                $taken->airMl < -$taken->tellsMl
+                    ? "{$text} The content found was read too high, it runs out somewhere, or a jug was counted "
+                        ."twice.{$settles}"
+                    : "{$text} Less air stays than the model keeps, it runs out somewhere, or a jug was counted "
+                        ."twice.{$settles}",
+            );
         }
         if ($taken->code === FillTakenCode::Full) {
             return Verdict::pass($taken->code(), 'Full by the sums', "{$text} Less air stayed than the model keeps.");
@@ -37,21 +50,37 @@ final class FillWords
         }
         $next = $taken->code === FillTakenCode::NextNeck ? FillTaken::nextNeck($at) : null;
         if ($next !== null) {
-            return Verdict::pass($taken->code(), 'The rest goes in at the next point', "{$at->litres($taken->netInMl)} in, {$at->litres($taken->expectedMl)} predicted in all. "
-                ."Next: {$at->circuit()->port($next->params->text('port'))->label}.");
+            return Verdict::pass(
+                $taken->code(),
+                'The rest goes in at the next point',
+                "{$at->litres($taken->netInMl)} in, {$at->litres($taken->expectedMl)} predicted in all. "
+                    ."Next: {$at->circuit()->port($next->params->text('port'))->label}.",
+            );
         }
         if ($taken->code === FillTakenCode::StandsInFunnel) {
-            return Verdict::wait($taken->code(), 'Stands in the funnel', "{$at->litres($taken->netInMl)} poured, {$at->litres($taken->expectedMl)} predicted. "
-                .'How much of it is inside shows when the funnel comes off; it can be read now.');
+            return Verdict::wait(
+                $taken->code(),
+                'Stands in the funnel',
+                "{$at->litres($taken->netInMl)} poured, {$at->litres($taken->expectedMl)} predicted. "
+                    .'How much of it is inside shows when the funnel comes off; it can be read now.',
+            );
         }
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;
         $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
 
         if (! EnoughToRun::of($at)->is) {
-            return Verdict::wait($taken->code(), 'Coolant is missing', "{$text}{$where} No run brings that out, and no engine is started on it: pour on, bleed, or put right the "
-                ."number that is wrong.{$settles}");
+            return Verdict::wait(
+                $taken->code(),
+                'Coolant is missing',
+                "{$text}{$where} No run brings that out, and no engine is started on it: "
+                    ."pour on, bleed, or put right the number that is wrong.{$settles}",
+            );
         }
 
-        return Verdict::wait($taken->code(), 'Air is trapped', "{$text}{$where} The heat cycles must bring it out.{$settles}");
+        return Verdict::wait(
+            $taken->code(),
+            'Air is trapped',
+            "{$text}{$where} The heat cycles must bring it out.{$settles}",
+        );
     }
 }

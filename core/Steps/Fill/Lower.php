@@ -28,7 +28,10 @@ final class Lower extends Checklist
 
     public function instructions(Situation $at): array
     {
-        return [($at->circuit()->hasBleedPoints() ? 'Bleed points closed first. ' : '').'Down slowly, then let the level come to rest.'];
+        return [
+            ($at->circuit()->hasBleedPoints() ? 'Bleed points closed first. ' : '')
+            .'Down slowly, then let the level come to rest.',
+        ];
     }
 
     public function hazards(Situation $at): array

@@ -57,7 +57,8 @@ final class OpenBleeds extends Checklist
 
     protected function items(Situation $at): array
     {
-        $items = $at->facts()->heaterDrive === HeaterDrive::None ? [] : ['heater' => 'Heater valve open, control on hot'];
+        $items
+            = $at->facts()->heaterDrive === HeaterDrive::None ? [] : ['heater' => 'Heater valve open, control on hot'];
         foreach ($at->step->params->list('ports') as $port) {
             $items[self::PORT.$port] = 'Open: '.$at->circuit()->port($port)->label;
         }

@@ -49,7 +49,9 @@ final class Routine extends Poured
     {
         return [
             ...array_map(fn (RoutineLine $line) => $line->text, self::lines($at->step)),
-            $this->levelFollows($at) ? 'Say each line when it is begun.' : 'Say each line when it is begun. Then read the level, top it up, and say how much.',
+            $this->levelFollows($at)
+                ? 'Say each line when it is begun.'
+                : 'Say each line when it is begun. Then read the level, top it up, and say how much.',
         ];
     }
 
@@ -65,7 +67,11 @@ final class Routine extends Poured
 
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), [$this->lineForm($at), $this->levelForm($at), RoutineBegunAgain::asked()]);
+        return Form::offering($this->offered($at), [
+            $this->lineForm($at),
+            $this->levelForm($at),
+            RoutineBegunAgain::asked(),
+        ]);
     }
 
     /** @return list<Form> */
@@ -85,11 +91,16 @@ final class Routine extends Poured
         $isLine = $form === RoutineLineBegun::FORM;
         if (($isLine || $form === ToppedUp::FORM) && $clock !== null && ! $clock->over($at->now)) {
             $left = (int) ceil(($clock->until - $at->now) / 60);
-            throw new InvalidField($isLine ? RoutineLineBegun::LINE : VesselReading::VOLUME, "The line before goes on for {$left} min "
-                .'more. Wait, or begin the routine again.');
+            throw new InvalidField(
+                $isLine ? RoutineLineBegun::LINE : VesselReading::VOLUME,
+                "The line before goes on for {$left} min more. Wait, or begin the routine again.",
+            );
         }
         if ($isLine && RoutineLineBegun::lineIn($values) !== $this->done($at)) {
-            throw new InvalidField(RoutineLineBegun::LINE, 'The lines come one after the other. Say the one that is next.');
+            throw new InvalidField(
+                RoutineLineBegun::LINE,
+                'The lines come one after the other. Say the one that is next.',
+            );
         }
     }
 
@@ -108,10 +119,15 @@ final class Routine extends Poured
         $all = count(self::lines($at->step));
 
         return match (true) {
-            $this->done($at) < $all => [Obstacle::missing('not_through', "Line {$this->done($at)} of {$all}. Go "
-                .'through all of it.')],
-            $this->levelFollows($at) && $this->clock($at)?->over($at->now) === false => [Obstacle::missing('goes_on', 'The last line goes on. Wait for its time.')],
-            ! $this->levelFollows($at) && ! $this->isRead($at) => [Obstacle::missing('no_level', 'Read the level afterwards, and say what it took.')],
+            $this->done($at) < $all => [
+                Obstacle::missing('not_through', "Line {$this->done($at)} of {$all}. Go through all of it."),
+            ],
+            $this->levelFollows($at) && $this->clock($at)?->over($at->now) === false => [
+                Obstacle::missing('goes_on', 'The last line goes on. Wait for its time.'),
+            ],
+            ! $this->levelFollows($at) && ! $this->isRead($at) => [
+                Obstacle::missing('no_level', 'Read the level afterwards, and say what it took.'),
+            ],
             default => [],
         };
     }
@@ -134,7 +150,17 @@ final class Routine extends Poured
     {
         $topped = ToppedUp::of($entry);
 
-        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up after the routine', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
+        return $topped === null
+            ? []
+            : [
+                TopUp::line(
+                    $at,
+                    $entry,
+                    'Topped up after the routine',
+                    $topped->read->plusMinusMl($at),
+                    $topped->read->roughMl,
+                ),
+            ];
     }
 
     /** A routine with parts of its own has the level as one of them. */
@@ -162,7 +188,9 @@ final class Routine extends Poured
     {
         $again = $at->latest(RoutineBegunAgain::class);
 
-        return count(array_filter($at->observed(RoutineLineBegun::class), fn (RoutineLineBegun $line) => $line->isAfter($again)));
+        return count(
+            array_filter($at->observed(RoutineLineBegun::class), fn (RoutineLineBegun $line) => $line->isAfter($again)),
+        );
     }
 
     /** The level was read after the last line. */
@@ -170,7 +198,9 @@ final class Routine extends Poured
     {
         $topped = $at->latest(ToppedUp::class);
 
-        return $topped !== null && $topped->isAfter($at->latest(RoutineLineBegun::class)) && $topped->isAfter($at->latest(RoutineBegunAgain::class));
+        return $topped !== null
+            && $topped->isAfter($at->latest(RoutineLineBegun::class))
+            && $topped->isAfter($at->latest(RoutineBegunAgain::class));
     }
 
     private function lineForm(Situation $at): Form

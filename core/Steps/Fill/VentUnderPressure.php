@@ -76,7 +76,11 @@ final class VentUnderPressure extends StepKind
 
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), [PumpedToVent::asked(), $this->crackedForm($at), PressureLetOff::asked()]);
+        return Form::offering($this->offered($at), [
+            PumpedToVent::asked(),
+            $this->crackedForm($at),
+            PressureLetOff::asked(),
+        ]);
     }
 
     /** @return list<Form> */
@@ -95,18 +99,27 @@ final class VentUnderPressure extends StepKind
             return;
         }
         if (NeckHeat::mayBeUnderPressure($at)) {
-            throw new InvalidField(PumpedToVent::KPA, 'The engine has run hot and nobody has read it cold since. Never pump '
-                .'on a warm circuit: let it cool, and read it first.');
+            throw new InvalidField(
+                PumpedToVent::KPA,
+                'The engine has run hot and nobody has read it cold since. Never pump '
+                    .'on a warm circuit: let it cool, and read it first.',
+            );
         }
         $lifts = array_map(fn (Port $port) => VentedSolid::liftsFromKpa($at, $port), VentedSolid::of($at)->open);
         if ($lifts !== [] && $values->number(PumpedToVent::KPA) < min($lifts)) {
-            throw new InvalidField(PumpedToVent::KPA, "That lifts coolant to no point that is still to run: {$at->say(min($lifts), Dimension::Pressure)} is the least. "
-                .'Pump it up, and enter what the tester shows then.');
+            throw new InvalidField(
+                PumpedToVent::KPA,
+                'That lifts coolant to no point that is still to '
+                    ."run: {$at->say(min($lifts), Dimension::Pressure)} is the least. "
+                    .'Pump it up, and enter what the tester shows then.',
+            );
         }
         $most = $at->facts()->mostToVentKpa();
         if ($values->number(PumpedToVent::KPA) > $most + self::READING_KPA) {
-            throw new InvalidField(PumpedToVent::KPA, "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, "
-                .'and pump no higher.');
+            throw new InvalidField(
+                PumpedToVent::KPA,
+                "That is more than {$at->say($most, Dimension::Pressure)}. Let it off, and pump no higher.",
+            );
         }
     }
 
@@ -115,11 +128,17 @@ final class VentUnderPressure extends StepKind
         $pumped = $at->latest(PumpedToVent::class) !== null;
         $unsaid = $this->judgement($at)->unsaid;
 
-        return array_values(array_filter([
-            $pumped ? null : Obstacle::missing('not_pumped', 'Record what it was pumped to.'),
-            $pumped && $unsaid !== [] ? Obstacle::missing('not_cracked', 'Say what came at: '.self::listed($unsaid).'.') : null,
-            $pumped && ! $this->isReleased($at) ? Obstacle::never('not_released', 'It is under pressure. Let it off, and say so.') : null,
-        ]));
+        return array_values(
+            array_filter([
+                $pumped ? null : Obstacle::missing('not_pumped', 'Record what it was pumped to.'),
+                $pumped && $unsaid !== []
+                    ? Obstacle::missing('not_cracked', 'Say what came at: '.self::listed($unsaid).'.')
+                    : null,
+                $pumped && ! $this->isReleased($at)
+                    ? Obstacle::never('not_released', 'It is under pressure. Let it off, and say so.')
+                    : null,
+            ]),
+        );
     }
 
     public function judgement(Situation $at): VentedSolid
@@ -136,9 +155,16 @@ final class VentUnderPressure extends StepKind
         $points = self::listed($vented->open);
 
         return match ($vented->code()) {
-            VentedSolidCode::Solid->value => Verdict::pass('solid', 'Solid', 'Every point runs coolant alone under pressure.'),
-            VentedSolidCode::TooLittle->value => Verdict::wait('too_little', 'Too little pressure', "What it was pumped to lifts no coolant to: {$points}. "
-                .'Pump up and crack again.'),
+            VentedSolidCode::Solid->value => Verdict::pass(
+                'solid',
+                'Solid',
+                'Every point runs coolant alone under pressure.',
+            ),
+            VentedSolidCode::TooLittle->value => Verdict::wait(
+                'too_little',
+                'Too little pressure',
+                "What it was pumped to lifts no coolant to: {$points}. Pump up and crack again.",
+            ),
             default => Verdict::wait('air_came', 'Not solid yet', "Pump up and crack again: {$points}."),
         };
     }

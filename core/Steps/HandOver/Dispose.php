@@ -74,20 +74,36 @@ final class Dispose extends StepKind
         [$taken, $caught] = [$at->litres($sum->takenMl), $at->litres($sum->caughtMl)];
 
         return match ($sum->code) {
-            WasteSumCode::Foreign => Verdict::wait($sum->code(), 'More than came out', "{$taken} went into the drum, {$caught} came out here and was caught. "
-                .'Correct the figure; what came from another job is written down there.'),
-            WasteSumCode::Missing => Verdict::wait($sum->code(), 'Some of it is in no drum', "{$caught} came out and was caught, {$taken} went into the drum. "
-                .'Record the rest, or write what ran to the floor as spilled at the step where it did.'),
+            WasteSumCode::Foreign => Verdict::wait(
+                $sum->code(),
+                'More than came out',
+                "{$taken} went into the drum, {$caught} came out here and was caught. "
+                    .'Correct the figure; what came from another job is written down there.',
+            ),
+            WasteSumCode::Missing => Verdict::wait(
+                $sum->code(),
+                'Some of it is in no drum',
+                "{$caught} came out and was caught, {$taken} went into the drum. "
+                    .'Record the rest, or write what ran to the floor as spilled at the step where it did.',
+            ),
         };
     }
 
     public function obstacles(Situation $at): array
     {
-        return array_values(array_filter([
-            $at->latest(WasteTaken::class) === null ? Obstacle::missing('not_disposed', 'Record what went into the waste drum.') : null,
-            $this->judgement($at)?->code === WasteSumCode::Foreign
-                ? Obstacle::missing('foreign', 'More went into the drum than came out here: correct the figure, or say where the rest is from.')
-                : null,
-        ]));
+        return array_values(
+            array_filter([
+                $at->latest(WasteTaken::class) === null
+                    ? Obstacle::missing('not_disposed', 'Record what went into the waste drum.')
+                    : null,
+                $this->judgement($at)?->code === WasteSumCode::Foreign
+                    ? Obstacle::missing(
+                        'foreign',
+                        'More went into the drum than came out here: '
+                            .'correct the figure, or say where the rest is from.',
+                    )
+                    : null,
+            ]),
+        );
     }
 }

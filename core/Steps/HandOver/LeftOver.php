@@ -115,8 +115,11 @@ final class LeftOver extends StepKind
         $said = array_sum(RestKept::litres($values));
         $left = $this->leftMl($at);
         if ($said < $left - self::unseenMl($at) && trim($values->text(RestKept::REST)) === '') {
-            throw new InvalidField(RestKept::REST, "By the sums {$at->litres($left)} are left, and {$at->litres($said)} are kept: "
-                ."say here where the other {$at->litres($left - $said)} went, or correct what was poured.");
+            throw new InvalidField(
+                RestKept::REST,
+                "By the sums {$at->litres($left)} are left, and {$at->litres($said)} are kept: "
+                    ."say here where the other {$at->litres($left - $said)} went, or correct what was poured.",
+            );
         }
     }
 
@@ -161,7 +164,9 @@ final class LeftOver extends StepKind
     {
         return max(
             0.0,
-            max(0.0, Bucket::batch($at->job)->ml - $at->job->pouredMl()) + (InFunnel::leftMl($at->job) ?? 0.0) - InFunnel::intoTheBottleMl($at->job),
+            max(0.0, Bucket::batch($at->job)->ml - $at->job->pouredMl())
+                + (InFunnel::leftMl($at->job) ?? 0.0)
+                - InFunnel::intoTheBottleMl($at->job),
         );
     }
 }

@@ -69,25 +69,43 @@ final class SignOff extends StepKind
         $notDone = $this->notDone($at);
         $choices = Plan::of($at)->choices;
 
-        return array_values(array_filter([
-            'Read the ledger line and the verdicts once more.',
-            $choices->drains === [] ? null : 'Next change of the coolant: '.NextChange::after($choices, $at->units, $at->job->ledger()->oldShare()).'.',
-            $notDone === [] ? null : 'Not done: '.implode('; ', $notDone).'.',
-            match (true) {
-                $passed > 0 => "{$passed} step(s) were passed with a reason; the reasons are on the record.",
-                $notDone === [] => 'No step was passed over.',
-                default => null,
-            },
-        ]));
+        return array_values(
+            array_filter([
+                'Read the ledger line and the verdicts once more.',
+                $choices->drains === []
+                    ? null
+                    : 'Next change of the coolant: '
+                        .NextChange::after($choices, $at->units, $at->job->ledger()->oldShare())
+                        .'.',
+                $notDone === [] ? null : 'Not done: '.implode('; ', $notDone).'.',
+                match (true) {
+                    $passed > 0 => "{$passed} step(s) were passed with a reason; the reasons are on the record.",
+                    $notDone === [] => 'No step was passed over.',
+                    default => null,
+                },
+            ]),
+        );
     }
 
     /** @return list<string> tests that were declined and points left shut, with why */
     private function notDone(Situation $at): array
     {
         $decided = array_merge(...array_map($at->job->observedAnywhere(...), [LeftShut::class, Declined::class]));
-        $still = array_filter($decided, fn (Decided $one) => in_array($at->job->verdictOf($at->job->steps[$one->told()->step], $at->now)?->code, self::NOT_DONE, true));
+        $still = array_filter(
+            $decided,
+            fn (Decided $one) => in_array(
+                $at->job->verdictOf($at->job->steps[$one->told()->step], $at->now)?->code,
+                self::NOT_DONE,
+                true,
+            ),
+        );
 
-        return array_values(array_map(fn (Decided $one) => "{$this->titleOf($at, $at->job->steps[$one->told()->step])} ({$one->why})", $still));
+        return array_values(
+            array_map(
+                fn (Decided $one) => "{$this->titleOf($at, $at->job->steps[$one->told()->step])} ({$one->why})",
+                $still,
+            ),
+        );
     }
 
     public function observes(): array
@@ -100,7 +118,10 @@ final class SignOff extends StepKind
         return Accounted::of($at);
     }
 
-    /** @return array<string, string> the three lines the sums hang on, what was told roughly before what is large; by their place there */
+    /**
+     * @return array<string, string> the three lines the sums hang on, what was
+     * told roughly before what is large; by their place there
+     */
     private function likeliest(Situation $at): array
     {
         $lines = $at->job->ledger()->lines;
@@ -121,11 +142,23 @@ final class SignOff extends StepKind
 
         return match ($sums->code) {
             AccountedCode::Accounted => null,
-            AccountedCode::AirUnaccounted => Verdict::stop($sums->code(), 'Air behind the mark', "By the sums {$missing} ± "
-                ."{$at->litres($sums->plusMinusMl)} is missing though the level stands at its mark: air, until it came in as a top-up or a number is named.{$settles}"),
-            AccountedCode::TooMuch => Verdict::stop($sums->code(), 'More than stands below the mark', "By the sums {$missing} ± "
-                ."{$at->litres($sums->plusMinusMl)} more is inside than the circuit holds at its mark: one of the numbers is wrong.{$settles}"),
-            AccountedCode::NumberNamed => Verdict::wait($sums->code(), 'A number is named', 'The record says which number is wrong, and how that is known.'),
+            AccountedCode::AirUnaccounted => Verdict::stop(
+                $sums->code(),
+                'Air behind the mark',
+                "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} is missing though the level stands "
+                    ."at its mark: air, until it came in as a top-up or a number is named.{$settles}",
+            ),
+            AccountedCode::TooMuch => Verdict::stop(
+                $sums->code(),
+                'More than stands below the mark',
+                "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} more is inside than the circuit "
+                    ."holds at its mark: one of the numbers is wrong.{$settles}",
+            ),
+            AccountedCode::NumberNamed => Verdict::wait(
+                $sums->code(),
+                'A number is named',
+                'The record says which number is wrong, and how that is known.',
+            ),
         };
     }
 
@@ -182,7 +215,11 @@ final class SignOff extends StepKind
 
         return $verdict?->stops() !== true
             ? null
-            : Obstacle::at(Gate::Sums, $verdict->code, "{$verdict->reason} Top up, correct it, name the number, or a lead says why it stands.");
+            : Obstacle::at(
+                Gate::Sums,
+                $verdict->code,
+                "{$verdict->reason} Top up, correct it, name the number, or a lead says why it stands.",
+            );
     }
 
     public function figure(Situation $at): Figure

@@ -39,7 +39,14 @@ final class MakeSafe extends Checklist
 
     public function hazards(Situation $at): array
     {
-        return array_values(array_filter([$at->facts()->highVoltage ? Hazard::HighVoltage : null, Hazard::Eyes, $at->facts()->stationary ? null : Hazard::Raised, Hazard::Moving]));
+        return array_values(
+            array_filter([
+                $at->facts()->highVoltage ? Hazard::HighVoltage : null,
+                Hazard::Eyes,
+                $at->facts()->stationary ? null : Hazard::Raised,
+                Hazard::Moving,
+            ]),
+        );
     }
 
     protected function items(Situation $at): array
@@ -58,9 +65,12 @@ final class MakeSafe extends Checklist
         return array_filter([
             'ground' => $at->facts()->stationary ? null : $ground,
             'chocks' => $at->facts()->stationary ? null : 'Wheels chocked',
-            'ignition' => $at->facts()->stationary ? 'Start blocked: key out, starting '
-                .'battery or air off' : 'Ignition off, key out',
-            'high_voltage' => $at->facts()->highVoltage ? 'High voltage made safe by the manual, by somebody trained' : null,
+            'ignition' => $at->facts()->stationary
+                ? 'Start blocked: key out, starting battery or air off'
+                : 'Ignition off, key out',
+            'high_voltage' => $at->facts()->highVoltage
+                ? 'High voltage made safe by the manual, by somebody trained'
+                : null,
             'glasses' => 'Glasses and gloves on',
             'heater' => $at->facts()->heaterDrive === HeaterDrive::None ? null : $heater,
         ]);

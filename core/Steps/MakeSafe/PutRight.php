@@ -51,7 +51,9 @@ final class PutRight extends Checklist
     public function asks(Situation $at): array
     {
         return Form::offering(
-            $this->unticked($at) === [] ? [] : [...array_filter(parent::asks($at), fn (Form $form) => $form->offered), PartAwaited::asked()],
+            $this->unticked($at) === []
+                ? []
+                : [...array_filter(parent::asks($at), fn (Form $form) => $form->offered), PartAwaited::asked()],
             [...array_map(fn (Form $form) => $form->whole(), parent::asks($at)), PartAwaited::asked()],
         );
     }

@@ -50,7 +50,11 @@ final readonly class BucketToFill
         $loads = max(1, (int) ceil(($this->inAllMl() - $this->thereMl) / $this->vessel->holdsMl()));
         $this->scooped = $loads > 1 && $this->vessel->use !== VesselUse::Mix;
         $this->lots = $this->scooped ? 1 : $loads;
-        [$this->stockMl, $this->waterMl] = $batch->missing($this->mix, $this->inAllMl(), $this->lots * $this->vessel->graduationMl);
+        [$this->stockMl, $this->waterMl] = $batch->missing(
+            $this->mix,
+            $this->inAllMl(),
+            $this->lots * $this->vessel->graduationMl,
+        );
         $this->premix = Plan::of($at)->choices->stockFraction < 1.0;
     }
 
@@ -73,36 +77,62 @@ final readonly class BucketToFill
     /** As it stands on its label. */
     public function label(): string
     {
-        return $this->premix ? 'Premix '.$this->at->say(Plan::of($this->at)->choices->stockFraction, Unit::Percent) : 'Concentrate';
+        return $this->premix
+            ? 'Premix '.$this->at->say(Plan::of($this->at)->choices->stockFraction, Unit::Percent)
+            : 'Concentrate';
     }
 
     /** How it is mixed, and that it is enough. */
     public function instruction(): string
     {
         $spare = round(100.0 * (Shopping::SPARE - 1.0));
-        $much = $this->inAllMl() <= self::LEAST_ML ? 'A litre is enough for topping up.' : "That is {$spare} % more than the circuit takes.";
+        $much = $this->inAllMl() <= self::LEAST_ML
+                ? 'A litre is enough for topping up.'
+                : "That is {$spare} % more than the circuit takes.";
 
         return match (true) {
-            $this->isReady() => "The premix is ready as it is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed.",
-            $this->scooped => "Level bench, everything clean. Into a clean bucket, load by load with {$this->measure()}: "
-                ."{$this->at->litres($this->stockMl)} {$this->stock()}, then {$this->at->litres($this->waterMl)} water. {$much} Stir.",
-            default => "Level bench, everything clean. {$this->vessel->name}{$this->often()}: {$this->stock()} to the {$this->stockMark()} mark, then water to the "
-                ."{$this->waterMark()} mark. {$much} Stir.",
+            $this->isReady() => 'The premix is ready as it '
+                ."is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed.",
+            $this->scooped => 'Level bench, everything clean. Into a clean bucket, '
+                ."load by load with {$this->measure()}: {$this->at->litres($this->stockMl)} {$this->stock()}, "
+                ."then {$this->at->litres($this->waterMl)} water. {$much} Stir.",
+            default => "Level bench, everything clean. {$this->vessel->name}{$this->often()}: {$this->stock()} to "
+                ."the {$this->stockMark()} mark, then water to the {$this->waterMark()} mark. {$much} Stir.",
         };
     }
 
     /** @return list<Table> the order of pouring; none where nothing goes in any more */
     public function tables(float $backMl): array
     {
-        $rows = array_values(array_filter([
-            $backMl > 0.0 ? ['Old coolant, clean', $this->at->litres($backMl), 'first'] : null,
-            $this->stockMl > 0.0 ? [$this->label(), $this->at->litres($this->stockMl), $this->isReady() ? 'as it is' : $this->upTo("to the {$this->stockMark()} mark")] : null,
-            $this->waterMl > 0.0 ? ['Water', $this->at->litres($this->waterMl), $this->upTo("up to the {$this->waterMark()} mark")] : null,
-        ]));
+        $rows = array_values(
+            array_filter([
+                $backMl > 0.0 ? ['Old coolant, clean', $this->at->litres($backMl), 'first'] : null,
+                $this->stockMl > 0.0
+                    ? [
+                        $this->label(),
+                        $this->at->litres($this->stockMl),
+                        $this->isReady() ? 'as it is' : $this->upTo("to the {$this->stockMark()} mark"),
+                    ]
+                    : null,
+                $this->waterMl > 0.0
+                    ? [
+                        'Water',
+                        $this->at->litres($this->waterMl),
+                        $this->upTo("up to the {$this->waterMark()} mark"),
+                    ]
+                    : null,
+            ]),
+        );
 
         return $rows === []
             ? []
-            : [new Table($this->isReady() ? 'What is poured' : "Order of pouring, {$this->vessel->name}", ['Liquid', 'Amount', 'Where'], $rows)];
+            : [
+                new Table(
+                    $this->isReady() ? 'What is poured' : "Order of pouring, {$this->vessel->name}",
+                    ['Liquid', 'Amount', 'Where'],
+                    $rows,
+                ),
+            ];
     }
 
     /** What still goes in, as a sentence of its own. */

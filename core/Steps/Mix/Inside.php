@@ -20,13 +20,20 @@ final class Inside
     /** No circuit takes more of either than this, in its capacities. */
     private const MOST_CIRCUITS = 3.0;
 
-    /** Not where the hose draws from a bucket, where it is only topped up, nor with anything else in the bucket already. */
+    /**
+     * Not where the hose draws from a bucket, where it is only
+     * topped up, nor with anything else in the bucket already.
+     */
     public static function isPossible(Situation $at, Mix $mix): bool
     {
         $plan = Plan::of($at);
 
-        return $plan->choices->stockFraction >= 1.0 && $plan->choices->jobKind !== JobKind::Bleed && ! $plan->school->mixedOutside() && Bucket::batch($at->job)->ml <= 0.0
-            && $mix->reachable() && $mix->stock()->mL() > 0.0;
+        return $plan->choices->stockFraction >= 1.0
+            && $plan->choices->jobKind !== JobKind::Bleed
+            && ! $plan->school->mixedOutside()
+            && Bucket::batch($at->job)->ml <= 0.0
+            && $mix->reachable()
+            && $mix->stock()->mL() > 0.0;
     }
 
     /** Measured out with some to spare: it is poured up to the mark, mL. */
@@ -42,6 +49,11 @@ final class Inside
         $water = max(0.0, self::waterAtHandMl($mix) - Bucket::insideWaterMl($at->job));
         $sources = Source::choices($at, Liquid::Concentrate, $stock);
 
-        return BatchMixed::askedInside($most, [$stock, $water], $sources, Source::likeliest($at, array_keys($sources), $stock));
+        return BatchMixed::askedInside(
+            $most,
+            [$stock, $water],
+            $sources,
+            Source::likeliest($at, array_keys($sources), $stock),
+        );
     }
 }

@@ -64,10 +64,13 @@ final class MixCoolant extends StepKind
     public function why(Situation $at): string
     {
         $mix = MixComesTo::wanted($at->job);
+        $kept = $mix->retained->mL();
+        $inside = $kept < self::NOTHING_ML
+            ? ''
+            : "{$at->litres($kept)} at {$at->say($mix->retainedFraction, Unit::Percent)} is still inside. ";
 
-        $inside = $mix->retained->mL() < self::NOTHING_ML ? '' : "{$at->litres($mix->retained->mL())} at {$at->say($mix->retainedFraction, Unit::Percent)} is still inside. ";
-
-        return "{$inside}The bucket is mixed so that the whole circuit lands on {$at->say($mix->targetFraction, Unit::Percent)}.";
+        return "{$inside}The bucket is mixed so that the whole circuit lands "
+            ."on {$at->say($mix->targetFraction, Unit::Percent)}.";
     }
 
     public function instructions(Situation $at): array
@@ -78,18 +81,26 @@ final class MixCoolant extends StepKind
         $family = $facts->inhibitor === '' ? '' : ", {$facts->inhibitor}";
         $water = $bucket->isReady() ? '' : ', and distilled or deionised water';
 
-        return array_values(array_filter([
-            "{$facts->base->label()}{$family}, {$bucket->stock()}{$water}. Family from the manual; colour proves nothing.",
-            OldCoolant::of($at->job)->goesBackIn() ? 'The clean old coolant goes back in first; the bucket is for the rest.' : null,
-            $bucket->instruction(),
-            match (true) {
-                $mix->stockFraction >= 1.0 && Plan::of($at)->school->mixedOutside() => 'Mixed in the bucket only: the vacuum draws in whatever the hose finds.',
-                ! Inside::isPossible($at, $mix) => null,
-                default => "Or inside: all the {$bucket->stock()} first, {$at->litres($mix->stock()->mL())}, then chase it with {$at->litres($mix->water()->mL())} of water, both measured, "
-                    ."{$at->litres(Inside::waterAtHandMl($mix))} of it at hand. Needed when much water is retained; goes wrong when the second vessel is guessed.",
-            },
-            'What is left over gets a label at the end: strength, family, date.',
-        ]));
+        return array_values(
+            array_filter([
+                "{$facts->base->label()}{$family}, {$bucket->stock()}{$water}. Family from the manual; "
+                .'colour proves nothing.',
+                OldCoolant::of($at->job)->goesBackIn()
+                    ? 'The clean old coolant goes back in first; the bucket is for the rest.'
+                    : null,
+                $bucket->instruction(),
+                match (true) {
+                    $mix->stockFraction >= 1.0 && Plan::of($at)->school->mixedOutside() => 'Mixed in the bucket only: '
+                        .'the vacuum draws in whatever the hose finds.',
+                    ! Inside::isPossible($at, $mix) => null,
+                    default => "Or inside: all the {$bucket->stock()} first, {$at->litres($mix->stock()->mL())}, "
+                        ."then chase it with {$at->litres($mix->water()->mL())} of water, both measured, "
+                        ."{$at->litres(Inside::waterAtHandMl($mix))} of it at hand. "
+                        .'Needed when much water is retained; goes wrong when the second vessel is guessed.',
+                },
+                'What is left over gets a label at the end: strength, family, date.',
+            ]),
+        );
     }
 
     public function tables(Situation $at): array
@@ -117,12 +128,18 @@ final class MixCoolant extends StepKind
     {
         $first = $this->forms($at)[0];
 
-        return $at->entries() === [] && BatchMixed::isForm($first->name) && MixComesTo::isWithinReach(MixComesTo::wanted($at->job)) ? $first : null;
+        return $at->entries() === []
+            && BatchMixed::isForm($first->name)
+            && MixComesTo::isWithinReach(MixComesTo::wanted($at->job))
+            ? $first
+            : null;
     }
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        $id = $form === FromShelf::FORM ? FromShelf::containerIn($values) : Source::from(BatchMixed::takesFrom($values))->partUsed();
+        $id = $form === FromShelf::FORM
+                ? FromShelf::containerIn($values)
+                : Source::from(BatchMixed::takesFrom($values))->partUsed();
         $there = $id === null ? null : $at->stores->container($id)?->ml;
         match (true) {
             BatchMixed::isForm($form) => BatchMixed::admit($values, $there, $at->litres((float) $there)),
@@ -135,8 +152,14 @@ final class MixCoolant extends StepKind
     public function complete(Situation $at, string $form, Values $values): Values
     {
         return match ($form) {
-            FromShelf::FORM => FromShelf::asStrongAs($values, $at->stores->container(FromShelf::containerIn($values))->fraction ?? self::USUAL_PREMIX),
-            PouredBack::FORM => PouredBack::asStrongAs($values, $at->job->ledgerBefore(Stage::Drain)->fraction() ?? $at->facts()->targetFraction),
+            FromShelf::FORM => FromShelf::asStrongAs(
+                $values,
+                $at->stores->container(FromShelf::containerIn($values))->fraction ?? self::USUAL_PREMIX,
+            ),
+            PouredBack::FORM => PouredBack::asStrongAs(
+                $values,
+                $at->job->ledgerBefore(Stage::Drain)->fraction() ?? $at->facts()->targetFraction,
+            ),
             default => $values,
         };
     }
@@ -163,7 +186,10 @@ final class MixCoolant extends StepKind
             $untouched && $mixed === null => [Obstacle::missing('not_mixed', 'Record what was mixed.')],
             $mixed?->code === MixComesToCode::OutOfReach => [
                 ...$untouched ? [Obstacle::missing('not_mixed', 'Record what was mixed.')] : [],
-                self::risk($mixed, "The target cannot be reached with what stays inside. Open another drain, rinse less, {$accept}"),
+                self::risk(
+                    $mixed,
+                    "The target cannot be reached with what stays inside. Open another drain, rinse less, {$accept}",
+                ),
             ],
             $mixed?->isRisk() === true => [self::risk($mixed, "{$this->judge($at)?->reason} Put it right, {$accept}")],
             default => [],
@@ -173,7 +199,9 @@ final class MixCoolant extends StepKind
     /** What freezes too early or carries too little heat is passed over by whom the house lets. */
     private static function risk(MixComesTo $mixed, string $text): Obstacle
     {
-        return $mixed->isRisk() ? Obstacle::at(Gate::Frost, $mixed->code(), $text) : Obstacle::missing($mixed->code(), $text);
+        return $mixed->isRisk()
+            ? Obstacle::at(Gate::Frost, $mixed->code(), $text)
+            : Obstacle::missing($mixed->code(), $text);
     }
 
     public function orders(Situation $at): array
@@ -189,7 +217,14 @@ final class MixCoolant extends StepKind
     {
         $mix = MixComesTo::wanted($at->job);
         if (Bucket::isInside($at->job)) {
-            return new Figure('Mixed inside it comes to', $this->judgement($at)?->fraction, Unit::Percent, Origin::Measured, $mix->targetFraction, 'wanted');
+            return new Figure(
+                'Mixed inside it comes to',
+                $this->judgement($at)?->fraction,
+                Unit::Percent,
+                Origin::Measured,
+                $mix->targetFraction,
+                'wanted',
+            );
         }
         [$fraction, $wanted] = [Bucket::batch($at->job)->fraction(), $mix->bucketFraction()];
 
@@ -214,11 +249,21 @@ final class MixCoolant extends StepKind
 
         return match ($mixed->code) {
             MixComesToCode::OutOfReach => $this->outOfReach($at, $mixed),
-            MixComesToCode::TooStrong => Verdict::wait($mixed->code(), 'Stronger than 60 %', "{$text} More glycol is not better: it carries less heat. Add water."),
+            MixComesToCode::TooStrong => Verdict::wait(
+                $mixed->code(),
+                'Stronger than 60 %',
+                "{$text} More glycol is not better: it carries less heat. Add water.",
+            ),
             MixComesToCode::OnTarget => Verdict::pass($mixed->code(), 'On target', $text),
-            MixComesToCode::OffTarget => Verdict::wait($mixed->code(), 'Off by '.$at->say($mixed->off(), Unit::Percent), $text.(Bucket::isInside($at->job)
-                ? " All of the concentrate goes in: {$at->litres($mixed->mix->stock()->mL())} of it, then water up to the mark."
-                : (new BucketToFill($at))->toAdd())),
+            MixComesToCode::OffTarget => Verdict::wait(
+                $mixed->code(),
+                'Off by '.$at->say($mixed->off(), Unit::Percent),
+                $text
+                    .(Bucket::isInside($at->job)
+                        ? " All of the concentrate goes in: {$at->litres($mixed->mix->stock()->mL())} of it, "
+                            .'then water up to the mark.'
+                        : (new BucketToFill($at))->toAdd()),
+            ),
         };
     }
 
@@ -229,8 +274,12 @@ final class MixCoolant extends StepKind
             ? "even plain water leaves the circuit at {$reaches}"
             : "even pure {$stock} brings the circuit only to {$reaches}";
 
-        return Verdict::stop($mixed->code(), 'Out of reach', "With {$at->litres($mixed->mix->retained->mL())} inside, {$pure}. "
-            ."Wanted: {$at->say($mixed->mix->targetFraction, Unit::Percent)}. {$this->rescue($at)}");
+        return Verdict::stop(
+            $mixed->code(),
+            'Out of reach',
+            "With {$at->litres($mixed->mix->retained->mL())} inside, {$pure}. "
+                ."Wanted: {$at->say($mixed->mix->targetFraction, Unit::Percent)}. {$this->rescue($at)}",
+        );
     }
 
     /** Which further drain brings it nearest to the target, where one brings it nearer at all. */
@@ -240,7 +289,13 @@ final class MixCoolant extends StepKind
         [$best, $reaches] = [null, $mix->finalFraction()];
         foreach (FurtherDrains::notOpened($at->job) as $further) {
             $retained = Volume::millilitres(max(0.0, $mix->retained->mL() - $further->volumeMl));
-            $with = new Mix($mix->capacity, $retained, $mix->retainedFraction, $mix->targetFraction, $mix->stockFraction);
+            $with = new Mix(
+                $mix->capacity,
+                $retained,
+                $mix->retainedFraction,
+                $mix->targetFraction,
+                $mix->stockFraction,
+            );
             if (abs($with->finalFraction() - $mix->targetFraction) < abs($reaches - $mix->targetFraction)) {
                 [$best, $reaches] = [$further->port, $with->finalFraction()];
             }

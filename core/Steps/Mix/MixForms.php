@@ -18,7 +18,9 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\FurtherDrains;
 use Aqbel\Core\Stores\Liquid;
 
-/** What is asked where the coolant is mixed: what goes back in, the bucket, both poured one after the other, the shelf. */
+/**
+ * What is asked where the coolant is mixed: what goes back in, the bucket, both poured one after the other, the shelf.
+ */
 final readonly class MixForms
 {
     /** No batch is larger than so many circuits. */
@@ -39,19 +41,25 @@ final readonly class MixForms
     {
         $mix = MixComesTo::wanted($this->at->job);
         $reuse = OldCoolant::of($this->at->job)->goesBackIn() && $this->at->observed(PouredBack::class) === [];
-        $further = MixComesTo::isWithinReach($mix) || $this->at->observed(BatchMixed::class) !== [] ? [] : FurtherDrains::choices($this->at);
+        $further = MixComesTo::isWithinReach($mix) || $this->at->observed(BatchMixed::class) !== []
+                ? []
+                : FurtherDrains::choices($this->at);
         $first = [$further === [] ? null : self::moreForm($further), $reuse ? $this->backForm() : null];
         if (Bucket::isInside($this->at->job)) {
             return [...array_filter($first), Inside::form($this->at, $mix)];
         }
 
-        return array_values(array_filter([
-            ...$first,
-            $this->batchForm()->aside($reuse),
-            Inside::isPossible($this->at, $mix) ? Inside::form($this->at, $mix) : null,
-            Plan::of($this->at)->school->mixedOutside() && Bucket::batch($this->at->job)->ml <= 0.0 ? JugByJug::asked() : null,
-            $this->mixedOnTheShelf() !== [] ? $this->shelfForm() : null,
-        ]));
+        return array_values(
+            array_filter([
+                ...$first,
+                $this->batchForm()->aside($reuse),
+                Inside::isPossible($this->at, $mix) ? Inside::form($this->at, $mix) : null,
+                Plan::of($this->at)->school->mixedOutside() && Bucket::batch($this->at->job)->ml <= 0.0
+                    ? JugByJug::asked()
+                    : null,
+                $this->mixedOnTheShelf() !== [] ? $this->shelfForm() : null,
+            ]),
+        );
     }
 
     /** @return list<Form> */
@@ -87,7 +95,11 @@ final readonly class MixForms
     private function batchForm(): Form
     {
         $bucket = new BucketToFill($this->at);
-        $sources = Source::choices($this->at, Plan::of($this->at)->choices->stockFraction < 1.0 ? Liquid::Premix : Liquid::Concentrate, $bucket->stockMl);
+        $sources = Source::choices(
+            $this->at,
+            Plan::of($this->at)->choices->stockFraction < 1.0 ? Liquid::Premix : Liquid::Concentrate,
+            $bucket->stockMl,
+        );
 
         return BatchMixed::askedOfTheBucket(
             $this->at->observed(BatchMixed::class) === [] ? 'Record what is mixed' : 'Add to what is mixed',

@@ -80,10 +80,17 @@ final class Found extends StepKind
             ."± {$at->litres($left->plusMinusMl)} inside by its ledger";
 
         if ($left->signed) {
-            return ["{$left->job} was signed with {$inside}, short of the mark: what is missing may have gone in since, or be air. Look first."];
+            return [
+                "{$left->job} was signed with {$inside}, short of the mark: "
+                .'what is missing may have gone in since, or be air. Look first.',
+            ];
         }
 
-        return ["{$left->job} was given up: {$inside}".($open === [] ? '' : '; open: '.implode(', ', $open)).'. Look whether that is still so.'];
+        return [
+            "{$left->job} was given up: {$inside}"
+            .($open === [] ? '' : '; open: '.implode(', ', $open))
+            .'. Look whether that is still so.',
+        ];
     }
 
     public function asks(Situation $at): array
@@ -98,7 +105,10 @@ final class Found extends StepKind
             default => ContentFound::FULL,
         };
 
-        $known = $missing === null ? '' : "{$at->litres($missing)} by the ledger of {$choices->left?->job}: leave it empty where that is still so.";
+        $known = $missing === null
+                ? ''
+                : "{$at->litres($missing)} by the ledger "
+                    ."of {$choices->left?->job}: leave it empty where that is still so.";
 
         return [ContentFound::asked($likely, $at->circuit()->capacityMl(), $known)];
     }
@@ -106,13 +116,21 @@ final class Found extends StepKind
     /** How much is missing is asked only where no ledger knows. */
     public function complete(Situation $at, string $form, Values $values): Values
     {
-        return ContentFound::missingByTheLedger($values, self::missingByTheJobBefore($at, Plan::of($at)->choices->left));
+        return ContentFound::missingByTheLedger(
+            $values,
+            self::missingByTheJobBefore($at, Plan::of($at)->choices->left),
+        );
     }
 
-    /** What the job before left it short of its mark, mL; null where that is within what its ledger can tell, or nobody knows. */
+    /**
+     * What the job before left it short of its mark, mL; null where
+     * that is within what its ledger can tell, or nobody knows.
+     */
     private static function missingByTheJobBefore(Situation $at, ?LeftBehind $left): ?float
     {
-        $missing = $left?->contentMl === null ? 0.0 : $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl - $left->contentMl;
+        $missing = $left?->contentMl === null
+                ? 0.0
+                : $at->circuit()->capacityMl() - $at->job->ledger()->headspaceMl - $left->contentMl;
 
         return $left !== null && $missing > $left->plusMinusMl ? $missing : null;
     }
@@ -136,7 +154,9 @@ final class Found extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(ContentFound::class) !== null ? [] : [Obstacle::missing('no_content', 'Record how much coolant is in the circuit.')];
+        return $at->latest(ContentFound::class) !== null
+            ? []
+            : [Obstacle::missing('no_content', 'Record how much coolant is in the circuit.')];
     }
 
     public function figure(Situation $at): Figure
@@ -170,14 +190,23 @@ final class Found extends StepKind
         $missing = $found->missingMl($full);
         $fraction = match (true) {
             $found->isWater() => 0.0,
-            $found->freezeC !== null => Mixture::freezingAt($at->facts()->base, Temperature::celsius(min(0.0, $found->freezeC)))
-                ->volumeFraction,
+            $found->freezeC !== null => Mixture::freezingAt(
+                $at->facts()->base,
+                Temperature::celsius(min(0.0, $found->freezeC)),
+            )->volumeFraction,
             default => Plan::of($at)->choices->presumedFraction($at->circuit()),
         };
         $unsure = self::UNSURE * $full + ($found->isEmpty() ? 0.0 : self::UNSURE_OF_MISSING * $missing);
         if ($found->isFull() && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
             // At its mark with air inside is the very case: as much as stood there, or a fifth less.
-            return new Line('Content found, air inside', (1.0 - self::AIR_BEHIND) * $full, self::AIR_BEHIND * $full + $unsure, $fraction, old: 1.0, found: true);
+            return new Line(
+                'Content found, air inside',
+                (1.0 - self::AIR_BEHIND) * $full,
+                self::AIR_BEHIND * $full + $unsure,
+                $fraction,
+                old: 1.0,
+                found: true,
+            );
         }
 
         return new Line('Content found', $full - $missing, $unsure, $fraction, old: 1.0, found: true);

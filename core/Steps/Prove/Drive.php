@@ -78,9 +78,24 @@ final class Drive extends StepKind
     {
         return match ($this->judgement($at)?->code) {
             null => [Obstacle::missing('not_driven', 'Record the drive.')],
-            DriveCode::TooShort => [Obstacle::missing('too_short', 'It proves from ten minutes or five kilometres on: drive it once more, and record that.')],
-            DriveCode::NotSoLong => [Obstacle::missing('not_so_long', 'So long has not passed since the level was read: drive it, and record that when it is back.')],
-            DriveCode::NotHot => [Obstacle::missing('not_hot', 'It proves only hot: drive it until it is at its full temperature, and record that.')],
+            DriveCode::TooShort => [
+                Obstacle::missing(
+                    'too_short',
+                    'It proves from ten minutes or five kilometres on: drive it once more, and record that.',
+                ),
+            ],
+            DriveCode::NotSoLong => [
+                Obstacle::missing(
+                    'not_so_long',
+                    'So long has not passed since the level was read: drive it, and record that when it is back.',
+                ),
+            ],
+            DriveCode::NotHot => [
+                Obstacle::missing(
+                    'not_hot',
+                    'It proves only hot: drive it until it is at its full temperature, and record that.',
+                ),
+            ],
             default => [],
         };
     }
@@ -91,22 +106,52 @@ final class Drive extends StepKind
 
         return match ($run?->code) {
             null => null,
-            DriveCode::Limit => Verdict::stop($run->code(), 'Too hot', "{$at->degrees((float) $run->drive->hottestC)} is past the limit of "
-                ."{$at->degrees($run->limitC)}. Let it cool, look for the cause, run it hot again before it drives."),
-            DriveCode::LevelAlarm => Verdict::wait($run->code(), 'Pocket at the level sensor', 'Not hot, but the alarm came: another heat '
-                .'cycle, vent near the sensor.'),
-            DriveCode::Overheats => Verdict::stop($run->code(), 'Overheats', 'Air pocket or no flow. Let it cool; another heat cycle before '
-                .'it drives again.'),
-            DriveCode::Alarm => Verdict::stop($run->code(), 'It alarmed', 'A lamp, steam or rough running on the drive. Let it cool and find '
-                .'out why before it drives again.'),
-            DriveCode::TooShort => Verdict::wait($run->code(), 'Too short', 'Ten minutes or five kilometres are the least that shake anything out.'),
-            DriveCode::NotSoLong => Verdict::wait($run->code(), 'Not so long yet', 'It was told longer than has passed since the level was read '
-                .'or it was driven before: record it when it is back.'),
-            DriveCode::NotHot => Verdict::wait($run->code(), 'Not hot', "It was never at full temperature, {$at->degrees($run->fullC)} or more: "
-                .'cold it proves nothing.'),
-            DriveCode::RanCool => Verdict::pass($run->code(), 'Ran cool', $run->drive->hottestC === null
-                ? 'No alarm, by the needle: less than a reading tells.'
-                : 'No alarm.'),
+            DriveCode::Limit => Verdict::stop(
+                $run->code(),
+                'Too hot',
+                "{$at->degrees((float) $run->drive->hottestC)} is past the limit of "
+                    ."{$at->degrees($run->limitC)}. Let it cool, look for the cause, "
+                    .'run it hot again before it drives.',
+            ),
+            DriveCode::LevelAlarm => Verdict::wait(
+                $run->code(),
+                'Pocket at the level sensor',
+                'Not hot, but the alarm came: another heat cycle, vent near the sensor.',
+            ),
+            DriveCode::Overheats => Verdict::stop(
+                $run->code(),
+                'Overheats',
+                'Air pocket or no flow. Let it cool; another heat cycle before it drives again.',
+            ),
+            DriveCode::Alarm => Verdict::stop(
+                $run->code(),
+                'It alarmed',
+                'A lamp, steam or rough running on the drive. Let it cool and find '
+                    .'out why before it drives again.',
+            ),
+            DriveCode::TooShort => Verdict::wait(
+                $run->code(),
+                'Too short',
+                'Ten minutes or five kilometres are the least that shake anything out.',
+            ),
+            DriveCode::NotSoLong => Verdict::wait(
+                $run->code(),
+                'Not so long yet',
+                'It was told longer than has passed since the level was read '
+                    .'or it was driven before: record it when it is back.',
+            ),
+            DriveCode::NotHot => Verdict::wait(
+                $run->code(),
+                'Not hot',
+                "It was never at full temperature, {$at->degrees($run->fullC)} or more: cold it proves nothing.",
+            ),
+            DriveCode::RanCool => Verdict::pass(
+                $run->code(),
+                'Ran cool',
+                $run->drive->hottestC === null
+                    ? 'No alarm, by the needle: less than a reading tells.'
+                    : 'No alarm.',
+            ),
         };
     }
 

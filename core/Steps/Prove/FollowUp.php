@@ -55,6 +55,8 @@ final class FollowUp extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(FollowUpBooked::class) !== null ? [] : [Obstacle::missing('not_booked', 'Book the follow-up.')];
+        return $at->latest(FollowUpBooked::class) !== null
+            ? []
+            : [Obstacle::missing('not_booked', 'Book the follow-up.')];
     }
 }

@@ -80,8 +80,14 @@ final class Refractometer extends StepKind
     {
         return match ($this->judgement($at)?->code) {
             null => [Obstacle::missing('no_reading', 'Record the freeze point.')],
-            MixtureReadCode::Contradicts => [Obstacle::at(Gate::Sums, 'contradicts', 'The refractometer and what was poured cannot both be '
-                .'right: read it again, or correct what was mixed.')],
+            MixtureReadCode::Contradicts => [
+                Obstacle::at(
+                    Gate::Sums,
+                    'contradicts',
+                    'The refractometer and what was poured cannot both be '
+                        .'right: read it again, or correct what was mixed.',
+                ),
+            ],
             default => array_filter([FrostGate::obstacle($at)]),
         };
     }
@@ -111,11 +117,24 @@ final class Refractometer extends StepKind
 
         return match ($mixture->code) {
             MixtureReadCode::AsPlanned => Verdict::pass($mixture->code(), 'As planned', "{$read}, planned {$planned}."),
-            MixtureReadCode::OffPlan => Verdict::wait($mixture->code(), 'Off the plan', "{$read} instead of {$planned}. Make the next top-up {$next}."),
-            MixtureReadCode::Beyond => Verdict::wait($mixture->code(), 'Beyond the scale', "Colder than any mixture that is told: {$read} or more, "
-                ."and more carries less heat. Planned {$planned}. Read it again, or thin it with water."),
-            MixtureReadCode::Contradicts => Verdict::stop($mixture->code(), 'Both cannot be', "It reads as {$read}, and by what was poured "
-                ."{$at->say((float) $mixture->ledger, Unit::Percent)} is inside: read it again, or correct what was mixed or found."),
+            MixtureReadCode::OffPlan => Verdict::wait(
+                $mixture->code(),
+                'Off the plan',
+                "{$read} instead of {$planned}. Make the next top-up {$next}.",
+            ),
+            MixtureReadCode::Beyond => Verdict::wait(
+                $mixture->code(),
+                'Beyond the scale',
+                "Colder than any mixture that is told: {$read} or more, and more carries less heat. "
+                    ."Planned {$planned}. Read it again, or thin it with water.",
+            ),
+            MixtureReadCode::Contradicts => Verdict::stop(
+                $mixture->code(),
+                'Both cannot be',
+                "It reads as {$read}, and by what was poured "
+                    ."{$at->say((float) $mixture->ledger, Unit::Percent)} is inside: "
+                    .'read it again, or correct what was mixed or found.',
+            ),
         };
     }
 }

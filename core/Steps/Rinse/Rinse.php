@@ -65,12 +65,16 @@ final class Rinse extends StepKind
     {
         return [
             'Clean coolant, same family: skip.',
-            'Hot rinse: water in, '.($at->circuit()->hasHeater() ? 'heater full hot, A/C off, ' : '').'warm until the thermostat opens, '
-                .'cool, drain. '.RinseRun::warning($at),
+            'Hot rinse: water in, '
+            .($at->circuit()->hasHeater() ? 'heater full hot, A/C off, ' : '')
+            .'warm until the thermostat opens, cool, drain. '
+            .RinseRun::warning($at),
             'Cold flow-through: water in at the top, drains and vents open, no warm-up. '.RinseFlow::leaves($at),
-            'Filled cold, drained: whole to the mark once, and out again without a run. It mixes only where the water falls: reckon with half of what a hot rinse does.',
+            'Filled cold, drained: whole to the mark once, and out again without a run. '
+            .'It mixes only where the water falls: reckon with half of what a hot rinse does.',
             'Cleaner: the dirt is rinsed out first, then the cleaner as its label says, then every trace of it.'
-                .' Rust that keeps coming: back-flush '.($at->circuit()->hasHeater() ? 'radiator and heater core, each on its own.' : 'the radiator.'),
+            .' Rust that keeps coming: back-flush '
+            .($at->circuit()->hasHeater() ? 'radiator and heater core, each on its own.' : 'the radiator.'),
             'The last rinse with distilled or deionised water. Rinse water is waste too.',
         ];
     }
@@ -87,7 +91,10 @@ final class Rinse extends StepKind
 
     public function asks(Situation $at): array
     {
-        return Form::offering($this->offered($at), [RinseDecided::everAsked(self::partsThere($at)), self::moreForm(FurtherDrains::everyChoice($at))]);
+        return Form::offering($this->offered($at), [
+            RinseDecided::everAsked(self::partsThere($at)),
+            self::moreForm(FurtherDrains::everyChoice($at)),
+        ]);
     }
 
     /** @return list<Form> */
@@ -97,7 +104,12 @@ final class Rinse extends StepKind
         $further = FurtherDrains::choices($at);
         $times = max(1, min(RinseDecided::MOST_TIMES, $needed));
         $oily = $needed > 0 && OldCoolant::of($at->job)->isOily();
-        $decision = RinseDecided::asked($needed === 0 ? RinseDecided::SKIP : RinseDecided::HOT, $times, $oily, self::partsThere($at));
+        $decision = RinseDecided::asked(
+            $needed === 0 ? RinseDecided::SKIP : RinseDecided::HOT,
+            $times,
+            $oily,
+            self::partsThere($at),
+        );
 
         return $further === [] || $needed === 0 ? [$decision] : [$decision, self::moreForm($further)];
     }
@@ -105,7 +117,9 @@ final class Rinse extends StepKind
     /** @return list<string> parts that can be flushed against the flow, each on its own */
     private static function partsThere(Situation $at): array
     {
-        return array_values(array_filter(['radiator', 'heater'], fn (string $kind) => BackFlush::passages($at, $kind) !== []));
+        return array_values(
+            array_filter(['radiator', 'heater'], fn (string $kind) => BackFlush::passages($at, $kind) !== []),
+        );
     }
 
     public function atOnce(Situation $at): ?Form
@@ -116,7 +130,9 @@ final class Rinse extends StepKind
     /** Once it is decided; what the decision leaves open is an obstacle. */
     public function goesOn(Situation $at): bool
     {
-        return parent::goesOn($at) || ($at->latest(RinseDecided::class) !== null && $this->verdict($at)?->code === RinseNeededCode::Needed->value);
+        return parent::goesOn($at)
+            || ($at->latest(RinseDecided::class) !== null
+                && $this->verdict($at)?->code === RinseNeededCode::Needed->value);
     }
 
     public function obstacles(Situation $at): array
@@ -127,7 +143,10 @@ final class Rinse extends StepKind
             $at->latest(PointToo::class) !== null => [],
             $decided === null => [Obstacle::missing('not_decided', 'Decide whether to rinse.')],
             $decided->skips && $this->judgement($at)->code === RinseNeededCode::Needed => [
-                Obstacle::missing('old_stays', 'Old coolant must not stay in this one. Rinse, or give a reason for skipping.'),
+                Obstacle::missing(
+                    'old_stays',
+                    'Old coolant must not stay in this one. Rinse, or give a reason for skipping.',
+                ),
             ],
             default => [],
         };
@@ -137,7 +156,14 @@ final class Rinse extends StepKind
     {
         $needed = $this->judgement($at);
 
-        return new Figure('Old coolant, were it full now', $needed->oldShare, Unit::Percent, Origin::Predicted, $needed->target, 'may stay');
+        return new Figure(
+            'Old coolant, were it full now',
+            $needed->oldShare,
+            Unit::Percent,
+            Origin::Predicted,
+            $needed->target,
+            'may stay',
+        );
     }
 
     public function judgement(Situation $at): RinseNeeded
@@ -154,12 +180,26 @@ final class Rinse extends StepKind
         $after = fn (int $times): string => $at->say($needed->after($times, $mixes), Unit::Percent);
 
         return match ($needed->code) {
-            RinseNeededCode::Chosen => Verdict::pass($needed->code(), 'Rinse chosen', 'Not asked for by what came out. After it '
-                ."{$after($decided->times ?? 1)} of the old coolant is left."),
-            RinseNeededCode::MuchStays => Verdict::wait($needed->code(), 'Much of the old stays', "This is a change, and {$share} of the full circuit "
-                ."would be old coolant. One more drain or one rinse brings it to {$after(1)}; or say that it may stay."),
-            RinseNeededCode::NotNeeded => Verdict::pass($needed->code(), 'No rinse needed', $needed->target === null ? $this->reason($at)
-                : "{$share} of the full circuit would be old coolant; {$at->say($needed->target, Unit::Percent)} may stay. The drain alone does it."),
+            RinseNeededCode::Chosen => Verdict::pass(
+                $needed->code(),
+                'Rinse chosen',
+                "Not asked for by what came out. After it {$after($decided->times ?? 1)} of the old coolant is left.",
+            ),
+            RinseNeededCode::MuchStays => Verdict::wait(
+                $needed->code(),
+                'Much of the old stays',
+                "This is a change, and {$share} of the full circuit "
+                    .'would be old coolant. One more drain or one rinse brings it '
+                    ."to {$after(1)}; or say that it may stay.",
+            ),
+            RinseNeededCode::NotNeeded => Verdict::pass(
+                $needed->code(),
+                'No rinse needed',
+                $needed->target === null
+                    ? $this->reason($at)
+                    : "{$share} of the full circuit would be old "
+                        ."coolant; {$at->say($needed->target, Unit::Percent)} may stay. The drain alone does it.",
+            ),
             RinseNeededCode::Needed => $this->needed($at, $needed, $decided),
         };
     }
@@ -176,7 +216,11 @@ final class Rinse extends StepKind
         $after = $at->say($needed->after($times, $isCold ? RinseWater::COLD_MIXES : 1.0), Unit::Percent);
         $if = $isCold ? '' : ', if the thermostat opens each time';
 
-        return Verdict::wait($needed->code(), "{$needed->chain->rinses} × rinse", "{$this->reason($at)} After {$times} it is {$after}{$if}.{$cold}");
+        return Verdict::wait(
+            $needed->code(),
+            "{$needed->chain->rinses} × rinse",
+            "{$this->reason($at)} After {$times} it is {$after}{$if}.{$cold}",
+        );
     }
 
     public function tables(Situation $at): array
@@ -223,7 +267,10 @@ final class Rinse extends StepKind
         return $decided === null ? [] : RinsePart::first($at, self::inOrder($decided));
     }
 
-    /** @return list<string> what was decided, in the order it is done: dirt first, cleaner, parts on their own, clear water */
+    /**
+     * @return list<string> what was decided, in the order it is
+     * done: dirt first, cleaner, parts on their own, clear water
+     */
     private static function inOrder(RinseDecided $decided): array
     {
         $plain = match (true) {
@@ -232,9 +279,15 @@ final class Rinse extends StepKind
             $decided->flows => [RinsePart::FLOW],
             default => array_fill(0, $decided->times, RinsePart::WATER),
         };
-        $cleaner = $decided->withCleaner ? [$decided->flows ? RinsePart::FLOW : RinsePart::WATER, RinsePart::CLEANER] : [];
+        $cleaner = $decided->withCleaner
+            ? [$decided->flows ? RinsePart::FLOW : RinsePart::WATER, RinsePart::CLEANER]
+            : [];
 
-        return [...$cleaner, ...array_map(fn (string $part) => RinsePart::BACK.$part, $decided->backFlushed), ...$plain];
+        return [
+            ...$cleaner,
+            ...array_map(fn (string $part) => RinsePart::BACK.$part, $decided->backFlushed),
+            ...$plain,
+        ];
     }
 
     public function admit(Situation $at, string $form, Values $values): void

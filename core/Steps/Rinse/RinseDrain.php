@@ -55,12 +55,19 @@ final class RinseDrain extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $opened = array_filter($at->job->stepsOf('drain'), fn (Step $step) => ! DrainsInTurn::isLeftShut($at->job, $step));
+        $opened = array_filter(
+            $at->job->stepsOf('drain'),
+            fn (Step $step) => ! DrainsInTurn::isLeftShut($at->job, $step),
+        );
         $points = array_map(fn (Step $step) => $at->circuit()->port($step->params->text('port'))->label, $opened);
 
         return [
-            'Cold neck, cap off'.($at->circuit()->hasBleedPoints() ? ', top bleed points open' : '').'. Into the pan for rinse water, apart from the old coolant.',
-            $points === [] ? 'Every drain was left shut: what can be siphoned or blown out.' : 'Open again: '.implode(', ', $points).'.',
+            'Cold neck, cap off'
+            .($at->circuit()->hasBleedPoints() ? ', top bleed points open' : '')
+            .'. Into the pan for rinse water, apart from the old coolant.',
+            $points === []
+                ? 'Every drain was left shut: what can be siphoned or blown out.'
+                : 'Open again: '.implode(', ', $points).'.',
             'Hold some against the light: clear, or still coloured?',
             'Close every point with its washer and torque.',
         ];
@@ -94,7 +101,9 @@ final class RinseDrain extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->observed(RinseWaterOut::class) !== [] ? [] : [Obstacle::missing('no_volume', 'Record the rinse water that came out.')];
+        return $at->observed(RinseWaterOut::class) !== []
+            ? []
+            : [Obstacle::missing('no_volume', 'Record the rinse water that came out.')];
     }
 
     public function figure(Situation $at): Figure
@@ -116,7 +125,10 @@ final class RinseDrain extends StepKind
         return array_sum(array_map(fn (RinseWaterOut $some) => $some->read->ml, $at->observed(RinseWaterOut::class)));
     }
 
-    /** What of it stays inside beyond what the points keep, or kept before it, mL; negative where more came than should. */
+    /**
+     * What of it stays inside beyond what the points keep, or kept
+     * before it, mL; negative where more came than should.
+     */
     private static function staysMl(Situation $at): float
     {
         $inside = $at->job->ledgerBefore(Stage::CloseUp)->contentMl;
@@ -138,13 +150,18 @@ final class RinseDrain extends StepKind
         if ($last === null) {
             return null;
         }
-        $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent).(RinsePart::isRun($at->step) ? '' : ', give or take as much: it was not run,');
+        $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent)
+            .(RinsePart::isRun($at->step) ? '' : ', give or take as much: it was not run,');
         $target = RinseNeeded::target($at);
         $rest = RinsePart::rest($at->step);
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
         if (self::staysMl($at) > max($ledger->plusMinusMl, self::HARDLY * $ledger->capacityMl)) {
-            return Verdict::wait('water_stays', "{$at->litres(self::staysMl($at))} of it stays inside",
-                'More than the points keep. Open them once more, or another one, and record what comes: it counts in the mixture, and what it holds of the old stays too.');
+            return Verdict::wait(
+                'water_stays',
+                "{$at->litres(self::staysMl($at))} of it stays inside",
+                'More than the points keep. Open them once more, or another one, and record what comes: '
+                    .'it counts in the mixture, and what it holds of the old stays too.',
+            );
         }
         if ($rest !== []) {
             return Verdict::wait(
@@ -155,16 +172,28 @@ final class RinseDrain extends StepKind
         }
 
         if (RinseFill::hadCleaner(self::filled($at))) {
-            return Verdict::wait('cleaner_last', 'Cleaner was in it', 'None of it may stay inside. Another rinse is added, of clear water.');
+            return Verdict::wait(
+                'cleaner_last',
+                'Cleaner was in it',
+                'None of it may stay inside. Another rinse is added, of clear water.',
+            );
         }
 
         if (RinseNeeded::leavesTooMuch($at)) {
-            return Verdict::wait('old_stays', 'Too much of the old',
-                "Old coolant {$old} of the full circuit, {$at->say((float) $target, Unit::Percent)} may stay, however clear it runs. Another rinse is added.");
+            return Verdict::wait(
+                'old_stays',
+                'Too much of the old',
+                "Old coolant {$old} of the full circuit, {$at->say((float) $target, Unit::Percent)} may stay, "
+                    .'however clear it runs. Another rinse is added.',
+            );
         }
 
         if (self::colourMayStay($at)) {
-            return Verdict::pass('colour_stays', 'Coloured, as it may be', "Old coolant {$old} of the full circuit, of the same kind: any of it may stay.");
+            return Verdict::pass(
+                'colour_stays',
+                'Coloured, as it may be',
+                "Old coolant {$old} of the full circuit, of the same kind: any of it may stay.",
+            );
         }
 
         return $this->next($at) === []
@@ -178,7 +207,9 @@ final class RinseDrain extends StepKind
             : Verdict::wait(
                 'not_clear',
                 'Not clear yet',
-                ($last->runs === null ? 'Nobody said that it runs clear.' : 'It still runs '.lcfirst($last->runs->label()).'.').' Another rinse is added.',
+                ($last->runs === null
+                    ? 'Nobody said that it runs clear.'
+                    : 'It still runs '.lcfirst($last->runs->label()).'.').' Another rinse is added.',
             );
     }
 
@@ -187,21 +218,31 @@ final class RinseDrain extends StepKind
         return RinsePart::first($at, $this->next($at));
     }
 
-    /** @return list<string> cycles still to come: those decided on, then one more of the same sort as long as it does not run clear, or too much of the old stays */
+    /**
+     * @return list<string> cycles still to come: those decided on, then one more of the same sort as long
+     * as it does not run clear, or too much of the old stays
+     */
     private function next(Situation $at): array
     {
         $rest = RinsePart::rest($at->step);
 
         $isDone = ! RinseFill::hadCleaner(self::filled($at))
-            && (($at->latest(RinseWaterOut::class)?->runs === Runs::Clear && ! RinseNeeded::leavesTooMuch($at)) || self::colourMayStay($at));
+            && (($at->latest(RinseWaterOut::class)?->runs === Runs::Clear && ! RinseNeeded::leavesTooMuch($at))
+                || self::colourMayStay($at));
 
         return $rest !== [] || $isDone ? $rest : [RinsePart::isRun($at->step) ? RinsePart::WATER : RinsePart::ONCE];
     }
 
-    /** What came out was looked at and clean, nothing of it has to go, and it is only its colour that is seen: no cleaner, no film. */
+    /**
+     * What came out was looked at and clean, nothing of it has to go, and it
+     * is only its colour that is seen: no cleaner, no film.
+     */
     private static function colourMayStay(Situation $at): bool
     {
-        $cleaned = array_filter($at->job->observedAnywhere(RinseDecided::class), fn (RinseDecided $decided) => $decided->withCleaner) !== [];
+        $cleaned = array_filter(
+            $at->job->observedAnywhere(RinseDecided::class),
+            fn (RinseDecided $decided) => $decided->withCleaner,
+        ) !== [];
 
         return $at->latest(RinseWaterOut::class)?->runs === Runs::Coloured && ! $cleaned
             && OldCoolant::of($at->job)->seen() === CoolantLook::CLEAN && RinseNeeded::target($at) === null;

@@ -43,17 +43,26 @@ final class RinseFill extends StepKind
     {
         return $this->withCleaner($at)
             ? 'The loose dirt is out; the cleaner takes what sticks. Its label says how much and how long.'
-            : 'Water takes up what stayed inside; the drain then leaves '.(RinsePart::isRun($at->step) ? 'only its share of the mixture.' : 'what it did not reach: it is not run.');
+            : 'Water takes up what stayed inside; the drain then leaves '
+                    .(RinsePart::isRun($at->step)
+                        ? 'only its share of the mixture.'
+                        : 'what it did not reach: it is not run.');
     }
 
     public function instructions(Situation $at): array
     {
-        return array_values(array_filter([
-            'Drains shut'.($at->circuit()->hasHeater() ? ', heater full hot' : '').($at->circuit()->hasBleedPoints() ? ', bleed points open until they run.' : '.'),
-            $this->withCleaner($at) ? 'Cleaner by its label first, then water to the mark.' : 'Water to the mark.',
-            $this->isLast($at) ? 'This is the last one: distilled or deionised water, condensate is doubtful.' : null,
-            'Write down all of it; it counts in the mixture.',
-        ]));
+        return array_values(
+            array_filter([
+                'Drains shut'
+                .($at->circuit()->hasHeater() ? ', heater full hot' : '')
+                .($at->circuit()->hasBleedPoints() ? ', bleed points open until they run.' : '.'),
+                $this->withCleaner($at) ? 'Cleaner by its label first, then water to the mark.' : 'Water to the mark.',
+                $this->isLast($at)
+                    ? 'This is the last one: distilled or deionised water, condensate is doubtful.'
+                    : null,
+                'Write down all of it; it counts in the mixture.',
+            ]),
+        );
     }
 
     public function asks(Situation $at): array
@@ -79,7 +88,9 @@ final class RinseFill extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->observed(RinseWaterIn::class) !== [] ? [] : [Obstacle::missing('no_volume', 'Record the water that went in.')];
+        return $at->observed(RinseWaterIn::class) !== []
+            ? []
+            : [Obstacle::missing('no_volume', 'Record the water that went in.')];
     }
 
     public function figure(Situation $at): Figure
@@ -108,13 +119,23 @@ final class RinseFill extends StepKind
         $stays = Plan::of($at)->predicted->retainedMl;
 
         if (self::hadCleaner($told)) {
-            return Verdict::wait('cleaner_last', 'Cleaner last', 'None of it may stay inside: a rinse of clear water is added after it.');
+            return Verdict::wait(
+                'cleaner_last',
+                'Cleaner last',
+                'None of it may stay inside: a rinse of clear water is added after it.',
+            );
         }
 
         return $tap === []
             ? Verdict::pass('pure_last', 'Pure water last', 'What stays of it leaves nothing behind.')
-            : Verdict::wait('tap_last', 'Tap water last', "About {$at->litres($stays)} of it stays inside, with some ".round(self::LIME_G_PER_L * $stays / 1000.0, 1)
-                .' g of lime from water of middling hardness, which settles where it is hottest. Distilled or deionised water for the last rinse, or one more of it.');
+            : Verdict::wait(
+                'tap_last',
+                'Tap water last',
+                "About {$at->litres($stays)} of it stays inside, with some "
+                    .round((self::LIME_G_PER_L * $stays) / 1000.0, 1)
+                    .' g of lime from water of middling hardness, which settles where it is hottest. '
+                    .'Distilled or deionised water for the last rinse, or one more of it.',
+            );
     }
 
     /** @param  list<RinseWaterIn>  $told */

@@ -50,7 +50,11 @@ final class RinseFlow extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Drains'.($at->circuit()->hasBleedPoints() ? ' and top bleed points' : '').' open, '.($at->circuit()->hasHeater() ? 'heater full hot, ' : '').'water in at the top until it runs clear below.',
+            'Drains'
+            .($at->circuit()->hasBleedPoints() ? ' and top bleed points' : '')
+            .' open, '
+            .($at->circuit()->hasHeater() ? 'heater full hot, ' : '')
+            .'water in at the top until it runs clear below.',
             self::leaves($at),
             'Stop the water, let it run out, close every point.',
             'What went in came out; where it was measured, the difference stays inside.',
@@ -128,7 +132,11 @@ final class RinseFlow extends StepKind
         return match (true) {
             $runs !== Runs::Clear => Verdict::wait('not_clear', 'Not clear yet', 'Let more water through.'),
             // What must not stay stands where no cold water runs.
-            $target !== null && RinsePart::rest($at->step) === [] => Verdict::wait('clear_cold', 'Runs clear, cold', "{$inside} Here only {$at->say($target, Unit::Percent)} may stay: a hot rinse reaches the rest."),
+            $target !== null && RinsePart::rest($at->step) === [] => Verdict::wait(
+                'clear_cold',
+                'Runs clear, cold',
+                "{$inside} Here only {$at->say($target, Unit::Percent)} may stay: a hot rinse reaches the rest.",
+            ),
             default => Verdict::pass('clear', 'Runs clear', $inside),
         };
     }
@@ -143,9 +151,14 @@ final class RinseFlow extends StepKind
         );
         $cut = array_map(fn (Gate $gate) => $circuit->passages[$gate->passage]->label, $cutting);
 
-        $looked = array_filter($circuit->gates, fn (Gate $gate) => $gate->kind === GateKind::Thermostat && ! $gate->sure) === [];
+        $looked
+            = array_filter($circuit->gates, fn (Gate $gate) => $gate->kind === GateKind::Thermostat && ! $gate->sure)
+            === [];
 
-        return $cut === [] ? ($looked ? 'The thermostat weeps here: a trickle passes it, no more.' : 'Past a shut thermostat goes a trickle, if this one weeps at all.')
+        return $cut === []
+            ? ($looked
+                ? 'The thermostat weeps here: a trickle passes it, no more.'
+                : 'Past a shut thermostat goes a trickle, if this one weeps at all.')
             : 'A shut thermostat leaves what lies behind it unrinsed: '.implode(', ', array_unique($cut)).'.';
     }
 }

@@ -46,9 +46,14 @@ final class RinsePart
 
         return match (true) {
             $parts[0] === self::FLOW => [new Step($again('rinse_flow'), 'rinse_flow', Stage::Rinse, $rest)],
-            str_starts_with($parts[0], self::BACK) => [new Step(
-                $again('back_flush'), 'back_flush', Stage::Rinse, $rest->with('parts', [substr($parts[0], strlen(self::BACK))]),
-            )],
+            str_starts_with($parts[0], self::BACK) => [
+                new Step(
+                    $again('back_flush'),
+                    'back_flush',
+                    Stage::Rinse,
+                    $rest->with('parts', [substr($parts[0], strlen(self::BACK))]),
+                ),
+            ],
             default => self::cycle($at, $parts[0], $rest),
         };
     }
@@ -77,7 +82,9 @@ final class RinsePart
         $n = $fill->step->params->whole('cycle');
         $cycle = ["rinse_run:{$n}", "cool_down:rinse{$n}", "rinse_drain:{$n}"];
 
-        return array_values(array_filter($cycle, fn (string $id) => isset($fill->job->steps[$id]) && ! isset($fill->job->closed[$id])));
+        return array_values(
+            array_filter($cycle, fn (string $id) => isset($fill->job->steps[$id]) && ! isset($fill->job->closed[$id])),
+        );
     }
 
     /** @return list<Step> fill, warm-up, cool-down and drain; cold, without the two between */

@@ -66,7 +66,9 @@ final class RinseRun extends StepKind
         return [
             ($at->circuit()->hasHeater() ? 'Heater on maximum, A/C off, about' : 'About').' ten minutes of warm idle.',
             "Probe on the {$at->facts()->thermostatFarSide}: when it turns hot, the thermostat is open and it mixes.",
-            $at->facts()->fanOnC === null ? 'On plain water the run ends earlier than with coolant.' : 'Do not wait for the fan: on plain water the run ends earlier.',
+            $at->facts()->fanOnC === null
+                ? 'On plain water the run ends earlier than with coolant.'
+                : 'Do not wait for the fan: on plain water the run ends earlier.',
             'Shut off at once for steam, a warning lamp or a new drip.',
         ];
     }
@@ -78,7 +80,14 @@ final class RinseRun extends StepKind
 
     public function observes(): array
     {
-        return [Started::class, HotReading::class, FeltReading::class, ShutOff::class, CoolantRead::class, CameOut::class];
+        return [
+            Started::class,
+            HotReading::class,
+            FeltReading::class,
+            ShutOff::class,
+            CoolantRead::class,
+            CameOut::class,
+        ];
     }
 
     public function asks(Situation $at): array
@@ -93,7 +102,9 @@ final class RinseRun extends StepKind
 
         return Form::offering(
             match (true) {
-                RinseWarmUp::isRunning($at) => $stop ? [$off, $reading->aside(), $felt] : [$reading->with(ShutOff::asked()), $felt->with(ShutOff::asked()), $off],
+                RinseWarmUp::isRunning($at) => $stop
+                    ? [$off, $reading->aside(), $felt]
+                    : [$reading->with(ShutOff::asked()), $felt->with(ShutOff::asked()), $off],
                 $run?->mixed === true => [],
                 default => [$start],
             },
@@ -152,7 +163,8 @@ final class RinseRun extends StepKind
                 RinseWarmUpCode::Mixed => Verdict::pass(
                     $run->code(),
                     'Mixed',
-                    'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, then shut off.',
+                    'The far side of the thermostat is hot: all of it goes round. Give it a few minutes, '
+                        .'then shut off.',
                 ),
                 RinseWarmUpCode::NotMixed => Verdict::wait(
                     $run->code(),

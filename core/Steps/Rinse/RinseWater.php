@@ -14,7 +14,10 @@ use Aqbel\Core\Observed\RinseWaterOut;
 /** Rinse water into the circuit and out of it again, in the one balance over all of it. */
 final class RinseWater
 {
-    /** Water that was filled in and not run mixes so far with what stayed inside, give or take as much (common practice, no source). */
+    /**
+     * Water that was filled in and not run mixes so far with what stayed
+     * inside, give or take as much (common practice, no source).
+     */
     public const COLD_MIXES = 0.5;
 
     /** @return list<Line> */
@@ -25,9 +28,18 @@ final class RinseWater
         $through = RanThrough::of($entry);
 
         return [
-            ...($in === null ? [] : [self::in($in->read->ml, $in->read->plusMinusMl($at), $in->read->roughMl)]),
-            ...($out === null ? [] : [self::out($out->read->ml, $out->read->plusMinusMl($at), $out->read->roughMl, RinsePart::isRun($at->step) ? 1.0 : self::COLD_MIXES)]),
-            ...($through === null ? [] : self::through($through->aboutMl ?? $at->circuit()->capacityMl())),
+            ...$in === null ? [] : [self::in($in->read->ml, $in->read->plusMinusMl($at), $in->read->roughMl)],
+            ...$out === null
+                ? []
+                : [
+                    self::out(
+                        $out->read->ml,
+                        $out->read->plusMinusMl($at),
+                        $out->read->roughMl,
+                        RinsePart::isRun($at->step) ? 1.0 : self::COLD_MIXES,
+                    ),
+                ],
+            ...$through === null ? [] : self::through($through->aboutMl ?? $at->circuit()->capacityMl()),
         ];
     }
 

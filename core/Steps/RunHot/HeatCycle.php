@@ -63,8 +63,19 @@ final class HeatCycle extends StepKind
     public function observes(): array
     {
         return [
-            Started::class, HotReading::class, FeltReading::class, FanTurned::class, FanStaysOff::class, HeldAtSpeed::class, ToppedUp::class,
-            StandsAtLine::class, Capped::class, ShutOff::class, CoolantRead::class, OutsideAir::class, CameOut::class,
+            Started::class,
+            HotReading::class,
+            FeltReading::class,
+            FanTurned::class,
+            FanStaysOff::class,
+            HeldAtSpeed::class,
+            ToppedUp::class,
+            StandsAtLine::class,
+            Capped::class,
+            ShutOff::class,
+            CoolantRead::class,
+            OutsideAir::class,
+            CameOut::class,
         ];
     }
 
@@ -97,13 +108,29 @@ final class HeatCycle extends StepKind
         $fan = $at->facts()->fanOnC !== null && self::limit($at)->fanCanProve();
 
         return [
-            ...NoseUp::mm($at->job) > 0.0 ? ['The nose stays up for this run: chocks in place, nobody in front of it or underneath.'] : [],
+            ...NoseUp::mm($at->job) > 0.0
+                ? ['The nose stays up for this run: chocks in place, nobody in front of it or underneath.']
+                : [],
             ...WarmTopUp::instructions($at),
             ($heater ? 'Heater on maximum, A/C off, blower low. ' : '').'Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
-            'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level'.($heater ? ' and heater' : '').' good.',
-            ucfirst(implode(', ', array_filter([$heater ? 'outlets really hot' : null, $fan ? "fan on and off {$often}" : null, 'no bubbles after a blip']))).': then shut off.',
-            'Shut off at once for steam, a warning lamp, oil pressure, a new drip'.($heater ? ', or the temperature climbing with the heater blowing cold.' : ', or the temperature climbing fast.'),
+            'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level'
+            .($heater ? ' and heater' : '')
+            .' good.',
+            ucfirst(
+                implode(
+                    ', ',
+                    array_filter([
+                        $heater ? 'outlets really hot' : null,
+                        $fan ? "fan on and off {$often}" : null,
+                        'no bubbles after a blip',
+                    ]),
+                ),
+            ).': then shut off.',
+            'Shut off at once for steam, a warning lamp, oil pressure, a new drip'
+            .($heater
+                ? ', or the temperature climbing with the heater blowing cold.'
+                : ', or the temperature climbing fast.'),
         ];
     }
 
@@ -128,8 +155,11 @@ final class HeatCycle extends StepKind
         $fanOn = $at->facts()->fanOnC;
         $hottest = FanSeen::of($at)->hottestC;
         if ($form === FanStaysOff::form() && $fanOn !== null && $hottest !== null && $hottest >= $fanOn) {
-            throw new InvalidField('finish', "The coolant stood at {$at->degrees($hottest)}, past fan-on at {$at->degrees($fanOn)}:"
-                .' a fan that stays off now is a fault. Shut off, and find out why.');
+            throw new InvalidField(
+                'finish',
+                "The coolant stood at {$at->degrees($hottest)}, past fan-on at {$at->degrees($fanOn)}:"
+                    .' a fan that stays off now is a fault. Shut off, and find out why.',
+            );
         }
     }
 
@@ -137,7 +167,9 @@ final class HeatCycle extends StepKind
     {
         $topped = ToppedUp::of($entry);
 
-        return $topped === null ? [] : [TopUp::line($at, $entry, 'Topped up, warm', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
+        return $topped === null
+            ? []
+            : [TopUp::line($at, $entry, 'Topped up, warm', $topped->read->plusMinusMl($at), $topped->read->roughMl)];
     }
 
     public function obstacles(Situation $at): array
@@ -171,8 +203,17 @@ final class HeatCycle extends StepKind
                 $run->heater->until() - $run->heater::LONGEST_S,
                 $run->heater->until(),
             ),
-            $held !== null && $held->seconds() > 0 => new Clock($held->label(), $held->at(), $held->at() + $held->seconds()),
-            default => new Clock('A warm-up takes about twenty minutes', $start->at(), $start->at() + self::WARM_UP_S, true),
+            $held !== null && $held->seconds() > 0 => new Clock(
+                $held->label(),
+                $held->at(),
+                $held->at() + $held->seconds(),
+            ),
+            default => new Clock(
+                'A warm-up takes about twenty minutes',
+                $start->at(),
+                $start->at() + self::WARM_UP_S,
+                true,
+            ),
         };
     }
 
@@ -190,12 +231,16 @@ final class HeatCycle extends StepKind
             $run->danger !== null => RunWords::danger($at, $run->danger, $run->running),
             $run->level !== null && $run->code() === $run->level->code() => RunWords::level($at, $run->level),
             $run->heater->goesOn() => RunWords::watch($at, $run),
-            $run->proves() => Verdict::pass($run->code(), $run->proofs->byHand ? 'Proven, by hand' : 'Proven', RunWords::proven(
-                $at,
-                $run->proofs,
-                self::limit($at)->fanCanProve(),
-            )),
-            default => Verdict::wait($run->code(), $run->running ? 'Not proven yet' : 'Another cycle', RunWords::missing($at, $run->proofs)),
+            $run->proves() => Verdict::pass(
+                $run->code(),
+                $run->proofs->byHand ? 'Proven, by hand' : 'Proven',
+                RunWords::proven($at, $run->proofs, self::limit($at)->fanCanProve()),
+            ),
+            default => Verdict::wait(
+                $run->code(),
+                $run->running ? 'Not proven yet' : 'Another cycle',
+                RunWords::missing($at, $run->proofs),
+            ),
         };
     }
 
@@ -258,11 +303,15 @@ final class HeatCycle extends StepKind
             return NotRun::followers($at);
         }
         $by = NeckAtRun::warmUp($at);
-        $ended = ($by === WarmUp::LooseCap && $at->observed(Capped::class) !== []) || ($by === WarmUp::UnderFunnel && HotRun::of($at)?->proves() === true);
+        $ended = ($by === WarmUp::LooseCap && $at->observed(Capped::class) !== [])
+            || ($by === WarmUp::UnderFunnel && HotRun::of($at)?->proves() === true);
         $round = $at->step->params->whole('round');
         // So many it wants to see, whatever the first shows.
         $ended = $ended && $round >= Plan::of($at)->school->looks();
-        $later = array_filter($at->job->stepsOf($this->name()), fn (Step $step) => $step->params->whole('round') > $round);
+        $later = array_filter(
+            $at->job->stepsOf($this->name()),
+            fn (Step $step) => $step->params->whole('round') > $round,
+        );
 
         return $ended ? array_values(array_map(fn (Step $step) => $step->id, $later)) : [];
     }

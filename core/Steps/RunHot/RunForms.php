@@ -57,8 +57,17 @@ final readonly class RunForms
         };
 
         return Form::offering($offered, [
-            $start($this->at->facts()->outlets !== []), $reading, $felt, FanTurned::askedOn(), FanTurned::askedOff(), $this->topped(),
-            FanStaysOff::asked(), ShutOff::asked(), StandsAtLine::asked(), Capped::asked(), HeldAtSpeed::asked(),
+            $start($this->at->facts()->outlets !== []),
+            $reading,
+            $felt,
+            FanTurned::askedOn(),
+            FanTurned::askedOff(),
+            $this->topped(),
+            FanStaysOff::asked(),
+            ShutOff::asked(),
+            StandsAtLine::asked(),
+            Capped::asked(),
+            HeldAtSpeed::asked(),
         ]);
     }
 
@@ -88,7 +97,11 @@ final readonly class RunForms
     {
         // After steam or at its limit nobody lifts anything, and a funnel comes off at a step of its own.
         $by = NeckAtRun::warmUp($this->at);
-        if (NeckAtRun::since($this->at)?->holdsPressure() === true || HotRun::of($this->at)?->danger !== null || $by === WarmUp::UnderFunnel) {
+        if (
+            NeckAtRun::since($this->at)?->holdsPressure() === true
+            || HotRun::of($this->at)?->danger !== null
+            || $by === WarmUp::UnderFunnel
+        ) {
             return [];
         }
         $topsUp = $by === WarmUp::LooseCap ? [$this->topped()->aside(false)->closing(), StandsAtLine::asked()] : [];

@@ -26,7 +26,8 @@ final class WarmTopUp
                 'It comes off when it has cooled: what stands in it feeds the shrinkage.',
             ],
             WarmUp::OpenNeck => [
-                ($at->circuit()->hasHeater() ? 'Cap off, heater hot, blower low.' : 'Cap off.').' Keep it to the brim as it sinks, never with a hand over the neck.',
+                ($at->circuit()->hasHeater() ? 'Cap off, heater hot, blower low.' : 'Cap off.')
+                .' Keep it to the brim as it sinks, never with a hand over the neck.',
                 'At operating temperature top up a last time, put the cap on with a rag and say so; then shut off.',
             ],
             WarmUp::LooseCap => [

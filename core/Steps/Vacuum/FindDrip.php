@@ -58,7 +58,8 @@ final class FindDrip extends StepKind
 
     public function why(Situation $at): string
     {
-        return $this->isWater($at) ? 'Air came in, and nobody found where. Water costs nothing, and under pressure it shows the place.'
+        return $this->isWater($at)
+            ? 'Air came in, and nobody found where. Water costs nothing, and under pressure it shows the place.'
             : 'Coolant has been disappearing. Drained, the circuit shows nothing; topped up and under '
             .'pressure it drips.';
     }
@@ -77,7 +78,9 @@ final class FindDrip extends StepKind
                 ? 'Vacuum adapter off. Water in to the mark, not coolant, and say how much: what stays inside counts.'
                 : 'Top up to the mark with water or the coolant that is in it, and say how much.',
             ...$pressing,
-            'Look at pump, hose ends, radiator seams, plugs'.($at->circuit()->hasHeater() ? ', and the carpet below the heater' : '').'. Photograph the drip.',
+            'Look at pump, hose ends, radiator seams, plugs'
+            .($at->circuit()->hasHeater() ? ', and the carpet below the heater' : '')
+            .'. Photograph the drip.',
             $this->isWater($at)
                 ? 'No drip and the pressure holds: it was the adapter. Another seal, or another way of filling.'
                 : 'No drip and the pressure holds: test for combustion gas; the engine may be consuming it.',
@@ -126,9 +129,17 @@ final class FindDrip extends StepKind
         $topped = ToppedForTest::of($entry);
         $fraction = $topped?->water === true ? 0.0 : Plan::of($at)->choices->presumedFraction($at->circuit());
 
-        return $topped === null ? [] : [
-            new Line('Topped up for the leak test', $topped->ml(), $topped->plusMinusMl($at), $fraction, $topped->water ? 0.0 : 1.0),
-        ];
+        return $topped === null
+            ? []
+            : [
+                new Line(
+                    'Topped up for the leak test',
+                    $topped->ml(),
+                    $topped->plusMinusMl($at),
+                    $fraction,
+                    $topped->water ? 0.0 : 1.0,
+                ),
+            ];
     }
 
     public function obstacles(Situation $at): array
@@ -136,14 +147,21 @@ final class FindDrip extends StepKind
         $tested = ! $this->canPress($at) || $this->isTested($at);
         $seen = $this->seen($at);
 
-        return array_values(array_filter([
-            $at->latest(ToppedForTest::class) !== null ? null : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
-            $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
-            $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
-            $seen?->unexplained() === true && (! $this->isWater($at) || $this->falls($at))
-                ? Obstacle::missing('no_gas_test', 'No drip: test for combustion gas before the circuit is drained.')
-                : null,
-        ]));
+        return array_values(
+            array_filter([
+                $at->latest(ToppedForTest::class) !== null
+                    ? null
+                    : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
+                $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
+                $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
+                $seen?->unexplained() === true && (! $this->isWater($at) || $this->falls($at))
+                    ? Obstacle::missing(
+                        'no_gas_test',
+                        'No drip: test for combustion gas before the circuit is drained.',
+                    )
+                    : null,
+            ]),
+        );
     }
 
     public function figure(Situation $at): Figure
@@ -175,8 +193,13 @@ final class FindDrip extends StepKind
                     $this->isWater($at) => 'It is mended next, when the water is out.',
                     $this->isMendedHere($at) => 'It is mended next, before it runs again.',
                     default => 'Mending it is on the close-up list.',
-                }.($seen->where === '' ? '' : " Seen: {$seen->where}.")),
-            $this->isWater($at) && ! $this->falls($at) => Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.'),
+                }.($seen->where === '' ? '' : " Seen: {$seen->where}."),
+            ),
+            $this->isWater($at) && ! $this->falls($at) => Verdict::pass(
+                'no_drip',
+                'No drip',
+                'Under pressure nothing drips: the adapter let the air in.',
+            ),
             $seen->unexplained() => Verdict::wait(
                 'no_drip',
                 $this->falls($at) ? 'It falls, and nothing drips' : 'No drip',
@@ -198,7 +221,9 @@ final class FindDrip extends StepKind
 
         return [
             ...$this->isWater($at) ? [new Step("water_out:{$at->step->id}", 'water_out', $at->step->stage)] : [],
-            ...$place !== null && $this->isMendedHere($at) ? [new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $mend)] : [],
+            ...$place !== null && $this->isMendedHere($at)
+                ? [new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $mend)]
+                : [],
         ];
     }
 

@@ -92,7 +92,12 @@ final class Hold extends StepKind
     public function asks(Situation $at): array
     {
         return [
-            new Form(NeedleRead::FORM, 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true),
+            new Form(
+                NeedleRead::FORM,
+                'Record gauge',
+                NeedleRead::fields('Gauge shows', Gauge::air($at)),
+                closes: true,
+            ),
             HoldLengthSet::asked(Plan::of($at)->rules(), VacuumHeld::length($at)),
             HoldRestarted::asked(),
         ];
@@ -107,7 +112,9 @@ final class Hold extends StepKind
     {
         $held = $this->judgement($at);
 
-        return $held === null ? null : new Clock('Hold', $held->readings[0]->at(), $held->readings[0]->at() + (int) round($held->seconds));
+        return $held === null
+            ? null
+            : new Clock('Hold', $held->readings[0]->at(), $held->readings[0]->at() + (int) round($held->seconds));
     }
 
     public function judgement(Situation $at): ?VacuumHeld
@@ -176,7 +183,11 @@ final class Hold extends StepKind
                 "{$hold->reason} {$rate} a minute, like a hole of {$hole} µm. Finish this step: the leak hunt comes "
                     .'next.',
             ),
-            HoldVerdict::Opened => Verdict::stop('opened', 'A leak opened', "{$hold->reason} Finish this step: the leak hunt comes next."),
+            HoldVerdict::Opened => Verdict::stop(
+                'opened',
+                'A leak opened',
+                "{$hold->reason} Finish this step: the leak hunt comes next.",
+            ),
             HoldVerdict::Settling => Verdict::wait('settling', 'Settling', $hold->reason),
             HoldVerdict::Moved => Verdict::wait('moved', 'The adapter moved', $hold->reason),
             HoldVerdict::Lost => Verdict::stop('lost', 'No vacuum', $hold->reason),

@@ -50,7 +50,9 @@ final class LeakHunt extends StepKind
     {
         $left = $this->left($at);
 
-        return Form::offering($left === [] ? [] : [SuspectChecked::asked($left)], [SuspectChecked::asked(SuspectChecked::SUSPECTS)]);
+        return Form::offering($left === [] ? [] : [SuspectChecked::asked($left)], [
+            SuspectChecked::asked(SuspectChecked::SUSPECTS),
+        ]);
     }
 
     public function obstacles(Situation $at): array
@@ -67,7 +69,11 @@ final class LeakHunt extends StepKind
         }
 
         return $this->left($at) === []
-            ? Verdict::wait('nothing_found', 'Nothing found', 'Fill with water, not expensive coolant, and pressure-test to see the drip: the next steps.')
+            ? Verdict::wait(
+                'nothing_found',
+                'Nothing found',
+                'Fill with water, not expensive coolant, and pressure-test to see the drip: the next steps.',
+            )
             : null;
     }
 
@@ -83,7 +89,9 @@ final class LeakHunt extends StepKind
 
     private function found(Situation $at): ?SuspectChecked
     {
-        return array_values(array_filter($at->observed(SuspectChecked::class), fn (SuspectChecked $checked) => $checked->mended))[0] ?? null;
+        return array_values(
+            array_filter($at->observed(SuspectChecked::class), fn (SuspectChecked $checked) => $checked->mended),
+        )[0] ?? null;
     }
 
     /** @return array<string, string> suspects nobody has looked at */

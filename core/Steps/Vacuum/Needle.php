@@ -24,8 +24,11 @@ final class Needle
         }
         $deepest = Gauge::deepestKpa($at);
         if ($read->kPa(Gauge::air($at)) > $deepest) {
-            throw new InvalidField(NeedleRead::VACUUM, "The air here holds no more than {$at->say($deepest, Unit::InchOfMercury)} above the "
-                .'coolant’s own vapour. Read it again; if it stays, the scale is marked for the sea: tick that.');
+            throw new InvalidField(
+                NeedleRead::VACUUM,
+                "The air here holds no more than {$at->say($deepest, Unit::InchOfMercury)} above the "
+                    .'coolant’s own vapour. Read it again; if it stays, the scale is marked for the sea: tick that.',
+            );
         }
     }
 }

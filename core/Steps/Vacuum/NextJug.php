@@ -64,16 +64,20 @@ final readonly class NextJug
         $ends = $this->target + $this->off();
         $tooStrong = $this->off() > 0.0;
         $liquid = $tooStrong ? 'water' : 'concentrate';
-        $said = "Even with {$liquid} alone from here it ends at {$at->say($ends, Unit::Percent)}, {$at->say($this->target, Unit::Percent)} is wanted.";
+        $said = "Even with {$liquid} alone from here it ends "
+            ."at {$at->say($ends, Unit::Percent)}, {$at->say($this->target, Unit::Percent)} is wanted.";
         if ($this->comesMl > 0.0) {
             return "{$said} The next jug: {$liquid} only, and the top-up at the neck too.";
         }
         $topUp = $this->topUpMl($tooStrong);
 
         return $topUp <= $this->roomMl
-            ? "Top up with {$at->litres($topUp)} of {$liquid} at the neck: there is room for {$at->litres($this->roomMl)}."
-            : "There is room for {$at->litres($this->roomMl)} at the neck and {$at->litres($topUp)} of {$liquid} would be needed: draw off "
-                ."{$at->litres($this->drawOffMl($tooStrong))} first, write it down as what came out, and fill up with {$liquid}.";
+            ? "Top up with {$at->litres($topUp)} of {$liquid} at the neck: "
+                    ."there is room for {$at->litres($this->roomMl)}."
+            : "There is room for {$at->litres($this->roomMl)} at the neck "
+                    ."and {$at->litres($topUp)} of {$liquid} would be needed: draw off "
+                    ."{$at->litres($this->drawOffMl($tooStrong))} first, write it down as what came out, "
+                    ."and fill up with {$liquid}.";
     }
 
     /** Glycol that is missing of what it should hold when full, mL; below nothing where it has too much. */
@@ -87,7 +91,9 @@ final readonly class NextJug
     {
         $full = $this->insideMl + $this->comesMl;
 
-        return $full <= 0.0 ? 0.0 : ($this->insideFraction * $this->insideMl + $this->stockMl()) / $full - $this->target;
+        return $full <= 0.0
+            ? 0.0
+            : ($this->insideFraction * $this->insideMl + $this->stockMl()) / $full - $this->target;
     }
 
     /** So much water, or concentrate, on top of what is inside, mL. */

@@ -69,19 +69,25 @@ final class PressureTest extends StepKind
         }
 
         return self::isWarm($at)
-            ? 'Warm it shows a burst, and a joint that only heat opens. A weep hides in the cooling: that is shown cold.'
+            ? 'Warm it shows a burst, and a joint that only heat opens. A weep hides in the cooling: '
+                    .'that is shown cold.'
             : 'A leak found before the first start costs neither heat nor another cool-down.';
     }
 
     public function instructions(Situation $at): array
     {
         $kPa = self::toKpa($at);
-        $to = $kPa === null ? 'no more than the cap rating' : $at->say($kPa, Dimension::Pressure).', never above the cap rating';
+        $to = $kPa === null
+                ? 'no more than the cap rating'
+                : $at->say($kPa, Dimension::Pressure).', never above the cap rating';
 
         return [
-            self::isWarm($at) ? "Engine off, glasses and gloves on. Cap off under a rag to the first hiss, stop, wait, go on. Tester on the neck, pump to {$to}."
+            self::isWarm($at)
+                ? 'Engine off, glasses and gloves on. Cap off under a rag to the first hiss, stop, wait, go on. '
+                    ."Tester on the neck, pump to {$to}."
                 : "Engine cold. Tester on the neck, pump to {$to}.",
-            self::isWarm($at) ? 'No more than two minutes: then the reading moves by itself. Look along every joint that was opened.'
+            self::isWarm($at)
+                ? 'No more than two minutes: then the reading moves by itself. Look along every joint that was opened.'
                 : 'Hold five minutes, look along every joint that was opened.',
             'Let the pressure off before the tester comes off.',
         ];
@@ -101,16 +107,32 @@ final class PressureTest extends StepKind
     {
         $coolant = self::coolantField($at);
         $held = $this->judgement($at);
-        [$pumped, $stood, $whole] = [$this->pumpedForm($at), PressureTested::askedStood($coolant), PressureTested::askedWhole($coolant)];
+        [$pumped, $stood, $whole] = [
+            $this->pumpedForm($at),
+            PressureTested::askedStood($coolant),
+            PressureTested::askedWhole($coolant),
+        ];
         $holding = $held?->code === PressureHeldCode::Holding || $this->isPumpedAgain($at);
 
         return Form::offering(
             [
-                ...$holding ? [$coolant === null ? PressureTested::askedUnmoved() : null, $stood->aside($coolant === null), $pumped->aside()] : [$pumped, $whole->aside()],
+                ...$holding
+                    ? [
+                        $coolant === null ? PressureTested::askedUnmoved() : null,
+                        $stood->aside($coolant === null),
+                        $pumped->aside(),
+                    ]
+                    : [$pumped, $whole->aside()],
                 // A test that failed is not undone by “not done”.
                 $held?->fails() === true || $held?->code === PressureHeldCode::Holds ? null : Declined::asked(),
             ],
-            [PressureTested::askedUnmoved(), $pumped, PressureTested::askedStood(CoolantRead::field()->usuallySaid()), PressureTested::askedWhole(CoolantRead::field()->usuallySaid()), Declined::asked()],
+            [
+                PressureTested::askedUnmoved(),
+                $pumped,
+                PressureTested::askedStood(CoolantRead::field()->usuallySaid()),
+                PressureTested::askedWhole(CoolantRead::field()->usuallySaid()),
+                Declined::asked(),
+            ],
         );
     }
 
@@ -139,7 +161,11 @@ final class PressureTest extends StepKind
         if ($form === PumpedUp::form()) {
             PumpedUp::admit($values);
         }
-        [$start, $minute, $end] = [$values->number(PressureTested::START), $values->number(PressureTested::MINUTE), $values->number(PressureTested::END)];
+        [$start, $minute, $end] = [
+            $values->number(PressureTested::START),
+            $values->number(PressureTested::MINUTE),
+            $values->number(PressureTested::END),
+        ];
         if ($end !== null && $values->number(CoolantRead::COOLANT) !== null) {
             Opening::admit($at, CoolantRead::COOLANT, (float) $values->number(CoolantRead::COOLANT));
         }
@@ -153,11 +179,16 @@ final class PressureTest extends StepKind
         }
         $held = $values->number(PressureTested::HELD);
         if ($minute !== null && $held !== null && $held <= self::MINUTE_S) {
-            throw new InvalidField(PressureTested::HELD, 'Held for no longer than the minute after which it was read. Enter the '
-                .'whole time held.');
+            throw new InvalidField(
+                PressureTested::HELD,
+                'Held for no longer than the minute after which it was read. Enter the whole time held.',
+            );
         }
         if ($minute !== null && $end > $minute) {
-            throw new InvalidField(PressureTested::END, 'It cannot stand higher than after the first minute. Read both again.');
+            throw new InvalidField(
+                PressureTested::END,
+                'It cannot stand higher than after the first minute. Read both again.',
+            );
         }
         $from = $start ?? $at->latest(PumpedUp::class)?->kPa;
         if ($end !== null && $from !== null && max($end, $minute ?? 0.0) > $from) {
@@ -189,7 +220,8 @@ final class PressureTest extends StepKind
     private static function isWarm(Situation $at): bool
     {
         $tested = $at->latest(PressureTested::class);
-        $celsius = $tested === null || $at->latest(PumpedUp::class)?->isAfter($tested) === true ? null : $tested->coolantC;
+        $celsius
+            = $tested === null || $at->latest(PumpedUp::class)?->isAfter($tested) === true ? null : $tested->coolantC;
         $celsius ??= self::coolantField($at) === null ? null : NeckHeat::readJustNow($at);
 
         // A neck that was sealed and is hot is opened by nobody, and no tester goes on it.
@@ -205,14 +237,26 @@ final class PressureTest extends StepKind
     {
         return match ($this->judgement($at)?->code) {
             null => [Obstacle::missing('no_test', 'Record the test, or say why it is not done.')],
-            PressureHeldCode::Holding => [Obstacle::missing('holding', 'It is under pressure: say how it stands when five minutes are over.')],
+            PressureHeldCode::Holding => [
+                Obstacle::missing(
+                    'holding',
+                    'It is under pressure: say how it stands when five minutes are over.',
+                ),
+            ],
             PressureHeldCode::Declined, PressureHeldCode::Holds => [],
             PressureHeldCode::Falls, PressureHeldCode::Lost => [
                 Obstacle::at(Gate::Tightness, 'falls', 'The pressure falls: find the drip and test again.'),
             ],
-            PressureHeldCode::NotSoLong => [Obstacle::missing('not_so_long', 'The journal does not allow for so long. Pump it up, say so, and '
-                .'say how it stands after five minutes.')],
-            default => [Obstacle::missing('too_short', 'Pump it up cold and hold it five minutes, and record that test.')],
+            PressureHeldCode::NotSoLong => [
+                Obstacle::missing(
+                    'not_so_long',
+                    'The journal does not allow for so long. Pump it up, say so, and '
+                        .'say how it stands after five minutes.',
+                ),
+            ],
+            default => [
+                Obstacle::missing('too_short', 'Pump it up cold and hold it five minutes, and record that test.'),
+            ],
         };
     }
 
@@ -239,20 +283,52 @@ final class PressureTest extends StepKind
         return match ($held?->code) {
             null, PressureHeldCode::Holding => null,
             PressureHeldCode::Declined => Verdict::wait($held->code(), 'Not done', $held->why),
-            PressureHeldCode::NoTest => Verdict::wait($held->code(), 'No test yet', "{$at->say($held->startKpa, Dimension::Pressure)} is too little "
-                ."to show a weep: pump to {$at->say(PressureHeld::askedKpa($at), Dimension::Pressure)}, never above the cap rating, and look at the unit."),
-            PressureHeldCode::Falls => Verdict::stop($held->code(), "Falls {$fall}", 'Look for the drip: drains just used, clamps, the repair.'),
-            PressureHeldCode::Lost => Verdict::stop($held->code(), 'Lost', "A fall of {$fall}: half of it or more is gone. Look for the drip: "
-                .'drains just used, clamps, the repair.'),
-            PressureHeldCode::Warm => Verdict::wait($held->code(), 'Held warm', ($held->isWarmOfUse()
-                ? "A fall of {$fall} in two minutes at {$at->degrees((float) $held->coolantC)} is no burst and nothing that heat opens."
-                : "At {$at->degrees((float) $held->coolantC)} it says something after two minutes, and no longer than that.")
-                .' It cools while it is held and a weep hides in that: press it once more when it is cold.'),
-            PressureHeldCode::TooShort => Verdict::wait($held->code(), 'Too short', 'It holds, but a weep needs five minutes to show.'),
-            PressureHeldCode::NotSoLong => Verdict::wait($held->code(), 'Not so long', 'By the journal it was held for '
-                .max(0, (int) floor($held->heldS / 60.0)).' min at the most. Hold it five minutes, by its clock.'),
-            PressureHeldCode::Holds => Verdict::pass($held->code(), 'Holds', "A fall of {$fall} is hoses giving. No loss above "
-                ."{$at->say($held->boundMlPerMinute, Unit::Millilitre)} a minute."),
+            PressureHeldCode::NoTest => Verdict::wait(
+                $held->code(),
+                'No test yet',
+                "{$at->say($held->startKpa, Dimension::Pressure)} is too little to show a weep: pump "
+                    ."to {$at->say(PressureHeld::askedKpa($at), Dimension::Pressure)}, "
+                    .'never above the cap rating, and look at the unit.',
+            ),
+            PressureHeldCode::Falls => Verdict::stop(
+                $held->code(),
+                "Falls {$fall}",
+                'Look for the drip: drains just used, clamps, the repair.',
+            ),
+            PressureHeldCode::Lost => Verdict::stop(
+                $held->code(),
+                'Lost',
+                "A fall of {$fall}: half of it or more is gone. Look for the drip: "
+                    .'drains just used, clamps, the repair.',
+            ),
+            PressureHeldCode::Warm => Verdict::wait(
+                $held->code(),
+                'Held warm',
+                ($held->isWarmOfUse()
+                    ? "A fall of {$fall} in two minutes at {$at->degrees((float) $held->coolantC)} is no burst and "
+                        .'nothing that heat opens.'
+                    : "At {$at->degrees((float) $held->coolantC)} it says something after two minutes, "
+                        .'and no longer than that.')
+                    .' It cools while it is held and a weep hides in that: press it once more when it is cold.',
+            ),
+            PressureHeldCode::TooShort => Verdict::wait(
+                $held->code(),
+                'Too short',
+                'It holds, but a weep needs five minutes to show.',
+            ),
+            PressureHeldCode::NotSoLong => Verdict::wait(
+                $held->code(),
+                'Not so long',
+                'By the journal it was held for '
+                    .max(0, (int) floor($held->heldS / 60.0))
+                    .' min at the most. Hold it five minutes, by its clock.',
+            ),
+            PressureHeldCode::Holds => Verdict::pass(
+                $held->code(),
+                'Holds',
+                "A fall of {$fall} is hoses giving. No loss above "
+                    ."{$at->say($held->boundMlPerMinute, Unit::Millilitre)} a minute.",
+            ),
         };
     }
 
@@ -267,7 +343,10 @@ final class PressureTest extends StepKind
     {
         $read = NeckHeat::readSinceItRan($at);
         // Water that was run to rinse has gone, and what came after it was cold.
-        $filled = array_filter($at->job->stepsThat(Does::RunsEngine), fn (Step $step) => $step->stage->value >= Stage::RunHot->value);
+        $filled = array_filter(
+            $at->job->stepsThat(Does::RunsEngine),
+            fn (Step $step) => $step->stage->value >= Stage::RunHot->value,
+        );
         $ran = array_filter($filled, fn (Step $step) => $at->job->kinds->of($step)->ran($at->seenFrom($step)) !== null);
 
         return $ran === [] || ($read !== null && $read <= PressureHeld::WARM_C) ? null : CoolantRead::field();

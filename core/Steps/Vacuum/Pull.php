@@ -67,7 +67,8 @@ final class Pull extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            ($at->circuit()->hasHeater() ? 'Heater valve open. ' : '').'Adapter seated on the neck, outlet hose to the floor.',
+            ($at->circuit()->hasHeater() ? 'Heater valve open. ' : '')
+            .'Adapter seated on the neck, outlet hose to the floor.',
             'Air on, valve open. Hoses flatten: normal.',
             'Short of the target after three minutes: adapter not seated, a drain open, or weak air, before any '
                 .'other leak.',
@@ -86,10 +87,18 @@ final class Pull extends StepKind
 
     public function asks(Situation $at): array
     {
-        $reading = new Form(NeedleRead::FORM, 'Record gauge', NeedleRead::fields('Gauge shows', Gauge::air($at)), closes: true);
+        $reading = new Form(
+            NeedleRead::FORM,
+            'Record gauge',
+            NeedleRead::fields('Gauge shows', Gauge::air($at)),
+            closes: true,
+        );
         $begun = $at->latest(PullStarted::class) !== null || self::read($at) !== null;
 
-        return Form::offering($begun ? [$reading] : [$reading, PullStarted::asked()->aside()], [PullStarted::asked(), $reading]);
+        return Form::offering($begun ? [$reading] : [$reading, PullStarted::asked()->aside()], [
+            PullStarted::asked(),
+            $reading,
+        ]);
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -120,7 +129,14 @@ final class Pull extends StepKind
 
     public function figure(Situation $at): Figure
     {
-        return new Figure('Vacuum', self::read($at), Unit::InchOfMercury, Origin::Measured, Gauge::targetKpa($at), 'target here');
+        return new Figure(
+            'Vacuum',
+            self::read($at),
+            Unit::InchOfMercury,
+            Origin::Measured,
+            Gauge::targetKpa($at),
+            'target here',
+        );
     }
 
     public function judge(Situation $at): ?Verdict

@@ -52,6 +52,9 @@ final class SetUpVacuum extends Checklist
     /** What is planned for the place where it stands now. */
     private static function planned(Situation $at): VacuumPlan
     {
-        return $at->job->once(__METHOD__, fn (): VacuumPlan => Prepared::of($at->circuit(), Plan::of($at)->choices, Plan::of($at)->predicted));
+        return $at->job->once(
+            __METHOD__,
+            fn (): VacuumPlan => Prepared::of($at->circuit(), Plan::of($at)->choices, Plan::of($at)->predicted),
+        );
     }
 }

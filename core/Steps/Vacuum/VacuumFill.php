@@ -103,9 +103,18 @@ final class VacuumFill extends Poured
             ]));
         }
         [$low, $high] = $next->range();
-        $rows[] = ['Still to come', $at->litres($low).' to '.($high === null ? 'more than the needle tells' : $at->litres($high))];
+        $rows[] = [
+            'Still to come',
+            $at->litres($low).' to '.($high === null ? 'more than the needle tells' : $at->litres($high)),
+        ];
 
-        return [new Table('The next jug, so that all of it lands on '.$at->say($next->target, Unit::Percent), ['Liquid', 'Amount'], $rows)];
+        return [
+            new Table(
+                'The next jug, so that all of it lands on '.$at->say($next->target, Unit::Percent),
+                ['Liquid', 'Amount'],
+                $rows,
+            ),
+        ];
     }
 
     private function next(Situation $at): ?NextJug
@@ -131,9 +140,14 @@ final class VacuumFill extends Poured
             null => [Obstacle::missing('no_volume', 'Record what the vacuum drew in.')],
             VacuumDrawnCode::Full, VacuumDrawnCode::AirCameIn => [],
             VacuumDrawnCode::NeedleDeeper, VacuumDrawnCode::NeedleStands => [
-                Obstacle::missing('needle_cannot_be', 'Needle and volume cannot both be right: read the needle again, or correct what went in.'),
+                Obstacle::missing(
+                    'needle_cannot_be',
+                    'Needle and volume cannot both be right: read the needle again, or correct what went in.',
+                ),
             ],
-            VacuumDrawnCode::Filling => [Obstacle::missing('not_at_zero', 'The needle is not at zero: the circuit still takes coolant.')],
+            VacuumDrawnCode::Filling => [
+                Obstacle::missing('not_at_zero', 'The needle is not at zero: the circuit still takes coolant.'),
+            ],
         };
     }
 
@@ -158,15 +172,34 @@ final class VacuumFill extends Poured
         $progress = $drawn->progress;
 
         return match (true) {
-            $drawn->code === VacuumDrawnCode::AirCameIn => Verdict::wait($drawn->code(), 'Air came in', "The needle is at zero with {$in} in, and "
-                ."{$at->litres($drawn->expectedMl)} was to be drawn: the hose took air, or the valve stood open. Pull again, or pour the rest at "
-                .'the neck and let the warm-ups bring the air out.'),
-            $drawn->code === VacuumDrawnCode::NeedleDeeper => Verdict::wait($drawn->code(), 'Deeper than before', 'Coolant that comes in lets '
-                .'the needle fall, never rise. Read it again, or correct the reading before.'),
-            $drawn->code === VacuumDrawnCode::NeedleStands => Verdict::wait($drawn->code(), 'The needle stands', "{$in} in, and the needle "
-                .'hardly moved: it cannot be both. Read it again with the valve shut, or correct what went in.'),
-            $drawn->code === VacuumDrawnCode::Full && $missed === '' => Verdict::pass('full', 'Full', "{$in} drawn in. Top up the neck."),
-            $drawn->code === VacuumDrawnCode::Full => Verdict::wait('full_missed', 'Full, and off target', "{$in} drawn in. {$missed}"),
+            $drawn->code === VacuumDrawnCode::AirCameIn => Verdict::wait(
+                $drawn->code(),
+                'Air came in',
+                "The needle is at zero with {$in} in, and {$at->litres($drawn->expectedMl)} was to be drawn: "
+                    .'the hose took air, or the valve stood open. Pull again, or pour the rest at '
+                    .'the neck and let the warm-ups bring the air out.',
+            ),
+            $drawn->code === VacuumDrawnCode::NeedleDeeper => Verdict::wait(
+                $drawn->code(),
+                'Deeper than before',
+                'Coolant that comes in lets the needle fall, never rise. Read it again, or correct the reading before.',
+            ),
+            $drawn->code === VacuumDrawnCode::NeedleStands => Verdict::wait(
+                $drawn->code(),
+                'The needle stands',
+                "{$in} in, and the needle hardly moved: it cannot be both. Read it again with the valve shut, "
+                    .'or correct what went in.',
+            ),
+            $drawn->code === VacuumDrawnCode::Full && $missed === '' => Verdict::pass(
+                'full',
+                'Full',
+                "{$in} drawn in. Top up the neck.",
+            ),
+            $drawn->code === VacuumDrawnCode::Full => Verdict::wait(
+                'full_missed',
+                'Full, and off target',
+                "{$in} drawn in. {$missed}",
+            ),
             $missed !== '' => Verdict::wait('missed', 'It will miss its target', $missed),
             default => Verdict::wait('filling', 'Filling', $progress === null
                 ? "{$in} in. The needle must fall before it tells what is left."
@@ -180,6 +213,8 @@ final class VacuumFill extends Poured
     {
         $next = Bucket::batch($at->job)->ml > 0.0 ? null : $this->next($at);
 
-        return $next === null ? '' : ": {$at->litres($next->stockMl())} concentrate and {$at->litres($next->waterMl())} water";
+        return $next === null
+            ? ''
+            : ": {$at->litres($next->stockMl())} concentrate and {$at->litres($next->waterMl())} water";
     }
 }

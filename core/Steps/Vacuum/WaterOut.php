@@ -24,7 +24,10 @@ use Aqbel\Core\Steps\StepKind;
 /** After a leak was looked for under water: the water out again. What stays dilutes the fill, so the batch follows. */
 final class WaterOut extends StepKind
 {
-    /** More than this of the capacity stays inside, and the batch no longer lands on its target (common practice, no source). */
+    /**
+     * More than this of the capacity stays inside, and the batch no
+     * longer lands on its target (common practice, no source).
+     */
     private const TELLS = 0.02;
 
     public function name(): string
@@ -44,12 +47,16 @@ final class WaterOut extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'The water was for the drip alone. What of it stays inside is counted, and the batch is made stronger for it.';
+        return 'The water was for the drip alone. What of it stays inside is counted, and the batch is made '
+            .'stronger for it.';
     }
 
     public function instructions(Situation $at): array
     {
-        $drains = array_map(fn (string $port) => $at->circuit()->port($port)->label, $at->circuit()->portIds(PortKind::Drain));
+        $drains = array_map(
+            fn (string $port) => $at->circuit()->port($port)->label,
+            $at->circuit()->portIds(PortKind::Drain),
+        );
 
         return [
             'Pressure off first, then the cap. Pans underneath: '.implode(', ', $drains).'.',
@@ -71,19 +78,37 @@ final class WaterOut extends StepKind
     {
         $out = WaterCameOut::of($entry);
 
-        return $out === null ? [] : [new Line('Out: water of the leak test', -$out->read->ml, $out->read->plusMinusMl($at), null, roughMl: $out->read->roughMl)];
+        return $out === null
+            ? []
+            : [
+                new Line(
+                    'Out: water of the leak test',
+                    -$out->read->ml,
+                    $out->read->plusMinusMl($at),
+                    null,
+                    roughMl: $out->read->roughMl,
+                ),
+            ];
     }
 
     public function obstacles(Situation $at): array
     {
-        return $at->observed(WaterCameOut::class) !== [] ? [] : [Obstacle::missing('no_volume', 'Record how much of the water came out.')];
+        return $at->observed(WaterCameOut::class) !== []
+            ? []
+            : [Obstacle::missing('no_volume', 'Record how much of the water came out.')];
     }
 
     public function figure(Situation $at): Figure
     {
         $ledger = $at->job->ledgerBefore(Stage::Fill);
 
-        return new Figure('Stays inside', $ledger->contentMl, Dimension::Volume, Origin::Measured, within: Range::within($ledger->contentMl, $ledger->plusMinusMl));
+        return new Figure(
+            'Stays inside',
+            $ledger->contentMl,
+            Dimension::Volume,
+            Origin::Measured,
+            within: Range::within($ledger->contentMl, $ledger->plusMinusMl),
+        );
     }
 
     public function judge(Situation $at): ?Verdict
@@ -94,7 +119,11 @@ final class WaterOut extends StepKind
         $more = $this->staysMl($at);
 
         return $this->tells($at)
-            ? Verdict::pass('stays', 'Some stays', "{$at->litres($more)} more inside than before the water: the batch is made stronger next.")
+            ? Verdict::pass(
+                'stays',
+                'Some stays',
+                "{$at->litres($more)} more inside than before the water: the batch is made stronger next.",
+            )
             : Verdict::pass('out', 'Out', 'As much inside as before the water.');
     }
 

@@ -61,16 +61,22 @@ final class CalcTest extends TestCase
     public static function badInput(): array
     {
         return [
-            'no such topic' => ['coolants', '{}', 'topic'], 'no JSON' => ['coolant', 'hello', 'input'], 'a list' => ['coolant', '[1]', 'input'], 'percent' => [
-                'coolant', '{"base":"ethylene_glycol","volume_fraction":50}', 'volume_fraction',
-            ],
-            'base' => ['coolant', '{"base":"green","volume_fraction":0.5}', 'base'], 'quoted number' => [
-                'atmosphere', '{"elevation_m":"1420"}', 'elevation_m',
-            ], 'too high' => ['atmosphere', '{"elevation_m":90000}', 'elevation_m'],
+            'no such topic' => ['coolants', '{}', 'topic'],
+            'no JSON' => ['coolant', 'hello', 'input'],
+            'a list' => ['coolant', '[1]', 'input'],
+            'percent' => ['coolant', '{"base":"ethylene_glycol","volume_fraction":50}', 'volume_fraction'],
+            'base' => ['coolant', '{"base":"green","volume_fraction":0.5}', 'base'],
+            'quoted number' => ['atmosphere', '{"elevation_m":"1420"}', 'elevation_m'],
+            'too high' => ['atmosphere', '{"elevation_m":90000}', 'elevation_m'],
             'missing' => [
-                'vacuum-plan', '{"elevation_m":0,"base":"ethylene_glycol","volume_fraction":0.5,"temp_c":20}', 'void_ml',
-            ], 'deep' => [
-                'vacuum-hold', '{"barometer_kpa":85,"void_ml":1,"readings":[{"t_s":0,"inhg":"x"}]}', 'readings.0.inhg',
+                'vacuum-plan',
+                '{"elevation_m":0,"base":"ethylene_glycol","volume_fraction":0.5,"temp_c":20}',
+                'void_ml',
+            ],
+            'deep' => [
+                'vacuum-hold',
+                '{"barometer_kpa":85,"void_ml":1,"readings":[{"t_s":0,"inhg":"x"}]}',
+                'readings.0.inhg',
             ],
             'boiling' => [
                 'vacuum-plan',

@@ -31,7 +31,10 @@ final class RuleBookTest extends TestCase
                 self::assertContains($inside === null ? $rule : "{$rule}.{$inside}", $paths);
             }
         }
-        self::assertCount(count($paths), array_filter(RuleBook::all(), fn (HouseRule $rule) => $rule->why !== '' && $rule->source !== ''));
+        self::assertCount(
+            count($paths),
+            array_filter(RuleBook::all(), fn (HouseRule $rule) => $rule->why !== '' && $rule->source !== ''),
+        );
     }
 
     public function test_what_is_usual_may_be_kept_as_it_is_and_typed_anew(): void
@@ -46,7 +49,12 @@ final class RuleBookTest extends TestCase
                 data_set($other, $rule->path, is_numeric($rule->stored($usual)) ? $rule->stored($usual) * 1.37 : '');
                 $read = $rule->read($text, $other, $units);
                 is_numeric($rule->stored($usual))
-                    ? self::assertEqualsWithDelta($rule->stored($usual), $read, 0.001 * $rule->stored($usual), $rule->field->name)
+                    ? self::assertEqualsWithDelta(
+                        $rule->stored($usual),
+                        $read,
+                        0.001 * $rule->stored($usual),
+                        $rule->field->name,
+                    )
                     : self::assertSame($rule->stored($usual), $read);
             }
         }
@@ -58,7 +66,11 @@ final class RuleBookTest extends TestCase
         $refused = [];
         foreach (RuleBook::all() as $rule) {
             // A reason is any words, but it is some.
-            foreach ($rule->field->type === FieldType::Text ? ['', null, ['x'], ' ', [], [[]]] : ['', '0', '1e9', 'some', null, ['x']] as $bad) {
+            foreach (
+                $rule->field->type === FieldType::Text
+                    ? ['', null, ['x'], ' ', [], [[]]]
+                    : ['', '0', '1e9', 'some', null, ['x']] as $bad
+            ) {
                 try {
                     $kept = $rule->read($bad, $usual, UnitSystem::Metric);
                     self::assertSame('0', $bad, "{$rule->field->name} took ".json_encode($bad));
@@ -72,6 +84,9 @@ final class RuleBookTest extends TestCase
         // Nought is refused wherever a judgement rests on it; “never” is meant by it only where something falls due.
         $mayBeNone = ['follow_up_days', 'first_km', 'first_hours', 'later_km', 'later_hours'];
         self::assertSame($mayBeNone, array_values(array_filter($mayBeNone, fn (string $name) => $refused[$name] === 5)));
-        self::assertSame([], array_keys(array_filter(array_diff_key($refused, array_flip($mayBeNone)), fn (int $times) => $times !== 6)));
+        self::assertSame(
+            [],
+            array_keys(array_filter(array_diff_key($refused, array_flip($mayBeNone)), fn (int $times) => $times !== 6)),
+        );
     }
 }

@@ -37,7 +37,11 @@ final class MakerTest extends TestCase
             $circuit = CircuitReader::read((new Maker($layout, $has))->document([]));
             self::assertEqualsWithDelta($layout->sketch($has)->capacityMl(), $circuit->capacityMl(), 5.0);
             self::assertNotSame([], $circuit->portsOf(PortKind::Drain), 'it can be drained');
-            self::assertGreaterThan(0.3, Drainage::of($circuit, $circuit->portIds(PortKind::Drain), $circuit->usualGates())->drainedMl / $circuit->capacityMl());
+            self::assertGreaterThan(
+                0.3,
+                Drainage::of($circuit, $circuit->portIds(PortKind::Drain), $circuit->usualGates())->drainedMl
+                    / $circuit->capacityMl(),
+            );
             foreach ($circuit->nodes as $node) {
                 self::assertGreaterThan(0.0, $node->plusMinusMm, "{$node->id} was not measured");
             }
@@ -68,7 +72,10 @@ final class MakerTest extends TestCase
         self::assertGreaterThanOrEqual(18, count($told));
         self::assertSame(array_unique(array_column($told, 'title')), array_column($told, 'title'));
         foreach (Layouts::all() as $layout) {
-            $heights = array_filter((new Maker($layout, $layout->extras))->questions(), fn (Question $question) => str_starts_with($question->id, 'z_'));
+            $heights = array_filter(
+                (new Maker($layout, $layout->extras))->questions(),
+                fn (Question $question) => str_starts_with($question->id, 'z_'),
+            );
             self::assertLessThanOrEqual(8, count($heights), $layout->id);
             self::assertGreaterThanOrEqual(3, count($heights), $layout->id);
         }
@@ -90,10 +97,20 @@ final class MakerTest extends TestCase
                 default => round(($question->least + min($question->most, 90.0)) / 2.0 + 11.0, 1),
             };
         }
-        $answers = [...$answers, 'capacity_ml' => 9876.0, ...array_intersect_key(
-            ['thermostat_start_c' => 81.0, 'thermostat_full_c' => 93.0, 'fan_off_c' => 91.5, 'fan_on_c' => 96.0, 'limit_c' => 106.0],
-            $answers,
-        )];
+        $answers = [
+            ...$answers,
+            'capacity_ml' => 9876.0,
+            ...array_intersect_key(
+                [
+                    'thermostat_start_c' => 81.0,
+                    'thermostat_full_c' => 93.0,
+                    'fan_off_c' => 91.5,
+                    'fan_on_c' => 96.0,
+                    'limit_c' => 106.0,
+                ],
+                $answers,
+            ),
+        ];
         $circuit = CircuitReader::read($maker->document($answers));
         self::assertEqualsWithDelta(9876.0, $circuit->capacityMl(), 5.0);
         foreach ($answers as $id => $answer) {
@@ -104,30 +121,66 @@ final class MakerTest extends TestCase
                 self::assertSame($answer, $circuit->ports[substr($id, 7)]->torqueNm);
             }
         }
-        self::assertSame([$answers['cap_kpa'], $answers['limit_c'], 'said of inhibitor', 0.4, 'said of cold_level', -$answers['below_neck_mm']], [
-            $circuit->facts->capKpa, $circuit->facts->limitC, $circuit->facts->inhibitor, $circuit->facts->targetFraction,
-            $circuit->facts->coldLevel, $circuit->facts->coldHeadMm,
-        ]);
+        self::assertSame(
+            [
+                $answers['cap_kpa'],
+                $answers['limit_c'],
+                'said of inhibitor',
+                0.4,
+                'said of cold_level',
+                -$answers['below_neck_mm'],
+            ],
+            [
+                $circuit->facts->capKpa,
+                $circuit->facts->limitC,
+                $circuit->facts->inhibitor,
+                $circuit->facts->targetFraction,
+                $circuit->facts->coldLevel,
+                $circuit->facts->coldHeadMm,
+            ],
+        );
         self::assertCount(2, $circuit->facts->routine);
         $none = CircuitReader::read($maker->document([]));
         foreach (array_keys($circuit->nodes) as $id) {
             if ($none->nodes[$id]->follows === null) {
-                self::assertLessThanOrEqual($none->nodes[$id]->plusMinusMm, $circuit->nodes[$id]->plusMinusMm, "{$id} is no less sure");
+                self::assertLessThanOrEqual(
+                    $none->nodes[$id]->plusMinusMm,
+                    $circuit->nodes[$id]->plusMinusMm,
+                    "{$id} is no less sure",
+                );
             }
-            self::assertEqualsWithDelta(17.0, $circuit->nodes[$id]->zMm - $none->nodes[$id]->zMm, 0.2, "{$id} went along");
+            self::assertEqualsWithDelta(
+                17.0,
+                $circuit->nodes[$id]->zMm - $none->nodes[$id]->zMm,
+                0.2,
+                "{$id} went along",
+            );
         }
     }
 
     public function test_a_thermostat_lets_air_by_as_nearly_all_do_until_somebody_has_looked(): void
     {
         foreach (Layouts::all() as $layout) {
-            $gate = fn (array $answers): ?Gate => CircuitReader::read((new Maker($layout, []))->document($answers))->gates['thermostat'] ?? null;
+            $gate = fn (array $answers): ?Gate => CircuitReader::read((new Maker($layout, []))->document($answers))
+                ->gates['thermostat'] ?? null;
             if ($gate([]) === null) {
                 continue;
             }
-            self::assertSame([true, false], [$gate([])->weeps, $gate([])->sure], "{$layout->id}: common practice, no source");
-            self::assertSame([true, true], [$gate(['jiggle_pin' => 'yes'])->weeps, $gate(['jiggle_pin' => 'yes'])->sure], $layout->id);
-            self::assertSame([false, true], [$gate(['jiggle_pin' => 'no'])->weeps, $gate(['jiggle_pin' => 'no'])->sure], $layout->id);
+            self::assertSame(
+                [true, false],
+                [$gate([])->weeps, $gate([])->sure],
+                "{$layout->id}: common practice, no source",
+            );
+            self::assertSame(
+                [true, true],
+                [$gate(['jiggle_pin' => 'yes'])->weeps, $gate(['jiggle_pin' => 'yes'])->sure],
+                $layout->id,
+            );
+            self::assertSame(
+                [false, true],
+                [$gate(['jiggle_pin' => 'no'])->weeps, $gate(['jiggle_pin' => 'no'])->sure],
+                $layout->id,
+            );
         }
     }
 
@@ -173,45 +226,76 @@ final class MakerTest extends TestCase
                 self::assertSame($field, $refused->field);
             }
         }
-        $told = TopicList::answer('layout', (string) json_encode(['layout' => 'radiator_cap', 'answers' => ['cap_kpa' => null, 'capacity_ml' => '']]));
+        $told = TopicList::answer(
+            'layout',
+            (string) json_encode(['layout' => 'radiator_cap', 'answers' => ['cap_kpa' => null, 'capacity_ml' => '']]),
+        );
         self::assertArrayNotHasKey('cap_kpa', $told['circuit']['facts'], 'do not know is an answer');
     }
 
-    /** @return array<string, array{string, string, list<string>, array<string, mixed>}> demo circuit, layout, what it has, what its manual and a tape say */
+    /**
+     * @return array<string, array{string, string, list<string>, array<string, mixed>}> demo
+     * circuit, layout, what it has, what its manual and a tape say
+     */
     public static function known(): array
     {
         return [
-            'a van, tank at the bulkhead' => ['post-van', 'two_bleeds', ['second_drain', 'vent_line'], ['capacity_ml' => 8950, 'jiggle_pin' => 'yes']],
+            'a van, tank at the bulkhead' => [
+                'post-van',
+                'two_bleeds',
+                ['second_drain', 'vent_line'],
+                ['capacity_ml' => 8950, 'jiggle_pin' => 'yes'],
+            ],
             'a small tractor' => ['yard-tractor', 'small_twin', ['second_drain'], ['capacity_ml' => 2250]],
             'a bus with a rear heater' => ['school-minibus', 'rear_heater', ['second_drain'], ['capacity_ml' => 10710]],
         ];
     }
 
     /**
-     * What it says of a vehicle it was never shown, from a dozen numbers: the whole model's drains lie in its ranges, or within a
-     * twentieth.
+     * What it says of a vehicle it was never shown, from a dozen numbers: the whole
+     * model's drains lie in its ranges, or within a twentieth.
      *
      * @param  list<string>  $has
      * @param  array<string, mixed>  $answers
      */
     #[DataProvider('known')]
-    public function test_the_ranges_of_a_made_circuit_hold_the_whole_model(string $key, string $layout, array $has, array $answers): void
-    {
+    public function test_the_ranges_of_a_made_circuit_hold_the_whole_model(
+        string $key,
+        string $layout,
+        array $has,
+        array $answers,
+    ): void {
         $real = Demo::circuit($key);
         foreach ((new Maker(Layouts::all()[$layout], array_map(Extra::from(...), $has)))->questions() as $question) {
-            $node = $real->nodes[$question->node ?? ''] ?? $real->nodes[['heater_in' => 'front_in', 'rear_low' => 'floor_ret_rear'][$question->node ?? ''] ?? ''] ?? null;
+            $node = $real->nodes[$question->node ?? '']
+                ?? ($real->nodes[
+                    ['heater_in' => 'front_in', 'rear_low' => 'floor_ret_rear'][$question->node ?? ''] ?? ''
+                ]
+                    ?? null);
             $answers += str_starts_with($question->id, 'z_') && $node !== null ? [$question->id => $node->zMm] : [];
         }
-        $document = TopicList::answer('layout', (string) json_encode(['layout' => $layout, 'has' => $has, 'answers' => $answers]))['circuit'];
+        $document = TopicList::answer(
+            'layout',
+            (string) json_encode(['layout' => $layout, 'has' => $has, 'answers' => $answers]),
+        )['circuit'];
         $drains = array_values(array_intersect(['radiator_cock', 'petcock'], $real->portIds(PortKind::Drain)));
-        $made = TopicList::answer('ranges', (string) json_encode(['circuit' => $document, 'choices' => ['drains' => ['radiator_cock'], 'bleeds' => []]]));
+        $made = TopicList::answer(
+            'ranges',
+            (string) json_encode([
+                'circuit' => $document,
+                'choices' => ['drains' => ['radiator_cock'], 'bleeds' => []],
+            ]),
+        );
         $out = self::full($real, $drains);
         self::assertTrue(
             self::holds($made['drains'][0]['low_ml'], $made['drains'][0]['high_ml'], $out),
             "{$out} mL come out, told were {$made['drains'][0]['low_ml']} to {$made['drains'][0]['high_ml']}",
         );
         $air = Filling::of($real, $real->fillPort()->id, [], $real->usualGates())->airMl;
-        self::assertTrue(self::holds($made['air_low_ml'], $made['air_high_ml'], $air), "{$air} mL of air stay, told were {$made['air_low_ml']} to {$made['air_high_ml']}");
+        self::assertTrue(
+            self::holds($made['air_low_ml'], $made['air_high_ml'], $air),
+            "{$air} mL of air stay, told were {$made['air_low_ml']} to {$made['air_high_ml']}",
+        );
     }
 
     private static function holds(float $low, float $high, float $real): bool

@@ -27,8 +27,15 @@ final class NeedleWatchTest extends TestCase
     private static function written(array $inHg): array
     {
         $at = JobOnPaper::on('rescue-ambulance', school: 'vacuum')->at('hold:1');
-        $points = array_map(fn (int $i, float $shown): array => [$at->now - count($inHg) + 1.0 + $i, $shown], array_keys($inHg), $inHg);
+        $points = array_map(
+            fn (int $i, float $shown): array => [$at->now - count($inHg) + 1.0 + $i, $shown],
+            array_keys($inHg),
+            $inHg,
+        );
 
-        return array_map(fn (RunLine $line) => round((float) $line->values->number('vacuum') / 3.386389, 3), NeedleWatch::lines($at, ['vacuum_inhg' => $points]));
+        return array_map(
+            fn (RunLine $line) => round((float) $line->values->number('vacuum') / 3.386389, 3),
+            NeedleWatch::lines($at, ['vacuum_inhg' => $points]),
+        );
     }
 }

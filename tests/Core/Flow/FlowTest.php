@@ -47,7 +47,11 @@ final class FlowTest extends TestCase
             [['neck', 'low', 1000], ['low', 'saddle', 500], ['saddle', 'end', 500]],
             ['fill' => 'neck', 'bleed' => 'saddle'],
         );
-        $ties = fn (Circuit $circuit): array => Ties::of($circuit, 0.0, fn (Circuit $one, float $k): float => Filling::of($one, 'fill', ['bleed'], coarseness: $k)->airMl)->all;
+        $ties = fn (Circuit $circuit): array => Ties::of(
+            $circuit,
+            0.0,
+            fn (Circuit $one, float $k): float => Filling::of($one, 'fill', ['bleed'], coarseness: $k)->airMl,
+        )->all;
         foreach ([893.0, 898.1, 899.0, 901.0, 901.9, 902.1, 907.0] as $saddle) {
             [$tie] = $ties($at($saddle));
             self::assertSame(['neck', 'saddle'], [$tie->one, $tie->other], "saddle at {$saddle}");
@@ -71,31 +75,50 @@ final class FlowTest extends TestCase
 
     public function test_a_leg_that_glugs_is_helped_at_the_highest_point_it_has(): void
     {
-        $two = fn (string $first, string $second): ?string => Drainage::of(CircuitReader::read([
-            'format' => Circuit::FORMAT, 'name' => 'test',
-            'nodes' => array_map(fn (string $id, int $z) => ['id' => $id, 'x_mm' => 0, 'z_mm' => $z], ['neck', 'drain', 'top', 'end'], [900, 300, 800, 600]),
-            'passages' => [
-                ['id' => 'p0', 'from' => 'neck', 'to' => 'drain', 'volume_ml' => 600], ['id' => 'p1', 'from' => 'drain', 'to' => 'end', 'volume_ml' => 400],
-                ['id' => 'p2', 'from' => 'end', 'to' => 'top', 'volume_ml' => 300],
-            ],
-            'ports' => [
-                ['id' => 'fill', 'node' => 'neck', 'kind' => 'fill'], ['id' => 'cock', 'node' => 'drain', 'kind' => 'drain'],
-                ['id' => 'first', 'node' => $first, 'kind' => 'bleed'], ['id' => 'second', 'node' => $second, 'kind' => 'bleed'],
-            ],
-        ]), ['cock'])->slow[0]->airPort ?? null;
+        $two = fn (string $first, string $second): ?string => Drainage::of(
+            CircuitReader::read([
+                'format' => Circuit::FORMAT,
+                'name' => 'test',
+                'nodes' => array_map(
+                    fn (string $id, int $z) => ['id' => $id, 'x_mm' => 0, 'z_mm' => $z],
+                    ['neck', 'drain', 'top', 'end'],
+                    [900, 300, 800, 600],
+                ),
+                'passages' => [
+                    ['id' => 'p0', 'from' => 'neck', 'to' => 'drain', 'volume_ml' => 600],
+                    ['id' => 'p1', 'from' => 'drain', 'to' => 'end', 'volume_ml' => 400],
+                    ['id' => 'p2', 'from' => 'end', 'to' => 'top', 'volume_ml' => 300],
+                ],
+                'ports' => [
+                    ['id' => 'fill', 'node' => 'neck', 'kind' => 'fill'],
+                    ['id' => 'cock', 'node' => 'drain', 'kind' => 'drain'],
+                    ['id' => 'first', 'node' => $first, 'kind' => 'bleed'],
+                    ['id' => 'second', 'node' => $second, 'kind' => 'bleed'],
+                ],
+            ]),
+            ['cock'],
+        )->slow[0]->airPort ?? null;
         self::assertSame('second', $two('end', 'top'));
         self::assertSame('first', $two('top', 'end'));
     }
 
     public function test_a_leg_with_air_from_above_does_not_glug(): void
     {
-        $plain = $this->circuit(['neck' => 900, 'drain' => 300], [['neck', 'drain', 600]], ['fill' => 'neck', 'cock' => 'drain']);
+        $plain = $this->circuit(
+            ['neck' => 900, 'drain' => 300],
+            [['neck', 'drain', 600]],
+            ['fill' => 'neck', 'cock' => 'drain'],
+        );
         self::assertSame([], Drainage::of($plain, ['cock'])->slow);
     }
 
     public function test_a_gate_that_is_none_is_named(): void
     {
-        $plain = $this->circuit(['neck' => 900, 'drain' => 300], [['neck', 'drain', 600]], ['fill' => 'neck', 'cock' => 'drain']);
+        $plain = $this->circuit(
+            ['neck' => 900, 'drain' => 300],
+            [['neck', 'drain', 600]],
+            ['fill' => 'neck', 'cock' => 'drain'],
+        );
         try {
             new Mesh($plain, ['valve']);
             self::fail('a gate nobody drew');
@@ -106,7 +129,11 @@ final class FlowTest extends TestCase
 
     public function test_coolant_in_an_evacuated_circuit_stands_in_its_lowest_cells(): void
     {
-        $leg = $this->circuit(['neck' => 900, 'low' => 300, 'end' => 800], [['neck', 'low', 1_000], ['low', 'end', 1_000]], ['fill' => 'neck']);
+        $leg = $this->circuit(
+            ['neck' => 900, 'low' => 300, 'end' => 800],
+            [['neck', 'low', 1_000], ['low', 'end', 1_000]],
+            ['fill' => 'neck'],
+        );
         $wet = function (float $content) use ($leg): float {
             $ml = 0.0;
             foreach (Standing::of($leg, $content)->toArray() as $passage => $runs) {

@@ -20,11 +20,21 @@ final class LevelAndPoolsTest extends TestCase
     public function test_a_level_run_fills_whichever_end_is_a_hair_higher(): void
     {
         // Both legs rise together, so both ends of the run become wet at the same level.
-        $between = fn (float $hair): Filling => Filling::of(self::circuit(
-            ['neck' => 900, 'low' => 300, 'left' => 600, 'right' => 600 + $hair, 'vent' => 850],
-            [['neck', 'low', 800], ['low', 'left', 600], ['low', 'right', 600], ['left', 'right', 9000], ['right', 'vent', 200]],
-            ['fill' => 'neck', 'bleed' => 'vent'],
-        ), 'fill', ['bleed']);
+        $between = fn (float $hair): Filling => Filling::of(
+            self::circuit(
+                ['neck' => 900, 'low' => 300, 'left' => 600, 'right' => 600 + $hair, 'vent' => 850],
+                [
+                    ['neck', 'low', 800],
+                    ['low', 'left', 600],
+                    ['low', 'right', 600],
+                    ['left', 'right', 9000],
+                    ['right', 'vent', 200],
+                ],
+                ['fill' => 'neck', 'bleed' => 'vent'],
+            ),
+            'fill',
+            ['bleed'],
+        );
         foreach ([-1.0, -0.5, 0.0, 0.5, 1.0] as $hair) {
             self::assertEqualsWithDelta(0.0, $between($hair)->airMl, 1.0, "{$hair} mm");
             self::assertEqualsWithDelta(11_200, $between($hair)->acceptedMl, 1.0);
@@ -38,7 +48,8 @@ final class LevelAndPoolsTest extends TestCase
             $circuit = RandomCircuit::terraced($seed);
             $so = Filling::of($circuit, 'fill', ['b0', 'b1'], headMm: 50.0)->acceptedMl;
             foreach ([[0, 1.0], [1, -1.0], [2, 0.5], [3, -0.5]] as [$node, $mm]) {
-                $nudged = Filling::of(RandomCircuit::terraced($seed, $node, $mm), 'fill', ['b0', 'b1'], headMm: 50.0)->acceptedMl;
+                $nudged = Filling::of(RandomCircuit::terraced($seed, $node, $mm), 'fill', ['b0', 'b1'], headMm: 50.0)
+                    ->acceptedMl;
                 $jumps += abs($nudged - $so) > 0.02 * $circuit->capacityMl() ? 1 : 0;
                 $tried++;
             }
@@ -54,7 +65,11 @@ final class LevelAndPoolsTest extends TestCase
                 foreach ([0.3, 0.6, null] as $share) {
                     $pour = self::pour($circuit, $share);
                     foreach (self::surfaces($pour) as [$highest, $lowest]) {
-                        self::assertLessThan(20.0, $highest - $lowest, "{$circuit->name}, ".($share ?? 'all').' poured');
+                        self::assertLessThan(
+                            20.0,
+                            $highest - $lowest,
+                            "{$circuit->name}, ".($share ?? 'all').' poured',
+                        );
                     }
                 }
             }
@@ -92,7 +107,9 @@ final class LevelAndPoolsTest extends TestCase
         self::assertSame([], $silent(Filling::of($shut, 'fill', ['bleed'], ['g0'])));
     }
 
-    /** A dome fed from below by two legs, with the way on leaving half way up: air in it holds back what lies behind. */
+    /**
+     * A dome fed from below by two legs, with the way on leaving half way up: air in it holds back what lies behind.
+     */
     public function test_a_hump_that_seals_is_named_with_what_vents_it(): void
     {
         $behind = RandomCircuit::make(11);
@@ -133,7 +150,10 @@ final class LevelAndPoolsTest extends TestCase
         return $pour;
     }
 
-    /** @return list<array{float, float}> of each body of coolant its highest cell beside open air, and the lowest dry one */
+    /**
+     * @return list<array{float, float}> of each body of coolant its
+     * highest cell beside open air, and the lowest dry one
+     */
     private static function surfaces(Pour $pour): array
     {
         $wet = array_filter($pour->state, fn (int $state) => $state === Filling::COOLANT);
@@ -170,14 +190,22 @@ final class LevelAndPoolsTest extends TestCase
                 array_keys($heights),
             ),
             'passages' => array_map(
-                fn (int $i) => ['id' => "p{$i}", 'from' => $passages[$i][0], 'to' => $passages[$i][1], 'volume_ml' => $passages[$i][2]],
+                fn (int $i) => [
+                    'id' => "p{$i}",
+                    'from' => $passages[$i][0],
+                    'to' => $passages[$i][1],
+                    'volume_ml' => $passages[$i][2],
+                ],
                 array_keys($passages),
             ),
             'ports' => array_map(
                 fn (string $id) => ['id' => $id, 'node' => $ports[$id], 'kind' => $id === 'fill' ? 'fill' : 'bleed'],
                 array_keys($ports),
             ),
-            'gates' => array_map(fn (int $i) => ['id' => "g{$i}", 'passage' => $gated[$i], 'kind' => 'valve'], array_keys($gated)),
+            'gates' => array_map(
+                fn (int $i) => ['id' => "g{$i}", 'passage' => $gated[$i], 'kind' => 'valve'],
+                array_keys($gated),
+            ),
         ]);
     }
 }

@@ -16,7 +16,14 @@ final class AfterTest extends TestCase
     /** @return array<string, array{string}> */
     public static function journeys(): array
     {
-        $names = ['repair-by-gravity', 'cold-check-corrected', 'a-colleagues-line', 'found-three-times', 'hold-corrected-to-a-leak', 'steam-then-calm'];
+        $names = [
+            'repair-by-gravity',
+            'cold-check-corrected',
+            'a-colleagues-line',
+            'found-three-times',
+            'hold-corrected-to-a-leak',
+            'steam-then-calm',
+        ];
 
         return array_combine($names, array_map(fn (string $name) => [$name], $names));
     }
@@ -33,7 +40,12 @@ final class AfterTest extends TestCase
         foreach ($lines as $i => $line) {
             $state = $state->after($line);
             if ($i % 7 === 0 || $i === count($lines) - 1) {
-                $again = new JobState($whole->circuit, $whole->plan, $whole->kinds, new Journal(array_slice($lines, 0, $i + 1)));
+                $again = new JobState(
+                    $whole->circuit,
+                    $whole->plan,
+                    $whole->kinds,
+                    new Journal(array_slice($lines, 0, $i + 1)),
+                );
                 self::assertSame(array_keys($again->steps), array_keys($state->steps));
                 self::assertSame(array_keys($again->closed), array_keys($state->closed));
                 self::assertSame(array_keys($again->reopened), array_keys($state->reopened));

@@ -25,7 +25,10 @@ final class EdgesTest extends TestCase
 
     public function test_two_tablets_differ_by_a_minute_and_no_more(): void
     {
-        $back = fn (int $second): array => array_column((new Journal([self::line(1, 1_000), self::line(2, $second), self::line(3, 2_000)]))->backwards(), 'seq');
+        $back = fn (int $second): array => array_column(
+            (new Journal([self::line(1, 1_000), self::line(2, $second), self::line(3, 2_000)]))->backwards(),
+            'seq',
+        );
         self::assertSame([], $back(941));
         self::assertSame([2], $back(939));
         self::assertSame([], $back(1_500));

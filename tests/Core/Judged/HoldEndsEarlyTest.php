@@ -11,7 +11,10 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Core\JobOnPaper;
 
-/** A hold that an instrument reads ends when a longer one would tell no more; one by hand, or with anything moving, never does. */
+/**
+ * A hold that an instrument reads ends when a longer one would tell
+ * no more; one by hand, or with anything moving, never does.
+ */
 final class HoldEndsEarlyTest extends TestCase
 {
     public function test_five_minutes_of_a_standing_instrument_are_enough_and_of_a_needle_are_not(): void
@@ -25,10 +28,15 @@ final class HoldEndsEarlyTest extends TestCase
 
     public function test_whatever_still_moves_is_held_to_its_end(): void
     {
-        foreach ([
-            'a leak' => [21.0, 20.85, 20.7, 20.55, 20.4, 20.25], 'a small one' => [21.0, 20.94, 20.88, 20.82, 20.76, 20.7],
-            'settling' => [21.0, 20.6, 20.4, 20.3, 20.25, 20.22], 'a late fall' => [21.0, 21.0, 21.0, 21.0, 21.0, 20.6], 'an adapter' => [21.0, 21.0, 19.0, 19.0, 19.0, 19.0],
-        ] as $what => $inHg) {
+        foreach (
+            [
+                'a leak' => [21.0, 20.85, 20.7, 20.55, 20.4, 20.25],
+                'a small one' => [21.0, 20.94, 20.88, 20.82, 20.76, 20.7],
+                'settling' => [21.0, 20.6, 20.4, 20.3, 20.25, 20.22],
+                'a late fall' => [21.0, 21.0, 21.0, 21.0, 21.0, 20.6],
+                'an adapter' => [21.0, 21.0, 19.0, 19.0, 19.0, 19.0],
+            ] as $what => $inHg
+        ) {
             self::assertFalse(self::held($inHg)?->early, $what);
         }
     }
@@ -59,7 +67,13 @@ final class HoldEndsEarlyTest extends TestCase
     {
         $job = JobOnPaper::on('rescue-ambulance', school: 'vacuum');
         foreach ($inHg as $one) {
-            $job->write('hold:1', 'reading', ['vacuum' => Pressure::inchesOfMercury($one)->kPa()] + ($byInstrument ? ['source' => 'instrument'] : []), 60);
+            $job->write(
+                'hold:1',
+                'reading',
+                ['vacuum' => Pressure::inchesOfMercury($one)->kPa()]
+                    + ($byInstrument ? ['source' => 'instrument'] : []),
+                60,
+            );
         }
 
         return $job;

@@ -26,8 +26,22 @@ final class LawsTest extends TestCase
     /** Calm lines, by kind of step: what somebody who wants it to be good writes next. */
     private const CALM = [
         'heat_cycle' => [
-            ['reading', ['ect' => 91.0, 'far' => 86.0, 'outlet_front' => 66.0, 'outlet_rear' => 62.0, 'bubbles' => 'none', 'sign' => 'none']],
-            ['fan_on', []], ['fan_off', []], ['fan_on', []], ['fan_off', []], ['shut_off', []],
+            [
+                'reading',
+                [
+                    'ect' => 91.0,
+                    'far' => 86.0,
+                    'outlet_front' => 66.0,
+                    'outlet_rear' => 62.0,
+                    'bubbles' => 'none',
+                    'sign' => 'none',
+                ],
+            ],
+            ['fan_on', []],
+            ['fan_off', []],
+            ['fan_on', []],
+            ['fan_off', []],
+            ['shut_off', []],
         ],
         'rinse_run' => [['reading', ['ect' => 84.0, 'far' => 80.0, 'sign' => 'none']], ['shut_off', []]],
         'drive' => [['driven', ['minutes' => 1500.0, 'ect' => 90.0, 'alarm' => 'none']]],
@@ -104,7 +118,9 @@ final class LawsTest extends TestCase
     {
         $last = array_reduce($state->journal->lines, fn (int $last, Entry $line) => max($last, $line->at), 0);
 
-        return isset($state->steps[$step->id]) ? $state->at($state->steps[$step->id], $last + $later, UnitSystem::Metric) : null;
+        return isset($state->steps[$step->id])
+            ? $state->at($state->steps[$step->id], $last + $later, UnitSystem::Metric)
+            : null;
     }
 
     private function judged(JobState $state, Step $step): ?Judgement
@@ -122,7 +138,11 @@ final class LawsTest extends TestCase
         self::assertNotSame([], $judged->restsOn(), "{$step->id}: {$judged->code()} rests on nothing");
         $standing = array_map(fn (Entry $line) => $line->seq, $state->journal->effective());
         $rests = array_map(fn (Observation $told) => $told->told()->seq, $judged->restsOn());
-        self::assertSame([], array_diff($rests, $standing), "{$step->id}: {$judged->code()} rests on what was taken back");
+        self::assertSame(
+            [],
+            array_diff($rests, $standing),
+            "{$step->id}: {$judged->code()} rests on what was taken back",
+        );
     }
 
     private function theFirstDangerStands(JobState $state, Judgement $judged, Step $step): void
@@ -135,14 +155,21 @@ final class LawsTest extends TestCase
             $after = $this->judged($state, $step);
             $last = $judged->latches() || $form === 'declined' ? [$judged->code(), Outcome::Stops] : null;
             if ($last !== null) {
-                self::assertSame($last, [$after?->code(), $after?->outcome()], "{$step->id}: {$judged->code()}, and then {$form}");
+                self::assertSame(
+                    $last,
+                    [$after?->code(), $after?->outcome()],
+                    "{$step->id}: {$judged->code()}, and then {$form}",
+                );
             }
         }
     }
 
     private function timeIsTheServers(JobState $state, Judgement $judged, Step $step): void
     {
-        if ($judged->outcome() !== Outcome::Passes || ! in_array($step->kind, [...self::TIMED, ...self::TIMED_FROM_ITS_STAGE], true)) {
+        if (
+            $judged->outcome() !== Outcome::Passes
+            || ! in_array($step->kind, [...self::TIMED, ...self::TIMED_FROM_ITS_STAGE], true)
+        ) {
             return;
         }
         // All of it in the second in which the step, or the stage, before it was done with.
@@ -151,15 +178,27 @@ final class LawsTest extends TestCase
         while ($lines[$first]->step !== $step->id) {
             $first++;
         }
-        while (in_array($step->kind, self::TIMED_FROM_ITS_STAGE, true) && $first > 0 && $isOfStage($lines[$first - 1])) {
+        while (
+            in_array($step->kind, self::TIMED_FROM_ITS_STAGE, true)
+            && $first > 0
+            && $isOfStage($lines[$first - 1])
+        ) {
             $first--;
         }
         $before = $lines[$first - 1]->at ?? 0;
         $inOneSecond = [];
         foreach ($lines as $i => $line) {
             $inOneSecond[] = $i < $first
-                ? $line
-                : new Entry($line->seq, $before, $line->person, $line->step, $line->form, $line->values, $line->typed());
+                    ? $line
+                    : new Entry(
+                        $line->seq,
+                        $before,
+                        $line->person,
+                        $line->step,
+                        $line->form,
+                        $line->values,
+                        $line->typed(),
+                    );
         }
         $quick = $this->with($state, $inOneSecond);
         $at = $quick->at($quick->steps[$step->id], $before);
@@ -173,7 +212,8 @@ final class LawsTest extends TestCase
         $kind = StepCatalogue::standard()->of($step);
         $before = $kind->judge($at)?->passes() === true;
         foreach ($kind->forms($at) as $form) {
-            $untouched = $form->offered && ! in_array($form->name, self::AS_WORKED_OUT, true) ? self::untouched($form, $at) : [];
+            $untouched
+                = $form->offered && ! in_array($form->name, self::AS_WORKED_OUT, true) ? self::untouched($form, $at) : [];
             if ($before || $untouched === []) {
                 continue;
             }
@@ -189,11 +229,17 @@ final class LawsTest extends TestCase
     private static function untouched(Form $form, Situation $at): array
     {
         try {
-            $raw = array_filter(array_combine(
-                array_map(fn ($field) => $field->name, $form->fields),
-                array_map(fn ($field) => $field->default, $form->fields),
-            ), fn (?string $value) => $value !== null);
-            $filled = $form->read($form->typed(array_map(fn ($value) => is_numeric($value) ? (float) $value : $value, $raw)), $at->units);
+            $raw = array_filter(
+                array_combine(
+                    array_map(fn ($field) => $field->name, $form->fields),
+                    array_map(fn ($field) => $field->default, $form->fields),
+                ),
+                fn (?string $value) => $value !== null,
+            );
+            $filled = $form->read(
+                $form->typed(array_map(fn ($value) => is_numeric($value) ? (float) $value : $value, $raw)),
+                $at->units,
+            );
             StepCatalogue::standard()->of($at->step)->admit($at, $form->name, $filled->values);
 
             return array_diff_key($raw, array_flip(self::OF_A_VOLUME)) === [] ? [] : $filled->values->toArray();
@@ -207,6 +253,15 @@ final class LawsTest extends TestCase
     {
         $last = $state->journal->lines[count($state->journal->lines) - 1] ?? null;
 
-        return $state->after(Entry::stored($state->journal->last() + 1, ($last?->at ?? 0) + 120, $last->person ?? 'Anna', $step->id, $form, $values));
+        return $state->after(
+            Entry::stored(
+                $state->journal->last() + 1,
+                ($last?->at ?? 0) + 120,
+                $last->person ?? 'Anna',
+                $step->id,
+                $form,
+                $values,
+            ),
+        );
     }
 }

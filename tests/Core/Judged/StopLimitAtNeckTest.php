@@ -40,8 +40,16 @@ final class StopLimitAtNeckTest extends TestCase
         unset($document['facts']['fan_on_c'], $document['facts']['fan_off_c'], $document['facts']['limit_c']);
         $circuit = CircuitReader::read([...$document, 'facts' => [...$document['facts'], ...$facts]]);
         $choices = new Choices(
-            jobKind: JobKind::Repair, complaint: Complaint::None, school: 'gravity', opened: ['upper_hose'], drains: ['radiator_cock'],
-            elevationM: 310.0, noseLiftMm: 0.0, targetFraction: 0.5, cureMinutes: 0.0, rules: new HouseRules,
+            jobKind: JobKind::Repair,
+            complaint: Complaint::None,
+            school: 'gravity',
+            opened: ['upper_hose'],
+            drains: ['radiator_cock'],
+            elevationM: 310.0,
+            noseLiftMm: 0.0,
+            targetFraction: 0.5,
+            cureMinutes: 0.0,
+            rules: new HouseRules(),
         );
         $planner = Demo::planner();
         $job = new JobState($circuit, $planner->plan($circuit, $choices), $planner->kinds);

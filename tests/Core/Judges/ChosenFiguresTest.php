@@ -15,12 +15,15 @@ use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /**
- * The figures the judges gave when their constants were chosen by the simulators beside this file. They are no truth: who
- * changes a constant sees here what it moves, and tries the simulators again.
+ * The figures the judges gave when their constants were chosen by the simulators beside this file. They are no truth:
+ * who changes a constant sees here what it moves, and tries the simulators again.
  */
 final class ChosenFiguresTest extends TestCase
 {
-    /** @return list<array{list<array{float|int, float|int}>, list<float>}> minutes and °C; τ, minutes, low, high, come back */
+    /**
+     * @return list<array{list<array{float|int, float|int}>,
+     * list<float>}> minutes and °C; τ, minutes, low, high, come back
+     */
     public static function coolDowns(): array
     {
         return [
@@ -109,9 +112,19 @@ final class ChosenFiguresTest extends TestCase
     public function test_a_falling_needle(array $falls, array $seconds, array $expected): void
     {
         $fit = HoldFit::of(array_map(floatval(...), $seconds), array_map(floatval(...), $falls));
-        self::assertEqualsWithDelta($expected, [
-            $fit->leak, $fit->settling, $fit->moved, $fit->leakDivisions, $fit->settlingDivisions, $fit->tauSeconds, $fit->boundDivisions,
-        ], 1.0e-4);
+        self::assertEqualsWithDelta(
+            $expected,
+            [
+                $fit->leak,
+                $fit->settling,
+                $fit->moved,
+                $fit->leakDivisions,
+                $fit->settlingDivisions,
+                $fit->tauSeconds,
+                $fit->boundDivisions,
+            ],
+            1.0e-4,
+        );
         self::assertTrue($fit->explained);
     }
 

@@ -98,15 +98,27 @@ final class HoldEdgesTest extends TestCase
 
     public function test_no_circuit_settles_by_more_than_four_inches_however_many_readings(): void
     {
-        self::assertNotSame('settling', $this->vacuum([[0, 21], [80, 18], [160, 17], [240, 16.8], [320, 16.8]])->verdict->value);
-        self::assertSame('settling', $this->vacuum([[0, 21], [80, 18.5], [160, 17.5], [240, 17], [320, 17]])->verdict->value);
+        self::assertNotSame(
+            'settling',
+            $this->vacuum([[0, 21], [80, 18], [160, 17], [240, 16.8], [320, 16.8]])->verdict->value,
+        );
+        self::assertSame(
+            'settling',
+            $this->vacuum([[0, 21], [80, 18.5], [160, 17.5], [240, 17], [320, 17]])->verdict->value,
+        );
     }
 
     public function test_what_falls_late_has_opened_and_a_lone_last_drop_is_read_again(): void
     {
-        self::assertSame('opened', $this->vacuum([[0, 21], [100, 21], [200, 21], [300, 19.5], [400, 18]])->verdict->value);
+        self::assertSame(
+            'opened',
+            $this->vacuum([[0, 21], [100, 21], [200, 21], [300, 19.5], [400, 18]])->verdict->value,
+        );
         self::assertSame('moved', $this->vacuum([[0, 21], [100, 21], [200, 21], [300, 19], [400, 19]])->verdict->value);
-        self::assertSame('leak', $this->vacuum([[0, 21], [60, 20.5], [120, 20.5], [180, 20], [240, 19.5], [300, 19]])->verdict->value);
+        self::assertSame(
+            'leak',
+            $this->vacuum([[0, 21], [60, 20.5], [120, 20.5], [180, 20], [240, 19.5], [300, 19]])->verdict->value,
+        );
         $lone = $this->vacuum([[0, 21.5], [300, 21], [600, 21], [900, 16.5]]);
         self::assertSame('inconclusive', $lone->verdict->value);
         self::assertStringContainsString('Read again in a minute', $lone->reason);
@@ -118,7 +130,10 @@ final class HoldEdgesTest extends TestCase
             for ($shape = 0; $shape < 343; $shape++) {
                 [$a, $b, $c] = [$shape % 7, intdiv($shape, 7) % 7, intdiv($shape, 49)];
                 $said = $this->vacuum([
-                    [0, 21.5], [$second, 21.5 - 0.5 * $a], [$third, 21.5 - 0.5 * ($a + $b)], [$fourth, 21.5 - 0.5 * ($a + $b + $c)],
+                    [0, 21.5],
+                    [$second, 21.5 - 0.5 * $a],
+                    [$third, 21.5 - 0.5 * ($a + $b)],
+                    [$fourth, 21.5 - 0.5 * ($a + $b + $c)],
                 ])->verdict->value;
                 if (in_array($said, ['tight', 'settling'], true)) {
                     self::assertLessThanOrEqual(2, $c, "{$a}, {$b}, {$c}");
@@ -154,7 +169,10 @@ final class HoldEdgesTest extends TestCase
         self::assertEqualsWithDelta(31 * 1440 * (103 / 4.0e-3) / ($drives / 1.8e-5), $hold->weepMlPerDay(31, 103), 0.5);
     }
 
-    /** Only a pump brings a needle back, so what stood before it came back is another hold (common practice, no source). */
+    /**
+     * Only a pump brings a needle back, so what stood before it came
+     * back is another hold (common practice, no source).
+     */
     public function test_what_came_back_was_pumped_again_and_nothing_before_it_proves(): void
     {
         foreach ([1, 2, 3, 6, 12, 43] as $divisions) {
@@ -166,7 +184,10 @@ final class HoldEdgesTest extends TestCase
         }
         $again = $this->vacuum([[0, 21.5], [300, 18], [840, 21.5], [900, 21.5], [1440, 21.5]]);
         self::assertSame('tight', $again->verdict->value);
-        self::assertSame($this->vacuum([[0, 21.5], [60, 21.5], [600, 21.5]])->boundMlPerMinute(), $again->boundMlPerMinute());
+        self::assertSame(
+            $this->vacuum([[0, 21.5], [60, 21.5], [600, 21.5]])->boundMlPerMinute(),
+            $again->boundMlPerMinute(),
+        );
         self::assertSame('lost', $this->pressure([[0, 100, 20], [300, 50, 20], [900, 100, 20]])->verdict->value);
     }
 

@@ -14,8 +14,8 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * A circuit under vacuum, second by second: air through a hole by the gas law (choked, then not), hoses and damp settling,
- * an adapter that rocks, a gauge read to its division by somebody. Nothing of it is the judge's.
+ * A circuit under vacuum, second by second: air through a hole by the gas law (choked, then not), hoses and damp
+ * settling, an adapter that rocks, a gauge read to its division by somebody. Nothing of it is the judge's.
  */
 final class HoldSimulator
 {

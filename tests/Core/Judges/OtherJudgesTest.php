@@ -37,9 +37,13 @@ final class OtherJudgesTest extends TestCase
             $weather = $chance->between(-1, 1);
             $readings = [];
             for ($i = 0; $i < $count; $i++) {
-                $t = $seconds * $i / ($count - 1);
-                $kpa = $start - $loss / 60 * $t / $gives - $creep * (1 - exp(-$t / $tau)) - $pump * (1 - exp(-$t / $cools))
-                    + ($start + 101.3) * $weather * $t / $seconds / 293 + $chance->between(-0.3, 0.3);
+                $t = ($seconds * $i) / ($count - 1);
+                $kpa = $start
+                    - (($loss / 60) * $t) / $gives
+                    - $creep * (1 - exp(-$t / $tau))
+                    - $pump * (1 - exp(-$t / $cools))
+                    + (($start + 101.3) * $weather * $t) / $seconds / 293
+                    + $chance->between(-0.3, 0.3);
                 $readings[] = new PressureReading(
                     $t,
                     Pressure::kilopascals(max(0.0, 2 * round($kpa / 2))),
@@ -162,17 +166,24 @@ final class OtherJudgesTest extends TestCase
             $true = $found + 0.03 * $capacity / 1.96 * $chance->normal();
             $pure = $true * $strength;
             $lines = [['ml' => $found, 'plus_minus_ml' => 0.03 * $capacity, 'fraction' => $strength]];
-            foreach ([[-0.6, 500, null], [-0.1, 100, null], [0.3, 250, 0.5], [0.3, 100, 0.5]] as [$part, $marks, $with]) {
-                $readings = max(1, (int) (abs($part) * $capacity / (20 * $marks)));
-                $each = round(abs($part) * $capacity / $readings / $marks) * $marks;
-                $really = array_sum(array_map(
-                    fn () => $each + $marks * $chance->between(-0.5, 0.5),
-                    range(1, $readings),
-                ));
+            foreach (
+                [[-0.6, 500, null], [-0.1, 100, null], [0.3, 250, 0.5], [0.3, 100, 0.5]] as [$part, $marks, $with]
+            ) {
+                $readings = max(1, (int) ((abs($part) * $capacity) / (20 * $marks)));
+                $each = round((abs($part) * $capacity) / $readings / $marks) * $marks;
+                $really = array_sum(
+                    array_map(fn () => $each + $marks * $chance->between(-0.5, 0.5), range(1, $readings)),
+                );
                 $sign = $part < 0 ? -1 : 1;
-                $lines[] = array_filter([
-                    'ml' => $sign * $each * $readings, 'graduation_ml' => $marks, 'readings' => $readings, 'fraction' => $with,
-                ], fn (mixed $value) => $value !== null);
+                $lines[] = array_filter(
+                    [
+                        'ml' => $sign * $each * $readings,
+                        'graduation_ml' => $marks,
+                        'readings' => $readings,
+                        'fraction' => $with,
+                    ],
+                    fn (mixed $value) => $value !== null,
+                );
                 $pure += $sign * $really * ($with ?? $pure / $true);
                 $true += $sign * $really;
             }

@@ -80,7 +80,10 @@ final class VacuumHoldJudgeTest extends TestCase
 
     public function test_a_moved_adapter_is_recognised(): void
     {
-        $moved = array_filter(self::$holds['moved'], fn (SimulatedHold $h) => $h->judged->verdict === HoldVerdict::Moved);
+        $moved = array_filter(
+            self::$holds['moved'],
+            fn (SimulatedHold $h) => $h->judged->verdict === HoldVerdict::Moved,
+        );
         self::assertGreaterThanOrEqual(0.85, count($moved) / self::ROUNDS);
     }
 }

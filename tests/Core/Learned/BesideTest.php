@@ -19,8 +19,15 @@ final class BesideTest extends TestCase
             ->ranHot('heat_cycle:1')
             ->write('cold_level:1', 'topped', ['volume' => 300.0, 'vessel' => 'syringe']);
         $plan = Plan::of($job->state());
-        $told = array_column(array_map(fn (Beside $one) => [$one->what, $one->said, $one->came], Beside::of($job->state())), null, 0);
-        self::assertSame([Beside::POURED, $plan->fill->coolantMl - $plan->fill->airMl, 10_000.0], $told[Beside::POURED]);
+        $told = array_column(
+            array_map(fn (Beside $one) => [$one->what, $one->said, $one->came], Beside::of($job->state())),
+            null,
+            0,
+        );
+        self::assertSame(
+            [Beside::POURED, $plan->fill->coolantMl - $plan->fill->airMl, 10_000.0],
+            $told[Beside::POURED],
+        );
         self::assertSame([Beside::TOPPED, $plan->fill->airMl, 300.0], $told[Beside::TOPPED]);
         self::assertArrayNotHasKey(Beside::COLD, $told, 'nobody has closed the cool-down');
         self::assertSame([], Beside::of(JobOnPaper::on('rescue-ambulance')->state()));
@@ -28,8 +35,10 @@ final class BesideTest extends TestCase
 
     public function test_what_a_vacuum_leaves_under_the_neck_is_poured_before_the_run_and_not_topped_up_after_it(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance', 'vacuum')->write('fill_level', 'at_mark', ['volume' => 10_700.0, 'vessel' => 'bucket'])
-            ->ranHot('heat_cycle:1')->write('cold_level:1', 'topped', ['volume' => 120.0, 'vessel' => 'syringe']);
+        $job = JobOnPaper::on('rescue-ambulance', 'vacuum')
+            ->write('fill_level', 'at_mark', ['volume' => 10_700.0, 'vessel' => 'bucket'])
+            ->ranHot('heat_cycle:1')
+            ->write('cold_level:1', 'topped', ['volume' => 120.0, 'vessel' => 'syringe']);
         $fill = Plan::of($job->state())->fill;
         $said = array_column(array_map(fn (Beside $one) => [$one->what, $one->said], Beside::of($job->state())), 1, 0);
         self::assertLessThan(0.2 * $fill->airMl, $said[Beside::TOPPED]);

@@ -25,7 +25,10 @@ final class RateTest extends TestCase
     public function test_a_shop_that_differs_is_told_better_by_its_own_jobs_and_one_that_does_not_is_not(): void
     {
         $draw = new Randomizer(new Mt19937(7));
-        $ratios = fn (float $factor, int $jobs): array => array_map(fn () => $factor * exp(0.25 * self::normal($draw)), range(1, $jobs));
+        $ratios = fn (float $factor, int $jobs): array => array_map(
+            fn () => $factor * exp(0.25 * self::normal($draw)),
+            range(1, $jobs),
+        );
         [$better, $held, $false] = [0, 0, 0];
         for ($i = 0; $i < 300; $i++) {
             $slow = Rate::of($ratios(1.5, 12)) ?? throw new \LogicException;
@@ -51,8 +54,12 @@ final class RateTest extends TestCase
         $body = CoolingBody::of(Demo::circuit('rescue-ambulance')->capacityMl());
         $job = JobOnPaper::on('rescue-ambulance')
             ->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed', 'air' => 20.0])
-            ->write('heat_cycle:1', 'reading', ['ect' => 90.0])->write('heat_cycle:1', 'shut_off', later: 3600)
-            ->write('cool_down:1', 'reading', ['ect' => 20.0 + 70.0 * exp(-60.0 / (1.4 * $body->tauMinutes())), 'air' => 20.0]);
+            ->write('heat_cycle:1', 'reading', ['ect' => 90.0])
+            ->write('heat_cycle:1', 'shut_off', later: 3600)
+            ->write('cool_down:1', 'reading', [
+                'ect' => 20.0 + 70.0 * exp(-60.0 / (1.4 * $body->tauMinutes())),
+                'air' => 20.0,
+            ]);
         $rates = JobRates::of($job->state(), fn (Step $step) => new Minutes(5.0));
         self::assertEqualsWithDelta(1.4, $rates[JobRates::COOLING], 0.02);
         self::assertArrayNotHasKey(JobRates::PURGING, $rates, 'one level tells of no ratio');
@@ -62,7 +69,9 @@ final class RateTest extends TestCase
     {
         $job = JobOnPaper::on('rescue-ambulance', 'way:gravity+sealed++quiet_twice');
         foreach ([1 => 400.0, 2 => 200.0] as $round => $ml) {
-            $job->ranHot("heat_cycle:{$round}")->write("cold_level:{$round}", 'opened', ['ect' => 20.0])->write("cold_level:{$round}", 'topped', ['volume' => $ml, 'vessel' => 'syringe']);
+            $job->ranHot("heat_cycle:{$round}")
+                ->write("cold_level:{$round}", 'opened', ['ect' => 20.0])
+                ->write("cold_level:{$round}", 'topped', ['volume' => $ml, 'vessel' => 'syringe']);
         }
         $rates = JobRates::of($job->state(), fn (Step $step) => new Minutes);
         self::assertEqualsWithDelta(0.5 / Purging::leftByCycle(), $rates[JobRates::PURGING] ?? 0.0, 0.1);
@@ -71,18 +80,26 @@ final class RateTest extends TestCase
     public function test_what_went_on_the_floor_is_told_beside_what_stays(): void
     {
         // What stood in it, and what of that ran to the floor, is no coolant that this job took.
-        $job = JobOnPaper::on('rescue-ambulance', choices: ['opened' => []])->write('found', 'found', ['content' => 'full'])
-            ->write('drain:radiator_cock', 'elsewhere', ['way' => 'spill', 'volume' => 700.0, 'part' => ''])->write('fill_level', 'at_mark', ['volume' => 10_000.0, 'vessel' => 'bucket'])
+        $job = JobOnPaper::on('rescue-ambulance', choices: ['opened' => []])
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'elsewhere', ['way' => 'spill', 'volume' => 700.0, 'part' => ''])
+            ->write('fill_level', 'at_mark', ['volume' => 10_000.0, 'vessel' => 'bucket'])
             ->write('fill_level', 'outlet', ['way' => 'spill', 'volume' => 400.0, 'part' => '']);
         $rates = JobRates::of($job->state(), fn (Step $step) => new Minutes);
         self::assertEqualsWithDelta(1.04, $rates[JobRates::SPILLING] ?? 0.0, 1.0e-6);
-        self::assertArrayNotHasKey(JobRates::SPILLING, JobRates::of(JobOnPaper::on('rescue-ambulance')->state(), fn (Step $step) => new Minutes));
+        self::assertArrayNotHasKey(
+            JobRates::SPILLING,
+            JobRates::of(JobOnPaper::on('rescue-ambulance')->state(), fn (Step $step) => new Minutes()),
+        );
     }
 
     public function test_a_shop_where_engines_take_longer_waits_longer_and_opens_no_neck_sooner(): void
     {
         $minutes = fn (float $timesUsual): float => CoolDown::predict(
-            Temperature::celsius(20.0), [new Reading(0.0, Temperature::celsius(95.0))], Temperature::celsius(45.0), CoolingBody::of(timesUsual: $timesUsual),
+            Temperature::celsius(20.0),
+            [new Reading(0.0, Temperature::celsius(95.0))],
+            Temperature::celsius(45.0),
+            CoolingBody::of(timesUsual: $timesUsual),
         )->comeBackMinutes;
         self::assertEqualsWithDelta(1.5, $minutes(1.5) / $minutes(1.0), 0.02);
         self::assertEqualsWithDelta(2.0 * Purging::leftByCycle(), Purging::leftByCycle(2.0), 1.0e-9);
@@ -92,6 +109,7 @@ final class RateTest extends TestCase
 
     private static function normal(Randomizer $draw): float
     {
-        return sqrt(-2.0 * log($draw->getInt(1, 1_000_000) / 1.0e6)) * cos(2.0 * M_PI * $draw->getInt(0, 1_000_000) / 1.0e6);
+        return sqrt(-2.0 * log($draw->getInt(1, 1_000_000) / 1.0e6))
+            * cos((2.0 * M_PI * $draw->getInt(0, 1_000_000)) / 1.0e6);
     }
 }

@@ -54,7 +54,9 @@ final class LedgerTest extends TestCase
     public function test_the_sum_hangs_on_the_one_line_that_was_told_more_roughly_than_all_the_rest(): void
     {
         $ledger = fn (float $rough, float $second = 0.0): Ledger => new Ledger(10000, 500, [
-            new Line('found', 9000, 300, 0.4), new Line('out', -5000, 250, null, roughMl: $rough), new Line('in', 5000, 125, 0.5, roughMl: $second),
+            new Line('found', 9000, 300, 0.4),
+            new Line('out', -5000, 250, null, roughMl: $rough),
+            new Line('in', 5000, 125, 0.5, roughMl: $second),
         ]);
         self::assertNull($ledger(0.0)->hangsOn(), 'read off');
         self::assertNull($ledger(350.0)->hangsOn(), 'what was found is as unsure');

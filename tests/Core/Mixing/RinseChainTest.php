@@ -18,7 +18,10 @@ final class RinseChainTest extends TestCase
         for ($chain = 0; $chain < 200; $chain++) {
             $capacity = mt_rand(2000, 80000);
             $keeps = mt_rand(5, 60) / 100;
-            $lines = [new Line('found', $capacity, 0, 0.5, old: 1.0), new Line('out', -(1 - $keeps) * $capacity, 0, null)];
+            $lines = [
+                new Line('found', $capacity, 0, 0.5, old: 1.0),
+                new Line('out', -(1 - $keeps) * $capacity, 0, null),
+            ];
             for ($n = 1; $n <= 4; $n++) {
                 $lines = [
                     ...$lines,

@@ -29,7 +29,10 @@ use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
 use Tests\Demo;
 
-/** What a reading can be at all, each a little on this side of its edge and a little on that (common practice, no source). */
+/**
+ * What a reading can be at all, each a little on this side of its
+ * edge and a little on that (common practice, no source).
+ */
 final class EdgesTest extends TestCase
 {
     private static function field(Form $form, string $name): Field
@@ -56,8 +59,14 @@ final class EdgesTest extends TestCase
     {
         $drive = Driven::asked(false);
         $facts = Demo::circuit('rescue-ambulance')->facts;
-        $hold = JobOnPaper::kind('hold')->form(JobOnPaper::on('rescue-ambulance', school: 'vacuum')->at('hold:1'), 'school');
-        $test = JobOnPaper::kind('pressure_test')->form(JobOnPaper::on('rescue-ambulance')->at('pressure_test'), 'test');
+        $hold = JobOnPaper::kind('hold')->form(
+            JobOnPaper::on('rescue-ambulance', school: 'vacuum')->at('hold:1'),
+            'school',
+        );
+        $test = JobOnPaper::kind('pressure_test')->form(
+            JobOnPaper::on('rescue-ambulance')->at('pressure_test'),
+            'test',
+        );
         [$caught, , $spilt] = CameBack::fields(Demo::circuit('rescue-ambulance'), 'Left', true);
 
         return [
@@ -92,7 +101,16 @@ final class EdgesTest extends TestCase
     public function test_a_spill_is_good_to_half_of_it_and_a_jug_to_its_marks(): void
     {
         $at = JobOnPaper::on('rescue-ambulance')->at('gather');
-        $out = fn (string $way): float => (float) CameOut::of(new Entry(1, 0, '', 'gather', 'outlet', new Values(['way' => $way, 'volume' => 1_000.0, 'vessel' => 'jug'])))?->toldWithinMl($at);
+        $out = fn (string $way): float => (float) CameOut::of(
+            new Entry(
+                1,
+                0,
+                '',
+                'gather',
+                'outlet',
+                new Values(['way' => $way, 'volume' => 1_000.0, 'vessel' => 'jug']),
+            ),
+        )?->toldWithinMl($at);
         self::assertEqualsWithDelta(500.0, $out('spill'), 1.0e-6);
         self::assertEqualsWithDelta(500.0, $out('estimated'), 1.0e-6);
         self::assertLessThan(100.0, $out('hose'));
@@ -100,7 +118,9 @@ final class EdgesTest extends TestCase
 
     public function test_a_container_gives_no_more_than_it_holds(): void
     {
-        $taken = fn (float $ml, ?float $there): ?string => self::refused(fn () => FromShelf::admit(new Values(['volume' => $ml]), $there, '2.00 L'));
+        $taken = fn (float $ml, ?float $there): ?string => self::refused(
+            fn () => FromShelf::admit(new Values(['volume' => $ml]), $there, '2.00 L'),
+        );
         self::assertNull($taken(2_000.95, 2_000.0));
         self::assertNull($taken(9_000.0, null));
         self::assertStringContainsString('holds only 2.00 L', (string) $taken(2_001.05, 2_000.0));
@@ -110,7 +130,9 @@ final class EdgesTest extends TestCase
     {
         $at = JobOnPaper::on('rescue-ambulance')->at('gather');
         $mark = Plan::of($at)->rules()->vessels->of('pan')->graduationMl;
-        $read = fn (float $marks): ?string => self::refused(fn () => VesselReading::admit($at, new Values(['volume' => $marks * $mark, 'vessel' => 'pan'])));
+        $read = fn (float $marks): ?string => self::refused(
+            fn () => VesselReading::admit($at, new Values(['volume' => $marks * $mark, 'vessel' => 'pan'])),
+        );
         self::assertNull($read(0.26));
         self::assertNotNull($read(0.24));
     }
@@ -128,7 +150,13 @@ final class EdgesTest extends TestCase
 
     public function test_an_outlet_is_named_where_there_are_several_and_minutes_where_there_are_any(): void
     {
-        $labels = fn (string $circuit): string => implode('|', array_map(fn (Field $field) => $field->label, FeltReading::asked(Demo::circuit($circuit)->facts, [])->fields));
+        $labels = fn (string $circuit): string => implode(
+            '|',
+            array_map(
+                fn (Field $field) => $field->label,
+                FeltReading::asked(Demo::circuit($circuit)->facts, [])->fields,
+            ),
+        );
         self::assertStringNotContainsString('Heater air by hand,', $labels('rescue-ambulance'));
         self::assertStringContainsString('Heater air by hand, front', $labels('school-minibus'));
         $holds = self::field(HeldAtSpeed::asked(), 'speed')->choices;

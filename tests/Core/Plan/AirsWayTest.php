@@ -49,7 +49,12 @@ final class AirsWayTest extends TestCase
                     if (in_array($freer->by, [Frees::Point, Frees::Raise, Frees::Funnel], true)) {
                         $open = array_filter([...$pour->open, $freer->port], fn (string $port) => $port !== '');
                         $fill = Filling::of(
-                            $circuit, $pour->at, array_values($open), $circuit->usualGates(), $pour->noseLiftMm + $up, $pour->headMm + $high,
+                            $circuit,
+                            $pour->at,
+                            array_values($open),
+                            $circuit->usualGates(),
+                            $pour->noseLiftMm + $up,
+                            $pour->headMm + $high,
                             $plan->choices->atmosphere()->pressure->kPa(),
                         );
                         self::assertEqualsWithDelta($fill->airMl, $freer->airMl, 1.0e-6);
@@ -63,7 +68,10 @@ final class AirsWayTest extends TestCase
     {
         $way = AirsWay::of(Demo::circuit('school-minibus'), $this->plan('school-minibus', []));
         self::assertCount(1, $way->caught, 'the housing is the highest place, and all air behind it hangs together');
-        self::assertSame([Frees::Point, 'bleed_housing'], [$way->caught[0]->freers[0]->by, $way->caught[0]->freers[0]->port]);
+        self::assertSame(
+            [Frees::Point, 'bleed_housing'],
+            [$way->caught[0]->freers[0]->by, $way->caught[0]->freers[0]->port],
+        );
         // No engine is run on dry jackets, so running it is no way out.
         self::assertNotContains(Frees::Run, array_map(fn ($freer) => $freer->by, $way->caught[0]->freers));
     }
@@ -75,14 +83,23 @@ final class AirsWayTest extends TestCase
             $neck = $circuit->fillPort()->id;
             $open = [$neck, ...$circuit->portIds(PortKind::Bleed)];
             foreach ([0.2, 0.5, 0.8] as $share) {
-                $fill = Filling::of($circuit, $neck, array_slice($open, 1), $circuit->usualGates(), volumeMl: $share * $circuit->capacityMl());
+                $fill = Filling::of(
+                    $circuit,
+                    $neck,
+                    array_slice($open, 1),
+                    $circuit->usualGates(),
+                    volumeMl: $share * $circuit->capacityMl(),
+                );
                 $routes = AirRoutes::of($circuit, $fill->runs, $open);
                 foreach (array_keys($circuit->passages) as $id) {
                     $states = array_unique(array_map(fn ($run) => $run->state, $fill->runs->of($id)), SORT_REGULAR);
                     if ($states === [CellState::Air]) {
                         $dry++;
                         self::assertArrayHasKey($id, $routes, "{$id} at {$share}");
-                        self::assertTrue($this->leadsOut($routes, $circuit, $id), "{$id}: its way ends before {$routes[$id]->port}");
+                        self::assertTrue(
+                            $this->leadsOut($routes, $circuit, $id),
+                            "{$id}: its way ends before {$routes[$id]->port}",
+                        );
                     }
                 }
             }
@@ -100,7 +117,12 @@ final class AirsWayTest extends TestCase
             }
             foreach ($routes as $next) {
                 $passage = $circuit->passages[$next->passage];
-                if ($next->passage !== $id && in_array($routes[$id]->towards, [$passage->from, $passage->to], true) && $next->towards !== $routes[$id]->towards && $next->port === $routes[$id]->port) {
+                if (
+                    $next->passage !== $id
+                    && in_array($routes[$id]->towards, [$passage->from, $passage->to], true)
+                    && $next->towards !== $routes[$id]->towards
+                    && $next->port === $routes[$id]->port
+                ) {
                     $id = $next->passage;
 
                     continue 2;
@@ -127,7 +149,19 @@ final class AirsWayTest extends TestCase
     private function plan(string $key, ?array $bleeds): Plan
     {
         $circuit = Demo::circuit($key);
-        $choices = new Choices(JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 410.0, 0.0, 0.45, 0.0, new HouseRules, bleeds: $bleeds);
+        $choices = new Choices(
+            JobKind::Repair,
+            Complaint::None,
+            'gravity',
+            [],
+            $circuit->portIds(PortKind::Drain),
+            410.0,
+            0.0,
+            0.45,
+            0.0,
+            new HouseRules(),
+            bleeds: $bleeds,
+        );
         $planner = Demo::planner();
 
         return $planner->by($planner->schools->of('gravity'), $planner->groundwork($circuit, $choices));

@@ -39,7 +39,19 @@ final class CheapestFillTest extends TestCase
     public function test_no_pour_that_is_sure_costs_less(string $key, array $tools, float $share): void
     {
         $circuit = Demo::circuit($key);
-        $choices = new Choices(JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules(airShare: $share), $tools);
+        $choices = new Choices(
+            JobKind::Repair,
+            Complaint::None,
+            'gravity',
+            [],
+            $circuit->portIds(PortKind::Drain),
+            1420.0,
+            0.0,
+            0.5,
+            0.0,
+            new HouseRules(airShare: $share),
+            $tools,
+        );
         $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
         $limit = $share * $circuit->capacityMl();
         [$sure, $unsure] = [[], []];
@@ -48,10 +60,16 @@ final class CheapestFillTest extends TestCase
                 foreach (self::subsets($circuit->portIds(PortKind::Bleed)) as $open) {
                     $pour = PlannedPour::atTheNeck($circuit, $open, $head, $lift);
                     $air = $fills->of($pour)->airMl;
-                    // Any pour, setting up ramps and funnel, and more the higher they stand; each point opened and shut.
-                    $minutes = 10.0 + ($lift > 0.0 ? 5.0 + $lift / 100.0 : 0.0) + ($head > 0.0 ? 4.0 + $head / 300.0 : 0.0) + 4.0 * count($open);
+                    // Any pour, setting up ramps and funnel, and more the higher
+                    // they stand; each point opened and shut.
+                    $minutes = 10.0
+                        + ($lift > 0.0 ? 5.0 + $lift / 100.0 : 0.0)
+                        + ($head > 0.0 ? 4.0 + $head / 300.0 : 0.0)
+                        + 4.0 * count($open);
                     if ($air <= $limit) {
-                        max([$air, ...array_map(fn (Tie $tie) => $tie->highMl, $fills->ties($pour)->all)]) <= $limit ? $sure[] = $minutes : $unsure[] = $minutes;
+                        max([$air, ...array_map(fn (Tie $tie) => $tie->highMl, $fills->ties($pour)->all)]) <= $limit
+                            ? ($sure[] = $minutes)
+                            : ($unsure[] = $minutes);
                     }
                 }
             }
@@ -74,13 +92,35 @@ final class CheapestFillTest extends TestCase
         $low = array_values(array_filter($document['ports'], fn (array $port) => $port['kind'] === 'drain'))[0]['node'];
         $found = function (int $more) use ($document, $low): ?CheapestFill {
             foreach (range(1, max(1, $more)) as $i) {
-                $more > 0 && $document['ports'][] = ['id' => "useless{$i}", 'node' => $low, 'kind' => 'bleed', 'label' => "Useless {$i}"];
+                $more > 0
+                    && ($document['ports'][] = [
+                        'id' => "useless{$i}",
+                        'node' => $low,
+                        'kind' => 'bleed',
+                        'label' => "Useless {$i}",
+                    ]);
             }
             $circuit = CircuitReader::read($document);
             // So much air may stay that both of its own points do, and neither alone.
-            $choices = new Choices(JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules(airShare: 0.035), []);
+            $choices = new Choices(
+                JobKind::Repair,
+                Complaint::None,
+                'gravity',
+                [],
+                $circuit->portIds(PortKind::Drain),
+                1420.0,
+                0.0,
+                0.5,
+                0.0,
+                new HouseRules(airShare: 0.035),
+                [],
+            );
 
-            return CheapestFill::of($circuit, $choices, new Simulations($circuit, $choices->atmosphere()->pressure->kPa()));
+            return CheapestFill::of(
+                $circuit,
+                $choices,
+                new Simulations($circuit, $choices->atmosphere()->pressure->kPa()),
+            );
         };
         self::assertCount(2, $found(0)->pour->open ?? []);
         self::assertCount(2, $found(1)->pour->open ?? [], 'of three, any two');

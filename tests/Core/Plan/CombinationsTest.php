@@ -40,13 +40,20 @@ final class CombinationsTest extends TestCase
         self::assertLessThanOrEqual(Combinations::MOST, count($all));
         foreach ($all as $one) {
             self::assertNull(Demo::planner()->misfit($one->way, $on), 'it fits');
-            self::assertSame(array_map(fn (Aid $aid) => $aid->value, $one->way->aids), array_keys($one->brings), 'each aid says what it brings');
+            self::assertSame(
+                array_map(fn (Aid $aid) => $aid->value, $one->way->aids),
+                array_keys($one->brings),
+                'each aid says what it brings',
+            );
             foreach ($one->brings as $aid => $ml) {
                 self::assertGreaterThan(0.0, $ml, "{$aid} does something");
             }
             self::assertSame([], array_filter($all, fn (Combination $other) => $one->isWorseThan($other)));
             // None is another name for a way that stands in the comparison already.
-            self::assertTrue($one->way->aids !== [] || ! in_array($one->way->warmedBy, [WarmedBy::Sealed, WarmedBy::UnderFunnel], true));
+            self::assertTrue(
+                $one->way->aids !== []
+                    || ! in_array($one->way->warmedBy, [WarmedBy::Sealed, WarmedBy::UnderFunnel], true),
+            );
         }
         $minutes = array_map(fn (Combination $one) => $one->likelyMinutes()->total(), $all);
         $sorted = $minutes;
@@ -60,11 +67,29 @@ final class CombinationsTest extends TestCase
     {
         $played = 0;
         foreach (Combinations::of(Demo::planner(), self::on($key, Tool::cases())) as $one) {
-            $choices = ['fill' => $one->way->fill->value, 'warm_up' => $one->way->warmedBy->value, 'aids' => array_map(fn (Aid $aid) => $aid->value, $one->way->aids), 'end' => $one->way->until->value, 'elevation_m' => 1420];
-            $journey = new Journey(['about' => 'a way put together', 'circuit' => $key, 'choices' => $choices, 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
+            $choices = [
+                'fill' => $one->way->fill->value,
+                'warm_up' => $one->way->warmedBy->value,
+                'aids' => array_map(fn (Aid $aid) => $aid->value, $one->way->aids),
+                'end' => $one->way->until->value,
+                'elevation_m' => 1420,
+            ];
+            $journey = new Journey([
+                'about' => 'a way put together',
+                'circuit' => $key,
+                'choices' => $choices,
+                'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
+            ]);
             $journey->play();
-            self::assertTrue($journey->state()->isSigned(), json_encode($choices)."\n".($journey->state()->stepInHand()->id ?? ''));
-            self::assertCount(1, array_filter($journey->state()->steps, fn ($step) => $step->kind === 'heat_cycle'), 'no longer than its evidence asks');
+            self::assertTrue(
+                $journey->state()->isSigned(),
+                json_encode($choices)."\n".($journey->state()->stepInHand()->id ?? ''),
+            );
+            self::assertCount(
+                1,
+                array_filter($journey->state()->steps, fn ($step) => $step->kind === 'heat_cycle'),
+                'no longer than its evidence asks',
+            );
             $played++;
         }
         self::assertGreaterThanOrEqual(0, $played);
@@ -72,7 +97,14 @@ final class CombinationsTest extends TestCase
 
     public function test_an_aid_is_offered_where_the_tool_is_and_it_helps(): void
     {
-        $aids = fn (array $tools): array => array_unique(array_merge(...array_map(fn (Combination $one) => array_keys($one->brings), Combinations::of(Demo::planner(), self::on('post-van', $tools)))));
+        $aids = fn (array $tools): array => array_unique(
+            array_merge(
+                ...array_map(
+                    fn (Combination $one) => array_keys($one->brings),
+                    Combinations::of(Demo::planner(), self::on('post-van', $tools)),
+                ),
+            ),
+        );
         self::assertSame(['vent_pressure'], array_values($aids([Tool::PressureTester])));
         self::assertSame([], $aids([Tool::Refractometer]));
     }
@@ -82,8 +114,21 @@ final class CombinationsTest extends TestCase
     {
         $circuit = Demo::circuit($key);
 
-        return Demo::planner()->groundwork($circuit, new Choices(
-            JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules, $tools,
-        ));
+        return Demo::planner()->groundwork(
+            $circuit,
+            new Choices(
+                JobKind::Repair,
+                Complaint::None,
+                'gravity',
+                [],
+                $circuit->portIds(PortKind::Drain),
+                1420.0,
+                0.0,
+                0.5,
+                0.0,
+                new HouseRules(),
+                $tools,
+            ),
+        );
     }
 }

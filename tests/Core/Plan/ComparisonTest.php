@@ -36,7 +36,11 @@ final class ComparisonTest extends TestCase
             'a raised nose leaves no less air in this one, and is not offered',
         );
         $raise = fn (ComparedSchool $s): bool => $s->school->id() === 'raise';
-        self::assertNotSame([], array_filter($this->compare('taxi-engine', Tool::cases())->schools, $raise), 'in this one it does');
+        self::assertNotSame(
+            [],
+            array_filter($this->compare('taxi-engine', Tool::cases())->schools, $raise),
+            'in this one it does',
+        );
         self::assertContains(
             'engine_first:upper_end',
             array_map(fn (ComparedSchool $s) => $s->school->id(), $this->compare('compact-loader', [])->schools),
@@ -50,7 +54,10 @@ final class ComparisonTest extends TestCase
         self::assertSame([['rad_top', 'inv_in']], array_map(fn (Tie $tie) => [$tie->one, $tie->other], $fill->ties));
         self::assertEqualsWithDelta(0.0, $fill->airLowMl(), 1.0);
         self::assertEqualsWithDelta(235.0, $fill->airHighMl(), 5.0);
-        self::assertStringContainsString('leaves 0.00 L to 0.23 L of air', $taxi->reason(Demo::circuit('taxi-electronics'), UnitSystem::Metric));
+        self::assertStringContainsString(
+            'leaves 0.00 L to 0.23 L of air',
+            $taxi->reason(Demo::circuit('taxi-electronics'), UnitSystem::Metric),
+        );
         self::assertSame([], $this->compare('rescue-ambulance', [])->recommended->fill->ties);
     }
 
@@ -114,7 +121,17 @@ final class ComparisonTest extends TestCase
     private static function comparison(Circuit $circuit, array $tools): Comparison
     {
         $choices = new Choices(
-            JobKind::Repair, Complaint::None, 'gravity', [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules, $tools,
+            JobKind::Repair,
+            Complaint::None,
+            'gravity',
+            [],
+            $circuit->portIds(PortKind::Drain),
+            1420.0,
+            0.0,
+            0.5,
+            0.0,
+            new HouseRules(),
+            $tools,
         );
 
         return Comparison::of(Demo::planner(), Demo::planner()->groundwork($circuit, $choices));

@@ -45,7 +45,10 @@ final class LeftBehindTest extends TestCase
     public function test_what_was_left_open_is_closed_before_anything_is_filled(): void
     {
         $job = self::ambulance(new LeftBehind('J0005', ['left_plug', 'right_plug', 'gone_since']));
-        $codes = array_map(fn ($obstacle) => $obstacle->code, JobOnPaper::kind('close_up')->obstacles($job->at('close_up')));
+        $codes = array_map(
+            fn ($obstacle) => $obstacle->code,
+            JobOnPaper::kind('close_up')->obstacles($job->at('close_up')),
+        );
         self::assertContains('not_ticked.left_open.left_plug', $codes);
         self::assertNotContains('not_ticked.left_open.right_plug', $codes, 'this job opens and closes that one itself');
         self::assertNotContains('not_ticked.left_open.gone_since', $codes, 'the circuit was changed meanwhile');
@@ -59,14 +62,32 @@ final class LeftBehindTest extends TestCase
         $job = self::ambulance(new LeftBehind('J0005', ['left_plug'], 2100.0, 340.0));
         $found = JobOnPaper::kind('found');
         $said = $found->instructions($job->at('found'))[0];
-        self::assertStringStartsWith('J0005 was given up: 2.10 L ± 0.34 L inside by its ledger; open: Left block plug.', $said);
+        self::assertStringStartsWith(
+            'J0005 was given up: 2.10 L ± 0.34 L inside by its ledger; open: Left block plug.',
+            $said,
+        );
         self::assertSame('partly', $found->forms($job->at('found'))[0]->fields[0]->default);
         // As it is preset it is also taken: what is missing stands in that ledger.
         $found->admit($job->at('found'), 'found', new Values(['content' => 'partly']));
-        self::assertEqualsWithDelta(9_630.0, (float) $found->complete($job->at('found'), 'found', new Values(['content' => 'partly']))->number('missing'), 1.0);
-        self::assertSame(500.0, $found->complete($job->at('found'), 'found', new Values(['content' => 'low', 'missing' => 500.0]))->number('missing'));
+        self::assertEqualsWithDelta(
+            9_630.0,
+            (float) $found
+                ->complete($job->at('found'), 'found', new Values(['content' => 'partly']))
+                ->number('missing'),
+            1.0,
+        );
+        self::assertSame(
+            500.0,
+            $found
+                ->complete($job->at('found'), 'found', new Values(['content' => 'low', 'missing' => 500.0]))
+                ->number('missing'),
+        );
         $hardly = self::ambulance(new LeftBehind('J0005', ['left_plug'], 11_530.0, 400.0));
-        self::assertSame('full', $found->forms($hardly->at('found'))[0]->fields[0]->default, 'within what its ledger can tell');
+        self::assertSame(
+            'full',
+            $found->forms($hardly->at('found'))[0]->fields[0]->default,
+            'within what its ledger can tell',
+        );
         $unknown = self::ambulance(new LeftBehind('J0006'));
         self::assertStringContainsString('nobody recorded', $found->instructions($unknown->at('found'))[0]);
         self::assertSame('full', $found->forms($unknown->at('found'))[0]->fields[0]->default);
@@ -78,7 +99,11 @@ final class LeftBehindTest extends TestCase
         $codes = fn (string $school): array => array_map(
             fn ($obstacle) => $obstacle->code,
             JobOnPaper::kind('close_up')->obstacles(
-                JobOnPaper::on('rescue-ambulance', school: $school, choices: ['left' => new LeftBehind('J0005', [$bleed])])->at('close_up'),
+                JobOnPaper::on(
+                    'rescue-ambulance',
+                    school: $school,
+                    choices: ['left' => new LeftBehind('J0005', [$bleed])],
+                )->at('close_up'),
             ),
         );
         self::assertContains("not_ticked.left_open.{$bleed}", $codes('vacuum'));
@@ -89,7 +114,11 @@ final class LeftBehindTest extends TestCase
     {
         $job = self::ambulance(new LeftBehind('J0005', ['left_plug', 'right_plug'], 2100.0, 340.0));
         $untouched = LeftBehind::of($job->state(), 'J0007', 2_000_000);
-        self::assertEquals(new LeftBehind('J0007', ['left_plug', 'right_plug'], 2100.0, 340.0), $untouched, 'given up before anything was done');
+        self::assertEquals(
+            new LeftBehind('J0007', ['left_plug', 'right_plug'], 2100.0, 340.0),
+            $untouched,
+            'given up before anything was done',
+        );
 
         $job->write('found', 'found', ['content' => 'full'])
             ->write('drain:right_plug', 'opened', ['cap' => 'off'])
@@ -99,7 +128,9 @@ final class LeftBehindTest extends TestCase
         self::assertSame([], $closed->open);
         self::assertGreaterThan(10_000.0, $closed->contentMl, 'its own ledger says what is inside');
 
-        $again = self::ambulance(new LeftBehind('J0005', ['left_plug']))->write('drain:right_plug', 'opened', ['cap' => 'off']);
+        $again = self::ambulance(new LeftBehind('J0005', ['left_plug']))->write('drain:right_plug', 'opened', [
+            'cap' => 'off',
+        ]);
         self::assertSame(['right_plug', 'left_plug'], LeftBehind::of($again->state(), 'J0007', 2_000_000)->open);
     }
 }

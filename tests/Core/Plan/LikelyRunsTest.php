@@ -24,18 +24,27 @@ final class LikelyRunsTest extends TestCase
     {
         $seen = 0;
         foreach (Demo::keys() as $key) {
-            foreach (['gravity', 'vacuum', 'watch', 'open_neck', 'loose_cap', 'funnel', 'large', 'vent_bolt'] as $school) {
+            foreach (
+                ['gravity', 'vacuum', 'watch', 'open_neck', 'loose_cap', 'funnel', 'large', 'vent_bolt'] as $school
+            ) {
                 $plan = self::plan($key, $school);
                 if ($plan === null) {
                     continue;
                 }
                 $runs = LikelyRuns::of($plan, Demo::circuit($key), Demo::planner()->kinds);
                 self::assertSame(1, $runs->planned, "{$key} {$school}");
-                self::assertSame($runs->planned, count(array_filter($plan->steps, fn (Step $step) => $step->kind === 'heat_cycle')));
+                self::assertSame(
+                    $runs->planned,
+                    count(array_filter($plan->steps, fn (Step $step) => $step->kind === 'heat_cycle')),
+                );
                 self::assertGreaterThanOrEqual(1, $runs->likely);
                 self::assertGreaterThan(0.0, $runs->each->total());
                 // What is likely is what is more likely than not.
-                self::assertSame($runs->likely > 1, $runs->enough < 0.5, "{$key} {$school}: {$runs->likely} runs, {$runs->enough}");
+                self::assertSame(
+                    $runs->likely > 1,
+                    $runs->enough < 0.5,
+                    "{$key} {$school}: {$runs->likely} runs, {$runs->enough}",
+                );
                 $seen++;
             }
         }
@@ -44,8 +53,12 @@ final class LikelyRunsTest extends TestCase
 
     public function test_less_air_allowed_makes_one_run_less_likely_enough(): void
     {
-        $chance = fn (float $share): float => LikelyRuns::of(self::plan('rescue-ambulance', 'gravity', $share) ?? throw new \LogicException, Demo::circuit('rescue-ambulance'), Demo::planner()->kinds)->enough;
-        $chances = array_map($chance, [0.005, 0.015, 0.02, 0.03, 0.10]);
+        $chance = fn (float $share): float => LikelyRuns::of(
+            self::plan('rescue-ambulance', 'gravity', $share) ?? throw new \LogicException(),
+            Demo::circuit('rescue-ambulance'),
+            Demo::planner()->kinds,
+        )->enough;
+        $chances = array_map($chance, [0.005, 0.015, 0.02, 0.03, 0.1]);
         $sorted = $chances;
         sort($sorted);
         self::assertSame($sorted, $chances);
@@ -56,9 +69,17 @@ final class LikelyRunsTest extends TestCase
     public function test_what_is_not_run_wants_no_run(): void
     {
         $plan = self::plan('rescue-ambulance', 'way:gravity+sealed++tight');
-        $runs = LikelyRuns::of($plan ?? throw new \LogicException, Demo::circuit('rescue-ambulance'), Demo::planner()->kinds);
+        $runs = LikelyRuns::of(
+            $plan ?? throw new \LogicException(),
+            Demo::circuit('rescue-ambulance'),
+            Demo::planner()->kinds,
+        );
         self::assertSame([0, 0, 1.0, 0.0], [$runs->planned, $runs->likely, $runs->enough, $runs->further()->total()]);
-        $twice = LikelyRuns::of(self::plan('rescue-ambulance', 'way:gravity+sealed++quiet_twice') ?? throw new \LogicException, Demo::circuit('rescue-ambulance'), Demo::planner()->kinds);
+        $twice = LikelyRuns::of(
+            self::plan('rescue-ambulance', 'way:gravity+sealed++quiet_twice') ?? throw new \LogicException(),
+            Demo::circuit('rescue-ambulance'),
+            Demo::planner()->kinds,
+        );
         self::assertSame(2, $twice->planned);
     }
 
@@ -66,9 +87,22 @@ final class LikelyRunsTest extends TestCase
     {
         $circuit = Demo::circuit($key);
         try {
-            return Demo::planner()->plan($circuit, new Choices(
-                JobKind::Repair, Complaint::None, $school, [], $circuit->portIds(PortKind::Drain), 1420.0, 0.0, 0.5, 0.0, new HouseRules(airShare: $airShare), tools: Tool::cases(),
-            ));
+            return Demo::planner()->plan(
+                $circuit,
+                new Choices(
+                    JobKind::Repair,
+                    Complaint::None,
+                    $school,
+                    [],
+                    $circuit->portIds(PortKind::Drain),
+                    1420.0,
+                    0.0,
+                    0.5,
+                    0.0,
+                    new HouseRules(airShare: $airShare),
+                    tools: Tool::cases(),
+                ),
+            );
         } catch (InvalidField) {
             return null;
         }

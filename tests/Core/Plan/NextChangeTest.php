@@ -34,7 +34,10 @@ final class NextChangeTest extends TestCase
 
     public function test_old_coolant_that_went_back_in_is_as_old_as_it_was(): void
     {
-        $known = JobOnPaper::on('rescue-ambulance', choices: ['usage' => new Usage(odometerKm: 120_000.0, sinceKm: 38_000.0)])->choices;
+        $known = JobOnPaper::on(
+            'rescue-ambulance',
+            choices: ['usage' => new Usage(odometerKm: 120_000.0, sinceKm: 38_000.0)],
+        )->choices;
         self::assertSame(
             'not put off by this job, for 71 % is the old coolant: 48 % of its interval is used up',
             NextChange::after($known, UnitSystem::Metric, 0.71),

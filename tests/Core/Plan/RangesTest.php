@@ -77,7 +77,11 @@ final class RangesTest extends TestCase
     /** @return array<string, array{string}> */
     public static function small(): array
     {
-        return ['post van' => ['post-van'], 'taxi, electronics' => ['taxi-electronics'], 'loader' => ['compact-loader']];
+        return [
+            'post van' => ['post-van'],
+            'taxi, electronics' => ['taxi-electronics'],
+            'loader' => ['compact-loader'],
+        ];
     }
 
     #[DataProvider('small')]
@@ -106,14 +110,34 @@ final class RangesTest extends TestCase
 
     public function test_a_gate_nobody_looked_at_is_in_the_range_and_one_look_takes_it_out(): void
     {
-        $of = fn (array $answers): array => TopicList::answer('layout', (string) json_encode(['layout' => 'bleed_thermostat', 'answers' => ['capacity_ml' => 6400, ...$answers]]))['circuit'];
-        $ranges = fn (array $circuit): array => TopicList::answer('ranges', (string) json_encode(['circuit' => $circuit, 'choices' => ['school' => 'gravity'], 'samples' => 80]));
-        [$unknown, $shut, $open] = [$ranges($of([])), $ranges($of(['jiggle_pin' => 'no'])), $ranges($of(['jiggle_pin' => 'yes']))];
+        $of = fn (array $answers): array => TopicList::answer(
+            'layout',
+            (string) json_encode(['layout' => 'bleed_thermostat', 'answers' => ['capacity_ml' => 6400, ...$answers]]),
+        )['circuit'];
+        $ranges = fn (array $circuit): array => TopicList::answer(
+            'ranges',
+            (string) json_encode(['circuit' => $circuit, 'choices' => ['school' => 'gravity'], 'samples' => 80]),
+        );
+        [$unknown, $shut, $open] = [
+            $ranges($of([])),
+            $ranges($of(['jiggle_pin' => 'no'])),
+            $ranges($of(['jiggle_pin' => 'yes'])),
+        ];
         self::assertSame($open['air_ml'], $unknown['air_ml']);
         self::assertGreaterThan($open['air_high_ml'], $shut['air_ml']);
-        self::assertGreaterThan(0.9 * $shut['air_ml'], $unknown['air_high_ml'], 'what the other kind leaves lies within');
-        self::assertSame(['upper_hose', 'weeps'], [$unknown['settles_most']['passage'], $unknown['settles_most']['what']]);
-        self::assertLessThan(0.6 * $unknown['settles_most']['air_span_ml'], $unknown['settles_most']['air_span_then_ml']);
+        self::assertGreaterThan(
+            0.9 * $shut['air_ml'],
+            $unknown['air_high_ml'],
+            'what the other kind leaves lies within',
+        );
+        self::assertSame(
+            ['upper_hose', 'weeps'],
+            [$unknown['settles_most']['passage'], $unknown['settles_most']['what']],
+        );
+        self::assertLessThan(
+            0.6 * $unknown['settles_most']['air_span_ml'],
+            $unknown['settles_most']['air_span_then_ml'],
+        );
     }
 
     public function test_what_was_drawn_exactly_has_no_range(): void
@@ -137,7 +161,10 @@ final class RangesTest extends TestCase
     public function test_the_same_seed_says_the_same_and_a_wider_tape_a_wider_range(): void
     {
         $document = Demo::document('footpath-sweeper');
-        $ask = fn (array $circuit, int $seed): array => TopicList::answer('ranges', (string) json_encode(['circuit' => $circuit, 'seed' => $seed, 'samples' => 60]));
+        $ask = fn (array $circuit, int $seed): array => TopicList::answer(
+            'ranges',
+            (string) json_encode(['circuit' => $circuit, 'seed' => $seed, 'samples' => 60]),
+        );
         $tape = $ask($document, 7);
         self::assertSame($tape, $ask($document, 7));
         self::assertNotSame($tape, $ask($document, 8));
@@ -145,16 +172,28 @@ final class RangesTest extends TestCase
             $node['plus_minus_mm'] = 60;
         }
         $eye = $ask($document, 7);
-        self::assertGreaterThan($tape['retained_high_ml'] - $tape['retained_low_ml'], $eye['retained_high_ml'] - $eye['retained_low_ml']);
+        self::assertGreaterThan(
+            $tape['retained_high_ml'] - $tape['retained_low_ml'],
+            $eye['retained_high_ml'] - $eye['retained_low_ml'],
+        );
     }
 
     public function test_too_few_samples_and_a_negative_tape_are_refused_by_name(): void
     {
         $document = Demo::document('post-van');
-        foreach ([
-            'samples' => ['circuit' => $document, 'samples' => 3],
-            'circuit.nodes.0.plus_minus_mm' => ['circuit' => ['nodes' => [['plus_minus_mm' => -1] + $document['nodes'][0], ...array_slice($document['nodes'], 1)]] + $document],
-        ] as $field => $input) {
+        foreach (
+            [
+                'samples' => ['circuit' => $document, 'samples' => 3],
+                'circuit.nodes.0.plus_minus_mm' => [
+                    'circuit' => [
+                        'nodes' => [
+                            ['plus_minus_mm' => -1] + $document['nodes'][0],
+                            ...array_slice($document['nodes'], 1),
+                        ],
+                    ] + $document,
+                ],
+            ] as $field => $input
+        ) {
             try {
                 TopicList::answer('ranges', (string) json_encode($input));
                 self::fail($field);

@@ -17,8 +17,13 @@ final class HowHighTest extends TestCase
     public static function typed(): array
     {
         return [
-            'as the bar writes it' => ['1,420 m', 1420.0], 'with a point' => ['1.420', 1420.0], 'bare' => ['1420', 1420.0], 'with a space' => ['1 420 m', 1420.0],
-            'in feet' => ['4,659 ft', 1420.0632], 'a decimal stays one' => ['12,5 m', 12.5], 'below the sea' => ['-3', -3.0],
+            'as the bar writes it' => ['1,420 m', 1420.0],
+            'with a point' => ['1.420', 1420.0],
+            'bare' => ['1420', 1420.0],
+            'with a space' => ['1 420 m', 1420.0],
+            'in feet' => ['4,659 ft', 1420.0632],
+            'a decimal stays one' => ['12,5 m', 12.5],
+            'below the sea' => ['-3', -3.0],
         ];
     }
 

@@ -92,16 +92,38 @@ final class QuantityTest extends TestCase
         self::assertSame('0 °C', UnitSystem::Metric->format(-0.2, Dimension::Temperature));
     }
 
-    /** @return array<string, array{string, Unit, float}> as typed; where that is asked for; in the core’s unit (NIST SP 811, from memory) */
+    /**
+     * @return array<string, array{string, Unit, float}> as typed; where that is
+     * asked for; in the core’s unit (NIST SP 811, from memory)
+     */
     public static function asPeopleWrite(): array
     {
         $cases = [
-            ['2 US gal', Unit::Litre, 7570.823568], ['5 dl', Unit::Litre, 500.0], ['50 cl', Unit::Litre, 500.0], ['500 ccm', Unit::Litre, 500.0], ['2 ltr', Unit::Litre, 2000.0],
-            ['16 ounces', Unit::Litre, 473.176473], ['88 celsius', Unit::Fahrenheit, 88.0], ['190 Fahrenheit', Unit::Celsius, 87.7777778], ['88 ℃', Unit::Fahrenheit, 88.0],
-            ['21 Hg', Unit::InchOfMercury, 71.114169], ['15 psig', Unit::Kilopascal, 103.421355], ['0.11 MPa', Unit::Kilopascal, 110.0], ['180 in-lb', Unit::NewtonMetre, 20.3372692],
-            ['20 N-m', Unit::FootPound, 20.0], ['6 inches', Unit::Millimetre, 152.4], ['1 hour', Unit::Minute, 3600.0], ['5:00', Unit::Minute, 300.0], ['5:00', Unit::Hour, 18_000.0],
-            ['1:30:00', Unit::Minute, 5400.0], ['50 percent', Unit::Share, 0.5], ['20+20+17', Unit::Litre, 57_000.0], ['20 + 20 + 17 l', Unit::Quart, 57_000.0],
-            ['1 L + 500 mL', Unit::Quart, 1500.0], ['18 ft-lbs', Unit::NewtonMetre, 24.4047231], ['+3', Unit::Litre, 3000.0],
+            ['2 US gal', Unit::Litre, 7570.823568],
+            ['5 dl', Unit::Litre, 500.0],
+            ['50 cl', Unit::Litre, 500.0],
+            ['500 ccm', Unit::Litre, 500.0],
+            ['2 ltr', Unit::Litre, 2000.0],
+            ['16 ounces', Unit::Litre, 473.176473],
+            ['88 celsius', Unit::Fahrenheit, 88.0],
+            ['190 Fahrenheit', Unit::Celsius, 87.7777778],
+            ['88 ℃', Unit::Fahrenheit, 88.0],
+            ['21 Hg', Unit::InchOfMercury, 71.114169],
+            ['15 psig', Unit::Kilopascal, 103.421355],
+            ['0.11 MPa', Unit::Kilopascal, 110.0],
+            ['180 in-lb', Unit::NewtonMetre, 20.3372692],
+            ['20 N-m', Unit::FootPound, 20.0],
+            ['6 inches', Unit::Millimetre, 152.4],
+            ['1 hour', Unit::Minute, 3600.0],
+            ['5:00', Unit::Minute, 300.0],
+            ['5:00', Unit::Hour, 18_000.0],
+            ['1:30:00', Unit::Minute, 5400.0],
+            ['50 percent', Unit::Share, 0.5],
+            ['20+20+17', Unit::Litre, 57_000.0],
+            ['20 + 20 + 17 l', Unit::Quart, 57_000.0],
+            ['1 L + 500 mL', Unit::Quart, 1500.0],
+            ['18 ft-lbs', Unit::NewtonMetre, 24.4047231],
+            ['+3', Unit::Litre, 3000.0],
         ];
 
         return array_combine(array_map(fn (array $case) => "{$case[0]} for {$case[1]->value}", $cases), $cases);
@@ -129,7 +151,8 @@ final class QuantityTest extends TestCase
     /** @return iterable<string, array{string, float, ?float}> as typed, mL, ± */
     public static function rough(): iterable
     {
-        // A quarter for “about”, half the way between two, six and a half in a hundred for a weight of anything from water to concentrate (common practice, no source).
+        // A quarter for “about”, half the way between two, six and a half in a hundred for a weight of anything from
+        // water to concentrate (common practice, no source).
         yield 'about' => ['about 2 L', 2000.0, 500.0];
         yield 'a wavy line' => ['~2 L', 2000.0, 500.0];
         yield 'or so' => ['1.5 L or so', 1500.0, 375.0];
@@ -165,7 +188,14 @@ final class QuantityTest extends TestCase
 
     public function test_of_a_can_it_is_asked_what_it_holds(): void
     {
-        foreach (['a can' => 'Say what it holds', 'two cans' => 'Say what it holds', 'about a pan' => 'Say what it holds', '2 x 5-6 L' => 'Enter'] as $typed => $remedy) {
+        foreach (
+            [
+                'a can' => 'Say what it holds',
+                'two cans' => 'Say what it holds',
+                'about a pan' => 'Say what it holds',
+                '2 x 5-6 L' => 'Enter',
+            ] as $typed => $remedy
+        ) {
             try {
                 self::fail("{$typed} was taken for ".Typed::parse($typed, Unit::Litre)->base);
             } catch (\InvalidArgumentException $refused) {
@@ -178,7 +208,14 @@ final class QuantityTest extends TestCase
 
     public function test_what_something_rests_on_is_not_told_roughly(): void
     {
-        foreach (['about 2 h' => Unit::Hour, '1-3 h' => Unit::Hour, 'about 90' => Unit::Celsius, '18 to 21' => Unit::InchOfMercury] as $typed => $unit) {
+        foreach (
+            [
+                'about 2 h' => Unit::Hour,
+                '1-3 h' => Unit::Hour,
+                'about 90' => Unit::Celsius,
+                '18 to 21' => Unit::InchOfMercury,
+            ] as $typed => $unit
+        ) {
             try {
                 Typed::parse($typed, $unit);
                 self::fail("{$typed} was taken");
@@ -193,10 +230,25 @@ final class QuantityTest extends TestCase
         self::assertSame(5400.0, Typed::parse('1h30', Unit::Minute)->base);
         self::assertSame(5400.0, Typed::parse('1 h 30', Unit::Minute)->base);
         self::assertEqualsWithDelta(70.0, Typed::parse('70 kPa vacuum', Unit::InchOfMercury)->base, 1.0e-9);
-        self::assertEqualsWithDelta(Typed::parse('20', Unit::InchOfMercury)->base, Typed::parse('20 inHg vac.', Unit::InchOfMercury)->base, 1.0e-9);
-        self::assertSame(['1.5 min', '2 min', '45 min', '12 min'], array_map(fn (float $s): string => UnitSystem::Metric->format($s, Dimension::Time), [90.0, 120.0, 2700.0, 730.0]));
+        self::assertEqualsWithDelta(
+            Typed::parse('20', Unit::InchOfMercury)->base,
+            Typed::parse('20 inHg vac.', Unit::InchOfMercury)->base,
+            1.0e-9,
+        );
+        self::assertSame(
+            ['1.5 min', '2 min', '45 min', '12 min'],
+            array_map(fn (float $s): string => UnitSystem::Metric->format($s, Dimension::Time), [
+                90.0,
+                120.0,
+                2700.0,
+                730.0,
+            ]),
+        );
         // A fraction and a ratio are written alike.
-        self::assertSame([0.5, 0.4, 0.6], array_map(fn (string $typed): float => Typed::parse($typed, Unit::Percent)->base, ['1/1', '40/60', '3:2']));
+        self::assertSame(
+            [0.5, 0.4, 0.6],
+            array_map(fn (string $typed): float => Typed::parse($typed, Unit::Percent)->base, ['1/1', '40/60', '3:2']),
+        );
         foreach (['1/2', '1/3', '2/3'] as $either) {
             try {
                 Typed::parse($either, Unit::Percent);

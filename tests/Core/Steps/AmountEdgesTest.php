@@ -67,7 +67,10 @@ final class AmountEdgesTest extends TestCase
     public static function strengths(): array
     {
         return [
-            'short' => [0.468, 'frost'], 'just within' => [0.472, null], 'planned' => [0.5, null], 'strong enough' => [0.59, null],
+            'short' => [0.468, 'frost'],
+            'just within' => [0.472, null],
+            'planned' => [0.5, null],
+            'strong enough' => [0.59, null],
         ];
     }
 
@@ -80,7 +83,10 @@ final class AmountEdgesTest extends TestCase
         $open = JobOnPaper::kind('refractometer')->open($at);
         self::assertSame($code, $open === [] ? null : $open[0]->code);
         self::assertSame($code === null ? [] : [true], array_map(fn ($obstacle) => $obstacle->gate !== null, $open));
-        self::assertSame($strength < 0.47 || $strength > 0.53 ? 'off_plan' : 'as_planned', $job->judge('refractometer')->code);
+        self::assertSame(
+            $strength < 0.47 || $strength > 0.53 ? 'off_plan' : 'as_planned',
+            $job->judge('refractometer')->code,
+        );
     }
 
     public function test_without_a_refractometer_the_ledgers_sum_is_the_gate(): void
@@ -104,13 +110,18 @@ final class AmountEdgesTest extends TestCase
     public static function fahrenheit(): array
     {
         return [
-            'below what is asked' => ['79', null], 'from' => ['80', 'ect'], 'to' => ['125', 'ect'], 'above' => ['126', null],
+            'below what is asked' => ['79', null],
+            'from' => ['80', 'ect'],
+            'to' => ['125', 'ect'],
+            'above' => ['126', null],
         ];
     }
 
     #[DataProvider('fahrenheit')]
-    public function test_a_bare_number_that_is_hot_in_the_other_system_is_asked_for_its_unit(string $typed, ?string $field): void
-    {
+    public function test_a_bare_number_that_is_hot_in_the_other_system_is_asked_for_its_unit(
+        string $typed,
+        ?string $field,
+    ): void {
         self::assertSame($field, $this->refused($typed, '61'));
     }
 

@@ -72,7 +72,12 @@ final class CoolTest extends TestCase
     public function test_what_stands_around_an_engine_makes_its_clock_longer_or_shorter(): void
     {
         $minutes = function (Shelter $shelter): float {
-            $job = JobOnPaper::on('rescue-ambulance', choices: ['shelter' => $shelter])->write('cool_down:1', 'reading', ['ect' => 90.0, 'air' => 20.0], 600);
+            $job = JobOnPaper::on('rescue-ambulance', choices: ['shelter' => $shelter])->write(
+                'cool_down:1',
+                'reading',
+                ['ect' => 90.0, 'air' => 20.0],
+                600,
+            );
             $clock = JobOnPaper::kind('cool_down')->clock($job->at('cool_down:1'));
 
             return ($clock->until - $clock->since) / 60.0;
@@ -84,7 +89,12 @@ final class CoolTest extends TestCase
 
     public function test_two_hours_under_a_blanket_are_not_two_hours_in_the_open(): void
     {
-        $rested = fn (Shelter $shelter, float $hours) => JobOnPaper::on('rescue-ambulance', choices: ['shelter' => $shelter])->write('cold_check', 'rested', ['since' => $hours * 3600.0])->isHard('cold_check');
+        $rested = fn (Shelter $shelter, float $hours) => JobOnPaper::on(
+            'rescue-ambulance',
+            choices: ['shelter' => $shelter],
+        )
+            ->write('cold_check', 'rested', ['since' => $hours * 3600.0])
+            ->isHard('cold_check');
         self::assertFalse($rested(Shelter::Open, 2.6));
         self::assertTrue($rested(Shelter::Blanket, 2.6));
         self::assertFalse($rested(Shelter::Blanket, 5.0));
@@ -97,7 +107,11 @@ final class CoolTest extends TestCase
         $typical = JobOnPaper::kind('cool_down')->clock($job->at('cool_down:1'));
         $job->write('cool_down:1', 'reading', ['ect' => 20.0 + 70.0 * exp(-600 / 2400), 'air' => 20.0]);
         $own = JobOnPaper::kind('cool_down')->clock($job->at('cool_down:1'));
-        self::assertGreaterThan(2400 * log(70 / 25) - 600, $own->until - $own->since, 'nine engines of ten are cold by then, not half of them');
+        self::assertGreaterThan(
+            2400 * log(70 / 25) - 600,
+            $own->until - $own->since,
+            'nine engines of ten are cold by then, not half of them',
+        );
         self::assertLessThan($typical->until, $own->until);
     }
 
@@ -105,6 +119,9 @@ final class CoolTest extends TestCase
     {
         $job = JobOnPaper::on('rescue-ambulance');
         $forms = JobOnPaper::kind('cool_down')->everything($job->at('cool_down:1'));
-        self::assertSame(['reading'], array_values(array_map(fn ($form) => $form->name, array_filter($forms, fn ($form) => $form->main))));
+        self::assertSame(
+            ['reading'],
+            array_values(array_map(fn ($form) => $form->name, array_filter($forms, fn ($form) => $form->main))),
+        );
     }
 }

@@ -27,12 +27,24 @@ final class DrainTest extends TestCase
 
     public function test_what_ran_down_the_engine_is_wiped_before_it_is_closed_up(): void
     {
-        $out = fn (string $way): string => implode(';', JobOnPaper::on('rescue-ambulance')
-            ->write('drain:radiator_cock', 'elsewhere', ['way' => $way, 'volume' => 200.0, 'vessel' => 'pan'])->obstacles('close_up'));
+        $out = fn (string $way): string => implode(
+            ';',
+            JobOnPaper::on('rescue-ambulance')
+                ->write('drain:radiator_cock', 'elsewhere', ['way' => $way, 'volume' => 200.0, 'vessel' => 'pan'])
+                ->obstacles('close_up'),
+        );
         self::assertStringContainsString('wiped dry', $out('spill'));
         self::assertStringNotContainsString('wiped', $out('hose'), 'caught');
-        $late = JobOnPaper::on('rescue-ambulance')->write('fill_level', 'elsewhere', ['way' => 'spill', 'volume' => 200.0, 'vessel' => 'pan']);
-        self::assertStringNotContainsString('wiped', implode(';', $late->obstacles('close_up')), 'no step that is behind opens again');
+        $late = JobOnPaper::on('rescue-ambulance')->write('fill_level', 'elsewhere', [
+            'way' => 'spill',
+            'volume' => 200.0,
+            'vessel' => 'pan',
+        ]);
+        self::assertStringNotContainsString(
+            'wiped',
+            implode(';', $late->obstacles('close_up')),
+            'no step that is behind opens again',
+        );
     }
 
     public function test_a_seized_plug_sends_to_another_point(): void
@@ -49,7 +61,8 @@ final class DrainTest extends TestCase
     {
         $full = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full']);
         $low = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'low', 'missing' => 3000.0]);
-        $expected = fn (JobOnPaper $job, string $port) => JobOnPaper::kind('drain')->figure($job->at("drain:{$port}"))?->base;
+        $expected = fn (JobOnPaper $job, string $port) => JobOnPaper::kind('drain')->figure($job->at("drain:{$port}"))
+            ?->base;
         self::assertEqualsWithDelta(3000.0, $expected($full, 'radiator_cock') - $expected($low, 'radiator_cock'), 1.0);
         self::assertEqualsWithDelta($expected($full, 'left_plug'), $expected($low, 'left_plug'), 1.0);
         // Full to the mark, not to the brim: the headspace comes out of no drain.
@@ -169,29 +182,67 @@ final class DrainTest extends TestCase
 
     public function test_a_part_is_named_only_where_nothing_speaks_against_it(): void
     {
-        $all = fn (float $radiator, float $left, float $right): JobOnPaper => JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full'])
+        $all = fn (float $radiator, float $left, float $right): JobOnPaper => JobOnPaper::on('rescue-ambulance')
+            ->write('found', 'found', ['content' => 'full'])
             ->write('drain:radiator_cock', 'out', ['volume' => $radiator, 'vessel' => 'jug', 'flow' => 'ran'])
             ->write('drain:left_plug', 'out', ['volume' => $left, 'vessel' => 'jug', 'flow' => 'ran'])
             ->write('drain:right_plug', 'out', ['volume' => $right, 'vessel' => 'jug', 'flow' => 'ran']);
-        self::assertSame('Left bank, lower jacket probably did not drain', $all(9640.0, 50.0, 650.0)->judge('reconcile:1')->title);
+        self::assertSame(
+            'Left bank, lower jacket probably did not drain',
+            $all(9640.0, 50.0, 650.0)->judge('reconcile:1')->title,
+        );
         // More is missing than any one part above them holds.
-        $two = JobOnPaper::on('standby-generator', choices: ['drains' => ['left_cock', 'right_cock'], 'opened' => []])->write('found', 'found', ['content' => 'full'])
-            ->write('drain:left_cock', 'out', ['volume' => 58_000.0, 'vessel' => 'pan', 'flow' => 'ran', 'together' => 'with'])
-            ->write('drain:right_cock', 'out', ['volume' => 0.0, 'vessel' => 'pan', 'flow' => 'ran', 'together' => 'with']);
+        $two = JobOnPaper::on('standby-generator', choices: ['drains' => ['left_cock', 'right_cock'], 'opened' => []])
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:left_cock', 'out', [
+                'volume' => 58_000.0,
+                'vessel' => 'pan',
+                'flow' => 'ran',
+                'together' => 'with',
+            ])
+            ->write('drain:right_cock', 'out', [
+                'volume' => 0.0,
+                'vessel' => 'pan',
+                'flow' => 'ran',
+                'together' => 'with',
+            ]);
         self::assertSame('Heat exchanger probably did not drain', $two->judge('reconcile:1')->title);
-        self::assertStringContainsString('Left jacket cock and Right jacket cock gave 13.16 L less', $two->judge('reconcile:1')->reason);
+        self::assertStringContainsString(
+            'Left jacket cock and Right jacket cock gave 13.16 L less',
+            $two->judge('reconcile:1')->reason,
+        );
         // The exchanger’s own plug ran dry: it is empty, and nothing else above them holds so much.
-        $three = $two->finish('drain:right_cock')->write('reconcile:1', 'more', ['point' => 'exchanger_plug'])->finish('reconcile:1')
-            ->write('drain:exchanger_plug', 'out', ['volume' => 4000.0, 'vessel' => 'pan', 'flow' => 'ran'])->finish('drain:exchanger_plug');
-        self::assertSame(['did_not_drain', 'Several parts did not drain'], [$three->judge('reconcile:2')->code, $three->judge('reconcile:2')->title]);
-        self::assertStringContainsString('60.0 N·m', implode("\n", array_map(fn ($field) => $field->label, JobOnPaper::kind('close_up')->forms($three->at('close_up'))[0]->fields)));
+        $three = $two
+            ->finish('drain:right_cock')
+            ->write('reconcile:1', 'more', ['point' => 'exchanger_plug'])
+            ->finish('reconcile:1')
+            ->write('drain:exchanger_plug', 'out', ['volume' => 4000.0, 'vessel' => 'pan', 'flow' => 'ran'])
+            ->finish('drain:exchanger_plug');
+        self::assertSame(
+            ['did_not_drain', 'Several parts did not drain'],
+            [$three->judge('reconcile:2')->code, $three->judge('reconcile:2')->title],
+        );
+        self::assertStringContainsString(
+            '60.0 N·m',
+            implode(
+                "\n",
+                array_map(
+                    fn ($field) => $field->label,
+                    JobOnPaper::kind('close_up')->forms($three->at('close_up'))[0]->fields,
+                ),
+            ),
+        );
     }
 
     public function test_what_was_spilt_was_read_in_no_vessel_and_is_not_in_the_drum(): void
     {
         $kind = JobOnPaper::kind('drain');
         $at = JobOnPaper::on('rescue-ambulance')->at('drain:radiator_cock');
-        $told = fn (string $way): Values => $kind->complete($at, 'elsewhere', new Values(['way' => $way, 'volume' => 400.0, 'vessel' => 'pan']));
+        $told = fn (string $way): Values => $kind->complete(
+            $at,
+            'elsewhere',
+            new Values(['way' => $way, 'volume' => 400.0, 'vessel' => 'pan']),
+        );
         self::assertSame('', $told('spill')->text('vessel'));
         self::assertSame('pan', $told('hose')->text('vessel'));
         $waste = function (string $way) use ($told): float {

@@ -32,7 +32,10 @@ use Tests\Demo;
 /** Every constant that decides something, tried on both sides of its edge. */
 final class EdgesTest extends TestCase
 {
-    /** @return array<string, array{string, string, string, string, string}> step, form, field; the most that is taken, and a little more */
+    /**
+     * @return array<string, array{string, string, string, string, string}> step,
+     * form, field; the most that is taken, and a little more
+     */
     public static function mostThatIsTaken(): array
     {
         return [
@@ -50,8 +53,13 @@ final class EdgesTest extends TestCase
     }
 
     #[DataProvider('mostThatIsTaken')]
-    public function test_no_field_takes_more_than_can_be(string $step, string $form, string $field, string $most, string $more): void
-    {
+    public function test_no_field_takes_more_than_can_be(
+        string $step,
+        string $form,
+        string $field,
+        string $most,
+        string $more,
+    ): void {
         $job = JobOnPaper::on('rescue-ambulance', school: str_starts_with($step, 'pull') ? 'vacuum' : 'gravity');
         $at = $job->at($step);
         $asked = JobOnPaper::kind($at->step->kind)->form($at, $form);
@@ -77,7 +85,10 @@ final class EdgesTest extends TestCase
 
     public function test_the_clocks_of_the_trade(): void
     {
-        $hot = JobOnPaper::on('rescue-ambulance')->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed']);
+        $hot = JobOnPaper::on('rescue-ambulance')->write('heat_cycle:1', 'start', [
+            'place' => 'outdoors',
+            'neck' => 'sealed',
+        ]);
         $clock = JobOnPaper::kind('heat_cycle')->clock($hot->at('heat_cycle:1'));
         self::assertSame(1200, $clock->until - $clock->since, 'a warm-up');
         $rinse = JobOnPaper::drainedAmbulance()
@@ -115,9 +126,16 @@ final class EdgesTest extends TestCase
 
     public function test_a_circuit_on_the_brink_of_boiling_holds_the_needle_itself(): void
     {
-        $deep = fn (float $seaLevel, float $kpa): ?string => JobOnPaper::on('rescue-ambulance', school: 'vacuum', choices: [
-            'elevationM' => 0.0, 'rules' => new HouseRules(seaLevelVacuumInHg: $seaLevel),
-        ])->write('pull:1', 'reading', ['vacuum' => $kpa])->judge('pull:1')?->code;
+        $deep = fn (float $seaLevel, float $kpa): ?string => JobOnPaper::on(
+            'rescue-ambulance',
+            school: 'vacuum',
+            choices: [
+                'elevationM' => 0.0,
+                'rules' => new HouseRules(seaLevelVacuumInHg: $seaLevel),
+            ],
+        )
+            ->write('pull:1', 'reading', ['vacuum' => $kpa])
+            ->judge('pull:1')?->code;
         // Half glycol boils at 5.58 kPa when 40 °C warm; 1.5 times that are 8.37 kPa, 92.96 below the air.
         self::assertSame('short', $deep(28.5, 92.9));
         self::assertSame('vapour', $deep(28.5, 93.0));
@@ -135,7 +153,11 @@ final class EdgesTest extends TestCase
         $figure = JobOnPaper::kind('vacuum_fill')->figure($fill(50.0)->at('vacuum_fill'));
         self::assertEqualsWithDelta(1078.17, $figure->base, 0.5);
         self::assertSame('filling', $fill(1.8)->judge('vacuum_fill')->code);
-        self::assertSame('air_came_in', $fill(1.6)->judge('vacuum_fill')->code, 'a needle at zero over an empty circuit');
+        self::assertSame(
+            'air_came_in',
+            $fill(1.6)->judge('vacuum_fill')->code,
+            'a needle at zero over an empty circuit',
+        );
         self::assertSame('full', $fill(1.6, 11_000.0)->judge('vacuum_fill')->code);
     }
 
@@ -157,15 +179,22 @@ final class EdgesTest extends TestCase
             'typical engine',
             (clone $job)->write('cold_check', 'reading', ['ect' => 80.0, 'air' => 20.0])->judge('cold_check')->reason,
         );
-        self::assertStringContainsString('your 2 readings', $job->write('cold_check', 'reading', ['ect' => 80.0, 'air' => 20.0], 900)
-            ->write('cold_check', 'reading', ['ect' => 74.0, 'air' => 20.0])
-            ->judge('cold_check')->reason);
+        self::assertStringContainsString(
+            'your 2 readings',
+            $job
+                ->write('cold_check', 'reading', ['ect' => 80.0, 'air' => 20.0], 900)
+                ->write('cold_check', 'reading', ['ect' => 74.0, 'air' => 20.0])
+                ->judge('cold_check')->reason,
+        );
     }
 
     public function test_a_thermostat_without_a_figure_opens_at_seventy_five(): void
     {
         $document = Demo::document('post-van');
-        $circuit = CircuitReader::read([...$document, 'facts' => array_diff_key($document['facts'], ['thermostat_start_c' => 0, 'thermostat_full_c' => 0])]);
+        $circuit = CircuitReader::read([
+            ...$document,
+            'facts' => array_diff_key($document['facts'], ['thermostat_start_c' => 0, 'thermostat_full_c' => 0]),
+        ]);
         self::assertTrue(self::reaches($circuit, 75.0, 75.0));
         self::assertFalse(self::reaches($circuit, 74.9, 74.9));
     }
@@ -183,7 +212,10 @@ final class EdgesTest extends TestCase
     {
         $values = new Values(['ect' => $ect] + ($far === null ? [] : ['far' => $far]));
 
-        return HotProofs::reachesTheFarSide($circuit, HotReading::of(new Entry(1, 0, '', 'heat_cycle:1', 'reading', $values)));
+        return HotProofs::reachesTheFarSide(
+            $circuit,
+            HotReading::of(new Entry(1, 0, '', 'heat_cycle:1', 'reading', $values)),
+        );
     }
 
     public function test_a_part_is_waited_for_a_month_at_most(): void
@@ -212,7 +244,9 @@ final class EdgesTest extends TestCase
     {
         $job = JobOnPaper::on('rescue-ambulance');
         self::assertNull($job->refusal('pressure_test', 'test', ['start' => 110.5, 'end' => 110.0, 'held' => 300.0]));
-        self::assertNotNull($job->refusal('pressure_test', 'test', ['start' => 110.53, 'end' => 110.0, 'held' => 300.0]));
+        self::assertNotNull(
+            $job->refusal('pressure_test', 'test', ['start' => 110.53, 'end' => 110.0, 'held' => 300.0]),
+        );
     }
 
     public function test_a_vacuum_is_planned_only_where_there_can_be_one(): void
@@ -275,7 +309,10 @@ final class EdgesTest extends TestCase
     /** @return array<string, array{float, string}> */
     public static function coldTopUps(): array
     {
-        return ['twice the syringe, and more than the level' => [49.5, 'settled'], 'more than both' => [49.7, 'another_cycle']];
+        return [
+            'twice the syringe, and more than the level' => [49.5, 'settled'],
+            'more than both' => [49.7, 'another_cycle'],
+        ];
     }
 
     #[DataProvider('coldTopUps')]

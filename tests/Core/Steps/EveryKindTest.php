@@ -36,8 +36,15 @@ final class EveryKindTest extends TestCase
                 array_values(array_unique(array_map(fn ($s) => $s->stage->value, array_values($state->steps)))),
                 'all stages, in order',
             );
-            self::assertSame(array_map(fn ($s) => $s->stage, array_values($state->steps))[0], Stage::asTheyCome($state->steps)[0]);
-            self::assertSame($school === 'vacuum', array_search(Stage::Vacuum, Stage::asTheyCome($state->steps), true) < array_search(Stage::Fill, Stage::asTheyCome($state->steps), true));
+            self::assertSame(
+                array_map(fn ($s) => $s->stage, array_values($state->steps))[0],
+                Stage::asTheyCome($state->steps)[0],
+            );
+            self::assertSame(
+                $school === 'vacuum',
+                array_search(Stage::Vacuum, Stage::asTheyCome($state->steps), true)
+                    < array_search(Stage::Fill, Stage::asTheyCome($state->steps), true),
+            );
         }
     }
 

@@ -18,7 +18,10 @@ final class FillTest extends TestCase
 {
     public function test_a_bleed_point_is_closed_by_the_house_rule(): void
     {
-        $poured = fn (JobOnPaper $job): JobOnPaper => $job->write('bleed:bleed_housing', 'poured', ['volume' => 9000.0, 'vessel' => 'bucket']);
+        $poured = fn (JobOnPaper $job): JobOnPaper => $job->write('bleed:bleed_housing', 'poured', [
+            'volume' => 9000.0,
+            'vessel' => 'bucket',
+        ]);
         $minute = $poured(JobOnPaper::on('rescue-ambulance'))->write('bleed:bleed_housing', 'running', later: 30);
         self::assertSame('Running', $minute->judge('bleed:bleed_housing')->title);
         try {

@@ -22,12 +22,18 @@ final class MachineWordsTest extends TestCase
     /** @return array<string, array{string}> */
     public static function circuits(): array
     {
-        $keys = array_map(fn (string $file) => basename($file, '.json'), glob(dirname(__DIR__, 3).'/database/demo/circuits/*.json') ?: []);
+        $keys = array_map(
+            fn (string $file) => basename($file, '.json'),
+            glob(dirname(__DIR__, 3).'/database/demo/circuits/*.json') ?: [],
+        );
 
         return array_combine($keys, array_map(fn (string $key) => [$key], $keys));
     }
 
-    /** @return array<string, string> how what it has not would be named; a belt drives a fan where no figure tells of one */
+    /**
+     * @return array<string, string> how what it has not would be
+     * named; a belt drives a fan where no figure tells of one
+     */
     private static function notThere(Circuit $circuit): array
     {
         return array_filter([
@@ -53,7 +59,11 @@ final class MachineWordsTest extends TestCase
                 foreach (self::sentences($job->at($step), JobOnPaper::kind($at->step->kind)) as $sentence) {
                     $looked++;
                     foreach ($notThere as $part => $named) {
-                        self::assertDoesNotMatchRegularExpression($named, $sentence, "{$step} of {$school->id()}: there is no {$part}");
+                        self::assertDoesNotMatchRegularExpression(
+                            $named,
+                            $sentence,
+                            "{$step} of {$school->id()}: there is no {$part}",
+                        );
                     }
                 }
             }
@@ -63,14 +73,30 @@ final class MachineWordsTest extends TestCase
 
     public function test_what_a_step_comes_to_fits_the_machine_too(): void
     {
-        $out = fn (float $ml, string $flow = 'ran'): JobOnPaper => JobOnPaper::on('yard-tractor', school: 'engine_first:upper_end', choices: ['drains' => ['radiator_cock']])
-            ->write('found', 'found', ['content' => 'full'])->write('drain:radiator_cock', 'out', ['volume' => $ml, 'vessel' => 'jug', 'flow' => $flow, 'shut' => true]);
+        $out = fn (float $ml, string $flow = 'ran'): JobOnPaper => JobOnPaper::on(
+            'yard-tractor',
+            school: 'engine_first:upper_end',
+            choices: ['drains' => ['radiator_cock']],
+        )
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', [
+                'volume' => $ml,
+                'vessel' => 'jug',
+                'flow' => $flow,
+                'shut' => true,
+            ]);
         $short = $out(900.0, 'early');
-        $rinsed = $out(1980.0)->finish('drain:radiator_cock')->write('rinse', 'decision', ['rinse' => 'once', 'times' => '1'])->finish('rinse')
-            ->write('rinse_fill:1', 'water_in', ['volume' => 1900.0, 'vessel' => 'jug', 'water' => 'pure'])->finish('rinse_fill:1');
+        $rinsed = $out(1980.0)
+            ->finish('drain:radiator_cock')
+            ->write('rinse', 'decision', ['rinse' => 'once', 'times' => '1'])
+            ->finish('rinse')
+            ->write('rinse_fill:1', 'water_in', ['volume' => 1900.0, 'vessel' => 'jug', 'water' => 'pure'])
+            ->finish('rinse_fill:1');
         $said = [
-            ...self::sentences($short->at('drain:radiator_cock'), JobOnPaper::kind('drain')), $short->judge('drain:radiator_cock')->reason,
-            $short->judge('reconcile:1')->reason, ...self::sentences($rinsed->at('rinse_drain:1'), JobOnPaper::kind('rinse_drain')),
+            ...self::sentences($short->at('drain:radiator_cock'), JobOnPaper::kind('drain')),
+            $short->judge('drain:radiator_cock')->reason,
+            $short->judge('reconcile:1')->reason,
+            ...self::sentences($rinsed->at('rinse_drain:1'), JobOnPaper::kind('rinse_drain')),
         ];
         self::assertStringContainsString('Cap off, then let it run again.', implode("\n", $said));
         foreach ($said as $sentence) {
@@ -80,19 +106,37 @@ final class MachineWordsTest extends TestCase
 
     public function test_some_machines_lack_each_of_them(): void
     {
-        $lacking = array_merge(...array_map(fn (array $key) => array_keys(self::notThere(Demo::circuit($key[0]))), array_values(self::circuits())));
-        self::assertSame(['bleed points', 'electric fan', 'heater', 'tank'], array_values(array_intersect(['bleed points', 'electric fan', 'heater', 'tank'], $lacking)));
+        $lacking = array_merge(
+            ...array_map(
+                fn (array $key) => array_keys(self::notThere(Demo::circuit($key[0]))),
+                array_values(self::circuits()),
+            ),
+        );
+        self::assertSame(
+            ['bleed points', 'electric fan', 'heater', 'tank'],
+            array_values(array_intersect(['bleed points', 'electric fan', 'heater', 'tank'], $lacking)),
+        );
     }
 
     /** @return list<string> */
     private static function sentences(Situation $at, StepKind $kind): array
     {
         $ofForm = fn (Form $form): array => [
-            $form->button, $form->note, ...array_merge(...array_map(fn (Field $field) => [$field->label, $field->help, ...array_values($field->choices)], $form->fields)),
+            $form->button,
+            $form->note,
+            ...array_merge(
+                ...array_map(
+                    fn (Field $field) => [$field->label, $field->help, ...array_values($field->choices)],
+                    $form->fields,
+                ),
+            ),
         ];
 
         return [
-            $kind->title($at), $kind->why($at), ...$kind->instructions($at), ...array_map(fn (Obstacle $obstacle) => $obstacle->text, $kind->open($at)),
+            $kind->title($at),
+            $kind->why($at),
+            ...$kind->instructions($at),
+            ...array_map(fn (Obstacle $obstacle) => $obstacle->text, $kind->open($at)),
             ...array_merge(...array_map($ofForm, $kind->forms($at))),
         ];
     }

@@ -73,7 +73,10 @@ final class MixTest extends TestCase
             'accept',
             (clone $job)->write('mix', 'batch', ['concentrate' => 5000.0, 'water' => 2000.0])->obstacles('mix')[0],
         );
-        self::assertNull($drained(6300.0)->judge('mix'), 'what counts as on target once poured is not out of reach before');
+        self::assertNull(
+            $drained(6300.0)->judge('mix'),
+            'what counts as on target once poured is not out of reach before',
+        );
         $nearly = $drained(6300.0)->write('mix', 'batch', ['concentrate' => 7000.0, 'water' => 0.0]);
         self::assertSame('On target', $nearly->judge('mix')->title);
         self::assertSame([], $nearly->obstacles('mix'), 'on target and out of reach are never said together');
@@ -210,7 +213,11 @@ final class MixTest extends TestCase
             ->write('drain:block_plug', 'out', ['volume' => 2250.0, 'vessel' => 'jug', 'flow' => 'ran']);
         $told = implode(' ', JobOnPaper::kind('mix')->instructions($job->at('mix')));
         self::assertStringContainsString('load by load with the measuring jug', $told);
-        self::assertDoesNotMatchRegularExpression('/to the [\d.]+ L mark/', $told, 'a jug of 0.1 L marks holds two litres');
+        self::assertDoesNotMatchRegularExpression(
+            '/to the [\d.]+ L mark/',
+            $told,
+            'a jug of 0.1 L marks holds two litres',
+        );
     }
 
     public function test_what_is_added_to_a_wrong_batch_puts_it_right(): void

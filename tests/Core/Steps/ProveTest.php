@@ -31,12 +31,20 @@ final class ProveTest extends TestCase
 
     public function test_the_sign_off_names_what_was_not_done(): void
     {
-        $said = fn (JobOnPaper $job): string => implode(' ', JobOnPaper::kind('sign_off')->instructions($job->at('sign_off')));
+        $said = fn (JobOnPaper $job): string => implode(
+            ' ',
+            JobOnPaper::kind('sign_off')->instructions($job->at('sign_off')),
+        );
         self::assertStringContainsString('No step was passed over.', $said(JobOnPaper::on('rescue-ambulance')));
-        $declined = $said(JobOnPaper::on('rescue-ambulance')
-            ->write('drain:left_plug', 'left_shut', ['why' => 'seized'])
-            ->write('pressure_test', 'declined', ['why' => 'no time']));
-        self::assertStringContainsString('Not done: Drain: Left block plug (seized); Pressure test, cold (no time).', $declined);
+        $declined = $said(
+            JobOnPaper::on('rescue-ambulance')
+                ->write('drain:left_plug', 'left_shut', ['why' => 'seized'])
+                ->write('pressure_test', 'declined', ['why' => 'no time']),
+        );
+        self::assertStringContainsString(
+            'Not done: Drain: Left block plug (seized); Pressure test, cold (no time).',
+            $declined,
+        );
         self::assertStringNotContainsString('No step was passed over.', $declined);
     }
 }

@@ -110,9 +110,18 @@ final class RinseTest extends TestCase
         );
         self::assertSame('Shut off now', $funnel->judge('rinse_run:1')->title);
         self::assertTrue($funnel->isHard('rinse_run:1'), 'a running engine is never left');
-        self::assertNotNull(ShutOffNow::of($funnel->at('rinse_run:1'), RinseWarmUp::of($funnel->at('rinse_run:1'))), 'and stands on every page');
-        self::assertNull(ShutOffNow::of(($off = (clone $funnel)->write('rinse_run:1', 'shut_off', []))->at('rinse_run:1'), RinseWarmUp::of($off->at('rinse_run:1'))));
-        $sealed = $job->write('rinse_run:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])
+        self::assertNotNull(
+            ShutOffNow::of($funnel->at('rinse_run:1'), RinseWarmUp::of($funnel->at('rinse_run:1'))),
+            'and stands on every page',
+        );
+        self::assertNull(
+            ShutOffNow::of(
+                ($off = (clone $funnel)->write('rinse_run:1', 'shut_off', []))->at('rinse_run:1'),
+                RinseWarmUp::of($off->at('rinse_run:1')),
+            ),
+        );
+        $sealed = $job
+            ->write('rinse_run:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'])
             ->write('rinse_run:1', 'reading', ['ect' => 95.0, 'far' => 88.0, 'sign' => 'none']);
         self::assertSame('Mixed', $sealed->judge('rinse_run:1')->title);
         self::assertSame([], $sealed->write('rinse_run:1', 'shut_off')->obstacles('rinse_run:1'));
@@ -126,7 +135,8 @@ final class RinseTest extends TestCase
     public function test_filled_cold_and_drained_counts_for_half_of_a_rinse_give_or_take_as_much(): void
     {
         $after = function (string $way): array {
-            $job = JobOnPaper::drainedAmbulance(['content' => Compatibility::OtherFamily])->write('look', 'seen', ['coolant' => 'clean'])
+            $job = JobOnPaper::drainedAmbulance(['content' => Compatibility::OtherFamily])
+                ->write('look', 'seen', ['coolant' => 'clean'])
                 ->write('rinse', 'decision', ['rinse' => $way, 'times' => '1']);
             $said = $job->judge('rinse');
             $job->finish('rinse')->write('rinse_fill:1', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])
@@ -136,26 +146,44 @@ final class RinseTest extends TestCase
         };
         [$hot] = $after('hot');
         [$cold, $said] = $after('once');
-        self::assertSame(['rinse_fill:1', 'rinse_drain:1'], array_values(preg_grep('/rinse_|cool_down:rinse/', $cold->steps())), 'no run, and nothing that cools');
+        self::assertSame(
+            ['rinse_fill:1', 'rinse_drain:1'],
+            array_values(preg_grep('/rinse_|cool_down:rinse/', $cold->steps())),
+            'no run, and nothing that cools',
+        );
         self::assertStringContainsString('Cold, it mixes about half.', $said->reason);
-        [$before, $mixed, $still] = [JobOnPaper::drainedAmbulance()->state()->ledger(), $hot->state()->ledger(), $cold->state()->ledger()];
+        [$before, $mixed, $still] = [
+            JobOnPaper::drainedAmbulance()->state()->ledger(),
+            $hot->state()->ledger(),
+            $cold->state()->ledger(),
+        ];
         self::assertEqualsWithDelta(($before->oldMl + $mixed->oldMl) / 2.0, $still->oldMl, 1.0);
         self::assertEqualsWithDelta(($before->glycolMl + $mixed->glycolMl) / 2.0, $still->glycolMl, 1.0);
-        self::assertGreaterThan($still->fraction() - $mixed->fraction() - 0.001, $still->glycolPlusMinus, 'as if it had mixed is within the range');
+        self::assertGreaterThan(
+            $still->fraction() - $mixed->fraction() - 0.001,
+            $still->glycolPlusMinus,
+            'as if it had mixed is within the range',
+        );
         self::assertStringContainsString('it was not run', $cold->judge('rinse_drain:1')->reason);
     }
 
     public function test_clear_water_is_no_proof_where_more_of_the_old_stays_than_may(): void
     {
-        $job = JobOnPaper::on('school-minibus', choices: ['content' => Compatibility::OtherFamily, 'drains' => ['radiator_cock'], 'opened' => []])
+        $job = JobOnPaper::on(
+            'school-minibus',
+            choices: ['content' => Compatibility::OtherFamily, 'drains' => ['radiator_cock'], 'opened' => []],
+        )
             ->write('found', 'found', ['content' => 'full'])
             ->write('drain:radiator_cock', 'out', ['volume' => 6000.0, 'vessel' => 'pan', 'flow' => 'ran'])
             ->write('look', 'seen', ['coolant' => 'clean', 'next' => 'waste'])
             ->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse');
         $shares = [];
         for ($cycle = 1; $cycle < 8; $cycle++) {
-            $job->write("rinse_fill:{$cycle}", 'water_in', ['volume' => 6000.0, 'vessel' => 'bucket'])
-                ->write("rinse_drain:{$cycle}", 'water_out', ['volume' => 6000.0, 'vessel' => 'pan', 'runs' => 'clear']);
+            $job->write("rinse_fill:{$cycle}", 'water_in', ['volume' => 6000.0, 'vessel' => 'bucket'])->write(
+                "rinse_drain:{$cycle}",
+                'water_out',
+                ['volume' => 6000.0, 'vessel' => 'pan', 'runs' => 'clear'],
+            );
             $shares[] = $job->state()->ledger()->oldShare();
             $said = $job->judge("rinse_drain:{$cycle}")->code;
             $job->finish("rinse_drain:{$cycle}");
@@ -172,8 +200,12 @@ final class RinseTest extends TestCase
 
     public function test_cold_water_that_runs_clear_proves_nothing_where_the_old_must_not_stay(): void
     {
-        $flow = fn (Compatibility $content): ?string => JobOnPaper::drainedAmbulance(['content' => $content])->write('look', 'seen', ['coolant' => 'clean'])
-            ->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])->finish('rinse')->write('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear'])->judge('rinse_flow')?->code;
+        $flow = fn (Compatibility $content): ?string => JobOnPaper::drainedAmbulance(['content' => $content])
+            ->write('look', 'seen', ['coolant' => 'clean'])
+            ->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])
+            ->finish('rinse')
+            ->write('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear'])
+            ->judge('rinse_flow')?->code;
         self::assertSame('clear', $flow(Compatibility::AsManual));
         self::assertSame('clear_cold', $flow(Compatibility::OtherFamily));
     }
@@ -182,20 +214,31 @@ final class RinseTest extends TestCase
     {
         $job = JobOnPaper::drainedAmbulance()->write('look', 'seen', ['coolant' => 'rusty']);
         $drained = WasteSum::caughtMl($job->at('dispose'));
-        $job->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])->finish('rinse')->write('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear']);
+        $job->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])
+            ->finish('rinse')
+            ->write('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear']);
         self::assertSame($drained, WasteSum::caughtMl($job->at('dispose')));
         self::assertNull($job->write('dispose', 'disposed', ['volume' => $drained])->judge('dispose'));
     }
 
     public function test_water_that_stays_inside_is_said_however_clear_it_runs(): void
     {
-        $job = fn (float $out): ?string => JobOnPaper::drainedAmbulance()->write('look', 'seen', ['coolant' => 'rusty'])->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse')
-            ->write('rinse_fill:1', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])->write('rinse_drain:1', 'water_out', ['volume' => $out, 'vessel' => 'pan', 'runs' => 'clear'])->judge('rinse_drain:1')?->code;
+        $job = fn (float $out): ?string => JobOnPaper::drainedAmbulance()
+            ->write('look', 'seen', ['coolant' => 'rusty'])
+            ->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])
+            ->finish('rinse')
+            ->write('rinse_fill:1', 'water_in', ['volume' => 10000.0, 'vessel' => 'pan'])
+            ->write('rinse_drain:1', 'water_out', ['volume' => $out, 'vessel' => 'pan', 'runs' => 'clear'])
+            ->judge('rinse_drain:1')?->code;
         self::assertSame(['clear', 'water_stays'], [$job(9900.0), $job(6000.0)]);
         // What never came out at the drain is no water of the rinse.
-        $short = JobOnPaper::on('school-minibus', choices: ['drains' => ['radiator_cock'], 'opened' => []])->write('found', 'found', ['content' => 'full'])
-            ->write('drain:radiator_cock', 'out', ['volume' => 3000.0, 'vessel' => 'pan', 'flow' => 'early'])->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])->finish('rinse')
-            ->write('rinse_fill:1', 'water_in', ['volume' => 3000.0, 'vessel' => 'pan'])->write('rinse_drain:1', 'water_out', ['volume' => 2900.0, 'vessel' => 'pan', 'runs' => 'clear']);
+        $short = JobOnPaper::on('school-minibus', choices: ['drains' => ['radiator_cock'], 'opened' => []])
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => 3000.0, 'vessel' => 'pan', 'flow' => 'early'])
+            ->write('rinse', 'decision', ['rinse' => 'hot', 'times' => '1'])
+            ->finish('rinse')
+            ->write('rinse_fill:1', 'water_in', ['volume' => 3000.0, 'vessel' => 'pan'])
+            ->write('rinse_drain:1', 'water_out', ['volume' => 2900.0, 'vessel' => 'pan', 'runs' => 'clear']);
         self::assertSame('clear', $short->judge('rinse_drain:1')?->code);
     }
 
@@ -232,8 +275,12 @@ final class RinseTest extends TestCase
 
     public function test_thirty_litres_from_a_garden_hose_are_taken_as_they_are(): void
     {
-        $job = fn (): JobOnPaper => JobOnPaper::drainedAmbulance()->finish('drain:radiator_cock')->finish('drain:left_plug')->finish('drain:right_plug')
-            ->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])->finish('rinse');
+        $job = fn (): JobOnPaper => JobOnPaper::drainedAmbulance()
+            ->finish('drain:radiator_cock')
+            ->finish('drain:left_plug')
+            ->finish('drain:right_plug')
+            ->write('rinse', 'decision', ['rinse' => 'flow', 'times' => '1'])
+            ->finish('rinse');
         $before = $job()->state()->ledger();
         $hose = fn (array $said): JobOnPaper => $job()->write('rinse_flow', 'through', ['runs' => 'clear', ...$said]);
         self::assertNull($job()->refusal('rinse_flow', 'through', ['volume' => 30_000.0, 'runs' => 'clear']));
@@ -241,8 +288,17 @@ final class RinseTest extends TestCase
         self::assertSame('clear', $hose([])->judge('rinse_flow')?->code);
         $after = $hose(['volume' => 30_000.0])->state()->ledger();
         self::assertEqualsWithDelta($before->contentMl, $after->contentMl, 0.01, 'as much stays inside');
-        self::assertEqualsWithDelta($before->oldMl * $before->contentMl / ($before->contentMl + 30_000.0), $after->oldMl, 0.5, 'nearly all of it water');
-        self::assertGreaterThan($after->oldMl, $hose([])->state()->ledger()->oldMl, 'nobody says how much: less is counted on');
+        self::assertEqualsWithDelta(
+            ($before->oldMl * $before->contentMl) / ($before->contentMl + 30_000.0),
+            $after->oldMl,
+            0.5,
+            'nearly all of it water',
+        );
+        self::assertGreaterThan(
+            $after->oldMl,
+            $hose([])->state()->ledger()->oldMl,
+            'nobody says how much: less is counted on',
+        );
         self::assertNotSame([], $hose(['runs' => 'coloured'])->obstacles('rinse_flow'));
     }
 

@@ -33,7 +33,11 @@ final class RunHotTest extends TestCase
         );
         self::assertNotNull($job->state()->running()->last(), 'a baseline run warms the engine too');
         self::assertNull(
-            JobOnPaper::on('rescue-ambulance')->write('baseline', 'baseline', ['ran' => 'no'])->state()->running()->last(),
+            JobOnPaper::on('rescue-ambulance')
+                ->write('baseline', 'baseline', ['ran' => 'no'])
+                ->state()
+                ->running()
+                ->last(),
         );
     }
 

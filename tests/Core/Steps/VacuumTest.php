@@ -84,7 +84,9 @@ final class VacuumTest extends TestCase
         );
         self::assertSame(
             [],
-            JobOnPaper::on('rescue-ambulance')->write('pressure_test', 'declined', ['why' => 'tester away'])->obstacles('pressure_test'),
+            JobOnPaper::on('rescue-ambulance')
+                ->write('pressure_test', 'declined', ['why' => 'tester away'])
+                ->obstacles('pressure_test'),
         );
     }
 }

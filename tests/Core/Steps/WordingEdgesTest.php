@@ -81,11 +81,17 @@ final class WordingEdgesTest extends TestCase
         self::assertSame(['open_bleeds', 'lower', 'fill_level'], $plan(['noseLiftMm' => 250.0]));
         self::assertSame(['raise', 'open_bleeds', 'lower', 'fill_level'], $plan(['school' => 'raise']));
         foreach (['watch', 'open_neck', 'loose_cap'] as $school) {
-            self::assertSame(['funnel', 'lower', 'fill_level'], $plan(['school' => $school, 'noseLiftMm' => 250.0, 'headMm' => 200.0]), $school);
+            self::assertSame(
+                ['funnel', 'lower', 'fill_level'],
+                $plan(['school' => $school, 'noseLiftMm' => 250.0, 'headMm' => 200.0]),
+                $school,
+            );
         }
         $labels = array_map(
             fn ($field) => $field->label,
-            JobOnPaper::kind('funnel')->forms(JobOnPaper::on('rescue-ambulance', choices: ['headMm' => 250.0])->at('funnel'))[0]->fields,
+            JobOnPaper::kind('funnel')->forms(
+                JobOnPaper::on('rescue-ambulance', choices: ['headMm' => 250.0])->at('funnel'),
+            )[0]->fields,
         );
         self::assertContains('Surface held 250 mm above the neck', $labels);
     }
@@ -97,7 +103,10 @@ final class WordingEdgesTest extends TestCase
             $job->write('fill_level', 'poured', ['volume' => $ml, 'vessel' => 'jug']);
         }
         $reason = $job->judge('fill_level')->reason;
-        self::assertStringContainsString('Which is wrong: Content found 11.73 L, Poured 9.00 L, Poured 8.00 L?', $reason);
+        self::assertStringContainsString(
+            'Which is wrong: Content found 11.73 L, Poured 9.00 L, Poured 8.00 L?',
+            $reason,
+        );
     }
 
     public function test_how_long_ago_the_last_reading_was(): void
@@ -153,13 +162,32 @@ final class WordingEdgesTest extends TestCase
             ->write('found', 'found', ['content' => 'empty']);
         $rows = fn (float $stock): array => JobOnPaper::kind('mix')->tables($job($stock)->at('mix'))[0]->rows;
         self::assertSame(['Concentrate', 'Water'], array_column($rows(1.0), 0));
-        self::assertSame(['Premix 50 %'], array_column($rows(0.5), 0), 'premix of the strength that is wanted needs no water');
-        self::assertStringContainsString('The premix is ready as it is', implode(' ', JobOnPaper::kind('mix')->instructions($job(0.5)->at('mix'))));
-        self::assertStringContainsString('concentrate to the', implode(' ', JobOnPaper::kind('mix')->instructions($job(1.0)->at('mix'))));
-        self::assertStringContainsString('Premix 50 %', JobOnPaper::kind('mix')->form($job(0.5)->at('mix'), 'batch')->fields[0]->label);
+        self::assertSame(
+            ['Premix 50 %'],
+            array_column($rows(0.5), 0),
+            'premix of the strength that is wanted needs no water',
+        );
+        self::assertStringContainsString(
+            'The premix is ready as it is',
+            implode(' ', JobOnPaper::kind('mix')->instructions($job(0.5)->at('mix'))),
+        );
+        self::assertStringContainsString(
+            'concentrate to the',
+            implode(' ', JobOnPaper::kind('mix')->instructions($job(1.0)->at('mix'))),
+        );
+        self::assertStringContainsString(
+            'Premix 50 %',
+            JobOnPaper::kind('mix')->form($job(0.5)->at('mix'), 'batch')->fields[0]->label,
+        );
         $begun = $job(1.0)->write('mix', 'batch', ['concentrate' => 4_000.0, 'water' => 0.0]);
-        self::assertStringContainsString('to the 6.75 L mark', JobOnPaper::kind('mix')->tables($begun->at('mix'))[0]->rows[0][2], 'on top of what is there');
-        $weak = $job(1.0)->write('mix', 'batch', ['concentrate' => 4_000.0, 'water' => 8_000.0])->judge('mix')->reason;
+        self::assertStringContainsString(
+            'to the 6.75 L mark',
+            JobOnPaper::kind('mix')->tables($begun->at('mix'))[0]->rows[0][2],
+            'on top of what is there',
+        );
+        $weak = $job(1.0)
+            ->write('mix', 'batch', ['concentrate' => 4_000.0, 'water' => 8_000.0])
+            ->judge('mix')->reason;
         self::assertMatchesRegularExpression('/Add [\d.]+ L concentrate to the bucket/', $weak);
         self::assertStringNotContainsString('L water to', $weak);
     }
@@ -197,12 +225,20 @@ final class WordingEdgesTest extends TestCase
 
     public function test_gel_is_rinsed_until_next_to_nothing_is_left(): void
     {
-        $job = JobOnPaper::drainedAmbulance(['content' => Compatibility::Unknown])
-            ->write('look', 'seen', ['coolant' => 'gel']);
-        self::assertStringContainsString('1 % old coolant', JobOnPaper::kind('rinse')->tables($job->at('rinse'))[0]->caption);
-        $milder = JobOnPaper::on('rescue-ambulance', rules: new HouseRules(oldShare: 0.2), choices: [
-            'content' => Compatibility::OtherFamily,
-        ])->write('found', 'found', ['content' => 'full']);
+        $job = JobOnPaper::drainedAmbulance(['content' => Compatibility::Unknown])->write('look', 'seen', [
+            'coolant' => 'gel',
+        ]);
+        self::assertStringContainsString(
+            '1 % old coolant',
+            JobOnPaper::kind('rinse')->tables($job->at('rinse'))[0]->caption,
+        );
+        $milder = JobOnPaper::on(
+            'rescue-ambulance',
+            rules: new HouseRules(oldShare: 0.2),
+            choices: [
+                'content' => Compatibility::OtherFamily,
+            ],
+        )->write('found', 'found', ['content' => 'full']);
         self::assertSame('needed', $milder->judge('rinse')->code);
     }
 }

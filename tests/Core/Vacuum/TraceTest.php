@@ -36,18 +36,28 @@ final class TraceTest extends TestCase
 
     public function test_one_reading_draws_nothing_and_a_moved_adapter_no_line(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance', school: 'vacuum')->write('hold:1', 'reading', ['vacuum' => 71.0], 120);
+        $job = JobOnPaper::on('rescue-ambulance', school: 'vacuum')->write(
+            'hold:1',
+            'reading',
+            ['vacuum' => 71.0],
+            120,
+        );
         self::assertNull(JobOnPaper::kind('hold')->trace($job->at('hold:1')));
         foreach ([71.0, 71.0, 62.0, 62.0, 62.0, 62.0] as $kpa) {
             $job->write('hold:1', 'reading', ['vacuum' => $kpa], 120);
         }
         self::assertSame([], JobOnPaper::kind('hold')->trace($job->at('hold:1'))->fitted);
-        self::assertSame('', (new TracePicture(JobOnPaper::kind('hold')->trace($job->at('hold:1')), UnitSystem::UsCustomary))->line());
+        self::assertSame(
+            '',
+            (new TracePicture(JobOnPaper::kind('hold')->trace($job->at('hold:1')), UnitSystem::UsCustomary))->line(),
+        );
     }
 
     public function test_a_cool_down_shows_how_it_goes_on_to_where_the_neck_may_be_opened(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance')->ranHot('heat_cycle:1')->write('cool_down:1', 'reading', ['ect' => 90.0, 'air' => 20.0], 900)
+        $job = JobOnPaper::on('rescue-ambulance')
+            ->ranHot('heat_cycle:1')
+            ->write('cool_down:1', 'reading', ['ect' => 90.0, 'air' => 20.0], 900)
             ->write('cool_down:1', 'reading', ['ect' => 78.0, 'air' => 20.0], 900);
         $at = $job->at('cool_down:1');
         $trace = JobOnPaper::kind('cool_down')->trace($at);
@@ -56,7 +66,12 @@ final class TraceTest extends TestCase
         self::assertEqualsWithDelta([900.0, 78.0], $trace->fitted[0], 1.0e-6);
         $minutes = JobOnPaper::kind('cool_down')->judgement($at)->predicted->minutesFromLast;
         $crossing = array_values(array_filter($trace->fitted, fn (array $point) => $point[1] <= 45.0))[0][0] ?? INF;
-        self::assertEqualsWithDelta(900.0 + 60.0 * $minutes, $crossing, 60.0 * $minutes / 6.0, 'the curve gets there when the clock says');
+        self::assertEqualsWithDelta(
+            900.0 + 60.0 * $minutes,
+            $crossing,
+            (60.0 * $minutes) / 6.0,
+            'the curve gets there when the clock says',
+        );
         foreach ($trace->band as $i => [, $low, $high]) {
             self::assertLessThanOrEqual($trace->fitted[$i][1] + 1.0e-6, $low);
             self::assertGreaterThanOrEqual($trace->fitted[$i][1] - 1.0e-6, $high);

@@ -16,7 +16,10 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Tests\Journeys\Journey;
 
-/** The days after held against a simulator of its own: air that shrinks from look to look, a leak by hours, weather, reading errors. */
+/**
+ * The days after held against a simulator of its own: air that shrinks
+ * from look to look, a leak by hours, weather, reading errors.
+ */
 final class DaysAfterTest extends TestCase
 {
     private const RUNS = 200;
@@ -30,7 +33,12 @@ final class DaysAfterTest extends TestCase
     {
         [$leaks, $closed] = [0, 0];
         for ($seed = 1; $seed <= self::RUNS; $seed++) {
-            $codes = $this->told($seed, airMl: 40.0 + 160.0 * ($seed % 5) / 4.0, ratio: 0.3 + 0.04 * ($seed % 8), leakPerHour: 0.0);
+            $codes = $this->told(
+                $seed,
+                airMl: 40.0 + (160.0 * ($seed % 5)) / 4.0,
+                ratio: 0.3 + 0.04 * ($seed % 8),
+                leakPerHour: 0.0,
+            );
             $leaks += (int) (array_filter($codes, fn (DaysAfterCode $code) => $code->isRed()) !== []);
             $closed += (int) in_array(DaysAfterCode::Closed, $codes, true);
         }
@@ -43,7 +51,12 @@ final class DaysAfterTest extends TestCase
         $named = 0;
         for ($seed = 1; $seed <= self::RUNS; $seed++) {
             // Three times what a level tells, in three days.
-            $codes = $this->told($seed, airMl: 0.0, ratio: 0.5, leakPerHour: 3.0 * 0.004 * self::signed()->circuit->capacityMl() / 72.0);
+            $codes = $this->told(
+                $seed,
+                airMl: 0.0,
+                ratio: 0.5,
+                leakPerHour: (3.0 * 0.004 * self::signed()->circuit->capacityMl()) / 72.0,
+            );
             $named += (int) (array_filter($codes, fn (DaysAfterCode $code) => $code->isRed()) !== []);
         }
         self::assertGreaterThanOrEqual(0.9, $named / self::RUNS);
@@ -65,24 +78,66 @@ final class DaysAfterTest extends TestCase
         $code = fn (Visit ...$visits): ?DaysAfterCode => DaysAfter::of(self::signed(), array_values($visits))?->code;
         self::assertNull($code());
         self::assertSame(DaysAfterCode::NotSeen, $code(new Visit($at, LevelFound::NotSeen, 900.0, self::PLUS_MINUS)));
-        self::assertSame(DaysAfterCode::ComplaintAgain, $code(new Visit($at, LevelFound::AtMark, complaintAgain: true)));
+        self::assertSame(
+            DaysAfterCode::ComplaintAgain,
+            $code(new Visit($at, LevelFound::AtMark, complaintAgain: true)),
+        );
         // The first danger stands, whatever calmer look follows.
         $calm = new Visit($at + 3 * 86400, LevelFound::AtMark, complaintAgain: false);
-        foreach ([new Visit($at, LevelFound::NotSeen, 900.0, self::PLUS_MINUS), new Visit($at, LevelFound::AtMark, complaintAgain: true), new Visit($at, LevelFound::Below, 2000.0, self::PLUS_MINUS)] as $red) {
+        foreach (
+            [
+                new Visit($at, LevelFound::NotSeen, 900.0, self::PLUS_MINUS),
+                new Visit($at, LevelFound::AtMark, complaintAgain: true),
+                new Visit($at, LevelFound::Below, 2000.0, self::PLUS_MINUS),
+            ] as $red
+        ) {
             self::assertSame($code($red), $code($red, $calm));
             self::assertTrue($code($red)?->isRed());
         }
-        self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::Below, 0.0)), 'left below its mark it closes nothing');
-        self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::AtMark), new Visit($at + 86400, LevelFound::Below, 0.0)));
-        self::assertSame(DaysAfterCode::TooFew, $code(new Visit($at, LevelFound::AtMark, told: true)), 'what is told closes nothing');
-        self::assertSame(DaysAfterCode::Rises, $code(new Visit($at, LevelFound::Above, celsius: 20.0)), 'no coolant grows cold');
-        self::assertSame(DaysAfterCode::Rises, $code(new Visit($at, LevelFound::Above)), 'nor where nobody read how warm it was');
-        self::assertNotSame(DaysAfterCode::Rises, $code(new Visit($at, LevelFound::Above, celsius: 38.0)), 'warm, it has grown');
+        self::assertSame(
+            DaysAfterCode::TooFew,
+            $code(new Visit($at, LevelFound::Below, 0.0)),
+            'left below its mark it closes nothing',
+        );
+        self::assertSame(
+            DaysAfterCode::TooFew,
+            $code(new Visit($at, LevelFound::AtMark), new Visit($at + 86400, LevelFound::Below, 0.0)),
+        );
+        self::assertSame(
+            DaysAfterCode::TooFew,
+            $code(new Visit($at, LevelFound::AtMark, told: true)),
+            'what is told closes nothing',
+        );
+        self::assertSame(
+            DaysAfterCode::Rises,
+            $code(new Visit($at, LevelFound::Above, celsius: 20.0)),
+            'no coolant grows cold',
+        );
+        self::assertSame(
+            DaysAfterCode::Rises,
+            $code(new Visit($at, LevelFound::Above)),
+            'nor where nobody read how warm it was',
+        );
+        self::assertNotSame(
+            DaysAfterCode::Rises,
+            $code(new Visit($at, LevelFound::Above, celsius: 38.0)),
+            'warm, it has grown',
+        );
         self::assertSame(DaysAfterCode::Closed, $code(new Visit($at, LevelFound::AtMark, freezeC: -36.0)));
         self::assertSame(DaysAfterCode::TooWeak, $code(new Visit($at, LevelFound::AtMark, freezeC: -20.0)));
-        self::assertSame(DaysAfterCode::Closed, $code(new Visit($at, LevelFound::AtMark, freezeC: -20.0), new Visit($at + 86400, LevelFound::AtMark, freezeC: -36.0)), 'read once more');
+        self::assertSame(
+            DaysAfterCode::Closed,
+            $code(
+                new Visit($at, LevelFound::AtMark, freezeC: -20.0),
+                new Visit($at + 86400, LevelFound::AtMark, freezeC: -36.0),
+            ),
+            'read once more',
+        );
         // Far more than the sums can have left as air.
-        $says = DaysAfter::of(self::signed(), [new Visit($at, LevelFound::Below, 1500.0, self::PLUS_MINUS), new Visit($at + 86400, LevelFound::Below, 700.0, self::PLUS_MINUS)]);
+        $says = DaysAfter::of(self::signed(), [
+            new Visit($at, LevelFound::Below, 1500.0, self::PLUS_MINUS),
+            new Visit($at + 86400, LevelFound::Below, 700.0, self::PLUS_MINUS),
+        ]);
         self::assertSame(DaysAfterCode::Leak, $says?->code);
         self::assertSame(0.0, $says->stillToComeMl);
     }
@@ -95,7 +150,9 @@ final class DaysAfterTest extends TestCase
     private function told(int $seed, float $airMl, float $ratio, float $leakPerHour, float $weather = 0.0): array
     {
         $chance = new Randomizer(new Mt19937($seed));
-        $error = fn (float $plusMinus): float => $plusMinus / 1.96 * sqrt(-2.0 * log(max(1.0e-9, $chance->getInt(1, 999999) / 1.0e6))) * cos(2.0 * M_PI * $chance->getInt(0, 999999) / 1.0e6);
+        $error = fn (float $plusMinus): float => ($plusMinus / 1.96)
+            * sqrt(-2.0 * log(max(1.0e-9, $chance->getInt(1, 999999) / 1.0e6)))
+            * cos((2.0 * M_PI * $chance->getInt(0, 999999)) / 1.0e6);
         $job = self::signed();
         $content = $job->ledger()->contentMl;
         $mixture = new Mixture($job->circuit->facts->base, $job->ledger()->fraction() ?? 0.5);
@@ -104,14 +161,23 @@ final class DaysAfterTest extends TestCase
         for ($look = 0; $look < 5; $look++) {
             $hours = $chance->getInt(40, 110);
             $at += $hours * 3600;
-            $celsius = 20.0 - $weather + $weather * $chance->getInt(0, 200) / 100.0;
-            $gone = $air * (1.0 - $ratio) + $leakPerHour * $hours + $content * (1.0 - $density($before) / $density($celsius)) + $error(0.004 * $job->circuit->capacityMl());
+            $celsius = 20.0 - $weather + ($weather * $chance->getInt(0, 200)) / 100.0;
+            $gone = $air * (1.0 - $ratio)
+                + $leakPerHour * $hours
+                + $content * (1.0 - $density($before) / $density($celsius))
+                + $error(0.004 * $job->circuit->capacityMl());
             $air *= $ratio;
             $before = $celsius;
             $took = max(0.0, round(($gone + $error(self::PLUS_MINUS)) / 10.0) * 10.0);
             // What a mark does not show nobody tops up.
             $sees = $gone > 0.5 * 0.004 * $job->circuit->capacityMl();
-            $visits[] = new Visit($at, $sees ? LevelFound::Below : LevelFound::AtMark, $sees ? $took : null, $sees ? self::PLUS_MINUS : 0.0, round($celsius));
+            $visits[] = new Visit(
+                $at,
+                $sees ? LevelFound::Below : LevelFound::AtMark,
+                $sees ? $took : null,
+                $sees ? self::PLUS_MINUS : 0.0,
+                round($celsius),
+            );
             $codes[] = DaysAfter::of($job, $visits)->code ?? DaysAfterCode::TooFew;
             if ($codes[$look]->isRed() || $codes[$look] === DaysAfterCode::Closed) {
                 break;
@@ -129,7 +195,12 @@ final class DaysAfterTest extends TestCase
     private static function signed(): JobState
     {
         if (self::$signed === null) {
-            $journey = new Journey(['about' => 'an ordinary job', 'circuit' => 'taxi-engine', 'choices' => ['school' => 'gravity', 'drains' => ['radiator_cock']], 'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']]]);
+            $journey = new Journey([
+                'about' => 'an ordinary job',
+                'circuit' => 'taxi-engine',
+                'choices' => ['school' => 'gravity', 'drains' => ['radiator_cock']],
+                'lines' => [['until' => 'sign_off'], ['do' => 'sign_off']],
+            ]);
             $journey->play();
             self::$signed = $journey->state();
         }

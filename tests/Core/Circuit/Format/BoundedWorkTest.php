@@ -20,7 +20,10 @@ final class BoundedWorkTest extends TestCase
             self::fail('taken');
         } catch (InvalidField $refused) {
             self::assertSame('ports', $refused->field);
-            self::assertMatchesRegularExpression('/may have \d+ drain and bleed points, this one has 198/', $refused->getMessage());
+            self::assertMatchesRegularExpression(
+                '/may have \d+ drain and bleed points, this one has 198/',
+                $refused->getMessage(),
+            );
         }
     }
 
@@ -34,18 +37,38 @@ final class BoundedWorkTest extends TestCase
     /** @return array<string, mixed> two hundred passages up and down */
     private function zigzag(int $points): array
     {
-        $nodes = array_map(fn (int $i) => [
-            'id' => "n{$i}", 'x_mm' => 15 * $i, 'z_mm' => $i % 2 === 0 ? 900 : 500, 'label' => "node {$i}",
-        ], range(0, 200));
-        $passages = array_map(fn (int $i) => [
-            'id' => "p{$i}", 'from' => "n{$i}", 'to' => 'n'.($i + 1), 'volume_ml' => 500, 'kind' => 'hose', 'label' => "hose {$i}",
-        ], range(0, 199));
+        $nodes = array_map(
+            fn (int $i) => [
+                'id' => "n{$i}",
+                'x_mm' => 15 * $i,
+                'z_mm' => $i % 2 === 0 ? 900 : 500,
+                'label' => "node {$i}",
+            ],
+            range(0, 200),
+        );
+        $passages = array_map(
+            fn (int $i) => [
+                'id' => "p{$i}",
+                'from' => "n{$i}",
+                'to' => 'n'.($i + 1),
+                'volume_ml' => 500,
+                'kind' => 'hose',
+                'label' => "hose {$i}",
+            ],
+            range(0, 199),
+        );
         $ports = [['id' => 'neck', 'node' => 'n0', 'kind' => 'fill', 'label' => 'neck']];
         for ($i = 0; $i < $points; $i++) {
             $ports[] = ['id' => "d{$i}", 'node' => 'n'.(2 * $i + 1), 'kind' => 'drain', 'label' => "drain {$i}"];
             $ports[] = ['id' => "b{$i}", 'node' => 'n'.(2 * $i + 2), 'kind' => 'bleed', 'label' => "bleed {$i}"];
         }
 
-        return ['format' => 'aqbel-circuit/1', 'name' => 'zigzag', 'nodes' => $nodes, 'passages' => $passages, 'ports' => $ports];
+        return [
+            'format' => 'aqbel-circuit/1',
+            'name' => 'zigzag',
+            'nodes' => $nodes,
+            'passages' => $passages,
+            'ports' => $ports,
+        ];
     }
 }
