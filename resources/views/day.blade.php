@@ -17,7 +17,8 @@
                         @foreach ($page->of($person) as $slot)
                             <li class="grid grid-cols-[7.5rem_1fr] gap-x-3 border-b border-rule pb-2">
                                 <b class="num">{{ $page->at($slot->fromMin) }}</b>
-                                <span><a href="{{ $page->address($slot) }}" class="inline-flex min-h-11 items-center gap-2 font-semibold"><span class="plate">{{ $page->plates[$slot->job] }}</span> {{ $page->title($slot) }}</a>
+                                <span><a href="{{ $page->address($slot) }}"
+                                    class="inline-flex min-h-11 items-center gap-2 font-semibold"><span class="plate">{{ $page->plates[$slot->job] }}</span> {{ $page->title($slot) }}</a>
                                     <small class="mt-2 block">{{ max(1, round($slot->task->handsMin)) }} min hands{{ $slot->task->waitMin > 0.0 ? ', then a clock until '.$page->at($slot->untilMin()) : '' }}{{ $slot->task->with ? ', with the '.$slot->task->with->label() : '' }}</small></span>
                             </li>
                         @endforeach
@@ -34,7 +35,8 @@
                     @foreach ($page->rows() as $row)
                         <tr @if ($row->canMove()) data-moves="/day/{{ $row->id }}" data-place="{{ $row->place }}" @endif>
                             <th scope="row"><span class="inline-flex items-center gap-2">
-                                @if ($row->canMove())<span data-grip class="no-print grid h-11 w-8 cursor-grab touch-none place-items-center" aria-hidden="true">@icon('grip-vertical')</span>@endif
+                                @if ($row->canMove())<span data-grip
+                                    class="no-print grid h-11 w-8 cursor-grab touch-none place-items-center" aria-hidden="true">@icon('grip-vertical')</span>@endif
                                 @if ($row->place)<b class="num" aria-label="Place {{ $row->place }}">{{ $row->place }}</b>@endif
                                 <span class="plate">{{ $row->plate }}</span></span></th>
                             <td class="num">{{ $row->done }}</td>
@@ -43,7 +45,8 @@
                                     <form method="post" action="/day/{{ $row->id }}" class="flex flex-wrap items-center gap-2">
                                         @csrf
                                         @foreach ($row->moves() as $place => $label)
-                                            <button class="button button-quiet" name="place" value="{{ $place }}" aria-label="{{ $label }}: {{ $row->plate }}">{{ $label }}</button>
+                                            <button class="button button-quiet" name="place" value="{{ $place }}"
+                                                aria-label="{{ $label }}: {{ $row->plate }}">{{ $label }}</button>
                                         @endforeach
                                         <small>{{ $row->costs }}</small>
                                     </form>

@@ -29,7 +29,8 @@
         <section class="grid max-[560px]:min-w-0" aria-label="Open jobs by when hands are needed">
             <ol class="max-[560px]:min-w-0" aria-label="On a clock">@include('floor.jobs', ['jobs' => $page->waiting, 'ground' => ''])</ol>
             <p class="flex items-baseline gap-3 border-t-4 border-level px-4 py-1 font-semibold text-level"><b class="font-gauge text-[1.5rem]/[normal] font-semibold">now</b><span>{{ date('H:i', $page->now) }}</span><i class="ml-auto text-[0.9375rem] font-normal text-quiet not-italic">above: on a clock · below: waiting for hands</i></p>
-            <ol class="max-[560px]:min-w-0" aria-label="Waiting for hands">@include('floor.jobs', ['jobs' => $page->hands, 'ground' => 'bg-panel hover:bg-sunk'])</ol>
+            <ol class="max-[560px]:min-w-0"
+                aria-label="Waiting for hands">@include('floor.jobs', ['jobs' => $page->hands, 'ground' => 'bg-panel hover:bg-sunk'])</ol>
         </section>
         @include('floor.visits')
         @include('layouts.pages', ['paginator' => $page->pages])

@@ -49,8 +49,10 @@
                             <form method="post" action="/records/predictions" class="flex flex-wrap gap-2">
                                 @csrf
                                 <input type="hidden" name="rate" value="{{ $row->code }}">
-                                @if ($row->canBeTaken())<button class="button button-quiet" aria-label="Take over {{ $row->proposes }}: {{ $row->what }}">Take over {{ $row->proposes }}</button>@endif
-                                @if ($row->own)<button class="button button-quiet" name="usual" value="1" aria-label="As usual: {{ $row->what }}">As usual</button>@endif
+                                @if ($row->canBeTaken())<button class="button button-quiet"
+                                    aria-label="Take over {{ $row->proposes }}: {{ $row->what }}">Take over {{ $row->proposes }}</button>@endif
+                                @if ($row->own)<button class="button button-quiet" name="usual" value="1"
+                                    aria-label="As usual: {{ $row->what }}">As usual</button>@endif
                             </form>
                         @endif</span></td>
                 </tr>@endforeach</tbody>

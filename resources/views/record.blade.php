@@ -19,7 +19,8 @@
         <p class="my-3" data-state>
             @if ($sheet->abandoned() !== '')<b>{{ $sheet->abandoned() }}</b> {{ $sheet->progress() }}
             @elseif ($sheet->signedBy() !== ''){{ $sheet->signedBy() }}
-            @else<b>Not signed.</b> {{ $sheet->progress() }} <a class="no-print" href="/jobs/{{ $sheet->job->id }}">Back to the run</a>@endif
+            @else<b>Not signed.</b> {{ $sheet->progress() }} <a class="no-print"
+                href="/jobs/{{ $sheet->job->id }}">Back to the run</a>@endif
             {{ $sheet->planned() }}
         </p>
         <div class="grid grid-cols-[repeat(auto-fit,minmax(min(100%,380px),1fr))] gap-x-10 print:grid-cols-[1.2fr_1fr] print:gap-x-5 [&_h2]:mt-3.5">
@@ -38,7 +39,8 @@
                             <tr>
                                 <th scope="row">{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td>
                                 <td class="num">{{ $round->topped }}</td>
-                                <td class="align-middle"><svg class="block" viewBox="0 0 60 8" width="60" height="8" aria-hidden="true"><rect width="60" height="8" class="tube"/><rect
+                                <td class="align-middle"><svg class="block" viewBox="0 0 60 8" width="60" height="8"
+                                    aria-hidden="true"><rect width="60" height="8" class="tube"/><rect
                                     width="{{ round(60 * $round->share, 1) }}" height="8" class="tube-wet"/></svg></td>
                                 <td>{{ $round->verdict }}</td>
                             </tr>
@@ -102,7 +104,8 @@
                         @endforeach
                     </tbody></table>
                 @endif
-                @if ($sheet->job->signed_at && $sheet->cameFrom() === '')<p class="no-print"><a class="button button-quiet" href="/jobs/{{ $sheet->job->id }}/visits">{{ $sheet->isDue() ? 'Sign the visit that is due' : 'Write down a look' }}</a></p>@endif
+                @if ($sheet->job->signed_at && $sheet->cameFrom() === '')<p class="no-print"><a class="button button-quiet"
+                    href="/jobs/{{ $sheet->job->id }}/visits">{{ $sheet->isDue() ? 'Sign the visit that is due' : 'Write down a look' }}</a></p>@endif
             </section>
         @endif
         <footer class="mt-9 flex justify-between gap-10 text-[0.9375rem]">

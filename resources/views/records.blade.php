@@ -3,7 +3,8 @@
         <h1>Records</h1>
         <form method="get" action="/records" class="search">
             <label for="q" class="sr-only">Plate, part, person, month, finding, verdict, mixture or any word</label>
-            <input id="q" name="q" type="search" class="sm:min-w-96" value="{{ $list->search }}" placeholder="Plate, person, finding, verdict, any word" data-key="/" data-key-label="Search">
+            <input id="q" name="q" type="search" class="sm:min-w-96" value="{{ $list->search }}"
+                placeholder="Plate, person, finding, verdict, any word" data-key="/" data-key-label="Search">
             @foreach ($list->filters as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach
             <button class="button button-quiet">Search</button>
         </form>
@@ -17,7 +18,8 @@
                 <tbody>
                     @foreach ($list->months as $month)
                         <tr @class(['*:align-middle', 'font-bold' => ($list->filters['month'] ?? '') === $month->month])>
-                            <th scope="row"><a class="inline-flex min-h-11 items-center" href="{{ $list->with('month', $month->month) }}">{{ $month->month }}</a></th>
+                            <th scope="row"><a class="inline-flex min-h-11 items-center"
+                                href="{{ $list->with('month', $month->month) }}">{{ $month->month }}</a></th>
                             <td class="num">{{ $month->jobs }}</td>
                             <td class="num">{{ $month->cameBack }}</td>
                             <td class="num">{{ $volume($month->inMl) }}</td>
@@ -29,9 +31,11 @@
             </table>
             <p class="mt-3 flex flex-wrap gap-2">
                 @foreach ($kinds as $kind)
-                    <a @class(['button button-quiet', 'font-bold' => ($list->filters['kind'] ?? '') === $kind->value]) href="{{ $list->with('kind', $kind->value) }}">{{ $kind->label() }}</a>
+                    <a @class(['button button-quiet', 'font-bold' => ($list->filters['kind'] ?? '') === $kind->value])
+                        href="{{ $list->with('kind', $kind->value) }}">{{ $kind->label() }}</a>
                 @endforeach
-                <a @class(['button button-quiet', 'font-bold' => isset($list->filters['back'])]) href="{{ $list->with('back', '1') }}">Came back</a>
+                <a @class(['button button-quiet', 'font-bold' => isset($list->filters['back'])])
+                    href="{{ $list->with('back', '1') }}">Came back</a>
             </p>
         </section>
     @endif
@@ -71,7 +75,8 @@
             @endforeach
         </p>
         @if ($mayImport)
-            <form method="post" action="/records/import" enctype="multipart/form-data" class="mt-4 flex flex-wrap items-end gap-2" data-once>
+            <form method="post" action="/records/import" enctype="multipart/form-data" class="mt-4 flex flex-wrap items-end gap-2"
+                data-once>
                 @csrf
                 <div class="field">
                     <label for="job-file">A job of another shop, written there under “Data”</label>

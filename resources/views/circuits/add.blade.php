@@ -11,7 +11,8 @@
                 usually; what you write beside is gone through line by line, with its time.</p>
             <div class="my-3 flex flex-wrap gap-2">
                 <button type="button" class="button button-quiet" data-adds="fill: to the mark">Fill to the level</button>
-                @foreach ($core->portsOf(\Aqbel\Core\Circuit\PortKind::Bleed) as $port)<button type="button" class="button button-quiet" data-adds="bleed {{ $port->label }}: until it runs, then close it">Bleed: {{ $port->label }}</button>@endforeach
+                @foreach ($core->portsOf(\Aqbel\Core\Circuit\PortKind::Bleed) as $port)<button type="button" class="button button-quiet"
+                    data-adds="bleed {{ $port->label }}: until it runs, then close it">Bleed: {{ $port->label }}</button>@endforeach
                 <button type="button" class="button button-quiet" data-adds="run: idle until the fan has turned">Run the engine</button>
                 <button type="button" class="button button-quiet" data-adds="cool: to the hand">Cool down</button>
                 <button type="button" class="button button-quiet" data-adds="level: to the mark">Read the level</button>
@@ -23,7 +24,8 @@
                 <input type="hidden" name="what" value="routine">
                 <input type="hidden" name="vehicle" value="{{ $vehicle?->id }}">
                 <label for="routine" class="font-semibold">The routine</label>
-                <textarea id="routine" name="routine" rows="9" class="w-full border border-rule bg-panel p-3" @error ('routine') aria-invalid="true" @enderror
+                <textarea id="routine" name="routine" rows="9" class="w-full border border-rule bg-panel p-3"
+                    @error ('routine') aria-invalid="true" @enderror
                     placeholder="Heater on full&#10;fill: to the mark&#10;run: idle until the fan has turned&#10;cool: to the hand&#10;level: to the mark">{{ $typed('routine', implode("\n", $lines)) }}</textarea>
                 <button class="button button-wide">Keep the routine</button>
             </form>
@@ -38,13 +40,15 @@
                     <fieldset><legend class="font-semibold">It</legend>
                         <div class="choices">
                             @foreach (['bleed' => 'Bleeds', 'drain' => 'Drains'] as $kind => $label)
-                                <label class="choice"><input type="radio" name="kind" value="{{ $kind }}" @checked(old('kind', 'bleed') === $kind)><span>{{ $label }}</span></label>
+                                <label class="choice"><input type="radio" name="kind" value="{{ $kind }}"
+                                    @checked(old('kind', 'bleed') === $kind)><span>{{ $label }}</span></label>
                             @endforeach
                         </div>
                     </fieldset>
                     <x-input name="label" label="It is called" maxlength="80" required/>
                     <div class="field"><label for="node">It sits at</label>
-                        <select id="node" name="node" class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)<option value="{{ $id }}" @selected(old('node') === (string) $id)>{{ $label }}</option>@endforeach</select></div>
+                        <select id="node" name="node"
+                            class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)<option value="{{ $id }}" @selected(old('node') === (string) $id)>{{ $label }}</option>@endforeach</select></div>
                     <x-input name="tool" label="Tool" maxlength="80"/>
                     <button class="button button-wide">Add the point</button>
                 </form>
@@ -56,7 +60,8 @@
                     <input type="hidden" name="what" value="height">
                     <input type="hidden" name="vehicle" value="{{ $vehicle?->id }}">
                     <div class="field"><label for="height-node">Of</label>
-                        <select id="height-node" name="node" class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)<option value="{{ $id }}">{{ $label }}</option>@endforeach</select></div>
+                        <select id="height-node" name="node"
+                            class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)<option value="{{ $id }}">{{ $label }}</option>@endforeach</select></div>
                     <x-input name="measured" label="Above the floor, {{ $unit }}" inputmode="decimal" required/>
                     <button class="button button-wide">Keep the height</button>
                 </form>

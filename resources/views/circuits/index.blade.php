@@ -9,7 +9,8 @@
     @if ($lead)
         <p><a class="button button-go" href="/circuits/make" data-key="n" data-key-label="New circuit">@icon('plus')New circuit</a></p>
         <p><a href="/circuits/package.json" class="inline-flex min-h-11 items-center">All of them as one file</a></p>
-        <form method="post" action="/circuits" enctype="multipart/form-data" class="mb-4 flex flex-wrap items-center gap-x-3.5 gap-y-2 bg-panel px-4 py-2.5">
+        <form method="post" action="/circuits" enctype="multipart/form-data"
+            class="mb-4 flex flex-wrap items-center gap-x-3.5 gap-y-2 bg-panel px-4 py-2.5">
             @csrf
             <label for="file">Import an <a href="/formats/aqbel-circuit-1.schema.json">aqbel-circuit/1</a> file</label>
             <input id="file" type="file" name="file" class="min-h-11 max-w-80 pt-2" accept=".json,application/json"
@@ -38,7 +39,8 @@
     @endif
     <x-cards>
         @foreach ($cards as $card)
-            <x-card href="/circuits/{{ $card->id }}" picture="/circuits/{{ $card->id }}/outline.svg" :title="$card->name">{{ $card->about }}</x-card>
+            <x-card href="/circuits/{{ $card->id }}" picture="/circuits/{{ $card->id }}/outline.svg"
+                :title="$card->name">{{ $card->about }}</x-card>
         @endforeach
     </x-cards>
     {{ $cards->links('layouts.pages') }}

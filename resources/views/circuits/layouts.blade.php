@@ -5,7 +5,8 @@
     </header>
     <x-cards class="xl:grid-cols-4">
         @foreach ($layouts as $layout)
-            <x-card href="/circuits/make/{{ $layout->id }}{{ $for === '' ? '' : '?for='.urlencode($for) }}" picture="/circuits/make/{{ $layout->id }}.svg" :title="$layout->title"/>
+            <x-card href="/circuits/make/{{ $layout->id }}{{ $for === '' ? '' : '?for='.urlencode($for) }}"
+                picture="/circuits/make/{{ $layout->id }}.svg" :title="$layout->title"/>
         @endforeach
     </x-cards>
 </x-layout>

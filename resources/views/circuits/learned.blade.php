@@ -43,10 +43,12 @@
                                     <button class="button button-quiet" name="of" value="{{ $of }}">Ask for the measurement</button>
                                 @endif
                             </form>
-                            <form method="post" action="/circuits/{{ $page->model->id }}/measured" class="measure flex flex-wrap items-end gap-2">
+                            <form method="post" action="/circuits/{{ $page->model->id }}/measured"
+                                class="measure flex flex-wrap items-end gap-2">
                                 @csrf
                                 <input type="hidden" name="{{ $finding->node === null ? 'passage' : 'node' }}" value="{{ $of }}">
-                                <x-input name="measured" id="measured-{{ $of }}" label="Measured, {{ $page->unit($finding) }}" inputmode="decimal" required/>
+                                <x-input name="measured" id="measured-{{ $of }}" label="Measured, {{ $page->unit($finding) }}"
+                                    inputmode="decimal" required/>
                                 <button class="button button-quiet">Put it into the circuit</button>
                             </form>
                         </div>

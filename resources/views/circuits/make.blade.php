@@ -9,13 +9,15 @@
         <input type="hidden" name="for" value="{{ $for }}">
         <div class="grid gap-5 border-t-[5px] border-coolant bg-panel p-4">
             @if ($errors->any())
-                <p class="error error-block" role="alert">@icon('triangle-alert')<span>Nothing was made yet. {{ $errors->count() === 1 ? 'One answer' : $errors->count().' answers' }} cannot be right.</span></p>
+                <p class="error error-block"
+                    role="alert">@icon('triangle-alert')<span>Nothing was made yet. {{ $errors->count() === 1 ? 'One answer' : $errors->count().' answers' }} cannot be right.</span></p>
             @endif
             @if ($page->layout->extras !== [])
                 <fieldset class="grid gap-x-5 sm:grid-cols-2">
                     <legend class="mb-2 font-gauge text-[1.375rem] font-semibold">This one has</legend>
                     @foreach ($page->layout->extras as $extra)
-                        <label class="tick"><input type="checkbox" name="has[]" value="{{ $extra->value }}" @checked(in_array($extra->value, (array) old('has', []), true))><span>{{ $extra->label() }}</span></label>
+                        <label class="tick"><input type="checkbox" name="has[]" value="{{ $extra->value }}"
+                            @checked(in_array($extra->value, (array) old('has', []), true))><span>{{ $extra->label() }}</span></label>
                     @endforeach
                 </fieldset>
             @endif

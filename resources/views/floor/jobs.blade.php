@@ -6,7 +6,8 @@
 @endphp
 @foreach ($jobs as $job)
     <li>
-        <a href="/jobs/{{ $job->id }}" @class([$row, 'min-h-28 bg-alarm text-xl/[1.45] text-white [&_small]:text-white' => $job->danger, 'min-h-18 text-ink' => ! $job->danger, $ground => ! $job->danger])>
+        <a href="/jobs/{{ $job->id }}"
+            @class([$row, 'min-h-28 bg-alarm text-xl/[1.45] text-white [&_small]:text-white' => $job->danger, 'min-h-18 text-ink' => ! $job->danger, $ground => ! $job->danger])>
             <span @class(['plate justify-self-start', 'bg-white text-on-plate' => $job->danger])>{{ $job->plate }}</span>
             <span class="max-[560px]:col-span-full max-[560px]:row-start-2">{{ $job->vehicle }} <small class="block">{{ $job->work }} · {{ $job->holder }}</small></span>
             <span class="max-[560px]:col-span-full max-[560px]:row-start-3 min-[561px]:max-[1180px]:col-[1/3] min-[561px]:max-[1180px]:row-start-2">

@@ -14,7 +14,8 @@
     @endforeach
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
-<body data-now="{{ now()->getTimestamp() }}" @isset ($practice) data-speed="{{ $practice->practice->speed }}" @endisset data-person="{{ auth()->id() }}"
+<body data-now="{{ now()->getTimestamp() }}" @isset ($practice) data-speed="{{ $practice->practice->speed }}" @endisset
+    data-person="{{ auth()->id() }}"
     data-locks-after="{{ $locksAfter ?? '' }}" @auth data-about="{{ $about }}" data-tick="{{ $tick->of($about) }}" @endauth>
     <a class="skip" href="#main">To the content</a>
     @auth @include('layouts.bar', ['person' => auth()->user()]) @endauth
@@ -32,7 +33,8 @@
     </section>
     <p class="notice waiting" role="status" data-waiting hidden>@icon('cloud-off')<span></span> <a href="/outbox">Show them</a></p>
     <p class="notice" role="status" data-cut hidden>@icon('cloud-off')No connection: what others write does not show here.</p>
-    <p class="notice" role="status" data-stale hidden>@icon('users')Others wrote here meanwhile. <a href="">Show it</a>, or go on: it shows when what is being typed is sent.</p>
+    <p class="notice" role="status" data-stale
+        hidden>@icon('users')Others wrote here meanwhile. <a href="">Show it</a>, or go on: it shows when what is being typed is sent.</p>
     @isset ($jumped) @include('layouts.jumped', ['clock' => $jumped, 'person' => auth()->user()]) @endisset
     @if (session('notice'))<p class="notice" role="status">{{ session('notice') }}</p>@endif
     <main id="main" @class(['page', 'page-wide' => $wide])>{{ $slot }}</main>

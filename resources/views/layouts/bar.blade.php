@@ -14,7 +14,8 @@
                 {{ $person->units->value === 'metric' ? 'L °C' : 'qt °F' }}<span class="sr-only"> units, switch</span>
             </button>
         </form>
-        <button class="chip icon-chip" type="button" data-theme-switch data-key="g t" data-key-label="Light or dark" aria-label="Light or dark">
+        <button class="chip icon-chip" type="button" data-theme-switch data-key="g t" data-key-label="Light or dark"
+            aria-label="Light or dark">
             @icon('sun-moon')
         </button>
         <button class="chip icon-chip" type="button" data-sheet data-key="?" data-key-label="This sheet" aria-label="Shortcuts">

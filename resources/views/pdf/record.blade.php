@@ -48,7 +48,8 @@
 @endforeach
 @if ($photos !== [])
     <h2>Photographs</h2>
-    <table><tr>@foreach (array_slice($photos, 0, 4) as [$photo, $bytes])<td>@if ($bytes !== '')<img class="photo" src="{{ $bytes }}"><br>@endif{{ $photo->caption }} <span class="quiet">{{ $photo->by }}</span></td>@endforeach</tr></table>
+    <table><tr>@foreach (array_slice($photos, 0, 4) as [$photo, $bytes])<td>@if ($bytes !== '')<img class="photo"
+        src="{{ $bytes }}"><br>@endif{{ $photo->caption }} <span class="quiet">{{ $photo->by }}</span></td>@endforeach</tr></table>
 @endif
 @if ($sheet->visits() !== [])
     <h2>The days after</h2>

@@ -61,7 +61,8 @@
                         <tr>
                             <th scope="row">
                                 @if ($row->chosen){{ $row->label }}@icon('circle-check')
-                                @else<x-plan-way data-school="{{ $row->school }}" data-warm-up="{{ $row->warmUp }}" data-end="{{ $row->end }}"
+                                @else<x-plan-way data-school="{{ $row->school }}" data-warm-up="{{ $row->warmUp }}"
+                                    data-end="{{ $row->end }}"
                                     data-aids="{{ implode(' ', $row->aids) }}" :label="$row->label"/>@endif
                                 <small>{{ $row->chosen ? 'this plan; '.$row->about : $row->about }}</small>
                             </th>

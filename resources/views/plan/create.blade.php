@@ -40,12 +40,15 @@
             <x-plan-choice :choice="$page->kind()"/>
             <div class="border-t border-rule">
                 @foreach ($page->questions() as $choice)
-                    <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice" plain/></x-plan-fold>
+                    <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice"
+                        plain/></x-plan-fold>
                 @endforeach
                 @foreach ($page->afterTheFill() as $choice)
-                    <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice" plain/></x-plan-fold>
+                    <x-plan-fold :label="$choice->label" :said="$choice->said()" :open="$choice->differs()"><x-plan-choice :choice="$choice"
+                        plain/></x-plan-fold>
                 @endforeach
-                <x-plan-fold label="Helped by" :said="$page->said($page->aids())" :open="$page->way() !== null && $page->way()->aids !== []">
+                <x-plan-fold label="Helped by" :said="$page->said($page->aids())"
+                    :open="$page->way() !== null && $page->way()->aids !== []">
                     <x-ticks name="aids" :ticks="$page->aids()"/>
                 </x-plan-fold>
                 <x-plan-fold :label="$page->openedIs()" :said="$page->said($page->parts())" :open="$page->hasOpened() || $page->isLost()">
@@ -56,9 +59,11 @@
                     <p class="help">Opened in this order. Until one is ticked they are those worth it.</p>
                 </x-plan-fold>
                 @if ($page->bleeds() !== [])
-                    <x-plan-fold label="Bleed points" :said="$page->said($page->bleeds())" :open="false"><x-ticks name="bleeds" :ticks="$page->bleeds()"/></x-plan-fold>
+                    <x-plan-fold label="Bleed points" :said="$page->said($page->bleeds())" :open="false"><x-ticks name="bleeds"
+                        :ticks="$page->bleeds()"/></x-plan-fold>
                 @endif
-                <x-plan-fold label="Mixture" :said="$page->saidMixture()" :open="$page->mixtureDiffers() || $errors->hasAny(['target', 'frost'])">
+                <x-plan-fold label="Mixture" :said="$page->saidMixture()"
+                    :open="$page->mixtureDiffers() || $errors->hasAny(['target', 'frost'])">
                     <div class="pair">@foreach ($page->strengths() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach</div>
                 </x-plan-fold>
                 <x-plan-fold label="Tools" :said="$page->said($page->tools())" :open="false">
@@ -69,7 +74,8 @@
                     :open="$page->saidHeights() !== 'none' || $errors->hasAny(['lift', 'head', 'cure'])">
                     @foreach ($page->heights() as $stepper)<x-plan-stepper :stepper="$stepper"/>@endforeach
                 </x-plan-fold>
-                <x-plan-fold label="Where" :said="$page->saidPlace()" :open="$page->saidPlace() !== 'In the shop' || $errors->hasAny(['elevation', 'shelter'])">
+                <x-plan-fold label="Where" :said="$page->saidPlace()"
+                    :open="$page->saidPlace() !== 'In the shop' || $errors->hasAny(['elevation', 'shelter'])">
                     <x-plan-stepper :stepper="$page->elevation()"/>
                     <x-plan-choice :choice="$page->shelter()" plain/>
                     <p class="help">Limits, boiling and the vacuum’s target follow the height; the cool-down follows what is around it.</p>

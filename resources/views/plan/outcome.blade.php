@@ -6,7 +6,8 @@
         @endforeach
     </dl>
 </section>
-<section class="order-3 col-span-full grid gap-2.5 bg-panel px-5 py-4" aria-label="What this job depends on" data-recommended="{{ $outcome->drains() }}">
+<section class="order-3 col-span-full grid gap-2.5 bg-panel px-5 py-4" aria-label="What this job depends on"
+    data-recommended="{{ $outcome->drains() }}">
     @foreach ($outcome->notes() as $note)
         <p @class(['flex gap-3', "tone-{$note->tone} font-normal" => $note->tone !== ''])>@icon($note->icon)<span class="text-ink"><b>{{ $note->bold }}</b> {{ $note->text }}</span></p>
     @endforeach
@@ -48,7 +49,8 @@
     <h2 class="mb-1" id="steps-title">The sequence <small>{{ $outcome->times()[0] }} hands on, {{ $outcome->times()[1] }} waiting</small></h2>
     <ol>
         @foreach ($outcome->stages() as $stage)
-            <li class="grid grid-cols-[150px_1fr] items-center gap-3 border-t border-rule"><x-stage class="font-medium" :number="$loop->index">{{ $stage['name'] }}</x-stage><span>{{ $stage['steps'] }}</span></li>
+            <li class="grid grid-cols-[150px_1fr] items-center gap-3 border-t border-rule"><x-stage class="font-medium"
+                :number="$loop->index">{{ $stage['name'] }}</x-stage><span>{{ $stage['steps'] }}</span></li>
         @endforeach
     </ol>
 </section>

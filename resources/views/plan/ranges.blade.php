@@ -17,7 +17,8 @@
                 <input type="hidden" name="job" value="{{ $job ?? '' }}">
                 <p class="basis-full"><b>{{ $one->why }}</b> {{ $one->what }} {{ $one->gain }}</p>
                 @if ($mayMeasure && $one->gate !== null)
-                    @foreach ($one::BY_LOOK as $answer => $words)<button class="button button-quiet" name="weeps" value="{{ $answer }}">{{ $words }}</button>@endforeach
+                    @foreach ($one::BY_LOOK as $answer => $words)<button class="button button-quiet" name="weeps"
+                        value="{{ $answer }}">{{ $words }}</button>@endforeach
                 @elseif ($mayMeasure)
                     <x-input name="measured" label="Measured, {{ $one->unit }}" inputmode="decimal" required/>
                     <button class="button button-quiet">Put it into the circuit</button>

@@ -6,9 +6,11 @@
             @csrf
             <span>Its clock</span>
             @foreach ($practice->speeds() as $speed => $isNow)
-                <button @class(['button', 'button-quiet' => ! $isNow, 'bg-ink text-panel' => $isNow]) name="speed" value="{{ $speed }}" @if ($isNow) aria-pressed="true" @endif>×{{ $speed }}</button>
+                <button @class(['button', 'button-quiet' => ! $isNow, 'bg-ink text-panel' => $isNow]) name="speed" value="{{ $speed }}"
+                    @if ($isNow) aria-pressed="true" @endif>×{{ $speed }}</button>
             @endforeach
-            @if ($practice->waitsUntil() !== null)<button class="button button-quiet" name="to_end" value="1">To the end of the wait</button>@endif
+            @if ($practice->waitsUntil() !== null)<button class="button button-quiet" name="to_end"
+                value="1">To the end of the wait</button>@endif
         </form>
         @if ($practice->practice->came_to !== null)
             <a class="button" href="/jobs/{{ $practice->practice->job_id }}/practice">How it went</a>

@@ -16,7 +16,8 @@
                 @if ($page->by($exercise) !== [])<p class="help">Done by {{ implode(', ', $page->by($exercise)) }}.</p>@endif
                 <div class="mt-auto flex flex-wrap items-center gap-3 pt-2">
                     <form method="post" action="/practice/{{ $exercise->id }}">@csrf<button class="button">{{ $page->isDone($exercise) ? 'Once more' : 'Begin' }}<span class="sr-only">: {{ $exercise->title }}</span></button></form>
-                    @if ($open = $page->open($exercise))<a class="py-2.5" href="/jobs/{{ $open->job_id }}">Go on where it stands<span class="sr-only">: {{ $exercise->title }}</span></a>@endif
+                    @if ($open = $page->open($exercise))<a class="py-2.5"
+                        href="/jobs/{{ $open->job_id }}">Go on where it stands<span class="sr-only">: {{ $exercise->title }}</span></a>@endif
                 </div>
             </li>
         @endforeach

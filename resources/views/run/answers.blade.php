@@ -5,7 +5,8 @@
     {{-- What Enter in a field would press: nothing. An answer is pressed itself. --}}
     <button disabled hidden></button>
     @foreach ($answer->choices as $value => $label)
-        <button class="button min-h-14 flex-[1_1_8rem] border-2 border-ink text-[1.125rem]" name="{{ $group }}[{{ $answer->name }}]" value="{{ $value }}">{{ $label }}</button>
+        <button class="button min-h-14 flex-[1_1_8rem] border-2 border-ink text-[1.125rem]" name="{{ $group }}[{{ $answer->name }}]"
+            value="{{ $value }}">{{ $label }}</button>
     @endforeach
     @if ($wrong)<p class="error">@icon('triangle-alert'){{ $wrong }}</p>@endif
 </fieldset>

@@ -26,7 +26,8 @@
                 <button class="button button-go button-wide" data-key="e" data-key-label="Keep the correction">Keep the correction</button>
             @endif
             <button class="button button-quiet button-wide" name="take_back" value="1">Take the entry back</button>
-            <a class="button button-quiet button-wide" href="/jobs/{{ $page->job->id }}?step={{ urlencode($page->entry->step) }}">Leave it as it was</a>
+            <a class="button button-quiet button-wide"
+                href="/jobs/{{ $page->job->id }}?step={{ urlencode($page->entry->step) }}">Leave it as it was</a>
         </form>
     </section>
 </x-layout>

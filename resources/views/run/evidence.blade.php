@@ -5,7 +5,8 @@
             @foreach ($page->written->entries as $entry)
                 <li class="grid min-h-12 grid-cols-[auto_1fr_auto] items-center gap-3 border-b border-rule [&_small]:ml-1.5 [&_small]:inline-block [&_time]:text-[0.9375rem] [&_time]:text-quiet">
                     @if ($entry->byInstrument && $page->instruments()?->hasCurve)
-                        <button type="button" class="min-h-11 min-w-11 text-left underline" data-shows-at="{{ $entry->at }}"><span class="sr-only">Show in the curve: </span><time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time></button>
+                        <button type="button" class="min-h-11 min-w-11 text-left underline"
+                            data-shows-at="{{ $entry->at }}"><span class="sr-only">Show in the curve: </span><time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time></button>
                     @else
                         <time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time>
                     @endif
@@ -21,7 +22,8 @@
             @endforeach
         </ul>
         @if ($page->written->earlier > 0)
-            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}?step={{ urlencode($page->step->id) }}&entries=all#evidence">The {{ $page->written->earlier }} before these</a>
+            <a class="button button-quiet"
+                href="/jobs/{{ $page->job->id }}?step={{ urlencode($page->step->id) }}&entries=all#evidence">The {{ $page->written->earlier }} before these</a>
         @endif
     </section>
 @endif

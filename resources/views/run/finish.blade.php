@@ -1,4 +1,5 @@
-<form method="post" action="/jobs/{{ $page->job->id }}/finish" @class(['finish mt-[18px] border-t-3 border-dashed border-level bg-panel pt-2.5 pb-1.5', 'sticky bottom-12' => $page->canFinish()]) data-send>
+<form method="post" action="/jobs/{{ $page->job->id }}/finish"
+    @class(['finish mt-[18px] border-t-3 border-dashed border-level bg-panel pt-2.5 pb-1.5', 'sticky bottom-12' => $page->canFinish()]) data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
     @if ($page->canFinish() && $page->signs())
         <div class="grid grid-cols-2 items-end gap-3 [&_.field]:m-0">
@@ -17,7 +18,8 @@
             <p class="help">A lead passes this over with a reason; everybody may correct the numbers.</p>
         @elseif ($page->canBePassedOver())
             <details @if ($errors->has('reason') || old('reason')) open @endif>
-                <summary class="button button-quiet" data-key="o" data-key-label="Pass over with a reason">Pass over with a reason…</summary>
+                <summary class="button button-quiet" data-key="o"
+                    data-key-label="Pass over with a reason">Pass over with a reason…</summary>
                 <label class="mt-2.5 mb-1 block font-semibold" for="reason">Reason, kept in the record</label>
                 <input id="reason" name="reason" type="text" maxlength="500" autocomplete="off"
                     value="{{ $typed('reason') }}"

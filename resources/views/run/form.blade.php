@@ -27,7 +27,8 @@
                 <button @class(['button', 'button-wide', 'button-go' => $shown->first])
                     data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
                 @if ($shown->form->also !== null)
-                    <button class="button button-wide button-quiet" name="also" value="{{ $shown->form->also->name }}">Record; {{ lcfirst($shown->form->also->button) }}</button>
+                    <button class="button button-wide button-quiet" name="also"
+                        value="{{ $shown->form->also->name }}">Record; {{ lcfirst($shown->form->also->button) }}</button>
                 @endif
             </div>
         @endif

@@ -1,7 +1,8 @@
 <x-layout :title="'How sure, '.$job->number()">
     <header class="page-head">
         <h1>How sure it is</h1>
-        <p>{{ $job->vehicle->plate }} · <a href="/jobs/{{ $job->id }}" data-key="b" data-key-label="Back to the step">Back to the step</a></p>
+        <p>{{ $job->vehicle->plate }} · <a href="/jobs/{{ $job->id }}" data-key="b"
+            data-key-label="Back to the step">Back to the step</a></p>
     </header>
     <div class="grid bg-panel py-2">
         @if ($sure->rows() === [] && $sure->orderIsSure() && $sure->toMeasure() === [])

@@ -28,14 +28,16 @@
             </div>
             <p class="notice-cut font-semibold text-stop" data-shows="silent" role="alert" hidden></p>
             <div class="curve" data-curve role="img" aria-label="Curve of the run: the same numbers stand in the table below it"></div>
-            <details class="mt-2"><summary class="py-2.5">The curve as a table</summary><div class="overflow-x-auto" tabindex="0" role="group" aria-label="Readings by minute"><table class="list" data-curve-table></table></div></details>
+            <details class="mt-2"><summary class="py-2.5">The curve as a table</summary><div class="overflow-x-auto" tabindex="0"
+                role="group" aria-label="Readings by minute"><table class="list" data-curve-table></table></div></details>
         @endif
         @foreach ($instruments->outlets() === [] ? [] : $instruments->feeds->whereNull('stand_in') as $feed)
             <form method="post" action="/feeds/{{ $feed->id }}/outlet" class="mt-3 flex flex-wrap items-center gap-2">
                 @csrf
                 <span class="font-semibold">{{ $feed->name }}, its thermometer at</span>
                 @foreach ($instruments->outlets() as $outlet)
-                    <button @class(['button', 'button-quiet' => $feed->outlet !== $outlet]) name="outlet" value="{{ $outlet }}" aria-pressed="{{ $feed->outlet === $outlet ? 'true' : 'false' }}">{{ ucfirst($outlet) }}</button>
+                    <button @class(['button', 'button-quiet' => $feed->outlet !== $outlet]) name="outlet" value="{{ $outlet }}"
+                        aria-pressed="{{ $feed->outlet === $outlet ? 'true' : 'false' }}">{{ ucfirst($outlet) }}</button>
                 @endforeach
             </form>
         @endforeach
@@ -50,9 +52,11 @@
                 <p class="help">Lines of channel, seconds or a date, value, unit; {{ $instruments->promised() }}. Whoever has the address may send; it ends with the job.</p>
                 <div class="my-3 flex flex-wrap items-end gap-2" data-cable="{{ $instruments->addressOf($feed) }}" hidden>
                     <div class="field"><label for="adapter-{{ $feed->id }}">A cable at this tablet</label>
-                        <select id="adapter-{{ $feed->id }}" name="adapter"><option value="asked">a scan tool that is asked</option><option value="sends">a gauge that sends by itself</option></select></div>
+                        <select id="adapter-{{ $feed->id }}"
+                            name="adapter"><option value="asked">a scan tool that is asked</option><option value="sends">a gauge that sends by itself</option></select></div>
                     <div class="field"><label for="speed-{{ $feed->id }}">Speed</label>
-                        <select id="speed-{{ $feed->id }}" name="speed">@foreach ([38400, 9600, 115200] as $speed)<option>{{ $speed }}</option>@endforeach</select></div>
+                        <select id="speed-{{ $feed->id }}"
+                            name="speed">@foreach ([38400, 9600, 115200] as $speed)<option>{{ $speed }}</option>@endforeach</select></div>
                     <button type="button" class="button button-quiet" data-cable-opens>Read it here</button>
                     <p role="status" class="w-full"></p>
                 </div>
@@ -67,9 +71,11 @@
                     <x-input name="name" label="Its name"/>
                     <button class="button button-quiet">Make an address</button>
                 </form>
-                <form method="post" action="/jobs/{{ $instruments->job->id }}/logger" enctype="multipart/form-data" class="flex items-end gap-2">
+                <form method="post" action="/jobs/{{ $instruments->job->id }}/logger" enctype="multipart/form-data"
+                    class="flex items-end gap-2">
                     @csrf
-                    <div class="field"><label for="logger">A logger’s table</label><input id="logger" type="file" name="file" accept=".csv,.txt,text/csv"></div>
+                    <div class="field"><label for="logger">A logger’s table</label><input id="logger" type="file" name="file"
+                        accept=".csv,.txt,text/csv"></div>
                     <button class="button button-quiet">Show it first</button>
                 </form>
                 @if ($instruments->mayStandIn())

@@ -17,12 +17,14 @@
                 @foreach ($import->file->names as $i => $name)
                     <div class="field"><label for="column-{{ $i }}">{{ $name === '' ? 'Column '.($i + 1) : $name }}</label>
                         <select id="column-{{ $i }}" name="columns[{{ $i }}]">
-                            @foreach (App\Instruments\LoggerImport::choices() as $channel => $label)<option value="{{ $channel }}" @selected(($import->file->channels[$i] ?? '') === $channel)>{{ $label }}</option>@endforeach
+                            @foreach (App\Instruments\LoggerImport::choices() as $channel => $label)<option value="{{ $channel }}"
+                                @selected(($import->file->channels[$i] ?? '') === $channel)>{{ $label }}</option>@endforeach
                         </select></div>
                 @endforeach
             </div>
             <div class="field"><label for="began">Its first line was read at</label>
-                <input id="began" name="began" type="datetime-local" step="1" value="{{ $began }}" @error ('began') aria-invalid="true" aria-describedby="began-error" @enderror>
+                <input id="began" name="began" type="datetime-local" step="1" value="{{ $began }}"
+                    @error ('began') aria-invalid="true" aria-describedby="began-error" @enderror>
                 @error ('began')<p class="error" id="began-error">@icon('triangle-alert'){{ $message }}</p>@enderror</div>
             <button class="button button-go button-wide">Keep it with this job</button>
             <button class="button button-quiet button-wide" formaction="/jobs/{{ $import->job->id }}/logger">Show it again so</button>

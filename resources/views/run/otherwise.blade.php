@@ -5,9 +5,11 @@
     <summary>Otherwise</summary>
     <fieldset class="otherwise">
         <legend class="sr-only">Told of {{ $block->title }}</legend>
-        <label class="choice"><input type="radio" name="{{ $group }}[otherwise]" value="" @checked(! is_string($chosen) || $chosen === '')><span>As above</span></label>
+        <label class="choice"><input type="radio" name="{{ $group }}[otherwise]" value=""
+            @checked(! is_string($chosen) || $chosen === '')><span>As above</span></label>
         @foreach ($block->others as $other)
-            <label class="choice"><input type="radio" name="{{ $group }}[otherwise]" value="{{ $other->name }}" @checked($chosen === $other->name)><span>{{ $other->button }}</span></label>
+            <label class="choice"><input type="radio" name="{{ $group }}[otherwise]" value="{{ $other->name }}"
+                @checked($chosen === $other->name)><span>{{ $other->button }}</span></label>
             @if ($other->fields !== [])
                 <div class="fields">
                     @foreach ($other->fields as $field)

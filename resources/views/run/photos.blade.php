@@ -17,16 +17,19 @@
     <div class="mt-[18px] grid grid-cols-[repeat(auto-fit,minmax(min(13rem,100%),1fr))] items-start gap-2 [&>form]:m-0 [&>form:has(details[open])]:col-span-full">
         @foreach ($page->anyTime() as $shown)@include('run.form')@endforeach
         @unless ($page->done)
-            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}/manage#another-way" data-key="y" data-key-label="Another way from here">Another way from here</a>
+            <a class="button button-quiet" href="/jobs/{{ $page->job->id }}/manage#another-way" data-key="y"
+                data-key-label="Another way from here">Another way from here</a>
         @endunless
-    <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send data-photo
+    <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send
+        data-photo
         data-most-bytes="{{ App\Photos\Photograph::MOST_BYTES }}">
         @include('run.sent', ['step' => $page->step->id, 'stay' => true])
         <details @if ($errors->has('photo') || $errors->has('caption')) open @endif>
             <summary class="button button-quiet button-wide" data-key="m" data-key-label="Photograph">@icon('camera')Photograph…</summary>
             <div @class(['field mb-3', 'has-error' => $errors->has('photo')])>
                 <label for="photo">Picture <small>JPEG, PNG or WebP, up to 12 MB</small></label>
-                <input id="photo" type="file" name="photo" class="min-h-13 w-full rounded-sm border border-quiet bg-panel p-1.5 file:mr-3 file:min-h-11 file:border-0 file:bg-sunk file:px-4 file:text-[1rem] file:font-semibold file:text-ink" accept="image/jpeg,image/png,image/webp" capture="environment"
+                <input id="photo" type="file" name="photo"
+                    class="min-h-13 w-full rounded-sm border border-quiet bg-panel p-1.5 file:mr-3 file:min-h-11 file:border-0 file:bg-sunk file:px-4 file:text-[1rem] file:font-semibold file:text-ink" accept="image/jpeg,image/png,image/webp" capture="environment"
                     @error('photo') aria-invalid="true" aria-describedby="photo-error" @enderror>
                 <p class="error" id="photo-error" data-photo-error @unless ($errors->has('photo')) hidden @endunless>
                     @icon('triangle-alert')<span>{{ $errors->first('photo') }}</span>

@@ -13,7 +13,8 @@
                 @if ($rail->current)
                     <ol class="col-span-full mb-2 ml-3 border-l-3 border-level max-[1180px]:hidden">
                         @foreach ($rail->steps as $step)
-                            <li><a href="{{ $step->href }}" @class(['flex min-h-11 items-center px-2.5 py-1 text-[1rem]/[1.2] aria-[current]:bg-panel aria-[current]:font-bold',
+                            <li><a href="{{ $step->href }}"
+                                @class(['flex min-h-11 items-center px-2.5 py-1 text-[1rem]/[1.2] aria-[current]:bg-panel aria-[current]:font-bold',
                                 'text-quiet' => $step->done, 'text-ink' => ! $step->done, 'line-through' => $step->done && ! $step->passed, 'decoration-dashed' => $step->passed, 'no-underline' => ! $step->done && ! $step->passed])
                                 @if ($step->current) aria-current="step" @endif>{{ $step->title }}</a></li>
                         @endforeach

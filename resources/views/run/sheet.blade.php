@@ -12,7 +12,8 @@
     @include('run.read')
     <input type="hidden" name="upto" value="" data-upto>
     @foreach ($page->sheet->blocks as $block)
-        <section class="sheet-block" @if ($block->branch()) data-branch="{{ $block->branch()->goesOnWith }}" data-block="{{ $block->step->id }}" @endif aria-labelledby="sheet-{{ $loop->index }}">
+        <section class="sheet-block"
+            @if ($block->branch()) data-branch="{{ $block->branch()->goesOnWith }}" data-block="{{ $block->step->id }}" @endif aria-labelledby="sheet-{{ $loop->index }}">
             <header class="flex flex-wrap items-center gap-x-4">
                 <h2 class="mr-auto text-[1.25rem]" id="sheet-{{ $loop->index }}">{{ $block->title }}
                     @if ($block->level?->datum() !== null)<small class="sheet-datum block font-sans leading-[normal] font-medium text-level">{{ $block->level->figure->datumLabel }} <b>{{ $block->level->datum() }}</b></small>@endif</h2>

@@ -23,7 +23,8 @@
                                             @if ($here != $usual)<small class="block font-semibold text-ink">usual {{ $usual->hands }} + {{ $usual->wait }}</small>@endif
                                         </th>
                                         @foreach (['hands' => 'hands', 'wait' => 'waits'] as $part => $said)
-                                            <td class="w-21"><x-cell class="min-h-11 text-right text-lg" type="text" inputmode="decimal" name="labour[{{ $activity }}][{{ $part }}]"
+                                            <td class="w-21"><x-cell class="min-h-11 text-right text-lg" type="text" inputmode="decimal"
+                                                name="labour[{{ $activity }}][{{ $part }}]"
                                                 aria-label="{{ $label }}, {{ $said }}, minutes" autocomplete="off"
                                                 :value="$typed('labour.'.$activity.'.'.$part, (string) $here->{$part})"/></td>
                                         @endforeach

@@ -79,7 +79,8 @@
                         <label>Holds, if known, {{ $page->unit() }}
                             <x-cell class="min-h-12" name="vessels[{{ $i }}][holds]" inputmode="decimal" size="6" :value="$holds"/></label>
                         <label>Mostly for
-                            <select name="vessels[{{ $i }}][use]" class="min-h-12 w-full min-w-0 rounded-sm border border-quiet bg-panel px-2.5 text-ink">
+                            <select name="vessels[{{ $i }}][use]"
+                                class="min-h-12 w-full min-w-0 rounded-sm border border-quiet bg-panel px-2.5 text-ink">
                                 @foreach ($page->uses() as $code => $label)
                                     <option value="{{ $code }}"
                                         @selected($typed("vessels.{$i}.use", $vessel?->use->value ?? 'measure') === $code)>{{ $label }}</option>

@@ -19,7 +19,8 @@
                                     @if ($page->lead)
                                         <form method="post" action="/stores/products/{{ $size['id'] }}" data-once>
                                             @csrf @method('delete')
-                                            <button class="button button-quiet size-11 min-h-11 border-0 p-0 text-[1.25rem]" aria-label="{{ $size['remove'] }}">×</button>
+                                            <button class="button button-quiet size-11 min-h-11 border-0 p-0 text-[1.25rem]"
+                                                aria-label="{{ $size['remove'] }}">×</button>
                                         </form>
                                     @endif
                                 </li>

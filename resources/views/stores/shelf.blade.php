@@ -14,7 +14,8 @@
                     <p>{{ $can->labelled->label() }}</p>
                     @if ($can->caution() !== '')<p>{{ $can->caution() }}</p>@endif
                     <p class="help">{{ $can->from() }}@if ($can->isGlycol()) · poisonous, keep from children and animals @endif</p>
-                    <p class="no-print"><a href="/stores/containers/{{ $can->container->id }}" class="inline-flex min-h-11 items-center">Every litre of it<span class="sr-only">, {{ $can->labelled->label() }}</span></a></p>
+                    <p class="no-print"><a href="/stores/containers/{{ $can->container->id }}"
+                        class="inline-flex min-h-11 items-center">Every litre of it<span class="sr-only">, {{ $can->labelled->label() }}</span></a></p>
                 </div>
                 <form method="post" action="/stores/containers/{{ $can->container->id }}" class="no-print col-span-full" data-once>
                     @csrf

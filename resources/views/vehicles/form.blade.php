@@ -6,7 +6,8 @@
         <x-input name="name" label="What it is" :value="$vehicle->name"/>
         <div @class(['field', 'has-error' => $errors->has('circuit')])>
             <label for="circuit">Circuit</label>
-            <input id="circuit" name="circuit" type="text" list="circuits" value="{{ $typed('circuit', is_string(request()->query('circuit')) ? request()->query('circuit') : $circuit) }}" autocomplete="off"
+            <input id="circuit" name="circuit" type="text" list="circuits"
+                value="{{ $typed('circuit', is_string(request()->query('circuit')) ? request()->query('circuit') : $circuit) }}" autocomplete="off"
                 placeholder="Any part of its name">
             <datalist id="circuits">@foreach (array_keys($circuits) as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
             @error ('circuit')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror

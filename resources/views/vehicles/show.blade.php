@@ -56,7 +56,8 @@
             <x-panel class="col-span-full">
                 <h2>Photographs</h2>
                 @foreach ($page->photos as $photo)
-                    <a href="/photos/{{ $photo->id }}"><img class="h-30" src="/photos/{{ $photo->id }}/small" alt="Photograph {{ $loop->iteration }}"
+                    <a href="/photos/{{ $photo->id }}"><img class="h-30" src="/photos/{{ $photo->id }}/small"
+                        alt="Photograph {{ $loop->iteration }}"
                         loading="lazy"></a>
                 @endforeach
             </x-panel>

@@ -16,7 +16,8 @@
             @foreach ($page->why() as $why)<p class="help">{{ $why }}</p>@endforeach
             <p class="caution-line flex items-start gap-2 font-semibold">@icon('triangle-alert')Cold engine only. A warm neck stays shut: it scalds.</p>
             @endif
-            <form method="post" action="{{ $page->wrong ? "/visits/{$page->wrong->id}/correct" : "/jobs/{$page->job->id}/visits" }}" enctype="multipart/form-data" class="grid gap-3" data-once>
+            <form method="post" action="{{ $page->wrong ? "/visits/{$page->wrong->id}/correct" : "/jobs/{$page->job->id}/visits" }}"
+                enctype="multipart/form-data" class="grid gap-3" data-once>
                 @csrf
                 <input type="hidden" name="key" value="{{ Str::uuid() }}">
                 <input type="hidden" name="visit" value="{{ $page->next?->id }}">
@@ -40,7 +41,8 @@
                 </details>
                 @if ($page->wrong)
                     <x-input name="because" label="What was wrong with it"/>
-                    <button class="button button-go button-wide" data-key="e" data-key-label="Keep the correction">Keep the correction</button>
+                    <button class="button button-go button-wide" data-key="e"
+                        data-key-label="Keep the correction">Keep the correction</button>
                     <button class="button button-quiet button-wide" name="take_back" value="1">Take it back: nobody looked</button>
                     <a class="button button-quiet button-wide" href="/jobs/{{ $page->job->id }}/visits">Leave it as it was</a>
                 @else
@@ -54,7 +56,8 @@
                         <div class="field"><label for="to">In whose hands</label>
                             <select id="to" name="to">
                                 <option value="">Anybody’s</option>
-                                @foreach ($people as $person)<option value="{{ $person->id }}" @selected($page->next->held_by === $person->id)>{{ $person->name }}</option>@endforeach
+                                @foreach ($people as $person)<option value="{{ $person->id }}"
+                                    @selected($page->next->held_by === $person->id)>{{ $person->name }}</option>@endforeach
                             </select></div>
                         <button class="button button-quiet">Hand over</button>
                     </form>
@@ -74,7 +77,8 @@
             <h2 id="says-title">What the days say</h2>
             @if ($verdict = $page->verdict())
                 <x-verdict :verdict="$verdict"/>
-                @if ($page->says->code->isRed())<p class="mt-3"><a class="button button-go" href="{{ $page->planAddress() }}">Plan a job on it</a></p>@endif
+                @if ($page->says->code->isRed())<p class="mt-3"><a class="button button-go"
+                    href="{{ $page->planAddress() }}">Plan a job on it</a></p>@endif
             @else
                 <p>Nobody has looked since it was signed.</p>
             @endif
@@ -87,7 +91,8 @@
                                 <th scope="row">{{ $row->day }}</th><td>{{ $row->level }}@if ($row->more !== '') <small>{{ $row->more }}</small>@endif
                                     @if ($row->photo)<a href="/photos/{{ $row->photo }}">photograph</a>@endif</td>
                                 <td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}
-                                    @if ($row->correct)<a href="/jobs/{{ $page->job->id }}/visits?correct={{ $row->correct }}#visit" aria-label="Correct the look of {{ $row->day }}">Correct</a>@endif</td>
+                                    @if ($row->correct)<a href="/jobs/{{ $page->job->id }}/visits?correct={{ $row->correct }}#visit"
+                                        aria-label="Correct the look of {{ $row->day }}">Correct</a>@endif</td>
                             </tr>
                             @if ($row->struck !== '')<tr><td colspan="5"><small>{{ $row->struck }}</small></td></tr>@endif
                         @endforeach
