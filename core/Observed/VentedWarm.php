@@ -88,9 +88,11 @@ final readonly class VentedWarm extends Report
                 Field::volume(self::CAUGHT, 'Caught', self::MOST_ML, false),
             ],
             false,
-            'A turn at most, until coolant comes, then shut. Not above '
-                .self::MOST_C
-                .' °C, and the cap stays where it is.',
+            sprintf(
+                'A turn at most, until coolant comes, then shut. Not above %d °C (%d °F), and the cap stays where it is.',
+                self::MOST_C,
+                round(1.8 * self::MOST_C + 32.0),
+            ),
         );
     }
 

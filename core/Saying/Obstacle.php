@@ -23,6 +23,17 @@ final readonly class Obstacle
         return new self($code, $text);
     }
 
+    /**
+     * @param  array<string, string>  $texts  what may be missing, by code; empty where it is not
+     * @return list<self>
+     */
+    public static function those(array $texts): array
+    {
+        $missing = array_filter($texts, fn (string $text) => $text !== '');
+
+        return array_map(self::missing(...), array_keys($missing), array_values($missing));
+    }
+
     /** One that only those may pass over whom the house lets pass this gate. */
     public static function at(Gate $gate, string $code, string $text): self
     {

@@ -16,10 +16,8 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\Judgement;
 use Aqbel\Core\Observed\CameOut;
-use Aqbel\Core\Observed\PointClosed;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Minutes;
-use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
@@ -299,45 +297,5 @@ abstract class StepKind implements Kind
     public function finishWord(): string
     {
         return 'Finish step';
-    }
-
-    /** How a point is reached: what comes off first, then where it sits; null when nothing is known of it. */
-    protected function access(Situation $at, Port $port): ?string
-    {
-        $off = array_map(fn (string $cover) => mb_strtolower($at->circuit()->covers[$cover]->label), $port->behind);
-        $said = array_filter([
-            $off === [] ? null : 'Off first: '.implode(', ', $off).'.',
-            $port->access === '' ? null : "Access: {$port->access}.",
-        ]);
-
-        return $said === [] ? null : implode(' ', $said);
-    }
-
-    /** How a point is closed: its torque in the reader's units, or by feel. */
-    protected function torque(Situation $at, Port $port): ?string
-    {
-        return $port->torqueNm === null ? null : $at->say($port->torqueNm, Dimension::Torque);
-    }
-
-    /** What is recorded when a point is shut. */
-    protected function closedForm(Situation $at, bool $main = true): Form
-    {
-        $port = $at->port();
-
-        $washer = $port->washer === '' ? '' : ", fitted: {$port->washer}";
-
-        return $port->torqueNm === null
-            ? PointClosed::byFeel("Closed by feel{$washer}", $main)
-            : PointClosed::asked(
-                "Closed{$washer}",
-                $this->torque($at, $port).($port->washer === '' ? '' : ", {$port->washer}"),
-                $main,
-            );
-    }
-
-    /** What is ticked where a point was closed by its torque, with whatever is fitted to it. */
-    protected function torqueWrench(Situation $at, Port $port): string
-    {
-        return "Torque wrench, {$this->torque($at, $port)}".($port->washer === '' ? '' : ", {$port->washer}");
     }
 }

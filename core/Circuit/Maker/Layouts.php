@@ -39,7 +39,7 @@ final class Layouts
                     return $sketch;
                 }, array_values(array_diff_key($tank, [2 => true]))),
             new Layout('two_bleeds', 'Two bleed points or more', fn () => self::tankCar()
-                    ->bleed('stat', 'Thermostat housing screw')->bleed('rad_top', 'Radiator bleed screw'), $tank),
+                ->bleed('stat', 'Thermostat housing screw')->bleed('rad_top', 'Radiator bleed screw'), $tank),
             new Layout('no_bleed', 'No bleed point, radiator cap', fn () => self::capCar(), self::OF_A_CAR),
             new Layout('vent_line', 'Permanent vent line to the tank', function (): Sketch {
                 $sketch = self::tankCar();

@@ -4,22 +4,18 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Cool;
 
-use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Job\Told;
 use Aqbel\Core\Judged\Cooling;
 use Aqbel\Core\Judged\CoolingCode;
 use Aqbel\Core\Judged\HeaterAir;
 use Aqbel\Core\Judged\NeckHeat;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\CoolToTheHand;
-use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\LookedUnder;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\Rested;
@@ -46,15 +42,6 @@ final class CoolDownWait extends StepKind
 {
     /** An entry may be written down a minute after the hours it speaks of. */
     private const SLACK_S = 60;
-
-    /** A curve is drawn through so many points. */
-    private const TRACED = 24;
-
-    /**
-     * Standing with its hood open no engine cools faster, K a minute; nor do two
-     * readings differ by more (common practice, no source).
-     */
-    private const FASTEST_K = 3.0;
 
     private const READING = 'reading';
 
@@ -116,7 +103,7 @@ final class CoolDownWait extends StepKind
         $reading = $this->readingForm($at);
         $looks = $at->step->stage->value >= Stage::Cool->value && $at->observed(LookedUnder::class) === [];
 
-        $warm = $this->warmVent($at);
+        $warm = self::beforeTheWork($at->step) ? [] : WarmVent::forms($at);
 
         return Form::offering(
             [
@@ -130,31 +117,9 @@ final class CoolDownWait extends StepKind
         );
     }
 
-    /** @return list<Form> after a run, where there is a point to crack */
-    private function warmVent(Situation $at): array
-    {
-        $points = $at->circuit()->portsOf(PortKind::Bleed);
-
-        return $points === [] || self::beforeTheWork($at->step) || WhyStopped::runBefore($at) !== null
-            ? []
-            : [VentedWarm::asked($points)];
-    }
-
     public function ledger(Situation $at, Entry $entry): array
     {
-        $vented = VentedWarm::of($entry);
-        $caught = $vented->caughtMl ?? 0.0;
-
-        return $vented === null || $caught <= 0.0
-            ? []
-            : [
-                new Line(
-                    'Caught warm: '.($at->circuit()->ports[$vented->point]->label ?? $vented->point),
-                    -$caught,
-                    VentBetween::caughtWithinMl($caught),
-                    null,
-                ),
-            ];
+        return WarmVent::lines($at, $entry);
     }
 
     private function readingForm(Situation $at): Form
@@ -190,8 +155,7 @@ final class CoolDownWait extends StepKind
     {
         $ran = $at->job->running()->last();
         if ($form === VentedWarm::FORM) {
-            VentedWarm::admit($values);
-            self::admitAsCoolAsTold($at, (float) $values->number(CoolantRead::COOLANT));
+            WarmVent::admit($at, $values);
         }
         if ($form === CoolToTheHand::form()) {
             ByHand::admit($at);
@@ -206,29 +170,6 @@ final class CoolDownWait extends StepKind
                 Rested::SINCE,
                 "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the "
                     .'temperature instead, or wait.',
-            );
-        }
-    }
-
-    /** @throws InvalidField where it was read so hot a moment ago that it cannot be so cool yet */
-    private static function admitAsCoolAsTold(Situation $at, float $celsius): void
-    {
-        $reads = Told::inOrder([
-            ...$at->job->observedAnywhere(CoolantRead::class),
-            ...$at->job->observedAnywhere(HotReading::class),
-        ]);
-        $last = $reads === [] ? null : end($reads);
-        if ($last === null) {
-            return;
-        }
-        $read = $last instanceof HotReading ? $last->coolantC : $last->celsius;
-        $minutes = max(0.0, ($at->now - $last->at()) / 60.0);
-        if ($celsius < $read - self::FASTEST_K * (1.0 + $minutes)) {
-            throw new InvalidField(
-                CoolantRead::COOLANT,
-                "{$at->degrees($read)} was read "
-                    .round($minutes)
-                    .' min ago, and nothing cools so fast. Read it once more.',
             );
         }
     }
@@ -299,96 +240,14 @@ final class CoolDownWait extends StepKind
         );
     }
 
-    /** What was read, how it goes on, and where the neck may be opened. */
     public function trace(Situation $at): ?Trace
     {
-        $cooling = $this->judgement($at);
-        $predicted = $cooling?->predicted;
-        $readings = Told::inOrder($at->observed(CoolantRead::class));
-        if (
-            $cooling === null
-            || $predicted === null
-            || $cooling->airC === null
-            || $predicted->minutesFromLast <= 0.0
-            || $readings === []
-        ) {
-            return null;
-        }
-        [$safe, $air, $last] = [NeckHeat::safeC($at), $cooling->airC, (float) $cooling->coolantC];
-        $since = fn (CoolantRead $read): float => (float) ($read->at() - $readings[0]->at());
-        $from = $since($readings[count($readings) - 1]);
-        $cools = fn (float $second, float $minutes): float => $air
-            + ($last - $air) * (($safe - $air) / ($last - $air)) ** ($second / 60.0 / $minutes);
-        $over = array_map(
-            fn (int $i): float => (60.0 * $predicted->minutesHigh * $i) / self::TRACED,
-            range(0, self::TRACED),
-        );
-
-        return new Trace(
-            'Cools like this',
-            array_map(fn (CoolantRead $read) => [$since($read), $read->celsius], $readings),
-            array_map(fn (float $second) => [$from + $second, $cools($second, $predicted->minutesFromLast)], $over),
-            Dimension::Temperature,
-            array_map(
-                fn (float $second) => [
-                    $from + $second,
-                    $cools($second, max(1.0, $predicted->minutesLow)),
-                    $cools($second, max(1.0, $predicted->minutesHigh)),
-                ],
-                $over,
-            ),
-            $safe,
-            self::neckIsUnsealed($at) ? 'cold' : 'the neck may be opened',
-        );
+        return CoolingWords::curve($at, $this->judgement($at));
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $cooling = $this->judgement($at);
-        $read = $at->degrees($cooling->coolantC ?? 0.0);
-
-        return match ($cooling?->code) {
-            null, CoolingCode::Rested, CoolingCode::RestedTooShort => null,
-            CoolingCode::CoolToTheHand => Verdict::pass(
-                $cooling->code(),
-                'Cool to the hand',
-                'Felt, not read: less than a thermometer tells. '
-                    .'Rag over the cap, to the first hiss, stop, wait, go on.',
-            ),
-            CoolingCode::Unsealed => Verdict::pass(
-                $cooling->code(),
-                'Never sealed',
-                "{$read}, but the neck was not sealed while it warmed: it may be topped up warm, with glasses and rag."
-                    .' The level that counts is the cold one.',
-            ),
-            CoolingCode::Cold => Verdict::pass(
-                $cooling->code(),
-                'Cold enough',
-                "{$read} is at or below {$at->degrees(NeckHeat::safeC($at))}.",
-            ),
-            CoolingCode::NotFalling => Verdict::wait(
-                $cooling->code(),
-                'Not falling yet',
-                'The readings do not fall toward the air temperature. Check both and read again in ten minutes.',
-            ),
-            CoolingCode::TooHot => Verdict::wait($cooling->code(), 'Too hot to open', self::howLong($cooling)),
-        };
-    }
-
-    private static function howLong(Cooling $cooling): string
-    {
-        $predicted = $cooling->predicted;
-        $range = $predicted === null ? '' : sprintf(
-            ' Eight engines of ten need %d to %d min from the last reading; the clock waits for nine.',
-            (int) round($predicted->minutesLow),
-            (int) round($predicted->minutesHigh),
-        );
-
-        return ($cooling->readings > 1
-            ? "Cooling through your {$cooling->readings} readings and the engines this shop knows: "
-                .'cold enough when the clock is over.'
-            : 'A typical engine of this size with the hood open takes this long. '
-                .'A second reading makes it this one’s.').$range;
+        return CoolingWords::of($at, $this->judgement($at));
     }
 
     /** Before the work it has stood already; only afterwards there is a wait to plan. */

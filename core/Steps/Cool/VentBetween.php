@@ -15,6 +15,7 @@ use Aqbel\Core\Observed\VentedWarm;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\AtPoint;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -51,7 +52,7 @@ final class VentBetween extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            ...array_filter([$this->access($at, $at->port())]),
+            ...array_filter([(new AtPoint($at))->access()]),
             'Engine off and cooled, unless the vehicle’s manual says hot. Rag and a small vessel underneath, '
                 .'glasses on.',
             'Crack it a turn until nothing but coolant comes, then shut it.',
@@ -71,7 +72,7 @@ final class VentBetween extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [Vented::asked($at->port()->torqueNm === null ? null : $this->torqueWrench($at, $at->port()))];
+        return [Vented::asked((new AtPoint($at))->torqueWrench())];
     }
 
     public function admit(Situation $at, string $form, Values $values): void

@@ -29,6 +29,7 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\AtPoint;
 use Aqbel\Core\Steps\Elsewhere;
 use Aqbel\Core\Steps\FurtherDrains;
 use Aqbel\Core\Steps\StepKind;
@@ -62,29 +63,7 @@ final class Drain extends StepKind
 
     public function instructions(Situation $at): array
     {
-        $port = $at->port();
-        $bleeds = $at->circuit()->hasBleedPoints() ? ' and top bleed points open' : '';
-        $cap = "Pan underneath first. Cap off{$bleeds}: air gets in, it drains fast. Cap on: the "
-            .'vacuum holds the coolant back, good while a hose is pulled off; open it once the pan is under.';
-        $torque = $this->torque($at, $port);
-
-        return array_values(
-            array_filter([
-                $this->access($at, $port),
-                $at->step->params->ticked('first') ? $cap : null,
-                (new DrainWords($at))->glugs(),
-                'Open '
-                .($port->tool === '' ? 'it' : "with {$port->tool}")
-                .' until it flows; do not take a drain cock out.',
-                'When it has stopped, read the vessel on a level floor.'
-                .($at->step->params->ticked('first')
-                    ? ''
-                    : ' If it ran into the same one as another: their sum once, and nothing here.'),
-                'Close it'
-                .($port->washer === '' ? '' : " with {$port->washer}")
-                .($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
-            ]),
-        );
+        return (new DrainWords($at))->instructions();
     }
 
     public function hazards(Situation $at): array
@@ -122,7 +101,7 @@ final class Drain extends StepKind
             $untouched ? $this->openedForm($at)->aside() : null,
             $untouched ? LeftShut::asked() : null,
             $this->isShort($at) ? $this->remedyForm($at, FurtherDrains::notOpened($at->job)) : null,
-            $this->isClosed($at) || $untouched ? null : $this->closedForm($at, $this->isRead($at)),
+            $this->isClosed($at) || $untouched ? null : (new AtPoint($at))->closedForm($this->isRead($at)),
             CameOut::asked($at),
         ]));
     }
@@ -135,7 +114,7 @@ final class Drain extends StepKind
             CapOff::asked(),
             $this->outForm($at),
             $this->remedyForm($at, Plan::of($at)->predicted->further),
-            $this->closedForm($at),
+            (new AtPoint($at))->closedForm(),
             CameOut::asked($at),
             LeftShut::asked(),
         ];
@@ -175,35 +154,22 @@ final class Drain extends StepKind
     public function obstacles(Situation $at): array
     {
         $gave = $this->judgement($at);
+        $of = fn (DrainGaveCode $code): bool => $gave?->code === $code;
 
-        return $gave?->code === DrainGaveCode::LeftShut
-            ? []
-            : array_values(
-                array_filter([
-                    $gave !== null ? null : Obstacle::missing('no_volume', 'Record what came out, zero included.'),
-                    DrainGave::capIsOn($at)
-                        ? Obstacle::missing('cap_on', 'The cap is still on: open it and let the rest run out.')
-                        : null,
-                    $gave?->code === DrainGaveCode::RunsOn
-                        ? Obstacle::missing(
-                            'no_volume_since',
-                            'The cap came off after the last reading: record what more came out.',
-                        )
-                        : null,
-                    $this->isShort($at) && $at->latest(Remedied::class) === null
-                        ? Obstacle::missing(
-                            'no_remedy',
-                            'It is short of what was predicted: say what was done about it.',
-                        )
-                        : null,
-                    $gave?->code === DrainGaveCode::MixedUp && $gave->isAskedAt($at)
-                        ? Obstacle::missing('mixed_up', 'Correct which point gave what, or say why both numbers stand.')
-                        : null,
-                    $this->isClosed($at)
-                        ? null
-                        : Obstacle::missing('not_closed', "{$at->port()->label} is not recorded as closed."),
-                ]),
-            );
+        return $of(DrainGaveCode::LeftShut) ? [] : Obstacle::those([
+            'no_volume' => $gave !== null ? '' : 'Record what came out, zero included.',
+            'cap_on' => DrainGave::capIsOn($at) ? 'The cap is still on: open it and let the rest run out.' : '',
+            'no_volume_since' => $of(DrainGaveCode::RunsOn)
+                ? 'The cap came off after the last reading: record what more came out.'
+                : '',
+            'no_remedy' => $this->isShort($at) && $at->latest(Remedied::class) === null
+                ? 'It is short of what was predicted: say what was done about it.'
+                : '',
+            'mixed_up' => $of(DrainGaveCode::MixedUp) && $gave?->isAskedAt($at) === true
+                ? 'Correct which point gave what, or say why both numbers stand.'
+                : '',
+            'not_closed' => $this->isClosed($at) ? '' : "{$at->port()->label} is not recorded as closed.",
+        ]);
     }
 
     public function clock(Situation $at): ?Clock
@@ -309,17 +275,8 @@ final class Drain extends StepKind
         return DrainRan::asked(
             $at,
             $isOnly ? null : $together,
-            $at->latest(PointClosed::class) === null ? $this->shut($at) : null,
+            $at->latest(PointClosed::class) === null ? (new AtPoint($at))->shut() : null,
         );
-    }
-
-    private function shut(Situation $at): string
-    {
-        $port = $at->port();
-
-        return $port->torqueNm === null
-            ? 'By feel, no figure known'.($port->washer === '' ? '' : ", {$port->washer}")
-            : $this->torqueWrench($at, $port);
     }
 
     /** @param  list<FurtherDrain>  $others  points that may be opened instead */

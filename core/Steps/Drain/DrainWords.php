@@ -12,12 +12,42 @@ use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Observed\Flowed;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\AtPoint;
 
 /** What a drain point came to, in the reader's units, and what stands behind it. */
 final readonly class DrainWords
 {
     public function __construct(private Situation $at)
     {
+    }
+
+    /** @return list<string> */
+    public function instructions(): array
+    {
+        $point = new AtPoint($this->at);
+        $port = $this->at->port();
+        $bleeds = $this->at->circuit()->hasBleedPoints() ? ' and top bleed points open' : '';
+        $cap = "Pan underneath first. Cap off{$bleeds}: air gets in, it drains fast. Cap on: the "
+            .'vacuum holds the coolant back, good while a hose is pulled off; open it once the pan is under.';
+        $torque = $point->torque();
+
+        return array_values(
+            array_filter([
+                $point->access(),
+                $this->at->step->params->ticked('first') ? $cap : null,
+                $this->glugs(),
+                'Open '
+                .($port->tool === '' ? 'it' : "with {$port->tool}")
+                .' until it flows; do not take a drain cock out.',
+                'When it has stopped, read the vessel on a level floor.'
+                .($this->at->step->params->ticked('first')
+                    ? ''
+                    : ' If it ran into the same one as another: their sum once, and nothing here.'),
+                'Close it'
+                .($port->washer === '' ? '' : " with {$port->washer}")
+                .($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
+            ]),
+        );
     }
 
     public function of(DrainGave $gave): Verdict

@@ -29,6 +29,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\AtPoint;
 use Aqbel\Core\Steps\Poured;
 use Aqbel\Core\Values;
 
@@ -79,11 +80,12 @@ final class Bleed extends Poured
     public function instructions(Situation $at): array
     {
         $port = $at->port();
-        $torque = $this->torque($at, $port);
+        $point = new AtPoint($at);
+        $torque = $point->torque();
 
         return array_values(
             array_filter([
-                $this->access($at, $port),
+                $point->access(),
                 'Pour slowly at the neck. Squeeze the upper hose now and then.',
                 ...array_map(
                     fn (Tie $tie) => WhatHangsOn::say($tie, $at->circuit(), $at->units),
@@ -113,13 +115,13 @@ final class Bleed extends Poured
                 $this->pourForm($at, false),
             ],
             $at->latest(PointClosed::class) !== null => [$this->pourForm($at, false)],
-            $dry && ! $runs => [$this->closedForm($at), PointRuns::asked(), $this->pourForm($at, false)],
+            $dry && ! $runs => [(new AtPoint($at))->closedForm(), PointRuns::asked(), $this->pourForm($at, false)],
             ! $runs => [$this->pourForm($at), PointRuns::asked(), StaysDry::asked()],
-            default => [$this->closedForm($at), $bubble, $this->pourForm($at, false)],
+            default => [(new AtPoint($at))->closedForm(), $bubble, $this->pourForm($at, false)],
         };
 
         return Form::offering($offered, [
-            $this->pourForm($at), PointRuns::asked(), StaysDry::asked(), BubbleSeen::asked(), $this->closedForm($at),
+            $this->pourForm($at), PointRuns::asked(), StaysDry::asked(), BubbleSeen::asked(), (new AtPoint($at))->closedForm(),
         ]);
     }
 
@@ -189,57 +191,8 @@ final class Bleed extends Poured
     public function judge(Situation $at): ?Verdict
     {
         $bled = $this->judgement($at);
-        $rule = $this->rule($at)->label();
 
-        return match ($bled?->code) {
-            null => null,
-            PointBledCode::StaysDry => Verdict::wait(
-                $bled->code(),
-                'Will not run',
-                "It is closed without having run.{$this->pocket($at)} The "
-                    .'warm-ups must bring that out; it is kept as a watch for the next visit.',
-            ),
-            PointBledCode::NeverRan => Verdict::wait(
-                $bled->code(),
-                'Closed, not seen running',
-                'Nobody saw it run: air may stand under it.',
-            ),
-            PointBledCode::RanTooEarly => Verdict::wait(
-                $bled->code(),
-                'It cannot run yet',
-                "By the sums {$at->litres($bled->netInMl)} is in, and it runs "
-                    ."at {$at->litres((float) $bled->expectedMl)}. A pour is not written down, "
-                    .'or what runs is not the level.',
-            ),
-            PointBledCode::Closed => Verdict::pass(
-                $bled->code(),
-                'Closed',
-                "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}.",
-            ),
-            PointBledCode::ClosedUnwritten => Verdict::wait(
-                $bled->code(),
-                'Closed, nothing written yet',
-                'It ran by your word; no pour is written down. '
-                    .'The level at the mark asks for all of it, and no engine starts on less.',
-            ),
-            PointBledCode::CloseIt => Verdict::pass(
-                $bled->code(),
-                'Close it now',
-                $bled->watchedSince === null ? "House rule: {$rule}." : 'A full minute without a bubble.',
-            ),
-            PointBledCode::Running => Verdict::wait(
-                $bled->code(),
-                'Running',
-                'Watch the stream. Every bubble starts the minute again.',
-            ),
-            PointBledCode::ShouldRun => Verdict::wait(
-                $bled->code(),
-                'Should be running',
-                "Predicted to run after {$at->litres((float) $bled->expectedMl)}, "
-                    ."and {$at->litres($bled->netInMl)} is in. The point is blocked, or coolant is going "
-                    .'elsewhere: look underneath.',
-            ),
-        };
+        return $bled === null ? null : BleedWords::of($at, $bled);
     }
 
     private function staysDry(Situation $at): bool
@@ -265,15 +218,6 @@ final class Bleed extends Poured
         return str_starts_with($code, self::DRY)
             ? substr($code, strlen(self::DRY)).' did not run: air may stand there'
             : $code;
-    }
-
-    private function pocket(Situation $at): string
-    {
-        $pocket = Plan::of($at)->fill->pockets[0] ?? null;
-
-        return $pocket === null
-            ? ''
-            : ' The model has air at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
     }
 
     public function figure(Situation $at): Figure

@@ -16,6 +16,7 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\AtPoint;
 use Aqbel\Core\Steps\Poured;
 
 /**
@@ -53,7 +54,7 @@ final class FillThrough extends Poured
     {
         if ($this->isCapped($at)) {
             return [
-                ...array_filter([$this->access($at, $at->port())]),
+                ...array_filter([(new AtPoint($at))->access()]),
                 'Cap on the neck, tight: what is poured now would run out there. Open this point, a funnel on it.',
                 'Pour slowly, squeeze the hoses, until it stands full and no bubble comes.',
                 'Close it: cap or clamp on its marks.',
@@ -61,7 +62,7 @@ final class FillThrough extends Poured
         }
 
         return [
-            ...array_filter([$this->access($at, $at->port())]),
+            ...array_filter([(new AtPoint($at))->access()]),
             'Mark how the clamp sits. Take the hose off, a pan under it, and put a funnel into it, held higher '
                 .'than the engine.',
             'Neck and vents open. Pour slowly, squeeze the hose, until it stands full there or a vent runs in a '

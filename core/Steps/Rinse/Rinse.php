@@ -12,19 +12,16 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\OldCoolant;
 use Aqbel\Core\Judged\RinseNeeded;
 use Aqbel\Core\Judged\RinseNeededCode;
-use Aqbel\Core\Mixing\RinseChain;
 use Aqbel\Core\Observed\PointToo;
 use Aqbel\Core\Observed\RinseDecided;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Labour;
 use Aqbel\Core\Plan\Minutes;
-use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
-use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\FurtherDrains;
 use Aqbel\Core\Steps\StepKind;
@@ -36,11 +33,6 @@ use Aqbel\Core\Values;
  */
 final class Rinse extends StepKind
 {
-    private const SEEN = [
-        'rusty' => 'Rust came out.', 'oily' => 'Oil came out: flush until no film is left.',
-        'gel' => 'Gel came out: two coolants that must never meet.', 'debris' => 'Debris came out.',
-    ];
-
     public function name(): string
     {
         return 'rinse';
@@ -58,7 +50,7 @@ final class Rinse extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'What stays in dilutes the new fill, so a rinse that is not needed does harm. '.$this->reason($at);
+        return 'What stays in dilutes the new fill, so a rinse that is not needed does harm. '.RinseWords::reason($at);
     }
 
     public function instructions(Situation $at): array
@@ -173,83 +165,12 @@ final class Rinse extends StepKind
 
     public function judge(Situation $at): Verdict
     {
-        $needed = $this->judgement($at);
-        $decided = $at->latest(RinseDecided::class);
-        $share = $at->say($needed->oldShare, Unit::Percent);
-        $mixes = $decided?->staysCold === true ? RinseWater::COLD_MIXES : 1.0;
-        $after = fn (int $times): string => $at->say($needed->after($times, $mixes), Unit::Percent);
-
-        return match ($needed->code) {
-            RinseNeededCode::Chosen => Verdict::pass(
-                $needed->code(),
-                'Rinse chosen',
-                "Not asked for by what came out. After it {$after($decided->times ?? 1)} of the old coolant is left.",
-            ),
-            RinseNeededCode::MuchStays => Verdict::wait(
-                $needed->code(),
-                'Much of the old stays',
-                "This is a change, and {$share} of the full circuit "
-                    .'would be old coolant. One more drain or one rinse brings it '
-                    ."to {$after(1)}; or say that it may stay.",
-            ),
-            RinseNeededCode::NotNeeded => Verdict::pass(
-                $needed->code(),
-                'No rinse needed',
-                $needed->target === null
-                    ? $this->reason($at)
-                    : "{$share} of the full circuit would be old "
-                        ."coolant; {$at->say($needed->target, Unit::Percent)} may stay. The drain alone does it.",
-            ),
-            RinseNeededCode::Needed => $this->needed($at, $needed, $decided),
-        };
-    }
-
-    private function needed(Situation $at, RinseNeeded $needed, ?RinseDecided $decided): Verdict
-    {
-        $isCold = $decided?->staysCold === true;
-        $cold = match (true) {
-            $decided?->flows === true => ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at),
-            $isCold => ' Cold, it mixes about half.',
-            default => '',
-        };
-        $times = $decided === null || $decided->skips ? $needed->chain->rinses : $decided->times;
-        $after = $at->say($needed->after($times, $isCold ? RinseWater::COLD_MIXES : 1.0), Unit::Percent);
-        $if = $isCold ? '' : ', if the thermostat opens each time';
-
-        return Verdict::wait(
-            $needed->code(),
-            "{$needed->chain->rinses} × rinse",
-            "{$this->reason($at)} After {$times} it is {$after}{$if}.{$cold}",
-        );
+        return RinseWords::of($at, $this->judgement($at));
     }
 
     public function tables(Situation $at): array
     {
-        $needed = $this->judgement($at);
-        $target = $needed->target;
-        if ($target === null || $needed->chain->rinses === 0) {
-            return [];
-        }
-        $ledger = $at->job->ledgerBefore(Stage::CloseUp);
-        $full = $ledger->capacityMl - $ledger->headspaceMl;
-        $rows = [$this->row($at, 'As it is drained now', $needed->chain)];
-        foreach (FurtherDrains::notOpened($at->job) as $further) {
-            $keeps = max(0.0, $ledger->contentMl - $further->volumeMl);
-            $old = $ledger->contentMl > 0.0 ? $ledger->oldShare() * $keeps / $ledger->contentMl : 0.0;
-            $rows[] = $this->row(
-                $at,
-                "{$at->circuit()->port($further->port)->label} opened too",
-                RinseChain::from($old, $keeps / $full, $full, $target),
-            );
-        }
-
-        return [
-            new Table(
-                'To '.$at->say($target, Unit::Percent).' old coolant',
-                ['Way', 'Rinses', 'Water', 'Old left', 'Time'],
-                $rows,
-            ),
-        ];
+        return RinseWays::tables($at, $this->judgement($at));
     }
 
     public function orders(Situation $at): array
@@ -306,30 +227,6 @@ final class Rinse extends StepKind
         $cycle = $choices->rules->labour->of(Labour::RINSE_CYCLE);
 
         return parent::labour($step, $choices)->plus($cycle->times($step->params->whole('rinses')));
-    }
-
-    private function reason(Situation $at): string
-    {
-        $coolant = OldCoolant::of($at->job);
-
-        return self::SEEN[$coolant->seen()] ?? (
-            $coolant->gelsInTheJar() ? 'In the jar the two set to gel.' : Plan::of($at)->choices->content->reason()
-        );
-    }
-
-    /** @return list<string> */
-    private function row(Situation $at, string $label, RinseChain $chain): array
-    {
-        $minutes = (int) ($chain->rinses * Plan::of($at)->rules()->labour->of(Labour::RINSE_CYCLE)->total());
-        $time = sprintf('%d h %02d', intdiv($minutes, 60), $minutes % 60);
-
-        return [
-            $label,
-            (string) $chain->rinses,
-            $at->litres($chain->waterMl),
-            $at->say($chain->oldFraction, Unit::Percent),
-            $time,
-        ];
     }
 
     /** @param  array<string, string>  $points */

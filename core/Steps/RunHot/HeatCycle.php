@@ -10,7 +10,6 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\FanSeen;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\NeckAtRun;
@@ -31,7 +30,6 @@ use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Plan\NoseUp;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Hazard;
@@ -269,51 +267,16 @@ final class HeatCycle extends StepKind
         return NeckAtRun::since($at);
     }
 
-    /** Under a loose cap the next run, or the search for a leak; after a danger what any such run is followed by. */
+    /** After a danger what any such run is followed by. */
     public function orders(Situation $at): array
     {
-        $next = 1 + $at->step->params->whole('round');
-        $cooling = new Step("cool_down:{$at->step->id}", 'cool_down', $at->step->stage);
-        $code = HotRun::of($at)?->code();
-        $ordered = match (true) {
-            $this->wasStopped($at) => $this->isFollowedBy('cool_down', $at) ? [] : [$cooling],
-            $code === 'another_warm_up' => [
-                new Step("heat_cycle:{$next}", $this->name(), $at->step->stage, new Values(['round' => $next])),
-            ],
-            // Pressed cold: a pump on a hot engine tells nothing and can burst a hose.
-            $code === 'not_air' => [
-                $cooling,
-                new Step("find_drip:{$at->step->id}", 'find_drip', $at->step->stage),
-            ],
-            default => [],
-        };
-
-        return array_values(array_filter($ordered, fn (Step $step) => ! isset($at->job->steps[$step->id])));
-    }
-
-    private function isFollowedBy(string $kind, Situation $at): bool
-    {
-        return (array_values($at->job->steps)[$at->job->placeOf($at->step) + 1]->kind ?? '') === $kind;
+        return $this->wasStopped($at) ? AfterRun::stopped($at) : AfterRun::next($at);
     }
 
     /** What was not run takes its followers with it; and runs that were planned for air which has worked out. */
     public function needless(Situation $at): array
     {
-        if ($at->observed(Started::class) === []) {
-            return NotRun::followers($at);
-        }
-        $by = NeckAtRun::warmUp($at);
-        $ended = ($by === WarmUp::LooseCap && $at->observed(Capped::class) !== [])
-            || ($by === WarmUp::UnderFunnel && HotRun::of($at)?->proves() === true);
-        $round = $at->step->params->whole('round');
-        // So many it wants to see, whatever the first shows.
-        $ended = $ended && $round >= Plan::of($at)->school->looks();
-        $later = array_filter(
-            $at->job->stepsOf($this->name()),
-            fn (Step $step) => $step->params->whole('round') > $round,
-        );
-
-        return $ended ? array_values(array_map(fn (Step $step) => $step->id, $later)) : [];
+        return $at->observed(Started::class) === [] ? NotRun::followers($at) : AfterRun::noLongerNeeded($at);
     }
 
     private static function limit(Situation $at): StopLimit
