@@ -12,20 +12,6 @@ use Aqbel\Core\Flow\Runs;
 /** The passages of a circuit that are bodies to look at; every other one is a tube. */
 final readonly class Bodies
 {
-    /** A jacket with less than this share of the largest is a drilling. */
-    private const A_JACKET = 0.15;
-
-    private const LEAST_CELL = 16.0;
-
-    private const ENGINE_WIDTH = 116.0;
-
-    private const WALL = 8.0;
-
-    private const GAP = 6.0;
-
-    /** Two cells stand beside each other where they share this much of the lower one. */
-    private const BESIDE = 0.4;
-
     private const STANDS = 0.35;
 
     public function __construct(private Circuit $circuit, private Scale $scale, private ?Runs $runs)
@@ -54,110 +40,15 @@ final readonly class Bodies
 
     private function engine(): ?Body
     {
-        $blocks = $this->of(PassageKind::Block);
-        $largest = max([0.0, ...array_map(fn (Passage $one) => $one->volumeMl, $blocks)]);
-        $blocks = array_values(array_filter($blocks, fn (Passage $one) => $one->volumeMl >= self::A_JACKET * $largest));
-        $ends = array_merge(...array_map(fn (Passage $one) => [$one->from, $one->to], $blocks), ...[[]]);
-        $heads = array_values(
-            array_filter(
-                $this->of(PassageKind::Head),
-                fn (Passage $one) => in_array($one->from, $ends, true) || in_array($one->to, $ends, true),
-            ),
-        );
-        if ($blocks === []) {
-            return null;
-        }
-        $xs = array_map(fn (Passage $one) => [$this->scale->node($one->from)[0], $this->scale->node($one->to)[0]], [
-            ...$blocks,
-            ...$heads,
-        ]);
-        [$left, $right] = [min(array_merge(...$xs)), max(array_merge(...$xs))];
-        $wider = max(0.0, self::ENGINE_WIDTH - ($right - $left)) / 2.0;
-        [$left, $right] = [$left - $wider, $right + $wider];
-        $cells = [...$this->beside($heads, $left, $right), ...$this->beside($blocks, $left, $right)];
-        $top = min([INF, ...array_map(fn (Cell $cell) => $cell->y, $cells)]) - self::WALL;
-        $bottom = max([0.0, ...array_map(fn (Cell $cell) => $cell->y + $cell->height, $cells)]) + self::WALL;
-        $head = max([
-            $top,
-            ...array_map(fn (Cell $cell) => $cell->y + $cell->height, array_slice($cells, 0, count($heads))),
-        ]);
-
-        return new Body(
-            Body::ENGINE,
-            count($cells) === 1 ? $blocks[0]->label : 'Engine',
-            round($left - self::WALL, 1),
-            round($top, 1),
-            round($right - $left + 2.0 * self::WALL, 1),
-            round($bottom - $top, 1),
-            $cells,
-            round($head + self::WALL / 2.0, 1),
+        return (new EngineBody($this->scale, $this->runs))->of(
+            $this->of(PassageKind::Block),
+            $this->of(PassageKind::Head),
         );
     }
 
-    /**
-     * Jackets at their true heights; those at one height share the width, the front one first.
-     *
-     * @param  list<Passage>  $passages
-     * @return list<Cell>
-     */
-    private function beside(array $passages, float $left, float $right): array
+    private function cell(Passage $passage, float $x, float $width, bool $level = false): Cell
     {
-        $cells = array_map($this->cell(...), $passages);
-        $rows = [];
-        foreach ($cells as $i => $cell) {
-            foreach ($rows as $r => $row) {
-                $beside = array_filter($row, fn (int $other) => self::stands($cell, $cells[$other]));
-                if ($beside !== []) {
-                    $rows[$r][] = $i;
-
-                    continue 2;
-                }
-            }
-            $rows[] = [$i];
-        }
-        $placed = [];
-        foreach ($rows as $row) {
-            usort($row, fn (int $a, int $b) => $this->middleX($passages[$a]) <=> $this->middleX($passages[$b]));
-            $width = ($right - $left - (count($row) - 1) * self::GAP) / count($row);
-            foreach ($row as $place => $i) {
-                $placed[$i] = $cells[$i]->at($left + $place * ($width + self::GAP), $width);
-            }
-        }
-        ksort($placed);
-
-        return array_values($placed);
-    }
-
-    private static function stands(Cell $one, Cell $other): bool
-    {
-        $shared = min($one->y + $one->height, $other->y + $other->height) - max($one->y, $other->y);
-
-        return $shared > self::BESIDE * min($one->height, $other->height);
-    }
-
-    private function middleX(Passage $passage): float
-    {
-        return ($this->scale->node($passage->from)[0] + $this->scale->node($passage->to)[0]) / 2.0;
-    }
-
-    /** As high as its two ends stand; its width is given to it. */
-    private function cell(Passage $passage, float $x = 0.0, float $width = 0.0, bool $level = false): Cell
-    {
-        [$from, $to] = [$this->scale->node($passage->from), $this->scale->node($passage->to)];
-        [$top, $bottom] = [min($from[1], $to[1]), max($from[1], $to[1])];
-        $more = max(0.0, self::LEAST_CELL - ($bottom - $top)) / 2.0;
-        $first = $level ? $from[0] <= $to[0] : $from[1] <= $to[1];
-
-        return new Cell(
-            $passage->id,
-            round($x, 1),
-            round($top - $more, 1),
-            round($width, 1),
-            round($bottom - $top + 2.0 * $more, 1),
-            $this->runs?->of($passage->id) ?? [],
-            $first,
-            $level,
-        );
+        return Cell::of($passage, $this->scale, $this->runs, $x, $width, $level);
     }
 
     private function radiator(Passage $passage, ?Body $engine): Body
@@ -170,7 +61,7 @@ final readonly class Bodies
                 sqrt(($passage->volumeMl * 1000.0) / max(1.0, $height / $this->scale->unit) / 5.0) * $this->scale->unit,
             ),
         );
-        $middle = $this->middleX($passage);
+        $middle = $this->scale->middle($passage);
 
         return $this->around(
             Body::RADIATOR,
@@ -184,8 +75,8 @@ final readonly class Bodies
     /** @param  non-empty-list<Passage>  $passages  that hang together */
     private function heater(array $passages): Body
     {
-        usort($passages, fn (Passage $a, Passage $b) => $this->middleX($a) <=> $this->middleX($b));
-        $middle = array_sum(array_map($this->middleX(...), $passages)) / count($passages);
+        usort($passages, fn (Passage $a, Passage $b) => $this->scale->middle($a) <=> $this->scale->middle($b));
+        $middle = array_sum(array_map($this->scale->middle(...), $passages)) / count($passages);
         $width = max(22.0, 46.0 / count($passages));
         $left = $middle - $width * count($passages) / 2.0;
         $cells = [];
@@ -210,7 +101,7 @@ final readonly class Bodies
         return $this->around(
             Body::TANK,
             $passage->label,
-            [$this->cell($passage, $this->middleX($passage) - $width / 2.0, $width)],
+            [$this->cell($passage, $this->scale->middle($passage) - $width / 2.0, $width)],
             0.0,
         );
     }
@@ -224,7 +115,7 @@ final readonly class Bodies
         return $this->around(
             Body::COOLER,
             $passage->label,
-            [$this->cell($passage, $this->middleX($passage) - $width / 2.0, $width, $level)],
+            [$this->cell($passage, $this->scale->middle($passage) - $width / 2.0, $width, $level)],
             4.0,
         );
     }

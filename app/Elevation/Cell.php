@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Elevation;
 
+use Aqbel\Core\Circuit\Passage;
 use Aqbel\Core\Flow\CellState;
 use Aqbel\Core\Flow\Run;
+use Aqbel\Core\Flow\Runs;
 
 /** A room for coolant inside a body, as a rectangle in drawing units that fills from below, or from end to end. */
 final readonly class Cell
 {
+    private const LEAST = 16.0;
+
     /**
      * @param  string  $passage  whose coolant stands in it
      * @param  list<Run>  $runs  by share of its length, in the passage's own direction
@@ -26,6 +30,31 @@ final readonly class Cell
         private bool $downward,
         private bool $level = false,
     ) {
+    }
+
+    /** As high as the two ends of a passage stand; its width is given to it. */
+    public static function of(
+        Passage $passage,
+        Scale $scale,
+        ?Runs $runs,
+        float $x = 0.0,
+        float $width = 0.0,
+        bool $level = false,
+    ): self {
+        [$from, $to] = [$scale->node($passage->from), $scale->node($passage->to)];
+        [$top, $bottom] = [min($from[1], $to[1]), max($from[1], $to[1])];
+        $more = max(0.0, self::LEAST - ($bottom - $top)) / 2.0;
+
+        return new self(
+            $passage->id,
+            round($x, 1),
+            round($top - $more, 1),
+            round($width, 1),
+            round($bottom - $top + 2.0 * $more, 1),
+            $runs?->of($passage->id) ?? [],
+            $level ? $from[0] <= $to[0] : $from[1] <= $to[1],
+            $level,
+        );
     }
 
     public function at(float $x, float $width): self

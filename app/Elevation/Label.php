@@ -13,7 +13,7 @@ final readonly class Label
 
     public const DATUM = 'datum';
 
-    private const LINE = 17.0;
+    public const LINE = 17.0;
 
     /** More than any font of a tablet needs. */
     private const LETTER = 8.4;

@@ -9,12 +9,8 @@ use Aqbel\Core\Circuit\Circuit;
 /** The names of bodies and of the air in them, each beside its part, over nothing else. */
 final readonly class Labels
 {
-    private const LINE = 17.0;
-
     /** A name is broken after so many letters. */
     private const LETTERS = 13;
-
-    private const NEAR = 6.0;
 
     private const MARKER = 14.0;
 
@@ -41,10 +37,12 @@ final readonly class Labels
     public function all(): array
     {
         $datum = $this->datumLabel();
-        [$labels, $taken] = [[$datum], [$datum->box(), ...$this->taken()]];
+        $labels = [$datum];
+        $taken = [$datum->box(), ...$this->taken()];
         foreach ($this->wanted() as [$kind, $name, $text, $about]) {
             $lines = self::lines($name);
-            $label = $this->placed($kind, [...$lines, ...self::lines($text)], count($lines), $about, $taken);
+            $room = new FreeRoom($taken, $this->scale->floor());
+            $label = $room->beside($about, $kind, [...$lines, ...self::lines($text)], count($lines));
             $labels[] = $label;
             $taken[] = $label->box();
         }
@@ -63,7 +61,7 @@ final readonly class Labels
         foreach ([[Scale::WIDTH - 4.0, 'end'], [4.0, 'start'], [Scale::WIDTH / 2.0, 'middle']] as [$x, $anchor]) {
             foreach ([$this->datum - 5.0, $this->datum + 15.0] as $y) {
                 $label = new Label(Label::DATUM, [self::DATUM_TEXT], $x, round($y, 1), $anchor);
-                if (self::clash($label->box(), $this->taken()) <= 0.0) {
+                if ((new FreeRoom($this->taken(), $this->scale->floor()))->isFree($label->box())) {
                     return $label;
                 }
             }
@@ -139,85 +137,5 @@ final readonly class Labels
         [$from, $to] = [$this->scale->node($passage->from), $this->scale->node($passage->to)];
 
         return new Box(($from[0] + $to[0]) / 2.0 - 4.0, ($from[1] + $to[1]) / 2.0 - 4.0, 8.0, 8.0);
-    }
-
-    /**
-     * @param  list<string>  $lines
-     * @param  list<Box>  $taken
-     */
-    private function placed(string $kind, array $lines, int $named, Box $about, array $taken): Label
-    {
-        $high = count($lines) * self::LINE;
-        [$left, $right, $middle] = [
-            $about->x - self::NEAR,
-            $about->x + $about->width + self::NEAR,
-            $about->x + $about->width / 2.0,
-        ];
-        $above = $about->y - self::NEAR - $high + self::LINE - 4.0;
-        $below = $about->y + $about->height + self::LINE;
-        $tries = [[$middle, $below, 'middle'], [$middle, $above, 'middle']];
-        for ($share = 0.5; $share >= -0.6; $share -= 0.1) {
-            foreach ([0.5 + (0.5 - $share), $share] as $at) {
-                $y = $about->y + $at * $about->height - $high / 2.0 + self::LINE - 4.0;
-                array_push($tries, [$right, $y, 'start'], [$left, $y, 'end']);
-            }
-        }
-        array_push(
-            $tries,
-            [$about->x, $below, 'start'],
-            [$about->x + $about->width, $below, 'end'],
-            [$about->x, $above, 'start'],
-            [$about->x + $about->width, $above, 'end'],
-        );
-        for ($row = 0; $row < 24; $row++) {
-            array_push(
-                $tries,
-                [4.0, 18.0 + $row * self::LINE, 'start'],
-                [Scale::WIDTH - 4.0, 18.0 + $row * self::LINE, 'end'],
-            );
-        }
-        $best = null;
-        $least = INF;
-        foreach ($tries as [$x, $y, $anchor]) {
-            $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor, $named);
-            $box = $label->box();
-            $clash = self::clash($box, $taken, $least) + $this->outside($box);
-            if ($clash < $least) {
-                [$best, $least] = [$label, $clash];
-            }
-            if ($clash <= 0.0) {
-                break;
-            }
-        }
-
-        return $best ?? new Label($kind, $lines, 4.0, 18.0, 'start', $named);
-    }
-
-    /**
-     * @param  list<Box>  $taken
-     * @param  float  $least  more than this is as good as any more
-     */
-    private static function clash(Box $box, array $taken, float $least = INF): float
-    {
-        $clash = 0.0;
-        foreach ($taken as $other) {
-            if ($other->x < $box->x + $box->width && $box->x < $other->x + $other->width) {
-                $clash += $box->over($other);
-                if ($clash > $least) {
-                    return $clash;
-                }
-            }
-        }
-
-        return $clash;
-    }
-
-    private function outside(Box $box): float
-    {
-        return 1000.0
-            * (max(0.0, -$box->x)
-                + max(0.0, $box->x + $box->width - Scale::WIDTH)
-                + max(0.0, -$box->y)
-                + max(0.0, $box->y + $box->height - $this->scale->floor() + 4.0));
     }
 }

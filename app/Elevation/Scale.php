@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Elevation;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Passage;
 
 /**
  * From millimetres in the vehicle to the picture: front to the left, one scale for both axes, unless heights are
@@ -108,6 +109,12 @@ final readonly class Scale
     public function node(string $id): array
     {
         return [$this->x($this->circuit->nodes[$id]->xMm), $this->y($this->heightMm($id))];
+    }
+
+    /** x halfway between the two ends of a passage. */
+    public function middle(Passage $passage): float
+    {
+        return ($this->node($passage->from)[0] + $this->node($passage->to)[0]) / 2.0;
     }
 
     /** How far what stands at this x of the picture is raised with the nose, drawing units. */

@@ -119,11 +119,11 @@ final readonly class Silhouette
         $wall = $this->bulkhead() ?? Scale::WIDTH * 0.7;
         $bonnet = $this->top() - 18.0;
         $sill = $floor - 44.0;
-        $screen = $this->circuit->wheelbaseMm >= self::BUS_FROM_MM
-                ? 30.0
-                : ($this->circuit->wheelbaseMm <= self::CAR_TO_MM
-                    ? 90.0
-                    : 60.0);
+        $screen = match (true) {
+            $this->circuit->wheelbaseMm >= self::BUS_FROM_MM => 30.0,
+            $this->circuit->wheelbaseMm <= self::CAR_TO_MM => 90.0,
+            default => 60.0,
+        };
         $roof = max(4.0, $bonnet - 70.0);
 
         return sprintf(
@@ -193,10 +193,8 @@ final readonly class Silhouette
 
     private function top(): float
     {
-        return min(
-            array_map(fn (Body $body) => $body->box()->y + $this->scale->rise($body->middle()), $this->bodies) ?: [
-                Scale::GUTTER,
-            ],
-        );
+        $tops = array_map(fn (Body $body) => $body->box()->y + $this->scale->rise($body->middle()), $this->bodies);
+
+        return min($tops ?: [Scale::GUTTER]);
     }
 }

@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Elevation;
+
+/** Where in the picture a name still finds room: tried all around its part, then along both edges. */
+final readonly class FreeRoom
+{
+    private const NEAR = 6.0;
+
+    /** Its upper line stands so far under the top of the box that is tried for it. */
+    private const SINKS = Label::LINE - 4.0;
+
+    /** Lines along each edge that are tried last. */
+    private const ROWS = 24;
+
+    /** Outside of the picture a unit weighs as much as so many square units over something else. */
+    private const OUTSIDE = 1000.0;
+
+    /** @param  list<Box>  $taken */
+    public function __construct(private array $taken, private float $floor)
+    {
+    }
+
+    public function isFree(Box $box): bool
+    {
+        return $this->clash($box, 0.0) <= 0.0;
+    }
+
+    /**
+     * The first place where it lies over nothing, or the one where it lies over least.
+     *
+     * @param  list<string>  $lines
+     * @param  int  $named  so many of the lines are the name of a part
+     */
+    public function beside(Box $about, string $kind, array $lines, int $named): Label
+    {
+        [$best, $least] = [null, INF];
+        foreach ([...self::around($about, count($lines)), ...self::edges()] as [$x, $y, $anchor]) {
+            $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor, $named);
+            $box = $label->box();
+            $clash = $this->clash($box, $least) + $this->outside($box);
+            if ($clash < $least) {
+                [$best, $least] = [$label, $clash];
+            }
+            if ($clash <= 0.0) {
+                break;
+            }
+        }
+
+        return $best ?? new Label($kind, $lines, 4.0, 18.0, 'start', $named);
+    }
+
+    /** @return list<array{float, float, string}> x, base of the first line, anchor: the likeliest first */
+    private static function around(Box $about, int $lines): array
+    {
+        $high = $lines * Label::LINE;
+        $left = $about->x - self::NEAR;
+        $right = $about->x + $about->width + self::NEAR;
+        $middle = $about->x + $about->width / 2.0;
+        $above = $about->y - self::NEAR - $high + self::SINKS;
+        $below = $about->y + $about->height + Label::LINE;
+        $places = [[$middle, $below, 'middle'], [$middle, $above, 'middle']];
+        for ($share = 0.5; $share >= -0.6; $share -= 0.1) {
+            foreach ([0.5 + (0.5 - $share), $share] as $at) {
+                $y = $about->y + $at * $about->height - $high / 2.0 + self::SINKS;
+                array_push($places, [$right, $y, 'start'], [$left, $y, 'end']);
+            }
+        }
+
+        return [
+            ...$places,
+            [$about->x, $below, 'start'],
+            [$about->x + $about->width, $below, 'end'],
+            [$about->x, $above, 'start'],
+            [$about->x + $about->width, $above, 'end'],
+        ];
+    }
+
+    /** @return list<array{float, float, string}> */
+    private static function edges(): array
+    {
+        $places = [];
+        for ($row = 0; $row < self::ROWS; $row++) {
+            $y = 18.0 + $row * Label::LINE;
+            array_push($places, [4.0, $y, 'start'], [Scale::WIDTH - 4.0, $y, 'end']);
+        }
+
+        return $places;
+    }
+
+    /** @param  float  $least  more than this is as good as any more */
+    private function clash(Box $box, float $least): float
+    {
+        $clash = 0.0;
+        foreach ($this->taken as $other) {
+            if ($other->x < $box->x + $box->width && $box->x < $other->x + $other->width) {
+                $clash += $box->over($other);
+                if ($clash > $least) {
+                    return $clash;
+                }
+            }
+        }
+
+        return $clash;
+    }
+
+    private function outside(Box $box): float
+    {
+        return self::OUTSIDE
+            * (max(0.0, -$box->x)
+                + max(0.0, $box->x + $box->width - Scale::WIDTH)
+                + max(0.0, -$box->y)
+                + max(0.0, $box->y + $box->height - $this->floor + 4.0));
+    }
+}
