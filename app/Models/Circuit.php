@@ -75,6 +75,12 @@ class Circuit extends Model
         return $this->belongsTo(Person::class, 'added_by');
     }
 
+    /** Whether there is a later revision: a job goes by the one it was planned on. */
+    public function wasRevised(): bool
+    {
+        return self::query()->where('key', $this->key)->where('revision', '>', $this->revision)->exists();
+    }
+
     /** The newest revision of this circuit. */
     public function newestRevision(): self
     {

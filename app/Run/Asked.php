@@ -16,6 +16,15 @@ use Aqbel\Core\Steps\StepKind;
 final readonly class Asked
 {
     /**
+     * @var list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with one
+     *                      press
+     */
+    public array $docked;
+
+    /** @var list<ShownForm> what else may be entered */
+    public array $aside;
+
+    /**
      * @param  int  $missing  obstacles before it can be finished
      * @param  bool  $cautionsRead  whether nobody has a caution to read first
      * @param  string  $failed  name of the form that was just refused
@@ -28,20 +37,19 @@ final readonly class Asked
         private bool $cautionsRead,
         private string $failed,
     ) {
+        $shown = $this->shown();
+        $this->docked = array_values(array_filter($shown, fn (ShownForm $one) => $one->docked()));
+        $this->aside = array_values(array_filter($shown, fn (ShownForm $one) => ! $one->docked()));
     }
 
     /** @return list<ShownForm> what may be written at any step, besides what this one asks */
     public function anyTime(): array
     {
-        $asksItself = in_array(
-            CameOut::FORM,
-            array_map(fn (Form $form) => $form->name, $this->kind->forms($this->at)),
-            true,
-        );
+        $own = array_map(fn (Form $form) => $form->name, $this->kind->forms($this->at));
+        $names = ['n' => Lines::Finding->value, 'w' => Lines::Outlet->value];
+        $names = in_array(CameOut::FORM, $own, true) ? array_diff_key($names, ['w' => true]) : $names;
         $shown = [];
-        foreach (
-            array_filter(['n' => Lines::Finding->value, 'w' => $asksItself ? null : Lines::Outlet->value]) as $key => $name
-        ) {
+        foreach ($names as $key => $name) {
             foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {
                 $shown[] = new ShownForm($form, $this->failed === $name, false, $key);
             }
@@ -65,21 +73,6 @@ final readonly class Asked
         }
 
         return $shown;
-    }
-
-    /**
-     * @return list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with
-     * one press
-     */
-    public function docked(): array
-    {
-        return array_values(array_filter($this->shown(), fn (ShownForm $shown) => $shown->docked()));
-    }
-
-    /** @return list<ShownForm> what else may be entered */
-    public function aside(): array
-    {
-        return array_values(array_filter($this->shown(), fn (ShownForm $shown) => ! $shown->docked()));
     }
 
     /**

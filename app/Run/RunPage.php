@@ -4,36 +4,22 @@ declare(strict_types=1);
 
 namespace App\Run;
 
-use App\Elevation\Picture;
 use App\Instruments\Scale;
-use App\Instruments\Watch;
 use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\Person;
-use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\ShutOffNow;
-use Aqbel\Core\Observed\VesselReading;
-use Aqbel\Core\Plan\NoseUp;
-use Aqbel\Core\Plan\Vents;
-use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
-use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
-use Aqbel\Core\Saying\Gate;
-use Aqbel\Core\Saying\Hazard;
-use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
@@ -43,15 +29,6 @@ use Aqbel\Core\Writing\Changed;
 /** One step of a job as the run shows it: what may be entered, what it means, and the circuit beside it. */
 final readonly class RunPage
 {
-    /** Less air than this in a passage is not named, mL. */
-    private const HARDLY_ML = 60.0;
-
-    private const SHOWN_POCKETS = 3;
-
-    private const SHOWN_OBSTACLES = 6;
-
-    private const SHOWN_CHANGES = 8;
-
     public StepKind $kind;
 
     public bool $done;
@@ -63,16 +40,14 @@ final readonly class RunPage
 
     public UnitSystem $units;
 
-    /** @var list<Gate> */
-    private array $readerPasses;
-
     /** @var list<CameTo> what the step before came to, where this reader has just finished it */
     public array $justNow;
 
     private Situation $at;
 
-    /** @var list<Obstacle> */
-    private array $obstacles;
+    public ToFinish $toFinish;
+
+    public ToRead $toRead;
 
     /** Null where nothing is. */
     private ?Asked $asked;
@@ -108,7 +83,6 @@ final readonly class RunPage
         bool $allEntries = false,
     ) {
         $this->units = $reader->units;
-        $this->readerPasses = $reader->passes();
         $this->justNow = $alone ? [] : CameTo::lately($state, $kinds, (string) $reader->id, $now, $this->units);
         $this->kind = $kinds->of($step);
         $this->done = isset($state->closed[$step->id]);
@@ -116,24 +90,25 @@ final readonly class RunPage
         $stores = $kinds->does($step, Does::TouchesShelf) ? Container::stores() : new Inventory;
         $this->at = ($this->done ? $state->asAt($step) : $state)->at($step, $now, $this->units, $stores);
         $this->verdict = $this->kind->verdict($this->at);
-        $idle = $this->done || $this->ahead;
-        $this->obstacles = $idle
-            ? []
-            : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)];
+        $idle = $this->isIdle();
+        $this->toFinish = new ToFinish(
+            $idle ? [] : [...Cautions::open($this->at, $this->kind), ...$this->kind->open($this->at)],
+            $reader->passes(),
+        );
+        $this->toRead = new ToRead($this->at, $this->kind, $this->done, $idle);
         $sheet = $alone || $idle ? null : new Sheet($job, $state, $kinds, $now, $this->units);
         $this->sheet = ($sheet->blocks ?? []) === [] ? null : $sheet;
         $this->asked = $idle ? null : new Asked(
             $this->at,
             $this->kind,
             $kinds,
-            count($this->obstacles) - ($this->mayReadWithTheEntry() ? count($this->cautions()) : 0),
-            $this->mayReadWithTheEntry() || $this->cautions() === [],
+            $this->toFinish->count() - ($this->toRead->withTheEntry ? count($this->toRead->unread) : 0),
+            $this->toRead->withTheEntry || $this->toRead->unread === [],
             $failed,
         );
         $this->written = new Written($this->at, $kinds, $allEntries);
-        $this->readWithTheEntry = $this->sheet !== null || ($this->mayReadWithTheEntry() && $this->docked() !== []);
-        $this->unread = $this->sheet?->unread()
-            ?? array_map(fn (Hazard $hazard): UnreadCaution => new UnreadCaution($hazard, $step->id), $this->cautions());
+        $this->readWithTheEntry = $this->sheet !== null || ($this->toRead->withTheEntry && $this->docked() !== []);
+        $this->unread = $this->sheet?->unread() ?? $this->toRead->of($step->id);
     }
 
     /**
@@ -158,31 +133,23 @@ final readonly class RunPage
         $step = $state->steps[$asked ?? ''] ?? $state->stepInHand();
         $alone = $asked !== null || $failed !== '';
 
+        $now = now()->getTimestamp();
+
         return $step === null
             ? null
-            : new self(
-                $job,
-                $state,
-                $step,
-                $reader,
-                app(StepCatalogue::class),
-                now()->getTimestamp(),
-                $failed,
-                $alone,
-                $allEntries,
-            );
+            : new self($job, $state, $step, $reader, app(StepCatalogue::class), $now, $failed, $alone, $allEntries);
     }
 
-    /** A caution that came up after something was written is read by itself: nothing more may be to enter. */
-    private function mayReadWithTheEntry(): bool
+    /** Behind, or still to come. */
+    private function isIdle(): bool
     {
-        return ! $this->kind->does(Does::RunsEngine) && ! $this->started();
+        return $this->done || $this->ahead;
     }
 
     /** Whether its engine is to be shut off now: nothing else is shown as large. */
     public function isDanger(): bool
     {
-        return ! $this->done && ! $this->ahead && ShutOffNow::of($this->at, $this->kind->judgement($this->at)) !== null;
+        return ! $this->isIdle() && ShutOffNow::of($this->at, $this->kind->judgement($this->at)) !== null;
     }
 
     public function title(): string
@@ -209,41 +176,20 @@ final readonly class RunPage
         return $this->at->entries() !== [];
     }
 
-    /** Whether instruments send what would be read by hand. */
-    public function isFed(): bool
+    /** What instruments say of it. */
+    public function fed(): FedBy
     {
-        return $this->instruments()?->sends() === true;
-    }
-
-    /**
-     * Whether somebody’s own press comes before anything that a gauge shows: the start of an engine, the pumping up.
-     */
-    public function startsByHand(): bool
-    {
-        return ! $this->started()
-            && in_array($this->kind->watchedBy(), [WatchedBy::Engine, WatchedBy::PressureGauge], true);
+        return $this->at->once(FedBy::class, fn () => new FedBy($this->job, $this->at, $this->kind, $this->isIdle()));
     }
 
     /** Whether a bucket on a scale may tell what is asked here. */
     public function isWeighed(): bool
     {
         $forms = $this->sheet === null
-                ? array_map(fn (ShownForm $shown) => $shown->form, [...$this->docked(), ...$this->aside()])
-                : array_map(fn (SheetBlock $block) => $block->form, $this->sheet->blocks);
-        $asksVolume = fn (Form $form): bool => array_filter(
-            $form->fields,
-            fn (Field $field) => $field->name === VesselReading::VOLUME,
-        ) !== [];
+            ? array_map(fn (ShownForm $shown) => $shown->form, [...$this->docked(), ...$this->aside()])
+            : array_map(fn (SheetBlock $block) => $block->form, $this->sheet->blocks);
 
-        return ! $this->done && ! $this->ahead && array_filter($forms, $asksVolume) !== [] && Scale::isThere($this->job);
-    }
-
-    /** Null where no instrument says anything of this step. */
-    public function instruments(): ?Instruments
-    {
-        return $this->done || $this->ahead || ! (Watch::runs($this->at) || Watch::needle($this->at) !== null)
-            ? null
-            : $this->at->once(Instruments::class, fn () => new Instruments($this->job, $this->at, url('/')));
+        return ! $this->isIdle() && FedBy::mayBeWeighed($this->job, $forms);
     }
 
     public function trace(): ?TracePicture
@@ -256,27 +202,23 @@ final readonly class RunPage
     /** @return list<ChangedVerdict> what an earlier line put right has changed at other steps */
     public function changed(): array
     {
-        $changed = $this->done || $this->ahead ? [] : Changed::byTheNewest($this->state, $this->now, $this->units);
-        // That of the step shown stands large on it.
-        $changed = array_values(array_filter($changed, fn (Changed $one) => $one->step->id !== $this->step->id));
-
-        return array_map(fn (Changed $one) => new ChangedVerdict(
-            $this->kinds->of($one->step)->title($this->state->at($one->step, $this->now, $this->units)),
-            "/jobs/{$this->job->id}?step=".urlencode($one->step->id),
-            $one->before,
-            $one->now,
-        ), array_slice($changed, 0, self::SHOWN_CHANGES));
+        return $this->isIdle()
+            ? []
+            : ChangedVerdict::besides($this->step, $this->job->id, $this->state, $this->kinds, $this->now, $this->units);
     }
 
     public function rail(): Rail
     {
-        return new Rail($this->job->id, $this->state, $this->kinds, $this->step, $this->now, $this->units);
+        return $this->at->once(
+            Rail::class,
+            fn () => new Rail($this->job->id, $this->state, $this->kinds, $this->step, $this->now, $this->units),
+        );
     }
 
     /** @return list<RailStep> what may be done instead, where it comes first */
     public function instead(): array
     {
-        return $this->done || $this->ahead ? [] : $this->rail()->instead();
+        return $this->isIdle() ? [] : $this->rail()->instead();
     }
 
     public function level(): ?Level
@@ -301,50 +243,6 @@ final readonly class RunPage
         return $this->ahead ? [] : [...Labelled::of($this->kind->tables($this->at), $this->job, $this->now), ...$order];
     }
 
-    /** Who finished it, when, and why it was passed over where it was. */
-    public function finished(): ?string
-    {
-        $closed = $this->state->closed[$this->step->id] ?? null;
-        if ($closed === null) {
-            return null;
-        }
-        $when = "{$closed->person} at ".date('H:i', $closed->at);
-
-        return match ($closed->form) {
-            Lines::Replan->value => "Left by {$when}: it goes on {$closed->text(Replan::SAID)}.",
-            Lines::Override->value => "Finished by {$when}, passed over: “{$closed->text('reason')}”.",
-            default => "Finished by {$when}.",
-        };
-    }
-
-    /** @return list<Hazard> cautions nobody has read in this job */
-    public function cautions(): array
-    {
-        return $this->done || $this->ahead ? [] : Cautions::unread($this->at, $this->kind);
-    }
-
-    /** @return list<Hazard> what is shown wherever it arises, and asks for no press */
-    public function shownHazards(): array
-    {
-        return $this->done
-            ? []
-            : array_values(
-                array_filter($this->kind->hazards($this->at), fn (Hazard $hazard) => ! $hazard->isAcknowledged()),
-            );
-    }
-
-    /** When it was finished at the latest, as a time field has it. */
-    public function lateUntil(): string
-    {
-        return date('Y-m-d\TH:i', $this->state->closed[$this->step->id]->at ?? $this->now);
-    }
-
-    /** @return list<Form> what may have been forgotten here, once it is finished */
-    public function late(): array
-    {
-        return $this->done ? $this->kind->everything($this->at) : [];
-    }
-
     /** @return list<ShownForm> what may be written at any step, besides what this one asks */
     public function anyTime(): array
     {
@@ -354,19 +252,13 @@ final readonly class RunPage
     /** @return list<ShownForm> what is entered next, always in sight */
     public function docked(): array
     {
-        return $this->sheet !== null || $this->asked === null ? [] : $this->asked->docked();
+        return $this->sheet !== null || $this->asked === null ? [] : $this->asked->docked;
     }
 
     /** @return list<ShownForm> what else may be entered */
     public function aside(): array
     {
-        return $this->sheet !== null || $this->asked === null ? [] : $this->asked->aside();
-    }
-
-    /** @return list<Obstacle> */
-    public function obstacles(): array
-    {
-        return array_slice($this->obstacles, 0, self::SHOWN_OBSTACLES);
+        return $this->sheet !== null || $this->asked === null ? [] : $this->asked->aside;
     }
 
     /** Whether finishing it is the signature: who signs says so once more. */
@@ -375,134 +267,35 @@ final readonly class RunPage
         return $this->kind->does(Does::Signs);
     }
 
-    public function canFinish(): bool
+    public function circuit(): CircuitNow
     {
-        return $this->obstacles === [];
+        return $this->at->once(
+            CircuitNow::class,
+            fn () => new CircuitNow($this->job, $this->state, $this->step, $this->kind, $this->units, ! $this->isIdle()),
+        );
     }
 
-    /** Whether the circuit was changed after the job was planned: it goes by the revision it was planned on. */
-    public function newerRevision(): bool
+    /** When and by whom it was finished, and what may have been forgotten; null where it is not. */
+    public function finished(): ?Finished
     {
-        return Circuit::query()->where('key', $this->job->circuit->key)->where(
-            'revision',
-            '>',
-            $this->job->circuit->revision,
-        )->exists();
+        $line = $this->state->closed[$this->step->id] ?? null;
+
+        return $line === null ? null : new Finished($line, $this->kind->everything($this->at));
     }
 
     /** Who opened a finished step again by a correction, and when; null where nobody did. */
     public function inHandAgain(): ?string
     {
-        $line = $this->state->reopened[$this->step->id] ?? null;
+        $line = $this->done ? null : $this->state->reopened[$this->step->id] ?? null;
 
-        return $line === null || $this->done
-            ? null
-            : "In hand again: {$line->person} changed a line at ".date('H:i', $line->at).', so it is judged anew.';
-    }
-
-    /** What is missing may be passed over, but not by this reader. */
-    public function waitsForLead(): bool
-    {
-        $forLead = array_filter(
-            $this->obstacles,
-            fn (Obstacle $o) => $o->gate !== null && ! in_array($o->gate, $this->readerPasses, true),
-        );
-
-        return $this->canBePassedOver() && $forLead !== [];
-    }
-
-    public function canBePassedOver(): bool
-    {
-        return array_filter($this->obstacles, fn (Obstacle $o) => $o->hard) === [];
-    }
-
-    /**
-     * Whether what the step predicts hangs on how well heights are
-     * known: where air is let out, and filled up after it.
-     */
-    public function hangsOnHeights(): bool
-    {
-        return ! $this->done && $this->step->stage === Stage::Fill;
-    }
-
-    /** Where air leaves, and in what order, while it is filled; null where it does not leave by itself. */
-    public function vents(): ?Vents
-    {
-        return $this->done || $this->ahead || $this->step->stage !== Stage::Fill || ! $this->kind->does(Does::Fills)
-            ? null
-            : Vents::of($this->state, $this->job->summary->ports ?? []);
-    }
-
-    /** “Air leaves next at Heater bleed screw, when 1.20 L more is in; then at …”; empty where it does not. */
-    public function airLeaves(): string
-    {
-        $next = $this->vents()->next ?? [];
-        if ($next === []) {
-            return '';
-        }
-        $label = fn (PortRun $run): string => $this->state->circuit->ports[$run->port]->label;
-        $then = array_map($label, array_slice($next, 1));
-
-        return "Air leaves next at {$label($next[0])}, "
-            .($next[0]->atMl > 0.0
-                ? 'when '.$this->units->format($next[0]->atMl, Dimension::Volume).' more is in'
-                : 'any moment now')
-            .($then === [] ? '.' : '; then at '.implode(', ', $then).'.');
-    }
-
-    public function picture(): Picture
-    {
-        $summary = $this->job->summary; // parsed each time it is asked for
-        $runs = $summary?->runs();
-        $air = $runs === null || $this->kind->does(Does::Fills)
-                ? []
-                : $runs->trapped($this->state->circuit)->above(self::HARDLY_ML)->byPart($this->state->circuit);
-
-        $vents = $this->vents();
-
-        return new Picture(
-            $this->state->circuit,
-            $runs,
-            NoseUp::mm($this->state),
-            states: $summary->ports ?? [],
-            focus: $this->kind->port($this->step),
-            notes: $this->howToReach(),
-            units: $this->units,
-            tall: true,
-            air: array_slice($air, 0, self::SHOWN_POCKETS),
-            open: $vents->open ?? [],
-            next: $vents->next[0]->port ?? null,
-        );
-    }
-
-    /** @return array<string, string> how the step's own point is reached and closed, by port */
-    private function howToReach(): array
-    {
-        $port = $this->state->circuit->ports[$this->kind->port($this->step) ?? ''] ?? null;
-
-        return $port === null
-            ? []
-            : [
-                $port->id => implode(
-                    ' · ',
-                    array_filter([
-                        $port->access,
-                        $port->tool,
-                        $port->torqueNm === null ? '' : $this->units->format($port->torqueNm, Dimension::Torque),
-                        $port->washer,
-                    ]),
-                ),
-            ];
+        return $line === null ? null : Finished::openedAgain($line);
     }
 
     public function ledger(): LedgerTable
     {
-        $filled = $this->step->stage->value >= Stage::Fill->value;
+        $isFilled = $this->step->stage->value >= Stage::Fill->value;
+        $before = $isFilled ? $this->state->ledgerBefore(Stage::Fill) : null;
 
-        return new LedgerTable(
-            $this->state->ledger(),
-            $this->units,
-            $filled ? $this->state->ledgerBefore(Stage::Fill) : null,
-        );
+        return new LedgerTable($this->state->ledger(), $this->units, $before);
     }
 }

@@ -16,4 +16,4 @@
         <button class="button button-quiet" data-key="a" data-key-label="Cautions read">Read</button>
     </form>
 @endif
-@foreach ($page->shownHazards() as $hazard)<p class="mt-2 flex gap-2.5 text-[1rem]/[1.35] [&>svg]:text-stop">@icon('triangle-alert')<span><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</span></p>@endforeach
+@foreach ($page->toRead->shown as $hazard)<p class="mt-2 flex gap-2.5 text-[1rem]/[1.35] [&>svg]:text-stop">@icon('triangle-alert')<span><b>{{ $hazard->title() }}.</b> {{ $hazard->caution() }}</span></p>@endforeach

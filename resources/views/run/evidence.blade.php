@@ -4,7 +4,7 @@
         <ul>
             @foreach ($page->written->entries as $entry)
                 <li class="grid min-h-12 grid-cols-[auto_1fr_auto] items-center gap-3 border-b border-rule [&_small]:ml-1.5 [&_small]:inline-block [&_time]:text-[0.9375rem] [&_time]:text-quiet">
-                    @if ($entry->byInstrument && $page->instruments()?->hasCurve)
+                    @if ($entry->byInstrument && $page->fed()->instruments?->hasCurve)
                         <button type="button" class="min-h-11 min-w-11 text-left underline"
                             data-shows-at="{{ $entry->at }}"><span class="sr-only">Show in the curve: </span><time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time></button>
                     @else

@@ -1,22 +1,22 @@
 <form method="post" action="/jobs/{{ $page->job->id }}/finish"
-    @class(['finish mt-[18px] border-t-3 border-dashed border-level bg-panel pt-2.5 pb-1.5', 'sticky bottom-12' => $page->canFinish()]) data-send>
+    @class(['finish mt-[18px] border-t-3 border-dashed border-level bg-panel pt-2.5 pb-1.5', 'sticky bottom-12' => $page->toFinish->isNothing()]) data-send>
     @include('run.sent', ['step' => $page->step->id, 'stay' => false])
-    @if ($page->canFinish() && $page->signs())
+    @if ($page->toFinish->isNothing() && $page->signs())
         <div class="grid grid-cols-2 items-end gap-3 [&_.field]:m-0">
             <x-input name="known" label="Your PIN or password" type="password" autocomplete="current-password"/>
             <button class="button button-finish" data-key="d" data-key-label="Finish the step">{{ $page->kind->finishWord() }}</button>
         </div>
-    @elseif ($page->canFinish())
+    @elseif ($page->toFinish->isNothing())
         <button class="button button-finish" data-key="d" data-key-label="Finish the step">{{ $page->kind->finishWord() }}</button>
     @else
         <ul class="obstacles mb-2 grid gap-1" aria-label="Before this step is finished">
-            @foreach ($page->obstacles() as $obstacle)
+            @foreach ($page->toFinish->shown() as $obstacle)
                 <li @class(['flex items-start gap-2.5', 'font-semibold text-stop' => $obstacle->hard])>@icon($obstacle->hard ? 'octagon-x' : 'square'){{ $obstacle->text }}</li>
             @endforeach
         </ul>
-        @if ($page->waitsForLead())
+        @if ($page->toFinish->waitsForLead())
             <p class="help">A lead passes this over with a reason; everybody may correct the numbers.</p>
-        @elseif ($page->canBePassedOver())
+        @elseif ($page->toFinish->canBePassedOver())
             <details @if ($errors->has('reason') || old('reason')) open @endif>
                 <summary class="button button-quiet" data-key="o"
                     data-key-label="Pass over with a reason">Pass over with a reason…</summary>

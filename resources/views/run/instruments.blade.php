@@ -1,4 +1,4 @@
-@if ($instruments = $page->instruments())
+@if ($instruments = $page->fed()->instruments)
     @if ($instruments->hasCurve && $instruments->proofs() !== [])
         <ul class="mb-3 flex flex-wrap gap-x-5 gap-y-1 font-semibold" aria-label="What the run has shown">
             @foreach ($instruments->proofs() as $proof)

@@ -1,9 +1,9 @@
 {{-- What was forgotten at a finished step: it is judged again with it, and opens again if it falls. --}}
-@if ($page->late() !== [])
+@if (($finished = $page->finished()) && $finished->forms !== [])
     <details class="late mt-2 [&>form]:mt-2" @if ($errors->any()) open @endif>
         <summary class="button button-quiet button-wide" data-key="l"
             data-key-label="Something was forgotten here">Something was forgotten here…</summary>
-        @foreach ($page->late() as $form)
+        @foreach ($finished->forms as $form)
             <form method="post" action="/jobs/{{ $page->job->id }}/late" class="entry" data-send>
                 @include('run.sent', ['step' => $page->step->id, 'stay' => true])
                 <input type="hidden" name="form" value="{{ $form->name }}">
@@ -15,8 +15,8 @@
                         @endforeach
                         <div @class(['field', 'has-error' => $errors->has('when')])>
                             <label for="late-{{ $form->name }}-when">It happened at</label>
-                            <input id="late-{{ $form->name }}-when" type="datetime-local" name="when" max="{{ $page->lateUntil() }}"
-                                value="{{ $typed('when', $page->lateUntil()) }}">
+                            <input id="late-{{ $form->name }}-when" type="datetime-local" name="when" max="{{ $finished->until() }}"
+                                value="{{ $typed('when', $finished->until()) }}">
                             @error ('when')<p class="error" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
                         </div>
                     </div>

@@ -7,12 +7,12 @@
     <p class="ahead">@icon('eye')Still to come. <a href="/jobs/{{ $page->job->id }}">Back to the step in hand</a></p>
 @elseif ($page->done)
     <p class="ahead">
-        @icon('circle-check'){{ $page->finished() }}
+        @icon('circle-check'){{ $page->finished()->said() }}
         <a href="/jobs/{{ $page->job->id }}" data-key="h" data-key-label="Step in hand">Step in hand</a>
     </p>
 @endif
 @if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
-@php [$fed, $leads] = [$page->isFed(), $page->isFed() && ! $page->isDanger()]; @endphp
+@php [$fed, $leads] = [$page->fed()->sends(), $page->fed()->sends() && ! $page->isDanger()]; @endphp
 @if ($leads)@include('run.instruments')@endif
 @if (! $leads && $page->level())<x-level :level="$page->level()"/>@endif
 @if ($page->clock() && ! $page->clock()->clock->estimate)<x-clock :face="$page->clock()"/>@endif
@@ -23,7 +23,7 @@
 @unless ($page->started())@include('run.instructions')@endunless
 @include('run.scale')
 @if ($page->docked() !== [])
-    @php $byHand = fn ($shown) => $shown->form->fields !== [] && ! ($page->startsByHand() && $shown->open); @endphp
+    @php $byHand = fn ($shown) => $shown->form->fields !== [] && ! ($page->fed()->startsByHand && $shown->open); @endphp
     <div class="dock">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
     @if ($fed && array_filter($page->docked(), $byHand) !== [])
         <details class="mt-3"><summary class="py-2.5">Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
