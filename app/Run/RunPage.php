@@ -4,27 +4,22 @@ declare(strict_types=1);
 
 namespace App\Run;
 
-use App\Instruments\Scale;
-use App\Models\Circuit;
 use App\Models\Container;
 use App\Models\Job;
 use App\Models\Person;
 use Aqbel\Core\Job\Does;
-use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Quantity\UnitSystem;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
 use Aqbel\Core\Writing\Cautions;
-use Aqbel\Core\Writing\Changed;
 
 /** One step of a job as the run shows it: what may be entered, what it means, and the circuit beside it. */
 final readonly class RunPage

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps;
 
-use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;

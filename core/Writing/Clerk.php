@@ -10,7 +10,6 @@ use Aqbel\Core\Job\Closing;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
-use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;

@@ -282,21 +282,15 @@ final class CoolDownWait extends StepKind
     {
         $stopped = WhyStopped::runBefore($at);
         $drips = array_filter($at->observed(LookedUnder::class), fn (LookedUnder $look) => $look->drips) !== [];
+        $stage = $at->step->stage;
         $ordered = [
-            $stopped === null
-                ? null
-                : new Step(
-                    "why_stopped:{$stopped->id}",
-                    'why_stopped',
-                    $at->step->stage,
-                    new Values(['run' => $stopped->id]),
-                ),
-            $drips ? new Step("find_drip:{$at->step->id}", 'find_drip', $at->step->stage) : null,
+            ...$stopped === null
+                ? []
+                : [new Step("why_stopped:{$stopped->id}", 'why_stopped', $stage, new Values(['run' => $stopped->id]))],
+            ...$drips ? [new Step("find_drip:{$at->step->id}", 'find_drip', $stage)] : [],
         ];
 
-        return array_values(
-            array_filter($ordered, fn (?Step $step) => $step !== null && ! isset($at->job->steps[$step->id])),
-        );
+        return array_values(array_filter($ordered, fn (Step $step) => ! isset($at->job->steps[$step->id])));
     }
 
     private static function beforeTheWork(Step $step): bool

@@ -10,7 +10,6 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\TopUpSeries;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\RoutineBegunAgain;
 use Aqbel\Core\Observed\RoutineLineBegun;
 use Aqbel\Core\Observed\ToppedUp;

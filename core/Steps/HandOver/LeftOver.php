@@ -8,7 +8,6 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\InFunnel;
 use Aqbel\Core\Observed\NothingLeft;

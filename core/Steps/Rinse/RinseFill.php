@@ -8,7 +8,6 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\RinseWaterIn;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;

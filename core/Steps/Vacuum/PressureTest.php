@@ -19,7 +19,6 @@ use Aqbel\Core\Observed\Declined;
 use Aqbel\Core\Observed\PressureTested;
 use Aqbel\Core\Observed\PumpedUp;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Figure;
@@ -220,8 +219,8 @@ final class PressureTest extends StepKind
     private static function isWarm(Situation $at): bool
     {
         $tested = $at->latest(PressureTested::class);
-        $celsius
-            = $tested === null || $at->latest(PumpedUp::class)?->isAfter($tested) === true ? null : $tested->coolantC;
+        $pumpedSince = $tested !== null && $at->latest(PumpedUp::class)?->isAfter($tested) === true;
+        $celsius = $pumpedSince ? null : $tested?->coolantC;
         $celsius ??= self::coolantField($at) === null ? null : NeckHeat::readJustNow($at);
 
         // A neck that was sealed and is hot is opened by nobody, and no tester goes on it.
@@ -238,10 +237,7 @@ final class PressureTest extends StepKind
         return match ($this->judgement($at)?->code) {
             null => [Obstacle::missing('no_test', 'Record the test, or say why it is not done.')],
             PressureHeldCode::Holding => [
-                Obstacle::missing(
-                    'holding',
-                    'It is under pressure: say how it stands when five minutes are over.',
-                ),
+                Obstacle::missing('holding', 'It is under pressure: say how it stands when five minutes are over.'),
             ],
             PressureHeldCode::Declined, PressureHeldCode::Holds => [],
             PressureHeldCode::Falls, PressureHeldCode::Lost => [
@@ -278,58 +274,8 @@ final class PressureTest extends StepKind
     public function judge(Situation $at): ?Verdict
     {
         $held = $this->judgement($at);
-        $fall = $at->say($held?->fellKpa() ?? 0.0, Dimension::Pressure);
 
-        return match ($held?->code) {
-            null, PressureHeldCode::Holding => null,
-            PressureHeldCode::Declined => Verdict::wait($held->code(), 'Not done', $held->why),
-            PressureHeldCode::NoTest => Verdict::wait(
-                $held->code(),
-                'No test yet',
-                "{$at->say($held->startKpa, Dimension::Pressure)} is too little to show a weep: pump "
-                    ."to {$at->say(PressureHeld::askedKpa($at), Dimension::Pressure)}, "
-                    .'never above the cap rating, and look at the unit.',
-            ),
-            PressureHeldCode::Falls => Verdict::stop(
-                $held->code(),
-                "Falls {$fall}",
-                'Look for the drip: drains just used, clamps, the repair.',
-            ),
-            PressureHeldCode::Lost => Verdict::stop(
-                $held->code(),
-                'Lost',
-                "A fall of {$fall}: half of it or more is gone. Look for the drip: "
-                    .'drains just used, clamps, the repair.',
-            ),
-            PressureHeldCode::Warm => Verdict::wait(
-                $held->code(),
-                'Held warm',
-                ($held->isWarmOfUse()
-                    ? "A fall of {$fall} in two minutes at {$at->degrees((float) $held->coolantC)} is no burst and "
-                        .'nothing that heat opens.'
-                    : "At {$at->degrees((float) $held->coolantC)} it says something after two minutes, "
-                        .'and no longer than that.')
-                    .' It cools while it is held and a weep hides in that: press it once more when it is cold.',
-            ),
-            PressureHeldCode::TooShort => Verdict::wait(
-                $held->code(),
-                'Too short',
-                'It holds, but a weep needs five minutes to show.',
-            ),
-            PressureHeldCode::NotSoLong => Verdict::wait(
-                $held->code(),
-                'Not so long',
-                'By the journal it was held for '
-                    .max(0, (int) floor($held->heldS / 60.0))
-                    .' min at the most. Hold it five minutes, by its clock.',
-            ),
-            PressureHeldCode::Holds => Verdict::pass(
-                $held->code(),
-                'Holds',
-                "A fall of {$fall} is hoses giving. No loss above "
-                    ."{$at->say($held->boundMlPerMinute, Unit::Millilitre)} a minute.",
-            ),
-        };
+        return $held === null ? null : PressureWords::of($at, $held);
     }
 
     /** A test that failed is not taken back like a slip. */
