@@ -15,6 +15,7 @@ use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\DrainWorth;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\Groundwork;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Plan\Ranges;
 use Aqbel\Core\Plan\Simulations;
@@ -31,24 +32,36 @@ use Illuminate\Support\Facades\Cache;
  * could be done, and how sure it is. Each is kept by everything it depends on, so the same choices on
  * the same circuit with the same stores are worked out once.
  */
-final readonly class Worked
+final class Worked
 {
     private const KEPT_S = 3600;
 
     private const WORTH_KEPT_S = 86400;
 
-    private string $key;
+    private readonly string $key;
+
+    private readonly Simulations $fills;
+
+    private ?Groundwork $groundwork = null;
+
+    private ?Plan $nearest = null;
 
     public function __construct(
-        private Vehicle $vehicle,
-        private Circuit $circuit,
-        private Choices $choices,
-        private Inventory $stores,
-        private ?LastJob $before,
-        private UnitSystem $units,
-        private Planner $planner,
-        private StepCatalogue $kinds,
+        private readonly Vehicle $vehicle,
+        private readonly Circuit $circuit,
+        public readonly Choices $choices,
+        private readonly Inventory $stores,
+        private readonly ?LastJob $before,
+        private readonly UnitSystem $units,
+        private readonly Planner $planner,
+        private readonly StepCatalogue $kinds,
+        ?Simulations $fills = null,
     ) {
+        $this->fills = $fills ?? new Simulations(
+            $circuit,
+            $choices->atmosphere()->pressure->kPa(),
+            new KeptFills($vehicle->circuit_id),
+        );
         $by = [$vehicle->circuit_id, ChoicesCodec::write($choices), $stores, $before->watch ?? [], $units];
         $this->key = sha1(serialize([config('aqbel.version'), ...$by])); // markup of one version is not shown by the next
     }
@@ -57,7 +70,7 @@ final readonly class Worked
     public function plan(): string
     {
         return Cache::remember("plan.{$this->key}", self::KEPT_S, function (): string {
-            $plan = $this->planner->nearest($this->groundwork());
+            $plan = $this->nearest();
             $ways = Shopping::ways($plan->mix($this->circuit), $this->stores->offers, $this->stores->shelf);
             $outcome = new Outcome(
                 $this->circuit,
@@ -79,7 +92,23 @@ final readonly class Worked
         return Cache::remember(
             "way.{$this->key}",
             self::KEPT_S,
-            fn (): string => $this->planner->nearest($this->groundwork())->school->id(),
+            fn (): string => $this->nearest()->school->id(),
+        );
+    }
+
+    /** The same by another way. */
+    public function by(string $way): self
+    {
+        return $way === $this->choices->school ? $this : new self(
+            $this->vehicle,
+            $this->circuit,
+            $this->choices->with($way),
+            $this->stores,
+            $this->before,
+            $this->units,
+            $this->planner,
+            $this->kinds,
+            $this->fills,
         );
     }
 
@@ -88,7 +117,7 @@ final readonly class Worked
     {
         return Cache::remember("besides.{$this->key}", self::KEPT_S, function (): string {
             $on = $this->groundwork();
-            $plan = $this->planner->nearest($on);
+            $plan = $this->nearest();
             $comparison = Comparison::of($this->planner, $on);
             $worth = DrainWorth::belowHeadspace(
                 self::worth($this->vehicle, $this->circuit, $this->choices),
@@ -133,7 +162,7 @@ final readonly class Worked
             self::KEPT_S,
             fn (): Level => Outcome::levelOf(
                 $this->circuit,
-                $this->planner->nearest($this->groundwork()),
+                $this->nearest(),
                 $this->units,
                 $this->drawn(),
             ),
@@ -145,7 +174,7 @@ final readonly class Worked
         return Cache::remember(
             "ranges.{$this->key}",
             self::KEPT_S,
-            fn (): Ranges => Ranges::of($this->circuit, $this->planner->nearest($this->groundwork())),
+            fn (): Ranges => Ranges::of($this->circuit, $this->nearest()),
         );
     }
 
@@ -155,7 +184,7 @@ final readonly class Worked
         $way = Cache::remember("air.{$this->key}", self::KEPT_S, function (): AirsWay {
             $on = $this->groundwork();
 
-            return AirsWay::of($this->circuit, $this->planner->nearest($on), $on->fills);
+            return AirsWay::of($this->circuit, $this->nearest(), $this->fills);
         });
 
         return new Freeing($this->circuit, $way, $this->units);
@@ -172,9 +201,11 @@ final readonly class Worked
 
     private function groundwork(): Groundwork
     {
-        $barometer = $this->choices->atmosphere()->pressure->kPa();
-        $kept = new Simulations($this->circuit, $barometer, new KeptFills($this->vehicle->circuit_id));
+        return $this->groundwork ??= $this->planner->groundwork($this->circuit, $this->choices, $this->fills);
+    }
 
-        return $this->planner->groundwork($this->circuit, $this->choices, $kept);
+    private function nearest(): Plan
+    {
+        return $this->nearest ??= $this->planner->nearest($this->groundwork());
     }
 }

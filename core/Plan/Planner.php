@@ -101,7 +101,7 @@ final readonly class Planner
         if ($fitting !== []) {
             return $fitting;
         }
-        $air = fn (School $school): float => self::predicted($school, $on)->airMl;
+        $air = fn (School $school): float => $on->filledBy($school)->airMl;
         usort($dry, fn (School $a, School $b) => $air($a) <=> $air($b));
 
         return $dry;
@@ -116,17 +116,15 @@ final readonly class Planner
         return $first !== null && $this->misfit($first, $on) !== null ? null : $misfit;
     }
 
-    private static function predicted(School $school, Groundwork $on): PredictedFill
-    {
-        return $school->predict(
-            new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills),
-        );
-    }
-
     /**
      * Why a school does not fit: by its own needs, or because what it fills leaves a jacket dry; null where it fits.
      */
     public function misfit(School $school, Groundwork $on): ?Misfit
+    {
+        return $on->misfit($school, fn (): ?Misfit => self::findMisfit($school, $on));
+    }
+
+    private static function findMisfit(School $school, Groundwork $on): ?Misfit
     {
         $misfit = $school->whyNot($on->circuit, $on->choices);
 
@@ -137,7 +135,7 @@ final readonly class Planner
                 'leaves no less air here',
                 'With the nose up no less air stays in this circuit than on level ground: leave it down.',
             ),
-            self::predicted($school, $on)->wetsTheJackets($on->circuit) => null,
+            $on->filledBy($school)->wetsTheJackets($on->circuit) => null,
             default => new Misfit(
                 Misfit::DRY,
                 'leaves a jacket dry',
@@ -174,8 +172,8 @@ final readonly class Planner
     /** The same job by one school. */
     public function by(School $school, Groundwork $on): Plan
     {
-        $mine = new Groundwork($on->circuit, $on->choices->with($school->id()), $on->predicted, $on->fills);
-        $fill = $school->predict($mine);
+        $mine = $on->for($school);
+        $fill = $on->filledBy($school);
         if (! $fill->estimate && ! $school->mixedOutside()) {
             $pours = $school->pours($on->circuit, $mine->choices);
             $fill = $fill->hangingOn($on->fills->ties($pours[count($pours) - 1])->all);

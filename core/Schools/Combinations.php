@@ -74,12 +74,13 @@ final class Combinations
             return [];
         }
         $brings = [];
-        $without = Way::made($school, WarmedBy::Sealed, [], RunsUntil::OneRun)?->predict($on)->airMl ?? 0.0;
+        $plain = Way::made($school, WarmedBy::Sealed, [], RunsUntil::OneRun);
+        $without = $plain === null ? 0.0 : $on->filledBy($plain)->airMl;
         foreach (Aid::cases() as $aid) {
             $with = Way::made($school, WarmedBy::Sealed, [$aid], RunsUntil::OneRun);
             $less = $with === null || $with->whyNot($on->circuit, $on->choices) !== null
                     ? 0.0
-                    : $without - $with->predict($on)->airMl;
+                    : $without - $on->filledBy($with)->airMl;
             if ($less > self::BRINGS * $on->circuit->capacityMl()) {
                 $brings[$aid->value] = $less;
             }
@@ -105,7 +106,7 @@ final class Combinations
                 array_values(array_filter($way->aids, fn (Aid $other) => $other !== $aid)),
                 $way->until,
             );
-            $brings[$aid->value] = max(0.0, ($without?->predict($on)->airMl ?? 0.0) - $plan->fill->airMl);
+            $brings[$aid->value] = max(0.0, ($without === null ? 0.0 : $on->filledBy($without)->airMl) - $plan->fill->airMl);
         }
 
         return new Combination(

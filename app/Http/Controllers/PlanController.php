@@ -18,7 +18,6 @@ use App\Plan\Worked;
 use App\Record\Facts;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\Planner;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -53,20 +52,10 @@ final class PlanController extends Controller
         $stores = self::stores($circuit);
         $before = $vehicle->lastJob();
         $units = self::person($request)->units;
-        $workedBy = fn (Choices $choices): Worked => new Worked(
-            $vehicle,
-            $circuit,
-            $choices,
-            $stores,
-            $before,
-            $units,
-            $this->planner,
-            $this->kinds,
-        );
         $choices = $request->choices($vehicle, $circuit, Shop::here(), $stores->offers);
+        $worked = new Worked($vehicle, $circuit, $choices, $stores, $before, $units, $this->planner, $this->kinds);
         // Where nobody asked for a way, the one that is planned is the one that stands chosen.
-        $choices = $request->asksForAWay() ? $choices : $choices->with($workedBy($choices)->way());
-        $worked = $workedBy($choices);
+        $worked = $request->asksForAWay() ? $worked : $worked->by($worked->way());
         if ($fragment !== '') {
             return response(
                 match ($fragment) {
@@ -87,7 +76,7 @@ final class PlanController extends Controller
                 $vehicles,
                 $vehicle,
                 $circuit,
-                $choices,
+                $worked->choices,
                 $before,
                 $units,
                 $this->planner->schools,
