@@ -141,9 +141,16 @@ final readonly class HotProofs
     /** @param  list<HotReading|FeltReading>  $seen */
     private static function goesRound(Situation $at, array $seen): bool
     {
-        return array_filter($seen, fn (HotReading|FeltReading $reading): bool => $reading instanceof HotReading
-            ? self::reachesTheFarSide($at->circuit(), $reading)
-            : self::feltGoingRound($at->circuit(), $reading)) !== [];
+        foreach ($seen as $reading) {
+            $shows = $reading instanceof HotReading
+                ? self::reachesTheFarSide($at->circuit(), $reading)
+                : self::feltGoingRound($at->circuit(), $reading);
+            if ($shows) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
