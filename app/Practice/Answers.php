@@ -13,6 +13,7 @@ use Aqbel\Core\Judged\Gauge;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Judged\WasteSum;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\ContentFound;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Unit;
@@ -101,6 +102,9 @@ final class Answers
         }
 
         return match ($at->step->kind) {
+            'found' => Plan::of($at)->choices->arrivesEmpty()
+                ? [['found', ['content' => ContentFound::EMPTY], 1]]
+                : self::ANSWERS['found'],
             'drain' => self::drained($kind, $at),
             'mix' => [['batch', self::mixed($kind, $at), 4]],
             'extra' => [['done', ['how' => 'As it was found'], 2]],

@@ -8,6 +8,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\NotEmpty;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
@@ -22,6 +23,7 @@ use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -154,9 +156,31 @@ final class Found extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(ContentFound::class) !== null
-            ? []
-            : [Obstacle::missing('no_content', 'Record how much coolant is in the circuit.')];
+        return Obstacle::those([
+            'no_content' => $at->latest(ContentFound::class) !== null
+                ? ''
+                : 'Record how much coolant is in the circuit.',
+            'not_empty' => $this->judgement($at) === null
+                ? ''
+                : 'Plan it anew from where it stands, under “change, hand over, rest”; or say why it stays inside.',
+        ]);
+    }
+
+    public function judgement(Situation $at): ?NotEmpty
+    {
+        return NotEmpty::of($at);
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        $more = $this->judgement($at);
+
+        return $more === null ? null : Verdict::wait(
+            $more->code(),
+            'Not empty',
+            "It was planned as arriving empty, and {$at->litres($more->ml)} is in it: no point is planned to let that "
+                .'out, and what is filled mixes with it.',
+        );
     }
 
     public function figure(Situation $at): Figure
