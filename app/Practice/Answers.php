@@ -10,11 +10,13 @@ use Aqbel\Core\Circuit\RoutineLine;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\Gauge;
+use Aqbel\Core\Judged\NeckAtRun;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Judged\WasteSum;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Observed\ContentFound;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -148,7 +150,7 @@ final class Answers
             'pressure_test' => self::pressed($at),
             'find_drip' => [
                 ['topped', ['volume' => '0.1', 'vessel' => 'jug', 'liquid' => 'water'], 2],
-                ...self::pressed($at),
+                ...Plan::of($at)->choices->has(Tool::PressureTester) ? self::pressed($at) : [],
                 ['drip', ['place' => 'cap', 'where' => 'below the seal', 'gas' => 'undone'], 1],
             ],
             'left_over' => [['kept', ['volume' => self::litres($kind->figure($at)->base ?? 0.0)], 2]],
@@ -318,7 +320,8 @@ final class Answers
         $facts = $at->facts();
         $answers = self::ANSWERS['heat_cycle'];
         $by = Plan::of($at)->school->warmUp();
-        $neck = $by->neck();
+        $neck = NeckAtRun::orLikely($at);
+        $by = $neck === $by->neck() ? $by : WarmUp::Usual;
         $limit = StopLimitAtNeck::of($at, $neck)->limit->degC();
         $coolant = floor(min(97.0, $limit - 1.0, ($facts->fanOnC ?? 200.0) + 2.0));
         $answers[1][1] = [

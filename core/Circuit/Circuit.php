@@ -12,6 +12,9 @@ use Aqbel\Core\InvalidField;
  */
 final readonly class Circuit
 {
+    /** Where a thermostat starts to open when the manual does not say, °C (common practice, no source). */
+    private const USUALLY_OPENS_C = 75.0;
+
     public const FORMAT = 'aqbel-circuit/1';
 
     private float $capacityMl;
@@ -175,6 +178,14 @@ final readonly class Circuit
         $gates = array_filter($this->gates, fn (Gate $g) => $g->kind === $kind);
 
         return array_values(array_map(fn (Gate $g) => $g->id, $gates));
+    }
+
+    /** Where its thermostat starts to open, °C, as the manual has it or as is usual; null where it has none. */
+    public function opensAtC(): ?float
+    {
+        return $this->gatesOf(GateKind::Thermostat) === []
+            ? null
+            : $this->facts->thermostatStartC ?? self::USUALLY_OPENS_C;
     }
 
     /** @return list<string> the gates a technician opens for a drain or a fill: everything but the thermostat */

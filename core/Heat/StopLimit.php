@@ -42,9 +42,15 @@ final readonly class StopLimit
         $this->limit = Temperature::celsius(reset($candidates));
     }
 
+    /** Whether the coolant may get so warm before the run must end. */
+    public function reaches(float $celsius): bool
+    {
+        return $this->limit->degC() >= $celsius;
+    }
+
     /** Whether the fan comes on before the run must end; without a known fan-on temperature it proves nothing. */
     public function fanCanProve(): bool
     {
-        return $this->fanOn !== null && $this->limit->degC() >= $this->fanOn->degC();
+        return $this->fanOn !== null && $this->reaches($this->fanOn->degC());
     }
 }

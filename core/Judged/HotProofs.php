@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\GateKind;
 use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
@@ -15,6 +14,7 @@ use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\Needle;
 use Aqbel\Core\Observed\Warmth;
+use Aqbel\Core\Plan\NeckLimit;
 use Aqbel\Core\Plan\Plan;
 
 /** What a hot run has shown of what this vehicle can show, and what is still missing. */
@@ -22,9 +22,6 @@ final readonly class HotProofs
 {
     /** Within this of the engine side the far side counts as reached (common practice, no source). */
     private const GAP_C = 15.0;
-
-    /** Where a thermostat starts to open when the manual does not say (common practice, no source). */
-    private const USUAL_START_C = 75.0;
 
     /**
      * Where nothing opens, coolant as warm as this shows by the far
@@ -83,6 +80,8 @@ final readonly class HotProofs
                 ? null
                 : new MissingProof(
                     self::hasThermostat($at->circuit()) ? ProofCode::Thermostat : ProofCode::Circulation,
+                    fromC: $opensC,
+                    endsAtC: NeckLimit::showsTheFarSide($at->circuit(), $limit) ? null : $limit->limit->degC(),
                 ),
             ...array_map(fn (string $outlet) => self::outlet($at, $outlet, $read, $felt), $facts->outlets),
             $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles
@@ -122,7 +121,7 @@ final readonly class HotProofs
     /** Where the thermostat starts to open, °C; without one, where the coolant is warm. */
     public static function opensC(Circuit $circuit): float
     {
-        return self::hasThermostat($circuit) ? $circuit->facts->thermostatStartC ?? self::USUAL_START_C : self::WARM_C;
+        return $circuit->opensAtC() ?? self::WARM_C;
     }
 
     /** Whether a hand says the same: without a thermostat nothing need be hot. */
@@ -135,7 +134,7 @@ final readonly class HotProofs
 
     public static function hasThermostat(Circuit $circuit): bool
     {
-        return $circuit->gatesOf(GateKind::Thermostat) !== [];
+        return $circuit->opensAtC() !== null;
     }
 
     /** @param  list<HotReading|FeltReading>  $seen */

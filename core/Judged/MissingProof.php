@@ -12,6 +12,7 @@ final readonly class MissingProof
      * @param  ?float  $fromC  from which it counts, or what was read where it is read again
      * @param  ?float  $outsideC  air it was judged against
      * @param  int  $times  that it was seen
+     * @param  ?float  $endsAtC  at which a run ends before it can show this; null where it can
      */
     public function __construct(
         public ProofCode $code,
@@ -19,6 +20,7 @@ final readonly class MissingProof
         public ?float $fromC = null,
         public ?float $outsideC = null,
         public int $times = 0,
+        public ?float $endsAtC = null,
     ) {
     }
 }

@@ -11,6 +11,7 @@ use Aqbel\Core\Observed\Capped;
 use Aqbel\Core\Observed\FunnelTakenOff;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
+use Aqbel\Core\Plan\NeckLimit;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
 
@@ -37,7 +38,12 @@ final class NeckAtRun
     /** As it was said, or as it will most likely be. */
     public static function orLikely(Situation $at): Neck
     {
-        return self::atTheStart($at) ?? self::warmUp($at)->neck();
+        $by = self::warmUp($at);
+        // Under a resting cap it would be shut off before its thermostat opens: the cap goes on tight.
+        $mustBeTight = $by === WarmUp::LooseCap
+            && NeckLimit::endsTooEarly($at->circuit(), Plan::of($at)->choices, $by);
+
+        return self::atTheStart($at) ?? ($mustBeTight ? Neck::Sealed : $by->neck());
     }
 
     /**

@@ -135,6 +135,12 @@ final readonly class Planner
                 'leaves no less air here',
                 'With the nose up no less air stays in this circuit than on level ground: leave it down.',
             ),
+            NeckLimit::endsTooEarly($on->circuit, $on->choices, $school->warmUp()) => new Misfit(
+                'ends_too_early',
+                'is shut off before the thermostat opens',
+                'At this height, and with this mixture, coolant that is not under its cap boils too near to where the '
+                    .'thermostat opens. Warm it up sealed.',
+            ),
             $on->filledBy($school)->wetsTheJackets($on->circuit) => null,
             default => new Misfit(
                 Misfit::DRY,

@@ -33,6 +33,12 @@ enum WarmUp
         return $this === self::LooseCap || $this === self::UnderFunnel;
     }
 
+    /** Whether no cap is tight before it has cooled: on an open neck it goes on at operating temperature. */
+    public function staysUnsealed(): bool
+    {
+        return ! $this->neck()->holdsPressure() && $this !== self::OpenNeck;
+    }
+
     public function neck(): Neck
     {
         return match ($this) {

@@ -11,6 +11,7 @@ use Aqbel\Core\Judged\DangerCode;
 use Aqbel\Core\Judged\HotProofs;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\MissingProof;
+use Aqbel\Core\Judged\NeckAtRun;
 use Aqbel\Core\Judged\ProofCode;
 use Aqbel\Core\Judged\RunDanger;
 use Aqbel\Core\Judged\WarmLevel;
@@ -190,13 +191,28 @@ final class RunWords
             .'.';
     }
 
+    /** Why no run shows the far side as the neck stands, and what would. */
+    private static function endsTooEarly(Situation $at, MissingProof $proof): string
+    {
+        if ($proof->endsAtC === null) {
+            return '';
+        }
+        $opens = $at->degrees((float) $proof->fromC);
+        $tight = NeckAtRun::orLikely($at)->holdsPressure();
+
+        return " – which no run shows as the neck stands: it is shut off at {$at->degrees($proof->endsAtC)}, and the "
+            ."thermostat only starts to open at {$opens}."
+            .($tight ? ' A stronger mixture, or a lower place, would' : ' Cap it tight for the next run');
+    }
+
     private static function one(Situation $at, MissingProof $proof): string
     {
         $cycles = Plan::of($at)->rules()->fanCycles;
 
         return match ($proof->code) {
             ProofCode::Circulation => "that it goes round ({$at->facts()->thermostatFarSide} as warm as the coolant)",
-            ProofCode::Thermostat => "heat on the far side of the thermostat ({$at->facts()->thermostatFarSide})",
+            ProofCode::Thermostat => "heat on the far side of the thermostat ({$at->facts()->thermostatFarSide})"
+                .self::endsTooEarly($at, $proof),
             ProofCode::Outlet => "the {$proof->outlet} outlet really hot"
                 .($proof->fromC === null ? '' : ", {$at->degrees($proof->fromC)} or more")
                 .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside"),
