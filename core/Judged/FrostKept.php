@@ -64,7 +64,8 @@ final readonly class FrostKept
 
     public function isShort(): bool
     {
-        return $this->fraction < $this->target - $this->plusMinus;
+        // What was on target when it was mixed is not short of it at the signature.
+        return $this->fraction < $this->target - max($this->plusMinus, MixComesTo::CLOSE);
     }
 
     public function isTooStrong(): bool

@@ -24,7 +24,7 @@ use Aqbel\Core\Quantity\Volume;
 final readonly class MixComesTo implements Judgement
 {
     /** The circuit within so much of the target is on it (common practice, no source). */
-    private const CLOSE = 0.03;
+    public const CLOSE = 0.03;
 
     /** More glycol than this is never better (common practice, no source). */
     private const MOST = 0.6;

@@ -91,16 +91,18 @@ final class AmountEdgesTest extends TestCase
 
     public function test_without_a_refractometer_the_ledgers_sum_is_the_gate(): void
     {
-        $signs = fn (float $fraction): array => array_column(array_map(
+        $signs = fn (float $fraction, float $ml = 11_000.0): array => array_column(array_map(
             fn ($obstacle) => [$obstacle->code, $obstacle->text],
             JobOnPaper::kind('sign_off')->open(JobOnPaper::on('rescue-ambulance')
                 ->write('mix', 'batch', ['concentrate' => 12_000 * $fraction, 'water' => 12_000 * (1 - $fraction)])
-                ->write('fill_level', 'poured', ['volume' => 11_000.0, 'vessel' => 'syringe'])
+                ->write('fill_level', 'poured', ['volume' => $ml, 'vessel' => 'syringe'])
                 ->at('sign_off')),
         ), 1, 0);
         self::assertArrayHasKey('frost', $signs(0.45));
         self::assertStringContainsString('Draw off', $signs(0.3)['frost']);
-        self::assertStringContainsString('Pour', $signs(0.48)['frost']);
+        self::assertStringContainsString('early. Pour', $signs(0.46, 9_000.0)['frost'], 'there is room for it');
+        // So far off it was on target when it was mixed.
+        self::assertArrayNotHasKey('frost', $signs(0.475));
         self::assertArrayNotHasKey('frost', $signs(0.5));
         self::assertArrayNotHasKey('too_strong', $signs(0.6));
         self::assertArrayHasKey('too_strong', $signs(0.61));
