@@ -28,6 +28,9 @@ enum ColdLevelCode: string
     /** What it took was air, or the run before did not show all. */
     case AnotherCycle = 'another_cycle';
 
+    /** It took nothing, and what the run left to be shown no run can show here. */
+    case NoRunShows = 'no_run_shows';
+
     /** Somebody said that this was the last run. */
     case EndedByChoice = 'ended_by_choice';
 

@@ -96,6 +96,7 @@ final readonly class ColdLevelRead implements Judgement
             $settled && $unproven === null => ColdLevelCode::QuietSoFar,
             $unproven === Unproven::NotRun => ColdLevelCode::NothingRan,
             ! $round && $stopped === null => ColdLevelCode::WorkingOut,
+            $settled && $unproven === Unproven::Missing && $run->proofs->isOutOfReach() => ColdLevelCode::NoRunShows,
             default => ColdLevelCode::AnotherCycle,
         };
 

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Heat\StopLimit;
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Told;
@@ -81,7 +82,8 @@ final readonly class HotProofs
                 : new MissingProof(
                     self::hasThermostat($at->circuit()) ? ProofCode::Thermostat : ProofCode::Circulation,
                     fromC: $opensC,
-                    endsAtC: NeckLimit::showsTheFarSide($at->circuit(), $limit) ? null : $limit->limit->degC(),
+                    endsAtC: self::isShown($at, $limit) ? null : $limit->limit->degC(),
+                    tightToo: ! self::isShown($at, StopLimitAtNeck::of($at, Neck::Sealed)),
                 ),
             ...array_map(fn (string $outlet) => self::outlet($at, $outlet, $read, $felt), $facts->outlets),
             $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles
@@ -99,6 +101,19 @@ final readonly class HotProofs
             $bubbles,
             HeaterWatch::of($at, $limit)->cleared ?? $rise->jumped,
         );
+    }
+
+    /** Whether all that is missing is what no run can show here, however its neck stands. */
+    public function isOutOfReach(): bool
+    {
+        return $this->missing !== []
+            && array_filter($this->missing, fn (MissingProof $missing) => ! $missing->tightToo) === [];
+    }
+
+    /** Whether a run up to this limit can show what is behind the thermostat. */
+    private static function isShown(Situation $at, StopLimit $limit): bool
+    {
+        return NeckLimit::showsTheFarSide($at->circuit(), $limit);
     }
 
     /** Whether anything was read or felt that counts. */

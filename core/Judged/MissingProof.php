@@ -13,6 +13,7 @@ final readonly class MissingProof
      * @param  ?float  $outsideC  air it was judged against
      * @param  int  $times  that it was seen
      * @param  ?float  $endsAtC  at which a run ends before it can show this; null where it can
+     * @param  bool  $tightToo  whether it ends too early under a tight cap as well
      */
     public function __construct(
         public ProofCode $code,
@@ -21,6 +22,7 @@ final readonly class MissingProof
         public ?float $outsideC = null,
         public int $times = 0,
         public ?float $endsAtC = null,
+        public bool $tightToo = false,
     ) {
     }
 }

@@ -11,7 +11,6 @@ use Aqbel\Core\Judged\DangerCode;
 use Aqbel\Core\Judged\HotProofs;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\MissingProof;
-use Aqbel\Core\Judged\NeckAtRun;
 use Aqbel\Core\Judged\ProofCode;
 use Aqbel\Core\Judged\RunDanger;
 use Aqbel\Core\Judged\WarmLevel;
@@ -198,11 +197,15 @@ final class RunWords
             return '';
         }
         $opens = $at->degrees((float) $proof->fromC);
-        $tight = NeckAtRun::orLikely($at)->holdsPressure();
+        $wouldHelp = match (true) {
+            ! $proof->tightToo => ' Cap it tight for the next run',
+            $at->facts()->capKpa === null => ' The pressure on its cap would let it get hotter: read it off',
+            default => ' A stronger mixture, or a lower place, would',
+        };
 
         return " – which no run shows as the neck stands: it is shut off at {$at->degrees($proof->endsAtC)}, and the "
             ."thermostat only starts to open at {$opens}."
-            .($tight ? ' A stronger mixture, or a lower place, would' : ' Cap it tight for the next run');
+            .$wouldHelp;
     }
 
     private static function one(Situation $at, MissingProof $proof): string

@@ -94,7 +94,11 @@ final class ColdLevel extends StepKind
     public function asks(Situation $at): array
     {
         $level = $this->judgement($at);
-        $goesOn = in_array($level?->code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true);
+        $goesOn = in_array($level?->code, [
+            ColdLevelCode::AnotherCycle,
+            ColdLevelCode::QuietSoFar,
+            ColdLevelCode::NoRunShows,
+        ], true);
         $offered = self::isOpen($at)
             ? [
                 $this->toppedForm($at),
@@ -165,6 +169,9 @@ final class ColdLevel extends StepKind
                 'not_at_mark' => $at->latest(LevelSeen::class)?->atTheMark() === true
                     ? ''
                     : 'Bring the level to the mark and record it.',
+                'no_run_shows' => $this->judgement($at)?->code === ColdLevelCode::NoRunShows
+                    ? 'Say that it was the last run, and why it may go so.'
+                    : '',
                 'less_than_came_out' => $this->judgement($at)?->code === ColdLevelCode::LessThanCameOut
                     ? 'More came out than went back in: correct the one that is wrong, pour the rest, '
                         .'or say why both stand.'

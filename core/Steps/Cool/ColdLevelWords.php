@@ -63,6 +63,11 @@ final class ColdLevelWords
                 'It never ran',
                 "{$took}: a level that no run came before tells nothing of air.",
             ),
+            ColdLevelCode::NoRunShows => Verdict::wait(
+                $level->code(),
+                'No run shows the rest',
+                self::quiet($at, $level, $took).' '.self::unproven($at, $level).' Another run would show no more.',
+            ),
             ColdLevelCode::EndedByChoice => Verdict::wait(
                 $level->code(),
                 'The last run, by choice',
