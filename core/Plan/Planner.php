@@ -126,7 +126,7 @@ final readonly class Planner
 
     private static function findMisfit(School $school, Groundwork $on): ?Misfit
     {
-        $misfit = $school->whyNot($on->circuit, $on->choices);
+        $misfit = $school->whyNot($on->circuit, $on->choices) ?? self::endsTooEarly($school, $on);
 
         return match (true) {
             $misfit !== null || $school->isAid() || $school->followsTheManual() => $misfit,
@@ -134,12 +134,6 @@ final readonly class Planner
                 'lift_does_not_help',
                 'leaves no less air here',
                 'With the nose up no less air stays in this circuit than on level ground: leave it down.',
-            ),
-            NeckLimit::endsTooEarly($on->circuit, $on->choices, $school->warmUp()) => new Misfit(
-                'ends_too_early',
-                'is shut off before the thermostat opens',
-                'At this height, and with this mixture, coolant that is not under its cap boils too near to where the '
-                    .'thermostat opens. Warm it up sealed.',
             ),
             $on->filledBy($school)->wetsTheJackets($on->circuit) => null,
             default => new Misfit(
@@ -149,6 +143,19 @@ final readonly class Planner
                     .'Choose a way that fills them.',
             ),
         };
+    }
+
+    /** Why a school's runs could show nothing here, whatever has been poured; null where they can. */
+    public static function endsTooEarly(School $school, Groundwork $on): ?Misfit
+    {
+        return NeckLimit::endsTooEarly($on->circuit, $on->choices, $school->warmUp())
+            ? new Misfit(
+                'ends_too_early',
+                'is shut off before the thermostat opens',
+                'At this height, and with this mixture, coolant that is not under its cap boils too near to where the '
+                    .'thermostat opens. Warm it up sealed.',
+            )
+            : null;
     }
 
     /** Whether a nose that is raised for the pour leaves less air than one that is not; also where none is raised. */

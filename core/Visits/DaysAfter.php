@@ -78,13 +78,18 @@ final readonly class DaysAfter
         $last = $levels === [] ? null : $levels[count($levels) - 1];
         [$began, $before] = [self::levelledAt($job, $last) ?? $visits[0]->at, self::readAt($job, $last)];
         [$series, $content, $vessel] = [[], max(1.0, $job->ledger()->contentMl), 0.0];
-        $rises = false;
+        [$rises, $looked, $leftBelow] = [false, $before, false];
         foreach ($visits as $visit) {
             $took = $visit->tookMl();
+            $now = $visit->celsius ?? self::COLD_C;
+            // Above its mark, or back at it with nothing poured: only warmth explains that.
+            $grew = -self::share($job, $looked, $now) * $content;
+            $rises = ($visit->level === LevelFound::Above || ($leftBelow && $visit->level === LevelFound::AtMark))
+                && $grew < Level::plusMinusMl($job->circuit);
+            [$looked, $leftBelow] = [$now, $took === null];
             if ($took === null) {
                 continue;
             }
-            $now = $visit->celsius ?? self::COLD_C;
             $shrank = self::share($job, $before, $now) * $content;
             $off = $visit->celsius === null ? self::UNREAD_C : self::READ_C;
             $unsure = abs(self::share($job, $now + $off, $now) * $content);
@@ -93,8 +98,6 @@ final readonly class DaysAfter
                 sqrt($visit->plusMinusMl ** 2 + Level::plusMinusMl($job->circuit) ** 2 + $unsure ** 2),
                 ($visit->at - $began) / self::HOUR_S,
             );
-            // A level above its mark that is warmer than the one before has grown by its warmth.
-            $rises = $visit->level === LevelFound::Above && -$shrank < Level::plusMinusMl($job->circuit);
             $before = $now;
             $vessel = max($vessel, $visit->plusMinusMl);
         }

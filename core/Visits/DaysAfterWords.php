@@ -36,7 +36,7 @@ final class DaysAfterWords
             ),
             DaysAfterCode::Rises => Verdict::wait(
                 $code,
-                'Above its mark',
+                'Higher than it was left',
                 'No coolant grows cold. Somebody topped it up, or gas pushes it up: '
                     ."ask, and test for combustion gas. {$taken}",
             ),

@@ -272,7 +272,7 @@ final readonly class Replanning
     private function whyNot(JobState $job, School $school, Groundwork $on): ?string
     {
         $misfit = self::isPoured($job)
-            ? $school->whyNot($job->circuit, $on->choices)
+            ? $school->whyNot($job->circuit, $on->choices) ?? Planner::endsTooEarly($school, $on)
             : $this->planner->whyNot($school, $on);
         if ($misfit !== null) {
             return $misfit->remedy;

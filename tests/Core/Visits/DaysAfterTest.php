@@ -123,6 +123,17 @@ final class DaysAfterTest extends TestCase
             $code(new Visit($at, LevelFound::Above, celsius: 38.0)),
             'warm, it has grown',
         );
+        $left = new Visit($at, LevelFound::Below, 0.0, celsius: 20.0);
+        self::assertSame(
+            DaysAfterCode::Rises,
+            $code($left, new Visit($at + 86400, LevelFound::AtMark, celsius: 20.0)),
+            'left below its mark it does not come back to it by itself',
+        );
+        self::assertNotSame(
+            DaysAfterCode::Rises,
+            $code($left, new Visit($at + 86400, LevelFound::AtMark, celsius: 38.0)),
+            'but for its warmth',
+        );
         self::assertSame(DaysAfterCode::Closed, $code(new Visit($at, LevelFound::AtMark, freezeC: -36.0)));
         self::assertSame(DaysAfterCode::TooWeak, $code(new Visit($at, LevelFound::AtMark, freezeC: -20.0)));
         self::assertSame(
