@@ -6,7 +6,6 @@ namespace Aqbel\Core\Job;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Ledger\Ledger;
-use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Stores\Inventory;
@@ -14,8 +13,6 @@ use Aqbel\Core\Stores\Inventory;
 /** A job as its journal tells it: the one fold behind screen, record and export. */
 final class JobState
 {
-    private const WHOLE = 99;
-
     /** @var array<string, Step> in order, steps ordered by findings included */
     public readonly array $steps;
 
@@ -34,34 +31,11 @@ final class JobState
     /** @var list<Entry> what came up on the way, whatever its step asks */
     private readonly array $cameUp;
 
-    /** @var array<int, Ledger> worked out so far, by the stage they end before */
-    private array $ledgers = [];
+    private readonly Movements $movements;
+
+    private readonly Observations $told;
 
     private ?Running $running = null;
-
-    /**
-     * @var array<string, array<class-string<Observation>,
-     * list<Observation>>> as read so far, by step and kind of observation
-     */
-    private array $observed = [];
-
-    /** @var array<class-string<Observation>, list<Observation>> the same of all steps */
-    private array $anywhere = [];
-
-    /** @var array<string, list<Entry>> that tell of something, as read so far, by step */
-    private array $told = [];
-
-    /** @var array<string, array<string, list<Entry>>> the same, by step and form */
-    private array $toldBy = [];
-
-    /** @var ?array<int, array{Step, Kind}> what of the entries may move coolant, by its place among them */
-    private ?array $movers = null;
-
-    /** @var array<int, list<Line>> what of it did, as worked out so far */
-    private array $moved = [];
-
-    /** @var array<string, list<Entry>> taken back or changed, as read so far, by step */
-    private array $struck = [];
 
     /** @var array<string, mixed> what was worked out for this state, by name */
     private array $worked = [];
@@ -79,6 +53,8 @@ final class JobState
         private readonly Reader $reader = new Reader,
     ) {
         $this->entries = $journal->effective();
+        $this->movements = new Movements($this);
+        $this->told = new Observations($this, $reader);
         $this->reopened = $judgesAgain && $journal->wasTouched()
             ? Reopening::of(new self($circuit, $first, $kinds, $journal, false, $reader))
             : [];
@@ -208,35 +184,7 @@ final class JobState
      */
     public function observed(string $step, string $what): array
     {
-        /** @var list<T> $known */
-        $known = $this->observed[$step][$what] ??= $this->reader->all(
-            $step,
-            $this->toldAt($step, $what::forms()),
-            $what,
-        );
-
-        return $known;
-    }
-
-    /**
-     * @param  list<string>  $forms  none for all of them
-     * @return list<Entry> what was told at a step, in these forms
-     */
-    private function toldAt(string $step, array $forms): array
-    {
-        $told = $this->told[$step] ??= self::telling($this->writtenAt($step));
-        if ($forms === []) {
-            return $told;
-        }
-        if (! isset($this->toldBy[$step])) {
-            $this->toldBy[$step] = [];
-            foreach ($told as $line) {
-                $this->toldBy[$step][$line->form][] = $line;
-            }
-        }
-        $lines = array_map(fn (string $form) => $this->toldBy[$step][$form] ?? [], $forms);
-
-        return count($lines) === 1 ? $lines[0] : Entry::inOrder(array_merge(...$lines));
+        return $this->told->at($step, $what);
     }
 
     /**
@@ -249,19 +197,7 @@ final class JobState
      */
     public function observedAnywhere(string $what): array
     {
-        if (! isset($this->anywhere[$what])) {
-            $found = [];
-            foreach ($this->steps as $id => $step) {
-                if (in_array($what, $this->kinds->of($step)->observes(), true)) {
-                    array_push($found, ...$this->observed($id, $what));
-                }
-            }
-            $this->anywhere[$what] = Told::inOrder($found);
-        }
-        /** @var list<T> $known */
-        $known = $this->anywhere[$what];
-
-        return $known;
+        return $this->told->anywhere($what);
     }
 
     /**
@@ -275,22 +211,7 @@ final class JobState
      */
     public function struck(string $step, string $what): array
     {
-        return $this->reader->all(
-            "{$step} struck",
-            $this->struck[$step] ??= self::telling($this->journal->struck($step)),
-            $what,
-        );
-    }
-
-    /**
-     * @param  list<Entry>  $lines
-     * @return list<Entry> those that tell of something: neither of a finished step, nor of a caution or a photograph
-     */
-    private static function telling(array $lines): array
-    {
-        return array_values(
-            array_filter($lines, fn (Entry $line) => ! $line->belongsToEveryStep() || $line->isAnyTime()),
-        );
+        return $this->told->struck($step, $what);
     }
 
     /** Whether the record is signed. */
@@ -456,49 +377,13 @@ final class JobState
     /** The ledger as the stages before the one given leave it; whole when none is given. */
     public function ledgerBefore(?Stage $stage): Ledger
     {
-        return $this->ledgers[$stage->value ?? self::WHOLE] ??= $this->fold($stage->value ?? self::WHOLE);
+        return $this->movements->before($stage);
     }
 
     /** What was poured since the fill began, what came back not taken off, mL. */
     public function pouredMl(): float
     {
         return $this->ledger()->inMl() - $this->ledgerBefore(Stage::Fill)->inMl();
-    }
-
-    private function fold(int $beforeStage): Ledger
-    {
-        $lines = [];
-        foreach ($this->movers ??= $this->movers() as $i => [$step, $kind]) {
-            if ($step->stage->value < $beforeStage) {
-                array_push(
-                    $lines,
-                    ...($this->moved[$i] ??= $kind->ledger(
-                        $this->at($step, $this->entries[$i]->at),
-                        $this->entries[$i],
-                    )),
-                );
-            }
-        }
-
-        return new Ledger($this->circuit->capacityMl(), $this->plan->headspaceMl(), $lines);
-    }
-
-    /** @return array<int, array{Step, Kind}> */
-    private function movers(): array
-    {
-        $movers = [];
-        foreach ($this->entries as $i => $entry) {
-            $step = $this->steps[$entry->step] ?? null;
-            if ($step === null || ($entry->belongsToEveryStep() && ! $entry->isAnyTime())) {
-                continue;
-            }
-            $kind = $this->kinds->reading($step, $entry);
-            if ($kind->does(Does::MovesCoolant)) {
-                $movers[$i] = [$step, $kind];
-            }
-        }
-
-        return $movers;
     }
 
     /** @return array<string, PortState> by port, as the steps so far leave them */
