@@ -61,7 +61,9 @@ for (const place of all('[data-qr]', HTMLElement)) {
 document.querySelector('[data-print]')?.addEventListener('click', () => window.print());
 document.querySelector('[data-theme-switch]')?.addEventListener('click', () => {
     const root = document.documentElement;
-    const dark = root.dataset.theme ? root.dataset.theme === 'dark' : matchMedia('(prefers-color-scheme: dark)').matches;
+    const dark = root.dataset.theme
+        ? root.dataset.theme === 'dark'
+        : matchMedia('(prefers-color-scheme: dark)').matches;
     root.dataset.theme = dark ? 'light' : 'dark';
     document.cookie = `theme=${root.dataset.theme}; path=/; max-age=31536000; samesite=lax`;
 });

@@ -79,7 +79,11 @@ async function open(place) {
                 return;
             }
             try {
-                const answer = await fetch(place.dataset.cable ?? '', { method: 'POST', body: some.join('\n'), headers: { 'Content-Type': 'text/csv' } });
+                const answer = await fetch(place.dataset.cable ?? '', {
+                    method: 'POST',
+                    body: some.join('\n'),
+                    headers: { 'Content-Type': 'text/csv' },
+                });
                 if (answer.ok) {
                     sent += some.length;
                     say(`${sent} lines went to the shop.`);
@@ -100,7 +104,11 @@ async function open(place) {
         });
         say('The cable has ended.');
     } catch (/** @type {any} */ problem) {
-        say(problem?.name === 'NotFoundError' ? 'No cable was chosen.' : 'The cable cannot be opened: another program may have it.');
+        say(
+            problem?.name === 'NotFoundError'
+                ? 'No cable was chosen.'
+                : 'The cable cannot be opened: another program may have it.',
+        );
     }
 }
 

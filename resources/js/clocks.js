@@ -14,7 +14,11 @@ export function setServerTime(seconds) {
 }
 
 /** Server seconds now, whatever the tablet's own clock says. */
-export function serverNow(atLoad = Number(document.body.dataset.now), loadedMs = readMs ?? performance.timeOrigin, nowMs = performance.timeOrigin + performance.now()) {
+export function serverNow(
+    atLoad = Number(document.body.dataset.now),
+    loadedMs = readMs ?? performance.timeOrigin,
+    nowMs = performance.timeOrigin + performance.now(),
+) {
     // Where somebody practises it may run faster.
     const speed = typeof document === 'undefined' ? 1 : Number(document.body.dataset.speed ?? 1);
     return atLoad + (speed * (nowMs - loadedMs)) / 1000;
@@ -27,7 +31,9 @@ export function countdown(seconds) {
         return null;
     }
     const parts = [Math.floor(left / 3600), Math.floor(left / 60) % 60, left % 60];
-    return (parts[0] > 0 ? parts : parts.slice(1)).map((part, i) => (i === 0 ? String(part) : String(part).padStart(2, '0'))).join(':');
+    return (parts[0] > 0 ? parts : parts.slice(1))
+        .map((part, i) => (i === 0 ? String(part) : String(part).padStart(2, '0')))
+        .join(':');
 }
 
 export function startClocks() {

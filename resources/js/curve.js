@@ -5,7 +5,12 @@ import 'uplot/dist/uPlot.min.css';
 
 const HEIGHT = 240;
 const GAUGES = ['vacuum_inhg', 'pressure_kpa'];
-const STROKES = { vacuum_inhg: ['coolant', 4, []], pressure_kpa: ['coolant', 4, []], coolant_c: ['coolant', 4, []], far_side_c: ['ink', 2, []] };
+const STROKES = {
+    vacuum_inhg: ['coolant', 4, []],
+    pressure_kpa: ['coolant', 4, []],
+    coolant_c: ['coolant', 4, []],
+    far_side_c: ['ink', 2, []],
+};
 const OUTLET = ['level', 2, [2, 4]];
 const NAMES = { coolant_c: 'coolant', far_side_c: 'far side', vacuum_inhg: 'gauge, inHg', pressure_kpa: 'gauge, kPa' };
 
@@ -44,7 +49,10 @@ function levels(drawn, all, row, ratio, colour) {
         ctx.stroke();
         const text = `${level.text} ${Math.round(level.v)}°`;
         const width = ctx.measureText(text).width;
-        const left = Math.max(bbox.left + 6 * ratio, ...named.filter((other) => Math.abs(other.y - y) < row).map((other) => other.right + 10 * ratio));
+        const left = Math.max(
+            bbox.left + 6 * ratio,
+            ...named.filter((other) => Math.abs(other.y - y) < row).map((other) => other.right + 10 * ratio),
+        );
         if (left + width < bbox.left + 0.75 * bbox.width) {
             named.push({ text, left, y, right: left + width, ink: ctx.fillStyle });
         }
@@ -94,79 +102,115 @@ function found(drawn, marks, row, ratio, colour) {
  */
 export function curve(place, names, { colour, told }) {
     const font = getComputedStyle(document.body).fontFamily;
-    const axis = { stroke: colour('quiet'), grid: { stroke: colour('rule'), width: 1 }, ticks: { stroke: colour('rule'), width: 1 }, font: `14px ${font}` };
-    const plot = new uPlot({
-        width: place.clientWidth || 600,
-        height: HEIGHT,
-        legend: { show: false },
-        cursor: { show: false },
-        scales: {
-            x: { time: true },
-            y: {
-                range: (_, low, high) => {
-                    if (GAUGES.includes(names[0])) {
-                        // A needle is looked at closely: half an inch is as high as a finger.
-                        return [Math.floor((low ?? 20) - 1), Math.ceil((high ?? 22) + 1)];
-                    }
-                    const lines = (told()?.levels ?? []).map((level) => level.v);
-                    return [Math.min(low ?? 20, 20), Math.max(high ?? 60, ...lines) + 8];
+    const axis = {
+        stroke: colour('quiet'),
+        grid: { stroke: colour('rule'), width: 1 },
+        ticks: { stroke: colour('rule'), width: 1 },
+        font: `14px ${font}`,
+    };
+    const plot = new uPlot(
+        {
+            width: place.clientWidth || 600,
+            height: HEIGHT,
+            legend: { show: false },
+            cursor: { show: false },
+            scales: {
+                x: { time: true },
+                y: {
+                    range: (_, low, high) => {
+                        if (GAUGES.includes(names[0])) {
+                            // A needle is looked at closely: half an inch is as high as a finger.
+                            return [Math.floor((low ?? 20) - 1), Math.ceil((high ?? 22) + 1)];
+                        }
+                        const lines = (told()?.levels ?? []).map((level) => level.v);
+                        return [Math.min(low ?? 20, 20), Math.max(high ?? 60, ...lines) + 8];
+                    },
                 },
             },
+            axes: [
+                { ...axis, space: 80, values: (_, at) => at.map((t) => new Date(t * 1000).toTimeString().slice(0, 5)) },
+                { ...axis, size: 56, values: (_, at) => at.map((v) => (GAUGES.includes(names[0]) ? `${v}` : `${v}°`)) },
+            ],
+            series: [
+                {},
+                ...names.map((name) => {
+                    const [tone, width, dash] = STROKES[name] ?? OUTLET;
+                    return { label: name, stroke: colour(tone), width, dash, spanGaps: true, points: { show: false } };
+                }),
+            ],
+            hooks: {
+                // Beneath what was read.
+                drawAxes: [
+                    (drawn) => {
+                        const ratio = devicePixelRatio || 1;
+                        drawn.ctx.save();
+                        drawn.ctx.font = `600 ${13 * ratio}px ${font}`;
+                        levels(
+                            drawn,
+                            GAUGES.includes(names[0]) ? [] : (told()?.levels ?? []),
+                            15 * ratio,
+                            ratio,
+                            colour,
+                        );
+                        drawn.ctx.restore();
+                    },
+                ],
+                draw: [
+                    (drawn) => {
+                        const { ctx } = drawn;
+                        const ratio = devicePixelRatio || 1;
+                        ctx.save();
+                        ctx.font = `600 ${13 * ratio}px ${font}`;
+                        const row = 15 * ratio;
+                        const shown = told()?.shown;
+                        if (shown !== undefined) {
+                            // The moment that is looked at.
+                            const x = drawn.valToPos(shown, 'x', true);
+                            ctx.fillStyle = colour('go');
+                            ctx.globalAlpha = 0.5;
+                            ctx.fillRect(x - 5 * ratio, drawn.bbox.top, 10 * ratio, drawn.bbox.height);
+                            ctx.globalAlpha = 1;
+                        }
+                        found(drawn, told()?.marks ?? [], row, ratio, colour);
+                        // Each line carries its name at its end.
+                        const ends = [];
+                        names.forEach((name, i) => {
+                            const values = drawn.data[i + 1];
+                            let end = values.length - 1;
+                            while (end > 0 && values[end] === undefined) {
+                                end--;
+                            }
+                            const value = values[end];
+                            if (value === undefined || value === null) {
+                                return;
+                            }
+                            ends.push({
+                                name,
+                                x: drawn.valToPos(drawn.data[0][end], 'x', true) - 6 * ratio,
+                                y: drawn.valToPos(value, 'y', true) - 8 * ratio,
+                            });
+                        });
+                        ends.sort((a, b) => b.y - a.y).forEach((end, i) => {
+                            end.y = i > 0 ? Math.min(end.y, ends[i - 1].y - row) : end.y;
+                            ctx.fillStyle = colour((STROKES[end.name] ?? OUTLET)[0]);
+                            ctx.textAlign = 'right';
+                            say(
+                                ctx,
+                                NAMES[end.name] ?? end.name.replace('outlet_c', 'outlet').replace('.', ' '),
+                                end.x,
+                                end.y,
+                                ratio,
+                                colour,
+                            );
+                        });
+                        ctx.restore();
+                    },
+                ],
+            },
         },
-        axes: [{ ...axis, space: 80, values: (_, at) => at.map((t) => new Date(t * 1000).toTimeString().slice(0, 5)) }, { ...axis, size: 56, values: (_, at) => at.map((v) => (GAUGES.includes(names[0]) ? `${v}` : `${v}°`)) }],
-        series: [{}, ...names.map((name) => {
-            const [tone, width, dash] = STROKES[name] ?? OUTLET;
-            return { label: name, stroke: colour(tone), width, dash, spanGaps: true, points: { show: false } };
-        })],
-        hooks: {
-            // Beneath what was read.
-            drawAxes: [(drawn) => {
-                const ratio = devicePixelRatio || 1;
-                drawn.ctx.save();
-                drawn.ctx.font = `600 ${13 * ratio}px ${font}`;
-                levels(drawn, GAUGES.includes(names[0]) ? [] : told()?.levels ?? [], 15 * ratio, ratio, colour);
-                drawn.ctx.restore();
-            }],
-            draw: [(drawn) => {
-                const { ctx } = drawn;
-                const ratio = devicePixelRatio || 1;
-                ctx.save();
-                ctx.font = `600 ${13 * ratio}px ${font}`;
-                const row = 15 * ratio;
-                const shown = told()?.shown;
-                if (shown !== undefined) {
-                    // The moment that is looked at.
-                    const x = drawn.valToPos(shown, 'x', true);
-                    ctx.fillStyle = colour('go');
-                    ctx.globalAlpha = 0.5;
-                    ctx.fillRect(x - 5 * ratio, drawn.bbox.top, 10 * ratio, drawn.bbox.height);
-                    ctx.globalAlpha = 1;
-                }
-                found(drawn, told()?.marks ?? [], row, ratio, colour);
-                // Each line carries its name at its end.
-                const ends = [];
-                names.forEach((name, i) => {
-                    const values = drawn.data[i + 1];
-                    let end = values.length - 1;
-                    while (end > 0 && values[end] === undefined) {
-                        end--;
-                    }
-                    const value = values[end];
-                    if (value === undefined || value === null) {
-                        return;
-                    }
-                    ends.push({ name, x: drawn.valToPos(drawn.data[0][end], 'x', true) - 6 * ratio, y: drawn.valToPos(value, 'y', true) - 8 * ratio });
-                });
-                ends.sort((a, b) => b.y - a.y).forEach((end, i) => {
-                    end.y = i > 0 ? Math.min(end.y, ends[i - 1].y - row) : end.y;
-                    ctx.fillStyle = colour((STROKES[end.name] ?? OUTLET)[0]);
-                    ctx.textAlign = 'right';
-                    say(ctx, NAMES[end.name] ?? end.name.replace('outlet_c', 'outlet').replace('.', ' '), end.x, end.y, ratio, colour);
-                });
-                ctx.restore();
-            }],
-        },
-    }, [[], ...names.map(() => [])], place);
+        [[], ...names.map(() => [])],
+        place,
+    );
     new ResizeObserver(() => plot.setSize({ width: place.clientWidth, height: HEIGHT })).observe(place);
     return plot;
 }

@@ -5,8 +5,21 @@ import { connected, nearest, withPoint } from './drawing.js';
 
 const TABLES = {
     nodes: { title: 'Nodes', fresh: (id) => ({ id, x_mm: 0, z_mm: 500, label: 'new node' }) },
-    passages: { title: 'Passages', fresh: (id, doc) => ({ id, from: doc.nodes[0].id, to: doc.nodes[1].id, volume_ml: 100, kind: 'hose', label: 'new passage' }) },
-    gates: { title: 'Gates', fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }) },
+    passages: {
+        title: 'Passages',
+        fresh: (id, doc) => ({
+            id,
+            from: doc.nodes[0].id,
+            to: doc.nodes[1].id,
+            volume_ml: 100,
+            kind: 'hose',
+            label: 'new passage',
+        }),
+    },
+    gates: {
+        title: 'Gates',
+        fresh: (id, doc) => ({ id, passage: doc.passages[0].id, kind: 'valve', weeps: false, label: 'new gate' }),
+    },
     ports: { title: 'Ports', fresh: (id, doc) => ({ id, node: doc.nodes[0].id, kind: 'bleed', label: 'new port' }) },
     covers: { title: 'Covers', fresh: (id) => ({ id, label: 'new cover', minutes: 5 }) },
 };
@@ -28,7 +41,12 @@ export function listed(text, between = ',') {
 
 /** What goes with an item that is taken out: what runs to it, sits at it or in it. */
 export function goingWith(doc, list, id) {
-    const passages = list === 'nodes' ? doc.passages.filter((passage) => passage.from === id || passage.to === id) : list === 'passages' ? doc.passages.filter((passage) => passage.id === id) : [];
+    const passages =
+        list === 'nodes'
+            ? doc.passages.filter((passage) => passage.from === id || passage.to === id)
+            : list === 'passages'
+              ? doc.passages.filter((passage) => passage.id === id)
+              : [];
     const gates = (doc.gates ?? []).filter((gate) => passages.some((passage) => passage.id === gate.passage));
     const ports = list === 'nodes' ? doc.ports.filter((port) => port.node === id) : [];
     return [...(list === 'nodes' ? passages : []), ...gates, ...ports];
@@ -40,8 +58,13 @@ export function without(doc, list, id) {
     const kept = (items) => (items ?? []).filter((item) => !gone.has(item));
     const made = { ...doc, passages: kept(doc.passages), gates: kept(doc.gates), ports: kept(doc.ports) };
     made[list] = made[list].filter((item) => item.id !== id);
-    made.nodes = made.nodes.map((node) => list === 'nodes' && node.follows === id ? { ...node, follows: undefined } : node);
-    const uncovered = (item) => list === 'covers' && item.behind?.includes(id) ? { ...item, behind: item.behind.filter((cover) => cover !== id) } : item;
+    made.nodes = made.nodes.map((node) =>
+        list === 'nodes' && node.follows === id ? { ...node, follows: undefined } : node,
+    );
+    const uncovered = (item) =>
+        list === 'covers' && item.behind?.includes(id)
+            ? { ...item, behind: item.behind.filter((cover) => cover !== id) }
+            : item;
     return { ...made, passages: made.passages.map(uncovered), ports: made.ports.map(uncovered) };
 }
 
@@ -87,7 +110,11 @@ export function startEditor() {
     // Shows the place of a complaint: its input, opened and outlined.
     const mark = (field) => {
         rows.querySelectorAll('[aria-invalid]').forEach((marked) => marked.removeAttribute('aria-invalid'));
-        const place = field && all('[data-path]', HTMLElement, rows).find((input) => input.dataset.path === field || input.dataset.path.startsWith(`${field}.`));
+        const place =
+            field &&
+            all('[data-path]', HTMLElement, rows).find(
+                (input) => input.dataset.path === field || input.dataset.path.startsWith(`${field}.`),
+            );
         if (place) {
             place.setAttribute('aria-invalid', 'true');
             place.closest('details')?.setAttribute('open', '');
@@ -95,7 +122,11 @@ export function startEditor() {
     };
     const preview = async () => {
         const focused = document.activeElement?.getAttribute('data-node');
-        const response = await fetch('/circuits/preview', { method: 'POST', body: JSON.stringify(doc), headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token, Accept: 'text/html' } });
+        const response = await fetch('/circuits/preview', {
+            method: 'POST',
+            body: JSON.stringify(doc),
+            headers: { 'Content-Type': 'application/json', 'X-CSRF-TOKEN': token, Accept: 'text/html' },
+        });
         if (response.ok && response.headers.get('Content-Type').startsWith('text/html')) {
             mark(null);
             view.innerHTML = await response.text();
@@ -131,14 +162,23 @@ export function startEditor() {
         let field;
         if (type === 'choice' || type === 'ref') {
             field = document.createElement('select');
-            const known = type === 'choice' ? choices.map((value) => [value, value.replaceAll('_', ' ')]) : doc[of].map((item) => [item.id, item.label ?? item.id]);
+            const known =
+                type === 'choice'
+                    ? choices.map((value) => [value, value.replaceAll('_', ' ')])
+                    : doc[of].map((item) => [item.id, item.label ?? item.id]);
             // What was never said is not said by looking at it.
-            [['', '–'], ...known].forEach(([value, text]) => field.add(new Option(text, value, false, owner[name] === value)));
+            [['', '–'], ...known].forEach(([value, text]) =>
+                field.add(new Option(text, value, false, owner[name] === value)),
+            );
         } else {
             field = document.createElement(type === 'lines' ? 'textarea' : 'input');
             type === 'lines' || (field.type = type === 'check' ? 'checkbox' : 'text');
             field.inputMode = type === 'number' ? 'decimal' : 'text';
-            type === 'check' ? (field.checked = owner[name] === true) : (field.value = Array.isArray(owner[name]) ? owner[name].join(type === 'lines' ? '\n' : ', ') : owner[name] ?? '');
+            type === 'check'
+                ? (field.checked = owner[name] === true)
+                : (field.value = Array.isArray(owner[name])
+                      ? owner[name].join(type === 'lines' ? '\n' : ', ')
+                      : (owner[name] ?? ''));
         }
         field.dataset.path = `${path}.${name}`;
         field.addEventListener('change', () => {
@@ -211,7 +251,14 @@ export function startEditor() {
             changed();
         }
     };
-    const pointAt = (id, share) => drawn(withPoint(doc, id, share, { node: freshId(doc.nodes, 'n'), passage: freshId(doc.passages, 'p'), port: freshId(doc.ports, 'q') }));
+    const pointAt = (id, share) =>
+        drawn(
+            withPoint(doc, id, share, {
+                node: freshId(doc.nodes, 'n'),
+                passage: freshId(doc.passages, 'p'),
+                port: freshId(doc.ports, 'q'),
+            }),
+        );
     const meet = (id) => {
         if (first === null) {
             first = id;
@@ -254,7 +301,9 @@ export function startEditor() {
         return made;
     };
     const render = () => {
-        const open = new Set(all('details[open]', HTMLDetailsElement, rows).map((fold) => fold.dataset.section.split(',')[0]));
+        const open = new Set(
+            all('details[open]', HTMLDetailsElement, rows).map((fold) => fold.dataset.section.split(',')[0]),
+        );
         const history = document.createElement('div');
         history.className = 'flex flex-wrap gap-2';
         history.append(undo, redo, point, connect);
@@ -264,24 +313,51 @@ export function startEditor() {
             const items = doc[list].map((item, i) => {
                 const row = document.createElement('div');
                 row.className = 'editor-row';
-                row.append(...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)), ...list === 'passages' ? [button('Point in its middle', () => pointAt(item.id, 0.5))] : [], button('Up', () => { doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1)); render(); changed(); }), remover(list, item));
+                row.append(
+                    ...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)),
+                    ...(list === 'passages' ? [button('Point in its middle', () => pointAt(item.id, 0.5))] : []),
+                    button('Up', () => {
+                        doc[list].splice(Math.max(0, i - 1), 0, ...doc[list].splice(i, 1));
+                        render();
+                        changed();
+                    }),
+                    remover(list, item),
+                );
                 return row;
             });
-            const add = button(`Add to ${table.title.toLowerCase()}`, () => { doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc)); render(); changed(); });
+            const add = button(`Add to ${table.title.toLowerCase()}`, () => {
+                doc[list].push(table.fresh(freshId(doc[list], list.slice(0, 1)), doc));
+                render();
+                changed();
+            });
             const unseen = doc[list].filter((item) => item.known_by === 'layout').length;
-            rows.append(section(`${table.title}, ${doc[list].length}${unseen > 0 ? `, ${unseen} from the layout` : ''}`, open.has(table.title), ...items, add));
+            rows.append(
+                section(
+                    `${table.title}, ${doc[list].length}${unseen > 0 ? `, ${unseen} from the layout` : ''}`,
+                    open.has(table.title),
+                    ...items,
+                    add,
+                ),
+            );
         }
         doc.facts ??= {};
         const facts = document.createElement('div');
         facts.className = 'editor-row';
         facts.append(...vocabulary.facts.map((fact) => input(doc.facts, fact, 'facts')));
-        rows.append(section('Vehicle facts', open.has('Vehicle facts'), facts, button('Scale volumes to the manual’s capacity', () => {
-            if (doc.facts.capacity_ml > 0) {
-                doc.passages = scaledTo(doc.passages, doc.facts.capacity_ml);
-                render();
-                changed();
-            }
-        })));
+        rows.append(
+            section(
+                'Vehicle facts',
+                open.has('Vehicle facts'),
+                facts,
+                button('Scale volumes to the manual’s capacity', () => {
+                    if (doc.facts.capacity_ml > 0) {
+                        doc.passages = scaledTo(doc.passages, doc.facts.capacity_ml);
+                        render();
+                        changed();
+                    }
+                }),
+            ),
+        );
     };
 
     const move = (id, forwardMm, upMm) => {

@@ -25,7 +25,9 @@ export function watchForms() {
             input.dispatchEvent(new Event('input', { bubbles: true }));
         }
     });
-    document.addEventListener('input', (event) => around(event, 'form', HTMLFormElement)?.setAttribute('data-touched', ''));
+    document.addEventListener('input', (event) =>
+        around(event, 'form', HTMLFormElement)?.setAttribute('data-touched', ''),
+    );
     document.addEventListener('change', (event) => {
         const fold = around(event, '[data-fold]', HTMLDetailsElement);
         const chosen = fold && one('[data-chosen]', HTMLElement, fold);

@@ -109,7 +109,10 @@ class Panel {
         try {
             await this.drive();
             const since = this.last === null ? '' : `?since=${this.last}`;
-            const response = await fetch(`${this.place.dataset.series}${since}`, { headers: { Accept: 'application/json' }, cache: 'no-store' });
+            const response = await fetch(`${this.place.dataset.series}${since}`, {
+                headers: { Accept: 'application/json' },
+                cache: 'no-store',
+            });
             if (response.ok) {
                 this.take(await response.json());
                 await this.draw();
@@ -133,7 +136,9 @@ class Panel {
         const body = lines.ok ? await lines.text() : '';
         if (body !== '') {
             const sent = await fetch(door, { method: 'POST', body, headers: { 'Content-Type': 'text/csv' } });
-            this.driven = sent.ok ? Math.max(...body.split('\n').map((line) => Number(line.split(',')[1]))) : this.driven;
+            this.driven = sent.ok
+                ? Math.max(...body.split('\n').map((line) => Number(line.split(',')[1])))
+                : this.driven;
         }
     }
 
@@ -157,7 +162,8 @@ class Panel {
         }
         const ends = [...this.channels.values()].map((channel) => channel.t[channel.t.length - 1] ?? 0);
         this.last = ends.length === 0 ? this.last : Math.round(Math.max(...ends) * 1000);
-        const degrees = (value) => (value === null || value === undefined ? '–' : `${Math.round(value)} ${answer.unit}`);
+        const degrees = (value) =>
+            value === null || value === undefined ? '–' : `${Math.round(value)} ${answer.unit}`;
         this.show('coolant', degrees(newest(this.channels, 'coolant_c')));
         this.show('far', degrees(newest(this.channels, 'far_side_c')));
         this.show('outlet', degrees(newest(this.channels, 'outlet_c')));
@@ -168,11 +174,18 @@ class Panel {
         this.show('rpm', rpm === null ? '–' : String(Math.round(rpm / 10) * 10));
         this.show('limit', degrees(answer.limit));
         const minutes = answer.minutes_to_limit;
-        this.show('minutes', minutes === null || minutes === undefined || minutes >= SOON_MIN ? '' : `${Math.max(0, Math.round(minutes))} min to shut off, as it climbs now`);
+        this.show(
+            'minutes',
+            minutes === null || minutes === undefined || minutes >= SOON_MIN
+                ? ''
+                : `${Math.max(0, Math.round(minutes))} min to shut off, as it climbs now`,
+        );
         const silent = one('[data-shows="silent"]', HTMLElement, this.place);
         if (silent) {
             silent.hidden = !(answer.runs && answer.silent_s !== null && answer.silent_s > SILENT_S);
-            silent.textContent = silent.hidden ? '' : `Nothing has come for ${answer.silent_s} s, and the engine runs. Look at the dash, and at the cable.`;
+            silent.textContent = silent.hidden
+                ? ''
+                : `Nothing has come for ${answer.silent_s} s, and the engine runs. Look at the dash, and at the cable.`;
         }
         const warns = answer.danger || (silent !== null && !silent.hidden);
         if (warns && !this.warned) {
@@ -183,7 +196,13 @@ class Panel {
 
     async draw() {
         const place = one('[data-curve]', HTMLElement, this.place);
-        const names = this.place.dataset.draws ? [this.place.dataset.draws].filter((name) => this.channels.has(name)) : ['coolant_c', 'far_side_c', ...[...this.channels.keys()].filter((name) => name.startsWith('outlet_c'))].filter((name) => this.channels.has(name));
+        const names = this.place.dataset.draws
+            ? [this.place.dataset.draws].filter((name) => this.channels.has(name))
+            : [
+                  'coolant_c',
+                  'far_side_c',
+                  ...[...this.channels.keys()].filter((name) => name.startsWith('outlet_c')),
+              ].filter((name) => this.channels.has(name));
         if (!place || names.length === 0) {
             return;
         }
@@ -238,8 +257,18 @@ class Panel {
         };
         const label = { coolant_c: 'coolant', far_side_c: 'far side' };
         table.replaceChildren(
-            cells('th', ['at', ...names.map((name) => label[name] ?? name.replace('outlet_c', 'outlet').replace('.', ' '))]),
-            ...[...rows].sort(([a], [b]) => b - a).map(([minute, values]) => cells('td', [new Date(minute * 60000).toTimeString().slice(0, 5), ...names.map((name) => values[name] === undefined ? '' : String(values[name]))])),
+            cells('th', [
+                'at',
+                ...names.map((name) => label[name] ?? name.replace('outlet_c', 'outlet').replace('.', ' ')),
+            ]),
+            ...[...rows]
+                .sort(([a], [b]) => b - a)
+                .map(([minute, values]) =>
+                    cells('td', [
+                        new Date(minute * 60000).toTimeString().slice(0, 5),
+                        ...names.map((name) => (values[name] === undefined ? '' : String(values[name]))),
+                    ]),
+                ),
         );
     }
 }

@@ -35,8 +35,11 @@ export function sameAs(here, there) {
 /** Whether somebody is in the middle of something there. */
 function isBusy(region) {
     const at = document.activeElement;
-    return isTyping(region) || region.querySelector('[aria-invalid="true"], .sheet-stops') !== null
-        || (at instanceof HTMLElement && region.contains(at) && at.matches('input:not([type=hidden]), textarea, select'));
+    return (
+        isTyping(region) ||
+        region.querySelector('[aria-invalid="true"], .sheet-stops') !== null ||
+        (at instanceof HTMLElement && region.contains(at) && at.matches('input:not([type=hidden]), textarea, select'))
+    );
 }
 
 /** What draws itself stays as it is where the new page has the same. */
@@ -88,7 +91,11 @@ export function renew(root, fresh) {
 let turn = 0;
 
 /** By which a form is the same one on the page as it is now: where it goes, what it says, at which step. */
-const nameOf = (form) => [form.getAttribute('action'), ...['step', 'form', 'seq'].map((part) => form.querySelector(`input[name="${part}"]`)?.value ?? '')].join(' ');
+const nameOf = (form) =>
+    [
+        form.getAttribute('action'),
+        ...['step', 'form', 'seq'].map((part) => form.querySelector(`input[name="${part}"]`)?.value ?? ''),
+    ].join(' ');
 
 /**
  * What was typed into forms and not sent yet, by form and field.
@@ -99,11 +106,23 @@ const nameOf = (form) => [form.getAttribute('action'), ...['step', 'form', 'seq'
 export function halfTyped(page, sent) {
     const kept = [];
     for (const form of all('form', HTMLFormElement, page).filter((each) => each !== sent)) {
-        for (const field of all('input:not([type=hidden]):not([type=file]):not([type=password]), textarea', HTMLElement, form)) {
+        for (const field of all(
+            'input:not([type=hidden]):not([type=file]):not([type=password]), textarea',
+            HTMLElement,
+            form,
+        )) {
             const typed = /** @type {HTMLInputElement} */ (field);
             const box = typed.type === 'checkbox' || typed.type === 'radio';
-            if (typed.name !== '' && (box ? typed.checked !== typed.defaultChecked : typed.value !== typed.defaultValue)) {
-                kept.push({ form: nameOf(form), name: typed.name, value: typed.value, checked: box ? typed.checked : null });
+            if (
+                typed.name !== '' &&
+                (box ? typed.checked !== typed.defaultChecked : typed.value !== typed.defaultValue)
+            ) {
+                kept.push({
+                    form: nameOf(form),
+                    name: typed.name,
+                    value: typed.value,
+                    checked: box ? typed.checked : null,
+                });
             }
         }
     }
@@ -114,7 +133,9 @@ export function halfTyped(page, sent) {
 export function typeAgain(page, kept) {
     for (const { form, name, value, checked } of kept) {
         const same = all('form', HTMLFormElement, page).find((each) => nameOf(each) === form);
-        const fields = same ? all('input, textarea', HTMLElement, same).map((field) => /** @type {HTMLInputElement} */ (field)) : [];
+        const fields = same
+            ? all('input, textarea', HTMLElement, same).map((field) => /** @type {HTMLInputElement} */ (field))
+            : [];
         const field = fields.find((each) => each.name === name && (checked === null || each.value === value));
         if (field) {
             checked === null ? (field.value = value) : (field.checked = checked);
@@ -155,7 +176,11 @@ export function show(html, address, sent = null) {
     if (address !== location.href) {
         history.pushState({ shown: true }, '', address);
     }
-    navigator.serviceWorker?.controller?.postMessage({ address: location.href, html, person: document.body.dataset.person });
+    navigator.serviceWorker?.controller?.postMessage({
+        address: location.href,
+        html,
+        person: document.body.dataset.person,
+    });
     // As after a load: from its title on, and from the top where it is another step.
     one('#step-title', HTMLElement)?.focus({ preventScroll: true });
     if (!stayed) {
@@ -176,7 +201,10 @@ export function stayLive() {
 
     const refresh = async () => {
         const asked = turn;
-        const response = await fetch(location.href, { headers: { 'X-Live': '1', 'X-Requested-With': 'XMLHttpRequest', Accept: 'text/html' }, redirect: 'manual' });
+        const response = await fetch(location.href, {
+            headers: { 'X-Live': '1', 'X-Requested-With': 'XMLHttpRequest', Accept: 'text/html' },
+            redirect: 'manual',
+        });
         if (!response.ok) {
             // It leads elsewhere now: signed, locked, or ended.
             return response.type === 'opaqueredirect' && !isTyping(document) ? location.reload() : undefined;
@@ -200,7 +228,10 @@ export function stayLive() {
         busy = true;
         const seen = document.body.dataset.tick ?? '';
         try {
-            const answer = await fetch(`/tick.php?about=${encodeURIComponent(about)}`, { headers: { 'If-None-Match': `"${seen}"` }, cache: 'no-store' });
+            const answer = await fetch(`/tick.php?about=${encodeURIComponent(about)}`, {
+                headers: { 'If-None-Match': `"${seen}"` },
+                cache: 'no-store',
+            });
             const tag = (answer.headers.get('ETag') ?? '').replace(/^W\/|"/g, '');
             failed = answer.status < 400 ? 0 : failed + 1;
             if (answer.status === 204 && tag !== '' && tag !== seen && seen === document.body.dataset.tick) {

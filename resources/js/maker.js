@@ -9,7 +9,9 @@ export function lightWhatIsAsked() {
     }
     const light = (event) => {
         const node = around(event, '[data-lights]', HTMLElement)?.dataset.lights;
-        all('[data-asked]', SVGElement, form).forEach((point) => point.classList.toggle('is-asked', point.dataset.asked === node));
+        all('[data-asked]', SVGElement, form).forEach((point) =>
+            point.classList.toggle('is-asked', point.dataset.asked === node),
+        );
     };
     form.addEventListener('focusin', light);
     form.addEventListener('focusout', light);

@@ -52,7 +52,14 @@ export function followOrder() {
             const at = indexAt(rows, last.clientY);
             const from = rows.indexOf(row);
             if (last.type === 'pointerup' && at !== from && at !== from + 1) {
-                give(row, placeAt(rows.map((each) => ({ id: idOf(each), placed: Boolean(each.dataset.place) })), idOf(row), at));
+                give(
+                    row,
+                    placeAt(
+                        rows.map((each) => ({ id: idOf(each), placed: Boolean(each.dataset.place) })),
+                        idOf(row),
+                        at,
+                    ),
+                );
             }
         };
         grip.addEventListener('pointermove', show);

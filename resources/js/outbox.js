@@ -14,7 +14,9 @@ let opened = null;
 function database() {
     opened ??= openDB(NAME, 1, {
         upgrade(made) {
-            made.createObjectStore(WAITING, { keyPath: 'order', autoIncrement: true }).createIndex('key', 'key', { unique: true });
+            made.createObjectStore(WAITING, { keyPath: 'order', autoIncrement: true }).createIndex('key', 'key', {
+                unique: true,
+            });
             made.createObjectStore(REFUSED, { keyPath: 'key' });
         },
         blocking: () => { opened?.then((open) => open.close()); opened = null; },
@@ -81,10 +83,21 @@ export async function dealtWith(key) {
 
 /** What was typed into an entry, for lists of them: by the labels of its form, where they are known. */
 export function typedIn(entry) {
-    const typed = entry.fields.filter(([name, value]) => /^(fields|sheet\[[^\]]+\])\[./.test(name) && value !== '' && !(name.startsWith('sheet') && value === '1'));
+    const typed = entry.fields.filter(
+        ([name, value]) =>
+            /^(fields|sheet\[[^\]]+\])\[./.test(name) && value !== '' && !(name.startsWith('sheet') && value === '1'),
+    );
     const words = typed.map(([name, value]) => `${entry.labels?.[name] ?? name.replace(/^.*\[|\]$/g, '')} ${value}`);
-    const photo = entry.fields.some(([name, value]) => name === 'photo' && typeof value === 'object') ? ['Photograph'] : [];
-    const doing = entry.action.endsWith('/sheet') ? ['All of a sheet done'] : entry.action.endsWith('/finish') ? ['Finish the step'] : entry.action.endsWith('/cautions') ? ['Caution read'] : [];
+    const photo = entry.fields.some(([name, value]) => name === 'photo' && typeof value === 'object')
+        ? ['Photograph']
+        : [];
+    const doing = entry.action.endsWith('/sheet')
+        ? ['All of a sheet done']
+        : entry.action.endsWith('/finish')
+          ? ['Finish the step']
+          : entry.action.endsWith('/cautions')
+            ? ['Caution read']
+            : [];
     return [...photo, ...words, ...(words.length + photo.length === 0 ? doing : [])].join(', ');
 }
 

@@ -20,7 +20,10 @@ export async function prepare(form, body) {
         return true;
     }
     if (file.size > 3 * Number(form.dataset.mostBytes)) {
-        fail(form, `This file is ${Math.round(file.size / 1048576)} MB. Set the camera to a smaller picture and take it again.`);
+        fail(
+            form,
+            `This file is ${Math.round(file.size / 1048576)} MB. Set the camera to a smaller picture and take it again.`,
+        );
         return false;
     }
     try {

@@ -31,13 +31,16 @@ export function followPlan() {
     };
     const place = (fragment) => one(`[data-fragment=${fragment}]`, HTMLElement, outcome);
     // A folded choice says what is chosen in it.
-    const sayFolds = () => all('[data-said-by-choices]', HTMLDetailsElement, form).forEach((fold) => {
-        const inputs = all('input[type=radio], input[type=checkbox]', HTMLInputElement, fold);
-        const chosen = inputs.filter((input) => input.checked).map((input) => input.nextElementSibling?.firstChild?.textContent.trim());
-        if (inputs.length > 0) {
-            one('[data-said]', HTMLElement, fold).textContent = chosen.length > 0 ? chosen.join(', ') : 'none';
-        }
-    });
+    const sayFolds = () =>
+        all('[data-said-by-choices]', HTMLDetailsElement, form).forEach((fold) => {
+            const inputs = all('input[type=radio], input[type=checkbox]', HTMLInputElement, fold);
+            const chosen = inputs
+                .filter((input) => input.checked)
+                .map((input) => input.nextElementSibling?.firstChild?.textContent.trim());
+            if (inputs.length > 0) {
+                one('[data-said]', HTMLElement, fold).textContent = chosen.length > 0 ? chosen.join(', ') : 'none';
+            }
+        });
     // What each aid would bring to the fill that is chosen.
     const sayBrings = () => {
         const brings = JSON.parse(one('[data-brings]', HTMLElement, outcome)?.dataset.brings ?? '{}');
@@ -75,7 +78,9 @@ export function followPlan() {
             } else if (response.ok && !response.redirected) {
                 form.querySelectorAll('[aria-invalid]').forEach((marked) => marked.removeAttribute('aria-invalid'));
                 const fresh = new DOMParser().parseFromString(await response.text(), 'text/html');
-                ['plan', 'besides'].forEach((fragment) => { place(fragment).innerHTML = one(`[data-fragment=${fragment}]`, HTMLElement, fresh).innerHTML; });
+                ['plan', 'besides'].forEach((fragment) => {
+                    place(fragment).innerHTML = one(`[data-fragment=${fragment}]`, HTMLElement, fresh).innerHTML;
+                });
                 place('besides').removeAttribute('aria-busy');
                 followDrains();
                 sayBrings();
@@ -102,15 +107,24 @@ export function followPlan() {
     });
     outcome.addEventListener('click', (event) => {
         const wanted = around(event, '[data-school]', HTMLElement)?.dataset;
-        const choice = all('input[name="school"]', HTMLInputElement, form).find((school) => school.value === wanted?.school);
+        const choice = all('input[name="school"]', HTMLInputElement, form).find(
+            (school) => school.value === wanted?.school,
+        );
         if (choice && wanted) {
             choice.checked = true;
             // A way by name is run as it usually is; one that is put together brings its parts.
-            for (const [name, value] of [['warm_up', wanted.warmUp ?? ''], ['end', wanted.end ?? '']]) {
-                all(`input[name="${name}"]`, HTMLInputElement, form).forEach((input) => (input.checked = input.value === value));
+            for (const [name, value] of [
+                ['warm_up', wanted.warmUp ?? ''],
+                ['end', wanted.end ?? ''],
+            ]) {
+                all(`input[name="${name}"]`, HTMLInputElement, form).forEach(
+                    (input) => (input.checked = input.value === value),
+                );
             }
             const aids = (wanted.aids ?? '').split(' ');
-            all('input[name="aids[]"]', HTMLInputElement, form).forEach((input) => (input.checked = aids.includes(input.value)));
+            all('input[name="aids[]"]', HTMLInputElement, form).forEach(
+                (input) => (input.checked = aids.includes(input.value)),
+            );
             sayFolds();
             refresh();
         }

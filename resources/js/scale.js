@@ -11,7 +11,10 @@ const zeroed = new Map();
 async function weigh(place) {
     const since = zeroed.get(place.dataset.weighs);
     try {
-        const response = await fetch(`${place.dataset.weighs}${since === undefined ? '' : `?zeroed=${since}`}`, { headers: { Accept: 'application/json' }, cache: 'no-store' });
+        const response = await fetch(`${place.dataset.weighs}${since === undefined ? '' : `?zeroed=${since}`}`, {
+            headers: { Accept: 'application/json' },
+            cache: 'no-store',
+        });
         if (response.ok) {
             show(place, await response.json());
         }
@@ -47,13 +50,16 @@ let looked = null;
  */
 function take(value) {
     const volumes = all('main input[name$="[volume]"]', HTMLInputElement);
-    const volume = volumes.find((field) => field === looked) ?? volumes.find((field) => field.value === '') ?? volumes[0];
+    const volume =
+        volumes.find((field) => field === looked) ?? volumes.find((field) => field.value === '') ?? volumes[0];
     if (!volume) {
         return;
     }
     volume.closest('details')?.setAttribute('open', '');
     volume.value = value;
-    const vessel = all('input[value="scale"]', HTMLInputElement).find((field) => field.name === volume.name.replace('[volume]', '[vessel]'));
+    const vessel = all('input[value="scale"]', HTMLInputElement).find(
+        (field) => field.name === volume.name.replace('[volume]', '[vessel]'),
+    );
     vessel && (vessel.checked = true);
     for (const field of [volume, vessel]) {
         field?.dispatchEvent(new Event('input', { bubbles: true }));
@@ -79,6 +85,7 @@ export function followScale() {
         }
     });
     document.addEventListener('focusin', (event) => {
-        looked = event.target instanceof HTMLInputElement && event.target.name.endsWith('[volume]') ? event.target : looked;
+        looked =
+            event.target instanceof HTMLInputElement && event.target.name.endsWith('[volume]') ? event.target : looked;
     });
 }

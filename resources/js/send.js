@@ -16,7 +16,8 @@ const LAST = 'aqbel.last';
 
 const TOO_LARGE = 'It is too large for the way to the shop.';
 
-const freshKey = () => [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+const freshKey = () =>
+    [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 
 /**
  * What an answer means for an entry: sent, to be sent again later, to be sent after signing in, or refused for good. Only what
@@ -42,8 +43,12 @@ export function outcome(status, answer, key, person) {
 
 /** A page that stood open for long has a stale token: the same page has a fresh one, as long as the same person is signed in. */
 async function freshToken(person) {
-    const page = new DOMParser().parseFromString(await (await fetch(location.href, { headers: { 'X-Live': '1', 'X-Requested-With': 'XMLHttpRequest' } })).text(), 'text/html');
-    const token = page.body.dataset.person === person ? page.querySelector('input[name=_token]')?.getAttribute('value') : null;
+    const page = new DOMParser().parseFromString(
+        await (await fetch(location.href, { headers: { 'X-Live': '1', 'X-Requested-With': 'XMLHttpRequest' } })).text(),
+        'text/html',
+    );
+    const token =
+        page.body.dataset.person === person ? page.querySelector('input[name=_token]')?.getAttribute('value') : null;
     document.querySelectorAll('input[name=_token]').forEach((input) => token && input.setAttribute('value', token));
     return token;
 }
@@ -57,7 +62,12 @@ async function freshToken(person) {
  */
 async function post(action, body, person, again = true) {
     try {
-        const response = await fetch(action, { method: 'POST', body, headers: { Accept: 'application/json', ...(document.getElementById('run') ? { 'X-Run': '1' } : {}) }, redirect: 'manual' });
+        const response = await fetch(action, {
+            method: 'POST',
+            body,
+            headers: { Accept: 'application/json', ...(document.getElementById('run') ? { 'X-Run': '1' } : {}) },
+            redirect: 'manual',
+        });
         const answer = await response.json().catch(() => null);
         const became = outcome(response.status, answer, String(body.get('key')), person);
         const token = response.status === 419 && again ? await freshToken(person) : null;
@@ -66,7 +76,12 @@ async function post(action, body, person, again = true) {
             return post(action, body, person, false);
         }
         const odd = became === 'later' && response.status < 429 ? UNKNOWN : '';
-        return { became, to: answer?.to ?? location.href, page: answer?.page ?? null, reason: answer?.message ?? (response.status === 413 ? TOO_LARGE : odd) };
+        return {
+            became,
+            to: answer?.to ?? location.href,
+            page: answer?.page ?? null,
+            reason: answer?.message ?? (response.status === 413 ? TOO_LARGE : odd),
+        };
     } catch {
         return { became: 'later', to: null, page: null, reason: OFFLINE };
     }
@@ -74,7 +89,9 @@ async function post(action, body, person, again = true) {
 
 /** What each field of a form is called on the page, by its name. */
 function labelsOf(form) {
-    const named = all('input[name], select[name]', HTMLInputElement, form).filter((input) => input.type !== 'hidden' && input.type !== 'radio');
+    const named = all('input[name], select[name]', HTMLInputElement, form).filter(
+        (input) => input.type !== 'hidden' && input.type !== 'radio',
+    );
     return Object.fromEntries(named.map((input) => [input.name, input.labels?.[0]?.textContent.trim() ?? input.name]));
 }
 
@@ -96,11 +113,16 @@ async function showRefused(person) {
     const mine = person === '' ? [] : (await refused()).filter((entry) => entry.person === person);
     place.hidden = mine.length === 0;
     const template = one('template', HTMLTemplateElement, place);
-    one('ul', HTMLUListElement, place).replaceChildren(...mine.map((entry) => {
-        const item = lineOf(entry, template, entry.reason);
-        one('button', HTMLButtonElement, item).addEventListener('click', async () => { await dealtWith(entry.key); await showRefused(person); });
-        return item;
-    }));
+    one('ul', HTMLUListElement, place).replaceChildren(
+        ...mine.map((entry) => {
+            const item = lineOf(entry, template, entry.reason);
+            one('button', HTMLButtonElement, item).addEventListener('click', async () => {
+                await dealtWith(entry.key);
+                await showRefused(person);
+            });
+            return item;
+        }),
+    );
 }
 
 /** On the page that lists them: the entries of this person that wait. */
@@ -110,7 +132,8 @@ function showWaiting(entries) {
         return;
     }
     const template = one('template', HTMLTemplateElement, place);
-    const made = (entry) => new Date(entry.at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+    const made = (entry) =>
+        new Date(entry.at).toLocaleString('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
     one('ul', HTMLUListElement, place).replaceChildren(...entries.map((entry) => lineOf(entry, template, made(entry))));
     one('[data-nothing]', HTMLElement, place).hidden = entries.length > 0;
 }
@@ -118,7 +141,9 @@ function showWaiting(entries) {
 /** @returns {Promise<{ became: string, to: string | null, reason: string }>} of an entry that has waited */
 function postWaiting(entry) {
     const body = new FormData();
-    entry.fields.forEach(([name, value]) => value instanceof Blob ? body.append(name, value, 'photo.jpg') : body.append(name, value));
+    entry.fields.forEach(([name, value]) =>
+        value instanceof Blob ? body.append(name, value, 'photo.jpg') : body.append(name, value),
+    );
     body.set('_token', one('input[name=_token]', HTMLInputElement)?.value ?? String(body.get('_token')));
     body.set('age', String(Math.round((Date.now() - entry.at) / 1000)));
     body.set('waited', '1');
@@ -152,7 +177,10 @@ function notKept(notice, behind) {
 }
 
 /** Runs alone, however many tabs of this tablet are open. */
-const alone = (work) => navigator.locks ? navigator.locks.request('aqbel.sending', { ifAvailable: true }, (lock) => lock && work()) : work();
+const alone = (work) =>
+    navigator.locks
+        ? navigator.locks.request('aqbel.sending', { ifAvailable: true }, (lock) => lock && work())
+        : work();
 
 export async function startSending() {
     const person = document.body.dataset.person ?? '';
@@ -205,7 +233,8 @@ export async function startSending() {
             }
             if (last && notice) {
                 notice.hidden = false;
-                one('span', HTMLElement, notice).textContent = 'What was kept is stored. The page shows it when what is being typed is sent.';
+                one('span', HTMLElement, notice).textContent =
+                    'What was kept is stored. The page shows it when what is being typed is sent.';
             }
         } finally {
             sending = false;
@@ -227,7 +256,9 @@ export async function startSending() {
         if (await prepare(form, body)) {
             // Behind entries that still wait: order counts.
             const behind = (await mine()).length > 0;
-            const { became, to, page, reason } = behind ? { became: 'later', to: null, page: null, reason: cut ? OFFLINE : '' } : await post(form.action, body, person);
+            const { became, to, page, reason } = behind
+                ? { became: 'later', to: null, page: null, reason: cut ? OFFLINE : '' }
+                : await post(form.action, body, person);
             [cut, odd] = [reason === OFFLINE, reason === UNKNOWN];
             if (became === 'sent' && page && showPage(page, to, form)) {
                 return;
@@ -244,7 +275,14 @@ export async function startSending() {
                 notKept(notice, behind);
                 return;
             }
-            await keep({ key: body.get('key'), person, at, action: form.getAttribute('action'), fields: [...body.entries()].filter(([, value]) => !(value instanceof File) || value.size > 0), labels: labelsOf(form) });
+            await keep({
+                key: body.get('key'),
+                person,
+                at,
+                action: form.getAttribute('action'),
+                fields: [...body.entries()].filter(([, value]) => !(value instanceof File) || value.size > 0),
+                labels: labelsOf(form),
+            });
             settle(form);
             one('input[name=key]', HTMLInputElement, form).value = freshKey();
             if (one('input[type=file]', HTMLInputElement, form)) {

@@ -38,7 +38,13 @@ export function listenForShortcuts() {
     };
     document.querySelector('[data-sheet]')?.addEventListener('click', open);
     document.addEventListener('keydown', (event) => {
-        if (event.ctrlKey || event.metaKey || event.altKey || around(event, 'input:not([type=radio]):not([type=checkbox]), select, textarea', HTMLElement) || sheet.open) {
+        if (
+            event.ctrlKey ||
+            event.metaKey ||
+            event.altKey ||
+            around(event, 'input:not([type=radio]):not([type=checkbox]), select, textarea', HTMLElement) ||
+            sheet.open
+        ) {
             return;
         }
         const key = prefix === null ? event.key : `${prefix} ${event.key}`;

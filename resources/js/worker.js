@@ -17,7 +17,12 @@ self.addEventListener('install', (event) => {
 
 self.addEventListener('activate', (event) => {
     const old = (names) => names.filter((name) => name.startsWith('aqbel-files-') && name !== FILES);
-    event.waitUntil(caches.keys().then((names) => Promise.all(old(names).map((name) => caches.delete(name)))).then(() => self.clients.claim()));
+    event.waitUntil(
+        caches
+            .keys()
+            .then((names) => Promise.all(old(names).map((name) => caches.delete(name))))
+            .then(() => self.clients.claim()),
+    );
 });
 
 /** Nothing of one person's is kept for the next: another name, or none, and all pages go. */
@@ -48,16 +53,29 @@ async function remember(address, response) {
         await pages.delete(address.href);
         await pages.put(address.href, response);
         const kept = await pages.keys();
-        await Promise.all(kept.slice(0, Math.max(0, kept.length - MOST_PAGES)).filter((one) => opensAlone(new URL(one.url).pathname) && !['/', OUTBOX].includes(new URL(one.url).pathname)).map((one) => pages.delete(one)));
+        await Promise.all(
+            kept
+                .slice(0, Math.max(0, kept.length - MOST_PAGES))
+                .filter(
+                    (one) =>
+                        opensAlone(new URL(one.url).pathname) && !['/', OUTBOX].includes(new URL(one.url).pathname),
+                )
+                .map((one) => pages.delete(one)),
+        );
     }
 }
 
 /** Without a connection: the same page as last seen, the same job whatever its step, or the list of what waits. */
 async function lastSeen(address) {
     const pages = await caches.open(PAGES);
-    const page = (await pages.match(address.href)) ?? (await pages.match(address.href, { ignoreSearch: true })) ?? (await pages.match(OUTBOX));
+    const page =
+        (await pages.match(address.href)) ??
+        (await pages.match(address.href, { ignoreSearch: true })) ??
+        (await pages.match(OUTBOX));
     // The page is told that it is a kept one: what is sent from it is a new entry, not the one it was loaded for.
-    return page ? new Response((await page.text()).replace('<body', '<body data-kept'), { headers: page.headers }) : Response.error();
+    return page
+        ? new Response((await page.text()).replace('<body', '<body data-kept'), { headers: page.headers })
+        : Response.error();
 }
 
 /** A page that was put in place without going to it. */

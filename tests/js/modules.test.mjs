@@ -8,7 +8,18 @@ import { connected, nearest, withPoint } from '../../resources/js/drawing.js';
 import { freshId, goingWith, listed, scaledTo, without } from '../../resources/js/editor.js';
 import { stepped } from '../../resources/js/forms.js';
 import { placeAt } from '../../resources/js/order.js';
-import { counted, dealtWith, drop, keep, pageOf, refuse, refused, takeOver, typedIn, waiting } from '../../resources/js/outbox.js';
+import {
+    counted,
+    dealtWith,
+    drop,
+    keep,
+    pageOf,
+    refuse,
+    refused,
+    takeOver,
+    typedIn,
+    waiting,
+} from '../../resources/js/outbox.js';
 import { withLine } from '../../resources/js/routine.js';
 import { outcome } from '../../resources/js/send.js';
 
@@ -71,7 +82,15 @@ test('a typed list loses its blanks', () => {
 test('only a refusal for good gives an entry up', () => {
     const ours = { stored: true, key: 'k1', person: '7' };
     assert.equal(outcome(200, ours, 'k1', '7'), 'sent');
-    const notStored = [null, {}, { to: '/' }, { ...ours, key: 'k2' }, { ...ours, person: '8' }, { ...ours, stored: false }, { key: 'k1', person: '7' }];
+    const notStored = [
+        null,
+        {},
+        { to: '/' },
+        { ...ours, key: 'k2' },
+        { ...ours, person: '8' },
+        { ...ours, stored: false },
+        { key: 'k1', person: '7' },
+    ];
     for (const answer of notStored) {
         assert.equal(outcome(200, answer, 'k1', '7'), 'later', JSON.stringify(answer));
     }
@@ -93,7 +112,17 @@ test('only a refusal for good gives an entry up', () => {
 });
 
 test('an entry refused after waiting stays with its reason until it is dealt with', async () => {
-    const entry = { key: 'a', person: '1', action: '/jobs/3/entries', fields: [['_token', 'x'], ['step', 'cold_check'], ['fields[ect]', '31'], ['fields[air]', '']] };
+    const entry = {
+        key: 'a',
+        person: '1',
+        action: '/jobs/3/entries',
+        fields: [
+            ['_token', 'x'],
+            ['step', 'cold_check'],
+            ['fields[ect]', '31'],
+            ['fields[air]', ''],
+        ],
+    };
     await keep(entry);
     await refuse(entry, 'It was 95 °C a minute ago.');
     assert.deepEqual(await waiting(), []);
@@ -107,7 +136,16 @@ test('an entry refused after waiting stays with its reason until it is dealt wit
 
 test('an entry without a typed value says what it does', () => {
     assert.equal(typedIn({ action: '/jobs/3/finish', fields: [['step', 'hold:1']] }), 'Finish the step');
-    assert.equal(typedIn({ action: '/jobs/3/photos', fields: [['photo', new Blob(['x'])], ['caption', 'clamp']] }), 'Photograph');
+    assert.equal(
+        typedIn({
+            action: '/jobs/3/photos',
+            fields: [
+                ['photo', new Blob(['x'])],
+                ['caption', 'clamp'],
+            ],
+        }),
+        'Photograph',
+    );
 });
 
 test('a shared tablet goes and asks who is there when nobody touched it, and never without being told to', async () => {
@@ -146,13 +184,24 @@ test('a shared tablet goes and asks who is there when nobody touched it, and nev
 test('what goes with a node is said, and goes with it', () => {
     const doc = {
         nodes: [{ id: 'a' }, { id: 'b', follows: 'a' }, { id: 'c' }],
-        passages: [{ id: 'ab', from: 'a', to: 'b', label: 'Hose' }, { id: 'bc', from: 'b', to: 'c', behind: ['tray'] }],
-        gates: [{ id: 'g', passage: 'ab', label: 'Valve' }], ports: [{ id: 'p', node: 'a' }, { id: 'q', node: 'c', behind: ['tray'] }], covers: [{ id: 'tray' }],
+        passages: [
+            { id: 'ab', from: 'a', to: 'b', label: 'Hose' },
+            { id: 'bc', from: 'b', to: 'c', behind: ['tray'] },
+        ],
+        gates: [{ id: 'g', passage: 'ab', label: 'Valve' }],
+        ports: [
+            { id: 'p', node: 'a' },
+            { id: 'q', node: 'c', behind: ['tray'] },
+        ],
+        covers: [{ id: 'tray' }],
     };
     assert.deepEqual(goingWith(doc, 'nodes', 'a').map((item) => item.id), ['ab', 'g', 'p']);
     assert.deepEqual(goingWith(doc, 'passages', 'ab').map((item) => item.id), ['g']);
     const left = without(doc, 'nodes', 'a');
-    assert.deepEqual([left.nodes.map((n) => n.id), left.passages.map((n) => n.id), left.gates, left.ports.map((n) => n.id)], [['b', 'c'], ['bc'], [], ['q']]);
+    assert.deepEqual(
+        [left.nodes.map((n) => n.id), left.passages.map((n) => n.id), left.gates, left.ports.map((n) => n.id)],
+        [['b', 'c'], ['bc'], [], ['q']],
+    );
     assert.equal(left.nodes[0].follows, undefined);
     const bare = without(doc, 'covers', 'tray');
     assert.deepEqual([bare.passages[1].behind, bare.ports[1].behind, bare.covers], [[], [], []]);
@@ -160,7 +209,12 @@ test('what goes with a node is said, and goes with it', () => {
 });
 
 test('a vehicle that is dragged gets the place where it is let go', () => {
-    const rows = [{ id: 'a', placed: true }, { id: 'b', placed: true }, { id: 'c', placed: false }, { id: 'd', placed: false }];
+    const rows = [
+        { id: 'a', placed: true },
+        { id: 'b', placed: true },
+        { id: 'c', placed: false },
+        { id: 'd', placed: false },
+    ];
     assert.equal(placeAt(rows, 'd', 0), '1', 'before all');
     assert.equal(placeAt(rows, 'd', 1), '2', 'between those with a place');
     assert.equal(placeAt(rows, 'd', 2), '3', 'behind them');
@@ -192,7 +246,9 @@ test('lines of a cable are cut where they end, whatever came in one piece', asyn
     const bytes = (text) => new TextEncoder().encode(text);
     const from = new ReadableStream({
         start(end) {
-            ['41 0', '5 7B\r\r>41 0C 0D', ' 48\r\n', 'coolant_c 88', '.2 °', 'C\n'].forEach((some) => end.enqueue(bytes(some)));
+            ['41 0', '5 7B\r\r>41 0C 0D', ' 48\r\n', 'coolant_c 88', '.2 °', 'C\n'].forEach((some) =>
+                end.enqueue(bytes(some)),
+            );
             end.close();
         },
     });
@@ -203,16 +259,32 @@ test('lines of a cable are cut where they end, whatever came in one piece', asyn
 
 test('a point is put on the hose that is nearest, and what it holds is shared', () => {
     const doc = {
-        nodes: [{ id: 'a', x_mm: 0, z_mm: 100 }, { id: 'b', x_mm: 200, z_mm: 300 }, { id: 'c', x_mm: 400, z_mm: 300 }],
-        passages: [{ id: 'ab', from: 'a', to: 'b', volume_ml: 400, kind: 'hose', label: 'Lower hose', parts: ['clamp'] }, { id: 'bc', from: 'b', to: 'c', volume_ml: 50, kind: 'line' }],
-        gates: [{ id: 'g', passage: 'ab' }], ports: [{ id: 'p', node: 'a' }], covers: [],
+        nodes: [
+            { id: 'a', x_mm: 0, z_mm: 100 },
+            { id: 'b', x_mm: 200, z_mm: 300 },
+            { id: 'c', x_mm: 400, z_mm: 300 },
+        ],
+        passages: [
+            { id: 'ab', from: 'a', to: 'b', volume_ml: 400, kind: 'hose', label: 'Lower hose', parts: ['clamp'] },
+            { id: 'bc', from: 'b', to: 'c', volume_ml: 50, kind: 'line' },
+        ],
+        gates: [{ id: 'g', passage: 'ab' }],
+        ports: [{ id: 'p', node: 'a' }],
+        covers: [],
     };
     const places = new Map([['a', [0, 0]], ['b', [100, 0]], ['c', [100, 200]]]);
     assert.deepEqual(nearest(doc, places, [25, 10]), { id: 'ab', share: 0.25 });
     assert.equal(nearest(doc, places, [500, 500]), null, 'nothing was meant');
     const made = withPoint(doc, 'ab', 0.25, { node: 'n', passage: 'p2', port: 'q' });
     assert.deepEqual(made.nodes[3], { id: 'n', x_mm: 50, z_mm: 150, label: 'on Lower hose', known_by: 'layout' });
-    assert.deepEqual(made.passages.map((one) => [one.id, one.from, one.to, one.volume_ml]), [['ab', 'a', 'n', 100], ['p2', 'n', 'b', 300], ['bc', 'b', 'c', 50]]);
+    assert.deepEqual(
+        made.passages.map((one) => [one.id, one.from, one.to, one.volume_ml]),
+        [
+            ['ab', 'a', 'n', 100],
+            ['p2', 'n', 'b', 300],
+            ['bc', 'b', 'c', 50],
+        ],
+    );
     assert.equal(made.passages[1].parts, undefined, 'a clamp is used up once');
     assert.deepEqual(made.ports[1], { id: 'q', node: 'n', kind: 'bleed', label: 'new point' });
     assert.equal(doc.passages.length, 2, 'the document itself stays');
