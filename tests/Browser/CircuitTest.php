@@ -193,6 +193,10 @@ final class CircuitTest extends BrowserTestCase
 
     private function type(string $path, string $text): void
     {
+        // The rows are written by the page's script.
+        self::$browser->wait(10, 50)->until(
+            fn (): bool => self::$browser->findElements(By::cssSelector("[data-path=\"{$path}\"]")) !== [],
+        );
         $fresh = $this->fresh();
         self::$browser->executeScript(
             'const f = document.querySelector(`[data-path="${arguments[0]}"]`); f.value = arguments[1]; '

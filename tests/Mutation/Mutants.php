@@ -34,7 +34,7 @@ final class Mutants
     ];
 
     /** What can scald, gas, hurt or ruin when it is wrong; “never” and a refusal count wherever they stand. */
-    private const HURTS = '#^core/(Heat/(?!Purging)|Judged/|Job/(Neck|Running)|Vacuum/|Steps/(Cool|RunHot|MakeSafe|Vacuum)/|Steps/(EngineStart|NotRun|Opening))#';
+    private const HURTS = '#^core/(Heat/(?!Purging)|Judged/|Job/(Neck|Running)|Plan/NeckLimit|Vacuum/|Steps/(Cool|RunHot|MakeSafe|Vacuum)/|Steps/(EngineStart|NotRun|Opening))#';
 
     /** The same comparison the other way. */
     private const TURNED = [
