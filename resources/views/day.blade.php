@@ -6,7 +6,8 @@
     </header>
     @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
     @if ($page->isEmpty())
-        <section class="empty"><h2>Nothing is open</h2><p>Plan a job, and its hands and waits are laid out here over people and tools.</p></section>
+        <section class="empty"><h2>Nothing is open</h2><p>Plan a job, and its hands and waits are laid out here over people and tools.</p>
+            </section>
     @else
         <div class="grid items-start gap-4 lg:grid-cols-2">
             @foreach ($page->people() as $person)
@@ -36,7 +37,8 @@
                         <tr @if ($row->canMove()) data-moves="/day/{{ $row->id }}" data-place="{{ $row->place }}" @endif>
                             <th scope="row"><span class="inline-flex items-center gap-2">
                                 @if ($row->canMove())<span data-grip
-                                    class="no-print grid h-11 w-8 cursor-grab touch-none place-items-center" aria-hidden="true">@icon('grip-vertical')</span>@endif
+                                    class="no-print grid h-11 w-8 cursor-grab touch-none place-items-center"
+                                        aria-hidden="true">@icon('grip-vertical')</span>@endif
                                 @if ($row->place)<b class="num" aria-label="Place {{ $row->place }}">{{ $row->place }}</b>@endif
                                 <span class="plate">{{ $row->plate }}</span></span></th>
                             <td class="num">{{ $row->done }}</td>

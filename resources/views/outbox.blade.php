@@ -5,7 +5,8 @@
         <ul class="grid gap-px bg-rule"></ul>
         <p data-nothing>Nothing waits.</p>
         <template>
-            <li class="flex flex-wrap items-baseline gap-x-3.5 gap-y-1 bg-panel px-4 py-3.5"><b data-typed></b> <span data-said></span> <a class="ml-auto">Open the step</a></li>
+            <li class="flex flex-wrap items-baseline gap-x-3.5 gap-y-1 bg-panel px-4 py-3.5"><b data-typed></b> <span data-said></span>
+                <a class="ml-auto">Open the step</a></li>
         </template>
         <p><a class="button" href="/">To the floor</a></p>
     </section>

@@ -29,7 +29,8 @@
         <x-rows>
             @foreach ($people as $person)
                 <x-row>
-                    <x-row-name :name="$person->name" :gone="$person->disabled_at !== null">{{ $person->role->label() }} · {{ $person->login }}{{
+                    <x-row-name :name="$person->name"
+                        :gone="$person->disabled_at !== null">{{ $person->role->label() }} · {{ $person->login }}{{
                         $person->disabled_at ? ' · signs in no more' : '' }}{{ $person->must_change && ! $person->disabled_at ? ' · first password' : '' }}</x-row-name>
                     @if ($manages && $person->isNot($self))
                         <form method="post" action="/people/{{ $person->id }}" class="flex flex-wrap gap-2">
@@ -55,7 +56,8 @@
                     @endif
                     @foreach ($signIns[$person->id] ?? [] as $signIn)
                         @if ($manages || $person->is($self))
-                            <form method="post" action="/sign-ins/{{ $signIn->id }}/end" class="flex basis-full flex-wrap items-center gap-2">
+                            <form method="post" action="/sign-ins/{{ $signIn->id }}/end"
+                                class="flex basis-full flex-wrap items-center gap-2">
                                 @csrf
                                 <small>Signed in at {{ $signIn->place() }},
                                     {{ $signIn->at->diffForHumans() }}{{ $signIn->id === $current ? ', here' : '' }}</small>

@@ -28,8 +28,10 @@
                 <h2>The sums</h2>
                 <table><tbody>
                     @foreach ($sheet->sums() as [$what, $first, $second])
-                        @if ($loop->index === 1 && $sheet->contentBar() !== null)<tr><td colspan="3">@include('record.content-bar', ['bar' => $sheet->contentBar()])</td></tr>@endif
-                        <tr @class(['total' => $loop->first])><th scope="row">{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>
+                        @if ($loop->index === 1 && $sheet->contentBar() !== null)<tr>
+                            <td colspan="3">@include('record.content-bar', ['bar' => $sheet->contentBar()])</td></tr>@endif
+                        <tr @class(['total' => $loop->first])><th scope="row">{{ $what }}</th><td class="num">{{ $first }}</td>
+                            <td class="num">{{ $second }}</td></tr>
                     @endforeach
                 </tbody></table>
                 @if ($sheet->rounds() !== [])
@@ -100,7 +102,10 @@
                 @else
                     <table><tbody>
                         @foreach ($sheet->visits() as $row)
-                            <tr @class(['line-through' => $row->struck !== ''])><th scope="row">{{ $row->day }}</th><td>{{ $row->level }}@if ($row->more !== '') · {{ $row->more }}@endif</td><td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}@if ($row->struck !== '') <small>{{ $row->struck }}</small>@endif</td></tr>
+                            <tr @class(['line-through' => $row->struck !== ''])><th scope="row">{{ $row->day }}</th>
+                                <td>{{ $row->level }}@if ($row->more !== '') · {{ $row->more }}@endif</td>
+                                <td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td>
+                                <td>{{ $row->by }}@if ($row->struck !== '') <small>{{ $row->struck }}</small>@endif</td></tr>
                         @endforeach
                     </tbody></table>
                 @endif

@@ -14,7 +14,8 @@
             <h2 id="months-title">Month by month</h2>
             <p class="help"><a href="/records/predictions">How well we predict</a></p>
             <table class="list">
-                <thead><tr><th scope="col">Month</th><th scope="col">Jobs</th><th scope="col">Came back</th><th scope="col">Poured</th><th scope="col">Hours at it</th><th scope="col">Air, predicted and found, each job</th></tr></thead>
+                <thead><tr><th scope="col">Month</th><th scope="col">Jobs</th><th scope="col">Came back</th><th scope="col">Poured</th>
+                    <th scope="col">Hours at it</th><th scope="col">Air, predicted and found, each job</th></tr></thead>
                 <tbody>
                     @foreach ($list->months as $month)
                         <tr @class(['*:align-middle', 'font-bold' => ($list->filters['month'] ?? '') === $month->month])>
@@ -42,7 +43,8 @@
     @if ($list->page->isNotEmpty())
         <table class="list">
             <thead><tr>
-                <th scope="col">Job</th><th scope="col">Vehicle</th><th scope="col">Work</th><th scope="col">Signed</th><th scope="col">Planned by</th>
+                <th scope="col">Job</th><th scope="col">Vehicle</th><th scope="col">Work</th><th scope="col">Signed</th>
+                    <th scope="col">Planned by</th>
             </tr></thead>
             <tbody>
                 @foreach ($list->page as $job)
@@ -52,7 +54,8 @@
                             @if ($list->search !== '')@foreach (App\Record\RecordSearch::why($job->text, $list->search) as $why)<small class="block">{{ $why }}</small>@endforeach @endif</td>
                         <td>{{ Aqbel\Core\Plan\JobKind::from($job->kind)->label() }}</td>
                         <td>{{ $job->signed_at === null ? 'given up '.substr($job->abandoned_at, 0, 10) : substr($job->signed_at, 0, 16) }}
-                            @if ($job->came_back)<small class="block tone-stop">came back</small>@elseif ($job->closed_at)<small class="block tone-pass">closed</small>@elseif ($job->followed_at)<small class="block">followed</small>@endif</td>
+                            @if ($job->came_back)<small class="block tone-stop">came
+                                back</small>@elseif ($job->closed_at)<small class="block tone-pass">closed</small>@elseif ($job->followed_at)<small class="block">followed</small>@endif</td>
                         <td>{{ $job->person }}</td>
                     </tr>
                 @endforeach
@@ -65,7 +68,8 @@
             <p>A job comes here when it is signed. Its sheet can be printed at any time from the run.</p>
         </section>
     @else
-        <section class="empty"><h2>Nothing found</h2><p>Try fewer words, or the beginning of one: a plate, a name, a part, what was found. <a href="/records">All records</a></p></section>
+        <section class="empty"><h2>Nothing found</h2><p>Try fewer words, or the beginning of one: a plate, a name, a part, what was found.
+            <a href="/records">All records</a></p></section>
     @endif
     <section class="mt-8 bg-panel p-5" aria-labelledby="leave-title">
         <h2 id="leave-title">As tables, and from elsewhere</h2>

@@ -31,7 +31,8 @@
         @if (config('aqbel.demo'))
             <section class="mt-6 border-t-[3px] border-dashed border-level pt-3" aria-labelledby="demo-title">
                 <h2 id="demo-title" class="text-[1.125rem]">Demo sign-ins</h2>
-                <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5"><dt>Technician</dt><dd>imre / bleed-it-dry</dd><dt>Lead</dt><dd>sunniva / bleed-it-dry</dd></dl>
+                <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5"><dt>Technician</dt><dd>imre / bleed-it-dry</dd><dt>Lead</dt>
+                    <dd>sunniva / bleed-it-dry</dd></dl>
             </section>
         @endif
     </section>

@@ -7,7 +7,8 @@
     <div class="grid items-start gap-4 lg:grid-cols-2">
         <section class="bg-panel p-5" aria-labelledby="routine-title">
             <h2 id="routine-title">Its own routine of filling and bleeding</h2>
-            <p>One step a line, in the order of the manual or as this shop does it; minutes stand last. Press a part, and it takes the place of what is done here
+            <p>One step a line, in the order of the manual or as this shop does it; minutes stand last. Press a part, and it takes the place
+                of what is done here
                 usually; what you write beside is gone through line by line, with its time.</p>
             <div class="my-3 flex flex-wrap gap-2">
                 <button type="button" class="button button-quiet" data-adds="fill: to the mark">Fill to the level</button>
@@ -48,7 +49,8 @@
                     <x-input name="label" label="It is called" maxlength="80" required/>
                     <div class="field"><label for="node">It sits at</label>
                         <select id="node" name="node"
-                            class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)<option value="{{ $id }}" @selected(old('node') === (string) $id)>{{ $label }}</option>@endforeach</select></div>
+                            class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)
+                                <option value="{{ $id }}" @selected(old('node') === (string) $id)>{{ $label }}</option>@endforeach</select></div>
                     <x-input name="tool" label="Tool" maxlength="80"/>
                     <button class="button button-wide">Add the point</button>
                 </form>
@@ -61,7 +63,8 @@
                     <input type="hidden" name="vehicle" value="{{ $vehicle?->id }}">
                     <div class="field"><label for="height-node">Of</label>
                         <select id="height-node" name="node"
-                            class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)<option value="{{ $id }}">{{ $label }}</option>@endforeach</select></div>
+                            class="min-h-12 w-full border border-rule bg-panel px-3">@foreach ($places as $id => $label)
+                                <option value="{{ $id }}">{{ $label }}</option>@endforeach</select></div>
                     <x-input name="measured" label="Above the floor, {{ $unit }}" inputmode="decimal" required/>
                     <button class="button button-wide">Keep the height</button>
                 </form>

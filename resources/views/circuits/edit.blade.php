@@ -16,7 +16,9 @@
             @csrf
             <textarea name="document" hidden aria-hidden="true"
                 data-vocabulary="{{ json_encode($vocabulary) }}">{{ json_encode($document, 256 | 1024) }}</textarea>
-            <noscript><p class="help">Without scripts the circuit is edited as its file, below: every fact by its name, as the <a href="/formats/aqbel-circuit-1.schema.json">format</a> has it. Saving checks it, and says what is wrong and where.</p></noscript>
+            <noscript><p class="help">Without scripts the circuit is edited as its file, below: every fact by its name, as the
+                <a href="/formats/aqbel-circuit-1.schema.json">format</a> has it. Saving checks it, and says what is wrong and
+                where.</p></noscript>
             <p class="error error-block" data-problem role="alert" hidden></p>
             <div data-rows></div>
             <button class="button button-go button-wide">Save</button>

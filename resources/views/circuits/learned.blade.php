@@ -6,16 +6,19 @@
     </header>
     @error ('of')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     @if ($page->rows() === [])
-        <section class="empty"><h2>No signed job has measured it yet</h2><p>What comes out at each drain, what stays and what is topped up is held here against the model, job by job.</p></section>
+        <section class="empty"><h2>No signed job has measured it yet</h2>
+            <p>What comes out at each drain, what stays and what is topped up is held here against the model, job by job.</p></section>
     @else
         @php $found = $page->learned->findings ?? []; @endphp
         <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="beside-title" tabindex="0">
             <h2 id="beside-title">Predicted and measured</h2>
             <table class="list">
-                <thead><tr><th scope="col">What</th><th scope="col">Predicted</th><th scope="col">Measured, in the mean</th><th scope="col">Apart</th>
+                <thead><tr><th scope="col">What</th><th scope="col">Predicted</th><th scope="col">Measured, in the mean</th>
+                    <th scope="col">Apart</th>
                     @if ($found !== [])<th scope="col">With what is found</th><th scope="col">Apart then</th>@endif</tr></thead>
                 <tbody>@foreach ($page->rows() as $row)<tr>
-                    <th scope="row">{{ $row->what }}</th><td class="num">{{ $row->predicted }}</td><td class="num">{{ $row->measured }}</td><td class="num">{{ $row->apart }}</td>
+                    <th scope="row">{{ $row->what }}</th><td class="num">{{ $row->predicted }}</td><td class="num">{{ $row->measured }}</td>
+                        <td class="num">{{ $row->apart }}</td>
                     @if ($found !== [])<td class="num">{{ $row->then }}</td><td class="num">{{ $row->thenApart }}</td>@endif
                 </tr>@endforeach</tbody>
             </table>
@@ -57,7 +60,8 @@
                     @endif
                 </article>
             @empty
-                @unless ($page->isWorking())<p>As its file says, as far as these jobs can tell: what they measured lies within what vessels, heights and volumes leave open.</p>@endunless
+                @unless ($page->isWorking())<p>As its file says, as far as these jobs can tell: what they measured lies within what vessels,
+                    heights and volumes leave open.</p>@endunless
             @endforelse
         </section>
     @endif
@@ -66,9 +70,11 @@
             <h2 id="came-title">What plans said, and what came</h2>
             <table class="list">
                 <thead><tr><th scope="col">What</th><th scope="col">Said</th><th scope="col">Came</th><th scope="col">Jobs</th></tr></thead>
-                <tbody>@foreach ($page->besides() as $row)<tr><th scope="row">{{ $row->what }}</th><td class="num">{{ $row->said }}</td><td class="num">{{ $row->came }}</td><td class="num">{{ $row->jobs }}</td></tr>@endforeach</tbody>
+                <tbody>@foreach ($page->besides() as $row)<tr><th scope="row">{{ $row->what }}</th><td class="num">{{ $row->said }}</td>
+                    <td class="num">{{ $row->came }}</td><td class="num">{{ $row->jobs }}</td></tr>@endforeach</tbody>
             </table>
-            <p class="help">In the mean. Too much else has a hand in these for them to teach the circuit; how the whole shop goes is under <a href="/records/predictions">how well we predict</a>.</p>
+            <p class="help">In the mean. Too much else has a hand in these for them to teach the circuit; how the whole shop goes is under
+                <a href="/records/predictions">how well we predict</a>.</p>
         </section>
     @endif
     @if ($page->taught->leftOut !== [])

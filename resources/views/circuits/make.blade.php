@@ -22,7 +22,8 @@
                 </fieldset>
             @endif
             <fieldset>
-                <legend class="mb-2 font-gauge text-[1.375rem] font-semibold">With the tape, from the floor <small>on level ground; each is lit in the drawing</small></legend>
+                <legend class="mb-2 font-gauge text-[1.375rem] font-semibold">With the tape, from the floor <small>on level ground; each is
+                    lit in the drawing</small></legend>
                 <div class="grid gap-x-5 gap-y-3 sm:grid-cols-2">@each('circuits.question', $page->heights(), 'field')</div>
             </fieldset>
             <fieldset>

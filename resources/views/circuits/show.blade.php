@@ -18,7 +18,8 @@
     @if ($sheet->model->waitsForALook())
         <section class="mb-4 border-l-8 border-wait bg-panel p-4" aria-labelledby="added-title">
             <h2 id="added-title">Added by {{ $sheet->model->adder->name }}, and not looked at by a lead yet</h2>
-            <ul>@foreach ($sheet->added() as $change)<li><b>{{ $change->where }}</b>: {{ $change->was }} → {{ $change->is }}</li>@endforeach</ul>
+            <ul>@foreach ($sheet->added() as $change)
+                <li><b>{{ $change->where }}</b>: {{ $change->was }} → {{ $change->is }}</li>@endforeach</ul>
             @if ($lead)
                 <form method="post" action="/circuits/{{ $sheet->model->id }}/look" class="mt-3 flex flex-wrap gap-3">
                     @csrf
@@ -64,7 +65,8 @@
                         @endforeach
                     </tbody>
                 </table>
-                <p class="help">The newest photograph of each point goes along where the circuit is exported, small: look that nothing else is on it.</p>
+                <p class="help">The newest photograph of each point goes along where the circuit is exported, small: look that nothing else
+                    is on it.</p>
             </details>
             @foreach ([['Opening', 'Uses up', 'Joint', $sheet->openings()], ['Cover', 'Off and on', 'Back', $sheet->covers()]] as [$a, $b, $c, $rows])
                 @continue ($rows === [])

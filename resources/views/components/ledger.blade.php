@@ -1,5 +1,6 @@
 @props(['table'])
-<details class="ledger fixed inset-x-0 bottom-0 z-3 max-h-[60vh] overflow-auto bg-ink text-ground [grid-area:ledger] print:static" id="ledger" data-live>
+<details class="ledger fixed inset-x-0 bottom-0 z-3 max-h-[60vh] overflow-auto bg-ink text-ground [grid-area:ledger] print:static"
+    id="ledger" data-live>
     <summary class="flex min-h-12 flex-wrap items-center gap-x-7 gap-y-1 px-[22px] py-1.5 max-[760px]:gap-x-3.5 max-[760px]:gap-y-0.5 max-[760px]:px-3 max-[760px]:py-1 max-[760px]:text-[0.9375rem] max-[760px]:[&>:nth-child(-n+3)]:hidden">
         <span class="sr-only">Ledger in full:</span>
         @foreach ($table->summary() as [$name, $value])<span>{{ $name }} <b class="ml-1 font-gauge text-[1.25rem]/none font-semibold max-[760px]:text-[1.0625rem]">{{ $value }}</b></span>@endforeach

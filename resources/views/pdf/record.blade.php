@@ -14,10 +14,12 @@
 <table><tr>
     <td class="half">
         <h2>The sums</h2>
-        <table>@foreach ($sheet->sums() as [$what, $first, $second])@if ($loop->index === 1 && $sheet->contentBar() !== null)<tr><td colspan="3"><img src="{{ App\Record\Pdf::svg(trim(view('record.content-bar', ['bar' => $sheet->contentBar()])->render())) }}" style="width: 82mm; height: 3mm"></td></tr>@endif<tr @class(['total' => $loop->first])><th>{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>@endforeach</table>
+        <table>@foreach ($sheet->sums() as [$what, $first, $second])@if ($loop->index === 1 && $sheet->contentBar() !== null)<tr>
+            <td colspan="3"><img src="{{ App\Record\Pdf::svg(trim(view('record.content-bar', ['bar' => $sheet->contentBar()])->render())) }}" style="width: 82mm; height: 3mm"></td></tr>@endif<tr @class(['total' => $loop->first])><th>{{ $what }}</th><td class="num">{{ $first }}</td><td class="num">{{ $second }}</td></tr>@endforeach</table>
         @if ($sheet->rounds() !== [])
             <h2>Warm-ups and top-ups</h2>
-            <table>@foreach ($sheet->rounds() as $round)<tr><th>{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td><td class="num">{{ $round->topped }}</td><td>{{ $round->verdict }}</td></tr>@endforeach</table>
+            <table>@foreach ($sheet->rounds() as $round)<tr><th>{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td>
+                <td class="num">{{ $round->topped }}</td><td>{{ $round->verdict }}</td></tr>@endforeach</table>
         @endif
         @if ($sheet->nextChange() !== '')<p>Next change of the coolant: {{ $sheet->nextChange() }}.</p>@endif
         @if ($sheet->watch() !== '')<p>Watch at the next visit: {{ $sheet->watch() }}.</p>@endif
@@ -25,13 +27,15 @@
     <td></td>
     <td class="half">
         <h2>In and out</h2>
-        <table>@foreach ($sheet->quantities() as [$what, $volume, $unsure])<tr><td>{{ $what }}</td><td class="num">{{ $volume }}</td><td class="num">{{ $unsure }}</td></tr>@endforeach</table>
+        <table>@foreach ($sheet->quantities() as [$what, $volume, $unsure])<tr><td>{{ $what }}</td><td class="num">{{ $volume }}</td>
+            <td class="num">{{ $unsure }}</td></tr>@endforeach</table>
         @if ($picture !== '')<p><img src="{{ $picture }}" style="width: 62mm"></p>@endif
     </td>
 </tr></table>
 @if ($sheet->passedOver() !== [])
     <h2>Passed over, with reasons</h2>
-    <ul>@foreach ($sheet->passedOver() as $passed)<li><b>{{ $passed->title }}</b>: {{ $passed->reason }} <span class="quiet">{{ $passed->by }}</span></li>@endforeach</ul>
+    <ul>@foreach ($sheet->passedOver() as $passed)
+        <li><b>{{ $passed->title }}</b>: {{ $passed->reason }} <span class="quiet">{{ $passed->by }}</span></li>@endforeach</ul>
 @endif
 <table class="story">
 @foreach ($sheet->stages() as ['stage' => $stage, 'steps' => $steps])
@@ -54,7 +58,9 @@
 @if ($sheet->visits() !== [])
     <h2>The days after</h2>
     @if ($says = $sheet->daysAfter())<p><b>{{ $says->title }}.</b> {{ $says->reason }}</p>@endif
-    <table>@foreach ($sheet->visits() as $row)<tr><td>{{ $row->day }}</td><td>{{ $row->level }} {{ $row->more }}</td><td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}@if ($row->struck !== '') {{ $row->struck }}@endif</td></tr>@endforeach</table>
+    <table>@foreach ($sheet->visits() as $row)<tr><td>{{ $row->day }}</td><td>{{ $row->level }} {{ $row->more }}</td>
+        <td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td>
+        <td>{{ $row->by }}@if ($row->struck !== '') {{ $row->struck }}@endif</td></tr>@endforeach</table>
 @endif
 <p class="quiet">Old coolant is regulated waste. @if ($sheet->seal() !== ''){{ $sheet->holds() ? 'Unchanged since it was signed.' : 'Changed since it was signed.' }} Sealed with {{ $sheet->seal() }}@endif</p>
 <p class="sign">Signature</p>

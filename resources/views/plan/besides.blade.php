@@ -55,7 +55,8 @@
     @if ($besides->combined() !== [])
         <details><summary class="button button-quiet button-wide">Put together…</summary>
             <table class="list [&_td+td]:whitespace-nowrap">
-                <thead><tr><th scope="col">Way</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr></thead>
+                <thead><tr><th scope="col">Way</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr>
+                    </thead>
                 <tbody>
                     @foreach ($besides->combined() as $row)
                         <tr>

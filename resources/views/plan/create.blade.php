@@ -103,7 +103,8 @@
                 <details class="field" @if ($errors->has('template')) open @endif>
                     <summary class="button button-quiet button-wide">Keep as a template…</summary>
                     <x-input name="template" label="Name, such as “coolant change, quick”"/>
-                    <p class="help">Keeps job, complaint, what is in it, way of filling, what is poured and the cure. The rest is each vehicle’s
+                    <p class="help">Keeps job, complaint, what is in it, way of filling, what is poured and the cure. The rest is each
+                        vehicle’s
                         own.</p>
                     <button class="button button-quiet" formaction="/templates">Keep it</button>
                 </details>

@@ -7,7 +7,8 @@
                 @forelse ($caught->freers as $freer)
                     <div><dt>{{ $freeing->does($freer) }}</dt><dd>leaves {{ $freeing->leaves($freer) }}</dd></div>
                 @empty
-                    <div><dt>Nothing tried here frees it</dt><dd>another way of filling, or the engine once pump and jackets are wet</dd></div>
+                    <div><dt>Nothing tried here frees it</dt><dd>another way of filling, or the engine once pump and jackets are wet</dd>
+                        </div>
                 @endforelse
             </dl>
         @endforeach

@@ -15,11 +15,13 @@
 <section class="order-7 col-span-full grid gap-6 min-[1181px]:grid-cols-[1fr_1.2fr_1.6fr] bg-panel px-5 py-4" aria-label="To have at hand">
     <div>
         <h2 class="mb-1">Comes off</h2>
-        @forelse ($outcome->covers() as [$cover, $about])<p class="border-rule py-[3px] not-first-of-type:border-t">{{ $cover }} <small>{{ $about }}</small></p>@empty<p class="help">Nothing.</p>@endforelse
+        @forelse ($outcome->covers() as [$cover, $about])
+            <p class="border-rule py-[3px] not-first-of-type:border-t">{{ $cover }} <small>{{ $about }}</small></p>@empty<p class="help">Nothing.</p>@endforelse
     </div>
     <div>
         <h2 class="mb-1">Parts</h2>
-        @forelse ($outcome->parts() as $part)<p class="border-rule py-[3px] not-first-of-type:border-t">{{ $part }}</p>@empty<p class="help">None from the circuit’s own data.</p>@endforelse
+        @forelse ($outcome->parts() as $part)
+            <p class="border-rule py-[3px] not-first-of-type:border-t">{{ $part }}</p>@empty<p class="help">None from the circuit’s own data.</p>@endforelse
     </div>
     <div class="[&_p]:py-[3px]">
         <h2 class="mb-1">Coolant to buy</h2>

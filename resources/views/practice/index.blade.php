@@ -1,7 +1,8 @@
 <x-layout title="Practice">
     <header class="page-head">
         <h1>Practice</h1>
-        <p>Vehicles that are not there, on the pages of real ones. Nothing of it goes into records, stores or figures · <a href="/">floor</a></p>
+        <p>Vehicles that are not there, on the pages of real ones. Nothing of it goes into records, stores or figures ·
+            <a href="/">floor</a></p>
     </header>
     @error ('exercise')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     <ol class="grid gap-3 md:grid-cols-2" aria-label="Exercises, the easiest first">

@@ -10,6 +10,7 @@
         @endif
         @include('plan.freeing')
         @include('plan.ranges', ['job' => $job->id])
-        <p class="help px-5 pb-4">This job keeps the circuit it was planned on; what is measured counts from the next one, or when it is planned anew.</p>
+        <p class="help px-5 pb-4">This job keeps the circuit it was planned on; what is measured counts from the next one, or when it is
+            planned anew.</p>
     </div>
 </x-layout>

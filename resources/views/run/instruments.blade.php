@@ -53,7 +53,8 @@
                 <div class="my-3 flex flex-wrap items-end gap-2" data-cable="{{ $instruments->addressOf($feed) }}" hidden>
                     <div class="field"><label for="adapter-{{ $feed->id }}">A cable at this tablet</label>
                         <select id="adapter-{{ $feed->id }}"
-                            name="adapter"><option value="asked">a scan tool that is asked</option><option value="sends">a gauge that sends by itself</option></select></div>
+                            name="adapter"><option value="asked">a scan tool that is asked</option>
+                                <option value="sends">a gauge that sends by itself</option></select></div>
                     <div class="field"><label for="speed-{{ $feed->id }}">Speed</label>
                         <select id="speed-{{ $feed->id }}"
                             name="speed">@foreach ([38400, 9600, 115200] as $speed)<option>{{ $speed }}</option>@endforeach</select></div>

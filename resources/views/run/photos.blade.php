@@ -3,8 +3,12 @@
     <section class="mt-[18px] border-t border-rule pt-2.5" aria-labelledby="compare-title">
         <h2 class="mb-1.5 text-[1.125rem] text-quiet" id="compare-title">Before and now</h2>
         <div class="grid max-[520px]:gap-y-2.5 min-[521px]:grid-cols-2">
-            <div class="min-[521px]:pr-3.5"><h3 class="mb-1 text-[1.0625rem]">Before the work</h3><x-photos :photos="$page->written->photosBefore()" empty="No photograph was taken before the work."/></div>
-            <div class="border-dashed border-level max-[520px]:border-t-3 max-[520px]:pt-2.5 min-[521px]:border-l-3 min-[521px]:pl-3.5"><h3 class="mb-1 text-[1.0625rem]">Now</h3><x-photos :photos="$page->written->photos()" empty="Photograph the same places from the same side."/></div>
+            <div class="min-[521px]:pr-3.5">
+                <h3 class="mb-1 text-[1.0625rem]">Before the work</h3><x-photos :photos="$page->written->photosBefore()"
+                empty="No photograph was taken before the work."/></div>
+            <div class="border-dashed border-level max-[520px]:border-t-3 max-[520px]:pt-2.5 min-[521px]:border-l-3 min-[521px]:pl-3.5">
+                <h3 class="mb-1 text-[1.0625rem]">Now</h3><x-photos :photos="$page->written->photos()"
+                empty="Photograph the same places from the same side."/></div>
         </div>
     </section>
 @elseif ($page->written->photos() !== [])
@@ -29,7 +33,9 @@
             <div @class(['field mb-3', 'has-error' => $errors->has('photo')])>
                 <label for="photo">Picture <small>JPEG, PNG or WebP, up to 12 MB</small></label>
                 <input id="photo" type="file" name="photo"
-                    class="min-h-13 w-full rounded-sm border border-quiet bg-panel p-1.5 file:mr-3 file:min-h-11 file:border-0 file:bg-sunk file:px-4 file:text-[1rem] file:font-semibold file:text-ink" accept="image/jpeg,image/png,image/webp" capture="environment"
+                    class="min-h-13 w-full rounded-sm border border-quiet bg-panel p-1.5 file:mr-3 file:min-h-11 file:border-0 file:bg-sunk
+                        file:px-4 file:text-[1rem] file:font-semibold file:text-ink" accept="image/jpeg,image/png,image/webp"
+                        capture="environment"
                     @error('photo') aria-invalid="true" aria-describedby="photo-error" @enderror>
                 <p class="error" id="photo-error" data-photo-error @unless ($errors->has('photo')) hidden @endunless>
                     @icon('triangle-alert')<span>{{ $errors->first('photo') }}</span>

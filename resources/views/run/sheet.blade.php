@@ -24,7 +24,8 @@
             </header>
             <input type="hidden" name="sheet[{{ $block->step->id }}][]" value="">
             @foreach ($block->tables as $table)<x-numbers :table="$table"/>@endforeach
-            @if ($block->form->fields === [])<p class="flex items-start gap-2 [&>svg]:mt-px [&>svg]:text-quiet">@icon('circle-check'){{ $block->form->button }}</p>@endif
+            @if ($block->form->fields === [])
+                <p class="flex items-start gap-2 [&>svg]:mt-px [&>svg]:text-quiet">@icon('circle-check'){{ $block->form->button }}</p>@endif
             @if ($block->items() !== [])
                 <ul class="columns-[2_200px] gap-[18px] leading-[1.3]">
                     @foreach ($block->items() as $field)

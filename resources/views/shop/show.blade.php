@@ -34,7 +34,8 @@
             <p class="help">What came with it stands in CHANGELOG.md.</p>
             <h2 id="calendar">The shop’s visits in a calendar</h2>
             @if ($page->mayChange)
-                @if ($page->calendar())<p class="help">Whoever has this address sees all visits.</p><p class="num break-all select-all">{{ $page->calendar() }}</p>@endif
+                @if ($page->calendar())<p class="help">Whoever has this address sees all visits.</p>
+                    <p class="num break-all select-all">{{ $page->calendar() }}</p>@endif
                 <form method="post" action="/shop/calendar" class="flex flex-wrap gap-2">
                     @csrf
                     <button class="button button-quiet">{{ $page->calendar() ? 'Another address' : 'Make an address' }}</button>

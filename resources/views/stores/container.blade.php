@@ -10,7 +10,8 @@
             </h2>
             <div class="overflow-x-auto" tabindex="0" role="group" aria-label="Every litre of it">
                 <table class="list">
-                    <thead><tr><th scope="col">When</th><th scope="col">What</th><th scope="col">In or out</th><th scope="col">Then in it</th><th scope="col">By</th></tr></thead>
+                    <thead><tr><th scope="col">When</th><th scope="col">What</th><th scope="col">In or out</th>
+                        <th scope="col">Then in it</th><th scope="col">By</th></tr></thead>
                     <tbody>
                         @foreach ($page->rows() as $row)
                             <tr>
@@ -29,7 +30,8 @@
         <section class="no-print bg-panel p-5" aria-labelledby="out-title">
             <h2 id="out-title">Out of it, without a job</h2>
             @include('stores.form', ['form' => $page::outForm(), 'to' => "containers/{$page->can->container->id}/out", 'prefix' => 'out-'])
-            <p class="mt-4">Does the sum not agree with the can? <a href="/stores">Count it</a>: what was counted stands, whatever the sums say.</p>
+            <p class="mt-4">Does the sum not agree with the can? <a href="/stores">Count it</a>: what was counted stands, whatever the sums
+                say.</p>
         </section>
     </div>
 </x-layout>

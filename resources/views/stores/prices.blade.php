@@ -7,7 +7,8 @@
         </p>
     @else
         <table class="list max-[520px]:[&_:is(tr,th,td)]:block max-[520px]:[&_th]:border-b-0 max-[520px]:[&_th]:pb-0">
-            <thead class="max-[520px]:hidden"><tr><th scope="col">What</th><th scope="col">Containers, price, price of one {{ $page->per() }}</th></tr></thead>
+            <thead class="max-[520px]:hidden"><tr><th scope="col">What</th>
+                <th scope="col">Containers, price, price of one {{ $page->per() }}</th></tr></thead>
             <tbody>
                 @foreach ($page->prices() as $row)
                     <tr>

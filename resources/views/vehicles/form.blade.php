@@ -11,7 +11,8 @@
                 placeholder="Any part of its name">
             <datalist id="circuits">@foreach (array_keys($circuits) as $name)<option value="{{ $name }}"></option>@endforeach</datalist>
             @error ('circuit')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
-            <p class="help">None fits? <a href="/circuits/make?for=vehicle">Make a circuit</a>: a layout, the manual, a tape, five minutes.</p>
+            <p class="help">None fits? <a href="/circuits/make?for=vehicle">Make a circuit</a>: a layout, the manual, a tape, five
+                minutes.</p>
         </div>
         <div class="fields">
             @foreach ($fields as $field)

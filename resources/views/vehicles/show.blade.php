@@ -19,7 +19,8 @@
         <x-panel>
             <h2>In it now</h2>
             @if ($page->content === [])<p>Nobody has signed a job on it yet.</p>@endif
-            <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-2">@foreach ($page->content as [$what, $value])<dt>{{ $what }}</dt><dd class="font-semibold">{{ $value }}</dd>@endforeach</dl>
+            <dl class="grid grid-cols-[1fr_auto] gap-x-4 gap-y-2">@foreach ($page->content as [$what, $value])<dt>{{ $what }}</dt>
+                <dd class="font-semibold">{{ $value }}</dd>@endforeach</dl>
             <h2>Next change of the coolant</h2>
             @if ($page->due->changed === null)
                 <p>No change is on record here.</p>
@@ -34,7 +35,8 @@
                 @if ($page->vehicle->read_on) Read on {{ $page->vehicle->read_on->format('Y-m-d') }}:
                     {{ implode(', ', $page->run()) }}.@endif</p>
             @if ($page->vehicle->notes !== '')<h2>Notes</h2><p>{{ $page->vehicle->notes }}</p>@endif
-            @if ($page->visits->isNotEmpty())<h2>Visits due</h2><ul class="grid gap-1">@include('visits.due', ['visits' => $page->visits])</ul>@endif
+            @if ($page->visits->isNotEmpty())<h2>Visits due</h2>
+                <ul class="grid gap-1">@include('visits.due', ['visits' => $page->visits])</ul>@endif
             @if ($page->watch !== [])<h2>To watch</h2><ul>@foreach ($page->watch as $one)<li>{{ $one }}</li>@endforeach</ul>@endif
         </x-panel>
         <x-panel>
@@ -46,7 +48,8 @@
                         <a href="/jobs/{{ $job->id }}{{ $job->stands() ? '/record' : '' }}">{{ $job->number() }}</a>
                         <span>{{ $job->kind->label() }}, planned by {{ $job->planner->name }}</span>
                         <small class="ml-auto">{{ $job->abandoned_at ? 'given up '.$job->abandoned_at->format('Y-m-d')
-                            : ($job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since '.$job->created_at->format('Y-m-d')) }}@if ($job->followed_at)
+                            : ($job->signed_at ? 'signed '.$job->signed_at->format('Y-m-d') : 'open since
+                                '.$job->created_at->format('Y-m-d')) }}@if ($job->followed_at)
                             · <a href="/jobs/{{ $job->id }}/visits">{{ $job->life()->label() }}{{ $job->closed_at ? ' '.$job->closed_at->format('Y-m-d') : '' }}</a>@endif</small>
                     </li>
                 @endforeach

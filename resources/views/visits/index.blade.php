@@ -5,7 +5,8 @@
         <p>{{ $due->count() === 0 ? 'No visit is due.' : ($due->overdue() === 0 ? 'Nothing is overdue.' : "{$due->overdue()} overdue.") }}</p>
     </header>
     @if ($due->isEmpty())
-        <section class="empty"><h2>No visit is booked</h2><p>Days after a signature are booked at the end of a job, or by whoever asks for one under its record.</p></section>
+        <section class="empty"><h2>No visit is booked</h2><p>Days after a signature are booked at the end of a job, or by whoever asks for
+            one under its record.</p></section>
     @endif
     @foreach ([['Mine, and anybody’s', $due->mine], ['In other hands', $due->others], ['In the shop now: looked at with the job in hand', $due->inTheShop]] as [$name, $visits])
         @continue ($visits->isEmpty())

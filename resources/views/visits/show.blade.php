@@ -14,7 +14,8 @@
             @else
             <h2 id="visit-title">{{ $page->next === null ? 'A look today' : ($page->next->isOverdue() ? 'Overdue since ' : 'Due ').$page->next->due_on->format('Y-m-d') }}</h2>
             @foreach ($page->why() as $why)<p class="help">{{ $why }}</p>@endforeach
-            <p class="caution-line flex items-start gap-2 font-semibold">@icon('triangle-alert')Cold engine only. A warm neck stays shut: it scalds.</p>
+            <p class="caution-line flex items-start gap-2 font-semibold">@icon('triangle-alert')Cold engine only. A warm neck stays shut: it
+                scalds.</p>
             @endif
             <form method="post" action="{{ $page->wrong ? "/visits/{$page->wrong->id}/correct" : "/jobs/{$page->job->id}/visits" }}"
                 enctype="multipart/form-data" class="grid gap-3" data-once>
@@ -84,11 +85,13 @@
             @endif
             @if ($page->rows() !== [])
                 <div class="mt-4 overflow-x-auto" tabindex="0" role="group" aria-label="Every look"><table class="list">
-                    <thead><tr><th scope="col">Day</th><th scope="col">Level</th><th scope="col">Topped up</th><th scope="col">At</th><th scope="col">By</th></tr></thead>
+                    <thead><tr><th scope="col">Day</th><th scope="col">Level</th><th scope="col">Topped up</th><th scope="col">At</th>
+                        <th scope="col">By</th></tr></thead>
                     <tbody>
                         @foreach ($page->rows() as $row)
                             <tr @class(['line-through' => $row->struck !== ''])>
-                                <th scope="row">{{ $row->day }}</th><td>{{ $row->level }}@if ($row->more !== '') <small>{{ $row->more }}</small>@endif
+                                <th scope="row">{{ $row->day }}</th>
+                                    <td>{{ $row->level }}@if ($row->more !== '') <small>{{ $row->more }}</small>@endif
                                     @if ($row->photo)<a href="/photos/{{ $row->photo }}">photograph</a>@endif</td>
                                 <td class="num">{{ $row->toppedUp }}</td><td class="num">{{ $row->warm }}</td><td>{{ $row->by }}
                                     @if ($row->correct)<a href="/jobs/{{ $page->job->id }}/visits?correct={{ $row->correct }}#visit"
