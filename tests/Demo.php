@@ -7,7 +7,13 @@ namespace Tests;
 use App\Calc\TopicList;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
+use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Plan\Choices;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\HouseRules;
+use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Planner;
+use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
 
@@ -28,6 +34,28 @@ final class Demo
     public static function circuit(string $key): Circuit
     {
         return self::$read[$key] ??= CircuitReader::read(self::document($key));
+    }
+
+    /**
+     * A repair by gravity, through all drains, in the shop.
+     *
+     * @param  list<Tool>  $tools
+     */
+    public static function repair(Circuit $circuit, HouseRules $rules, array $tools): Choices
+    {
+        return new Choices(
+            JobKind::Repair,
+            Complaint::None,
+            'gravity',
+            [],
+            $circuit->portIds(PortKind::Drain),
+            1420.0,
+            0.0,
+            0.5,
+            0.0,
+            $rules,
+            $tools,
+        );
     }
 
     /** A layout as it comes, of which nobody has answered anything. */

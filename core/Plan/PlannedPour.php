@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Job\Neck;
 
 /**
@@ -36,6 +38,20 @@ final readonly class PlannedPour
         return $this->at === $circuit->fillPort()->id
             ? $circuit->usualGates()
             : array_values(array_unique([...$circuit->usualGates(), ...$circuit->gatesBeside($this->at)]));
+    }
+
+    /** What stands where, once so much is in, mL. */
+    public function standing(Circuit $circuit, float $ml): Runs
+    {
+        return Filling::of(
+            $circuit,
+            $this->at,
+            $this->open,
+            $this->openGates($circuit),
+            $this->noseLiftMm,
+            $this->headMm,
+            volumeMl: max(0.0, $ml),
+        )->runs;
     }
 
     /** @param  list<string>  $open */

@@ -6,7 +6,6 @@ namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
-use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Heat\Purging;
@@ -189,14 +188,6 @@ abstract class Poured implements School
     /** By the ledger, as this pour lets it stand. */
     protected static function standing(JobState $job, PlannedPour $pour): Runs
     {
-        return Filling::of(
-            $job->circuit,
-            $pour->at,
-            $pour->open,
-            $pour->openGates($job->circuit),
-            $pour->noseLiftMm,
-            $pour->headMm,
-            volumeMl: max(0.0, $job->ledger()->contentMl),
-        )->runs;
+        return $pour->standing($job->circuit, $job->ledger()->contentMl);
     }
 }

@@ -6,7 +6,6 @@ namespace Aqbel\Core\Schools;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
-use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Flow\SilentPort;
@@ -302,14 +301,6 @@ final readonly class Way implements School
         }
         $pour = $this->pours($job->circuit, Plan::of($job)->choices)[0];
 
-        return Filling::of(
-            $job->circuit,
-            $pour->at,
-            $pour->open,
-            $pour->openGates($job->circuit),
-            $pour->noseLiftMm,
-            $pour->headMm,
-            volumeMl: max(0.0, $job->ledger()->contentMl),
-        )->runs;
+        return $pour->standing($job->circuit, $job->ledger()->contentMl);
     }
 }

@@ -8,10 +8,7 @@ use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Tie;
 use Aqbel\Core\Plan\CheapestFill;
-use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\HouseRules;
-use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\Simulations;
 use Aqbel\Core\Plan\Tool;
@@ -39,19 +36,7 @@ final class CheapestFillTest extends TestCase
     public function test_no_pour_that_is_sure_costs_less(string $key, array $tools, float $share): void
     {
         $circuit = Demo::circuit($key);
-        $choices = new Choices(
-            JobKind::Repair,
-            Complaint::None,
-            'gravity',
-            [],
-            $circuit->portIds(PortKind::Drain),
-            1420.0,
-            0.0,
-            0.5,
-            0.0,
-            new HouseRules(airShare: $share),
-            $tools,
-        );
+        $choices = Demo::repair($circuit, new HouseRules(airShare: $share), $tools);
         $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
         $limit = $share * $circuit->capacityMl();
         [$sure, $unsure] = [[], []];
@@ -102,19 +87,7 @@ final class CheapestFillTest extends TestCase
             }
             $circuit = CircuitReader::read($document);
             // So much air may stay that both of its own points do, and neither alone.
-            $choices = new Choices(
-                JobKind::Repair,
-                Complaint::None,
-                'gravity',
-                [],
-                $circuit->portIds(PortKind::Drain),
-                1420.0,
-                0.0,
-                0.5,
-                0.0,
-                new HouseRules(airShare: 0.035),
-                [],
-            );
+            $choices = Demo::repair($circuit, new HouseRules(airShare: 0.035), []);
 
             return CheapestFill::of(
                 $circuit,

@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
-use Aqbel\Core\Circuit\PortKind;
-use Aqbel\Core\Plan\Choices;
-use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\HouseRules;
-use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Schools\Aid;
 use Aqbel\Core\Schools\Combination;
@@ -116,19 +112,7 @@ final class CombinationsTest extends TestCase
 
         return Demo::planner()->groundwork(
             $circuit,
-            new Choices(
-                JobKind::Repair,
-                Complaint::None,
-                'gravity',
-                [],
-                $circuit->portIds(PortKind::Drain),
-                1420.0,
-                0.0,
-                0.5,
-                0.0,
-                new HouseRules(),
-                $tools,
-            ),
+            Demo::repair($circuit, new HouseRules(), $tools),
         );
     }
 }

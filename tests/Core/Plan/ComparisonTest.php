@@ -6,15 +6,11 @@ namespace Tests\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
-use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Tie;
-use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\ComparedSchool;
 use Aqbel\Core\Plan\Comparison;
-use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\HouseRules;
-use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\NeverRuns;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -120,19 +116,7 @@ final class ComparisonTest extends TestCase
     /** @param  list<Tool>  $tools */
     private static function comparison(Circuit $circuit, array $tools): Comparison
     {
-        $choices = new Choices(
-            JobKind::Repair,
-            Complaint::None,
-            'gravity',
-            [],
-            $circuit->portIds(PortKind::Drain),
-            1420.0,
-            0.0,
-            0.5,
-            0.0,
-            new HouseRules(),
-            $tools,
-        );
+        $choices = Demo::repair($circuit, new HouseRules(), $tools);
 
         return Comparison::of(Demo::planner(), Demo::planner()->groundwork($circuit, $choices));
     }
