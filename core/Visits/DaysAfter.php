@@ -155,13 +155,13 @@ final readonly class DaysAfter
                 TopUpVerdict::Leak => DaysAfterCode::Leak,
                 TopUpVerdict::Both => DaysAfterCode::Both,
                 TopUpVerdict::Air => DaysAfterCode::StillToCome,
-                TopUpVerdict::TooFew => DaysAfterCode::TooFew,
-                // What a customer told closes nothing: somebody of the shop looks once.
-                // Nor does a level that was left below its mark.
-                TopUpVerdict::Settled => $newest->tookMl() === null
-                || array_filter($visits, fn (Visit $visit) => ! $visit->told) === []
-                    ? DaysAfterCode::TooFew
-                    : DaysAfterCode::Closed,
+                TopUpVerdict::TooFew, TopUpVerdict::Settled => match (true) {
+                    $newest->tookMl() === null => DaysAfterCode::LeftBelow,
+                    // What a customer told closes nothing: somebody of the shop looks once.
+                    $topUps->verdict === TopUpVerdict::TooFew,
+                    array_filter($visits, fn (Visit $visit) => ! $visit->told) === [] => DaysAfterCode::TooFew,
+                    default => DaysAfterCode::Closed,
+                },
             },
         };
     }

@@ -22,6 +22,9 @@ enum DaysAfterCode: string
     /** One look more tells. */
     case TooFew = 'too_few';
 
+    /** It was left below its mark: nobody knows what it would have taken. */
+    case LeftBelow = 'left_below';
+
     /** It takes by the hour. */
     case Leak = 'leak';
 

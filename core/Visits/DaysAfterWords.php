@@ -28,6 +28,12 @@ final class DaysAfterWords
                 'One look more tells',
                 "{$taken} Whether it stands still shows at the next look, cold, and read by somebody of the shop.",
             ),
+            DaysAfterCode::LeftBelow => Verdict::wait(
+                $code,
+                'Left below its mark',
+                "What it would have taken nobody knows, so nothing tells air from a leak. {$taken} Bring it to the mark, "
+                    .'cold, and write down how much went in.',
+            ),
             DaysAfterCode::TooWeak => Verdict::stop(
                 $code,
                 'It freezes too early',

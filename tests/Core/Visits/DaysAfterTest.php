@@ -95,12 +95,12 @@ final class DaysAfterTest extends TestCase
             self::assertTrue($code($red)?->isRed());
         }
         self::assertSame(
-            DaysAfterCode::TooFew,
+            DaysAfterCode::LeftBelow,
             $code(new Visit($at, LevelFound::Below, 0.0)),
             'left below its mark it closes nothing',
         );
         self::assertSame(
-            DaysAfterCode::TooFew,
+            DaysAfterCode::LeftBelow,
             $code(new Visit($at, LevelFound::AtMark), new Visit($at + 86400, LevelFound::Below, 0.0)),
         );
         self::assertSame(
