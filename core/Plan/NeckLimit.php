@@ -43,15 +43,19 @@ final class NeckLimit
     }
 
     /**
-     * Whether a run that is warmed up so is shut off before its thermostat opens: nothing on the far side is ever
-     * shown, however often it is run. With what is wanted inside.
+     * Whether a run that is warmed up so is shut off before its thermostat opens, and one under a tight cap is not:
+     * nothing on the far side is ever shown, however often it is run so. With what is wanted inside.
      */
     public static function endsTooEarly(Circuit $circuit, Choices $choices, WarmUp $warmUp): bool
     {
         $coolant = new Mixture($circuit->facts->base, $choices->targetFraction);
 
-        return $warmUp->staysUnsealed()
-            && ! self::showsTheFarSide($circuit, self::of($circuit, $choices, $coolant, $warmUp->neck()));
+        $shows = fn (Neck $neck): bool => self::showsTheFarSide(
+            $circuit,
+            self::of($circuit, $choices, $coolant, $neck),
+        );
+
+        return $warmUp->staysUnsealed() && ! $shows($warmUp->neck()) && $shows(Neck::Sealed);
     }
 
     /** Whether a run up to this limit can show heat behind the thermostat; also where there is none. */

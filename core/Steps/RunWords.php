@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Heat\StopLimit;
+use Aqbel\Core\Heat\StopReason;
 use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\DangerCode;
 use Aqbel\Core\Judged\HotProofs;
@@ -13,6 +15,7 @@ use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\MissingProof;
 use Aqbel\Core\Judged\ProofCode;
 use Aqbel\Core\Judged\RunDanger;
+use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Judged\WarmLevel;
 use Aqbel\Core\Judged\WarmLevelCode;
 use Aqbel\Core\Observed\Bubbles;
@@ -199,6 +202,8 @@ final class RunWords
         $opens = $at->degrees((float) $proof->fromC);
         $wouldHelp = match (true) {
             ! $proof->tightToo => ' Cap it tight for the next run',
+            StopLimitAtNeck::of($at, Neck::Sealed)->because !== StopReason::Boiling => ' Its own limit, or its fan, '
+                .'stands below the thermostat: look at the figures of the circuit',
             $at->facts()->capKpa === null => ' The pressure on its cap would let it get hotter: read it off',
             default => ' A stronger mixture, or a lower place, would',
         };

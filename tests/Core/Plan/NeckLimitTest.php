@@ -45,6 +45,11 @@ final class NeckLimitTest extends TestCase
         self::assertFalse($endsEarly(3_900.0, WarmUp::OpenNeck), 'its cap goes on hot');
         self::assertFalse($endsEarly(3_900.0, WarmUp::Usual));
         self::assertFalse($endsEarly(1_420.0, WarmUp::LooseCap));
+        $capless = Demo::layout('radiator_cap');
+        self::assertFalse(
+            NeckLimit::endsTooEarly($capless, self::choices($capless, 5_000.0, 0.3), WarmUp::LooseCap),
+            'of a cap nobody knows it gets no hotter: sealed is no remedy',
+        );
     }
 
     public function test_such_a_way_is_not_offered_and_says_why(): void
@@ -58,8 +63,8 @@ final class NeckLimitTest extends TestCase
         self::assertNull($misfit('gravity'));
     }
 
-    private static function choices(Circuit $circuit, float $metres): Choices
+    private static function choices(Circuit $circuit, float $metres, float $fraction = 0.4): Choices
     {
-        return (new Input(['choices' => ['elevation_m' => $metres, 'target_fraction' => 0.4]]))->choices($circuit);
+        return (new Input(['choices' => ['elevation_m' => $metres, 'target_fraction' => $fraction]]))->choices($circuit);
     }
 }
