@@ -17,6 +17,19 @@ use PHPUnit\Framework\TestCase;
 /** Drives the real interface in Chromium against a server of its own with the demo shop. */
 abstract class BrowserTestCase extends TestCase
 {
+    /** A browser without a screen, that talks to nobody. */
+    public const QUIETLY = [
+        '--headless=new',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-dev-shm-usage',
+    ];
+
     private const ROOT = __DIR__.'/../..';
 
     /** So often nobody comes back to one step. */
@@ -86,15 +99,7 @@ abstract class BrowserTestCase extends TestCase
         self::$driver = proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes);
         self::waitForPort($driverPort);
         $options = (new ChromeOptions())->addArguments([
-            '--headless=new',
-            '--no-sandbox',
-            '--disable-gpu',
-            '--disable-quic',
-            '--no-first-run',
-            '--disable-background-networking',
-            '--disable-component-update',
-            '--disable-sync',
-            '--disable-dev-shm-usage',
+            ...self::QUIETLY,
             '--force-prefers-reduced-motion',
             '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
             '--window-size=1280,900',

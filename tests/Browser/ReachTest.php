@@ -265,15 +265,7 @@ final class ReachTest extends TestCase
         $this->start(['chromedriver', "--port={$port}"], '/dev/null', ['HOME' => "{$this->place}/home"]);
         $this->until(fn () => @fsockopen('127.0.0.1', $port) !== false);
         $options = (new ChromeOptions())->addArguments([
-            '--headless=new',
-            '--no-sandbox',
-            '--disable-gpu',
-            '--disable-quic',
-            '--no-first-run',
-            '--disable-background-networking',
-            '--disable-component-update',
-            '--disable-sync',
-            '--disable-dev-shm-usage',
+            ...BrowserTestCase::QUIETLY,
             '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1, EXCLUDE localhost',
             "--user-data-dir={$this->place}/profile",
         ]);
