@@ -46,8 +46,6 @@ abstract class BrowserTestCase extends TestCase
 
     private static string $url;
 
-    private static string $profile;
-
     /** A folder with the demo shop's database and the configuration. */
     private static ?string $prepared = null;
 
@@ -92,19 +90,19 @@ abstract class BrowserTestCase extends TestCase
         self::prepare($directory, $environment);
         [$port, $driverPort] = [self::freePort(), self::freePort()];
         self::$url = "http://127.0.0.1:{$port}";
-        self::$profile = sys_get_temp_dir().'/aqbel-browser-'.bin2hex(random_bytes(6));
         self::$environment = $environment;
         self::startServer();
         $quiet = [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']];
         self::$driver = proc_open(['setsid', 'chromedriver', "--port={$driverPort}"], $quiet, $pipes);
         self::waitForPort($driverPort);
-        $options = (new ChromeOptions())->addArguments([
-            ...self::QUIETLY,
-            '--force-prefers-reduced-motion',
-            '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
-            '--window-size=1280,900',
-            '--user-data-dir='.self::$profile,
-        ]);
+        // The same engine without a window of its own around the page: half the work.
+        $options = (new ChromeOptions())->setBinary('/usr/bin/chromium-headless-shell')
+            ->addArguments([
+                ...self::QUIETLY,
+                '--force-prefers-reduced-motion',
+                '--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1',
+                '--window-size=1280,900',
+            ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY_W3C, $options->toArray());
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
@@ -119,7 +117,6 @@ abstract class BrowserTestCase extends TestCase
             self::end(self::$driver);
             self::stopServer();
             @unlink(self::clockFile());
-            shell_exec('rm -rf '.escapeshellarg(self::$profile));
         }
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use PHPUnit\Framework\Attributes\Group;
+
+#[Group('one-database')]
 final class CalculatorTest extends ShopTestCase
 {
     public function test_every_calculator_answers_in_both_unit_systems_with_formula_and_source(): void

@@ -13,6 +13,7 @@ use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 use PHPUnit\Framework\Attributes\TestWith;
 use Tests\TestCase;
 
@@ -20,6 +21,7 @@ use Tests\TestCase;
  * The demo shop as versions of 2026-11-23, -24 and -26 left it, with
  * its eight jobs: every page opens, in either system of units.
  */
+#[Group('one-database')]
 final class EarlierDatabaseTest extends TestCase
 {
     private function upgraded(string $of = '2026-11-24'): void

@@ -19,8 +19,10 @@ use Aqbel\Core\Flow\CellState;
 use Aqbel\Core\Flow\Run;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Job\PortState;
+use PHPUnit\Framework\Attributes\Group;
 
 /** The side view: to scale, and moving with the job. */
+#[Group('one-database')]
 final class ElevationTest extends ShopTestCase
 {
     public function test_one_scale_for_both_axes_and_front_to_the_left(): void

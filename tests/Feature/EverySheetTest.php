@@ -15,11 +15,13 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use PHPUnit\Framework\Attributes\Group;
 
 /**
  * Every sheet of every demo vehicle’s job, filled with good, bad and missing values at random: all of it is done, or
  * nothing and it says why at its field; sent twice, it is done once. AQBEL_FILLINGS is how many a sheet.
  */
+#[Group('one-database')]
 final class EverySheetTest extends ShopTestCase
 {
     public function test_a_press_does_all_of_it_or_nothing_and_never_in_silence(): void

@@ -8,10 +8,12 @@ use App\Models\Job;
 use Aqbel\Core\Plan\Schools;
 use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Steps\StepCatalogue;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Extension\IdledFill;
 use Tests\Extension\IdleInTheYard;
 
 /** One class each makes a new kind of step and a new school known everywhere. */
+#[Group('one-database')]
 final class ExtensionTest extends ShopTestCase
 {
     protected function setUp(): void

@@ -15,6 +15,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 
 /** Instruments that send to a job: what is kept, what is refused, and what of it counts. */
 final class FeedTest extends ShopTestCase
@@ -25,6 +26,7 @@ final class FeedTest extends ShopTestCase
         parent::tearDown();
     }
 
+    #[Group('one-database')]
     public function test_a_warm_up_by_a_stand_in_proves_what_it_shows_in_a_few_lines(): void
     {
         [$job, $feed] = $this->running('');
@@ -78,6 +80,7 @@ final class FeedTest extends ShopTestCase
         self::assertNotNull($job->refresh()->danger_since);
     }
 
+    #[Group('one-database')]
     public function test_air_at_the_sensor_is_danger_before_anything_boils(): void
     {
         [$job, $feed] = $this->running('pocket:sensor');
@@ -87,6 +90,7 @@ final class FeedTest extends ShopTestCase
     }
 
     #[DataProvider('holds')]
+    #[Group('one-database')]
     public function test_a_hold_is_read_by_its_gauge(string $fault, string $comesTo): void
     {
         Carbon::setTestNow(Carbon::now()->startOfSecond());
@@ -118,6 +122,7 @@ final class FeedTest extends ShopTestCase
     }
 
     #[DataProvider('pressed')]
+    #[Group('one-database')]
     public function test_a_pressure_test_is_read_by_its_gauge(float $fallsTo, string $comesTo, int $after): void
     {
         Carbon::setTestNow(Carbon::now()->startOfSecond());
@@ -166,6 +171,7 @@ final class FeedTest extends ShopTestCase
         self::assertNotNull($job->refresh()->danger_since);
     }
 
+    #[Group('one-database')]
     public function test_the_times_of_revs_and_idle_begin_and_end_by_the_count(): void
     {
         [$job, $feed] = $this->running('');

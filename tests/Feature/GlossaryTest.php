@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Words\Glossary;
+use PHPUnit\Framework\Attributes\Group;
 
 /** One glossary: the words a page explains are those of the documentation. */
+#[Group('one-database')]
 final class GlossaryTest extends ShopTestCase
 {
     public function test_the_first_of_each_word_says_what_it_means_and_the_rest_is_text(): void

@@ -7,9 +7,11 @@ namespace Tests\Feature;
 use App\Http\WholeFileSessions;
 use Illuminate\Filesystem\Filesystem;
 use Illuminate\Support\Facades\File;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
 /** A session that is being written is the one before or the one after, never half of it. */
+#[Group('one-database')]
 final class SessionFilesTest extends TestCase
 {
     public function test_whoever_reads_while_it_is_written_reads_a_whole_one(): void

@@ -8,11 +8,13 @@ use App\Models\Job;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\Group;
 
 /**
  * Whole jobs of every kind, every step looked at on its page, in the units of a person who thinks in quarts and
  * Fahrenheit.
  */
+#[Group('one-database')]
 final class WalkTest extends ShopTestCase
 {
     /** @return array<string, array{array<string, mixed>, list<string>}> what is chosen, and steps that must come by */

@@ -10,6 +10,7 @@ final readonly class Mutant
     /**
      * @param  string  $file  from the project's root
      * @param  string  $source  the whole changed file
+     * @param  list<array{string, int, int}>  $within  file, first and last line of where it can be noticed
      */
     public function __construct(
         public string $file,
@@ -18,6 +19,7 @@ final readonly class Mutant
         public string $becomes,
         public string $source,
         public bool $hurts,
+        public array $within,
     ) {
     }
 

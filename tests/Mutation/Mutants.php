@@ -48,6 +48,9 @@ final class Mutants
 
     private string $source = '';
 
+    /** @var array<string, array{string, list<Node\Stmt\ClassMethod>}> source and methods of every file of the core */
+    private array $methods = [];
+
     public function __construct(private readonly string $root)
     {
         $this->parser = (new ParserFactory)->createForHostVersion();
@@ -58,15 +61,22 @@ final class Mutants
     {
         $mutants = [];
         foreach (self::FOLDERS as $folder) {
-            $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$this->root}/core/{$folder}"));
-            $paths = array_map(strval(...), array_filter(iterator_to_array($files), fn ($f) => $f->isFile()));
-            sort($paths);
-            foreach ($paths as $path) {
-                array_push($mutants, ...$this->of(substr($path, strlen($this->root) + 1)));
+            foreach ($this->files("core/{$folder}") as $file) {
+                array_push($mutants, ...$this->of($file));
             }
         }
 
         return $mutants;
+    }
+
+    /** @return list<string> from the project's root */
+    private function files(string $folder): array
+    {
+        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$this->root}/{$folder}"));
+        $paths = array_map(strval(...), array_filter(iterator_to_array($files), fn ($f) => $f->isFile()));
+        sort($paths);
+
+        return array_map(fn (string $path) => substr($path, strlen($this->root) + 1), $paths);
     }
 
     /** @return list<Mutant> of one file */
@@ -106,7 +116,12 @@ final class Mutants
                 $other = is_float($value)
                     ? $value * $share
                     : $value + ($share > 1.0 ? 1 : -1) * max(1, (int) round($value * 0.1));
-                $mutants[] = $this->mutant($const->value, var_export($other, true), "{$const->name} = ");
+                $mutants[] = $this->mutant(
+                    $const->value,
+                    var_export($other, true),
+                    "{$const->name} = ",
+                    within: $this->readers($const->name->name),
+                );
             }
         }
 
@@ -142,8 +157,16 @@ final class Mutants
         return [$this->mutant($node->name, 'missing', 'Obstacle::', true)];
     }
 
-    private function mutant(Node $node, string $becomes, string $before = '', bool $hurts = false): Mutant
-    {
+    /**
+     * @param  ?list<array{string, int, int}>  $within  null for the method it stands in
+     */
+    private function mutant(
+        Node $node,
+        string $becomes,
+        string $before = '',
+        bool $hurts = false,
+        ?array $within = null,
+    ): Mutant {
         $source = substr_replace(
             $this->source,
             $becomes,
@@ -160,7 +183,62 @@ final class Mutants
             $plain($becomes),
             $source,
             $hurts,
+            $within ?? $this->around($node),
         );
+    }
+
+    /** @return list<array{string, int, int}> the method that it stands in */
+    private function around(Node $node): array
+    {
+        $in = array_filter(
+            $this->methods()[$this->file][1],
+            fn (Node $method) => $method->getStartFilePos() <= $node->getStartFilePos()
+                && $method->getEndFilePos() >= $node->getEndFilePos(),
+        );
+
+        return array_map(
+            fn (Node $method) => [$this->file, $method->getStartLine(), $method->getEndLine()],
+            array_values($in),
+        );
+    }
+
+    /** @return list<array{string, int, int}> every method that reads this constant, of this class or by its name */
+    private function readers(string $constant): array
+    {
+        $class = basename($this->file, '.php');
+        $readers = [];
+        foreach ($this->methods() as $file => [$source, $methods]) {
+            $read = $file === $this->file
+                ? '/\b(?:self|static|'.$class.")::{$constant}\\b/"
+                : "/\\b{$class}::{$constant}\\b/";
+            if (preg_match($read, $source) !== 1) {
+                continue;
+            }
+            $found = [];
+            foreach ($methods as $method) {
+                $from = $method->getStartFilePos();
+                if (preg_match($read, substr($source, $from, $method->getEndFilePos() - $from + 1)) === 1) {
+                    $found[] = [$file, $method->getStartLine(), $method->getEndLine()];
+                }
+            }
+            array_push($readers, ...($found === [] ? [[$file, 1, PHP_INT_MAX]] : $found));
+        }
+
+        return $readers;
+    }
+
+    /** @return array<string, array{string, list<Node\Stmt\ClassMethod>}> */
+    private function methods(): array
+    {
+        foreach ($this->methods === [] ? $this->files('core') : [] as $file) {
+            $source = (string) file_get_contents("{$this->root}/{$file}");
+            $this->methods[$file] = [
+                $source,
+                (new NodeFinder)->findInstanceOf($this->parser->parse($source) ?? [], Node\Stmt\ClassMethod::class),
+            ];
+        }
+
+        return $this->methods;
     }
 
     private function text(Node $node): string
