@@ -89,4 +89,24 @@ final class RuleBookTest extends TestCase
             array_keys(array_filter(array_diff_key($refused, array_flip($mayBeNone)), fn (int $times) => $times !== 6)),
         );
     }
+
+    public function test_how_a_shop_goes_is_between_two_fifths_and_two_and_a_half_times_the_usual(): void
+    {
+        $usual = RulesCodec::write(new HouseRules);
+        $named = array_column(
+            array_map(fn (HouseRule $rule) => [$rule->field->name, $rule], RuleBook::all()),
+            1,
+            0,
+        );
+        foreach (['cooling_factor', 'purging_factor'] as $name) {
+            foreach (['0.4' => true, '0.39' => false, '2.5' => true, '2.51' => false] as $typed => $taken) {
+                try {
+                    $named[$name]->read((string) $typed, $usual, UnitSystem::Metric);
+                    self::assertTrue($taken, "{$name} {$typed}");
+                } catch (InvalidField) {
+                    self::assertFalse($taken, "{$name} {$typed}");
+                }
+            }
+        }
+    }
 }

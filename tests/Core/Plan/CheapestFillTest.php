@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Tie;
@@ -19,6 +20,8 @@ use Tests\Demo;
 /** The cheapest pour, held against every pour there is, each simulated and priced anew here. */
 final class CheapestFillTest extends TestCase
 {
+    private const ABOVE_THE_NECK = 'post-van, hose above the neck';
+
     /** @return iterable<string, array{string, list<Tool>, float}> */
     public static function shops(): iterable
     {
@@ -29,13 +32,45 @@ final class CheapestFillTest extends TestCase
                 }
             }
         }
+        // Its heater hose stands a little above the neck: only a funnel or a raised nose brings it under.
+        yield 'hose above the neck, funnel' => [self::ABOVE_THE_NECK, [Tool::Funnel], 0.05];
+        yield 'hose above the neck, ramps' => [self::ABOVE_THE_NECK, [Tool::Ramps], 0.05];
+        yield 'hose above the neck, both' => [self::ABOVE_THE_NECK, [Tool::Ramps, Tool::Funnel], 0.05];
+    }
+
+    private static function circuit(string $key): Circuit
+    {
+        if ($key !== self::ABOVE_THE_NECK) {
+            return Demo::circuit($key);
+        }
+        $document = Demo::document('post-van');
+        $nodes = array_column($document['nodes'], 'id');
+        $document['nodes'][array_search('hot_rise', $nodes, true)]['z_mm'] = 1005;
+
+        return CircuitReader::read($document);
+    }
+
+    public function test_a_hose_above_the_neck_takes_a_funnel_or_a_raised_nose(): void
+    {
+        $circuit = self::circuit(self::ABOVE_THE_NECK);
+        $found = function (Tool ...$tools) use ($circuit): array {
+            $choices = Demo::repair($circuit, new HouseRules(airShare: 0.05), array_values($tools));
+            $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
+            $pour = CheapestFill::of($circuit, $choices, $fills)?->pour;
+
+            return [$pour?->noseLiftMm, $pour?->headMm];
+        };
+        self::assertSame([null, null], $found());
+        self::assertSame([0.0, 150.0], $found(Tool::Funnel));
+        self::assertSame([300.0, 0.0], $found(Tool::Ramps));
+        self::assertSame([0.0, 150.0], $found(Tool::Ramps, Tool::Funnel));
     }
 
     /** @param  list<Tool>  $tools */
     #[DataProvider('shops')]
     public function test_no_pour_that_is_sure_costs_less(string $key, array $tools, float $share): void
     {
-        $circuit = Demo::circuit($key);
+        $circuit = self::circuit($key);
         $choices = Demo::repair($circuit, new HouseRules(airShare: $share), $tools);
         $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
         $limit = $share * $circuit->capacityMl();

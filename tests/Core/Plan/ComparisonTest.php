@@ -71,6 +71,50 @@ final class ComparisonTest extends TestCase
         self::assertLessThan($groomer->limitMl, $groomer->recommended->fill->airMl);
     }
 
+    public function test_a_reason_says_what_else_was_weighed(): void
+    {
+        $sooner = 0;
+        foreach (Demo::keys() as $key) {
+            $compared = $this->compare($key, Tool::cases());
+            [$best, $reason] = [$compared->recommended, $compared->reason(Demo::circuit($key), UnitSystem::Metric)];
+            $minutes = fn (ComparedSchool $row): float => $row->likelyMinutes()->total();
+            // Listed by the time they take: what stands before it and is not recommended is an estimate or an aid.
+            $before = array_filter(
+                $compared->schools,
+                fn (ComparedSchool $row) => $row->fill->estimate && $minutes($row) < $minutes($best),
+            );
+            $sooner += count($before);
+            self::assertSame(
+                $before !== [],
+                str_contains($reason, 'of those whose air is not an estimate'),
+                "{$key}: {$reason}",
+            );
+        }
+        self::assertGreaterThan(0, $sooner);
+    }
+
+    public function test_where_none_gets_under_the_limit_the_one_that_leaves_least_is_named(): void
+    {
+        $minibus = $this->compare('school-minibus', [Tool::Funnel, Tool::Ramps]);
+        $whole = array_filter($minibus->schools, fn (ComparedSchool $row) => ! $row->school->isAid());
+        $least = array_reduce(
+            $whole,
+            fn (?ComparedSchool $least, ComparedSchool $row) => $least === null
+                || $row->fill->airMl < $least->fill->airMl ? $row : $least,
+        );
+        $reason = $minibus->reason(Demo::circuit('school-minibus'), UnitSystem::Metric);
+        self::assertNotNull($least);
+        self::assertStringContainsString('No way here gets under', $reason);
+        $best = $minibus->recommended;
+        $least === $best
+            ? self::assertStringNotContainsString('leaves least', $reason)
+            : self::assertStringContainsString("{$least->school->label()} leaves least", $reason);
+        // Two places of its air are named, and no third.
+        $places = array_slice($best->fill->pockets[0]->air->labels(Demo::circuit('school-minibus')), 0, 3);
+        self::assertCount(3, $places);
+        self::assertStringContainsString("its air at {$places[0]}, {$places[1]}.", $reason);
+    }
+
     public function test_the_cheapest_way_is_under_the_limit_and_nothing_smaller_is(): void
     {
         $found = $this->compare('standby-generator', [])->cheapest;

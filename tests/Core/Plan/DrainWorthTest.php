@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Plan\DrainWorth;
@@ -104,5 +105,42 @@ final class DrainWorthTest extends TestCase
                 ) - array_sum(array_map(fn (DrainWorth $w) => $w->volumeMl, $below)),
             );
         }
+    }
+
+    public function test_a_point_pays_from_four_thousandths_of_the_capacity_a_minute_on(): void
+    {
+        $worth = function (float $minutes): DrainWorth {
+            $document = Demo::document('post-van');
+            $document['ports'] = array_values(array_filter(
+                $document['ports'],
+                fn (array $port) => $port['id'] !== 'block_plug',
+            ));
+            foreach ($document['ports'] as $i => $port) {
+                if ($port['id'] === 'radiator_cock') {
+                    unset($document['ports'][$i]['behind']);
+                    $document['ports'][$i]['minutes'] = $minutes;
+                }
+            }
+
+            return DrainWorth::of(CircuitReader::read($document), [], true)[0];
+        };
+        $pays = $worth(3.0)->volumeMl / (0.004 * Demo::circuit('post-van')->capacityMl());
+        self::assertSame(Worth::Pays, $worth(0.95 * $pays)->verdict);
+        self::assertSame(Worth::Leave, $worth(1.05 * $pays)->verdict);
+    }
+
+    public function test_what_a_rag_takes_up_needs_no_drain(): void
+    {
+        $keepsDry = function (int $ml): array {
+            $document = Demo::document('post-van');
+            $document['passages'][array_search('lower_hose', array_column($document['passages'], 'id'), true)]['volume_ml'] = $ml;
+
+            return array_merge(...array_map(
+                fn (DrainWorth $one) => $one->keepsDry,
+                DrainWorth::of(CircuitReader::read($document), ['lower_hose'], false),
+            ));
+        };
+        self::assertSame([], $keepsDry(76));
+        self::assertSame(['lower_hose'], $keepsDry(84));
     }
 }

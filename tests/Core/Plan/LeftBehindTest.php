@@ -133,4 +133,20 @@ final class LeftBehindTest extends TestCase
         ]);
         self::assertSame(['right_plug', 'left_plug'], LeftBehind::of($again->state(), 'J0007', 2_000_000)->open);
     }
+
+    public function test_a_signed_job_leaves_word_of_what_its_sums_miss_and_of_nothing_else(): void
+    {
+        $job = self::ambulance(new LeftBehind('J0005'))->write('found', 'found', ['content' => 'full']);
+        self::assertNull(LeftBehind::signed($job->state(), 'J0007'), 'as full as it came');
+        $job->write('drain:right_plug', 'out', ['volume' => 3000.0, 'vessel' => 'pan', 'flow' => 'ran']);
+        $ledger = $job->state()->ledger();
+        $left = LeftBehind::signed($job->state(), 'J0007');
+        self::assertEqualsWithDelta($ledger->contentMl, $left?->contentMl, 0.1);
+        self::assertTrue($left->signed);
+        // Topped up since until its own error could be all that is missing.
+        $error = $ledger->trappedAirPlusMinusMl();
+        $missing = $ledger->trappedAirMl();
+        self::assertNotNull(LeftBehind::signed($job->state(), 'J0007', $missing - $error - 1.0));
+        self::assertNull(LeftBehind::signed($job->state(), 'J0007', $missing - $error + 1.0));
+    }
 }

@@ -66,6 +66,39 @@ final class LikelyRunsTest extends TestCase
         self::assertGreaterThan(0.9, $chances[4]);
     }
 
+    /** Over the air that may really be there: a hundredth of the capacity about what is predicted, and what heights decide. */
+    public function test_how_likely_one_is_enough_is_the_share_of_the_air_it_may_be_that_one_run_works_out(): void
+    {
+        $told = 0;
+        foreach (['rescue-ambulance', 'post-van', 'taxi-electronics', 'yard-tractor'] as $key) {
+            foreach ([0.002, 0.01, 0.015, 0.018, 0.02, 0.022, 0.025, 0.03, 0.1] as $share) {
+                $circuit = Demo::circuit($key);
+                $plan = self::plan($key, 'gravity', $share) ?? throw new \LogicException();
+                $fill = $plan->fill;
+                $oneDoes = fn (float $ml): bool => $plan->school->heatCycles(
+                    $fill->leaving($ml / max(1.0e-9, $fill->airMl)),
+                    $share * $circuit->capacityMl(),
+                    1.0,
+                ) <= 1;
+                $sigma = hypot(
+                    0.01 * $circuit->capacityMl(),
+                    ($fill->airHighMl() - $fill->airLowMl()) / (2.0 * 1.96),
+                );
+                [$does, $all] = [0.0, 0.0];
+                foreach (range(-30, 30) as $tenth) {
+                    $weight = exp(-($tenth / 10.0) ** 2 / 2.0);
+                    $all += $weight;
+                    $does += $oneDoes(max(0.0, $fill->airMl + $sigma * $tenth / 10.0)) ? $weight : 0.0;
+                }
+                $worksOut = $does / $all;
+                $told += $worksOut > 0.1 && $worksOut < 0.9 ? 1 : 0;
+                $enough = LikelyRuns::of($plan, $circuit, Demo::planner()->kinds)->enough;
+                self::assertEqualsWithDelta(min(0.98, max(0.02, $worksOut)), $enough, 1.0e-6, "{$key} {$share}");
+            }
+        }
+        self::assertGreaterThan(3, $told);
+    }
+
     public function test_what_is_not_run_wants_no_run(): void
     {
         $plan = self::plan('rescue-ambulance', 'way:gravity+sealed++tight');

@@ -32,6 +32,18 @@ final class NextChangeTest extends TestCase
         self::assertStringContainsString('at 124,274 mi', NextChange::after($choices, UnitSystem::UsCustomary, 0.05));
     }
 
+    public function test_it_is_due_a_tenth_before_it_is_overdue(): void
+    {
+        $said = fn (float $share): array => [
+            (new IntervalUsed($share, ChangeBy::Time))->due(),
+            (new IntervalUsed($share, ChangeBy::Time))->overdue(),
+        ];
+        self::assertSame([false, false], $said(0.89));
+        self::assertSame([true, false], $said(0.9));
+        self::assertSame([true, false], $said(0.99));
+        self::assertSame([true, true], $said(1.0));
+    }
+
     public function test_old_coolant_that_went_back_in_is_as_old_as_it_was(): void
     {
         $known = JobOnPaper::on(
