@@ -140,6 +140,21 @@ final class ComparisonTest extends TestCase
         self::assertNull($never[0]->noseLiftMm);
     }
 
+    public function test_a_nose_is_raised_for_a_point_behind_the_neck_and_as_far_as_a_workshop_can(): void
+    {
+        $lift = function (int $xMm, int $aboveMm): ?float {
+            $data = Demo::document('post-van');
+            $place = array_search('hot_rise', array_column($data['nodes'], 'id'), true);
+            $data['nodes'][$place] = [...$data['nodes'][$place], 'x_mm' => $xMm, 'z_mm' => 1000 + $aboveMm];
+
+            return self::comparison(CircuitReader::read($data), [])->never[0]->noseLiftMm;
+        };
+        // The neck is at -50 mm, and the wheels are 3,000 mm apart.
+        self::assertEqualsWithDelta(3000.0 / 500.0 * 97.0, $lift(-550, 97), 1.0e-6);
+        self::assertNull($lift(-550, 103), '618 mm');
+        self::assertNull($lift(450, 20), 'before the neck it would only get higher');
+    }
+
     public function test_every_demo_circuit_drains_and_fills_plausibly(): void
     {
         self::assertGreaterThanOrEqual(8, count(Demo::keys()));
