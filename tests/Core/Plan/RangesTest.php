@@ -202,4 +202,16 @@ final class RangesTest extends TestCase
             }
         }
     }
+
+    public function test_a_range_of_fewer_draws_than_can_tell_one_is_not_worked_out(): void
+    {
+        $asked = fn (int $samples): string => (string) json_encode([
+            'circuit' => Demo::document('post-van'),
+            'choices' => new \stdClass(),
+            'samples' => $samples,
+        ]);
+        self::assertArrayHasKey('air_low_ml', TopicList::answer('ranges', $asked(40)));
+        $this->expectExceptionObject(new InvalidField('samples', 'samples must lie between 40 and 2000.'));
+        TopicList::answer('ranges', $asked(39));
+    }
 }
