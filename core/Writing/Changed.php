@@ -6,6 +6,7 @@ namespace Aqbel\Core\Writing;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Verdict;
@@ -59,9 +60,17 @@ final readonly class Changed
     /** A line that corrects, takes back, or was added to what had been finished. */
     private static function putsRight(JobState $state, Entry $line): bool
     {
-        $closed = $state->closed[$line->step] ?? null;
-
         return $line->kind()?->changesAnother() === true
-            || ($closed !== null && ! $line->belongsToEveryStep() && $line->seq > $closed->seq);
+            || (! $line->belongsToEveryStep() && self::cameLate($state, $line));
+    }
+
+    /** Whether its step had been finished when it was written, and not yet when it happened. */
+    private static function cameLate(JobState $state, Entry $line): bool
+    {
+        return array_filter(
+            $state->journal->lines,
+            fn (Entry $finish) => $finish->is(Lines::Finish) && $finish->step === $line->step
+                && $finish->seq < $line->seq && $finish->at > $line->at,
+        ) !== [];
     }
 }

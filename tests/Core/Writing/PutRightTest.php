@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Writing;
+
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Writing\Changed;
+use Aqbel\Core\Writing\Clerk;
+use PHPUnit\Framework\TestCase;
+use Tests\Core\JobOnPaper;
+
+/** What is put right afterwards: which verdicts it changes, and why it was. */
+final class PutRightTest extends TestCase
+{
+    private static function drained(): JobOnPaper
+    {
+        $job = JobOnPaper::drainedAmbulance();
+        foreach (['found', 'drain:radiator_cock', 'drain:left_plug', 'drain:right_plug', 'reconcile:1'] as $step) {
+            $job->finish($step);
+        }
+
+        return $job;
+    }
+
+    /** @return list<string> steps whose verdict is another now */
+    private static function changed(JobOnPaper $job): array
+    {
+        return array_map(
+            fn (Changed $one) => $one->step->id,
+            Changed::byTheNewest($job->state(), 2_000_000, UnitSystem::Metric),
+        );
+    }
+
+    public function test_what_is_added_to_a_finished_step_changes_the_verdicts_that_rest_on_it(): void
+    {
+        $job = self::drained();
+        self::assertSame([], self::changed($job), 'each was written before its step was finished');
+        // Said late, as of a time before it was finished: that opens the step again.
+        $job->wait(-1200)->write('drain:left_plug', 'out', ['volume' => 700.0, 'vessel' => 'pan', 'flow' => 'ran']);
+        self::assertSame(['drain:left_plug', 'reconcile:1'], self::changed($job));
+        $job->wait(1200);
+        $job->write('look', 'seen', ['look' => 'clear']);
+        self::assertSame([], self::changed($job), 'the work has gone on since');
+    }
+
+    public function test_a_reason_is_kept_to_three_hundred_characters(): void
+    {
+        $job = self::drained();
+        $clerk = new Clerk(StepCatalogue::standard());
+        $line = $clerk->withdraw(
+            $job->at('drain:left_plug'),
+            $clerk->correctable($job->state(), 3),
+            str_repeat('ä', 400),
+            '1',
+        );
+        self::assertSame(300, mb_strlen($line->values->text('reason')));
+    }
+}
