@@ -123,9 +123,9 @@ final class OnTheWayTest extends ShopTestCase
         $job = $this->plan();
         $this->walk($job)->until('close_up');
         $closed = $job->state()->closed['look']->at;
-        $late = fn (mixed $when) => $this->post("/jobs/{$job->id}/late", [
+        $late = fn (mixed $when, string $volume = '0.1') => $this->post("/jobs/{$job->id}/late", [
             'key' => bin2hex(random_bytes(8)), 'step' => 'drain:left_plug', 'form' => 'elsewhere', 'when' => $when,
-            'fields' => ['way' => 'spill', 'volume' => '0.1', 'vessel' => 'jug', 'part' => ''],
+            'fields' => ['way' => 'spill', 'volume' => $volume, 'vessel' => 'jug', 'part' => ''],
         ]);
         foreach (
             ['', 'noon', ['x'], date('Y-m-d\TH:i', $closed + 86400), date('Y-m-d\TH:i', $closed - 30 * 86400)] as $bad
@@ -141,6 +141,13 @@ final class OnTheWayTest extends ShopTestCase
         self::assertLessThan($drained, $line->at);
         self::assertFalse($line->closes());
         $this->get("/jobs/{$job->id}?step=drain:left_plug")->assertOk()->assertSee('Something was forgotten here');
+
+        // What that changes stands where the job goes on, with a press to each.
+        $late(date('Y-m-d\TH:i', $drained - 60), '2.0')->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}")
+            ->assertOk()
+            ->assertSee('Changed by what was put right')
+            ->assertSee("/jobs/{$job->id}?step=reconcile%3A1", false);
     }
 
     public function test_the_place_of_a_job_is_changed_in_the_middle_of_it_and_its_limits_follow(): void
