@@ -61,16 +61,16 @@ final readonly class Changed
     private static function putsRight(JobState $state, Entry $line): bool
     {
         return $line->kind()?->changesAnother() === true
-            || (! $line->belongsToEveryStep() && self::cameLate($state, $line));
+            || (! $line->belongsToEveryStep() && self::wasFinished($state, $line));
     }
 
-    /** Whether its step had been finished when it was written, and not yet when it happened. */
-    private static function cameLate(JobState $state, Entry $line): bool
+    /** Whether its step is finished all the same, or was opened again by it: told of a time before it was finished. */
+    private static function wasFinished(JobState $state, Entry $line): bool
     {
-        return array_filter(
-            $state->journal->lines,
-            fn (Entry $finish) => $finish->is(Lines::Finish) && $finish->step === $line->step
-                && $finish->seq < $line->seq && $finish->at > $line->at,
-        ) !== [];
+        $closed = $state->closed[$line->step] ?? null;
+        $opened = fn (Entry $finish): bool => $finish->is(Lines::Finish) && $finish->step === $line->step
+            && $finish->seq < $line->seq && $finish->at > $line->at;
+
+        return ($closed !== null && $line->seq > $closed->seq) || array_filter($state->journal->lines, $opened) !== [];
     }
 }
