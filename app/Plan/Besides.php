@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Plan\ComparedSchool;
 use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\DrainWorth;
@@ -158,12 +159,16 @@ final readonly class Besides
     public function misfits(): array
     {
         $unfit = $this->comparison->unfit;
+        $isDry = array_filter($unfit, fn (Misfit $misfit) => $misfit->code === Misfit::DRY) !== [];
 
-        return array_map(
-            fn (string $label, Misfit $misfit) => "{$label}: {$misfit->because}.",
-            array_keys($unfit),
-            array_values($unfit),
-        );
+        return [
+            ...array_map(
+                fn (string $label, Misfit $misfit) => "{$label}: {$misfit->because}.",
+                array_keys($unfit),
+                array_values($unfit),
+            ),
+            ...$isDry && $this->circuit->portsOf(PortKind::Bleed) === [] ? [Misfit::NAMES_NO_WAY_OUT] : [],
+        ];
     }
 
     public function outlook(): string

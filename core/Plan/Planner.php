@@ -6,6 +6,7 @@ namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PartVolume;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Stage;
@@ -140,7 +141,8 @@ final readonly class Planner
                 Misfit::DRY,
                 'leaves a jacket dry',
                 "{$school->label()} leaves pump or jackets of this circuit dry, and no engine is started on that. "
-                    .'Choose a way that fills them.',
+                    .'Choose a way that fills them.'
+                    .($on->circuit->portsOf(PortKind::Bleed) === [] ? ' '.Misfit::NAMES_NO_WAY_OUT : ''),
             ),
         };
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use App\Calc\TopicList;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Flow\Filling;
@@ -153,6 +154,22 @@ final class ComparisonTest extends TestCase
         self::assertEqualsWithDelta(3000.0 / 500.0 * 97.0, $lift(-550, 97), 1.0e-6);
         self::assertNull($lift(-550, 103), '618 mm');
         self::assertNull($lift(450, 20), 'before the neck it would only get higher');
+    }
+
+    public function test_where_a_circuit_names_no_way_out_for_its_air_it_is_asked_for_one(): void
+    {
+        $remedy = function (string ...$has): ?string {
+            $circuit = CircuitReader::read(TopicList::answer('layout', (string) json_encode([
+                'layout' => 'expansion_tank', 'answers' => new \stdClass(), 'has' => $has,
+            ]))['circuit']);
+            $planner = Demo::planner();
+            $on = $planner->groundwork($circuit, Demo::repair($circuit, new HouseRules(), []));
+
+            return $planner->misfit($planner->schools->of('gravity'), $on)?->remedy;
+        };
+        self::assertStringContainsString('A vent line or bleed point that this vehicle has', (string) $remedy());
+        self::assertNull($remedy('vent_line'));
+        self::assertNull($remedy('tee'));
     }
 
     public function test_every_demo_circuit_drains_and_fills_plausibly(): void
