@@ -40,7 +40,8 @@ final class PutRightTest extends TestCase
         // Said late, as of a time before it was finished: that opens the step again.
         $job->wait(-1200)->write('drain:left_plug', 'out', ['volume' => 700.0, 'vessel' => 'pan', 'flow' => 'ran']);
         self::assertSame(['drain:left_plug', 'reconcile:1'], self::changed($job));
-        $job->wait(1200);
+        $job->wait(1200)->finish('drain:left_plug');
+        self::assertSame([], self::changed($job), 'and its step is finished again');
         $job->write('look', 'seen', ['look' => 'clear']);
         self::assertSame([], self::changed($job), 'the work has gone on since');
     }
