@@ -6,6 +6,7 @@ namespace App\Record;
 
 use App\Models\Job;
 use App\Shop\LabourSheet;
+use App\Shop\RuleBook;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Learned\JobRates;
@@ -157,7 +158,7 @@ final readonly class ShopRates
     {
         $factor = $code === JobRates::COOLING && $rate->factor < 1.0 ? min(1.0, $rate->high) : $rate->factor;
 
-        return round(max(HouseRules::LEAST_FACTOR, min(HouseRules::MOST_FACTOR, $factor)), 2);
+        return round(max(RuleBook::LEAST_FACTOR, min(RuleBook::MOST_FACTOR, $factor)), 2);
     }
 
     /** @return array<string, float> */

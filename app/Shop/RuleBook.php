@@ -7,13 +7,17 @@ namespace App\Shop;
 use Aqbel\Core\Plan\AfterVacuum;
 use Aqbel\Core\Plan\BleedRule;
 use Aqbel\Core\Plan\HoldLength;
-use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Field;
 
 /** Every rule that a shop may set for itself. Plans that are made keep the rules they were made by. */
 final class RuleBook
 {
+    /** What a shop may set of how it goes, beside what is usual. */
+    public const LEAST_FACTOR = 0.4;
+
+    public const MOST_FACTOR = 2.5;
+
     private const PRACTICE = 'Common practice, no source.';
 
     /** Core seconds as stored minutes and hours, core millimetres as kilometres, kPa as inches of mercury. */
@@ -135,8 +139,8 @@ final class RuleBook
                     Field::number(
                         'cooling_factor',
                         'A cool-down takes, times the usual',
-                        HouseRules::LEAST_FACTOR,
-                        HouseRules::MOST_FACTOR,
+                        self::LEAST_FACTOR,
+                        self::MOST_FACTOR,
                     ),
                     ['coolingFactor'],
                     'Taken over from signed jobs under Records, How well we predict, or set here. '
@@ -147,8 +151,8 @@ final class RuleBook
                     Field::number(
                         'purging_factor',
                         'Air that a run leaves, times the usual',
-                        HouseRules::LEAST_FACTOR,
-                        HouseRules::MOST_FACTOR,
+                        self::LEAST_FACTOR,
+                        self::MOST_FACTOR,
                     ),
                     ['purgingFactor'],
                     'By two cold levels after one another. It decides how many runs a plan reckons with, '

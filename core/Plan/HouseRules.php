@@ -7,11 +7,6 @@ namespace Aqbel\Core\Plan;
 /** How this shop works where practice differs. Minutes, °C, inHg, days and shares as named. */
 final readonly class HouseRules
 {
-    /** What a shop may set of how it goes, beside what is usual. */
-    public const LEAST_FACTOR = 0.4;
-
-    public const MOST_FACTOR = 2.5;
-
     private const HOLD_IS_ENOUGH = 'The hold shows a smaller hole than the tester does.';
 
     public Vessels $vessels;
