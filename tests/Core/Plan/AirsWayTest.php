@@ -6,10 +6,12 @@ namespace Tests\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\AirRoute;
 use Aqbel\Core\Flow\AirRoutes;
 use Aqbel\Core\Flow\CellState;
 use Aqbel\Core\Flow\Filling;
+use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Plan\AirRanges;
 use Aqbel\Core\Plan\AirsWay;
 use Aqbel\Core\Plan\Choices;
@@ -18,6 +20,7 @@ use Aqbel\Core\Plan\Frees;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\PredictedFill;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Demo;
@@ -74,6 +77,47 @@ final class AirsWayTest extends TestCase
         );
         // No engine is run on dry jackets, so running it is no way out.
         self::assertNotContains(Frees::Run, array_map(fn ($freer) => $freer->by, $way->caught[0]->freers));
+    }
+
+    /** A plan of which nothing is known but that so much air stays in the heater's second half. */
+    private function withAir(float $ml): AirsWay
+    {
+        $plan = $this->plan('post-van', []);
+        $fill = new PredictedFill(
+            5000.0,
+            $plan->fill->coolantMl,
+            $plan->fill->runs,
+            [new Pocket(new Volumes(['heater_core_b' => $ml]), false, 900.0)],
+        );
+
+        return AirsWay::of(
+            Demo::circuit('post-van'),
+            new Plan($plan->school, $plan->choices, $plan->steps, $plan->predicted, $fill),
+        );
+    }
+
+    public function test_what_leaves_half_of_a_pocket_or_more_does_not_free_it(): void
+    {
+        $byPoint = function (float $ml): ?float {
+            foreach ($this->withAir($ml)->caught[0]->freers as $freer) {
+                if ($freer->by === Frees::Point && $freer->port === 'bleed_heater') {
+                    return $freer->leavesMl;
+                }
+            }
+
+            return null;
+        };
+        $leaves = (float) $byPoint(5000.0);
+        self::assertGreaterThan(100.0, $leaves);
+        self::assertNotNull($byPoint($leaves / 0.48));
+        self::assertNull($byPoint($leaves / 0.52));
+    }
+
+    public function test_two_thousandths_of_the_capacity_are_not_gone_after(): void
+    {
+        $capacity = Demo::circuit('post-van')->capacityMl();
+        self::assertCount(1, $this->withAir(0.0021 * $capacity)->caught);
+        self::assertCount(0, $this->withAir(0.0019 * $capacity)->caught);
     }
 
     public function test_in_the_middle_of_a_pour_every_open_stretch_of_air_has_a_way_out(): void

@@ -71,7 +71,7 @@ final class LikelyRunsTest extends TestCase
     {
         $told = 0;
         foreach (['rescue-ambulance', 'post-van', 'taxi-electronics', 'yard-tractor'] as $key) {
-            foreach ([0.002, 0.01, 0.015, 0.018, 0.02, 0.022, 0.025, 0.03, 0.1] as $share) {
+            foreach ([0.002, 0.005, 0.008, 0.01, 0.012, 0.015, 0.018, 0.02, 0.025, 0.03, 0.1] as $share) {
                 $circuit = Demo::circuit($key);
                 $plan = self::plan($key, 'gravity', $share) ?? throw new \LogicException();
                 $fill = $plan->fill;
