@@ -14,6 +14,7 @@ use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\NeverRuns;
 use Aqbel\Core\Plan\Tool;
+use Aqbel\Core\Plan\WhatHangsOn;
 use Aqbel\Core\Quantity\UnitSystem;
 use PHPUnit\Framework\TestCase;
 use Tests\Demo;
@@ -56,6 +57,13 @@ final class ComparisonTest extends TestCase
             $taxi->reason(Demo::circuit('taxi-electronics'), UnitSystem::Metric),
         );
         self::assertSame([], $this->compare('rescue-ambulance', [])->recommended->fill->ties);
+        $said = fn (float $apartMm): string => WhatHangsOn::say(
+            new Tie('rad_top', 'inv_in', $apartMm, 0.0, 235.0),
+            Demo::circuit('taxi-electronics'),
+            UnitSystem::Metric,
+        );
+        self::assertStringContainsString('lie at one height:', $said(0.4));
+        self::assertStringContainsString('lie 4 mm apart in height:', $said(4.0));
     }
 
     public function test_the_recommendation_follows_tools_and_circuit(): void
