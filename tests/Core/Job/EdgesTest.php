@@ -7,6 +7,7 @@ namespace Tests\Core\Job;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Journal;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\JobOnPaper;
 
 /** When lines were entered, when they arrived, and in which order they stand. */
 final class EdgesTest extends TestCase
@@ -47,5 +48,14 @@ final class EdgesTest extends TestCase
     {
         self::assertSame('Imre', self::line(1, 10)->by);
         self::assertSame('7', (new Entry(1, 10, 'Imre', 'found', 'found', by: '7'))->by);
+    }
+
+    public function test_below_a_litre_an_amount_is_said_to_the_millilitre(): void
+    {
+        $at = JobOnPaper::on('rescue-ambulance')->at('found');
+        self::assertSame('950 mL', $at->amount(950.0));
+        self::assertSame('-950 mL', $at->amount(-950.0));
+        self::assertSame('1.00 L', $at->amount(1000.0));
+        self::assertSame('1.05 L', $at->amount(1050.0));
     }
 }
