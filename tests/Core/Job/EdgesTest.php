@@ -54,7 +54,7 @@ final class EdgesTest extends TestCase
     {
         $at = JobOnPaper::on('rescue-ambulance')->at('found');
         self::assertSame('950 mL', $at->amount(950.0));
-        self::assertSame('-950 mL', $at->amount(-950.0));
+        self::assertSame('−950 mL', $at->amount(-950.0));
         self::assertSame('1.00 L', $at->amount(1000.0));
         self::assertSame('1.05 L', $at->amount(1050.0));
     }
