@@ -21,7 +21,7 @@ final readonly class Finishing
      *
      * @param  ?string  $unsigned  why the record cannot be signed by whoever this is
      */
-    public function with(string $stepId, string $reason, ?string $unsigned = null): void
+    public function step(string $stepId, string $reason, ?string $unsigned = null): void
     {
         $this->whatGoesByItself(
             $this->pen->write(function (JobState $state) use ($stepId, $reason, $unsigned): NewLine {

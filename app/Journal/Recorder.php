@@ -159,7 +159,7 @@ final readonly class Recorder
      */
     public function finish(string $stepId, string $reason, ?string $unsigned = null): void
     {
-        (new Finishing($this->pen))->with($stepId, $reason, $unsigned);
+        (new Finishing($this->pen))->step($stepId, $reason, $unsigned);
     }
 
     /**

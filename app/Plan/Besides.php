@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
-use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Plan\ComparedSchool;
 use Aqbel\Core\Plan\Comparison;
 use Aqbel\Core\Plan\DrainWorth;
@@ -159,7 +158,6 @@ final readonly class Besides
     public function misfits(): array
     {
         $unfit = $this->comparison->unfit;
-        $isDry = array_filter($unfit, fn (Misfit $misfit) => $misfit->code === Misfit::DRY) !== [];
 
         return [
             ...array_map(
@@ -167,7 +165,7 @@ final readonly class Besides
                 array_keys($unfit),
                 array_values($unfit),
             ),
-            ...$isDry && $this->circuit->portsOf(PortKind::Bleed) === [] ? [Misfit::NAMES_NO_WAY_OUT] : [],
+            ...array_unique(array_filter(array_map(fn (Misfit $misfit) => $misfit->lacks, array_values($unfit)))),
         ];
     }
 

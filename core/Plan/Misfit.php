@@ -10,11 +10,15 @@ final readonly class Misfit
     /** What it fills leaves a jacket dry. */
     public const DRY = 'leaves_jackets_dry';
 
-    /** Of a circuit that names no place where air could leave: most that are built have one. */
-    public const NAMES_NO_WAY_OUT = 'A vent line or bleed point that this vehicle has and its circuit does not name would let that '
-        .'air out: add it to the circuit.';
+    public string $remedy;
 
-    public function __construct(public string $code, public string $because, public string $remedy)
-    {
+    /** @param  string  $lacks  what the vehicle may have and its circuit does not name; empty where that is not it */
+    public function __construct(
+        public string $code,
+        public string $because,
+        string $remedy,
+        public string $lacks = '',
+    ) {
+        $this->remedy = rtrim("{$remedy} {$lacks}");
     }
 }

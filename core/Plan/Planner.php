@@ -141,8 +141,11 @@ final readonly class Planner
                 Misfit::DRY,
                 'leaves a jacket dry',
                 "{$school->label()} leaves pump or jackets of this circuit dry, and no engine is started on that. "
-                    .'Choose a way that fills them.'
-                    .($on->circuit->portsOf(PortKind::Bleed) === [] ? ' '.Misfit::NAMES_NO_WAY_OUT : ''),
+                    .'Choose a way that fills them.',
+                $on->circuit->portsOf(PortKind::Bleed) === []
+                    ? 'A vent line or bleed point that this vehicle has and its circuit does not name would let that air '
+                        .'out: add it to the circuit.'
+                    : '',
             ),
         };
     }

@@ -37,7 +37,10 @@ final readonly class Reached
         return new self(...json_decode((string) file_get_contents($kept), true, flags: JSON_THROW_ON_ERROR));
     }
 
-    /** @return list<string> tests that come to where it can be noticed, its own subject's first and the quickest before others */
+    /**
+     * @return array<string, float> tests that come to where it can be noticed, with what each takes at the most, s; those of
+     * its own subject first, and the quickest before others
+     */
     public function tests(Mutant $mutant): array
     {
         $reached = [];
@@ -55,18 +58,21 @@ final readonly class Reached
         asort($costs);
         $left = self::MOST_S;
 
-        return array_values(array_filter(array_keys($costs), function (string $test) use (&$left): bool {
-            $left -= $this->seconds[$test];
+        return array_filter(
+            array_replace($costs, array_intersect_key($this->seconds, $costs)),
+            function (float $seconds) use (&$left): bool {
+                $left -= $seconds;
 
-            return $left > 0.0;
-        }));
+                return $left > 0.0;
+            },
+        );
     }
 
     /** What would have to be run anew when it changes. */
     private static function now(string $root): string
     {
         $files = [];
-        foreach (['core', 'tests/Core', 'tests/Journeys'] as $folder) {
+        foreach (['core', 'tests/App', 'tests/Core', 'tests/Journeys'] as $folder) {
             foreach (new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("{$root}/{$folder}")) as $file) {
                 if ($file->isFile()) {
                     $files[$file->getPathname()] = hash_file('xxh128', $file->getPathname());

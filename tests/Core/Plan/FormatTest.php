@@ -71,11 +71,4 @@ final class FormatTest extends TestCase
             ),
         );
     }
-
-    public function test_nobody_waits_out_what_of_a_cure_goes_by_while_the_work_goes_on(): void
-    {
-        $labour = (new HouseRules())->labour;
-        self::assertSame(40.0, $labour->leftOfCure(60.0));
-        self::assertSame(0.0, $labour->leftOfCure(15.0));
-    }
 }
