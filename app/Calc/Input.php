@@ -7,6 +7,7 @@ namespace App\Calc;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Document;
 use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\InvalidField;
@@ -51,6 +52,7 @@ final readonly class Input extends Document
         'head_mm',
         'bleeds',
         'content',
+        'on_what_stays',
     ];
 
     /** `barometer_kpa` where given, else `elevation_m`; one of them is needed unless a default is named. */
@@ -121,9 +123,35 @@ final readonly class Input extends Document
             shelter: Shelter::from(
                 $in->choice('shelter', array_column(Shelter::cases(), 'value'), Shelter::Open->value),
             ),
+            onWhatStays: $in->yes('on_what_stays'),
         );
 
         return $in->has('drains') || ! $choices->drainsNothing() ? $choices : $choices->draining([]);
+    }
+
+    /** A yes or no that may be left out for no. */
+    private function yes(string $name): bool
+    {
+        return ! $this->has($name) || is_bool($this->toArray()[$name])
+            ? $this->isTrue($name)
+            : throw $this->invalid($name, 'Say true or false.');
+    }
+
+    /**
+     * Volumes by passage, mL; none where it is left out.
+     *
+     * @throws InvalidField naming an unknown passage, or one that holds less
+     */
+    public function volumes(string $name, Circuit $circuit): Volumes
+    {
+        $in = $this->child($name);
+        $volumes = [];
+        foreach (array_keys($in->toArray()) as $id) {
+            $passage = $circuit->passages[$id] ?? throw $in->invalid((string) $id, 'There is no such passage.');
+            $volumes[(string) $id] = $in->number((string) $id, 0, $passage->volumeMl);
+        }
+
+        return new Volumes($volumes);
     }
 
     /** The school that is named, or the way that is put together from its parts. */

@@ -57,11 +57,7 @@ final class Worked
         private readonly StepCatalogue $kinds,
         ?Simulations $fills = null,
     ) {
-        $this->fills = $fills ?? new Simulations(
-            $circuit,
-            $choices->atmosphere()->pressure->kPa(),
-            new KeptFills($vehicle->circuit_id),
-        );
+        $this->fills = $fills ?? new Simulations($circuit, $choices, new KeptFills($vehicle->circuit_id));
         $by = [$vehicle->circuit_id, ChoicesCodec::write($choices), $stores, $before->watch ?? [], $units];
         $this->key = sha1(serialize([config('aqbel.version'), ...$by])); // markup of one version is not shown by the next
     }

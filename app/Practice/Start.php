@@ -108,6 +108,7 @@ final class Start
             'targetFraction' => $circuit->facts->targetFraction,
             'cureMinutes' => $cureMinutes,
             'rules' => Shop::here()->houseRules(),
+            'onWhatStays' => true,
         ];
     }
 

@@ -39,6 +39,12 @@ final readonly class Volumes
         return new self($left);
     }
 
+    /** @param  list<string>  $passages */
+    public function without(array $passages): self
+    {
+        return new self(array_diff_key($this->byPassage, array_flip($passages)));
+    }
+
     public function times(float $share): self
     {
         return new self(array_map(fn (float $ml) => $ml * $share, $this->byPassage));

@@ -9,7 +9,10 @@ use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Matter\Atmosphere;
 
-/** A slow pour into an empty circuit: what it accepts, which ports run when, where air stays. */
+/**
+ * A slow pour into a circuit that is empty, or that keeps what no drain let out: what it accepts, which ports run when,
+ * where air stays.
+ */
 final readonly class Filling
 {
     public const OPEN_AIR = 0;
@@ -41,6 +44,7 @@ final readonly class Filling
      * @param  list<string>  $openGates
      * @param  float  $headMm  surface above the fill port, negative below
      * @param  ?float  $volumeMl  stop after so much, for a pour in progress
+     * @param  Volumes  $inside  what stands in it before, in the lowest of each passage
      *
      * @throws InvalidField naming an unknown port or gate
      */
@@ -54,6 +58,7 @@ final readonly class Filling
         float $barometerKpa = Atmosphere::SEA_LEVEL_KPA,
         float $coarseness = 1.0,
         ?float $volumeMl = null,
+        Volumes $inside = new Volumes,
     ): self {
         $mesh = new Mesh($circuit, $openGates, $noseLiftMm, $coarseness);
         $source = $mesh->portCell($at, 'at');
@@ -62,7 +67,7 @@ final readonly class Filling
             $openPorts[$mesh->portCell($port, "open.{$i}")] ??= $port;
         }
         $surface = $mesh->height[$source] + $headMm;
-        $pour = new Pour($mesh, $source, $openPorts, $surface);
+        $pour = new Pour($mesh, $source, $openPorts, $surface, $mesh->lowest($inside, $surface));
         $pour->run($volumeMl);
         $settled = $volumeMl === null ? (new Settling($mesh, $pour, $barometerKpa))->run() : $pour->trappedPockets();
         $state = $pour->state;

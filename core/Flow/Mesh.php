@@ -6,6 +6,7 @@ namespace Aqbel\Core\Flow;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Node;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\InvalidField;
 
 /**
@@ -120,6 +121,35 @@ final readonly class Mesh
     public function size(): int
     {
         return count($this->height);
+    }
+
+    /**
+     * Cells in which coolant stands that drains left, in the lowest of each passage, and the nodes between them.
+     *
+     * @param  float  $surface  above which none stands in a vessel that is open to the air
+     * @return array<int, true>
+     */
+    public function lowest(Volumes $inside, float $surface): array
+    {
+        $wet = [];
+        foreach ($inside->toArray() as $id => $left) {
+            [$first, $last] = $this->range[$id];
+            $open = $this->circuit->passages[$id]->hasHeadspace();
+            foreach ($this->height[$first] <= $this->height[$last] ? range($first, $last) : range($last, $first) as $cell) {
+                $left -= $this->volume[$cell];
+                if ($left < -0.5 * $this->volume[$cell] || ($open && $this->height[$cell] > $surface)) {
+                    break;
+                }
+                $wet[$cell] = true;
+            }
+        }
+        foreach ($wet === [] ? [] : $this->nodeCell as $node) {
+            if ($this->neighbours[$node] !== [] && array_diff_key(array_flip($this->neighbours[$node]), $wet) === []) {
+                $wet[$node] = true;
+            }
+        }
+
+        return $wet;
     }
 
     /**

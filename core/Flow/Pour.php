@@ -31,25 +31,42 @@ final class Pour
     /** @var array<string, array{int, int}> dry interval of each passage; empty when first > last */
     private array $dry;
 
+    /** @var array<int, true> coolant that stood inside before and that the source has not come to */
+    private array $apart;
+
     /** @var array<string, true> passages whose dry interval is trapped */
     private array $trappedPassage = [];
 
-    /** @param  array<int, string>  $openPorts port by node cell */
+    /**
+     * @param  array<int, string>  $openPorts  port by node cell
+     * @param  array<int, true>  $inside  cells in which coolant stands before anything is poured
+     */
     public function __construct(
         public readonly Mesh $mesh,
         public readonly int $source,
         private array $openPorts,
         public readonly float $surface,
+        array $inside = [],
     ) {
         $this->state = array_fill(0, $mesh->size(), Filling::OPEN_AIR);
-        $this->dry = $mesh->range;
-        $this->flood = new Flood($mesh->height, $mesh->neighbours, array_fill(0, $mesh->size(), true));
+        $free = array_fill(0, $mesh->size(), true);
+        foreach ($inside as $cell => $_) {
+            $this->state[$cell] = Filling::COOLANT;
+            $free[$cell] = false;
+        }
+        $this->apart = $inside;
+        $this->dry = array_map(fn (array $range) => self::dryOf($range, $inside), $mesh->range);
+        $this->flood = new Flood($mesh->height, $mesh->neighbours, $free);
     }
 
     public function run(?float $stopAfterMl): void
     {
         $this->trapWhatIsCutOff();
-        $this->flood->reach($this->source);
+        if (isset($this->apart[$this->source])) {
+            $this->feed($this->source);
+        } else {
+            $this->flood->reach($this->source);
+        }
         $enough = $stopAfterMl ?? INF;
         while ($this->poured < $enough && ($cell = $this->flood->next($this->surface)) !== null) {
             if (isset($this->mesh->level[$cell])) {
@@ -86,7 +103,7 @@ final class Pour
                 $downhill = $this->mesh->height[$next] <= ($wet ? $this->surface : $this->mesh->height[$cell]);
                 $through = $this->state[$next] === Filling::COOLANT
                     || ($this->state[$next] === Filling::OPEN_AIR && $downhill);
-                if ($through && ! isset($seen[$next])) {
+                if ($through && ! isset($seen[$next]) && ! isset($this->apart[$next])) {
                     $seen[$next] = true;
                     $stack[] = $next;
                 }
@@ -143,13 +160,16 @@ final class Pour
                 $this->feed($next);
             }
         }
-        if (! isset($this->openPorts[$cell])) {
-            return false;
+        $ran = false;
+        foreach ($this->openPorts as $port => $name) {
+            if (isset($this->fed[$port]) && $this->mesh->height[$port] <= $this->mesh->height[$cell]) {
+                $this->flows[] = new PortRun($name, $this->poured);
+                unset($this->openPorts[$port]);
+                $ran = true;
+            }
         }
-        $this->flows[] = new PortRun($this->openPorts[$cell], $this->poured);
-        unset($this->openPorts[$cell]);
 
-        return true;
+        return $ran;
     }
 
     /**
@@ -242,6 +262,7 @@ final class Pour
     private function feed(int $pool): void
     {
         $this->fed[$pool] = true;
+        unset($this->apart[$pool]);
         $stack = [$pool];
         while ($stack !== []) {
             foreach ($this->mesh->neighbours[array_pop($stack)] as $next) {
@@ -249,10 +270,31 @@ final class Pour
                     $this->flood->offer($next);
                 } elseif ($this->state[$next] === Filling::COOLANT && ! isset($this->fed[$next])) {
                     $this->fed[$next] = true;
+                    unset($this->apart[$next]);
                     $stack[] = $next;
                 }
             }
         }
+    }
+
+    /**
+     * Coolant stands at the lower end of a passage, and air above it.
+     *
+     * @param  array{int, int}  $range
+     * @param  array<int, true>  $inside
+     * @return array{int, int}
+     */
+    private static function dryOf(array $range, array $inside): array
+    {
+        [$first, $last] = $range;
+        while ($first <= $last && isset($inside[$first])) {
+            $first++;
+        }
+        while ($first <= $last && isset($inside[$last])) {
+            $last--;
+        }
+
+        return [$first, $last];
     }
 
     /** @return list<int> the cell, and the dry ones that hang together with it at its height, from a node on */

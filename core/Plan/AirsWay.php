@@ -39,7 +39,7 @@ final readonly class AirsWay
 
     public static function of(Circuit $circuit, Plan $plan, ?Simulations $fills = null): self
     {
-        $fills ??= new Simulations($circuit, $plan->choices->atmosphere()->pressure->kPa());
+        $fills ??= new Simulations($circuit, $plan->choices);
         $pours = $plan->school->pours($circuit, $plan->choices);
         $pour = $pours[count($pours) - 1];
         $caught = [];

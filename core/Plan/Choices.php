@@ -6,6 +6,7 @@ namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Heat\Shelter;
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Mixing\Compatibility;
@@ -32,6 +33,8 @@ final readonly class Choices
      * @param  float  $elevationM  of the place where it is done
      * @param  ?LeftBehind  $left  by a job on this vehicle that was given up
      * @param  Shelter  $shelter  around it while it cools
+     * @param  bool  $onWhatStays  whether the fill is reckoned on what the drains leave inside; on an empty circuit, as
+     * in plans of before, where not
      */
     public function __construct(
         public JobKind $jobKind,
@@ -53,6 +56,7 @@ final readonly class Choices
         public Usage $usage = new Usage,
         public ?LeftBehind $left = null,
         public Shelter $shelter = Shelter::Open,
+        public bool $onWhatStays = false,
     ) {
         $this->tools = $tools ?? Tool::cases();
     }
@@ -129,7 +133,22 @@ final readonly class Choices
             $this->usage,
             $this->left,
             $shelter ?? $this->shelter,
+            $this->onWhatStays,
         );
+    }
+
+    /** Whether coolant stands in it when the fill begins: what the drains leave, where any is opened. */
+    public function fillsOnWhatStays(): bool
+    {
+        return $this->onWhatStays && $this->drains !== [] && ! $this->arrivesEmpty();
+    }
+
+    /**
+     * What the fill begins on, of that which the drains leave: a part that was opened has run out.
+     */
+    public function inside(Volumes $retained): Volumes
+    {
+        return $this->fillsOnWhatStays() ? $retained->without($this->opened) : new Volumes;
     }
 
     /**

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\DrainedPort;
 use Aqbel\Core\Flow\Filling;
@@ -31,15 +32,8 @@ final readonly class DrawnJob
 
     public static function of(Circuit $circuit, Plan $plan, PlannedPour $pour, float $coarseness): self
     {
-        $out = Drainage::of(
-            $circuit,
-            $plan->choices->drains,
-            $circuit->usualGates(),
-            $plan->choices->noseLiftMm,
-            $circuit->portIds(PortKind::Bleed),
-            $coarseness,
-        );
-        $in = self::filled($circuit, $plan, $pour, $coarseness);
+        $out = self::drained($circuit, $plan, $coarseness);
+        $in = self::filled($circuit, $plan, $pour, $coarseness, $out);
         $headspace = $circuit->headspaceMl();
 
         return new self(
@@ -57,8 +51,25 @@ final readonly class DrawnJob
         return self::filled($circuit, $plan, $pour, $coarseness)->airMl;
     }
 
-    private static function filled(Circuit $circuit, Plan $plan, PlannedPour $pour, float $coarseness): Filling
+    private static function drained(Circuit $circuit, Plan $plan, float $coarseness): Drainage
     {
+        return Drainage::of(
+            $circuit,
+            $plan->choices->drains,
+            $circuit->usualGates(),
+            $plan->choices->noseLiftMm,
+            $circuit->portIds(PortKind::Bleed),
+            $coarseness,
+        );
+    }
+
+    private static function filled(
+        Circuit $circuit,
+        Plan $plan,
+        PlannedPour $pour,
+        float $coarseness,
+        ?Drainage $out = null,
+    ): Filling {
         return Filling::of(
             $circuit,
             $pour->at,
@@ -68,6 +79,9 @@ final readonly class DrawnJob
             $pour->headMm,
             $plan->choices->atmosphere()->pressure->kPa(),
             $coarseness,
+            inside: $plan->choices->fillsOnWhatStays()
+                ? $plan->choices->inside(($out ?? self::drained($circuit, $plan, $coarseness))->retained)
+                : new Volumes,
         );
     }
 }

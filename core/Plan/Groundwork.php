@@ -23,7 +23,7 @@ final readonly class Groundwork
         public Prediction $predicted,
         ?Simulations $fills = null,
     ) {
-        $this->fills = $fills ?? new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
+        $this->fills = $fills ?? new Simulations($circuit, $choices);
         /** @var \ArrayObject<string, PredictedFill> $filledBy */
         $filledBy = new \ArrayObject;
         $this->filledBy = $filledBy;

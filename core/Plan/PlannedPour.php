@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Runs;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Neck;
 
 /**
@@ -40,17 +42,22 @@ final readonly class PlannedPour
             : array_values(array_unique([...$circuit->usualGates(), ...$circuit->gatesBeside($this->at)]));
     }
 
-    /** What stands where, once so much is in, mL. */
-    public function standing(Circuit $circuit, float $ml): Runs
+    /** How coolant and air stand in the middle of it: by the ledger, on top of what stayed inside where it is told. */
+    public function standing(JobState $job): Runs
     {
+        [$plan, $content] = [Plan::of($job), max(0.0, $job->ledger()->contentMl)];
+        $stays = $plan->choices->inside($plan->predicted->retained);
+        $inside = $stays->sum() <= $content ? $stays : new Volumes;
+
         return Filling::of(
-            $circuit,
+            $job->circuit,
             $this->at,
             $this->open,
-            $this->openGates($circuit),
+            $this->openGates($job->circuit),
             $this->noseLiftMm,
             $this->headMm,
-            volumeMl: max(0.0, $ml),
+            volumeMl: $content - $inside->sum(),
+            inside: $inside,
         )->runs;
     }
 

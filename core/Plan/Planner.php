@@ -177,7 +177,7 @@ final readonly class Planner
     /** @param  ?Simulations  $fills  of this circuit at the shop's barometer, where some were simulated before */
     public function groundwork(Circuit $circuit, Choices $choices, ?Simulations $fills = null): Groundwork
     {
-        $fills ??= new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
+        $fills ??= new Simulations($circuit, $choices);
 
         return new Groundwork(
             $circuit,

@@ -6,21 +6,25 @@ namespace Aqbel\Core\Plan;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Ties;
 
-/** Fills of one circuit at one barometer and what its drains let out, each simulated once. */
+/** Fills of one circuit as these choices have it, and what its drains let out, each simulated once. */
 final class Simulations
 {
     /** @var array<string, Filling|Drainage|Ties> */
     private array $done = [];
 
+    private readonly float $barometerKpa;
+
     public function __construct(
         private readonly Circuit $circuit,
-        private readonly float $barometerKpa,
+        private readonly Choices $choices,
         private readonly ?KnownFills $known = null,
     ) {
+        $this->barometerKpa = $choices->atmosphere()->pressure->kPa();
     }
 
     public function of(PlannedPour $pour, float $coarseness = 1.0): Filling
@@ -59,7 +63,16 @@ final class Simulations
             $pour->headMm,
             $coarseness,
             implode(',', $pour->open),
+            ...$this->before(),
         ]);
+    }
+
+    /** @return list<float|string> what the fill begins on depends on */
+    private function before(): array
+    {
+        $of = $this->choices;
+
+        return $of->fillsOnWhatStays() ? [$of->noseLiftMm, implode(',', $of->drains), implode(',', $of->opened)] : [];
     }
 
     private function fill(Circuit $circuit, PlannedPour $pour, float $coarseness): Filling
@@ -73,23 +86,41 @@ final class Simulations
             $pour->headMm,
             $this->barometerKpa,
             $coarseness,
+            inside: $this->inside($circuit),
         );
+    }
+
+    private function inside(Circuit $circuit): Volumes
+    {
+        $of = $this->choices;
+
+        return match (true) {
+            ! $of->fillsOnWhatStays() => new Volumes,
+            $circuit === $this->circuit => $of->inside($this->drained($of->drains, $of->noseLiftMm)->retained),
+            default => $of->inside(self::drain($circuit, $of->drains, $of->noseLiftMm)->retained),
+        };
     }
 
     /** @param  list<string>  $ports  drain ports in the order they are opened, all bleed points open */
     public function drained(array $ports, float $noseLiftMm): Drainage
     {
         $key = implode('/', ['out', $noseLiftMm, implode(',', $ports)]);
-        $drain = fn (): Drainage => Drainage::of(
-            $this->circuit,
-            $ports,
-            $this->circuit->usualGates(),
-            $noseLiftMm,
-            $this->circuit->portIds(PortKind::Bleed),
-        );
+        $drain = fn (): Drainage => self::drain($this->circuit, $ports, $noseLiftMm);
         $known = $this->done[$key] ??= $this->once($key, $drain);
 
         return $known instanceof Drainage ? $known : throw new \LogicException("{$key} is no drainage.");
+    }
+
+    /** @param  list<string>  $ports */
+    private static function drain(Circuit $circuit, array $ports, float $noseLiftMm): Drainage
+    {
+        return Drainage::of(
+            $circuit,
+            $ports,
+            $circuit->usualGates(),
+            $noseLiftMm,
+            $circuit->portIds(PortKind::Bleed),
+        );
     }
 
     /** @param  \Closure(): (Filling|Drainage|Ties)  $simulate */

@@ -33,11 +33,11 @@ final readonly class Vents
         }
         $pours = $plan->school->pours($job->circuit, $plan->choices);
         $open = array_keys(array_filter($states, fn (PortState $is) => $is === PortState::Open));
-        $content = max(0.0, $job->ledger()->contentMl);
+        $in = max(0.0, $plan->choices->fillsOnWhatStays() ? $job->pouredMl() : $job->ledger()->contentMl);
         $next = [];
         foreach ($plan->fill->flows as $flow) {
             if (in_array($flow->port, $open, true)) {
-                $next[] = new PortRun($flow->port, max(0.0, $flow->atMl - $content));
+                $next[] = new PortRun($flow->port, max(0.0, $flow->atMl - $in));
             }
         }
 

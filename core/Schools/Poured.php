@@ -17,7 +17,6 @@ use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\Minutes;
 use Aqbel\Core\Plan\Misfit;
 use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\PredictedFill;
 use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Tool;
@@ -86,8 +85,9 @@ abstract class Poured implements School
     public function steps(Groundwork $on, PredictedFill $fill): array
     {
         $bleeds = [];
+        $inside = $on->choices->fillsOnWhatStays() ? 0.0 : $on->predicted->retainedMl;
         foreach ($fill->flows as $flow) {
-            $about = ['port' => $flow->port, 'at_ml' => max(0.0, $flow->atMl - $on->predicted->retainedMl)];
+            $about = ['port' => $flow->port, 'at_ml' => max(0.0, $flow->atMl - $inside)];
             $bleeds[] = new Step("bleed:{$flow->port}", 'bleed', Stage::Fill, new Values($about));
         }
         foreach ($fill->silent as $silent) {
@@ -182,12 +182,6 @@ abstract class Poured implements School
 
     public function picture(JobState $job): ?Runs
     {
-        return self::standing($job, $this->pours($job->circuit, Plan::of($job)->choices)[0]);
-    }
-
-    /** By the ledger, as this pour lets it stand. */
-    protected static function standing(JobState $job, PlannedPour $pour): Runs
-    {
-        return $pour->standing($job->circuit, $job->ledger()->contentMl);
+        return $this->pours($job->circuit, Plan::of($job)->choices)[0]->standing($job);
     }
 }

@@ -99,7 +99,7 @@ final class SecondNeck extends Poured
     {
         $begun = $job->entriesOf("fill_through:{$this->port}", 'poured') !== [];
 
-        return self::standing($job, $this->pours($job->circuit, Plan::of($job)->choices)[$begun ? 1 : 0]);
+        return $this->pours($job->circuit, Plan::of($job)->choices)[$begun ? 1 : 0]->standing($job);
     }
 
     public function needs(Circuit $circuit, Choices $choices): array

@@ -299,8 +299,7 @@ final readonly class Way implements School
         if (! $this->has(Aid::Raise)) {
             return $this->by->picture($job);
         }
-        $pour = $this->pours($job->circuit, Plan::of($job)->choices)[0];
 
-        return $pour->standing($job->circuit, $job->ledger()->contentMl);
+        return $this->pours($job->circuit, Plan::of($job)->choices)[0]->standing($job);
     }
 }

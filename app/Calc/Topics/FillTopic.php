@@ -38,6 +38,7 @@ final class FillTopic implements Topic
         $lift = $input->number('nose_lift_mm', -2000, 2000, 0);
         $head = $input->number('head_mm', -5000, 5000, 0);
         $barometer = $input->number('barometer_kpa', 50, 110, Atmosphere::SEA_LEVEL_KPA);
+        $inside = $input->volumes('retained', $circuit);
         $fill = fn (Circuit $circuit, float $coarseness): Filling => Filling::of(
             $circuit,
             $at,
@@ -47,6 +48,7 @@ final class FillTopic implements Topic
             $head,
             $barometer,
             $coarseness,
+            inside: $inside,
         );
         $result = $fill($circuit, 1.0);
         $ties = Ties::of(

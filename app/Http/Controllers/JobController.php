@@ -55,11 +55,7 @@ final class JobController extends JournalController
         $job->loadMissing(['vehicle', 'circuit', 'planner', 'holder']);
         $state = $job->state();
         $newer = $job->circuit->newestRevision();
-        $fills = new Simulations(
-            $state->circuit,
-            Plan::of($state)->choices->atmosphere()->pressure->kPa(),
-            new KeptFills($job->circuit_id),
-        );
+        $fills = new Simulations($state->circuit, Plan::of($state)->choices, new KeptFills($job->circuit_id));
 
         return view('run.manage', [
             'job' => $job,

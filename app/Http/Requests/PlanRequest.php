@@ -188,6 +188,7 @@ final class PlanRequest extends FormRequest
             usage: $this->usage(),
             left: $left,
             shelter: $this->enum('shelter', Shelter::class) ?? Shelter::Open,
+            onWhatStays: true,
         );
 
         $worksItOut = $this->boolean('drains_auto');

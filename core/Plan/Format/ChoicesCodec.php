@@ -39,6 +39,7 @@ final class ChoicesCodec
             'usage' => self::usage($choices->usage),
             ...($choices->left === null ? [] : ['left' => $choices->left->toArray()]),
             ...($choices->shelter === Shelter::Open ? [] : ['shelter' => $choices->shelter->value]),
+            ...($choices->onWhatStays ? ['onWhatStays' => true] : []),
         ];
     }
 
@@ -104,6 +105,7 @@ final class ChoicesCodec
             self::readUsage($in->child('usage')->toArray()),
             $in->has('left') ? self::readLeft($in->child('left')->toArray()) : null,
             Shelter::tryFrom($in->text('shelter')) ?? Shelter::Open,
+            $in->isTrue('onWhatStays'),
         );
     }
 }

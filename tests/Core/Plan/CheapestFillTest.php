@@ -55,7 +55,7 @@ final class CheapestFillTest extends TestCase
         $circuit = self::circuit(self::ABOVE_THE_NECK);
         $found = function (Tool ...$tools) use ($circuit): array {
             $choices = Demo::repair($circuit, new HouseRules(airShare: 0.05), array_values($tools));
-            $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
+            $fills = new Simulations($circuit, $choices);
             $pour = CheapestFill::of($circuit, $choices, $fills)?->pour;
 
             return [$pour?->noseLiftMm, $pour?->headMm];
@@ -72,7 +72,7 @@ final class CheapestFillTest extends TestCase
     {
         $circuit = self::circuit($key);
         $choices = Demo::repair($circuit, new HouseRules(airShare: $share), $tools);
-        $fills = new Simulations($circuit, $choices->atmosphere()->pressure->kPa());
+        $fills = new Simulations($circuit, $choices);
         $limit = $share * $circuit->capacityMl();
         [$sure, $unsure] = [[], []];
         foreach (in_array(Tool::Ramps, $tools, true) ? [0.0, 150.0, 300.0] : [0.0] as $lift) {
@@ -127,7 +127,7 @@ final class CheapestFillTest extends TestCase
             return CheapestFill::of(
                 $circuit,
                 $choices,
-                new Simulations($circuit, $choices->atmosphere()->pressure->kPa()),
+                new Simulations($circuit, $choices),
             );
         };
         self::assertCount(2, $found(0)->pour->open ?? []);
