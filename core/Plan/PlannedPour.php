@@ -45,9 +45,9 @@ final readonly class PlannedPour
     /** How coolant and air stand in the middle of it: by the ledger, on top of what stayed inside where it is told. */
     public function standing(JobState $job): Runs
     {
-        [$plan, $content] = [Plan::of($job), max(0.0, $job->ledger()->contentMl)];
+        [$plan, $ledger] = [Plan::of($job), $job->ledger()];
         $stays = $plan->choices->inside($plan->predicted->retained);
-        $inside = $stays->sum() <= $content ? $stays : new Volumes;
+        $inside = $stays->sum() <= $ledger->contentMl + $ledger->plusMinusMl ? $stays : new Volumes;
 
         return Filling::of(
             $job->circuit,
@@ -56,7 +56,7 @@ final readonly class PlannedPour
             $this->openGates($job->circuit),
             $this->noseLiftMm,
             $this->headMm,
-            volumeMl: $content - $inside->sum(),
+            volumeMl: max(0.0, $ledger->contentMl - $inside->sum()),
             inside: $inside,
         )->runs;
     }

@@ -66,6 +66,7 @@ final class JobOnPaper
             'targetFraction' => 0.5,
             'cureMinutes' => $cure,
             'rules' => $rules ?? new HouseRules(),
+            'onWhatStays' => true,
         ];
 
         return new self($circuit, new Choices(...[...$usual, ...$choices]), Demo::planner());

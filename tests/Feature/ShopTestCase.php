@@ -54,7 +54,8 @@ abstract class ShopTestCase extends TestCase
     }
 
     /** @param  string  $school  the first that fits where none is named */
-    protected function plan(string $plate = 'SKP 114', string $school = ''): Job
+    /** @param  array<string, mixed>  $more  that was chosen on the page */
+    protected function plan(string $plate = 'SKP 114', string $school = '', array $more = []): Job
     {
         $vehicle = Vehicle::query()->with('circuit')->where('plate', $plate)->firstOrFail();
         $drains = $vehicle->circuit->read()->portIds(PortKind::Drain);
@@ -67,6 +68,7 @@ abstract class ShopTestCase extends TestCase
                     'kind' => 'repair',
                     'chosen' => '1',
                     'drains' => $drains,
+                    ...$more,
                 ],
             )
             ->assertSessionHasNoErrors()

@@ -64,8 +64,8 @@ final class WordingEdgesTest extends TestCase
             ->judge('fill_level')->code;
         self::assertSame('as_predicted', $said(550.0));
         self::assertSame('air_trapped', $said(565.0));
-        self::assertSame('as_predicted', $said(-145.0));
-        self::assertSame('full', $said(-165.0), '405 mL of air were predicted to stay');
+        self::assertSame('as_predicted', $said(-230.0));
+        self::assertSame('full', $said(-250.0), '321 mL of air were predicted to stay');
         self::assertSame('more_than_predicted', $said(-565.0));
     }
 
