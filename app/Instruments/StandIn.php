@@ -75,15 +75,17 @@ final readonly class StandIn
     public function trace(float $untilS): Trace
     {
         $state = $this->feed->job->state();
+        $plan = Plan::of($state);
 
         return Vehicle::run(
             $state->circuit,
             self::faults((string) $this->feed->stand_in),
             $this->feed->id,
-            Plan::of($state)->choices->atmosphere(),
+            $plan->choices->atmosphere(),
             self::ambientC($state),
             self::actions($state, $this->feed->created_at->getTimestamp()),
             min(self::LONGEST_S, $untilS),
+            $plan->choices->inside($plan->predicted->retained),
         );
     }
 

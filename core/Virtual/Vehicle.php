@@ -7,6 +7,7 @@ namespace Aqbel\Core\Virtual;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Circuit\Volumes;
 use Aqbel\Core\Flow\Filling;
 use Aqbel\Core\Flow\Pocket;
 use Aqbel\Core\Heat\Purging;
@@ -152,6 +153,7 @@ final class Vehicle
         int $seed,
         private readonly Atmosphere $air,
         private readonly float $ambientC,
+        Volumes $inside,
     ) {
         $this->chance = new Randomizer(new Mt19937($seed));
         [$this->engineC, $this->radiatorC, $this->farC, $this->outletC] = array_fill(0, 4, $ambientC);
@@ -179,6 +181,7 @@ final class Vehicle
             $circuit->portIds(PortKind::Bleed),
             $circuit->usualGates(),
             barometerKpa: $air->pressure->kPa(),
+            inside: $inside,
         );
         foreach (array_filter($filled->pockets, fn (Pocket $pocket) => ! $pocket->open) as $pocket) {
             foreach ($pocket->air->toArray() as $passage => $ml) {
@@ -197,6 +200,7 @@ final class Vehicle
 
     /**
      * @param  list<Action>  $actions  in order of time
+     * @param  Volumes  $inside  what stood in it when it was filled, before all of this
      */
     public static function run(
         Circuit $circuit,
@@ -206,8 +210,9 @@ final class Vehicle
         float $ambientC,
         array $actions,
         float $seconds,
+        Volumes $inside = new Volumes,
     ): Trace {
-        $vehicle = new self($circuit, $faults, $seed, $air, $ambientC);
+        $vehicle = new self($circuit, $faults, $seed, $air, $ambientC, $inside);
         $stored = $vehicle->storedKj();
         $channels = [];
         $next = 0;
