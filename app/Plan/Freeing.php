@@ -52,10 +52,13 @@ final readonly class Freeing
         };
     }
 
-    /** “leaves 0.03 L here, 0.80 L in all”. */
+    /** “0.03 L here, 0.80 L in all”; a vacuum’s rest gathers where it is topped up. */
     public function leaves(Freer $freer): string
     {
-        return $this->volume($freer->leavesMl).' here, '.$this->volume($freer->airMl).' in all';
+        return $this->volume($freer->leavesMl).' here, '.match ($freer->by) {
+            Frees::Vacuum => 'the rest under the neck',
+            default => $this->volume($freer->airMl).' in all',
+        };
     }
 
     private function volume(float $ml): string

@@ -35,6 +35,13 @@ final readonly class Driven extends Report
 
     private const MOST_C = 150.0;
 
+    /** A needle is no longer low, and not yet in the middle, °C (common practice, no source). */
+    private const LEAVES_LOW_C = 75.0;
+
+    private const MIDDLE_C = 55.0;
+
+    private const DANGER_C = 100.0;
+
     /**
      * @param  ?float  $seconds  null where the way was told instead
      * @param  ?float  $hottestC  by a reading; null where only the needle was watched
@@ -100,5 +107,19 @@ final readonly class Driven extends Report
         if (! $alarmed && $values->number(self::HOTTEST) === null && $values->text(self::NEEDLE) === '') {
             throw new InvalidField(self::HOTTEST, 'Enter the highest coolant temperature, or where the needle stood.');
         }
+        if (self::contradict($values->number(self::HOTTEST), Needle::tryFrom($values->text(self::NEEDLE)))) {
+            throw new InvalidField(self::NEEDLE, 'The needle and the highest coolant temperature do not go together. '
+                .'Leave the one that was only guessed.');
+        }
+    }
+
+    /** What is past boiling is believed, whatever a needle shows: it is a danger first. */
+    private static function contradict(?float $hottestC, ?Needle $needle): bool
+    {
+        return $hottestC !== null && match ($needle) {
+            Needle::Low => $hottestC >= self::LEAVES_LOW_C && $hottestC < self::DANGER_C,
+            Needle::Middle => $hottestC < self::MIDDLE_C,
+            default => false,
+        };
     }
 }

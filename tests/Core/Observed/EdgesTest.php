@@ -126,6 +126,24 @@ final class EdgesTest extends TestCase
         self::assertStringContainsString('holds only 2.00 L', (string) $taken(2_001.05, 2_000.0));
     }
 
+    public function test_a_needle_and_a_temperature_that_do_not_go_together_are_asked_again(): void
+    {
+        $drove = fn (string $needle, float $celsius): ?string => self::refused(
+            fn () => Driven::admit(
+                new Values(['minutes' => 900.0, 'ect' => $celsius, 'needle' => $needle, 'alarm' => 'none']),
+            ),
+        );
+        self::assertStringContainsString('do not go together', (string) $drove('low', 92.0));
+        self::assertNotNull($drove('low', 75.0));
+        self::assertNull($drove('low', 74.0));
+        self::assertNotNull($drove('middle', 54.0));
+        self::assertNull($drove('middle', 55.0));
+        self::assertNull($drove('middle', 92.0));
+        // Past boiling it is a danger first, and a needle above the middle is one at any reading.
+        self::assertNull($drove('low', 100.0));
+        self::assertNull($drove('high', 92.0));
+    }
+
     public function test_less_than_a_quarter_of_a_mark_is_not_read_between_marks(): void
     {
         $at = JobOnPaper::on('rescue-ambulance')->at('gather');
