@@ -73,8 +73,8 @@ final class ErrorPage
             <html lang="en">
             <head><meta charset="utf-8"><meta name="viewport" content="width=device-width, initial-scale=1"><title>{$title} · Aqbel</title>{$link}</head>
             <body>
-                <main class="page"><section class="door">
-                    <p class="wordmark wordmark-large">Aqbel</p>
+                <main class="p-5"><section class="mx-auto mt-[7vh] grid max-w-[420px] gap-3.5 border-t-[5px] border-coolant bg-panel p-8">
+                    <p class="justify-self-start border-b-3 border-level font-gauge text-[1.75rem]/none font-semibold tracking-[0.01em]">Aqbel</p>
                     <h1>{$title}</h1>
                     <p>{$words}</p>
                     <p><a class="button button-wide" href="/">To the floor</a></p>

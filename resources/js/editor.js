@@ -290,6 +290,14 @@ export function startEditor() {
         });
         return made;
     };
+    // One thing and all of its facts, as wide as they have room.
+    const rowOf = () => {
+        const row = document.createElement('div');
+        row.className =
+            'editor-row grid grid-cols-[repeat(auto-fit,minmax(110px,1fr))] items-end gap-2 border-b border-rule py-2.5 ' +
+            '[&_.button]:min-h-11 [&_.button]:px-2.5 [&_.button]:text-[1rem]';
+        return row;
+    };
     const section = (title, open, ...children) => {
         const made = document.createElement('details');
         const summary = document.createElement('summary');
@@ -311,8 +319,7 @@ export function startEditor() {
         for (const [list, table] of Object.entries(TABLES)) {
             doc[list] ??= [];
             const items = doc[list].map((item, i) => {
-                const row = document.createElement('div');
-                row.className = 'editor-row';
+                const row = rowOf();
                 row.append(
                     ...vocabulary[list].map((fact) => input(item, fact, `${list}.${i}`)),
                     ...(list === 'passages' ? [button('Point in its middle', () => pointAt(item.id, 0.5))] : []),
@@ -341,8 +348,7 @@ export function startEditor() {
             );
         }
         doc.facts ??= {};
-        const facts = document.createElement('div');
-        facts.className = 'editor-row';
+        const facts = rowOf();
         facts.append(...vocabulary.facts.map((fact) => input(doc.facts, fact, 'facts')));
         rows.append(
             section(

@@ -1,13 +1,13 @@
 <x-layout title="Day plan" about="shop">
     <div id="day" data-live>
-    <header class="page-head">
+    <x-head>
         <h1>Day plan</h1>
         <p>Who goes where next, worked out from what is open now. A vehicle is done after {{ number_format($page->plan->meanMin() / 60.0, 1) }} h on the average.</p>
-    </header>
+    </x-head>
     @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
     @if ($page->isEmpty())
-        <section class="empty"><h2>Nothing is open</h2><p>Plan a job, and its hands and waits are laid out here over people and tools.</p>
-            </section>
+        <x-empty><h2>Nothing is open</h2><p>Plan a job, and its hands and waits are laid out here over people and tools.</p>
+            </x-empty>
     @else
         <div class="grid items-start gap-4 lg:grid-cols-2">
             @foreach ($page->people() as $person)

@@ -1,9 +1,9 @@
 <x-layout title="First start">
     <section class="mx-auto mt-[7vh] max-w-[420px] border-t-[5px] border-coolant bg-panel p-8 [&_.field]:mb-4">
-        <p class="wordmark inline-block">Aqbel</p>
+        <p class="inline-block border-b-3 border-level font-gauge text-[1.75rem]/none font-semibold tracking-[0.01em]">Aqbel</p>
         <h1 class="mt-[22px] mb-[18px]">Set up the shop</h1>
         <p class="help">Who you are is needed. All else has a default, and is found again under Shop.</p>
-        <form method="post" action="/first-start" class="entry" data-once>
+        <form method="post" action="/first-start" class="entry my-3 in-[.dock]:m-0 [&_details[open]]:border [&_details[open]]:border-rule [&_details[open]]:p-3 [&_details[open]>summary]:mb-3" data-once>
             @csrf
             @if ($asksCode)<x-input name="code" label="Code from the terminal" autocomplete="off"/>@endif
             <x-input name="name" label="Your name, as in the records" autocomplete="name"/>

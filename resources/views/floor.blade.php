@@ -1,15 +1,15 @@
 <x-layout title="Floor" about="shop">
     <div id="floor" data-live>
-    <header class="page-head">
+    <x-head>
         <h1>Floor</h1>
         <p>
             {{ $page->all - $page->onClock }} {{ Str::plural('vehicle', $page->all - $page->onClock) }} waiting for hands, {{ $page->onClock }} on a clock. <a href="/practice" class="inline-flex min-h-11 items-center">Practice</a>
         </p>
         <a class="button button-go" href="/jobs/new" data-key="n" data-key-label="Plan a job">@icon('plus')Plan a job</a>
-    </header>
+    </x-head>
     @if ($page->isEmpty())
         @include('floor.visits')
-        <section class="empty">
+        <x-empty>
             <h2>No vehicle is open</h2>
             <p>
                 Plan a job: choose the vehicle, what was opened and the way of filling, and Aqbel lays out the sequence with its
@@ -24,7 +24,7 @@
                 </ul>
             @endif
             @if ($page->hasNoVehicle())<p><a class="button button-go" href="/vehicles/new">@icon('plus')Add the first vehicle</a></p>@endif
-        </section>
+        </x-empty>
     @else
         <section class="grid max-[560px]:min-w-0" aria-label="Open jobs by when hands are needed">
             <ol class="max-[560px]:min-w-0" aria-label="On a clock">@include('floor.jobs', ['jobs' => $page->waiting, 'ground' => ''])</ol>

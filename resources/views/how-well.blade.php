@@ -1,11 +1,11 @@
 <x-layout title="How well we predict">
-    <header class="page-head">
+    <x-head>
         <h1>How well we predict</h1>
         <p>What circuits said beforehand beside what was measured, by signed jobs · <a href="/records">records</a></p>
-    </header>
+    </x-head>
     @if ($page->figures === 0)
-        <section class="empty"><h2>Nothing measured yet</h2><p>Each drain and what stays inside is held against its circuit, with the range
-            that was stated, once a job is signed.</p></section>
+        <x-empty><h2>Nothing measured yet</h2><p>Each drain and what stays inside is held against its circuit, with the range
+            that was stated, once a job is signed.</p></x-empty>
     @else
         <section class="mb-4 flex flex-wrap items-baseline gap-x-6 gap-y-1 bg-panel p-5">
             <p><span class="font-gauge text-6xl">{{ $page::percent($page->within, $page->figures) }}</span></p>

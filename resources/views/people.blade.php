@@ -1,5 +1,5 @@
 <x-layout title="People">
-    <header class="page-head"><h1>People</h1><p>Who signs in here. What somebody wrote stays in the records for ever.</p></header>
+    <x-head><h1>People</h1><p>Who signs in here. What somebody wrote stays in the records for ever.</p></x-head>
     @error ('person')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     <div class="mb-5 grid items-start gap-5 min-[821px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
         @if ($manages)

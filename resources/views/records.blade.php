@@ -1,5 +1,5 @@
 <x-layout title="Records">
-    <header class="page-head">
+    <x-head>
         <h1>Records</h1>
         <form method="get" action="/records" class="search">
             <label for="q" class="sr-only">Plate, part, person, month, finding, verdict, mixture or any word</label>
@@ -8,7 +8,7 @@
             @foreach ($list->filters as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach
             <button class="button button-quiet">Search</button>
         </form>
-    </header>
+    </x-head>
     @if ($list->months !== [] && $list->search === '')
         <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="months-title">
             <h2 id="months-title">Month by month</h2>
@@ -63,13 +63,13 @@
         </table>
         @include('layouts.pages', ['paginator' => $list->page])
     @elseif ($list->search === '' && $list->filters === [])
-        <section class="empty">
+        <x-empty>
             <h2>No job is signed off yet</h2>
             <p>A job comes here when it is signed. Its sheet can be printed at any time from the run.</p>
-        </section>
+        </x-empty>
     @else
-        <section class="empty"><h2>Nothing found</h2><p>Try fewer words, or the beginning of one: a plate, a name, a part, what was found.
-            <a href="/records">All records</a></p></section>
+        <x-empty><h2>Nothing found</h2><p>Try fewer words, or the beginning of one: a plate, a name, a part, what was found.
+            <a href="/records">All records</a></p></x-empty>
     @endif
     <section class="mt-8 bg-panel p-5" aria-labelledby="leave-title">
         <h2 id="leave-title">As tables, and from elsewhere</h2>

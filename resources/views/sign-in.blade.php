@@ -1,9 +1,9 @@
 <x-layout title="Sign in">
     <section class="mx-auto mt-[7vh] max-w-[420px] border-t-[5px] border-coolant bg-panel p-8 [&_.field]:mb-4">
-        <p class="wordmark inline-block">Aqbel</p>
+        <p class="inline-block border-b-3 border-level font-gauge text-[1.75rem]/none font-semibold tracking-[0.01em]">Aqbel</p>
         <h1 class="mt-[22px] mb-[18px]">{{ $shop->name }}</h1>
         @if ($tablet !== null && count($people) > 0)
-            <form method="post" action="/sign-in/pin" class="entry mb-[26px] grid gap-3.5">
+            <form method="post" action="/sign-in/pin" class="entry mt-3 mb-[26px] grid gap-3.5">
                 @csrf
                 <fieldset>
                     <legend class="pb-1.5 font-semibold">Who is at {{ $tablet->name }}?</legend>
@@ -22,7 +22,7 @@
             </form>
             <h2 class="mb-2.5">Or with your password</h2>
         @endif
-        <form method="post" action="/sign-in" class="entry">
+        <form method="post" action="/sign-in" class="entry my-3 in-[.dock]:m-0 [&_details[open]]:border [&_details[open]]:border-rule [&_details[open]]:p-3 [&_details[open]>summary]:mb-3">
             @csrf
             <x-input name="login" label="Sign-in name" autocomplete="username" autocapitalize="none" required/>
             <x-input name="password" label="Password" type="password" autocomplete="current-password" required/>

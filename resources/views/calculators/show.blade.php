@@ -1,8 +1,8 @@
 <x-layout :title="$calculator->title.', bench'">
-    <header class="page-head">
+    <x-head>
         <h1>Bench</h1>
         <p>The calculators a job uses, on their own. Type any unit: 3 qt, 1,5 l, 21 inHg.</p>
-    </header>
+    </x-head>
     <nav class="choices mb-4" aria-label="Calculators">
         @foreach ($calculators as $one)
             <a class="button button-quiet aria-[current]:bg-ink aria-[current]:text-panel aria-[current]:shadow-[inset_0_-5px_0_var(--color-coolant)]" href="/bench/{{ $one->name }}" @if ($one === $calculator) aria-current="page" @endif>{{ $one->title }}</a>

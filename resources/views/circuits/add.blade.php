@@ -1,8 +1,8 @@
 <x-layout :title="'Add to '.$core->name">
-    <header class="page-head">
+    <x-head>
         <h1>What is missing</h1>
         <p><a href="/circuits/{{ $model->id }}">{{ $core->name }}</a>{{ $vehicle ? ", {$vehicle->plate}" : '' }} · it is there at once, and a lead looks at it.</p>
-    </header>
+    </x-head>
     @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
     <div class="grid items-start gap-4 lg:grid-cols-2">
         <section class="bg-panel p-5" aria-labelledby="routine-title">

@@ -1,8 +1,8 @@
 <x-layout :title="'Compare '.$ours->name" wide>
-    <header class="page-head">
+    <x-head>
         <h1>{{ $ours->name }} is here already</h1>
         <p>What came differs from ours, revision {{ $ours->revision }}. Say which to keep, part by part.{{ $more > 0 ? " {$more} more of the package follow." : '' }}</p>
-    </header>
+    </x-head>
     @if ($refused !== null)<p class="error error-block" role="alert">@icon('triangle-alert'){{ $refused }}</p>@endif
     <div class="mb-4 grid gap-4 lg:grid-cols-2">
         <section class="bg-panel p-4" aria-labelledby="ours-title"><h2 id="ours-title">Ours</h2><x-elevation :picture="new \App\Elevation\Picture($ours->read())"/></section>

@@ -1,11 +1,11 @@
 <x-layout title="Circuits">
-    <header class="page-head"><h1>Circuits</h1><p>The vehicle models this shop knows.</p>
+    <x-head><h1>Circuits</h1><p>The vehicle models this shop knows.</p>
         <form method="get" action="/circuits" class="search">
             <label for="q" class="sr-only">Part of the name</label>
             <input id="q" name="q" type="search" value="{{ $search }}" placeholder="Part of the name" data-key="/" data-key-label="Search">
             <button class="button button-quiet">Search</button>
         </form>
-    </header>
+    </x-head>
     @if ($lead)
         <p><a class="button button-go" href="/circuits/make" data-key="n" data-key-label="New circuit">@icon('plus')New circuit</a></p>
         <p><a href="/circuits/package.json" class="inline-flex min-h-11 items-center">All of them as one file</a></p>
@@ -24,9 +24,9 @@
         </form>
     @endif
     @if ($cards->isEmpty() && $search !== '')
-        <section class="empty"><h2>Nothing found</h2><p>Try fewer letters.</p></section>
+        <x-empty><h2>Nothing found</h2><p>Try fewer letters.</p></x-empty>
     @elseif ($cards->isEmpty())
-        <section class="empty">
+        <x-empty>
             <h2>No circuit yet</h2>
             <p>A circuit is the elevation model of a vehicle: nodes with heights, passages with volumes, bleed and drain points.</p>
             @if ($lead)
@@ -35,7 +35,7 @@
                     <p><button class="button button-go">Bring in ten layouts to begin with</button></p>
                 </form>
             @endif
-        </section>
+        </x-empty>
     @endif
     <x-cards>
         @foreach ($cards as $card)

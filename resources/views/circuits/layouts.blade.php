@@ -1,8 +1,8 @@
 <x-layout title="New circuit">
-    <header class="page-head">
+    <x-head>
         <h1>New circuit</h1>
         <p>Which of these is most like it? What differs is asked next.</p>
-    </header>
+    </x-head>
     <x-cards class="xl:grid-cols-4">
         @foreach ($layouts as $layout)
             <x-card href="/circuits/make/{{ $layout->id }}{{ $for === '' ? '' : '?for='.urlencode($for) }}"

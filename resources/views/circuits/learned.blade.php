@@ -1,13 +1,13 @@
 <x-layout :title="'Learned, '.$page->model->name">
-    <header class="page-head">
+    <x-head>
         <h1>What jobs have shown</h1>
         <p><a href="/circuits/{{ $page->model->id }}">{{ $page->model->name }}</a>, revision {{ $page->model->revision }}
             · {{ count($page->taught->numbers) }} signed {{ count($page->taught->numbers) === 1 ? 'job counts' : 'jobs count' }}{{ $page->taught->cameAlong() > 0 ? ", and {$page->taught->cameAlong()} that came along with it" : '' }}</p>
-    </header>
+    </x-head>
     @error ('of')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     @if ($page->rows() === [])
-        <section class="empty"><h2>No signed job has measured it yet</h2>
-            <p>What comes out at each drain, what stays and what is topped up is held here against the model, job by job.</p></section>
+        <x-empty><h2>No signed job has measured it yet</h2>
+            <p>What comes out at each drain, what stays and what is topped up is held here against the model, job by job.</p></x-empty>
     @else
         @php $found = $page->learned->findings ?? []; @endphp
         <section class="mb-4 overflow-x-auto bg-panel p-5" aria-labelledby="beside-title" tabindex="0">

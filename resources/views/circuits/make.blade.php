@@ -1,9 +1,9 @@
 <x-layout :title="'New circuit: '.$page->layout->title" wide>
-    <header class="page-head">
+    <x-head>
         <h1>{{ $page->layout->title }}</h1>
         <p>Leave empty what nobody knows: it stays as such vehicles usually are, and the plan says how unsure that makes it.
             <a href="/circuits/make{{ $for === '' ? '' : '?for='.urlencode($for) }}">Another layout</a></p>
-    </header>
+    </x-head>
     <form method="post" action="/circuits/make/{{ $page->layout->id }}" class="grid items-start gap-5 lg:grid-cols-2" data-maker data-once>
         @csrf
         <input type="hidden" name="for" value="{{ $for }}">

@@ -1,8 +1,8 @@
 <x-layout :title="$sheet->circuit->name">
-    <header class="page-head">
+    <x-head>
         <h1>{{ $sheet->circuit->name }}</h1>
         <p>Revision {{ $sheet->model->revision }} · {{ $sheet->circuit->facts->source }}</p>
-        <span class="page-actions">
+        <span class="ml-auto flex flex-wrap gap-2">
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/export">Export</a>
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/elevation.svg">SVG</a>
             <a class="button button-quiet" href="/circuits/{{ $sheet->model->id }}/learned">What jobs have shown</a>
@@ -13,7 +13,7 @@
                 <a class="button" href="/circuits/{{ $sheet->model->id }}/edit" data-key="e" data-key-label="Edit">Edit</a>
             @endif
         </span>
-    </header>
+    </x-head>
     @error ('keep')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     @if ($sheet->model->waitsForALook())
         <section class="mb-4 border-l-8 border-wait bg-panel p-4" aria-labelledby="added-title">

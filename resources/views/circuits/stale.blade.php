@@ -1,8 +1,8 @@
 <x-layout title="Saved meanwhile">
-    <header class="page-head">
+    <x-head>
         <h1>Somebody saved this circuit meanwhile</h1>
         <p>You edited revision {{ $edited->revision }}; revision {{ $newest->revision }} is there now. Nothing of yours is stored yet.</p>
-    </header>
+    </x-head>
     <div class="grid grid-cols-[repeat(auto-fit,minmax(min(100%,460px),1fr))] items-start gap-6">
         @foreach (['In revision '.$newest->revision => $theirs, 'In yours' => $mine] as $whose => $changes)
             <section>

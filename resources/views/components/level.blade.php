@@ -1,6 +1,6 @@
 {{-- The level line: one number against the datum it is judged by, what is above it and what is below. --}}
 @props(['level'])
-<div class="level" role="group" aria-label="{{ $level->figure->label }}">
+<div class="level danger:hidden" role="group" aria-label="{{ $level->figure->label }}">
     <svg class="level-tube" viewBox="0 0 34 {{ $level::HEIGHT }}" aria-hidden="true" preserveAspectRatio="none">
         <rect x="5" y="0" width="24" height="{{ $level::HEIGHT }}" class="tube"/>
         @if ($level->figure->base !== null)

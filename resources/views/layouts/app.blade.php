@@ -1,3 +1,4 @@
+@php $notice = 'mx-5 mt-3 border-l-[5px] border-current bg-wait-ground px-4 py-3 text-wait print:hidden'; @endphp
 <!doctype html>
 <html lang="en" @if ($theme !== null) data-theme="{{ $theme }}" @endif>
 <head>
@@ -17,11 +18,11 @@
 <body data-now="{{ now()->getTimestamp() }}" @isset ($practice) data-speed="{{ $practice->practice->speed }}" @endisset
     data-person="{{ auth()->id() }}"
     data-locks-after="{{ $locksAfter ?? '' }}" @auth data-about="{{ $about }}" data-tick="{{ $tick->of($about) }}" @endauth>
-    <a class="skip" href="#main">To the content</a>
+    <a class="absolute left-[-999px] focus:top-2 focus:left-2 focus:z-9 focus:bg-panel focus:p-3 print:hidden" href="#main">To the content</a>
     @auth @include('layouts.bar', ['person' => auth()->user()]) @endauth
     @auth @include('layouts.danger') @endauth
     @isset ($practice) @include('practice.band') @endisset
-    <section class="notice refused" data-refused hidden aria-label="Refused after waiting">
+    <section class="{{ $notice }} [&:not([hidden])]:grid [&:not([hidden])]:gap-2 [&_p,&_li]:flex [&_p,&_li]:flex-wrap [&_p,&_li]:items-center [&_p,&_li]:gap-2.5" data-refused hidden aria-label="Refused after waiting">
         <p>@icon('octagon-x')Not taken when the connection came back. Put it right at its step, or leave it:</p>
         <ul></ul>
         <template>
@@ -31,17 +32,17 @@
             </li>
         </template>
     </section>
-    <p class="notice waiting" role="status" data-waiting hidden>@icon('cloud-off')<span></span> <a href="/outbox">Show them</a></p>
-    <p class="notice" role="status" data-cut hidden>@icon('cloud-off')No connection: what others write does not show here.</p>
-    <p class="notice" role="status" data-stale
+    <p class="{{ $notice }} [&:not([hidden])]:sticky [&:not([hidden])]:top-0 [&:not([hidden])]:z-4 [&:not([hidden])]:flex [&:not([hidden])]:items-center [&:not([hidden])]:gap-2.5" role="status" data-waiting hidden>@icon('cloud-off')<span></span> <a class="ml-auto text-inherit" href="/outbox">Show them</a></p>
+    <p class="{{ $notice }}" role="status" data-cut hidden>@icon('cloud-off')No connection: what others write does not show here.</p>
+    <p class="{{ $notice }}" role="status" data-stale
         hidden>@icon('users')Others wrote here meanwhile. <a href="">Show it</a>, or go on: it shows when what is being typed is sent.</p>
     @isset ($jumped) @include('layouts.jumped', ['clock' => $jumped, 'person' => auth()->user()]) @endisset
-    @if (session('notice'))<p class="notice" role="status">{{ session('notice') }}</p>@endif
-    <main id="main" @class(['page', 'page-wide' => $wide])>{{ $slot }}</main>
-    <p id="word" class="word-said" popover role="status"></p>
-    <dialog id="sheet" aria-labelledby="sheet-title">
+    @if (session('notice'))<p class="{{ $notice }}" role="status">{{ session('notice') }}</p>@endif
+    <main id="main" @class(['mx-auto p-5 max-[640px]:p-3 print:max-w-none print:p-0 print:[print-color-adjust:exact]', $wide ? 'max-w-[1640px]' : 'max-w-[1100px]'])>{{ $slot }}</main>
+    <p id="word" class="fixed inset-auto m-0 max-w-[340px] border-2 border-ink bg-panel px-3.5 py-2.5 text-ink" popover role="status"></p>
+    <dialog id="sheet" class="m-auto max-w-[min(560px,92vw)] border-t-[5px] border-coolant bg-panel p-6 text-ink backdrop:bg-black/50" aria-labelledby="sheet-title">
         <h2 id="sheet-title">Shortcuts</h2>
-        <dl></dl>
+        <dl class="mt-3.5 mb-5 grid grid-cols-[auto_1fr] gap-x-[18px] gap-y-2 [&>dt]:rounded-[3px] [&>dt]:border [&>dt]:border-rule [&>dt]:px-2.5 [&>dt]:text-center [&>dt]:font-gauge [&>dt]:text-[1.125rem]/[normal] [&>dt]:font-semibold"></dl>
         <form method="dialog"><button class="button">Close</button></form>
     </dialog>
 </body>

@@ -1,4 +1,4 @@
-<form method="post" action="/clock" class="notice flex flex-wrap items-center gap-x-[18px] gap-y-2.5" role="status">
+<form method="post" action="/clock" class="{{ $notice }} flex flex-wrap items-center gap-x-[18px] gap-y-2.5" role="status">
     @csrf
     <span class="flex flex-[1_1_420px] items-center gap-2.5">
         @icon('clock-alert')<span>This machine’s clock jumped on {{ date('j M \a\t H:i', (int) $clock->noticedAt) }} and shows

@@ -32,8 +32,8 @@
                 @endif
             </div>
             @if ($page->templates->isNotEmpty())
-                <nav class="filters" aria-label="Start from">
-                    @foreach ($page->templates as $template)<a class="chip"
+                <nav class="mb-4 flex flex-wrap gap-2 [&_[aria-current]]:bg-ink [&_[aria-current]]:text-panel" aria-label="Start from">
+                    @foreach ($page->templates as $template)<a class="inline-flex min-h-11 min-w-11 items-center justify-center whitespace-nowrap rounded border border-rule px-3 font-medium text-inherit max-[900px]:px-[9px] max-[640px]:px-2"
                         href="{{ $template->plan($page->vehicle) }}">{{ $template->name }}</a>@endforeach
                 </nav>
             @endif

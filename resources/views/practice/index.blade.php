@@ -1,9 +1,9 @@
 <x-layout title="Practice">
-    <header class="page-head">
+    <x-head>
         <h1>Practice</h1>
         <p>Vehicles that are not there, on the pages of real ones. Nothing of it goes into records, stores or figures ·
             <a href="/">floor</a></p>
-    </header>
+    </x-head>
     @error ('exercise')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     <ol class="grid gap-3 md:grid-cols-2" aria-label="Exercises, the easiest first">
         @foreach ($page->exercises() as $exercise)

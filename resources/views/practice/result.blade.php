@@ -1,8 +1,8 @@
 <x-layout title="How it went" :about="$page->practice->job_id">
-    <header class="page-head">
+    <x-head>
         <h1>{{ $page->exercise->title }}</h1>
         <p>How it went · <a href="/practice">all exercises</a> · <a href="/jobs/{{ $page->practice->job_id }}">its page</a></p>
-    </header>
+    </x-head>
     <section class="mb-4 bg-panel p-5" aria-label="What it came to">
         <p @class(['flex items-center gap-3 text-2xl font-semibold', 'text-pass' => $page->wentRight(), 'text-stop' => ! $page->wentRight()])>
             @icon($page->wentRight() ? 'circle-check' : 'octagon-x'){{ $page->wentRight() ? 'As it should be' : 'Not yet' }}

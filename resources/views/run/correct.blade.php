@@ -1,13 +1,13 @@
 <x-layout title="Correct an entry">
     <section class="sheet">
-        <p class="step-stage">{{ $page->job->vehicle->plate }} · {{ $page->title }}</p>
+        <p class="step-stage font-gauge text-[1rem]/[normal] font-semibold text-quiet short:hidden">{{ $page->job->vehicle->plate }} · {{ $page->title }}</p>
         <h1>Correct an entry</h1>
-        <p class="why">
+        <p class="why mt-1 max-w-[68ch] text-[1rem]/[1.4] text-quiet">
             The journal only grows: the entry of {{ date('H:i:s', $page->entry->at) }} by {{ $page->entry->person }} stays in it,
             and the correction counts from now on.
         </p>
         @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
-        <form method="post" action="/jobs/{{ $page->job->id }}/entries/{{ $page->entry->seq }}" class="entry" data-once>
+        <form method="post" action="/jobs/{{ $page->job->id }}/entries/{{ $page->entry->seq }}" class="entry my-3 in-[.dock]:m-0 [&_details[open]]:border [&_details[open]]:border-rule [&_details[open]]:p-3 [&_details[open]>summary]:mb-3" data-once>
             @include('run.sent', ['step' => $page->entry->step, 'stay' => true])
             @if ($page->form->fields !== [])
                 <div class="fields">

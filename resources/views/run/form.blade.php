@@ -1,5 +1,10 @@
 <form method="post" action="/jobs/{{ $page->job->id }}/entries" data-send
-    @class(['entry', 'entry-main' => $shown->form->main && $shown->open, 'entry-bare' => $shown->bare()])>
+    @class([
+        'entry my-3 in-[.dock]:m-0 [&_details[open]]:border [&_details[open]]:border-rule [&_details[open]]:p-3 [&_details[open]>summary]:mb-3',
+        'entry-main' => $shown->form->main && $shown->open,
+        'border-t border-rule pt-3.5 in-[.dock]:col-span-full in-[.dock]:border-0 in-[.dock]:p-0'
+            => $shown->form->main && $shown->open && ! $shown->bare(),
+    ])>
     @include('run.sent', ['step' => $page->step->id, 'stay' => true])
     @include('run.read')
     <input type="hidden" name="form" value="{{ $shown->form->name }}">
@@ -23,7 +28,7 @@
             <button class="button button-wide button-quiet">{{ $shown->form->button }}</button>
         @else
             @if ($shown->done)<input type="hidden" name="done" value="1">@endif
-            <div @class(['presses' => $shown->form->also !== null])>
+            <div @class(['grid grid-cols-[repeat(auto-fit,minmax(170px,1fr))] gap-2 [&_.button+.button]:mt-0!' => $shown->form->also !== null])>
                 <button @class(['button', 'button-wide', 'button-go' => $shown->first])
                     data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}</button>
                 @if ($shown->form->also !== null)

@@ -1,9 +1,9 @@
 <x-layout :title="'How sure, '.$job->number()">
-    <header class="page-head">
+    <x-head>
         <h1>How sure it is</h1>
         <p>{{ $job->vehicle->plate }} · <a href="/jobs/{{ $job->id }}" data-key="b"
             data-key-label="Back to the step">Back to the step</a></p>
-    </header>
+    </x-head>
     <div class="grid bg-panel py-2">
         @if ($sure->rows() === [] && $sure->orderIsSure() && $sure->toMeasure() === [])
             <p class="px-5 py-4">All volumes of this job are known within a tenth of them, and so is the order of its bleed points.</p>

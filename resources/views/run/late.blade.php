@@ -4,7 +4,7 @@
         <summary class="button button-quiet button-wide" data-key="l"
             data-key-label="Something was forgotten here">Something was forgotten here…</summary>
         @foreach ($finished->forms as $form)
-            <form method="post" action="/jobs/{{ $page->job->id }}/late" class="entry" data-send>
+            <form method="post" action="/jobs/{{ $page->job->id }}/late" class="entry my-3 in-[.dock]:m-0 [&_details[open]]:border [&_details[open]]:border-rule [&_details[open]]:p-3 [&_details[open]>summary]:mb-3" data-send>
                 @include('run.sent', ['step' => $page->step->id, 'stay' => true])
                 <input type="hidden" name="form" value="{{ $form->name }}">
                 <details @if (old('form') === $form->name) open @endif>

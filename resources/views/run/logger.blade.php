@@ -1,8 +1,8 @@
 <x-layout title="A logger’s table">
     <section class="sheet">
-        <p class="step-stage">{{ $import->job->vehicle->plate }} · {{ $import->job->number() }}</p>
+        <p class="step-stage font-gauge text-[1rem]/[normal] font-semibold text-quiet short:hidden">{{ $import->job->vehicle->plate }} · {{ $import->job->number() }}</p>
         <h1>{{ $import->name }}</h1>
-        <p class="why">
+        <p class="why mt-1 max-w-[68ch] text-[1rem]/[1.4] text-quiet">
             {{ number_format($import->file->lines()) }} lines over {{ $minutes }} min, {{ number_format($count) }} points. Columns parted by
             {{ ['\t' => 'tab', ';' => 'semicolon', ',' => 'comma'][$import->file->separator] ?? 'tab' }}{{ $import->file->decimalComma ? ', decimal comma' : '' }}{{ $import->file->isFahrenheit() ? ', in °F' : '' }}.
             Nothing is kept yet.

@@ -1,12 +1,12 @@
 <x-layout :title="$job->number()" :about="$job->id">
     <div id="manage" data-live>
-    <header class="page-head">
+    <x-head>
         <span class="plate">{{ $job->vehicle->plate }}</span>
         <h1>{{ $job->number() }} in the shop’s hands</h1>
         <p>In hand: {{ $job->holder->name ?? $job->planner->name }}.</p>
-        <div class="page-actions"><a class="button" href="/jobs/{{ $job->id }}" data-key="h" 
+        <div class="ml-auto flex flex-wrap gap-2"><a class="button" href="/jobs/{{ $job->id }}" data-key="h" 
             data-key-label="Step in hand">Back to the job</a></div>
-    </header>
+    </x-head>
     @error ('job')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     <div class="grid items-start gap-5 min-[821px]:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <x-panel tag="form" method="post" action="/jobs/{{ $job->id }}/hand-over" data-once>
@@ -83,7 +83,7 @@
                 {{ $job->vehicle->plate }}{{
                 $open === [] ? '' : ': open is '.implode(', ', $open) }}.</p>
             <x-input name="why" label="Why"/>
-            <div class="filters">
+            <div class="mb-4 flex flex-wrap gap-2 [&_[aria-current]]:bg-ink [&_[aria-current]]:text-panel">
                 <button class="button" name="anew" value="1">Plan anew</button>
                 <button class="button button-quiet" name="anew" value="0">Give it up</button>
             </div>

@@ -14,8 +14,8 @@
     </ul>
 @endif
 @if ($page->job->rests_until?->isFuture())
-    <p class="ahead">@icon('hourglass')Rests until {{ $page->job->rests_until->format('Y-m-d H:i') }}. The next entry wakes it.</p>
+    <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('hourglass')Rests until {{ $page->job->rests_until->format('Y-m-d H:i') }}. The next entry wakes it.</p>
 @endif
 @if ($page->job->circuit->wasRevised())
-    <p class="ahead">@icon('triangle-alert')The circuit was changed since this was planned. <a href="/jobs/{{ $page->job->id }}/manage">Look</a></p>
+    <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('triangle-alert')The circuit was changed since this was planned. <a href="/jobs/{{ $page->job->id }}/manage">Look</a></p>
 @endif

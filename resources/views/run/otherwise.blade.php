@@ -1,9 +1,8 @@
 {{-- What else may be told of a step on a sheet, in place of what stands there. --}}
 @php [$group, $path] = ["sheet[{$block->step->id}]", "sheet.{$block->step->id}"]; @endphp
 @php $chosen = old("{$path}.otherwise"); @endphp
-<details class="sheet-how" @if (is_string($chosen) && $chosen !== '') open @endif>
-    <summary>Otherwise</summary>
-    <fieldset class="otherwise">
+<x-more says="Otherwise" :open="is_string($chosen) && $chosen !== ''">
+    <fieldset class="mt-2 grid gap-1.5 [&_.choice:has(input:not(:checked))+.fields]:hidden">
         <legend class="sr-only">Told of {{ $block->title }}</legend>
         <label class="choice"><input type="radio" name="{{ $group }}[otherwise]" value=""
             @checked(! is_string($chosen) || $chosen === '')><span>As above</span></label>
@@ -22,4 +21,4 @@
             @endif
         @endforeach
     </fieldset>
-</details>
+</x-more>

@@ -24,7 +24,7 @@
             <a class="button button-quiet" href="/jobs/{{ $page->job->id }}/manage#another-way" data-key="y"
                 data-key-label="Another way from here">Another way from here</a>
         @endunless
-    <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form" data-send
+    <form method="post" action="/jobs/{{ $page->job->id }}/photos" enctype="multipart/form-data" class="entry photo-form my-3 in-[.dock]:m-0 [&_details[open]]:border [&_details[open]]:border-rule [&_details[open]]:p-3 [&_details[open]>summary]:mb-3" data-send
         data-photo
         data-most-bytes="{{ App\Photos\Photograph::MOST_BYTES }}">
         @include('run.sent', ['step' => $page->step->id, 'stay' => true])

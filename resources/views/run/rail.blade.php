@@ -1,4 +1,4 @@
-<aside class="rail" id="run-rail" data-live aria-label="Stages and steps">
+<aside class="[grid-area:rail]" id="run-rail" data-live aria-label="Stages and steps">
     <p class="mb-1.5 leading-[1.3] max-[1180px]:flex max-[1180px]:flex-wrap max-[1180px]:items-baseline max-[1180px]:gap-x-3 max-[1180px]:gap-y-1 min-[1181px]:mb-3">
         <b class="block font-gauge text-[1.25rem]/none font-semibold tracking-[0.03em]">{{ $page->job->vehicle->plate }}</b> {{ $page->job->vehicle->name }}
         <small class="block min-[1181px]:mt-1">{{ $page->job->number() }} · {{ $page->job->kind->label() }} · <a href="/jobs/{{ $page->job->id }}/record">record so far</a> ·

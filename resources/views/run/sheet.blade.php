@@ -1,6 +1,6 @@
 {{-- The steps of a stage that are done together: seen one by one, said in one press. --}}
 <header class="step-head">
-    <p class="step-stage">{{ $page->step->stage->label() }}</p>
+    <p class="step-stage font-gauge text-[1rem]/[normal] font-semibold text-quiet short:hidden">{{ $page->step->stage->label() }}</p>
     <h1 id="step-title" tabindex="-1">{{ $page->sheet->title() }}</h1>
 </header>
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
@@ -12,14 +12,14 @@
     @include('run.read')
     <input type="hidden" name="upto" value="" data-upto>
     @foreach ($page->sheet->blocks as $block)
-        <section class="sheet-block"
+        <section class="sheet-block grid gap-1.5 border-t border-rule pt-1 pb-2.5"
             @if ($block->branch()) data-branch="{{ $block->branch()->goesOnWith }}" data-block="{{ $block->step->id }}" @endif aria-labelledby="sheet-{{ $loop->index }}">
             <header class="flex flex-wrap items-center gap-x-4">
                 <h2 class="mr-auto text-[1.25rem]" id="sheet-{{ $loop->index }}">{{ $block->title }}
                     @if ($block->level?->datum() !== null)<small class="sheet-datum block font-sans leading-[normal] font-medium text-level">{{ $block->level->figure->datumLabel }} <b>{{ $block->level->datum() }}</b></small>@endif</h2>
-                <details class="sheet-how"><summary>How</summary>
-                    <ol class="instructions">@foreach ($block->instructions as $instruction)<li>{{ $instruction }}</li>@endforeach</ol>
-                </details>
+                <x-more says="How" class="open:order-3 open:basis-full">
+                    <ol class="instructions danger:hidden my-3.5 grid max-w-[64ch] list-decimal gap-1.5 pl-[1.5em] text-[1.125rem] marker:font-gauge marker:font-semibold marker:text-coolant-deep">@foreach ($block->instructions as $instruction)<li>{{ $instruction }}</li>@endforeach</ol>
+                </x-more>
                 <a class="grid min-h-11 min-w-11 items-center text-[1rem] text-quiet" href="{{ $block->href }}">On its own page</a>
             </header>
             <input type="hidden" name="sheet[{{ $block->step->id }}][]" value="">
@@ -37,9 +37,9 @@
             @php $asked = array_filter($block->asked(), fn ($field) => ! ($field->answers && $block === $answered)); @endphp
             @if ($asked !== [])<div class="fields">@foreach ($asked as $field)@include('run.sheet-field')@endforeach</div>@endif
             @if ($block->further() !== [])
-                <details class="sheet-how" @if ($errors->hasAny($block->names())) open @endif><summary>More, if known</summary>
+                <x-more says="More, if known" :open="$errors->hasAny($block->names())">
                     <div class="fields">@foreach ($block->further() as $field)@include('run.sheet-field')@endforeach</div>
-                </details>
+                </x-more>
             @endif
             @if ($block->others !== [])@include('run.otherwise')@endif
             @error ("sheet.{$block->step->id}.stops")

@@ -1,17 +1,17 @@
 <header class="step-head">
-    <p class="step-stage">{{ $page->step->stage->label() }}</p>
+    <p class="step-stage font-gauge text-[1rem]/[normal] font-semibold text-quiet short:hidden">{{ $page->step->stage->label() }}</p>
     <h1 id="step-title" tabindex="-1">{{ $page->title() }}</h1>
-    @unless ($page->started())<p class="why">{{ $page->why() }}</p>@endunless
+    @unless ($page->started())<p class="why danger:hidden mt-1 max-w-[68ch] text-[1rem]/[1.4] text-quiet">{{ $page->why() }}</p>@endunless
 </header>
 @if ($page->ahead)
-    <p class="ahead">@icon('eye')Still to come. <a href="/jobs/{{ $page->job->id }}">Back to the step in hand</a></p>
+    <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('eye')Still to come. <a href="/jobs/{{ $page->job->id }}">Back to the step in hand</a></p>
 @elseif ($page->done)
-    <p class="ahead">
+    <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">
         @icon('circle-check'){{ $page->finished()->said() }}
         <a href="/jobs/{{ $page->job->id }}" data-key="h" data-key-label="Step in hand">Step in hand</a>
     </p>
 @endif
-@if ($page->inHandAgain())<p class="ahead">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
+@if ($page->inHandAgain())<p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
 @php [$fed, $leads] = [$page->fed()->sends(), $page->fed()->sends() && ! $page->isDanger()]; @endphp
 @if ($leads)@include('run.instruments')@endif
 @if (! $leads && $page->level())<x-level :level="$page->level()"/>@endif
@@ -24,7 +24,7 @@
 @include('run.scale')
 @if ($page->docked() !== [])
     @php $byHand = fn ($shown) => $shown->form->fields !== [] && ! ($page->fed()->startsByHand && $shown->open); @endphp
-    <div class="dock">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
+    <div class="dock danger:[&>form:first-child_.button]:min-h-[104px] danger:[&>form:first-child_.button]:text-[2rem] sticky bottom-12 z-2 grid max-h-[calc(100dvh-200px)] grid-cols-[repeat(auto-fit,minmax(min(100%,190px),1fr))] gap-2 overflow-y-auto border-t-3 border-dashed border-level bg-panel py-2.5 max-[560px]:static max-[560px]:max-h-none [.caution~&]:static">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
     @if ($fed && array_filter($page->docked(), $byHand) !== [])
         <details class="mt-3"><summary class="py-2.5">Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
     @endif
@@ -39,7 +39,7 @@
 @foreach ($page->tables() as $table)<x-numbers :table="$table"/>@endforeach
 @if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
 @if ($page->started())
-    <p class="why">{{ $page->why() }}</p>
+    <p class="why mt-1 max-w-[68ch] text-[1rem]/[1.4] text-quiet">{{ $page->why() }}</p>
     @include('run.instructions')
 @endif
 @include('run.evidence')

@@ -1,19 +1,19 @@
 <x-layout title="Who changed what">
-    <header class="page-head">
+    <x-head>
         <h1>Who changed what</h1>
         <p>Shop, rules, rights, prices, people, circuits, vehicles. What was written in a job stands in its record.</p>
-        <div class="page-actions"><a class="button button-quiet" href="/shop">Shop</a></div>
-    </header>
-    <nav class="filters" aria-label="About">
-        <a class="chip" href="/shop/changes" @if ($what === null) aria-current="true" @endif>All</a>
+        <div class="ml-auto flex flex-wrap gap-2"><a class="button button-quiet" href="/shop">Shop</a></div>
+    </x-head>
+    <nav class="mb-4 flex flex-wrap gap-2 [&_[aria-current]]:bg-ink [&_[aria-current]]:text-panel" aria-label="About">
+        <a class="inline-flex min-h-11 min-w-11 items-center justify-center whitespace-nowrap rounded border border-rule px-3 font-medium text-inherit max-[900px]:px-[9px] max-[640px]:px-2" href="/shop/changes" @if ($what === null) aria-current="true" @endif>All</a>
         @foreach ($subjects as $subject)
-            <a class="chip" href="/shop/changes?what={{ $subject->value }}" 
+            <a class="inline-flex min-h-11 min-w-11 items-center justify-center whitespace-nowrap rounded border border-rule px-3 font-medium text-inherit max-[900px]:px-[9px] max-[640px]:px-2" href="/shop/changes?what={{ $subject->value }}" 
                 @if ($what === $subject) aria-current="true" @endif>{{ $subject->label() }}</a>
         @endforeach
     </nav>
     @if ($lines->isEmpty())
-        <section class="empty"><h2>Nothing yet</h2><p>The first change of
-            {{ $what === null ? 'anything' : mb_strtolower($what->label()) }} will stand here.</p></section>
+        <x-empty><h2>Nothing yet</h2><p>The first change of
+            {{ $what === null ? 'anything' : mb_strtolower($what->label()) }} will stand here.</p></x-empty>
     @else
         <ol class="mb-4 bg-panel px-5 py-2.5">
             @foreach ($lines as $line)

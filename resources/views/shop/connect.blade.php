@@ -1,15 +1,15 @@
 <x-layout title="Connect a tablet">
-    <header class="page-head">
+    <x-head>
         <h1>Connect a tablet</h1>
-        <div class="page-actions"><a class="button button-quiet" href="/shop">Shop</a></div>
-    </header>
+        <div class="ml-auto flex flex-wrap gap-2"><a class="button button-quiet" href="/shop">Shop</a></div>
+    </x-head>
     @if ($address === null)
-        <section class="empty">
+        <x-empty>
             <h2>Only this machine reaches Aqbel now</h2>
             <p>Stop it, and start it again with the name or address by which tablets in the shop’s own network reach this machine:</p>
             <p><code>./aqbel serve --host aqbel.lan</code></p>
             <p>It then speaks HTTPS, which tablets want before they lend their camera or keep a page without a connection.</p>
-        </section>
+        </x-empty>
     @else
         <ol class="grid grid-cols-[repeat(auto-fit,minmax(min(100%,380px),1fr))] gap-5">
             <li class="bg-panel px-5 py-[18px]">

@@ -1,10 +1,10 @@
 <x-layout title="Minutes">
-    <header class="page-head">
+    <x-head>
         <h1>Minutes of labour</h1>
         <p>What plans add up, for jobs planned from now on: hands, and what then waits by itself. The usual minutes are common practice,
             no source; an empty field stays as it is.</p>
-        <div class="page-actions"><a class="button button-quiet" href="/shop/rules">Rules</a></div>
-    </header>
+        <div class="ml-auto flex flex-wrap gap-2"><a class="button button-quiet" href="/shop/rules">Rules</a></div>
+    </x-head>
     @if ($errors->any())<p class="error error-block" role="alert">@icon('triangle-alert'){{ $errors->first() }}</p>@endif
     <form method="post" action="/shop/labour" data-once>
         @csrf

@@ -1,10 +1,10 @@
 <x-layout title="Rules">
-    <header class="page-head">
+    <x-head>
         <h1>Rules of the house</h1>
         <p>For jobs planned from now on. A job under way keeps the rules it was planned by; the service manual outranks them all.</p>
-        <div class="page-actions"><a class="button button-quiet" href="/shop/labour">Minutes of labour</a>
+        <div class="ml-auto flex flex-wrap gap-2"><a class="button button-quiet" href="/shop/labour">Minutes of labour</a>
             <a class="button button-quiet" href="/shop">Shop</a></div>
-    </header>
+    </x-head>
     <form method="post" action="/shop/rules" class="grid max-w-[1080px] gap-5" data-once>
         @csrf
         <fieldset class="grid min-w-0 gap-5" @disabled(! $mayChange)>

@@ -1,13 +1,13 @@
 <x-layout title="Shop">
-    <header class="page-head">
+    <x-head>
         <h1>Shop</h1>
-        <div class="page-actions">
+        <div class="ml-auto flex flex-wrap gap-2">
             <a class="button button-quiet" href="/shop/rules">Rules and rights</a>
             <a class="button button-quiet" href="/people">People</a>
             <a class="button button-quiet" href="/shop/connect">Connect a tablet</a>
             <a class="button button-quiet" href="/shop/changes">Who changed what</a>
         </div>
-    </header>
+    </x-head>
     <div class="grid items-start gap-5 min-[821px]:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <x-panel tag="form" method="post" action="/shop" data-once>
             @csrf

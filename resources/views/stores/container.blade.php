@@ -1,8 +1,8 @@
 <x-layout title="A container" wide>
-    <header class="page-head">
+    <x-head>
         <h1>{{ $page->can->labelled->label() }}</h1>
         <p>{{ $page->can->from() }}</p>
-    </header>
+    </x-head>
     <div class="grid items-start gap-4 lg:grid-cols-[1fr_22rem]">
         <section class="bg-panel p-5" aria-labelledby="moved-title">
             <h2 id="moved-title" class="flex flex-wrap items-baseline gap-x-3">

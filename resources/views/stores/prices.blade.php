@@ -1,10 +1,10 @@
 <section class="no-print" aria-labelledby="prices-title">
     <h2 class="mb-2" id="prices-title">Price list</h2>
     @if ($page->prices() === [])
-        <p class="empty">
+        <x-empty tag="p">
             No prices yet.
             With them every plan says what to buy, in whole containers, and whether premix or concentrate is cheaper.
-        </p>
+        </x-empty>
     @else
         <table class="list max-[520px]:[&_:is(tr,th,td)]:block max-[520px]:[&_th]:border-b-0 max-[520px]:[&_th]:pb-0">
             <thead class="max-[520px]:hidden"><tr><th scope="col">What</th>

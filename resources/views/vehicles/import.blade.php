@@ -1,5 +1,5 @@
 <x-layout title="Bring in vehicles">
-    <header class="page-head"><h1>Bring in vehicles</h1><p>Nothing is changed yet.</p></header>
+    <x-head><h1>Bring in vehicles</h1><p>Nothing is changed yet.</p></x-head>
     <x-panel class="justify-items-start">
         @if ($import->refused !== [])
             <x-state tone="stop" icon="octagon-x">Nothing will be brought in:

@@ -1,5 +1,5 @@
 <x-layout title="Vehicles">
-    <header class="page-head">
+    <x-head>
         <h1>Vehicles</h1>
         <form method="get" action="/vehicles" class="search">
             <label for="q" class="sr-only">Part of plate, name, circuit or notes</label>
@@ -8,7 +8,7 @@
             <button class="button button-quiet">Search</button>
         </form>
         <a class="button button-go" href="/vehicles/new" data-key="n" data-key-label="Add a vehicle">@icon('plus')Add a vehicle</a>
-    </header>
+    </x-head>
     @if ($list->vehicles->isNotEmpty())
         <x-rows>
             @foreach ($list->vehicles as $vehicle)
@@ -30,9 +30,9 @@
         </x-rows>
         @if ($list->more > 0)<p class="help">{{ $list->more }} more. Type another word of plate, name or circuit.</p>@endif
     @elseif ($list->anyAtAll)
-        <section class="empty"><h2>Nothing found</h2><p>Try fewer letters, or part of the circuit’s name.</p></section>
+        <x-empty><h2>Nothing found</h2><p>Try fewer letters, or part of the circuit’s name.</p></x-empty>
     @else
-        <section class="empty"><h2>No vehicle yet</h2><p>Add the first one: its plate, what it is, and which circuit it has.</p></section>
+        <x-empty><h2>No vehicle yet</h2><p>Add the first one: its plate, what it is, and which circuit it has.</p></x-empty>
     @endif
     <div class="mb-4 flex flex-wrap items-center gap-x-3.5 gap-y-2 bg-panel px-4 py-2.5">
         <a class="button button-quiet" href="/vehicles/vehicles.csv" download>Export as CSV</a>

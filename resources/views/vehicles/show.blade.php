@@ -1,9 +1,9 @@
 <x-layout :title="$page->vehicle->plate">
-    <header class="page-head">
+    <x-head>
         <span class="plate">{{ $page->vehicle->plate }}</span>
         <h1>{{ $page->vehicle->name }}</h1>
         <p><a href="/circuits/{{ $page->vehicle->circuit_id }}">{{ $page->vehicle->circuit->name }}</a></p>
-        <div class="page-actions">
+        <div class="ml-auto flex flex-wrap gap-2">
             <a class="button" href="/vehicles/{{ $page->vehicle->id }}/edit">Change</a>
             <a class="button" href="/circuits/{{ $page->vehicle->circuit_id }}/add?vehicle={{ $page->vehicle->id }}">A point or a routine is missing</a>
             @if ($page->open)
@@ -12,7 +12,7 @@
                 <a class="button button-go" href="/jobs/new?vehicle={{ $page->vehicle->id }}">@icon('plus')Plan a job</a>
             @endif
         </div>
-    </header>
+    </x-head>
     @error ('retire')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     @if ($page->vehicle->retired_at)<p class="help">Retired on {{ $page->vehicle->retired_at->format('Y-m-d') }}.</p>@endif
     <div class="mb-5 grid items-start gap-5 min-[821px]:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">

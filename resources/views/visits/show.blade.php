@@ -1,10 +1,10 @@
 <x-layout :title="'Days after, '.$page->job->number()">
-    <header class="page-head">
+    <x-head>
         <span class="plate">{{ $page->job->vehicle->plate }}</span>
         <h1>The days after</h1>
         <p>{{ $page->job->vehicle->name }} · <a href="/jobs/{{ $page->job->id }}/record">record {{ $page->job->number() }}</a>,
             {{ $page->job->life()->label() }}{{ $page->job->life() === Aqbel\Core\Job\Life::Signed ? ' '.$page->job->signed_at->format('Y-m-d') : '' }}</p>
-    </header>
+    </x-head>
     @error ('visit')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
     <div class="grid items-start gap-4 lg:grid-cols-2">
         <section class="min-w-0 bg-panel p-5" id="visit" aria-labelledby="visit-title">
