@@ -14,11 +14,11 @@
     <div class="grid grid-cols-2 items-start gap-5 max-[900px]:grid-cols-1" data-editor>
         <form method="post" action="/circuits{{ $model ? "/{$model->id}" : '' }}" class="grid gap-3 border-t-[5px] border-coolant bg-panel p-4 [&_[data-rows]]:grid [&_[data-rows]]:gap-2.5 [&_label]:grid [&_label]:gap-0.5 [&_label]:text-[0.9375rem] [&_label]:font-semibold [&_input:not([type=checkbox])]:min-h-11 [&_input:not([type=checkbox])]:w-full [&_input:not([type=checkbox])]:min-w-0 [&_input:not([type=checkbox])]:rounded [&_input:not([type=checkbox])]:border [&_input:not([type=checkbox])]:border-quiet [&_input:not([type=checkbox])]:bg-panel [&_input:not([type=checkbox])]:px-2 [&_input:not([type=checkbox])]:text-ink [&_select]:min-h-11 [&_select]:w-full [&_select]:min-w-0 [&_select]:rounded [&_select]:border [&_select]:border-quiet [&_select]:bg-panel [&_select]:px-2 [&_select]:text-ink [&_input[type=checkbox]]:size-7" data-once>
             @csrf
-            <textarea name="document" class="hidden noscript:block noscript:min-h-[60vh] noscript:w-full noscript:border noscript:border-rule noscript:p-3" aria-hidden="true"
-                data-vocabulary="{{ json_encode($vocabulary) }}">{{ json_encode($document, 256 | 1024) }}</textarea>
             <noscript><p class="help">Without scripts the circuit is edited as its file, below: every fact by its name, as the
                 <a href="/formats/aqbel-circuit-1.schema.json">format</a> has it. Saving checks it, and says what is wrong and
                 where.</p></noscript>
+            <textarea name="document" class="hidden noscript:block noscript:min-h-[60vh] noscript:w-full noscript:border noscript:border-rule noscript:p-3" aria-hidden="true"
+                data-vocabulary="{{ json_encode($vocabulary) }}">{{ json_encode($document, 256 | 1024) }}</textarea>
             <p class="error error-block" data-problem role="alert" hidden></p>
             <div data-rows></div>
             <button class="button button-go button-wide">Save</button>
