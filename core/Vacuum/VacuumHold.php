@@ -256,8 +256,12 @@ final readonly class VacuumHold
             || $this->lastFall() > self::FALLS_AT_THE_END
             || $drop > self::SETTLES_IN_HG;
 
+        $holds = $tight > self::HOLDS && ! $gross;
+        // Early it fell further than a gauge can show: by a bend or at once, whichever it rather was.
+        $fell = $this->change > self::FALLS_AT_THE_END * $this->resolution->kPa() + self::ROUNDING;
+
         return match (true) {
-            $this->fit->moved > self::RATHER => [
+            $this->fit->moved > self::RATHER || ($holds && $fell && $this->fit->moved > $this->fit->settling) => [
                 HoldVerdict::Moved,
                 "The needle fell {$drop} inHg at once and stood before and after: the adapter moved. Seat it, pull "
                     .'again and restart the hold.',
@@ -271,11 +275,11 @@ final readonly class VacuumHold
                 HoldVerdict::Leak,
                 "The needle fell {$drop} inHg in {$minutes} min: more than settling takes.",
             ],
-            $tight > self::HOLDS && ! $gross && $this->fit->settling < self::RATHER => [
+            $holds && ! $fell && $this->fit->settling < self::RATHER => [
                 HoldVerdict::Tight,
                 "The needle moved {$drop} inHg in {$minutes} min, no more than the gauge can show.",
             ],
-            $tight > self::HOLDS && ! $gross && count($this->held) > 2 => [
+            $holds && count($this->held) > 2 => [
                 HoldVerdict::Settling,
                 "The needle fell {$drop} inHg early and now stands: hoses and damp settling. Pull again and restart "
                     .'the hold; no leak hunt yet.',

@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Core\Vacuum;
+
+use Aqbel\Core\Matter\Atmosphere;
+use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Quantity\Volume;
+use Aqbel\Core\Vacuum\GaugeReading;
+use Aqbel\Core\Vacuum\HoldVerdict;
+use Aqbel\Core\Vacuum\VacuumHold;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Holds on either side of where they are judged otherwise. */
+final class HoldEdgesTest extends TestCase
+{
+    /** @param  list<array{int, float}>  $readings  s, inHg */
+    #[DataProvider('edges')]
+    public function test_a_hold_is_judged_so(float $division, array $readings, string $verdict, float $startsAt): void
+    {
+        $hold = self::hold($division, $readings);
+        self::assertSame([$verdict, $startsAt], [$hold->verdict->value, $hold->startsAt]);
+    }
+
+    /** @return iterable<string, array{float, list<array{int, float}>, string, float}> */
+    public static function edges(): iterable
+    {
+        yield 'pumped again from half an inch on' => [0.1, [[0, 21.0], [120, 21.5], [180, 21.6]], 'inconclusive', 180.0];
+        yield 'in two strokes' => [0.2, [[0, 21.0], [300, 21.25], [360, 21.55]], 'inconclusive', 360.0];
+        yield 'not by less' => [0.2, [[0, 21.0], [60, 19.9], [360, 20.38]], 'inconclusive', 0.0];
+        yield 'a last reading two divisions lower' => [0.5, [[0, 21.0], [60, 21.0], [120, 21.1], [420, 20.1]], 'leak', 0.0];
+        yield 'and further' => [0.5, [[0, 21.0], [120, 20.9], [180, 19.85]], 'inconclusive', 0.0];
+        yield 'it stood, well off the line' => [0.2, [[0, 21.0], [120, 21.0], [180, 20.4], [480, 20.0]], 'opened', 0.0];
+        yield 'not so far off it' => [
+            0.2,
+            [[0, 21.0], [120, 21.0], [240, 20.2], [360, 20.2], [660, 19.8]],
+            'leak',
+            0.0,
+        ];
+        yield 'a gross leak is not excluded' => [0.2, [[0, 21.0], [60, 19.6], [180, 19.6]], 'inconclusive', 0.0];
+        yield 'it is' => [0.1, [[0, 21.0], [300, 19.7], [360, 19.7]], 'settling', 0.0];
+    }
+
+    public function test_what_fell_by_more_than_two_divisions_is_never_within_what_the_gauge_shows(): void
+    {
+        $said = [];
+        foreach ([[0, 60, 120, 180], [0, 120, 300, 600], [0, 300, 600, 900]] as $at) {
+            for ($shape = 0; $shape < 343; $shape++) {
+                $falls = [intdiv($shape, 49), intdiv($shape, 7) % 7, $shape % 7];
+                $readings = [[$at[0], 21.0]];
+                foreach ($falls as $i => $fall) {
+                    $readings[] = [$at[$i + 1], $readings[$i][1] - 0.5 * $fall];
+                }
+                $hold = self::hold(0.5, $readings);
+                $said[$hold->verdict->value] = ($said[$hold->verdict->value] ?? 0) + 1;
+                if (array_sum($falls) > 2) {
+                    self::assertNotSame(HoldVerdict::Tight, $hold->verdict, json_encode([$at, $falls]).": {$hold->reason}");
+                }
+            }
+        }
+        self::assertGreaterThan(5, $said['tight'] ?? 0);
+        self::assertGreaterThan(30, $said['settling'] ?? 0);
+    }
+
+    /** @param  list<array{int, float}>  $readings */
+    private static function hold(float $division, array $readings): VacuumHold
+    {
+        return new VacuumHold(
+            Atmosphere::ofBarometer(Pressure::kilopascals(101.325)),
+            Volume::millilitres(8000.0),
+            array_map(fn (array $one) => new GaugeReading($one[0], Pressure::inchesOfMercury($one[1])), $readings),
+            Pressure::inchesOfMercury($division),
+        );
+    }
+}
