@@ -34,6 +34,12 @@ final readonly class PressureHold
     /** Gone so far, it is lost, whatever the shape. */
     private const LOST = 0.5;
 
+    /** A needle that fell by no more to its newest reading stands: a division, and half of one misread. */
+    private const STANDS = 1.5;
+
+    /** Hoses that gave nothing in the first minute give no more later, divisions (common practice, no source). */
+    private const GIVES_LATE = 2.5;
+
     private const ICE_K = 273.15;
 
     public PressureVerdict $verdict;
@@ -108,14 +114,41 @@ final readonly class PressureHold
                 PressureVerdict::Leak, 'The pressure falls on after hoses and pump have settled.',
             ],
             $warm => [PressureVerdict::Inconclusive, 'It stands, but a warm engine hides a weep. Test cold.'],
-            $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS && $fell <= self::GROSS) => [
-                PressureVerdict::Tight,
-                $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: '
-                    .'hoses giving.',
+            self::gave($readings, $falls) => [
+                PressureVerdict::Inconclusive, 'It stood, then fell and stands: hoses give at once, not later. '
+                    .'Look what moved, pump it up again and hold it.',
             ],
+            $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS && $fell <= self::GROSS
+                && $fell - ($falls[count($falls) - 2] ?? 0.0) <= self::STANDS) => [
+                    PressureVerdict::Tight,
+                    $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: '
+                        .'hoses giving.',
+                ],
             default => [PressureVerdict::Inconclusive, 'It fell, and does not show yet whether it goes on. '
-                .'Hold it longer.'],
+                    .'Hold it longer.'],
         };
+    }
+
+    /**
+     * Whether it stood for a minute before it fell from one reading to the next by more than hoses give so late.
+     *
+     * @param  non-empty-list<PressureReading>  $readings
+     * @param  non-empty-list<float>  $falls
+     */
+    private static function gave(array $readings, array $falls): bool
+    {
+        $stood = 0.0;
+        foreach ($readings as $i => $reading) {
+            if ($i > 0 && $stood >= self::LEAST_S && $falls[$i] - $falls[$i - 1] > self::GIVES_LATE) {
+                return true;
+            }
+            if ($falls[$i] >= 1.0) {
+                return false;
+            }
+            $stood = $reading->second - $readings[0]->second;
+        }
+
+        return false;
     }
 
     /**

@@ -6,15 +6,19 @@ namespace Tests\Core\Vacuum;
 
 use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Quantity\Pressure;
+use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Quantity\Volume;
 use Aqbel\Core\Vacuum\GaugeReading;
 use Aqbel\Core\Vacuum\HoldVerdict;
+use Aqbel\Core\Vacuum\PressureHold;
+use Aqbel\Core\Vacuum\PressureReading;
+use Aqbel\Core\Vacuum\PressureVerdict;
 use Aqbel\Core\Vacuum\VacuumHold;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Holds on either side of where they are judged otherwise. */
-final class HoldEdgesTest extends TestCase
+/** Shapes of a falling needle, on either side of where they are judged otherwise. */
+final class HoldShapesTest extends TestCase
 {
     /** @param  list<array{int, float}>  $readings  s, inHg */
     #[DataProvider('edges')]
@@ -62,6 +66,42 @@ final class HoldEdgesTest extends TestCase
         }
         self::assertGreaterThan(5, $said['tight'] ?? 0);
         self::assertGreaterThan(30, $said['settling'] ?? 0);
+    }
+
+    public function test_hoses_give_at_once_and_what_is_tight_stands(): void
+    {
+        $said = [];
+        for ($shape = 0; $shape < 343; $shape++) {
+            [$first, $then, $last] = [intdiv($shape, 49), intdiv($shape, 7) % 7, $shape % 7];
+            $hold = self::pressed([100.0, 100.0 - 2 * $first, 100.0 - 2 * ($first + $then), 100.0 - 2 * ($first + $then + $last)]);
+            $said[$hold->verdict->value] = ($said[$hold->verdict->value] ?? 0) + 1;
+            if ($hold->verdict === PressureVerdict::Tight) {
+                self::assertLessThanOrEqual(1, $last, "{$first} {$then} {$last} stands");
+                self::assertFalse($first === 0 && $then > 2, "{$first} {$then} {$last} did not fall at first");
+            }
+        }
+        self::assertGreaterThan(25, $said['tight'] ?? 0);
+        self::assertGreaterThan(150, $said['leak'] ?? 0);
+        self::assertStringContainsString('It stood, then fell', self::pressed([100.0, 100.0, 90.0, 90.0])->reason);
+        self::assertStringContainsString('hoses giving', self::pressed([100.0, 92.0, 90.0, 90.0])->reason);
+    }
+
+    /** @param  list<float>  $kPa  after none, one, two and five minutes, on a gauge of 2 kPa */
+    private static function pressed(array $kPa): PressureHold
+    {
+        $at = fn (int $i): PressureReading => new PressureReading(
+            [0.0, 60.0, 120.0, 300.0][$i],
+            Pressure::kilopascals($kPa[$i]),
+            Temperature::celsius(20.0),
+        );
+
+        return new PressureHold(
+            array_map($at, [0, 1, 2, 3]),
+            Pressure::kilopascals(100.0),
+            Pressure::kilopascals(101.3),
+            600.0,
+            Pressure::kilopascals(2.0),
+        );
     }
 
     /** @param  list<array{int, float}>  $readings */
