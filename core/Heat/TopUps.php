@@ -56,6 +56,18 @@ final readonly class TopUps
     /** Over an interval of usual length. */
     public float $leakMlPerCycle;
 
+    /** Whether less went in the last time than the time before. */
+    public bool $shrinks;
+
+    /**
+     * A first look that took nothing, and so much less than the most, reading errors apart, was before the air began to
+     * move: the thermostat had not opened, or the heater was shut (common practice, no source).
+     */
+    private const BEFORE_IT_MOVES = 0.5;
+
+    /** @var list<TopUp> since the air moves */
+    private array $topUps;
+
     /** Intervals no further apart than this tell a leak from slow air no better than equal ones. */
     private const ALIKE = 0.6;
 
@@ -69,10 +81,14 @@ final readonly class TopUps
      * @param  list<TopUp>  $topUps  in the order they were poured
      * @param  float  $settledMl  as much as that is reading error of a level
      */
-    public function __construct(private array $topUps, float $settledMl)
+    public function __construct(array $topUps, float $settledMl)
     {
+        $intervals = self::intervals($topUps);
+        $from = self::differ($intervals) ? 0 : self::movesFrom($topUps, $settledMl);
+        $this->topUps = $topUps = array_slice($topUps, $from);
+        $this->intervals = array_slice($intervals, $from);
         $count = count($topUps);
-        $this->intervals = self::intervals($topUps);
+        $this->shrinks = $count > 1 && $topUps[$count - 1]->ml < $topUps[$count - 2]->ml;
         $this->most = 2.0 * max([1.0, ...array_map(fn (TopUp $t) => $t->ml + $t->plusMinusMl, $topUps)]);
         $air = $this->fits(false);
         $both = $this->fits(true);
@@ -88,7 +104,7 @@ final readonly class TopUps
         $alsoAir = $weights['both'] > $weights['leak'];
         $best = $alsoAir ? self::likeliest($both) : $leak;
         $isLeak = $count >= self::LEAST
-            && $leaks > ($this->hoursDiffer() ? self::LEAKS_BY_HOURS : self::LEAKS)
+            && $leaks > (self::differ($this->intervals) ? self::LEAKS_BY_HOURS : self::LEAKS)
             && $best->leak > self::TELLS * $settledMl;
         $last = $count === 0 ? 0.0 : $topUps[$count - 1]->ml;
         $this->leakMlPerCycle = $isLeak ? $best->leak : 0.0;
@@ -105,9 +121,30 @@ final readonly class TopUps
             : $this->toCome($isLeak ? $both : $air);
     }
 
-    private function hoursDiffer(): bool
+    /** @param  list<float>  $intervals */
+    private static function differ(array $intervals): bool
     {
-        return $this->intervals !== [] && min($this->intervals) < self::ALIKE * max($this->intervals);
+        return $intervals !== [] && min($intervals) < self::ALIKE * max($intervals);
+    }
+
+    /**
+     * From which look on air moves: air shrinks from the first look that it moved before.
+     *
+     * @param  list<TopUp>  $topUps
+     */
+    private static function movesFrom(array $topUps, float $settledMl): int
+    {
+        $most = max([0.0, ...array_map(fn (TopUp $one) => $one->ml - $one->plusMinusMl, $topUps)]);
+        $from = 0;
+        while (
+            $from < count($topUps) - 1
+            && $topUps[$from]->ml <= $settledMl
+            && $topUps[$from]->ml + $topUps[$from]->plusMinusMl < self::BEFORE_IT_MOVES * $most
+        ) {
+            $from++;
+        }
+
+        return $from;
     }
 
     /**

@@ -119,7 +119,7 @@ final class RunWords
     public static function level(Situation $at, WarmLevel $level): Verdict
     {
         $took = $at->amount($level->tookMl);
-        $toCome = $level->series->verdict === TopUpVerdict::Air
+        $toCome = $level->series->verdict === TopUpVerdict::Air && $level->series->shrinks
             ? ', about '.$at->amount($level->series->stillToComeMl).' still to come'
             : '';
 

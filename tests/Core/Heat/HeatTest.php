@@ -73,6 +73,35 @@ final class HeatTest extends TestCase
         self::assertFalse($limit(125, null, null)->fanCanProve());
     }
 
+    /** Common practice, no source: a run in which the thermostat did not open moves no air, and no leak is told by it. */
+    public function test_a_look_before_the_air_moved_takes_nothing_and_tells_nothing(): void
+    {
+        $series = fn (float ...$ml) => new TopUps(array_map(fn (float $v) => new TopUp($v, 15.0), $ml), 30.0);
+        self::assertSame(TopUpVerdict::Air, $series(0, 400, 150, 60)->verdict);
+        self::assertEqualsWithDelta($series(400, 150, 60)->stillToComeMl, $series(0, 400, 150, 60)->stillToComeMl, 1e-9);
+        self::assertSame(TopUpVerdict::Settled, $series(10, 0, 300, 20)->verdict);
+        self::assertSame(TopUpVerdict::Leak, $series(0, 200, 190, 210)->verdict, 'a leak that opened is one');
+        self::assertSame(TopUpVerdict::Leak, $series(40, 200, 190, 210)->verdict);
+        // What grows from look to look is no air that began to move.
+        self::assertSame(TopUpVerdict::Leak, $series(0, 100, 200, 400)->verdict);
+        // Where the hours tell, a short first stretch took little because it was short.
+        $at = fn (float $ml, float $hours) => new TopUp($ml, 15.0, $hours);
+        self::assertSame(
+            TopUpVerdict::Leak,
+            (new TopUps([$at(5, 1), $at(200, 25), $at(190, 49), $at(210, 73)], 30.0))->verdict,
+        );
+    }
+
+    public function test_a_series_shrinks_only_where_less_went_in_than_the_time_before(): void
+    {
+        $shrinks = fn (float ...$ml) => (new TopUps(array_map(fn (float $v) => new TopUp($v, 15.0), $ml), 30.0))->shrinks;
+        self::assertTrue($shrinks(400, 150));
+        self::assertFalse($shrinks(150, 150));
+        self::assertFalse($shrinks(150, 400));
+        self::assertFalse($shrinks(400));
+        self::assertFalse($shrinks());
+    }
+
     /** Common practice, no source: 400, 150, 60 mL converge with about 40 mL to come; 200, 190, 210 mL are not air. */
     public function test_top_ups_converge_or_they_are_not_air(): void
     {
