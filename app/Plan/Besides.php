@@ -68,10 +68,19 @@ final readonly class Besides
         return $this->comparison->reason($this->circuit, $this->units);
     }
 
-    /** @return list<non-empty-list<SchoolRow>> those shown at once, then those folded away */
+    /** @return list<non-empty-list<SchoolRow>> those shown at once, what is planned among them, then those folded away */
     public function schools(): array
     {
-        return array_chunk(array_map($this->schoolRow(...), $this->comparison->schools), self::SCHOOLS_AT_ONCE);
+        [$shown, $folded] = [[], []];
+        foreach (array_map($this->schoolRow(...), $this->comparison->schools) as $i => $row) {
+            if ($i < self::SCHOOLS_AT_ONCE || $row->chosen) {
+                $shown[] = $row;
+            } else {
+                $folded[] = $row;
+            }
+        }
+
+        return array_values(array_filter([$shown, $folded], fn (array $rows) => $rows !== []));
     }
 
     /** @return list<CombinedRow> ways put together, soonest done first */

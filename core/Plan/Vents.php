@@ -33,7 +33,9 @@ final readonly class Vents
         }
         $pours = $plan->school->pours($job->circuit, $plan->choices);
         $open = array_keys(array_filter($states, fn (PortState $is) => $is === PortState::Open));
-        $in = max(0.0, $plan->choices->fillsOnWhatStays() ? $job->pouredMl() : $job->ledger()->contentMl);
+        // What stayed beyond the prediction is in as if it had been poured.
+        $stays = $plan->choices->fillsOnWhatStays() ? $plan->predicted->retainedMl : 0.0;
+        $in = max(0.0, $job->ledger()->contentMl - $stays);
         $next = [];
         foreach ($plan->fill->flows as $flow) {
             if (in_array($flow->port, $open, true)) {
