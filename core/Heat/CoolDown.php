@@ -116,6 +116,7 @@ final readonly class CoolDown
     {
         $since = array_map(fn (Reading $r) => $r->minute - $readings[0]->minute, $readings);
         $above = array_map(fn (Reading $r) => $r->temperature->degC() - $ambient, $readings);
+        $last = count($readings) - 1;
         $slowly = [];
         $usual = $body->tauMinutes();
         for ($i = 0; $i < self::TAUS; $i++) {
@@ -130,6 +131,8 @@ final readonly class CoolDown
                 $quickly = array_map(fn (float $t) => $share * exp(-$t / $fast), $since);
                 foreach ($slowly as [$tau, $prior, $slow]) {
                     [$start, $misfit] = self::fit($above, $quickly, $slow, 1.0 - $share);
+                    // However well it fits, it is no cooler than it was read last.
+                    $start = max($start, $above[$last] / ($quickly[$last] + (1.0 - $share) * $slow[$last]));
                     $prior *= $share > 0.0 ? (1.0 - self::MIXED) / 6.0 : self::MIXED;
                     $weight = $prior * exp(-0.5 * $misfit) + 1.0e-300;
                     $likeliest = max($likeliest, $weight);
