@@ -80,11 +80,12 @@ final readonly class TopUps
     /**
      * @param  list<TopUp>  $topUps  in the order they were poured
      * @param  float  $settledMl  as much as that is reading error of a level
+     * @param  bool  $onTheRoad  whether it has been warm before the first of them, so that no air waited for it
      */
-    public function __construct(array $topUps, float $settledMl)
+    public function __construct(array $topUps, float $settledMl, bool $onTheRoad = false)
     {
         $intervals = self::intervals($topUps);
-        $from = self::differ($intervals) ? 0 : self::movesFrom($topUps, $settledMl);
+        $from = $onTheRoad || self::differ($intervals) ? 0 : self::movesFrom($topUps, $settledMl);
         $this->topUps = $topUps = array_slice($topUps, $from);
         $this->intervals = array_slice($intervals, $from);
         $count = count($topUps);

@@ -102,7 +102,7 @@ final readonly class DaysAfter
             $vessel = max($vessel, $visit->plusMinusMl);
         }
         $settled = max(self::ERRORS * $vessel, Level::plusMinusMl($job->circuit));
-        $topUps = new TopUps($series, $settled);
+        $topUps = new TopUps($series, $settled, true);
         $took = array_filter($series, fn (TopUp $topUp) => $topUp->ml > $settled);
 
         // No more air can come than the sums say is missing, and their ±.

@@ -100,6 +100,9 @@ final class HeatTest extends TestCase
         self::assertSame(TopUpVerdict::Leak, $series(40, 200, 190, 210)->verdict);
         // What grows from look to look is no air that began to move.
         self::assertSame(TopUpVerdict::Leak, $series(0, 100, 200, 400)->verdict);
+        // In the days after it has been warm before the first look.
+        $days = array_map(fn (float $ml) => new TopUp($ml, 15.0), [0.0, 400.0, 150.0, 60.0]);
+        self::assertNotEquals(new TopUps($days, 30.0), new TopUps($days, 30.0, true));
         // Where the hours tell, a short first stretch took little because it was short.
         $at = fn (float $ml, float $hours) => new TopUp($ml, 15.0, $hours);
         self::assertSame(
