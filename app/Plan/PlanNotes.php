@@ -147,7 +147,10 @@ final readonly class PlanNotes
             'triangle-alert',
             'wait',
             'No drain is chosen.',
-            'Nothing comes out, so no coolant is needed. Choose the drains, or say that it arrives empty.',
+            $choices->opened === []
+                ? 'Nothing comes out, so no coolant is needed. Choose the drains, or say that it arrives empty.'
+                : 'What runs out where it is opened is not reckoned: catch it, and write down that it came out another '
+                    .'way. Or choose the drains.',
         );
     }
 

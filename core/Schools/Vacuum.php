@@ -32,6 +32,9 @@ use Aqbel\Core\Quantity\Volume;
 /** The closed, cool circuit evacuated and held; then it draws the coolant in by itself. */
 final class Vacuum implements School
 {
+    /** What a page rounds to nothing, mL. */
+    private const HARDLY_ML = 5.0;
+
     /** Less than this stays in a pocket unsaid (common practice, no source). */
     private const TELLS_ML = 20.0;
 
@@ -168,7 +171,8 @@ final class Vacuum implements School
         return "Pull to {$units->format($vacuum->target->kPa(), Unit::InchOfMercury)}: the same quality here as "
             ."{$plan->rules()->seaLevelVacuumInHg} inHg at sea level."
             ." Circuit below {$units->format($vacuum->maximumTemperature()->degC(), Dimension::Temperature)}."
-            ." It draws in {$volume($vacuum->intake())}, then top up {$volume($vacuum->topUp())}."
+            .($vacuum->intake()->mL() < self::HARDLY_ML ? '' : " It draws in {$volume($vacuum->intake())}"
+                .($vacuum->topUp()->mL() < self::HARDLY_ML ? '.' : ", then top up {$volume($vacuum->topUp())}."))
             .self::keeps($plan->fill->pockets, $circuit, $units);
     }
 

@@ -35,6 +35,7 @@ final class PlanTest extends ShopTestCase
                 'odometer=200000&last_odometer=100000&last_month=2026-01', ['overdue', '125 %', 'by distance'],
             ],
             'no drain chosen' => ['drains_auto=0', ['No drain is chosen', 'or say that it arrives empty']],
+            'none, and a hose off' => ['drains_auto=0&opened[]=upper_hose', ['What runs out where it is opened']],
             'arriving empty' => [
                 'content=empty', ['It arrives empty', 'Ask why it is empty', '11.73'],
             ],
