@@ -188,6 +188,52 @@ final class BorderTest extends BrowserTestCase
         self::$browser->manage()->getLog('browser');
     }
 
+    /** All of it at once: a connection lost, a new password elsewhere, a weekend, a colleague on the same tablet. */
+    public function test_what_waits_goes_on_under_its_author_whoever_signs_in_meanwhile(): void
+    {
+        $this->signIn();
+        $run = $this->jobAt('found', 'SKP 447');
+        $this->inTheShop("update jobs set created_at = datetime(created_at, '-4 days') where id = ?", [basename($run)]);
+        $this->visit("{$run}?step=found");
+        self::$browser->executeScript(
+            'const now = Date.now.bind(Date); Date.now = () => now() - 62 * 3600e3;'.self::CUT_OFF,
+        );
+        foreach (['0.4 L', '0.5 L', '0.6 L'] as $i => $missing) {
+            $this->enterFound($missing);
+            $waiting = $i === 0 ? '1 entry is' : ($i + 1).' entries are';
+            $this->until(fn () => str_contains($this->shown('[data-waiting]'), "{$waiting} kept on this tablet"));
+        }
+        $this->inTheShop('update people set password = ? where login = ?', [
+            password_hash('bleed-it-dry', PASSWORD_BCRYPT, ['cost' => 4]),
+            'imre',
+        ]);
+        $this->inAnotherTab('sunniva');
+        // The connection is back while she types on the page that he left.
+        self::$browser->executeScript(
+            'document.querySelector("[name=\"fields[missing]\"]").value = "0.7"; window.fetch = window.shop',
+        );
+        $this->until(fn () => str_contains($this->shown('[data-waiting]'), 'Whoever made them signs in'));
+        sleep(3);
+        self::assertSame(
+            '0.7',
+            self::$browser->executeScript('return document.querySelector("[name=\"fields[missing]\"]").value'),
+        );
+        $this->visit("{$run}?step=found");
+        self::assertFalse($this->has('.evidence'), 'nothing of it under her name');
+        $this->signIn();
+        $this->visit("{$run}?step=found");
+        $this->until(fn () => $this->lines() === 3);
+        $told = $this->text('.evidence');
+        foreach (['0.4 L', '0.5 L', '0.6 L', 'Imre Tovald', '62 h 00 before it arrived'] as $said) {
+            self::assertStringContainsString($said, $told);
+        }
+        self::assertStringNotContainsString('Sunniva', $told);
+        $this->visit("{$run}?step=found");
+        sleep(2);
+        self::assertSame(3, $this->lines(), 'each once');
+        self::$browser->manage()->getLog('browser');
+    }
+
     /** @param  list<string>  $with */
     private function inTheShop(string $change, array $with): void
     {
