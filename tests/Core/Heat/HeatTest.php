@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Core\Heat;
 
 use Aqbel\Core\Heat\CoolDown;
+use Aqbel\Core\Heat\CoolingBody;
+use Aqbel\Core\Heat\Purging;
 use Aqbel\Core\Heat\Reading;
 use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Heat\TopUp;
@@ -52,6 +54,32 @@ final class HeatTest extends TestCase
                 self::assertGreaterThanOrEqual($found->minutesFromLast, $found->comeBackMinutes);
             }
         }
+    }
+
+    public function test_what_was_read_while_the_fan_ran_says_nothing_of_the_rest(): void
+    {
+        $by = fn (array $points, float $fan): CoolDown => CoolDown::predict(
+            Temperature::celsius(20.0),
+            array_map(fn (array $p) => new Reading((float) $p[0], Temperature::celsius((float) $p[1])), $points),
+            Temperature::celsius(45.0),
+            CoolingBody::of(fanRanOnMinutes: $fan),
+        );
+        [$all, $rest] = [[[0, 100], [5, 88], [10, 84], [30, 72]], [[10, 84], [30, 72]]];
+        self::assertEquals($by($rest, 0.0), $by($all, 10.0));
+        self::assertEquals($by($all, 0.0), $by($all, -1.0), 'it did not run on');
+        self::assertNotEquals($by($all, 0.0), $by($all, 10.0));
+        self::assertEquals($by([[30, 72]], 0.0), $by($all, 31.0), 'the last one says something all the same');
+    }
+
+    /** The invented default: 0.10 a minute at idle, 0.25 at 2,000, 0.35 at 3,000 rpm and above. */
+    public function test_air_works_out_by_the_speed_of_the_engine(): void
+    {
+        $rates = [0.10, 0.10, 0.175, 0.25, 0.30, 0.35, 0.35];
+        self::assertEqualsWithDelta(
+            $rates,
+            array_map(Purging::perMinute(...), [500.0, 800.0, 1400.0, 2000.0, 2500.0, 3000.0, 4500.0]),
+            1e-9,
+        );
     }
 
     public function test_what_does_not_cool_has_no_clock(): void
