@@ -6,6 +6,7 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Observed\BubbleSeen;
 use Aqbel\Core\Observed\PointClosed;
 use Aqbel\Core\Observed\PointRuns;
@@ -23,6 +24,9 @@ final readonly class PointBled implements Judgement
 
     /** With less than this share of what should reach it, it cannot run (common practice, no source). */
     private const EARLY = 0.35;
+
+    /** Sums that are off by such a share of it miss a drain: they say nothing of the point (common practice, no source). */
+    private const MISSED = 0.5;
 
     /**
      * @param  float  $netInMl  since the close-up
@@ -46,7 +50,7 @@ final readonly class PointBled implements Judgement
             $at->latest(PointClosed::class),
             $at->latest(StaysDry::class),
         ];
-        $expected = $at->step->params->number('at_ml');
+        $expected = self::expectedMl($at);
         $in = FillTaken::netInMl($at);
         $byTheMinute = Plan::of($at)->rules()->closeBleed === BleedRule::BubbleFreeMinute;
         $bubble = $at->latest(BubbleSeen::class);
@@ -71,6 +75,21 @@ final readonly class PointBled implements Judgement
         return $code === null
             ? null
             : new self($code, $in, $expected, $closed === null && $byTheMinute ? $since : null, $told);
+    }
+
+    /**
+     * What should have gone in by the time it runs, mL: less where more stayed inside than the plan reckoned with. Null
+     * where none is predicted.
+     */
+    public static function expectedMl(Situation $at): ?float
+    {
+        [$plan, $predicted] = [Plan::of($at), $at->step->params->number('at_ml')];
+        if ($predicted === null || ! $plan->choices->fillsOnWhatStays()) {
+            return $predicted;
+        }
+        $more = $at->job->ledgerBefore(Stage::Fill)->contentMl - $plan->predicted->retainedMl;
+
+        return abs($more) > self::MISSED * $predicted ? $predicted : $predicted - $more;
     }
 
     /** When its minute without a bubble is over, Unix seconds; null where no minute is watched. */

@@ -227,7 +227,7 @@ final class Bleed extends Poured
             $this->netIn($at),
             Dimension::Volume,
             Origin::Measured,
-            $at->step->params->number('at_ml'),
+            PointBled::expectedMl($at),
             'runs here',
         );
     }

@@ -12,6 +12,7 @@ use Aqbel\Core\Flow\CellState;
 use Aqbel\Core\Flow\Runs;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Judged\PointBled;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\Format\Stored;
@@ -124,6 +125,26 @@ final class OnWhatStaysTest extends TestCase
         self::assertEqualsWithDelta($first->atMl, Vents::of($job->state(), $open)->next[0]->atMl, 1.0);
         $job->write("bleed:{$first->port}", 'poured', ['volume' => 1500.0, 'vessel' => 'jug']);
         self::assertEqualsWithDelta($first->atMl - 1500.0, Vents::of($job->state(), $open)->next[0]->atMl, 1.0);
+    }
+
+    public function test_what_stayed_beyond_the_plan_brings_its_first_point_sooner(): void
+    {
+        $first = self::drained()->plan()->fill->flows[0];
+        $expected = function (float $short) use ($first): float {
+            $job = JobOnPaper::on('school-minibus', choices: ['opened' => [], 'elevationM' => 0.0])
+                ->write('found', 'found', ['content' => 'full']);
+            foreach (DrainsInTurn::expectedMl($job->state()) as $drain => $ml) {
+                $job->write($drain, 'out', ['volume' => $ml - $short, 'vessel' => 'pan', 'flow' => 'ran']);
+                $short = 0.0;
+            }
+
+            return (float) PointBled::expectedMl($job->at("bleed:{$first->port}"));
+        };
+        self::assertEqualsWithDelta($first->atMl, $expected(0.0), 1.0);
+        self::assertEqualsWithDelta($first->atMl - 700.0, $expected(700.0), 1.0);
+        // Half of it and more is a drain that nobody wrote down.
+        self::assertEqualsWithDelta($first->atMl - 0.49 * $first->atMl, $expected(0.49 * $first->atMl), 1.0);
+        self::assertEqualsWithDelta($first->atMl, $expected(0.51 * $first->atMl), 1.0);
     }
 
     public function test_the_picture_of_the_pour_begins_where_the_drain_left_it(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Core\Steps;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Judged\PointBled;
 use Aqbel\Core\Mixing\Batch;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Mixing\Mix;
@@ -23,7 +24,7 @@ final class WordingEdgesTest extends TestCase
     public function test_a_bleed_point_that_should_have_run_by_now(): void
     {
         $job = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'empty']);
-        $expected = (float) $job->state()->steps['bleed:bleed_housing']->params->number('at_ml');
+        $expected = (float) PointBled::expectedMl($job->at('bleed:bleed_housing'));
         self::assertGreaterThan(1000.0, $expected);
         $said = fn (float $share): ?string => (clone $job)
             ->write('bleed:bleed_housing', 'poured', ['volume' => $share * $expected, 'vessel' => 'bucket'])
