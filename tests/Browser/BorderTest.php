@@ -196,7 +196,8 @@ final class BorderTest extends BrowserTestCase
         $this->inTheShop("update jobs set created_at = datetime(created_at, '-4 days') where id = ?", [basename($run)]);
         $this->visit("{$run}?step=found");
         self::$browser->executeScript(
-            'const now = Date.now.bind(Date); Date.now = () => now() - 62 * 3600e3;'.self::CUT_OFF,
+            'localStorage.clear(); const now = Date.now.bind(Date); Date.now = () => now() - 62 * 3600e3;'
+                .self::CUT_OFF,
         );
         foreach (['0.4 L', '0.5 L', '0.6 L'] as $i => $missing) {
             $this->enterFound($missing);
