@@ -15,6 +15,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\Life;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
@@ -33,6 +34,9 @@ use Illuminate\Support\Facades\Context;
  */
 final readonly class Pen
 {
+    /** Whole seconds, and what the network takes for one and not for the other, tell two presses no nearer than so, s. */
+    private const SWAPPED_S = 2;
+
     public StepCatalogue $kinds;
 
     public Clerk $clerk;
@@ -99,7 +103,7 @@ final readonly class Pen
                 'form' => $written->form,
                 'values' => self::stored($written),
                 'typed' => $written->typed,
-                'at' => $this->enteredAt(),
+                'at' => $this->enteredAt($state->journal),
                 'arrived' => now()->getTimestamp(),
             ]);
             $after = $state->after(
@@ -141,7 +145,7 @@ final readonly class Pen
 
         return $state->at(
             $step,
-            $this->enteredAt(),
+            $this->enteredAt($state->journal),
             $this->person->units,
             $this->stores($step, $correcting),
         );
@@ -169,14 +173,27 @@ final readonly class Pen
         }
     }
 
-    /** When it was entered, Unix seconds: however long it waited, not before its job was planned. */
-    private function enteredAt(): int
+    /**
+     * When it was entered, Unix seconds: however long it waited, not before its job was planned, and not before the
+     * line that waited ahead of it, where seconds and the way here would swap the two.
+     */
+    private function enteredAt(Journal $journal): int
     {
         $entered = now()->getTimestamp() - $this->age;
+        if ($this->asSaid) {
+            return $entered;
+        }
+        $ahead = $journal->lines[count($journal->lines) - 1] ?? null;
+        $swapped = $this->age > 0
+            && $ahead !== null
+            && $ahead->by === (string) $this->person->id
+            && $ahead->at < ($ahead->arrived ?? $ahead->at)
+            && $ahead->at - $entered <= self::SWAPPED_S;
 
-        return $this->asSaid
-            ? $entered
-            : max($entered, min(now()->getTimestamp(), $this->job->created_at->getTimestamp()));
+        return max(
+            $swapped ? max($entered, $ahead->at) : $entered,
+            min(now()->getTimestamp(), $this->job->created_at->getTimestamp()),
+        );
     }
 
     /** @return array<string, mixed> with the plan that holds from there on, where it is planned anew */

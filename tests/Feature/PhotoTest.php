@@ -230,6 +230,28 @@ final class PhotoTest extends ShopTestCase
             ->assertJson(['message' => 'Choose one of the values shown.']);
     }
 
+    public function test_two_that_waited_on_one_tablet_keep_their_order_within_seconds(): void
+    {
+        $this->freezeSecond();
+        $job = $this->plan();
+        $this->travel(3)->hours();
+        $enter = fn (string $key, int $age) => $this->actingAs($this->imre)->from("/jobs/{$job->id}")->post(
+            "/jobs/{$job->id}/entries",
+            ['key' => $key, 'age' => (string) $age, 'step' => 'found', 'form' => 'found', 'fields' => ['content' => 'full']],
+        )->assertSessionHasNoErrors();
+        $order = fn (): array => array_column($job->state()->entries, 'seq');
+        $enter('in-order-0001', 600);
+        // Pressed a moment later; the first was longer on its way, or seconds were rounded so.
+        $enter('in-order-0002', 601);
+        $enter('in-order-0003', 602);
+        self::assertSame([1, 2, 3], $order());
+        // What really was earlier stands where it was.
+        $enter('in-order-0004', 610);
+        self::assertSame([4, 1, 2, 3], $order());
+        $enter('in-order-0005', 0);
+        self::assertSame([4, 1, 2, 3, 5], $order());
+    }
+
     public function test_an_entry_that_waited_keeps_its_own_time_and_says_when_it_arrived(): void
     {
         $this->freezeSecond();
