@@ -6,7 +6,6 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Observed\BubbleSeen;
 use Aqbel\Core\Observed\PointClosed;
 use Aqbel\Core\Observed\PointRuns;
@@ -24,9 +23,6 @@ final readonly class PointBled implements Judgement
 
     /** With less than this share of what should reach it, it cannot run (common practice, no source). */
     private const EARLY = 0.35;
-
-    /** Sums that are off by such a share of it miss a drain: they say nothing of the point (common practice, no source). */
-    private const MISSED = 0.5;
 
     /**
      * @param  float  $netInMl  since the close-up
@@ -83,13 +79,9 @@ final readonly class PointBled implements Judgement
      */
     public static function expectedMl(Situation $at): ?float
     {
-        [$plan, $predicted] = [Plan::of($at), $at->step->params->number('at_ml')];
-        if ($predicted === null || ! $plan->choices->fillsOnWhatStays()) {
-            return $predicted;
-        }
-        $more = $at->job->ledgerBefore(Stage::Fill)->contentMl - $plan->predicted->retainedMl;
+        $predicted = $at->step->params->number('at_ml');
 
-        return abs($more) > self::MISSED * $predicted ? $predicted : $predicted - $more;
+        return $predicted === null ? null : max(0.0, $predicted - Plan::of($at)->stayedMoreMl($at->job));
     }
 
     /** When its minute without a bubble is over, Unix seconds; null where no minute is watched. */

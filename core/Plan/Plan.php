@@ -8,12 +8,16 @@ use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Job\Basis;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Mixing\Mix;
 
 /** A planned sequence with the predictions it rests on; plain data, so that a job keeps what it was planned with. */
 final readonly class Plan implements Basis
 {
+    /** Sums that are off by such a share of what a fill takes miss a drain (common practice, no source). */
+    private const MISSED = 0.5;
+
     /** @param  list<Step>  $steps */
     public function __construct(
         public School $school,
@@ -45,6 +49,17 @@ final readonly class Plan implements Basis
     public function following(array $steps): self
     {
         return new self($this->school, $this->choices, $steps, $this->predicted, $this->fill);
+    }
+
+    /**
+     * How much more stayed inside than was planned, by the sums before the fill, mL; nothing where they miss a drain, or
+     * where the fill is not reckoned on what stays.
+     */
+    public function stayedMoreMl(JobState $job): float
+    {
+        $more = $job->ledgerBefore(Stage::Fill)->contentMl - $this->predicted->retainedMl;
+
+        return $this->choices->fillsOnWhatStays() && abs($more) <= self::MISSED * $this->predicted->neededMl ? $more : 0.0;
     }
 
     public function headspaceMl(): float

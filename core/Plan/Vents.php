@@ -7,6 +7,7 @@ namespace Aqbel\Core\Plan;
 use Aqbel\Core\Flow\PortRun;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\PortState;
+use Aqbel\Core\Job\Stage;
 
 /** Where air leaves in the middle of a pour, and which point coolant comes to next. */
 final readonly class Vents
@@ -33,9 +34,11 @@ final readonly class Vents
         }
         $pours = $plan->school->pours($job->circuit, $plan->choices);
         $open = array_keys(array_filter($states, fn (PortState $is) => $is === PortState::Open));
-        // What stayed beyond the prediction is in as if it had been poured.
-        $stays = $plan->choices->fillsOnWhatStays() ? $plan->predicted->retainedMl : 0.0;
-        $in = max(0.0, $job->ledger()->contentMl - $stays);
+        // On what stays it counts from the pour on, and what stayed beyond the plan is in as if it had been poured.
+        $before = $plan->choices->fillsOnWhatStays()
+            ? $job->ledgerBefore(Stage::Fill)->contentMl - $plan->stayedMoreMl($job)
+            : 0.0;
+        $in = max(0.0, $job->ledger()->contentMl - $before);
         $next = [];
         foreach ($plan->fill->flows as $flow) {
             if (in_array($flow->port, $open, true)) {

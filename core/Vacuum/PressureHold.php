@@ -115,7 +115,7 @@ final readonly class PressureHold
             ],
             $warm => [PressureVerdict::Inconclusive, 'It stands, but a warm engine hides a weep. Test cold.'],
             self::gave($readings, $falls) => [
-                PressureVerdict::Inconclusive, 'It stood, then fell and stands: hoses give at once, not later. '
+                PressureVerdict::Inconclusive, 'It stood, then fell: hoses give at once, not later. '
                     .'Look what moved, pump it up again and hold it.',
             ],
             $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS && $fell <= self::GROSS

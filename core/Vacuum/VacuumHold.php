@@ -261,11 +261,12 @@ final readonly class VacuumHold
         $fell = $this->change > self::FALLS_AT_THE_END * $this->resolution->kPa() + self::ROUNDING;
 
         return match (true) {
-            $this->fit->moved > self::RATHER || ($holds && $fell && $this->fit->moved > $this->fit->settling) => [
-                HoldVerdict::Moved,
-                "The needle fell {$drop} inHg at once and stood before and after: the adapter moved. Seat it, pull "
-                    .'again and restart the hold.',
-            ],
+            $this->fit->moved > self::RATHER
+                || ($holds && $fell && $this->flatUntil() > 0 && $this->fit->moved > $this->fit->settling) => [
+                    HoldVerdict::Moved,
+                    "The needle fell {$drop} inHg at once and stood ".($this->flatUntil() > 0 ? 'before and after' : 'since')
+                    .': the adapter moved. Seat it, pull again and restart the hold.',
+                ],
             $this->fit->leak > self::LEAKS && count($this->held) > 2 => [
                 HoldVerdict::Leak,
                 "The needle falls in a straight line, {$drop} inHg in {$minutes} min and still going: air is coming "

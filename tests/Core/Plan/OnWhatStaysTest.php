@@ -142,9 +142,21 @@ final class OnWhatStaysTest extends TestCase
         };
         self::assertEqualsWithDelta($first->atMl, $expected(0.0), 1.0);
         self::assertEqualsWithDelta($first->atMl - 700.0, $expected(700.0), 1.0);
-        // Half of it and more is a drain that nobody wrote down.
-        self::assertEqualsWithDelta($first->atMl - 0.49 * $first->atMl, $expected(0.49 * $first->atMl), 1.0);
-        self::assertEqualsWithDelta($first->atMl, $expected(0.51 * $first->atMl), 1.0);
+        // Half of what a fill takes and more is a drain that nobody wrote down.
+        $takes = self::drained()->plan()->predicted->neededMl;
+        self::assertEqualsWithDelta($first->atMl - 0.49 * $takes, $expected(0.49 * $takes), 1.0);
+        self::assertEqualsWithDelta($first->atMl, $expected(0.51 * $takes), 1.0);
+        // What the picture says of it is the same, whatever was written down.
+        foreach ([JobOnPaper::on('school-minibus', choices: ['opened' => []]), self::drained()] as $job) {
+            $port = $job->plan()->fill->flows[0]->port;
+            $job->write('found', 'found', ['content' => 'full'])
+                ->write("bleed:{$port}", 'poured', ['volume' => 900.0, 'vessel' => 'jug']);
+            self::assertEqualsWithDelta(
+                PointBled::expectedMl($job->at("bleed:{$port}")) - 900.0,
+                Vents::of($job->state(), [$port => PortState::Open])->next[0]->atMl,
+                1.0,
+            );
+        }
     }
 
     public function test_the_picture_of_the_pour_begins_where_the_drain_left_it(): void

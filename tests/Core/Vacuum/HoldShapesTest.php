@@ -59,6 +59,9 @@ final class HoldShapesTest extends TestCase
                 }
                 $hold = self::hold(0.5, $readings);
                 $said[$hold->verdict->value] = ($said[$hold->verdict->value] ?? 0) + 1;
+                if ($hold->verdict === HoldVerdict::Moved && str_contains($hold->reason, 'before and after')) {
+                    self::assertLessThanOrEqual(1, $falls[0], json_encode([$at, $falls]).' stood before');
+                }
                 if (array_sum($falls) > 2) {
                     self::assertNotSame(HoldVerdict::Tight, $hold->verdict, json_encode([$at, $falls]).": {$hold->reason}");
                 }
@@ -83,6 +86,7 @@ final class HoldShapesTest extends TestCase
         self::assertGreaterThan(25, $said['tight'] ?? 0);
         self::assertGreaterThan(150, $said['leak'] ?? 0);
         self::assertStringContainsString('It stood, then fell', self::pressed([100.0, 100.0, 90.0, 90.0])->reason);
+        self::assertStringNotContainsString('stands', self::pressed([100.0, 100.0, 100.0, 90.0])->reason);
         self::assertStringContainsString('hoses giving', self::pressed([100.0, 92.0, 90.0, 90.0])->reason);
     }
 
