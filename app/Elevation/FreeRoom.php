@@ -94,8 +94,14 @@ final readonly class FreeRoom
     private function clash(Box $box, float $least): float
     {
         $clash = 0.0;
+        [$right, $bottom] = [$box->x + $box->width, $box->y + $box->height];
         foreach ($this->taken as $other) {
-            if ($other->x < $box->x + $box->width && $box->x < $other->x + $other->width) {
+            if (
+                $other->x < $right
+                && $box->x < $other->x + $other->width
+                && $other->y < $bottom
+                && $box->y < $other->y + $other->height
+            ) {
                 $clash += $box->over($other);
                 if ($clash > $least) {
                     return $clash;

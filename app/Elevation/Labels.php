@@ -36,9 +36,10 @@ final readonly class Labels
     /** @return list<Label> */
     public function all(): array
     {
-        $datum = $this->datumLabel();
+        $taken = $this->taken();
+        $datum = $this->datumLabel($taken);
         $labels = [$datum];
-        $taken = [$datum->box(), ...$this->taken()];
+        $taken[] = $datum->box();
         foreach ($this->wanted() as [$kind, $name, $text, $about]) {
             $lines = self::lines($name);
             $room = new FreeRoom($taken, $this->scale->floor());
@@ -56,12 +57,14 @@ final readonly class Labels
         return $text === '' ? [] : explode("\n", wordwrap($text, self::LETTERS, "\n"));
     }
 
-    private function datumLabel(): Label
+    /** @param  list<Box>  $taken */
+    private function datumLabel(array $taken): Label
     {
+        $room = new FreeRoom($taken, $this->scale->floor());
         foreach ([[Scale::WIDTH - 4.0, 'end'], [4.0, 'start'], [Scale::WIDTH / 2.0, 'middle']] as [$x, $anchor]) {
             foreach ([$this->datum - 5.0, $this->datum + 15.0] as $y) {
                 $label = new Label(Label::DATUM, [self::DATUM_TEXT], $x, round($y, 1), $anchor);
-                if ((new FreeRoom($this->taken(), $this->scale->floor()))->isFree($label->box())) {
+                if ($room->isFree($label->box())) {
                     return $label;
                 }
             }
