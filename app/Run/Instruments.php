@@ -15,6 +15,7 @@ use Aqbel\Core\Judged\HotProofs;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\MissingProof;
 use Aqbel\Core\Judged\ProofCode;
+use Aqbel\Core\Observed\Bubbles;
 use Aqbel\Core\Plan\Plan;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -135,7 +136,7 @@ final readonly class Instruments
                         'shown' => ! self::misses($proofs, ProofCode::Fan),
                     ]
                     : null,
-                $proofs->bubbles === null
+                in_array($proofs->bubbles->seen, [null, Bubbles::Hidden], true)
                     ? null
                     : ['text' => 'No more bubbles', 'shown' => ! self::misses($proofs, ProofCode::Bubbles)],
             ]),

@@ -115,6 +115,19 @@ final readonly class Situation
         return $observed === [] ? null : $observed[count($observed) - 1];
     }
 
+    /**
+     * The one that stands, whatever calmer one came after it; null where there is none.
+     *
+     * @template T of Grave
+     *
+     * @param  class-string<T>  $what
+     * @return ?T
+     */
+    public function gravest(string $what): ?Grave
+    {
+        return Told::gravest($this->observed($what));
+    }
+
     public function last(string $form): ?Entry
     {
         $entries = $this->entries($form);

@@ -85,6 +85,41 @@ final readonly class Told
     }
 
     /**
+     * What stands of several looks, in the order in which they were made: the newest of the gravest.
+     *
+     * @template T of Grave
+     *
+     * @param  list<T>  $seen
+     * @return ?T
+     */
+    public static function gravest(array $seen): ?Grave
+    {
+        $stands = null;
+        foreach ($seen as $look) {
+            $stands = $stands === null || $look->gravity() >= $stands->gravity() ? $look : $stands;
+        }
+
+        return $stands;
+    }
+
+    /**
+     * Whether a line tells of something that a calmer one does not undo.
+     *
+     * @param  list<class-string<Observation>>  $kinds  what it may tell of
+     */
+    public static function isGrave(Entry $line, array $kinds): bool
+    {
+        foreach ($kinds as $kind) {
+            $told = $kind::of($line);
+            if ($told instanceof Grave && $told->gravity() > 0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
      * Two lists, each in that order, as one.
      *
      * @template T of Observation

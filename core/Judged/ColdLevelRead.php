@@ -9,6 +9,7 @@ use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\LastRun;
@@ -167,8 +168,10 @@ final readonly class ColdLevelRead implements Judgement
     private static function sawAir(Situation $at): bool
     {
         $vented = $at->job->observedAnywhere(Vented::class);
+        $ran = $at->job->running()->last() ?? 0;
+        $since = array_filter($vented, fn (Vented $vent) => $vent->at() >= $ran);
 
-        return $vented !== [] && $vented[count($vented) - 1]->wasAir();
+        return Told::gravest(array_values($since) ?: array_slice($vented, -1))?->wasAir() === true;
     }
 
     public function code(): string

@@ -36,12 +36,13 @@ final class HeaterAir
     /** Air is never hotter than what warms it, sensors apart, °C (common practice, no source). */
     public const SENSORS_C = 10.0;
 
-    /** At an outlet this counts as really hot, °C. */
+    /** At an outlet this counts as really hot, °C; never less than on an engine whose thermostat opens. */
     public static function hotFrom(Situation $at, HotReading $reading): float
     {
         return self::between(
             $at,
             $reading,
+            max($reading->coolantC, HotProofs::opensC($at->circuit())),
             self::isBlowerHigh($at, $reading) ? self::HOT_BLOWER_HIGH : self::HOT,
             self::HOT_C,
         );
@@ -50,7 +51,7 @@ final class HeaterAir
     /** At an outlet this counts as cold on a hot engine, °C. */
     public static function coldBelow(Situation $at, HotReading $reading): float
     {
-        return self::between($at, $reading, self::COLD, self::COLD_C);
+        return self::between($at, $reading, $reading->coolantC, self::COLD, self::COLD_C);
     }
 
     /** Whether an outlet can be as hot as it was read: nothing is warmed past what warms it. */
@@ -71,11 +72,16 @@ final class HeaterAir
         return $celsius;
     }
 
-    private static function between(Situation $at, HotReading $reading, float $share, float $unknown): float
-    {
+    private static function between(
+        Situation $at,
+        HotReading $reading,
+        float $coolantC,
+        float $share,
+        float $unknown,
+    ): float {
         $air = self::outsideC($at->job, $reading->at());
 
-        return $air === null || $reading->coolantC <= $air ? $unknown : $air + $share * ($reading->coolantC - $air);
+        return $air === null || $coolantC <= $air ? $unknown : $air + $share * ($coolantC - $air);
     }
 
     private static function isBlowerHigh(Situation $at, HotReading $reading): bool

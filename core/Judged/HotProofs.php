@@ -10,7 +10,6 @@ use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Told;
-use Aqbel\Core\Observed\Bubbles;
 use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\Needle;
@@ -41,7 +40,6 @@ final readonly class HotProofs
      * @param  list<Observation>  $restsOn  readings, by thermometer or by hand
      * @param  bool  $byHand  whether some of it rests on needle and hand alone
      * @param  bool  $fanCounts  whether the fan is a proof here
-     * @param  ?Bubbles  $bubbles  as they were seen last; null where nobody looked
      * @param  ?Observation  $airPassed  what showed that air went through
      */
     private function __construct(
@@ -50,7 +48,7 @@ final readonly class HotProofs
         public bool $byHand,
         public bool $fanCounts,
         public FanSeen $fan,
-        public ?Bubbles $bubbles,
+        public BubblesWatched $bubbles,
         public ?Observation $airPassed,
     ) {
     }
@@ -68,10 +66,7 @@ final readonly class HotProofs
         );
         $read = array_filter($rise->believed, fn (HotReading $reading) => Rise::ranLongEnough($at, $reading->at()));
         $seen = Told::inOrder([...$read, ...$felt]);
-        $bubbles = null;
-        foreach ($seen as $reading) {
-            $bubbles = $reading->besides->bubbles ?? $bubbles;
-        }
+        $bubbles = BubblesWatched::of($at, $seen);
         $fan = FanSeen::of($at);
         $fanCounts = $limit->fanCanProve() && ! FanSeen::cannotCome($at);
         $missing = [
@@ -89,13 +84,13 @@ final readonly class HotProofs
             $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles
                 ? new MissingProof(ProofCode::Fan, times: $fan->times())
                 : null,
-            $bubbles?->come() === true ? new MissingProof(ProofCode::Bubbles) : null,
+            $bubbles->seen?->come() === true ? new MissingProof(ProofCode::Bubbles) : null,
         ];
 
         return new self(
             array_values(array_filter($missing)),
             $seen,
-            $felt !== [],
+            self::restsOnAHand($at, $read, $felt),
             $fanCounts,
             $fan,
             $bubbles,
@@ -152,7 +147,24 @@ final readonly class HotProofs
         return $circuit->opensAtC() !== null;
     }
 
-    /** @param  list<HotReading|FeltReading>  $seen */
+    /**
+     * Whether needle and hand showed what no thermometer did.
+     *
+     * @param  array<HotReading>  $read
+     * @param  array<FeltReading>  $felt
+     */
+    private static function restsOnAHand(Situation $at, array $read, array $felt): bool
+    {
+        $byHand = array_filter(
+            $at->facts()->outlets,
+            fn (string $outlet) => self::outlet($at, $outlet, $read, $felt) === null
+                && self::outlet($at, $outlet, $read, []) !== null,
+        );
+
+        return $byHand !== [] || (! self::goesRound($at, $read) && self::goesRound($at, $felt));
+    }
+
+    /** @param  array<HotReading|FeltReading>  $seen */
     private static function goesRound(Situation $at, array $seen): bool
     {
         foreach ($seen as $reading) {

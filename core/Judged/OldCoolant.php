@@ -5,28 +5,30 @@ declare(strict_types=1);
 namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Observed\CoolantLook;
 use Aqbel\Core\Observed\JarLook;
 
-/** What the drained coolant is worth, by how it looked and what the jar showed. */
+/** What the drained coolant is worth, by the worst that it looked like and the worst that a jar showed. */
 final readonly class OldCoolant
 {
-    private function __construct(private ?CoolantLook $look, private ?JarLook $jar)
+    /**
+     * @param  list<CoolantLook>  $looks
+     * @param  list<JarLook>  $jars
+     */
+    private function __construct(private array $looks, private array $jars)
     {
     }
 
     public static function of(JobState $job): self
     {
-        $looks = $job->observedAnywhere(CoolantLook::class);
-        $jars = $job->observedAnywhere(JarLook::class);
-
-        return new self($looks[count($looks) - 1] ?? null, $jars[count($jars) - 1] ?? null);
+        return new self($job->observedAnywhere(CoolantLook::class), $job->observedAnywhere(JarLook::class));
     }
 
-    /** Code of what it looked like; empty while nobody has looked. */
+    /** Code of the worst it looked like; empty while nobody has looked. */
     public function seen(): string
     {
-        return $this->look->code ?? '';
+        return Told::gravest($this->looks)->code ?? '';
     }
 
     public function isDirty(): bool
@@ -42,16 +44,17 @@ final readonly class OldCoolant
     /** Whether it set to gel, in the pan or in the jar. */
     public function gels(): bool
     {
-        return $this->seen() === CoolantLook::GEL || $this->gelsInTheJar();
+        return array_filter($this->looks, fn (CoolantLook $look) => $look->code === CoolantLook::GEL) !== []
+            || $this->gelsInTheJar();
     }
 
     public function gelsInTheJar(): bool
     {
-        return $this->jar?->code === JarLook::GEL;
+        return Told::gravest($this->jars)?->code === JarLook::GEL;
     }
 
     public function goesBackIn(): bool
     {
-        return $this->look?->goesBackIn === true;
+        return Told::gravest($this->looks)?->goesBackIn === true;
     }
 }

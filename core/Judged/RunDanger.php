@@ -63,7 +63,8 @@ final readonly class RunDanger implements Judgement
         $heater = HeaterWatch::of($at, $limit);
         [$runs, $atLimit] = [false, null];
         foreach (InOrder::of($at, self::TOLD, struckToo: true) as $told) {
-            if ($heater->failedAt !== null && $told->told()->at >= $heater->failedAt && $heater->since !== null) {
+            $failed = $heater->failedAt === null ? null : $told->told()->at <=> $heater->failedAt;
+            if ($failed === 1 && $heater->since !== null) {
                 return new self(DangerCode::HeaterCold, $heater->since, $limit);
             }
             $atLimit = $told instanceof Started ? null : $atLimit;
@@ -82,6 +83,10 @@ final readonly class RunDanger implements Judgement
                 $atLimit ??= $danger;
             } elseif ($danger !== null) {
                 return $danger;
+            }
+            // What the line says itself comes before what it brings to an end.
+            if ($failed === 0 && $heater->since !== null) {
+                return new self(DangerCode::HeaterCold, $heater->since, $limit);
             }
         }
 

@@ -5,18 +5,21 @@ declare(strict_types=1);
 namespace Aqbel\Core\Observed;
 
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Grave;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
 /** Why a run had to be stopped, or that it was looked for and not found. */
-final readonly class CauseNamed extends Report
+final readonly class CauseNamed extends Report implements Grave
 {
     private const FORM = 'cause';
 
     private const CAUSE = 'cause';
 
     private const HOW = 'how';
+
+    private const GAS = 'gas';
 
     private const NOT_FOUND = 'not_found';
 
@@ -27,7 +30,7 @@ final readonly class CauseNamed extends Report
         'pump' => 'Pump or drive belt',
         'sensor' => 'Sensor or its wiring',
         'drip' => 'A leak',
-        'gas' => 'Combustion gas in the coolant',
+        self::GAS => 'Combustion gas in the coolant',
         'other' => 'Something else',
         self::NOT_FOUND => 'Looked for, not found',
     ];
@@ -53,6 +56,16 @@ final readonly class CauseNamed extends Report
     public function wasFound(): bool
     {
         return $this->cause !== self::NOT_FOUND;
+    }
+
+    public function isGas(): bool
+    {
+        return $this->cause === self::GAS;
+    }
+
+    public function gravity(): int
+    {
+        return $this->isGas() ? 1 : 0;
     }
 
     public function label(): string

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace Aqbel\Core\Observed;
 
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Grave;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Values;
 
 /** What the drained coolant looked like, and where it goes. */
-final readonly class CoolantLook extends Report
+final readonly class CoolantLook extends Report implements Grave
 {
     public const FORM = 'seen';
 
@@ -26,6 +27,11 @@ final readonly class CoolantLook extends Report
     public const NEXT = 'next';
 
     private const REUSE = 'reuse';
+
+    /** What is neither of them is dirt, and a rinse takes that out. */
+    private const GRAVITY = [self::CLEAN => 0, self::GEL => 2, self::OILY => 3];
+
+    private const OF_DIRT = 1;
 
     private function __construct(Told $told, public string $code, public bool $goesBackIn)
     {
@@ -63,6 +69,11 @@ final readonly class CoolantLook extends Report
                 'waste',
             ),
         ]);
+    }
+
+    public function gravity(): int
+    {
+        return self::GRAVITY[$this->code] ?? self::OF_DIRT;
     }
 
     /** Whether values that are not written yet say that coolant goes back in that is not clean. */

@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Aqbel\Core\Observed;
 
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Grave;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
 /** Where coolant was seen to leave the circuit, or what was tested when none was. */
-final readonly class DripSeen extends Report
+final readonly class DripSeen extends Report implements Grave
 {
     private const FORM = 'drip';
 
@@ -25,6 +26,9 @@ final readonly class DripSeen extends Report
     private const FOUND = 'gas';
 
     private const UNDONE = 'undone';
+
+    /** What is mended where gas was found. */
+    public const GAS_GETS_IN = 'the way of the combustion gas into the coolant';
 
     private const PLACES = [
         self::NONE => 'None seen',
@@ -43,13 +47,14 @@ final readonly class DripSeen extends Report
      * @param  ?string  $place  the part, in words; null when none was seen
      * @param  string  $where  as it was typed
      * @param  bool  $gas  combustion gas was found in the coolant
+     * @param  bool  $tested  whether anybody tested for it
      */
     private function __construct(
         Told $told,
         public ?string $place,
         public string $where,
         public bool $gas,
-        private bool $untested,
+        public bool $tested,
     ) {
         parent::__construct($told);
     }
@@ -63,7 +68,7 @@ final readonly class DripSeen extends Report
             $place === self::NONE ? null : mb_strtolower(self::PLACES[$place] ?? $place),
             $line->text(self::WHERE),
             $line->text(self::GAS) === self::FOUND,
-            $line->text(self::GAS) === self::UNDONE,
+            $line->text(self::GAS) !== self::UNDONE,
         );
     }
 
@@ -76,9 +81,8 @@ final readonly class DripSeen extends Report
         ]);
     }
 
-    /** No drip, and nobody has tested for combustion gas. */
-    public function unexplained(): bool
+    public function gravity(): int
     {
-        return $this->place === null && $this->untested;
+        return $this->gas ? 1 : 0;
     }
 }

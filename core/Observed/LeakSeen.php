@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Observed;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Grave;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** Every joint was looked at when the work was done: dry, wet only where it was before, or a drip that is new. */
-final readonly class LeakSeen extends Report
+final readonly class LeakSeen extends Report implements Grave
 {
     private const FORM = 'seen';
 
@@ -20,7 +23,10 @@ final readonly class LeakSeen extends Report
 
     private const LOOKS = ['dry' => 'Dry', 'old' => 'Wet only where it was', self::NEW_DRIP => 'A new drip'];
 
-    private function __construct(Told $told, public bool $isNew)
+    private const MENDED = 'mended';
+
+    /** @param  string  $mended  what was done about a drip that was seen before; empty where nothing was */
+    private function __construct(Told $told, public bool $isNew, public string $mended)
     {
         parent::__construct($told);
     }
@@ -28,15 +34,52 @@ final readonly class LeakSeen extends Report
     public static function of(Entry $line): ?static
     {
         return $line->form === self::FORM
-            ? new self(Told::by($line), $line->text(self::LEAK) === self::NEW_DRIP)
+            ? new self(Told::by($line), $line->text(self::LEAK) === self::NEW_DRIP, $line->text(self::MENDED))
             : null;
     }
 
-    public static function asked(): Form
+    /** @param  bool  $again  whether a drip was seen before: a look that finds none says what was done about it */
+    public static function asked(bool $again): Form
     {
         return new Form(self::FORM, 'Record', [
             Field::answer(self::LEAK, 'Underneath it is', self::LOOKS),
             Field::text('where', 'Where'),
+            $again ? Field::text(self::MENDED, 'What was mended') : null,
         ]);
+    }
+
+    /**
+     * @param  bool  $again  whether a drip was seen before
+     *
+     * @throws InvalidField where it is gone by itself
+     */
+    public static function admit(Values $values, bool $again): void
+    {
+        if ($again && $values->text(self::LEAK) !== self::NEW_DRIP && trim($values->text(self::MENDED)) === '') {
+            throw new InvalidField(
+                self::MENDED,
+                'A new drip was seen, and none goes by itself: say what was mended, or what it was.',
+            );
+        }
+    }
+
+    public function gravity(): int
+    {
+        return $this->isNew ? 1 : 0;
+    }
+
+    /**
+     * The drip that nobody has mended since; null where there is none.
+     *
+     * @param  list<self>  $seen  in their order
+     */
+    public static function standing(array $seen): ?self
+    {
+        $drip = null;
+        foreach ($seen as $look) {
+            $drip = $look->isNew ? $look : ($look->mended === '' ? $drip : null);
+        }
+
+        return $drip;
     }
 }

@@ -55,10 +55,17 @@ final readonly class OilCause extends Report
         return $this->cause === self::SPILT;
     }
 
-    /** Whether something has to be mended before the circuit is closed up. */
-    public function needsMending(): bool
+    /**
+     * What has to be mended before the circuit is closed up: every cause that was found.
+     *
+     * @param  list<self>  $named
+     * @return list<string> in words, each once
+     */
+    public static function toMend(array $named): array
     {
-        return $this->wasFound() && ! $this->wasSpilt();
+        $mend = array_filter($named, fn (self $cause) => $cause->wasFound() && ! $cause->wasSpilt());
+
+        return array_values(array_unique(array_map(fn (self $cause) => $cause->label(), $mend)));
     }
 
     /** In words. */

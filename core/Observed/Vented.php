@@ -5,12 +5,13 @@ declare(strict_types=1);
 namespace Aqbel\Core\Observed;
 
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Grave;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
 /** A vent bolt was cracked between two runs, and shut again: what came, and how much of it was caught. */
-final readonly class Vented extends Report
+final readonly class Vented extends Report implements Grave
 {
     private const FORM = 'vented';
 
@@ -67,6 +68,12 @@ final readonly class Vented extends Report
     public function wasOnlyCoolant(): bool
     {
         return $this->came === self::COOLANT;
+    }
+
+    /** Coolant that runs at last does not unsay the air before it. */
+    public function gravity(): int
+    {
+        return $this->wasAir() ? 1 : 0;
     }
 
     public function wasAir(): bool

@@ -171,7 +171,7 @@ final class RunWords
             HotProofs::hasThermostat($at->circuit()) ? 'thermostat' : 'circulation',
             $at->facts()->outlets === [] ? null : 'heater',
             ! $proofs->fanCounts ? null : ($proofs->fan->wasOnlyHeard() ? 'fan as it was heard' : 'fan'),
-            $proofs->bubbles === Bubbles::None ? 'bubbles' : null,
+            $proofs->bubbles->seen === Bubbles::None ? 'bubbles' : null,
         ]);
         $said = ucfirst(Listed::of($shown)).(count($shown) === 1 ? ' says so.' : ' all say the same.');
         $without = $fanCanProve && ! $proofs->fanCounts && $fanOn !== null
@@ -180,7 +180,11 @@ final class RunWords
             : '';
 
         return $said.$without
-            .($proofs->bubbles === Bubbles::None ? '' : ' Bubbles nobody saw: the cold level tells.')
+            .match (true) {
+                $proofs->bubbles->seen === Bubbles::None => '',
+                $proofs->bubbles->cameWhenCapped => ' Bubbles still came when the cap went on: the cold level tells.',
+                default => ' Bubbles nobody saw: the cold level tells.',
+            }
             .($proofs->airPassed === null ? '' : ' Air went through on the way.')
             .($proofs->byHand ? ' By needle and hand, which is less than a reading: look once more soon.' : '');
     }

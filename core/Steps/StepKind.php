@@ -12,6 +12,7 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\Judgement;
 use Aqbel\Core\Observed\CameOut;
@@ -261,18 +262,17 @@ abstract class StepKind implements Kind
 
     public function ran(Situation $at): ?int
     {
-        if (! $this->does(Does::RunsEngine)) {
-            return null;
-        }
         $entries = array_filter($at->entries(), fn (Entry $entry) => ! $entry->is(Lines::Photo));
 
-        return $entries === [] ? null : max(array_map(fn (Entry $entry) => $entry->at, $entries));
+        return $entries === [] || ! $this->does(Does::RunsEngine)
+            ? null
+            : max(array_map(fn (Entry $entry) => $entry->at, $entries));
     }
 
     /** Whether a line alone ends what is done here: it is changed, or taken back, with a reason only. */
     public function endsIt(Situation $at, Entry $entry): bool
     {
-        return false;
+        return Told::isGrave($entry, $this->observes());
     }
 
     /** Whether the run at this step had to be stopped: then its cause is looked for, and it is run again. */

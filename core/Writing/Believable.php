@@ -35,6 +35,12 @@ final class Believable
 
     private const FREEZING_C = 0.0;
 
+    /** A thermostat that opens on a cold radiator, and a jug of cold coolant, °C a minute (common practice, no source). */
+    private const RUNNING_FALLS_C_PER_MIN = 8.0;
+
+    /** What was read before an engine ran says so long how cold it was, s. */
+    private const STILL_HOLDS_S = 12 * 3600;
+
     /** As °F these open a neck, as °C they scald: the unit is asked for. */
     private const EITHER_FROM = 80.0;
 
@@ -70,6 +76,9 @@ final class Believable
                     .' Read it another way: a probe on the hose at the engine, or a thermometer at the housing.');
             }
             if ($field->name === CoolantRead::COOLANT) {
+                if ($running && $air === null && ! self::tellsASign($filled)) {
+                    self::assertNotColderThanBefore($at, $field, $celsius, $replaces);
+                }
                 self::assertUnit($at, $field, $celsius, $air, in_array($field->name, $filled->bare, true));
                 self::assertNotColderThanAir($at, $field, $celsius, $air);
                 if ($air === null && $asked !== null) {
@@ -160,6 +169,29 @@ final class Believable
         }
     }
 
+    /** A running engine only gets warmer: nothing in it is colder than it was, and the air around it. */
+    private static function assertNotColderThanBefore(
+        Situation $at,
+        Field $field,
+        float $celsius,
+        ?Entry $replaces,
+    ): void {
+        $now = $replaces->at ?? $at->now;
+        $holds = fn (CoolantRead|OutsideAir $read): bool => $read->at() <= $now
+            && $now - $read->at() <= self::STILL_HOLDS_S
+            && $read->told()->seq !== $replaces?->seq;
+        $air = array_filter($at->job->observedAnywhere(OutsideAir::class), $holds);
+        $read = array_filter($at->job->observedAnywhere(CoolantRead::class), $holds);
+        $coldest = $air === []
+            ? null
+            : min(array_map(fn (CoolantRead|OutsideAir $it) => $it->celsius, [...$air, ...$read]));
+        if ($coldest !== null && $celsius < $coldest - self::BELOW_AIR_C) {
+            throw new InvalidField($field->name, "{$at->degrees($celsius)} is colder than anything read so far, "
+                ."{$at->degrees($coldest)}; no engine gets there by running. Read it again; where it was moved out "
+                .'into the cold, put the air there into its start.');
+        }
+    }
+
     /** After a night the air may stay unsaid, but not where the reading is one that only the air explains. */
     private static function assertAirWhereItTells(Situation $at, string $asked, float $celsius): void
     {
@@ -187,11 +219,12 @@ final class Believable
             return;
         }
         $minutes = ($now - $last->at()) / 60.0;
-        $most = Rise::PLACES_C + ($running ? Rise::RUNNING_C_PER_MIN : self::STANDING_C_PER_MIN) * $minutes;
+        $rise = Rise::PLACES_C + ($running ? Rise::RUNNING_C_PER_MIN : self::STANDING_C_PER_MIN) * $minutes;
+        $fall = Rise::PLACES_C + ($running ? self::RUNNING_FALLS_C_PER_MIN : self::STANDING_C_PER_MIN) * $minutes;
         $was = $last->celsius;
         // A rise is believed first where it is past the limit, and judged by the run where an engine runs.
         $past = $celsius >= StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();
-        if ($was - $celsius > $most || ($celsius - $was > $most && ! $running && ! $past)) {
+        if ($was - $celsius > $fall || ($celsius - $was > $rise && ! $running && ! $past)) {
             $ago = $minutes < 1.5 ? 'a minute ago' : round($minutes).' min ago';
             throw new InvalidField($field->name, "It was {$at->degrees($was)} {$ago}, and nothing gets to"
                 ." {$at->degrees($celsius)} that fast. Read it again; if the earlier one was the slip, correct that "

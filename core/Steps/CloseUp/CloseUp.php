@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps\CloseUp;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Judged\DripFound;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\ConditionSeen;
 use Aqbel\Core\Observed\DripSeen;
@@ -74,25 +75,25 @@ final class CloseUp extends Checklist
     private static function toFit(Situation $at): array
     {
         $seen = $at->job->observedAnywhere(ConditionSeen::class);
-        $last = $seen[count($seen) - 1] ?? null;
+        $any = fn (\Closure $needs): bool => array_filter($seen, $needs) !== [];
 
         return array_filter([
-            'new_hose' => $last?->needsHose() === true ? 'New hose fitted' : null,
-            'new_clamps' => $last?->needsClamps() === true ? 'New clamps fitted' : null,
-            'new_cap' => $last?->needsCap() === true ? 'New cap fitted' : null,
+            'new_hose' => $any(fn (ConditionSeen $it) => $it->needsHose()) ? 'New hose fitted' : null,
+            'new_clamps' => $any(fn (ConditionSeen $it) => $it->needsClamps()) ? 'New clamps fitted' : null,
+            'new_cap' => $any(fn (ConditionSeen $it) => $it->needsCap()) ? 'New cap fitted' : null,
         ]);
     }
 
     /** @return array<string, string> what has to be mended before it is filled, by item */
     private static function toMend(Situation $at): array
     {
-        [$drips, $causes] = [$at->job->observedAnywhere(DripSeen::class), $at->job->observedAnywhere(OilCause::class)];
-        [$drip, $oil] = [$drips[count($drips) - 1] ?? null, $causes[count($causes) - 1] ?? null];
+        $found = DripFound::by($at->job->observedAnywhere(DripSeen::class));
+        $oil = OilCause::toMend($at->job->observedAnywhere(OilCause::class));
 
         return array_filter([
-            'drip' => $drip?->place === null ? null : 'Mended: '.trim("{$drip->place}, {$drip->where}", ', '),
-            'gas' => $drip?->gas === true ? 'Mended: the way of the combustion gas into the coolant' : null,
-            'oil' => $oil?->needsMending() === true ? "Mended: {$oil->label()}" : null,
+            'drip' => $found->places === [] ? null : 'Mended: '.implode('; ', $found->toMend()),
+            'gas' => $found->gas ? 'Mended: '.DripSeen::GAS_GETS_IN : null,
+            'oil' => $oil === [] ? null : 'Mended: '.implode(', ', $oil),
         ]);
     }
 

@@ -107,7 +107,7 @@ final class VentBetween extends StepKind
     /** Air that still came asks for another round; the cold level after it decides by what it takes. */
     public function judge(Situation $at): ?Verdict
     {
-        $vented = $at->latest(Vented::class);
+        $vented = $at->gravest(Vented::class);
         $warm = $vented === null ? $this->warm($at) : null;
 
         return match (true) {

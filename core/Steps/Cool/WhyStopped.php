@@ -8,10 +8,12 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\CauseNamed;
+use Aqbel\Core\Observed\DripSeen;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stages 9 and 10, ordered by a run that had to be stopped: the cause, or that none was found. Never passed over. */
 final class WhyStopped extends StepKind
@@ -66,12 +68,18 @@ final class WhyStopped extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $named = $at->latest(CauseNamed::class);
+        $named = $at->gravest(CauseNamed::class);
 
-        return match ($named?->wasFound()) {
-            null => null,
-            false => Verdict::wait('not_found', 'Not found', 'The next run is watched from the first minute.'),
-            true => Verdict::pass(
+        return match (true) {
+            $named === null => null,
+            $named->isGas() => Verdict::stop(
+                'gas',
+                'Combustion gas',
+                'The head gasket or a crack lets gas into the coolant. No run and no bleeding cures that: it is '
+                    .'mended next, before it runs again.',
+            ),
+            ! $named->wasFound() => Verdict::wait('not_found', 'Not found', 'The next run is watched from the first minute.'),
+            default => Verdict::pass(
                 'found',
                 'Found: '.mb_strtolower($named->label()),
                 'The next run shows whether it was all.',
@@ -79,9 +87,23 @@ final class WhyStopped extends StepKind
         };
     }
 
+    public function orders(Situation $at): array
+    {
+        return $at->gravest(CauseNamed::class)?->isGas() === true
+            ? [
+                new Step(
+                    "extra:{$at->step->id}",
+                    'extra',
+                    $at->step->stage,
+                    new Values(['what' => DripSeen::GAS_GETS_IN]),
+                ),
+            ]
+            : [];
+    }
+
     public function watch(Situation $at): array
     {
-        return $at->latest(CauseNamed::class)?->wasFound() === false ? ['stopped_without_cause'] : [];
+        return $at->gravest(CauseNamed::class)?->wasFound() === false ? ['stopped_without_cause'] : [];
     }
 
     public function sayWatch(string $code): string

@@ -54,32 +54,39 @@ final class FindCause extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return match ($at->latest(OilCause::class)?->wasFound()) {
-            null => [Obstacle::missing('no_cause', 'Record where the oil comes from.')],
-            false => [
+        return match (true) {
+            $at->observed(OilCause::class) === [] => [Obstacle::missing('no_cause', 'Record where the oil comes from.')],
+            $this->found($at) === [] => [
                 Obstacle::missing('not_found', 'The cause is not found. Go on only with a reason: the oil comes back.'),
             ],
-            true => [],
+            default => [],
         };
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $cause = $at->latest(OilCause::class);
+        $found = $this->found($at);
+        $mend = OilCause::toMend($found);
 
         return match (true) {
-            $cause === null => null,
-            ! $cause->wasFound() => Verdict::stop(
+            $at->observed(OilCause::class) === [] => null,
+            $found === [] => Verdict::stop(
                 'not_found',
                 'Not found',
                 'A flush without the cause lasts until the next warm-up.',
             ),
-            $cause->wasSpilt() => Verdict::pass('spilt', 'Spilt from outside', 'Flush until no film is left.'),
+            $mend === [] => Verdict::pass('spilt', 'Spilt from outside', 'Flush until no film is left.'),
             default => Verdict::pass(
                 'found',
-                "Found: {$cause->label()}",
+                'Found: '.implode(', ', $mend),
                 'Mending it is on the close-up list; flush before any new coolant.',
             ),
         };
+    }
+
+    /** @return list<OilCause> every one that was named: a second one does not mend the first */
+    private function found(Situation $at): array
+    {
+        return array_values(array_filter($at->observed(OilCause::class), fn (OilCause $cause) => $cause->wasFound()));
     }
 }

@@ -61,7 +61,7 @@ final class JarTest extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        return match ($at->latest(JarLook::class)?->code) {
+        return match ($at->gravest(JarLook::class)?->code) {
             null => null,
             JarLook::CLEAR => Verdict::pass(
                 'clear',

@@ -72,7 +72,7 @@ final class Look extends StepKind
 
     public function orders(Situation $at): array
     {
-        return $at->latest(CoolantLook::class)?->code === CoolantLook::OILY
+        return $at->gravest(CoolantLook::class)?->code === CoolantLook::OILY
             ? [new Step('find_cause', 'find_cause', Stage::Drain)]
             : [];
     }
@@ -97,7 +97,7 @@ final class Look extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $seen = $at->latest(CoolantLook::class);
+        $seen = $at->gravest(CoolantLook::class);
 
         return match ($seen?->code) {
             null => null,

@@ -79,21 +79,18 @@ final class Inspect extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $this->condition($at) !== null || $at->observed(AllSound::class) !== []
+        return $at->observed(ConditionSeen::class) !== [] || $at->observed(AllSound::class) !== []
             ? []
             : [Obstacle::missing('no_condition', 'Record what hoses, clamps and cap look like.')];
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        $found = $this->condition($at);
-        if ($found === null) {
-            return $at->observed(AllSound::class) !== []
-                ? Verdict::pass('sound', 'Sound', 'Nothing to replace before the drain.')
-                : null;
+        if ($this->obstacles($at) !== []) {
+            return null;
         }
-        $todo = array_map(fn (string $item) => PutRight::sayItem($at, $item), $found->toPutRight());
-        $watch = array_map($this->sayWatch(...), $found->toWatch());
+        $todo = array_map(fn (string $item) => PutRight::sayItem($at, $item), self::toPutRight($at));
+        $watch = array_map($this->sayWatch(...), $this->watch($at));
         $later = $watch === [] ? '' : ' Kept for the next visit: '.implode('; ', $watch).'.';
 
         return $todo === []
@@ -106,7 +103,7 @@ final class Inspect extends StepKind
 
     public function orders(Situation $at): array
     {
-        $todo = $this->condition($at)?->toPutRight() ?? [];
+        $todo = self::toPutRight($at);
 
         return $todo === []
             ? []
@@ -115,7 +112,7 @@ final class Inspect extends StepKind
 
     public function watch(Situation $at): array
     {
-        return $this->condition($at)?->toWatch() ?? [];
+        return self::ofAll($at, fn (ConditionSeen $seen) => $seen->toWatch());
     }
 
     public function sayWatch(string $code): string
@@ -123,8 +120,20 @@ final class Inspect extends StepKind
         return self::WATCH[$code] ?? $code;
     }
 
-    private function condition(Situation $at): ?ConditionSeen
+    /** @return list<string> codes of what has to be at hand or done before the circuit is opened */
+    private static function toPutRight(Situation $at): array
     {
-        return $at->latest(ConditionSeen::class);
+        return self::ofAll($at, fn (ConditionSeen $seen) => $seen->toPutRight());
+    }
+
+    /**
+     * What several looks say together: one that names another part, or finds one good, takes none away.
+     *
+     * @param  \Closure(ConditionSeen): list<string>  $told
+     * @return list<string> each once
+     */
+    private static function ofAll(Situation $at, \Closure $told): array
+    {
+        return array_values(array_unique(array_merge(...array_map($told, $at->observed(ConditionSeen::class)), ...[[]])));
     }
 }

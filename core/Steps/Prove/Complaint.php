@@ -81,10 +81,20 @@ final class Complaint extends StepKind
 
         return match (true) {
             $tried === null => null,
+            $tried->gone && $this->wasStillThere($at) => Verdict::wait(
+                'better',
+                'Gone now',
+                'It was still there when it was tried before: the follow-up tells whether it stays away.',
+            ),
             $tried->gone => Verdict::pass('gone', 'Gone', 'What it came in for is cured.'),
             $tried->still => Verdict::stop('still_there', 'Still there', $this->usually($at)),
             default => Verdict::wait('better', 'Better', 'The follow-up tells whether it stays away.'),
         };
+    }
+
+    private function wasStillThere(Situation $at): bool
+    {
+        return array_filter($at->observed(ComplaintTried::class), fn (ComplaintTried $tried) => $tried->still) !== [];
     }
 
     /** What it usually was when it is still there. */

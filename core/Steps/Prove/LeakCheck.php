@@ -13,6 +13,7 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 10: a look underneath, against what was wet before. */
 final class LeakCheck extends StepKind
@@ -40,7 +41,7 @@ final class LeakCheck extends StepKind
     public function instructions(Situation $at): array
     {
         $seen = $at->job->observedAnywhere(ConditionSeen::class);
-        $old = ($seen[count($seen) - 1] ?? null)->oldDrips ?? '';
+        $old = implode('; ', array_unique(array_filter(array_map(fn (ConditionSeen $it) => $it->oldDrips, $seen))));
 
         return [
             'Lamp and mirror along every joint that was opened, drains first. Photograph what is wet.',
@@ -55,7 +56,17 @@ final class LeakCheck extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [LeakSeen::asked()];
+        return Form::offering([LeakSeen::asked($this->hasDripped($at))], [LeakSeen::asked(true)]);
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        LeakSeen::admit($values, $this->hasDripped($at));
+    }
+
+    private function hasDripped(Situation $at): bool
+    {
+        return LeakSeen::standing($at->observed(LeakSeen::class)) !== null;
     }
 
     public function observes(): array
@@ -75,19 +86,24 @@ final class LeakCheck extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return match ($at->latest(LeakSeen::class)?->isNew) {
-            null => [Obstacle::missing('not_looked', 'Record what it looks like underneath.')],
-            true => [Obstacle::missing('new_drip', 'Mend the new drip, then look again.')],
-            false => [],
+        return match (true) {
+            $at->observed(LeakSeen::class) === [] => [
+                Obstacle::missing('not_looked', 'Record what it looks like underneath.'),
+            ],
+            $this->hasDripped($at) => [Obstacle::missing('new_drip', 'Mend the new drip, then look again.')],
+            default => [],
         };
     }
 
     public function judge(Situation $at): ?Verdict
     {
-        return match ($at->latest(LeakSeen::class)?->isNew) {
-            null => null,
-            true => Verdict::stop('new_drip', 'New drip', 'Mend it before the vehicle drives.'),
-            false => Verdict::pass('no_new_drip', 'No new drip', 'Nothing that was not there before.'),
+        $last = $at->latest(LeakSeen::class);
+
+        return match (true) {
+            $last === null => null,
+            $this->hasDripped($at) => Verdict::stop('new_drip', 'New drip', 'Mend it before the vehicle drives.'),
+            $last->mended !== '' => Verdict::pass('no_new_drip', 'No new drip', "Mended: {$last->mended}."),
+            default => Verdict::pass('no_new_drip', 'No new drip', 'Nothing that was not there before.'),
         };
     }
 }

@@ -9,6 +9,8 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\DripFound;
+use Aqbel\Core\Judged\DripFoundCode;
 use Aqbel\Core\Judged\PressureHeld;
 use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
@@ -145,7 +147,7 @@ final class FindDrip extends StepKind
     public function obstacles(Situation $at): array
     {
         $tested = ! $this->canPress($at) || $this->isTested($at);
-        $seen = $this->seen($at);
+        $found = DripFound::of($at);
 
         return array_values(
             array_filter([
@@ -153,8 +155,8 @@ final class FindDrip extends StepKind
                     ? null
                     : Obstacle::missing('no_top_up', 'Top it up to the mark first, zero included.'),
                 $tested ? null : Obstacle::missing('no_test', 'Record the pressure test, or say why it is not done.'),
-                $seen === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
-                $seen?->unexplained() === true && (! $this->isWater($at) || $this->falls($at))
+                $found === null ? Obstacle::missing('no_drip', 'Record the drip, or that none was seen.') : null,
+                $found?->code === DripFoundCode::NoDrip && (! $this->isWater($at) || $this->falls($at))
                     ? Obstacle::missing(
                         'no_gas_test',
                         'No drip: test for combustion gas before the circuit is drained.',
@@ -174,6 +176,11 @@ final class FindDrip extends StepKind
         return $this->test->clock($at);
     }
 
+    public function judgement(Situation $at): ?DripFound
+    {
+        return DripFound::of($at);
+    }
+
     private function falls(Situation $at): bool
     {
         return PressureHeld::of($at)?->fails() === true;
@@ -181,48 +188,68 @@ final class FindDrip extends StepKind
 
     public function judge(Situation $at): ?Verdict
     {
-        $seen = $this->seen($at);
+        $found = DripFound::of($at);
 
-        return match (true) {
-            $seen === null => $this->test->judge($at),
-            $seen->gas => Verdict::stop('gas', 'Combustion gas',
+        return $found === null ? $this->test->judge($at) : match ($found->code) {
+            DripFoundCode::Gas => Verdict::stop($found->code(), 'Combustion gas',
                 'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before '
-                    .'anything is filled.'),
-            $seen->place !== null => Verdict::pass('found', "Found: {$seen->place}",
-                match (true) {
-                    $this->isWater($at) => 'It is mended next, when the water is out.',
-                    $this->isMendedHere($at) => 'It is mended next, before it runs again.',
-                    default => 'Mending it is on the close-up list.',
-                }.($seen->where === '' ? '' : " Seen: {$seen->where}."),
-            ),
-            $this->isWater($at) && ! $this->falls($at) => Verdict::pass(
-                'no_drip',
-                'No drip',
-                'Under pressure nothing drips: the adapter let the air in.',
-            ),
-            $seen->unexplained() => Verdict::wait(
-                'no_drip',
-                $this->falls($at) ? 'It falls, and nothing drips' : 'No drip',
-                'Test for combustion gas: the engine may be consuming it.',
-            ),
-            default => Verdict::wait(
-                'no_drip_no_gas',
-                'No drip, no gas',
-                'Fill it, and keep the follow-up short: the level tells.',
-            ),
+                    .($this->isMendedHere($at) ? 'it runs again.' : 'anything is filled.').$this->alsoDrips($found)),
+            DripFoundCode::Found => Verdict::pass($found->code(), 'Found: '.implode(', ', $found->places),
+                $this->isMended($at, count($found->places) > 1 ? 'All of it' : 'It').self::whereExactly($found)),
+            DripFoundCode::NoDrip => $this->isWater($at) && ! $this->falls($at)
+                ? Verdict::pass($found->code(), 'No drip', 'Under pressure nothing drips: the adapter let the air in.')
+                : Verdict::wait(
+                    $found->code(),
+                    $this->falls($at) ? 'It falls, and nothing drips' : 'No drip',
+                    'Test for combustion gas: the engine may be consuming it.',
+                ),
+            DripFoundCode::NoDripNoGas => $this->isWater($at) && ! $this->falls($at)
+                ? Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.')
+                : Verdict::wait(
+                    $found->code(),
+                    'No drip, no gas',
+                    'Fill it, and keep the follow-up short: the level tells.',
+                ),
         };
+    }
+
+    private function isMended(Situation $at, string $what): string
+    {
+        return match (true) {
+            $this->isWater($at) => "{$what} is mended next, when the water is out.",
+            $this->isMendedHere($at) => "{$what} is mended next, before it runs again.",
+            default => $what === 'It' ? 'Mending it is on the close-up list.' : 'Mending them is on the close-up list.',
+        };
+    }
+
+    private function alsoDrips(DripFound $found): string
+    {
+        return $found->places === [] ? '' : ' It drips as well: '.implode(', ', $found->places).'.'
+            .self::whereExactly($found);
+    }
+
+    private static function whereExactly(DripFound $found): string
+    {
+        return $found->where() === [] ? '' : ' Seen: '.implode('; ', $found->where()).'.';
     }
 
     /** The water comes out again, and what dripped is mended while it is empty. */
     public function orders(Situation $at): array
     {
-        $place = $this->seen($at)?->place;
-        $mend = new Values(['what' => trim("{$place}, {$this->seen($at)?->where}", ', ')]);
+        $found = DripFound::of($at);
+        $mend = [...$found?->toMend() ?? [], ...$found?->gas === true ? [DripSeen::GAS_GETS_IN] : []];
 
         return [
             ...$this->isWater($at) ? [new Step("water_out:{$at->step->id}", 'water_out', $at->step->stage)] : [],
-            ...$place !== null && $this->isMendedHere($at)
-                ? [new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $mend)]
+            ...$mend !== [] && $this->isMendedHere($at)
+                ? [
+                    new Step(
+                        "extra:{$at->step->id}",
+                        'extra',
+                        $at->step->stage,
+                        new Values(['what' => implode('; ', $mend)]),
+                    ),
+                ]
                 : [],
         ];
     }
@@ -236,11 +263,6 @@ final class FindDrip extends StepKind
     private function isWater(Situation $at): bool
     {
         return $at->step->params->ticked(self::WATER);
-    }
-
-    private function seen(Situation $at): ?DripSeen
-    {
-        return $at->latest(DripSeen::class);
     }
 
     private function canPress(Situation $at): bool
