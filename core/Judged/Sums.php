@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\CameBack;
 use Aqbel\Core\Observed\RestKept;
 
 /**
@@ -28,12 +31,14 @@ final readonly class Sums
      * @param  float  $isMl  what the sum comes to
      * @param  float  $mostMl  what it can come to
      * @param  float  $leftMl  said to be left over, where that is too much
+     * @param  list<Line>  $lines  of which one is wrong, the likeliest first
      */
     private function __construct(
         public WrongSum $code,
         public float $isMl,
         public float $mostMl = 0.0,
         public float $leftMl = 0.0,
+        public array $lines = [],
     ) {
     }
 
@@ -55,23 +60,48 @@ final readonly class Sums
             }
         }
 
-        return self::content($at, $at->job->ledger());
+        return self::back($at->job) ?? self::content($at, $at->job->ledger());
     }
 
     private static function content(Situation $at, Ledger $ledger): ?self
     {
         $plusMinus = $ledger->trappedAirToldWithinMl();
         $known = array_filter($ledger->lines, fn (Line $line) => $line->old >= 1.0) !== [];
+        $most = $ledger->capacityMl + $plusMinus + InFunnel::mayStandMl($at->job);
+        $least = $known ? -$plusMinus : -INF;
 
         return match (true) {
-            $ledger->contentMl - InFunnel::mayStandMl($at->job) > $ledger->capacityMl + $plusMinus => new self(
+            $ledger->contentMl > $most => new self(
                 WrongSum::MoreThanFits,
                 $ledger->contentMl,
                 $ledger->capacityMl,
+                lines: self::likeliest($ledger->lines, $least, $most),
             ),
-            $known && $ledger->contentMl < -$plusMinus => new self(WrongSum::LessThanNothing, $ledger->contentMl),
+            $ledger->contentMl < $least => new self(
+                WrongSum::LessThanNothing,
+                $ledger->contentMl,
+                lines: self::likeliest($ledger->lines, $least, $most),
+            ),
             default => null,
         };
+    }
+
+    /** What is left in jug, hose or funnel was poured first. */
+    private static function back(JobState $job): ?self
+    {
+        $told = $job->observedAnywhere(CameBack::class);
+        $left = array_sum(array_map(fn (CameBack $back) => (float) $back->leftMl, $told));
+        $poured = $job->pouredMl();
+
+        return $left <= $poured + max(self::MARK_ML, self::BATCH_OFF * $poured) ? null : new self(
+            WrongSum::MoreBackThanPoured,
+            $left,
+            $poured,
+            lines: self::bySize([
+                new Line('Left in jug, funnel and hose', $left, 0.0, null),
+                ...array_filter($job->ledger()->lines, fn (Line $line) => $line->fromBatch && $line->ml > 0.0),
+            ]),
+        );
     }
 
     private static function batch(Situation $at): ?self
@@ -82,16 +112,52 @@ final readonly class Sums
         $last = $kept === [] ? null : $kept[count($kept) - 1];
         $left = (float) $last?->shelfMl + (float) $last?->customerMl;
         $plusMinus = max(self::MARK_ML, self::BATCH_OFF * $batch);
-
-        return match (true) {
-            $batch <= 0.0 || $poured + $left <= $batch + $plusMinus => null,
-            $left > 0.0 && $poured <= $batch + $plusMinus => new self(
-                WrongSum::MoreLeftThanWas,
-                $poured,
-                $batch,
-                $left,
+        if ($batch <= 0.0 || $poured + $left <= $batch + $plusMinus) {
+            return null;
+        }
+        $tooMuchLeft = $left > 0.0 && $poured <= $batch + $plusMinus;
+        $lines = self::bySize([
+            ...$tooMuchLeft ? [new Line('Left over', $left, 0.0, null)] : [],
+            ...array_map(
+                fn (Step $step) => new Line('Batch mixed', Bucket::batch($at->job, $step)->ml, 0.0, null),
+                $at->job->stepsOf('mix'),
             ),
-            default => new self(WrongSum::MorePouredThanMixed, $poured, $batch),
-        };
+            ...array_filter($at->job->ledger()->lines, fn (Line $line) => $line->fromBatch),
+        ]);
+
+        return $tooMuchLeft
+            ? new self(WrongSum::MoreLeftThanWas, $poured, $batch, $left, $lines)
+            : new self(WrongSum::MorePouredThanMixed, $poured, $batch, lines: $lines);
+    }
+
+    /**
+     * The line with which it went wrong, and that for as long as it has been; then the largest.
+     *
+     * @param  list<Line>  $lines
+     * @return list<Line>
+     */
+    private static function likeliest(array $lines, float $leastMl, float $mostMl): array
+    {
+        [$content, $turned] = [0.0, null];
+        foreach ($lines as $line) {
+            $content += $line->ml;
+            $turned = $content > $mostMl || $content < $leastMl ? $turned ?? $line : null;
+        }
+        $through = fn (Line $line): bool => array_filter($lines, fn (Line $other) => $other->ml === -$line->ml) !== [];
+        $others = array_filter($lines, fn (Line $line) => $line !== $turned && ! $through($line));
+
+        return [...array_filter([$turned]), ...self::bySize($others)];
+    }
+
+    /**
+     * @param  array<Line>  $lines
+     * @return list<Line> the largest first, without those of nothing
+     */
+    private static function bySize(array $lines): array
+    {
+        $lines = array_filter($lines, fn (Line $line) => $line->ml !== 0.0);
+        usort($lines, fn (Line $a, Line $b) => abs($b->ml) <=> abs($a->ml));
+
+        return $lines;
     }
 }

@@ -8,16 +8,14 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Kind;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\Sums;
 use Aqbel\Core\Judged\WrongSum;
 use Aqbel\Core\Ledger\Line;
-use Aqbel\Core\Observed\BatchMixed;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 
-/** A sum that cannot be stops the step and asks which number is wrong: the three largest are where to look first. */
+/** A sum that cannot be stops the step and asks which number is wrong: the three likeliest are said. */
 final readonly class SumsGate
 {
     private const SHOWN = 3;
@@ -64,24 +62,18 @@ final readonly class SumsGate
             WrongSum::MoreThanFits => "The sums put {$is} into a circuit that holds {$most}.",
             WrongSum::LessThanNothing => "More came out than was ever in it: the sums leave {$is} inside.",
             WrongSum::MorePouredThanMixed => "{$is} was poured of a batch of {$most}.",
+            WrongSum::MoreBackThanPoured => "{$is} is said to be left of {$most} that was poured.",
             WrongSum::MoreLeftThanWas => "{$most} was mixed and {$is} poured, "
                 ."so {$this->at->litres($this->wrong->leftMl)} cannot be left.",
         };
     }
 
-    /** The three largest lines, largest first. */
+    /** The likeliest lines, the likeliest first. */
     private function where(): string
     {
-        $lines = array_map(fn (Line $line) => [abs($line->ml), $line->label], $this->at->job->ledger()->lines);
-        foreach ($this->at->job->stepsOf('mix') as $step) {
-            if ($this->at->job->observed($step->id, BatchMixed::class) !== []) {
-                $lines[] = [Bucket::batch($this->at->job, $step)->ml, 'Batch mixed'];
-            }
-        }
-        rsort($lines);
         $said = array_map(
-            fn (array $line) => "{$line[1]} {$this->at->litres($line[0])}",
-            array_slice($lines, 0, self::SHOWN),
+            fn (Line $line) => "{$line->label} {$this->at->litres(abs($line->ml))}",
+            array_slice($this->wrong->lines, 0, self::SHOWN),
         );
 
         return 'Which is wrong: '.implode(', ', $said).'? Correct it, or a lead says why it stands.';

@@ -97,7 +97,7 @@ final class WordingEdgesTest extends TestCase
         self::assertContains('Surface held 250 mm above the neck', $labels);
     }
 
-    public function test_three_lines_are_named_where_a_number_is_wrong(): void
+    public function test_three_lines_are_named_where_a_number_is_wrong_the_one_that_turned_it_first(): void
     {
         $job = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full']);
         foreach ([9_000.0, 8_000.0, 7_000.0, 6_000.0] as $ml) {
@@ -105,7 +105,7 @@ final class WordingEdgesTest extends TestCase
         }
         $reason = $job->judge('fill_level')->reason;
         self::assertStringContainsString(
-            'Which is wrong: Content found 11.73 L, Poured 9.00 L, Poured 8.00 L?',
+            'Which is wrong: Poured 9.00 L, Content found 11.73 L, Poured 8.00 L?',
             $reason,
         );
     }
