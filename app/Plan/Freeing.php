@@ -15,8 +15,6 @@ use Aqbel\Core\Quantity\UnitSystem;
 /** Air that a fill leaves, and what would free it, in the reader's units. */
 final readonly class Freeing
 {
-    private const NAMED_PARTS = 3;
-
     public function __construct(private Circuit $circuit, private AirsWay $way, private UnitSystem $units)
     {
     }
@@ -30,13 +28,7 @@ final readonly class Freeing
     /** “0.34 L at Heater core, Heater return hose”. */
     public function where(CaughtAir $caught): string
     {
-        $parts = $caught->pocket->air->labels($this->circuit);
-        $more = count($parts) - self::NAMED_PARTS;
-
-        return $this->volume($caught->pocket->volumeMl())
-            .' at '
-            .implode(', ', array_slice($parts, 0, self::NAMED_PARTS))
-            .($more > 0 ? " and {$more} more" : '');
+        return "{$this->volume($caught->pocket->volumeMl())} at {$caught->pocket->air->said($this->circuit)}";
     }
 
     public function does(Freer $freer): string

@@ -243,7 +243,7 @@ final readonly class Outcome
 
     private function where(Pocket $pocket): string
     {
-        return implode(', ', $pocket->air->labels($this->circuit));
+        return $pocket->air->said($this->circuit);
     }
 
     private function volume(float $ml): string

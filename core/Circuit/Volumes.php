@@ -7,6 +7,9 @@ namespace Aqbel\Core\Circuit;
 /** Volumes by passage id, mL: what is retained, let out or trapped where. */
 final readonly class Volumes
 {
+    /** More than so many parts are counted, not named. */
+    private const NAMED = 3;
+
     /** @param  array<string, float>  $byPassage */
     public function __construct(private array $byPassage = [])
     {
@@ -74,6 +77,15 @@ final readonly class Volumes
     public function labels(Circuit $circuit): array
     {
         return array_values(array_unique(array_map(fn (PartVolume $v) => $v->part->label, $this->byPart($circuit))));
+    }
+
+    /** “Heater core, Heater feed hose, Block and 4 more”: the largest parts by name, and how many there are besides. */
+    public function said(Circuit $circuit): string
+    {
+        $labels = $this->labels($circuit);
+        $more = count($labels) - self::NAMED;
+
+        return implode(', ', array_slice($labels, 0, self::NAMED)).($more > 0 ? " and {$more} more" : '');
     }
 
     /** @return array<string, float> by passage */

@@ -12,8 +12,6 @@ use Aqbel\Core\Quantity\UnitSystem;
 /** The plans of every school that fits, side by side under the same choices, and the cheapest way under the limit. */
 final readonly class Comparison
 {
-    private const NAMED_PARTS = 2;
-
     /**
      * @param  float  $limitMl  air that may be left
      * @param  non-empty-list<ComparedSchool>  $schools  soonest done first
@@ -101,10 +99,7 @@ final readonly class Comparison
             return "{$best->school->label()} leaves {$air} of air, "
                 ."and is {$soonest}: how much hangs on heights that a tape cannot tell apart.";
         }
-        $where = implode(
-            ', ',
-            array_slice(($best->fill->pockets[0]->air ?? null)?->labels($circuit) ?? [], 0, self::NAMED_PARTS),
-        );
+        $where = ($best->fill->pockets[0]->air ?? null)?->said($circuit) ?? '';
 
         return "No way here gets under {$volume($this->limitMl)} by filling alone; {$best->school->label()} "
             .'with '.($best->runs->likely === 1 ? 'one run' : "likely {$best->runs->likely} runs")." is {$soonest}"

@@ -170,10 +170,7 @@ abstract class Poured implements School
 
     public function outlook(Plan $plan, Circuit $circuit, UnitSystem $units): string
     {
-        $say = fn (Pocket $pocket): string => implode(
-            ', ',
-            $pocket->air->labels($circuit),
-        ).' '.$units->format($pocket->volumeMl(), Dimension::Volume);
+        $say = fn (Pocket $pocket): string => $pocket->air->said($circuit).' '.$units->format($pocket->volumeMl(), Dimension::Volume);
 
         return $plan->fill->pockets === []
             ? 'No air stays.'

@@ -189,7 +189,7 @@ final class Vacuum implements School
     /** @param  list<Pocket>  $pockets */
     private static function keeps(array $pockets, Circuit $circuit, UnitSystem $units): string
     {
-        $say = fn (Pocket $pocket): string => implode(', ', $pocket->air->labels($circuit))
+        $say = fn (Pocket $pocket): string => $pocket->air->said($circuit)
             .' about '.$units->format($pocket->volumeMl(), Dimension::Volume);
         $told = array_filter($pockets, fn (Pocket $pocket) => $pocket->volumeMl() >= self::TELLS_ML);
 

@@ -74,6 +74,6 @@ final class BleedWords
 
         return $pocket === null
             ? ''
-            : ' The model has air at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
+            : ' The model has air at: '.$pocket->air->said($at->circuit()).'.';
     }
 }

@@ -66,7 +66,7 @@ final class FillWords
             );
         }
         $pocket = Plan::of($at)->fill->pockets[0] ?? null;
-        $where = $pocket === null ? '' : ' Most likely at: '.implode(', ', $pocket->air->labels($at->circuit())).'.';
+        $where = $pocket === null ? '' : ' Most likely at: '.$pocket->air->said($at->circuit()).'.';
 
         if (! EnoughToRun::of($at)->is) {
             return Verdict::wait(
@@ -77,10 +77,17 @@ final class FillWords
             );
         }
 
-        return Verdict::wait(
-            $taken->code(),
-            'Air is trapped',
-            "{$text}{$where} The heat cycles must bring it out.{$settles}",
-        );
+        return $taken->airMl > $taken->plusMinusMl
+            ? Verdict::wait(
+                $taken->code(),
+                'Air is trapped',
+                "{$text}{$where} The heat cycles must bring it out.{$settles}",
+            )
+            : Verdict::wait(
+                $taken->code(),
+                'Air may be trapped',
+                "{$text} That is no more than the sums can tell.{$where} The heat cycles bring out what is there, and "
+                    ."the cold level tells.{$settles}",
+            );
     }
 }

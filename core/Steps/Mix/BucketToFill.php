@@ -104,7 +104,7 @@ final readonly class BucketToFill
     /** @return list<Table> the order of pouring; none where nothing goes in any more */
     public function tables(float $backMl): array
     {
-        $rows = array_values(
+        $rows = $this->isBeyondHelp() ? [] : array_values(
             array_filter([
                 $backMl > 0.0 ? ['Old coolant, clean', $this->at->litres($backMl), 'first'] : null,
                 $this->stockMl > 0.0
@@ -143,7 +143,19 @@ final readonly class BucketToFill
             $this->waterMl > 0.0 ? "{$this->at->litres($this->waterMl)} water" : null,
         ]);
 
-        return $add === [] ? '' : ' Add '.Listed::of($add).' to the bucket.';
+        return match (true) {
+            $add === [] => '',
+            $this->isBeyondHelp() => " To put that right would take {$this->at->litres($this->stockMl + $this->waterMl)} "
+                .'more than is there, and the circuit takes less: set this batch aside, take its line back, and mix '
+                .'afresh.',
+            default => ' Add '.Listed::of($add).' to the bucket.',
+        };
+    }
+
+    /** Whether to put right what is mixed takes more than a whole batch. */
+    private function isBeyondHelp(): bool
+    {
+        return $this->thereMl > 0.0 && $this->stockMl + $this->waterMl > $this->inAllMl();
     }
 
     private function upTo(string $mark): string

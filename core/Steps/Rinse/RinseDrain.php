@@ -151,7 +151,8 @@ final class RinseDrain extends StepKind
             return null;
         }
         $old = $at->say($at->job->ledgerBefore(Stage::CloseUp)->oldShare(), Unit::Percent)
-            .(RinsePart::isRun($at->step) ? '' : ', give or take as much: it was not run,');
+            .' of the full circuit'
+            .(RinsePart::isRun($at->step) ? '' : ', give or take as much where it was not run');
         $target = RinseNeeded::target($at);
         $rest = RinsePart::rest($at->step);
         $ledger = $at->job->ledgerBefore(Stage::CloseUp);
@@ -167,7 +168,7 @@ final class RinseDrain extends StepKind
             return Verdict::wait(
                 'next_rinse',
                 'Next rinse',
-                "Old coolant now {$old} of the full circuit. ".count($rest).' more as decided.',
+                "Old coolant now {$old}. ".count($rest).' more as decided.',
             );
         }
 
@@ -183,7 +184,7 @@ final class RinseDrain extends StepKind
             return Verdict::wait(
                 'old_stays',
                 'Too much of the old',
-                "Old coolant {$old} of the full circuit, {$at->say((float) $target, Unit::Percent)} may stay, "
+                "Old coolant {$old}; {$at->say((float) $target, Unit::Percent)} may stay, "
                     .'however clear it runs. Another rinse is added.',
             );
         }
@@ -192,7 +193,7 @@ final class RinseDrain extends StepKind
             return Verdict::pass(
                 'colour_stays',
                 'Coloured, as it may be',
-                "Old coolant {$old} of the full circuit, of the same kind: any of it may stay.",
+                "Old coolant {$old}; of the same kind any of it may stay.",
             );
         }
 
@@ -200,8 +201,8 @@ final class RinseDrain extends StepKind
             ? Verdict::pass(
                 'clear',
                 'Clear',
-                "Old coolant {$old} of the full circuit".(
-                    $target === null ? '.' : ", {$at->say($target, Unit::Percent)} may stay."
+                "Old coolant {$old}".(
+                    $target === null ? '.' : "; {$at->say($target, Unit::Percent)} may stay."
                 ),
             )
             : Verdict::wait(

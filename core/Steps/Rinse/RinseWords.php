@@ -55,20 +55,25 @@ final class RinseWords
 
     private static function needed(Situation $at, RinseNeeded $needed, ?RinseDecided $decided): Verdict
     {
+        if ($decided?->flows === true) {
+            return Verdict::wait(
+                $needed->code(),
+                'Rinse with running water',
+                self::reason($at).' Cold, it mixes only where water runs: '.RinseFlow::leaves($at),
+            );
+        }
         $isCold = $decided?->staysCold === true;
-        $cold = match (true) {
-            $decided?->flows === true => ' Cold, it mixes only where water runs: '.RinseFlow::leaves($at),
-            $isCold => ' Cold, it mixes about half.',
-            default => '',
-        };
         $times = $decided === null || $decided->skips ? $needed->chain->rinses : $decided->times;
         $after = $at->say($needed->after($times, $isCold ? RinseWater::COLD_MIXES : 1.0), Unit::Percent);
         $if = $isCold ? '' : ', if the thermostat opens each time';
 
         return Verdict::wait(
             $needed->code(),
-            "{$needed->chain->rinses} × rinse",
-            self::reason($at)." After {$times} it is {$after}{$if}.{$cold}",
+            "{$times} × rinse",
+            self::reason($at)
+                ." After {$times} it is {$after}{$if}."
+                .($times < $needed->chain->rinses ? " It takes {$needed->chain->rinses} to bring it down far enough." : '')
+                .($isCold ? ' Cold, it mixes about half.' : ''),
         );
     }
 
