@@ -118,10 +118,11 @@ final class ComparisonTest extends TestCase
         $least === $best
             ? self::assertStringNotContainsString('leaves least', $reason)
             : self::assertStringContainsString("{$least->school->label()} leaves least", $reason);
-        // Two places of its air are named, and no third.
-        $places = array_slice($best->fill->pockets[0]->air->labels(Demo::circuit('school-minibus')), 0, 3);
-        self::assertCount(3, $places);
-        self::assertStringContainsString("its air at {$places[0]}, {$places[1]}.", $reason);
+        // Three places of its air are named, the others counted.
+        $places = $best->fill->pockets[0]->air->labels(Demo::circuit('school-minibus'));
+        self::assertGreaterThan(3, count($places));
+        $more = count($places) - 3;
+        self::assertStringContainsString("its air at {$places[0]}, {$places[1]}, {$places[2]} and {$more} more.", $reason);
     }
 
     public function test_the_cheapest_way_is_under_the_limit_and_nothing_smaller_is(): void
