@@ -16,6 +16,7 @@ use Aqbel\Core\Observed\LastRun;
 use Aqbel\Core\Observed\LookedUnder;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\Vented;
+use Aqbel\Core\Observed\VentedWarm;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\WarmUp;
 
@@ -167,11 +168,14 @@ final readonly class ColdLevelRead implements Judgement
 
     private static function sawAir(Situation $at): bool
     {
-        $vented = $at->job->observedAnywhere(Vented::class);
+        $vented = Told::inOrder([
+            ...$at->job->observedAnywhere(Vented::class),
+            ...$at->job->observedAnywhere(VentedWarm::class),
+        ]);
         $ran = $at->job->running()->last() ?? 0;
-        $since = array_filter($vented, fn (Vented $vent) => $vent->at() >= $ran);
+        $since = array_filter($vented, fn (Vented|VentedWarm $vent) => $vent->at() >= $ran);
 
-        return Told::gravest(array_values($since) ?: array_slice($vented, -1))?->wasAir() === true;
+        return (int) Told::gravest(array_values($since) ?: array_slice($vented, -1))?->gravity() > 0;
     }
 
     public function code(): string

@@ -7,6 +7,7 @@ namespace Aqbel\Core\Observed;
 use Aqbel\Core\Circuit\Port;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Grave;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
@@ -16,7 +17,7 @@ use Aqbel\Core\Values;
  * A vent bolt cracked on a warm circuit, the engine off: where the
  * vehicle’s manual has it done so, and no hotter than it may be.
  */
-final readonly class VentedWarm extends Report
+final readonly class VentedWarm extends Report implements Grave
 {
     public const FORM = 'vented_warm';
 
@@ -60,6 +61,11 @@ final readonly class VentedWarm extends Report
             $line->text(self::CAME) === self::AIR,
             $line->number(self::CAUGHT) ?? 0.0,
         );
+    }
+
+    public function gravity(): int
+    {
+        return $this->wasAir ? 1 : 0;
     }
 
     /** @param  non-empty-list<Port>  $points */

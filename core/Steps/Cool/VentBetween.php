@@ -8,6 +8,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Told;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\Vented;
@@ -108,7 +109,9 @@ final class VentBetween extends StepKind
     public function judge(Situation $at): ?Verdict
     {
         $vented = $at->gravest(Vented::class);
-        $warm = $vented === null ? $this->warm($at) : null;
+        $warm = $this->warm($at);
+        // Air that came warm came, whatever a crack of the cold bolt shows after it.
+        $warm = $vented === null || ($warm?->wasAir === true && $vented->wasOnlyCoolant()) ? $warm : null;
 
         return match (true) {
             $warm !== null => $warm->wasAir
@@ -150,7 +153,7 @@ final class VentBetween extends StepKind
             fn (VentedWarm $one) => $one->point === $at->port()->id,
         );
 
-        return $warm === [] ? null : end($warm);
+        return Told::gravest(array_values($warm));
     }
 
     /** Air was to be expected. */
