@@ -76,6 +76,12 @@ final class HoldFit
     /** The likeliest leak and settling, divisions over the whole time, and the settling’s seconds. */
     public readonly float $leakDivisions;
 
+    /**
+     * How large it is if there is one, divisions over the whole time: the line itself where nothing settles beside it,
+     * else the mean of the leaks that could look like this.
+     */
+    public readonly float $ifOneDivisions;
+
     public readonly float $settlingDivisions;
 
     public readonly float $tauSeconds;
@@ -137,7 +143,8 @@ final class HoldFit
         [$leaks, $settlings] = [self::grid(0.12, $most, 24), self::grid(0.4, $most, 11)];
         [$times, $seen, $counts] = self::alike($seconds, $falls);
         $last = count($times) - 1;
-        [$total, $leak, $settled, $best, $bestFit, $likeliest] = [0.0, 0.0, 0.0, 0.0, 0.0, [0.0, 0.0, 60.0]];
+        [$total, $leak, $leaking, $settled] = [0.0, 0.0, 0.0, 0.0];
+        [$best, $bestFit, $likeliest] = [0.0, 0.0, [0.0, 0.0, 60.0]];
         $byLeak = array_fill(0, count($leaks), 0.0);
         foreach (self::TAUS_S as $tau) {
             $settles = array_map(fn (float $second) => 1.0 - exp(-$second / $tau), $times);
@@ -160,6 +167,7 @@ final class HoldFit
                     $chance = $fits * $prior * ($l === 0 ? self::TIGHT : (1.0 - self::TIGHT) / (count($leaks) - 1));
                     $total += $chance;
                     $leak += $divisions >= self::SHOWS ? $chance : 0.0;
+                    $leaking += $divisions >= self::SHOWS ? $chance * $divisions : 0.0;
                     $settled += $settling >= self::SEEN ? $chance : 0.0;
                     $byLeak[$l] += $fits * $prior;
                     if ($chance > $best) {
@@ -173,8 +181,10 @@ final class HoldFit
         [$this->leak, $this->settling, $this->moved] = $all > 0.0
             ? [$leak / $all, $settled / $all, $jumps / $all]
             : [0.0, 0.0, 0.0];
+        $mean = $leak > 0.0 ? $leaking / $leak : 0.0;
         [$leak, $this->settlingDivisions, $this->tauSeconds] = $likeliest;
         $this->leakDivisions = $leak > 0.0 ? max(0.0, $this->line($seconds, $falls) * $span) : 0.0;
+        $this->ifOneDivisions = $leak > 0.0 && $this->settlingDivisions <= 0.0 ? $this->leakDivisions : $mean;
         $this->boundDivisions = self::bound($leaks, array_values($byLeak));
         $this->explained = $all > count(self::TAUS_S) * self::STRAY ** 1.5 * 0.5 ** count($falls);
     }

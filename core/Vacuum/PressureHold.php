@@ -89,7 +89,6 @@ final readonly class PressureHold
         $falls = self::falls($readings, $outside, $resolution);
         $fit = HoldFit::of(array_map(fn (PressureReading $r) => $r->second - $first->second, $readings), $falls);
         $perDivision = $resolution->kPa() * ($gasMl / $inside + self::HOSES_ML_PER_KPA) / max(1.0, $seconds) * 60.0;
-        $this->lossMlPerMinute = $fit->leakDivisions * $perDivision;
         $this->boundMlPerMinute = $fit->boundDivisions * $perDivision;
         $fell = $falls[count($falls) - 1];
         $tight = 1.0 - $fit->leak;
@@ -111,7 +110,9 @@ final readonly class PressureHold
                     : 'Two readings a minute apart are the least.',
             ],
             count($readings) > 2 ? $fit->leak > self::LEAKS : $fell > self::GROSS => [
-                PressureVerdict::Leak, 'The pressure falls on after hoses and pump have settled.',
+                PressureVerdict::Leak, count($readings) > 2
+                    ? 'The pressure falls on after hoses and pump have settled.'
+                    : 'The pressure fell by more than hoses give.',
             ],
             $warm => [PressureVerdict::Inconclusive, 'It stands, but a warm engine hides a weep. Test cold.'],
             self::gave($readings, $falls) => [
@@ -127,6 +128,8 @@ final readonly class PressureHold
             default => [PressureVerdict::Inconclusive, 'It fell, and does not show yet whether it goes on. '
                     .'Hold it longer.'],
         };
+        $leaks = in_array($this->verdict, [PressureVerdict::Leak, PressureVerdict::Lost], true);
+        $this->lossMlPerMinute = ($leaks ? $fit->ifOneDivisions : $fit->leakDivisions) * $perDivision;
     }
 
     /**

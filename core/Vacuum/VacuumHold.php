@@ -110,7 +110,24 @@ final readonly class VacuumHold
     /** The rise of the absolute pressure that is put down to a leak, kPa/min. */
     public function rateKpaPerMinute(): float
     {
-        return ($this->fit->leakDivisions ?? 0.0) * $this->resolution->kPa() / max(1.0, $this->seconds) * 60.0;
+        if ($this->verdict === HoldVerdict::Opened) {
+            return $this->rateSinceItOpened();
+        }
+        $divisions
+            = ($this->verdict === HoldVerdict::Leak ? $this->fit?->ifOneDivisions : $this->fit?->leakDivisions) ?? 0.0;
+        // Of two readings that fell further than anything settles, the rest is leak at the least.
+        $least = $this->verdict === HoldVerdict::Leak
+            ? $this->change - Pressure::inchesOfMercury(self::SETTLES_IN_HG)->kPa()
+            : 0.0;
+
+        return max($divisions * $this->resolution->kPa(), $least) / max(1.0, $this->seconds) * 60.0;
+    }
+
+    private function rateSinceItOpened(): float
+    {
+        [$stood, $last] = [$this->held[$this->flatUntil()], $this->held[count($this->held) - 1]];
+
+        return ($stood->vacuum->kPa() - $last->vacuum->kPa()) / max(1.0, $last->second - $stood->second) * 60.0;
     }
 
     /** Air coming in, mL/min at the shop's pressure. */
@@ -269,8 +286,12 @@ final readonly class VacuumHold
                 ],
             $this->fit->leak > self::LEAKS && count($this->held) > 2 => [
                 HoldVerdict::Leak,
-                "The needle falls in a straight line, {$drop} inHg in {$minutes} min and still going: air is coming "
-                    .'in.',
+                "The needle fell {$drop} inHg in {$minutes} min"
+                    .match (true) {
+                        $this->lastFall() < 1.0 - self::ROUNDING => ', more like a line than like hoses settling',
+                        $this->fit->settlingDivisions > 0.0 => ', part of it settling, and is still going',
+                        default => ' in a straight line, and is still going',
+                    }.': air is coming in.',
             ],
             count($this->held) === 2 && $drop > self::SETTLES_IN_HG => [
                 HoldVerdict::Leak,
