@@ -63,6 +63,14 @@ final class TopUpSeries
         return $series;
     }
 
+    /** What is still to come, mL: never more than the sums say can be missing. */
+    public static function stillToComeMl(Situation $at, TopUps $series): float
+    {
+        $ledger = $at->job->ledger();
+
+        return min($series->stillToComeMl, max(0.0, $ledger->trappedAirMl() + $ledger->trappedAirPlusMinusMl()));
+    }
+
     /** As much as this is reading error: of the vessel it was read in, and of a level in a circuit of this size; mL. */
     public static function settledMl(Situation $at): float
     {

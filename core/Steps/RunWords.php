@@ -16,6 +16,7 @@ use Aqbel\Core\Judged\MissingProof;
 use Aqbel\Core\Judged\ProofCode;
 use Aqbel\Core\Judged\RunDanger;
 use Aqbel\Core\Judged\StopLimitAtNeck;
+use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Judged\WarmLevel;
 use Aqbel\Core\Judged\WarmLevelCode;
 use Aqbel\Core\Observed\Bubbles;
@@ -120,7 +121,7 @@ final class RunWords
     {
         $took = $at->amount($level->tookMl);
         $toCome = $level->series->verdict === TopUpVerdict::Air && $level->series->shrinks
-            ? ', about '.$at->amount($level->series->stillToComeMl).' still to come'
+            ? ', about '.$at->amount(TopUpSeries::stillToComeMl($at, $level->series)).' still to come'
             : '';
 
         return match (true) {

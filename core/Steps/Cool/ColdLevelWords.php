@@ -116,7 +116,7 @@ final class ColdLevelWords
         return match ($level->series->verdict) {
             TopUpVerdict::Settled => self::quiet($at, $level, $took),
             TopUpVerdict::Air => $level->series->shrinks
-                ? "Top-ups shrink; about {$at->amount($level->series->stillToComeMl)} still to come."
+                ? "Top-ups shrink; about {$at->amount(TopUpSeries::stillToComeMl($at, $level->series))} still to come."
                 : "It took {$took}, no less than the time before: what it takes next tells whether that is air.",
             default => "It took {$took}.",
         };
