@@ -93,11 +93,16 @@ final readonly class BucketToFill
         return match (true) {
             $this->isReady() => 'The premix is ready as it '
                 ."is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed.",
+            $this->isBeyondHelp() => 'Set this batch aside, labelled.',
+            $this->thereMl > 0.0 && $this->stockMl + $this->waterMl <= 0.0 => 'It is mixed. Stir.',
             $this->scooped => 'Level bench, everything clean. Into a clean bucket, '
                 ."load by load with {$this->measure()}: {$this->at->litres($this->stockMl)} {$this->stock()}, "
                 ."then {$this->at->litres($this->waterMl)} water. {$much} Stir.",
-            default => "Level bench, everything clean. {$this->vessel->name}{$this->often()}: {$this->stock()} to "
-                ."the {$this->stockMark()} mark, then water to the {$this->waterMark()} mark. {$much} Stir.",
+            default => "Level bench, everything clean. {$this->vessel->name}{$this->often()}: "
+                .implode(', then ', array_filter([
+                    $this->stockMl > 0.0 ? "{$this->stock()} to the {$this->stockMark()} mark" : null,
+                    $this->waterMl > 0.0 ? "water to the {$this->waterMark()} mark" : null,
+                ])).". {$much} Stir.",
         };
     }
 

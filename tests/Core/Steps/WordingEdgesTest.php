@@ -193,6 +193,23 @@ final class WordingEdgesTest extends TestCase
         self::assertStringNotContainsString('L water to', $weak);
     }
 
+    public function test_what_is_in_the_bucket_already_is_not_ordered_again(): void
+    {
+        $mixed = fn (float $stock, float $water) => JobOnPaper::on('rescue-ambulance')
+            ->write('found', 'found', ['content' => 'empty'])
+            ->write('mix', 'batch', ['concentrate' => $stock, 'water' => $water]);
+        $told = fn (JobOnPaper $job): string => implode(' ', JobOnPaper::kind('mix')->instructions($job->at('mix')));
+        self::assertStringContainsString('It is mixed. Stir.', $told($mixed(7_000.0, 7_000.0)));
+        $short = $told($mixed(7_000.0, 0.0));
+        self::assertMatchesRegularExpression('/marks: water to the [\d.]+ L mark/', $short);
+        self::assertStringNotContainsString('concentrate to', $short);
+        // Thirty litres of weak mixture are not put right: the circuit takes twelve.
+        $beyond = $mixed(4_000.0, 26_000.0);
+        self::assertStringContainsString('set this batch aside', (string) $beyond->judge('mix')?->reason);
+        self::assertStringContainsString('Set this batch aside', $told($beyond));
+        self::assertSame([], JobOnPaper::kind('mix')->tables($beyond->at('mix')));
+    }
+
     public function test_a_batch_of_stock_hardly_stronger_than_wanted_is_not_stretched_without_end(): void
     {
         $missing = fn (float $stock): array => Batch::empty()->with(4_000.0, 0.0)->missing(
