@@ -84,6 +84,18 @@ final readonly class PointBled implements Judgement
         return $predicted === null ? null : max(0.0, $predicted - Plan::of($at)->stayedMoreMl($at->job));
     }
 
+    /** By how much more than predicted was in when it ran, mL; below nought by how much less, 0 where they agree. */
+    public function ranOffMl(Situation $at): float
+    {
+        $off = $this->expectedMl === null ? 0.0 : $this->netInMl - $this->expectedMl;
+        $tells = max(
+            Plan::of($at)->choices->airLimitMl($at->circuit()),
+            (self::LATE - 1.0) * (float) $this->expectedMl,
+        );
+
+        return $this->code === PointBledCode::Closed && abs($off) > $tells ? $off : 0.0;
+    }
+
     /** When its minute without a bubble is over, Unix seconds; null where no minute is watched. */
     public function until(): ?int
     {

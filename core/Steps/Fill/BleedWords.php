@@ -40,7 +40,7 @@ final class BleedWords
             PointBledCode::Closed => Verdict::pass(
                 $bled->code(),
                 'Closed',
-                "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}.",
+                "Ran at {$at->litres($bled->netInMl)} in, closed {$rule}.".self::off($at, $bled),
             ),
             PointBledCode::ClosedUnwritten => Verdict::wait(
                 $bled->code(),
@@ -65,6 +65,20 @@ final class BleedWords
                     ."and {$at->litres($bled->netInMl)} is in. The point is blocked, or coolant is going "
                     .'elsewhere: look underneath.',
             ),
+        };
+    }
+
+    /** Where it ran earlier or later than the model has it. */
+    private static function off(Situation $at, PointBled $bled): string
+    {
+        $off = $bled->ranOffMl($at);
+        $predicted = $at->litres((float) $bled->expectedMl);
+
+        return match (true) {
+            $off < 0.0 => " Predicted was {$predicted}: so early, air has stayed somewhere below it. "
+                .'The level at the mark tells how much.',
+            $off > 0.0 => " Predicted was {$predicted}: so late, coolant went elsewhere first, or a pour was counted twice.",
+            default => '',
         };
     }
 

@@ -94,7 +94,7 @@ final readonly class BucketToFill
             $this->isReady() => 'The premix is ready as it '
                 ."is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed.",
             $this->isBeyondHelp() => 'Set this batch aside, labelled.',
-            $this->thereMl > 0.0 && $this->stockMl + $this->waterMl <= 0.0 => 'It is mixed. Stir.',
+            $this->isEnough() => 'It is mixed. Stir.',
             $this->scooped => 'Level bench, everything clean. Into a clean bucket, '
                 ."load by load with {$this->measure()}: {$this->at->litres($this->stockMl)} {$this->stock()}, "
                 ."then {$this->at->litres($this->waterMl)} water. {$much} Stir.",
@@ -109,7 +109,7 @@ final readonly class BucketToFill
     /** @return list<Table> the order of pouring; none where nothing goes in any more */
     public function tables(float $backMl): array
     {
-        $rows = $this->isBeyondHelp() ? [] : array_values(
+        $rows = $this->isEnough() || $this->isBeyondHelp() ? [] : array_values(
             array_filter([
                 $backMl > 0.0 ? ['Old coolant, clean', $this->at->litres($backMl), 'first'] : null,
                 $this->stockMl > 0.0
@@ -155,6 +155,19 @@ final readonly class BucketToFill
                 .'afresh.',
             default => ' Add '.Listed::of($add).' to the bucket.',
         };
+    }
+
+    /** Whether what is mixed fills the circuit, and brings it to its strength. */
+    private function isEnough(): bool
+    {
+        $share = Bucket::batch($this->at->job)->fraction();
+        $off = $share === null ? INF : abs(
+            $this->mix->room->mL() * $share
+            + $this->mix->retained->mL() * $this->mix->retainedFraction
+            - $this->mix->capacity->mL() * $this->mix->targetFraction,
+        );
+
+        return $this->thereMl >= $this->mix->room->mL() && $off <= MixComesTo::CLOSE * $this->mix->capacity->mL();
     }
 
     /** Whether to put right what is mixed takes more than a whole batch. */

@@ -193,6 +193,27 @@ final class WordingEdgesTest extends TestCase
         self::assertStringNotContainsString('L water to', $weak);
     }
 
+    public function test_a_point_that_ran_off_its_prediction_is_told_so(): void
+    {
+        $said = function (float $share): string {
+            $job = JobOnPaper::drainedAmbulance();
+            $point = array_values(array_filter($job->state()->steps, fn ($step) => $step->kind === 'bleed'))[0];
+            $job->write($point->id, 'poured', [
+                'volume' => $share * (float) $point->params->number('at_ml'), 'vessel' => 'syringe', 'liquid' => 'premix',
+            ]);
+
+            return (string) $job
+                ->write($point->id, 'running')
+                ->wait(300)
+                ->write($point->id, 'closed')
+                ->judge($point->id)
+                ?->reason;
+        };
+        self::assertStringContainsString('so early, air has stayed', $said(0.6));
+        self::assertStringNotContainsString('Predicted was', $said(1.0));
+        self::assertStringContainsString('so late, coolant went elsewhere', $said(1.2));
+    }
+
     public function test_what_is_in_the_bucket_already_is_not_ordered_again(): void
     {
         $mixed = fn (float $stock, float $water) => JobOnPaper::on('rescue-ambulance')
@@ -203,6 +224,10 @@ final class WordingEdgesTest extends TestCase
         $short = $told($mixed(7_000.0, 0.0));
         self::assertMatchesRegularExpression('/marks: water to the [\d.]+ L mark/', $short);
         self::assertStringNotContainsString('concentrate to', $short);
+        // A mark of stock short, and more than the circuit takes: nothing is added to what is on its target.
+        $near = $mixed(6_750.0, 7_000.0);
+        self::assertSame('on_target', $near->judge('mix')?->code);
+        self::assertSame([], JobOnPaper::kind('mix')->tables($near->at('mix')));
         // Thirty litres of weak mixture are not put right: the circuit takes twelve.
         $beyond = $mixed(4_000.0, 26_000.0);
         self::assertStringContainsString('set this batch aside', (string) $beyond->judge('mix')?->reason);
