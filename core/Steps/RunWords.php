@@ -117,6 +117,12 @@ final class RunWords
         );
     }
 
+    /** A machine that stands where it works has nothing that cools a cabin. */
+    public static function heaterFull(Situation $at): string
+    {
+        return 'Heater on maximum'.($at->facts()->stationary ? '' : ', A/C off');
+    }
+
     public static function level(Situation $at, WarmLevel $level): Verdict
     {
         $took = $at->amount($level->tookMl);

@@ -24,6 +24,7 @@ use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\FurtherDrains;
+use Aqbel\Core\Steps\RunWords;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -58,7 +59,7 @@ final class Rinse extends StepKind
         return [
             'Clean coolant, same family: skip.',
             'Hot rinse: water in, '
-            .($at->circuit()->hasHeater() ? 'heater full hot, A/C off, ' : '')
+            .($at->circuit()->hasHeater() ? lcfirst(RunWords::heaterFull($at)).', ' : '')
             .'warm until the thermostat opens, cool, drain. '
             .RinseRun::warning($at),
             'Cold flow-through: water in at the top, drains and vents open, no warm-up. '.RinseFlow::leaves($at),

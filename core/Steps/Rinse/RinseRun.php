@@ -64,7 +64,7 @@ final class RinseRun extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            ($at->circuit()->hasHeater() ? 'Heater on maximum, A/C off, about' : 'About').' ten minutes of warm idle.',
+            ($at->circuit()->hasHeater() ? RunWords::heaterFull($at).', about' : 'About').' ten minutes of warm idle.',
             "Probe on the {$at->facts()->thermostatFarSide}: when it turns hot, the thermostat is open and it mixes.",
             $at->facts()->fanOnC === null
                 ? 'On plain water the run ends earlier than with coolant.'

@@ -110,7 +110,7 @@ final class HeatCycle extends StepKind
                 ? ['The nose stays up for this run: chocks in place, nobody in front of it or underneath.']
                 : [],
             ...WarmTopUp::instructions($at),
-            ($heater ? 'Heater on maximum, A/C off, blower low. ' : '').'Idle five to ten minutes before any revs.',
+            ($heater ? RunWords::heaterFull($at).', blower low. ' : '').'Idle five to ten minutes before any revs.',
             "Probe on the {$at->facts()->thermostatFarSide}; temperature from a live reading, not the dash.",
             'Read every few minutes. Short lifts to 2000 rpm only below the limit, with level'
             .($heater ? ' and heater' : '')
