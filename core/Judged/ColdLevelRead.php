@@ -97,7 +97,7 @@ final readonly class ColdLevelRead implements Judgement
             $ended !== null && $unproven !== Unproven::Stopped && $unproven !== Unproven::Dripped => ColdLevelCode::EndedByChoice,
             $settled && $unproven === null => ColdLevelCode::QuietSoFar,
             $unproven === Unproven::NotRun => ColdLevelCode::NothingRan,
-            ! $round && $stopped === null => ColdLevelCode::WorkingOut,
+            ! $round && $stopped === null && $tookMl - $shrank->ml <= self::leftOverMl($at) => ColdLevelCode::WorkingOut,
             $settled && $unproven === Unproven::Missing && $run->proofs->isOutOfReach() => ColdLevelCode::NoRunShows,
             default => ColdLevelCode::AnotherCycle,
         };
@@ -164,6 +164,12 @@ final readonly class ColdLevelRead implements Judgement
         return $drive !== null
             && ! $at->step->params->has(self::AFTER)
             && $at->job->observed($drive->id, Driven::class) === [];
+    }
+
+    /** No more than a fill may leave is left over after the drive, mL: more than that has not worked out by itself. */
+    private static function leftOverMl(Situation $at): float
+    {
+        return max(TopUpSeries::settledMl($at), Plan::of($at)->choices->airLimitMl($at->circuit()));
     }
 
     private static function sawAir(Situation $at): bool

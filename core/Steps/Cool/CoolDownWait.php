@@ -83,8 +83,7 @@ final class CoolDownWait extends StepKind
     {
         return array_values(
             array_filter([
-                'Read the coolant temperature and the air temperature. '
-                    .($at->facts()->stationary ? 'Doors' : 'Hood').' open, cap shut.',
+                CoolingWords::howToRead($at),
                 self::beforeTheWork($at->step)
                     ? ''
                     : 'Look underneath now: hot and under pressure a drip shows that a cold look misses.',

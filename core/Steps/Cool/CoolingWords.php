@@ -20,6 +20,12 @@ final class CoolingWords
     /** A curve is drawn through so many points. */
     private const TRACED = 24;
 
+    public static function howToRead(Situation $at): string
+    {
+        return 'Read the coolant temperature and the air temperature. '
+            .($at->facts()->stationary ? 'Doors' : 'Hood').' open, cap shut.';
+    }
+
     public static function of(Situation $at, ?Cooling $cooling): ?Verdict
     {
         $read = $at->degrees($cooling->coolantC ?? 0.0);

@@ -39,9 +39,18 @@ final class MixWords
                     .(Bucket::isInside($at->job)
                         ? " All of the concentrate goes in: {$at->litres($mixed->mix->stock()->mL())} of it, "
                             .'then water up to the mark.'
-                        : (new BucketToFill($at))->toAdd()),
+                        : self::remedy($at, $mixed)),
             ),
         };
+    }
+
+    /** What still goes into the bucket; where nothing that goes in brings the circuit there, what has to come out. */
+    private static function remedy(Situation $at, MixComesTo $mixed): string
+    {
+        return MixComesTo::isWithinReach($mixed->mix)
+            ? (new BucketToFill($at))->toAdd()
+            : " With {$at->litres($mixed->mix->retained->mL())} inside nothing in the bucket changes that. "
+                .self::rescue($at);
     }
 
     private static function outOfReach(Situation $at, MixComesTo $mixed): Verdict
