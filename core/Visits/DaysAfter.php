@@ -104,6 +104,7 @@ final readonly class DaysAfter
         $settled = max(self::ERRORS * $vessel, Level::plusMinusMl($job->circuit));
         $topUps = new TopUps($series, $settled, true);
         $took = array_filter($series, fn (TopUp $topUp) => $topUp->ml > $settled);
+        $standsNow = $series !== [] && $series[count($series) - 1]->ml <= $settled;
 
         // No more air can come than the sums say is missing, and their ±.
         $ledger = $job->ledger();
@@ -112,17 +113,25 @@ final readonly class DaysAfter
             - array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series));
         $unsure = sqrt(array_sum(array_map(fn (TopUp $topUp) => $topUp->plusMinusMl ** 2, $series)));
         $room = max(0.0, $left);
+        $code = self::code($topUps, $visits, count($took), $left < -$unsure, match (true) {
+            self::isTooWeak($job, $visits) => DaysAfterCode::TooWeak,
+            $rises => DaysAfterCode::Rises,
+            default => null,
+        });
+        // A leak takes at every look, and air that works out takes less each time: what does neither, one look more tells.
+        $code = match (true) {
+            $code === DaysAfterCode::Leak && $standsNow && $left >= -$unsure,
+            $code === DaysAfterCode::StillToCome
+                && ($standsNow || ! $topUps->shrinks || min($room, $topUps->stillToComeMl) <= 0.0) => DaysAfterCode::TooFew,
+            default => $code,
+        };
 
         return new self(
-            self::code($topUps, $visits, count($took), $left < -$unsure, match (true) {
-                self::isTooWeak($job, $visits) => DaysAfterCode::TooWeak,
-                $rises => DaysAfterCode::Rises,
-                default => null,
-            }),
+            $code,
             min($room, $topUps->stillToComeMl),
             min($room, $topUps->lowMl),
             min($room, $topUps->highMl),
-            self::perDay($series),
+            self::perDay($series, $code === DaysAfterCode::Both ? $topUps->leakMlPerCycle : null),
             array_sum(array_map(fn (Visit $visit) => $visit->toppedMl ?? 0.0, $visits)),
             count($visits),
         );
@@ -179,17 +188,18 @@ final readonly class DaysAfter
     }
 
     /**
-     * What it took in a day, over all of them.
+     * What it took in a day, over all of them; or of so much each time.
      *
      * @param  list<TopUp>  $series
      */
-    private static function perDay(array $series): float
+    private static function perDay(array $series, ?float $eachMl): float
     {
         $hours = $series[count($series) - 1]->atHours ?? 0.0;
+        $all = array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series));
 
         return $hours <= 0.0
             ? 0.0
-            : (array_sum(array_map(fn (TopUp $topUp) => $topUp->ml, $series)) / $hours) * self::DAY_H;
+            : min($all, $eachMl === null ? $all : $eachMl * count($series)) / $hours * self::DAY_H;
     }
 
     /** By which share the content is smaller, from one temperature to another; negative where it grew. */

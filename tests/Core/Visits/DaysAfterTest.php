@@ -72,6 +72,44 @@ final class DaysAfterTest extends TestCase
         self::assertLessThanOrEqual(0.05, $leaks / self::RUNS);
     }
 
+    /** All series of three looks: what is said agrees with what was taken last. */
+    public function test_words_and_numbers_agree(): void
+    {
+        $said = [];
+        foreach (range(0, 124) as $series) {
+            $took = array_map(
+                fn (int $digit): float => [0.0, 40.0, 80.0, 150.0, 300.0][$digit],
+                [$series % 5, intdiv($series, 5) % 5, intdiv($series, 25)],
+            );
+            $visits = array_map(
+                fn (int $i): Visit => new Visit(
+                    self::last() + ($i + 1) * 72 * 3600,
+                    LevelFound::AtMark,
+                    $took[$i],
+                    self::PLUS_MINUS,
+                    20.0,
+                ),
+                [0, 1, 2],
+            );
+            $says = DaysAfter::of(self::signed(), $visits);
+            $told = implode(' ', $took)." is {$says?->code->value}";
+            $said[(string) $says?->code->value] = true;
+            match ($says?->code) {
+                DaysAfterCode::StillToCome => self::assertTrue(
+                    $took[2] > 0.0 && $took[2] < max($took) && $says->stillToComeMl > 0.0,
+                    $told,
+                ),
+                DaysAfterCode::Closed => self::assertLessThanOrEqual(40.0, $took[2], $told),
+                DaysAfterCode::Both => self::assertLessThan(array_sum($took) / 9.0, $says->leakMlPerDay, $told),
+                DaysAfterCode::Leak => self::assertGreaterThan(0.0, $says->leakMlPerDay, $told),
+                default => self::addToAssertionCount(1),
+            };
+        }
+        self::assertArrayHasKey('still_to_come', $said);
+        self::assertArrayHasKey('leak', $said);
+        self::assertArrayHasKey('closed', $said);
+    }
+
     public function test_what_is_seen_comes_before_what_is_reckoned(): void
     {
         $at = self::last() + 72 * 3600;
