@@ -63,8 +63,9 @@ final readonly class RunDanger implements Judgement
         $heater = HeaterWatch::of($at, $limit);
         [$runs, $atLimit] = [false, null];
         foreach (InOrder::of($at, self::TOLD, struckToo: true) as $told) {
-            $failed = $heater->failedAt === null ? null : $told->told()->at <=> $heater->failedAt;
-            if ($failed === 1 && $heater->since !== null) {
+            // Before the watch of the heater failed, with the line that ended it, or after.
+            $watch = $heater->failedAt === null ? null : $told->told()->at <=> $heater->failedAt;
+            if ($watch === 1 && $heater->since !== null) {
                 return new self(DangerCode::HeaterCold, $heater->since, $limit);
             }
             $atLimit = $told instanceof Started ? null : $atLimit;
@@ -85,7 +86,7 @@ final readonly class RunDanger implements Judgement
                 return $danger;
             }
             // What the line says itself comes before what it brings to an end.
-            if ($failed === 0 && $heater->since !== null) {
+            if ($watch === 0 && $heater->since !== null) {
                 return new self(DangerCode::HeaterCold, $heater->since, $limit);
             }
         }

@@ -16,7 +16,6 @@ use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\Sign;
-use Aqbel\Core\Observed\WhileItRuns;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Filled;
@@ -62,6 +61,9 @@ final class Believable
         bool $running,
         ?Entry $replaces = null,
     ): void {
+        if (self::tellsADanger($filled)) {
+            return;
+        }
         $typed = OutsideAir::of(new Entry(0, 0, '', '', '', $filled->values))?->celsius;
         $air = $typed ?? self::air($at);
         $asked = OutsideAir::askedIn(...$fields);
@@ -76,7 +78,7 @@ final class Believable
                     .' Read it another way: a probe on the hose at the engine, or a thermometer at the housing.');
             }
             if ($field->name === CoolantRead::COOLANT) {
-                if ($running && $air === null && ! self::tellsASign($filled)) {
+                if ($running && $air === null) {
                     self::assertNotColderThanBefore($at, $field, $celsius, $replaces);
                 }
                 self::assertUnit($at, $field, $celsius, $air, in_array($field->name, $filled->bare, true));
@@ -98,8 +100,7 @@ final class Believable
     private static function assertNotSwapped(Situation $at, Filled $filled): void
     {
         [$ect, $far] = [$filled->values->number(CoolantRead::COOLANT), $filled->values->number(HotReading::FAR)];
-        if ($ect === null || $far === null || $far - $ect <= Rise::PLACES_C || RunDanger::sensorInAir($ect, $far)
-            || self::tellsASign($filled)) {
+        if ($ect === null || $far === null || $far - $ect <= Rise::PLACES_C) {
             return;
         }
         throw new InvalidField(HotReading::FAR, "{$at->degrees($far)} at the far side and {$at->degrees($ect)} at the "
@@ -115,7 +116,7 @@ final class Believable
         }
         foreach ($at->facts()->outlets as $outlet) {
             $air = $filled->values->number(HotReading::outletKey($outlet));
-            if ($air !== null && ! HeaterAir::canBe($air, $coolant) && ! self::tellsASign($filled)) {
+            if ($air !== null && ! HeaterAir::canBe($air, $coolant)) {
                 throw new InvalidField(
                     HotReading::outletKey($outlet),
                     "{$at->degrees($air)} at the outlet and {$at->degrees($coolant)} in the "
@@ -125,12 +126,13 @@ final class Believable
         }
     }
 
-    /** Where danger is told, nothing else of the line is asked again first. */
-    private static function tellsASign(Filled $filled): bool
+    /** Where danger is told, a sign or a sensor in air, nothing else of the line is asked again first. */
+    private static function tellsADanger(Filled $filled): bool
     {
-        $line = new Entry(0, 0, '', '', HotReading::form(), $filled->values);
+        $reading = HotReading::of(new Entry(0, 0, '', '', HotReading::form(), $filled->values));
 
-        return WhileItRuns::of($line)->sign !== Sign::None;
+        return $reading !== null && ($reading->besides->sign !== Sign::None
+            || ($reading->farC !== null && RunDanger::sensorInAir($reading->coolantC, $reading->farC)));
     }
 
     /** The last coolant temperature before this moment, at any step; null when there is none. */

@@ -190,26 +190,32 @@ final class FindDrip extends StepKind
     {
         $found = DripFound::of($at);
 
-        return $found === null ? $this->test->judge($at) : match ($found->code) {
-            DripFoundCode::Gas => Verdict::stop($found->code(), 'Combustion gas',
+        return match (true) {
+            $found === null => $this->test->judge($at),
+            $found->code === DripFoundCode::Gas => Verdict::stop($found->code(), 'Combustion gas',
                 'The head gasket or a crack lets gas into the coolant. No bleeding cures that: mend it before '
                     .($this->isMendedHere($at) ? 'it runs again.' : 'anything is filled.').$this->alsoDrips($found)),
-            DripFoundCode::Found => Verdict::pass($found->code(), 'Found: '.implode(', ', $found->places),
-                $this->isMended($at, count($found->places) > 1 ? 'All of it' : 'It').self::whereExactly($found)),
-            DripFoundCode::NoDrip => $this->isWater($at) && ! $this->falls($at)
-                ? Verdict::pass($found->code(), 'No drip', 'Under pressure nothing drips: the adapter let the air in.')
-                : Verdict::wait(
-                    $found->code(),
-                    $this->falls($at) ? 'It falls, and nothing drips' : 'No drip',
-                    'Test for combustion gas: the engine may be consuming it.',
-                ),
-            DripFoundCode::NoDripNoGas => $this->isWater($at) && ! $this->falls($at)
-                ? Verdict::pass('no_drip', 'No drip', 'Under pressure nothing drips: the adapter let the air in.')
-                : Verdict::wait(
-                    $found->code(),
-                    'No drip, no gas',
-                    'Fill it, and keep the follow-up short: the level tells.',
-                ),
+            $found->code === DripFoundCode::Found => Verdict::pass(
+                $found->code(),
+                'Found: '.implode(', ', $found->places),
+                $this->isMended($at, count($found->places) > 1 ? 'All of it' : 'It').self::whereExactly($found),
+            ),
+            $this->isWater($at) && ! $this->falls($at) => Verdict::pass(
+                DripFoundCode::NoDrip->value,
+                'No drip',
+                'Under pressure nothing drips: the adapter let the air in.',
+            ),
+            $found->code === DripFoundCode::NoDrip => Verdict::wait(
+                $found->code(),
+                $this->falls($at) ? 'It falls, and nothing drips' : 'No drip',
+                'Test for combustion gas: the engine may be consuming it.',
+            ),
+            default => Verdict::wait(
+                $found->code(),
+                $this->falls($at) ? 'It falls: no drip, no gas' : 'No drip, no gas',
+                ($this->falls($at) ? 'What falls goes somewhere: look at the tester’s own seal, and at the oil. ' : '')
+                    .'Fill it, and keep the follow-up short: the level tells.',
+            ),
         };
     }
 
