@@ -61,6 +61,7 @@ final class Believable
         bool $running,
         ?Entry $replaces = null,
     ): void {
+        self::assertSensors($at, $fields, $filled);
         if (self::tellsADanger($filled)) {
             return;
         }
@@ -68,29 +69,37 @@ final class Believable
         $air = $typed ?? self::air($at);
         $asked = OutsideAir::askedIn(...$fields);
         foreach ($fields as $field) {
-            $celsius = $field->coolant ? $filled->values->number($field->name) : null;
+            $celsius = $field->coolant && $field->name === CoolantRead::COOLANT
+                ? $filled->values->number($field->name)
+                : null;
             if ($celsius === null) {
                 continue;
             }
-            if ($celsius <= self::NO_SENSOR_C) {
+            if ($running && $air === null) {
+                self::assertNotColderThanBefore($at, $field, $celsius, $replaces);
+            }
+            self::assertUnit($at, $field, $celsius, $air, in_array($field->name, $filled->bare, true));
+            self::assertNotColderThanAir($at, $field, $celsius, $air);
+            if ($air === null && $asked !== null) {
+                self::assertAirWhereItTells($at, $asked, $celsius);
+            }
+            self::assertNotTooFast($at, $field, $celsius, $running, $replaces);
+        }
+        self::assertNotSwapped($at, $filled);
+        self::assertNoHotterThanItsCoolant($at, $filled);
+    }
+
+    /** @param  list<Field>  $fields */
+    private static function assertSensors(Situation $at, array $fields, Filled $filled): void
+    {
+        foreach ($fields as $field) {
+            $celsius = $field->coolant ? $filled->values->number($field->name) : null;
+            if ($celsius !== null && $celsius <= self::NO_SENSOR_C) {
                 throw new InvalidField($field->name, "{$at->degrees($celsius)} is what a scan tool shows "
                     .'without a sensor.'
                     .' Read it another way: a probe on the hose at the engine, or a thermometer at the housing.');
             }
-            if ($field->name === CoolantRead::COOLANT) {
-                if ($running && $air === null) {
-                    self::assertNotColderThanBefore($at, $field, $celsius, $replaces);
-                }
-                self::assertUnit($at, $field, $celsius, $air, in_array($field->name, $filled->bare, true));
-                self::assertNotColderThanAir($at, $field, $celsius, $air);
-                if ($air === null && $asked !== null) {
-                    self::assertAirWhereItTells($at, $asked, $celsius);
-                }
-                self::assertNotTooFast($at, $field, $celsius, $running, $replaces);
-            }
         }
-        self::assertNotSwapped($at, $filled);
-        self::assertNoHotterThanItsCoolant($at, $filled);
     }
 
     /**
