@@ -24,17 +24,28 @@ final readonly class Runs
     /** Air that cannot leave by itself, by passage. */
     public function trapped(Circuit $circuit): Volumes
     {
-        $air = [];
+        return $this->volumes($circuit, CellState::Trapped);
+    }
+
+    /** Coolant, by passage. */
+    public function coolant(Circuit $circuit): Volumes
+    {
+        return $this->volumes($circuit, CellState::Coolant);
+    }
+
+    private function volumes(Circuit $circuit, CellState $of): Volumes
+    {
+        $ml = [];
         foreach ($this->byPassage as $passage => $runs) {
             foreach ($runs as $run) {
-                if ($run->state === CellState::Trapped && isset($circuit->passages[$passage])) {
-                    $air[$passage]
-                        = ($air[$passage] ?? 0.0) + ($run->to - $run->from) * $circuit->passages[$passage]->volumeMl;
+                if ($run->state === $of && isset($circuit->passages[$passage])) {
+                    $ml[$passage]
+                        = ($ml[$passage] ?? 0.0) + ($run->to - $run->from) * $circuit->passages[$passage]->volumeMl;
                 }
             }
         }
 
-        return new Volumes($air);
+        return new Volumes($ml);
     }
 
     /** The circuit as it should stand in the end: what is trapped here is coolant there. */

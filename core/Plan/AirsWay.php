@@ -82,7 +82,7 @@ final readonly class AirsWay
         foreach ($circuit->portsOf(PortKind::Bleed) as $port) {
             if (! in_array($port->id, $pour->open, true)) {
                 $try(
-                    new PlannedPour($pour->at, [...$pour->open, $port->id], $pour->headMm, $pour->noseLiftMm),
+                    $pour->but(open: [...$pour->open, $port->id]),
                     Frees::Point,
                     0.0,
                     $port->id,
@@ -92,7 +92,7 @@ final readonly class AirsWay
         foreach (self::HEIGHTS_MM as $mm) {
             if (
                 $try(
-                    new PlannedPour($pour->at, $pour->open, $pour->headMm, $pour->noseLiftMm + $mm),
+                    $pour->but(noseLiftMm: $pour->noseLiftMm + $mm),
                     Frees::Raise,
                     $mm,
                     '',
@@ -104,7 +104,7 @@ final readonly class AirsWay
         foreach (self::HEIGHTS_MM as $mm) {
             if (
                 $try(
-                    new PlannedPour($pour->at, $pour->open, $pour->headMm + $mm, $pour->noseLiftMm),
+                    $pour->but(headMm: $pour->headMm + $mm),
                     Frees::Funnel,
                     $mm,
                     '',

@@ -70,18 +70,13 @@ final readonly class DrawnJob
         float $coarseness,
         ?Drainage $out = null,
     ): Filling {
-        return Filling::of(
+        return $pour->fill(
             $circuit,
-            $pour->at,
-            $pour->open,
-            $pour->openGates($circuit),
-            $pour->noseLiftMm,
-            $pour->headMm,
-            $plan->choices->atmosphere()->pressure->kPa(),
-            $coarseness,
-            inside: $plan->choices->fillsOnWhatStays()
+            $plan->choices->fillsOnWhatStays()
                 ? $plan->choices->inside(($out ?? self::drained($circuit, $plan, $coarseness))->retained)
                 : new Volumes,
+            $plan->choices->atmosphere()->pressure->kPa(),
+            $coarseness,
         );
     }
 }

@@ -21,6 +21,7 @@ final readonly class PlannedPour
      * @param  string  $at  fill port
      * @param  list<string>  $open  ports left open; each is closed as it runs
      * @param  float  $headMm  surface above the fill port, negative below
+     * @param  ?self  $after  the pour before it, on whose coolant it begins
      */
     public function __construct(
         public string $at,
@@ -28,7 +29,45 @@ final readonly class PlannedPour
         public float $headMm = 0.0,
         public float $noseLiftMm = 0.0,
         public Neck $neckAfterwards = Neck::Sealed,
+        public ?self $after = null,
     ) {
+    }
+
+    /**
+     * The same pour, otherwise.
+     *
+     * @param  ?list<string>  $open
+     */
+    public function but(?array $open = null, ?float $headMm = null, ?float $noseLiftMm = null): self
+    {
+        return new self(
+            $this->at,
+            $open ?? $this->open,
+            $headMm ?? $this->headMm,
+            $noseLiftMm ?? $this->noseLiftMm,
+            $this->neckAfterwards,
+            $this->after?->but(noseLiftMm: $noseLiftMm),
+        );
+    }
+
+    /**
+     * What it does to a circuit, poured to its end after those before it.
+     *
+     * @param  Volumes  $stays  inside when the first of them began
+     */
+    public function fill(Circuit $circuit, Volumes $stays, float $barometerKpa, float $coarseness = 1.0): Filling
+    {
+        return Filling::of(
+            $circuit,
+            $this->at,
+            $this->open,
+            $this->openGates($circuit),
+            $this->noseLiftMm,
+            $this->headMm,
+            $barometerKpa,
+            $coarseness,
+            inside: $this->after?->fill($circuit, $stays, $barometerKpa, $coarseness)->runs->coolant($circuit) ?? $stays,
+        );
     }
 
     /**
@@ -47,6 +86,8 @@ final readonly class PlannedPour
     {
         [$plan, $ledger] = [Plan::of($job), $job->ledger()];
         $stays = $plan->choices->inside($plan->predicted->retained);
+        $air = $plan->choices->atmosphere()->pressure->kPa();
+        $stays = $this->after?->fill($job->circuit, $stays, $air)->runs->coolant($job->circuit) ?? $stays;
         $inside = $stays->sum() <= $ledger->contentMl + $ledger->plusMinusMl ? $stays : new Volumes;
 
         return Filling::of(
@@ -62,8 +103,13 @@ final readonly class PlannedPour
     }
 
     /** @param  list<string>  $open */
-    public static function atTheNeck(Circuit $circuit, array $open, float $headMm = 0.0, float $noseLiftMm = 0.0): self
-    {
-        return new self($circuit->fillPort()->id, $open, $headMm, $noseLiftMm);
+    public static function atTheNeck(
+        Circuit $circuit,
+        array $open,
+        float $headMm = 0.0,
+        float $noseLiftMm = 0.0,
+        ?self $after = null,
+    ): self {
+        return new self($circuit->fillPort()->id, $open, $headMm, $noseLiftMm, after: $after);
     }
 }

@@ -168,7 +168,7 @@ final readonly class Planner
     {
         $pours = $school->pours($on->circuit, $on->choices);
         $pour = $pours[count($pours) - 1];
-        $level = new PlannedPour($pour->at, $pour->open, $pour->headMm, $on->choices->noseLiftMm);
+        $level = $pour->but(noseLiftMm: $on->choices->noseLiftMm);
 
         return $pour->noseLiftMm <= $on->choices->noseLiftMm
             || $on->fills->of($pour)->airMl < $on->fills->of($level)->airMl - self::LESS * $on->circuit->capacityMl();

@@ -63,6 +63,7 @@ final class Simulations
             $pour->headMm,
             $coarseness,
             implode(',', $pour->open),
+            ...$pour->after === null ? [] : [$this->key('after', $pour->after, $coarseness)],
             ...$this->before(),
         ]);
     }
@@ -77,17 +78,7 @@ final class Simulations
 
     private function fill(Circuit $circuit, PlannedPour $pour, float $coarseness): Filling
     {
-        return Filling::of(
-            $circuit,
-            $pour->at,
-            $pour->open,
-            $pour->openGates($circuit),
-            $pour->noseLiftMm,
-            $pour->headMm,
-            $this->barometerKpa,
-            $coarseness,
-            inside: $this->inside($circuit),
-        );
+        return $pour->fill($circuit, $this->inside($circuit), $this->barometerKpa, $coarseness);
     }
 
     private function inside(Circuit $circuit): Volumes

@@ -63,15 +63,12 @@ final class LargeEngine extends Purged
     public function pours(Circuit $circuit, Choices $choices): array
     {
         $vents = $choices->bleedsOf($circuit);
-        $tank = PlannedPour::atTheNeck($circuit, $vents, $choices->headMm, $choices->noseLiftMm);
-        $engine = self::engineNeck($circuit);
+        $neck = self::engineNeck($circuit);
+        $open = [...$vents, $circuit->fillPort()->id];
+        $engine = $neck === null ? null : new PlannedPour($neck->id, $open, noseLiftMm: $choices->noseLiftMm);
+        $tank = PlannedPour::atTheNeck($circuit, $vents, $choices->headMm, $choices->noseLiftMm, $engine);
 
-        return $engine === null
-            ? [$tank]
-            : [
-                new PlannedPour($engine->id, [...$vents, $circuit->fillPort()->id], noseLiftMm: $choices->noseLiftMm),
-                $tank,
-            ];
+        return array_values(array_filter([$engine, $tank]));
     }
 
     /** Where engine and exchanger have a neck of their own they are filled there, shut, and then the day tank. */

@@ -54,11 +54,10 @@ final class SecondNeck extends Poured
     public function pours(Circuit $circuit, Choices $choices): array
     {
         $bleeds = $choices->bleedsOf($circuit);
+        $first = PlannedPour::atTheNeck($circuit, $bleeds, $choices->headMm, $choices->noseLiftMm);
+        $open = [...$bleeds, $circuit->fillPort()->id];
 
-        return [
-            PlannedPour::atTheNeck($circuit, $bleeds, $choices->headMm, $choices->noseLiftMm),
-            new PlannedPour($this->port, [...$bleeds, $circuit->fillPort()->id], noseLiftMm: $choices->noseLiftMm),
-        ];
+        return [$first, new PlannedPour($this->port, $open, noseLiftMm: $choices->noseLiftMm, after: $first)];
     }
 
     /** The points run at the neck; what the second pour leaves is what stays. */

@@ -156,13 +156,7 @@ final readonly class Way implements School
 
         return $this->has(Aid::Raise)
             ? array_map(
-                fn (PlannedPour $pour) => new PlannedPour(
-                    $pour->at,
-                    $pour->open,
-                    $pour->headMm,
-                    max(self::LIFT_MM, $pour->noseLiftMm),
-                    $pour->neckAfterwards,
-                ),
+                fn (PlannedPour $pour) => $pour->but(noseLiftMm: max(self::LIFT_MM, $pour->noseLiftMm)),
                 $pours,
             )
             : $pours;
