@@ -94,7 +94,7 @@ final readonly class BucketToFill
             $this->isReady() => 'The premix is ready as it '
                 ."is: {$this->at->litres($this->stockMl)}. {$much} Nothing is mixed.",
             $this->isBeyondHelp() => 'Set this batch aside, labelled.',
-            $this->isEnough() => 'It is mixed. Stir.',
+            $this->isEnough(), $this->thereMl > 0.0 && $this->stockMl + $this->waterMl <= 0.0 => 'It is mixed. Stir.',
             $this->scooped => 'Level bench, everything clean. Into a clean bucket, '
                 ."load by load with {$this->measure()}: {$this->at->litres($this->stockMl)} {$this->stock()}, "
                 ."then {$this->at->litres($this->waterMl)} water. {$much} Stir.",

@@ -228,6 +228,13 @@ final class WordingEdgesTest extends TestCase
         $near = $mixed(6_750.0, 7_000.0);
         self::assertSame('on_target', $near->judge('mix')?->code);
         self::assertSame([], JobOnPaper::kind('mix')->tables($near->at('mix')));
+        // Where even pure concentrate does not reach it, no more is ordered into the bucket.
+        $beyondReach = JobOnPaper::on('rescue-ambulance', choices: ['drains' => ['left_plug'], 'content' => Compatibility::Water])
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:left_plug', 'out', ['volume' => 2_000.0, 'vessel' => 'pan', 'flow' => 'ran'])
+            ->write('mix', 'batch', ['concentrate' => 2_500.0, 'water' => 0.0]);
+        self::assertStringContainsString('It is mixed. Stir.', $told($beyondReach));
+        self::assertStringContainsString('nothing in the bucket changes that', (string) $beyondReach->judge('mix')?->reason);
         // Thirty litres of weak mixture are not put right: the circuit takes twelve.
         $beyond = $mixed(4_000.0, 26_000.0);
         self::assertStringContainsString('set this batch aside', (string) $beyond->judge('mix')?->reason);
