@@ -115,6 +115,16 @@ final class HoldShapesTest extends TestCase
         self::assertLessThan(log(4 / 3), $off[(int) (0.9 * count($off))], 'nine of ten');
     }
 
+    public function test_a_straight_fall_is_told_from_one_that_settles_beside_it(): void
+    {
+        $straight = self::hold(0.5, [[0, 21.0], [120, 20.0], [240, 19.0], [360, 18.0]]);
+        self::assertStringContainsString('in a straight line, and is still going', $straight->reason);
+        $beside = self::hold(0.5, [[0, 21.0], [60, 17.5], [120, 16.0], [180, 15.0]]);
+        self::assertSame(HoldVerdict::Leak, $beside->verdict);
+        self::assertStringContainsString('part of it settling', $beside->reason);
+        self::assertStringNotContainsString('straight', $beside->reason);
+    }
+
     public function test_a_leak_that_opened_is_as_large_as_it_fell_since(): void
     {
         $hold = self::hold(0.2, [[0, 21.0], [120, 21.0], [180, 20.4], [480, 18.6]]);
