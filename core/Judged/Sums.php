@@ -143,8 +143,8 @@ final readonly class Sums
             $content += $line->ml;
             $turned = $content > $mostMl || $content < $leastMl ? $turned ?? $line : null;
         }
-        $through = fn (Line $line): bool => array_filter($lines, fn (Line $other) => $other->ml === -$line->ml) !== [];
-        $others = array_filter($lines, fn (Line $line) => $line !== $turned && ! $through($line));
+        // What only went through is told without a ±: it comes to nothing.
+        $others = array_filter($lines, fn (Line $line) => $line !== $turned && $line->toldWithinMl() > 0.0);
 
         return [...array_filter([$turned]), ...self::bySize($others)];
     }

@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Observed;
 
-use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Grave;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
-use Aqbel\Core\Values;
 
 /** Every joint was looked at when the work was done: dry, wet only where it was before, or a drip that is new. */
 final readonly class LeakSeen extends Report implements Grave
@@ -46,21 +44,6 @@ final readonly class LeakSeen extends Report implements Grave
             Field::text('where', 'Where'),
             $again ? Field::text(self::MENDED, 'What was mended') : null,
         ]);
-    }
-
-    /**
-     * @param  bool  $again  whether a drip was seen before
-     *
-     * @throws InvalidField where it is gone by itself
-     */
-    public static function admit(Values $values, bool $again): void
-    {
-        if ($again && $values->text(self::LEAK) !== self::NEW_DRIP && trim($values->text(self::MENDED)) === '') {
-            throw new InvalidField(
-                self::MENDED,
-                'A new drip was seen, and none goes by itself: say what was mended, or what it was.',
-            );
-        }
     }
 
     public function gravity(): int

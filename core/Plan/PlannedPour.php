@@ -85,10 +85,18 @@ final readonly class PlannedPour
     public function standing(JobState $job): Runs
     {
         [$plan, $ledger] = [Plan::of($job), $job->ledger()];
+        $most = $ledger->contentMl + $ledger->plusMinusMl;
         $stays = $plan->choices->inside($plan->predicted->retained);
-        $air = $plan->choices->atmosphere()->pressure->kPa();
-        $stays = $this->after?->fill($job->circuit, $stays, $air)->runs->coolant($job->circuit) ?? $stays;
-        $inside = $stays->sum() <= $ledger->contentMl + $ledger->plusMinusMl ? $stays : new Volumes;
+        if ($this->after !== null) {
+            $stays = $this->after
+                ->fill($job->circuit, $stays, $plan->choices->atmosphere()->pressure->kPa())
+                ->runs->coolant($job->circuit);
+            if ($stays->sum() > $most) {
+                // The pour before it has not come to its end.
+                return $this->after->standing($job);
+            }
+        }
+        $inside = $stays->sum() <= $most ? $stays : new Volumes;
 
         return Filling::of(
             $job->circuit,

@@ -126,9 +126,10 @@ final class RunWords
     public static function level(Situation $at, WarmLevel $level): Verdict
     {
         $took = $at->amount($level->tookMl);
-        $toCome = $level->series->verdict === TopUpVerdict::Air && $level->series->shrinks
-            ? ', about '.$at->amount(TopUpSeries::stillToComeMl($at, $level->series)).' still to come'
-            : '';
+        $left = $level->series->verdict === TopUpVerdict::Air && $level->series->shrinks
+            ? TopUpSeries::stillToComeMl($at, $level->series)
+            : 0.0;
+        $toCome = $left > 0.0 ? ", about {$at->amount($left)} still to come" : '';
 
         return match (true) {
             $level->code === WarmLevelCode::NotLooked => Verdict::wait(

@@ -115,7 +115,7 @@ final readonly class VacuumHold
         }
         $divisions
             = ($this->verdict === HoldVerdict::Leak ? $this->fit?->ifOneDivisions : $this->fit?->leakDivisions) ?? 0.0;
-        // Of two readings that fell further than anything settles, the rest is leak at the least.
+        // What fell further than anything settles is leak, at the least.
         $least = $this->verdict === HoldVerdict::Leak
             ? $this->change - Pressure::inchesOfMercury(self::SETTLES_IN_HG)->kPa()
             : 0.0;

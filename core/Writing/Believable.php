@@ -62,9 +62,13 @@ final class Believable
         ?Entry $replaces = null,
     ): void {
         self::assertSensors($at, $fields, $filled);
-        if (self::tellsADanger($filled)) {
+        $reading = HotReading::of(new Entry(0, 0, '', '', HotReading::form(), $filled->values));
+        // Where danger is told, nothing else of the line is asked again first.
+        if ($reading !== null && $reading->besides->sign !== Sign::None) {
             return;
         }
+        // A sensor that has come to stand in air falls at once, though not below what is around it.
+        $inAir = $reading?->farC !== null && RunDanger::sensorInAir($reading->coolantC, $reading->farC);
         $typed = OutsideAir::of(new Entry(0, 0, '', '', '', $filled->values))?->celsius;
         $air = $typed ?? self::air($at);
         $asked = OutsideAir::askedIn(...$fields);
@@ -83,7 +87,12 @@ final class Believable
             if ($air === null && $asked !== null) {
                 self::assertAirWhereItTells($at, $asked, $celsius);
             }
-            self::assertNotTooFast($at, $field, $celsius, $running, $replaces);
+            if (! $inAir) {
+                self::assertNotTooFast($at, $field, $celsius, $running, $replaces);
+            }
+        }
+        if ($inAir) {
+            return;
         }
         self::assertNotSwapped($at, $filled);
         self::assertNoHotterThanItsCoolant($at, $filled);
@@ -133,15 +142,6 @@ final class Believable
                 );
             }
         }
-    }
-
-    /** Where danger is told, a sign or a sensor in air, nothing else of the line is asked again first. */
-    private static function tellsADanger(Filled $filled): bool
-    {
-        $reading = HotReading::of(new Entry(0, 0, '', '', HotReading::form(), $filled->values));
-
-        return $reading !== null && ($reading->besides->sign !== Sign::None
-            || ($reading->farC !== null && RunDanger::sensorInAir($reading->coolantC, $reading->farC)));
     }
 
     /** The last coolant temperature before this moment, at any step; null when there is none. */

@@ -111,12 +111,17 @@ final class ColdLevelWords
         return $level->shrank->ml > 0.0 ? "{$took}: what differs is reading error." : "{$took} is reading error.";
     }
 
+    private static function stillToCome(float $ml, Situation $at): string
+    {
+        return $ml > 0.0 ? "; about {$at->amount($ml)} still to come" : ', and by the sums nothing more is missing';
+    }
+
     private static function so(Situation $at, ColdLevelRead $level, string $took): string
     {
         return match ($level->series->verdict) {
             TopUpVerdict::Settled => self::quiet($at, $level, $took),
             TopUpVerdict::Air => $level->series->shrinks
-                ? "Top-ups shrink; about {$at->amount(TopUpSeries::stillToComeMl($at, $level->series))} still to come."
+                ? 'Top-ups shrink'.self::stillToCome(TopUpSeries::stillToComeMl($at, $level->series), $at).'.'
                 : "It took {$took}, no less than the time before: what it takes next tells whether that is air.",
             default => "It took {$took}.",
         };

@@ -75,7 +75,7 @@ final class BleedWords
         $predicted = $at->litres((float) $bled->expectedMl);
 
         return match (true) {
-            $off < 0.0 => " Predicted was {$predicted}: so early, air has stayed somewhere below it. "
+            $off < 0.0 => " Predicted was {$predicted}: so early, air may have stayed below it. "
                 .'The level at the mark tells how much.',
             $off > 0.0 => " Predicted was {$predicted}: so late, coolant went elsewhere first, or a pour was counted twice.",
             default => '',

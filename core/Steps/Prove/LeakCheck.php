@@ -13,7 +13,6 @@ use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
-use Aqbel\Core\Values;
 
 /** Stage 10: a look underneath, against what was wet before. */
 final class LeakCheck extends StepKind
@@ -59,11 +58,6 @@ final class LeakCheck extends StepKind
         return Form::offering([LeakSeen::asked($this->hasDripped($at))], [LeakSeen::asked(true)]);
     }
 
-    public function admit(Situation $at, string $form, Values $values): void
-    {
-        LeakSeen::admit($values, $this->hasDripped($at));
-    }
-
     private function hasDripped(Situation $at): bool
     {
         return LeakSeen::standing($at->observed(LeakSeen::class)) !== null;
@@ -90,7 +84,7 @@ final class LeakCheck extends StepKind
             $at->observed(LeakSeen::class) === [] => [
                 Obstacle::missing('not_looked', 'Record what it looks like underneath.'),
             ],
-            $this->hasDripped($at) => [Obstacle::missing('new_drip', 'Mend the new drip, then look again.')],
+            $this->hasDripped($at) => [Obstacle::missing('new_drip', 'Mend the new drip, then look again and say what was mended.')],
             default => [],
         };
     }
@@ -101,7 +95,9 @@ final class LeakCheck extends StepKind
 
         return match (true) {
             $last === null => null,
-            $this->hasDripped($at) => Verdict::stop('new_drip', 'New drip', 'Mend it before the vehicle drives.'),
+            $this->hasDripped($at) => Verdict::stop('new_drip', 'New drip', $last->isNew
+                ? 'Mend it before the vehicle drives.'
+                : 'It is gone now, and none goes by itself: look once more, and say what was mended or what it was.'),
             $last->mended !== '' => Verdict::pass('no_new_drip', 'No new drip', "Mended: {$last->mended}."),
             default => Verdict::pass('no_new_drip', 'No new drip', 'Nothing that was not there before.'),
         };

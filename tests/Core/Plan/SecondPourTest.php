@@ -12,6 +12,7 @@ use Aqbel\Core\Plan\PlannedPour;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Schools\SecondNeck;
 use PHPUnit\Framework\TestCase;
+use Tests\Core\JobOnPaper;
 use Tests\Demo;
 
 /** A pour through a second fill point begins on the coolant that the one before it has left. */
@@ -54,6 +55,19 @@ final class SecondPourTest extends TestCase
         $full = new Volumes(array_map(fn ($passage) => $passage->volumeMl, $circuit->passages));
         self::assertEqualsWithDelta(0.0, $first->fill($circuit, $full, Atmosphere::SEA_LEVEL_KPA)->airMl, 1.0);
         self::assertEqualsWithDelta(0.0, $second->fill($circuit, $full, Atmosphere::SEA_LEVEL_KPA)->airMl, 1.0);
+    }
+
+    public function test_the_picture_stands_by_the_first_until_that_is_over(): void
+    {
+        $circuit = Demo::circuit('yard-tractor');
+        [$first, $second] = self::pours($circuit);
+        $job = fn (float $ml) => JobOnPaper::on('yard-tractor', SecondNeck::ID.'upper_end', choices: ['opened' => []])
+            ->write('found', 'found', ['content' => 'empty'])
+            ->write('fill_level', 'poured', ['volume' => $ml, 'vessel' => 'syringe', 'liquid' => 'premix'])
+            ->state();
+        self::assertEquals($first->standing($job(600.0)), $second->standing($job(600.0)));
+        $over = $second->standing($job(2_000.0))->coolant($circuit)->sum();
+        self::assertEqualsWithDelta(2_000.0, $over, 60.0);
     }
 
     public function test_a_pour_changed_is_changed_with_those_before_it(): void
