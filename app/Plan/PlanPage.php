@@ -254,7 +254,7 @@ final readonly class PlanPage
     /** @return list<Stepper> how far it has run, and how far at the last change */
     public function usage(): array
     {
-        $road = $this->units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
+        $road = $this->units->road();
         $km = $this->before?->usage->odometerKm;
         $lastRoad = $km === null ? '' : number_format($road->fromBase($km * 1.0e6), 0, '.', '');
 

@@ -240,7 +240,7 @@ final readonly class RecordSheet
     /** @return list<VisitRow> */
     public function visits(): array
     {
-        $form = VisitForm::of($this->state->circuit, $this->plan->rules()->vessels, $this->units);
+        $form = VisitForm::of($this->state->circuit, $this->plan->rules()->vessels);
         $made = $this->book->all()->reject(fn (Visit $visit) => $visit->isDue());
 
         return array_values($made->map(fn (Visit $visit) => VisitRow::of($visit, $form))->all());
@@ -291,7 +291,7 @@ final readonly class RecordSheet
             $rounds[] = new RecordRound(
                 $this->titleOf($step),
                 $hottest === [] ? '' : $this->units->format(max($hottest), Dimension::Temperature),
-                $taken[$id] > 0.0 ? $this->units->format($taken[$id], Unit::Millilitre) : '–',
+                $taken[$id] > 0.0 ? $this->units->format($taken[$id], $this->units->small()) : '–',
                 $taken[$id] / $most,
                 $this->state->verdictOf($step, $this->now, $this->units)->title ?? '',
             );

@@ -74,7 +74,7 @@ final readonly class NextDue
     /** @return list<string> the marks at which it is due, whichever comes first */
     public function marks(UnitSystem $units): array
     {
-        $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
+        $road = $units->road();
 
         return array_values(array_filter([
             $this->by()?->format('Y-m'),
@@ -86,7 +86,7 @@ final readonly class NextDue
     /** The interval in words. */
     public function rule(UnitSystem $units): string
     {
-        $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
+        $road = $units->road();
 
         return "{$this->road($this->interval->km, $road)}, {$this->interval->months} months or "
             .number_format($this->interval->hours).' h';

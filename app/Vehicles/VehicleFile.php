@@ -46,7 +46,7 @@ final class VehicleFile
             foreach (Vehicle::query()->with('circuit:id,name')->orderBy('plate')->lazy(200) as $vehicle) {
                 $shown = VehicleInput::shown($vehicle, $units);
                 $line = [$vehicle->plate, $vehicle->name, $vehicle->circuit->name, $vehicle->notes];
-                foreach (VehicleInput::form($units)->fields as $field) {
+                foreach (VehicleInput::form()->fields as $field) {
                     $text = $shown[$field->name];
                     $unit = $field->assumedUnit($units);
                     $line[] = $text === '' || $unit === Unit::Share ? $text : "{$text} {$unit->value}";

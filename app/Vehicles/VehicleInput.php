@@ -30,16 +30,15 @@ final class VehicleInput
     private const SECONDS_PER_HOUR = 3600.0;
 
     /** How far it has run, and its own interval; all of it if known. */
-    public static function form(UnitSystem $units): Form
+    public static function form(): Form
     {
-        $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
         $far = fn (string $name, string $label): Field => Field::length(
             $name,
             $label,
             0.0,
             self::MOST_KM * self::MM_PER_KM,
             false,
-        )->in($road);
+        )->in(Unit::Kilometre);
         $long = fn (string $name, string $label): Field => Field::duration(
             $name,
             $label,
@@ -66,7 +65,7 @@ final class VehicleInput
             array_keys($kept),
             array_map(
                 fn (Field $field, ?float $base) => $base === null ? '' : $field->assumedUnit($units)->typed($base),
-                self::form($units)->fields,
+                self::form()->fields,
                 array_values($kept),
             ),
         );
@@ -113,7 +112,7 @@ final class VehicleInput
     {
         // What stands there as it was shown stays as it is stored, to the last digit.
         $shown = $existing === null ? [] : self::shown($existing, $units);
-        $form = self::form($units);
+        $form = self::form();
         $typed = [];
         foreach ($form->fields as $field) {
             $text = $fields[$field->name] ?? $shown[$field->name] ?? '';

@@ -84,7 +84,7 @@ final readonly class VehiclePage
     {
         $shown = VehicleInput::shown($this->vehicle, $this->units);
         $run = [];
-        foreach (array_slice(VehicleInput::form($this->units)->fields, 0, 2) as $field) {
+        foreach (array_slice(VehicleInput::form()->fields, 0, 2) as $field) {
             if ($shown[$field->name] !== '') {
                 $run[] = "{$shown[$field->name]} {$field->assumedUnit($this->units)->value}";
             }

@@ -124,7 +124,7 @@ final readonly class VisitBook
             $this->assertFollowed();
             $state = $this->job->state();
             $vessels = Plan::of($state)->rules()->vessels;
-            $filled = VisitForm::of($state->circuit, $vessels, $person->units)->read($raw, $person->units);
+            $filled = VisitForm::of($state->circuit, $vessels)->read($raw, $person->units);
             VisitForm::admit($filled->values);
             $visit
                 ->fill([
@@ -158,7 +158,7 @@ final readonly class VisitBook
             $person,
             $key,
         ): void {
-            $filled = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels, $person->units)->read(
+            $filled = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels)->read(
                 $raw,
                 $person->units,
             );

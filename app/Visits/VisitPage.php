@@ -42,7 +42,7 @@ final readonly class VisitPage
     ) {
         $state = $job->state();
         $book = new VisitBook($job);
-        $this->form = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels, $units);
+        $this->form = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels);
         $this->visits = $book->all();
         $this->says = $book->says($state);
         $this->wrong = $correct === null

@@ -16,6 +16,14 @@ interface Observation
     /** What a line tells of it; null where it tells nothing of it. */
     public static function of(Entry $line): ?static;
 
+    /**
+     * What an earlier version wrote down of it, as it would be entered today.
+     *
+     * @param  array<mixed>  $values  by field
+     * @return array<mixed>
+     */
+    public static function asItIsAskedNow(string $form, array $values): array;
+
     /** Where it stands, when it was made, by whom and how. */
     public function told(): Told;
 }

@@ -15,8 +15,6 @@ use Aqbel\Core\Stores\Inventory;
 /** One step of one job at one moment: all a step kind may look at. */
 final readonly class Situation
 {
-    private const A_LITRE_ML = 1000.0;
-
     /** @var \ArrayObject<string, mixed> what was worked out for this moment, by name */
     private \ArrayObject $worked;
 
@@ -151,10 +149,12 @@ final readonly class Situation
         return $this->say($ml, Dimension::Volume);
     }
 
-    /** A top-up: to the millilitre below a litre. */
+    /** A top-up or a leak: below a litre, or a quart, in what is smaller. */
     public function amount(float $ml): string
     {
-        return abs($ml) < self::A_LITRE_ML ? $this->say($ml, Unit::Millilitre) : $this->litres($ml);
+        return abs($ml) < $this->units->unit(Dimension::Volume)->toBase(1.0)
+            ? $this->say($ml, $this->units->small())
+            : $this->litres($ml);
     }
 
     public function degrees(float $celsius): string

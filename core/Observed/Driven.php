@@ -19,6 +19,9 @@ final readonly class Driven extends Report
 
     public const MINUTES = 'minutes';
 
+    private const FAR = 'far';
+
+    /** Under this the way was told until 0.18, in kilometres. */
     private const KM = 'km';
 
     private const HOTTEST = 'ect';
@@ -30,6 +33,8 @@ final readonly class Driven extends Report
     private const LONGEST_S = 36_000.0;
 
     private const FARTHEST_KM = 1_000.0;
+
+    private const MM_PER_KM = 1.0e6;
 
     private const LEAST_C = 0.0;
 
@@ -73,15 +78,50 @@ final readonly class Driven extends Report
         return $line->form !== self::FORM ? null : new self(
             Told::by($line),
             $line->number(self::MINUTES),
-            $line->number(self::KM),
+            self::km($line),
             $line->number(self::HOTTEST),
             Needle::tryFrom($line->text(self::NEEDLE)),
             Alarm::tryFrom($line->text(self::ALARM)) ?? Alarm::None,
         );
     }
 
+    private static function km(Entry $line): ?float
+    {
+        $mm = $line->number(self::FAR);
+
+        return $mm === null ? $line->number(self::KM) : $mm / self::MM_PER_KM;
+    }
+
     /** @param  bool  $stationary  it runs under load instead */
     public static function asked(bool $stationary): Form
+    {
+        return self::with($stationary, $stationary ? [] : [self::way()]);
+    }
+
+    /** With what it asked for before. */
+    public static function ever(bool $stationary): Form
+    {
+        return self::with($stationary, $stationary ? [] : [
+            self::way(),
+            Field::number(self::KM, 'Or so many kilometres', 0.0, self::FARTHEST_KM)->optional(),
+        ]);
+    }
+
+    public static function asItIsAskedNow(string $form, array $values): array
+    {
+        $km = $form === self::FORM ? $values[self::KM] ?? null : null;
+
+        return is_numeric($km) ? [...array_diff_key($values, [self::KM => 0]), self::FAR => "{$km} km"] : $values;
+    }
+
+    private static function way(): Field
+    {
+        return Field::length(self::FAR, 'Or so far', 0.0, self::FARTHEST_KM * self::MM_PER_KM, false)
+            ->in(Unit::Kilometre);
+    }
+
+    /** @param  list<Field>  $ways  how far it was driven */
+    private static function with(bool $stationary, array $ways): Form
     {
         return new Form(self::FORM, $stationary ? 'Record the run under load' : 'Record drive', [
             Field::duration(
@@ -90,7 +130,7 @@ final readonly class Driven extends Report
                 Unit::Minute,
                 self::LONGEST_S,
             )->usuallySaid(),
-            $stationary ? null : Field::number(self::KM, 'Or so many kilometres', 0.0, self::FARTHEST_KM)->optional(),
+            ...$ways,
             Field::temperature(self::HOTTEST, 'Highest coolant', false, self::LEAST_C, self::MOST_C)->usuallySaid(),
             Field::choice(self::NEEDLE, 'No reading: the needle stood', Needle::choices())->optional(),
             Field::choice(self::ALARM, 'Alarm', Alarm::choices(), Alarm::None->value),
@@ -100,7 +140,8 @@ final readonly class Driven extends Report
     /** @throws InvalidField where nothing says how long, or how hot */
     public static function admit(Values $values): void
     {
-        if ($values->number(self::MINUTES) === null && $values->number(self::KM) === null) {
+        $told = array_map(fn (string $field): ?float => $values->number($field), [self::MINUTES, self::FAR, self::KM]);
+        if (array_filter($told, is_float(...)) === []) {
             throw new InvalidField(self::MINUTES, 'Enter how long it was driven, or how far.');
         }
         $alarmed = ! in_array($values->text(self::ALARM), ['', Alarm::None->value], true);

@@ -91,7 +91,7 @@ final readonly class VesselReading
         if ($ml < self::LEAST_OF_A_MARK * $vessel->graduationMl) {
             throw new InvalidField(
                 self::VESSEL,
-                "{$at->litres($ml)} cannot be read between marks of {$at->litres($vessel->graduationMl)}: "
+                "{$at->amount($ml)} cannot be read between marks of {$at->amount($vessel->graduationMl)}: "
                     .'choose the vessel it was read in, or enter what its marks tell.',
             );
         }

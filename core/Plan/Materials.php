@@ -51,7 +51,8 @@ final readonly class Materials
             $items['water'] = "Distilled or deionised water: {$withSpare($predicted->waterMl)}";
         }
         if ($items === []) {
-            $items['topping'] = 'A litre of mixed coolant for topping up, the family the manual names';
+            $items['topping'] = ($units === UnitSystem::UsCustomary ? 'A quart' : 'A litre')
+                .' of mixed coolant for topping up, the family the manual names';
         }
         $items['vessels'] = $this->choices->drains === []
             ? 'Measuring jug, rags'

@@ -45,7 +45,7 @@ final class NextChange
         }
         $rule = $choices->rules->changeLater;
         [$odometer, $hours] = [$choices->usage->odometerKm, $choices->usage->hours];
-        $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
+        $road = $units->road();
         $distance = fn (float $km): string => number_format($road->fromBase($km * 1.0e6)).' '.$road->value;
 
         return 'after '.$distance($rule->km).($odometer === null ? '' : " (at {$distance($odometer + $rule->km)})")

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan;
 
+use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 
@@ -54,6 +55,15 @@ final readonly class Vessel
         $readings = max(1.0, ceil(abs($ml) / (self::MARKS * $this->graduationMl)));
 
         return self::SIGMAS / sqrt(12.0) * $this->graduationMl * sqrt($readings);
+    }
+
+    /** So much as its own marks tell it, in whatever units somebody reads the rest. */
+    public function mark(float $ml): string
+    {
+        $units = UnitSystem::ofMarks($this->graduationMl);
+        $isOfOunces = $units === UnitSystem::UsCustomary && $this->graduationMl < Unit::Cup->toBase(1.0) - 1.0;
+
+        return $units->format($ml, $isOfOunces ? $units->small() : Dimension::Volume);
     }
 
     public static function scale(): self

@@ -18,9 +18,10 @@ final class WhatHangsOn
             ? $node
             : $circuit->nodes[$node]->label;
         $air = fn (float $ml): string => $units->format($ml, Dimension::Volume);
-        $apart = $tie->apartMm > 0.5
-                ? "{$units->format($tie->apartMm, Dimension::Length)} apart in height"
-                : 'at one height';
+        $length = fn (float $mm): string => $units->format($mm, Dimension::Length);
+        $apart = $length($tie->apartMm) === $length(0.0)
+            ? 'at one height'
+            : "{$length($tie->apartMm)} apart in height";
 
         return "“{$name($tie->one)}” and “{$name($tie->other)}” lie {$apart}: "
             ."by which of them is the higher one, {$air($tie->lowMl)} or {$air($tie->highMl)} of air stays.";

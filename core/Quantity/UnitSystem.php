@@ -25,6 +25,29 @@ enum UnitSystem: string
         };
     }
 
+    /** What less than one of its volumes is said in. */
+    public function small(): Unit
+    {
+        return $this === self::UsCustomary ? Unit::FluidOunce : Unit::Millilitre;
+    }
+
+    /** What a way on the road is said in. */
+    public function road(): Unit
+    {
+        return $this === self::UsCustomary ? Unit::Mile : Unit::Kilometre;
+    }
+
+    /** The one in which so much from mark to mark is a round number, as a vessel of it is marked. */
+    public static function ofMarks(float $ml): self
+    {
+        $inFives = $ml / 5.0;
+        $inHalfOunces = 2.0 * Unit::FluidOunce->fromBase($ml);
+
+        return abs($inHalfOunces - round($inHalfOunces)) < abs($inFives - round($inFives))
+            ? self::UsCustomary
+            : self::Metric;
+    }
+
     /** A number in the core's unit as this person reads it, e.g. "7.59 L"; without the unit when asked. */
     public function format(float $base, Dimension|Unit $in, bool $withUnit = true): string
     {

@@ -269,10 +269,12 @@ final readonly class Field
         );
     }
 
-    /** The unit meant when only a number is typed. */
+    /** The unit meant when only a number is typed; a way on the road is told in the reader's. */
     public function assumedUnit(UnitSystem $units): Unit
     {
-        return $this->unit ?? $units->unit($this->dimension ?? Dimension::Fraction);
+        return $this->unit === Unit::Kilometre
+            ? $units->road()
+            : $this->unit ?? $units->unit($this->dimension ?? Dimension::Fraction);
     }
 
     /** The default as it stands in the input, in the person's unit. */

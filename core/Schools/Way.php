@@ -116,6 +116,12 @@ final readonly class Way implements School
                     'keeps its funnel while it runs',
                     'What is filled through a high funnel is warmed up under it. Choose “Under the funnel”.',
                 ),
+                $this->warmedBy === WarmedBy::UnderFunnel && $this->has(Aid::VentPressure) => new Misfit(
+                    'funnel_where_the_tester_sits',
+                    'has its funnel where the tester sits',
+                    'Under a funnel the tester has no neck to sit on. Leave one of the two out: the column in the '
+                        .'funnel lifts coolant as well.',
+                ),
                 $this->by->mixedOutside() && $this->has(Aid::Raise) => new Misfit(
                     'lift_does_not_help',
                     'leaves no less air here',

@@ -9,7 +9,6 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Plan\Vessels;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
-use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Values;
@@ -31,13 +30,12 @@ final class VisitForm
     /** A level is read on a cold engine; warmer than this it says nothing, °C (common practice, no source). */
     private const WARMEST_C = 50.0;
 
-    public static function of(Circuit $circuit, Vessels $vessels, UnitSystem $units): Form
+    public static function of(Circuit $circuit, Vessels $vessels): Form
     {
         $levels = array_combine(
             array_map(fn (LevelFound $level) => $level->value, LevelFound::cases()),
             array_map(fn (LevelFound $level) => $level->label(), LevelFound::cases()),
         );
-        $road = $units === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre;
 
         return new Form('visit', 'Sign this visit', [
             Field::choice(Visit::LEVEL, 'Cold level as found', $levels),
@@ -51,7 +49,7 @@ final class VisitForm
                 'open',
             )->optional(),
             Field::temperature(Visit::FREEZE, 'Freeze point read', false, -80.0, 5.0),
-            Field::length(Visit::ODOMETER, 'Odometer', 0.0, self::MOST_KM * self::MM_PER_KM, false)->in($road),
+            Field::length(Visit::ODOMETER, 'Odometer', 0.0, self::MOST_KM * self::MM_PER_KM, false)->in(Unit::Kilometre),
             Field::duration(
                 Visit::HOURS,
                 'Running hours',

@@ -84,7 +84,7 @@ final class Script
             return $clerk->late(
                 $at,
                 $line->form,
-                $this->kinds->of($at->step)->form($at, $line->form)?->typed($line->values) ?? $line->values,
+                $this->typed($at, $line->form, $line),
             );
         }
 
@@ -96,8 +96,14 @@ final class Script
     /** @return array<mixed> */
     private function typed(Situation $at, string $form, ScriptLine $line): array
     {
-        return ($this->kinds->anyTime($form) ?? $this->kinds->of($at->step))->form($at, $form)?->typed($line->values)
-            ?? $line->values;
+        $kind = $this->kinds->anyTime($form) ?? $this->kinds->of($at->step);
+        $values = array_reduce(
+            $kind->observes(),
+            fn (array $values, string $what): array => $what::asItIsAskedNow($form, $values),
+            $line->values,
+        );
+
+        return $kind->form($at, $form)?->typed($values) ?? $values;
     }
 
     private function append(NewLine $new, ScriptLine $line): void

@@ -167,7 +167,7 @@ final class VehicleController extends Controller
             'vehicle' => $vehicle,
             'circuits' => $circuits,
             'circuit' => $vehicle->exists ? array_search($vehicle->circuit->newestRevision()->id, $circuits, true) : '',
-            'fields' => VehicleInput::form($units)->fields,
+            'fields' => VehicleInput::form()->fields,
             'shown' => VehicleInput::shown($vehicle, $units),
             'units' => $units,
         ]);

@@ -276,7 +276,7 @@ final class PlanRequest extends FormRequest
     private function usage(): Usage
     {
         $road = fn (string $name): ?float => (
-            $mm = $this->number($this->roadField($name), null)
+            $mm = $this->number(self::roadField($name), null)
         ) === null ? null : $mm / 1.0e6;
         $hours = fn (string $name): ?float => (
             $seconds = $this->number(self::hoursField($name), null)
@@ -300,10 +300,9 @@ final class PlanRequest extends FormRequest
         );
     }
 
-    private function roadField(string $name): Field
+    private static function roadField(string $name): Field
     {
-        return Field::length($name, 'Distance', 0, 5.0e12, false)
-            ->in($this->units() === UnitSystem::UsCustomary ? Unit::Mile : Unit::Kilometre);
+        return Field::length($name, 'Distance', 0, 5.0e12, false)->in(Unit::Kilometre);
     }
 
     private static function hoursField(string $name): Field

@@ -22,7 +22,6 @@ use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\VesselUse;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -79,7 +78,7 @@ final class ColdLevel extends StepKind
     {
         return [
             'Level ground. Rag over the cap, to the first hiss, stop, wait, go on.',
-            'Read the level against '.$at->facts()->coldLevel.', top up to it, read the jug.',
+            "Read the level, top up to {$at->facts()->coldLevel}, read the jug.",
             $at->facts()->neck->hasRecoveryBottle()
                 ? 'Recovery bottle to its cold mark, hose under the surface.'
                 : 'Never above the mark in a pressure tank: draw the excess off.',
@@ -189,7 +188,7 @@ final class ColdLevel extends StepKind
         return new Figure(
             'Topped up',
             $topUps === [] ? null : ToppedUp::sumMl($topUps),
-            Unit::Millilitre,
+            $at->units->small(),
             Origin::Measured,
             $before?->ml,
             'the time before',
@@ -208,7 +207,7 @@ final class ColdLevel extends StepKind
                 'Level after level',
                 $took,
                 [],
-                Unit::Millilitre,
+                $at->units->small(),
                 goal: TopUpSeries::settledMl($at),
                 goalLabel: 'or less is reading error',
                 over: count($took).' levels',

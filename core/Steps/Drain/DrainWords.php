@@ -11,6 +11,7 @@ use Aqbel\Core\Judged\DrainsInTurn;
 use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Observed\Flowed;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\AtPoint;
 
@@ -155,7 +156,7 @@ final readonly class DrainWords
                 array_unique(array_map(fn (string $id) => $circuit->passages[$id]->label ?? $id, $region->passages)),
             );
             if (array_intersect($parts, $this->empties()) !== []) {
-                return implode(', ', $parts).' gets no air and glugs'.(
+                return Listed::of($parts).(count($parts) > 1 ? ' get no air and glug' : ' gets no air and glugs').(
                     $region->airPort === null ? '.' : ": open {$circuit->port($region->airPort)->label}."
                 );
             }

@@ -87,7 +87,7 @@ final readonly class BucketToFill
     {
         $spare = round(100.0 * (Shopping::SPARE - 1.0));
         $much = $this->inAllMl() <= self::LEAST_ML
-                ? 'A litre is enough for topping up.'
+                ? 'That is enough for topping up.'
                 : "That is {$spare} % more than the circuit takes.";
 
         return match (true) {
@@ -96,8 +96,9 @@ final readonly class BucketToFill
             $this->isBeyondHelp() => 'Set this batch aside, labelled.',
             $this->isEnough(), $this->thereMl > 0.0 && $this->stockMl + $this->waterMl <= 0.0 => 'It is mixed. Stir.',
             $this->scooped => 'Level bench, everything clean. Into a clean bucket, '
-                ."load by load with {$this->measure()}: {$this->at->litres($this->stockMl)} {$this->stock()}, "
-                ."then {$this->at->litres($this->waterMl)} water. {$much} Stir.",
+                ."load by load with {$this->measure()}: ".implode(', then ', $this->amounts()).". {$much} Stir.",
+            $this->isShared() => 'A like share to each of the buckets it is in, measured: '
+                .implode(', then ', $this->amounts()).'. Stir.',
             default => "Level bench, everything clean. {$this->vessel->name}{$this->often()}: "
                 .implode(', then ', array_filter([
                     $this->stockMl > 0.0 ? "{$this->stock()} to the {$this->stockMark()} mark" : null,
@@ -143,18 +144,29 @@ final readonly class BucketToFill
     /** What still goes in, as a sentence of its own. */
     public function toAdd(): string
     {
-        $add = array_filter([
-            $this->stockMl > 0.0 ? "{$this->at->litres($this->stockMl)} {$this->stock()}" : null,
-            $this->waterMl > 0.0 ? "{$this->at->litres($this->waterMl)} water" : null,
-        ]);
-
         return match (true) {
-            $add === [] => '',
+            $this->amounts() === [] => '',
             $this->isBeyondHelp() => " To put that right would take {$this->at->litres($this->stockMl + $this->waterMl)} "
                 .'more than is there, and the circuit takes less: set this batch aside, take its line back, and mix '
                 .'afresh.',
-            default => ' Add '.Listed::of($add).' to the bucket.',
+            default => ' Add '.Listed::of($this->amounts()).' to the bucket.',
         };
+    }
+
+    /** @return list<string> what still goes in, one liquid after the other, as it is measured */
+    private function amounts(): array
+    {
+        return array_values(array_filter([
+            $this->stockMl > 0.0 ? "{$this->vessel->mark($this->stockMl)} {$this->stock()}" : null,
+            $this->waterMl > 0.0 ? "{$this->vessel->mark($this->waterMl)} water" : null,
+        ]));
+    }
+
+    /** Whether it is in several buckets, so that what still goes in stands at no mark of one. */
+    private function isShared(): bool
+    {
+        return $this->lots < 2 && $this->thereMl > 0.0
+            && $this->thereMl + $this->stockMl + $this->waterMl > $this->vessel->holdsMl();
     }
 
     /** Whether what is mixed fills the circuit, and brings it to its strength. */
@@ -178,7 +190,11 @@ final readonly class BucketToFill
 
     private function upTo(string $mark): string
     {
-        return $this->scooped ? 'measured, load by load' : $mark.$this->often();
+        return match (true) {
+            $this->scooped => 'measured, load by load',
+            $this->isShared() => 'measured, a like share to each bucket',
+            default => $mark.$this->often(),
+        };
     }
 
     private function measure(): string
@@ -194,12 +210,12 @@ final readonly class BucketToFill
 
     private function stockMark(): string
     {
-        return $this->at->litres($this->inOneMl() + $this->stockMl / $this->lots);
+        return $this->vessel->mark($this->inOneMl() + $this->stockMl / $this->lots);
     }
 
     private function waterMark(): string
     {
-        return $this->at->litres($this->inOneMl() + ($this->stockMl + $this->waterMl) / $this->lots);
+        return $this->vessel->mark($this->inOneMl() + ($this->stockMl + $this->waterMl) / $this->lots);
     }
 
     /** What is in the vessel before; where it is mixed in several lots the first of them is another vessel’s. */

@@ -64,7 +64,7 @@ final class Found extends StepKind
     {
         return [
             ...$this->leftBehind($at),
-            'Vehicle on level ground, engine cold. Read the level against '.$at->facts()->coldLevel.'.',
+            "Vehicle on level ground, engine cold. Full means: {$at->facts()->coldLevel}.",
             'Say how full it is, and how much is missing if it is low.',
             'Touch a drop on the refractometer if you have one: it tells what the old coolant still protects to.',
         ];

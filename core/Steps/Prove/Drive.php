@@ -12,6 +12,8 @@ use Aqbel\Core\Job\WatchedBy;
 use Aqbel\Core\Judged\DriveCode;
 use Aqbel\Core\Judged\DriveRun;
 use Aqbel\Core\Observed\Driven;
+use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\NotRun;
@@ -61,7 +63,9 @@ final class Drive extends StepKind
 
     public function asks(Situation $at): array
     {
-        return [Driven::asked($at->facts()->stationary)];
+        $stationary = $at->facts()->stationary;
+
+        return Form::offering([Driven::asked($stationary)], [Driven::ever($stationary)]);
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -81,7 +85,8 @@ final class Drive extends StepKind
             DriveCode::TooShort => [
                 Obstacle::missing(
                     'too_short',
-                    'It proves from ten minutes or five kilometres on: drive it once more, and record that.',
+                    'It proves from '.self::least($at).' on: '
+                        .($at->facts()->stationary ? 'run' : 'drive').' it once more, and record that.',
                 ),
             ],
             DriveCode::NotSoLong => [
@@ -132,7 +137,7 @@ final class Drive extends StepKind
             DriveCode::TooShort => Verdict::wait(
                 $run->code(),
                 'Too short',
-                'Ten minutes or five kilometres are the least that shake anything out.',
+                ucfirst(self::least($at)).' are the least that shake anything out.',
             ),
             DriveCode::NotSoLong => Verdict::wait(
                 $run->code(),
@@ -152,6 +157,16 @@ final class Drive extends StepKind
                     ? 'No alarm, by the needle: less than a reading tells.'
                     : 'No alarm.',
             ),
+        };
+    }
+
+    /** How long or how far is enough. */
+    private static function least(Situation $at): string
+    {
+        return match (true) {
+            $at->facts()->stationary => 'ten minutes',
+            $at->units === UnitSystem::UsCustomary => 'ten minutes or 3.2 miles',
+            default => 'ten minutes or five kilometres',
         };
     }
 

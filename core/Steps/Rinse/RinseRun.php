@@ -208,7 +208,9 @@ final class RinseRun extends StepKind
         $cap = $at->facts()->capOrNothingKpa();
         $full = $at->facts()->thermostatFullC;
         $ends = $open - StopLimit::BOILING_MARGIN;
-        $early = $full !== null && $ends < $full ? ", before the thermostat is full open at {$at->degrees($full)}" : '';
+        $early = $full !== null && $ends < $full && $at->degrees($ends) !== $at->degrees($full)
+            ? ", before the thermostat is full open at {$at->degrees($full)}"
+            : '';
         $holds = $at->degrees(StopLimitAtNeck::boiling($at, $water, $cap));
         $capped = $cap > 0.0 ? " Under its cap it holds to {$holds}: rinse with the cap on." : '';
 

@@ -155,7 +155,7 @@ final class HeatCycle extends StepKind
         if ($form === FanStaysOff::form() && $fanOn !== null && $hottest !== null && $hottest >= $fanOn) {
             throw new InvalidField(
                 'finish',
-                "The coolant stood at {$at->degrees($hottest)}, past fan-on at {$at->degrees($fanOn)}:"
+                "The coolant stood at {$at->degrees($hottest)}, and the fan comes on at {$at->degrees($fanOn)}:"
                     .' a fan that stays off now is a fault. Shut off, and find out why.',
             );
         }

@@ -57,10 +57,11 @@ final class Hold extends StepKind
     public function why(Situation $at): string
     {
         $rules = Plan::of($at)->rules();
-        $shows = fn (float $minutes): string => $at->say(
+        $shows = fn (float $minutes): string => $at->amount(
             Gauge::resolution($at)->kPa() * VacuumHeld::voidMl($at) / (
                 Gauge::air($at)->pressure->kPa() * $minutes
-            ), Unit::Millilitre);
+            ),
+        );
 
         return "A leak falls in a straight line, settling bends and stands. On this gauge {$rules->glanceMinutes} "
             .'min show leaks from'
@@ -167,7 +168,7 @@ final class Hold extends StepKind
         if ($hold === null) {
             return null;
         }
-        $rate = $at->say($hold->airLeakMlPerMinute(), Unit::Millilitre);
+        $rate = $at->amount($hold->airLeakMlPerMinute());
         $hole = round((float) $hold->holeMicrometres());
 
         return match ($hold->verdict) {
@@ -206,7 +207,7 @@ final class Hold extends StepKind
         $weeps = $cap === null ? '' : '; the same hole would weep about '
             ."{$at->litres($hold->weepMlPerDay($bound, $cap))} a day at cap pressure, to an order of magnitude";
 
-        return "No leak above {$at->say($bound, Unit::Millilitre)} of air a minute{$weeps}.";
+        return "No leak above {$at->amount($bound)} of air a minute{$weeps}.";
     }
 
     public function orders(Situation $at): array

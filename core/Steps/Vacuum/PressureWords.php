@@ -8,7 +8,6 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\PressureHeld;
 use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Saying\Verdict;
 
 /** What a pressure test came to, in the reader's units. */
@@ -66,7 +65,7 @@ final class PressureWords
                 $held->code(),
                 'Holds',
                 "A fall of {$fall} is hoses giving. No loss above "
-                    ."{$at->say($held->boundMlPerMinute, Unit::Millilitre)} a minute.",
+                    ."{$at->amount($held->boundMlPerMinute)} a minute.",
             ),
         };
     }

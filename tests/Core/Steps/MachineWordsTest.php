@@ -119,7 +119,7 @@ final class MachineWordsTest extends TestCase
     }
 
     /** @return list<string> */
-    private static function sentences(Situation $at, StepKind $kind): array
+    public static function sentences(Situation $at, StepKind $kind): array
     {
         $ofForm = fn (Form $form): array => [
             $form->button,

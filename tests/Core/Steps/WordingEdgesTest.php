@@ -145,7 +145,7 @@ final class WordingEdgesTest extends TestCase
         self::assertSame('1.00', $offered(1_020.0));
     }
 
-    public function test_a_litre_is_enough_for_topping_up(): void
+    public function test_so_much_is_enough_for_topping_up(): void
     {
         $said = fn (float $missing): string => implode(' ', JobOnPaper::kind('mix')->instructions(
             JobOnPaper::on('rescue-ambulance')
@@ -153,7 +153,7 @@ final class WordingEdgesTest extends TestCase
                 ->at('mix'),
         ));
         // What a full circuit of this size lacks below its mark, and its spare, stays under a litre up to about 660 mL.
-        self::assertStringContainsString('A litre is enough', $said(0.0));
+        self::assertStringContainsString('That is enough for topping up', $said(0.0));
         self::assertStringContainsString('more than the circuit takes', $said(2_000.0));
     }
 
