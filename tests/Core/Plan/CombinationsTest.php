@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Core\Plan;
 
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Groundwork;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Schools\Aid;
 use Aqbel\Core\Schools\Combination;
 use Aqbel\Core\Schools\Combinations;
+use Aqbel\Core\Schools\RunsUntil;
+use Aqbel\Core\Schools\SchoolCatalogue;
 use Aqbel\Core\Schools\WarmedBy;
+use Aqbel\Core\Schools\Way;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Demo;
@@ -103,6 +107,34 @@ final class CombinationsTest extends TestCase
         );
         self::assertSame(['vent_pressure'], array_values($aids([Tool::PressureTester])));
         self::assertSame([], $aids([Tool::Refractometer]));
+    }
+
+    /** Every way that can be put together, each by itself and with each aid. */
+    #[DataProvider('circuits')]
+    public function test_no_tester_sits_on_the_neck_where_a_funnel_stands(string $key): void
+    {
+        $on = self::on($key, Tool::cases());
+        $pressed = 0;
+        foreach (SchoolCatalogue::standard()->for($on->circuit) as $school) {
+            foreach (WarmedBy::cases() as $warmedBy) {
+                foreach ([[], ...array_map(fn (Aid $aid) => [$aid], Aid::cases())] as $aids) {
+                    $way = Way::made($school, $warmedBy, $aids, RunsUntil::OneRun);
+                    if ($way === null || Demo::planner()->misfit($way, $on) !== null) {
+                        continue;
+                    }
+                    $kinds = array_map(fn (Step $step) => $step->kind, Demo::planner()->by($way, $on)->steps);
+                    $until = array_search('funnel_off', $kinds, true);
+                    $meanwhile = $until === false ? [] : array_slice($kinds, 0, $until);
+                    $tested = fn (array $kinds): array => array_intersect(
+                        ['pressure_test', 'vent_under_pressure'],
+                        $kinds,
+                    );
+                    self::assertSame([], $tested($meanwhile), $way->id());
+                    $pressed += $tested($kinds) === [] ? 0 : 1;
+                }
+            }
+        }
+        self::assertGreaterThan(0, $pressed, 'elsewhere it does');
     }
 
     /** @param  list<Tool>  $tools */
