@@ -122,6 +122,12 @@ final readonly class Way implements School
                     'Under a funnel the tester has no neck to sit on. Leave one of the two out: the column in the '
                         .'funnel lifts coolant as well.',
                 ),
+                $this->warmedBy === WarmedBy::UnderFunnel && $this->until === RunsUntil::Tight => new Misfit(
+                    'funnel_needs_a_run',
+                    'has a funnel that comes off after a run',
+                    'A funnel comes off when it has fed a run and the cooling after it. Choose one good run, or '
+                        .'another way.',
+                ),
                 $this->by->mixedOutside() && $this->has(Aid::Raise) => new Misfit(
                     'lift_does_not_help',
                     'leaves no less air here',
@@ -231,15 +237,40 @@ final readonly class Way implements School
                 $steps[] = new Step('routine', 'routine', Stage::Fill, new Values(['lines' => $lines]));
             }
         }
-        $kinds = array_map(fn (Step $step) => $step->kind, $steps);
         // It stays up until the first run has shown all.
-        $first
-            = $this->has(Aid::Raise) && ! in_array('raise', $kinds, true) ? [new Step('raise', 'raise', Stage::Fill)] : [];
-        $funnel = $this->warmedBy === WarmedBy::UnderFunnel && ! in_array('funnel', $kinds, true)
-                ? [new Step('funnel', 'funnel', Stage::Fill)]
-                : [];
+        $first = $this->has(Aid::Raise) && self::where('raise', $steps) === null
+            ? [new Step('raise', 'raise', Stage::Fill)]
+            : [];
 
-        return [...$first, ...$this->by->mixedOutside() ? [] : $funnel, ...$steps];
+        return [...$first, ...$this->withItsFunnel($steps)];
+    }
+
+    /**
+     * What is poured is poured through it; on what a vacuum has drawn in it is put for the topping up.
+     *
+     * @param  list<Step>  $steps
+     * @return list<Step>
+     */
+    private function withItsFunnel(array $steps): array
+    {
+        if ($this->warmedBy !== WarmedBy::UnderFunnel || self::where('funnel', $steps) !== null) {
+            return $steps;
+        }
+        $before = $this->by->mixedOutside() ? (int) self::where('fill_level', $steps) : 0;
+
+        return [
+            ...array_slice($steps, 0, $before),
+            new Step('funnel', 'funnel', Stage::Fill),
+            ...array_slice($steps, $before),
+        ];
+    }
+
+    /** @param  list<Step>  $steps */
+    private static function where(string $kind, array $steps): ?int
+    {
+        $at = array_search($kind, array_map(fn (Step $step) => $step->kind, $steps), true);
+
+        return $at === false ? null : $at;
     }
 
     public function warmUp(): WarmUp

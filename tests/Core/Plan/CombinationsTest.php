@@ -130,6 +130,7 @@ final class CombinationsTest extends TestCase
                         $kinds,
                     );
                     self::assertSame([], $tested($meanwhile), $way->id());
+                    self::assertSame($until !== false, in_array('funnel', $meanwhile, true), "{$way->id()}: put on first");
                     $pressed += $tested($kinds) === [] ? 0 : 1;
                 }
             }
