@@ -260,6 +260,15 @@ final class JobState
         return new self($this->circuit, $this->first, $this->kinds, new Journal($lines), false, $this->reader);
     }
 
+    /** The same job as a line found it: what was written before, as far as it has been put right since. */
+    public function asFoundBy(Entry $entry): self
+    {
+        return $this->withOnly(array_values(array_filter(
+            $this->journal->lines,
+            fn (Entry $line) => ($line->changes() ?? $line->seq) < $entry->seq,
+        )));
+    }
+
     /** The same job as it stood after one of its lines. */
     public function upTo(int $seq): self
     {

@@ -238,16 +238,16 @@ final readonly class Clerk
     public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $by): NewLine
     {
         self::assertOwnOrReason($entry, $by, $reason, $this->endsIt($at, $entry));
+        // Whether it may be said, and what it brought along, is decided as if it had said so at once.
+        $then = $at->job->asFoundBy($entry)->at($at->step, $entry->at, $at->units, $at->stores);
         if ($entry->isAnyTime()) {
-            // What it brought along is decided as if it had said so at once.
-            $others = array_filter($at->job->journal->lines, fn (Entry $line) => $line->seq < $entry->seq);
-            $at = $at->job->withOnly(array_values($others))->at($at->step, $entry->at, $at->units, $at->stores);
+            $at = $then;
         }
         $form = $this->formOf($at, $entry);
         $filled = $form->read($raw, $at->units);
         $values = $entry->is(Lines::Photo)
             ? $entry->values->and($filled->values)
-            : $this->admitted($at, $form, $filled, $entry);
+            : $this->admitted($at, $form, $filled, $entry, $then);
 
         return new NewLine(
             $entry->step,
@@ -311,11 +311,16 @@ final readonly class Clerk
      *
      * @throws InvalidField
      */
-    private function admitted(Situation $at, Form $form, Filled $filled, ?Entry $replaces = null): Values
-    {
+    private function admitted(
+        Situation $at,
+        Form $form,
+        Filled $filled,
+        ?Entry $replaces = null,
+        ?Situation $then = null,
+    ): Values {
         $kind = $this->kinds->anyTime($form->name) ?? $this->kinds->of($at->step);
         Believable::check($at, $form->fields, $filled, $kind->does(Does::RunsEngine), $replaces);
-        $kind->admit($at, $form->name, $filled->values);
+        $kind->admit($then ?? $at, $form->name, $filled->values);
 
         return $kind->complete($at, $form->name, $filled->values);
     }
