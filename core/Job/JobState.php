@@ -230,7 +230,8 @@ final class JobState
     {
         $order = array_flip(array_keys($this->steps));
         $at = $order[$step->id];
-        $closed = $this->closed[$step->id]->seq ?? PHP_INT_MAX;
+        $end = $this->closed[$step->id] ?? null;
+        $closed = $end->seq ?? PHP_INT_MAX;
         // It was judged by the plan that held then, at whichever step that was made.
         $alike = array_filter(
             $this->steps,
@@ -243,7 +244,9 @@ final class JobState
         }
         $lines = array_filter($this->journal->lines, fn (Entry $line) => match (true) {
             $cameUp !== [] && isset($cameUp[$line->changes() ?? $line->seq]) => true,
-            $line->planned !== null || isset($alike[$line->step]) => $line->seq < $closed,
+            $line->planned !== null => $line->seq < $closed,
+            // What was put right since, or told late, is known of it too.
+            isset($alike[$line->step]) => ($line->changes() ?? $line->seq) < $closed || $line->at < ($end->at ?? 0),
             default => ($order[$line->step] ?? $at + 1) < $at || ($line->step === $step->id && ! $line->closes()),
         });
 

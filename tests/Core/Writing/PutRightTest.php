@@ -38,12 +38,28 @@ final class PutRightTest extends TestCase
         $job = self::drained();
         self::assertSame([], self::changed($job), 'each was written before its step was finished');
         // Said late, as of a time before it was finished: that opens the step again.
-        $job->wait(-1200)->write('drain:left_plug', 'out', ['volume' => 700.0, 'vessel' => 'pan', 'flow' => 'ran']);
+        $job->wait(-210)->write('drain:left_plug', 'out', ['volume' => 700.0, 'vessel' => 'pan', 'flow' => 'ran']);
         self::assertSame(['drain:left_plug', 'reconcile:1'], self::changed($job));
-        $job->wait(1200)->finish('drain:left_plug');
+        $job->wait(210)->finish('drain:left_plug');
         self::assertSame([], self::changed($job), 'and its step is finished again');
         $job->write('look', 'seen', ['look' => 'clear']);
         self::assertSame([], self::changed($job), 'the work has gone on since');
+    }
+
+    public function test_what_one_drain_gave_is_known_of_the_next_however_late_it_was_told(): void
+    {
+        $told = ['volume' => 9640.0, 'vessel' => 'pan', 'flow' => 'ran'];
+        $next = fn (JobOnPaper $job): JobOnPaper => $job
+            ->write('drain:left_plug', 'out', ['volume' => 650.0, 'vessel' => 'jug', 'flow' => 'ran'])
+            ->finish('drain:left_plug');
+        $begun = fn (): JobOnPaper => JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'full']);
+        $said = fn (JobOnPaper $job): ?string => $job->state()
+            ->verdictOf($job->state()->steps['drain:left_plug'], 2_000_000)
+            ?->code;
+        $right = $next($begun()->write('drain:radiator_cock', 'out', $told)->finish('drain:radiator_cock'));
+        $late = $next($begun()->wait(120))->wait(-240)->write('drain:radiator_cock', 'out', $told)->wait(240);
+        self::assertSame('drained', $said($right));
+        self::assertSame('drained', $said($late), 'told last, of a time before');
     }
 
     public function test_a_reason_is_kept_to_three_hundred_characters(): void
