@@ -21,6 +21,9 @@ final readonly class DrainGave implements Judgement
     /** Above this share of it more came than stands above the point (common practice, no source). */
     private const MORE = 1.3;
 
+    /** What clings to a circuit that has run out, mL: whether it came tells nothing (common practice, no source). */
+    private const HARDLY_ML = 50.0;
+
     /**
      * @param  float  $outMl  of all that ran together
      * @param  float  $expectedMl  of the same
@@ -76,13 +79,13 @@ final readonly class DrainGave implements Judgement
         }
         // One of several that stays full is a smaller share of their sum.
         $share = $should / count($of);
-        if ($sum < $should - (1.0 - self::SHORT) * $share - $plusMinus) {
+        if ($sum < $should - max(self::HARDLY_ML, (1.0 - self::SHORT) * $share) - $plusMinus) {
             return new self(DrainGaveCode::Short, $sum, $should, $of, $told);
         }
         if ($sum > $should + (self::MORE - 1.0) * $share + $plusMinus) {
             return new self(DrainGaveCode::More, $sum, $should, $of, $told);
         }
-        if ($sum <= 0.0 && $should > 0.0) {
+        if ($sum <= 0.0 && $should > self::HARDLY_ML) {
             return new self(DrainGaveCode::NothingCame, $sum, $should, $of, $told);
         }
         $odd = self::outOfBounds($at, $of, $should);

@@ -54,7 +54,10 @@ final readonly class MixComesTo implements Judgement
                 ? null
                 : new self(MixComesToCode::OutOfReach, $mix, $mix->finalFraction(), []);
         }
-        $glycol = Bucket::isInside($at->job) ? Bucket::batch($at->job)->glycolMl : $mix->room->mL() * $bucket;
+        // Poured in one after the other, no more of the first goes in than there is room for.
+        $glycol = Bucket::isInside($at->job)
+            ? min(Bucket::batch($at->job)->glycolMl, $mix->room->mL())
+            : $mix->room->mL() * $bucket;
         $final = ($glycol + $mix->retained->mL() * $mix->retainedFraction) / $mix->capacity->mL();
         $code = match (true) {
             $final > max(self::MOST, $mix->targetFraction) + self::MARKS => MixComesToCode::TooStrong,
@@ -126,9 +129,10 @@ final readonly class MixComesTo implements Judgement
             array_values(array_filter($job->journal->lines, fn (Entry $line) => $line->seq < $closed->seq)),
         );
 
-        return isset($then->steps[$step->id])
-            ? self::of($then->at($then->steps[$step->id], $closed->at))?->fraction
-            : null;
+        $mixed = isset($then->steps[$step->id]) ? self::of($then->at($then->steps[$step->id], $closed->at)) : null;
+
+        // By sums that cannot be it may come to more than glycol alone.
+        return $mixed === null ? null : min(1.0, $mixed->fraction);
     }
 
     /** Whether it freezes too early, or is too strong to carry heat. */

@@ -19,7 +19,7 @@ final readonly class Driven extends Report
 
     public const MINUTES = 'minutes';
 
-    private const FAR = 'far';
+    private const DISTANCE = 'distance';
 
     /** Under this the way was told until 0.18, in kilometres. */
     private const KM = 'km';
@@ -87,7 +87,7 @@ final readonly class Driven extends Report
 
     private static function km(Entry $line): ?float
     {
-        $mm = $line->number(self::FAR);
+        $mm = $line->number(self::DISTANCE);
 
         return $mm === null ? $line->number(self::KM) : $mm / self::MM_PER_KM;
     }
@@ -111,12 +111,12 @@ final readonly class Driven extends Report
     {
         $km = $form === self::FORM ? $values[self::KM] ?? null : null;
 
-        return is_numeric($km) ? [...array_diff_key($values, [self::KM => 0]), self::FAR => "{$km} km"] : $values;
+        return is_numeric($km) ? [...array_diff_key($values, [self::KM => 0]), self::DISTANCE => "{$km} km"] : $values;
     }
 
     private static function way(): Field
     {
-        return Field::length(self::FAR, 'Or so far', 0.0, self::FARTHEST_KM * self::MM_PER_KM, false)
+        return Field::length(self::DISTANCE, 'Or so far', 0.0, self::FARTHEST_KM * self::MM_PER_KM, false)
             ->in(Unit::Kilometre);
     }
 
@@ -140,7 +140,7 @@ final readonly class Driven extends Report
     /** @throws InvalidField where nothing says how long, or how hot */
     public static function admit(Values $values): void
     {
-        $told = array_map(fn (string $field): ?float => $values->number($field), [self::MINUTES, self::FAR, self::KM]);
+        $told = array_map(fn (string $field): ?float => $values->number($field), [self::MINUTES, self::DISTANCE, self::KM]);
         if (array_filter($told, is_float(...)) === []) {
             throw new InvalidField(self::MINUTES, 'Enter how long it was driven, or how far.');
         }

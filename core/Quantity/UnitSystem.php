@@ -54,7 +54,9 @@ enum UnitSystem: string
         $unit = $in instanceof Unit ? $in : $this->unit($in);
         // A minute and a half is not two.
         $isShort = $unit === Unit::Minute && abs($base) < 600.0 && abs(fmod($base, 60.0)) > 0.0;
-        $text = number_format($unit->fromBase($base), $isShort ? 1 : $unit->decimals(), '.', '');
+        // A leak or a syringe tells less than a tenth of an ounce.
+        $isFine = $unit === Unit::FluidOunce && abs($unit->fromBase($base)) < 1.0;
+        $text = number_format($unit->fromBase($base), $isShort ? 1 : $unit->decimals() + ($isFine ? 1 : 0), '.', '');
         // What stands on a cap, or a gauge shows, has no tenths of a kilopascal unless it says so.
         $text = $unit === Unit::Kilopascal ? (string) preg_replace('/\.0$/', '', $text) : $text;
         $text = str_replace('-', '−', preg_match('/^-0(\.0+)?$/', $text) ? ltrim($text, '-') : $text);

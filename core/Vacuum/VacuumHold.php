@@ -299,7 +299,8 @@ final readonly class VacuumHold
             ],
             $holds && ! $fell && $this->fit->settling < self::RATHER => [
                 HoldVerdict::Tight,
-                "The needle moved {$drop} inHg in {$minutes} min, no more than the gauge can show.",
+                'The needle '.($drop < 0.0 ? 'rose ' : 'moved ').abs($drop)
+                    ." inHg in {$minutes} min, no more than the gauge can show.",
             ],
             $holds && count($this->held) > 2 => [
                 HoldVerdict::Settling,

@@ -18,6 +18,9 @@ use Aqbel\Core\Steps\AtPoint;
 /** What a drain point came to, in the reader's units, and what stands behind it. */
 final readonly class DrainWords
 {
+    /** Of a region with more parts these are named. */
+    private const NAMED_PARTS = 3;
+
     public function __construct(private Situation $at)
     {
     }
@@ -139,6 +142,14 @@ final readonly class DrainWords
             .($this->at->circuit()->hasHeater() ? ', heater hot' : '');
     }
 
+    /** @param  list<string>  $parts  at least one */
+    private static function named(array $parts): string
+    {
+        $more = count($parts) - self::NAMED_PARTS;
+
+        return Listed::of($more > 1 ? [...array_slice($parts, 0, self::NAMED_PARTS), "{$more} more"] : $parts);
+    }
+
     /** @return list<string> names of the parts it empties */
     public function empties(): array
     {
@@ -156,7 +167,7 @@ final readonly class DrainWords
                 array_unique(array_map(fn (string $id) => $circuit->passages[$id]->label ?? $id, $region->passages)),
             );
             if (array_intersect($parts, $this->empties()) !== []) {
-                return Listed::of($parts).(count($parts) > 1 ? ' get no air and glug' : ' gets no air and glugs').(
+                return self::named($parts).(count($parts) > 1 ? ' get no air and glug' : ' gets no air and glugs').(
                     $region->airPort === null ? '.' : ": open {$circuit->port($region->airPort)->label}."
                 );
             }

@@ -79,7 +79,7 @@ final class FindCause extends StepKind
             default => Verdict::pass(
                 'found',
                 'Found: '.implode(', ', $mend),
-                'Mending it is on the close-up list; flush before any new coolant.',
+                (count($mend) > 1 ? 'Mending them' : 'Mending it').' is on the close-up list; flush before any new coolant.',
             ),
         };
     }

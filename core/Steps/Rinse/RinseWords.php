@@ -62,6 +62,15 @@ final class RinseWords
                 self::reason($at).' Cold, it mixes only where water runs: '.RinseFlow::leaves($at),
             );
         }
+        if ($needed->chain->rinses > RinseDecided::MOST_TIMES) {
+            return Verdict::wait(
+                $needed->code(),
+                'Let more of it out first',
+                self::reason($at)." {$at->say($needed->oldShare, Unit::Percent)} of the full circuit would be old "
+                    .'coolant, and each rinse takes out no more than the drain does: open another point, or the same '
+                    .'once more.',
+            );
+        }
         $isCold = $decided?->staysCold === true;
         $times = $decided === null || $decided->skips ? $needed->chain->rinses : $decided->times;
         $after = $at->say($needed->after($times, $isCold ? RinseWater::COLD_MIXES : 1.0), Unit::Percent);

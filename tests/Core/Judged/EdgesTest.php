@@ -263,9 +263,9 @@ final class EdgesTest extends TestCase
         return [
             'ten minutes' => [['minutes' => 605.0, 'ect' => 92.0], 900, 'ran_cool'],
             'a little less' => [['minutes' => 595.0, 'ect' => 92.0], 900, 'too_short'],
-            'five kilometres' => [['far' => 5.1e6, 'ect' => 92.0], 900, 'ran_cool'],
-            'hardly five' => [['far' => 4.9e6, 'ect' => 92.0], 900, 'too_short'],
-            'five, as fast as anybody drives' => [['far' => 7.0e6, 'ect' => 92.0], 66, 'ran_cool'],
+            'five kilometres' => [['distance' => 5.1e6, 'ect' => 92.0], 900, 'ran_cool'],
+            'hardly five' => [['distance' => 4.9e6, 'ect' => 92.0], 900, 'too_short'],
+            'five, as fast as anybody drives' => [['distance' => 7.0e6, 'ect' => 92.0], 66, 'ran_cool'],
             'faster than that' => [['km' => 7.0, 'ect' => 92.0], 64, 'not_so_long'],
             'ten minutes, told to the minute' => [['minutes' => 600.0, 'ect' => 92.0], 541, 'ran_cool'],
             'told longer than it can have been' => [['minutes' => 600.0, 'ect' => 92.0], 539, 'not_so_long'],

@@ -70,7 +70,7 @@ final class EdgesTest extends TestCase
         [$caught, , $spilt] = CameBack::fields(Demo::circuit('rescue-ambulance'), 'Left', true);
 
         return [
-            'so far' => [self::field($drive, 'far'), '1000', '1001'],
+            'so far' => [self::field($drive, 'distance'), '1000', '1001'],
             'so long' => [self::field($drive, 'minutes'), '600', '601'],
             'as cold' => [self::field($drive, 'ect'), '0', '-0.1'],
             'as hot' => [self::field($drive, 'ect'), '150', '150.2'],

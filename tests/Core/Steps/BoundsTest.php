@@ -19,7 +19,7 @@ final class BoundsTest extends TestCase
         'baseline.outside' => [-40.0, 55.0],
         'booked.days' => [1.0, 400.0],
         'driven.ect' => [0.0, 150.0],
-        'driven.far' => [0.0, 1.0e9],
+        'driven.distance' => [0.0, 1.0e9],
         'driven.minutes' => [0.0, 36_000.0],
         'found.freeze' => [-70.0, 5.0],
         'freeze.freeze' => [-70.0, 0.0],

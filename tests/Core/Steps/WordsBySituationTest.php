@@ -7,6 +7,8 @@ namespace Tests\Core\Steps;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Values;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -167,5 +169,55 @@ final class WordsBySituationTest extends TestCase
         $journey->play();
         self::assertNotFalse($first);
         self::assertSame($verdict, $journey->state()->verdictOf($journey->state()->steps[$step], PHP_INT_MAX >> 1)?->code);
+    }
+
+    public function test_what_clings_to_an_empty_circuit_need_not_come(): void
+    {
+        $said = fn (float $expected): ?string => JobOnPaper::on('yard-tractor', choices: ['drains' => ['radiator_cock']])
+            ->write('found', 'found', ['content' => 'low', 'missing' => 2_025.0 - $expected])
+            ->write('drain:radiator_cock', 'out', ['volume' => 0.0, 'vessel' => 'syringe', 'flow' => 'ran'])
+            ->judge('drain:radiator_cock')?->code;
+        $gives = JobOnPaper::on('yard-tractor', choices: ['drains' => ['radiator_cock']])
+            ->at('drain:radiator_cock')->step->params->number('predicted_ml');
+        self::assertSame('drained', $said(2_025.0 - $gives + 30.0));
+        self::assertNotSame('drained', $said(2_025.0 - $gives + 200.0));
+    }
+
+    public function test_a_circuit_that_was_hardly_drained_is_drained_before_it_is_rinsed(): void
+    {
+        $said = fn (float $out): string => JobOnPaper::on('yard-tractor', choices: ['content' => Compatibility::OtherBase])
+            ->write('found', 'found', ['content' => 'full'])
+            ->write('drain:radiator_cock', 'out', ['volume' => $out, 'vessel' => 'jug', 'flow' => 'early'])
+            ->judge('rinse')->title ?? '';
+        self::assertSame('Let more of it out first', $said(200.0));
+        self::assertStringEndsWith('× rinse', $said(1_700.0));
+    }
+
+    public function test_two_ways_of_the_oil_are_mended_and_not_one(): void
+    {
+        $job = JobOnPaper::on('piste-groomer')->write('look', 'seen', ['coolant' => 'oily', 'next' => 'waste'])
+            ->finish('look');
+        $step = array_values(array_filter($job->steps(), fn (string $id) => str_starts_with($id, 'find_cause')))[0];
+        $said = fn (): string => $job->judge($step)->reason ?? '';
+        $job->write($step, 'cause', ['cause' => 'oil_cooler']);
+        self::assertStringContainsString('Mending it is', $said());
+        $job->write($step, 'cause', ['cause' => 'head_gasket']);
+        self::assertStringContainsString('Mending them is', $said());
+    }
+
+    public function test_a_needle_that_rose_has_not_moved_by_less_than_nothing(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance', school: 'vacuum')
+            ->write('hold:1', 'reading', ['vacuum' => 71.0], 300)
+            ->write('hold:1', 'reading', ['vacuum' => 71.3], 600);
+        self::assertMatchesRegularExpression('/The needle rose 0\.\d+ inHg/', $job->judge('hold:1')->reason ?? '');
+    }
+
+    public function test_less_than_an_ounce_is_told_to_a_hundredth(): void
+    {
+        $said = fn (float $ml): string => UnitSystem::UsCustomary->format($ml, Unit::FluidOunce);
+        self::assertSame('0.03 fl oz', $said(1.0));
+        self::assertSame('0.34 fl oz', $said(10.0));
+        self::assertSame('5.7 fl oz', $said(170.0));
     }
 }
