@@ -22,7 +22,7 @@ final readonly class DrainGave implements Judgement
     private const MORE = 1.3;
 
     /** What clings to a circuit that has run out, mL: whether it came tells nothing (common practice, no source). */
-    private const HARDLY_ML = 50.0;
+    public const HARDLY_ML = 50.0;
 
     /**
      * @param  float  $outMl  of all that ran together

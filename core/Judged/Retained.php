@@ -170,7 +170,7 @@ final readonly class Retained implements Judgement
                 $of[0]->id !== $step->id => null,
                 default => $gave?->shortMl(),
             };
-            $suspect = $short === null ? null : self::suspect($at, $of, $short);
+            $suspect = $short === null || $short <= DrainGave::HARDLY_ML ? null : self::suspect($at, $of, $short);
             $suspects = $suspect === null ? $suspects : [...$suspects, $suspect];
         }
         usort($suspects, fn (DidNotDrain $a, DidNotDrain $b) => $b->missingMl <=> $a->missingMl);

@@ -21,6 +21,11 @@ final readonly class BaselineRead extends Report
 
     private const PLATEAU = 'plateau';
 
+    /** Colder no running engine settles, however far open its thermostat stands, °C (common practice, no source). */
+    private const SETTLED_C = 20.0;
+
+    private const MOST_C = 150.0;
+
     private const FAN_ON = 'fan_on';
 
     private const FAN_OFF = 'fan_off';
@@ -69,12 +74,12 @@ final readonly class BaselineRead extends Report
     {
         return new Form(self::FORM, 'Record baseline', [
             Field::choice(self::RAN, 'Engine', self::RUNS, self::NOT_RUN),
-            Field::temperature(self::PLATEAU, 'Temperature settled at', false),
+            Field::temperature(self::PLATEAU, 'Temperature settled at', false, self::SETTLED_C, self::MOST_C),
             ...$facts->fanOnC === null
                 ? []
                 : [
-                    Field::temperature(self::FAN_ON, 'Fan came on at', false),
-                    Field::temperature(self::FAN_OFF, 'Fan went off at', false),
+                    Field::temperature(self::FAN_ON, 'Fan came on at', false, self::SETTLED_C, self::MOST_C),
+                    Field::temperature(self::FAN_OFF, 'Fan went off at', false, self::SETTLED_C, self::MOST_C),
                 ],
             OutsideAir::baselineField(),
             ...array_map(

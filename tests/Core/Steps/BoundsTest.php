@@ -16,7 +16,9 @@ final class BoundsTest extends TestCase
 {
     /** Least and most by form and field: °C, mL, s, km, kPa, days. */
     private const BOUNDS = [
+        'baseline.fan_off' => [20.0, 150.0],
         'baseline.outside' => [-40.0, 55.0],
+        'baseline.plateau' => [20.0, 150.0],
         'booked.days' => [1.0, 400.0],
         'driven.ect' => [0.0, 150.0],
         'driven.distance' => [0.0, 1.0e9],
