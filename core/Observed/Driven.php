@@ -21,7 +21,7 @@ final readonly class Driven extends Report
 
     private const DISTANCE = 'distance';
 
-    /** Under this the way was told until 0.18, in kilometres. */
+    /** Under this the way was told until 0.19, in kilometres. */
     private const KM = 'km';
 
     private const HOTTEST = 'ect';
