@@ -50,7 +50,8 @@ final class Drive extends StepKind
 
     public function why(Situation $at): string
     {
-        return 'Load and movement shake out what idling leaves. A machine that does not drive runs under load instead.';
+        return 'Load and movement shake out what idling leaves.'
+            .($at->facts()->stationary ? ' It does not drive, so it runs under load instead.' : '');
     }
 
     public function instructions(Situation $at): array
