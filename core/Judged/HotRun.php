@@ -101,7 +101,8 @@ final readonly class HotRun implements Judgement
     /** Whether it showed everything but a level that stands: then the look at it cold tells. */
     public function leavesItToTheLevel(): bool
     {
-        return $this->level?->code === WarmLevelCode::AnotherWarmUp && $this->proofs->missing === [];
+        return in_array($this->level?->code, [WarmLevelCode::AnotherWarmUp, WarmLevelCode::CappedEarly], true)
+            && $this->proofs->missing === [];
     }
 
     public function code(): string

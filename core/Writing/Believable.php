@@ -34,8 +34,11 @@ final class Believable
 
     private const FREEZING_C = 0.0;
 
-    /** A thermostat that opens on a cold radiator, and a jug of cold coolant, °C a minute (common practice, no source). */
+    /** As fast as a running engine cools, °C a minute (common practice, no source). */
     private const RUNNING_FALLS_C_PER_MIN = 8.0;
+
+    /** And at once, when its thermostat opens on a cold radiator, or a jug of cold coolant goes in, °C (the same). */
+    private const DIPS_C = 10.0;
 
     /** What was read before an engine ran says so long how cold it was, s. */
     private const STILL_HOLDS_S = 12 * 3600;
@@ -231,7 +234,9 @@ final class Believable
         }
         $minutes = ($now - $last->at()) / 60.0;
         $rise = Rise::PLACES_C + ($running ? Rise::RUNNING_C_PER_MIN : self::STANDING_C_PER_MIN) * $minutes;
-        $fall = Rise::PLACES_C + ($running ? self::RUNNING_FALLS_C_PER_MIN : self::STANDING_C_PER_MIN) * $minutes;
+        $fall = Rise::PLACES_C + ($running
+            ? self::DIPS_C + self::RUNNING_FALLS_C_PER_MIN * $minutes
+            : self::STANDING_C_PER_MIN * $minutes);
         $was = $last->celsius;
         // A rise is believed first where it is past the limit, and judged by the run where an engine runs.
         $past = $celsius >= StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();

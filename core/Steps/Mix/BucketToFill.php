@@ -145,7 +145,10 @@ final readonly class BucketToFill
     public function toAdd(): string
     {
         return match (true) {
-            $this->amounts() === [] => '',
+            $this->amounts() === [] => $this->isBeyondHelp()
+                ? ' Nothing that is added to it brings the circuit there: set this batch aside, take its line back, '
+                    .'and mix afresh.'
+                : '',
             $this->isBeyondHelp() => " To put that right would take {$this->at->litres($this->stockMl + $this->waterMl)} "
                 .'more than is there, and the circuit takes less: set this batch aside, take its line back, and mix '
                 .'afresh.',
@@ -172,6 +175,12 @@ final readonly class BucketToFill
     /** Whether what is mixed fills the circuit, and brings it to its strength. */
     private function isEnough(): bool
     {
+        return $this->thereMl >= $this->mix->room->mL() && $this->lands();
+    }
+
+    /** Whether what is mixed brings the circuit to its strength, as far as there is enough of it. */
+    private function lands(): bool
+    {
         $share = Bucket::batch($this->at->job)->fraction();
         $off = $share === null ? INF : abs(
             $this->mix->room->mL() * $share
@@ -179,13 +188,18 @@ final readonly class BucketToFill
             - $this->mix->capacity->mL() * $this->mix->targetFraction,
         );
 
-        return $this->thereMl >= $this->mix->room->mL() && $off <= MixComesTo::CLOSE * $this->mix->capacity->mL();
+        return $off <= MixComesTo::CLOSE * $this->mix->capacity->mL();
     }
 
-    /** Whether to put right what is mixed takes more than a whole batch. */
+    /** Whether to put right what is mixed takes more than a whole batch, or nothing that is added does it. */
     private function isBeyondHelp(): bool
     {
-        return $this->thereMl > 0.0 && $this->stockMl + $this->waterMl > $this->inAllMl();
+        $more = $this->stockMl + $this->waterMl;
+
+        return $this->thereMl > 0.0 && (
+            $more > $this->inAllMl()
+            || ($more <= 0.0 && ! $this->lands() && MixComesTo::isWithinReach($this->mix))
+        );
     }
 
     private function upTo(string $mark): string

@@ -20,6 +20,9 @@ use Aqbel\Core\Steps\StepKind;
 /** Stage 3: water, or cleaner, for one rinse cycle. A cycle is fill, warm-up, cool-down and drain, each a step. */
 final class RinseFill extends StepKind
 {
+    /** Of less than this nobody speaks, mL. */
+    private const HARDLY_ML = 50.0;
+
     /** Tap water of middling hardness, 200 mg/L as calcium carbonate (common practice, no source). */
     private const LIME_G_PER_L = 0.2;
 
@@ -130,9 +133,11 @@ final class RinseFill extends StepKind
             : Verdict::wait(
                 'tap_last',
                 'Tap water last',
-                "About {$at->litres($stays)} of it stays inside, with some "
-                    .round((self::LIME_G_PER_L * $stays) / 1000.0, 1)
-                    .' g of lime from water of middling hardness, which settles where it is hottest. '
+                ($stays < self::HARDLY_ML
+                    ? 'By the model next to none of it stays inside; what does leaves its lime where it is hottest. '
+                    : "About {$at->litres($stays)} of it stays inside, with some "
+                        .round((self::LIME_G_PER_L * $stays) / 1000.0, 1)
+                        .' g of lime from water of middling hardness, which settles where it is hottest. ')
                     .'Distilled or deionised water for the last rinse, or one more of it.',
             );
     }

@@ -21,6 +21,9 @@ final class RinseWords
         'gel' => 'Gel came out: two coolants that must never meet.', 'debris' => 'Debris came out.',
     ];
 
+    /** A rinse that leaves more of the old than this is one too many: more has to come out first. */
+    private const MOST = 0.5;
+
     public static function of(Situation $at, RinseNeeded $needed): Verdict
     {
         $decided = $at->latest(RinseDecided::class);
@@ -62,7 +65,8 @@ final class RinseWords
                 self::reason($at).' Cold, it mixes only where water runs: '.RinseFlow::leaves($at),
             );
         }
-        if ($needed->chain->rinses > RinseDecided::MOST_TIMES) {
+        $leavesMost = $needed->after(1) > self::MOST * $needed->oldShare;
+        if ($leavesMost && $needed->chain->rinses > RinseDecided::MOST_TIMES) {
             return Verdict::wait(
                 $needed->code(),
                 'Let more of it out first',

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Core\Steps;
 
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Values;
+use Aqbel\Core\Writing\Believable;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
@@ -219,5 +221,37 @@ final class WordsBySituationTest extends TestCase
         self::assertSame('0.03 fl oz', $said(1.0));
         self::assertSame('0.34 fl oz', $said(10.0));
         self::assertSame('5.7 fl oz', $said(170.0));
+    }
+
+    public function test_a_batch_that_no_addition_makes_strong_enough_is_set_aside(): void
+    {
+        // Two thirds of a litre of room, nearly six litres at 44 % inside: only concentrate alone lands.
+        $job = JobOnPaper::on('taxi-engine', choices: ['drains' => ['radiator_cock']])
+            ->write('found', 'found', ['content' => 'full', 'freeze' => -30.0])
+            ->write('drain:radiator_cock', 'out', ['volume' => 460.0, 'vessel' => 'jug', 'flow' => 'early'])
+            ->write('mix', 'batch', ['concentrate' => 1_050.0, 'water' => 1_020.0]);
+        self::assertSame('off_target', $job->judge('mix')?->code, $job->judge('mix')->reason ?? '');
+        self::assertStringContainsString('set this batch aside', $job->judge('mix')->reason);
+        self::assertStringContainsString('Set this batch aside', self::told($job, 'mix'));
+    }
+
+    public function test_a_coolant_that_dips_as_the_thermostat_opens_is_believed(): void
+    {
+        $job = JobOnPaper::on('rescue-ambulance')
+            ->write('heat_cycle:1', 'start', ['place' => 'outdoors', 'neck' => 'sealed'], 900)
+            ->write('heat_cycle:1', 'reading', ['ect' => 90.0, 'far' => 40.0, 'sign' => 'none', 'bubbles' => 'hidden']);
+        $at = $job->at('heat_cycle:1');
+        $form = JobOnPaper::kind('heat_cycle')->form($at, 'reading');
+        $believed = function (string $celsius) use ($at, $form): bool {
+            try {
+                Believable::check($at, $form->fields, $form->read(['ect' => $celsius, 'sign' => 'none', 'bubbles' => 'hidden'], UnitSystem::Metric), true);
+            } catch (InvalidField) {
+                return false;
+            }
+
+            return true;
+        };
+        self::assertTrue($believed('71'), 'a cold radiator comes round');
+        self::assertFalse($believed('63'));
     }
 }
