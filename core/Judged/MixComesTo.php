@@ -56,7 +56,7 @@ final readonly class MixComesTo implements Judgement
         }
         // Poured in one after the other, no more of the first goes in than there is room for.
         $glycol = Bucket::isInside($at->job)
-            ? min(Bucket::batch($at->job)->glycolMl, $mix->room->mL())
+            ? min(Bucket::batch($at->job)->glycolMl, $mix->room->mL() * $mix->stockFraction)
             : $mix->room->mL() * $bucket;
         $final = ($glycol + $mix->retained->mL() * $mix->retainedFraction) / $mix->capacity->mL();
         $code = match (true) {
