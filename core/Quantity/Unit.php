@@ -267,11 +267,14 @@ enum Unit: string
     }
 
     /**
-     * A number in the core's unit as one would type it in this one: to a thousandth, no noughts at the end, no unit.
+     * A number in the core's unit as one would type it in this one: to a thousandth, a way on the road to a tenth, no
+     * noughts at the end, no unit.
      */
     public function typed(float $base): string
     {
-        return rtrim(rtrim(number_format($this->fromBase($base), 3, '.', ''), '0'), '.');
+        $digits = $this === self::Kilometre || $this === self::Mile ? 1 : 3;
+
+        return rtrim(rtrim(number_format($this->fromBase($base), $digits, '.', ''), '0'), '.');
     }
 
     /** Digits after the point that a shop reads in this unit. */

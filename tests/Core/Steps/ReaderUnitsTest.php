@@ -104,6 +104,12 @@ final class ReaderUnitsTest extends TestCase
         }
     }
 
+    public function test_a_rule_in_miles_is_no_thousandth_of_one(): void
+    {
+        self::assertSame('99419.4', Unit::Mile->typed(1.6e11));
+        self::assertSame('160000', Unit::Kilometre->typed(1.6e11));
+    }
+
     public function test_no_two_heights_lie_nothing_apart(): void
     {
         $circuit = Demo::circuit('taxi-electronics');
