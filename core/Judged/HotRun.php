@@ -101,8 +101,10 @@ final readonly class HotRun implements Judgement
     /** Whether it showed everything but a level that stands: then the look at it cold tells. */
     public function leavesItToTheLevel(): bool
     {
-        return in_array($this->level?->code, [WarmLevelCode::AnotherWarmUp, WarmLevelCode::CappedEarly], true)
-            && $this->proofs->missing === [];
+        // What went in after it was off has not gone round yet, where the cap was tightened on it.
+        $untold = $this->level?->code === WarmLevelCode::CappedEarly && ! $this->level->lookedAt;
+
+        return ($untold || $this->level?->code === WarmLevelCode::AnotherWarmUp) && $this->proofs->missing === [];
     }
 
     public function code(): string

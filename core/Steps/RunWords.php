@@ -146,8 +146,7 @@ final class RunWords
             $level->code === WarmLevelCode::CappedEarly => Verdict::wait(
                 $level->code(),
                 'Capped too early',
-                "It took {$took}{$toCome}, and the cap is tight: it stays shut until it is cold. "
-                    .'The cold level tells the rest.',
+                "It took {$took}{$toCome}, and the cap is tight: it stays shut until it is cold, and runs once more.",
             ),
             $level->code === WarmLevelCode::NotAir => Verdict::stop(
                 $level->code(),

@@ -238,6 +238,7 @@ final readonly class Clerk
     public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $by): NewLine
     {
         self::assertOwnOrReason($entry, $by, $reason, $this->endsIt($at, $entry));
+        [$job, $now] = [$at->job, $at->now];
         // Whether it may be said, and what it brought along, is decided as if it had said so at once.
         $then = $at->job->asFoundBy($entry)->at($at->step, $entry->at, $at->units, $at->stores);
         if ($entry->isAnyTime()) {
@@ -249,7 +250,7 @@ final readonly class Clerk
             ? $entry->values->and($filled->values)
             : $this->admitted($at, $form, $filled, $entry, $then);
 
-        return new NewLine(
+        $line = new NewLine(
             $entry->step,
             Lines::Correct->value,
             self::about($entry, $reason),
@@ -257,6 +258,9 @@ final readonly class Clerk
             $this->kinds->anyTime($entry->form)?->brings($at, $values, $entry->seq) ?? [],
             replacement: $values,
         );
+        StaysShut::assert($job, $entry, $line, $now, $by);
+
+        return $line;
     }
 
     /** @throws InvalidField where it is somebody else's line, or one that ended a run, and no reason is given */
