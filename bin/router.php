@@ -49,6 +49,11 @@ if ($path === '/tick.php') {
 
     return true;
 }
+if ($_SERVER['REQUEST_METHOD'] === 'POST' && preg_match('#^/feeds/[A-Za-z0-9]{10,64}$#', $path) === 1) {
+    require $public.'/feed.php';
+
+    return true;
+}
 if (str_contains($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '', 'gzip')) {
     ob_start('ob_gzhandler');
 }

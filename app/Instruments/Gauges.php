@@ -39,7 +39,7 @@ final readonly class Gauges
     public function since(?int $sinceMs): array
     {
         $from = max($this->nowMs - self::LONGEST_MS, $sinceMs === null ? 0 : $sinceMs + 1);
-        $points = SeriesStore::stretch($this->job->id, $from, $this->nowMs + 60_000);
+        $points = SeriesStore::here()->stretch($this->job->id, $from, $this->nowMs + 60_000);
         $at = Watch::inHand($this->job, intdiv($this->nowMs, 1000));
         $channels = [];
         foreach ($points as $channel => $of) {
@@ -86,7 +86,7 @@ final readonly class Gauges
                     ? null
                     : RunWatch::of(
                         $at,
-                        SeriesStore::stretch(
+                        SeriesStore::here()->stretch(
                             $this->job->id,
                             max(1000 * $since, $this->nowMs - self::CLIMB_MS),
                             $this->nowMs,

@@ -88,7 +88,7 @@ final readonly class LoggerImport
             );
             $feed->update(['offset_ms' => $fromMs, 'first_ms' => $fromMs, 'last_ms' => $toMs, 'ended_at' => now()]);
 
-            return SeriesStore::add($feed, $laid);
+            return SeriesStore::here()->add($feed->job_id, $feed->id, $laid);
         });
         (new Watch($feed))->replay($fromMs, $toMs);
         Cache::forget(self::place($this->job, $this->key));

@@ -93,7 +93,7 @@ final readonly class PaperCurve
     /** @return list<self> of every run that instruments saw */
     public static function all(Job $job, JobState $state, StepCatalogue $kinds, UnitSystem $units): array
     {
-        if ($job->document !== null || ! SeriesStore::has($job->id)) {
+        if ($job->document !== null || ! SeriesStore::here()->has($job->id)) {
             return [];
         }
         $curves = [];
@@ -114,7 +114,7 @@ final readonly class PaperCurve
         }
         $to = $offs === [] ? now()->getTimestamp() : $offs[count($offs) - 1]->at() + self::AFTER_S;
         $channels = [];
-        foreach (SeriesStore::stretch($job->id, 1000 * $start->at(), 1000 * $to) as $channel => $points) {
+        foreach (SeriesStore::here()->stretch($job->id, 1000 * $start->at(), 1000 * $to) as $channel => $points) {
             $kind = ChannelKind::of($channel);
             $can = $kind?->believed($points) ?? [];
             if (

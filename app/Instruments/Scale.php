@@ -46,7 +46,7 @@ final class Scale
             return null;
         }
         $points
-            = SeriesStore::stretch($job->id, $nowMs - self::LONGEST_MS, $nowMs + 1_000)[ChannelKind::Weight->value] ?? [];
+            = SeriesStore::here()->stretch($job->id, $nowMs - self::LONGEST_MS, $nowMs + 1_000)[ChannelKind::Weight->value] ?? [];
         $read = ScaleRead::of(
             $state->at($step, intdiv($nowMs, 1000), $units),
             $points,

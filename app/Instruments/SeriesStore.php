@@ -4,25 +4,38 @@ declare(strict_types=1);
 
 namespace App\Instruments;
 
-use App\Models\Feed;
 use Illuminate\Support\Facades\DB;
+use PDO;
 
 /**
  * What instruments sent, beside the journal: a row for each channel and minute, six bytes a point. A point sent twice,
  * of the same channel at the same time, counts once; of two values at one time the later one counts.
  */
-final class SeriesStore
+final readonly class SeriesStore
 {
     /** Two of offset, four of value. */
     private const POINT_BYTES = 6;
 
     private const MINUTE_MS = 60_000;
 
+    /** Rows written by one statement. */
+    private const AT_ONCE = 50;
+
+    public function __construct(private PDO $on)
+    {
+    }
+
+    /** Where this request reads and writes. */
+    public static function here(): self
+    {
+        return new self(DB::getPdo());
+    }
+
     /**
      * @param  array<string, array<int, float>>  $points  Unix ms and value, by channel
      * @return int how many were new
      */
-    public static function add(Feed $feed, array $points): int
+    public function add(int $job, int $feed, array $points): int
     {
         $blocks = [];
         foreach ($points as $channel => $values) {
@@ -32,15 +45,13 @@ final class SeriesStore
             }
         }
         $minutes = array_unique(array_merge(...array_map(array_keys(...), array_values($blocks))));
-        $known = DB::table('series')
-            ->where('job_id', $feed->job_id)
-            ->where('feed_id', $feed->id)
-            ->whereIn('channel', array_map(strval(...), array_keys($blocks)))
-            ->whereIn('minute', $minutes)
-            ->get(['channel', 'minute', 'packed']);
+        $channels = array_map(strval(...), array_keys($blocks));
         $stored = [];
-        foreach ($known as $row) {
-            $stored[$row->channel][(int) $row->minute] = self::unpacked($row->packed);
+        foreach ($this->rows(
+            'job_id = ? and feed_id = ? and channel in ('.self::places($channels).') and minute in ('.self::places($minutes).')',
+            [$job, $feed, ...$channels, ...array_values($minutes)],
+        ) as [$channel, $minute, $packed]) {
+            $stored[$channel][(int) $minute] = self::unpacked($packed);
         }
         [$rows, $new] = [[], 0];
         foreach ($blocks as $channel => $ofChannel) {
@@ -55,18 +66,15 @@ final class SeriesStore
                     continue;
                 }
                 ksort($all);
-                $rows[] = [
-                    'job_id' => $feed->job_id,
-                    'feed_id' => $feed->id,
-                    'channel' => $channel,
-                    'minute' => $minute,
-                    'points' => count($all),
-                    'packed' => self::packed($all),
-                ];
+                $rows[] = [$job, $feed, (string) $channel, $minute, count($all), self::packed($all)];
             }
         }
-        foreach (array_chunk($rows, 50) as $some) {
-            DB::table('series')->upsert($some, ['job_id', 'channel', 'minute', 'feed_id'], ['points', 'packed']);
+        foreach (array_chunk($rows, self::AT_ONCE) as $some) {
+            $this->on->prepare(
+                'insert into series (job_id, feed_id, channel, minute, points, packed) values '
+                    .implode(', ', array_fill(0, count($some), '(?, ?, ?, ?, ?, ?)'))
+                    .' on conflict (job_id, channel, minute, feed_id) do update set points = excluded.points, packed = excluded.packed',
+            )->execute(array_merge(...$some));
         }
 
         return $new;
@@ -77,21 +85,20 @@ final class SeriesStore
      *
      * @return array<string, list<array{float, float}>> Unix seconds and value, in order, by channel
      */
-    public static function stretch(int $job, int $fromMs, int $toMs, ?int $feed = null): array
+    public function stretch(int $job, int $fromMs, int $toMs, ?int $feed = null): array
     {
-        $rows = DB::table('series')
-            ->where('job_id', $job)
-            ->whereBetween('minute', [intdiv($fromMs, self::MINUTE_MS), intdiv($toMs, self::MINUTE_MS)])
-            ->when($feed !== null, fn ($query) => $query->where('feed_id', $feed))
-            ->orderBy('channel')
-            ->orderBy('minute')
-            ->get(['channel', 'minute', 'packed']);
+        $minutes = [];
+        foreach ($this->rows(
+            'job_id = ? and minute between ? and ?'.($feed === null ? '' : ' and feed_id = ?').' order by channel, minute',
+            [$job, intdiv($fromMs, self::MINUTE_MS), intdiv($toMs, self::MINUTE_MS), ...$feed === null ? [] : [$feed]],
+        ) as [$channel, $minute, $packed]) {
+            $minutes[$channel][] = [(int) $minute * self::MINUTE_MS, $packed];
+        }
         $channels = [];
-        foreach ($rows->groupBy('channel') as $channel => $minutes) {
+        foreach ($minutes as $channel => $rows) {
             [$points, $last, $mixed] = [[], 0, false];
-            foreach ($minutes as $row) {
-                $base = (int) $row->minute * self::MINUTE_MS;
-                foreach (self::unpacked($row->packed) as $offset => $value) {
+            foreach ($rows as [$base, $packed]) {
+                foreach (self::unpacked($packed) as $offset => $value) {
                     $ms = $base + $offset;
                     if ($ms >= $fromMs && $ms <= $toMs) {
                         $points[] = [$ms / 1000.0, $value];
@@ -110,9 +117,28 @@ final class SeriesStore
         return $channels;
     }
 
-    public static function has(int $job): bool
+    public function has(int $job): bool
     {
-        return DB::table('series')->where('job_id', $job)->exists();
+        return $this->rows('job_id = ? limit 1', [$job]) !== [];
+    }
+
+    /**
+     * @param  list<int|string>  $with
+     * @return list<array{string, int, string}> channel, minute and what of it is packed
+     */
+    private function rows(string $where, array $with): array
+    {
+        $asked = $this->on->prepare("select channel, minute, packed from series where {$where}");
+        $asked->execute($with);
+
+        /** @var list<array{string, int, string}> */
+        return $asked->fetchAll(PDO::FETCH_NUM);
+    }
+
+    /** @param  array<mixed>  $values */
+    private static function places(array $values): string
+    {
+        return implode(', ', array_fill(0, count($values), '?'));
     }
 
     /** A value as it comes back: to four bytes, and shown to three places. */

@@ -11,6 +11,7 @@ use Aqbel\Core\Instruments\ChannelKind;
 use Aqbel\Core\Instruments\DriveWatch;
 use Aqbel\Core\Instruments\NeedleWatch;
 use Aqbel\Core\Instruments\PressureWatch;
+use Aqbel\Core\Instruments\Quiet;
 use Aqbel\Core\Instruments\RunLine;
 use Aqbel\Core\Instruments\RunWatch;
 use Aqbel\Core\InvalidField;
@@ -62,11 +63,32 @@ final readonly class Watch
             );
         }
         if (self::isHot($batch) || $nowMs - $this->feed->judged_at >= self::EVERY_MS) {
-            $this->feed->update(['judged_at' => $nowMs]);
-            $this->write($job, intdiv($nowMs, 1000));
+            $this->lookNow($nowMs);
         }
 
         return Job::query()->whereKey($job->id)->whereNotNull('danger_since')->exists();
+    }
+
+    /** Before a person says something of a job: what its instruments had sent until then counts first. */
+    public static function upToNow(Job $job): void
+    {
+        $unseen = Feed::query()
+            ->sending()
+            ->where('job_id', $job->id)
+            ->whereColumn('last_ms', '>', 'judged_at')
+            ->first();
+        $unseen === null || (new self($unseen))->lookNow(now()->getTimestampMs());
+    }
+
+    private function lookNow(int $nowMs): void
+    {
+        $this->feed->update(['judged_at' => $nowMs, 'quiet' => null]);
+        $at = self::stepNow($this->feed->job, intdiv($nowMs, 1000));
+        if ($at === null || $this->write($at)) {
+            return;
+        }
+        $quiet = Quiet::of($at, self::by($at), $nowMs);
+        $quiet === null || $this->feed->update(['quiet' => json_encode($quiet->toArray())]);
     }
 
     /** What was kept elsewhere and comes all at once: as if it had come minute by minute. */
@@ -74,7 +96,8 @@ final readonly class Watch
     {
         $this->feed->update(['judged_at' => $toMs]);
         for ($now = intdiv($fromMs, 1000); $now <= intdiv($toMs, 1000) + $everyS - 1; $now += $everyS) {
-            $this->write($this->feed->job, min($now, intdiv($toMs, 1000)));
+            $at = self::stepNow($this->feed->job, min($now, intdiv($toMs, 1000)));
+            $at === null || $this->write($at);
         }
     }
 
@@ -85,28 +108,30 @@ final readonly class Watch
             >= self::HOT_C;
     }
 
-    private function write(Job $job, int $now): void
+    /** Whether anything of it counted. */
+    private function write(Situation $at): bool
     {
-        $at = self::inHand($job, $now);
-        if ($at === null) {
-            return;
-        }
+        $job = $this->feed->job;
+        $written = false;
         foreach ($this->lines($at) as $line) {
             try {
                 (new Recorder($job, $this->feed->maker, "feed-{$this->feed->id}-{$job->id}"))->streamed(
                     $at->step->id,
                     $line,
                 );
+                $written = true;
             } catch (InvalidField|InvalidFields) {
                 // The step does not ask for that now; the points stay.
             }
         }
+
+        return $written;
     }
 
     /** @return list<RunLine> */
     private function lines(Situation $at): array
     {
-        $seen = fn (int $since): array => SeriesStore::stretch(
+        $seen = fn (int $since): array => SeriesStore::here()->stretch(
             $this->feed->job_id,
             1000 * $since,
             1000 * $at->now + 999,
@@ -126,14 +151,20 @@ final readonly class Watch
     /** The step in hand, where something of it is watched. */
     public static function inHand(Job $job, int $now): ?Situation
     {
+        $at = self::stepNow($job, $now);
+
+        return $at !== null && self::by($at) !== null ? $at : null;
+    }
+
+    private static function stepNow(Job $job, int $now): ?Situation
+    {
         if ($job->stands()) {
             return null;
         }
         $state = $job->state();
         $step = $state->stepInHand();
-        $at = $step === null ? null : $state->at($step, $now);
 
-        return $at !== null && self::by($at) !== null ? $at : null;
+        return $step === null ? null : $state->at($step, $now);
     }
 
     private static function by(Situation $at): ?WatchedBy

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Journal;
 
 use Illuminate\Support\Facades\DB;
+use PDO;
 use PDOException;
 
 /**
@@ -36,15 +37,54 @@ final class OneWriter
      */
     public static function run(\Closure $write): mixed
     {
+        return self::patiently(fn () => DB::transaction(function () use ($write): mixed {
+            self::lock(DB::getPdo());
+
+            return $write();
+        }), fn () => DB::transactionLevel() > 0, DB::getDriverName());
+    }
+
+    /**
+     * The same where the application is not started; part of a transaction that is open there already.
+     *
+     * @template T
+     *
+     * @param  \Closure(): T  $write
+     * @return T
+     */
+    public static function on(PDO $shop, \Closure $write): mixed
+    {
+        $isWithin = $shop->inTransaction();
+
+        return self::patiently(function () use ($shop, $write, $isWithin): mixed {
+            $isWithin || $shop->beginTransaction();
+            try {
+                self::lock($shop);
+                $written = $write();
+                $isWithin || $shop->commit();
+
+                return $written;
+            } catch (\Throwable $failed) {
+                ! $isWithin && $shop->inTransaction() && $shop->rollBack();
+                throw $failed;
+            }
+        }, fn () => $isWithin, self::driver($shop));
+    }
+
+    /**
+     * @template T
+     *
+     * @param  \Closure(): T  $write  all of it or nothing
+     * @param  \Closure(): bool  $isWithin  whether another transaction is around it, which alone can begin again
+     * @return T
+     */
+    private static function patiently(\Closure $write, \Closure $isWithin, string $driver): mixed
+    {
         for ($try = 1; ; $try++) {
             try {
-                return DB::transaction(function () use ($write): mixed {
-                    self::lock();
-
-                    return $write();
-                });
+                return $write();
             } catch (PDOException $failed) {
-                if ($try === self::TRIES || ! self::isHeld($failed) || DB::transactionLevel() > 0) {
+                if ($try === self::TRIES || ! self::isHeld($failed, $driver) || $isWithin()) {
                     throw $failed;
                 }
                 usleep(random_int(1, self::PAUSE_US) * $try);
@@ -52,21 +92,30 @@ final class OneWriter
         }
     }
 
-    private static function lock(): void
+    private static function driver(PDO $shop): string
     {
-        if (DB::getDriverName() === 'pgsql') {
-            DB::select("select set_config('lock_timeout', ?, true)", [self::PATIENCE]);
-            DB::table('write_lock')->lockForUpdate()->get();
+        $driver = $shop->getAttribute(PDO::ATTR_DRIVER_NAME);
+
+        return is_string($driver) ? $driver : '';
+    }
+
+    private static function lock(PDO $shop): void
+    {
+        if (self::driver($shop) === 'pgsql') {
+            $shop->query("select set_config('lock_timeout', '".self::PATIENCE."', true)");
+            $lock = $shop->prepare('select * from write_lock for update');
+            $lock->execute();
+            $lock->fetchAll();
         } else {
-            DB::table('write_lock')->update(['taken' => DB::raw('taken + 1')]);
+            $shop->exec('update write_lock set taken = taken + 1');
         }
     }
 
-    private static function isHeld(PDOException $failed): bool
+    private static function isHeld(PDOException $failed, string $driver): bool
     {
         [$state, $code] = [$failed->errorInfo[0] ?? null, $failed->errorInfo[1] ?? null];
 
-        return DB::getDriverName() === 'pgsql'
+        return $driver === 'pgsql'
             ? in_array($state, self::IN_THE_WAY, true)
             : in_array($code, self::HELD, true);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Practice\FoundOnItsGround;
+use Aqbel\Core\Instruments\Sender;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -26,6 +27,7 @@ use Illuminate\Support\Carbon;
  * @property ?int $first_ms of its first point, Unix ms
  * @property ?int $last_ms of its newest point, Unix ms
  * @property int $judged_at Unix ms
+ * @property ?string $quiet what the last look left for the batches after it; null where each of them is looked at
  * @property float $allowance lines it may send at once
  * @property ?int $allowed_at since when they count, Unix ms
  * @property Carbon|null $ended_at
@@ -46,6 +48,31 @@ class Feed extends Model
     protected $hidden = ['token', 'token_hash'];
 
     protected $casts = ['token' => 'encrypted', 'ended_at' => 'datetime', 'allowance' => 'float'];
+
+    public function sender(): Sender
+    {
+        return new Sender(
+            $this->offset_ms,
+            $this->first_ms,
+            $this->last_ms,
+            $this->jumps,
+            $this->allowance,
+            $this->allowed_at,
+            $this->outlet,
+        );
+    }
+
+    public function stands(Sender $sender): self
+    {
+        return $this->fill([
+            'offset_ms' => $sender->offsetMs,
+            'first_ms' => $sender->firstMs,
+            'last_ms' => $sender->lastMs,
+            'jumps' => $sender->jumps,
+            'allowance' => $sender->allowance,
+            'allowed_at' => $sender->allowedAt,
+        ]);
+    }
 
     /** @return BelongsTo<Job, $this> */
     public function job(): BelongsTo

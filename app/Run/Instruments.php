@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Run;
 
-use App\Instruments\Door;
 use App\Instruments\SeriesStore;
 use App\Instruments\Watch;
 use App\Models\Feed;
 use App\Models\Job;
 use App\Practice\Ground;
+use Aqbel\Core\Instruments\Sender;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\HotProofs;
 use Aqbel\Core\Judged\HotRun;
@@ -38,7 +38,7 @@ final readonly class Instruments
     public function __construct(public Job $job, private Situation $at, private string $address)
     {
         $this->feeds = Feed::query()->sending()->where('job_id', $job->id)->orderBy('id')->get();
-        $this->hasCurve = $this->feeds->isNotEmpty() || SeriesStore::has($job->id);
+        $this->hasCurve = $this->feeds->isNotEmpty() || SeriesStore::here()->has($job->id);
         $this->standIn = Ground::isHere() || config('aqbel.demo')
                 ? $this->feeds->first(fn (Feed $feed) => $feed->stand_in !== null)
                 : null;
@@ -99,7 +99,7 @@ final readonly class Instruments
 
     public function promised(): string
     {
-        return Door::A_SECOND.' lines a second';
+        return Sender::A_SECOND.' lines a second';
     }
 
     /** The one channel that is watched, where it is a gauge and no engine. */

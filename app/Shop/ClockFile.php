@@ -30,6 +30,14 @@ final readonly class ClockFile
         return $now;
     }
 
+    /** Whether the machine's time is the shop's: it has not jumped, and somebody looked since it started. */
+    public function isTheMachines(): bool
+    {
+        $kept = $this->kept();
+
+        return $kept !== null && $kept->boot === $this->machine->boot() && ! $kept->lookAt($this->machine)->jumped();
+    }
+
     /** From now on the machine's time is the shop's. */
     public function takeOver(): void
     {

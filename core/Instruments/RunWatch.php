@@ -79,13 +79,26 @@ final readonly class RunWatch
     /** @param  array<string, list<array{float, float}>>  $channels  Unix seconds and value, by channel */
     public static function of(Situation $at, array $channels): self
     {
+        $can = self::believed($channels);
+        $limit = StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();
+
+        return new self($at, $can, new HotStream(RunFacts::of($at->facts(), $limit), $can));
+    }
+
+    /**
+     * Without what no instrument reads.
+     *
+     * @param  array<string, list<array{float, float}>>  $channels
+     * @return array<string, list<array{float, float}>>
+     */
+    public static function believed(array $channels): array
+    {
         $can = [];
         foreach ($channels as $name => $points) {
             $can[$name] = ChannelKind::of($name)?->believed($points) ?? [];
         }
-        $limit = StopLimitAtNeck::of($at, NeckAtRun::orLikely($at))->limit->degC();
 
-        return new self($at, $can, new HotStream(RunFacts::of($at->facts(), $limit), $can));
+        return $can;
     }
 
     /** Minutes until the limit, as it climbs now; null where it does not. */

@@ -8,6 +8,7 @@ use App\Instruments\Door;
 use App\Instruments\StandIn;
 use App\Models\JournalLine;
 use App\Models\Person;
+use Aqbel\Core\Instruments\Batch;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Carbon;
 
@@ -56,7 +57,7 @@ final class FloorSeeder extends Seeder
             Carbon::setTestNow(Carbon::createFromTimestamp($at));
             $lines = (new StandIn($feed))->lines($sinceS, $at);
             if ($lines !== []) {
-                Door::take($feed, $lines);
+                Door::take($feed, Batch::of($lines));
                 $sinceS = (float) ($at - $feed->created_at->getTimestamp());
             }
         }

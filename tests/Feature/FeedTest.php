@@ -29,7 +29,7 @@ final class FeedTest extends ShopTestCase
     #[Group('one-database')]
     public function test_a_warm_up_by_a_stand_in_proves_what_it_shows_in_a_few_lines(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         $this->drive($feed, 50 * 60, until: fn (): bool => $this->verdict($job) === 'proven');
         self::assertSame('proven', $this->verdict($job));
         self::assertNull($job->refresh()->danger_since);
@@ -68,7 +68,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_a_shut_thermostat_is_danger_on_every_page_within_two_seconds(): void
     {
-        [$job, $feed] = $this->running('thermostat:shut');
+        [$job, $feed] = $this->fed('thermostat:shut');
         $this->drive($feed, 40 * 60, until: fn (): bool => $job->refresh()->danger_since !== null);
         self::assertSame([$job->id], array_column(Danger::now(), 'job'));
         $last = $this->lines($job);
@@ -83,7 +83,7 @@ final class FeedTest extends ShopTestCase
     #[Group('one-database')]
     public function test_air_at_the_sensor_is_danger_before_anything_boils(): void
     {
-        [$job, $feed] = $this->running('pocket:sensor');
+        [$job, $feed] = $this->fed('pocket:sensor');
         $this->drive($feed, 45 * 60, until: fn (): bool => $job->refresh()->danger_since !== null);
         self::assertSame('sensor_in_air', collect($this->lines($job))->last()['shows']);
         self::assertNotSame([], Danger::now());
@@ -163,7 +163,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_the_limit_latches_with_the_point_that_reached_it(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         Carbon::setTestNow(now()->addSeconds(300));
         $this->send($feed, ['coolant_c,300,90,°C'])->assertOk()->assertJsonMissing(['danger' => true]);
         Carbon::setTestNow(now()->addSeconds(2));
@@ -174,7 +174,7 @@ final class FeedTest extends ShopTestCase
     #[Group('one-database')]
     public function test_the_times_of_revs_and_idle_begin_and_end_by_the_count(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         $began = now()->getTimestamp();
         $seconds = 0;
         $turns = function (int $rpm, int $for) use ($feed, $began, &$seconds): void {
@@ -229,7 +229,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_a_far_side_alone_at_the_limit_is_danger_too_and_an_address_alone_hides_no_form(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         $this->get("/jobs/{$job->id}")->assertSee('Record reading')->assertDontSee('Read by hand…');
         Carbon::setTestNow(now()->addSeconds(300));
         $this->send($feed, ['far_side_c,300,90'])->assertJsonMissing(['danger' => true]);
@@ -243,7 +243,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_the_last_batch_is_looked_at_however_soon_it_comes(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         Carbon::setTestNow(now()->addSeconds(300));
         $this->send($feed, ['coolant_c,300,90'])->assertOk();
         // Within the same second, and nothing more after it.
@@ -253,7 +253,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_what_was_kept_while_a_cable_was_out_is_looked_at_all_through(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         Carbon::setTestNow(now()->addSeconds(60));
         $this->send($feed, ['coolant_c,60,30'])->assertOk();
         Carbon::setTestNow(now()->addSeconds(3000));
@@ -303,7 +303,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_a_batch_sent_twice_counts_once_and_bad_lines_are_answered_by_line_and_field(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         Carbon::setTestNow(now()->addSeconds(20));
         $batch = [
             'channel,time,value,unit',
@@ -319,7 +319,7 @@ final class FeedTest extends ShopTestCase
         $this->send($feed, $batch)
             ->assertOk()
             ->assertExactJson(['kept' => 0, 'known' => 5, 'refused' => []]);
-        $stored = SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1);
+        $stored = SeriesStore::here()->stretch($job->id, 0, PHP_INT_MAX - 1);
         self::assertEqualsWithDelta([40.0, 41.111, 42.0], array_column($stored['coolant_c'], 1), 0.01);
         self::assertSame([812.0, 850.0], array_column($stored['rpm'], 1));
         self::assertSame((float) now()->getTimestamp(), $stored['rpm'][1][0], 'its newest point is of now');
@@ -350,19 +350,19 @@ final class FeedTest extends ShopTestCase
 
     public function test_what_cannot_be_is_kept_and_is_no_evidence(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         Carbon::setTestNow(now()->addSeconds(120));
         // What a scan tool shows without a sensor, and what no coolant comes to.
         $this->send($feed, ['coolant_c,118,-40', 'coolant_c,119,900', 'far_side_c,119,20'])
             ->assertOk()
             ->assertJson(['kept' => 3]);
         self::assertSame([], $this->lines($job));
-        self::assertCount(2, SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c']);
+        self::assertCount(2, SeriesStore::here()->stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c']);
     }
 
     public function test_a_clock_that_jumps_is_laid_anew_and_what_was_missed_is_taken_as_of_its_time(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         Carbon::setTestNow(now()->addSeconds(100));
         $this->send($feed, ['coolant_c,100,40'])->assertOk();
         // It was cut off, and brings what it kept.
@@ -375,7 +375,7 @@ final class FeedTest extends ShopTestCase
         $this->send($feed, ['coolant_c,100,55', 'coolant_c,101,55'])
             ->assertOk()
             ->assertJson(['clock' => 'jumped', 'kept' => 2]);
-        $at = array_column(SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'], 0);
+        $at = array_column(SeriesStore::here()->stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'], 0);
         self::assertSame(
             [-160.0, -110.0, -60.0, -1.0, 0.0],
             array_map(fn (float $t) => $t - now()->getTimestamp(), $at),
@@ -388,19 +388,19 @@ final class FeedTest extends ShopTestCase
 
     public function test_dates_of_a_clock_beside_the_shops_are_laid_on_it(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         $this->send($feed, ['coolant_c,'.now()->addHour()->format('Y-m-d\TH:i:s.vP').',40'])
             ->assertOk()
             ->assertJson(['kept' => 1]);
         self::assertSame(
             (float) now()->getTimestamp(),
-            SeriesStore::stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'][0][0],
+            SeriesStore::here()->stretch($job->id, 0, PHP_INT_MAX - 1)['coolant_c'][0][0],
         );
     }
 
     public function test_more_than_is_promised_is_told_to_slow_down_and_can_be_sent_again(): void
     {
-        [, $feed] = $this->running('');
+        [, $feed] = $this->fed('');
         $many = fn (int $from): array => array_map(fn (int $i) => 'rpm,'.($from + $i / 100.0).',800', range(0, 1199));
         $this->send($feed, $many(0))->assertOk()->assertJson(['kept' => 1200]);
         $this->send($feed, $many(12))->assertStatus(429)->assertHeader('Retry-After', '60');
@@ -411,7 +411,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_a_wrong_address_an_ended_one_and_one_of_a_job_that_stands(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         $this->call('POST', '/feeds/'.str_repeat('a', 40), [], [], [], [], 'rpm,1,800')->assertNotFound();
         $this->actingAs($this->imre)->post("/feeds/{$feed->id}/end")->assertRedirect();
         $this->send($feed, ['rpm,1,800'])->assertStatus(410);
@@ -431,7 +431,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_the_page_gets_a_curve_of_an_hour_in_thirty_kilobytes_with_its_peaks(): void
     {
-        [$job, $feed] = $this->running('');
+        [$job, $feed] = $this->fed('');
         $points = [];
         for ($second = 0; $second < 3600; $second++) {
             foreach (
@@ -443,7 +443,7 @@ final class FeedTest extends ShopTestCase
                         : $value + sin($second / 50.0) + ($second % 3) / 10.0;
             }
         }
-        SeriesStore::add($feed, $points);
+        SeriesStore::here()->add($feed->job_id, $feed->id, $points);
         Carbon::setTestNow(now()->addSeconds(3599));
         $answer = $this->actingAs($this->imre)->get("/jobs/{$job->id}/series")->assertOk();
         self::assertLessThan(30_000, strlen((string) $answer->getContent()));
@@ -455,7 +455,7 @@ final class FeedTest extends ShopTestCase
 
     public function test_a_loggers_table_is_shown_first_and_judged_as_if_it_had_come(): void
     {
-        [$job] = $this->running('');
+        [$job] = $this->fed('');
         $start = now()->getTimestamp();
         Carbon::setTestNow(now()->addSeconds(1300));
         $rows = ['Elapsed s;ECT (°F);Radiator hose;Comment'];
@@ -605,7 +605,7 @@ final class FeedTest extends ShopTestCase
                 'outlet_c,'.now()->getTimestamp().",{$celsius}",
             ])->assertOk();
         }
-        $channels = SeriesStore::stretch($job->id, 0, now()->getTimestampMs());
+        $channels = SeriesStore::here()->stretch($job->id, 0, now()->getTimestampMs());
         self::assertEqualsWithDelta(61.5, $channels['outlet_c.front'][0][1], 0.05);
         self::assertEqualsWithDelta(58.0, $channels['outlet_c.rear'][0][1], 0.05);
         self::assertArrayNotHasKey('outlet_c', $channels);
@@ -614,24 +614,7 @@ final class FeedTest extends ShopTestCase
             ->assertSessionHasErrors('feed');
         // What says itself where it is, is believed.
         $this->send($feed, ['outlet_c.front,'.(now()->getTimestamp() + 1).',63'])->assertOk();
-        self::assertCount(2, SeriesStore::stretch($job->id, 0, now()->getTimestampMs() + 5_000)['outlet_c.front']);
-    }
-
-    /** @return array{Job, Feed} */
-    private function running(string $fault): array
-    {
-        Carbon::setTestNow(Carbon::now()->startOfSecond());
-        $job = $this->plan('SKP 660');
-        $this->walk($job)
-            ->until('heat_cycle:1')
-            ->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
-        Carbon::setTestNow(
-            Carbon::createFromTimestamp(
-                (int) JournalLine::query()->where('job_id', $job->id)->where('form', 'start')->max('at'),
-            ),
-        );
-
-        return [$job, Door::open($job, $this->imre, 'Stand-in', $fault)];
+        self::assertCount(2, SeriesStore::here()->stretch($job->id, 0, now()->getTimestampMs() + 5_000)['outlet_c.front']);
     }
 
     /** So many seconds go by, and the stand-in sends what its instruments show every fifteen. */

@@ -11,6 +11,7 @@ use App\Models\Person;
 use App\Models\Practice;
 use App\Practice\Ground;
 use App\Practice\Walk;
+use Aqbel\Core\Instruments\Batch;
 use Aqbel\Core\Practice\Exercises;
 use Aqbel\Core\Steps\StepCatalogue;
 use Illuminate\Support\Carbon;
@@ -253,7 +254,7 @@ final class PracticeTest extends ShopTestCase
             for ($codes = [], $since = -1.0, $i = 0; $i < 90 && ! $enough($codes); $i++) {
                 Carbon::setTestNow(now()->addSeconds(50));
                 $lines = (new StandIn($feed))->lines($since, now()->getTimestamp());
-                $lines === [] || Door::take($feed, $lines);
+                $lines === [] || Door::take($feed, Batch::of($lines));
                 $since = (float) (now()->getTimestamp() - $feed->created_at->getTimestamp());
                 $state = $walk->job->state();
                 $step = $state->stepInHand() ?? throw new \LogicException();

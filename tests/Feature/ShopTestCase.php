@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Instruments\Door;
+use App\Models\Feed;
 use App\Models\Job;
+use App\Models\JournalLine;
 use App\Models\Person;
 use App\Models\Vehicle;
 use App\Practice\Walk;
@@ -12,6 +15,7 @@ use Aqbel\Core\Circuit\PortKind;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Contracts\Auth\Authenticatable as UserContract;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
@@ -80,6 +84,27 @@ abstract class ShopTestCase extends TestCase
     protected function walk(Job $job): Walk
     {
         return new Walk($job, $this->imre);
+    }
+
+    /**
+     * An engine that runs hot, and an instrument of a vehicle that is not there.
+     *
+     * @return array{Job, Feed}
+     */
+    protected function fed(string $fault): array
+    {
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $job = $this->plan('SKP 660');
+        $this->walk($job)
+            ->until('heat_cycle:1')
+            ->enter('start', ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18 °C'], 0);
+        Carbon::setTestNow(
+            Carbon::createFromTimestamp(
+                (int) JournalLine::query()->where('job_id', $job->id)->where('form', 'start')->max('at'),
+            ),
+        );
+
+        return [$job, Door::open($job, $this->imre, 'Stand-in', $fault)->refresh()];
     }
 
     /** @param  array<string, mixed>  $fields */

@@ -10,7 +10,9 @@ use App\Instruments\StandIn;
 use App\Journal\OneWriter;
 use App\Models\Feed;
 use App\Models\Job;
+use Aqbel\Core\Instruments\Batch;
 use Aqbel\Core\Instruments\ChannelKind;
+use Aqbel\Core\Instruments\Sender;
 use Aqbel\Core\InvalidField;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -20,8 +22,6 @@ use Symfony\Component\HttpFoundation\Response;
 /** The door for instruments, and who opens it. */
 final class FeedController extends Controller
 {
-    private const MOST_BYTES = 200_000;
-
     /** From an instrument: no session and no page, whoever has the address may. */
     public function take(Request $request, string $token, ShopClock $clock): Response
     {
@@ -41,27 +41,24 @@ final class FeedController extends Controller
             return response()->json(['message' => 'This address has ended, as its job has. Nothing was kept.'], 410);
         }
         $body = $request->getContent();
-        if (strlen($body) > self::MOST_BYTES || ! mb_check_encoding($body, 'UTF-8')) {
-            return response()->json(['message' => 'Send at most '.Door::AT_ONCE.' lines of UTF-8 at once.'], 413);
+        $batch = strlen($body) > Batch::MOST_BYTES || ! mb_check_encoding($body, 'UTF-8') ? null : Batch::read($body);
+        if ($batch === null || $batch->lines > Sender::AT_ONCE) {
+            return response()->json(
+                ['message' => 'Send at most '.Sender::AT_ONCE.' lines of UTF-8 at once.'],
+                413,
+            );
         }
-        $lines = preg_split('/\R/', $body) ?: [];
-        while ($lines !== [] && trim($lines[count($lines) - 1]) === '') {
-            array_pop($lines);
-        }
-        if (count($lines) > Door::AT_ONCE) {
-            return response()->json(['message' => 'Send at most '.Door::AT_ONCE.' lines at once.'], 413);
-        }
-        $receipt = Door::take($feed, $lines);
+        $receipt = Door::take($feed, $batch);
 
         return $receipt === null
             ? response()->json(
                 [
                     'message' => 'Slow down: '
-                        .Door::A_SECOND
+                        .Sender::A_SECOND
                         .' lines a second are taken. Nothing of this was kept; send it again.',
                 ],
                 429,
-                ['Retry-After' => (string) max(1, intdiv(count($lines), Door::A_SECOND))],
+                ['Retry-After' => (string) max(1, intdiv($batch->lines, Sender::A_SECOND))],
             )
             : response()->json($receipt->toArray(), $receipt->refused === [] ? 200 : 207);
     }

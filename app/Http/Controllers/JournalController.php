@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Floor\TickSeen;
 use App\Http\Answered;
+use App\Instruments\Watch;
 use App\Journal\Recorder;
 use App\Models\Job;
 use App\Run\RunPage;
@@ -42,6 +43,7 @@ abstract class JournalController extends Controller
                             .'Send it again if it is yours to say.',
                     ]);
         }
+        Watch::upToNow($job);
         try {
             $finished = $write(
                 new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age, $late !== null),

@@ -11,6 +11,7 @@ use App\Instruments\StandIn;
 use App\Models\Feed;
 use App\Models\Job;
 use App\Practice\Ground;
+use Aqbel\Core\Instruments\Batch;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -67,7 +68,7 @@ final class SeriesController extends Controller
         $lines = (new StandIn($feed))->lines(is_numeric($since) ? (float) $since : $stands, now()->getTimestamp());
 
         if (Ground::isHere()) {
-            $lines === [] || Door::take($feed, $lines);
+            $lines === [] || Door::take($feed, Batch::of($lines));
 
             return response('', 204, ['Cache-Control' => 'no-store']);
         }
