@@ -7,6 +7,7 @@ namespace Aqbel\Core\Visits;
 use Aqbel\Core\Heat\TopUp;
 use Aqbel\Core\Heat\TopUps;
 use Aqbel\Core\Heat\TopUpVerdict;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\FrostKept;
@@ -37,6 +38,12 @@ final readonly class DaysAfter
 
     /** A level that took no more than so many reading errors has settled (common practice, no source). */
     private const ERRORS = 2.0;
+
+    /** So long after it was brought to its mark a level says something: it was driven, and is cold again (common practice, no source). */
+    private const TELLS_H = 8.0;
+
+    /** Once it stood higher than it was left, so many looks in a row show that it was no gas (common practice, no source). */
+    private const AFTER_A_RISE = 2;
 
     /** A leak takes again (common practice, no source). */
     private const LEAST_FOR_A_LEAK = 2;
@@ -76,29 +83,30 @@ final readonly class DaysAfter
     {
         $levels = $job->stepsOf('cold_level');
         $last = $levels === [] ? null : $levels[count($levels) - 1];
-        [$began, $before] = [self::levelledAt($job, $last) ?? $visits[0]->at, self::readAt($job, $last)];
+        [$began, $before] = [self::levelledAt($job, $last) ?? self::endedAt($job), self::readAt($job, $last)];
         [$series, $content, $vessel] = [[], max(1.0, $job->ledger()->contentMl), 0.0];
-        [$rises, $looked, $leftBelow] = [false, $before, false];
+        [$rises, $looked, $leftBelow, $open, $levelled] = [false, $before, false, 0, self::endedAt($job)];
         foreach ($visits as $visit) {
             $took = $visit->tookMl();
             $now = $visit->celsius ?? self::COLD_C;
             // Above its mark, or back at it with nothing poured: only warmth explains that.
             $grew = -self::share($job, $looked, $now) * $content;
+            $shrank = self::share($job, $before, $now) * $content;
+            $off = $visit->celsius === null ? self::UNREAD_C : self::READ_C;
+            $unsure = abs(self::share($job, $now + $off, $now) * $content);
+            $error = sqrt($visit->plusMinusMl ** 2 + Level::plusMinusMl($job->circuit) ** 2 + $unsure ** 2);
             $rises = ($visit->level === LevelFound::Above || ($leftBelow && $visit->level === LevelFound::AtMark))
-                && $grew < Level::plusMinusMl($job->circuit);
+                && $grew < Level::plusMinusMl($job->circuit)
+                // Colder than it was left it has shrunk, and what did not go in was not missing.
+                || ($took !== null && $took < $shrank - self::ERRORS * $error);
+            $open = $rises ? self::AFTER_A_RISE : max(0, $open - 1);
             [$looked, $leftBelow] = [$now, $took === null];
             if ($took === null) {
                 continue;
             }
-            $shrank = self::share($job, $before, $now) * $content;
-            $off = $visit->celsius === null ? self::UNREAD_C : self::READ_C;
-            $unsure = abs(self::share($job, $now + $off, $now) * $content);
-            $series[] = new TopUp(
-                max(0.0, $took - $shrank),
-                sqrt($visit->plusMinusMl ** 2 + Level::plusMinusMl($job->circuit) ** 2 + $unsure ** 2),
-                ($visit->at - $began) / self::HOUR_S,
-            );
-            $before = $now;
+            $series[] = new TopUp(max(0.0, $took - $shrank), $error, ($visit->at - $began) / self::HOUR_S);
+            [$before, $stoodFor] = [$now, ($visit->at - $levelled) / self::HOUR_S];
+            $levelled = $took > 0.0 ? $visit->at : $levelled;
             $vessel = max($vessel, $visit->plusMinusMl);
         }
         $settled = max(self::ERRORS * $vessel, Level::plusMinusMl($job->circuit));
@@ -118,8 +126,11 @@ final readonly class DaysAfter
             $rises => DaysAfterCode::Rises,
             default => null,
         });
+        // What was looked at too soon, or stood too high the last time, has not been seen to stand still.
+        $isTooSoon = $open > 0 || ($stoodFor ?? 0.0) < self::TELLS_H;
         // A leak takes at every look, and air that works out takes less each time: what does neither, one look more tells.
         $code = match (true) {
+            $code === DaysAfterCode::Closed && $isTooSoon,
             $code === DaysAfterCode::Leak && $standsNow && $left >= -$unsure,
             $code === DaysAfterCode::StillToCome
                 && ($standsNow || ! $topUps->shrinks || min($room, $topUps->stillToComeMl) <= 0.0) => DaysAfterCode::TooFew,
@@ -219,6 +230,11 @@ final readonly class DaysAfter
         $read = $last === null ? [] : $job->observed($last->id, CoolantRead::class);
 
         return $read === [] ? self::COLD_C : $read[count($read) - 1]->celsius;
+    }
+
+    private static function endedAt(JobState $job): int
+    {
+        return max([0, ...array_map(fn (Entry $line) => $line->at, $job->journal->lines)]);
     }
 
     /** When the last of its cold levels was brought to the mark. */

@@ -26,7 +26,7 @@ final class DaysAfterWords
             DaysAfterCode::TooFew => Verdict::wait(
                 $code,
                 'One look more tells',
-                "{$taken} Whether it stands still shows at the next look, cold, and read by somebody of the shop.",
+                "{$taken} Whether it stands still shows at the next look: driven and cold again, and read by somebody of the shop.",
             ),
             DaysAfterCode::LeftBelow => Verdict::wait(
                 $code,

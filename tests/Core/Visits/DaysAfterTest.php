@@ -191,6 +191,31 @@ final class DaysAfterTest extends TestCase
         self::assertSame(0.0, $says->stillToComeMl);
     }
 
+    public function test_a_level_stands_still_only_where_it_had_the_time_to_fall(): void
+    {
+        $hour = fn (float $h): int => self::last() + (int) ($h * 3600);
+        $code = fn (Visit ...$visits): ?DaysAfterCode => DaysAfter::of(self::signed(), array_values($visits))?->code;
+        $quiet = fn (float $h): Visit => new Visit($hour($h), LevelFound::AtMark, celsius: 20.0);
+        self::assertSame(DaysAfterCode::TooFew, $code($quiet(0.1)), 'five minutes after the signature');
+        self::assertSame(DaysAfterCode::TooFew, $code($quiet(7.9)));
+        self::assertSame(DaysAfterCode::Closed, $code($quiet(8.0)), 'it was driven, and is cold again');
+        $took = new Visit($hour(72), LevelFound::Below, 80.0, self::PLUS_MINUS, 20.0);
+        self::assertSame(DaysAfterCode::TooFew, $code($took, $quiet(72.1)), 'five minutes after it was topped up');
+        self::assertSame(DaysAfterCode::Closed, $code($took, $quiet(80.0)));
+    }
+
+    public function test_who_saw_it_too_high_looks_twice(): void
+    {
+        $hour = fn (float $h): int => self::last() + (int) ($h * 3600);
+        $code = fn (Visit ...$visits): ?DaysAfterCode => DaysAfter::of(self::signed(), array_values($visits))?->code;
+        $quiet = fn (float $h, float $celsius = 20.0): Visit => new Visit($hour($h), LevelFound::AtMark, celsius: $celsius);
+        $high = new Visit($hour(48), LevelFound::Above, celsius: 20.0);
+        self::assertSame(DaysAfterCode::TooFew, $code($high, $quiet(72)), 'where it went nobody knows');
+        self::assertSame(DaysAfterCode::Closed, $code($high, $quiet(72), $quiet(96)));
+        self::assertSame(DaysAfterCode::Rises, $code($quiet(48, -10.0)), 'it has shrunk by 100 mL, and misses none');
+        self::assertNotSame(DaysAfterCode::Rises, $code($quiet(48, 14.0)));
+    }
+
     /**
      * What was said after each of up to five looks; nobody looks again after red or closed.
      *
