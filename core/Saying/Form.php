@@ -150,7 +150,7 @@ final readonly class Form
     public function read(array $raw, UnitSystem $units): Filled
     {
         [$values, $typed, $bare, $problems] = [[], [], [], []];
-        foreach ($this->fields as $field) {
+        foreach ([...$this->fields, ...$this->measuredBesides($raw)] as $field) {
             try {
                 [$values[$field->name], $text] = $field->read($raw[$field->name] ?? null, $units);
                 if ($text !== null) {
@@ -163,6 +163,25 @@ final readonly class Form
         }
 
         return $problems === [] ? new Filled(new Values($values), $typed, $bare) : throw new InvalidFields($problems);
+    }
+
+    /**
+     * What somebody measured though it is not asked any more, as on a page that is older than the job: it is judged, and
+     * not lost.
+     *
+     * @param  array<mixed>  $raw
+     * @return list<Field>
+     */
+    private function measuredBesides(array $raw): array
+    {
+        $asked = array_map(fn (Field $field) => $field->name, $this->fields);
+
+        return array_values(array_filter(
+            $this->whole()->fields,
+            fn (Field $field) => $field->dimension !== null
+                && ! in_array($field->name, $asked, true)
+                && self::trimmed($raw[$field->name] ?? '') !== '',
+        ));
     }
 
     private static function trimmed(mixed $raw): string

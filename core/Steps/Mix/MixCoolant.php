@@ -175,20 +175,23 @@ final class MixCoolant extends StepKind
     public function obstacles(Situation $at): array
     {
         $mixed = $this->judgement($at);
-        $untouched = Bucket::batch($at->job)->ml <= 0.0;
         $accept = "or accept {$at->say($mixed->fraction ?? 0.0, Unit::Percent)} with a reason: then that is the plan.";
+        // Jug by jug nothing is in the bucket yet; what is in it all the same is judged.
+        $missing = Bucket::batch($at->job)->ml <= 0.0 && $at->latest(JugByJug::class) === null
+            ? [Obstacle::missing('not_mixed', 'Record what was mixed.')]
+            : [];
 
         return match (true) {
-            $at->latest(PointToo::class) !== null || $at->latest(JugByJug::class) !== null => [],
-            $untouched && $mixed === null => [Obstacle::missing('not_mixed', 'Record what was mixed.')],
-            $mixed?->code === MixComesToCode::OutOfReach => [
-                ...$untouched ? [Obstacle::missing('not_mixed', 'Record what was mixed.')] : [],
+            $at->latest(PointToo::class) !== null => [],
+            $mixed === null => $missing,
+            $mixed->code === MixComesToCode::OutOfReach => [
+                ...$missing,
                 self::risk(
                     $mixed,
                     "The target cannot be reached with what stays inside. Open another drain, rinse less, {$accept}",
                 ),
             ],
-            $mixed?->isRisk() === true => [self::risk($mixed, "{$this->judge($at)?->reason} Put it right, {$accept}")],
+            $mixed->isRisk() => [self::risk($mixed, "{$this->judge($at)?->reason} Put it right, {$accept}")],
             default => [],
         };
     }
