@@ -62,17 +62,23 @@ final class Reopening
         if ($closed->planned !== null) {
             return false; // left for another way: it was never said to be done
         }
-        $then = array_filter($state->journal->lines, fn (Entry $other) => $other->seq <= $line->seq);
+        $then = array_values(array_filter($state->journal->lines, fn (Entry $other) => $other->seq <= $line->seq));
         $latest = max([$line->at, ...array_map(fn (Entry $other) => $other->at, $then)]);
-        $job = $state->withOnly(array_values($then));
-        if (! isset($job->steps[$step->id])) {
+        $at = self::seen($state, $step, $then, $latest);
+        if ($at === null) {
             return false;
         }
-        $at = $job->asAt($step)->at($step, $latest);
         $kind = $state->kinds->of($step);
         $passedOver = Closing::of($closed)->missing;
+        $before = $passedOver === [] ? null : self::seen($state, $step, array_slice($then, 0, -1), $latest);
+        $were = $before === null ? [] : array_column($kind->open($before), 'text', 'code');
         foreach ($kind->open($at) as $obstacle) {
-            if ($obstacle->hard || ! in_array($obstacle->code, $passedOver, true)) {
+            // What was passed over with a reason is what it said then.
+            if (
+                $obstacle->hard
+                || ! in_array($obstacle->code, $passedOver, true)
+                || $obstacle->text !== ($were[$obstacle->code] ?? $obstacle->text)
+            ) {
                 return true;
             }
         }
@@ -80,6 +86,18 @@ final class Reopening
 
         return $verdict !== null && ! $verdict->passes()
             && Closing::keptItsCode($closed) && Closing::of($closed)->cameTo !== $verdict->code;
+    }
+
+    /**
+     * A step as such lines leave it, when it was in hand; null where the job has none such.
+     *
+     * @param  list<Entry>  $lines
+     */
+    private static function seen(JobState $state, Step $step, array $lines, int $now): ?Situation
+    {
+        $job = $state->withOnly($lines);
+
+        return isset($job->steps[$step->id]) ? $job->asAt($step)->at($step, $now) : null;
     }
 
     /**

@@ -32,7 +32,7 @@ final readonly class Accounted implements Judgement
         $ledger = $at->job->ledger();
         $missing = $ledger->trappedAirMl();
         $plusMinus = $ledger->trappedAirPlusMinusMl();
-        $named = $at->latest(NumberNamed::class);
+        $named = self::stillNamed($at, $missing, $plusMinus);
         $code = match (true) {
             $ledger->lines === [] || abs($missing) <= $plusMinus => AccountedCode::Accounted,
             $named !== null => AccountedCode::NumberNamed,
@@ -41,6 +41,15 @@ final readonly class Accounted implements Judgement
         };
 
         return new self($code, $missing, $plusMinus, $named === null ? self::sums($at) : [$named]);
+    }
+
+    /** A number that was named explains what was missing then: not what has come to it since. */
+    private static function stillNamed(Situation $at, float $missing, float $plusMinus): ?NumberNamed
+    {
+        $named = $at->latest(NumberNamed::class);
+        $then = $named === null ? 0.0 : $at->job->upTo($named->told()->seq)->ledger()->trappedAirMl();
+
+        return $named !== null && abs($missing) <= abs($then) + $plusMinus ? $named : null;
     }
 
     /** @return list<Observation> what went in, and what came out */

@@ -87,7 +87,7 @@ final readonly class ColdLevelRead implements Judgement
             $run->proves() || $run->leavesItToTheLevel() => null,
             default => Unproven::Missing,
         };
-        $ended = $at->latest(LastRun::class);
+        $ended = self::saidToBeTheLast($at, $tookMl);
         $settled = $series->verdict === TopUpVerdict::Settled;
         $code = match (true) {
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
@@ -113,6 +113,15 @@ final readonly class ColdLevelRead implements Judgement
             $shrank->ml > 0.0 && $tookMl < self::SAME_LINE * $shrank->ml - TopUpSeries::settledMl($at),
             [...$topUps, ...$run?->restsOn() ?? []],
         );
+    }
+
+    /** That this run is the last is said of what it had taken then: what it takes besides is another matter. */
+    private static function saidToBeTheLast(Situation $at, float $tookMl): ?LastRun
+    {
+        $said = $at->latest(LastRun::class);
+        $then = $said === null ? [] : $at->job->upTo($said->told()->seq)->observed($at->step->id, ToppedUp::class);
+
+        return $said !== null && $tookMl <= ToppedUp::sumMl($then) + TopUpSeries::settledMl($at) ? $said : null;
     }
 
     /**

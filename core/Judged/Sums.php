@@ -108,9 +108,10 @@ final readonly class Sums
     {
         $batch = Bucket::batch($at->job)->ml;
         $poured = Bucket::pouredMl($at->job);
-        $kept = $at->job->observedAnywhere(RestKept::class);
-        $last = $kept === [] ? null : $kept[count($kept) - 1];
-        $left = (float) $last?->shelfMl + (float) $last?->customerMl;
+        $left = array_sum(array_map(
+            fn (RestKept $kept) => $kept->shelfMl + $kept->customerMl,
+            $at->job->observedAnywhere(RestKept::class),
+        ));
         $plusMinus = max(self::MARK_ML, self::BATCH_OFF * $batch);
         if ($batch <= 0.0 || $poured + $left <= $batch + $plusMinus) {
             return null;

@@ -114,7 +114,7 @@ final class Reconcile extends StepKind
     {
         return $this->judge($at)->passes()
             || $at->latest(PointToo::class) !== null
-            || $at->latest(RestAccepted::class) !== null
+            || self::isAccepted($at)
             ? []
             : [Obstacle::missing('not_settled', 'More stays inside than should. Open another point, or accept it.')];
     }
@@ -124,7 +124,17 @@ final class Reconcile extends StepKind
     {
         return parent::goesOn($at)
             || $at->latest(PointToo::class) !== null
-            || $at->latest(RestAccepted::class) !== null;
+            || self::isAccepted($at);
+    }
+
+    /** What was accepted is what was inside then: not what a number put right since has added. */
+    private static function isAccepted(Situation $at): bool
+    {
+        $accepted = $at->latest(RestAccepted::class);
+        $then = $accepted === null ? null : $at->job->upTo($accepted->told()->seq);
+        [$now, $before] = [Retained::of($at), $then === null ? null : Retained::of($then->at($at->step, $at->now))];
+
+        return $before !== null && $now->insideMl <= $before->insideMl + $now->unsureMl;
     }
 
     public function goesByItself(Situation $at): bool

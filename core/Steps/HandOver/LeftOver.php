@@ -74,14 +74,22 @@ final class LeftOver extends StepKind
         return [RestKept::class, NothingLeft::class];
     }
 
-    private function keptMl(Situation $at): float
+    private function shelvedMl(Situation $at): float
     {
         return array_sum(array_map(fn (RestKept $kept) => $kept->shelfMl, $at->observed(RestKept::class)));
     }
 
+    /** What is left and not kept yet. */
+    private function toKeepMl(Situation $at): float
+    {
+        $kept = array_map(fn (RestKept $kept) => $kept->shelfMl + $kept->customerMl, $at->observed(RestKept::class));
+
+        return max(0.0, $this->leftMl($at) - array_sum($kept));
+    }
+
     public function tables(Situation $at): array
     {
-        $rest = $this->container($at, $this->keptMl($at) ?: $this->leftMl($at));
+        $rest = $this->container($at, $this->shelvedMl($at) ?: $this->leftMl($at));
 
         return [new Table('Label', ['On the can', 'Write'], [
             ['What', $rest->label()],
@@ -94,7 +102,7 @@ final class LeftOver extends StepKind
     public function asks(Situation $at): array
     {
         $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
-        $kept = RestKept::asked(round($this->leftMl($at) / self::MARK_ML) * self::MARK_ML, $most);
+        $kept = RestKept::asked(round($this->toKeepMl($at) / self::MARK_ML) * self::MARK_ML, $most);
         $none = NothingLeft::asked();
 
         return Form::offering([$kept, $this->leftMl($at) <= self::unseenMl($at) ? $none : null], [$kept, $none]);
@@ -112,7 +120,7 @@ final class LeftOver extends StepKind
             return;
         }
         $said = array_sum(RestKept::litres($values));
-        $left = $this->leftMl($at);
+        $left = $this->toKeepMl($at);
         if ($said < $left - self::unseenMl($at) && trim($values->text(RestKept::REST)) === '') {
             throw new InvalidField(
                 RestKept::REST,
