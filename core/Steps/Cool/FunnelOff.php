@@ -21,6 +21,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Opening;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -97,6 +98,8 @@ final class FunnelOff extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
+        $coolant = $values->number(CoolantRead::COOLANT);
+        $coolant === null || Opening::admit($at, CoolantRead::COOLANT, $coolant);
         $most = InFunnel::stoodMl($at->job);
         if ((float) $values->number(VesselReading::VOLUME) > $most + self::UNSURE_ML) {
             throw new InvalidField(
