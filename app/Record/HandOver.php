@@ -11,8 +11,11 @@ use App\Visits\VisitBook;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\FrostKept;
 use Aqbel\Core\Judged\Level;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\Started;
+use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
@@ -34,6 +37,9 @@ final readonly class HandOver
 
     private Plan $plan;
 
+    /** As it is inside: by the sums, or as it was read. */
+    private Mixture $mixture;
+
     public function __construct(
         public Job $job,
         public Shop $shop,
@@ -42,35 +48,49 @@ final readonly class HandOver
         private StepCatalogue $kinds,
     ) {
         $this->plan = Plan::of($state);
+        $inside = FrostKept::inside($state, (new VisitBook($job))->freezeC($this->plan->rules()->vessels)) ?? $this->plan->choices->targetFraction;
+        $this->mixture = new Mixture($state->circuit->facts->base, min(1.0, max(0.0, $inside)));
     }
 
     /** @return list<string> */
     public function done(): array
     {
         $before = $this->state->ledgerBefore(Stage::Fill);
-        [$out, $in] = [$before->outMl(), $this->state->ledger()->contentMl - $before->contentMl];
-        $ran = count(
-            array_filter(
-                $this->state->stepsOf('heat_cycle'),
-                fn (Step $step) => isset($this->state->closed[$step->id]) && $this->state->entriesOf($step->id) !== [],
-            ),
+        $out = $this->state->ledgerBefore(Stage::Rinse)->outMl();
+        $in = $this->state->ledger()->contentMl - $before->contentMl;
+        $ran = count(array_filter(
+            $this->state->stepsOf('heat_cycle'),
+            fn (Step $step) => $this->state->observed($step->id, Started::class) !== [],
+        ));
+        $levels = array_filter(
+            $this->state->stepsOf('cold_level'),
+            fn (Step $step) => $this->state->observed($step->id, ToppedUp::class) !== [],
         );
+        $again = $levels === [] ? '' : ' and looked at cold again';
 
         return array_values(
             array_filter([
                 $out > 0.0 ? "{$this->volume($out)} of coolant came out." : '',
-                $in > 0.0
-                    ? "{$this->volume($in)} went in"
-                        .($this->state->ledger()->trappedAirMl() <= $this->state->ledger()->trappedAirPlusMinusMl()
-                            ? ', and the air was let out.'
-                            : '.')
-                    : '',
-                $ran === 0
-                    ? ''
-                    : 'It was run warm '.($ran === 1 ? 'once' : "{$ran} times").' and looked at cold again.',
+                $in > 0.0 ? "{$this->volume($in)} went in".($this->isRidOfAir($levels) ? ', and the air was let out.' : '.') : '',
+                $ran === 0 ? '' : 'It was run warm '.($ran === 1 ? 'once' : "{$ran} times")."{$again}.",
                 $this->drove(),
             ]),
         );
+    }
+
+    /**
+     * By its last cold level, and by the sums.
+     *
+     * @param  array<Step>  $levels  that were looked at
+     */
+    private function isRidOfAir(array $levels): bool
+    {
+        $last = end($levels);
+        $ledger = $this->state->ledger();
+
+        return $last !== false
+            && $this->state->verdictOf($last, now()->getTimestamp(), $this->units)?->passes() === true
+            && $ledger->trappedAirMl() <= $ledger->trappedAirPlusMinusMl();
     }
 
     /** As the last drive was judged, and whether one before it was not cool. */
@@ -96,17 +116,16 @@ final readonly class HandOver
     /** @return array<array{string, string}> */
     public function inIt(): array
     {
-        $mixture = $this->mixture();
         $ledger = $this->state->ledger();
 
         return array_filter([
             [
                 'Coolant',
                 "{$this->state->circuit->facts->family()}, "
-                .$this->units->format($mixture->volumeFraction, Unit::Percent)
+                .$this->units->format($this->mixture->volumeFraction, Unit::Percent)
                 .' with water',
             ],
-            ['Safe from frost down to', $this->units->format($mixture->freezePoint()->degC(), Dimension::Temperature)],
+            ['Safe from frost down to', $this->units->format($this->mixture->freezePoint()->degC(), Dimension::Temperature)],
             ['Inside', $this->volume($ledger->contentMl)],
             $ledger->oldShare() > 0.0
                 ? ['Of it old coolant', $this->units->format($ledger->oldShare(), Unit::Percent)]
@@ -124,7 +143,7 @@ final readonly class HandOver
             "Only with the engine cold, up to {$mark}, with the same mixture: "
             .lcfirst($this->state->circuit->facts->family())
             .', '
-            .$this->units->format($this->mixture()->volumeFraction, Unit::Percent)
+            .$this->units->format($this->mixture->volumeFraction, Unit::Percent)
             .' with water.',
             'A little may be missing in the first days while the last air leaves. '
             ."More than {$this->volume($week)} in a week is too much: come in.",
@@ -177,26 +196,16 @@ final readonly class HandOver
     /** @return list<array{string, string}> of the label for tank and can */
     public function label(): array
     {
-        $mixture = $this->mixture();
-
         return [
             [
                 'Mixture',
-                $this->units->format($mixture->volumeFraction, Unit::Percent)
+                $this->units->format($this->mixture->volumeFraction, Unit::Percent)
                 .", {$this->state->circuit->facts->family()}",
             ],
-            ['Frost', $this->units->format($mixture->freezePoint()->degC(), Dimension::Temperature)],
+            ['Frost', $this->units->format($this->mixture->freezePoint()->degC(), Dimension::Temperature)],
             ['Date', ($this->job->signed_at ?? now())->format('Y-m-d')],
             ['Job', $this->job->number()],
         ];
-    }
-
-    private function mixture(): Mixture
-    {
-        return new Mixture(
-            $this->state->circuit->facts->base,
-            min(1.0, max(0.0, $this->state->ledger()->fraction() ?? $this->plan->choices->targetFraction)),
-        );
     }
 
     private function volume(float $ml): string

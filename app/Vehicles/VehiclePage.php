@@ -8,7 +8,10 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\Vehicle;
 use App\Models\Visit;
+use App\Visits\VisitBook;
+use Aqbel\Core\Judged\FrostKept;
 use Aqbel\Core\Judged\MixComesTo;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
@@ -133,7 +136,7 @@ final readonly class VehiclePage
     {
         $state = $job->state();
         $ledger = $state->ledger();
-        $fraction = $ledger->fraction();
+        $fraction = FrostKept::inside($state, (new VisitBook($job))->freezeC(Plan::of($state)->rules()->vessels));
 
         return [
             ['Coolant inside', $units->format($ledger->contentMl, Dimension::Volume)],

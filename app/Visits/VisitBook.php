@@ -22,8 +22,10 @@ use Aqbel\Core\Observed\FollowUpBooked;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Usage;
+use Aqbel\Core\Plan\Vessels;
 use Aqbel\Core\Visits\DaysAfter;
 use Aqbel\Core\Visits\DaysAfterCode;
+use Aqbel\Core\Visits\Visit as Seen;
 use Aqbel\Core\Visits\VisitForm;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -246,10 +248,22 @@ final readonly class VisitBook
     public function says(?JobState $state = null): ?DaysAfter
     {
         $state ??= $this->job->state();
-        $vessels = Plan::of($state)->rules()->vessels;
-        $seen = array_values(array_filter($this->all()->map(fn (Visit $visit) => $visit->seen($vessels))->all()));
 
-        return DaysAfter::of($state, $seen);
+        return DaysAfter::of($state, $this->seen(Plan::of($state)->rules()->vessels));
+    }
+
+    /** @return list<Seen> those that count, in order of time */
+    public function seen(Vessels $vessels): array
+    {
+        return array_values(array_filter($this->all()->map(fn (Visit $visit) => $visit->seen($vessels))->all()));
+    }
+
+    /** The freeze point as it was read last, °C; null where nobody did. */
+    public function freezeC(Vessels $vessels): ?float
+    {
+        $read = array_filter($this->seen($vessels), fn (Seen $visit) => $visit->freezeC !== null);
+
+        return $read === [] ? null : end($read)->freezeC;
     }
 
     /** @return Collection<int, Visit> in order of time, those due last */

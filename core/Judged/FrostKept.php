@@ -53,6 +53,21 @@ final readonly class FrostKept
         return self::reads($job, $freezesAtC) < MixComesTo::target($job) - MixtureRead::PLUS_MINUS;
     }
 
+    /**
+     * The glycol share inside: by the sums, or as a refractometer read it last where that is another one; null where
+     * neither tells.
+     *
+     * @param  ?float  $laterC  the freeze point as it was read after the job, °C; null where nobody did
+     */
+    public static function inside(JobState $job, ?float $laterC = null): ?float
+    {
+        $read = $job->observedAnywhere(FreezePointRead::class);
+        $freezesAtC = $laterC ?? ($read === [] ? null : $read[count($read) - 1]->celsius);
+        [$shows, $sums] = [$freezesAtC === null ? null : self::reads($job, $freezesAtC), $job->ledger()->fraction()];
+
+        return $shows !== null && ($sums === null || abs($shows - $sums) > MixtureRead::PLUS_MINUS) ? $shows : $sums;
+    }
+
     /** The share that freezes there. */
     private static function reads(JobState $job, float $freezesAtC): float
     {

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Job;
+use App\Models\Person;
+use App\Practice\Walk;
 
 /** What leaves on paper, read back by another program. */
 final class PaperTest extends ShopTestCase
@@ -40,6 +42,35 @@ final class PaperTest extends ShopTestCase
             self::assertSame('', $complaints, $paper);
             self::assertMatchesRegularExpression('/Title:\s+\S/', $info, $paper);
         }
+    }
+
+    public function test_the_driver_is_told_the_frost_that_was_read(): void
+    {
+        $job = $this->plan('SKP 660');
+        (new Walk($job, Person::query()->where('login', 'sunniva')->firstOrFail()))
+            ->until('refractometer')
+            ->enter('freeze', ['freeze' => '-20 °C'])
+            ->finish('The customer cannot wait')
+            ->until('sign_off')
+            ->finish('It goes to a warm garage, and is filled anew on Friday');
+        $state = $job->refresh()->state();
+        self::assertGreaterThan(0.4, $state->ledger()->fraction());
+        [$text] = $this->read((string) $this->actingAs($this->imre)->get("/jobs/{$job->id}/hand-over.pdf")->assertOk()->getContent());
+        self::assertMatchesRegularExpression('/frost down to\s+−20 °C/u', $text);
+        [$label] = $this->read((string) $this->get("/jobs/{$job->id}/label.pdf")->assertOk()->getContent());
+        self::assertStringContainsString('−20 °C', $label);
+    }
+
+    public function test_no_run_and_no_air_let_out_is_told_of_where_none_was_run(): void
+    {
+        $job = $this->plan('SKP 660');
+        $walk = (new Walk($job, Person::query()->where('login', 'sunniva')->firstOrFail()))->until('heat_cycle:1');
+        $walk->finish('Towed to the depot, run there')->until('drive')->finish('Driven there')->until('sign_off');
+        $walk->finish('Signed as it stands');
+        [$text] = $this->read((string) $this->actingAs($this->imre)->get("/jobs/{$job->id}/hand-over.pdf")->assertOk()->getContent());
+        self::assertStringContainsString('5.90 L of coolant came out', $text);
+        self::assertStringNotContainsString('run warm', $text);
+        self::assertStringNotContainsString('air was let out', $text);
     }
 
     public function test_the_driver_takes_along_what_was_done_what_is_in_it_and_when_to_come_in_either_units(): void
