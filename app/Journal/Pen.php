@@ -17,6 +17,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\Life;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
@@ -118,6 +119,9 @@ final readonly class Pen
             if ($this->kinds->does($state->steps[$written->step], Does::TouchesShelf)) {
                 $this->followOnTheShelf($after, $written, $stored->seq);
             }
+            if (Lines::tryFrom($written->form)?->changesAnother() === true) {
+                $this->labelAnew($after);
+            }
             app(Projection::class)->refresh($this->job, $after);
             if ($this->job->signed_at !== null) {
                 $this->job->update([
@@ -201,6 +205,20 @@ final readonly class Pen
     {
         return $line->stored()
             + ($line->planned instanceof Plan ? [Entry::PLAN => PlanCodec::write($line->planned)] : []);
+    }
+
+    /** What a job left on the shelf is as strong as its sums say now. */
+    private function labelAnew(JobState $state): void
+    {
+        foreach ($state->entries as $entry) {
+            $step = $state->steps[$entry->step] ?? null;
+            if ($step === null || $entry->belongsToEveryStep() || ! $this->kinds->does($step, Does::TouchesShelf)) {
+                continue;
+            }
+            foreach ($this->kinds->of($step)->shelf($state->at($step, $entry->at, $this->person->units, Container::stores($this->job)), $entry) as $line) {
+                $line->new === null || Container::relabel($this->job, $entry->seq, $line->new);
+            }
+        }
     }
 
     /** What a line, or the line it corrects, takes from the shelf or puts there. */

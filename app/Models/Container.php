@@ -179,6 +179,17 @@ class Container extends Model
         self::weigh(...$touched);
     }
 
+    /** What a line of a job put on the shelf is what its bucket held, also where a number of that was put right since. */
+    public static function relabel(Job $job, int $seq, Labelled $new): void
+    {
+        $put = ContainerMovement::query()
+            ->where('job_id', $job->id)
+            ->where('seq', $seq)
+            ->where('ml', '>', 0)
+            ->select('container_id');
+        self::query()->where('job_id', $job->id)->whereIn('id', $put)->update(self::label($new));
+    }
+
     /** What these hold, anew from everything that was moved. */
     public static function weigh(int ...$containers): void
     {
@@ -202,12 +213,17 @@ class Container extends Model
 
     private static function leftBy(Job $job, Labelled $new): self
     {
-        return self::query()->create([
-            'job_id' => $job->id,
+        return self::query()->create(['job_id' => $job->id, ...self::label($new)]);
+    }
+
+    /** @return array<string, string|float> */
+    private static function label(Labelled $new): array
+    {
+        return [
             'kind' => $new->liquid->value,
             'base' => $new->base->value,
             'inhibitor' => $new->inhibitor,
             'fraction' => $new->fraction,
-        ]);
+        ];
     }
 }

@@ -160,6 +160,13 @@ final class StoresTest extends ShopTestCase
         $left = Container::query()->where('job_id', $job->id)->where('kind', 'premix')->sole();
         self::assertEqualsWithDelta([0.5, 800.0], [$left->fraction, (float) $left->movements()->sum('ml')], 0.001);
         $this->get('/stores')->assertSee('0.80 L')->assertSee($job->number());
+        $batch = (int) JournalLine::query()->where('job_id', $job->id)->where('form', 'batch')->max('seq');
+        $this->post("/jobs/{$job->id}/entries/{$batch}", [
+            'key' => 'correct-batch-2',
+            'reason' => 'It was the other can',
+            'fields' => ['concentrate' => '3', 'water' => '6', 'from' => 'elsewhere'],
+        ])->assertSessionHasNoErrors();
+        self::assertEqualsWithDelta(4.5 / 12.0, $left->refresh()->fraction, 0.001, 'what stands there is what was mixed');
         self::assertSame(0, ContainerMovement::query()->where('job_id', '!=', $job->id)->count());
     }
 
