@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Practice\FoundOnItsGround;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Plan\ChangeInterval;
 use Aqbel\Core\Plan\Format\ChoicesCodec;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Usage;
+use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -32,6 +35,15 @@ use Illuminate\Support\Carbon;
  */
 class Vehicle extends Model
 {
+    private const MM_PER_KM = 1.0e6;
+
+    private const SECONDS_PER_HOUR = 3600.0;
+
+    /** What is read to a whole kilometre or hour, once down and once up. */
+    private const READS_KM = 1.0;
+
+    private const READS_H = 1.0;
+
     use FoundOnItsGround;
 
     protected $table = 'vehicles';
@@ -92,6 +104,38 @@ class Vehicle extends Model
         return $last === null || ($last->abandoned_at === null && $last->left_behind === null)
             ? null
             : ChoicesCodec::readLeft($last->left_behind ?? []);
+    }
+
+    /**
+     * Nothing runs backwards: one of the two was misread.
+     *
+     * @throws InvalidField
+     */
+    public function assertRunsOn(Usage $usage, UnitSystem $units): void
+    {
+        $since = $this->read_on === null ? '' : " on {$this->read_on->format('Y-m-d')}";
+        $says = fn (string $field, string $stood): InvalidField => new InvalidField(
+            $field,
+            "It stood at {$stood}{$since}, and does not run backwards. Read it again; where that one was wrong, put it "
+                .'right at the vehicle first.',
+        );
+        if ($usage->odometerKm !== null && $usage->odometerKm + self::READS_KM < (float) $this->odometer_km) {
+            throw $says('odometer', $units->format((float) $this->odometer_km * self::MM_PER_KM, $units->road()));
+        }
+        if ($usage->hours !== null && $usage->hours + self::READS_H < (float) $this->hours) {
+            throw $says('hours', $units->format((float) $this->hours * self::SECONDS_PER_HOUR, Unit::Hour));
+        }
+    }
+
+    /**
+     * A reading that was wrong goes, as long as it is the one that counts: what was read in its place, or before it.
+     */
+    public function putRight(Usage $wrong, Usage $instead): void
+    {
+        $is = fn (?float $one, ?float $other): bool => $one !== null && $other !== null && abs($one - $other) < 0.001;
+        $is($this->odometer_km, $wrong->odometerKm) && $this->odometer_km = $instead->odometerKm;
+        $is($this->hours, $wrong->hours) && $this->hours = $instead->hours;
+        $this->save();
     }
 
     /** What was read at planning is what it has run; nothing that nobody read is kept. */

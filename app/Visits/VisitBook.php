@@ -128,6 +128,7 @@ final readonly class VisitBook
             $vessels = Plan::of($state)->rules()->vessels;
             $filled = VisitForm::of($state->circuit, $vessels)->read($raw, $person->units);
             VisitForm::admit($filled->values);
+            $this->job->vehicle->assertRunsOn(self::usage($filled->values->toArray()), $person->units);
             $visit
                 ->fill([
                     'done_at' => now(),
@@ -139,7 +140,7 @@ final readonly class VisitBook
                 ])
                 ->save();
             $photo === null || Photo::query()->create([...$photo->getAttributes(), 'of_visit' => true]);
-            $this->haveRun($filled->values->number('odometer'), $filled->values->number('hours'));
+            $this->job->vehicle->haveRun(self::usage($filled->values->toArray()));
             $this->follow($state);
         });
     }
@@ -209,6 +210,8 @@ final readonly class VisitBook
                 'struck_because' => mb_substr(trim($because), 0, 300),
             ]);
             $then($state);
+            // With what stands in its place, or stood before it.
+            $this->job->vehicle->putRight(self::usage($visit->values), $this->readBefore($visit));
             if ($wasRed && $this->says($state)?->code->isRed() !== true && ! $person->may(Right::ClearDaysAfter)) {
                 throw new InvalidField('visit', Right::ClearDaysAfter->refusal());
             }
@@ -309,12 +312,30 @@ final readonly class VisitBook
         ]);
     }
 
-    private function haveRun(?float $mm, ?float $seconds): void
+    /** @param  array<mixed>  $values  as they are stored */
+    private static function usage(array $values): Usage
     {
-        $this->job->vehicle->haveRun(new Usage(
+        $number = fn (string $name): ?float => is_numeric($values[$name] ?? null) ? (float) $values[$name] : null;
+        [$mm, $seconds] = [$number(Seen::ODOMETER), $number(Seen::HOURS)];
+
+        return new Usage(
             odometerKm: $mm === null ? null : round($mm / 1.0e6, 3),
             hours: $seconds === null ? null : round($seconds / 3600.0, 3),
-        ));
+        );
+    }
+
+    /** What was read last before such a visit: at another one, or as the job was planned. */
+    private function readBefore(Visit $visit): Usage
+    {
+        $planned = Plan::of($this->job->state())->choices->usage;
+        [$km, $hours] = [$planned->odometerKm, $planned->hours];
+        foreach ($this->all() as $other) {
+            $counts = $other->values !== null && ! $other->isStruck() && ! $other->isDue();
+            $read = $counts && $other->id !== $visit->id ? self::usage($other->values) : new Usage;
+            [$km, $hours] = [$read->odometerKm ?? $km, $read->hours ?? $hours];
+        }
+
+        return new Usage(odometerKm: $km, hours: $hours);
     }
 
     /** @throws InvalidField of a job that is not signed */

@@ -133,6 +133,16 @@ final class PlanTest extends ShopTestCase
         }
     }
 
+    public function test_nothing_has_run_backwards(): void
+    {
+        Vehicle::query()->whereKey(5)->update(['odometer_km' => 91_000.0, 'read_on' => '2026-11-02']);
+        $ask = fn (string $also) => $this->actingAs($this->imre)->getJson("/jobs/new?vehicle=5&chosen=1&fragment=choice&{$also}");
+        $ask('odometer=9100')->assertStatus(422)->assertJsonValidationErrors(['odometer' => '91000 km on 2026-11-02']);
+        $ask('odometer=91000&last_odometer=98000')->assertStatus(422)->assertJsonValidationErrors('last_odometer');
+        $ask('odometer=91000&last_odometer=9800')->assertOk();
+        $this->post('/jobs', ['vehicle' => 5, 'chosen' => '1', 'odometer' => '9100'])->assertSessionHasErrors('odometer');
+    }
+
     public function test_what_is_shown_is_what_is_started(): void
     {
         $tractor = Vehicle::query()->where('plate', 'YT 2')->firstOrFail();

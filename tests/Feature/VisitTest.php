@@ -241,6 +241,27 @@ final class VisitTest extends ShopTestCase
         self::assertTrue(Seal::holds($job->refresh()));
     }
 
+    public function test_an_odometer_runs_on_and_a_slip_of_it_does_not_stay_at_the_vehicle(): void
+    {
+        $job = $this->signed();
+        $job->vehicle->update(['odometer_km' => 128_000.0, 'read_on' => now()]);
+        $this->days(3);
+        $stood = fn (): float => (float) $job->vehicle->refresh()->odometer_km;
+        $this->sign($job, null, ['level' => 'at_mark', 'odometer' => '12810'])->assertSessionHasErrors(
+            ['odometer' => 'It stood at 128000 km on '.now()->subDays(3)->format('Y-m-d').', and does not run backwards. '
+                .'Read it again; where that one was wrong, put it right at the vehicle first.'],
+        );
+        $this->sign($job, null, ['level' => 'at_mark', 'odometer' => '1281000'])->assertSessionHasNoErrors();
+        self::assertSame(1_281_000.0, $stood());
+        $slip = Visit::query()->where('job_id', $job->id)->whereNotNull('values')->sole();
+        $this->post("/visits/{$slip->id}/correct", [
+            'key' => 'correct-000002',
+            'because' => 'a nought too many',
+            'fields' => ['level' => 'at_mark', 'vessel' => 'jug', 'odometer' => '128100'],
+        ])->assertSessionHasNoErrors();
+        self::assertSame(128_100.0, $stood());
+    }
+
     public function test_what_a_customer_tells_closes_nothing(): void
     {
         $job = $this->signed();

@@ -185,7 +185,7 @@ final class PlanRequest extends FormRequest
             ),
             stockFraction: $this->string('stock')->toString() === Liquid::Premix->value ? self::premixOf($offers) : 1.0,
             frostC: $frost,
-            usage: $this->usage(),
+            usage: $this->usage($vehicle),
             left: $left,
             shelter: $this->enum('shelter', Shelter::class) ?? Shelter::Open,
             onWhatStays: true,
@@ -273,7 +273,8 @@ final class PlanRequest extends FormRequest
         return self::USUAL_PREMIX;
     }
 
-    private function usage(): Usage
+    /** @throws InvalidField where it would have run backwards */
+    private function usage(Vehicle $vehicle): Usage
     {
         $road = fn (string $name): ?float => (
             $mm = $this->number(self::roadField($name), null)
@@ -282,22 +283,27 @@ final class PlanRequest extends FormRequest
             $seconds = $this->number(self::hoursField($name), null)
         ) === null ? null : $seconds / 3600.0;
         [$odometer, $ran] = [$road('odometer'), $hours('hours')];
-        $since = fn (?float $now, ?float $then): ?float => $now === null || $then === null
-            ? null
-            : max(0.0, $now - $then);
+        $since = fn (string $field, ?float $now, ?float $then): ?float => match (true) {
+            $now === null, $then === null => null,
+            $now < $then => throw new InvalidField($field, 'Then it had run further than now: one of the two is misread.'),
+            default => $now - $then,
+        };
         $month = $this->string('last_month')->toString();
         $months = $month === ''
             ? null
             : (float) Carbon::createFromFormat('!Y-m', $month)?->diffInMonths(now()->startOfMonth());
 
-        return new Usage(
+        $usage = new Usage(
             $odometer,
             $ran,
-            $since($odometer, $road('last_odometer')),
+            $since('last_odometer', $odometer, $road('last_odometer')),
             $months,
-            $since($ran, $hours('last_hours')),
+            $since('last_hours', $ran, $hours('last_hours')),
             $this->boolean('first_fill'),
         );
+        $vehicle->assertRunsOn($usage, $this->units());
+
+        return $usage;
     }
 
     private static function roadField(string $name): Field
