@@ -17,7 +17,6 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Journal;
 use Aqbel\Core\Job\Life;
-use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
@@ -95,6 +94,7 @@ final readonly class Pen
             if ($written === null) {
                 return null;
             }
+            (new Beside($this->job, $this->person, $this->kinds))->assertNot($state, $written, $this->enteredAt($state->journal));
             $stored = JournalLine::query()->create([
                 'job_id' => $this->job->id,
                 'seq' => $state->journal->last() + 1,
@@ -116,12 +116,7 @@ final readonly class Pen
                     (string) $this->person->id,
                 ),
             );
-            if ($this->kinds->does($state->steps[$written->step], Does::TouchesShelf)) {
-                $this->followOnTheShelf($after, $written, $stored->seq);
-            }
-            if (Lines::tryFrom($written->form)?->changesAnother() === true) {
-                $this->labelAnew($after);
-            }
+            (new OnTheShelf($this->job, $this->person, $this->kinds))->follow($after, $written, $stored->seq);
             app(Projection::class)->refresh($this->job, $after);
             if ($this->job->signed_at !== null) {
                 $this->job->update([
@@ -205,34 +200,5 @@ final readonly class Pen
     {
         return $line->stored()
             + ($line->planned instanceof Plan ? [Entry::PLAN => PlanCodec::write($line->planned)] : []);
-    }
-
-    /** What a job left on the shelf is as strong as its sums say now. */
-    private function labelAnew(JobState $state): void
-    {
-        foreach ($state->entries as $entry) {
-            $step = $state->steps[$entry->step] ?? null;
-            if ($step === null || $entry->belongsToEveryStep() || ! $this->kinds->does($step, Does::TouchesShelf)) {
-                continue;
-            }
-            foreach ($this->kinds->of($step)->shelf($state->at($step, $entry->at, $this->person->units, Container::stores($this->job)), $entry) as $line) {
-                $line->new === null || Container::relabel($this->job, $entry->seq, $line->new);
-            }
-        }
-    }
-
-    /** What a line, or the line it corrects, takes from the shelf or puts there. */
-    private function followOnTheShelf(JobState $state, NewLine $written, int $seq): void
-    {
-        $seq = $written->values->has('seq') ? $written->values->whole('seq') : $seq;
-        $lines = [];
-        foreach ($state->entries as $entry) {
-            $step = $state->steps[$entry->step] ?? null;
-            if ($entry->seq === $seq && $step !== null && ! $entry->belongsToEveryStep()) {
-                $at = $state->at($step, $entry->at, $this->person->units, Container::stores($this->job, $seq));
-                $lines = $this->kinds->of($step)->shelf($at, $entry);
-            }
-        }
-        Container::follow($this->job, $seq, $this->person, $lines);
     }
 }

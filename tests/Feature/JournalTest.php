@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Person;
 use App\Models\Role;
 use Aqbel\Core\Job\Lines;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 
 final class JournalTest extends ShopTestCase
 {
@@ -31,6 +35,42 @@ final class JournalTest extends ShopTestCase
         $this->finish($job, 'found')->assertSessionHasErrors('finish');
         self::assertStringContainsString('finished this step', session('errors')->first('finish'));
         $this->enter($job, 'nonsense', 'found')->assertSessionHasErrors('finish');
+    }
+
+    public function test_one_pour_that_two_people_write_counts_twice_only_where_the_second_says_so_again(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('fill_level');
+        $press = fn (string $login, string $volume): TestResponse => $this->actingAs(Person::query()->where('login', $login)->firstOrFail())
+            ->from("/jobs/{$job->id}")
+            ->post("/jobs/{$job->id}/entries", [
+                'key' => (string) Str::uuid(), 'step' => 'fill_level', 'form' => 'poured',
+                'fields' => ['volume' => $volume, 'vessel' => 'jug'],
+            ]);
+        $poured = fn (): int => $job->lines()->where('step', 'fill_level')->where('form', 'poured')->count();
+        $press('imre', '2 L')->assertSessionHasNoErrors();
+        $press('imre', '2 L')->assertSessionHasNoErrors();
+        self::assertSame(2, $poured(), 'who pours two jugs writes two');
+        $press('sunniva', '1.5 L')->assertSessionHasNoErrors();
+        $press('sunniva', '2 L')->assertSessionHasErrors(['volume' => 'Imre Tovald has just written the same. Where this is another one, send it once more.']);
+        self::assertSame(3, $poured());
+        Carbon::setTestNow(now()->addMinutes(3));
+        $press('sunniva', '2 L')->assertSessionHasNoErrors();
+        self::assertSame(4, $poured());
+    }
+
+    public function test_the_second_press_counts(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('fill_level');
+        $sunniva = Person::query()->where('login', 'sunniva')->firstOrFail();
+        $this->enter($job, 'fill_level', 'poured', ['volume' => '2 L', 'vessel' => 'jug'])->assertSessionHasNoErrors();
+        $again = fn () => $this->actingAs($sunniva)->post("/jobs/{$job->id}/entries", [
+            'key' => (string) Str::uuid(), 'step' => 'fill_level', 'form' => 'poured', 'fields' => ['volume' => '2000 mL', 'vessel' => 'jug'],
+        ]);
+        $again()->assertSessionHasErrors('volume');
+        $again()->assertSessionHasNoErrors();
+        self::assertSame(2, $job->lines()->where('step', 'fill_level')->where('form', 'poured')->count());
     }
 
     public function test_a_correction_counts_and_what_was_written_stays(): void
