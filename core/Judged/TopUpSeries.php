@@ -13,6 +13,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Plan\Plan;
 
 /**
  * What one round after the other took, read against what a vessel and a mark can tell: shrinking air, a leak, or
@@ -71,13 +72,17 @@ final class TopUpSeries
         return min($series->stillToComeMl, max(0.0, $ledger->trappedAirMl() + $ledger->trappedAirPlusMinusMl()));
     }
 
-    /** As much as this is reading error: of the vessel it was read in, and of a level in a circuit of this size; mL. */
+    /**
+     * As much as this is reading error: of the vessel it was read in, and of a level in a circuit of this size; mL. A
+     * vessel too coarse for the circuit shows nothing smaller than what a fill may leave.
+     */
     public static function settledMl(Situation $at): float
     {
         $topUps = $at->observed(ToppedUp::class);
         $vessel = $topUps === [] ? 0.0 : max(array_map(fn (ToppedUp $topUp) => $topUp->read->plusMinusMl($at), $topUps));
+        $mayStay = Plan::of($at)->choices->airLimitMl($at->circuit());
 
-        return max(self::VESSEL_ERRORS * $vessel, Level::plusMinusMl($at->circuit()));
+        return max(min(self::VESSEL_ERRORS * $vessel, $mayStay), Level::plusMinusMl($at->circuit()));
     }
 
     /**

@@ -109,7 +109,8 @@ final readonly class DaysAfter
             $levelled = $took > 0.0 ? $visit->at : $levelled;
             $vessel = max($vessel, $visit->plusMinusMl);
         }
-        $settled = max(self::ERRORS * $vessel, Level::plusMinusMl($job->circuit));
+        $mayStay = Plan::of($job)->choices->airLimitMl($job->circuit);
+        $settled = max(min(self::ERRORS * $vessel, $mayStay), Level::plusMinusMl($job->circuit));
         $topUps = new TopUps($series, $settled, true);
         $took = array_filter($series, fn (TopUp $topUp) => $topUp->ml > $settled);
         $standsNow = $series !== [] && $series[count($series) - 1]->ml <= $settled;
