@@ -428,14 +428,20 @@ final class EdgesTest extends TestCase
         self::assertFalse(Level::tells($circuit, 49.5));
     }
 
-    public function test_settled_is_twice_what_a_vessel_cannot_tell_and_hours_are_hours(): void
+    public function test_settled_is_twice_what_a_vessel_cannot_tell_and_no_more_than_a_fill_may_leave(): void
     {
-        $job = JobOnPaper::on('rescue-ambulance')
-            ->write('cold_level:1', 'topped', ['volume' => 300.0, 'vessel' => 'pan'], 7_200)
-            ->write('cold_level:2', 'topped', ['volume' => 100.0, 'vessel' => 'pan']);
-        $at = $job->at('cold_level:1');
-        $pan = $at->observed(ToppedUp::class)[0]->read->plusMinusMl($at);
-        self::assertEqualsWithDelta(2.0 * $pan, TopUpSeries::settledMl($at), 1.0e-6);
+        $settled = function (string $vessel): array {
+            $at = JobOnPaper::on('rescue-ambulance')
+                ->write('cold_level:1', 'topped', ['volume' => 100.0, 'vessel' => $vessel], 7_200)
+                ->at('cold_level:1');
+
+            return [TopUpSeries::settledMl($at), $at->observed(ToppedUp::class)[0]->read->plusMinusMl($at)];
+        };
+        [$ml, $jug] = $settled('jug');
+        self::assertEqualsWithDelta(2.0 * $jug, $ml, 1.0e-6);
+        [$ml, $pan] = $settled('pan');
+        self::assertGreaterThan(500.0, 2.0 * $pan);
+        self::assertEqualsWithDelta(0.03 * Demo::circuit('rescue-ambulance')->capacityMl(), $ml, 1.0e-6);
     }
 
     public function test_what_a_hose_gave_before_a_drain_is_not_expected_of_it(): void
