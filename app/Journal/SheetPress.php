@@ -54,7 +54,7 @@ final readonly class SheetPress
                 }
                 try {
                     // How warm the coolant is is asked once, and holds for those after it.
-                    $known = [...$known, ...$this->atOnce($one, $step, [...$known, ...$said], $other)];
+                    $known = [...$known, ...$this->atOnce($one, $step, $known, $said, $other)];
                 } catch (InvalidField|InvalidFields $invalid) {
                     throw $invalid instanceof InvalidField && $invalid->field === 'finish'
                         ? $invalid
@@ -105,20 +105,25 @@ final readonly class SheetPress
     }
 
     /**
-     * @param  array<mixed>  $raw
+     * @param  array<mixed>  $before  what is known from the steps before it
+     * @param  array<mixed>  $said
      * @param  string  $other  the form that is said in place of the usual one; empty for that one
      * @return array<mixed> what of it is known for the steps after it
      */
-    private function atOnce(Pen $pen, string $stepId, array $raw, string $other): array
+    private function atOnce(Pen $pen, string $stepId, array $before, array $said, string $other): array
     {
         $known = [];
-        $after = $pen->write(function (JobState $state) use ($pen, $stepId, $raw, $other, &$known): NewLine {
+        $after = $pen->write(function (JobState $state) use ($pen, $stepId, $before, $said, $other, &$known): NewLine {
             $at = $pen->situation($state, $stepId);
-            $form = $pen->kinds->of($at->step)->atOnce($at)
+            $kind = $pen->kinds->of($at->step);
+            $form = $kind->atOnce($at)
                 ?? throw new InvalidField('finish', 'This step has moved on since the page was loaded. It is '
                     .'shown as it is now.');
 
-            $known = array_intersect_key($raw, array_flip($form->coolantFields()));
+            $form = $other === '' ? $form : $kind->form($at, $other) ?? $form;
+            $asked = array_flip($form->coolantFields());
+            $raw = [...array_intersect_key($before, $asked), ...$said];
+            $known = array_intersect_key($raw, $asked);
 
             return $pen->clerk->entry($at, $other === '' ? $form->name : $other, $raw);
         });
