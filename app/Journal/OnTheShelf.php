@@ -24,8 +24,10 @@ final readonly class OnTheShelf
     public function follow(JobState $state, NewLine $written, int $seq): void
     {
         $step = $state->steps[$written->step] ?? null;
-        $step !== null && $this->kinds->does($step, Does::TouchesShelf) && $this->move($state, $written, $seq);
-        Lines::tryFrom($written->form)?->changesAnother() === true && $this->labelAnew($state);
+        $touches = $step !== null && $this->kinds->does($step, Does::TouchesShelf);
+        $touches && $this->move($state, $written, $seq);
+        // A number that is put right, or told late, may make what stands there another mixture.
+        ($touches || Lines::tryFrom($written->form)?->changesAnother() === true) && $this->labelAnew($state);
     }
 
     private function move(JobState $state, NewLine $written, int $seq): void

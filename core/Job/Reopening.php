@@ -17,9 +17,10 @@ final class Reopening
         foreach ($state->steps as $id => $step) {
             foreach (self::changes($state, $id) as $line) {
                 $closed = self::closedBefore($state, $id, $line);
-                $corrects
-                    = $line->kind()?->changesAnother() === true && $state->kinds->of($step)->does(Does::MovesCoolant);
-                $reopened += $corrects ? self::restingOnIt($state, $id, $line) : [];
+                $putsRight = $line->kind()?->changesAnother() === true || $closed !== null;
+                $reopened += $putsRight && $state->kinds->of($step)->does(Does::MovesCoolant)
+                    ? self::restingOnIt($state, $id, $line)
+                    : [];
                 if ($closed !== null && self::falls($state, $step, $closed, $line)) {
                     $reopened += $state->closed[$id]->seq < $line->seq ? [$id => $line] : [];
                     $reopened += self::gatesBehind($state, $id, $line);
