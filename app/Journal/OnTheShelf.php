@@ -47,12 +47,13 @@ final readonly class OnTheShelf
     /** What a job left on the shelf is as strong as its sums say now. */
     private function labelAnew(JobState $state): void
     {
+        $stores = Container::stores($this->job);
         foreach ($state->entries as $entry) {
             $step = $state->steps[$entry->step] ?? null;
             if ($step === null || $entry->belongsToEveryStep() || ! $this->kinds->does($step, Does::TouchesShelf)) {
                 continue;
             }
-            $at = $state->at($step, $entry->at, $this->person->units, Container::stores($this->job));
+            $at = $state->at($step, $entry->at, $this->person->units, $stores);
             foreach ($this->kinds->of($step)->shelf($at, $entry) as $line) {
                 $line->new === null || Container::relabel($this->job, $entry->seq, $line->new);
             }

@@ -71,14 +71,15 @@ final class Reopening
         }
         $kind = $state->kinds->of($step);
         $passedOver = Closing::of($closed)->missing;
-        $before = $passedOver === [] ? null : self::seen($state, $step, array_slice($then, 0, -1), $latest);
-        $were = $before === null ? [] : array_column($kind->open($before), 'text', 'code');
+        $until = array_values(array_filter($then, fn (Entry $other) => $other->seq < $closed->seq));
+        $before = $passedOver === [] ? null : self::seen($state, $step, $until, $latest);
+        $said = $before === null ? [] : array_column($kind->open($before), 'text', 'code');
         foreach ($kind->open($at) as $obstacle) {
             // What was passed over with a reason is what it said then.
             if (
                 $obstacle->hard
                 || ! in_array($obstacle->code, $passedOver, true)
-                || $obstacle->text !== ($were[$obstacle->code] ?? $obstacle->text)
+                || $obstacle->text !== ($said[$obstacle->code] ?? null)
             ) {
                 return true;
             }

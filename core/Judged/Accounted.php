@@ -49,7 +49,9 @@ final readonly class Accounted implements Judgement
         $named = $at->latest(NumberNamed::class);
         $then = $named === null ? 0.0 : $at->job->upTo($named->told()->seq)->ledger()->trappedAirMl();
 
-        return $named !== null && abs($missing) <= abs($then) + $plusMinus ? $named : null;
+        return $named !== null && $missing <= max(0.0, $then) + $plusMinus && $missing >= min(0.0, $then) - $plusMinus
+            ? $named
+            : null;
     }
 
     /** @return list<Observation> what went in, and what came out */

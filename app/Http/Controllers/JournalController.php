@@ -43,7 +43,8 @@ abstract class JournalController extends Controller
                             .'Send it again if it is yours to say.',
                     ]);
         }
-        Watch::upToNow($job);
+        // An entry is stored whatever becomes of what instruments sent.
+        rescue(fn () => Watch::upToNow($job));
         try {
             $finished = $write(
                 new Recorder($job, self::person($request), $key === '' ? Str::random(32) : $key, $age, $late !== null),
