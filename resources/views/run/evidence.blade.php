@@ -1,9 +1,10 @@
 @if ($page->written->entries !== [])
     <section class="evidence mt-[18px] border-t border-rule pt-2.5" id="evidence" data-live aria-labelledby="evidence-title">
         <h2 class="text-[1.125rem] text-quiet" id="evidence-title">So far</h2>
-        <ul>
+        {{-- The look of a line is said once: there may be hundreds. --}}
+        <ul class="[&>li]:grid [&>li]:min-h-12 [&>li]:grid-cols-[auto_1fr_auto] [&>li]:items-center [&>li]:gap-3 [&>li]:border-b [&>li]:border-rule [&>li>a]:grid [&>li>a]:min-h-11 [&>li>a]:place-items-center [&>li>a]:px-2 [&_small]:ml-1.5 [&_small]:inline-block [&_time]:text-[0.9375rem] [&_time]:text-quiet">
             @foreach ($page->written->entries as $entry)
-                <li class="grid min-h-12 grid-cols-[auto_1fr_auto] items-center gap-3 border-b border-rule [&_small]:ml-1.5 [&_small]:inline-block [&_time]:text-[0.9375rem] [&_time]:text-quiet">
+                <li>
                     @if ($entry->byInstrument && $page->fed()->instruments?->hasCurve)
                         <button type="button" class="min-h-11 min-w-11 text-left underline"
                             data-shows-at="{{ $entry->at }}"><span class="sr-only">Show in the curve: </span><time datetime="{{ date('c', $entry->at) }}">{{ date('H:i:s', $entry->at) }}</time></button>
@@ -16,7 +17,7 @@
                         @if ($entry->waited !== '')<small>{{ $entry->waited }}</small>@endif
                         <small class="by">{{ $entry->byInstrument ? 'by instrument, connected by '.$entry->person : $entry->person }}</small>
                     </span>
-                    <a class="grid min-h-11 place-items-center px-2" href="/jobs/{{ $page->job->id }}/entries/{{ $entry->seq }}"
+                    <a href="/jobs/{{ $page->job->id }}/entries/{{ $entry->seq }}"
                         @if ($loop->first) data-key="u" data-key-label="Correct or take back the last entry" @endif>Correct</a>
                 </li>
             @endforeach
