@@ -77,6 +77,27 @@ final class HoldEdgesTest extends TestCase
         self::assertSame('lost', $this->vacuum([[0, 0], [600, 0]])->verdict->value);
     }
 
+    public function test_the_bound_of_a_lost_vacuum_holds_the_leak_that_took_it_or_is_none(): void
+    {
+        foreach ([6.0, 15.0, 40.0] as $kpaPerMinute) {
+            // A hole by small steps: choked below 0.528, a quarter of an ellipse above it (ISO 6358).
+            [$points, $pressure] = [[], 85.39 - 22.0 * 3.386389];
+            for ($second = 0; $second <= 600; $second++) {
+                if ($second % 60 === 0) {
+                    $points[] = [$second, round((85.39 - $pressure) / 3.386389 / 0.5) * 0.5];
+                }
+                $past = max(0.0, ($pressure / 85.39 - 0.528) / 0.472);
+                $pressure = min(85.39, $pressure + $kpaPerMinute / 60.0 * sqrt(max(0.0, 1.0 - $past ** 2)));
+            }
+            $hold = $this->vacuum($points);
+            $leak = $kpaPerMinute * 8000.0 / 85.39;
+            self::assertSame('lost', $hold->verdict->value);
+            self::assertGreaterThanOrEqual($leak, $hold->boundMlPerMinute());
+            self::assertLessThan(2.0 * $leak, $hold->boundMlPerMinute());
+        }
+        self::assertNull($this->vacuum([[0, 24], [600, 0]])->boundMlPerMinute(), 'gone before anybody looked');
+    }
+
     public function test_two_readings_far_apart_are_a_leak_and_nearer_ones_want_a_third(): void
     {
         self::assertSame('inconclusive', $this->vacuum([[0, 21], [600, 17.3]])->verdict->value);
