@@ -19,6 +19,9 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\VacuumHeld;
+use Aqbel\Core\Observed\CoolantRead;
+use Aqbel\Core\Observed\HotReading;
+use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Plan\NextChange;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
@@ -272,22 +275,18 @@ final readonly class RecordSheet
         $taken = [];
         foreach (['heat_cycle', 'cold_level', 'drive'] as $kind) {
             foreach ($this->state->stepsOf($kind) as $step) {
-                $topped = array_sum(
-                    array_map(
-                        fn (Entry $e) => $e->number('volume') ?? 0.0,
-                        $this->state->entriesOf($step->id, 'topped'),
-                    ),
-                );
-                $taken[$step->id] = $this->state->entriesOf($step->id) === [] ? null : $topped;
+                if ($this->state->entriesOf($step->id) !== []) {
+                    $taken[$step->id] = ToppedUp::sumMl($this->state->observed($step->id, ToppedUp::class));
+                }
             }
         }
-        $most = max([1.0, ...array_filter($taken)]);
+        $most = max([1.0, ...$taken]);
         $rounds = [];
-        foreach (
-            array_intersect_key($this->state->steps, array_filter($taken, fn (?float $ml) => $ml !== null)) as $id => $step
-        ) {
-            $read = array_map(fn (Entry $e) => $e->number('ect'), $this->state->entriesOf($id));
-            $hottest = array_filter($read, fn (?float $celsius) => $celsius !== null);
+        foreach (array_intersect_key($this->state->steps, $taken) as $id => $step) {
+            $hottest = [
+                ...array_map(fn (CoolantRead $read) => $read->celsius, $this->state->observed($id, CoolantRead::class)),
+                ...array_map(fn (HotReading $read) => $read->hottestC(), $this->state->observed($id, HotReading::class)),
+            ];
             $rounds[] = new RecordRound(
                 $this->titleOf($step),
                 $hottest === [] ? '' : $this->units->format(max($hottest), Dimension::Temperature),
