@@ -23,7 +23,6 @@ use Aqbel\Core\Plan\School;
 use Aqbel\Core\Plan\Schools;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Quantity\Dimension;
-use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Schools\Aid;
 use Aqbel\Core\Schools\RunsUntil;
@@ -229,7 +228,7 @@ final readonly class PlanPage
     {
         $elsewhere = abs($this->choices->elevationM - Shop::here()->elevation_m) >= 1.0;
         $said = array_filter([
-            $elsewhere ? number_format($this->choices->elevationM).' m' : '',
+            $elsewhere ? $this->units->sayHeight(1000.0 * $this->choices->elevationM) : '',
             $this->choices->shelter === Shelter::Open ? '' : lcfirst($this->choices->shelter->label()),
         ]);
 
@@ -241,8 +240,8 @@ final readonly class PlanPage
         return new Stepper(
             'elevation',
             Elevation::field()->label,
-            rtrim(rtrim(number_format($this->choices->elevationM, 1, '.', ''), '0'), '.'),
-            Unit::Metre->value,
+            $this->units->height()->typed(1000.0 * $this->choices->elevationM),
+            $this->units->height()->value,
         );
     }
 

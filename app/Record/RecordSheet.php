@@ -48,7 +48,7 @@ final readonly class RecordSheet
         public Job $job,
         public Shop $shop,
         private JobState $state,
-        private UnitSystem $units,
+        public UnitSystem $units,
         private StepCatalogue $kinds,
         private int $now,
     ) {

@@ -56,7 +56,7 @@ final readonly class ShopPage
     {
         return [
             'name' => $this->shop->name,
-            'elevation' => Unit::Metre->typed($this->shop->elevation_m * 1000.0),
+            'elevation' => $this->units->height()->typed($this->shop->elevation_m * 1000.0),
             'currency' => $this->shop->houseRules()->currency,
             'lock' => (string) $this->shop->lock_minutes,
         ];

@@ -267,12 +267,12 @@ enum Unit: string
     }
 
     /**
-     * A number in the core's unit as one would type it in this one: to a thousandth, a way on the road to a tenth, no
-     * noughts at the end, no unit.
+     * A number in the core's unit as one would type it in this one: to a thousandth, a way on the road and the height of
+     * a place to a tenth, no noughts at the end, no unit.
      */
     public function typed(float $base): string
     {
-        $digits = $this === self::Kilometre || $this === self::Mile ? 1 : 3;
+        $digits = in_array($this, [self::Kilometre, self::Mile, self::Metre, self::Foot], true) ? 1 : 3;
 
         return rtrim(rtrim(number_format($this->fromBase($base), $digits, '.', ''), '0'), '.');
     }

@@ -37,6 +37,18 @@ enum UnitSystem: string
         return $this === self::UsCustomary ? Unit::Mile : Unit::Kilometre;
     }
 
+    /** What the height of a place above the sea is said in. */
+    public function height(): Unit
+    {
+        return $this === self::UsCustomary ? Unit::Foot : Unit::Metre;
+    }
+
+    /** How high a place lies, in words: nobody tells it to less than one. */
+    public function sayHeight(float $mm): string
+    {
+        return number_format($this->height()->fromBase($mm))." {$this->height()->value}";
+    }
+
     /** The one in which so much from mark to mark is a round number, as a vessel of it is marked. */
     public static function ofMarks(float $ml): self
     {

@@ -269,12 +269,14 @@ final readonly class Field
         );
     }
 
-    /** The unit meant when only a number is typed; a way on the road is told in the reader's. */
+    /** The unit meant when only a number is typed; a way on the road, and how high a place lies, in the reader's. */
     public function assumedUnit(UnitSystem $units): Unit
     {
-        return $this->unit === Unit::Kilometre
-            ? $units->road()
-            : $this->unit ?? $units->unit($this->dimension ?? Dimension::Fraction);
+        return match ($this->unit) {
+            Unit::Kilometre => $units->road(),
+            Unit::Metre => $units->height(),
+            default => $this->unit ?? $units->unit($this->dimension ?? Dimension::Fraction),
+        };
     }
 
     /** The default as it stands in the input, in the person's unit. */
@@ -350,7 +352,7 @@ final readonly class Field
     {
         $unit = $this->assumedUnit($units);
         try {
-            $typed = Typed::parse(mb_substr($unit === Unit::Metre ? self::ungrouped($text) : $text, 0, 40), $unit);
+            $typed = Typed::parse(mb_substr($this->unit === Unit::Metre ? self::ungrouped($text) : $text, 0, 40), $unit);
         } catch (\InvalidArgumentException $problem) {
             throw $this->invalid($problem->getMessage());
         }

@@ -184,7 +184,7 @@ final readonly class Replanning
         $said = implode(', ', array_filter([
             'by '.lcfirst($school->label()),
             $other ? "to {$at->say($target, Unit::Percent)} glycol" : null,
-            $moved ? 'at '.round($placed->elevationM).' m, '.lcfirst($placed->shelter->label()) : null,
+            $moved ? "at {$at->units->sayHeight(1000.0 * $placed->elevationM)}, ".lcfirst($placed->shelter->label()) : null,
         ]));
 
         return new NewLine(

@@ -10,7 +10,7 @@
             <x-input name="login" label="Sign-in name" autocomplete="username" autocapitalize="none"/>
             <x-input name="password" label="Password, 10 characters or more" type="password" autocomplete="new-password"/>
             <x-input name="shop" label="Shop’s name" autocomplete="organization"/>
-            <x-input name="elevation_m" label="Metres above sea level: water boils earlier up there" inputmode="decimal"/>
+            <x-input name="elevation_m" label="Metres (or ft) above sea level: water boils earlier up there" inputmode="decimal"/>
             <x-input name="barometer" label="or what a barometer reads here" inputmode="decimal"/>
             <div class="field field-choice">
                 <fieldset>

@@ -9,7 +9,7 @@
     </div>
     <article class="record">
         <header class="flex items-start gap-7 border-b-4 border-coolant pb-3 max-[900px]:flex-wrap">
-            <div><p class="self-center border-b-3 border-level font-gauge text-[1.75rem]/none font-semibold tracking-[0.01em]">Aqbel</p><p>{{ $sheet->shop->name }}, {{ number_format($sheet->shop->elevation_m) }} m</p></div>
+            <div><p class="self-center border-b-3 border-level font-gauge text-[1.75rem]/none font-semibold tracking-[0.01em]">Aqbel</p><p>{{ $sheet->shop->name }}, {{ $sheet->units->sayHeight(1000.0 * $sheet->shop->elevation_m) }}</p></div>
             <div class="flex-1">
                 <h1 class="mb-2">Cooling circuit record {{ $sheet->job->number() }}</h1>
                 <p><span class="plate">{{ $sheet->job->vehicle->plate }}</span> {{ $sheet->job->vehicle->name }} · {{ $sheet->job->kind->label() }}</p>

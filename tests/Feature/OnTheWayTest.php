@@ -183,7 +183,7 @@ final class OnTheWayTest extends ShopTestCase
         );
         $this->get("/jobs/{$job->id}")
             ->assertOk()
-            ->assertSee('at 3000 m, in the wind');
+            ->assertSee('at 3,000 m, in the wind');
         // A second page, drawn before that, would take it back without a word.
         $go(['seen' => '0', 'elevation' => '1420', 'shelter' => 'open', 'target' => '45 %'])->assertSessionHasErrors([
             'school' => 'Imre Tovald has planned it anew since this page was opened: '

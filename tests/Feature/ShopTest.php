@@ -73,6 +73,21 @@ final class ShopTest extends ShopTestCase
         self::assertSame(['funnel'], array_column(array_filter($ticks, fn (Tick $tick) => $tick->ticked), 'value'));
     }
 
+    public function test_who_reads_quarts_tells_in_feet_how_high_it_lies_and_reads_it_so(): void
+    {
+        $this->lead->update(['units' => UnitSystem::UsCustomary]);
+        $this->actingAs($this->lead)->get('/shop')->assertOk()->assertSee('4,659 ft')->assertSee('value="4658.8"', false);
+        $this->keepShop(['elevation' => '4658.8'])->assertSessionHasNoErrors();
+        self::assertSame(1420.0, Shop::here()->elevation_m, 'kept as it stood, it has not moved');
+        $this->keepShop(['elevation' => '2,000'])->assertSessionHasNoErrors();
+        self::assertSame(609.6, Shop::here()->elevation_m);
+        $this->keepShop(['elevation' => '900 m'])->assertSessionHasNoErrors();
+        self::assertSame(900.0, Shop::here()->elevation_m, 'another unit is typed out');
+        $this->get('/jobs/new?vehicle=1&chosen=1&drains[]=radiator_cock&elevation=8000')
+            ->assertOk()
+            ->assertSee('8,000 ft');
+    }
+
     public function test_a_barometer_says_the_elevation(): void
     {
         // ICAO standard atmosphere: 89.874 kPa at 1000 m.

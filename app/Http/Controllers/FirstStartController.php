@@ -111,7 +111,8 @@ final class FirstStartController
     private static function elevation(array $typed, UnitSystem $units): float
     {
         try {
-            $elevation = Elevation::field()->optional()->read($typed['elevation_m'] ?? '', $units)[0];
+            // The page asks for metres: what somebody reads is told on the same page.
+            $elevation = Elevation::field()->optional()->read($typed['elevation_m'] ?? '', UnitSystem::Metric)[0];
             $barometer = Elevation::barometer()->read($typed['barometer'] ?? '', $units)[0];
 
             return Elevation::of(is_float($elevation) ? $elevation : null, is_float($barometer) ? $barometer : null);

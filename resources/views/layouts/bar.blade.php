@@ -8,7 +8,7 @@
         @endforeach
     </nav>
     <div class="ml-auto flex items-center gap-2 max-[900px]:gap-[5px] max-[640px]:gap-1">
-        <span class="mr-2 text-[0.9375rem] text-quiet max-[1100px]:hidden">{{ $shop->name }}, {{ number_format($shop->elevation_m) }} m</span>
+        <span class="mr-2 text-[0.9375rem] text-quiet max-[1100px]:hidden">{{ $shop->name }}, {{ $person->units->sayHeight(1000.0 * $shop->elevation_m) }}</span>
         <form method="post" action="/units">
             @csrf
             <button class="inline-flex min-h-11 min-w-11 items-center justify-center whitespace-nowrap rounded border border-rule px-3 font-medium text-inherit max-[900px]:px-[9px] max-[640px]:px-2" data-key="g u" data-key-label="Switch units">

@@ -2,7 +2,7 @@
 <table><tr>
     <td><h1>Cooling circuit record {{ $sheet->job->number() }}</h1>
         <p><span class="plate">{{ $sheet->job->vehicle->plate }}</span> {{ $sheet->job->vehicle->name }} · {{ $sheet->job->kind->label() }}</p></td>
-    <td class="num quiet">{{ $sheet->shop->name }}, {{ number_format($sheet->shop->elevation_m) }} m</td>
+    <td class="num quiet">{{ $sheet->shop->name }}, {{ $sheet->units->sayHeight(1000.0 * $sheet->shop->elevation_m) }}</td>
 </tr></table>
 <div class="bar"></div>
 <p>
