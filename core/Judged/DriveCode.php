@@ -13,6 +13,9 @@ enum DriveCode: string
     case Alarm = 'alarm';
     case RanCool = 'ran_cool';
 
+    /** By the sums pump or jackets were dry: one of them is wrong, or it was driven on air. */
+    case TooLittle = EnoughToRun::TOO_LITTLE;
+
     /** Neither ten minutes nor five kilometres. */
     case TooShort = 'too_short';
 

@@ -13,8 +13,9 @@ use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\Needle;
 
 /**
- * A drive: its first alarm stands, whatever calmer drive follows; it proves once it was long enough, and hot. How
- * long is told; that it can have lasted so long is the server's to know.
+ * A drive: its first alarm stands, whatever calmer drive follows; it proves once it was long enough, and hot, on a
+ * circuit that by its sums was full enough to run. How long is told; that it can have lasted so long is the server's to
+ * know.
  */
 final readonly class DriveRun implements Judgement
 {
@@ -55,6 +56,9 @@ final readonly class DriveRun implements Judgement
             }
         }
         $best = $drives[count($drives) - 1];
+        if (Sums::wrongInside($at) !== null || ! EnoughToRun::of($at)->is) {
+            return new self(DriveCode::TooLittle, $best, $limit, $full);
+        }
         foreach ($drives as $drive) {
             $best = self::shortOf($at, $drive, $full) === null ? $drive : $best;
         }

@@ -14,6 +14,9 @@ use Aqbel\Core\Plan\Plan;
  */
 final readonly class EnoughToRun
 {
+    /** What is said where there is not. */
+    public const TOO_LITTLE = 'too_little';
+
     /** So much of the capacity may be missing, wherever it is (common practice, no source). */
     private const MAY_MISS = 0.15;
 

@@ -13,6 +13,7 @@ use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\Started;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Values;
 
 /** What an engine is never started without, asked the same way wherever it is started. */
@@ -41,19 +42,33 @@ final class EngineStart
                     .'extraction, then start.',
             );
         }
+        $why = self::dryBySums($at);
+        if ($why !== null) {
+            throw new InvalidField('finish', $why);
+        }
+    }
+
+    /** Why no engine is run on what the sums leave inside; null where it may be. */
+    public static function dryBySums(Situation $at): ?string
+    {
         $wrong = SumsGate::impossible($at);
-        if ($wrong !== null) {
-            throw new InvalidField('finish', "No engine is started on sums that cannot be. {$wrong->text}");
-        }
         $enough = EnoughToRun::of($at);
-        if (! $enough->is) {
-            throw new InvalidField(
-                'finish',
-                "By the sums {$at->litres($enough->missingMl)} of coolant is missing: "
-                    .'pump or jackets may be dry, and no engine is started on that. '
-                    .'Pour on, bleed, or put right the number that is wrong.',
-            );
-        }
+
+        return match (true) {
+            $wrong !== null => "No engine is started on sums that cannot be. {$wrong->text}",
+            $enough->is => null,
+            default => "By the sums {$at->litres($enough->missingMl)} of coolant is missing: "
+                .'pump or jackets may be dry, and no engine is started on that. '
+                .'Pour on, bleed, or put right the number that is wrong.',
+        };
+    }
+
+    /** Said before anybody turns the key: where it is in hand, nothing ran yet, and the sums forbid it. */
+    public static function notYet(Situation $at, string $title = 'Do not start'): ?Verdict
+    {
+        $why = $at->job->openBefore($at->step) === [] && $at->observed(Started::class) === [] ? self::dryBySums($at) : null;
+
+        return $why === null ? null : Verdict::stop(EnoughToRun::TOO_LITTLE, $title, $why);
     }
 
     /** What is missing before there is anything to judge; null once there is a reading. */

@@ -14,8 +14,10 @@ use Aqbel\Core\Judged\DriveRun;
 use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\EngineStart;
 use Aqbel\Core\Steps\NotRun;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
@@ -83,6 +85,9 @@ final class Drive extends StepKind
     {
         return match ($this->judgement($at)?->code) {
             null => [Obstacle::missing('not_driven', 'Record the drive.')],
+            DriveCode::TooLittle => [
+                Obstacle::at(Gate::Sums, DriveCode::TooLittle->value, (string) EngineStart::dryBySums($at)),
+            ],
             DriveCode::TooShort => [
                 Obstacle::missing(
                     'too_short',
@@ -111,7 +116,12 @@ final class Drive extends StepKind
         $run = $this->judgement($at);
 
         return match ($run?->code) {
-            null => null,
+            null => EngineStart::notYet($at, $at->facts()->stationary ? 'Do not run it' : 'Do not drive'),
+            DriveCode::TooLittle => Verdict::stop(
+                $run->code(),
+                'Too little inside, by the sums',
+                EngineStart::dryBySums($at).' A run without an alarm says that a number is wrong, not which.',
+            ),
             DriveCode::Limit => Verdict::stop(
                 $run->code(),
                 'Too hot',

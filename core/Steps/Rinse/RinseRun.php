@@ -155,9 +155,9 @@ final class RinseRun extends StepKind
         $full = $at->facts()->thermostatFullC;
 
         return match (true) {
-            $run === null => $full !== null && $this->limit($at)->limit->degC() < $full
+            $run === null => EngineStart::notYet($at) ?? ($full !== null && $this->limit($at)->limit->degC() < $full
                 ? Verdict::wait('boils_early', 'It boils early here', self::warning($at))
-                : null,
+                : null),
             $run->danger !== null => RunWords::danger($at, $run->danger, $run->running),
             default => match ($run->code) {
                 RinseWarmUpCode::Mixed => Verdict::pass(

@@ -225,7 +225,7 @@ final class HeatCycle extends StepKind
         $run = HotRun::of($at);
 
         return match (true) {
-            $run === null => null,
+            $run === null => EngineStart::notYet($at),
             $run->danger !== null => RunWords::danger($at, $run->danger, $run->running),
             $run->level !== null && $run->code() === $run->level->code() => RunWords::level($at, $run->level),
             $run->heater->goesOn() => RunWords::watch($at, $run),

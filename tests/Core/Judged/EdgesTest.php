@@ -279,6 +279,7 @@ final class EdgesTest extends TestCase
     public function test_a_drive_proves_from_there_on(array $driven, int $since, string $code): void
     {
         $job = JobOnPaper::on('rescue-ambulance')
+            ->write('found', 'found', ['content' => 'low', 'missing' => 0.0])
             ->write('cold_level:1', 'topped', ['volume' => 0.0])
             ->finish('cold_level:1')
             ->wait($since - 60);

@@ -97,7 +97,8 @@ final class ReaderUnitsTest extends TestCase
         self::assertEqualsWithDelta(6.437e6, $field(UnitSystem::UsCustomary)->read('4', UnitSystem::UsCustomary)[0], 1e3);
         self::assertSame(4.0e6, $field(UnitSystem::Metric)->read('4', UnitSystem::Metric)[0]);
         foreach (['distance' => [6.4e6, 'ran_cool'], 'km' => [6.4, 'ran_cool']] as $way => [$told, $code]) {
-            $job = JobOnPaper::on('rescue-ambulance')->write('cold_level:1', 'topped', ['volume' => 0.0])
+            $job = JobOnPaper::on('rescue-ambulance')->write('found', 'found', ['content' => 'low', 'missing' => 0.0])
+                ->write('cold_level:1', 'topped', ['volume' => 0.0])
                 ->finish('cold_level:1')->wait(3600)
                 ->write('drive', 'driven', [$way => $told, 'ect' => 92.0, 'alarm' => 'none']);
             self::assertSame($code, $job->judge('drive')->code, "{$way}, as it is and as it was asked");
