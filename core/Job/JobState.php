@@ -402,8 +402,14 @@ final class JobState
     public function ports(int $now): array
     {
         $ports = [];
-        foreach ($this->steps as $step) {
-            $ports = [...$ports, ...$this->kinds->of($step)->ports($this->at($step, $now))];
+        $shut = array_filter($this->cameUp, fn (Entry $line) => $line->is(Lines::Shut));
+        $shutAt = array_fill_keys(array_map(fn (Entry $line) => $line->step, $shut), reset($shut));
+        foreach ($this->steps as $id => $step) {
+            $at = $this->at($step, $now);
+            $ports = [...$ports, ...$this->kinds->of($step)->ports($at)];
+            if (isset($shutAt[$id])) {
+                $ports = [...$ports, ...$this->kinds->reading($step, $shutAt[$id])->ports($at)];
+            }
         }
 
         return $ports;

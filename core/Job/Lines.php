@@ -23,6 +23,9 @@ enum Lines: string
     /** Coolant that came out where nobody planned it. */
     case Outlet = 'outlet';
 
+    /** A point shut that still stood open. */
+    case Shut = 'shut';
+
     /** Another way of going on. */
     case Replan = 'replan';
 
@@ -36,7 +39,7 @@ enum Lines: string
     public function isAnyTime(): bool
     {
         return match ($this) {
-            self::Finding, self::Outlet, self::Replan => true,
+            self::Finding, self::Outlet, self::Shut, self::Replan => true,
             default => false,
         };
     }

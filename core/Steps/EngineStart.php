@@ -42,8 +42,8 @@ final class EngineStart
                     .'extraction, then start.',
             );
         }
-        $why = self::dryBySums($at);
-        if ($why !== null) {
+        $why = self::dryBySums($at) ?? OpenPoints::said($at, $at->job->kinds->of($at->step));
+        if ($why !== '') {
             throw new InvalidField('finish', $why);
         }
     }

@@ -60,6 +60,7 @@ final class StepCatalogue implements Kinds
     private const ANY_TIME = [
         Lines::Finding->value => AnyTime\Finding::class,
         Lines::Outlet->value => AnyTime\Outlet::class,
+        Lines::Shut->value => AnyTime\Shut::class,
         Lines::Replan->value => AnyTime\Replan::class,
     ];
 
@@ -104,6 +105,12 @@ final class StepCatalogue implements Kinds
         $this->made["any.{$form}"] ??= $kind === null ? new UnknownKind : new $kind;
 
         return $this->made["any.{$form}"] instanceof AnyTime\AnyTime ? $this->made["any.{$form}"] : null;
+    }
+
+    /** How a point is shut that still stands open. */
+    public function shut(): StepKind
+    {
+        return $this->anyTime(Lines::Shut->value) ?? new UnknownKind;
     }
 
     /** @return array<string, StepKind> by code */

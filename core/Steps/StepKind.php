@@ -161,14 +161,12 @@ abstract class StepKind implements Kind
 
     final public function verdict(Situation $at): ?Verdict
     {
-        return SumsGate::of($at, $this)?->verdict() ?? $this->judge($at);
+        return Gates::verdict($at, $this);
     }
 
     final public function open(Situation $at): array
     {
-        $sums = SumsGate::of($at, $this);
-
-        return $sums === null ? $this->obstacles($at) : [$sums->obstacle(), ...$this->obstacles($at)];
+        return Gates::obstacles($at, $this);
     }
 
     /** Readings with the line the verdict rests on; null where there is none to draw. */

@@ -7,7 +7,6 @@ namespace Aqbel\Core\Steps\HandOver;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Lines;
-use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Accounted;
@@ -176,14 +175,6 @@ final class SignOff extends StepKind
         $missing = [];
         foreach ($at->job->openBefore($at->step) as $step) {
             $missing[] = Obstacle::missing("not_finished.{$step->id}", 'Not finished: '.$this->titleOf($at, $step));
-        }
-        foreach ($at->job->ports($at->now) as $port => $state) {
-            if ($state !== PortState::Closed) {
-                $missing[] = Obstacle::missing(
-                    "not_closed.{$port}",
-                    "{$at->circuit()->port($port)->label} is not recorded as closed.",
-                );
-            }
         }
         foreach ($at->job->steps as $step) {
             if (! $at->job->stillStands($step, $at->now)) {

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+
+/** What stands in the way of every kind of step alike, before what its own numbers mean. */
+final class Gates
+{
+    public static function verdict(Situation $at, StepKind $kind): ?Verdict
+    {
+        $sums = SumsGate::of($at, $kind);
+        if ($sums !== null) {
+            return $sums->verdict();
+        }
+        $judged = $kind->judge($at);
+
+        // What has shown a danger says so, whatever stands open besides.
+        return $judged?->stops() === true ? $judged : OpenPoints::verdict($at, $kind) ?? $judged;
+    }
+
+    /** @return list<Obstacle> */
+    public static function obstacles(Situation $at, StepKind $kind): array
+    {
+        $sums = SumsGate::of($at, $kind);
+
+        return [
+            ...$sums === null ? [] : [$sums->obstacle()],
+            ...OpenPoints::obstacles($at, $kind),
+            ...$kind->obstacles($at),
+        ];
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps;
+
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Kind;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\StandsOpen;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+
+/** Nothing is pressed, pulled, run, driven or signed with a point open that nobody is to shut any more. */
+final class OpenPoints
+{
+    private const CODE = 'stands_open';
+
+    /** What stands open and has to be shut first; empty where nothing does, and at a step that neither loads a joint nor signs. */
+    public static function said(Situation $at, Kind $kind): string
+    {
+        $minds = $kind->does(Does::LoadsJoints) || $kind->does(Does::RunsEngine) || $kind->does(Does::Signs);
+        $open = $minds ? StandsOpen::of($at) : [];
+        $names = implode(', ', array_map(fn (string $port) => $at->circuit()->port($port)->label, $open));
+
+        return match (count($open)) {
+            0 => '',
+            1 => "{$names} is not recorded as closed. Shut it, and say so.",
+            default => "{$names} are not recorded as closed. Shut them, and say so.",
+        };
+    }
+
+    public static function verdict(Situation $at, Kind $kind): ?Verdict
+    {
+        $said = self::said($at, $kind);
+
+        return $said === '' ? null : Verdict::stop(self::CODE, 'A point stands open', $said);
+    }
+
+    /** @return list<Obstacle> */
+    public static function obstacles(Situation $at, Kind $kind): array
+    {
+        $said = self::said($at, $kind);
+
+        return $said === '' ? [] : [Obstacle::missing(self::CODE, $said)];
+    }
+}
