@@ -402,8 +402,10 @@ final class JobState
     public function ports(int $now): array
     {
         $ports = [];
-        $shut = array_filter($this->cameUp, fn (Entry $line) => $line->is(Lines::Shut));
-        $shutAt = array_fill_keys(array_map(fn (Entry $line) => $line->step, $shut), reset($shut));
+        $shutAt = [];
+        foreach ($this->cameUp as $line) {
+            $shutAt += $line->is(Lines::Shut) ? [$line->step => $line] : [];
+        }
         foreach ($this->steps as $id => $step) {
             $at = $this->at($step, $now);
             $ports = [...$ports, ...$this->kinds->of($step)->ports($at)];

@@ -32,7 +32,7 @@ final readonly class PointShut extends Report
         return $line->is(Lines::Shut) ? new self(Told::by($line), $line->text(self::PORT)) : null;
     }
 
-    /** @param  non-empty-array<string, string>  $points  that may be shut, by id of the port */
+    /** @param  array<string, string>  $points  that may be shut, by id of the port */
     public static function asked(array $points): Form
     {
         return new Form(Lines::Shut->value, 'It is shut now', [

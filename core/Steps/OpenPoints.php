@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps;
 
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Kind;
 use Aqbel\Core\Job\Situation;
@@ -11,16 +12,24 @@ use Aqbel\Core\Judged\StandsOpen;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 
-/** Nothing is pressed, pulled, run, driven or signed with a point open that nobody is to shut any more. */
+/**
+ * Nothing is pressed, pulled, run, driven or signed with a point open that nobody is to shut any more, and nothing is
+ * poured in above an open drain.
+ */
 final class OpenPoints
 {
     private const CODE = 'stands_open';
 
-    /** What stands open and has to be shut first; empty where nothing does, and at a step that neither loads a joint nor signs. */
+    /** What stands open and has to be shut first; empty where nothing does, and at a step that minds none. */
     public static function said(Situation $at, Kind $kind): string
     {
         $minds = $kind->does(Does::LoadsJoints) || $kind->does(Does::RunsEngine) || $kind->does(Does::Signs);
-        $open = $minds ? StandsOpen::of($at) : [];
+        $open = $minds || $kind->does(Does::Fills) ? StandsOpen::of($at) : [];
+        // While it is filled air leaves by what is open above; by a drain the coolant does.
+        $open = $minds ? $open : array_filter(
+            $open,
+            fn (string $port) => $at->circuit()->port($port)->kind === PortKind::Drain,
+        );
         $names = implode(', ', array_map(fn (string $port) => $at->circuit()->port($port)->label, $open));
 
         return match (count($open)) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\CloseUp;
 
+use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
@@ -19,6 +20,9 @@ use Aqbel\Core\Steps\Checklist;
 /** Stage 4: everything that was opened is closed, and what is needed to run is back. */
 final class CloseUp extends Checklist
 {
+    /** Before the id of a point that is ticked as shut. */
+    private const DRAIN = 'drain_';
+
     public function name(): string
     {
         return 'close_up';
@@ -46,6 +50,19 @@ final class CloseUp extends Checklist
     public function goesByItself(Situation $at): bool
     {
         return $this->items($at) === [];
+    }
+
+    /** What is ticked as shut stands open no more, whatever its own step says. */
+    public function ports(Situation $at): array
+    {
+        $shut = [];
+        foreach (array_keys($this->ticked($at)) as $item) {
+            if (str_starts_with($item, self::DRAIN)) {
+                $shut[substr($item, strlen(self::DRAIN))] = PortState::Closed;
+            }
+        }
+
+        return $shut;
     }
 
     protected function items(Situation $at): array
@@ -120,7 +137,7 @@ final class CloseUp extends Checklist
     {
         $shut = array_filter($at->job->stepsOf('drain'), fn (Step $step) => DrainsInTurn::isLeftShut($at->job, $step));
 
-        return array_fill_keys(array_map(fn (Step $step) => 'drain_'.$step->params->text('port'), $shut), true);
+        return array_fill_keys(array_map(fn (Step $step) => self::DRAIN.$step->params->text('port'), $shut), true);
     }
 
     /**
