@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Plan\LeftBehind;
 
 /**
@@ -13,11 +14,11 @@ use Aqbel\Core\Plan\LeftBehind;
  */
 final class StandsOpen
 {
-    /** @return list<string> ids of ports; none while something before the step is still to be done */
+    /** @return list<string> ids of ports; none while it is drained, and something before the step is still to be done */
     public static function of(Situation $at): array
     {
         return $at->once(self::class, function () use ($at): array {
-            if ($at->job->openBefore($at->step) !== []) {
+            if ($at->step->stage->value < Stage::Rinse->value || $at->job->openBefore($at->step) !== []) {
                 return [];
             }
             $minded = [];
