@@ -59,7 +59,7 @@ final class Drive extends StepKind
     public function instructions(Situation $at): array
     {
         return [
-            'Cap on to its stop. Nothing is left on the neck, in the fan or on a pipe.',
+            'Cap on to its stop; no rag, tool or tester left where it runs.',
             'Ten to fifteen minutes, '.($at->circuit()->hasHeater() ? 'heater on, ' : '').'eyes on the temperature.',
             'Straight after the drive a sealed circuit shows nothing: the level is read cold.',
         ];
