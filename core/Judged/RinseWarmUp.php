@@ -9,7 +9,6 @@ use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
-use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
 
 /**
@@ -37,7 +36,7 @@ final readonly class RinseWarmUp implements Judgement
             return null;
         }
         $danger = RunDanger::first($at, StopLimitAtNeck::of($at, $start->neck ?? Neck::Open), onWater: true);
-        $running = self::isRunning($at);
+        $running = EngineRuns::at($at);
         $mixes = array_values(
             array_filter(
                 [...Rise::of($at)->believed, ...$at->observed(FeltReading::class)],
@@ -59,12 +58,6 @@ final readonly class RinseWarmUp implements Judgement
             $mixed,
             [$start, ...$mixes === [] ? $readings : $mixes, ...$danger?->restsOn() ?? []],
         );
-    }
-
-    /** Started, and not shut off since. */
-    public static function isRunning(Situation $at): bool
-    {
-        return count($at->observed(Started::class)) > count($at->observed(ShutOff::class));
     }
 
     /** Anything but its limit has a cause that is looked for. */

@@ -63,12 +63,15 @@ final class EngineStart
         };
     }
 
-    /** Said before anybody turns the key: where it is in hand, nothing ran yet, and the sums forbid it. */
+    /**
+     * Said before anybody turns the key: where it is in hand, nothing ran yet, and the sums forbid it. It waits, over
+     * night too: no hands are needed while nothing runs.
+     */
     public static function notYet(Situation $at, string $title = 'Do not start'): ?Verdict
     {
         $why = $at->job->openBefore($at->step) === [] && $at->observed(Started::class) === [] ? self::dryBySums($at) : null;
 
-        return $why === null ? null : Verdict::stop(EnoughToRun::TOO_LITTLE, $title, $why);
+        return $why === null ? null : Verdict::wait(EnoughToRun::TOO_LITTLE, $title, $why);
     }
 
     /** What is missing before there is anything to judge; null once there is a reading. */

@@ -43,7 +43,7 @@ final class OpenPoints
     {
         $said = self::said($at, $kind);
 
-        return $said === '' ? null : Verdict::stop(self::CODE, 'A point stands open', $said);
+        return $said === '' ? null : Verdict::wait(self::CODE, 'A point stands open', $said);
     }
 
     /** @return list<Obstacle> */

@@ -67,6 +67,11 @@ final class JobTest extends ShopTestCase
         $walk->enter('start', ['place' => 'extraction', 'neck' => 'sealed']);
         $rest()->assertSessionHasErrors('until');
         self::assertNull($job->refresh()->rests_until);
+        // Nor is it given up: its dangers would stand on no page any more.
+        $giveUp = fn (): TestResponse => $this->post("/jobs/{$job->id}/abandon", ['why' => 'Sold as it stands', 'anew' => '0']);
+        $giveUp()->assertSessionHasErrors('why');
+        self::assertNull($job->refresh()->abandoned_at);
+        $this->get("/jobs/{$job->id}/manage")->assertOk()->assertSee('What is inside freezes at −3');
 
         // A danger that is there all the same is never shown as rest.
         $job->update(['rests_until' => now()->addHours(12)]);

@@ -20,11 +20,16 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Judged\EngineRuns;
+use Aqbel\Core\Judged\FrostKept;
+use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Simulations;
+use Aqbel\Core\Quantity\Dimension;
+use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Tone;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -77,6 +82,7 @@ final class JobController extends JournalController
             ),
             'newer' => $newer->revision > $job->circuit->revision ? $newer : null,
             'changes' => Changes::between($job->circuit->document, $newer->document),
+            'freezes' => self::freezes($state, self::person($request)->units),
             'morning' => now()->addDay()->setTime(7, 0)->format('Y-m-d\TH:i'),
         ]);
     }
@@ -92,6 +98,17 @@ final class JobController extends JournalController
         ));
 
         return redirect("/jobs/{$job->id}")->with('notice', "In {$to->name}’s hands now.");
+    }
+
+    /** Where what is inside freezes, in words; null while nobody knows what that is. */
+    private static function freezes(JobState $state, UnitSystem $units): ?string
+    {
+        $share = $state->ledger()->contentMl > 0.0 ? FrostKept::inside($state) : null;
+
+        return $share === null ? null : $units->format(
+            (new Mixture($state->circuit->facts->base, $share))->freezePoint()->degC(),
+            Dimension::Temperature,
+        );
     }
 
     /** @return list<Field> with what holds now as it stands */
@@ -169,18 +186,23 @@ final class JobController extends JournalController
     }
 
     /** What stands open or empty is carried to the next job on the vehicle, which may be planned at once. */
-    public function abandon(Request $request, Job $job): RedirectResponse
+    public function abandon(Request $request, Job $job, StepCatalogue $kinds): RedirectResponse
     {
         $why = mb_substr(trim(self::text($request, 'why')), 0, self::LONGEST_REASON);
         if (mb_strlen($why) < self::LEAST_REASON) {
             throw new InvalidField('why', 'Say why, for whoever works on it next.');
         }
         // Under the lock: an entry that has just come in counts.
-        $this->change($request, $job, fn () => [
-            'abandoned_at' => now(), 'abandoned_by' => self::person($request)->id, 'abandoned_because' => $why,
-            'rests_until' => null,
-            'left_behind' => LeftBehind::of($job->state(), $job->number(), now()->getTimestamp())->toArray(),
-        ], fn () => new Change('given up', '', $why));
+        $this->change($request, $job, function () use ($request, $job, $why, $kinds): array {
+            $state = $job->state();
+            self::assertOff($state, $kinds);
+
+            return [
+                'abandoned_at' => now(), 'abandoned_by' => self::person($request)->id, 'abandoned_because' => $why,
+                'rests_until' => null,
+                'left_behind' => LeftBehind::of($state, $job->number(), now()->getTimestamp())->toArray(),
+            ];
+        }, fn () => new Change('given up', '', $why));
 
         return $request->boolean('anew')
             ? redirect("/jobs/new?vehicle={$job->vehicle_id}")->with(
@@ -197,14 +219,23 @@ final class JobController extends JournalController
         if ($step === null) {
             return;
         }
-        $kind = $kinds->of($step);
-        $at = $state->at($step, now()->getTimestamp());
+        [$kind, $at] = [$kinds->of($step), $state->at($step, now()->getTimestamp())];
         if ($kind->does(Does::RunsEngine) && $kind->ran($at) !== null) {
             throw new InvalidField('until', "The engine has been started in “{$kind->title($at)}”. Shut it off "
                 .'and finish that step first.');
         }
         if ($kind->verdict($at)?->tone === Tone::Stop) {
             throw new InvalidField('until', "{$kind->verdict($at)->title}: that does not wait. Put it right first.");
+        }
+    }
+
+    /** Whoever gives a job up takes its dangers off every page: not while its engine runs. */
+    private static function assertOff(JobState $state, StepCatalogue $kinds): void
+    {
+        $step = $state->stepInHand();
+        $at = $step === null ? null : $state->at($step, now()->getTimestamp());
+        if ($at !== null && EngineRuns::at($at)) {
+            throw new InvalidField('why', "The engine runs in “{$kinds->of($at->step)->title($at)}”. Shut it off there first.");
         }
     }
 

@@ -9,6 +9,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\EngineRuns;
 use Aqbel\Core\Judged\Outcome;
 use Aqbel\Core\Judged\RinseWarmUp;
 use Aqbel\Core\Judged\RinseWarmUpCode;
@@ -102,7 +103,7 @@ final class RinseRun extends StepKind
 
         return Form::offering(
             match (true) {
-                RinseWarmUp::isRunning($at) => $stop
+                EngineRuns::at($at) => $stop
                     ? [$off, $reading->aside(), $felt]
                     : [$reading->with(ShutOff::asked()), $felt->with(ShutOff::asked()), $off],
                 $run?->mixed === true => [],
@@ -128,7 +129,7 @@ final class RinseRun extends StepKind
 
         return match (true) {
             $missing !== null => [$missing],
-            RinseWarmUp::isRunning($at) => [EngineStart::stillRuns()],
+            EngineRuns::at($at) => [EngineStart::stillRuns()],
             $this->judgement($at)?->mixed === false => [Obstacle::missing('not_mixed',
                 'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under '
                     .'its cap, or give a reason.')],
@@ -145,7 +146,7 @@ final class RinseRun extends StepKind
     {
         $start = $at->latest(Started::class);
 
-        return $start === null || ! RinseWarmUp::isRunning($at) ? null
+        return $start === null || ! EngineRuns::at($at) ? null
             : new Clock('Warm idle takes about ten minutes', $start->at(), $start->at() + self::WARM_IDLE_S, true);
     }
 
