@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\EngineRuns;
 use Aqbel\Core\Judged\EnoughToRun;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Observed\FeltReading;
@@ -74,25 +75,19 @@ final class EngineStart
         return $why === null ? null : Verdict::wait(EnoughToRun::TOO_LITTLE, $title, $why);
     }
 
-    /** What is missing before there is anything to judge; null once there is a reading. */
-    public static function missing(Situation $at): ?Obstacle
+    /** @return list<Obstacle> what is missing of a run that is over and was read; an engine that runs is never left */
+    public static function missing(Situation $at): array
     {
-        return match (true) {
-            $at->observed(Started::class) === [] => Obstacle::missing(
-                'not_started',
-                'Say where it runs and how the neck stands.',
-            ),
-            $at->observed(HotReading::class) === [] && $at->observed(FeltReading::class) === [] => Obstacle::missing(
-                'no_reading',
-                'Record at least one reading.',
-            ),
-            default => null,
-        };
-    }
+        if ($at->observed(Started::class) === []) {
+            return [Obstacle::missing('not_started', 'Say where it runs and how the neck stands.')];
+        }
+        $isRead = $at->observed(HotReading::class) !== [] || $at->observed(FeltReading::class) !== [];
 
-    /** Never left, whatever the reason. */
-    public static function stillRuns(): Obstacle
-    {
-        return Obstacle::never('running', 'The engine is still running. Shut it off first.');
+        return array_values(array_filter([
+            EngineRuns::at($at)
+                ? Obstacle::never('running', 'The engine is still running. Shut it off first.')
+                : null,
+            $isRead ? null : Obstacle::missing('no_reading', 'Record at least one reading.'),
+        ]));
     }
 }

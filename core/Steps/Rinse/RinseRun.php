@@ -128,8 +128,7 @@ final class RinseRun extends StepKind
         $missing = EngineStart::missing($at);
 
         return match (true) {
-            $missing !== null => [$missing],
-            EngineRuns::at($at) => [EngineStart::stillRuns()],
+            $missing !== [] => $missing,
             $this->judgement($at)?->mixed === false => [Obstacle::missing('not_mixed',
                 'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under '
                     .'its cap, or give a reason.')],

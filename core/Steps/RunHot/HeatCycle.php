@@ -175,8 +175,7 @@ final class HeatCycle extends StepKind
         $missing = EngineStart::missing($at);
 
         return match (true) {
-            $missing !== null => [$missing],
-            $at->observed(ShutOff::class) === [] => [EngineStart::stillRuns()],
+            $missing !== [] => $missing,
             $this->wasStopped($at) => [],
             default => array_filter([WarmTopUp::isMissing($at)]),
         };
