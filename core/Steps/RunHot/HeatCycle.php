@@ -10,6 +10,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\EngineRuns;
 use Aqbel\Core\Judged\FanSeen;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\NeckAtRun;
@@ -172,13 +173,11 @@ final class HeatCycle extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        $missing = EngineStart::missing($at);
+        $ended = $at->observed(Started::class) !== [] && ! EngineRuns::at($at) && ! $this->wasStopped($at);
 
-        return match (true) {
-            $missing !== [] => $missing,
-            $this->wasStopped($at) => [],
-            default => array_filter([WarmTopUp::isMissing($at)]),
-        };
+        return array_values(
+            array_filter([...EngineStart::missing($at), $ended ? WarmTopUp::isMissing($at) : null]),
+        );
     }
 
     public function figure(Situation $at): Figure
