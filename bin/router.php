@@ -55,7 +55,6 @@ if ($_SERVER['REQUEST_METHOD'] === 'POST' && preg_match('#^/feeds/[A-Za-z0-9]{10
     return true;
 }
 if (str_contains($_SERVER['HTTP_ACCEPT_ENCODING'] ?? '', 'gzip')) {
-    ini_set('zlib.output_compression_level', '3'); // what goes to this machine alone: half the work, an eighth larger
     ob_start('ob_gzhandler');
 }
 $_SERVER['SCRIPT_NAME'] = '/index.php';
