@@ -7,11 +7,8 @@
     <title>{{ $title }} · Aqbel</title>
     <link rel="icon" href="/icon.svg" type="image/svg+xml">
     <meta name="description" content="Drains, fills and bleeds cooling circuits: planned, computed, judged and recorded.">
-    @foreach ([
-        '@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2',
-        '@fontsource/saira-condensed/files/saira-condensed-latin-600-normal.woff2',
-    ] as $font)
-        <link rel="preload" as="font" type="font/woff2" href="{{ Vite::asset("node_modules/{$font}") }}" crossorigin>
+    @foreach (['atkinson-hyperlegible-next-latin-wght-normal', 'saira-condensed-latin-600-normal'] as $font)
+        <link rel="preload" as="font" type="font/woff2" href="{{ Vite::asset("resources/fonts/{$font}.woff2") }}" crossorigin>
     @endforeach
     @vite(['resources/css/app.css', 'resources/js/app.js'])
 </head>
