@@ -14,6 +14,9 @@ use Aqbel\Core\Flow\Ties;
 /** Fills of one circuit as these choices have it, and what its drains let out, each simulated once. */
 final class Simulations
 {
+    /** What stays inside is drawn on no coarser mesh than this: on one of four a tie of a fifth of the circuit was missed. */
+    private const STAYS_COARSENESS = 2.0;
+
     /** @var array<string, Filling|Drainage|Ties> */
     private array $done = [];
 
@@ -78,17 +81,24 @@ final class Simulations
 
     private function fill(Circuit $circuit, PlannedPour $pour, float $coarseness): Filling
     {
-        return $pour->fill($circuit, $this->inside($circuit), $this->barometerKpa, $coarseness);
+        return $pour->fill($circuit, $this->inside($circuit, $coarseness), $this->barometerKpa, $coarseness);
     }
 
-    private function inside(Circuit $circuit): Volumes
+    private function inside(Circuit $circuit, float $coarseness): Volumes
     {
         $of = $this->choices;
 
         return match (true) {
             ! $of->fillsOnWhatStays() => new Volumes,
-            $circuit === $this->circuit => $of->inside($this->drained($of->drains, $of->noseLiftMm)->retained),
-            default => $of->inside(self::drain($circuit, $of->drains, $of->noseLiftMm)->retained),
+            $circuit === $this->circuit && $coarseness === 1.0 => $of->inside($this->drained($of->drains, $of->noseLiftMm)->retained),
+            default => $of->inside(
+                self::drain(
+                    $circuit,
+                    $of->drains,
+                    $of->noseLiftMm,
+                    min($coarseness, self::STAYS_COARSENESS),
+                )->retained,
+            ),
         };
     }
 
@@ -103,14 +113,19 @@ final class Simulations
     }
 
     /** @param  list<string>  $ports */
-    private static function drain(Circuit $circuit, array $ports, float $noseLiftMm): Drainage
-    {
+    private static function drain(
+        Circuit $circuit,
+        array $ports,
+        float $noseLiftMm,
+        float $coarseness = 1.0,
+    ): Drainage {
         return Drainage::of(
             $circuit,
             $ports,
             $circuit->usualGates(),
             $noseLiftMm,
             $circuit->portIds(PortKind::Bleed),
+            $coarseness,
         );
     }
 
