@@ -9,7 +9,6 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\Checklist;
-use Aqbel\Core\Steps\OpenPoints;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 
@@ -66,9 +65,7 @@ final readonly class Asked
     private function shown(): array
     {
         $shown = [];
-        // What stands open is shut before anything else is done.
-        $shut = OpenPoints::said($this->at, $this->kind) === '' ? [] : $this->kinds->shut()->forms($this->at);
-        foreach ([...$shut, ...$this->kind->forms($this->at)] as $i => $form) {
+        foreach ([...$this->kinds->first($this->at), ...$this->kind->forms($this->at)] as $i => $form) {
             $settled = $this->missing === 0 && $this->at->has($form->name);
             $open = ($form->main && ! $settled) || $this->failed === $form->name;
             $done = $form->closes ? $this->cautionsRead : $i === 0 && $open && $this->mayBeDoneInOne();

@@ -16,7 +16,6 @@ use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Table;
 use Aqbel\Core\Saying\Verdict;
-use Aqbel\Core\Steps\OpenPoints;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Stores\Inventory;
@@ -92,9 +91,8 @@ final readonly class RunPage
             $reader->passes(),
         );
         $this->toRead = new ToRead($this->at, $this->kind, $this->done, $idle);
-        // What stands open is shut first, and by itself.
-        $opens = OpenPoints::said($this->at, $this->kind) !== '';
-        $sheet = $alone || $idle || $opens ? null : new Sheet($job, $state, $kinds, $now, $this->units);
+        // What stands open is shut, and what is missing poured on, first and by itself.
+        $sheet = $alone || $idle || $kinds->first($this->at) !== [] ? null : new Sheet($job, $state, $kinds, $now, $this->units);
         $this->sheet = ($sheet->blocks ?? []) === [] ? null : $sheet;
         $this->asked = $idle ? null : new Asked(
             $this->at,

@@ -23,6 +23,9 @@ enum Lines: string
     /** Coolant that came out where nobody planned it. */
     case Outlet = 'outlet';
 
+    /** Coolant poured on, where by the sums too little is inside to run an engine. */
+    case Inlet = 'inlet';
+
     /** A point shut that still stood open. */
     case Shut = 'shut';
 
@@ -39,7 +42,7 @@ enum Lines: string
     public function isAnyTime(): bool
     {
         return match ($this) {
-            self::Finding, self::Outlet, self::Shut, self::Replan => true,
+            self::Finding, self::Outlet, self::Inlet, self::Shut, self::Replan => true,
             default => false,
         };
     }

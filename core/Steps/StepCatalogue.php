@@ -7,10 +7,12 @@ namespace Aqbel\Core\Steps;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Lines;
+use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Kinds;
 use Aqbel\Core\Plan\Minutes;
+use Aqbel\Core\Saying\Form;
 
 /** Every kind of step there is. */
 final class StepCatalogue implements Kinds
@@ -60,6 +62,7 @@ final class StepCatalogue implements Kinds
     private const ANY_TIME = [
         Lines::Finding->value => AnyTime\Finding::class,
         Lines::Outlet->value => AnyTime\Outlet::class,
+        Lines::Inlet->value => AnyTime\Inlet::class,
         Lines::Shut->value => AnyTime\Shut::class,
         Lines::Replan->value => AnyTime\Replan::class,
     ];
@@ -107,10 +110,13 @@ final class StepCatalogue implements Kinds
         return $this->made["any.{$form}"] instanceof AnyTime\AnyTime ? $this->made["any.{$form}"] : null;
     }
 
-    /** How a point is shut that still stands open. */
-    public function shut(): StepKind
+    /** @return list<Form> what puts right that a point stands open, or that too little is inside, before anything runs */
+    public function first(Situation $at): array
     {
-        return $this->anyTime(Lines::Shut->value) ?? new UnknownKind;
+        return array_merge(...array_map(
+            fn (Lines $line) => $this->anyTime($line->value)?->forms($at) ?? [],
+            [Lines::Shut, Lines::Inlet],
+        ));
     }
 
     /** @return array<string, StepKind> by code */
