@@ -13,6 +13,7 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
+use Aqbel\Core\Judged\EnoughToRun;
 use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Plan\LikelyRuns;
@@ -182,12 +183,16 @@ final readonly class Projection
     }
 
     /**
-     * Air only as much as the sums tell, where the model keeps it; none once it is proven, within what they can tell.
+     * Air only as much as the sums tell, where the model keeps it; none once it is proven, within what they can tell. More
+     * than any fill leaves stands nowhere the model knows: then what is inside is drawn as it would stand.
      */
     private function filled(JobState $state, Stage $stage): Runs
     {
-        [$plan, $ledger] = [Plan::of($state), $state->ledger()];
+        [$plan, $ledger, $inHand] = [Plan::of($state), $state->ledger(), $state->stepInHand()];
         $air = $ledger->trappedAirMl();
+        if ($inHand !== null && ! EnoughToRun::of($state->at($inHand, 0))->is) {
+            return Standing::of($state->circuit, max(0.0, $ledger->contentMl));
+        }
 
         return $air <= ($stage->value >= Stage::Prove->value ? $ledger->trappedAirPlusMinusMl() : 0.0)
             ? $plan->predicted->fullRuns
