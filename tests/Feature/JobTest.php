@@ -11,6 +11,8 @@ use App\Models\AuditLine;
 use App\Models\Circuit;
 use App\Models\Job;
 use App\Models\Person;
+use Aqbel\Core\Flow\CellState;
+use Aqbel\Core\Flow\Run;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Tone;
@@ -159,6 +161,24 @@ final class JobTest extends ShopTestCase
         ])->assertSessionHasErrors('vehicle');
         $next->update(['signed_at' => now()]);
         self::assertNull($next->vehicle->leftBehind());
+    }
+
+    public function test_what_is_missing_to_run_is_drawn_and_poured_on(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('fill_level')->enter('at_mark', ['volume' => '0.3 L', 'vessel' => 'jug']);
+        $this->finish($job, 'fill_level', 'There is no more in the house')->assertSessionHasNoErrors();
+        $this->walk($job)->until('heat_cycle:1');
+        $tank = fn (): array => array_map(
+            fn (Run $run) => $run->state,
+            $job->refresh()->summary?->runs()->of('tank') ?? [],
+        );
+        self::assertSame([CellState::Air], $tank(), 'the tank stands empty, whatever was said of its mark');
+        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('Do not start')->assertSee('Poured on');
+        $this->enter($job, 'heat_cycle:1', 'inlet', ['volume' => '3.2 L', 'vessel' => 'jug', 'liquid' => 'premix'])
+            ->assertSessionHasNoErrors();
+        self::assertNotSame([CellState::Air], $tank());
+        $this->get("/jobs/{$job->id}")->assertOk()->assertDontSee('Do not start')->assertDontSee('name="volume"', false);
     }
 
     public function test_a_circuit_that_was_emptied_arrives_empty_at_the_next_job(): void
