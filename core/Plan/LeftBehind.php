@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Plan;
 
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\PortState;
 
@@ -48,10 +49,7 @@ final readonly class LeftBehind
     {
         $before = Plan::of($job)->choices->left;
         $own = $job->ports($now);
-        $ticked = [];
-        foreach ($job->entries as $entry) {
-            array_push($ticked, ...$entry->values->allTicked());
-        }
+        $ticked = ($before->open ?? []) === [] ? [] : self::ticked($job);
         $still = array_filter(
             $before->open ?? [],
             fn (string $port) => ! isset($own[$port]) && ! in_array(self::TICK.$port, $ticked, true),
@@ -65,6 +63,12 @@ final readonly class LeftBehind
         return $ledger->lines === []
             ? new self($number, $open, $before?->contentMl, $before->plusMinusMl ?? 0.0)
             : new self($number, $open, max(0.0, $ledger->contentMl), $ledger->plusMinusMl);
+    }
+
+    /** @return list<string> */
+    private static function ticked(JobState $job): array
+    {
+        return array_merge(...array_map(fn (Entry $entry) => $entry->values->allTicked(), $job->entries));
     }
 
     /** Whether so little is inside that the circuit arrives empty. */
