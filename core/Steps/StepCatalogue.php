@@ -113,10 +113,12 @@ final class StepCatalogue implements Kinds
     /** @return list<Form> what puts right that a point stands open, or that too little is inside, before anything runs */
     public function first(Situation $at): array
     {
-        return array_merge(...array_map(
-            fn (Lines $line) => $this->anyTime($line->value)?->forms($at) ?? [],
-            [Lines::Shut, Lines::Inlet],
-        ));
+        $first = array_filter(
+            array_map($this->anyTime(...), array_keys(self::ANY_TIME)),
+            fn (?AnyTime\AnyTime $kind) => $kind?->comesFirst($at) === true,
+        );
+
+        return array_merge(...array_map(fn (AnyTime\AnyTime $kind) => $kind->forms($at), array_values($first)));
     }
 
     /** @return array<string, StepKind> by code */

@@ -18,6 +18,12 @@ abstract class AnyTime extends StepKind
 {
     abstract protected function asked(Situation $at): Form;
 
+    /** Whether it is offered before anything else of the step. */
+    public function comesFirst(Situation $at): bool
+    {
+        return false;
+    }
+
     /**
      * What an entry brings along, in front of the step it names as `before`.
      *

@@ -47,15 +47,18 @@ final class Inlet extends AnyTime
         return 'No engine runs on what the sums leave dry.';
     }
 
-    /** Offered before an engine is to be run on too little, and nowhere else: a level has its own top-up. */
-    public function asks(Situation $at): array
+    public function comesFirst(Situation $at): bool
     {
-        $wanted = $at->entries() === []
+        return $at->entries() === []
             && $at->job->kinds->of($at->step)->does(Does::RunsEngine)
             && EngineStart::notYet($at) !== null
             && ! EnoughToRun::of($at)->is;
+    }
 
-        return Form::offering($wanted ? [$this->asked($at)] : [], [$this->asked($at)]);
+    /** Offered before an engine is to be run on too little, and nowhere else: a level has its own top-up. */
+    public function asks(Situation $at): array
+    {
+        return Form::offering($this->comesFirst($at) ? [$this->asked($at)] : [], [$this->asked($at)]);
     }
 
     protected function asked(Situation $at): Form

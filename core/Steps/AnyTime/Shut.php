@@ -35,12 +35,18 @@ final class Shut extends AnyTime
         return 'What stands open lets coolant out and air in.';
     }
 
+    public function comesFirst(Situation $at): bool
+    {
+        return StandsOpen::of($at) !== [];
+    }
+
     /** Offered while one stands open; of any point what was said once is read. */
     public function asks(Situation $at): array
     {
-        $open = StandsOpen::of($at);
-
-        return Form::offering($open === [] ? [] : [$this->among($at, $open)], [$this->asked($at)]);
+        return Form::offering(
+            $this->comesFirst($at) ? [$this->among($at, StandsOpen::of($at))] : [],
+            [$this->asked($at)],
+        );
     }
 
     protected function asked(Situation $at): Form
