@@ -190,7 +190,7 @@ final readonly class Projection
     {
         [$plan, $ledger, $inHand] = [Plan::of($state), $state->ledger(), $state->stepInHand()];
         $air = $ledger->trappedAirMl();
-        if ($inHand !== null && ! EnoughToRun::of($state->at($inHand, 0))->is) {
+        if ($inHand !== null && $ledger->lines !== [] && ! EnoughToRun::of($state->at($inHand, 0))->is) {
             return Standing::of($state->circuit, max(0.0, $ledger->contentMl));
         }
 

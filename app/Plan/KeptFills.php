@@ -16,7 +16,7 @@ final readonly class KeptFills implements KnownFills
     private const KEPT_S = 86400;
 
     /** How it is simulated: counted up when that changes. */
-    private const SIMULATED = 2;
+    private const SIMULATED = 3;
 
     public function __construct(private int $revision)
     {

@@ -83,9 +83,9 @@ final class AppServiceProvider extends ServiceProvider
                 Limit::perMinute(8)->by("{$login}|{$request->ip()}"), Limit::perMinute(60)->by((string) $request->ip()),
             ]);
         });
-        // A text whose words explain themselves when pressed: @said($reason)
-        // How far a view is indented is for who reads it here: a fifth of every page.
+        // How far a view is indented is for who reads it here: a quarter of every page.
         Blade::precompiler(fn (string $view) => (string) preg_replace('/\n[ \t]+/', "\n", $view));
+        // A text whose words explain themselves when pressed: @said($reason)
         Blade::directive(
             'said',
             fn (string $text) => "<?php echo app(\\App\\Words\\Glossary::class)->marked({$text}); ?>",

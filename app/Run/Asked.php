@@ -64,12 +64,19 @@ final readonly class Asked
      */
     private function shown(): array
     {
-        $shown = [];
-        foreach ([...$this->kinds->first($this->at), ...$this->kind->forms($this->at)] as $i => $form) {
+        // What comes before the step itself never ends it, and stands above all it asks.
+        $before = $this->kinds->first($this->at);
+        $shown = array_map(
+            fn (Form $form, string $key) => new ShownForm($form, true, true, $key),
+            $before,
+            array_slice(['x', 'z'], 0, count($before)),
+        );
+        foreach ($this->kind->forms($this->at) as $i => $form) {
             $settled = $this->missing === 0 && $this->at->has($form->name);
             $open = ($form->main && ! $settled) || $this->failed === $form->name;
-            $done = $form->closes ? $this->cautionsRead : $i === 0 && $open && $this->mayBeDoneInOne();
-            $shown[] = new ShownForm($form, $open, $i === 0, $i === 0 ? 'e' : (string) ($i + 1), $done);
+            $leads = $i === 0 && $before === [];
+            $done = $form->closes ? $this->cautionsRead : $leads && $open && $this->mayBeDoneInOne();
+            $shown[] = new ShownForm($form, $open, $leads, $i === 0 ? 'e' : (string) ($i + 1), $done);
         }
 
         return $shown;

@@ -264,11 +264,11 @@ final class JobState
     }
 
     /** The same job as a line found it: what was written before, as far as it has been put right since. */
-    public function asFoundBy(Entry $entry): self
+    public function asFoundBy(int $seq): self
     {
         return $this->withOnly(array_values(array_filter(
             $this->journal->lines,
-            fn (Entry $line) => ($line->changes() ?? $line->seq) < $entry->seq,
+            fn (Entry $line) => ($line->changes() ?? $line->seq) < $seq,
         )));
     }
 
@@ -402,15 +402,15 @@ final class JobState
     public function ports(int $now): array
     {
         $ports = [];
-        $shutAt = [];
+        $cameUp = [];
         foreach ($this->cameUp as $line) {
-            $shutAt += $line->is(Lines::Shut) ? [$line->step => $line] : [];
+            $cameUp[$line->step][$line->form] = $line;
         }
         foreach ($this->steps as $id => $step) {
             $at = $this->at($step, $now);
             $ports = [...$ports, ...$this->kinds->of($step)->ports($at)];
-            if (isset($shutAt[$id])) {
-                $ports = [...$ports, ...$this->kinds->reading($step, $shutAt[$id])->ports($at)];
+            foreach ($cameUp[$id] ?? [] as $line) {
+                $ports = [...$ports, ...$this->kinds->reading($step, $line)->ports($at)];
             }
         }
 

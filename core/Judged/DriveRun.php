@@ -56,7 +56,7 @@ final readonly class DriveRun implements Judgement
             }
         }
         $best = $drives[count($drives) - 1];
-        if (Sums::wrongInside($at) !== null || ! EnoughToRun::of($at)->is) {
+        if (self::wasDry($at, $best)) {
             return new self(DriveCode::TooLittle, $best, $limit, $full);
         }
         foreach ($drives as $drive) {
@@ -64,6 +64,14 @@ final readonly class DriveRun implements Judgement
         }
 
         return new self(self::shortOf($at, $best, $full) ?? DriveCode::RanCool, $best, $limit, $full);
+    }
+
+    /** Whether it was driven on too little: so it is by what counts now, and was by what was told before it. */
+    private static function wasDry(Situation $at, Driven $drive): bool
+    {
+        $dry = fn (Situation $then): bool => Sums::wrongInside($then) !== null || ! EnoughToRun::of($then)->is;
+
+        return $dry($at) && $dry($at->job->asFoundBy($drive->told()->seq)->at($at->step, $at->now));
     }
 
     /** From here on it was as hot as it gets, °C: full open, as far as sensors agree. */

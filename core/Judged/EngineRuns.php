@@ -13,6 +13,6 @@ final class EngineRuns
 {
     public static function at(Situation $at): bool
     {
-        return count($at->observed(Started::class)) > count($at->observed(ShutOff::class));
+        return $at->latest(Started::class)?->isAfter($at->latest(ShutOff::class)) === true;
     }
 }

@@ -8,7 +8,6 @@ use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
-use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
 
 /**
@@ -47,7 +46,7 @@ final readonly class HotRun implements Judgement
         $danger = RunDanger::first($at, $limit);
         $proofs = HotProofs::of($at, $limit);
         $heater = HeaterWatch::of($at, $limit);
-        $running = $at->observed(ShutOff::class) === [];
+        $running = EngineRuns::at($at);
         if ($danger !== null) {
             return new self(
                 $danger->code(),

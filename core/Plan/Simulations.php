@@ -86,27 +86,20 @@ final class Simulations
 
     private function inside(Circuit $circuit, float $coarseness): Volumes
     {
-        $of = $this->choices;
+        [$of, $mesh] = [$this->choices, min($coarseness, self::STAYS_COARSENESS)];
 
         return match (true) {
             ! $of->fillsOnWhatStays() => new Volumes,
-            $circuit === $this->circuit && $coarseness === 1.0 => $of->inside($this->drained($of->drains, $of->noseLiftMm)->retained),
-            default => $of->inside(
-                self::drain(
-                    $circuit,
-                    $of->drains,
-                    $of->noseLiftMm,
-                    min($coarseness, self::STAYS_COARSENESS),
-                )->retained,
-            ),
+            $circuit === $this->circuit => $of->inside($this->drained($of->drains, $of->noseLiftMm, $mesh)->retained),
+            default => $of->inside(self::drain($circuit, $of->drains, $of->noseLiftMm, $mesh)->retained),
         };
     }
 
     /** @param  list<string>  $ports  drain ports in the order they are opened, all bleed points open */
-    public function drained(array $ports, float $noseLiftMm): Drainage
+    public function drained(array $ports, float $noseLiftMm, float $coarseness = 1.0): Drainage
     {
-        $key = implode('/', ['out', $noseLiftMm, implode(',', $ports)]);
-        $drain = fn (): Drainage => self::drain($this->circuit, $ports, $noseLiftMm);
+        $key = implode('/', ['out', $noseLiftMm, implode(',', $ports), $coarseness]);
+        $drain = fn (): Drainage => self::drain($this->circuit, $ports, $noseLiftMm, $coarseness);
         $known = $this->done[$key] ??= $this->once($key, $drain);
 
         return $known instanceof Drainage ? $known : throw new \LogicException("{$key} is no drainage.");
@@ -117,7 +110,7 @@ final class Simulations
         Circuit $circuit,
         array $ports,
         float $noseLiftMm,
-        float $coarseness = 1.0,
+        float $coarseness,
     ): Drainage {
         return Drainage::of(
             $circuit,

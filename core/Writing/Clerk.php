@@ -240,7 +240,7 @@ final readonly class Clerk
         self::assertOwnOrReason($entry, $by, $reason, $this->endsIt($at, $entry));
         [$job, $now] = [$at->job, $at->now];
         // Whether it may be said, and what it brought along, is decided as if it had said so at once.
-        $then = $at->job->asFoundBy($entry)->at($at->step, $entry->at, $at->units, $at->stores);
+        $then = $at->job->asFoundBy($entry->seq)->at($at->step, $entry->at, $at->units, $at->stores);
         if ($entry->isAnyTime()) {
             $at = $then;
         }

@@ -105,10 +105,12 @@ final class JobController extends JournalController
     {
         $share = $state->ledger()->contentMl > 0.0 ? FrostKept::inside($state) : null;
 
-        return $share === null ? null : $units->format(
-            (new Mixture($state->circuit->facts->base, $share))->freezePoint()->degC(),
-            Dimension::Temperature,
-        );
+        $inside = $share === null ? null : new Mixture($state->circuit->facts->base, $share);
+
+        return $inside === null
+            ? null
+            : ($inside->freezeIsBound() ? 'below ' : 'at ')
+                .$units->format($inside->freezePoint()->degC(), Dimension::Temperature);
     }
 
     /** @return list<Field> with what holds now as it stands */
