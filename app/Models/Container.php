@@ -94,9 +94,14 @@ class Container extends Model
     /** How well what is in it is read, mL: a drum with a stick; null for what is looked at in a can. */
     public function readWithinMl(): ?float
     {
-        return $this->full_ml === null || $this->full_mm === null
-            ? null
-            : ($this->full_ml * Node::TAPE_MM) / $this->full_mm;
+        return self::stickWithinMl((object) $this->getAttributes());
+    }
+
+    private static function stickWithinMl(\stdClass $row): ?float
+    {
+        [$fullMl, $fullMm] = [$row->full_ml ?? null, $row->full_mm ?? null];
+
+        return $fullMl === null || $fullMm === null ? null : ((float) $fullMl * Node::TAPE_MM) / (float) $fullMm;
     }
 
     /**
@@ -107,6 +112,25 @@ class Container extends Model
     public function scopeOnShelf(Models $query): void
     {
         $query->where('holds_ml', '>', self::DREGS_ML);
+    }
+
+    /**
+     * Those out of which more was taken than was put in: a line was put right, or taken back, after somebody had used
+     * what it had put there.
+     *
+     * @param  Models<Container>  $query
+     */
+    public function scopeBelowNothing(Models $query): void
+    {
+        $query->where('holds_ml', '<', -self::DREGS_ML);
+    }
+
+    /** Whether it cannot be, however well the litres were measured. */
+    public function isBelowNothing(): bool
+    {
+        $stock = $this->stock();
+
+        return $stock->ml < -max($stock->plusMinusMl, $this->labelled()->withinMl);
     }
 
     /** As its label says, with what it holds now. */
@@ -146,6 +170,7 @@ class Container extends Model
             Glycol::from($row->base),
             $row->inhibitor,
             $row->job_id === null ? '' : Job::numbered((int) $row->job_id),
+            self::stickWithinMl($row) ?? Labelled::MARK_ML,
         );
     }
 

@@ -38,6 +38,12 @@ final readonly class ShelfCan
         return $this->units->format($this->labelled->ml, Dimension::Volume, $withUnit);
     }
 
+    /** Of one whose sum is below nothing: by how much. */
+    public function taken(): string
+    {
+        return $this->units->format(-$this->labelled->ml, Dimension::Volume);
+    }
+
     public function within(): string
     {
         return '± '.$this->units->format($this->container->stock()->plusMinusMl, Dimension::Volume);
@@ -53,7 +59,7 @@ final readonly class ShelfCan
 
     public function count(): string
     {
-        return $this->units->format($this->container->levelMm() ?? $this->labelled->ml, $this->dimension(), false);
+        return $this->labelled->ml < 0.0 ? '' : $this->units->format($this->container->levelMm() ?? $this->labelled->ml, $this->dimension(), false);
     }
 
     public function unit(): string

@@ -78,6 +78,19 @@ final readonly class StoresPage
         return array_values($containers->map(fn (Container $c) => new ShelfCan($c, $this->units, $most))->all());
     }
 
+    /** @return list<ShelfCan> those whose sums cannot be */
+    public function belowNothing(): array
+    {
+        $containers = Container::query()
+            ->belowNothing()
+            ->with(['job.vehicle', 'movements'])
+            ->orderByRaw(Container::BY_ID)
+            ->get()
+            ->filter(fn (Container $container) => $container->isBelowNothing());
+
+        return array_values($containers->map(fn (Container $c) => new ShelfCan($c, $this->units, 1.0))->all());
+    }
+
     /** @return list<PriceRow> containers of one liquid together */
     public function prices(): array
     {

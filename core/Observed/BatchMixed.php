@@ -114,13 +114,13 @@ final readonly class BatchMixed extends Report
     }
 
     /**
-     * @param  ?float  $thereMl  what the container holds that it is taken from; null where none is counted
+     * @param  ?float  $mostMl  what the container can give that it is taken from; null where none is counted
      *
      * @throws InvalidField where nothing was mixed, or more taken than is there
      */
-    public static function admit(Values $values, ?float $thereMl, string $there): void
+    public static function admit(Values $values, ?float $mostMl, string $there): void
     {
-        if ($thereMl !== null && (float) $values->number(self::STOCK) > $thereMl + FromShelf::HARDLY_ML) {
+        if ($mostMl !== null && (float) $values->number(self::STOCK) > $mostMl) {
             throw new InvalidField(self::STOCK, FromShelf::tooMuch($there));
         }
         if ($values->number(self::STOCK) + $values->number(self::WATER) <= 0.0) {

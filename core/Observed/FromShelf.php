@@ -16,9 +16,6 @@ final readonly class FromShelf extends Report
 {
     public const FORM = 'shelf';
 
-    /** Nobody sees a difference of so much in a container, mL. */
-    public const HARDLY_ML = 1.0;
-
     private const CONTAINER = 'container';
 
     private const VOLUME = 'volume';
@@ -60,20 +57,21 @@ final readonly class FromShelf extends Report
     }
 
     /**
-     * @param  ?float  $thereMl  what the container holds; null where nobody knows
-     * @param  string  $there  the same in words
+     * @param  ?float  $mostMl  what the container can give; null where nobody knows
+     * @param  string  $there  what it holds, in words
      *
      * @throws InvalidField where more is taken than is there
      */
-    public static function admit(Values $values, ?float $thereMl, string $there): void
+    public static function admit(Values $values, ?float $mostMl, string $there): void
     {
-        if ($thereMl !== null && (float) $values->number(self::VOLUME) > $thereMl + self::HARDLY_ML) {
+        if ($mostMl !== null && (float) $values->number(self::VOLUME) > $mostMl) {
             throw new InvalidField(self::VOLUME, self::tooMuch($there));
         }
     }
 
     public static function tooMuch(string $there): string
     {
-        return "That container holds only {$there}. Record what came out of it, then the rest from another.";
+        return "That container holds only {$there}. Record what came out of it, then the rest from another; "
+            .'where more is in it, count it under Stores first.';
     }
 }

@@ -10,7 +10,13 @@ use Aqbel\Core\Matter\Mixture;
 /** A part-used container on the shop's shelf: what is in it, as its label says. */
 final readonly class PartUsed
 {
-    /** @param  string  $from  number of the job it was left over from; empty when it came otherwise */
+    /** What is in a can is read to so many mL. */
+    public const MARK_ML = 50.0;
+
+    /**
+     * @param  string  $from  number of the job it was left over from; empty when it came otherwise
+     * @param  float  $withinMl  no better than so is known what is in it
+     */
     public function __construct(
         public string $id,
         public Liquid $liquid,
@@ -19,7 +25,14 @@ final readonly class PartUsed
         public Glycol $base,
         public string $inhibitor,
         public string $from = '',
+        public float $withinMl = self::MARK_ML,
     ) {
+    }
+
+    /** No more comes out of it. */
+    public function mostMl(): float
+    {
+        return $this->ml + $this->withinMl;
     }
 
     /** Water suits every circuit; glycol only its own base and family. */

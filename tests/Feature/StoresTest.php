@@ -103,6 +103,28 @@ final class StoresTest extends ShopTestCase
         self::assertSame(900.0, round($can->refresh()->holds_ml, 6));
     }
 
+    public function test_a_can_out_of_which_more_was_taken_than_was_put_in_is_said_until_it_is_counted(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('mix');
+        $this->actingAs($this->imre);
+        preg_match('/new:\d+/', (string) $this->get("/jobs/{$job->id}")->getContent(), $new);
+        $this->enter($job, 'mix', 'batch', ['concentrate' => '2', 'water' => '2', 'from' => $new[0]])->assertSessionHasNoErrors();
+        $rest = Container::query()->latest('id')->firstOrFail();
+        self::assertSame(1000.0, $rest->holds_ml);
+        $out = ['why' => 'given_along', 'ml' => '0.6 L', 'remark' => ''];
+        $this->post("/stores/containers/{$rest->id}/out", ['fields' => $out])->assertSessionHasNoErrors();
+        $this->get('/stores')->assertOk()->assertDontSee('more was taken out of this can');
+        $batch = $job->lines()->where('form', 'batch')->firstOrFail()->seq;
+        $this->post("/jobs/{$job->id}/entries/{$batch}", [
+            'key' => 'never-was-mixed', 'take_back' => '1', 'reason' => 'Another job',
+        ])->assertSessionHasNoErrors();
+        self::assertSame(-600.0, $rest->refresh()->holds_ml);
+        $this->get('/stores')->assertOk()->assertSee('0.60 L more was taken out of this can than was put in.');
+        $this->post("/stores/containers/{$rest->id}", ['fields' => ['now' => '1.8 L']])->assertSessionHasNoErrors();
+        $this->get('/stores')->assertOk()->assertDontSee('more was taken out of this can')->assertSee('1.80 L');
+    }
+
     public function test_a_batch_takes_from_the_shelf_a_correction_gives_back_and_the_rest_gets_a_label(): void
     {
         $can = Container::query()->firstOrFail();

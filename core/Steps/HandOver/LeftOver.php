@@ -33,9 +33,6 @@ final class LeftOver extends StepKind
     /** Common practice, no source. */
     private const HANGS_ON_ML = 300.0;
 
-    /** A rest is read to so many mL. */
-    private const MARK_ML = 50.0;
-
     public function name(): string
     {
         return 'left_over';
@@ -102,7 +99,7 @@ final class LeftOver extends StepKind
     public function asks(Situation $at): array
     {
         $most = self::MOST_CIRCUITS * $at->circuit()->capacityMl();
-        $kept = RestKept::asked(round($this->toKeepMl($at) / self::MARK_ML) * self::MARK_ML, $most);
+        $kept = RestKept::asked(round($this->toKeepMl($at) / PartUsed::MARK_ML) * PartUsed::MARK_ML, $most);
         $none = NothingLeft::asked();
 
         return Form::offering([$kept, $this->leftMl($at) <= self::unseenMl($at) ? $none : null], [$kept, $none]);
@@ -151,7 +148,7 @@ final class LeftOver extends StepKind
     {
         $kept = RestKept::of($entry)->shelfMl ?? 0.0;
 
-        return $kept > 0.0 ? [ShelfLine::put($this->container($at, $kept), self::MARK_ML)] : [];
+        return $kept > 0.0 ? [ShelfLine::put($this->container($at, $kept), PartUsed::MARK_ML)] : [];
     }
 
     private function container(Situation $at, float $ml): PartUsed

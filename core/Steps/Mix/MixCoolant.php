@@ -137,10 +137,11 @@ final class MixCoolant extends StepKind
         $id = $form === FromShelf::FORM
                 ? FromShelf::containerIn($values)
                 : Source::from(BatchMixed::takesFrom($values))->partUsed();
-        $there = $id === null ? null : $at->stores->container($id)?->ml;
+        $can = $id === null ? null : $at->stores->container($id);
+        $there = $at->litres((float) $can?->ml);
         match (true) {
-            BatchMixed::isForm($form) => BatchMixed::admit($values, $there, $at->litres((float) $there)),
-            $form === FromShelf::FORM => FromShelf::admit($values, $there, $at->litres((float) $there)),
+            BatchMixed::isForm($form) => BatchMixed::admit($values, $can?->mostMl(), $there),
+            $form === FromShelf::FORM => FromShelf::admit($values, $can?->mostMl(), $there),
             default => null,
         };
     }

@@ -1,5 +1,13 @@
 <section aria-labelledby="shelf-title">
     <h2 class="mb-2" id="shelf-title">On the shelf</h2>
+    @foreach ($page->belowNothing() as $can)
+        <div class="mb-3.5 grid gap-1.5 border-2 border-stop bg-panel p-3.5" role="alert">
+            <p class="text-lg font-semibold">{{ $can->taken() }} more was taken out of this can than was put in.</p>
+            <p>{{ $can->labelled->label() }} · {{ $can->from() }}. A line was put right since, or taken back.</p>
+            <p><a href="/stores/containers/{{ $can->container->id }}" class="inline-flex min-h-11 items-center">Every litre of it</a></p>
+            @include('stores.count')
+        </div>
+    @endforeach
     <ul class="mb-3.5 grid grid-cols-[repeat(auto-fill,minmax(min(100%,300px),1fr))] gap-3">
         @forelse ($page->shelf() as $can)
             <li class="grid grid-cols-[60px_1fr] gap-3.5 border-b-4 border-ink bg-panel p-3.5 print:break-inside-avoid">
@@ -17,16 +25,7 @@
                     <p class="no-print"><a href="/stores/containers/{{ $can->container->id }}"
                         class="inline-flex min-h-11 items-center">Every litre of it<span class="sr-only">, {{ $can->labelled->label() }}</span></a></p>
                 </div>
-                <form method="post" action="/stores/containers/{{ $can->container->id }}" class="no-print col-span-full" data-once>
-                    @csrf
-                    <label class="text-[0.9375rem] font-semibold" for="now-{{ $can->container->id }}">{{ $can->counted()->label }}</label>
-                    <div class="grid grid-cols-[1fr_auto_auto] items-center gap-2">
-                        <x-cell id="now-{{ $can->container->id }}" class="min-h-12 text-right text-lg" type="text" inputmode="decimal"
-                            name="fields[{{ $can->counted()->name }}]" :value="$can->count()" autocomplete="off"/>
-                        <span class="unit">{{ $can->unit() }}</span>
-                        <button class="button button-quiet">Count</button>
-                    </div>
-                </form>
+                @include('stores.count')
             </li>
         @empty
             <li class="col-span-full border-b-4 border-ink bg-panel p-3.5">
