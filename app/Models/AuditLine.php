@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use App\Audit\Subject;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -18,13 +17,11 @@ use Illuminate\Support\Carbon;
  * @property Carbon $at
  * @property Person $person
  */
-class AuditLine extends Model
+class AuditLine extends Row
 {
     public $timestamps = false;
 
     protected $table = 'audit_lines';
-
-    protected $guarded = [];
 
     protected $casts = ['what' => Subject::class, 'changes' => 'array', 'at' => 'datetime'];
 

@@ -8,7 +8,6 @@ use App\Practice\FoundOnItsGround;
 use Aqbel\Core\Circuit\Circuit as CoreCircuit;
 use Aqbel\Core\Circuit\Format\CircuitReader;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -26,7 +25,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property ?string $asks_for  node or passage that whoever works on such a vehicle next is asked to measure
  */
-class Circuit extends Model
+class Circuit extends Row
 {
     use FoundOnItsGround;
 
@@ -34,8 +33,6 @@ class Circuit extends Model
     private const LEAST_PART = 3;
 
     protected $table = 'circuits';
-
-    protected $guarded = [];
 
     protected $casts = ['document' => 'array', 'looked_at' => 'datetime'];
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A small photograph of one point of a circuit that came along with it from another shop.
@@ -16,13 +15,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $digest  SHA-256 of the picture
  * @property string $jpeg  base64
  */
-class CircuitPhoto extends Model
+class CircuitPhoto extends Row
 {
     use HasUlids;
 
     public const UPDATED_AT = null;
 
     protected $table = 'circuit_photos';
-
-    protected $guarded = [];
 }

@@ -14,7 +14,6 @@ use Aqbel\Core\Stores\PartUsed as Labelled;
 use Aqbel\Core\Stores\ShelfLine;
 use Aqbel\Core\Stores\Stock;
 use Illuminate\Database\Eloquent\Builder as Models;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
@@ -35,7 +34,7 @@ use Illuminate\Support\Facades\DB;
  * @property \Illuminate\Support\Collection<int, ContainerMovement> $movements
  * @property Carbon $created_at
  */
-class Container extends Model
+class Container extends Row
 {
     /** Less than this is a wet container, not a stock. A whole number: SQLite compares a bound float as text. */
     public const DREGS_ML = 20;
@@ -47,8 +46,6 @@ class Container extends Model
     public const BY_ID = 'containers.id + 0';
 
     protected $table = 'containers';
-
-    protected $guarded = [];
 
     protected $casts = ['fraction' => 'float', 'holds_ml' => 'float', 'full_ml' => 'float', 'full_mm' => 'float'];
 

@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Aqbel\Core\Stores\Moved;
 use Aqbel\Core\Stores\Movement;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -24,11 +23,9 @@ use Illuminate\Support\Carbon;
  * @property ?Job $job
  * @property Carbon $created_at
  */
-class ContainerMovement extends Model
+class ContainerMovement extends Row
 {
     protected $table = 'container_movements';
-
-    protected $guarded = [];
 
     protected $casts = ['ml' => 'float', 'plus_minus_ml' => 'float', 'counted_ml' => 'float', 'note' => Moved::class];
 

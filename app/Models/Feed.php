@@ -7,7 +7,6 @@ namespace App\Models;
 use App\Practice\FoundOnItsGround;
 use Aqbel\Core\Instruments\Sender;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -35,15 +34,13 @@ use Illuminate\Support\Carbon;
  * @property Job $job
  * @property Person $maker
  */
-class Feed extends Model
+class Feed extends Row
 {
     use FoundOnItsGround;
 
     public const UPDATED_AT = null;
 
     protected $table = 'feeds';
-
-    protected $guarded = [];
 
     protected $hidden = ['token', 'token_hash'];
 

@@ -54,15 +54,13 @@ use Illuminate\Support\Facades\DB;
  * @property Circuit $circuit
  * @property Person $planner
  */
-class Job extends Model
+class Job extends Row
 {
     use FoundOnItsGround {
         FoundOnItsGround::resolveRouteBinding as foundByNumber;
     }
 
     protected $table = 'jobs';
-
-    protected $guarded = [];
 
     /** @var ?array{mixed, mixed, Plan, CoreCircuit} stored plan and circuit as last read, and what they say */
     private ?array $read = null;

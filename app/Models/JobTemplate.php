@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
-
 /**
  * Choices of a plan under a name of the shop's own. What belongs to one vehicle is not among them: its drains, bleed
  * points, strength and heights are its own each time.
@@ -14,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $name
  * @property array<string, string> $choices codes as the Plan page sends them, by field
  */
-class JobTemplate extends Model
+class JobTemplate extends Row
 {
     /** The fields of the Plan page that fit any vehicle. */
     public const FIELDS = ['kind', 'complaint', 'content', 'school', 'stock', 'cure'];
@@ -22,8 +20,6 @@ class JobTemplate extends Model
     public $timestamps = false;
 
     protected $table = 'job_templates';
-
-    protected $guarded = [];
 
     protected $casts = ['choices' => 'array'];
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
@@ -19,13 +18,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property ?int $arrived  when it came in; null where that is not known
  * @property Person $person
  */
-class JournalLine extends Model
+class JournalLine extends Row
 {
     public $timestamps = false;
 
     protected $table = 'journal_lines';
-
-    protected $guarded = [];
 
     protected $casts = ['values' => 'array', 'typed' => 'array'];
 

@@ -26,6 +26,8 @@ use Illuminate\Support\Carbon;
  */
 class Person extends User
 {
+    use BootsByName;
+
     protected $table = 'people';
 
     protected $guarded = [];

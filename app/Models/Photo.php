@@ -6,7 +6,6 @@ namespace App\Models;
 
 use App\Practice\FoundOnItsGround;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * A photograph of a job, stored as the application's own JPEG and a small one for lists. The journal says at which step
@@ -19,14 +18,12 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $bytes
  * @property ?string $digest  SHA-256 of the stored picture; null of those taken before it was kept
  */
-class Photo extends Model
+class Photo extends Row
 {
     use FoundOnItsGround;
     use HasUlids;
 
     protected $table = 'photos';
-
-    protected $guarded = [];
 
     public function path(bool $small = false): string
     {

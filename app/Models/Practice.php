@@ -6,7 +6,6 @@ namespace App\Models;
 
 use Aqbel\Core\Practice\Exercise;
 use Aqbel\Core\Practice\Exercises;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -28,13 +27,11 @@ use Illuminate\Support\Carbon;
  * @property Job $job
  * @property Person $person
  */
-class Practice extends Model
+class Practice extends Row
 {
     public const UPDATED_AT = null;
 
     protected $table = 'practices';
-
-    protected $guarded = [];
 
     protected $casts = ['came_to' => 'array'];
 

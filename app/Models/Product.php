@@ -7,7 +7,6 @@ namespace App\Models;
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Stores\Liquid;
 use Aqbel\Core\Stores\Offer;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * One line of the shop's price list: a container of concentrate, premix or water.
@@ -20,11 +19,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property float $ml
  * @property float $price
  */
-class Product extends Model
+class Product extends Row
 {
     protected $table = 'products';
-
-    protected $guarded = [];
 
     protected $casts = ['fraction' => 'float', 'ml' => 'float', 'price' => 'float'];
 

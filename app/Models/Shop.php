@@ -7,7 +7,6 @@ namespace App\Models;
 use Aqbel\Core\Plan\Format\RulesCodec;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\Tool;
-use Illuminate\Database\Eloquent\Model;
 
 /**
  * The one shop this installation belongs to.
@@ -20,11 +19,9 @@ use Illuminate\Database\Eloquent\Model;
  * @property ?string $calendar secret part of its calendar's address; null while there is none
  * @property list<string>|null $granted codes of rights that technicians have here too
  */
-class Shop extends Model
+class Shop extends Row
 {
     protected $table = 'shops';
-
-    protected $guarded = [];
 
     protected $casts = [
         'elevation_m' => 'float',

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -20,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $ended_at
  * @property Tablet|null $tablet
  */
-class SignIn extends Model
+class SignIn extends Row
 {
     /** In the session. */
     public const KEY = 'sign_in';
@@ -28,8 +27,6 @@ class SignIn extends Model
     public $timestamps = false;
 
     protected $table = 'sign_ins';
-
-    protected $guarded = [];
 
     protected $casts = ['at' => 'datetime', 'ended_at' => 'datetime'];
 

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
@@ -19,7 +18,7 @@ use Illuminate\Support\Str;
  * @property Carbon $admitted_at
  * @property Carbon|null $ended_at
  */
-class Tablet extends Model
+class Tablet extends Row
 {
     public const COOKIE = 'aqbel_tablet';
 
@@ -28,8 +27,6 @@ class Tablet extends Model
     public $timestamps = false;
 
     protected $table = 'tablets';
-
-    protected $guarded = [];
 
     protected $casts = ['admitted_at' => 'datetime', 'ended_at' => 'datetime'];
 

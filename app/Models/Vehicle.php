@@ -12,7 +12,6 @@ use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Usage;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -33,7 +32,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon|null $retired_at
  * @property Circuit $circuit
  */
-class Vehicle extends Model
+class Vehicle extends Row
 {
     private const MM_PER_KM = 1.0e6;
 
@@ -47,8 +46,6 @@ class Vehicle extends Model
     use FoundOnItsGround;
 
     protected $table = 'vehicles';
-
-    protected $guarded = [];
 
     protected $casts = [
         'retired_at' => 'datetime', 'read_on' => 'date', 'odometer_km' => 'float', 'hours' => 'float',

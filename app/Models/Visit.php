@@ -9,7 +9,6 @@ use Aqbel\Core\Plan\Vessels;
 use Aqbel\Core\Values;
 use Aqbel\Core\Visits\Visit as Seen;
 use Illuminate\Database\Eloquent\Builder;
-use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
@@ -37,15 +36,13 @@ use Illuminate\Support\Carbon;
  * @property Person|null $doer who signed it, or skipped it
  * @property Person|null $striker
  */
-class Visit extends Model
+class Visit extends Row
 {
     use FoundOnItsGround;
 
     public const UPDATED_AT = null;
 
     protected $table = 'visits';
-
-    protected $guarded = [];
 
     protected $casts = [
         'due_on' => 'date',

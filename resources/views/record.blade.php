@@ -36,12 +36,12 @@
                 </tbody></table>
                 @if ($sheet->rounds() !== [])
                     <h2>Warm-ups and top-ups</h2>
-                    <table class="[&_:is(td,th):not(:last-child)]:whitespace-nowrap"><tbody>
+                    <table class="sm:[&_:is(td,th):not(:last-child)]:whitespace-nowrap print:[&_:is(td,th):not(:last-child)]:whitespace-nowrap"><tbody>
                         @foreach ($sheet->rounds() as $round)
                             <tr>
                                 <th scope="row">{{ $round->title }}</th><td class="num">{{ $round->hottest }}</td>
                                 <td class="num">{{ $round->topped }}</td>
-                                <td class="align-middle"><svg class="block" viewBox="0 0 60 8" width="60" height="8"
+                                <td class="align-middle"><svg class="block max-sm:hidden print:block" viewBox="0 0 60 8" width="60" height="8"
                                     aria-hidden="true"><rect width="60" height="8" class="tube"/><rect
                                     width="{{ round(60 * $round->share, 1) }}" height="8" class="tube-wet"/></svg></td>
                                 <td>{{ $round->verdict }}</td>
@@ -113,8 +113,8 @@
                     href="/jobs/{{ $sheet->job->id }}/visits">{{ $sheet->isDue() ? 'Sign the visit that is due' : 'Write down a look' }}</a></p>@endif
             </section>
         @endif
-        <footer class="mt-9 flex justify-between gap-10 text-[0.9375rem]">
-            <div>
+        <footer class="mt-9 flex flex-wrap justify-between gap-10 text-[0.9375rem] print:flex-nowrap">
+            <div class="min-w-0 grow basis-80">
                 <p>The vehicle’s service manual outranks this record’s predictions. Old coolant is regulated waste. Written by Aqbel {{ config('aqbel.version') }}.</p>
                 @if ($sheet->seal() !== '')
                     <p class="mt-1.5 text-[0.8125rem]" data-seal>

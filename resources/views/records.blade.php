@@ -41,26 +41,28 @@
         </section>
     @endif
     @if ($list->page->isNotEmpty())
-        <table class="list">
-            <thead><tr>
-                <th scope="col">Job</th><th scope="col">Vehicle</th><th scope="col">Work</th><th scope="col">Signed</th>
-                    <th scope="col">Planned by</th>
-            </tr></thead>
-            <tbody>
-                @foreach ($list->page as $job)
-                    <tr>
-                        <th scope="row"><a href="/jobs/{{ $job->id }}/record">{{ App\Models\Job::numbered($job->id) }}</a></th>
-                        <td><span class="plate">{{ $job->plate }}</span> {{ $job->vehicle }}
-                            @if ($list->search !== '')@foreach (App\Record\RecordSearch::why($job->text, $list->search) as $why)<small class="block">{{ $why }}</small>@endforeach @endif</td>
-                        <td>{{ Aqbel\Core\Plan\JobKind::from($job->kind)->label() }}</td>
-                        <td>{{ $job->signed_at === null ? 'given up '.substr($job->abandoned_at, 0, 10) : substr($job->signed_at, 0, 16) }}
-                            @if ($job->came_back)<small class="block tone-stop">came
-                                back</small>@elseif ($job->closed_at)<small class="block tone-pass">closed</small>@elseif ($job->followed_at)<small class="block">followed</small>@endif</td>
-                        <td>{{ $job->person }}</td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
+        <div class="overflow-x-auto" tabindex="0" role="group" aria-label="Records">
+            <table class="list">
+                <thead><tr>
+                    <th scope="col">Job</th><th scope="col">Vehicle</th><th scope="col">Work</th><th scope="col">Signed</th>
+                        <th scope="col">Planned by</th>
+                </tr></thead>
+                <tbody>
+                    @foreach ($list->page as $job)
+                        <tr>
+                            <th scope="row"><a href="/jobs/{{ $job->id }}/record">{{ App\Models\Job::numbered($job->id) }}</a></th>
+                            <td><span class="plate">{{ $job->plate }}</span> {{ $job->vehicle }}
+                                @if ($list->search !== '')@foreach (App\Record\RecordSearch::why($job->text, $list->search) as $why)<small class="block">{{ $why }}</small>@endforeach @endif</td>
+                            <td>{{ Aqbel\Core\Plan\JobKind::from($job->kind)->label() }}</td>
+                            <td>{{ $job->signed_at === null ? 'given up '.substr($job->abandoned_at, 0, 10) : substr($job->signed_at, 0, 16) }}
+                                @if ($job->came_back)<small class="block tone-stop">came
+                                    back</small>@elseif ($job->closed_at)<small class="block tone-pass">closed</small>@elseif ($job->followed_at)<small class="block">followed</small>@endif</td>
+                            <td>{{ $job->person }}</td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+        </div>
         @include('layouts.pages', ['paginator' => $list->page])
     @elseif ($list->search === '' && $list->filters === [])
         <x-empty>
@@ -82,9 +84,9 @@
             <form method="post" action="/records/import" enctype="multipart/form-data" class="mt-4 flex flex-wrap items-end gap-2"
                 data-once>
                 @csrf
-                <div class="field">
+                <div class="field min-w-0 max-w-full">
                     <label for="job-file">A job of another shop, written there under “Data”</label>
-                    <input id="job-file" type="file" name="file" accept="application/json,.json">
+                    <input id="job-file" class="max-w-full" type="file" name="file" accept="application/json,.json">
                     @error ('file')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
                 </div>
                 <button class="button button-quiet">Bring it in</button>

@@ -445,6 +445,16 @@ abstract class BrowserTestCase extends TestCase
         return $this->wire?->has($selector) ?? self::$browser->findElements(By::cssSelector($selector)) !== [];
     }
 
+    /** Nothing runs out of the page sideways. */
+    protected function assertNoWiderThan(int $px): void
+    {
+        self::assertLessThanOrEqual(
+            $px,
+            self::$browser->executeScript('return document.documentElement.scrollWidth'),
+            self::$browser->getCurrentURL(),
+        );
+    }
+
     /** axe-core finds nothing on this screen; nothing to look at where none is drawn. */
     protected function assertAccessible(bool $inTheDarkToo = false): void
     {

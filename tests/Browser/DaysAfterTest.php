@@ -30,7 +30,7 @@ final class DaysAfterTest extends BrowserTestCase
         $this->signIn('sunniva');
         self::$browser->manage()->window()->setSize(new WebDriverDimension(390, 844));
         $this->visit("{$job}/visits");
-        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        $this->assertNoWiderThan(390);
         $this->look('below', ['volume' => '60 ml', 'note' => 'damp under the pump'], 'syringe');
         $this->visit('/password');
         $this->press('Make an address');
@@ -54,15 +54,21 @@ final class DaysAfterTest extends BrowserTestCase
         );
         $this->see('stays as');
         $this->assertAccessible(true);
-        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        $this->assertNoWiderThan(390);
         foreach (['fields[volume]' => '610 ml', 'because' => 'read at its 610 mark'] as $name => $value) {
             self::$browser->findElement(By::name($name))->clear()->sendKeys($value);
         }
         $this->press('Keep the correction');
         $this->see('Struck out by');
-        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        $this->assertNoWiderThan(390);
         $this->see('A leak', '.verdict');
+        foreach (["{$job}/record", '/records', '/stores'] as $path) {
+            $this->visit($path);
+            $this->assertNoWiderThan(390);
+        }
+        $this->visit("{$job}/visits");
         $this->press('Plan a job on it');
+        $this->assertNoWiderThan(390);
         self::$browser->manage()->window()->setSize(new WebDriverDimension(1280, 900));
         self::assertTrue(self::$browser->findElement(By::cssSelector('input[name=kind][value=lost]'))->isSelected());
         $this->visit("{$job}/record");

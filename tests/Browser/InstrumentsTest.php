@@ -29,7 +29,7 @@ final class InstrumentsTest extends BrowserTestCase
         // A press on the time of a line shows its stretch of the curve; the table beside it stays as it is.
         self::$browser->executeScript('document.querySelector("[data-shows-at]").click()');
         self::$browser->manage()->window()->setSize(new WebDriverDimension(390, 844));
-        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        $this->assertNoWiderThan(390);
         self::$browser->executeScript('document.querySelector("#instruments").scrollIntoView()');
         sleep(1);
         self::$browser->manage()->window()->setSize(new WebDriverDimension(1280, 900));
@@ -113,7 +113,7 @@ final class InstrumentsTest extends BrowserTestCase
         $this->until(fn () => str_contains(self::$browser->getCurrentURL(), '/jobs/9'));
         $this->see('Practice: An easy one.', '#practice');
         self::$browser->manage()->window()->setSize(new WebDriverDimension(390, 844));
-        self::assertLessThanOrEqual(390, self::$browser->executeScript('return document.documentElement.scrollWidth'));
+        $this->assertNoWiderThan(390);
         self::$browser->manage()->window()->setSize(new WebDriverDimension(1280, 900));
         $this->press('×20');
         $this->oneByOne();

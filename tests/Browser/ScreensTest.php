@@ -191,7 +191,7 @@ final class ScreensTest extends BrowserTestCase
     {
         $this->signIn();
         foreach (
-            ['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits', '/bench', '/day', '/visits', '/stores'] as $path
+            ['/', '/jobs/new?vehicle=1', '/jobs/1', '/records', '/circuits', '/bench', '/day', '/visits', '/stores', '/circuits/1'] as $path
         ) {
             $this->visit($path);
             $small = self::$browser->executeScript(

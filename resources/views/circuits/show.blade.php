@@ -52,7 +52,7 @@
                 </tbody>
             </table>
             <details class="my-4" id="parts">
-                <summary>What each part holds, and what empties it</summary>
+                <summary class="py-2.5">What each part holds, and what empties it</summary>
                 <table class="list">
                     <thead><tr><th scope="col">Part</th><th scope="col">Holds</th><th scope="col">Emptied by</th></tr></thead>
                     <tbody>

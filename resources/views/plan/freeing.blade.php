@@ -3,7 +3,7 @@
         <h2 class="mb-1" id="freeing-title">What would free the air <small>each tried alone, on top of what is planned</small></h2>
         @foreach ($freeing->caught() as $caught)
             <h3 class="mt-3 font-semibold">{{ $freeing->where($caught) }}</h3>
-            <dl class="facts grid grid-cols-[repeat(auto-fit,minmax(320px,1fr))] gap-x-8 [&_dd]:whitespace-nowrap">
+            <dl class="facts grid grid-cols-[repeat(auto-fit,minmax(min(100%,320px),1fr))] gap-x-8">
                 @forelse ($caught->freers as $freer)
                     <div><dt>{{ $freeing->does($freer) }}</dt><dd>leaves {{ $freeing->leaves($freer) }}</dd></div>
                 @empty

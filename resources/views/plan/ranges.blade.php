@@ -1,7 +1,7 @@
 @if ($sure->rows() !== [] || ! $sure->orderIsSure() || $sure->toMeasure() !== [])
     <section class="order-4 col-span-full bg-panel px-5 py-4" aria-labelledby="sure-title">
         <h2 class="mb-1" id="sure-title">How sure <small>nineteen times of twenty, as well as heights and volumes are known</small></h2>
-        <dl class="facts grid grid-cols-[repeat(auto-fit,minmax(320px,1fr))] gap-x-8 [&_dd]:whitespace-nowrap">
+        <dl class="facts grid grid-cols-[repeat(auto-fit,minmax(min(100%,320px),1fr))] gap-x-8 [&_dd]:whitespace-nowrap">
             @foreach ($sure->rows() as [$name, $fromTo])
                 <div><dt>{{ $name }}</dt><dd>{{ $fromTo }}</dd></div>
             @endforeach

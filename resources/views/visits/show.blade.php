@@ -27,7 +27,7 @@
                     @include('layouts.field', ['prefix' => 'visit-', 'units' => $page->units, 'value' => $page->value($field)])
                 @endforeach
                 <details @if ($page->wrong || $errors->hasAny(['freeze_c', 'odometer', 'hours', 'note', 'photo', 'vessel'])) open @endif>
-                    <summary>More: complaint, mixture, distance, photograph, told by the customer</summary>
+                    <summary class="py-2.5">More: complaint, mixture, distance, photograph, told by the customer</summary>
                     <div class="grid gap-3 pt-3">
                         @foreach ($page->form->fields as $field)
                             @continue (in_array($field->name, ['level', 'volume', 'celsius'], true))
@@ -64,7 +64,7 @@
                     </form>
                     <a class="button button-quiet" href="/visits/{{ $page->next->id }}.ics">To a calendar</a>
                     <details @if ($errors->has('because')) open @endif>
-                        <summary>Nobody looks…</summary>
+                        <summary class="py-2.5">Nobody looks…</summary>
                         <form method="post" action="/visits/{{ $page->next->id }}/skip" class="flex items-end gap-2 pt-2">
                             @csrf
                             <x-input name="because" label="Why"/>
@@ -103,7 +103,7 @@
                 </table></div>
             @endif
             <details class="mt-4" @if ($errors->has('due_on')) open @endif>
-                <summary>Look again on…</summary>
+                <summary class="py-2.5">Look again on…</summary>
                 <form method="post" action="/jobs/{{ $page->job->id }}/visits/ask" class="flex flex-wrap items-end gap-2 pt-2">
                     @csrf
                     <x-input name="due_on" label="Day" type="date"/>
