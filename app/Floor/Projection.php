@@ -45,7 +45,7 @@ final readonly class Projection
         $job->signed_at = $state->isSigned() ? now() : null;
         $danger = $this->danger($state);
         $job->danger_since = $danger === null ? null : $job->danger_since ?? now()->getTimestamp();
-        $job->danger_place = $danger?->since->where();
+        $job->danger_place = $danger?->where;
         $job->save();
     }
 
@@ -53,12 +53,13 @@ final readonly class Projection
     private function danger(JobState $state): ?ShutOffNow
     {
         $step = $state->stepInHand();
-        if ($step === null || ! $this->kinds->does($step, Does::RunsEngine)) {
+        if ($step === null) {
             return null;
         }
         $at = $state->at($step, now()->getTimestamp());
+        $runs = $this->kinds->does($step, Does::RunsEngine);
 
-        return ShutOffNow::of($at, $this->kinds->of($step)->judgement($at));
+        return ShutOffNow::of($at, $runs ? $this->kinds->of($step)->judgement($at) : null);
     }
 
     private function summary(JobState $state, ?Summary $before): Summary

@@ -9,6 +9,7 @@ use App\Models\Feed;
 use App\Models\Job;
 use Aqbel\Core\Instruments\ChannelKind;
 use Aqbel\Core\Instruments\DriveWatch;
+use Aqbel\Core\Instruments\HeardWatch;
 use Aqbel\Core\Instruments\NeedleWatch;
 use Aqbel\Core\Instruments\PressureWatch;
 use Aqbel\Core\Instruments\Quiet;
@@ -137,15 +138,16 @@ final readonly class Watch
             1000 * $at->now + 999,
         );
 
-        return match (self::by($at)) {
+        $since = RunWatch::since($at);
+        $lines = match (self::by($at)) {
             WatchedBy::OnTheRoad => DriveWatch::lines($at, $seen($at->now - DriveWatch::LOOKS_BACK_S)),
-            WatchedBy::Engine => ($since = RunWatch::since($at)) === null
-                ? []
-                : RunWatch::of($at, $seen($since))->lines(),
+            WatchedBy::Engine => $since === null ? [] : RunWatch::of($at, $seen($since))->lines(),
             WatchedBy::VacuumGauge => NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)),
             WatchedBy::PressureGauge => PressureWatch::lines($at, $seen($at->now - self::PRESSED_S)),
             null => [],
         };
+
+        return $since === null ? [...HeardWatch::lines($at, $seen($at->now - HeardWatch::LOOKS_BACK_S)), ...$lines] : $lines;
     }
 
     /** The step in hand, where something of it is watched. */

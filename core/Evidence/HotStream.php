@@ -18,7 +18,7 @@ final readonly class HotStream
     /** A single reading so far from both beside it is of no coolant, K. */
     private const STRAY_K = 12.0;
 
-    private const RUNS_RPM = 350.0;
+    public const RUNS_RPM = 350.0;
 
     private const HOLD_RPM = 1300.0;
 

@@ -9,6 +9,7 @@ use Aqbel\Core\Evidence\RunFacts;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\WatchedBy;
+use Aqbel\Core\Judged\HeardRunning;
 use Aqbel\Core\Judged\NeckAtRun;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 
@@ -28,8 +29,9 @@ final readonly class Quiet
      * @param  int  $line  of the journal, the newest that was seen
      * @param  int  $atMs  of the look, Unix ms
      * @param  ?RunFacts  $facts  what an engine that runs is judged by; null while none does
+     * @param  bool  $mayRun  whether one may be started as the circuit stands
      */
-    public function __construct(public int $line, public int $atMs, public ?RunFacts $facts)
+    public function __construct(public int $line, public int $atMs, public ?RunFacts $facts, public bool $mayRun = true)
     {
     }
 
@@ -49,6 +51,7 @@ final readonly class Quiet
             $at->job->journal->last(),
             $atMs,
             $limit === null ? null : RunFacts::of($at->facts(), $limit->limit->degC()),
+            $limit !== null || HeardRunning::mayNot($at) === null,
         );
     }
 
@@ -61,10 +64,14 @@ final readonly class Quiet
     /** @param  array<string, list<array{float, float}>>  $channels  of the last SHOWS_S, Unix seconds and value, in order */
     public function mayBeDanger(array $channels): bool
     {
-        return $this->facts !== null && (new HotStream($this->facts, RunWatch::believed($channels)))->danger;
+        $turns = array_filter(array_column($channels[ChannelKind::Rpm->value] ?? [], 1), HeardWatch::turns(...));
+
+        return $this->facts === null
+            ? ! $this->mayRun && $turns !== []
+            : (new HotStream($this->facts, RunWatch::believed($channels)))->danger;
     }
 
-    /** @return array{line: int, at: int, facts: ?array{?float, ?float, ?float, ?float, ?float}} */
+    /** @return array{line: int, at: int, mayRun: bool, facts: ?array{?float, ?float, ?float, ?float, ?float}} */
     public function toArray(): array
     {
         $facts = $this->facts;
@@ -72,6 +79,7 @@ final readonly class Quiet
         return [
             'line' => $this->line,
             'at' => $this->atMs,
+            'mayRun' => $this->mayRun,
             'facts' => $facts === null
                 ? null
                 : [$facts->startC, $facts->fullC, $facts->fanOnC, $facts->fanOffC, $facts->limitC],
@@ -90,6 +98,6 @@ final readonly class Quiet
         return new self($told['line'], $told['at'], is_array($facts) ? new RunFacts(...array_map(
             fn (mixed $celsius): ?float => is_numeric($celsius) ? (float) $celsius : null,
             array_values($facts),
-        )) : null);
+        )) : null, ($told['mayRun'] ?? false) === true);
     }
 }

@@ -29,6 +29,9 @@ enum Lines: string
     /** A point shut that still stood open. */
     case Shut = 'shut';
 
+    /** By its instrument the engine runs, or is off again, at a step that knows of no run. */
+    case Heard = 'heard';
+
     /** Another way of going on. */
     case Replan = 'replan';
 
@@ -42,7 +45,7 @@ enum Lines: string
     public function isAnyTime(): bool
     {
         return match ($this) {
-            self::Finding, self::Outlet, self::Inlet, self::Shut, self::Replan => true,
+            self::Finding, self::Outlet, self::Inlet, self::Shut, self::Heard, self::Replan => true,
             default => false,
         };
     }

@@ -11,8 +11,8 @@ use Aqbel\Core\Observed\Started;
 /** An engine that still runs though a danger was told: nothing else in a shop is as urgent. */
 final readonly class ShutOffNow
 {
-    /** @param  Started  $since  the start of the run that is to end */
-    private function __construct(public Started $since)
+    /** @param  string  $where  it runs, in words; empty where nobody said */
+    private function __construct(public string $where)
     {
     }
 
@@ -22,6 +22,10 @@ final readonly class ShutOffNow
         [$started, $off] = [$at->latest(Started::class), $at->latest(ShutOff::class)];
         $runs = $started !== null && ! ($off?->isAfter($started) ?? false);
 
-        return $runs && $judged?->outcome() === Outcome::Stops ? new self($started) : null;
+        return match (true) {
+            HeardRunning::of($at) !== null => new self(''),
+            $runs && $judged?->outcome() === Outcome::Stops => new self($started->where()),
+            default => null,
+        };
     }
 }

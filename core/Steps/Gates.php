@@ -13,9 +13,9 @@ final class Gates
 {
     public static function verdict(Situation $at, StepKind $kind): ?Verdict
     {
-        $sums = SumsGate::of($at, $kind);
-        if ($sums !== null) {
-            return $sums->verdict();
+        $first = HeardGate::verdict($at) ?? SumsGate::of($at, $kind)?->verdict();
+        if ($first !== null) {
+            return $first;
         }
         $judged = $kind->judge($at);
 
@@ -29,6 +29,7 @@ final class Gates
         $sums = SumsGate::of($at, $kind);
 
         return [
+            ...HeardGate::obstacles($at),
             ...$sums === null ? [] : [$sums->obstacle()],
             ...OpenPoints::obstacles($at, $kind),
             ...$kind->obstacles($at),

@@ -64,6 +64,7 @@ final class StepCatalogue implements Kinds
         Lines::Outlet->value => AnyTime\Outlet::class,
         Lines::Inlet->value => AnyTime\Inlet::class,
         Lines::Shut->value => AnyTime\Shut::class,
+        Lines::Heard->value => AnyTime\Heard::class,
         Lines::Replan->value => AnyTime\Replan::class,
     ];
 

@@ -104,8 +104,9 @@ final readonly class Clerk
     public function streamed(Situation $at, string $form, Values $values): NewLine
     {
         $this->assertStillOpen($at);
-        $kind = $this->kinds->of($at->step);
-        $offered = self::offered($kind->forms($at), $form);
+        $heard = $this->kinds->anyTime($form);
+        $kind = $heard ?? $this->kinds->of($at->step);
+        $offered = self::offered($heard === null ? $kind->forms($at) : $kind->everything($at), $form);
         $kind->admit($at, $form, $values);
 
         $shown = array_filter(

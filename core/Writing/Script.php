@@ -10,6 +10,7 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\EngineHeard;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Steps\StepCatalogue;
@@ -78,6 +79,11 @@ final class Script
         if ($line->form === Lines::Replan->value) {
             return $this->replanning?->line($at, $line->values)
                 ?? throw new InvalidField('form', 'This job cannot be planned anew here.');
+        }
+
+        if ($line->form === Lines::Heard->value) {
+            // An instrument wrote it: nobody is asked whether an engine runs.
+            return $clerk->streamed($at, $line->form, EngineHeard::ever()->read($line->values, $units)->values);
         }
 
         if ($line->late) {

@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Instruments\Door;
+use App\Instruments\QuietBatch;
+use App\Models\Feed;
+use App\Models\Job;
+use App\Models\JournalLine;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\Group;
+
+/** An engine that runs by its instrument at a step that knows of no run. */
+final class HeardTest extends ShopTestCase
+{
+    private Job $job;
+
+    private Feed $feed;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Carbon::setTestNow(Carbon::now()->startOfSecond());
+        $this->job = $this->plan('SKP 660');
+        $this->actingAs($this->imre);
+    }
+
+    public function test_above_an_open_drain_it_is_danger_on_every_page_until_it_is_off(): void
+    {
+        $this->at('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 0);
+        self::assertFalse($this->turns(0), 'nobody started it');
+        self::assertFalse($this->turns(230, 1), 'a starter, and short');
+        self::assertTrue($this->turns(780));
+        self::assertNotNull($this->job->refresh()->danger_since);
+        $this->get("/jobs/{$this->job->id}")->assertOk()
+            ->assertSee('is-danger', false)
+            ->assertSee('Shut the engine off')
+            ->assertSee('Radiator drain cock is open: pump or jackets run dry. It runs by its instrument, 780 a minute.')
+            ->assertSee('It is off');
+        $this->get('/')->assertOk()->assertSee('SKP 660');
+        $this->post("/jobs/{$this->job->id}/finish", [
+            'key' => 'on-with-it-01', 'step' => 'drain:radiator_cock', 'reason' => 'It only idles',
+        ])->assertSessionHasErrors();
+        self::assertFalse($this->turns(0));
+        self::assertNull($this->job->refresh()->danger_since);
+        self::assertSame(['runs', 'off'], $this->heard());
+    }
+
+    public function test_where_the_instrument_breaks_off_a_press_says_that_it_is_off(): void
+    {
+        $this->at('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 0);
+        self::assertTrue($this->turns(780));
+        Carbon::setTestNow(now()->addMinutes(3));
+        self::assertNotNull($this->job->refresh()->danger_since);
+        $this->enter($this->job, 'drain:radiator_cock', 'heard', ['engine' => 'off'])->assertSessionHasNoErrors();
+        self::assertNull($this->job->refresh()->danger_since);
+        $this->enter($this->job, 'drain:radiator_cock', 'heard', ['engine' => 'off'])->assertSessionHasErrors();
+        $this->get("/jobs/{$this->job->id}/record")->assertOk()->assertSee('The engine runs · By its instrument, 1/min 780');
+    }
+
+    public function test_where_one_may_run_somebody_moves_the_vehicle(): void
+    {
+        $this->at('make_safe');
+        self::assertFalse($this->turns(780));
+        self::assertSame([], $this->heard());
+    }
+
+    public function test_on_too_little_coolant_no_start_is_needed_to_say_it(): void
+    {
+        $this->at('mix');
+        self::assertTrue($this->turns(780));
+        $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('of coolant is missing: pump or jackets run dry');
+    }
+
+    #[Group('one-database')]
+    public function test_the_short_way_of_a_batch_keeps_no_such_count_to_itself(): void
+    {
+        $this->at('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 0);
+        $this->turns(0);
+        $take = fn (string $body) => (new QuietBatch(DB::getPdo()))->take(
+            $this->feed->token,
+            $body,
+            now()->getTimestampMs(),
+        );
+        $next = now()->getTimestamp() + 1;
+        Carbon::setTestNow(now()->addSeconds(2));
+        self::assertNotNull($take("rpm,{$next},0"));
+        self::assertNull($take('rpm,'.($next + 1).',780'));
+    }
+
+    private function at(string $step): \App\Practice\Walk
+    {
+        $walk = $this->walk($this->job)->until($step);
+        $this->feed = Door::open($this->job, $this->imre, 'Plug');
+
+        return $walk;
+    }
+
+    /** So many seconds it turns so fast; whether the sender is told to shut it off. */
+    private function turns(int $rpm, int $seconds = 5): bool
+    {
+        $danger = false;
+        for ($gone = 0; $gone < $seconds; $gone++) {
+            Carbon::setTestNow(now()->addSecond());
+            $danger = (bool) $this->call(
+                'POST',
+                "/feeds/{$this->feed->token}",
+                content: 'rpm,'.now()->getTimestamp().",{$rpm}",
+            )->assertOk()->json('danger');
+        }
+
+        return $danger;
+    }
+
+    /** @return list<string> */
+    private function heard(): array
+    {
+        return array_values(JournalLine::query()->where('job_id', $this->job->id)->where('form', 'heard')->orderBy('seq')
+            ->get()->map(fn (JournalLine $line): string => (string) $line->values['engine'])->all());
+    }
+}
