@@ -2,7 +2,7 @@
 @if ($besides->worth() !== [])
     <section class="order-5 bg-panel px-5 py-4" aria-labelledby="worth-title">
         <h2 class="mb-1" id="worth-title">Which drains are worth it</h2>
-        <table class="list [&_td]:whitespace-nowrap">
+        <table class="list sm:[&_td]:whitespace-nowrap">
             <thead><tr>
                 <th scope="col">Point</th><th scope="col">Lets out, on top</th>
                 <th scope="col">Hands</th><th scope="col">Verdict</th>
@@ -27,7 +27,7 @@
     <p data-recommendation class="my-2 border-l-8 border-go py-1 pl-3">{{ $besides->recommendation() }}</p>
     @foreach ($besides->schools() as $rows)
         @if ($loop->index === 1)<details><summary class="button button-quiet button-wide">More ways…</summary>@endif
-        <table class="list [&_td+td]:whitespace-nowrap">
+        <table class="list sm:[&_td+td]:whitespace-nowrap">
             <thead><tr>
                 <th scope="col">Way</th><th scope="col">Air left</th>
                 <th scope="col">Hands</th><th scope="col">Total</th>
@@ -54,7 +54,7 @@
     @endforeach
     @if ($besides->combined() !== [])
         <details><summary class="button button-quiet button-wide">Put together…</summary>
-            <table class="list [&_td+td]:whitespace-nowrap">
+            <table class="list sm:[&_td+td]:whitespace-nowrap">
                 <thead><tr><th scope="col">Way</th><th scope="col">Air left</th><th scope="col">Hands</th><th scope="col">Total</th></tr>
                     </thead>
                 <tbody>

@@ -110,7 +110,7 @@
                 </details>
             @endif
         </form>
-        <div id="outcome" class="grid min-[1181px]:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-start gap-[18px]" aria-live="polite">
+        <div id="outcome" class="grid grid-cols-[minmax(0,1fr)] min-[1181px]:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] items-start gap-[18px]" aria-live="polite">
             @error('measured')<p class="error" role="alert">@icon('triangle-alert')Not measured: {{ $message }}</p>@enderror
             @include('plan.choice', ['worked' => $page->worked])
             <div class="contents" data-fragment="ranges"></div>
