@@ -85,7 +85,7 @@ final readonly class Watch
     {
         $this->feed->update(['judged_at' => $nowMs, 'quiet' => null]);
         $at = self::stepNow($this->feed->job, intdiv($nowMs, 1000));
-        if ($at === null || $this->write($at)) {
+        if ($at === null || $this->write($at, [...$this->heard($at), ...$this->lines($at)])) {
             return;
         }
         $quiet = Quiet::of($at, self::by($at), $nowMs);
@@ -98,7 +98,7 @@ final readonly class Watch
         $this->feed->update(['judged_at' => $toMs]);
         for ($now = intdiv($fromMs, 1000); $now <= intdiv($toMs, 1000) + $everyS - 1; $now += $everyS) {
             $at = self::stepNow($this->feed->job, min($now, intdiv($toMs, 1000)));
-            $at === null || $this->write($at);
+            $at === null || $this->write($at, $this->lines($at));
         }
     }
 
@@ -109,12 +109,15 @@ final readonly class Watch
             >= self::HOT_C;
     }
 
-    /** Whether anything of it counted. */
-    private function write(Situation $at): bool
+    /**
+     * @param  list<RunLine>  $lines
+     * @return bool whether anything of it counted
+     */
+    private function write(Situation $at, array $lines): bool
     {
         $job = $this->feed->job;
         $written = false;
-        foreach ($this->lines($at) as $line) {
+        foreach ($lines as $line) {
             try {
                 (new Recorder($job, $this->feed->maker, "feed-{$this->feed->id}-{$job->id}"))->streamed(
                     $at->step->id,
@@ -132,22 +135,30 @@ final readonly class Watch
     /** @return list<RunLine> */
     private function lines(Situation $at): array
     {
-        $seen = fn (int $since): array => SeriesStore::here()->stretch(
-            $this->feed->job_id,
-            1000 * $since,
-            1000 * $at->now + 999,
-        );
-
+        $seen = fn (int $since): array => $this->seen($at, $since);
         $since = RunWatch::since($at);
-        $lines = match (self::by($at)) {
+
+        return match (self::by($at)) {
             WatchedBy::OnTheRoad => DriveWatch::lines($at, $seen($at->now - DriveWatch::LOOKS_BACK_S)),
             WatchedBy::Engine => $since === null ? [] : RunWatch::of($at, $seen($since))->lines(),
             WatchedBy::VacuumGauge => NeedleWatch::lines($at, $seen($at->now - self::NEEDLE_S)),
             WatchedBy::PressureGauge => PressureWatch::lines($at, $seen($at->now - self::PRESSED_S)),
             null => [],
         };
+    }
 
-        return $since === null ? [...HeardWatch::lines($at, $seen($at->now - HeardWatch::LOOKS_BACK_S)), ...$lines] : $lines;
+    /** @return list<RunLine> of an engine that runs now, and that nobody said was started; what was is over */
+    private function heard(Situation $at): array
+    {
+        return RunWatch::since($at) === null
+            ? HeardWatch::lines($at, $this->seen($at, $at->now - HeardWatch::LOOKS_BACK_S))
+            : [];
+    }
+
+    /** @return array<string, list<array{float, float}>> Unix seconds and value, by channel */
+    private function seen(Situation $at, int $since): array
+    {
+        return SeriesStore::here()->stretch($this->feed->job_id, 1000 * $since, 1000 * $at->now + 999);
     }
 
     /** The step in hand, where something of it is watched. */

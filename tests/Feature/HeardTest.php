@@ -75,6 +75,19 @@ final class HeardTest extends ShopTestCase
         $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('of coolant is missing: pump or jackets run dry');
     }
 
+    public function test_what_was_kept_while_a_cable_was_out_starts_no_engine_now(): void
+    {
+        $this->at('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 0);
+        $this->turns(0);
+        Carbon::setTestNow(now()->addMinutes(30));
+        $long = now()->subMinutes(20)->getTimestamp();
+        $this->call('POST', "/feeds/{$this->feed->token}", content: implode("\n", array_map(
+            fn (int $second): string => 'rpm,'.($long + $second).',800',
+            range(0, 60),
+        )))->assertOk()->assertJsonMissing(['danger' => true]);
+        self::assertSame([], $this->heard());
+    }
+
     #[Group('one-database')]
     public function test_the_short_way_of_a_batch_keeps_no_such_count_to_itself(): void
     {
