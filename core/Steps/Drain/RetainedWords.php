@@ -30,7 +30,7 @@ final readonly class RetainedWords
     public function verdict(): Verdict
     {
         [$at, $kept] = [$this->at, $this->kept];
-        $inside = "{$at->litres($kept->insideMl)} ± {$at->litres($kept->plusMinusMl)}";
+        $inside = "{$at->litres(max(0.0, $kept->insideMl))} ± {$at->litres($kept->plusMinusMl)}";
         $further = implode('; ', FurtherDrains::choices($at));
 
         return match ($kept->code) {
