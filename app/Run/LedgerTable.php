@@ -38,7 +38,7 @@ final readonly class LedgerTable
                 ? ['In', $this->volume($poured)]
                 : ['Found', $started ? $this->volume($ledger->foundMl()) : '–'],
             ['Out', $this->volume($ledger->outMl())],
-            ['Content', $started ? $within($ledger->contentMl, $ledger->plusMinusMl) : 'not read'],
+            ['Content', $started ? $within(max(0.0, $ledger->contentMl), $ledger->plusMinusMl) : 'not read'],
             ['Glycol', $this->share($ledger->fraction())],
             ['Room left', $started ? $within($ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()) : '–'],
         ];

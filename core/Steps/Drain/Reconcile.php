@@ -148,7 +148,7 @@ final class Reconcile extends StepKind
 
         return new Figure(
             'Stays inside',
-            $ledger->contentMl,
+            max(0.0, $ledger->contentMl),
             Dimension::Volume,
             Origin::Measured,
             $this->judgement($at)->predictedMl,
