@@ -201,6 +201,19 @@ final class JobState
     }
 
     /**
+     * The same up to something that was told, by its time; a long run after it is not read for that.
+     *
+     * @template T of Observation
+     *
+     * @param  class-string<T>  $what
+     * @return list<T> step by step
+     */
+    public function observedUntil(string $what, Observation $then): array
+    {
+        return $this->told->until($what, $then);
+    }
+
+    /**
      * What was told at a step and somebody else has taken back or changed since, or that was changed once the step was
      * closed: no proof any more, and a danger all the same.
      *

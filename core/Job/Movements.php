@@ -36,14 +36,15 @@ final class Movements
         $job = $this->job;
         $lines = [];
         foreach ($this->movers ??= $this->movers() as $i => [$step, $kind]) {
-            if ($step->stage->value < $beforeStage) {
-                array_push(
-                    $lines,
-                    ...($this->moved[$i] ??= $kind->ledger(
-                        $job->at($step, $job->entries[$i]->at),
-                        $job->entries[$i],
-                    )),
-                );
+            if ($step->stage->value >= $beforeStage) {
+                continue;
+            }
+            // What one moves may ask what was inside before its stage.
+            $this->moved[$i] ??= $kind->ledger($job->at($step, $job->entries[$i]->at), $job->entries[$i]);
+            if ($this->moved[$i] === []) {
+                unset($this->movers[$i]);
+            } else {
+                array_push($lines, ...$this->moved[$i]);
             }
         }
 

@@ -93,6 +93,35 @@ final class Observations
     }
 
     /**
+     * @template T of Observation
+     *
+     * @param  class-string<T>  $what
+     * @return list<T> of every step whose kind observes it, up to then; step by step
+     */
+    public function until(string $what, Observation $then): array
+    {
+        $found = [];
+        foreach ($this->job->steps as $id => $step) {
+            if (! in_array($what, $this->job->kinds->of($step)->observes(), true)) {
+                continue;
+            }
+            $told = $id === $then->told()->step
+                ? array_map($what::of(...), array_filter(
+                    $this->toldAt($id, $what::forms()),
+                    fn (Entry $line) => $line->at <= $then->told()->at,
+                ))
+                : $this->at($id, $what);
+            foreach ($told as $one) {
+                if ($one !== null && ! $one->told()->isAfter($then->told())) {
+                    $found[] = $one;
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
      * What was told at a step and somebody else has taken back or changed since, or that was changed once the step was
      * closed: no proof any more, and a danger all the same.
      *

@@ -100,8 +100,8 @@ final readonly class Rise
     private static function startOf(Situation $at, Started $start): array
     {
         $last = null;
-        foreach ($at->job->observedAnywhere(CoolantRead::class) as $read) {
-            $last = $read->isAfter($start) ? $last : $read;
+        foreach ($at->job->observedUntil(CoolantRead::class, $start) as $read) {
+            $last = $last !== null && $last->isAfter($read) ? $last : $read;
         }
         if ($last === null || $start->at() - $last->at() > self::STILL_HOLDS_S) {
             return [null, $start->at()];
