@@ -10,10 +10,11 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Judged\HeardRunning;
 use Aqbel\Core\Observed\EngineHeard;
+use Aqbel\Core\Observed\ShutOff;
 
 /**
- * Hears by the count of its revolutions that an engine runs at a step that knows of no run. Where one may run nothing
- * is written: somebody moves the vehicle.
+ * Hears by the count of its revolutions an engine that nobody said was started. Where one may run, and is not to be
+ * run here, nothing is written as long as it is not hot: somebody moves the vehicle.
  */
 final class HeardWatch
 {
@@ -22,6 +23,9 @@ final class HeardWatch
 
     /** A starter turns it slower and shorter; a count that stood so long is believed, s. */
     private const STANDS_S = 1.0;
+
+    /** So long after somebody said that it is off it may still run down, s. */
+    private const RUNS_DOWN_S = 5;
 
     /** What came earlier says nothing of now, s. */
     private const HOLDS_S = 10.0;
@@ -32,17 +36,45 @@ final class HeardWatch
      */
     public static function lines(Situation $at, array $channels): array
     {
-        $points = ChannelKind::Rpm->believed($channels[ChannelKind::Rpm->value] ?? []);
+        $since = ($at->latest(ShutOff::class)?->at() ?? 0) + self::RUNS_DOWN_S;
+        $points = array_values(array_filter(
+            ChannelKind::Rpm->believed($channels[ChannelKind::Rpm->value] ?? []),
+            fn (array $point): bool => $point[0] > $since,
+        ));
         $newest = $points === [] ? null : $points[count($points) - 1];
         $runs = $newest === null || $at->now - $newest[0] > self::HOLDS_S ? null : self::stands($points);
-        $heard = $at->latest(EngineHeard::class)?->runs === true;
-        $isNew = $runs === false ? $heard : $runs === true && ! $heard && HeardRunning::mayNot($at) !== null;
+        if ($newest === null || $runs === null) {
+            return [];
+        }
+        $coolantC = self::newest($channels, ChannelKind::Coolant, $newest[0]);
+        $hot = HeardRunning::tooHot($at, $coolantC) !== null;
+        $heard = HeardRunning::of($at)?->heard;
+        $isNew = match (true) {
+            ! $runs => $heard !== null,
+            $heard !== null => $hot && $heard->coolantC === null,
+            default => $hot || HeardRunning::isToRun($at) || HeardRunning::mayNot($at) !== null,
+        };
 
-        return $newest === null || $runs === null || ! $isNew ? [] : [new RunLine(
+        return $isNew ? [new RunLine(
             (int) floor($newest[0]),
             Lines::Heard->value,
-            EngineHeard::streamed($runs, $newest[1])->and(Told::byInstrument(null)),
-        )];
+            EngineHeard::streamed($runs, $newest[1], $runs && $hot ? $coolantC : null)->and(Told::byInstrument(null)),
+        )] : [];
+    }
+
+    /**
+     * The newest value at a moment, of not long before.
+     *
+     * @param  array<string, list<array{float, float}>>  $channels
+     */
+    private static function newest(array $channels, ChannelKind $kind, float $then): ?float
+    {
+        $value = null;
+        foreach ($kind->believed($channels[$kind->value] ?? []) as [$at, $is]) {
+            $value = abs($then - $at) <= self::HOLDS_S ? $is : $value;
+        }
+
+        return $value;
     }
 
     /** Whether any of it may be an engine that runs. */

@@ -29,10 +29,14 @@ final readonly class Quiet
      * @param  int  $line  of the journal, the newest that was seen
      * @param  int  $atMs  of the look, Unix ms
      * @param  ?RunFacts  $facts  what an engine that runs is judged by; null while none does
-     * @param  bool  $mayRun  whether one may be started as the circuit stands
+     * @param  float  $unsaidToC  up to which one may run that nobody said was started, °C; 0 where none may
      */
-    public function __construct(public int $line, public int $atMs, public ?RunFacts $facts, public bool $mayRun = true)
-    {
+    public function __construct(
+        public int $line,
+        public int $atMs,
+        public ?RunFacts $facts,
+        public float $unsaidToC = 0.0,
+    ) {
     }
 
     /** Null where every point may be one that counts, as of a needle that is pulled down. */
@@ -51,7 +55,9 @@ final readonly class Quiet
             $at->job->journal->last(),
             $atMs,
             $limit === null ? null : RunFacts::of($at->facts(), $limit->limit->degC()),
-            $limit !== null || HeardRunning::mayNot($at) === null,
+            $limit !== null || HeardRunning::isToRun($at) || HeardRunning::mayNot($at) !== null
+                ? 0.0
+                : HeardRunning::limitC($at),
         );
     }
 
@@ -64,14 +70,16 @@ final readonly class Quiet
     /** @param  array<string, list<array{float, float}>>  $channels  of the last SHOWS_S, Unix seconds and value, in order */
     public function mayBeDanger(array $channels): bool
     {
-        $turns = array_filter(array_column($channels[ChannelKind::Rpm->value] ?? [], 1), HeardWatch::turns(...));
+        if ($this->facts !== null) {
+            return (new HotStream($this->facts, RunWatch::believed($channels)))->danger;
+        }
+        $of = fn (ChannelKind $kind): array => array_column($channels[$kind->value] ?? [], 1);
 
-        return $this->facts === null
-            ? ! $this->mayRun && $turns !== []
-            : (new HotStream($this->facts, RunWatch::believed($channels)))->danger;
+        return array_filter($of(ChannelKind::Rpm), HeardWatch::turns(...)) !== []
+            && max([0.0, ...$of(ChannelKind::Coolant)]) >= $this->unsaidToC;
     }
 
-    /** @return array{line: int, at: int, mayRun: bool, facts: ?array{?float, ?float, ?float, ?float, ?float}} */
+    /** @return array{line: int, at: int, unsaidToC: float, facts: ?array{?float, ?float, ?float, ?float, ?float}} */
     public function toArray(): array
     {
         $facts = $this->facts;
@@ -79,7 +87,7 @@ final readonly class Quiet
         return [
             'line' => $this->line,
             'at' => $this->atMs,
-            'mayRun' => $this->mayRun,
+            'unsaidToC' => $this->unsaidToC,
             'facts' => $facts === null
                 ? null
                 : [$facts->startC, $facts->fullC, $facts->fanOnC, $facts->fanOffC, $facts->limitC],
@@ -98,6 +106,6 @@ final readonly class Quiet
         return new self($told['line'], $told['at'], is_array($facts) ? new RunFacts(...array_map(
             fn (mixed $celsius): ?float => is_numeric($celsius) ? (float) $celsius : null,
             array_values($facts),
-        )) : null, ($told['mayRun'] ?? false) === true);
+        )) : null, is_numeric($told['unsaidToC'] ?? null) ? (float) $told['unsaidToC'] : 0.0);
     }
 }

@@ -5,28 +5,42 @@ declare(strict_types=1);
 namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Circuit\PortKind;
+use Aqbel\Core\Job\Neck;
+use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\EngineHeard;
 use Aqbel\Core\Observed\Started;
 
-/** An engine that by its instrument runs where none may: above an open drain, or on too little coolant. */
+/**
+ * An engine that by its instrument runs, and that nobody said was started: danger above an open drain, on too little
+ * coolant and past its limit; where it is to be run anyway, only unsaid.
+ */
 final readonly class HeardRunning
 {
-    public const CODE = 'runs_dry';
-
-    private function __construct(public EngineHeard $heard, public string $why)
+    /** @param  ?string  $why  it is to be shut off now; null where it may run */
+    private function __construct(public EngineHeard $heard, public ?string $why)
     {
     }
 
+    /** Null where none is heard, and once somebody has said that it was started: then it is watched as a run. */
     public static function of(Situation $at): ?self
     {
         $heard = $at->latest(EngineHeard::class);
-        // What somebody says was started is watched as a run.
-        $told = $heard !== null && $at->latest(Started::class)?->isAfter($heard) === true;
-        $why = $heard?->runs === true && ! $told ? self::mayNot($at) : null;
+        $isSaid = $heard !== null && $at->latest(Started::class)?->isAfter($heard) === true;
 
-        return $heard === null || $why === null ? null : new self($heard, $why);
+        return $heard?->runs === true && ! $isSaid
+            ? new self($heard, self::mayNot($at) ?? self::tooHot($at, $heard->coolantC))
+            : null;
+    }
+
+    /** The same, where it is to be shut off now. */
+    public static function danger(Situation $at): ?self
+    {
+        $heard = self::of($at);
+
+        return $heard?->why === null ? null : $heard;
     }
 
     /** Why no engine may run as the circuit stands; null where one may, whoever started it. */
@@ -35,11 +49,46 @@ final readonly class HeardRunning
         foreach ($at->job->ports($at->now) as $id => $state) {
             $port = $at->circuit()->port($id);
             if ($port->kind === PortKind::Drain && $state !== PortState::Closed) {
-                return "{$port->label} is open";
+                return "{$port->label} is open: pump or jackets run dry";
             }
         }
         $enough = EnoughToRun::of($at);
 
-        return $enough->is ? null : "by the sums {$at->litres($enough->missingMl)} of coolant is missing";
+        return $enough->is
+            ? null
+            : "By the sums {$at->litres($enough->missingMl)} of coolant is missing: pump or jackets run dry";
+    }
+
+    /** Why none may run so hot; null where it may, and on the road, where the drive says it. */
+    public static function tooHot(Situation $at, ?float $coolantC): ?string
+    {
+        if ($coolantC === null || self::observes($at, Driven::class)) {
+            return null;
+        }
+        $limitC = self::limitC($at);
+
+        return $coolantC < $limitC
+            ? null
+            : "It is at {$at->degrees($coolantC)}, and {$at->degrees($limitC)} is its limit";
+    }
+
+    /** °C; under its cap, where nobody is to run it. */
+    public static function limitC(Situation $at): float
+    {
+        $neck = self::isToRun($at) ? NeckAtRun::orLikely($at) : Neck::Sealed;
+
+        return StopLimitAtNeck::of($at, $neck)->limit->degC();
+    }
+
+    /** Whether an engine is run at this step, and its start is to be said. */
+    public static function isToRun(Situation $at): bool
+    {
+        return self::observes($at, Started::class);
+    }
+
+    /** @param  class-string<Observation>  $what */
+    private static function observes(Situation $at, string $what): bool
+    {
+        return in_array($what, $at->job->kinds->of($at->step)->observes(), true);
     }
 }

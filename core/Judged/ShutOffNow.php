@@ -23,7 +23,7 @@ final readonly class ShutOffNow
         $runs = $started !== null && ! ($off?->isAfter($started) ?? false);
 
         return match (true) {
-            HeardRunning::of($at) !== null => new self(''),
+            HeardRunning::danger($at) !== null => new self(''),
             $runs && $judged?->outcome() === Outcome::Stops => new self($started->where()),
             default => null,
         };

@@ -24,8 +24,13 @@ final readonly class EngineHeard extends Report
 
     private const MOST_RPM = 12_000.0;
 
-    /** @param  ?float  $rpm  1/min; null where somebody said that it is off */
-    private function __construct(Told $told, public bool $runs, public ?float $rpm)
+    private const COOLANT = 'celsius';
+
+    /**
+     * @param  ?float  $rpm  1/min; null where somebody said that it is off
+     * @param  ?float  $coolantC  by the same instrument, where that alone forbids it
+     */
+    private function __construct(Told $told, public bool $runs, public ?float $rpm, public ?float $coolantC)
     {
         parent::__construct($told);
     }
@@ -38,14 +43,20 @@ final readonly class EngineHeard extends Report
     public static function of(Entry $line): ?static
     {
         return $line->is(Lines::Heard)
-            ? new self(Told::by($line), $line->text(self::ENGINE) === self::RUNS, $line->number(self::RPM))
+            ? new self(
+                Told::by($line),
+                $line->text(self::ENGINE) === self::RUNS,
+                $line->number(self::RPM),
+                $line->number(self::COOLANT),
+            )
             : null;
     }
 
     /** As an instrument counted it. */
-    public static function streamed(bool $runs, float $rpm): Values
+    public static function streamed(bool $runs, float $rpm, ?float $coolantC = null): Values
     {
-        return new Values([self::ENGINE => $runs ? self::RUNS : self::OFF, self::RPM => $rpm]);
+        return new Values([self::ENGINE => $runs ? self::RUNS : self::OFF, self::RPM => $rpm]
+            + ($coolantC === null ? [] : [self::COOLANT => $coolantC]));
     }
 
     /** What a person may say of it: that it is off. */
@@ -62,6 +73,7 @@ final readonly class EngineHeard extends Report
         return new Form(Lines::Heard->value, 'The engine', [
             Field::answer(self::ENGINE, 'The engine', [self::RUNS => 'Runs', self::OFF => 'Is off']),
             Field::number(self::RPM, 'By its instrument, 1/min', 0.0, self::MOST_RPM)->optional(),
+            Field::coolant(self::COOLANT, 'Coolant')->optional(),
         ]);
     }
 }

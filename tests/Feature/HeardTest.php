@@ -36,7 +36,6 @@ final class HeardTest extends ShopTestCase
         self::assertTrue($this->turns(780));
         self::assertNotNull($this->job->refresh()->danger_since);
         $this->get("/jobs/{$this->job->id}")->assertOk()
-            ->assertSee('is-danger', false)
             ->assertSee('Shut the engine off')
             ->assertSee('Radiator drain cock is open: pump or jackets run dry. It runs by its instrument, 780 a minute.')
             ->assertSee('It is off');
@@ -73,6 +72,36 @@ final class HeardTest extends ShopTestCase
         $this->at('mix');
         self::assertTrue($this->turns(780));
         $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('of coolant is missing: pump or jackets run dry');
+    }
+
+    public function test_whoever_moves_it_too_hot_is_told_as_well(): void
+    {
+        $this->at('make_safe');
+        self::assertFalse($this->turns(780, 3, 'coolant_c,%d,90'));
+        self::assertTrue($this->turns(780, 3, 'coolant_c,%d,128'));
+        $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('It is at 128 °C, and');
+        self::assertFalse($this->turns(0, 5, 'coolant_c,%d,128'), 'hot and off is no danger of running');
+    }
+
+    public function test_where_it_is_to_be_run_it_is_to_be_said_and_its_limit_counts_unsaid(): void
+    {
+        $this->at('heat_cycle:1');
+        self::assertFalse($this->turns(780, 3, 'coolant_c,%d,40'));
+        self::assertSame(['runs'], $this->heard());
+        $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('By its instrument the engine runs, 780 a minute. Say where');
+        self::assertNull($this->job->refresh()->danger_since);
+        self::assertTrue($this->turns(780, 3, 'coolant_c,%d,128'));
+        self::assertFalse($this->turns(0));
+        $start = ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18'];
+        $this->enter($this->job, 'heat_cycle:1', 'start', $start)->assertSessionHasNoErrors();
+        $this->turns(780, 10);
+        self::assertSame(['runs', 'runs', 'off'], $this->heard(), 'what is said is watched as a run');
+        $this->enter($this->job, 'heat_cycle:1', 'shut_off')->assertSessionHasNoErrors();
+        $this->turns(780, 3);
+        $this->turns(0, 10);
+        self::assertCount(3, $this->heard(), 'it ran down');
+        $this->turns(790, 5);
+        self::assertSame('runs', $this->heard()[3] ?? '', 'and was started again');
     }
 
     public function test_what_was_kept_while_a_cable_was_out_starts_no_engine_now(): void
@@ -113,7 +142,7 @@ final class HeardTest extends ShopTestCase
     }
 
     /** So many seconds it turns so fast; whether the sender is told to shut it off. */
-    private function turns(int $rpm, int $seconds = 5): bool
+    private function turns(int $rpm, int $seconds = 5, string $besides = ''): bool
     {
         $danger = false;
         for ($gone = 0; $gone < $seconds; $gone++) {
@@ -121,7 +150,7 @@ final class HeardTest extends ShopTestCase
             $danger = (bool) $this->call(
                 'POST',
                 "/feeds/{$this->feed->token}",
-                content: 'rpm,'.now()->getTimestamp().",{$rpm}",
+                content: 'rpm,'.now()->getTimestamp().",{$rpm}\n".sprintf($besides, now()->getTimestamp()),
             )->assertOk()->json('danger');
         }
 

@@ -35,7 +35,7 @@ final class Heard extends AnyTime
 
     public function comesFirst(Situation $at): bool
     {
-        return HeardRunning::of($at) !== null;
+        return HeardRunning::danger($at) !== null;
     }
 
     public function asks(Situation $at): array
