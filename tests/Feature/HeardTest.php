@@ -120,13 +120,20 @@ final class HeardTest extends ShopTestCase
     #[Group('one-database')]
     public function test_the_short_way_of_a_batch_keeps_no_such_count_to_itself(): void
     {
-        $this->at('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 0);
+        $this->at('make_safe');
         $this->turns(0);
         $take = fn (string $body) => (new QuietBatch(DB::getPdo()))->take(
             $this->feed->token,
             $body,
             now()->getTimestampMs(),
         );
+        $next = now()->getTimestamp() + 1;
+        Carbon::setTestNow(now()->addSeconds(2));
+        self::assertNotNull($take("rpm,{$next},780\ncoolant_c,{$next},90"), 'somebody moves it');
+        $next++;
+        self::assertNull($take("rpm,{$next},780\ncoolant_c,{$next},128"));
+        $this->walk($this->job)->until('drain:radiator_cock')->enter('opened', ['cap' => 'off'], 0);
+        $this->turns(0);
         $next = now()->getTimestamp() + 1;
         Carbon::setTestNow(now()->addSeconds(2));
         self::assertNotNull($take("rpm,{$next},0"));
