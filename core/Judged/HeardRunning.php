@@ -54,7 +54,8 @@ final readonly class HeardRunning
         }
         $enough = EnoughToRun::of($at);
 
-        return $enough->is
+        // As long as nobody has said how full it is, it is as it came in.
+        return $enough->is || $at->job->ledger()->lines === []
             ? null
             : "By the sums {$at->litres($enough->missingMl)} of coolant is missing: pump or jackets run dry";
     }

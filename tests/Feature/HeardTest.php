@@ -62,7 +62,9 @@ final class HeardTest extends ShopTestCase
 
     public function test_where_one_may_run_somebody_moves_the_vehicle(): void
     {
-        $this->at('make_safe');
+        $this->at('found');
+        self::assertFalse($this->turns(780), 'nobody knows yet how full it is');
+        $this->walk($this->job)->until('make_safe');
         self::assertFalse($this->turns(780));
         self::assertSame([], $this->heard());
     }
