@@ -48,6 +48,8 @@ final readonly class Asked
         $own = array_map(fn (Form $form) => $form->name, $this->kind->forms($this->at));
         $names = ['n' => Lines::Finding->value, 'w' => Lines::Outlet->value];
         $names = in_array(CameOut::FORM, $own, true) ? array_diff_key($names, ['w' => true]) : $names;
+        $first = array_map(fn (Form $form) => $form->name, $this->kinds->first($this->at));
+        $names += in_array(Lines::Heard->value, $first, true) ? [] : ['z' => Lines::Heard->value];
         $shown = [];
         foreach ($names as $key => $name) {
             foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {

@@ -62,7 +62,7 @@ final readonly class EngineHeard extends Report
     /** What a person may say of it: that it is off. */
     public static function asked(): Form
     {
-        return new Form(Lines::Heard->value, 'The engine', [
+        return new Form(Lines::Heard->value, 'The engine is off', [
             Field::answer(self::ENGINE, 'The engine', [self::OFF => 'It is off']),
         ]);
     }

@@ -54,6 +54,8 @@ final class HeardTest extends ShopTestCase
         self::assertTrue($this->turns(780));
         Carbon::setTestNow(now()->addMinutes(3));
         self::assertNotNull($this->job->refresh()->danger_since);
+        $this->post("/jobs/{$this->job->id}/abandon", ['why' => 'The customer takes it'])->assertSessionHasErrors();
+        self::assertNull($this->job->refresh()->abandoned_at);
         $this->enter($this->job, 'drain:radiator_cock', 'heard', ['engine' => 'off'])->assertSessionHasNoErrors();
         self::assertNull($this->job->refresh()->danger_since);
         $this->enter($this->job, 'drain:radiator_cock', 'heard', ['engine' => 'off'])->assertSessionHasErrors();
@@ -90,7 +92,8 @@ final class HeardTest extends ShopTestCase
         $this->at('heat_cycle:1');
         self::assertFalse($this->turns(780, 3, 'coolant_c,%d,40'));
         self::assertSame(['runs'], $this->heard());
-        $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('By its instrument the engine runs, 780 a minute. Say where');
+        $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('By its instrument the engine runs, 780 a minute. Say where')
+            ->assertSee('It is off');
         self::assertNull($this->job->refresh()->danger_since);
         self::assertTrue($this->turns(780, 3, 'coolant_c,%d,128'));
         self::assertFalse($this->turns(0));

@@ -22,6 +22,7 @@ use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Judged\EngineRuns;
 use Aqbel\Core\Judged\FrostKept;
+use Aqbel\Core\Judged\HeardRunning;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\PlanCodec;
@@ -236,7 +237,7 @@ final class JobController extends JournalController
     {
         $step = $state->stepInHand();
         $at = $step === null ? null : $state->at($step, now()->getTimestamp());
-        if ($at !== null && EngineRuns::at($at)) {
+        if ($at !== null && (EngineRuns::at($at) || HeardRunning::of($at) !== null)) {
             throw new InvalidField('why', "The engine runs in “{$kinds->of($at->step)->title($at)}”. Shut it off there first.");
         }
     }

@@ -40,7 +40,7 @@ final class Heard extends AnyTime
 
     public function asks(Situation $at): array
     {
-        return Form::offering($this->comesFirst($at) ? [$this->asked($at)] : [], [EngineHeard::ever()]);
+        return Form::offering(HeardRunning::of($at) === null ? [] : [$this->asked($at)], [EngineHeard::ever()]);
     }
 
     protected function asked(Situation $at): Form
