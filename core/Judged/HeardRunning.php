@@ -6,10 +6,8 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Job\Neck;
-use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\EngineHeard;
 use Aqbel\Core\Observed\Started;
 
@@ -60,15 +58,12 @@ final readonly class HeardRunning
             : "By the sums {$at->litres($enough->missingMl)} of coolant is missing: pump or jackets run dry";
     }
 
-    /** Why none may run so hot; null where it may, and on the road, where the drive says it. */
+    /** Why none may run so hot; null where it may. */
     public static function tooHot(Situation $at, ?float $coolantC): ?string
     {
-        if ($coolantC === null || self::observes($at, Driven::class)) {
-            return null;
-        }
         $limitC = self::limitC($at);
 
-        return $coolantC < $limitC
+        return $coolantC === null || $coolantC < $limitC
             ? null
             : "It is at {$at->degrees($coolantC)}, and {$at->degrees($limitC)} is its limit";
     }
@@ -84,12 +79,6 @@ final readonly class HeardRunning
     /** Whether an engine is run at this step, and its start is to be said. */
     public static function isToRun(Situation $at): bool
     {
-        return self::observes($at, Started::class);
-    }
-
-    /** @param  class-string<Observation>  $what */
-    private static function observes(Situation $at, string $what): bool
-    {
-        return in_array($what, $at->job->kinds->of($at->step)->observes(), true);
+        return in_array(Started::class, $at->job->kinds->of($at->step)->observes(), true);
     }
 }

@@ -100,6 +100,7 @@ final class HeardTest extends ShopTestCase
         $start = ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18'];
         $this->enter($this->job, 'heat_cycle:1', 'start', $start)->assertSessionHasNoErrors();
         $this->turns(780, 10);
+        $this->get("/jobs/{$this->job->id}")->assertOk()->assertDontSee('By its instrument the engine runs');
         self::assertSame(['runs', 'runs', 'off'], $this->heard(), 'what is said is watched as a run');
         $this->enter($this->job, 'heat_cycle:1', 'shut_off')->assertSessionHasNoErrors();
         $this->turns(780, 3);
@@ -107,6 +108,17 @@ final class HeardTest extends ShopTestCase
         self::assertCount(3, $this->heard(), 'it ran down');
         $this->turns(790, 5);
         self::assertSame('runs', $this->heard()[3] ?? '', 'and was started again');
+    }
+
+    public function test_on_the_road_it_is_told_to_the_floor_too(): void
+    {
+        $this->at('drive');
+        self::assertFalse($this->turns(1500, 3, 'coolant_c,%d,92'));
+        self::assertTrue($this->turns(1500, 3, 'coolant_c,%d,118'));
+        self::assertNotNull($this->job->refresh()->danger_since);
+        self::assertFalse($this->turns(0, 3, 'coolant_c,%d,118'));
+        self::assertSame(['runs', 'off'], $this->heard());
+        self::assertContains('driven', $this->job->lines()->pluck('form')->all(), 'and has not run cool');
     }
 
     public function test_what_was_kept_while_a_cable_was_out_starts_no_engine_now(): void
