@@ -9,6 +9,7 @@ use Aqbel\Core\Heat\StopLimit;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\EngineHeard;
 use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\Needle;
@@ -40,7 +41,9 @@ final readonly class RunDanger implements Judgement
     /** Of what an instrument showed. */
     private const SHOWN = ['sensor_in_air' => DangerCode::SensorInAir, 'thermostat_shut' => DangerCode::ThermostatShut];
 
-    private const TOLD = [Started::class, HotReading::class, FeltReading::class, ShutOff::class, CameOut::class];
+    private const TOLD = [
+        Started::class, HotReading::class, FeltReading::class, ShutOff::class, CameOut::class, EngineHeard::class,
+    ];
 
     /** @param  ?float  $hottestC  what was read then; null where nothing was */
     private function __construct(
@@ -73,6 +76,7 @@ final readonly class RunDanger implements Judgement
             $danger = match (true) {
                 $told instanceof HotReading => self::read($at->facts(), $told, $limit),
                 $told instanceof FeltReading => self::felt($told, $limit),
+                $told instanceof EngineHeard => self::heard($told, $limit),
                 $told instanceof CameOut && $runs && Level::tells($at->circuit(), $told->ml()) => new self(
                     DangerCode::CoolantLost,
                     $told,
@@ -160,6 +164,14 @@ final readonly class RunDanger implements Judgement
         };
 
         return $code === null ? null : new self($code, $reading, $limit, $reading->hottestC(), $far);
+    }
+
+    /** Too hot before anybody said that it was started. */
+    private static function heard(EngineHeard $heard, StopLimit $limit): ?self
+    {
+        return $heard->coolantC !== null && $heard->coolantC >= $limit->limit->degC()
+            ? new self(DangerCode::Limit, $heard, $limit, $heard->coolantC)
+            : null;
     }
 
     private static function felt(FeltReading $felt, StopLimit $limit): ?self

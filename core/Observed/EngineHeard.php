@@ -24,6 +24,7 @@ final readonly class EngineHeard extends Report
 
     private const MOST_RPM = 12_000.0;
 
+    /** Not the coolant that a step asks for: nobody has read it there. */
     private const COOLANT = 'celsius';
 
     /**
