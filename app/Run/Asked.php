@@ -15,6 +15,16 @@ use Aqbel\Core\Steps\StepKind;
 /** What may be entered at a step that is in hand: which form stands open, and which press ends it. */
 final readonly class Asked
 {
+    /** By which key what may be written at any step is reached, by its form. */
+    private const KEYS = [
+        Lines::Finding->value => 'n',
+        Lines::Outlet->value => 'w',
+        Lines::Inlet->value => 'v',
+        Lines::Shut->value => 'x',
+        Lines::Heard->value => 'z',
+        Lines::SetBack->value => 'r',
+    ];
+
     /**
      * @var list<ShownForm> what is entered next, always in sight: the form that stands open and what is said with one
      *                      press
@@ -46,14 +56,16 @@ final readonly class Asked
     public function anyTime(): array
     {
         $own = array_map(fn (Form $form) => $form->name, $this->kind->forms($this->at));
-        $names = ['n' => Lines::Finding->value, 'w' => Lines::Outlet->value];
-        $names = in_array(CameOut::FORM, $own, true) ? array_diff_key($names, ['w' => true]) : $names;
         $first = array_map(fn (Form $form) => $form->name, $this->kinds->first($this->at));
-        $names += in_array(Lines::Heard->value, $first, true) ? [] : ['z' => Lines::Heard->value];
+        $names = array_diff([
+            Lines::Finding->value,
+            ...in_array(CameOut::FORM, $own, true) ? [] : [Lines::Outlet->value],
+            Lines::Heard->value,
+        ], $first);
         $shown = [];
-        foreach ($names as $key => $name) {
+        foreach ($names as $name) {
             foreach ($this->kinds->anyTime($name)?->forms($this->at) ?? [] as $form) {
-                $shown[] = new ShownForm($form, $this->failed === $name, false, $key);
+                $shown[] = new ShownForm($form, $this->failed === $name, false, self::KEYS[$name]);
             }
         }
 
@@ -69,9 +81,8 @@ final readonly class Asked
         // What comes before the step itself never ends it, and stands above all it asks.
         $before = $this->kinds->first($this->at);
         $shown = array_map(
-            fn (Form $form, string $key) => new ShownForm($form, true, true, $key),
+            fn (Form $form) => new ShownForm($form, true, true, self::KEYS[$form->name] ?? ''),
             $before,
-            array_slice(['x', 'z'], 0, count($before)),
         );
         foreach ($this->kind->forms($this->at) as $i => $form) {
             $settled = $this->missing === 0 && $this->at->has($form->name);

@@ -11,7 +11,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Plan\NoseUp;
+use Aqbel\Core\Judged\NoseUp;
 use Aqbel\Core\Plan\Vents;
 use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;

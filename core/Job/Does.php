@@ -28,6 +28,12 @@ enum Does: string
     case Guards = 'guards';
     /** It strikes the balance over what came out and went in. */
     case Balances = 'balances';
+    /** The nose stands up after it. */
+    case RaisesNose = 'raises_nose';
+    /** It stands on level ground again after it. */
+    case LowersNose = 'lowers_nose';
+    /** A level is read at it, which tells something on level ground only. */
+    case ReadsLevel = 'reads_level';
     /** The record is closed by it. */
     case Signs = 'signs';
 }

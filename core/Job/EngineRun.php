@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Job;
 
-/** One step in which the engine has run. */
+/** One step in which the engine has run, or was heard to run hot. */
 final readonly class EngineRun
 {
     /**
@@ -22,16 +22,27 @@ final readonly class EngineRun
         $runs = [];
         foreach (array_values($job->steps) as $place => $step) {
             $kind = $job->kinds->of($step);
-            if (! $kind->does(Does::RunsEngine)) {
-                continue;
-            }
+            $kind = $kind->does(Does::RunsEngine) ? $kind : self::cameUp($job, $step);
             $at = $job->at($step, 0);
-            $ended = $kind->ran($at);
-            if ($ended !== null) {
+            $ended = $kind?->ran($at);
+            if ($kind !== null && $ended !== null) {
                 $runs[] = new self($place, $ended, $kind->neckWhileRunning($at));
             }
         }
 
         return $runs;
+    }
+
+    /** What tells of a run at a step that is none. */
+    private static function cameUp(JobState $job, Step $step): ?Kind
+    {
+        foreach ($job->cameUp($step->id) as $line) {
+            $kind = $job->kinds->reading($step, $line);
+            if ($kind->does(Does::RunsEngine)) {
+                return $kind;
+            }
+        }
+
+        return null;
     }
 }

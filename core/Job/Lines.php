@@ -32,6 +32,9 @@ enum Lines: string
     /** By its instrument the engine runs, or is off again, at a step that knows of no run. */
     case Heard = 'heard';
 
+    /** What was raised or pumped up for the work is down, or off, again. */
+    case SetBack = 'set_back';
+
     /** Another way of going on. */
     case Replan = 'replan';
 
@@ -45,7 +48,7 @@ enum Lines: string
     public function isAnyTime(): bool
     {
         return match ($this) {
-            self::Finding, self::Outlet, self::Inlet, self::Shut, self::Heard, self::Replan => true,
+            self::Finding, self::Outlet, self::Inlet, self::Shut, self::Heard, self::SetBack, self::Replan => true,
             default => false,
         };
     }

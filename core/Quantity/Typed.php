@@ -45,6 +45,13 @@ final readonly class Typed
         if ($assumed->dimension() === Dimension::Time) {
             $plain = (string) preg_replace('/^(\d+)\s*h\s*([0-5]?\d)$/i', '$1 h $2 min', $plain);
         }
+        if ($assumed->dimension() === Dimension::Fraction && preg_match('/^0?[.,](\d+)$/', $plain, $part)) {
+            self::askShare((float) "0.{$part[1]}");
+        }
+        if ($assumed->dimension() !== Dimension::Length) {
+            // Where an apostrophe is no foot it sets thousands apart.
+            $plain = (string) preg_replace("/(?<=\d)['’](?=\d{3}(?!\d))/u", '', $plain);
+        }
         if (self::isVacuum($assumed)) {
             $plain = (string) preg_replace('/(?<=[\pL"])\s*(?:of\s+)?vac(?:uum|\.)?$/iu', '', $plain);
         }
@@ -188,6 +195,15 @@ final readonly class Typed
         }
 
         return new self($one / ($one + $other), $text);
+    }
+
+    /** A share as a part of one looks like less than a hundredth. */
+    private static function askShare(float $typed): void
+    {
+        if ($typed > 0.0) {
+            $share = 100.0 * $typed;
+            throw new \InvalidArgumentException("Is that {$share} % or {$typed} %? Enter it with its %.");
+        }
     }
 
     private static function unit(string $typed, Unit $assumed): Unit

@@ -198,7 +198,7 @@ enum Unit: string
 
         return match ($assumed->dimension()) {
             Dimension::Pressure => match ($folded) {
-                '"', 'in', 'inch', 'inches', 'inhg', '"hg', 'hg' => self::InchOfMercury,
+                '"', 'in', 'inch', 'inches', 'inhg', '"hg', 'hg', 'inofmercury', 'inchesofmercury' => self::InchOfMercury,
                 'lb', 'lbs', 'pound', 'pounds', '#' => self::Psi,
                 default => self::named($text),
             },
@@ -208,6 +208,11 @@ enum Unit: string
             Dimension::Temperature => in_array($folded, ['°', 'deg', 'degs', 'degree', 'degrees', 'º'], true)
                 ? $assumed
                 : self::named($text),
+            Dimension::Time => match ($folded) {
+                "'", '′' => self::Minute,
+                '"' => self::Second,
+                default => self::named($text),
+            },
             Dimension::Torque => in_array(
                 $folded,
                 ['ft-lbs', 'ftlbs', 'ft-pounds', 'lb-fts', 'lbs-ft', 'footpounds', 'ft-lb'],

@@ -43,7 +43,8 @@ final class EngineStart
                     .'extraction, then start.',
             );
         }
-        $why = self::dryBySums($at) ?? OpenPoints::said($at, $at->job->kinds->of($at->step));
+        $kind = $at->job->kinds->of($at->step);
+        $why = self::dryBySums($at) ?? (OpenPoints::said($at, $kind) ?: SetUpGate::said($at, $kind));
         if ($why !== '') {
             throw new InvalidField('finish', $why);
         }

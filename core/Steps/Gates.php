@@ -20,7 +20,7 @@ final class Gates
         $judged = $kind->judge($at);
 
         // What has shown a danger says so, whatever stands open besides.
-        return $judged?->stops() === true ? $judged : OpenPoints::verdict($at, $kind) ?? $judged;
+        return $judged?->stops() === true ? $judged : OpenPoints::verdict($at, $kind) ?? SetUpGate::verdict($at, $kind) ?? $judged;
     }
 
     /** @return list<Obstacle> */
@@ -32,6 +32,7 @@ final class Gates
             ...HeardGate::obstacles($at),
             ...$sums === null ? [] : [$sums->obstacle()],
             ...OpenPoints::obstacles($at, $kind),
+            ...SetUpGate::obstacles($at, $kind),
             ...$kind->obstacles($at),
         ];
     }

@@ -58,13 +58,14 @@ final class StepCatalogue implements Kinds
         'sign_off' => HandOver\SignOff::class,
     ];
 
-    /** What may be written at any step, by its form. */
+    /** What may be written at any step, by its form; what comes first in the order in which it is put right. */
     private const ANY_TIME = [
         Lines::Finding->value => AnyTime\Finding::class,
         Lines::Outlet->value => AnyTime\Outlet::class,
-        Lines::Inlet->value => AnyTime\Inlet::class,
-        Lines::Shut->value => AnyTime\Shut::class,
         Lines::Heard->value => AnyTime\Heard::class,
+        Lines::SetBack->value => AnyTime\SetBack::class,
+        Lines::Shut->value => AnyTime\Shut::class,
+        Lines::Inlet->value => AnyTime\Inlet::class,
         Lines::Replan->value => AnyTime\Replan::class,
     ];
 
@@ -111,7 +112,7 @@ final class StepCatalogue implements Kinds
         return $this->made["any.{$form}"] instanceof AnyTime\AnyTime ? $this->made["any.{$form}"] : null;
     }
 
-    /** @return list<Form> what puts right that a point stands open, or that too little is inside, before anything runs */
+    /** @return list<Form> what puts right, before anything else, how it stands: open, raised, pumped up, too empty, running */
     public function first(Situation $at): array
     {
         $first = array_filter(

@@ -23,7 +23,9 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Judged\EngineRuns;
 use Aqbel\Core\Judged\FrostKept;
 use Aqbel\Core\Judged\HeardRunning;
+use Aqbel\Core\Judged\StillSetUp;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Format\PlanCodec;
 use Aqbel\Core\Plan\LeftBehind;
@@ -81,6 +83,7 @@ final class JobController extends JournalController
                 fn (string $port) => $state->circuit->ports[$port]->label ?? $port,
                 LeftBehind::of($state, $job->number(), now()->getTimestamp())->open,
             ),
+            'stillSo' => implode(', ', array_map(fn (SetUp $what) => $what->label(), StillSetUp::standing($state))),
             'newer' => $newer->revision > $job->circuit->revision ? $newer : null,
             'changes' => Changes::between($job->circuit->document, $newer->document),
             'freezes' => self::freezes($state, self::person($request)->units),

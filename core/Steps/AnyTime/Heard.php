@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\AnyTime;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\HeardRunning;
@@ -16,6 +17,11 @@ final class Heard extends AnyTime
     public function name(): string
     {
         return Lines::Heard->value;
+    }
+
+    protected function doing(): array
+    {
+        return [Does::RunsEngine];
     }
 
     public function observes(): array
@@ -36,6 +42,17 @@ final class Heard extends AnyTime
     public function comesFirst(Situation $at): bool
     {
         return HeardRunning::danger($at) !== null;
+    }
+
+    /** Whoever only moved it did not make it hot; past its limit it scalds at every neck afterwards. */
+    public function ran(Situation $at): ?int
+    {
+        $ended = null;
+        foreach ($at->observed(EngineHeard::class) as $heard) {
+            $ended = $heard->coolantC !== null || $ended !== null ? $heard->at() : null;
+        }
+
+        return $ended;
     }
 
     public function asks(Situation $at): array

@@ -44,7 +44,7 @@ final class ColdLevel extends StepKind
 
     protected function doing(): array
     {
-        return [Does::OpensNeck, Does::MovesCoolant, Does::Guards];
+        return [Does::OpensNeck, Does::MovesCoolant, Does::Guards, Does::ReadsLevel];
     }
 
     public function observes(): array

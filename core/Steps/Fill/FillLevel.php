@@ -6,12 +6,14 @@ namespace Aqbel\Core\Steps\Fill;
 
 use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Bucket;
 use Aqbel\Core\Judged\FillTaken;
 use Aqbel\Core\Judged\FillTakenCode;
+use Aqbel\Core\Judged\NoseUp;
 use Aqbel\Core\Judged\VacuumHeld;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CameBack;
@@ -20,7 +22,6 @@ use Aqbel\Core\Observed\Poured as Drawn;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VentAsked;
 use Aqbel\Core\Observed\VesselReading;
-use Aqbel\Core\Plan\NoseUp;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\VesselUse;
@@ -44,6 +45,11 @@ final class FillLevel extends Poured
     public function name(): string
     {
         return 'fill_level';
+    }
+
+    protected function doing(): array
+    {
+        return [...parent::doing(), Does::ReadsLevel];
     }
 
     public function title(Situation $at): string

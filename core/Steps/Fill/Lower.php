@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Steps\Checklist;
@@ -14,6 +15,11 @@ final class Lower extends Checklist
     public function name(): string
     {
         return 'lower';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::LowersNose];
     }
 
     public function title(Situation $at): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\Fill;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
@@ -16,6 +17,11 @@ final class Raise extends Checklist
     public function name(): string
     {
         return 'raise';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::RaisesNose];
     }
 
     public function title(Situation $at): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\MakeSafe;
 
 use Aqbel\Core\Circuit\HeaterDrive;
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
@@ -17,6 +18,11 @@ final class MakeSafe extends Checklist
     public function name(): string
     {
         return 'make_safe';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::RaisesNose];
     }
 
     public function title(Situation $at): string

@@ -6,7 +6,7 @@
     <button disabled hidden></button>
     @foreach ($answer->choices as $value => $label)
         <button class="button min-h-14 flex-[1_1_8rem] border-2 border-ink text-[1.125rem]" name="{{ $group }}[{{ $answer->name }}]"
-            value="{{ $value }}">{{ $label }}</button>
+            value="{{ $value }}" @if (count($answer->choices) === 1 && ($key ?? '') !== '')data-key="{{ $key }}" data-key-label="{{ $label }}"@endif>{{ $label }}</button>
     @endforeach
     @if ($wrong)<p class="error">@icon('triangle-alert'){{ $wrong }}</p>@endif
 </fieldset>

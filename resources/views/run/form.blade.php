@@ -21,7 +21,7 @@
         </div>
         @if ($shown->form->answer() !== null)
             @if ($shown->done)<input type="hidden" name="done" value="1">@endif
-            @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => ''])
+            @include('run.answers', ['answer' => $shown->form->answer(), 'group' => 'fields', 'path' => '', 'key' => $shown->key])
         @elseif ($shown->offersBoth())
             <button class="button button-wide button-go" name="done" value="1"
                 data-key="{{ $shown->key }}" data-key-label="{{ $shown->form->button }}" data-key-focus>{{ $shown->form->button }}, and done</button>

@@ -33,6 +33,7 @@
                 @error ('until')<p class="error">@icon('triangle-alert'){{ $message }}</p>@enderror
             </div>
             <p class="help">{{ $open === [] ? 'Nothing stands open as far as it is recorded.' : 'Stands open meanwhile: '.implode(', ', $open).'. Hang a note on the wheel.' }}
+                @if ($stillSo)Still {{ $stillSo }}.@endif
                 @if ($freezes)What is inside freezes {{ $freezes }}.@endif</p>
             <button class="button button-quiet">Let it rest</button>
         </x-panel>

@@ -124,6 +124,12 @@ final class QuantityTest extends TestCase
             ['1 L + 500 mL', Unit::Quart, 1500.0],
             ['18 ft-lbs', Unit::NewtonMetre, 24.4047231],
             ['+3', Unit::Litre, 3000.0],
+            ["1'500 ml", Unit::Litre, 1500.0],
+            ["20'", Unit::Hour, 1200.0],
+            ['90"', Unit::Minute, 90.0],
+            ['22 in of mercury', Unit::Kilopascal, 74.500558],
+            ["1' 2\"", Unit::Millimetre, 355.6],
+            ['0.5 %', Unit::Percent, 0.005],
         ];
 
         return array_combine(array_map(fn (array $case) => "{$case[0]} for {$case[1]->value}", $cases), $cases);
@@ -140,6 +146,9 @@ final class QuantityTest extends TestCase
     #[TestWith(['1 + 500 mL + 2 L', Unit::Litre])]
     #[TestWith(['20+20', Unit::Celsius])]
     #[TestWith(['50+50', Unit::Percent])]
+    #[TestWith(['0.5', Unit::Percent])]
+    #[TestWith(['0,4', Unit::Percent])]
+    #[TestWith(['.5', Unit::Share])]
     #[TestWith(['5:75', Unit::Minute])]
     #[TestWith(['3++4', Unit::Litre])]
     public function test_a_sum_that_is_none_is_refused(string $typed, Unit $asked): void

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\AnyTime;
+
+use Aqbel\Core\Job\Lines;
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\StillSetUp;
+use Aqbel\Core\Observed;
+use Aqbel\Core\Observed\SetUp;
+use Aqbel\Core\Saying\Form;
+
+/** What was raised or pumped up, and nobody is to set back any more, is set back where it is seen. */
+final class SetBack extends AnyTime
+{
+    public function name(): string
+    {
+        return Lines::SetBack->value;
+    }
+
+    public function observes(): array
+    {
+        return [Observed\SetBack::class];
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'It was set back';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'A nose that stands up makes a mark lie, and a circuit under pressure sprays where it is opened.';
+    }
+
+    public function comesFirst(Situation $at): bool
+    {
+        return StillSetUp::of($at) !== [];
+    }
+
+    /** Offered while one stands; of either what was said once is read. */
+    public function asks(Situation $at): array
+    {
+        return Form::offering(
+            $this->comesFirst($at) ? [Observed\SetBack::asked(StillSetUp::of($at))] : [],
+            [$this->asked($at)],
+        );
+    }
+
+    protected function asked(Situation $at): Form
+    {
+        return Observed\SetBack::asked(SetUp::cases());
+    }
+}
