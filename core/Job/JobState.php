@@ -285,6 +285,20 @@ final class JobState
         )));
     }
 
+    /** The same job as whoever wrote at a moment found it: what was told of later is not in it, what was put right is. */
+    public function asOf(int $moment): self
+    {
+        $later = [];
+        foreach ($this->journal->lines as $line) {
+            $later += $line->at > $moment && $line->changes() === null ? [$line->seq => true] : [];
+        }
+
+        return $later === [] ? $this : $this->withOnly(array_values(array_filter(
+            $this->journal->lines,
+            fn (Entry $line) => ! isset($later[$line->changes() ?? $line->seq]),
+        )));
+    }
+
     /** The same job as it stood after one of its lines. */
     public function upTo(int $seq): self
     {

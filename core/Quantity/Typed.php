@@ -45,7 +45,7 @@ final readonly class Typed
         if ($assumed->dimension() === Dimension::Time) {
             $plain = (string) preg_replace('/^(\d+)\s*h\s*([0-5]?\d)$/i', '$1 h $2 min', $plain);
         }
-        if ($assumed->dimension() === Dimension::Fraction && preg_match('/^0?[.,](\d+)$/', $plain, $part)) {
+        if ($assumed === Unit::Percent && preg_match('/^0?[.,](\d+)$/', $plain, $part)) {
             self::askShare((float) "0.{$part[1]}");
         }
         if ($assumed->dimension() !== Dimension::Length) {

@@ -73,7 +73,7 @@ final readonly class Clerk
     }
 
     /**
-     * An entry by one of the forms the step offers now.
+     * An entry by one of the forms the step offers at its time.
      *
      * @param  array<mixed>  $raw  as typed
      *
@@ -82,10 +82,11 @@ final readonly class Clerk
     public function entry(Situation $at, string $form, array $raw): NewLine
     {
         $this->assertStillOpen($at);
-        $offered = self::offered($this->asking($at, $form)->forms($at), $form);
+        $then = self::asFound($at);
+        $offered = self::offered($this->asking($then, $form)->forms($then), $form);
         $filled = $offered->read($raw, $at->units);
 
-        $values = $this->admitted($at, $offered, $filled);
+        $values = $this->admitted($then, $offered, $filled);
 
         return new NewLine(
             $at->step->id,
@@ -94,6 +95,17 @@ final readonly class Clerk
             $filled->typed,
             $this->kinds->anyTime($form)?->brings($at, $values, $at->job->journal->last() + 1) ?? [],
         );
+    }
+
+    /**
+     * What was entered on one tablet while another wrote on is taken as it was asked for at its own time, whichever
+     * arrives first.
+     */
+    private static function asFound(Situation $at): Situation
+    {
+        $then = $at->job->asOf($at->now);
+
+        return isset($then->steps[$at->step->id]) ? $then->at($at->step, $at->now, $at->units, $at->stores) : $at;
     }
 
     /**

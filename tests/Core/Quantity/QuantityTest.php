@@ -148,7 +148,6 @@ final class QuantityTest extends TestCase
     #[TestWith(['50+50', Unit::Percent])]
     #[TestWith(['0.5', Unit::Percent])]
     #[TestWith(['0,4', Unit::Percent])]
-    #[TestWith(['.5', Unit::Share])]
     #[TestWith(['5:75', Unit::Minute])]
     #[TestWith(['3++4', Unit::Litre])]
     public function test_a_sum_that_is_none_is_refused(string $typed, Unit $asked): void
