@@ -50,7 +50,7 @@ final class LargeEngine extends Purged
             ? null
             : new Misfit(
                 'not_large',
-                'is for engines of 25 L and more with two vents',
+                'is for engines of 25 L (26 qt) and more with two vents',
                 'This way is for large engines with a vent on each bank. Choose gravity or loose-cap heat cycles.',
             );
     }
