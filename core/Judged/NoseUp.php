@@ -10,8 +10,8 @@ use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\Driven;
-use Aqbel\Core\Observed\SetBack;
 use Aqbel\Core\Observed\SetUp;
+use Aqbel\Core\Observed\WasSetBack;
 use Aqbel\Core\Plan\Plan;
 
 /**
@@ -60,7 +60,7 @@ final class NoseUp
     private static function isDownSince(JobState $job, int $since): bool
     {
         foreach ($job->cameUp() as $line) {
-            if (SetBack::of($line)?->what === SetUp::NoseUp && $line->at >= $since) {
+            if (WasSetBack::of($line)?->what === SetUp::NoseUp && $line->at >= $since) {
                 return true;
             }
         }

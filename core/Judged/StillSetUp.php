@@ -13,8 +13,8 @@ use Aqbel\Core\Observed\PressureLetOff;
 use Aqbel\Core\Observed\PressureTested;
 use Aqbel\Core\Observed\PumpedToVent;
 use Aqbel\Core\Observed\PumpedUp;
-use Aqbel\Core\Observed\SetBack;
 use Aqbel\Core\Observed\SetUp;
+use Aqbel\Core\Observed\WasSetBack;
 
 /**
  * What was set up for the work and by the journal still stands, though no step still to come sets it back: whoever was
@@ -61,8 +61,8 @@ final class StillSetUp
             }
             $off = self::last($job, PressureTested::class, PressureLetOff::class);
             $back = array_filter(
-                array_map(SetBack::of(...), $job->cameUp()),
-                fn (?SetBack $one) => $one?->what === SetUp::UnderPressure && $one->isAfter($pumped),
+                array_map(WasSetBack::of(...), $job->cameUp()),
+                fn (?WasSetBack $one) => $one?->what === SetUp::UnderPressure && $one->isAfter($pumped),
             );
 
             return $off?->told()->isAfter($pumped->told()) === true || $back !== [] ? null : $pumped;

@@ -7,8 +7,8 @@ namespace Aqbel\Core\Steps\AnyTime;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\StillSetUp;
-use Aqbel\Core\Observed;
 use Aqbel\Core\Observed\SetUp;
+use Aqbel\Core\Observed\WasSetBack;
 use Aqbel\Core\Saying\Form;
 
 /** What was raised or pumped up, and nobody is to set back any more, is set back where it is seen. */
@@ -21,7 +21,7 @@ final class SetBack extends AnyTime
 
     public function observes(): array
     {
-        return [Observed\SetBack::class];
+        return [WasSetBack::class];
     }
 
     public function title(Situation $at): string
@@ -43,13 +43,13 @@ final class SetBack extends AnyTime
     public function asks(Situation $at): array
     {
         return Form::offering(
-            $this->comesFirst($at) ? [Observed\SetBack::asked(StillSetUp::of($at))] : [],
+            $this->comesFirst($at) ? [WasSetBack::asked(StillSetUp::of($at))] : [],
             [$this->asked($at)],
         );
     }
 
     protected function asked(Situation $at): Form
     {
-        return Observed\SetBack::asked(SetUp::cases());
+        return WasSetBack::asked(SetUp::cases());
     }
 }

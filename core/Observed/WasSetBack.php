@@ -11,7 +11,7 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
 /** What was set up for the work was set back, at whatever step somebody saw it. */
-final readonly class SetBack extends Report
+final readonly class WasSetBack extends Report
 {
     private const WHAT = 'what';
 
