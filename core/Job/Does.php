@@ -28,6 +28,10 @@ enum Does: string
     case Guards = 'guards';
     /** It strikes the balance over what came out and went in. */
     case Balances = 'balances';
+    /** Both hoses of a part come off for it. */
+    case TakesHosesOff = 'takes_hoses_off';
+    /** Every joint that was opened is closed at it. */
+    case ClosesUp = 'closes_up';
     /** The nose stands up after it. */
     case RaisesNose = 'raises_nose';
     /** It stands on level ground again after it. */

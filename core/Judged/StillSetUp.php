@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Observed\PressureLetOff;
 use Aqbel\Core\Observed\PressureTested;
@@ -26,8 +27,8 @@ final class StillSetUp
     public static function of(Situation $at): array
     {
         return $at->once(self::class, fn (): array => array_values(array_filter(
-            self::standing($at->job),
-            fn (SetUp $what) => ! self::isToBeSetBack($at, $what),
+            $at->step->stage->value < Stage::Rinse->value ? [] : self::standing($at->job),
+            fn (SetUp $what) => ! self::isToBeSetBack($at, $what) && ! ($what === SetUp::JointOff && self::hasRunBefore($at)),
         )));
     }
 
@@ -37,7 +38,17 @@ final class StillSetUp
         return array_values(array_filter([
             NoseUp::mm($job) > 0.0 ? SetUp::NoseUp : null,
             self::pumped($job) !== null ? SetUp::UnderPressure : null,
+            TakenOff::standing($job) !== [] ? SetUp::JointOff : null,
         ]));
+    }
+
+    /** What came off when an engine had run here is for the steps after it. */
+    private static function hasRunBefore(Situation $at): bool
+    {
+        $kind = $at->job->kinds->of($at->step);
+        $ran = $kind->does(Does::RunsEngine) ? $kind->ran($at) : null;
+
+        return $ran !== null && array_filter(TakenOff::standing($at->job), fn (TakenOff $off) => $off->at < $ran) === [];
     }
 
     private static function isToBeSetBack(Situation $at, SetUp $what): bool
@@ -46,6 +57,7 @@ final class StillSetUp
         $by = match ($what) {
             SetUp::NoseUp => array_map(fn (Step $step) => $step->id, $at->job->stepsThat(Does::LowersNose)),
             SetUp::UnderPressure => [(string) self::pumped($at->job)?->told()->step],
+            SetUp::JointOff => [],
         };
 
         return array_filter($by, $isOpen) !== [];

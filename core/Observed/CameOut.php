@@ -40,10 +40,12 @@ final readonly class CameOut extends Report
 
     private const GUESSES = [self::SPILL, self::ESTIMATED];
 
+    private const HOSE = 'hose';
+
     private const BLOWN = 'blown';
 
     private const WAYS = [
-        'hose' => 'A hose taken off', self::BLOWN => 'Blown out, low pressure',
+        self::HOSE => 'A hose taken off', self::BLOWN => 'Blown out, low pressure',
         self::TAKEN_OFF => 'Taken off, emptied and cleaned', self::BOTTLE => 'Recovery bottle, siphoned',
         'sample' => 'A sample', self::SPILL => 'On the floor, estimated', self::ESTIMATED => 'Another way, estimated',
     ];
@@ -88,7 +90,7 @@ final readonly class CameOut extends Report
             $name,
             'Came out another way',
             [
-                Field::choice(self::WAY, 'Which way', self::WAYS, 'hose'),
+                Field::choice(self::WAY, 'Which way', self::WAYS, self::HOSE),
                 $volume,
                 $vessel->optional(),
                 Field::choice(self::PART, 'Out of', ['' => 'Not known'] + $labels, '')->optional(),
@@ -111,6 +113,12 @@ final readonly class CameOut extends Report
     public function emptiesIt(): bool
     {
         return in_array($this->way, [self::BLOWN, self::TAKEN_OFF], true);
+    }
+
+    /** Whether something came off for it, and has to be put back. */
+    public function opensAJoint(): bool
+    {
+        return in_array($this->way, [self::HOSE, self::BLOWN, self::TAKEN_OFF], true);
     }
 
     /** Whether nobody can put it into a drum. */

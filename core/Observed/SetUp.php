@@ -9,6 +9,7 @@ enum SetUp: string
 {
     case NoseUp = 'nose';
     case UnderPressure = 'pressure';
+    case JointOff = 'off';
 
     /** How the vehicle stands by it. */
     public function label(): string
@@ -16,6 +17,7 @@ enum SetUp: string
         return match ($this) {
             self::NoseUp => 'nose up',
             self::UnderPressure => 'under pressure',
+            self::JointOff => 'with a hose off',
         };
     }
 }

@@ -40,6 +40,7 @@ final readonly class WasSetBack extends Report
             $answers[$what->value] = match ($what) {
                 SetUp::NoseUp => 'It stands on level ground',
                 SetUp::UnderPressure => 'The pressure is off',
+                SetUp::JointOff => 'It is back on',
             };
         }
 

@@ -19,8 +19,12 @@ final class Gates
         }
         $judged = $kind->judge($at);
 
-        // What has shown a danger says so, whatever stands open besides.
-        return $judged?->stops() === true ? $judged : OpenPoints::verdict($at, $kind) ?? SetUpGate::verdict($at, $kind) ?? $judged;
+        // What has shown a danger says so, whatever stands open besides; and what has not passed, whatever is set up.
+        return match (true) {
+            $judged?->stops() === true => $judged,
+            $judged?->passes() === false => OpenPoints::verdict($at, $kind) ?? $judged,
+            default => OpenPoints::verdict($at, $kind) ?? SetUpGate::verdict($at, $kind) ?? $judged,
+        };
     }
 
     /** @return list<Obstacle> */

@@ -8,6 +8,7 @@ use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Kind;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\StillSetUp;
+use Aqbel\Core\Judged\TakenOff;
 use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -22,6 +23,8 @@ final class SetUpGate
 
     private const NOT_NOSE_UP = [Does::ReadsLevel, Does::Signs];
 
+    private const NOT_APART = [Does::LoadsJoints, Does::RunsEngine, Does::Fills, Does::Signs];
+
     /** What is to be set back first; empty where nothing is, and at a step that minds none of it. */
     public static function said(Situation $at, Kind $kind): string
     {
@@ -30,6 +33,9 @@ final class SetUpGate
             $what === SetUp::NoseUp && $minds(...self::NOT_NOSE_UP) => 'By the journal its nose is still up. Stand it on level ground, and say so.',
             $what === SetUp::UnderPressure && $minds(...self::NOT_UNDER_PRESSURE) => 'It was pumped up, and nobody has said that the pressure is off. Let it off before the tester '
                 .'comes off, and say so.',
+            $what === SetUp::JointOff && $minds(...self::NOT_APART) => 'By the journal it came off, and nobody has said that it is back: '
+                .implode(', ', array_unique(array_map(fn (TakenOff $off) => $off->label(), TakenOff::standing($at->job))))
+                .'. Put it back, and say so.',
             default => '',
         }, StillSetUp::of($at));
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps\CloseUp;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\PortState;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DrainsInTurn;
 use Aqbel\Core\Judged\DripFound;
+use Aqbel\Core\Judged\TakenOff;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\ConditionSeen;
 use Aqbel\Core\Observed\DripSeen;
@@ -26,6 +28,11 @@ final class CloseUp extends Checklist
     public function name(): string
     {
         return 'close_up';
+    }
+
+    protected function doing(): array
+    {
+        return [Does::ClosesUp];
     }
 
     public function title(Situation $at): string
@@ -71,6 +78,7 @@ final class CloseUp extends Checklist
             Plan::of($at)->materials($at->circuit())->toCloseUp($at->units) + self::openedToo($at),
             self::leftShut($at),
         )
+            + self::toPutBack($at)
             + self::toFit($at)
             + self::toMend($at)
             + self::toWipe($at)
@@ -86,6 +94,20 @@ final class CloseUp extends Checklist
         }
 
         return $items;
+    }
+
+    /** @return array<string, string> what came off for a flush or where nobody planned it, by item */
+    private static function toPutBack(Situation $at): array
+    {
+        $items = [];
+        foreach (TakenOff::upTo($at) as $off) {
+            $items[$off->item][$off->label()] = true;
+        }
+
+        return array_map(
+            fn (array $labels) => 'Back on, clamps on their marks: '.lcfirst(implode(', ', array_keys($labels))),
+            $items,
+        );
     }
 
     /** @return array<string, string> parts that are fitted because of what was found, by item */

@@ -9,6 +9,7 @@ use Aqbel\Core\Circuit\PassageKind;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\TakenOff;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Hazard;
@@ -17,8 +18,6 @@ use Aqbel\Core\Steps\Checklist;
 /** Stage 3: radiator and heater core flushed against the flow, each on its own. */
 final class BackFlush extends Checklist
 {
-    private const PARTS = ['radiator' => 'Radiator', 'heater' => 'Heater core'];
-
     /** How well the model knows what stood in a part. */
     private const UNSURE = 0.25;
 
@@ -29,7 +28,7 @@ final class BackFlush extends Checklist
 
     protected function doing(): array
     {
-        return [Does::MovesCoolant];
+        return [Does::MovesCoolant, Does::TakesHosesOff];
     }
 
     public function title(Situation $at): string
@@ -60,7 +59,7 @@ final class BackFlush extends Checklist
     {
         $only = $at->step->params->list('parts');
         $there = array_filter(
-            self::PARTS,
+            TakenOff::FLUSHED,
             fn (string $kind) => self::passages($at, $kind) !== [] && ($only === [] || in_array($kind, $only, true)),
             ARRAY_FILTER_USE_KEY,
         );
@@ -78,7 +77,7 @@ final class BackFlush extends Checklist
     {
         $lines = [];
         $retained = Plan::of($at)->predicted->retained;
-        foreach (self::PARTS as $kind => $part) {
+        foreach (TakenOff::FLUSHED as $kind => $part) {
             $kept = array_sum(array_map(fn (Passage $p) => $retained->in($p->id), self::passages($at, $kind)));
             if ($entry->ticked($kind) && $kept > 0.0) {
                 $lines[] = new Line("Flushed out: {$part}", -$kept, self::UNSURE * $kept, null);
