@@ -10,6 +10,7 @@ use Aqbel\Core\Judged\StillSetUp;
 use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Observed\WasSetBack;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Steps\SetUpGate;
 
 /** What was raised or pumped up, and nobody is to set back any more, is set back where it is seen. */
 final class SetBack extends AnyTime
@@ -36,10 +37,10 @@ final class SetBack extends AnyTime
 
     public function comesFirst(Situation $at): bool
     {
-        return StillSetUp::of($at) !== [];
+        return SetUpGate::said($at, $at->job->kinds->of($at->step)) !== '';
     }
 
-    /** Offered while one stands; of either what was said once is read. */
+    /** Offered where the step minds it; of any what was said once is read. */
     public function asks(Situation $at): array
     {
         return Form::offering(
