@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\Person;
 use Illuminate\Support\Carbon;
 
 /** What is never waved through, and what needs a reason. */
@@ -72,6 +73,25 @@ final class SafetyTest extends ShopTestCase
                 ['key' => 'caution-0001', 'step' => 'leak_check', 'hazards' => ['gravity' => 'leak_check']],
             )
             ->assertSessionHasErrors('hazard');
+    }
+
+    public function test_what_a_tablet_read_without_a_connection_counts_after_somebody_else_shut_it_off(): void
+    {
+        $job = $this->plan('SKP 660');
+        $start = ['place' => 'outdoors', 'neck' => 'sealed', 'outside' => '18'];
+        $this->walk($job)->until('heat_cycle:1')->enter('start', $start, 20);
+        $shutOff = ['key' => 'shut-off-by-another', 'step' => 'heat_cycle:1', 'form' => 'shut_off'];
+        $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())
+            ->post("/jobs/{$job->id}/entries", $shutOff)->assertSessionHasNoErrors();
+        $read = ['ect' => '128', 'far' => '60', 'outlet_front' => '66', 'bubbles' => 'hidden', 'sign' => 'none'];
+        $this->actingAs($this->imre)->post("/jobs/{$job->id}/entries", [
+            'key' => 'kept-without-a-line', 'age' => '300', 'step' => 'heat_cycle:1', 'form' => 'reading', 'fields' => $read,
+        ])->assertSessionHasNoErrors();
+        $state = $job->refresh()->state();
+        self::assertSame('limit', $state->verdictOf($state->steps['heat_cycle:1'], now()->getTimestamp())?->code);
+        $this->post("/jobs/{$job->id}/entries", [
+            'key' => 'nobody-reads-it-now', 'step' => 'heat_cycle:1', 'form' => 'reading', 'fields' => $read,
+        ])->assertSessionHasErrors();
     }
 
     public function test_the_stop_limit_follows_neck_and_elevation(): void
