@@ -62,6 +62,12 @@ final readonly class Pen
         return new self($this->job, $this->person, hash('sha256', "{$this->key} {$what}"), $this->age, $this->asSaid);
     }
 
+    /** Whether it was made some time before it arrived. */
+    public function waited(): bool
+    {
+        return $this->age > 0;
+    }
+
     /** Whether a line stands under this key: then the same press came before. */
     public function hasWritten(): bool
     {

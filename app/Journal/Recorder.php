@@ -46,6 +46,7 @@ final readonly class Recorder
                 $this->pen->situation($state, $stepId),
                 $form,
                 $raw,
+                $this->pen->waited(),
             );
             $this->pen->write($entry($form, $raw));
             if ($also !== '') {

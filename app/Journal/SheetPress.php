@@ -125,7 +125,7 @@ final readonly class SheetPress
             $raw = [...array_intersect_key($before, $asked), ...$said];
             $known = array_intersect_key($raw, $asked);
 
-            return $pen->clerk->entry($at, $other === '' ? $form->name : $other, $raw);
+            return $pen->clerk->entry($at, $other === '' ? $form->name : $other, $raw, $pen->waited());
         });
         if (
             $after !== null

@@ -73,16 +73,18 @@ final readonly class Clerk
     }
 
     /**
-     * An entry by one of the forms the step offers at its time.
+     * An entry by one of the forms the step offers now; one that waited on a tablet while another wrote on, by those it
+     * offered at its own time.
      *
      * @param  array<mixed>  $raw  as typed
+     * @param  bool  $waited  whether it was made before it arrived
      *
      * @throws InvalidField|InvalidFields
      */
-    public function entry(Situation $at, string $form, array $raw): NewLine
+    public function entry(Situation $at, string $form, array $raw, bool $waited = false): NewLine
     {
         $this->assertStillOpen($at);
-        $then = self::asFound($at);
+        $then = $waited ? $this->asFound($at, $form) : $at;
         $offered = self::offered($this->asking($then, $form)->forms($then), $form);
         $filled = $offered->read($raw, $at->units);
 
@@ -97,15 +99,16 @@ final readonly class Clerk
         );
     }
 
-    /**
-     * What was entered on one tablet while another wrote on is taken as it was asked for at its own time, whichever
-     * arrives first.
-     */
-    private static function asFound(Situation $at): Situation
+    /** The step as whoever wrote at that time found it, where it asked for this then; else as it is now. */
+    private function asFound(Situation $at, string $form): Situation
     {
-        $then = $at->job->asOf($at->now);
+        $then = $at->job->asOf($at->now)->at($at->step, $at->now, $at->units, $at->stores);
+        $asked = isset($then->job->steps[$at->step->id]) && array_filter(
+            $this->asking($then, $form)->forms($then),
+            fn (Form $offered) => $offered->name === $form,
+        ) !== [];
 
-        return isset($then->steps[$at->step->id]) ? $then->at($at->step, $at->now, $at->units, $at->stores) : $at;
+        return $asked ? $then : $at;
     }
 
     /**

@@ -96,7 +96,7 @@ final class Script
 
         return $line->form === Lines::Finish->value
             ? $clerk->finish($at, $line->reason, $line->lead ? Gate::cases() : [], cautions: false)
-            : $clerk->entry($at, $line->form, $this->typed($at, $line->form, $line));
+            : $clerk->entry($at, $line->form, $this->typed($at, $line->form, $line), waited: true);
     }
 
     /** @return array<mixed> */
