@@ -24,7 +24,10 @@ final readonly class Finishing
     public function step(string $stepId, string $reason, ?string $unsigned = null): void
     {
         $this->whatGoesByItself(
-            $this->pen->write(function (JobState $state) use ($stepId, $reason, $unsigned): NewLine {
+            $this->pen->write(function (JobState $state) use ($stepId, $reason, $unsigned): ?NewLine {
+                if ($reason === '' && $this->pen->waited() && isset($state->closed[$stepId])) {
+                    return null; // somebody else has done what this press was for
+                }
                 $at = $this->pen->situation($state, $stepId);
                 $line = $this->pen->clerk->finish($at, $reason, $this->pen->person->passes());
 

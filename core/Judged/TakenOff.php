@@ -8,10 +8,7 @@ use Aqbel\Core\Circuit\Part;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
-use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Job\Told;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Observed\Ticked;
@@ -31,17 +28,8 @@ final readonly class TakenOff
      * @param  int  $at  Unix seconds
      * @param  string  $name  empty where nobody said what it was
      */
-    private function __construct(public string $item, public int $at, public Stage $stage, private string $name)
+    private function __construct(public string $item, public int $at, private string $name)
     {
-    }
-
-    /** @return list<self> up to the stage of a step */
-    public static function upTo(Situation $at): array
-    {
-        return array_values(array_filter(
-            self::all($at->job),
-            fn (self $off) => $off->stage->value <= $at->step->stage->value,
-        ));
     }
 
     /** @return list<self> of which nobody has said since that they are back; whoever flushes a part goes on with it */
@@ -63,7 +51,7 @@ final readonly class TakenOff
     }
 
     /** @return list<self> */
-    private static function all(JobState $job): array
+    public static function all(JobState $job): array
     {
         return $job->once(self::class, fn (): array => [...self::cameOff($job), ...self::flushed($job)]);
     }
@@ -74,7 +62,7 @@ final readonly class TakenOff
         $off = [];
         foreach ([...$job->observedAnywhere(CameOut::class), ...array_map(CameOut::of(...), $job->cameUp())] as $out) {
             if ($out?->opensAJoint() === true) {
-                $off[$out->told()->seq] = self::at($job, $out->told(), self::BACK_ON, self::partOf($job, $out->part));
+                $off[$out->told()->seq] = new self(self::BACK_ON, $out->at(), self::partOf($job, $out->part));
             }
         }
 
@@ -95,17 +83,12 @@ final readonly class TakenOff
         foreach ($job->stepsThat(Does::TakesHosesOff) as $step) {
             foreach ($job->observed($step->id, Ticked::class) as $ticked) {
                 foreach (array_intersect_key(self::FLUSHED, array_flip($ticked->items)) as $kind => $part) {
-                    $off[] = self::at($job, $ticked->told(), "flushed_{$kind}", $part);
+                    $off[] = new self("flushed_{$kind}", $ticked->at(), $part);
                 }
             }
         }
 
         return $off;
-    }
-
-    private static function at(JobState $job, Told $told, string $item, string $name): self
-    {
-        return new self($item, $told->at, ($job->steps[$told->step] ?? null)->stage ?? Stage::Plan, $name);
     }
 
     /** At closing up, or where it was seen. */

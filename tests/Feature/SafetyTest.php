@@ -89,6 +89,13 @@ final class SafetyTest extends ShopTestCase
         ])->assertSessionHasNoErrors();
         $state = $job->refresh()->state();
         self::assertSame('limit', $state->verdictOf($state->steps['heat_cycle:1'], now()->getTimestamp())?->code);
+        $finish = fn (string $key, string $age) => $this->post("/jobs/{$job->id}/finish", [
+            'key' => $key, 'age' => $age, 'step' => 'make_safe',
+        ]);
+        $lines = $job->lines()->count();
+        $finish('kept-and-done-by-another', '300')->assertSessionHasNoErrors();
+        $finish('pressed-on-an-old-page', '0')->assertSessionHasErrors('finish');
+        self::assertSame($lines, $job->lines()->count());
         $this->post("/jobs/{$job->id}/entries", [
             'key' => 'nobody-reads-it-now', 'step' => 'heat_cycle:1', 'form' => 'reading', 'fields' => $read,
         ])->assertSessionHasErrors();

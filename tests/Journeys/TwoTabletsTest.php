@@ -75,6 +75,37 @@ final class TwoTabletsTest extends TestCase
         self::assertNotNull($script->write(self::line($step, 'reading', ['ect' => 60] + $calm, $now + 1300)), 'nobody reads a run that is over');
     }
 
+    public function test_a_start_that_waited_is_asked_as_the_neck_stood_then(): void
+    {
+        $journey = new Journey([
+            'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420],
+            'lines' => [['until' => 'heat_cycle:1']],
+        ]);
+        $journey->play();
+        $script = self::continued($journey);
+        $step = $script->state()->steps['heat_cycle:1'];
+        $start = fn (string $neck): array => ['place' => 'outdoors', 'neck' => $neck, 'outside' => '18'];
+        self::assertNull($script->write(self::line($step, 'start', $start('sealed'), 2_000_300)));
+        self::assertNull($script->write(self::line($step, 'shut_off', [], 2_000_900)));
+        self::assertNull($script->write(self::line($step, 'start', $start('open'), 2_000_000)));
+        self::assertNotNull($script->write(self::line($step, 'start', $start('open'), 2_001_000)), 'it ran sealed since');
+    }
+
+    public function test_what_was_put_right_since_is_known_of_what_came_before(): void
+    {
+        $journey = new Journey([
+            'circuit' => 'rescue-ambulance', 'choices' => [],
+            'lines' => [
+                ['step' => 'found', 'form' => 'found', 'values' => ['content' => 'water']],
+                ['correct' => 'found', 'step' => 'found', 'values' => ['content' => 'full'], 'min' => 30],
+            ],
+        ]);
+        $journey->play();
+        $told = $journey->state()->journal->lines[0];
+        self::assertSame('full', $journey->state()->asOf($told->at + 60)->entries[0]->text('content'));
+        self::assertSame([], $journey->state()->asOf($told->at - 60)->entries);
+    }
+
     /**
      * The same lines as two tablets send them: first those of one, then those the other kept. A line that nobody was
      * asked for before the other’s had come is in none of them.

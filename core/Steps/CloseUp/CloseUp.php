@@ -100,7 +100,7 @@ final class CloseUp extends Checklist
     private static function toPutBack(Situation $at): array
     {
         $items = [];
-        foreach (TakenOff::upTo($at) as $off) {
+        foreach (TakenOff::all($at->job) as $off) {
             $items[$off->item][$off->label()] = true;
         }
 
