@@ -290,7 +290,7 @@ final class JobState
     {
         $later = [];
         foreach ($this->journal->lines as $line) {
-            $later += $line->at > $moment && $line->changes() === null ? [$line->seq => true] : [];
+            $later += $line->at > $moment ? [$line->seq => true] : [];
         }
 
         return $later === [] ? $this : $this->withOnly(array_values(array_filter(

@@ -46,6 +46,7 @@ final class HeardTest extends ShopTestCase
         self::assertFalse($this->turns(0));
         self::assertNull($this->job->refresh()->danger_since);
         self::assertSame(['runs', 'off'], $this->heard());
+        self::assertNull($this->job->state()->running()->last(), 'a moment made nothing hot');
     }
 
     public function test_where_the_instrument_breaks_off_a_press_says_that_it_is_off(): void
@@ -85,6 +86,7 @@ final class HeardTest extends ShopTestCase
         self::assertTrue($this->turns(780, 3, 'coolant_c,%d,128'));
         $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('It is at 128 °C, and');
         self::assertFalse($this->turns(0, 5, 'coolant_c,%d,128'), 'hot and off is no danger of running');
+        self::assertSame(now()->getTimestamp(), (int) $this->job->refresh()->state()->running()->last() + 3);
     }
 
     public function test_where_it_is_to_be_run_it_is_to_be_said_and_its_limit_counts_unsaid(): void
