@@ -20,6 +20,9 @@ final readonly class Beside
     /** Within so long the same from two people may be one and the same, s (common practice, no source). */
     private const BESIDE_S = 120;
 
+    /** So long a line that waited may lie before somebody sends it once more, s. */
+    private const ASKED_S = 86_400;
+
     /** Two numbers no further apart are the same, mL. */
     private const SAME_ML = 1.0;
 
@@ -27,8 +30,13 @@ final readonly class Beside
     {
     }
 
-    /** @throws InvalidField the first time */
-    public function assertNot(JobState $state, NewLine $written, int $at): void
+    /**
+     * @param  int  $at  Unix seconds, when it was written
+     * @param  int  $waitedS  before it arrived: whatever came meanwhile was written without sight of it
+     *
+     * @throws InvalidField the first time
+     */
+    public function assertNot(JobState $state, NewLine $written, int $at, int $waitedS = 0): void
     {
         $ml = (float) $written->values->number(VesselReading::VOLUME);
         $step = $state->steps[$written->step] ?? null;
@@ -38,10 +46,10 @@ final readonly class Beside
         $asked = "beside.{$this->job->id}.{$this->person->id}.{$step->id}.{$written->form}.".round($ml);
         foreach ($state->entriesOf($step->id, $written->form) as $line) {
             $same = ! in_array($line->by, ['', (string) $this->person->id], true)
-                && abs($line->at - $at) <= self::BESIDE_S
+                && $line->at - $at <= max(self::BESIDE_S, $waitedS) && $at - $line->at <= self::BESIDE_S
                 && abs((float) $line->number(VesselReading::VOLUME) - $ml) < self::SAME_ML;
             if ($same) {
-                if (! Cache::add($asked, true, self::BESIDE_S)) {
+                if (! Cache::add($asked, true, $waitedS > 0 ? self::ASKED_S : self::BESIDE_S)) {
                     return;
                 }
                 throw new InvalidField(

@@ -100,7 +100,8 @@ final readonly class Pen
             if ($written === null) {
                 return null;
             }
-            (new Beside($this->job, $this->person, $this->kinds))->assertNot($state, $written, $this->enteredAt($state->journal));
+            (new Beside($this->job, $this->person, $this->kinds))
+                ->assertNot($state, $written, $this->enteredAt($state->journal), $this->age);
             $stored = JournalLine::query()->create([
                 'job_id' => $this->job->id,
                 'seq' => $state->journal->last() + 1,

@@ -73,6 +73,26 @@ final class JournalTest extends ShopTestCase
         self::assertSame(2, $job->lines()->where('step', 'fill_level')->where('form', 'poured')->count());
     }
 
+    public function test_a_pour_that_waited_is_held_against_all_that_was_written_without_sight_of_it(): void
+    {
+        Carbon::setTestNow(now()->startOfSecond());
+        $job = $this->plan();
+        $this->walk($job)->until('fill_level');
+        $sunniva = Person::query()->where('login', 'sunniva')->firstOrFail();
+        $kept = fn (string $age, string $volume) => $this->actingAs($sunniva)->post("/jobs/{$job->id}/entries", [
+            'key' => (string) Str::uuid(), 'age' => $age, 'step' => 'fill_level', 'form' => 'poured',
+            'fields' => ['volume' => $volume, 'vessel' => 'jug'],
+        ]);
+        Carbon::setTestNow(now()->addMinutes(20));
+        $this->enter($job, 'fill_level', 'poured', ['volume' => '2 L', 'vessel' => 'jug'])->assertSessionHasNoErrors();
+        Carbon::setTestNow(now()->addMinutes(10));
+        $kept('900', '2 L')->assertSessionHasErrors('volume');
+        $kept('300', '2 L')->assertSessionHasNoErrors(); // five minutes after it somebody else saw it there
+        $kept('900', '1.5 L')->assertSessionHasNoErrors();
+        Carbon::setTestNow(now()->addHours(3));
+        $kept('11700', '2 L')->assertSessionHasNoErrors();
+    }
+
     public function test_a_correction_counts_and_what_was_written_stays(): void
     {
         $job = $this->plan();
