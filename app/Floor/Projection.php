@@ -5,15 +5,11 @@ declare(strict_types=1);
 namespace App\Floor;
 
 use App\Models\Job;
-use Aqbel\Core\Flow\Drainage;
 use Aqbel\Core\Flow\Runs;
-use Aqbel\Core\Flow\Standing;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Judged\DrainsInTurn;
-use Aqbel\Core\Judged\EnoughToRun;
 use Aqbel\Core\Judged\ShutOffNow;
 use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Plan\LikelyRuns;
@@ -26,14 +22,6 @@ use Aqbel\Core\Steps\StepCatalogue;
 /** Writes a job's summary anew, so that no list has to fold every journal. */
 final readonly class Projection
 {
-    /**
-     * Half a mark of the coarsest vessel, and 5 % of the reading: short by less does not leave a sliver in the
-     * picture.
-     */
-    private const VESSEL_ML = 250.0;
-
-    private const READING_SHARE = 1.05;
-
     public function __construct(private StepCatalogue $kinds)
     {
     }
@@ -74,7 +62,7 @@ final readonly class Projection
         return new Summary(
             $state->journal->last(),
             $drawn,
-            $before !== null && $before->drawn === $drawn ? $before->runs()->toArray() : $this->runs($state)->toArray(),
+            $before !== null && $before->drawn === $drawn ? $before->runs()->toArray() : (new StandsNow($state))->runs()->toArray(),
             $state->ports($now),
             $this->watch($state, $now),
             $step?->id,
@@ -162,97 +150,5 @@ final readonly class Projection
         $ran = array_filter($state->stepsOf('heat_cycle'), fn (Step $step) => isset($state->closed[$step->id]));
 
         return $ran === [] ? LikelyRuns::of(Plan::of($state), $state->circuit, $this->kinds)->further() : null;
-    }
-
-    /** Where coolant and air stand now: measured where measured, from the model where not. */
-    private function runs(JobState $state): Runs
-    {
-        $plan = Plan::of($state);
-        $stage = $state->stepInHand()->stage ?? Stage::HandOver;
-        $rinsed
-            = $stage === Stage::Rinse && array_filter($state->steps, fn (Step $s) => $s->params->has('cycle')) !== [];
-        if ($rinsed || $this->isUnderWater($state, $stage)) {
-            return Standing::of($state->circuit, max(0.0, $state->ledger()->contentMl));
-        }
-        if ($stage->value <= Stage::Mix->value) {
-            return $this->drained($state);
-        }
-
-        return $this->isFilling($state)
-            ? $plan->school->picture($state) ?? $this->drained($state)
-            : $this->filled($state, $stage);
-    }
-
-    /**
-     * Air only as much as the sums tell, where the model keeps it; none once it is proven, within what they can tell. More
-     * than any fill leaves stands nowhere the model knows: then what is inside is drawn as it would stand.
-     */
-    private function filled(JobState $state, Stage $stage): Runs
-    {
-        [$plan, $ledger, $inHand] = [Plan::of($state), $state->ledger(), $state->stepInHand()];
-        $air = $ledger->trappedAirMl();
-        if ($inHand !== null && $ledger->lines !== [] && ! EnoughToRun::of($state->at($inHand, 0))->is) {
-            return Standing::of($state->circuit, max(0.0, $ledger->contentMl));
-        }
-
-        return $air <= ($stage->value >= Stage::Prove->value ? $ledger->trappedAirPlusMinusMl() : 0.0)
-            ? $plan->predicted->fullRuns
-            : Standing::withAir($state->circuit, $plan->fill->runs, $air);
-    }
-
-    /** Filled with water for a leak nobody found, after it was closed up. */
-    private function isUnderWater(JobState $state, Stage $stage): bool
-    {
-        $more = $state->ledger()->contentMl - $state->ledgerBefore(Stage::CloseUp)->contentMl;
-
-        return ($stage === Stage::CloseUp || $stage === Stage::Mix) && $more > self::VESSEL_ML;
-    }
-
-    /** Whether coolant is still to go in before the first start. */
-    private function isFilling(JobState $state): bool
-    {
-        $ahead = fn (Step $step): bool => ! isset($state->closed[$step->id])
-            && in_array(
-                $step->stage,
-                [Stage::Fill, Stage::Vacuum],
-                true,
-            ) && $this->kinds->does($step, Does::MovesCoolant);
-
-        return array_filter($state->steps, $ahead) !== [];
-    }
-
-    /** The full circuit less what each drain let out, as measured so far. */
-    private function drained(JobState $state): Runs
-    {
-        // What was air at the top before the first drain came out of none of them.
-        $above = max(0.0, $state->circuit->capacityMl() - $state->ledgerBefore(Stage::Drain)->contentMl);
-        [$open, $measured] = [[], []];
-        foreach ($state->stepsThat(Does::Drains) as $step) {
-            $ran = $state->observed($step->id, DrainRan::class);
-            if ($ran === []) {
-                continue;
-            }
-            $open[] = $step->params->text('port');
-            // One whose share stands in the figure of another has let out what it could.
-            if (! DrainsInTurn::isInAnothers($state, $step)) {
-                $measured[$step->params->text('port')]
-                    = self::READING_SHARE * DrainRan::sumMl($ran) + self::VESSEL_ML + $above;
-                $above = 0.0;
-            }
-        }
-        $plan = Plan::of($state);
-
-        if ($open === []) {
-            return $plan->predicted->fullRuns;
-        }
-        $gates = $state->circuit->usualGates();
-
-        return Drainage::of(
-            $state->circuit,
-            $open,
-            $gates,
-            $plan->choices->noseLiftMm,
-            measured: $measured,
-        )->runs;
     }
 }
