@@ -47,9 +47,10 @@ final class NoseUp
             && $job->entriesOf($step->id) !== [];
     }
 
+    /** By the plan that held when it was raised. */
     private static function liftMm(JobState $job, Step $step): float
     {
-        $plan = Plan::of($job);
+        $plan = Plan::of($job->journal->planned() === 0 ? $job : $job->asAt($step));
 
         return $step->stage === Stage::Fill
             ? $plan->school->pours($job->circuit, $plan->choices)[0]->noseLiftMm

@@ -27,8 +27,8 @@ final class StillSetUp
     public static function of(Situation $at): array
     {
         return $at->once(self::class, fn (): array => array_values(array_filter(
-            $at->step->stage->value < Stage::Rinse->value ? [] : self::standing($at->job),
-            fn (SetUp $what) => ! self::isToBeSetBack($at, $what) && ! ($what === SetUp::JointOff && self::hasRunBefore($at)),
+            self::standing($at->job),
+            fn (SetUp $what) => ! self::isToBeSetBack($at, $what) && ! ($what === SetUp::JointOff && self::isMindedLater($at)),
         )));
     }
 
@@ -42,9 +42,12 @@ final class StillSetUp
         ]));
     }
 
-    /** What came off when an engine had run here is for the steps after it. */
-    private static function hasRunBefore(Situation $at): bool
+    /** While it is drained hoses are off; and what came off when an engine had run here is for the steps after it. */
+    private static function isMindedLater(Situation $at): bool
     {
+        if ($at->step->stage->value < Stage::Rinse->value) {
+            return true;
+        }
         $kind = $at->job->kinds->of($at->step);
         $ran = $kind->does(Does::RunsEngine) ? $kind->ran($at) : null;
 
