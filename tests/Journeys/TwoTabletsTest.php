@@ -59,12 +59,7 @@ final class TwoTabletsTest extends TestCase
 
     public function test_what_an_offline_tablet_read_past_the_limit_counts_after_somebody_shut_it_off(): void
     {
-        $journey = new Journey([
-            'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420],
-            'lines' => [['until' => 'heat_cycle:1']],
-        ]);
-        $journey->play();
-        $script = self::continued($journey);
+        $script = self::beforeItRuns();
         $step = $script->state()->steps['heat_cycle:1'];
         $calm = ['far' => 60, 'outlet_front' => 66, 'bubbles' => 'hidden', 'sign' => 'none'];
         $now = 2_000_000;
@@ -77,12 +72,7 @@ final class TwoTabletsTest extends TestCase
 
     public function test_a_start_that_waited_is_asked_as_the_neck_stood_then(): void
     {
-        $journey = new Journey([
-            'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420],
-            'lines' => [['until' => 'heat_cycle:1']],
-        ]);
-        $journey->play();
-        $script = self::continued($journey);
+        $script = self::beforeItRuns();
         $step = $script->state()->steps['heat_cycle:1'];
         $start = fn (string $neck): array => ['place' => 'outdoors', 'neck' => $neck, 'outside' => '18'];
         self::assertNull($script->write(self::line($step, 'start', $start('sealed'), 2_000_300)));
@@ -142,6 +132,17 @@ final class TwoTabletsTest extends TestCase
     private static function begun(string $key): Script
     {
         $journey = new Journey(['circuit' => $key, 'choices' => [], 'lines' => []]);
+
+        return self::continued($journey);
+    }
+
+    private static function beforeItRuns(): Script
+    {
+        $journey = new Journey([
+            'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity', 'elevation_m' => 1420],
+            'lines' => [['until' => 'heat_cycle:1']],
+        ]);
+        $journey->play();
 
         return self::continued($journey);
     }
