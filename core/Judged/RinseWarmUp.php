@@ -32,10 +32,13 @@ final readonly class RinseWarmUp implements Judgement
     {
         $readings = InOrder::of($at, [HotReading::class, FeltReading::class]);
         $start = $at->latest(Started::class);
-        if ($readings === [] || $start === null) {
+        if ($start === null) {
             return null;
         }
         $danger = RunDanger::first($at, StopLimitAtNeck::of($at, $start->neck ?? Neck::Open), onWater: true);
+        if ($readings === [] && $danger === null) {
+            return null;
+        }
         $running = EngineRuns::at($at);
         $mixes = array_values(
             array_filter(

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Circuit\Facts;
 use Aqbel\Core\Heat\StopLimit;
+use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Observed\CameOut;
@@ -16,6 +17,7 @@ use Aqbel\Core\Observed\Needle;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Sign;
 use Aqbel\Core\Observed\Started;
+use Aqbel\Core\Observed\ToldInHaste;
 use Aqbel\Core\Observed\Warmth;
 
 /**
@@ -42,7 +44,8 @@ final readonly class RunDanger implements Judgement
     private const SHOWN = ['sensor_in_air' => DangerCode::SensorInAir, 'thermostat_shut' => DangerCode::ThermostatShut];
 
     private const TOLD = [
-        Started::class, HotReading::class, FeltReading::class, ShutOff::class, CameOut::class, EngineHeard::class,
+        Started::class, HotReading::class, FeltReading::class, ToldInHaste::class, ShutOff::class, CameOut::class,
+        EngineHeard::class,
     ];
 
     /** @param  ?float  $hottestC  what was read then; null where nothing was */
@@ -76,6 +79,7 @@ final readonly class RunDanger implements Judgement
             $danger = match (true) {
                 $told instanceof HotReading => self::read($at->facts(), $told, $limit),
                 $told instanceof FeltReading => self::felt($told, $limit),
+                $told instanceof ToldInHaste => self::inHaste($told, $limit),
                 $told instanceof EngineHeard => self::heard($told, $limit),
                 $told instanceof CameOut && $runs && Level::tells($at->circuit(), $told->ml()) => new self(
                     DangerCode::CoolantLost,
@@ -103,9 +107,7 @@ final readonly class RunDanger implements Judgement
     /** What was seen, where that ended the run. */
     public function sign(): Sign
     {
-        $told = $this->because;
-
-        return $told instanceof HotReading || $told instanceof FeltReading ? $told->besides->sign : Sign::None;
+        return self::signOf($this->because);
     }
 
     /** Whether it is what a rinse on water is meant to end at: its limit, and nothing has boiled. */
@@ -134,12 +136,40 @@ final readonly class RunDanger implements Judgement
         return [$this->because];
     }
 
+    private static function signOf(Observation $told): Sign
+    {
+        return match (true) {
+            $told instanceof HotReading, $told instanceof FeltReading => $told->besides->sign,
+            $told instanceof ToldInHaste => $told->sign,
+            default => Sign::None,
+        };
+    }
+
+    /** What a line tells of a running engine; null where that is nothing. */
+    public static function told(Entry $line): HotReading|FeltReading|ToldInHaste|null
+    {
+        return HotReading::of($line) ?? FeltReading::of($line) ?? ToldInHaste::of($line);
+    }
+
+    /** Whether a line is believed before anything beside it is asked again: a sign, or past the limit. */
+    public static function comesFirst(Entry $line, StopLimit $limit): bool
+    {
+        $told = self::told($line);
+
+        return $told !== null && (self::signOf($told) !== Sign::None || match (true) {
+            $told instanceof HotReading => $told->hottestC() >= $limit->limit->degC(),
+            $told instanceof FeltReading => $told->needle === Needle::High,
+            default => $told->farC >= $limit->limit->degC(),
+        });
+    }
+
     /** Whether a line alone is enough to end a run: it is not taken back without a reason. */
     public static function isIn(Situation $at, Observation $told, StopLimit $limit): bool
     {
         return match (true) {
             $told instanceof HotReading => self::read($at->facts(), $told, $limit) !== null,
             $told instanceof FeltReading => self::felt($told, $limit) !== null,
+            $told instanceof ToldInHaste => self::inHaste($told, $limit) !== null,
             $told instanceof CameOut => Level::tells($at->circuit(), $told->ml()),
             default => false,
         };
@@ -184,6 +214,17 @@ final readonly class RunDanger implements Judgement
         };
 
         return $code === null ? null : new self($code, $felt, $limit);
+    }
+
+    private static function inHaste(ToldInHaste $told, StopLimit $limit): ?self
+    {
+        $code = match (true) {
+            $told->sign !== Sign::None => DangerCode::Sign,
+            $told->farC >= $limit->limit->degC() => DangerCode::Limit,
+            default => null,
+        };
+
+        return $code === null ? null : new self($code, $told, $limit, $told->farC, $told->farC);
     }
 
     private static function thermostatShut(Facts $facts, float $coolantC, float $farC): bool

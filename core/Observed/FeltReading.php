@@ -48,19 +48,17 @@ final readonly class FeltReading extends Report
         if ($line->form !== self::FORM) {
             return null;
         }
+        $needle = Needle::tryFrom($line->text(self::NEEDLE));
+        $hose = Warmth::tryFrom($line->text(self::HOSE));
         $outlets = [];
         foreach (array_keys($line->values->toArray()) as $key) {
             $felt = str_starts_with($key, self::HEATER) ? Warmth::tryFrom($line->text($key)) : null;
             $outlets += $felt === null ? [] : [ltrim(substr($key, strlen(self::HEATER)), '_') => $felt];
         }
 
-        return new self(
-            Told::by($line),
-            Needle::tryFrom($line->text(self::NEEDLE)),
-            Warmth::tryFrom($line->text(self::HOSE)),
-            $outlets,
-            WhileItRuns::of($line),
-        );
+        return $needle === null && $hose === null && $outlets === []
+            ? null
+            : new self(Told::by($line), $needle, $hose, $outlets, WhileItRuns::of($line));
     }
 
     /** @param  list<?Field>  $besides  what is told with a reading too */

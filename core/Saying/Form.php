@@ -111,6 +111,12 @@ final readonly class Form
         return array_values($forms);
     }
 
+    /** @param  list<self>  $forms */
+    public static function named(string $name, array $forms): ?self
+    {
+        return array_column($forms, null, 'name')[$name] ?? null;
+    }
+
     private function standing(bool $offered, ?self $whole): self
     {
         return new self(
@@ -144,10 +150,11 @@ final readonly class Form
 
     /**
      * @param  array<mixed>  $raw  as typed
+     * @param  ?\Closure(Values): bool  $isEnough  whether what can be read is taken without the rest
      *
      * @throws InvalidFields with every field that cannot be used
      */
-    public function read(array $raw, UnitSystem $units): Filled
+    public function read(array $raw, UnitSystem $units, ?\Closure $isEnough = null): Filled
     {
         [$values, $typed, $bare, $problems] = [[], [], [], []];
         foreach ([...$this->fields, ...$this->measuredBesides($raw)] as $field) {
@@ -162,7 +169,11 @@ final readonly class Form
             }
         }
 
-        return $problems === [] ? new Filled(new Values($values), $typed, $bare) : throw new InvalidFields($problems);
+        $filled = new Filled(new Values($values), $typed, $bare);
+
+        return $problems === [] || $isEnough?->__invoke($filled->values) === true
+            ? $filled
+            : throw new InvalidFields($problems);
     }
 
     /**

@@ -76,13 +76,16 @@ final class EngineStart
         return $why === null ? null : Verdict::wait(EnoughToRun::TOO_LITTLE, $title, $why);
     }
 
-    /** @return list<Obstacle> what is missing of a run that is over and was read; an engine that runs is never left */
-    public static function missing(Situation $at): array
+    /**
+     * @param  bool  $wasStopped  after a danger nobody reads on
+     * @return list<Obstacle> what is missing of a run that is over and was read; an engine that runs is never left
+     */
+    public static function missing(Situation $at, bool $wasStopped): array
     {
         if ($at->observed(Started::class) === []) {
             return [Obstacle::missing('not_started', 'Say where it runs and how the neck stands.')];
         }
-        $isRead = $at->observed(HotReading::class) !== [] || $at->observed(FeltReading::class) !== [];
+        $isRead = $wasStopped || $at->observed(HotReading::class) !== [] || $at->observed(FeltReading::class) !== [];
 
         return array_values(array_filter([
             EngineRuns::at($at)

@@ -114,13 +114,7 @@ abstract class StepKind implements Kind
     /** The form an entry was written with; null when this kind has none of that name. */
     final public function form(Situation $at, string $name): ?Form
     {
-        foreach ($this->everything($at) as $form) {
-            if ($form->name === $name) {
-                return $form;
-            }
-        }
-
-        return null;
+        return Form::named($name, $this->everything($at));
     }
 
     /** An entry in words, for screen, record and export alike, in the reader's units. */
@@ -265,6 +259,12 @@ abstract class StepKind implements Kind
         return $entries === [] || ! $this->does(Does::RunsEngine)
             ? null
             : max(array_map(fn (Entry $entry) => $entry->at, $entries));
+    }
+
+    /** Whether a line tells of a danger: it is believed first, whatever beside it is missing or cannot be. */
+    public function tellsDanger(Situation $at, Entry $entry): bool
+    {
+        return false;
     }
 
     /** Whether a line alone ends what is done here: it is changed, or taken back, with a reason only. */

@@ -15,7 +15,6 @@ use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\OutsideAir;
-use Aqbel\Core\Observed\Sign;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Filled;
@@ -66,10 +65,6 @@ final class Believable
     ): void {
         self::assertSensors($at, $fields, $filled);
         $reading = HotReading::of(new Entry(0, 0, '', '', HotReading::form(), $filled->values));
-        // Where danger is told, nothing else of the line is asked again first.
-        if ($reading !== null && $reading->besides->sign !== Sign::None) {
-            return;
-        }
         // A sensor that has come to stand in air falls at once, though not below what is around it.
         $inAir = $reading?->farC !== null && RunDanger::sensorInAir($reading->coolantC, $reading->farC);
         $typed = OutsideAir::of(new Entry(0, 0, '', '', '', $filled->values))?->celsius;

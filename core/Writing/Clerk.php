@@ -86,7 +86,7 @@ final readonly class Clerk
         $this->assertStillOpen($at);
         $then = $waited ? $this->asFound($at, $form) : $at;
         $offered = self::offered($this->asking($then, $form)->forms($then), $form);
-        $filled = $offered->read($raw, $at->units);
+        $filled = $this->read($then, $offered, $raw);
 
         $values = $this->admitted($then, $offered, $filled);
 
@@ -103,10 +103,8 @@ final readonly class Clerk
     private function asFound(Situation $at, string $form): Situation
     {
         $then = $at->job->asOf($at->now)->at($at->step, $at->now, $at->units, $at->stores);
-        $asked = isset($then->job->steps[$at->step->id]) && array_filter(
-            $this->asking($then, $form)->forms($then),
-            fn (Form $offered) => $offered->name === $form,
-        ) !== [];
+        $asked = isset($then->job->steps[$at->step->id])
+            && Form::named($form, $this->asking($then, $form)->forms($then)) !== null;
 
         return $asked ? $then : $at;
     }
@@ -153,7 +151,7 @@ final readonly class Clerk
             );
         }
         $offered = self::offered($this->kinds->of($at->step)->everything($at), $form);
-        $filled = $offered->read($raw, $at->units);
+        $filled = $this->read($at, $offered, $raw);
 
         return new NewLine($at->step->id, $form, $this->admitted($at, $offered, $filled), $filled->typed);
     }
@@ -261,7 +259,7 @@ final readonly class Clerk
             $at = $then;
         }
         $form = $this->formOf($at, $entry);
-        $filled = $form->read($raw, $at->units);
+        $filled = $this->read($then, $form, $raw);
         $values = $entry->is(Lines::Photo)
             ? $entry->values->and($filled->values)
             : $this->admitted($at, $form, $filled, $entry, $then);
@@ -327,7 +325,24 @@ final readonly class Clerk
     }
 
     /**
-     * Values the step takes, with what it keeps beside them.
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidFields with every field that cannot be used, unless what can tells of a danger
+     */
+    private function read(Situation $at, Form $form, array $raw): Filled
+    {
+        return $form->read($raw, $at->units, fn (Values $values) => $this->tellsDanger($at, $form, $values));
+    }
+
+    private function tellsDanger(Situation $at, Form $form, Values $values): bool
+    {
+        $line = new Entry(0, $at->now, '', $at->step->id, $form->name, $values);
+
+        return $this->kinds->of($at->step)->tellsDanger($at, $line);
+    }
+
+    /**
+     * Values the step takes, with what it keeps beside them; a danger is taken as it is.
      *
      * @throws InvalidField
      */
@@ -339,8 +354,10 @@ final readonly class Clerk
         ?Situation $then = null,
     ): Values {
         $kind = $this->kinds->anyTime($form->name) ?? $this->kinds->of($at->step);
-        Believable::check($at, $form->fields, $filled, $kind->does(Does::RunsEngine), $replaces);
-        $kind->admit($then ?? $at, $form->name, $filled->values);
+        if (! $this->tellsDanger($then ?? $at, $form, $filled->values)) {
+            Believable::check($at, $form->fields, $filled, $kind->does(Does::RunsEngine), $replaces);
+            $kind->admit($then ?? $at, $form->name, $filled->values);
+        }
 
         return $kind->complete($at, $form->name, $filled->values);
     }
@@ -407,12 +424,10 @@ final readonly class Clerk
     /** @param  list<Form>  $forms */
     private static function offered(array $forms, string $name): Form
     {
-        foreach ($forms as $form) {
-            if ($form->name === $name) {
-                return $form;
-            }
-        }
-        throw new InvalidField('finish', 'This step has moved on since the page was loaded, perhaps on another tablet.'
-            .' It is shown here as it is now; enter it again if it is still needed.');
+        return Form::named($name, $forms) ?? throw new InvalidField(
+            'finish',
+            'This step has moved on since the page was loaded, perhaps on another tablet.'
+                .' It is shown here as it is now; enter it again if it is still needed.',
+        );
     }
 }

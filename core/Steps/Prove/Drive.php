@@ -185,6 +185,11 @@ final class Drive extends StepKind
     /** An alarm is not taken back like a slip. */
     public function endsIt(Situation $at, Entry $entry): bool
     {
+        return $this->tellsDanger($at, $entry);
+    }
+
+    public function tellsDanger(Situation $at, Entry $entry): bool
+    {
         $drive = Driven::of($entry);
 
         return $drive !== null && DriveRun::endsIt($at, $drive);

@@ -22,6 +22,7 @@ use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\Started;
+use Aqbel\Core\Observed\ToldInHaste;
 use Aqbel\Core\Saying\Clock;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
@@ -85,6 +86,7 @@ final class RinseRun extends StepKind
             Started::class,
             HotReading::class,
             FeltReading::class,
+            ToldInHaste::class,
             ShutOff::class,
             CoolantRead::class,
             CameOut::class,
@@ -125,10 +127,12 @@ final class RinseRun extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        $missing = EngineStart::missing($at);
+        $missing = EngineStart::missing($at, $this->wasStopped($at));
 
         return match (true) {
             $missing !== [] => $missing,
+            // Its cause comes first: nobody is sent to warm it again.
+            $this->wasStopped($at) => [],
             $this->judgement($at)?->mixed === false => [Obstacle::missing('not_mixed',
                 'The thermostat never opened, so the radiator was not rinsed. Let it cool, warm it again under '
                     .'its cap, or give a reason.')],
@@ -180,13 +184,17 @@ final class RinseRun extends StepKind
         };
     }
 
+    public function tellsDanger(Situation $at, Entry $entry): bool
+    {
+        return RunDanger::comesFirst($entry, $this->limit($at));
+    }
+
     /** A danger is not taken back like a slip. */
     public function endsIt(Situation $at, Entry $entry): bool
     {
-        $limit = $this->limit($at);
-        $told = HotReading::of($entry) ?? FeltReading::of($entry);
+        $told = RunDanger::told($entry);
 
-        return $told !== null && RunDanger::isIn($at, $told, $limit);
+        return $told !== null && RunDanger::isIn($at, $told, $this->limit($at));
     }
 
     /** A rinse on water is meant to end at its limit; anything else has a cause. */

@@ -29,6 +29,7 @@ use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\ShutOff;
 use Aqbel\Core\Observed\StandsAtLine;
 use Aqbel\Core\Observed\Started;
+use Aqbel\Core\Observed\ToldInHaste;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Saying\Clock;
@@ -65,6 +66,7 @@ final class HeatCycle extends StepKind
             Started::class,
             HotReading::class,
             FeltReading::class,
+            ToldInHaste::class,
             FanTurned::class,
             FanStaysOff::class,
             HeldAtSpeed::class,
@@ -176,7 +178,7 @@ final class HeatCycle extends StepKind
         $ended = $at->observed(Started::class) !== [] && ! EngineRuns::at($at) && ! $this->wasStopped($at);
 
         return array_values(
-            array_filter([...EngineStart::missing($at), $ended ? WarmTopUp::isMissing($at) : null]),
+            array_filter([...EngineStart::missing($at, $this->wasStopped($at)), $ended ? WarmTopUp::isMissing($at) : null]),
         );
     }
 
@@ -246,13 +248,17 @@ final class HeatCycle extends StepKind
         return parent::goesOn($at) || HotRun::of($at)?->code() === 'another_warm_up';
     }
 
+    public function tellsDanger(Situation $at, Entry $entry): bool
+    {
+        return RunDanger::comesFirst($entry, self::limit($at));
+    }
+
     /** A danger is not taken back like a slip. */
     public function endsIt(Situation $at, Entry $entry): bool
     {
-        $limit = self::limit($at);
-        $told = HotReading::of($entry) ?? FeltReading::of($entry) ?? CameOut::of($entry);
+        $told = RunDanger::told($entry) ?? CameOut::of($entry);
 
-        return $told !== null && RunDanger::isIn($at, $told, $limit);
+        return $told !== null && RunDanger::isIn($at, $told, self::limit($at));
     }
 
     public function wasStopped(Situation $at): bool
