@@ -177,8 +177,8 @@ final readonly class Backup
         if (! is_file($file)) {
             throw new NoBackup("There is no file {$file}.");
         }
-        if ($zip->open($file, ZipArchive::RDONLY) !== true) {
-            throw new NoBackup('This file is torn, or no backup: it has no end. Take another one.');
+        if ($zip->open($file, ZipArchive::RDONLY | ZipArchive::CHECKCONS) !== true) {
+            throw new NoBackup('This file is torn or damaged, or no backup. Take another one.');
         }
 
         return $zip;
@@ -194,10 +194,8 @@ final readonly class Backup
                 .'another one.');
         }
         $hash = hash_init('sha256');
-        error_clear_last();
         $bytes = @hash_update_stream($hash, $stream);
-        // What is not quite what its checksum says is a warning at the end of the stream.
-        if (error_get_last() !== null || $bytes !== $wanted['bytes'] || hash_final($hash) !== $wanted['sha256']) {
+        if ($bytes !== $wanted['bytes'] || hash_final($hash) !== $wanted['sha256']) {
             throw new NoBackup("{$place} is damaged in this backup. Take another one.");
         }
     }

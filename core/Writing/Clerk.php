@@ -85,7 +85,7 @@ final readonly class Clerk
     {
         $this->assertStillOpen($at);
         $then = $waited ? $this->asFound($at, $form) : $at;
-        $offered = self::offered($this->asking($then, $form)->forms($then), $form);
+        $offered = $this->offeredOrDanger($then, $form, $raw);
         $filled = $this->read($then, $offered, $raw);
 
         $values = $this->admitted($then, $offered, $filled);
@@ -97,6 +97,24 @@ final readonly class Clerk
             $filled->typed,
             $this->kinds->anyTime($form)?->brings($at, $values, $at->job->journal->last() + 1) ?? [],
         );
+    }
+
+    /**
+     * What the step asks now; and a danger also where it asks no more, because somebody else has shut the engine off.
+     *
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField
+     */
+    private function offeredOrDanger(Situation $at, string $form, array $raw): Form
+    {
+        $kind = $this->asking($at, $form);
+        $offered = $kind->forms($at);
+        $ever = Form::named($form, $offered) === null ? Form::named($form, $kind->everything($at)) : null;
+        $isDanger = $ever !== null
+            && $this->tellsDanger($at, $ever, $ever->read($raw, $at->units, fn () => true)->values);
+
+        return $isDanger ? $ever : self::offered($offered, $form);
     }
 
     /** The step as whoever wrote at that time found it, where it asked for this then; else as it is now. */

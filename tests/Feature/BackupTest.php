@@ -82,6 +82,13 @@ final class BackupTest extends TestCase
         ) {
             $this->assertRefused(substr($whole, 0, $bytes), "torn after {$bytes} bytes");
         }
+        // What the archive says of a file, at the file and in its list (APPNOTE.TXT 4.3: CRC-32 at byte 14 and at 16).
+        foreach (["PK\x03\x04" => 14, "PK\x01\x02" => 16] as $header => $offset) {
+            $turned = $whole;
+            $at = $offset + (int) strpos($whole, $header);
+            $turned[$at] = chr(ord($turned[$at]) ^ 0x41);
+            $this->assertRefused($turned, "checksum at byte {$at}");
+        }
         // A byte may be turned where the format itself keeps nothing of ours
         // (times, padding); then all that is ours is whole.
         $ours = fn (string $zip): array => self::contents($zip);

@@ -51,6 +51,21 @@ final class SafetyTest extends ShopTestCase
         self::assertSame([], $job->state()->entriesOf('heat_cycle:1', 'start'));
     }
 
+    public function test_steam_is_told_with_nothing_beside_it_also_when_somebody_else_has_shut_the_engine_off(): void
+    {
+        foreach ([false, true] as $isOff) {
+            $job = $this->plan($isOff ? 'SKP 660' : 'SKP 114');
+            $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+            if ($isOff) {
+                $this->enter($job, 'heat_cycle:1', 'shut_off', [])->assertSessionHasNoErrors();
+            }
+            $calm = ['ect' => '', 'far' => '', 'outlet_front' => '', 'bubbles' => 'hidden', 'sign' => 'none'];
+            $this->enter($job, 'heat_cycle:1', 'reading', $calm)->assertSessionHasErrors();
+            $this->enter($job, 'heat_cycle:1', 'reading', ['sign' => 'steam'] + $calm)->assertSessionHasNoErrors();
+            $this->get("/jobs/{$job->id}")->assertOk()->assertSee('Steam ends the run');
+        }
+    }
+
     public function test_steps_ahead_cannot_be_worked_past_the_cold_check(): void
     {
         $job = $this->plan();
@@ -97,7 +112,7 @@ final class SafetyTest extends ShopTestCase
         $finish('pressed-on-an-old-page', '0')->assertSessionHasErrors('finish');
         self::assertSame($lines, $job->lines()->count());
         $this->post("/jobs/{$job->id}/entries", [
-            'key' => 'nobody-reads-it-now', 'step' => 'heat_cycle:1', 'form' => 'reading', 'fields' => $read,
+            'key' => 'nobody-reads-it-now', 'step' => 'heat_cycle:1', 'form' => 'reading', 'fields' => ['ect' => '90'] + $read,
         ])->assertSessionHasErrors();
     }
 

@@ -186,7 +186,7 @@ final class RinseRun extends StepKind
 
     public function tellsDanger(Situation $at, Entry $entry): bool
     {
-        return RunDanger::comesFirst($entry, $this->limit($at));
+        return $at->latest(Started::class) !== null && RunDanger::comesFirst($entry, $this->limit($at));
     }
 
     /** A danger is not taken back like a slip. */

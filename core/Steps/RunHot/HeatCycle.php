@@ -250,7 +250,7 @@ final class HeatCycle extends StepKind
 
     public function tellsDanger(Situation $at, Entry $entry): bool
     {
-        return RunDanger::comesFirst($entry, self::limit($at));
+        return $at->latest(Started::class) !== null && RunDanger::comesFirst($entry, self::limit($at));
     }
 
     /** A danger is not taken back like a slip. */
