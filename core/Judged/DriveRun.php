@@ -108,7 +108,9 @@ final readonly class DriveRun implements Judgement
 
     private static function shortOf(Situation $at, Driven $drive, float $fullC): ?DriveCode
     {
-        $hot = $drive->hottestC === null ? $drive->needle === Needle::Middle : $drive->hottestC >= $fullC;
+        $hot = $drive->hottestC === null
+            ? $drive->needle === Needle::Middle || $drive->byHand
+            : $drive->hottestC >= $fullC;
         $passedS = $drive->at() - Since::earliest($at, $drive, Stage::Cool) + Since::SLACK_S;
 
         return match (true) {

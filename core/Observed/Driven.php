@@ -28,6 +28,8 @@ final readonly class Driven extends Report
 
     private const NEEDLE = 'needle';
 
+    private const BY_HAND = 'by_hand';
+
     private const ALARM = 'alarm';
 
     private const LONGEST_S = 36_000.0;
@@ -50,6 +52,7 @@ final readonly class Driven extends Report
     /**
      * @param  ?float  $seconds  null where the way was told instead
      * @param  ?float  $hottestC  by a reading; null where only the needle was watched
+     * @param  bool  $byHand  on what has no needle: hot by hand when it was back
      */
     private function __construct(
         Told $told,
@@ -57,6 +60,7 @@ final readonly class Driven extends Report
         public ?float $km,
         public ?float $hottestC,
         public ?Needle $needle,
+        public bool $byHand,
         public Alarm $alarm,
     ) {
         parent::__construct($told);
@@ -81,6 +85,7 @@ final readonly class Driven extends Report
             self::km($line),
             $line->number(self::HOTTEST),
             Needle::tryFrom($line->text(self::NEEDLE)),
+            $line->text(self::NEEDLE) === self::BY_HAND,
             Alarm::tryFrom($line->text(self::ALARM)) ?? Alarm::None,
         );
     }
@@ -132,7 +137,11 @@ final readonly class Driven extends Report
             )->usuallySaid(),
             ...$ways,
             Field::temperature(self::HOTTEST, 'Highest coolant', false, self::LEAST_C, self::MOST_C)->usuallySaid(),
-            Field::choice(self::NEEDLE, 'No reading: the needle stood', Needle::choices())->optional(),
+            Field::choice(
+                self::NEEDLE,
+                'No reading: the needle stood',
+                Needle::choices() + [self::BY_HAND => 'No needle: hot by hand'],
+            )->optional(),
             Field::choice(self::ALARM, 'Alarm', Alarm::choices(), Alarm::None->value),
         ]);
     }
@@ -146,7 +155,7 @@ final readonly class Driven extends Report
         }
         $alarmed = ! in_array($values->text(self::ALARM), ['', Alarm::None->value], true);
         if (! $alarmed && $values->number(self::HOTTEST) === null && $values->text(self::NEEDLE) === '') {
-            throw new InvalidField(self::HOTTEST, 'Enter the highest coolant temperature, or where the needle stood.');
+            throw new InvalidField(self::HOTTEST, 'Enter the highest coolant temperature, where the needle stood, or that it was hot by hand.');
         }
         if (self::contradict($values->number(self::HOTTEST), Needle::tryFrom($values->text(self::NEEDLE)))) {
             throw new InvalidField(self::NEEDLE, 'The needle and the highest coolant temperature do not go together. '

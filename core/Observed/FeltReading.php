@@ -5,17 +5,25 @@ declare(strict_types=1);
 namespace Aqbel\Core\Observed;
 
 use Aqbel\Core\Circuit\Facts;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** A running engine without a live reading: the needle of the dash, hose and heater air by hand. */
 final readonly class FeltReading extends Report
 {
     private const FORM = 'felt';
 
+    private const BUTTON = 'No live reading: needle and hand';
+
     private const NEEDLE = 'needle';
+
+    /** What has no gauge. */
+    private const NO_NEEDLE = 'none';
 
     private const HOSE = 'hose';
 
@@ -61,8 +69,11 @@ final readonly class FeltReading extends Report
             : new self(Told::by($line), $needle, $hose, $outlets, WhileItRuns::of($line));
     }
 
-    /** @param  list<?Field>  $besides  what is told with a reading too */
-    public static function asked(Facts $facts, array $besides): Form
+    /**
+     * @param  list<self>  $before  what was felt of this machine before: what has no needle is not asked for it again
+     * @param  list<?Field>  $besides  what is told with a reading too
+     */
+    public static function asked(Facts $facts, array $before, array $besides): Form
     {
         $outlets = [];
         foreach ($facts->outlets as $i => $outlet) {
@@ -72,25 +83,43 @@ final readonly class FeltReading extends Report
                 "Heater air by hand{$where}",
                 Warmth::choices(),
             );
-            $outlets[] = $i === 0 ? $field : $field->optional();
+            $outlets[] = $i === 0 ? $field->usuallySaid() : $field->optional();
         }
 
-        return new Form(self::FORM, 'No live reading: needle and hand', [
-            Field::choice(self::NEEDLE, 'Needle', Needle::choices()),
-            Field::choice(self::HOSE, "By hand: {$facts->thermostatFarSide}", Warmth::choices()),
-            ...$outlets,
-            ...$besides,
-        ], false);
+        return new Form(self::FORM, self::BUTTON, [...self::needleAndHose($facts, $before), ...$outlets, ...$besides], false);
     }
 
-    /** Without outlets and bubbles: on water that only has to go round. */
-    public static function askedOnWater(Facts $facts): Form
+    /**
+     * Without outlets and bubbles: on water that only has to go round.
+     *
+     * @param  list<self>  $before
+     */
+    public static function askedOnWater(Facts $facts, array $before): Form
     {
-        return new Form(self::FORM, 'No live reading: needle and hand', [
-            Field::choice(self::NEEDLE, 'Needle', Needle::choices()),
-            Field::choice(self::HOSE, "By hand: {$facts->thermostatFarSide}", Warmth::choices()),
-            WhileItRuns::signField(),
-        ], false);
+        return new Form(self::FORM, self::BUTTON, [...self::needleAndHose($facts, $before), WhileItRuns::signField()], false);
+    }
+
+    /**
+     * @param  list<self>  $before
+     * @return list<Field> what no hand was held to is told by nobody
+     */
+    private static function needleAndHose(Facts $facts, array $before): array
+    {
+        $needle = Field::choice(self::NEEDLE, 'Needle', Needle::choices() + [self::NO_NEEDLE => 'None here']);
+        $isKnown = $before !== [] && array_filter($before, fn (self $felt) => $felt->needle !== null) === [];
+
+        return [
+            $isKnown ? $needle->begin(self::NO_NEEDLE) : $needle,
+            Field::choice(self::HOSE, "By hand: {$facts->thermostatFarSide}", Warmth::choices())->usuallySaid(),
+        ];
+    }
+
+    /** @throws InvalidField where nothing was looked at, nor felt */
+    public static function admit(Situation $at, string $form, Values $values): void
+    {
+        if ($form === self::FORM && self::of(new Entry(0, $at->now, '', $at->step->id, $form, $values)) === null) {
+            throw new InvalidField(self::HOSE, 'Without a needle only a hand tells: say how warm it feels.');
+        }
     }
 
     /** How one outlet felt; null where no hand was held to it. */
@@ -105,9 +134,9 @@ final readonly class FeltReading extends Report
         return in_array(Warmth::Cold, $this->outlets, true);
     }
 
-    /** As hot as a needle tells: where a fan may come on. */
+    /** As hot as a needle tells, or a hose where there is none: where a fan may come on. */
     public function isWarmedUp(): bool
     {
-        return $this->needle !== Needle::Low;
+        return $this->needle === null ? $this->hose === Warmth::Hot : $this->needle !== Needle::Low;
     }
 }

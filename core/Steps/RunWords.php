@@ -20,6 +20,7 @@ use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Judged\WarmLevel;
 use Aqbel\Core\Judged\WarmLevelCode;
 use Aqbel\Core\Observed\Bubbles;
+use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Dimension;
@@ -193,7 +194,7 @@ final class RunWords
                 default => ' Bubbles nobody saw: the cold level tells.',
             }
             .($proofs->airPassed === null ? '' : ' Air went through on the way.')
-            .($proofs->byHand ? ' By needle and hand, which is less than a reading: look once more soon.' : '');
+            .($proofs->byHand ? ' '.self::byHand($at).', which is less than a reading: look once more soon.' : '');
     }
 
     /** What is still to be shown, as a sentence. */
@@ -242,5 +243,12 @@ final class RunWords
             ProofCode::Again => "{$at->degrees((float) $proof->fromC)} a second time: no engine heats that fast, "
                 .'so it was a slip, or hot coolant has just reached the sensor',
         };
+    }
+
+    private static function byHand(Situation $at): string
+    {
+        $needle = array_filter($at->observed(FeltReading::class), fn (FeltReading $felt) => $felt->needle !== null);
+
+        return $needle === [] ? 'By hand' : 'By needle and hand';
     }
 }

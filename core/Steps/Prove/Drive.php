@@ -165,9 +165,11 @@ final class Drive extends StepKind
             DriveCode::RanCool => Verdict::pass(
                 $run->code(),
                 'Ran cool',
-                $run->drive->hottestC === null
-                    ? 'No alarm, by the needle: less than a reading tells.'
-                    : 'No alarm.',
+                match (true) {
+                    $run->drive->hottestC !== null => 'No alarm.',
+                    $run->drive->byHand => 'No alarm, hot by hand: less than a reading tells.',
+                    default => 'No alarm, by the needle: less than a reading tells.',
+                },
             ),
         };
     }

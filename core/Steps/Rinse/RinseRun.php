@@ -95,7 +95,8 @@ final class RinseRun extends StepKind
 
     public function asks(Situation $at): array
     {
-        [$reading, $felt] = [HotReading::askedOnWater($at->facts()), FeltReading::askedOnWater($at->facts())];
+        $reading = HotReading::askedOnWater($at->facts());
+        $felt = FeltReading::askedOnWater($at->facts(), $at->job->observedAnywhere(FeltReading::class));
         $run = $this->judgement($at);
         $stop = $run?->outcome() === Outcome::Stops;
         $again = $at->observed(ShutOff::class) !== [];
@@ -118,6 +119,7 @@ final class RinseRun extends StepKind
     public function admit(Situation $at, string $form, Values $values): void
     {
         EngineStart::admit($at, $form, $values);
+        FeltReading::admit($at, $form, $values);
     }
 
     public function judgement(Situation $at): ?RinseWarmUp

@@ -153,6 +153,7 @@ final class HeatCycle extends StepKind
     public function admit(Situation $at, string $form, Values $values): void
     {
         EngineStart::admit($at, $form, $values);
+        FeltReading::admit($at, $form, $values);
         $fanOn = $at->facts()->fanOnC;
         $hottest = FanSeen::of($at)->hottestC;
         if ($form === FanStaysOff::form() && $fanOn !== null && $hottest !== null && $hottest >= $fanOn) {

@@ -49,7 +49,11 @@ final readonly class RunForms
         $before = $this->at->job->observedAnywhere(Started::class);
         $start = fn (bool $air): Form => Started::asked($before, 'Engine is running', $likely, asksAir: $air);
         $reading = HotReading::asked($this->at->facts(), $besides);
-        $felt = FeltReading::asked($this->at->facts(), $besides);
+        $felt = FeltReading::asked(
+            $this->at->facts(),
+            $this->at->job->observedAnywhere(FeltReading::class),
+            $besides,
+        );
         $offered = match (true) {
             $this->at->observed(Started::class) === [] => [$start($asksAir)],
             $this->at->observed(ShutOff::class) !== [] => $this->afterwards(),

@@ -17,6 +17,8 @@ use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\Rested;
+use Aqbel\Core\Observed\Sign;
+use Aqbel\Core\Observed\ToldInHaste;
 use Aqbel\Core\Observed\Vented;
 use Aqbel\Core\Observed\VesselReading;
 use Aqbel\Core\Plan\Plan;
@@ -172,7 +174,7 @@ final class EdgesTest extends TestCase
             '|',
             array_map(
                 fn (Field $field) => $field->label,
-                FeltReading::asked(Demo::circuit($circuit)->facts, [])->fields,
+                FeltReading::asked(Demo::circuit($circuit)->facts, [], [])->fields,
             ),
         );
         self::assertStringNotContainsString('Heater air by hand,', $labels('rescue-ambulance'));
@@ -180,5 +182,34 @@ final class EdgesTest extends TestCase
         $holds = self::field(HeldAtSpeed::asked(), 'speed')->choices;
         self::assertSame('2,000–3,000 rpm: drives air out, 2.5 min', $holds['revs']);
         self::assertSame('Hoses squeezed with gloves: moves a bubble', $holds['squeeze']);
+    }
+
+    public function test_a_needle_is_taken_for_missing_where_everybody_said_so(): void
+    {
+        $facts = Demo::circuit('yard-tractor')->facts;
+        $felt = fn (string $needle): FeltReading => FeltReading::of(
+            new Entry(1, 0, '', '', 'felt', new Values(['needle' => $needle, 'hose' => 'warm'])),
+        ) ?? throw new \LogicException;
+        $preset = fn (FeltReading ...$before): ?string => self::field(
+            FeltReading::askedOnWater($facts, array_values($before)),
+            'needle',
+        )->default;
+        self::assertSame([null, 'none', null], [
+            $preset(), $preset($felt('none')), $preset($felt('none'), $felt('low')),
+        ]);
+    }
+
+    public function test_what_is_told_in_haste_is_neither_a_reading_nor_felt(): void
+    {
+        $told = fn (string $form, array $values): ?ToldInHaste => ToldInHaste::of(
+            new Entry(1, 0, '', '', $form, new Values($values)),
+        );
+        self::assertSame(Sign::Steam, $told('reading', ['sign' => 'steam'])?->sign);
+        self::assertSame(Sign::Rough, $told('felt', ['sign' => 'rough'])?->sign);
+        self::assertSame(101.0, $told('reading', ['sign' => 'none', 'far' => 101.0])?->farC);
+        self::assertNull($told('reading', ['sign' => 'steam', 'ect' => 80.0]));
+        self::assertNull($told('felt', ['sign' => 'steam', 'needle' => 'low']));
+        self::assertNull($told('reading', ['sign' => 'none']));
+        self::assertNull($told('shut_off', ['sign' => 'steam']));
     }
 }
