@@ -125,9 +125,7 @@ final readonly class VisitBook
             }
             $this->assertFollowed();
             $state = $this->job->state();
-            $vessels = Plan::of($state)->rules()->vessels;
-            $filled = VisitForm::of($state->circuit, $vessels)->read($raw, $person->units);
-            VisitForm::admit($filled->values);
+            $filled = VisitForm::read($state->circuit, Plan::of($state)->rules()->vessels, $raw, $person->units);
             $this->job->vehicle->assertRunsOn(self::usage($filled->values->toArray()), $person->units);
             $visit
                 ->fill([
@@ -161,11 +159,7 @@ final readonly class VisitBook
             $person,
             $key,
         ): void {
-            $filled = VisitForm::of($state->circuit, Plan::of($state)->rules()->vessels)->read(
-                $raw,
-                $person->units,
-            );
-            VisitForm::admit($filled->values);
+            $filled = VisitForm::read($state->circuit, Plan::of($state)->rules()->vessels, $raw, $person->units);
             Visit::query()->create([
                 ...$visit->only(['job_id', 'due_on', 'asked_by', 'watch', 'done_at', 'photo_id']),
                 'done_by' => $person->id,

@@ -7,12 +7,14 @@ namespace App\Visits;
 use App\Models\Job;
 use App\Models\Person;
 use App\Models\Visit;
+use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Visits\DaysAfter;
+use Aqbel\Core\Visits\DaysAfterCode;
 use Aqbel\Core\Visits\DaysAfterWords;
 use Aqbel\Core\Visits\VisitForm;
 use Illuminate\Database\Eloquent\Collection;
@@ -100,11 +102,13 @@ final readonly class VisitPage
     /** Where a job begins for what was found. */
     public function planAddress(): string
     {
+        $hot = $this->says?->code === DaysAfterCode::Alarmed;
+
         return '/jobs/new?'
             .http_build_query([
                 'vehicle' => $this->job->vehicle_id,
-                'kind' => $this->says?->code->isRed() === true ? 'lost' : 'bleed',
-                'complaint' => 'falling',
+                'kind' => ! $hot && $this->says?->code->isRed() === true ? 'lost' : 'bleed',
+                'complaint' => ($hot ? Complaint::Overheats : Complaint::Falling)->value,
             ]);
     }
 }

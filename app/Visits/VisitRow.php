@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Visits;
 
 use App\Models\Visit;
+use Aqbel\Core\Observed\Alarm;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Visits\LevelFound;
 use Aqbel\Core\Visits\Visit as Seen;
@@ -34,10 +35,10 @@ final readonly class VisitRow
             if (
                 in_array(
                     $field->name,
-                    [Seen::COMPLAINT, Seen::FREEZE, Seen::ODOMETER, Seen::HOURS, Seen::NOTE],
+                    [Seen::COMPLAINT, Seen::ALARM, Seen::FREEZE, Seen::ODOMETER, Seen::HOURS, Seen::NOTE],
                     true,
                 )
-                && ($values[$field->name] ?? 'open') !== 'open'
+                && ! in_array($values[$field->name] ?? '', ['open', Alarm::None->value], true)
                 && ($values[$field->name] ?? '') !== ''
             ) {
                 $more[] = (string) $field->say($values[$field->name], $typed[$field->name] ?? null);

@@ -13,6 +13,7 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\FrostKept;
 use Aqbel\Core\Judged\Level;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\Alarm;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Plan\Plan;
@@ -86,7 +87,7 @@ final readonly class DaysAfter
         [$began, $before] = [self::levelledAt($job, $last) ?? self::endedAt($job), self::readAt($job, $last)];
         [$series, $content, $vessel] = [[], max(1.0, $job->ledger()->contentMl), 0.0];
         [$rises, $looked, $leftBelow, $open, $levelled] = [false, $before, false, 0, self::endedAt($job)];
-        foreach ($visits as $visit) {
+        foreach (self::looks($visits) as $visit) {
             $took = $visit->tookMl();
             $now = $visit->celsius ?? self::COLD_C;
             // Above its mark, or back at it with nothing poured: only warmth explains that.
@@ -145,8 +146,17 @@ final readonly class DaysAfter
             min($room, $topUps->highMl),
             self::perDay($series, $code === DaysAfterCode::Both ? $topUps->leakMlPerCycle : null),
             array_sum(array_map(fn (Visit $visit) => $visit->toppedMl ?? 0.0, $visits)),
-            count($visits),
+            count(self::looks($visits)),
         );
+    }
+
+    /**
+     * @param  list<Visit>  $visits
+     * @return list<Visit> those at which somebody looked at the level
+     */
+    private static function looks(array $visits): array
+    {
+        return array_values(array_filter($visits, fn (Visit $visit) => $visit->level !== LevelFound::NotLooked));
     }
 
     /**
@@ -162,11 +172,14 @@ final readonly class DaysAfter
         bool $tooMuch,
         ?DaysAfterCode $besides,
     ): DaysAfterCode {
-        $newest = $visits[count($visits) - 1];
+        $last = $visits[count($visits) - 1];
+        $looks = self::looks($visits);
+        $newest = $looks === [] ? null : $looks[count($looks) - 1];
         $told = array_values(array_filter($visits, fn (Visit $visit) => $visit->complaintAgain !== null));
 
         return match (true) {
-            $newest->level === LevelFound::NotSeen => DaysAfterCode::NotSeen,
+            $newest?->level === LevelFound::NotSeen => DaysAfterCode::NotSeen,
+            in_array($last->alarm, [Alarm::Hot, Alarm::Other], true) => DaysAfterCode::Alarmed,
             $told !== [] && $told[count($told) - 1]->complaintAgain === true => DaysAfterCode::ComplaintAgain,
             $tooMuch => DaysAfterCode::Leak,
             $besides !== null => $besides,
@@ -177,10 +190,11 @@ final readonly class DaysAfter
                 TopUpVerdict::Both => DaysAfterCode::Both,
                 TopUpVerdict::Air => DaysAfterCode::StillToCome,
                 TopUpVerdict::TooFew, TopUpVerdict::Settled => match (true) {
+                    $newest === null, $last->alarm === Alarm::Level => DaysAfterCode::TooFew,
                     $newest->tookMl() === null => DaysAfterCode::LeftBelow,
                     // What a customer told closes nothing: somebody of the shop looks once.
                     $topUps->verdict === TopUpVerdict::TooFew,
-                    array_filter($visits, fn (Visit $visit) => ! $visit->told) === [] => DaysAfterCode::TooFew,
+                    array_filter($looks, fn (Visit $visit) => ! $visit->told) === [] => DaysAfterCode::TooFew,
                     default => DaysAfterCode::Closed,
                 },
             },

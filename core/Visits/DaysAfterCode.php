@@ -34,12 +34,15 @@ enum DaysAfterCode: string
     /** What the job was for is there again. */
     case ComplaintAgain = 'complaint_again';
 
+    /** It ran hot, a lamp lit, or it steamed. */
+    case Alarmed = 'alarmed';
+
     /** Nothing was to be seen at the mark. */
     case NotSeen = 'not_seen';
 
     /** Whether somebody has to go to work on it again. */
     public function isRed(): bool
     {
-        return in_array($this, [self::Leak, self::Both, self::ComplaintAgain, self::NotSeen], true);
+        return in_array($this, [self::Leak, self::Both, self::ComplaintAgain, self::Alarmed, self::NotSeen], true);
     }
 }

@@ -63,6 +63,12 @@ final class DaysAfterWords
                 'The complaint is there again',
                 "What the job was for has come back. {$taken} Plan a job on it.",
             ),
+            DaysAfterCode::Alarmed => Verdict::stop(
+                $code,
+                'It alarmed on the road',
+                'Heat, a lamp, steam or rough running since it was signed. Do not drive it, never open it hot. '
+                    ."{$taken} Plan a job on it: the cause comes before anything is topped up.",
+            ),
             DaysAfterCode::NotSeen => Verdict::stop(
                 $code,
                 'No coolant to be seen',

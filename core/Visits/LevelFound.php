@@ -12,6 +12,9 @@ enum LevelFound: string
     case Above = 'above';
     case NotSeen = 'not_seen';
 
+    /** As where a customer rings up. */
+    case NotLooked = 'not_looked';
+
     public function label(): string
     {
         return match ($this) {
@@ -19,6 +22,7 @@ enum LevelFound: string
             self::Below => 'Below it',
             self::Above => 'Above it',
             self::NotSeen => 'No coolant to be seen',
+            self::NotLooked => 'Nobody looked',
         };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Visits;
 
+use Aqbel\Core\Observed\Alarm;
 use Aqbel\Core\Plan\Vessels;
 use Aqbel\Core\Values;
 
@@ -21,6 +22,8 @@ final readonly class Visit
     public const FREEZE = 'freeze_c';
 
     public const COMPLAINT = 'complaint';
+
+    public const ALARM = 'alarm';
 
     public const ODOMETER = 'odometer';
 
@@ -42,6 +45,7 @@ final readonly class Visit
      * @param  ?float  $celsius  how warm the coolant was when the level was read; null where nobody read it
      * @param  ?float  $freezeC  as a refractometer showed
      * @param  ?bool  $complaintAgain  null where nobody looked
+     * @param  Alarm  $alarm  what the dash said since, or what somebody saw steam
      * @param  bool  $told  by the customer: what nobody of the shop read
      */
     public function __construct(
@@ -53,6 +57,7 @@ final readonly class Visit
         public ?float $freezeC = null,
         public ?bool $complaintAgain = null,
         public bool $told = false,
+        public Alarm $alarm = Alarm::None,
     ) {
     }
 
@@ -63,13 +68,14 @@ final readonly class Visit
 
         return new self(
             $at,
-            LevelFound::tryFrom($values->text(self::LEVEL)) ?? LevelFound::AtMark,
+            LevelFound::tryFrom($values->text(self::LEVEL)) ?? LevelFound::NotLooked,
             $ml,
             $ml === null ? 0.0 : $vessels->of($values->text(self::VESSEL))->plusMinusMl($ml),
             $values->number(self::CELSIUS),
             $values->number(self::FREEZE),
             [self::AGAIN => true, self::GONE => false][$values->text(self::COMPLAINT)] ?? null,
             $values->ticked(self::TOLD),
+            Alarm::tryFrom($values->text(self::ALARM)) ?? Alarm::None,
         );
     }
 

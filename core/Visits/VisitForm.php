@@ -6,10 +6,14 @@ namespace Aqbel\Core\Visits;
 
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
+use Aqbel\Core\Observed\Alarm;
 use Aqbel\Core\Plan\Vessels;
 use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Quantity\Unit;
+use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
+use Aqbel\Core\Saying\Filled;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Values;
 
@@ -48,6 +52,7 @@ final class VisitForm
                 ['open' => 'not looked at', Visit::GONE => 'has not come back', Visit::AGAIN => 'is there again'],
                 'open',
             )->optional(),
+            Field::choice(Visit::ALARM, 'Alarm since', Alarm::choices(), Alarm::None->value)->optional(),
             Field::temperature(Visit::FREEZE, 'Freeze point read', false, -80.0, 5.0),
             Field::length(Visit::ODOMETER, 'Odometer', 0.0, self::MOST_KM * self::MM_PER_KM, false)->in(Unit::Kilometre),
             Field::duration(
@@ -62,8 +67,23 @@ final class VisitForm
         ]);
     }
 
-    /** @throws InvalidField where what was said cannot be, or says nothing */
-    public static function admit(Values $values): void
+    /**
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField|InvalidFields where what was said cannot be, or says nothing
+     */
+    public static function read(Circuit $circuit, Vessels $vessels, array $raw, UnitSystem $units): Filled
+    {
+        $filled = self::of($circuit, $vessels)->read($raw, $units, self::tellsDanger(...));
+        if (! self::tellsDanger($filled->values)) {
+            self::admit($filled->values);
+        }
+
+        return $filled;
+    }
+
+    /** @throws InvalidField */
+    private static function admit(Values $values): void
     {
         $level = LevelFound::tryFrom($values->text(Visit::LEVEL));
         $ml = $values->number(Visit::VOLUME);
@@ -81,8 +101,34 @@ final class VisitForm
                 'It stood at its mark and took something: choose “Below it”, or leave this empty.',
             );
         }
-        if ($ml === null && ($level === LevelFound::Below || $level === LevelFound::NotSeen)) {
+        if ($ml !== null && $level === LevelFound::NotLooked) {
+            throw new InvalidField(Visit::LEVEL, 'It was topped up, so somebody looked: choose how it stood before.');
+        }
+        if ($level === LevelFound::NotLooked && ! self::saysElse($values)) {
+            throw new InvalidField(Visit::LEVEL, 'Say how it stood, or what else there is to write down.');
+        }
+        if ($ml === null && $level === LevelFound::Below) {
             throw new InvalidField(Visit::VOLUME, 'Enter what it took to the mark; 0 where it was left as it stood.');
         }
+    }
+
+    /** Whether it is believed before anything beside it is asked: it alarmed, or nothing was to be seen. */
+    private static function tellsDanger(Values $values): bool
+    {
+        return $values->text(Visit::LEVEL) === LevelFound::NotSeen->value
+            || in_array($values->text(Visit::ALARM), [Alarm::Hot->value, Alarm::Other->value], true);
+    }
+
+    private static function saysElse(Values $values): bool
+    {
+        $told = array_filter(
+            [Visit::FREEZE, Visit::ODOMETER, Visit::HOURS],
+            fn (string $field) => $values->number($field) !== null,
+        );
+
+        return $told !== []
+            || $values->text(Visit::NOTE) !== ''
+            || in_array($values->text(Visit::COMPLAINT), [Visit::AGAIN, Visit::GONE], true)
+            || $values->text(Visit::ALARM) === Alarm::Level->value;
     }
 }

@@ -272,6 +272,18 @@ final class VisitTest extends ShopTestCase
         $this->get("/jobs/{$job->id}/visits")->assertSee('told by the customer')->assertSee('One look more tells');
     }
 
+    public function test_a_customer_who_rings_up_about_a_lamp_is_a_danger_and_a_job(): void
+    {
+        $job = $this->signed();
+        $due = Visit::query()->where('job_id', $job->id)->sole();
+        $this->days(2);
+        $this->sign($job, $due, ['alarm' => 'hot', 'told' => '1'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('It alarmed on the road')->assertSee('Nobody looked')
+            ->assertSee('Temperature')->assertSee('complaint=overheats', false)->assertSee('kind=bleed', false);
+        self::assertSame(Life::Followed, $job->refresh()->life());
+        self::assertFalse(Visit::query()->where('job_id', $job->id)->whereNull('done_at')->exists(), 'a job, and no look');
+    }
+
     public function test_what_was_signed_short_of_its_mark_is_where_the_next_plan_begins(): void
     {
         $job = $this->signed();

@@ -27,7 +27,7 @@
                     @include('layouts.field', ['prefix' => 'visit-', 'units' => $page->units, 'value' => $page->value($field)])
                 @endforeach
                 <details @if ($page->wrong || $errors->hasAny(['freeze_c', 'odometer', 'hours', 'note', 'photo', 'vessel'])) open @endif>
-                    <summary class="py-2.5">More: complaint, mixture, distance, photograph, told by the customer</summary>
+                    <summary class="py-2.5">More: an alarm, the complaint, mixture, distance, photograph, told by the customer</summary>
                     <div class="grid gap-3 pt-3">
                         @foreach ($page->form->fields as $field)
                             @continue (in_array($field->name, ['level', 'volume', 'celsius'], true))

@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace Tests\Core\Visits;
 
+use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Matter\Mixture;
+use Aqbel\Core\Observed\Alarm;
+use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Quantity\Temperature;
+use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Visits\DaysAfter;
 use Aqbel\Core\Visits\DaysAfterCode;
 use Aqbel\Core\Visits\LevelFound;
 use Aqbel\Core\Visits\Visit;
+use Aqbel\Core\Visits\VisitForm;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -189,6 +196,64 @@ final class DaysAfterTest extends TestCase
         ]);
         self::assertSame(DaysAfterCode::Leak, $says?->code);
         self::assertSame(0.0, $says->stillToComeMl);
+    }
+
+    public function test_an_alarm_on_the_road_stands_and_what_nobody_looked_at_says_nothing_of_a_level(): void
+    {
+        $at = fn (int $day): int => self::last() + $day * 86400;
+        $code = fn (Visit ...$visits): ?DaysAfterCode => DaysAfter::of(self::signed(), array_values($visits))?->code;
+        $calm = new Visit($at(9), LevelFound::AtMark, celsius: 20.0);
+        foreach ([Alarm::Hot, Alarm::Other] as $alarm) {
+            $told = new Visit($at(3), LevelFound::NotLooked, told: true, alarm: $alarm);
+            self::assertSame(DaysAfterCode::Alarmed, $code($told));
+            self::assertSame(DaysAfterCode::Alarmed, $code($calm, $told), 'also after a quiet look');
+            self::assertSame(DaysAfterCode::Alarmed, $code($told, $calm), 'and whatever calmer look follows');
+            self::assertTrue($code($told)?->isRed());
+        }
+        $lamp = new Visit($at(3), LevelFound::AtMark, celsius: 20.0, alarm: Alarm::Level);
+        self::assertSame(DaysAfterCode::TooFew, $code($lamp), 'a pocket at the sensor, or a level that moves');
+        self::assertSame(DaysAfterCode::Closed, $code($lamp, $calm));
+
+        $rang = new Visit($at(12), LevelFound::NotLooked, complaintAgain: false, told: true);
+        self::assertSame(DaysAfterCode::TooFew, $code($rang));
+        self::assertSame(DaysAfterCode::Closed, $code($calm, $rang), 'it takes nothing back that was seen');
+        self::assertSame(1, DaysAfter::of(self::signed(), [$calm, $rang])?->looks);
+        $toldOnly = new Visit($at(3), LevelFound::AtMark, told: true);
+        self::assertSame(DaysAfterCode::TooFew, $code($toldOnly, new Visit($at(4), LevelFound::NotLooked)));
+        self::assertSame(
+            DaysAfterCode::ComplaintAgain,
+            $code($calm, new Visit($at(12), LevelFound::NotLooked, complaintAgain: true, told: true)),
+        );
+    }
+
+    /** @param  array<string, string>  $raw */
+    #[TestWith([['alarm' => 'hot'], null])]
+    #[TestWith([['alarm' => 'other', 'celsius' => '95', 'volume' => 'a lot'], null])]
+    #[TestWith([['level' => 'not_seen'], null])]
+    #[TestWith([['level' => 'not_looked', 'complaint' => 'again'], null])]
+    #[TestWith([['level' => 'not_looked', 'note' => 'rang up: all well'], null])]
+    #[TestWith([['level' => 'not_looked', 'odometer' => '128300 km'], null])]
+    #[TestWith([['level' => 'not_looked', 'alarm' => 'level'], null])]
+    #[TestWith([['level' => 'not_looked'], 'level'])]
+    #[TestWith([['level' => 'not_looked', 'volume' => '0.2 L', 'note' => 'rang up'], 'level'])]
+    #[TestWith([['level' => 'at_mark', 'celsius' => '95'], 'celsius'])]
+    #[TestWith([['alarm' => 'level'], 'level'])]
+    #[TestWith([['level' => 'below'], 'volume'])]
+    public function test_danger_is_told_alone_and_what_says_nothing_is_no_visit(array $raw, ?string $refused): void
+    {
+        $field = null;
+        $vessels = Plan::of(self::signed())->rules()->vessels;
+        try {
+            $read = VisitForm::read(self::signed()->circuit, $vessels, $raw + ['vessel' => 'syringe'], UnitSystem::Metric);
+            self::assertSame(
+                LevelFound::tryFrom($raw['level'] ?? '') ?? LevelFound::NotLooked,
+                Visit::of(0, $read->values, $vessels)->level,
+                'what was not said is not taken for a level at its mark',
+            );
+        } catch (InvalidField|InvalidFields $refusal) {
+            $field = $refusal instanceof InvalidField ? $refusal->field : $refusal->problems[0]->field;
+        }
+        self::assertSame($refused, $field);
     }
 
     public function test_a_level_stands_still_only_where_it_had_the_time_to_fall(): void
