@@ -49,7 +49,7 @@ final readonly class VisitRow
             $visit->done_at?->format('Y-m-d H:i') ?? '',
             $visit->wasSkipped()
                 ? 'skipped'
-                : LevelFound::tryFrom((string) ($values[Seen::LEVEL] ?? ''))?->label() ?? '',
+                : (LevelFound::tryFrom((string) ($values[Seen::LEVEL] ?? '')) ?? LevelFound::NotLooked)->label(),
             $typed[Seen::VOLUME] ?? '–',
             $typed[Seen::CELSIUS] ?? '',
             $visit->wasSkipped() ? $visit->skipped_because : implode(' · ', $more),

@@ -14,7 +14,11 @@ final class DaysAfterWords
     public static function of(DaysAfter $says, UnitSystem $units): Verdict
     {
         $volume = fn (float $ml): string => $units->format($ml, Dimension::Volume);
-        $taken = "Taken in {$says->looks} ".($says->looks === 1 ? 'look' : 'looks').": {$volume($says->takenMl)}.";
+        $taken = match ($says->looks) {
+            0 => 'Nobody has looked at the level.',
+            1 => "Taken in 1 look: {$volume($says->takenMl)}.",
+            default => "Taken in {$says->looks} looks: {$volume($says->takenMl)}.",
+        };
         $code = $says->code->value;
 
         return match ($says->code) {

@@ -278,7 +278,8 @@ final class VisitTest extends ShopTestCase
         $due = Visit::query()->where('job_id', $job->id)->sole();
         $this->days(2);
         $this->sign($job, $due, ['alarm' => 'hot', 'told' => '1'])->assertSessionHasNoErrors();
-        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('It alarmed on the road')->assertSee('Nobody looked')
+        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('It alarmed on the road')->assertSee('<td>Nobody looked', false)
+            ->assertSee('Nobody has looked at the level.')
             ->assertSee('Temperature')->assertSee('complaint=overheats', false)->assertSee('kind=bleed', false);
         self::assertSame(Life::Followed, $job->refresh()->life());
         self::assertFalse(Visit::query()->where('job_id', $job->id)->whereNull('done_at')->exists(), 'a job, and no look');
