@@ -149,12 +149,13 @@ readonly class Document
         return is_string($value) && $value !== '' ? $value : throw $this->invalid($name, "{$name} must be a text.");
     }
 
-    /** An id of letters, digits, _ or -. */
+    /** An id of letters, digits, _ or -; no number, which names nothing to whoever reads it. */
     public function id(): string
     {
         $id = $this->fields['id'] ?? null;
-        if (! is_string($id) || ! preg_match('/^[A-Za-z0-9_-]{1,40}$/', $id)) {
-            throw $this->invalid('id', 'Give an id of letters, digits, _ or -, up to 40 characters.');
+        $names = $this->lenient ? '/^[A-Za-z0-9_-]{1,40}$/' : '/^(?!-?\d+$)[A-Za-z0-9_-]{1,40}$/';
+        if (! is_string($id) || ! preg_match($names, $id)) {
+            throw $this->invalid('id', 'Give an id of letters, digits, _ or -, up to 40 characters, and no number alone.');
         }
 
         return $id;

@@ -18,7 +18,8 @@ final readonly class Values
     }
 
     /**
-     * As decoded from storage. What is no value is left out; of a list or map of texts only the texts count.
+     * As decoded from storage. What is no value, or has no name, is left out; of a list or map of texts only the texts
+     * count.
      *
      * @param  array<mixed>  $data
      */
@@ -27,7 +28,8 @@ final readonly class Values
         foreach ($data as $name => $value) {
             if (is_array($value)) {
                 $data[$name] = array_values(array_filter($value, is_string(...)));
-            } elseif ($value !== null && ! is_scalar($value)) {
+            }
+            if (is_int($name) || ($value !== null && ! is_scalar($value) && ! is_array($value))) {
                 unset($data[$name]);
             }
         }

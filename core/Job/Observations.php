@@ -79,9 +79,9 @@ final class Observations
     {
         if (! isset($this->anywhere[$what])) {
             $found = [];
-            foreach ($this->job->steps as $id => $step) {
+            foreach ($this->job->steps as $step) {
                 if (in_array($what, $this->job->kinds->of($step)->observes(), true)) {
-                    array_push($found, ...$this->at($id, $what));
+                    array_push($found, ...$this->at($step->id, $what));
                 }
             }
             $this->anywhere[$what] = Told::inOrder($found);
@@ -101,7 +101,7 @@ final class Observations
     public function until(string $what, Observation $then): array
     {
         $found = [];
-        foreach ($this->job->steps as $id => $step) {
+        foreach ($this->job->steps as $step) {
             if (! in_array($what, $this->job->kinds->of($step)->observes(), true)) {
                 continue;
             }

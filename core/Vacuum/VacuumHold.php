@@ -202,7 +202,10 @@ final readonly class VacuumHold
         $inside = $this->readings === [] ? 0.0 : $this->air->under($this->readings[0]->vacuum)->kPa();
         $drives = ($outside ** 2 - $inside ** 2) / (2.0 * $outside);
 
-        return $airMlPerMinute * 1440.0 * ($capKpa / self::COOLANT_VISCOSITY) / ($drives / self::AIR_VISCOSITY);
+        // Nothing comes in where nothing draws: such a hold tells of no path.
+        return $drives <= 0.0
+            ? 0.0
+            : $airMlPerMinute * 1440.0 * ($capKpa / self::COOLANT_VISCOSITY) / ($drives / self::AIR_VISCOSITY);
     }
 
     /** @return non-empty-list<array{float, float}> seconds since the first reading, and kPa below the air */

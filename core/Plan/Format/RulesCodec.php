@@ -106,6 +106,9 @@ final class RulesCodec
     {
         $vessels = [];
         foreach ($in->children() as $one) {
+            if ($one->number('graduation_ml') <= 0.0) {
+                continue; // between marks that are not there nothing is read
+            }
             $use = VesselUse::tryFrom($one->text('use')) ?? VesselUse::Measure;
             $vessels[] = new Vessel(
                 $one->text('id'),

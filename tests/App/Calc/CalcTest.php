@@ -88,6 +88,11 @@ final class CalcTest extends TestCase
                 '{"circuit":{"format":"aqbel-circuit/1","name":"x","nodes":[],"passages":[],"ports":[]}}',
                 'circuit.nodes',
             ],
+            'a number for a name' => [
+                'drain',
+                '{"circuit":{"format":"aqbel-circuit/1","name":"x","nodes":[{"id":"1","x_mm":0,"z_mm":9},{"id":"b","x_mm":0,"z_mm":1}],"passages":[],"ports":[]}}',
+                'circuit.nodes.0.id',
+            ],
             'port' => [
                 'fill',
                 '{"circuit":{"format":"aqbel-circuit/1","name":"x","nodes":[{"id":"a","x_mm":0,"z_mm":9},{"id":"b","x_mm":0,"z_mm":1}],"passages":[{"id":"p","from":"a","to":"b","volume_ml":9}],"ports":[{"id":"f","node":"a","kind":"fill"}]},"at":"z"}',

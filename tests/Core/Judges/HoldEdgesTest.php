@@ -188,6 +188,7 @@ final class HoldEdgesTest extends TestCase
         self::assertNull($this->vacuum([[0, 21], [600, 21]])->holeMicrometres());
         $drives = (85.39 ** 2 - (85.39 - 21 * 3.386389) ** 2) / (2 * 85.39);
         self::assertEqualsWithDelta(31 * 1440 * (103 / 4.0e-3) / ($drives / 1.8e-5), $hold->weepMlPerDay(31, 103), 0.5);
+        self::assertSame(0.0, $this->vacuum([[0, 0], [300, 21], [600, 21]])->weepMlPerDay(31, 103), 'nothing drew');
     }
 
     /**
