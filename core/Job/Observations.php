@@ -105,12 +105,12 @@ final class Observations
             if (! in_array($what, $this->job->kinds->of($step)->observes(), true)) {
                 continue;
             }
-            $told = $id === $then->told()->step
+            $told = $step->id === $then->told()->step
                 ? array_map($what::of(...), array_filter(
-                    $this->toldAt($id, $what::forms()),
+                    $this->toldAt($step->id, $what::forms()),
                     fn (Entry $line) => $line->at <= $then->told()->at,
                 ))
-                : $this->at($id, $what);
+                : $this->at($step->id, $what);
             foreach ($told as $one) {
                 if ($one !== null && ! $one->told()->isAfter($then->told())) {
                     $found[] = $one;
