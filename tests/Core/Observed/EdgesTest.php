@@ -199,6 +199,18 @@ final class EdgesTest extends TestCase
         ]);
     }
 
+    public function test_without_a_needle_a_hose_tells_how_warm_it_is_and_a_heater_alone_does_not(): void
+    {
+        $felt = fn (array $values): ?FeltReading => FeltReading::of(
+            new Entry(1, 0, '', '', 'felt', new Values(['needle' => 'none', ...$values])),
+        );
+        self::assertNull($felt([]));
+        self::assertTrue($felt(['hose' => 'hot'])?->isWarmedUp());
+        self::assertFalse($felt(['hose' => 'warm'])?->isWarmedUp());
+        self::assertFalse($felt(['heater' => 'hot'])?->isWarmedUp());
+        self::assertFalse($felt(['needle' => 'low', 'hose' => 'hot'])?->isWarmedUp());
+    }
+
     public function test_what_is_told_in_haste_is_neither_a_reading_nor_felt(): void
     {
         $told = fn (string $form, array $values): ?ToldInHaste => ToldInHaste::of(

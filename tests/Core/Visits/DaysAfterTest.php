@@ -230,6 +230,7 @@ final class DaysAfterTest extends TestCase
     #[TestWith([['alarm' => 'hot'], null])]
     #[TestWith([['alarm' => 'other', 'celsius' => '95', 'volume' => 'a lot'], null])]
     #[TestWith([['level' => 'not_seen'], null])]
+    #[TestWith([['level' => 'not_seen', 'celsius' => '95'], null])]
     #[TestWith([['level' => 'not_looked', 'complaint' => 'again'], null])]
     #[TestWith([['level' => 'not_looked', 'note' => 'rang up: all well'], null])]
     #[TestWith([['level' => 'not_looked', 'odometer' => '128300 km'], null])]
