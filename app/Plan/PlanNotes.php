@@ -8,6 +8,7 @@ use App\Models\LastJob;
 use Aqbel\Core\Circuit\Circuit;
 use Aqbel\Core\Circuit\Format\Inherited;
 use Aqbel\Core\Flow\Tie;
+use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\LikelyRuns;
 use Aqbel\Core\Plan\NextChange;
@@ -57,6 +58,7 @@ final readonly class PlanNotes
             return null;
         }
         $open = array_filter(array_map(fn (string $port) => $this->circuit->ports[$port]->label ?? null, $left->open));
+        $setUp = array_map(fn (SetUp $what) => $what->label(), SetUp::coded($left->setUp));
         $inside = $left->contentMl === null
             ? 'What is inside nobody recorded.'
             : "Inside by its ledger: {$this->units->format($left->contentMl, Dimension::Volume)} ± "
@@ -66,7 +68,10 @@ final readonly class PlanNotes
             'triangle-alert',
             'wait',
             $left->signed ? "{$left->job} was signed short of its mark." : "{$left->job} was given up.",
-            ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ').$inside,
+            ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ')
+            .($setUp === [] ? '' : 'It was left '.implode(', ', $setUp).'. ')
+            .($left->stopped ? 'A run had to be stopped, and nobody has said why: that is the first step after the cold check. ' : '')
+            .$inside,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Plan\LeftBehind;
@@ -14,11 +15,13 @@ use Aqbel\Core\Plan\LeftBehind;
  */
 final class StandsOpen
 {
-    /** @return list<string> ids of ports; none while it is drained, and something before the step is still to be done */
+    /** @return list<string> ids of ports; none while it is drained, or something before the step is still to be done */
     public static function of(Situation $at): array
     {
         return $at->once(self::class, function () use ($at): array {
-            if ($at->step->stage->value < Stage::Rinse->value || $at->job->openBefore($at->step) !== []) {
+            $drains = $at->step->stage->value < Stage::Rinse->value
+                && ! $at->job->kinds->of($at->step)->does(Does::RunsEngine);
+            if ($drains || $at->job->openBefore($at->step) !== []) {
                 return [];
             }
             $minded = [];

@@ -6,6 +6,7 @@ namespace Aqbel\Core\Judged;
 
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\Observation;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;
@@ -16,6 +17,7 @@ use Aqbel\Core\Observed\PumpedToVent;
 use Aqbel\Core\Observed\PumpedUp;
 use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Observed\WasSetBack;
+use Aqbel\Core\Plan\Plan;
 
 /**
  * What was set up for the work and by the journal still stands, though no step still to come sets it back: whoever was
@@ -36,22 +38,45 @@ final class StillSetUp
     public static function standing(JobState $job): array
     {
         return array_values(array_filter([
-            NoseUp::mm($job) > 0.0 ? SetUp::NoseUp : null,
-            self::pumped($job) !== null ? SetUp::UnderPressure : null,
-            TakenOff::standing($job) !== [] ? SetUp::JointOff : null,
+            NoseUp::mm($job) > 0.0 || self::isLeft($job, SetUp::NoseUp) ? SetUp::NoseUp : null,
+            self::pumped($job) !== null || self::isLeft($job, SetUp::UnderPressure) ? SetUp::UnderPressure : null,
+            TakenOff::standing($job) !== [] || self::isLeft($job, SetUp::JointOff) ? SetUp::JointOff : null,
         ]));
+    }
+
+    /** So the job before it left it, as it was given up, and nobody has set it back since. */
+    private static function isLeft(JobState $job, SetUp $what): bool
+    {
+        $back = array_filter(
+            array_map(WasSetBack::of(...), $job->cameUp()),
+            fn (?WasSetBack $one) => $one?->what === $what,
+        );
+
+        return in_array($what->value, Plan::of($job)->choices->left->setUp ?? [], true) && $back === []
+            && ! self::isDone($job, match ($what) {
+                SetUp::NoseUp => Does::LowersNose,
+                SetUp::UnderPressure => Does::LoadsJoints,
+                SetUp::JointOff => Does::ClosesUp,
+            });
+    }
+
+    private static function isDone(JobState $job, Does $what): bool
+    {
+        $done = fn (Step $step): bool => ($job->closed[$step->id] ?? null)?->is(Lines::Finish) === true;
+
+        return array_filter($job->stepsThat($what), $done) !== [];
     }
 
     /** While it is drained hoses are off; and what came off when an engine had run here is for the steps after it. */
     private static function isMindedLater(Situation $at): bool
     {
-        if ($at->step->stage->value < Stage::Rinse->value) {
-            return true;
-        }
         $kind = $at->job->kinds->of($at->step);
+        if ($at->step->stage->value < Stage::Rinse->value) {
+            return ! $kind->does(Does::RunsEngine);
+        }
         $ran = $kind->does(Does::RunsEngine) ? $kind->ran($at) : null;
 
-        return $ran !== null && array_filter(TakenOff::standing($at->job), fn (TakenOff $off) => $off->at < $ran) === [];
+        return $ran !== null && ! self::isLeft($at->job, SetUp::JointOff) && array_filter(TakenOff::standing($at->job), fn (TakenOff $off) => $off->at < $ran) === [];
     }
 
     private static function isToBeSetBack(Situation $at, SetUp $what): bool
@@ -59,7 +84,7 @@ final class StillSetUp
         $isOpen = fn (string $step): bool => $step === $at->step->id || ! isset($at->job->closed[$step]);
         $by = match ($what) {
             SetUp::NoseUp => array_map(fn (Step $step) => $step->id, $at->job->stepsThat(Does::LowersNose)),
-            SetUp::UnderPressure => [(string) self::pumped($at->job)?->told()->step],
+            SetUp::UnderPressure => array_filter([self::pumped($at->job)?->told()->step]),
             SetUp::JointOff => [],
         };
 

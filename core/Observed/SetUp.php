@@ -11,6 +11,15 @@ enum SetUp: string
     case UnderPressure = 'pressure';
     case JointOff = 'off';
 
+    /**
+     * @param  list<string>  $codes
+     * @return list<self>
+     */
+    public static function coded(array $codes): array
+    {
+        return array_values(array_filter(array_map(self::tryFrom(...), $codes)));
+    }
+
     /** How the vehicle stands by it. */
     public function label(): string
     {

@@ -11,6 +11,9 @@ use Aqbel\Core\Job\PortState;
 /** What a job that was given up, or signed short of its mark, leaves to the next one on the same vehicle. */
 final readonly class LeftBehind
 {
+    /** The step at which its cause is looked for, where a run of it had to be stopped. */
+    public const CAUSE = 'why_stopped:left';
+
     /** Under which closing up ticks that a port left open is closed, before the port. */
     public const TICK = 'left_open.';
 
@@ -19,6 +22,8 @@ final readonly class LeftBehind
      * @param  list<string>  $open  ports that stand open
      * @param  ?float  $contentMl  inside by its ledger; null where nobody recorded what was found
      * @param  bool  $signed  whether it was signed: then it was full to its mark by the level, if not by its sums
+     * @param  list<string>  $setUp  codes of what was set up for its work and still stands
+     * @param  bool  $stopped  whether a run of it had to be stopped, and nobody has looked for the cause
      */
     public function __construct(
         public string $job,
@@ -26,6 +31,8 @@ final readonly class LeftBehind
         public ?float $contentMl = null,
         public float $plusMinusMl = 0.0,
         public bool $signed = false,
+        public array $setUp = [],
+        public bool $stopped = false,
     ) {
     }
 
@@ -65,6 +72,24 @@ final readonly class LeftBehind
             : new self($number, $open, max(0.0, $ledger->contentMl), $ledger->plusMinusMl);
     }
 
+    /**
+     * With how the vehicle stands besides.
+     *
+     * @param  list<string>  $setUp  codes
+     */
+    public function with(array $setUp, bool $stopped): self
+    {
+        return new self(
+            $this->job,
+            $this->open,
+            $this->contentMl,
+            $this->plusMinusMl,
+            $this->signed,
+            $setUp,
+            $stopped,
+        );
+    }
+
     /** @return list<string> */
     private static function ticked(JobState $job): array
     {
@@ -86,6 +111,8 @@ final readonly class LeftBehind
             'open' => $this->open,
             'content_ml' => $this->contentMl,
             'plus_minus_ml' => $this->plusMinusMl,
+            ...$this->setUp === [] ? [] : ['set_up' => $this->setUp],
+            ...$this->stopped ? ['stopped' => true] : [],
         ];
     }
 }

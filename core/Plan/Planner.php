@@ -218,6 +218,7 @@ final readonly class Planner
             new Step('gather', 'gather', Stage::Plan),
             new Step('make_safe', 'make_safe', Stage::MakeSafe),
             new Step('cold_check', 'cool_down', Stage::MakeSafe),
+            $when($choices->left?->stopped === true, LeftBehind::CAUSE, 'why_stopped', Stage::MakeSafe),
             new Step('inspect', 'inspect', Stage::MakeSafe),
             $when($choices->leakFirst(), 'find_drip', 'find_drip', Stage::MakeSafe),
             ...$this->drains($on->circuit, $on->predicted),

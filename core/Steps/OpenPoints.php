@@ -24,7 +24,7 @@ final class OpenPoints
     public static function said(Situation $at, Kind $kind): string
     {
         $minds = $kind->does(Does::LoadsJoints) || $kind->does(Does::RunsEngine) || $kind->does(Does::Signs);
-        $open = $minds || $kind->does(Does::Fills) ? StandsOpen::of($at) : [];
+        $open = ! SetUpGate::isNotRun($at) && ($minds || $kind->does(Does::Fills)) ? StandsOpen::of($at) : [];
         // While it is filled air leaves by what is open above; by a drain the coolant does.
         $open = $minds ? $open : array_filter(
             $open,

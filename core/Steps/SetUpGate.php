@@ -9,6 +9,8 @@ use Aqbel\Core\Job\Kind;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\StillSetUp;
 use Aqbel\Core\Judged\TakenOff;
+use Aqbel\Core\Observed\BaselineRead;
+use Aqbel\Core\Observed\NotRunBefore;
 use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -34,12 +36,28 @@ final class SetUpGate
             $what === SetUp::UnderPressure && $minds(...self::NOT_UNDER_PRESSURE) => 'It was pumped up, and nobody has said that the pressure is off. Let it off before the tester '
                 .'comes off, and say so.',
             $what === SetUp::JointOff && $minds(...self::NOT_APART) => 'By the journal it came off, and nobody has said that it is back: '
-                .implode(', ', array_unique(array_map(fn (TakenOff $off) => $off->label(), TakenOff::standing($at->job))))
+                .implode(', ', self::off($at))
                 .'. Put it back, and say so.',
             default => '',
-        }, StillSetUp::of($at));
+        }, self::isNotRun($at) ? [] : StillSetUp::of($at));
 
         return implode(' ', array_filter($said));
+    }
+
+    /** Where nobody runs it before the work nothing is to be set back for that. */
+    public static function isNotRun(Situation $at): bool
+    {
+        return $at->latest(NotRunBefore::class) !== null || $at->latest(BaselineRead::class)?->ran === false;
+    }
+
+    /** @return list<string> */
+    private static function off(Situation $at): array
+    {
+        $off = array_values(array_unique(
+            array_map(fn (TakenOff $off) => $off->label(), TakenOff::standing($at->job)),
+        ));
+
+        return $off === [] ? ['what the job before left off'] : $off;
     }
 
     public static function verdict(Situation $at, Kind $kind): ?Verdict

@@ -6,6 +6,10 @@ namespace Tests\Feature;
 
 use App\Instruments\Door;
 use App\Models\Job;
+use Aqbel\Core\Judged\StillSetUp;
+use Aqbel\Core\Observed\SetUp;
+use Aqbel\Core\Plan\LeftBehind;
+use Aqbel\Core\Steps\GivenUp;
 use Illuminate\Support\Carbon;
 
 /** What was set up for the work stands until somebody says that it is set back, whoever was passed over. */
@@ -41,6 +45,58 @@ final class SetUpTest extends ShopTestCase
         $this->get("/jobs/{$this->job->id}")->assertOk()->assertSee('Now the pressure is off')->assertDontSee('nobody has said');
         $this->enter($this->job, 'heat_cycle:1', 'start', $start)->assertSessionHasNoErrors();
         $this->get("/jobs/{$this->job->id}/manage")->assertOk()->assertDontSee('Still under pressure.');
+    }
+
+    public function test_a_danger_is_not_given_up_with_the_job(): void
+    {
+        $this->walk($this->job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+        $this->enter($this->job, 'heat_cycle:1', 'reading', ['sign' => 'steam', 'bubbles' => 'hidden'])->assertSessionHasNoErrors();
+        $this->enter($this->job, 'heat_cycle:1', 'shut_off', [])->assertSessionHasNoErrors();
+        $next = $this->givenUpAndPlannedAnew($this->job);
+        $this->get("/jobs/{$next->id}?step=found")->assertSee('had to be stopped, and nobody has said why');
+        // Given up once more before anybody looked, it goes on.
+        $again = $this->givenUpAndPlannedAnew($next);
+        $this->walk($again)->until(LeftBehind::CAUSE);
+        $this->finish($again, LeftBehind::CAUSE, 'It was fine afterwards')->assertSessionHasErrors('finish');
+        $this->enter($again, LeftBehind::CAUSE, 'cause', ['cause' => 'air', 'how' => 'a litre short'])->assertSessionHasNoErrors();
+        $this->finish($again, LeftBehind::CAUSE)->assertSessionHasNoErrors();
+        $last = $this->givenUpAndPlannedAnew($again);
+        self::assertArrayNotHasKey(LeftBehind::CAUSE, $last->state()->steps);
+        $this->get("/jobs/{$last->id}?step=found")->assertDontSee('had to be stopped');
+    }
+
+    public function test_what_still_stands_when_a_job_is_given_up_is_set_back_in_the_next(): void
+    {
+        $this->walk($this->job)->until('pressure_test');
+        $this->enter($this->job, 'pressure_test', 'pumped', ['start' => '60 kPa'])->assertSessionHasNoErrors();
+        $out = ['way' => 'hose', 'volume' => '0.3 L', 'vessel' => 'jug', 'part' => ''];
+        $this->enter($this->job, 'pressure_test', 'outlet', $out)->assertSessionHasNoErrors();
+        $next = $this->givenUpAndPlannedAnew($this->job);
+        $this->get("/jobs/{$next->id}?step=found")->assertSee('under pressure; with a hose off');
+        $standing = fn (Job $job): array => StillSetUp::standing($job->refresh()->state());
+        $again = $this->givenUpAndPlannedAnew($next);
+        self::assertSame([SetUp::UnderPressure, SetUp::JointOff], $standing($again));
+        $this->walk($again)->until('baseline');
+        $this->get("/jobs/{$again->id}")->assertSee('nobody has said that the pressure is off');
+        $this->enter($again, 'baseline', 'set_back', ['what' => 'pressure'])->assertSessionHasNoErrors();
+        self::assertSame([SetUp::JointOff], $standing($again));
+        $this->get("/jobs/{$again->id}")->assertSee('what the job before left off. Put it back');
+        $this->enter($again, 'baseline', 'not_run', [])->assertSessionHasNoErrors();
+        $this->finish($again, 'baseline')->assertSessionHasNoErrors();
+        $this->walk($again)->until('mix');
+        self::assertSame([], $standing($again), 'closing up puts back what is off');
+        self::assertSame([], GivenUp::leaves($again->refresh()->state(), 'J0001', now()->getTimestamp())->setUp);
+    }
+
+    private function givenUpAndPlannedAnew(Job $job): Job
+    {
+        Carbon::setTestNow(now()->addHours(14));
+        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Waits for a part', 'anew' => '0'])->assertSessionHasNoErrors();
+        $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertOk()->assertSee("{$job->number()} was given up.");
+        $next = $this->plan('SKP 660');
+        $this->actingAs($this->imre);
+
+        return $next;
     }
 
     public function test_however_much_is_to_be_put_right_first_each_has_its_own_key(): void

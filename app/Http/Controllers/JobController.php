@@ -35,6 +35,7 @@ use Aqbel\Core\Quantity\Dimension;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Tone;
+use Aqbel\Core\Steps\GivenUp;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Replanning;
 use Illuminate\Http\JsonResponse;
@@ -206,7 +207,7 @@ final class JobController extends JournalController
             return [
                 'abandoned_at' => now(), 'abandoned_by' => self::person($request)->id, 'abandoned_because' => $why,
                 'rests_until' => null,
-                'left_behind' => LeftBehind::of($state, $job->number(), now()->getTimestamp())->toArray(),
+                'left_behind' => GivenUp::leaves($state, $job->number(), now()->getTimestamp())->toArray(),
             ];
         }, fn () => new Change('given up', '', $why));
 

@@ -78,6 +78,8 @@ final class ChoicesCodec
             $in->maybe('content_ml'),
             $in->number('plus_minus_ml'),
             ($data['signed'] ?? false) === true,
+            $in->names('set_up'),
+            ($data['stopped'] ?? false) === true,
         );
     }
 

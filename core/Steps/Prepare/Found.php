@@ -13,6 +13,7 @@ use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
 use Aqbel\Core\Observed\ContentFound;
+use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Plan\JobKind;
 use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Plan;
@@ -91,7 +92,11 @@ final class Found extends StepKind
         return [
             "{$left->job} was given up: {$inside}"
             .($open === [] ? '' : '; open: '.implode(', ', $open))
+            .implode('', array_map(fn (SetUp $what) => "; {$what->label()}", SetUp::coded($left->setUp)))
             .'. Look whether that is still so.',
+            ...$left->stopped
+                ? ["A run of {$left->job} had to be stopped, and nobody has said why: its cause comes before the work."]
+                : [],
         ];
     }
 

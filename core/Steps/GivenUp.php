@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps;
+
+use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\JobState;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\StillSetUp;
+use Aqbel\Core\Observed\SetUp;
+use Aqbel\Core\Plan\LeftBehind;
+use Aqbel\Core\Plan\Plan;
+
+/** What a job that is given up leaves to the next on the same vehicle: a danger is not given up with it. */
+final class GivenUp
+{
+    /** @param  string  $number  of the job */
+    public static function leaves(JobState $job, string $number, int $now): LeftBehind
+    {
+        return LeftBehind::of($job, $number, $now)->with(
+            array_map(fn (SetUp $what) => $what->value, StillSetUp::standing($job)),
+            self::isUnexplained($job, $now),
+        );
+    }
+
+    /** Whether a run had to be stopped, here or in the job before, and nobody has looked for the cause since. */
+    private static function isUnexplained(JobState $job, int $now): bool
+    {
+        $left = Plan::of($job)->choices->left?->stopped === true && ! isset($job->closed[LeftBehind::CAUSE]);
+        $stopped = array_filter($job->stepsThat(Does::RunsEngine), function (Step $step) use ($job, $now): bool {
+            $kind = $job->kinds->of($step);
+
+            return $kind instanceof StepKind && $kind->wasStopped($job->at($step, $now))
+                && ! isset($job->closed["why_stopped:{$step->id}"]);
+        });
+
+        return $left || $stopped !== [];
+    }
+}
