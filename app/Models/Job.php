@@ -35,6 +35,7 @@ use Illuminate\Support\Facades\DB;
  * @property ?Summary $summary
  * @property Carbon|null $signed_at
  * @property Carbon|null $followed_at  of the first visit after its signature
+ * @property ?string $days_after  code of what the visits say, as they were judged at the last
  * @property Carbon|null $closed_at  since when the visits say that nothing more comes
  * @property ?int $day_rank  put before others in the plan of the day, the lowest first
  * @property ?string $document  all of a job that came from elsewhere, as it came; null of one of this shop

@@ -12,6 +12,8 @@ use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Usage;
 use Aqbel\Core\Quantity\Unit;
 use Aqbel\Core\Quantity\UnitSystem;
+use Aqbel\Core\Visits\DaysAfterCode;
+use Aqbel\Core\Visits\DaysAfterWords;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
@@ -165,6 +167,7 @@ class Vehicle extends Row
             ->select([
                 'id',
                 'signed_at',
+                'days_after',
                 'summary->watch as watch',
                 'plan->choices->usage as usage',
                 'plan->input->usage as earlier_usage',
@@ -174,7 +177,8 @@ class Vehicle extends Row
             return null;
         }
         $list = fn (string $name): array => (array) json_decode((string) $job->getAttribute($name), true);
-        $watch = array_values(array_filter($list('watch'), is_string(...)));
+        $after = DaysAfterWords::watch(DaysAfterCode::tryFrom((string) $job->days_after));
+        $watch = array_values(array_filter([$after, ...$list('watch')], is_string(...)));
 
         return new LastJob(
             $job->number(),

@@ -287,6 +287,7 @@ final readonly class VisitBook
         $closed = $says?->code === DaysAfterCode::Closed && ! $due;
         $this->job->update([
             'followed_at' => $this->job->followed_at ?? now(), 'closed_at' => $closed ? now() : null,
+            'days_after' => $says?->code->value,
             'left_behind' => LeftBehind::signed($state, $this->job->number(), $says->takenMl ?? 0.0)?->toArray(),
         ]);
         Facts::forget($this->job->id);

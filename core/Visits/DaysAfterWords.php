@@ -81,4 +81,21 @@ final class DaysAfterWords
             ),
         };
     }
+
+    /** What whoever plans the next job on the vehicle has to know; null where nothing is open. */
+    public static function watch(?DaysAfterCode $code): ?string
+    {
+        return match ($code) {
+            null, DaysAfterCode::Closed, DaysAfterCode::TooFew => null,
+            DaysAfterCode::StillToCome => 'air was still working out in the days after',
+            DaysAfterCode::LeftBelow => 'its level was left below the mark in the days after',
+            DaysAfterCode::TooWeak => 'it freezes too early by the refractometer',
+            DaysAfterCode::Rises => 'its level stood higher than it was left: test for combustion gas',
+            DaysAfterCode::Leak => 'it loses coolant: a leak, by the days after',
+            DaysAfterCode::Both => 'it loses coolant: a leak beside the air, by the days after',
+            DaysAfterCode::ComplaintAgain => 'the complaint is there again',
+            DaysAfterCode::Alarmed => 'it alarmed on the road',
+            DaysAfterCode::NotSeen => 'no coolant was to be seen in the days after',
+        };
+    }
 }

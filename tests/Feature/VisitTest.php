@@ -283,6 +283,9 @@ final class VisitTest extends ShopTestCase
             ->assertSee('Temperature')->assertSee('complaint=overheats', false)->assertSee('kind=bleed', false);
         self::assertSame(Life::Followed, $job->refresh()->life());
         self::assertFalse(Visit::query()->where('job_id', $job->id)->whereNull('done_at')->exists(), 'a job, and no look');
+        // Whoever plans anything on it is told, also by another way than from here; and who looks at the vehicle.
+        $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertOk()->assertSee('it alarmed on the road');
+        $this->get("/vehicles/{$job->vehicle_id}")->assertOk()->assertSee('it alarmed on the road');
     }
 
     public function test_what_was_signed_short_of_its_mark_is_where_the_next_plan_begins(): void
