@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Aqbel\Core\Observed;
 
 use Aqbel\Core\Circuit\Facts;
+use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Entry;
+use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Values;
 
 /** How the engine ran before the work: where it settled, when its fan came, what its heater gave. */
 final readonly class BaselineRead extends Report
@@ -68,6 +71,26 @@ final readonly class BaselineRead extends Report
             $line->number(self::FAN_OFF),
             $outlets,
         );
+    }
+
+    /** Whether it tells of an engine that was warm, whatever is said of where it ran. */
+    public function isOfARun(): bool
+    {
+        $read = [$this->plateauC, $this->fanOnC, $this->fanOffC, ...array_values($this->outletsC)];
+
+        return array_filter($read, is_float(...)) !== [];
+    }
+
+    /** @throws InvalidField where it was not run, by what stood there, and was read all the same */
+    public static function admit(Situation $at, string $form, Values $values): void
+    {
+        $read = self::of(new Entry(0, $at->now, '', $at->step->id, $form, $values));
+        if ($read !== null && ! $read->ran && $read->isOfARun()) {
+            throw new InvalidField(
+                self::RAN,
+                'These are readings of an engine that runs: choose where it ran, or leave them empty.',
+            );
+        }
     }
 
     public static function asked(Facts $facts): Form

@@ -15,7 +15,7 @@ final readonly class ContentFound extends Report
 {
     private const FORM = 'found';
 
-    private const CONTENT = 'content';
+    public const CONTENT = 'content';
 
     public const MISSING = 'missing';
 
@@ -86,6 +86,12 @@ final readonly class ContentFound extends Report
     {
         return in_array($values->text(self::CONTENT), [self::LOW, self::PARTLY], true)
             && $values->number(self::MISSING) === null;
+    }
+
+    /** Whether something is missing of what stands at its mark: one of the two was left as it stood. */
+    public static function contradict(Values $values): bool
+    {
+        return $values->text(self::CONTENT) === self::FULL && $values->number(self::MISSING) > 0.0;
     }
 
     public function isEmpty(): bool

@@ -5,13 +5,17 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Prepare;
 
 use Aqbel\Core\Job\Does;
+use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Observed\BaselineRead;
 use Aqbel\Core\Observed\NotRunBefore;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
 
 /** Stage 0: readings before the work, to hold the readings afterwards against. */
 final class Baseline extends StepKind
@@ -72,6 +76,25 @@ final class Baseline extends StepKind
         return $at->latest(BaselineRead::class) !== null || $at->latest(NotRunBefore::class) !== null
             ? []
             : [Obstacle::missing('no_baseline', 'Take the readings, or record that the engine was not run.')];
+    }
+
+    public function admit(Situation $at, string $form, Values $values): void
+    {
+        BaselineRead::admit($at, $form, $values);
+    }
+
+    /** What it shows before the work is no proof, and past the limit it is said: the neck stays shut. */
+    public function judge(Situation $at): ?Verdict
+    {
+        $limit = StopLimitAtNeck::of($at, Neck::Sealed)->limit->degC();
+        $past = array_filter($at->observed(BaselineRead::class), fn (BaselineRead $read) => $read->plateauC >= $limit);
+
+        return $past === [] ? null : Verdict::wait(
+            'past_limit',
+            'It ran too hot',
+            "{$at->degrees((float) end($past)->plateauC)} is past the limit of {$at->degrees($limit)}. Let it cool, its neck "
+                .'stays shut till then. Why it does so is what this job looks for.',
+        );
     }
 
     public function ran(Situation $at): ?int

@@ -152,6 +152,12 @@ final class Found extends StepKind
         if (ContentFound::lacksHowMuch($this->complete($at, $form, $values))) {
             throw new InvalidField(ContentFound::MISSING, 'Say about how much is missing; the ledger starts from it.');
         }
+        if (ContentFound::contradict($values)) {
+            throw new InvalidField(
+                ContentFound::CONTENT,
+                'Full to its mark, and something missing: choose how low it is, or leave the amount empty.',
+            );
+        }
     }
 
     public function atOnce(Situation $at): Form
