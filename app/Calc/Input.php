@@ -15,10 +15,12 @@ use Aqbel\Core\Matter\Atmosphere;
 use Aqbel\Core\Matter\Glycol;
 use Aqbel\Core\Matter\Mixture;
 use Aqbel\Core\Mixing\Compatibility;
+use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Plan\Choices;
 use Aqbel\Core\Plan\Complaint;
 use Aqbel\Core\Plan\HouseRules;
 use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Plan\Tool;
 use Aqbel\Core\Plan\WarmUp;
 use Aqbel\Core\Quantity\Length;
@@ -53,6 +55,7 @@ final readonly class Input extends Document
         'bleeds',
         'content',
         'on_what_stays',
+        'left',
     ];
 
     /** `barometer_kpa` where given, else `elevation_m`; one of them is needed unless a default is named. */
@@ -123,10 +126,25 @@ final readonly class Input extends Document
             shelter: Shelter::from(
                 $in->choice('shelter', array_column(Shelter::cases(), 'value'), Shelter::Open->value),
             ),
+            left: $in->has('left') ? $in->child('left')->left($circuit) : null,
             onWhatStays: $in->yes('on_what_stays'),
         );
 
         return $in->has('drains') || ! $choices->drainsNothing() ? $choices : $choices->draining([]);
+    }
+
+    /** What a job before that was given up, or signed short of its mark, has left. */
+    private function left(Circuit $circuit): LeftBehind
+    {
+        return new LeftBehind(
+            $this->line('job', 40) ?? '',
+            $this->known('open', array_map(strval(...), array_keys($circuit->ports))),
+            $this->optionalNumber('content_ml', 0, 1_000_000),
+            $this->number('plus_minus_ml', 0, 1_000_000, 0),
+            $this->yes('signed'),
+            $this->known('set_up', array_column(SetUp::cases(), 'value')),
+            $this->yes('stopped'),
+        );
     }
 
     /** A yes or no that may be left out for no. */
