@@ -19,13 +19,14 @@ final class StandsOpen
     public static function of(Situation $at): array
     {
         return $at->once(self::class, function () use ($at): array {
-            $drains = $at->step->stage->value < Stage::Rinse->value
-                && ! $at->job->kinds->of($at->step)->does(Does::RunsEngine);
-            if ($drains || $at->job->openBefore($at->step) !== []) {
+            $isBefore = $at->step->stage->value < Stage::Rinse->value;
+            $runs = $at->job->kinds->of($at->step)->does(Does::RunsEngine);
+            if (($isBefore && ! $runs) || $at->job->openBefore($at->step) !== []) {
                 return [];
             }
             $minded = [];
-            foreach ($at->job->steps as $id => $step) {
+            // Before the work no step has shut anything yet by the time it runs.
+            foreach ($isBefore ? [] : $at->job->steps as $id => $step) {
                 if (! isset($at->job->closed[$id])) {
                     $minded[] = $step->params->text('port');
                 }

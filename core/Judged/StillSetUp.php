@@ -52,12 +52,14 @@ final class StillSetUp
             fn (?WasSetBack $one) => $one?->what === $what,
         );
 
-        return in_array($what->value, Plan::of($job)->choices->left->setUp ?? [], true) && $back === []
-            && ! self::isDone($job, match ($what) {
-                SetUp::NoseUp => Does::LowersNose,
-                SetUp::UnderPressure => Does::LoadsJoints,
-                SetUp::JointOff => Does::ClosesUp,
-            });
+        $by = match ($what) {
+            SetUp::NoseUp => Does::LowersNose,
+            SetUp::UnderPressure => null,
+            SetUp::JointOff => Does::ClosesUp,
+        };
+
+        return in_array($what->value, Plan::of($job)->choices->left->setUp ?? [], true)
+            && $back === [] && ($by === null || ! self::isDone($job, $by));
     }
 
     private static function isDone(JobState $job, Does $what): bool
@@ -76,7 +78,7 @@ final class StillSetUp
         }
         $ran = $kind->does(Does::RunsEngine) ? $kind->ran($at) : null;
 
-        return $ran !== null && ! self::isLeft($at->job, SetUp::JointOff) && array_filter(TakenOff::standing($at->job), fn (TakenOff $off) => $off->at < $ran) === [];
+        return $ran !== null && array_filter(TakenOff::standing($at->job), fn (TakenOff $off) => $off->at < $ran) === [];
     }
 
     private static function isToBeSetBack(Situation $at, SetUp $what): bool

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Journeys;
+
+use Aqbel\Core\Steps\GivenUp;
+use PHPUnit\Framework\TestCase;
+
+/** What a job leaves at the moment at which it is given up. */
+final class GivenUpTest extends TestCase
+{
+    public function test_a_run_that_was_stopped_is_left_until_its_cause_was_looked_for(): void
+    {
+        $until = fn (int $lines): bool => $this->leavesStopped(array_slice([
+            ['until' => 'heat_cycle:1'],
+            ['step' => 'heat_cycle:1', 'form' => 'start', 'values' => ['place' => 'extraction', 'neck' => 'sealed']],
+            ['step' => 'heat_cycle:1', 'form' => 'reading', 'values' => ['sign' => 'steam'], 'min' => 5],
+            ['step' => 'heat_cycle:1', 'form' => 'shut_off'],
+            ['finish' => 'heat_cycle:1'],
+            ['step' => 'cool_down:1', 'form' => 'reading', 'values' => ['ect' => 24, 'air' => 15], 'min' => 400],
+            ['finish' => 'cool_down:1'],
+            ['step' => 'why_stopped:heat_cycle:1', 'form' => 'cause', 'values' => ['cause' => 'air', 'how' => 'a litre short']],
+            ['finish' => 'why_stopped:heat_cycle:1'],
+        ], 0, $lines));
+        self::assertSame(
+            [false, false, true, true, true, true, true, true, false],
+            array_map($until, range(1, 9)),
+        );
+    }
+
+    /** @param  list<array<string, mixed>>  $lines */
+    private function leavesStopped(array $lines): bool
+    {
+        $journey = new Journey(['about' => '', 'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity'], 'lines' => $lines]);
+        $journey->play();
+
+        return GivenUp::leaves($journey->state(), 'J0001', 2_000_000)->stopped;
+    }
+}
