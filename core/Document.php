@@ -155,7 +155,7 @@ readonly class Document
         $id = $this->fields['id'] ?? null;
         $names = $this->lenient ? '/^[A-Za-z0-9_-]{1,40}$/' : '/^(?!-?\d+$)[A-Za-z0-9_-]{1,40}$/';
         if (! is_string($id) || ! preg_match($names, $id)) {
-            throw $this->invalid('id', 'Give an id of letters, digits, _ or -, up to 40 characters, and no number alone.');
+            throw $this->invalid('id', 'Give an id of letters, digits, _ or -, up to 40 characters, no number alone.');
         }
 
         return $id;

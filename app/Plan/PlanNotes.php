@@ -70,7 +70,9 @@ final readonly class PlanNotes
             $left->signed ? "{$left->job} was signed short of its mark." : "{$left->job} was given up.",
             ($open === [] ? '' : 'Left open: '.implode(', ', $open).'. ')
             .($setUp === [] ? '' : 'It was left '.implode(', ', $setUp).'. ')
-            .($left->stopped ? 'A run had to be stopped, and nobody has said why: that is the first step after the cold check. ' : '')
+            .($left->stopped
+                ? 'A run had to be stopped, and nobody has said why: that comes right after the cold check. '
+                : '')
             .$inside,
         );
     }

@@ -155,7 +155,10 @@ final readonly class Driven extends Report
         }
         $alarmed = ! in_array($values->text(self::ALARM), ['', Alarm::None->value], true);
         if (! $alarmed && $values->number(self::HOTTEST) === null && $values->text(self::NEEDLE) === '') {
-            throw new InvalidField(self::HOTTEST, 'Enter the highest coolant temperature, where the needle stood, or that it was hot by hand.');
+            throw new InvalidField(
+                self::HOTTEST,
+                'Enter the highest coolant temperature, where the needle stood, or that it was hot by hand.',
+            );
         }
         if (self::contradict($values->number(self::HOTTEST), Needle::tryFrom($values->text(self::NEEDLE)))) {
             throw new InvalidField(self::NEEDLE, 'The needle and the highest coolant temperature do not go together. '

@@ -86,7 +86,9 @@ final readonly class FeltReading extends Report
             $outlets[] = $i === 0 ? $field->usuallySaid() : $field->optional();
         }
 
-        return new Form(self::FORM, self::BUTTON, [...self::needleAndHose($facts, $before), ...$outlets, ...$besides], false);
+        $fields = [...self::needleAndHose($facts, $before), ...$outlets, ...$besides];
+
+        return new Form(self::FORM, self::BUTTON, $fields, false);
     }
 
     /**
@@ -96,7 +98,9 @@ final readonly class FeltReading extends Report
      */
     public static function askedOnWater(Facts $facts, array $before): Form
     {
-        return new Form(self::FORM, self::BUTTON, [...self::needleAndHose($facts, $before), WhileItRuns::signField()], false);
+        $fields = [...self::needleAndHose($facts, $before), WhileItRuns::signField()];
+
+        return new Form(self::FORM, self::BUTTON, $fields, false);
     }
 
     /**

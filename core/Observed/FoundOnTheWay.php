@@ -86,7 +86,10 @@ final readonly class FoundOnTheWay extends Report
             throw new InvalidField(self::UNTIL, 'Say how long: the sealant’s own time, or when the part comes.');
         }
         if (self::then($values)?->isWait() !== true && self::lengthS($values) > 0.0) {
-            throw new InvalidField(self::THEN, 'So long is waited nowhere: choose before what it waits, or leave it empty.');
+            throw new InvalidField(
+                self::THEN,
+                'So long is waited nowhere: choose before what it waits, or leave it empty.',
+            );
         }
         if (trim($values->text(self::WHAT)) === '') {
             throw new InvalidField(self::WHAT, 'Say what was found.');

@@ -50,7 +50,8 @@ final class SetUpTest extends ShopTestCase
     public function test_a_danger_is_not_given_up_with_the_job(): void
     {
         $this->walk($this->job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed']);
-        $this->enter($this->job, 'heat_cycle:1', 'reading', ['sign' => 'steam', 'bubbles' => 'hidden'])->assertSessionHasNoErrors();
+        $steam = ['sign' => 'steam', 'bubbles' => 'hidden'];
+        $this->enter($this->job, 'heat_cycle:1', 'reading', $steam)->assertSessionHasNoErrors();
         $this->enter($this->job, 'heat_cycle:1', 'shut_off', [])->assertSessionHasNoErrors();
         $next = $this->givenUpAndPlannedAnew($this->job);
         $this->get("/jobs/{$next->id}?step=found")->assertSee('had to be stopped, and nobody has said why');
@@ -58,7 +59,8 @@ final class SetUpTest extends ShopTestCase
         $again = $this->givenUpAndPlannedAnew($next);
         $this->walk($again)->until(LeftBehind::CAUSE);
         $this->finish($again, LeftBehind::CAUSE, 'It was fine afterwards')->assertSessionHasErrors('finish');
-        $this->enter($again, LeftBehind::CAUSE, 'cause', ['cause' => 'air', 'how' => 'a litre short'])->assertSessionHasNoErrors();
+        $cause = ['cause' => 'air', 'how' => 'a litre short'];
+        $this->enter($again, LeftBehind::CAUSE, 'cause', $cause)->assertSessionHasNoErrors();
         $this->finish($again, LeftBehind::CAUSE)->assertSessionHasNoErrors();
         $last = $this->givenUpAndPlannedAnew($again);
         self::assertArrayNotHasKey(LeftBehind::CAUSE, $last->state()->steps);
@@ -91,7 +93,8 @@ final class SetUpTest extends ShopTestCase
     private function givenUpAndPlannedAnew(Job $job): Job
     {
         Carbon::setTestNow(now()->addHours(14));
-        $this->post("/jobs/{$job->id}/abandon", ['why' => 'Waits for a part', 'anew' => '0'])->assertSessionHasNoErrors();
+        $why = ['why' => 'Waits for a part', 'anew' => '0'];
+        $this->post("/jobs/{$job->id}/abandon", $why)->assertSessionHasNoErrors();
         $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertOk()->assertSee("{$job->number()} was given up.");
         $next = $this->plan('SKP 660');
         $this->actingAs($this->imre);

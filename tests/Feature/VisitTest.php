@@ -278,11 +278,13 @@ final class VisitTest extends ShopTestCase
         $due = Visit::query()->where('job_id', $job->id)->sole();
         $this->days(2);
         $this->sign($job, $due, ['alarm' => 'hot', 'told' => '1'])->assertSessionHasNoErrors();
-        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('It alarmed on the road')->assertSee('<td>Nobody looked', false)
+        $this->get("/jobs/{$job->id}/visits")->assertOk()->assertSee('It alarmed on the road')
+            ->assertSee('<td>Nobody looked', false)
             ->assertSee('Nobody has looked at the level.')
             ->assertSee('Temperature')->assertSee('complaint=overheats', false)->assertSee('kind=bleed', false);
         self::assertSame(Life::Followed, $job->refresh()->life());
-        self::assertFalse(Visit::query()->where('job_id', $job->id)->whereNull('done_at')->exists(), 'a job, and no look');
+        $isDue = Visit::query()->where('job_id', $job->id)->whereNull('done_at')->exists();
+        self::assertFalse($isDue, 'a job, and no look');
         // Whoever plans anything on it is told, also by another way than from here; and who looks at the vehicle.
         $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertOk()->assertSee('it alarmed on the road');
         $this->get("/vehicles/{$job->vehicle_id}")->assertOk()->assertSee('it alarmed on the road');

@@ -20,7 +20,7 @@ final class GivenUpTest extends TestCase
             ['finish' => 'heat_cycle:1'],
             ['step' => 'cool_down:1', 'form' => 'reading', 'values' => ['ect' => 24, 'air' => 15], 'min' => 400],
             ['finish' => 'cool_down:1'],
-            ['step' => 'why_stopped:heat_cycle:1', 'form' => 'cause', 'values' => ['cause' => 'air', 'how' => 'a litre short']],
+            ['step' => 'why_stopped:heat_cycle:1', 'form' => 'cause', 'values' => ['cause' => 'air', 'how' => 'low']],
             ['finish' => 'why_stopped:heat_cycle:1'],
         ], 0, $lines));
         self::assertSame(
@@ -32,7 +32,9 @@ final class GivenUpTest extends TestCase
     /** @param  list<array<string, mixed>>  $lines */
     private function leavesStopped(array $lines): bool
     {
-        $journey = new Journey(['about' => '', 'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity'], 'lines' => $lines]);
+        $journey = new Journey([
+            'about' => '', 'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity'], 'lines' => $lines,
+        ]);
         $journey->play();
 
         return GivenUp::leaves($journey->state(), 'J0001', 2_000_000)->stopped;

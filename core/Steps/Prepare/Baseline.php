@@ -92,8 +92,8 @@ final class Baseline extends StepKind
         return $past === [] ? null : Verdict::wait(
             'past_limit',
             'It ran too hot',
-            "{$at->degrees((float) end($past)->plateauC)} is past the limit of {$at->degrees($limit)}. Let it cool, its neck "
-                .'stays shut till then. Why it does so is what this job looks for.',
+            "{$at->degrees((float) end($past)->plateauC)} is past the limit of {$at->degrees($limit)}. Let it cool, "
+                .'its neck stays shut till then. Why it does so is what this job looks for.',
         );
     }
 

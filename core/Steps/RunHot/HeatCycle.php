@@ -179,7 +179,10 @@ final class HeatCycle extends StepKind
         $ended = $at->observed(Started::class) !== [] && ! EngineRuns::at($at) && ! $this->wasStopped($at);
 
         return array_values(
-            array_filter([...EngineStart::missing($at, $this->wasStopped($at)), $ended ? WarmTopUp::isMissing($at) : null]),
+            array_filter([
+                ...EngineStart::missing($at, $this->wasStopped($at)),
+                $ended ? WarmTopUp::isMissing($at) : null,
+            ]),
         );
     }
 

@@ -20,7 +20,9 @@ final class BrokenInputTest extends TestCase
     /** A whole circuit takes its time. */
     private const RUNS_OF_A_CIRCUIT = 25;
 
-    private const JUNK = [null, -1, 0, 1e308, '', '9', [], [[]], ['a' => 1], true, 0.5, [1, 2, 3], 'radiator', PHP_INT_MAX];
+    private const JUNK = [
+        null, -1, 0, 1e308, '', '9', [], [[]], ['a' => 1], true, 0.5, [1, 2, 3], 'radiator', PHP_INT_MAX,
+    ];
 
     /** @param  array<string, mixed>  $whole */
     #[DataProvider('documents')]
@@ -51,16 +53,24 @@ final class BrokenInputTest extends TestCase
             'coolant' => [...$coolant, 'pressure_kpa' => 85],
             'vacuum-plan' => [...$coolant, 'elevation_m' => 1420, 'void_ml' => 8000, 'temp_c' => 20],
             'vacuum-hold' => [...$hold, 'readings' => self::rows('inhg', [0, 21.5], [300, 21.4], [600, 21.4])],
-            'pressure-hold' => ['cap_kpa' => 110, 'gas_ml' => 500, 'readings' => self::rows('kpa', [0, 100], [600, 98])],
-            'cooldown' => ['ambient_c' => 20, 'readings' => [['t_min' => 0, 'temp_c' => 97], ['t_min' => 20, 'temp_c' => 80]]],
-            'top-ups' => ['top_ups' => [['ml' => 300, 'plus_minus_ml' => 20, 'at_h' => 0], ['ml' => 90, 'plus_minus_ml' => 20, 'at_h' => 24]]],
+            'pressure-hold' => [
+                'cap_kpa' => 110, 'gas_ml' => 500, 'readings' => self::rows('kpa', [0, 100], [600, 98]),
+            ],
+            'cooldown' => [
+                'ambient_c' => 20, 'readings' => [['t_min' => 0, 'temp_c' => 97], ['t_min' => 20, 'temp_c' => 80]],
+            ],
+            'top-ups' => ['top_ups' => [
+                ['ml' => 300, 'plus_minus_ml' => 20, 'at_h' => 0], ['ml' => 90, 'plus_minus_ml' => 20, 'at_h' => 24],
+            ]],
             'ledger' => ['capacity_ml' => 8500, 'lines' => [['ml' => 3000, 'graduation_ml' => 100, 'fraction' => 0.5]]],
             'drain' => ['circuit' => $circuit, 'drains' => ['petcock']],
             'fill' => ['circuit' => $circuit, 'at' => 'neck', 'nose_lift_mm' => 100],
             'plan' => ['circuit' => $circuit, 'choices' => ['school' => 'gravity', 'elevation_m' => 1420]],
         ];
 
-        return array_map(fn (string $topic): array => [$topic, $all[$topic]], array_combine(array_keys($all), array_keys($all)));
+        $topics = array_keys($all);
+
+        return array_map(fn (string $topic): array => [$topic, $all[$topic]], array_combine($topics, $topics));
     }
 
     /**

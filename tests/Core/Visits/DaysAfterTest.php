@@ -245,7 +245,8 @@ final class DaysAfterTest extends TestCase
         $field = null;
         $vessels = Plan::of(self::signed())->rules()->vessels;
         try {
-            $read = VisitForm::read(self::signed()->circuit, $vessels, $raw + ['vessel' => 'syringe'], UnitSystem::Metric);
+            $raw += ['vessel' => 'syringe'];
+            $read = VisitForm::read(self::signed()->circuit, $vessels, $raw, UnitSystem::Metric);
             self::assertSame(
                 LevelFound::tryFrom($raw['level'] ?? '') ?? LevelFound::NotLooked,
                 Visit::of(0, $read->values, $vessels)->level,
