@@ -24,17 +24,25 @@ final class GivenUp
         );
     }
 
-    /** Whether a run had to be stopped, here or in the job before, and nobody has looked for the cause since. */
+    /** Whether a run had to be stopped, here or in the job before, and its cause is not settled. */
     private static function isUnexplained(JobState $job, int $now): bool
     {
-        $left = Plan::of($job)->choices->left?->stopped === true && ! isset($job->closed[LeftBehind::CAUSE]);
+        $left = Plan::of($job)->choices->left?->stopped === true && ! self::isSettled($job, LeftBehind::CAUSE);
         $stopped = array_filter($job->stepsThat(Does::RunsEngine), function (Step $step) use ($job, $now): bool {
             $kind = $job->kinds->of($step);
 
             return $kind instanceof StepKind && $kind->wasStopped($job->at($step, $now))
-                && ! isset($job->closed["why_stopped:{$step->id}"]);
+                && ! self::isSettled($job, "why_stopped:{$step->id}");
         });
 
         return $left || $stopped !== [];
+    }
+
+    /** Looked for; and what it ordered, where gas gets in, is mended. */
+    private static function isSettled(JobState $job, string $cause): bool
+    {
+        $mend = "extra:{$cause}";
+
+        return isset($job->closed[$cause]) && (! isset($job->steps[$mend]) || isset($job->closed[$mend]));
     }
 }

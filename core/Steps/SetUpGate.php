@@ -47,7 +47,9 @@ final class SetUpGate
     /** Where nobody runs it before the work nothing is to be set back for that. */
     public static function isNotRun(Situation $at): bool
     {
-        return $at->latest(NotRunBefore::class) !== null || $at->latest(BaselineRead::class)?->ran === false;
+        $told = $at->observed(NotRunBefore::class) !== [] || $at->observed(BaselineRead::class) !== [];
+
+        return $told && $at->job->kinds->of($at->step)->ran($at) === null;
     }
 
     /** @return list<string> */

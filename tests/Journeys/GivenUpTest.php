@@ -29,11 +29,27 @@ final class GivenUpTest extends TestCase
         );
     }
 
-    /** @param  list<array<string, mixed>>  $lines */
-    private function leavesStopped(array $lines): bool
+    public function test_gas_that_gets_in_is_left_until_it_is_mended(): void
+    {
+        $left = ['job' => 'J0005', 'stopped' => true];
+        $until = fn (int $lines): bool => $this->leavesStopped(array_slice([
+            ['until' => 'why_stopped:left'],
+            ['step' => 'why_stopped:left', 'form' => 'cause', 'values' => ['cause' => 'gas', 'how' => 'it turned yellow']],
+            ['finish' => 'why_stopped:left'],
+            ['do' => 'extra:why_stopped:left'],
+        ], 0, $lines), ['left' => $left]);
+        self::assertSame([true, true, true, false], array_map($until, range(1, 4)));
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $lines
+     * @param  array<string, mixed>  $choices
+     */
+    private function leavesStopped(array $lines, array $choices = []): bool
     {
         $journey = new Journey([
-            'about' => '', 'circuit' => 'rescue-ambulance', 'choices' => ['school' => 'gravity'], 'lines' => $lines,
+            'about' => '', 'circuit' => 'rescue-ambulance', 'lines' => $lines,
+            'choices' => ['school' => 'gravity', ...$choices],
         ]);
         $journey->play();
 
