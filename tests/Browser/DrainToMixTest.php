@@ -219,6 +219,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->finish();
         $this->seeStep('Baseline readings');
         $form = self::$browser->findElement(By::cssSelector('form.entry'));
+        $form->findElement(By::cssSelector("input[value='outdoors']"))->findElement(By::xpath('..'))->click();
         $this->put($form, 'plateau', '88');
         self::$browser->executeAsyncScript(
             'const done = arguments[arguments.length - 1]; const body = new FormData(); '
