@@ -136,6 +136,8 @@ final readonly class Input extends Document
     /** What a job before that was given up, or signed short of its mark, has left. */
     private function left(Circuit $circuit): LeftBehind
     {
+        $ranAt = $this->optionalNumber('ran_at', 0, 4.0e9);
+
         return new LeftBehind(
             $this->line('job', 40) ?? '',
             $this->known('open', array_map(strval(...), array_keys($circuit->ports))),
@@ -144,6 +146,7 @@ final readonly class Input extends Document
             $this->yes('signed'),
             $this->known('set_up', array_column(SetUp::cases(), 'value')),
             $this->yes('stopped'),
+            $ranAt === null ? null : (int) $ranAt,
         );
     }
 

@@ -54,7 +54,7 @@ final readonly class PlanNotes
     private function leftBehind(): ?Note
     {
         $left = $this->plan->choices->left;
-        if ($left === null) {
+        if ($left?->isUnfinished() !== true) {
             return null;
         }
         $open = array_filter(array_map(fn (string $port) => $this->circuit->ports[$port]->label ?? null, $left->open));

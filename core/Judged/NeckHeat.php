@@ -55,6 +55,18 @@ final class NeckHeat
         return self::BY_HAND_S * self::slowness($at);
     }
 
+    /**
+     * When the engine last ran, Unix seconds: in this job, or so lately in the one before it that it may still be hot.
+     * Null where in neither: nobody knows then.
+     */
+    public static function lastRan(Situation $at): ?int
+    {
+        $before = Plan::of($at)->choices->left?->ranAt;
+        $isLate = $before !== null && $at->now - $before < self::restedS($at);
+
+        return $at->job->running()->last() ?? ($isLate ? $before : null);
+    }
+
     /** How it stood when the engine last ran; where nobody knows, it counts as sealed. */
     public static function wasSealed(Situation $at): bool
     {
@@ -64,7 +76,7 @@ final class NeckHeat
     /** Whether it was sealed when the engine last ran, and nothing says that it has become cold since. */
     public static function mayBeUnderPressure(Situation $at): bool
     {
-        $ran = $at->job->running()->last();
+        $ran = self::lastRan($at);
 
         return $ran !== null && self::wasSealed($at) && ! self::wasCold($at, $ran, PHP_INT_MAX);
     }
@@ -97,7 +109,7 @@ final class NeckHeat
     {
         $read = null;
         foreach (self::standing($at->job) as $one) {
-            $read = $one->at() >= ($at->job->running()->last() ?? 0) ? $one->celsius : $read;
+            $read = $one->at() >= (self::lastRan($at) ?? 0) ? $one->celsius : $read;
         }
 
         return $read;
@@ -111,7 +123,7 @@ final class NeckHeat
 
         return $last !== null
             && $at->now - $last->at() <= self::JUST_NOW_S
-            && $last->at() >= ($at->job->running()->last() ?? 0)
+            && $last->at() >= (self::lastRan($at) ?? 0)
             ? $last->celsius
             : null;
     }
@@ -122,7 +134,7 @@ final class NeckHeat
      */
     public static function wasColdUnread(Situation $at, int $moment): bool
     {
-        $ran = $at->job->running()->last() ?? 0;
+        $ran = self::lastRan($at) ?? 0;
         foreach ([CoolToTheHand::class, Rested::class] as $what) {
             foreach ($at->job->observedAnywhere($what) as $told) {
                 $long = $told instanceof CoolToTheHand || $told->seconds >= self::restedS($at);

@@ -24,6 +24,7 @@ final readonly class LeftBehind
      * @param  bool  $signed  whether it was signed: then it was full to its mark by the level, if not by its sums
      * @param  list<string>  $setUp  codes of what was set up for its work and still stands
      * @param  bool  $stopped  whether a run of it had to be stopped, and nobody has looked for the cause
+     * @param  ?int  $ranAt  when the engine last ran in it, Unix seconds; null where it did not, or was cold again
      */
     public function __construct(
         public string $job,
@@ -33,11 +34,12 @@ final readonly class LeftBehind
         public bool $signed = false,
         public array $setUp = [],
         public bool $stopped = false,
+        public ?int $ranAt = null,
     ) {
     }
 
     /**
-     * What a signed job leaves, with what went in since; null where that is all that goes in.
+     * What a signed job leaves, with what went in since; null where that is all that goes in, and no engine ran.
      *
      * @param  float  $sinceMl  topped up in the days after
      */
@@ -46,9 +48,13 @@ final readonly class LeftBehind
         $ledger = $job->ledger();
         $short = $ledger->trappedAirMl() - $sinceMl;
 
-        return $ledger->lines === [] || $short <= $ledger->trappedAirPlusMinusMl()
+        $ran = $job->running()->last();
+        $full = $ledger->lines === [] || $short <= $ledger->trappedAirPlusMinusMl();
+        $inside = $full ? null : max(0.0, $ledger->contentMl + $sinceMl);
+
+        return $full && $ran === null
             ? null
-            : new self($number, [], max(0.0, $ledger->contentMl + $sinceMl), $ledger->plusMinusMl, true);
+            : new self($number, [], $inside, $full ? 0.0 : $ledger->plusMinusMl, true, ranAt: $ran);
     }
 
     /** What a job leaves as it stands: its own, and of what it found left open all that nobody has closed since. */
@@ -76,8 +82,9 @@ final readonly class LeftBehind
      * With how the vehicle stands besides.
      *
      * @param  list<string>  $setUp  codes
+     * @param  ?int  $ranAt  Unix seconds
      */
-    public function with(array $setUp, bool $stopped): self
+    public function with(array $setUp, bool $stopped, ?int $ranAt): self
     {
         return new self(
             $this->job,
@@ -87,6 +94,7 @@ final readonly class LeftBehind
             $this->signed,
             $setUp,
             $stopped,
+            $ranAt,
         );
     }
 
@@ -94,6 +102,12 @@ final readonly class LeftBehind
     private static function ticked(JobState $job): array
     {
         return array_merge(...array_map(fn (Entry $entry) => $entry->values->allTicked(), $job->entries));
+    }
+
+    /** Whether it tells of more than when the engine ran: what was signed full is as any other vehicle. */
+    public function isUnfinished(): bool
+    {
+        return ! $this->signed || $this->contentMl !== null;
     }
 
     /** Whether so little is inside that the circuit arrives empty. */
@@ -113,6 +127,7 @@ final readonly class LeftBehind
             'plus_minus_ml' => $this->plusMinusMl,
             ...$this->setUp === [] ? [] : ['set_up' => $this->setUp],
             ...$this->stopped ? ['stopped' => true] : [],
+            ...$this->ranAt === null ? [] : ['ran_at' => $this->ranAt],
         ];
     }
 }

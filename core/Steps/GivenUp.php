@@ -7,6 +7,7 @@ namespace Aqbel\Core\Steps;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Judged\StillSetUp;
 use Aqbel\Core\Observed\SetUp;
 use Aqbel\Core\Plan\LeftBehind;
@@ -21,7 +22,18 @@ final class GivenUp
         return LeftBehind::of($job, $number, $now)->with(
             array_map(fn (SetUp $what) => $what->value, StillSetUp::standing($job)),
             self::isUnexplained($job, $now),
+            self::ranAt($job, $now),
         );
+    }
+
+    /** When it last ran, here or in the job before; null once it was known to be cold. */
+    private static function ranAt(JobState $job, int $now): ?int
+    {
+        $steps = array_values($job->steps);
+        $at = $job->at($steps[count($steps) - 1], $now);
+        $ran = NeckHeat::lastRan($at);
+
+        return $ran === null || NeckHeat::wasCold($at, $ran, $now) ? null : $ran;
     }
 
     /** Whether a run had to be stopped, here or in the job before, and its cause is not settled. */

@@ -9,6 +9,7 @@ use App\Models\Person;
 use App\Models\Visit;
 use App\Record\Seal;
 use Aqbel\Core\Job\Life;
+use Aqbel\Core\Plan\LeftBehind;
 use Illuminate\Support\Carbon;
 use Sabre\VObject\Reader;
 
@@ -293,9 +294,12 @@ final class VisitTest extends ShopTestCase
     public function test_what_was_signed_short_of_its_mark_is_where_the_next_plan_begins(): void
     {
         $job = $this->signed();
-        self::assertNull($job->left_behind, 'it was full');
         $state = $job->state();
-        $short = \Aqbel\Core\Plan\LeftBehind::signed($state, $job->number(), -1500.0);
+        $full = $job->vehicle->leftBehind();
+        self::assertFalse($full?->isUnfinished(), 'it was full');
+        self::assertSame($state->running()->last(), $full->ranAt);
+        $this->get("/jobs/new?vehicle={$job->vehicle_id}")->assertOk()->assertDontSee('was signed short');
+        $short = LeftBehind::signed($state, $job->number(), -1500.0);
         self::assertNotNull($short);
         $job->update(['left_behind' => $short->toArray()]);
         $this->get("/jobs/new?vehicle={$job->vehicle_id}")
@@ -304,7 +308,7 @@ final class VisitTest extends ShopTestCase
         $next = $this->plan('SKP 660');
         $this->get("/jobs/{$next->id}?step=found")->assertOk()->assertSee("{$job->number()} was signed with");
         // What went in since is taken off what was missing.
-        self::assertNull(\Aqbel\Core\Plan\LeftBehind::signed($state, $job->number(), 10.0));
+        self::assertFalse(LeftBehind::signed($state, $job->number(), 10.0)?->isUnfinished());
     }
 
     public function test_calendars_show_what_is_due_and_drop_what_is_done(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Journeys;
 
+use Aqbel\Core\Plan\LeftBehind;
 use Aqbel\Core\Steps\GivenUp;
 use PHPUnit\Framework\TestCase;
 
@@ -41,11 +42,44 @@ final class GivenUpTest extends TestCase
         self::assertSame([true, true, true, false], array_map($until, range(1, 4)));
     }
 
+    public function test_when_it_ran_is_left_until_it_was_read_cold(): void
+    {
+        $until = fn (int $lines): ?int => $this->leaves(array_slice([
+            ['until' => 'heat_cycle:1'],
+            ['step' => 'heat_cycle:1', 'form' => 'start', 'values' => ['place' => 'extraction', 'neck' => 'sealed']],
+            ['step' => 'heat_cycle:1', 'form' => 'shut_off', 'min' => 9],
+            ['finish' => 'heat_cycle:1', 'reason' => 'Sent to the yard'],
+            ['step' => 'cool_down:1', 'form' => 'reading', 'values' => ['ect' => 74, 'air' => 15], 'min' => 4],
+            ['step' => 'cool_down:1', 'form' => 'reading', 'values' => ['ect' => 24, 'air' => 15], 'min' => 400],
+        ], 0, $lines))->ranAt;
+        self::assertNull($until(1));
+        self::assertSame($until(2) + 9 * 60, $until(3));
+        self::assertSame($until(3), $until(5), 'read hot');
+        self::assertNull($until(6), 'read cold');
+    }
+
+    public function test_when_the_job_before_ran_is_left_again_until_it_was_cold(): void
+    {
+        $choices = ['left' => ['job' => 'J0005', 'ran_at' => 999_000]];
+        $until = fn (string $step): ?int => $this->leaves([['until' => $step]], $choices)->ranAt;
+        self::assertSame(999_000, $until('cold_check'));
+        self::assertNull($until('inspect'));
+    }
+
     /**
      * @param  list<array<string, mixed>>  $lines
      * @param  array<string, mixed>  $choices
      */
     private function leavesStopped(array $lines, array $choices = []): bool
+    {
+        return $this->leaves($lines, $choices)->stopped;
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $lines
+     * @param  array<string, mixed>  $choices
+     */
+    private function leaves(array $lines, array $choices = []): LeftBehind
     {
         $journey = new Journey([
             'about' => '', 'circuit' => 'rescue-ambulance', 'lines' => $lines,
@@ -53,6 +87,6 @@ final class GivenUpTest extends TestCase
         ]);
         $journey->play();
 
-        return GivenUp::leaves($journey->state(), 'J0001', 2_000_000)->stopped;
+        return GivenUp::leaves($journey->state(), 'J0001', $journey->now());
     }
 }

@@ -124,6 +124,12 @@ final class Journey
         return $this->script->state();
     }
 
+    /** Of the line written last, Unix seconds. */
+    public function now(): int
+    {
+        return $this->now;
+    }
+
     /** Everything that is still to be done, the signature with it. */
     public function toTheEnd(): void
     {

@@ -80,6 +80,7 @@ final class ChoicesCodec
             ($data['signed'] ?? false) === true,
             $in->names('set_up'),
             ($data['stopped'] ?? false) === true,
+            $in->has('ran_at') ? (int) $in->number('ran_at') : null,
         );
     }
 

@@ -14,7 +14,7 @@ final class ByHand
     /** @throws InvalidField before it can be told by hand, or where a reading says otherwise */
     public static function admit(Situation $at): void
     {
-        $ran = $at->job->running()->last();
+        $ran = NeckHeat::lastRan($at);
         $wait = NeckHeat::byHandS($at);
         $left = $ran === null ? 0 : (int) ceil(($ran + $wait - $at->now) / 60);
         $read = NeckHeat::readJustNow($at);

@@ -125,7 +125,7 @@ final class CoolDownWait extends StepKind
     private function readingForm(Situation $at): Form
     {
         $air = HeaterAir::outsideC($at->job, $at->now);
-        $ran = $at->job->running()->last();
+        $ran = NeckHeat::lastRan($at);
         // What has stood overnight is cold or is not: only what still cools is reckoned toward the air.
         $cools = $ran === null || $at->now - $ran < NeckHeat::restedS($at) || $at->observed(CoolantRead::class) !== [];
 
@@ -138,7 +138,7 @@ final class CoolDownWait extends StepKind
     /** Before the work how long it has stood; after a run the reading, once it has stood long enough to be cold. */
     public function atOnce(Situation $at): ?Form
     {
-        $ran = $at->job->running()->last();
+        $ran = NeckHeat::lastRan($at);
         if ($at->observed(CoolantRead::class) !== []) {
             return null;
         }
@@ -153,7 +153,7 @@ final class CoolDownWait extends StepKind
 
     public function admit(Situation $at, string $form, Values $values): void
     {
-        $ran = $at->job->running()->last();
+        $ran = NeckHeat::lastRan($at);
         if ($form === VentedWarm::FORM) {
             WarmVent::admit($at, $values);
         }

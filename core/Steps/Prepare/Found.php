@@ -8,6 +8,7 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Judged\NotEmpty;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Matter\Mixture;
@@ -22,6 +23,7 @@ use Aqbel\Core\Quantity\Range;
 use Aqbel\Core\Quantity\Temperature;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
+use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
@@ -64,6 +66,7 @@ final class Found extends StepKind
     public function instructions(Situation $at): array
     {
         return [
+            ...self::stillHot($at),
             ...$this->leftBehind($at),
             "Vehicle on level ground, engine cold. Full means: {$at->facts()->coldLevel}.",
             'Say how full it is, and how much is missing if it is low.',
@@ -71,11 +74,26 @@ final class Found extends StepKind
         ];
     }
 
+    public function hazards(Situation $at): array
+    {
+        return self::stillHot($at) === [] ? [] : [Hazard::Scald];
+    }
+
+    /** @return list<string> where the job before this one ended so lately that it may be hot */
+    private static function stillHot(Situation $at): array
+    {
+        $ran = NeckHeat::lastRan($at);
+
+        return $ran === null
+            ? []
+            : ['Its engine ran '.max(1, intdiv($at->now - $ran, 60)).' min ago: the cap stays shut until it is known to be cold.'];
+    }
+
     /** @return list<string> what the job before this one left, first of all */
     private function leftBehind(Situation $at): array
     {
         $left = Plan::of($at)->choices->left;
-        if ($left === null) {
+        if ($left?->isUnfinished() !== true) {
             return [];
         }
         $open = array_filter(array_map(fn (string $port) => $at->circuit()->ports[$port]->label ?? null, $left->open));

@@ -23,7 +23,7 @@ final class LeftBehindTest extends TestCase
 
     public function test_it_is_kept_with_the_choices_and_an_older_plan_has_none(): void
     {
-        $apart = (new LeftBehind('J0007', signed: true))->with(['nose', 'off'], true);
+        $apart = (new LeftBehind('J0007', signed: true))->with(['nose', 'off'], true, 1_700_000_000);
         foreach ([new LeftBehind('J0005', ['left_plug'], 2100.0, 340.0), new LeftBehind('J0006'), $apart] as $left) {
             $written = ChoicesCodec::write(self::ambulance($left)->choices);
             self::assertEquals($left, ChoicesCodec::read(Stored::of($written))->left);
