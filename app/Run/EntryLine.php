@@ -23,13 +23,13 @@ final readonly class EntryLine
     ) {
     }
 
-    /** That a line waited on a tablet before it came in; empty where it did not, or an instrument wrote it. */
+    /** That a line waited on a tablet, or was told later; empty where it did not, or an instrument wrote it. */
     public static function waited(Entry $entry): string
     {
         $minutes = Told::isByInstrument($entry) ? 0.0 : $entry->waitedS() / 60.0;
 
         return $minutes <= 0.0
             ? ''
-            : 'entered '.($minutes < 60.0 ? round($minutes).' min' : Hours::of($minutes)).' before it arrived';
+            : 'came in '.($minutes < 60.0 ? round($minutes).' min' : Hours::of($minutes)).' later';
     }
 }

@@ -6,14 +6,12 @@ namespace App\Run;
 
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Lines;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Steps\AnyTime\Replan;
 
-/** A step that is behind: who finished it, and what may have been forgotten at it. */
+/** A step that is behind, and who finished it. */
 final readonly class Finished
 {
-    /** @param  list<Form>  $forms  what may have been forgotten */
-    public function __construct(private Entry $line, public array $forms)
+    public function __construct(private Entry $line)
     {
     }
 
@@ -33,11 +31,5 @@ final readonly class Finished
     public static function openedAgain(Entry $by): string
     {
         return "In hand again: {$by->person} changed a line at ".date('H:i', $by->at).', so it is judged anew.';
-    }
-
-    /** Nothing was forgotten after this, as a time field has it. */
-    public function until(): string
-    {
-        return date('Y-m-d\TH:i', $this->line->at);
     }
 }

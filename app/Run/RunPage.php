@@ -61,11 +61,6 @@ final readonly class RunPage
     /** The steps done together in one press: this one and those after it in its stage; null where it stands alone. */
     public ?Sheet $sheet;
 
-    /**
-     * @param  string  $failed  name of the form that was just refused
-     * @param  bool  $alone  whether this one step was asked for
-     * @param  bool  $allEntries  whether those before the newest were asked for
-     */
     public function __construct(
         public Job $job,
         private JobState $state,
@@ -73,10 +68,9 @@ final readonly class RunPage
         Person $reader,
         private StepCatalogue $kinds,
         private int $now,
-        string $failed,
-        bool $alone,
-        bool $allEntries = false,
+        private LookedAt $looks,
     ) {
+        $alone = $looks->isOneStep();
         $this->units = $reader->units;
         $this->justNow = $alone ? [] : CameTo::lately($state, $kinds, (string) $reader->id, $now, $this->units);
         $this->kind = $kinds->of($step);
@@ -100,40 +94,27 @@ final readonly class RunPage
             $kinds,
             $this->toFinish->count() - ($this->toRead->withTheEntry ? count($this->toRead->unread) : 0),
             $this->toRead->withTheEntry || $this->toRead->unread === [],
-            $failed,
+            $looks->failed,
         );
-        $this->written = new Written($this->at, $kinds, $allEntries);
+        $this->written = new Written($this->at, $kinds, $looks->allEntries);
         $this->readWithTheEntry = $this->sheet !== null || ($this->toRead->withTheEntry && $this->docked() !== []);
         $this->unread = $this->sheet?->unread() ?? $this->toRead->of($step->id);
     }
 
-    /**
-     * The page of a job in hand.
-     *
-     * @param  ?string  $asked  a step somebody looks at; the one in hand where it is none of this job
-     * @param  string  $failed  name of the form that was just refused
-     * @return ?self null where nothing is left to do
-     */
-    public static function of(
-        Job $job,
-        Person $reader,
-        ?string $asked,
-        string $failed = '',
-        bool $allEntries = false,
-    ): ?self {
+    /** The page of a job in hand; null where nothing is left to do. */
+    public static function of(Job $job, Person $reader, LookedAt $looks = new LookedAt): ?self
+    {
         if ($job->stands()) {
             return null;
         }
         $job->loadMissing(['vehicle', 'circuit']);
         $state = $job->state();
-        $step = $state->steps[$asked ?? ''] ?? $state->stepInHand();
-        $alone = $asked !== null || $failed !== '';
-
+        $step = $state->steps[$looks->step ?? ''] ?? $state->stepInHand();
         $now = now()->getTimestamp();
 
         return $step === null
             ? null
-            : new self($job, $state, $step, $reader, app(StepCatalogue::class), $now, $failed, $alone, $allEntries);
+            : new self($job, $state, $step, $reader, app(StepCatalogue::class), $now, $looks);
     }
 
     /** Behind, or still to come. */
@@ -271,12 +252,17 @@ final readonly class RunPage
         );
     }
 
-    /** When and by whom it was finished, and what may have been forgotten; null where it is not. */
+    /** When and by whom it was finished; null where it is not. */
     public function finished(): ?Finished
     {
         $line = $this->state->closed[$this->step->id] ?? null;
 
-        return $line === null ? null : new Finished($line, $this->kind->everything($this->at));
+        return $line === null ? null : new Finished($line);
+    }
+
+    public function earlier(): Earlier
+    {
+        return new Earlier($this->at, $this->kind, $this->state->closed[$this->step->id] ?? null, $this->now, $this->looks->earlier);
     }
 
     /** Who opened a finished step again by a correction, and when; null where nobody did. */

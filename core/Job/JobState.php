@@ -391,6 +391,20 @@ final class JobState
         );
     }
 
+    /** When the last of the steps before one was finished, Unix seconds; null where none is. */
+    public function inHandSince(Step $step): ?int
+    {
+        $since = null;
+        foreach ($this->steps as $id => $other) {
+            if ($id === $step->id) {
+                break;
+            }
+            $since = isset($this->closed[$id]) ? max($since ?? 0, $this->closed[$id]->at) : $since;
+        }
+
+        return $since;
+    }
+
     /** Whether it does not matter which of two steps comes first. */
     private function areAlike(Step $one, Step $other): bool
     {

@@ -85,13 +85,15 @@ final class EngineStart
         if ($at->observed(Started::class) === []) {
             return [Obstacle::missing('not_started', 'Say where it runs and how the neck stands.')];
         }
+        $runs = EngineRuns::at($at);
         $isRead = $wasStopped || $at->observed(HotReading::class) !== [] || $at->observed(FeltReading::class) !== [];
 
         return array_values(array_filter([
-            EngineRuns::at($at)
-                ? Obstacle::never('running', 'The engine is still running. Shut it off first.')
-                : null,
-            $isRead ? null : Obstacle::missing('no_reading', 'Record at least one reading.'),
+            $runs ? Obstacle::never('running', 'The engine is still running. Shut it off first.') : null,
+            $isRead ? null : Obstacle::missing(
+                'no_reading',
+                $runs ? 'Record at least one reading.' : 'Nothing was read of this run. Tell a reading of its own time.',
+            ),
         ]));
     }
 }

@@ -150,8 +150,8 @@ final readonly class Clerk
     }
 
     /**
-     * What was forgotten at a finished step, at the time at which it
-     * happened: any of its forms, before it was finished.
+     * What happened a while ago, at the time at which it did: at a finished step any of its forms, before it was
+     * finished; at the one in hand what it asked then, since it is.
      *
      * @param  array<mixed>  $raw  as typed
      *
@@ -159,8 +159,12 @@ final readonly class Clerk
      */
     public function late(Situation $at, string $form, array $raw): NewLine
     {
-        $closed = $at->job->closed[$at->step->id]
-            ?? throw new InvalidField('finish', 'This step is in hand: enter it there.');
+        $closed = $at->job->closed[$at->step->id] ?? null;
+        if ($closed === null) {
+            $this->assertCouldBe($at, $form);
+
+            return $this->entry($at, $form, $raw, waited: true);
+        }
         $began = $at->job->entries[0]->at ?? $closed->at;
         if ($at->now >= $closed->at || $at->now < $began) {
             throw new InvalidField(
@@ -172,6 +176,29 @@ final readonly class Clerk
         $filled = $this->read($at, $offered, $raw);
 
         return new NewLine($at->step->id, $form, $this->admitted($at, $offered, $filled), $filled->typed);
+    }
+
+    /** @throws InvalidField where a step in hand was not in hand yet, or what it says now came after something else */
+    private function assertCouldBe(Situation $at, string $form): void
+    {
+        $since = $at->job->inHandSince($at->step);
+        $early = fn (int $moment): int => (int) ceil(($moment - $at->now) / 60);
+        // A time is told to the minute.
+        if ($since !== null && $at->now < $since - $since % 60) {
+            throw new InvalidField(
+                'when',
+                "The step before was finished {$early($since)} min after that. Enter when it happened.",
+            );
+        }
+        $later = array_filter($at->entries(), fn (Entry $line) => $line->at > $at->now);
+        if ($later !== [] && $this->asFound($at, $form) === $at) {
+            $came = min(array_map(fn (Entry $line) => $line->at, $later));
+            throw new InvalidField(
+                'when',
+                "By the journal it could not be {$early($came)} min earlier. Enter when it happened, or put right first "
+                    .'what stands there.',
+            );
+        }
     }
 
     /** What asks for an entry: the step, or what may be written at any. A plan is never changed by an entry. */

@@ -161,7 +161,7 @@ final class BorderTest extends BrowserTestCase
         $this->until(fn () => str_contains($this->shown('[data-waiting]'), '1 entry is kept on this tablet'));
         $this->visit("{$run}?step=found");
         $this->until(fn () => str_contains($this->shown('.evidence'), '0.4 L'));
-        self::assertStringContainsString('entered 62 h 00 before it arrived', $this->text('.evidence'));
+        self::assertStringContainsString('came in 62 h 00 later', $this->text('.evidence'));
         self::$browser->manage()->getLog('browser');
     }
 
@@ -225,7 +225,7 @@ final class BorderTest extends BrowserTestCase
         $this->visit("{$run}?step=found");
         $this->until(fn () => $this->lines() === 3);
         $told = $this->text('.evidence');
-        foreach (['0.4 L', '0.5 L', '0.6 L', 'Imre Tovald', '62 h 00 before it arrived'] as $said) {
+        foreach (['0.4 L', '0.5 L', '0.6 L', 'Imre Tovald', '62 h 00 later'] as $said) {
             self::assertStringContainsString($said, $told);
         }
         self::assertStringNotContainsString('Sunniva', $told);

@@ -67,7 +67,7 @@ final class EarlierDatabaseTest extends TestCase
         $this->actingAs(Person::query()->where('login', 'sunniva')->firstOrFail())
             ->get("/jobs/{$job->id}/record")
             ->assertOk()
-            ->assertDontSee('before it arrived');
+            ->assertDontSee('came in ');
         self::assertNull(Seal::holds(Job::query()->whereNotNull('signed_at')->firstOrFail()), 'nor was it sealed');
     }
 

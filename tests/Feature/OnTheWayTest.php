@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Writing\Replanning;
+use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
 
 /** Work that changes in the middle, over HTTP: kept as it is sent, told when it cannot be, and never a 500. */
@@ -116,6 +117,35 @@ final class OnTheWayTest extends ShopTestCase
         self::assertSame('close_up', Job::query()->findOrFail($job->id)->state()->stepInHand()?->id);
         self::assertSame([], Job::query()->findOrFail($job->id)->summary->watch ?? []);
         $this->enter($job, 'close_up', 'replan', ['said' => 'by nobody'])->assertSessionHasErrors();
+    }
+
+    public function test_what_happened_earlier_at_the_step_in_hand_is_told_of_its_own_time(): void
+    {
+        Carbon::setTestNow(now()->subHours(10));
+        $job = $this->plan();
+        $walk = $this->walk($job)->until('heat_cycle:1');
+        $walk->enter('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+        $started = (int) now()->getTimestamp();
+        $this->get("/jobs/{$job->id}")->assertOk()->assertDontSee('nothing was entered for');
+        Carbon::setTestNow(now()->addHours(9));
+
+        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('nothing was entered for 9 h 0');
+        $this->get("/jobs/{$job->id}?step=heat_cycle:1&earlier=1")
+            ->assertOk()
+            ->assertSee("/jobs/{$job->id}/late", false)
+            ->assertSee('Engine is off, then');
+        $off = fn (int $when) => $this->post("/jobs/{$job->id}/late", [
+            'key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1', 'form' => 'shut_off',
+            'when' => date('Y-m-d\TH:i', $when),
+        ]);
+        foreach ([$started - 3600, $started - 60, $started + 86400] as $cannotBe) {
+            $off($cannotBe)->assertSessionHasErrors('when');
+        }
+        $off($started + 1800)->assertSessionHasNoErrors();
+        $line = array_slice(Job::query()->findOrFail($job->id)->state()->entriesOf('heat_cycle:1'), -1)[0];
+        self::assertSame('shut_off', $line->form);
+        self::assertEqualsWithDelta($started + 1800, $line->at, 60);
+        $this->get("/jobs/{$job->id}")->assertOk()->assertDontSee('nothing was entered for')->assertSee('Tell a reading of its own time');
     }
 
     public function test_a_forgotten_line_stands_at_its_own_time(): void

@@ -278,11 +278,11 @@ final class PhotoTest extends ShopTestCase
         $enter('late-key-0005', '-500');
         self::assertLessThanOrEqual(now()->getTimestamp(), JournalLine::query()->max('at'));
         $this->get("/jobs/{$job->id}?step=found")
-            ->assertSee('entered 60 h 00 before it arrived')
-            ->assertSee('entered 2 min before it arrived');
+            ->assertSee('came in 60 h 00 later')
+            ->assertSee('came in 2 min later');
         $this->walk($job)->until('sign_off');
         $this->get("/jobs/{$job->id}")->assertSee('Not in order of time');
-        $this->get("/jobs/{$job->id}/record")->assertSee('entered 60 h 00 before it arrived');
+        $this->get("/jobs/{$job->id}/record")->assertSee('came in 60 h 00 later');
     }
 
     public function test_a_signed_job_takes_no_more(): void

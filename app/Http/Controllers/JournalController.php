@@ -9,6 +9,7 @@ use App\Http\Answered;
 use App\Instruments\Watch;
 use App\Journal\Recorder;
 use App\Models\Job;
+use App\Run\LookedAt;
 use App\Run\RunPage;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
@@ -76,7 +77,7 @@ abstract class JournalController extends Controller
             return null;
         }
         app(TickSeen::class)->mark($job->id);
-        $page = RunPage::of($job->fresh() ?? $job, self::person($request), $step);
+        $page = RunPage::of($job->fresh() ?? $job, self::person($request), new LookedAt($step));
 
         return $page === null ? null : view('run.show', ['page' => $page])->render();
     }

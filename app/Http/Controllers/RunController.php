@@ -9,6 +9,7 @@ use App\Models\Container;
 use App\Models\Job;
 use App\People\KnownSecret;
 use App\Run\CorrectionPage;
+use App\Run\LookedAt;
 use App\Run\RunPage;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Lines;
@@ -25,15 +26,7 @@ final class RunController extends JournalController
 {
     public function show(Request $request, Job $job): View|RedirectResponse
     {
-        $asked = $request->query('step');
-        $failed = $request->old('form');
-        $page = RunPage::of(
-            $job,
-            self::person($request),
-            is_string($asked) ? $asked : null,
-            is_string($failed) ? $failed : '',
-            $request->query('entries') === 'all',
-        );
+        $page = RunPage::of($job, self::person($request), LookedAt::by($request));
 
         return $page === null ? redirect("/jobs/{$job->id}/record") : view('run.show', ['page' => $page]);
     }
@@ -99,7 +92,7 @@ final class RunController extends JournalController
         ));
     }
 
-    /** What was forgotten at a finished step, with the time at which it happened. */
+    /** What was forgotten, with the time at which it happened. */
     public function late(Request $request, Job $job): RedirectResponse|JsonResponse
     {
         $typed = self::text($request, 'when');

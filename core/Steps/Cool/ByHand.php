@@ -26,7 +26,7 @@ final class ByHand
             throw new InvalidField(
                 'finish',
                 "A hand tells it from {$minutes} min after an engine of this size is off: "
-                    ."another {$left} min. Or read the temperature.",
+                    ."another {$left} min. Or read the temperature.".self::orTellIt($at),
             );
         }
         if ($read !== null && ! NeckHeat::mayBeOpened($at, $read)) {
@@ -35,5 +35,13 @@ final class ByHand
                 "{$at->degrees($read)} was read a little while ago. Wait, and read it again.",
             );
         }
+    }
+
+    /** What else helps whoever was late to say that it is off: its own time. */
+    public static function orTellIt(Situation $at): string
+    {
+        return $at->job->running()->last() === null
+            ? ''
+            : ' Was it off earlier than the journal says? Take that line back, and tell it of its own time.';
     }
 }

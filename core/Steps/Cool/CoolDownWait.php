@@ -169,7 +169,7 @@ final class CoolDownWait extends StepKind
             throw new InvalidField(
                 Rested::SINCE,
                 "The journal has the engine running {$minutes} min ago, so it cannot have stood that long. Read the "
-                    .'temperature instead, or wait.',
+                    .'temperature instead, or wait.'.ByHand::orTellIt($at),
             );
         }
     }

@@ -12,19 +12,30 @@
     </p>
 @endif
 @if ($page->inHandAgain())<p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('rotate-ccw'){{ $page->inHandAgain() }}</p>@endif
+@php $earlier = "/jobs/{$page->job->id}?step=".urlencode($page->step->id).'&earlier=1'; @endphp
 @php [$fed, $leads] = [$page->fed()->sends(), $page->fed()->sends() && ! $page->isDanger()]; @endphp
 @if ($leads)@include('run.instruments')@endif
 @if (! $leads && $page->level())<x-level :level="$page->level()"/>@endif
 @if ($page->clock() && ! $page->clock()->clock->estimate)<x-clock :face="$page->clock()"/>@endif
 @if ($page->verdict)<x-verdict :verdict="$page->verdict"/>@endif
-@if (! $fed && $page->clock()?->clock->estimate)<x-clock :face="$page->clock()"/>@endif
+@if (! $fed && ! $page->earlier()->silentFor() && $page->clock()?->clock->estimate)
+    <x-clock :face="$page->clock()"/>
+@endif
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless
+@if ($page->earlier()->isTold())
+    <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('rotate-ccw')Told of an earlier time. <a href="/jobs/{{ $page->job->id }}" data-key="h" data-key-label="Back to now">Back to now</a></p>
+    @include('run.late')
+@else
 @include('run.scale')
 @if ($page->docked() !== [])
     @php $byHand = fn ($shown) => $shown->form->fields !== [] && ! ($page->fed()->startsByHand && $shown->open); @endphp
-    <div class="dock danger:[&>form:first-child_.button]:min-h-[104px] danger:[&>form:first-child_.button]:text-[2rem] sticky bottom-12 z-2 grid max-h-[calc(100dvh-200px)] grid-cols-[repeat(auto-fit,minmax(min(100%,190px),1fr))] gap-2 overflow-y-auto border-t-3 border-dashed border-level bg-panel py-2.5 max-[560px]:static max-[560px]:max-h-none [.caution~&]:static">@foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
+    <div class="dock danger:[&>form:first-child_.button]:min-h-[104px] danger:[&>form:first-child_.button]:text-[2rem] sticky bottom-12 z-2 grid max-h-[calc(100dvh-200px)] grid-cols-[repeat(auto-fit,minmax(min(100%,190px),1fr))] gap-2 overflow-y-auto border-t-3 border-dashed border-level bg-panel py-2.5 max-[560px]:static max-[560px]:max-h-none [.caution~&]:static">
+        @if (! $fed && ! $page->isDanger() && $silent = $page->earlier()->silentFor())
+            <p class="col-span-full">By the journal it runs, and nothing was entered for {{ $silent }}. Off before now? <a href="{{ $earlier }}">Say when</a></p>
+        @endif
+        @foreach ($page->docked() as $shown)@unless ($fed && $byHand($shown))@include('run.form')@endunless @endforeach</div>
     @if ($fed && array_filter($page->docked(), $byHand) !== [])
         <details class="mt-3"><summary class="py-2.5">Read by hand…</summary>@foreach (array_filter($page->docked(), $byHand) as $shown)@include('run.form')@endforeach</details>
     @endif
@@ -35,6 +46,10 @@
     </p>
 @endif
 @foreach ($page->aside() as $shown)@include('run.form')@endforeach
+@if (! $page->signs() && $page->sheet === null && $page->earlier()->isOffered())
+    <p class="mt-3"><a class="button button-quiet button-wide" href="{{ $earlier }}" data-key="l" data-key-label="It happened earlier">It happened earlier…</a></p>
+@endif
+@endif
 @unless ($leads)@include('run.instruments')@endunless
 @foreach ($page->tables() as $table)<x-numbers :table="$table"/>@endforeach
 @if ($trace = $page->trace())<x-trace :picture="$trace"/>@endif
