@@ -149,19 +149,23 @@ final class Journey
         }
     }
 
-    private function do(string $id): void
+    /** @param  bool  $afterwards  whether all of it is written up when it is done, each at its own time */
+    private function do(string $id, bool $afterwards = false): void
     {
         $kind = $this->kinds->of($this->comesTo($id));
-        foreach (
-            Answers::to($kind, $this->state()->at($this->state()->steps[$id], $this->now)) as [$form, $fields, $minutes]
-        ) {
+        $answers = Answers::to($kind, $this->state()->at($this->state()->steps[$id], $this->now));
+        $takes = fn (array $answer): int => (int) round($answer[2] * 60);
+        $left = $afterwards ? array_sum(array_map($takes, $answers)) : 0;
+        $this->now += $left;
+        foreach ($answers as $answer) {
             $this->must([
                 'step' => $id,
-                'form' => $form,
-                'values' => $this->typed($kind, $id, $form, $fields),
+                'form' => $answer[0],
+                'values' => $this->typed($kind, $id, $answer[0], $answer[1]),
                 'min' => 0,
+                ...$afterwards ? ['late' => $left / 60] : [],
             ]);
-            $this->now += (int) round($minutes * 60);
+            $afterwards ? $left -= $takes($answer) : $this->now += $takes($answer);
         }
         $this->waits($id);
         $this->must(['finish' => $id]);
@@ -186,10 +190,14 @@ final class Journey
         $this->now = max($this->now, ($clock->until ?? 0) + 1);
     }
 
-    /** The step in hand, as an ordinary technician does it. */
-    public function go(): void
+    /**
+     * The step in hand, as an ordinary technician does it.
+     *
+     * @param  bool  $afterwards  whether all of it is written up when it is done, each at its own time
+     */
+    public function go(bool $afterwards = false): void
     {
-        $this->do($this->state()->stepInHand()->id ?? throw new \LogicException('Nothing is in hand.'));
+        $this->do($this->state()->stepInHand()->id ?? throw new \LogicException('Nothing is in hand.'), $afterwards);
     }
 
     /**
