@@ -19,4 +19,13 @@ final readonly class Box
 
         return $wide > 0.0 && $high > 0.0 ? $wide * $high : 0.0;
     }
+
+    /** @return float how far the two stand apart; 0 where they touch */
+    public function apart(self $other): float
+    {
+        $wide = max($this->x, $other->x) - min($this->x + $this->width, $other->x + $other->width);
+        $high = max($this->y, $other->y) - min($this->y + $this->height, $other->y + $other->height);
+
+        return hypot(max(0.0, $wide), max(0.0, $high));
+    }
 }

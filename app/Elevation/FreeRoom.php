@@ -18,8 +18,17 @@ final readonly class FreeRoom
     /** Outside of the picture a unit weighs as much as so many square units over something else. */
     private const OUTSIDE = 1000.0;
 
-    /** @param  list<Box>  $taken */
-    public function __construct(private array $taken, private float $floor)
+    /** So far from its part a name still stands beside it; each unit more weighs as one square unit over something else. */
+    private const BESIDE = 14.0;
+
+    /** A name nearer to another part than to its own weighs as much as so many square units over something else. */
+    private const MISLEADS = 60.0;
+
+    /**
+     * @param  list<Box>  $taken
+     * @param  list<Box>  $parts  that have names
+     */
+    public function __construct(private array $taken, private float $floor, private array $parts = [])
     {
     }
 
@@ -37,10 +46,11 @@ final readonly class FreeRoom
     public function beside(Box $about, string $kind, array $lines, int $named): Label
     {
         [$best, $least] = [null, INF];
-        foreach ([...self::around($about, count($lines)), ...self::edges()] as [$x, $y, $anchor]) {
+        foreach ([...self::around($about, count($lines)), ...self::edges($about)] as [$x, $y, $anchor]) {
             $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor, $named);
             $box = $label->box();
             $clash = $this->clash($box, $least) + $this->outside($box);
+            $clash += $clash < $least ? $this->strays($box, $about) : 0.0;
             if ($clash < $least) {
                 [$best, $least] = [$label, $clash];
             }
@@ -78,16 +88,27 @@ final readonly class FreeRoom
         ];
     }
 
-    /** @return list<array{float, float, string}> */
-    private static function edges(): array
+    /** @return list<array{float, float, string}> those nearest to a part first */
+    private static function edges(Box $about): array
     {
         $places = [];
         for ($row = 0; $row < self::ROWS; $row++) {
             $y = 18.0 + $row * Label::LINE;
             array_push($places, [4.0, $y, 'start'], [Scale::WIDTH - 4.0, $y, 'end']);
         }
+        [$x, $y] = [$about->x + $about->width / 2.0, $about->y + $about->height / 2.0];
+        $far = fn (array $place): float => hypot($place[0] - $x, $place[1] - $y);
+        usort($places, fn (array $one, array $other) => $far($one) <=> $far($other));
 
         return $places;
+    }
+
+    private function strays(Box $label, Box $about): float
+    {
+        $own = $label->apart($about);
+        $nearer = array_filter($this->parts, fn (Box $part) => $label->apart($part) < $own);
+
+        return max(0.0, $own - self::BESIDE) + ($nearer === [] ? 0.0 : self::MISLEADS);
     }
 
     /** @param  float  $least  more than this is as good as any more */

@@ -37,7 +37,7 @@ final readonly class Label
 
     public function box(): Box
     {
-        $width = self::LETTER * max([1, ...array_map(mb_strlen(...), $this->lines)]);
+        $width = max([self::LETTER, ...array_map(self::width(...), $this->lines)]);
         $left = match ($this->anchor) {
             'start' => $this->x,
             'end' => $this->x - $width,
@@ -47,12 +47,18 @@ final readonly class Label
         return new Box($left, $this->y - self::RISES, $width, self::LINE * count($this->lines));
     }
 
-    /** The style it is drawn in. */
-    public function style(): string
+    /** Of one of its lines. */
+    public static function width(string $line): float
     {
-        return match ($this->kind) {
-            self::DATUM => 'el-datum-text',
-            self::POCKET => 'el-pocket-text',
+        return self::LETTER * mb_strlen($line);
+    }
+
+    /** The style one of its lines is drawn in. */
+    public function style(int $line): string
+    {
+        return match (true) {
+            $this->kind === self::DATUM => 'el-datum-text',
+            $this->kind === self::POCKET && $line >= $this->named => 'el-pocket-text',
             default => 'el-label',
         };
     }

@@ -40,9 +40,10 @@ final readonly class Labels
         $datum = $this->datumLabel($taken);
         $labels = [$datum];
         $taken[] = $datum->box();
+        $parts = array_map(fn (Body $body) => $body->box(), array_filter($this->bodies, fn (Body $body) => $body->label !== ''));
         foreach ($this->wanted() as [$kind, $name, $text, $about]) {
             $lines = self::lines($name);
-            $room = new FreeRoom($taken, $this->scale->floor());
+            $room = new FreeRoom($taken, $this->scale->floor(), array_values($parts));
             $label = $room->beside($about, $kind, [...$lines, ...self::lines($text)], count($lines));
             $labels[] = $label;
             $taken[] = $label->box();

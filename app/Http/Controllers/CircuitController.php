@@ -79,7 +79,7 @@ final class CircuitController extends Controller
     {
         $dark = self::text($request, 'theme') === 'dark';
         $svg = Cache::rememberForever(
-            "outline.{$circuit->id}.".($dark ? 'dark' : 'light'),
+            'outline.'.config('aqbel.version').".{$circuit->id}.".($dark ? 'dark' : 'light'),
             fn () => view('circuits.svg', ['picture' => new Picture($circuit->read()), 'dark' => $dark])->render(),
         );
 

@@ -39,7 +39,7 @@
     @endif
     <x-cards>
         @foreach ($cards as $card)
-            <x-card href="/circuits/{{ $card->id }}" picture="/circuits/{{ $card->id }}/outline.svg"
+            <x-card href="/circuits/{{ $card->id }}" picture="/circuits/{{ $card->id }}/outline.svg?v={{ config('aqbel.version') }}"
                 :title="$card->name">{{ $card->about }}</x-card>
         @endforeach
     </x-cards>

@@ -27,6 +27,7 @@ text{font-family:sans-serif;font-size:16px;fill:{{ $quiet }}}
 .el-datum{stroke:{{ $level }};stroke-width:1.6;stroke-dasharray:10 5}
 .el-datum-text{fill:{{ $level }};font-weight:600}
 .el-pocket-text{fill:{{ $level }};font-weight:700}
+.el-ground{fill:none;stroke:{{ $ground }};stroke-width:4}
 .el-airway,.el-next{fill:none;stroke:{{ $ink }};stroke-width:2.5}
 .el-stem{stroke:{{ $ink }}}
 .el-mark{fill:{{ $ground }};stroke:{{ $ink }};stroke-width:2}

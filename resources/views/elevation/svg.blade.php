@@ -46,10 +46,14 @@
         @endforeach
     @endforeach
     <line x1="0" x2="{{ $width }}" y1="{{ $drawing->datum() }}" y2="{{ $drawing->datum() }}" class="el-datum"/>
+    {{-- Alone it is read in whatever font there is: each line is as wide as its place, on a ground of its own. --}}
     @foreach ($drawing->labels() as $label)
-        <text x="{{ $label->x }}" y="{{ $label->y }}" text-anchor="{{ $label->anchor }}" class="{{ $label->style() }}">
-            @foreach ($label->lines as $i => $line)<tspan x="{{ $label->x }}" dy="{{ $i === 0 ? 0 : 17 }}" @if ($i < $label->named && $label->kind === 'pocket') class="el-label" @endif>{{ $line }}</tspan>@endforeach
-        </text>
+        @foreach ($alone ? ['el-ground ', ''] : [''] as $under)
+            @foreach ($label->lines as $i => $line)
+                <text x="{{ $label->x }}" y="{{ $label->y + $i * $label::LINE }}" text-anchor="{{ $label->anchor }}" class="{{ $under.$label->style($i) }}"
+                    @if ($alone) textLength="{{ $label->width($line) }}" lengthAdjust="spacingAndGlyphs" @endif>{{ $line }}</text>
+            @endforeach
+        @endforeach
     @endforeach
     @foreach ($picture->marks() as $mark)@include('elevation.mark')@endforeach
     @foreach ($picture->asked() as $id => [$x, $y])<circle cx="{{ $x }}" cy="{{ $y }}" r="22" class="el-asked" data-asked="{{ $id }}"/>@endforeach
