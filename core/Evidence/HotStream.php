@@ -43,6 +43,12 @@ final readonly class HotStream
 
     private const OPENS_WITHIN_S = 75.0;
 
+    /** So far below where it starts to open it is shut, */
+    private const STILL_SHUT_K = 15.0;
+
+    /** and the far side has come along by more than this share only where it is stuck open. */
+    private const FOLLOWS = 0.5;
+
     private const NEAR_OPENING_K = 6.0;
 
     private const PAST_FULL_K = 3.0;
@@ -210,6 +216,9 @@ final readonly class HotStream
         $full = $this->facts->fullC ?? $start + 12.0;
         $trough = null;
         $coolant = $this->coolant->atEach($this->far->t, self::SILENT_S);
+        if ($this->warmsFromTheStart($coolant, $start)) {
+            return [];
+        }
         $lows = $this->far->lowest(self::OPENS_WITHIN_S);
         foreach ($this->far->t as $i => $t) {
             $live = $coolant[$i];
@@ -230,6 +239,30 @@ final readonly class HotStream
         }
 
         return $trough === null ? [] : [$trough];
+    }
+
+    /**
+     * Whether the far side warmed with the engine long before it opens: what a fan cools there later, and what comes
+     * back, is no opening.
+     *
+     * @param  list<?float>  $coolant  at each moment of the far side
+     */
+    private function warmsFromTheStart(array $coolant, float $start): bool
+    {
+        $cold = null;
+        foreach ($coolant as $i => $live) {
+            if ($live === null) {
+                continue;
+            }
+            $cold ??= [$live, $this->far->v[$i]];
+            if ($live >= $start - self::STILL_SHUT_K) {
+                $warmed = $live - $cold[0];
+
+                return $warmed >= self::STILL_SHUT_K && $this->far->v[$i] - $cold[1] > self::FOLLOWS * $warmed;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Evidence> */

@@ -191,6 +191,29 @@ final class HotStreamTest extends TestCase
         );
     }
 
+    public function test_what_a_fan_cools_and_what_comes_back_is_no_opening_of_one_that_is_stuck_open(): void
+    {
+        [$engine, $far, $channels] = [20.0, 20.0, ['coolant_c' => [], 'far_side_c' => []]];
+        $fan = false;
+        for ($t = 0.0; $t <= 2400.0; $t += 2.0) {
+            $fan = $engine >= 97.0 || ($fan && $engine > 90.0);
+            $engine += $fan ? -0.08 : 0.12;
+            $far += ($fan ? $engine - 35.0 - $far : $engine - 6.0 - $far) * 0.06;
+            $channels['coolant_c'][] = [$t, round($engine, 1)];
+            $channels['far_side_c'][] = [$t, round($far, 1)];
+        }
+        $facts = new RunFacts(82.0, 92.0, 97.0, 90.0, 104.0);
+        $stream = new HotStream($facts, $channels);
+        self::assertSame([], $this->times($stream, Code::ThermostatOpen));
+        self::assertGreaterThan(1, count($this->times($stream, Code::FanOn)));
+        // The same, seen from the first fan on: nobody knows how it warmed, and the rise is believed.
+        $later = array_map(
+            fn (array $points): array => array_values(array_filter($points, fn (array $point) => $point[0] > 1300.0)),
+            $channels,
+        );
+        self::assertNotSame([], $this->times(new HotStream($facts, $later), Code::ThermostatOpen));
+    }
+
     public function test_a_broken_channel_is_refused_by_its_point(): void
     {
         try {
