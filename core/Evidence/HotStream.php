@@ -258,7 +258,7 @@ final readonly class HotStream
             if ($live >= $start - self::STILL_SHUT_K) {
                 $warmed = $live - $cold[0];
 
-                return $warmed >= self::STILL_SHUT_K && $this->far->v[$i] - $cold[1] > self::FOLLOWS * $warmed;
+                return $warmed >= self::STILL_SHUT_K && self::FOLLOWS * $warmed < $this->far->v[$i] - $cold[1];
             }
         }
 

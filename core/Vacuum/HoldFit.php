@@ -30,10 +30,38 @@ final class HoldFit
     private const SIZES = 11;
 
     /** So many readings are looked at one by one; what is more stands for its neighbours. */
-    private const TOLD_APART = 40;
+    private const TOLD_APART = 24;
+
+    /** However many there are, they tell as much as so many that are independent (by simulation). */
+    private const TELL = 12;
+
+    /** Divisions of the smallest leak and settling that are tried; how many leaks in equal ratios. */
+    private const LEAST_LEAK = 0.12;
+
+    private const LEAST_SETTLING = 0.4;
+
+    private const LEAKS = 24;
+
+    /** Around what comes nearest it is tried in steps of so many divisions, so many to either side. */
+    private const FINE = 0.4;
+
+    private const BESIDE_IT = 3;
 
     /** Seconds in which hoses and damp settle (common practice, no source). */
     private const TAUS_S = [20.0, 35.0, 60.0, 100.0, 180.0];
+
+    /** What bends by more divisions than this shows its time finer. */
+    private const BENDS_FAR = 6.0;
+
+    private const FINER_TAUS_S = [20.0, 25.0, 31.0, 39.0, 49.0, 61.0, 76.0, 95.0, 118.0, 147.0, 180.0];
+
+    /**
+     * What leaves so much more unexplained than the nearest weighs nothing; squared divisions. Of few readings one may
+     * be stray, by some divisions; of hundreds a median has none.
+     */
+    private const FAR_OFF = 5.0;
+
+    private const FAR_OFF_OF_FEW = 25.0;
 
     /** A leak of so many divisions over the time held is one. */
     public const SHOWS = 0.7;
@@ -97,15 +125,16 @@ final class HoldFit
      *
      * @param  non-empty-list<float>  $seconds  since the first reading
      * @param  non-empty-list<float>  $falls  of the needle since the first reading, in divisions
+     * @param  float  $settlesAtMost  divisions
      */
-    public static function of(array $seconds, array $falls): self
+    public static function of(array $seconds, array $falls, float $settlesAtMost = INF): self
     {
         /** @var array<string, self> $known */
         static $known = [];
-        $readings = serialize([$seconds, $falls]);
+        $readings = serialize([$seconds, $falls, $settlesAtMost]);
         if (! isset($known[$readings])) {
             $known = array_slice($known, 1 - self::REMEMBERED, null, true);
-            $known[$readings] = new self($seconds, $falls);
+            $known[$readings] = new self($seconds, $falls, $settlesAtMost);
         }
 
         return $known[$readings];
@@ -136,47 +165,51 @@ final class HoldFit
      * @param  non-empty-list<float>  $seconds
      * @param  non-empty-list<float>  $falls
      */
-    private function __construct(array $seconds, array $falls)
+    private function __construct(array $seconds, array $falls, float $settlesAtMost)
     {
         $span = max(1.0, $seconds[count($seconds) - 1]);
         $most = max(3.0, 1.6 * max(array_map(abs(...), $falls)));
-        [$leaks, $settlings] = [self::grid(0.12, $most, 24), self::grid(0.4, $most, 11)];
         [$times, $seen, $counts] = self::alike($seconds, $falls);
         $last = count($times) - 1;
         [$total, $leak, $leaking, $settled] = [0.0, 0.0, 0.0, 0.0];
-        [$best, $bestFit, $likeliest] = [0.0, 0.0, [0.0, 0.0, 60.0]];
-        $byLeak = array_fill(0, count($leaks), 0.0);
-        foreach (self::TAUS_S as $tau) {
-            $settles = array_map(fn (float $second) => 1.0 - exp(-$second / $tau), $times);
-            foreach ($settlings as $s => $settling) {
-                $prior = ($s === 0 ? self::UNSETTLED : (1.0 - self::UNSETTLED) / (count($settlings) - 1));
-                foreach ($leaks as $l => $divisions) {
-                    // The newest reading is never the stray one: what does not come to it explains nothing.
-                    if (
-                        abs($seen[$last] - $settling * $settles[$last] - ($divisions * $times[$last]) / $span)
-                        > self::TABLE_HALF
-                    ) {
+        [$best, $bestFit, $likeliest, $byLeak] = [0.0, 0.0, [0.0, 0.0, 60.0], []];
+        $shares = array_map(fn (float $second): float => $second / $span, $times);
+        $far = $counts[0] < 1.0 ? self::FAR_OFF : self::FAR_OFF_OF_FEW;
+        $taus = max($falls) > self::BENDS_FAR ? self::FINER_TAUS_S : self::TAUS_S;
+        $ways = array_map(
+            fn (float $tau) => new LineAndBend($times, $shares, $seen, $counts, $tau, $settlesAtMost),
+            $taus,
+        );
+        $least = min(array_map(fn (LineAndBend $way): float => $way->nearest($most)[1], $ways));
+        foreach ($ways as $way) {
+            foreach (self::leaks($way->nearest($most)[0], $most) as [$divisions, $prior, $wide]) {
+                $byLeak["{$divisions}"] ??= [$divisions, 0.0];
+                $left = null;
+                foreach (self::settlings($way->bend($divisions), $most) as [$settling, $priorOfIt]) {
+                    if ($way->leaves($divisions, $settling) > $least + $far) {
                         continue;
                     }
-                    $off = [];
-                    foreach ($times as $i => $second) {
-                        $off[] = $seen[$i] - $settling * $settles[$i] - $divisions * $second / $span;
+                    $left ??= array_map(fn (float $fall, float $share) => $fall - $divisions * $share, $seen, $shares);
+                    // The newest reading is never the stray one: what does not come to it explains nothing.
+                    if (abs($left[$last] - $settling * $way->bends[$last]) > self::TABLE_HALF) {
+                        continue;
                     }
+                    $off = array_map(fn (float $one, float $bend) => $one - $settling * $bend, $left, $way->bends);
                     $fits = self::likelihood($off, $counts, self::UNHEARD_OF * $bestFit);
                     $bestFit = max($bestFit, $fits);
-                    $chance = $fits * $prior * ($l === 0 ? self::TIGHT : (1.0 - self::TIGHT) / (count($leaks) - 1));
+                    $chance = $fits * $priorOfIt * $prior;
                     $total += $chance;
                     $leak += $divisions >= self::SHOWS ? $chance : 0.0;
                     $leaking += $divisions >= self::SHOWS ? $chance * $divisions : 0.0;
                     $settled += $settling >= self::SEEN ? $chance : 0.0;
-                    $byLeak[$l] += $fits * $prior;
+                    $byLeak["{$divisions}"][1] += $fits * $priorOfIt * $wide;
                     if ($chance > $best) {
-                        [$best, $likeliest] = [$chance, [$divisions, $settling, $tau]];
+                        [$best, $likeliest] = [$chance, [$divisions, $settling, $way->tau]];
                     }
                 }
             }
         }
-        $jumps = self::jumps($seen, $counts) * count(self::TAUS_S) * self::MOVED / (1.0 - self::MOVED);
+        $jumps = self::jumps($seen, $counts, count($falls)) * count($taus) * self::MOVED / (1.0 - self::MOVED);
         $all = $total + $jumps;
         [$this->leak, $this->settling, $this->moved] = $all > 0.0
             ? [$leak / $all, $settled / $all, $jumps / $all]
@@ -184,9 +217,12 @@ final class HoldFit
         $mean = $leak > 0.0 ? $leaking / $leak : 0.0;
         [$leak, $this->settlingDivisions, $this->tauSeconds] = $likeliest;
         $this->leakDivisions = $leak > 0.0 ? max(0.0, $this->line($seconds, $falls) * $span) : 0.0;
-        $this->ifOneDivisions = $leak > 0.0 && $this->settlingDivisions <= 0.0 ? $this->leakDivisions : $mean;
-        $this->boundDivisions = self::bound($leaks, array_values($byLeak));
-        $this->explained = $all > count(self::TAUS_S) * self::STRAY ** 1.5 * 0.5 ** count($falls);
+        $isLine = $leak > 0.0 && $this->settlingDivisions <= 0.0 && count($falls) > 2;
+        $this->ifOneDivisions = $isLine ? $this->leakDivisions : $mean;
+        $this->boundDivisions = self::bound(array_values($byLeak));
+        // Of three readings none is stray.
+        $strays = count($falls) > 3 ? 1.5 : 1.0;
+        $this->explained = $all > count($taus) * self::STRAY ** $strays * 0.5 ** min(self::TELL, count($falls));
     }
 
     /**
@@ -207,7 +243,52 @@ final class HoldFit
     }
 
     /**
-     * Nothing, then from the least to the most in equal ratios.
+     * Leaks that are tried, divisions over the whole time: none, some in equal ratios, and more of them where one comes
+     * nearest to what was seen. Each with its chance beforehand, and how many divisions it stands for.
+     *
+     * @return list<array{float, float, float}>
+     */
+    private static function leaks(float $nearest, float $most): array
+    {
+        $tried = self::grid(self::LEAST_LEAK, $most, self::LEAKS);
+        for ($i = -self::BESIDE_IT; $i <= self::BESIDE_IT; $i++) {
+            $tried[] = round($nearest + $i * self::FINE, 4);
+        }
+        $tried = array_values(array_unique(array_filter($tried, fn (float $one) => $one >= self::LEAST_LEAK)));
+        sort($tried);
+        $all = log(1.1 * $most / self::LEAST_LEAK * 2.0);
+        $leaks = [[0.0, self::TIGHT, $tried[0] / 2.0]];
+        foreach ($tried as $i => $divisions) {
+            $below = $i === 0 ? $divisions / 2.0 : ($tried[$i - 1] + $divisions) / 2.0;
+            $above = isset($tried[$i + 1]) ? ($divisions + $tried[$i + 1]) / 2.0 : 1.1 * $divisions;
+            $leaks[] = [$divisions, (1.0 - self::TIGHT) * log($above / $below) / $all, $above - $below];
+        }
+
+        return $leaks;
+    }
+
+    /**
+     * Settlings that are tried beside a leak, divisions: none, and those near the one that explains most of what the
+     * leak leaves; each with its chance beforehand.
+     *
+     * @return list<array{float, float}>
+     */
+    private static function settlings(float $likely, float $most): array
+    {
+        $tried = [[0.0, self::UNSETTLED]];
+        for ($i = -self::BESIDE_IT; $i <= self::BESIDE_IT; $i++) {
+            $settling = $likely + $i * self::FINE;
+            if ($settling >= self::LEAST_SETTLING && $settling <= $most) {
+                $chance = self::FINE / ($settling * log($most / self::LEAST_SETTLING));
+                $tried[] = [$settling, (1.0 - self::UNSETTLED) * min(1.0, $chance)];
+            }
+        }
+
+        return $tried;
+    }
+
+    /**
+     * From the least to the most in equal ratios.
      *
      * @return list<float>
      */
@@ -215,31 +296,32 @@ final class HoldFit
     {
         $ratio = ($most / $least) ** (1.0 / ($steps - 1));
 
-        return [0.0, ...array_map(fn (int $i) => $least * $ratio ** $i, range(0, $steps - 1))];
+        return array_map(fn (int $i) => $least * $ratio ** $i, range(0, $steps - 1));
     }
 
     /**
-     * Readings that follow each other and show the same, as one that was made so many times: an instrument sends
-     * hundreds.
+     * As it is weighed: an instrument sends hundreds, and those next to each other stand as their median. A gauge rounds
+     * them alike, so that together they tell no more than so many.
      *
      * @param  non-empty-list<float>  $seconds
      * @param  non-empty-list<float>  $falls
-     * @return array{non-empty-list<float>, non-empty-list<float>, non-empty-list<int>} times, falls, and how many
+     * @return array{non-empty-list<float>, non-empty-list<float>, non-empty-list<float>} times, falls, and for how many
+     * readings it stands
      */
     private static function alike(array $seconds, array $falls): array
     {
-        $each = (int) max(1, floor(count($falls) / self::TOLD_APART));
-        [$times, $seen, $counts] = [[$seconds[0]], [$falls[0]], [1]];
-        foreach (array_slice($falls, 1) as $i => $fall) {
-            $second = $seconds[$i + 1] ?? 0.0;
-            $n = count($times) - 1;
-            [$time, $count] = [$times[$n], $counts[$n] ?? 1];
-            if ($n > 0 && $fall === ($seen[$n] ?? null) && $count < $each) {
-                $times = [...array_slice($times, 0, $n), $time + ($second - $time) / ($count + 1)];
-                $counts = [...array_slice($counts, 0, $n), $count + 1];
-            } else {
-                [$times[], $seen[], $counts[]] = [$second, $fall, 1];
-            }
+        $count = count($falls);
+        $weighs = min(1.0, self::TELL / $count);
+        $each = (int) ceil($count / self::TOLD_APART);
+        [$times, $seen, $counts] = [[$seconds[0]], [$falls[0]], [$weighs]];
+        // The first and the newest stand for themselves.
+        for ($from = 1; $from < $count; $from += $many) {
+            $many = $from < $count - 1 ? min($each, $count - 1 - $from) : 1;
+            $some = array_slice($falls, $from, $many);
+            sort($some);
+            $times[] = array_sum(array_slice($seconds, $from, $many)) / $many;
+            $seen[] = ($some[intdiv($many - 1, 2)] + $some[intdiv($many, 2)]) / 2.0;
+            $counts[] = $many * $weighs;
         }
 
         return [$times, $seen, $counts];
@@ -249,7 +331,7 @@ final class HoldFit
      * The chance of all readings, wherever within its division the first one stood.
      *
      * @param  list<float>  $off  what each reading shows beyond the explanation, divisions
-     * @param  list<int>  $counts  how many readings each stands for
+     * @param  list<float>  $counts  how many readings each stands for
      * @param  float  $least  below which it weighs nothing
      */
     private static function likelihood(array $off, array $counts, float $least = 0.0): float
@@ -263,7 +345,7 @@ final class HoldFit
                 $i = (int) ((abs($divisions - $first)) * self::TABLE_STEPS);
                 $one = $table[$i] ?? 0.0;
                 $one = $one < self::STRAY ? ($n === $last ? self::NEVER : self::STRAY) : $one;
-                $chance *= $counts[$n] === 1 ? $one : $one ** $counts[$n];
+                $chance *= $counts[$n] === 1.0 ? $one : $one ** $counts[$n];
                 if ($chance < $least) {
                     continue 2;
                 }
@@ -278,17 +360,17 @@ final class HoldFit
      * One jump between two readings, flat before and after; never at the last reading alone.
      *
      * @param  non-empty-list<float>  $falls
-     * @param  non-empty-list<int>  $counts
+     * @param  non-empty-list<float>  $counts
      */
-    private static function jumps(array $falls, array $counts): float
+    private static function jumps(array $falls, array $counts, int $readings): float
     {
         $count = count($falls);
-        if (array_sum($counts) < 4) {
+        if ($readings < 4) {
             return 0.0;
         }
         $sum = 0.0;
         for ($after = 1; $after < $count; $after++) {
-            if ($after === $count - 1 && $counts[$after] === 1) {
+            if ($after === $count - 1 && $counts[$after] <= min(1.0, self::TELL / $readings)) {
                 continue;
             }
             // As far as it stands apart before and after, and a little beside.
@@ -317,27 +399,21 @@ final class HoldFit
     /**
      * The 95 % quantile, every leak taken as likely as any other beforehand.
      *
-     * @param  list<float>  $leaks
-     * @param  list<float>  $weights
+     * @param  list<array{float, float}>  $byLeak  divisions, and the weight of what it stands for
      */
-    private static function bound(array $leaks, array $weights): float
+    private static function bound(array $byLeak): float
     {
-        $areas = [];
-        foreach ($leaks as $l => $divisions) {
-            $below = $l === 0 ? 0.0 : ($leaks[$l - 1] + $divisions) / 2.0;
-            $above = isset($leaks[$l + 1]) ? ($divisions + $leaks[$l + 1]) / 2.0 : 1.1 * $divisions;
-            $areas[$l] = $weights[$l] * ($above - $below);
-        }
-        $wanted = 0.95 * array_sum($areas);
+        usort($byLeak, fn (array $one, array $other) => $one[0] <=> $other[0]);
+        $wanted = 0.95 * array_sum(array_column($byLeak, 1));
         $so = 0.0;
-        foreach ($areas as $l => $area) {
-            $so += $area;
+        foreach ($byLeak as $l => [$divisions, $weight]) {
+            $so += $weight;
             if ($so >= $wanted) {
-                return isset($leaks[$l + 1]) ? ($leaks[$l] + $leaks[$l + 1]) / 2.0 : $leaks[$l];
+                return isset($byLeak[$l + 1]) ? ($divisions + $byLeak[$l + 1][0]) / 2.0 : 1.1 * $divisions;
             }
         }
 
-        return $leaks[count($leaks) - 1];
+        return $byLeak === [] ? 0.0 : $byLeak[count($byLeak) - 1][0];
     }
 
     /** @return list<float> chance of a reading that lies so far from the truth, by fiftieths of a division */

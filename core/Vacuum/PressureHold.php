@@ -24,7 +24,7 @@ final readonly class PressureHold
 
     private const LEAST_S = 60.0;
 
-    private const LEAKS = 0.7;
+    private const LEAKS = 0.5;
 
     private const HOLDS = 0.7;
 

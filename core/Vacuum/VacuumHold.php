@@ -246,7 +246,9 @@ final readonly class VacuumHold
         $falls = $this->falls($this->held);
         assert($seconds !== [] && $falls !== []);
 
-        return HoldFit::of($seconds, $falls);
+        $most = Pressure::inchesOfMercury(self::SETTLES_IN_HG)->kPa() / $this->resolution->kPa();
+
+        return HoldFit::of($seconds, $falls, max(3.0, $most + 1.0));
     }
 
     /** @return array{HoldVerdict, string} */

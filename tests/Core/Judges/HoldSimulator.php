@@ -40,6 +40,7 @@ final class HoldSimulator
      * @param  float  $leak  mL of air a minute at the shop's pressure, while choked
      * @param  float  $settles  inHg, within the time constant given
      * @param  float  $jump  inHg, at a moment between the second reading and the last but one
+     * @param  float  $division  of the gauge, inHg
      */
     public function hold(
         float $minutes,
@@ -48,6 +49,7 @@ final class HoldSimulator
         float $settles = 0.0,
         float $tau = 60.0,
         float $jump = 0.0,
+        float $division = 0.5,
     ): SimulatedHold {
         $air = Atmosphere::atElevation(Length::metres($this->between(0.0, 1600.0)));
         $void = $this->between(4000.0, 14000.0);
@@ -58,8 +60,9 @@ final class HoldSimulator
         [$readings, $settled] = [[], 0.0];
         for ($second = 0; $second <= (int) round($minutes * 60.0); $second++) {
             if (in_array($second, $wanted, true)) {
-                $inHg = ($outside - $pressure) / 3.386389 + $this->between(-0.1, 0.1);
-                $readings[] = new GaugeReading((float) $second, Pressure::inchesOfMercury(round($inHg * 2.0) / 2.0));
+                $inHg = ($outside - $pressure) / 3.386389 + $this->between(-0.2, 0.2) * $division;
+                $shows = round($inHg / $division) * $division;
+                $readings[] = new GaugeReading((float) $second, Pressure::inchesOfMercury($shows));
             }
             $ratio = $pressure / $outside;
             $flows = $ratio < 0.528 ? 1.0 : sqrt(max(0.0, 1.0 - (($ratio - 0.528) / 0.472) ** 2));
@@ -69,7 +72,7 @@ final class HoldSimulator
             $settled = $now;
             $pressure += $second + 1 > $jumpsAt && $second <= $jumpsAt ? $jump * 3.386389 : 0.0;
         }
-        $hold = new VacuumHold($air, Volume::millilitres($void), $readings, Pressure::inchesOfMercury(0.5));
+        $hold = new VacuumHold($air, Volume::millilitres($void), $readings, Pressure::inchesOfMercury($division));
 
         return new SimulatedHold($hold, $leak);
     }

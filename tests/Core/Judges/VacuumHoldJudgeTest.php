@@ -86,4 +86,33 @@ final class VacuumHoldJudgeTest extends TestCase
         );
         self::assertGreaterThanOrEqual(0.85, count($moved) / self::ROUNDS);
     }
+
+    public function test_hundreds_of_readings_of_an_instrument_tell_no_more_than_they_know(): void
+    {
+        $circuit = new HoldSimulator(29);
+        [$false, $tight, $below, $leaks, $told, $shows] = [0, 0, 0, 0, 0, 0];
+        for ($round = 0; $round < 60; $round++) {
+            [$minutes, $count] = [$circuit->between(3, 15), (int) $circuit->between(60, 400)];
+            $division = [0.1, 0.2, 0.5][$round % 3];
+            $leak = $round % 2 === 0 ? 0.0 : $circuit->logBetween(3, 600);
+            $settles = $round % 4 < 2 ? 0.0 : $circuit->between(0.3, 3);
+            $hold = $circuit->hold($minutes, $count, $leak, $settles, $circuit->between(20, 180), division: $division);
+            $isLeak = in_array($hold->judged->verdict, [HoldVerdict::Leak, HoldVerdict::Lost], true);
+            if ($leak === 0.0) {
+                $tight++;
+                $false += $isLeak ? 1 : 0;
+
+                continue;
+            }
+            $leaks++;
+            $below += $leak <= $hold->judged->boundMlPerMinute() ? 1 : 0;
+            if ($leak > 3.0 * $hold->judged->detectableMlPerMinute()) {
+                $shows++;
+                $told += $isLeak ? 1 : 0;
+            }
+        }
+        self::assertLessThanOrEqual(0.05, $false / $tight);
+        self::assertGreaterThanOrEqual(0.95, $below / $leaks);
+        self::assertGreaterThanOrEqual(0.85, $told / $shows);
+    }
 }

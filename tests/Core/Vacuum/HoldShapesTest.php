@@ -43,8 +43,9 @@ final class HoldShapesTest extends TestCase
             'leak',
             0.0,
         ];
-        yield 'a gross leak is not excluded' => [0.2, [[0, 21.0], [60, 19.6], [180, 19.6]], 'inconclusive', 0.0];
-        yield 'it is' => [0.1, [[0, 21.0], [300, 19.7], [360, 19.7]], 'settling', 0.0];
+        yield 'a gross leak is not excluded' => [0.1, [[0, 21.0], [60, 19.2], [75, 19.0]], 'inconclusive', 0.0];
+        yield 'it is' => [0.2, [[0, 21.0], [60, 19.6], [180, 19.6]], 'settling', 0.0];
+        yield 'and so it is on a finer gauge' => [0.1, [[0, 21.0], [300, 19.7], [360, 19.7]], 'settling', 0.0];
     }
 
     public function test_what_fell_by_more_than_two_divisions_is_never_within_what_the_gauge_shows(): void
