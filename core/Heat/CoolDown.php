@@ -47,6 +47,9 @@ final readonly class CoolDown
     /** Nine engines of ten are cold when somebody comes back. */
     private const COME_BACK = 0.94;
 
+    /** By one reading nobody knows the engine yet (by simulation, with engines that cool more slowly the colder they are). */
+    private const COME_BACK_BY_ONE = 0.975;
+
     /**
      * @param  float  $minutesLow  80 % of such engines need between this and `minutesHigh`
      * @param  float  $comeBackMinutes  by then nine of ten are cold enough
@@ -100,7 +103,7 @@ final readonly class CoolDown
             $excess = ($last->temperature->degC() - $ambient->degC()) / ($safe->degC() - $ambient->degC());
             $usual = $body->tauMinutes() * log($excess);
 
-            return new self($body->tauMinutes(), $usual, $at(0.1), $at(0.9), $at(self::COME_BACK), false);
+            return new self($body->tauMinutes(), $usual, $at(0.1), $at(0.9), $at(self::COME_BACK_BY_ONE), false);
         }
 
         return new self($tau, $at(0.5), $at(0.1), $at(0.9), $at(self::COME_BACK), true);
