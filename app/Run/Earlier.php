@@ -42,10 +42,10 @@ final readonly class Earlier
         return $this->finished === null && $this->at->job->openBefore($this->at->step) === [];
     }
 
-    /** @return list<Form> what may be told of; none where an earlier time is not asked for */
+    /** @return list<Form> what may be told of */
     public function forms(): array
     {
-        return $this->finished !== null || $this->isTold() ? $this->kind->everything($this->at) : [];
+        return $this->kind->everything($this->at);
     }
 
     /** Nothing of it happened later, as a time field has it. */
@@ -57,7 +57,7 @@ final readonly class Earlier
     /** Whether the step in hand asks for anything that may have happened earlier. */
     public function isOffered(): bool
     {
-        return $this->isInHand() && $this->kind->everything($this->at) !== [];
+        return $this->isInHand() && $this->forms() !== [];
     }
 
     /** How long nobody has said anything of an engine that runs, in words; null where it does not, or it is not long. */

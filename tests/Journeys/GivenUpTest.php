@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace Tests\Journeys;
 
 use Aqbel\Core\Plan\LeftBehind;
+use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Steps\GivenUp;
+use Aqbel\Core\Steps\StepCatalogue;
+use Aqbel\Core\Writing\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** What a job leaves at the moment at which it is given up. */
@@ -64,6 +67,41 @@ final class GivenUpTest extends TestCase
         $until = fn (string $step): ?int => $this->leaves([['until' => $step]], $choices)->ranAt;
         self::assertSame(999_000, $until('cold_check'));
         self::assertNull($until('inspect'));
+    }
+
+    public function test_who_was_late_to_say_that_it_is_off_is_told_how_and_who_took_over_hot_is_warned(): void
+    {
+        $refusals = function (array $lines, array $choices = []): array {
+            $said = [];
+            $journey = new Journey([
+                'about' => '', 'circuit' => 'rescue-ambulance', 'lines' => $lines,
+                'choices' => ['school' => 'gravity', ...$choices],
+            ]);
+            $journey->play(null, function (?string $field, ?Refusal $refusal) use (&$said): void {
+                $said[] = $refusal?->message;
+            });
+
+            return [$said[count($said) - 1] ?? '', $journey->state()];
+        };
+        [$own] = $refusals([
+            ['until' => 'heat_cycle:1'],
+            ['step' => 'heat_cycle:1', 'form' => 'start', 'values' => ['place' => 'extraction', 'neck' => 'sealed']],
+            ['step' => 'heat_cycle:1', 'form' => 'shut_off', 'min' => 15],
+            ['finish' => 'heat_cycle:1', 'reason' => 'Sent to the yard'],
+            ['step' => 'cool_down:1', 'form' => 'by_hand'],
+        ]);
+        self::assertStringContainsString('Take that line back, and tell it of its own time', (string) $own);
+        $hot = ['left' => ['job' => 'J0005', 'ran_at' => 999_900]];
+        [$others] = $refusals([['until' => 'cold_check'], ['step' => 'cold_check', 'form' => 'by_hand']], $hot);
+        self::assertStringContainsString('A hand tells it from', (string) $others);
+        self::assertStringNotContainsString('Take that line back', (string) $others);
+
+        [, $state] = $refusals([], $hot);
+        $at = $state->at($state->steps['found'], 1_000_200);
+        $kind = StepCatalogue::standard()->of($at->step);
+        self::assertStringContainsString('Its engine ran 5 min ago', $kind->instructions($at)[0]);
+        self::assertSame([Hazard::Scald], $kind->hazards($at));
+        self::assertSame([], $kind->hazards($state->at($at->step, 1_900_000)));
     }
 
     /**
