@@ -30,10 +30,12 @@ final class LedgerTopic implements Topic
     public function answer(Input $input): array
     {
         $capacity = $input->number('capacity_ml', 1, 1_000_000);
+        $lines = $input->objects('lines', 0);
+        $share = self::share($lines);
         $ledger = new Ledger(
             $capacity,
             $input->number('headspace_ml', 0, $capacity, 0),
-            array_map(self::line(...), array_keys($input->objects('lines', 0)), $input->objects('lines', 0)),
+            array_map(fn (int $i, Input $line) => self::line($i, $line, $share), array_keys($lines), $lines),
             $input->optionalNumber('capacity_plus_minus_ml', 0, 1_000_000),
         );
         $within = $ledger->trappedAirPlusMinusMl();
@@ -49,19 +51,41 @@ final class LedgerTopic implements Topic
         ];
     }
 
-    private static function line(int $i, Input $in): Line
+    private static function line(int $i, Input $in, float $share): Line
     {
-        $ml = $in->number('ml', -1_000_000, 1_000_000);
-        $graduation = $in->number('graduation_ml', 0, 100_000, 0);
-        $readings = (int) $in->number('readings', 1, 1000, 1);
-        $spread = self::SIGMAS * $graduation * sqrt($readings / 12.0);
-        $graduated = min($spread, self::MOST_OF_RANGE * $readings * $graduation / 2.0);
+        [$graduation, $readings] = self::read($in);
 
         return new Line(
             "line {$i}",
-            $ml,
-            hypot($graduated, $in->number('plus_minus_ml', 0, 1_000_000, 0)),
+            $in->number('ml', -1_000_000, 1_000_000),
+            hypot(
+                $share * self::SIGMAS * $graduation * sqrt($readings / 12.0),
+                $in->number('plus_minus_ml', 0, 1_000_000, 0),
+            ),
             $in->optionalNumber('fraction', 0, 1),
         );
+    }
+
+    /**
+     * How much of what many readings would spread these do: one or two hardly leave their range, and no more.
+     *
+     * @param  list<Input>  $lines
+     */
+    private static function share(array $lines): float
+    {
+        [$spread, $range] = [0.0, 0.0];
+        foreach ($lines as $line) {
+            [$graduation, $readings] = self::read($line);
+            $spread += $readings * $graduation ** 2 / 12.0;
+            $range += $readings * $graduation / 2.0;
+        }
+
+        return $spread > 0.0 ? min(1.0, self::MOST_OF_RANGE * $range / (self::SIGMAS * sqrt($spread))) : 1.0;
+    }
+
+    /** @return array{float, int} graduation in mL, and how often it was read */
+    private static function read(Input $in): array
+    {
+        return [$in->number('graduation_ml', 0, 100_000, 0), (int) $in->number('readings', 1, 1000, 1)];
     }
 }

@@ -201,4 +201,22 @@ final class OtherJudgesTest extends TestCase
             self::assertLessThanOrEqual(0.98, $inside / $jobs, $what);
         }
     }
+
+    public function test_so_do_those_of_vessels_that_were_each_read_once(): void
+    {
+        $chance = new Chance(9);
+        [$inside, $jobs] = [0, 800];
+        for ($job = 0; $job < $jobs; $job++) {
+            [$true, $lines] = [0.0, []];
+            for ($i = 0; $i <= $job % 8; $i++) {
+                [$marks, $is] = [[50, 100, 200, 500][$i % 4], $chance->between(300, 3000)];
+                $true += $is;
+                $lines[] = ['ml' => round($is / $marks) * $marks, 'graduation_ml' => $marks];
+            }
+            $said = TopicList::answer('ledger', (string) json_encode(['capacity_ml' => 30_000, 'lines' => $lines]));
+            $inside += abs($said['content_ml'] - $true) <= $said['plus_minus_ml'] ? 1 : 0;
+        }
+        self::assertGreaterThanOrEqual(0.94, $inside / $jobs);
+        self::assertLessThanOrEqual(0.98, $inside / $jobs);
+    }
 }
