@@ -46,14 +46,19 @@
         @endforeach
     @endforeach
     <line x1="0" x2="{{ $width }}" y1="{{ $drawing->datum() }}" y2="{{ $drawing->datum() }}" class="el-datum"/>
-    {{-- Alone it is read in whatever font there is: each line is as wide as its place, on a ground of its own. --}}
     @foreach ($drawing->labels() as $label)
-        @foreach ($alone ? ['el-ground ', ''] : [''] as $under)
+        {{-- Alone it is read in whatever font there is, and by what knows no lines: each is as wide as its place, on a ground of its own. --}}
+        @foreach ($alone ? ['el-ground ', ''] : [] as $under)
             @foreach ($label->lines as $i => $line)
                 <text x="{{ $label->x }}" y="{{ $label->y + $i * $label::LINE }}" text-anchor="{{ $label->anchor }}" class="{{ $under.$label->style($i) }}"
-                    @if ($alone) textLength="{{ $label->width($line) }}" lengthAdjust="spacingAndGlyphs" @endif>{{ $line }}</text>
+                    textLength="{{ $label->width($line) }}" lengthAdjust="spacingAndGlyphs">{{ $line }}</text>
             @endforeach
         @endforeach
+        @unless ($alone)
+            <text x="{{ $label->x }}" y="{{ $label->y }}" text-anchor="{{ $label->anchor }}">
+                @foreach ($label->lines as $i => $line)<tspan x="{{ $label->x }}" dy="{{ $i === 0 ? 0 : $label::LINE }}" class="{{ $label->style($i) }}">{{ $line }}</tspan>@endforeach
+            </text>
+        @endunless
     @endforeach
     @foreach ($picture->marks() as $mark)@include('elevation.mark')@endforeach
     @foreach ($picture->asked() as $id => [$x, $y])<circle cx="{{ $x }}" cy="{{ $y }}" r="22" class="el-asked" data-asked="{{ $id }}"/>@endforeach
