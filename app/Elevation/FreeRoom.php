@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Elevation;
 
-/** Where in the picture a name still finds room: tried all around its part, then along both edges. */
+/** Where in the picture a name still finds room: tried all around its part, then all over the picture. */
 final readonly class FreeRoom
 {
     private const NEAR = 6.0;
@@ -12,16 +12,24 @@ final readonly class FreeRoom
     /** Its upper line stands so far under the top of the box that is tried for it. */
     private const SINKS = Label::LINE - 4.0;
 
-    /** Lines along each edge that are tried last. */
+    /** Lines all over the picture that are tried last, and how far apart in each. */
     private const ROWS = 24;
+
+    private const APART = 32.0;
 
     /** Outside of the picture a unit weighs as much as so many square units over something else. */
     private const OUTSIDE = 1000.0;
 
-    /** So far from its part a name still stands beside it; each unit more weighs as one square unit over something else. */
+    /** A name that strays by no more is looked for no further. */
+    private const NEAR_ENOUGH = 30.0;
+
+    /** A name over anything is worse than one that is far off. */
+    private const OVER = 1000.0;
+
+    /** So far from its part a name still stands beside it; each unit more weighs one. */
     private const BESIDE = 14.0;
 
-    /** A name nearer to another part than to its own weighs as much as so many square units over something else. */
+    /** A name nearer to another part than to its own weighs as much as so many units more. */
     private const MISLEADS = 60.0;
 
     /**
@@ -46,15 +54,24 @@ final readonly class FreeRoom
     public function beside(Box $about, string $kind, array $lines, int $named): Label
     {
         [$best, $least] = [null, INF];
-        foreach ([...self::around($about, count($lines)), ...self::edges($about)] as [$x, $y, $anchor]) {
-            $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor, $named);
-            $box = $label->box();
-            $clash = $this->clash($box, $least) + $this->outside($box);
-            $clash += $clash < $least ? $this->strays($box, $about) : 0.0;
-            if ($clash < $least) {
-                [$best, $least] = [$label, $clash];
+        foreach ([self::around(...), self::anywhere(...)] as $places) {
+            foreach ($places($about, count($lines)) as [$x, $y, $anchor]) {
+                $label = new Label($kind, $lines, round($x, 1), round($y, 1), $anchor, $named);
+                $box = $label->box();
+                $costs = $this->strays($box, $about);
+                if ($costs >= $least) {
+                    continue;
+                }
+                $clash = $this->clash($box, $least) + $this->outside($box);
+                $costs += $clash > 0.0 ? self::OVER + $clash : 0.0;
+                if ($costs < $least) {
+                    [$best, $least] = [$label, $costs];
+                }
+                if ($costs <= 0.0) {
+                    return $label;
+                }
             }
-            if ($clash <= 0.0) {
+            if ($least <= self::NEAR_ENOUGH) {
                 break;
             }
         }
@@ -88,17 +105,20 @@ final readonly class FreeRoom
         ];
     }
 
-    /** @return list<array{float, float, string}> those nearest to a part first */
-    private static function edges(Box $about): array
+    /** @return list<array{float, float, string}> all over the picture, those nearest to a part first */
+    private static function anywhere(Box $about, int $lines): array
     {
         $places = [];
-        for ($row = 0; $row < self::ROWS; $row++) {
+        for ($row = 0; $row <= self::ROWS - $lines; $row++) {
             $y = 18.0 + $row * Label::LINE;
-            array_push($places, [4.0, $y, 'start'], [Scale::WIDTH - 4.0, $y, 'end']);
+            for ($x = 4.0; $x < Scale::WIDTH - 4.0; $x += self::APART) {
+                $places[] = [$x, $y, 'start'];
+            }
+            $places[] = [Scale::WIDTH - 4.0, $y, 'end'];
         }
         [$x, $y] = [$about->x + $about->width / 2.0, $about->y + $about->height / 2.0];
-        $far = fn (array $place): float => hypot($place[0] - $x, $place[1] - $y);
-        usort($places, fn (array $one, array $other) => $far($one) <=> $far($other));
+        $far = array_map(fn (array $place): float => hypot($place[0] - $x, $place[1] - $y), $places);
+        array_multisort($far, $places);
 
         return $places;
     }
@@ -106,9 +126,14 @@ final readonly class FreeRoom
     private function strays(Box $label, Box $about): float
     {
         $own = $label->apart($about);
-        $nearer = array_filter($this->parts, fn (Box $part) => $label->apart($part) < $own);
+        $strays = max(0.0, $own - self::BESIDE);
+        foreach ($this->parts as $part) {
+            if ($own > 0.0 && $label->apart($part) < $own) {
+                return $strays + self::MISLEADS;
+            }
+        }
 
-        return max(0.0, $own - self::BESIDE) + ($nearer === [] ? 0.0 : self::MISLEADS);
+        return $strays;
     }
 
     /** @param  float  $least  more than this is as good as any more */

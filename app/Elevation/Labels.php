@@ -12,7 +12,7 @@ final readonly class Labels
     /** A name is broken after so many letters. */
     private const LETTERS = 13;
 
-    private const MARKER = 14.0;
+    private const MARKER = 17.0;
 
     private const DATUM_TEXT = 'cold level';
 
