@@ -57,7 +57,7 @@ final readonly class Earlier
     /** Whether the step in hand asks for anything that may have happened earlier. */
     public function isOffered(): bool
     {
-        return $this->isInHand() && $this->forms() !== [];
+        return $this->isInHand() && $this->kind->observes() !== [];
     }
 
     /** How long nobody has said anything of an engine that runs, in words; null where it does not, or it is not long. */

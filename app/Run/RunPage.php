@@ -262,7 +262,9 @@ final readonly class RunPage
 
     public function earlier(): Earlier
     {
-        return new Earlier($this->at, $this->kind, $this->state->closed[$this->step->id] ?? null, $this->now, $this->looks->earlier);
+        $finished = $this->state->closed[$this->step->id] ?? null;
+
+        return new Earlier($this->at, $this->kind, $finished, $this->now, $this->looks->earlier);
     }
 
     /** Who opened a finished step again by a correction, and when; null where nobody did. */

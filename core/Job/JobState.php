@@ -391,7 +391,7 @@ final class JobState
         );
     }
 
-    /** When the last of the steps before one was finished, Unix seconds; null where none is. */
+    /** When the last of the steps that come before one was finished, Unix seconds; null where none is. */
     public function inHandSince(Step $step): ?int
     {
         $since = null;
@@ -399,7 +399,9 @@ final class JobState
             if ($id === $step->id) {
                 break;
             }
-            $since = isset($this->closed[$id]) ? max($since ?? 0, $this->closed[$id]->at) : $since;
+            if (isset($this->closed[$id]) && ! $this->areAlike($step, $other)) {
+                $since = max($since ?? 0, $this->closed[$id]->at);
+            }
         }
 
         return $since;

@@ -408,7 +408,7 @@ final class HoldFit
         $so = 0.0;
         foreach ($byLeak as $l => [$divisions, $weight]) {
             $so += $weight;
-            if ($so >= $wanted) {
+            if ($wanted > 0.0 && $so >= $wanted) {
                 return isset($byLeak[$l + 1]) ? ($divisions + $byLeak[$l + 1][0]) / 2.0 : 1.1 * $divisions;
             }
         }

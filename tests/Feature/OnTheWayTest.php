@@ -134,6 +134,16 @@ final class OnTheWayTest extends ShopTestCase
             ->assertOk()
             ->assertSee("/jobs/{$job->id}/late", false)
             ->assertSee('Engine is off, then');
+        // A danger is acted on now, whatever else somebody wanted to tell.
+        $walk->enter('reading', ['sign' => 'steam']);
+        $this->get("/jobs/{$job->id}?step=heat_cycle:1&earlier=1")
+            ->assertOk()
+            ->assertDontSee('Engine is off, then')
+            ->assertSee('value="shut_off"', false);
+        $steam = Job::query()->findOrFail($job->id)->state()->journal->last();
+        $this->post("/jobs/{$job->id}/entries/{$steam}", [
+            'key' => bin2hex(random_bytes(8)), 'take_back' => '1', 'reason' => 'Another vehicle',
+        ])->assertSessionHasNoErrors();
         $off = fn (int $when) => $this->post("/jobs/{$job->id}/late", [
             'key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1', 'form' => 'shut_off',
             'when' => date('Y-m-d\TH:i', $when),

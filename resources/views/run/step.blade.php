@@ -24,7 +24,7 @@
 @error ('finish')<p class="error error-block" role="alert">@icon('triangle-alert'){{ $message }}</p>@enderror
 @include('run.cautions')
 @unless ($page->started())@include('run.instructions')@endunless
-@if ($page->earlier()->isTold())
+@if ($page->earlier()->isTold() && ! $page->isDanger())
     <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('rotate-ccw')Told of an earlier time. <a href="/jobs/{{ $page->job->id }}" data-key="h" data-key-label="Back to now">Back to now</a></p>
     @include('run.late')
 @else
