@@ -51,7 +51,7 @@ final readonly class Taught
         [$jobs, $numbers, $leftOut, $besides] = [[], [], [], []];
         foreach ($signed as $job) {
             $told = Cache::remember(
-                "measured.{$job->id}",
+                "measured.2.{$job->id}",
                 self::KEPT_S,
                 fn (): MeasuredJob|LeftOut => FromJob::of($job->state()),
             );

@@ -26,7 +26,13 @@ final readonly class Figures
     /** @var list<float> variances of these means, mL² */
     public array $variance;
 
-    /** @var list<string> orders in which drains were opened */
+    /** @var list<int> how many of the jobs were left out of each mean: they are not of this circuit, or a slip */
+    public array $leftOut;
+
+    /** @var list<string> order of the drains, and what: `a,b|drain.00`, `a,b|retained` */
+    public array $names;
+
+    /** @var array<string, MeasuredJob> one of those that opened their drains in this order */
     private array $orders;
 
     private float $coarseness;
@@ -35,40 +41,30 @@ final readonly class Figures
     public function __construct(Circuit $circuit, array $jobs)
     {
         $this->coarseness = max(2.0, (new Mesh($circuit, []))->size() / self::CELLS);
-        [$sums, $orders] = [[], []];
+        [$told, $orders] = [[], []];
         foreach ($jobs as $job) {
-            $orders[$job->order()] = true;
+            $orders[$job->order()] = $job;
             foreach (self::of($job) as $name => [$ml, $plusMinus]) {
-                $key = "{$job->order()}|{$name}";
-                $sums[$key]['n'] = ($sums[$key]['n'] ?? 0) + 1;
-                $sums[$key]['ml'] = ($sums[$key]['ml'] ?? 0.0) + $ml;
-                $sums[$key]['var'] = ($sums[$key]['var'] ?? 0.0) + (max(self::READS_ML, $plusMinus) / 1.96) ** 2;
+                $told["{$job->order()}|{$name}"][] = [$ml, max(self::READS_ML, $plusMinus) / 1.96];
             }
         }
-        ksort($sums);
-        [$measured, $variance] = [[], []];
-        foreach ($sums as $sum) {
-            $measured[] = $sum['ml'] / $sum['n'];
-            $variance[] = $sum['var'] / $sum['n'] ** 2;
-        }
-        $this->measured = $measured;
-        $this->variance = $variance;
-        $this->orders = array_map(strval(...), array_keys($orders));
-        $this->names = array_keys($sums);
+        ksort($told);
+        $means = array_map(Mean::of(...), array_values($told));
+        $this->measured = array_column($means, 'ml');
+        $this->variance = array_column($means, 'variance');
+        $this->leftOut = array_column($means, 'leftOut');
+        $this->orders = $orders;
+        $this->names = array_keys($told);
     }
-
-    /** @var list<string> order of the drains, and what: `a,b|drain.00`, `a,b|retained` */
-    public array $names;
 
     /** @return list<float> the same by a circuit, mL */
     public function by(Circuit $circuit): array
     {
         $said = [];
-        foreach ($this->orders as $order) {
-            $ports = $order === '' ? [] : explode(',', $order);
+        foreach ($this->orders as $order => $job) {
             $drainage = Drainage::of(
                 $circuit,
-                $ports,
+                [...array_column($job->drains, 0), ...$job->alsoOpen],
                 $circuit->usualGates(),
                 airOpen: $circuit->portIds(PortKind::Bleed),
                 coarseness: $this->coarseness,

@@ -32,8 +32,11 @@ final readonly class Learned
 
     private const HEIGHT_MM = 90.0;
 
-    /** χ² that a figure has to explain before it is laid to it. */
+    /** χ² that a figure has to explain before it is laid to it: this and, where little is measured, less. */
     private const EXPLAINS = 13.0;
+
+    /** By how many numbers were measured, what chance alone passes once in a hundred (χ², any table). */
+    private const BY_CHANCE = [1 => 6.63, 9.21, 11.34];
 
     private const MOST_FINDINGS = 3;
 
@@ -61,8 +64,9 @@ final readonly class Learned
         );
         [$findings, $now, $chi2] = [[], $circuit, $off($circuit)];
         $before = $chi2;
+        $explains = self::BY_CHANCE[count($figures->measured)] ?? self::EXPLAINS;
         while (count($findings) < self::MOST_FINDINGS) {
-            $found = self::next($now, $circuit, $chi2, $off, $findings);
+            $found = self::next($now, $circuit, $chi2, $off, $findings, $explains);
             if ($found === null) {
                 break;
             }
@@ -99,9 +103,9 @@ final readonly class Learned
      * @return ?array{Finding, Circuit, float} what explains most, the circuit with it, and
      * how far off that is; null where nothing explains enough
      */
-    private static function next(Circuit $now, Circuit $first, float $chi2, \Closure $off, array $findings): ?array
+    private static function next(Circuit $now, Circuit $first, float $chi2, \Closure $off, array $findings, float $explains): ?array
     {
-        if ($chi2 < self::EXPLAINS) {
+        if ($chi2 < $explains) {
             return null;
         }
         $tried = [];
@@ -121,7 +125,7 @@ final readonly class Learned
         }
         usort($best, fn (array $a, array $b) => $a['cost'] <=> $b['cost']);
         $one = $best[0] ?? null;
-        if ($one === null || $chi2 - $one['cost'] < self::EXPLAINS) {
+        if ($one === null || $chi2 - $one['cost'] < $explains) {
             return null;
         }
         $weights = array_map(fn (array $other) => exp(-0.5 * ($other['cost'] - $one['cost'])), $best);

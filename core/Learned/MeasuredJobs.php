@@ -35,25 +35,35 @@ final class MeasuredJobs
     private const MOST_ML = 500_000.0;
 
     /**
+     * Every drain of the circuit was opened, those that were measured first, unless `open` of a job says which.
+     *
      * @return list<MeasuredJob>
      *
      * @throws InvalidField on `jobs.N…`
      */
     public static function read(Document $in, Circuit $circuit, int $least = 0): array
     {
-        $jobs = array_map(self::job(...), $in->objects('jobs', $least, self::MOST));
-        foreach ($jobs as $i => $job) {
-            foreach ($job->drains as $n => [$port]) {
-                if (! in_array($port, $circuit->portIds(PortKind::Drain), true)) {
-                    throw new InvalidField(
-                        "jobs.{$i}.drains.{$n}.port",
-                        "There is no drain “{$port}” in this circuit.",
-                    );
-                }
+        $all = $circuit->portIds(PortKind::Drain);
+        $jobs = [];
+        foreach ($in->objects('jobs', $least, self::MOST) as $i => $one) {
+            $jobs[] = $job = self::job($one, $all);
+            foreach (array_column($job->drains, 0) as $n => $port) {
+                self::assertDrain($port, $all, "jobs.{$i}.drains.{$n}.port");
+            }
+            foreach ($job->alsoOpen as $port) {
+                self::assertDrain($port, $all, "jobs.{$i}.open");
             }
         }
 
         return $jobs;
+    }
+
+    /** @param  list<string>  $all */
+    private static function assertDrain(string $port, array $all, string $field): void
+    {
+        if (! in_array($port, $all, true)) {
+            throw new InvalidField($field, "There is no drain “{$port}” in this circuit.");
+        }
     }
 
     /**
@@ -79,9 +89,19 @@ final class MeasuredJobs
      */
     public static function part(array $document): Document
     {
-        $part = $document[self::PART] ?? null;
+        $part = is_array($document[self::PART] ?? null) ? $document[self::PART] : [];
+        if (! is_array($part['jobs'] ?? null)) {
+            return new Document($part);
+        }
+        // Until 0.26.0 what was measured was what was opened.
+        $jobs = array_map(
+            fn (mixed $job): mixed => is_array($job)
+                ? [...$job, 'open' => $job['open'] ?? array_column((array) ($job['drains'] ?? []), 'port')]
+                : $job,
+            $part['jobs'],
+        );
 
-        return new Document(is_array($part) ? $part : []);
+        return new Document([...$part, 'jobs' => $jobs]);
     }
 
     /**
@@ -104,6 +124,7 @@ final class MeasuredJobs
                     ],
                     $job->drains,
                 ),
+                'open' => [...array_column($job->drains, 0), ...$job->alsoOpen],
                 ...$one('retained', $job->retained),
                 ...$one('poured', $job->poured),
                 ...$job->air === null
@@ -114,12 +135,18 @@ final class MeasuredJobs
         );
     }
 
-    private static function job(Document $in): MeasuredJob
+    /** @param  list<string>  $all  drains of the circuit */
+    private static function job(Document $in, array $all): MeasuredJob
     {
-        $drains = array_map(
-            fn (Document $drain): array => [$drain->text('port'), ...self::volume($drain, 'ml', 'plus_minus_ml')],
-            $in->objects('drains', 0, self::MOST_DRAINS),
-        );
+        $drains = [];
+        foreach ($in->objects('drains', 0, self::MOST_DRAINS) as $drain) {
+            $port = $drain->text('port');
+            [$ml, $plusMinus] = self::volume($drain, 'ml', 'plus_minus_ml');
+            // What one drain gave in several vessels is what it gave.
+            [, $before, $its] = $drains[$port] ?? [$port, 0.0, 0.0];
+            $drains[$port] = [$port, $before + $ml, hypot($its, $plusMinus)];
+        }
+        $open = array_diff($in->has('open') ? $in->names('open') : $all, array_column($drains, 0));
         $one = fn (string $name): ?array => $in->has("{$name}_ml")
             ? self::volume($in, "{$name}_ml", "{$name}_plus_minus_ml")
             : null;
@@ -129,7 +156,7 @@ final class MeasuredJobs
             $air = [($air[0] ?? 0.0) + $ml, hypot($air[1] ?? 0.0, $plusMinus)];
         }
 
-        return new MeasuredJob($drains, $one('retained'), $one('poured'), $air);
+        return new MeasuredJob(array_values($drains), $one('retained'), $one('poured'), $air, array_values($open));
     }
 
     /** @return array{float, float} */

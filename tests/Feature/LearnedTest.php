@@ -9,7 +9,9 @@ use App\Library\Taught;
 use App\Models\Circuit;
 use App\Models\Person;
 use App\Models\Vehicle;
+use Aqbel\Core\Circuit\PortKind;
 use Aqbel\Core\Learned\Learned;
+use Aqbel\Core\Learned\MeasuredJobs;
 
 /** A shop that learns: predicted beside measured, what a circuit probably is, and a lead who takes it over or not. */
 final class LearnedTest extends ShopTestCase
@@ -110,6 +112,19 @@ final class LearnedTest extends ShopTestCase
         self::assertNull($circuit->newestRevision()->asks_for);
     }
 
+    public function test_what_is_far_from_the_others_is_left_out_and_said(): void
+    {
+        $circuit = Circuit::query()->where('key', 'taxi-engine')->firstOrFail();
+        $port = $circuit->read()->portIds(PortKind::Drain)[0];
+        $job = fn (float $ml): array => ['drains' => [['port' => $port, 'ml' => $ml, 'plus_minus_ml' => 100.0]]];
+        $jobs = array_map($job, [2000.0, 2050.0, 20000.0, 1950.0]);
+        $circuit->update(['document' => [...$circuit->document, MeasuredJobs::PART => ['jobs' => $jobs]]]);
+        $this->actingAs($this->imre)
+            ->get("/circuits/{$circuit->id}/learned")
+            ->assertOk()
+            ->assertSee('2.00 L ± 0.06 L, one far from the others left out');
+    }
+
     public function test_what_jobs_measured_goes_along_with_a_circuit_without_who_what_and_when(): void
     {
         $circuit = Circuit::query()->where('key', 'taxi-engine')->firstOrFail();
@@ -119,7 +134,7 @@ final class LearnedTest extends ShopTestCase
         $taught = (array) json_decode($file, true)['learned'];
         self::assertSame(['jobs'], array_keys($taught));
         self::assertEqualsCanonicalizing(
-            ['drains', 'retained_ml', 'retained_plus_minus_ml'],
+            ['drains', 'open', 'retained_ml', 'retained_plus_minus_ml'],
             array_keys($taught['jobs'][0]),
         );
         foreach (['SKP', 'Imre', 'Sunniva', 'J000', date('Y-')] as $told) {
