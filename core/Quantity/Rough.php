@@ -27,10 +27,14 @@ final class Rough
         'one and a half' => '1.5',
         'two and a half' => '2.5',
         'three and a half' => '3.5',
+        'three quarters of an' => '3/4',
+        'a quarter of an' => '1/4',
+        'quarter of an' => '1/4',
         'a quarter of a' => '1/4',
         'quarter of a' => '1/4',
         'a quarter' => '1/4',
         'half of a' => '1/2',
+        'half an' => '1/2',
         'half a' => '1/2',
         'an' => '1',
         'a' => '1',
@@ -51,7 +55,12 @@ final class Rough
     /** The same without the words around the number, and that written in figures where a unit follows. */
     public static function plain(string $text): string
     {
-        $plain = (string) preg_replace([self::BEHIND, self::BEFORE], '', trim($text));
+        return self::figures((string) preg_replace([self::BEHIND, self::BEFORE], '', trim($text)));
+    }
+
+    /** “Two litres”, “half an hour”: in figures, where a unit follows. */
+    public static function figures(string $plain): string
+    {
         foreach (self::WORDS as $words => $number) {
             $unit = preg_match("/^{$words}\\s+(.+)$/iu", $plain, $rest) === 1 ? $rest[1] : '';
             if ($unit !== '' && Unit::named($unit) !== null) {

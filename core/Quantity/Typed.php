@@ -12,6 +12,16 @@ final readonly class Typed
 {
     private const HALVES = ['½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅓' => '1/3', '⅔' => '2/3', '⅛' => '1/8'];
 
+    /** What stands in the way of a number and its unit: dashes that are signs, words that join, figures in a unit. */
+    private const AS_MEANT = [
+        '/^(?:minus\s*|[–—‒‑])\s*(?=[\d.,])/iu' => '-',
+        '/(?<=[\pL"\'])\s*(?:,|&|and\b)\s*(?=\d)/iu' => ' ',
+        '/(\d)-(?=\d+\/\d+\b)/' => '$1 ',
+        '/(?<=\d|\d\s)(?:cm|cc)\s*\^?[3³]/iu' => ' ccm',
+        '/(?<=\d|\d\s)(?:kgf?|kp)\s*\/\s*cm\s*\^?[2²]/iu' => ' kgpercm',
+        '/(?<=\d|\d\s)lbs?f?\.?\s*\/\s*(?:in\.?\s*\^?[2²]|sq\.?\s*in\.?)/iu' => ' psi',
+    ];
+
     /** A number: grouped by spaces, with point or comma, with a fraction behind it, or a fraction alone. */
     private const NUMBER = '(?:\d+\s+\d+\/\d+|\d+\/\d+|\d{1,3}(?:[ '
         .'\x{00A0}\x{202F}]\d{3})+(?:[.,]\d+)?|\d+(?:[.,]\d*)*|[.,]\d+)';
@@ -39,11 +49,19 @@ final readonly class Typed
             return self::times($text, ...$times, assumed: $assumed);
         }
         $plain = self::plain($rough ? Rough::plain($text) : $text);
+        if ($assumed->dimension() === Dimension::Fraction) {
+            $plain = self::share($plain);
+        }
         if ($assumed->dimension() === Dimension::Fraction && preg_match('#^(\d+)\s*[/:]\s*(\d+)$#', $plain, $part)) {
             return self::parts($text, (float) $part[1], (float) $part[2], str_contains($plain, '/'));
         }
         if ($assumed->dimension() === Dimension::Time) {
-            $plain = (string) preg_replace('/^(\d+)\s*h\s*([0-5]?\d)$/i', '$1 h $2 min', $plain);
+            $hours = 'h(?:ours?|rs?)?';
+            $plain = (string) preg_replace(
+                ["/^(\\d+)\\s*{$hours}\\s*([0-5]?\\d)$/i", "/^(\\d+):([0-5]\\d)\\s*{$hours}$/i"],
+                '$1 h $2 min',
+                Rough::figures($plain),
+            );
         }
         if ($assumed === Unit::Percent && preg_match('/^0?[.,](\d+)$/', $plain, $part)) {
             self::askShare((float) "0.{$part[1]}");
@@ -63,7 +81,7 @@ final readonly class Typed
         }
         $sign = preg_match('/^[-−]/u', $plain) ? -1.0 : 1.0;
         $rest = trim((string) preg_replace('/^[~≈+\-−]\s*/u', '', $plain));
-        $pattern = '/\G\s*('.self::NUMBER.')\s*((?:[^\d.,\/~+\-−]|(?<=\pL)\.)*(?:-(?:lbs?|pounds?|in|ft|m)\b)?)/u';
+        $pattern = '/\G\s*('.self::NUMBER.')\s*((?:[^\d.,\/~+\-−]|(?<=\pL)\.)*(?:-\pL+\.?)?)/u';
         $found = preg_match_all($pattern, $rest, $parts, PREG_SET_ORDER);
         if (! $found || implode('', array_column($parts, 0)) !== $rest) {
             throw new \InvalidArgumentException("Enter a number, for example {$assumed->example()}.");
@@ -126,7 +144,27 @@ final readonly class Typed
             $digits = str_replace($half, $written, $digits);
         }
 
-        return str_replace(['٫', '٬', '’’', '″', '”', '“'], ['.', '', '"', '"', '"', '"'], $digits);
+        return (string) preg_replace(
+            array_keys(self::AS_MEANT),
+            array_values(self::AS_MEANT),
+            str_replace(['٫', '٬', '’’', "''", '″', '”', '“'], ['.', '', '"', '"', '"', '"', '"'], $digits),
+        );
+    }
+
+    /** “50-50”, “1 to 1”, “half and half”, “50 vol.-%”, “50 % glycol”; “40 to 60” may be a range and is none. */
+    private static function share(string $plain): string
+    {
+        return (string) preg_replace(
+            [
+                '/^half and half$/i',
+                '/^(\d+)\s*[-–]\s*\1$/u',
+                '/^(\d)\s*to\s*(\d)$/i',
+                '/\s*vol\.?\s*-?\s*%/i',
+                '/%\s*(?:of\s+)?(?:glycol|coolant|concentrate)$/i',
+            ],
+            ['50/50', '$1/$1', '$1:$2', '%', '%'],
+            $plain,
+        );
     }
 
     /** Digits of every script stand ten in a row, the nought first. */

@@ -17,6 +17,10 @@ enum Unit: string
     case Millibar = 'mbar';
     case MillimetreOfMercury = 'mmHg';
     case Megapascal = 'MPa';
+    case CentimetreOfMercury = 'cmHg';
+    case Atmosphere = 'atm';
+    /** As it stands on many a cap. */
+    case KilogramPerSquareCentimetre = 'kg/cm²';
     case Millilitre = 'mL';
     case Centilitre = 'cL';
     case Decilitre = 'dL';
@@ -41,141 +45,64 @@ enum Unit: string
     case NewtonMetre = 'N·m';
     case FootPound = 'ft·lb';
     case InchPound = 'in·lb';
+    case KilogramForceMetre = 'kgf·m';
     case Second = 's';
     case Minute = 'min';
     case Hour = 'h';
+    case Day = 'd';
     case Share = '';
     case Percent = '%';
 
     /** Half glycol weighs 1.065 kg a litre at 20 °C (any handbook table, from memory). */
     private const ML_PER_KG = 1000.0 / 1.065;
 
-    /** As people write them: in small letters, without spaces. */
-    private const ALIASES = [
+    /** By the short form that UnitName makes of what people write. */
+    private const KNOWN = [
         'kpa' => self::Kilopascal,
         'mpa' => self::Megapascal,
         'bar' => self::Bar,
-        'bars' => self::Bar,
         'mbar' => self::Millibar,
         'hpa' => self::Millibar,
         'inhg' => self::InchOfMercury,
-        '"hg' => self::InchOfMercury,
-        'in.hg' => self::InchOfMercury,
-        'incheshg' => self::InchOfMercury,
         'psi' => self::Psi,
-        'psig' => self::Psi,
         'mmhg' => self::MillimetreOfMercury,
         'torr' => self::MillimetreOfMercury,
+        'cmhg' => self::CentimetreOfMercury,
+        'atm' => self::Atmosphere,
+        'kgpercm' => self::KilogramPerSquareCentimetre,
         'ml' => self::Millilitre,
-        'cc' => self::Millilitre,
-        'ccm' => self::Millilitre,
-        'cm³' => self::Millilitre,
-        'cm3' => self::Millilitre,
-        'millilitres' => self::Millilitre,
-        'milliliters' => self::Millilitre,
         'cl' => self::Centilitre,
         'dl' => self::Decilitre,
         'l' => self::Litre,
-        'lt' => self::Litre,
-        'ltr' => self::Litre,
-        'ltrs' => self::Litre,
-        'litre' => self::Litre,
-        'litres' => self::Litre,
-        'liter' => self::Litre,
-        'liters' => self::Litre,
         'qt' => self::Quart,
-        'qts' => self::Quart,
-        'quart' => self::Quart,
-        'quarts' => self::Quart,
-        'usqt' => self::Quart,
-        'usquart' => self::Quart,
-        'usquarts' => self::Quart,
         'gal' => self::Gallon,
-        'gals' => self::Gallon,
-        'gallon' => self::Gallon,
-        'gallons' => self::Gallon,
-        'usgal' => self::Gallon,
-        'usgallon' => self::Gallon,
-        'usgallons' => self::Gallon,
-        'floz' => self::FluidOunce,
         'oz' => self::FluidOunce,
-        'ounce' => self::FluidOunce,
-        'ounces' => self::FluidOunce,
-        'fluidounce' => self::FluidOunce,
-        'fluidounces' => self::FluidOunce,
         'pt' => self::Pint,
-        'pts' => self::Pint,
-        'pint' => self::Pint,
-        'pints' => self::Pint,
         'cup' => self::Cup,
-        'cups' => self::Cup,
         'kg' => self::Kilogram,
-        'kgs' => self::Kilogram,
-        'kilo' => self::Kilogram,
-        'kilos' => self::Kilogram,
         '°c' => self::Celsius,
         'c' => self::Celsius,
-        'degc' => self::Celsius,
-        'celsius' => self::Celsius,
-        'degreescelsius' => self::Celsius,
-        '℃' => self::Celsius,
         '°f' => self::Fahrenheit,
         'f' => self::Fahrenheit,
-        'degf' => self::Fahrenheit,
-        'fahrenheit' => self::Fahrenheit,
-        'degreesfahrenheit' => self::Fahrenheit,
-        '℉' => self::Fahrenheit,
         'mm' => self::Millimetre,
         'cm' => self::Centimetre,
         'm' => self::Metre,
         'km' => self::Kilometre,
         'mi' => self::Mile,
-        'mile' => self::Mile,
-        'miles' => self::Mile,
         'in' => self::Inch,
-        '"' => self::Inch,
-        'inch' => self::Inch,
-        'inches' => self::Inch,
         'ft' => self::Foot,
-        "'" => self::Foot,
-        'foot' => self::Foot,
-        'feet' => self::Foot,
-        'n·m' => self::NewtonMetre,
         'nm' => self::NewtonMetre,
-        'n.m' => self::NewtonMetre,
-        'n-m' => self::NewtonMetre,
-        'newtonmetres' => self::NewtonMetre,
-        'ft·lb' => self::FootPound,
         'ftlb' => self::FootPound,
-        'ft-lb' => self::FootPound,
         'lbft' => self::FootPound,
-        'lb-ft' => self::FootPound,
-        'in·lb' => self::InchPound,
         'inlb' => self::InchPound,
-        'in-lb' => self::InchPound,
-        'inlbs' => self::InchPound,
-        'in-lbs' => self::InchPound,
         'lbin' => self::InchPound,
-        'lb-in' => self::InchPound,
-        'inch-pounds' => self::InchPound,
-        'inchpounds' => self::InchPound,
+        'kgm' => self::KilogramForceMetre,
+        'mkg' => self::KilogramForceMetre,
         's' => self::Second,
-        'sec' => self::Second,
-        'secs' => self::Second,
-        'second' => self::Second,
-        'seconds' => self::Second,
         'min' => self::Minute,
-        'mins' => self::Minute,
-        'minute' => self::Minute,
-        'minutes' => self::Minute,
         'h' => self::Hour,
-        'hr' => self::Hour,
-        'hrs' => self::Hour,
-        'hour' => self::Hour,
-        'hours' => self::Hour,
+        'day' => self::Day,
         '%' => self::Percent,
-        'percent' => self::Percent,
-        'pct' => self::Percent,
     ];
 
     /**
@@ -183,44 +110,29 @@ enum Unit: string
      */
     public static function named(string $text): ?self
     {
-        $folded = mb_strtolower(preg_replace('/\s+/u', '', $text) ?? '');
-
-        return self::ALIASES[$folded] ?? self::ALIASES[str_replace('.', '', $folded)] ?? null;
+        return self::KNOWN[UnitName::short($text)] ?? null;
     }
 
     /**
      * What is meant where one kind of thing is asked for: inches of a vacuum are of mercury, pounds of a cap per
-     * square inch.
+     * square inch, a m of time is a minute.
      */
     public static function meant(string $text, self $assumed): ?self
     {
-        $folded = mb_strtolower(preg_replace('/[\s.]+/u', '', $text) ?? '');
+        $short = UnitName::short($text);
+        // Minutes and seconds have the marks of feet and inches.
+        $short = $assumed->dimension() === Dimension::Time
+            ? ["'" => 'min', '′' => 'min', '´' => 'min', '"' => 's'][trim($text)] ?? $short
+            : $short;
 
-        return match ($assumed->dimension()) {
-            Dimension::Pressure => match ($folded) {
-                '"', 'in', 'inch', 'inches', 'inhg', '"hg', 'hg', 'inofmercury', 'inchesofmercury' => self::InchOfMercury,
-                'lb', 'lbs', 'pound', 'pounds', '#' => self::Psi,
-                default => self::named($text),
-            },
-            Dimension::Volume => in_array($folded, ['lb', 'lbs', 'pound', 'pounds'], true)
-                ? self::Pound
-                : self::named($text),
-            Dimension::Temperature => in_array($folded, ['°', 'deg', 'degs', 'degree', 'degrees', 'º'], true)
-                ? $assumed
-                : self::named($text),
-            Dimension::Time => match ($folded) {
-                "'", '′' => self::Minute,
-                '"' => self::Second,
-                default => self::named($text),
-            },
-            Dimension::Torque => in_array(
-                $folded,
-                ['ft-lbs', 'ftlbs', 'ft-pounds', 'lb-fts', 'lbs-ft', 'footpounds', 'ft-lb'],
-                true,
-            )
-                ? self::FootPound
-                : self::named($text),
-            default => self::named($text),
+        return match ([$assumed->dimension(), $short]) {
+            [Dimension::Pressure, 'in'], [Dimension::Pressure, 'hg'] => self::InchOfMercury,
+            [Dimension::Pressure, 'lb'] => self::Psi,
+            [Dimension::Volume, 'lb'] => self::Pound,
+            [Dimension::Temperature, '°'] => $assumed,
+            [Dimension::Time, 'm'] => self::Minute,
+            [Dimension::Time, 'd'] => self::Day,
+            default => self::KNOWN[$short] ?? null,
         };
     }
 
@@ -233,7 +145,10 @@ enum Unit: string
             self::Psi,
             self::Bar,
             self::Millibar,
-            self::MillimetreOfMercury => Dimension::Pressure,
+            self::MillimetreOfMercury,
+            self::CentimetreOfMercury,
+            self::Atmosphere,
+            self::KilogramPerSquareCentimetre => Dimension::Pressure,
             self::Millilitre,
             self::Centilitre,
             self::Decilitre,
@@ -253,8 +168,8 @@ enum Unit: string
             self::Mile,
             self::Inch,
             self::Foot => Dimension::Length,
-            self::NewtonMetre, self::FootPound, self::InchPound => Dimension::Torque,
-            self::Second, self::Minute, self::Hour => Dimension::Time,
+            self::NewtonMetre, self::FootPound, self::InchPound, self::KilogramForceMetre => Dimension::Torque,
+            self::Second, self::Minute, self::Hour, self::Day => Dimension::Time,
             self::Share, self::Percent => Dimension::Fraction,
         };
     }
@@ -297,6 +212,9 @@ enum Unit: string
             self::Pound,
             self::Share,
             self::Hour,
+            self::KilogramPerSquareCentimetre,
+            self::Atmosphere,
+            self::KilogramForceMetre,
             self::Metre => 2,
             self::InchOfMercury,
             self::Psi,
@@ -335,6 +253,9 @@ enum Unit: string
             self::Bar => 100.0,
             self::Millibar => 0.1,
             self::MillimetreOfMercury => 0.133322387415,
+            self::CentimetreOfMercury => 1.33322387415,
+            self::Atmosphere => 101.325,
+            self::KilogramPerSquareCentimetre => 98.0665,
             self::Litre, self::Metre, self::Megapascal => 1000.0,
             self::Decilitre => 100.0,
             self::Quart => 946.352946,
@@ -351,8 +272,10 @@ enum Unit: string
             self::Foot => 304.8,
             self::FootPound => 1.3558179483314,
             self::InchPound => 0.1129848290276,
+            self::KilogramForceMetre => 9.80665,
             self::Minute => 60.0,
             self::Hour => 3600.0,
+            self::Day => 86400.0,
             self::Percent => 0.01,
             default => 1.0,
         };

@@ -266,4 +266,48 @@ final class QuantityTest extends TestCase
             }
         }
     }
+
+    /** @return iterable<string, array{Unit, float, list<string>}> common practice, no source */
+    public static function spellings(): iterable
+    {
+        yield 'a quarter of a litre' => [Unit::Litre, 250.0, [
+            '250 cm3', '250cm³', '250 millilitre', '250 CC', '25 centiliters', '0.25 LITRES', '1/4 l', '.25 l',
+        ]];
+        yield 'three quarts and a half' => [Unit::Litre, 3.5 * 946.352946, ['3-1/2 qt', '3 1/2 US quarts', '3½qts']];
+        yield 'a gallon and two quarts' => [Unit::Litre, 6.0 * 946.352946, ['1 gal, 2 qt', '1 gallon and 2 quarts']];
+        yield 'hot' => [Unit::Celsius, 88.0, ['88 ºC', '88˚C', '88 degrees C', '88 deg. C', '88 Centigrade', '190.4 degrees F']];
+        yield 'frost' => [Unit::Celsius, -37.0, ['–37', 'minus 37', '− 37 °C', '-34.6 Fahrenheit']];
+        yield 'a needle' => [Unit::InchOfMercury, 21.0 * 3.386389, ["21''", '21 in.Hg', '21 inches of mercury', '53.34 cm Hg', '533.4 Torr']];
+        yield 'a cap' => [Unit::Bar, 98.0665, ['1 kg/cm2', '1.0 kgf/cm²', '0.980665 bar(g)', '0.980665 barg', '14.223343 lb/in2']];
+        yield 'a pounds cap' => [Unit::Psi, 15.0 * 6.894757, ['15 lbf/in²', '15 psi(g)', '15 lb. / sq in', '15#']];
+        yield 'a bolt' => [Unit::NewtonMetre, 25.0, ['25 N*m', '25 N•m', '25 newton-meters', '18.43903 lbf ft', '18.43903 foot-pounds', '18.43903 pound feet']];
+        yield 'a small bolt' => [Unit::NewtonMetre, 9.80665, ['1 kgf·m', '1 kgm', '1 m·kg', '86.7962 lbf·in', '86.7962 inch pounds']];
+        yield 'a hose' => [Unit::Millimetre, 723.9, ['28-1/2"', '28 1/2 in', '72.39 centimetres', '723.9 millimeters', "2' 4 1/2\""]];
+        yield 'an hour and a half' => [Unit::Minute, 5400.0, ['1h30m', '1 hr 30', '1:30 h', '1 hour and 30 minutes', '1½ hours', '90 m']];
+        yield 'half an hour' => [Unit::Minute, 1800.0, ['half an hour', '1/2 h', "30'"]];
+        yield 'two days' => [Unit::Hour, 172800.0, ['2 days', '2 d', '48 hrs']];
+        yield 'half' => [Unit::Percent, 0.5, ['50-50', '1 to 1', 'half and half', '50 vol.-%', '50 % by volume', '50 % glycol']];
+    }
+
+    /** @param  list<string>  $spellings */
+    #[DataProvider('spellings')]
+    public function test_a_unit_is_known_however_it_is_written(Unit $asked, float $base, array $spellings): void
+    {
+        foreach ($spellings as $typed) {
+            self::assertEqualsWithDelta($base, Typed::parse($typed, $asked)->base, 1.0e-4 * abs($base), $typed);
+        }
+    }
+
+    #[TestWith(['40 to 60', Unit::Percent])]
+    #[TestWith(['40-60', Unit::Percent])]
+    #[TestWith(['2 m', Unit::Litre])]
+    #[TestWith(['5 ft', Unit::Minute])]
+    #[TestWith(['3-4 l 5', Unit::Litre])]
+    #[TestWith(['20-21 °C', Unit::Celsius])]
+    #[TestWith(['12 x', Unit::Litre])]
+    public function test_what_may_be_two_things_or_none_is_not_read(string $typed, Unit $asked): void
+    {
+        $this->expectException(\InvalidArgumentException::class);
+        Typed::parse($typed, $asked);
+    }
 }
