@@ -197,8 +197,8 @@ final readonly class TopUps
     }
 
     /**
-     * Amounts by weighted least squares, each from nothing to the
-     * most it can be; their evidence by the width of the fit.
+     * Amounts by weighted least squares, each from nothing to the most it can be; their
+     * evidence by how well all such amounts fit, averaged out.
      */
     private function fit(?float $ratio, bool $withLeak): TopUpFit
     {
@@ -215,43 +215,36 @@ final readonly class TopUps
             $yy += $weight * $topUp->ml ** 2;
         }
         $determinant = $aa * $ll - $al * $al;
-        if ($ratio !== null && $withLeak && $determinant > 1.0e-9 * $aa * $ll) {
-            [$air, $leak] = [($ay * $ll - $ly * $al) / $determinant, ($aa * $ly - $al * $ay) / $determinant];
-            if ($air >= 0.0 && $leak >= 0.0) {
-                $chi2 = max(0.0, $yy - $air * $ay - $leak * $ly);
-                $inside = self::above($air, sqrt($ll / $determinant)) * self::above($leak, sqrt($aa / $determinant));
-                $width = 2.0 * M_PI / sqrt($determinant) * $inside / $this->most ** 2;
-
-                return new TopUpFit($air, $ratio, $leak, exp(-0.5 * $chi2) * $width, $chi2);
-            }
+        $both = $ratio !== null && $withLeak && $determinant > 1.0e-9 * $aa * $ll;
+        [$air, $leak] = $both
+            ? [($ay * $ll - $ly * $al) / $determinant, ($aa * $ly - $al * $ay) / $determinant]
+            : [-1.0, -1.0];
+        if ($air < 0.0 || $leak < 0.0) {
+            // With one of the two at nothing, the other alone.
+            $alone = $ratio !== null && $aa > 0.0 && ($ll <= 0.0 || $ay ** 2 / $aa >= $ly ** 2 / $ll);
+            [$air, $leak] = $alone ? [$ay / $aa, 0.0] : [0.0, $ll > 0.0 ? $ly / $ll : 0.0];
         }
-        // With one of the two at nothing, the other alone; what the second would add is its narrow edge.
-        $one = $ratio !== null
-            && ($aa > 0.0 && (! $withLeak || $ay ** 2 / max($aa, 1.0e-12) >= $ly ** 2 / max($ll, 1.0e-12)));
-        [$sum, $with] = $one ? [$aa, $ay] : [$ll, $ly];
-        if ($sum <= 0.0) {
-            return new TopUpFit(0.0, $ratio ?? self::FASTEST, 0.0, exp(-0.5 * $yy), $yy);
-        }
-        $amount = max(0.0, $with / $sum);
-        $chi2 = max(0.0, $yy - 2.0 * $amount * $with + $amount ** 2 * $sum);
-        $width = (sqrt((2.0 * M_PI) / $sum) * self::above($with / $sum, 1.0 / sqrt($sum))) / $this->most;
-        $edge = $ratio !== null && $withLeak
-                ? min(1.0, (0.5 * sqrt((2.0 * M_PI) / max(1.0e-12, $one ? $ll : $aa))) / $this->most)
-                : 1.0;
-
-        return new TopUpFit(
-            $one ? $amount : 0.0,
-            $ratio ?? self::FASTEST,
-            $one ? 0.0 : $amount,
-            exp(-0.5 * $chi2) * $width * $edge,
-            $chi2,
+        $chi2 = max(
+            0.0,
+            $yy - 2.0 * ($air * $ay + $leak * $ly) + $air ** 2 * $aa + 2.0 * $air * $leak * $al + $leak ** 2 * $ll,
         );
-    }
+        $share = match (true) {
+            $both => Gauss::shareOfTwo(
+                $aa,
+                $al,
+                $ll,
+                $air,
+                $leak,
+                $ay - $air * $aa - $leak * $al,
+                $ly - $leak * $ll - $air * $al,
+                $this->most,
+            ),
+            $ratio !== null => Gauss::share($aa, $ay - $air * $aa, $air, $this->most),
+            $withLeak => Gauss::share($ll, $ly - $leak * $ll, $leak, $this->most),
+            default => 1.0,
+        };
 
-    /** How much of a normal distribution lies above nothing (logistic, good to 0.01). */
-    private static function above(float $mean, float $deviation): float
-    {
-        return 1.0 / (1.0 + exp(-1.702 * $mean / max(1.0e-12, $deviation)));
+        return new TopUpFit($air, $ratio ?? self::FASTEST, $leak, exp(-0.5 * $chi2) * $share, $chi2);
     }
 
     /** @param  list<TopUpFit>  $fits */
