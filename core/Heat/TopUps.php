@@ -14,6 +14,9 @@ final readonly class TopUps
     /** Of a hundred series so many are settled, air, a leak, and both (common practice, no source). */
     private const PRIOR = ['none' => 0.1, 'air' => 0.45, 'leak' => 0.2, 'both' => 0.25];
 
+    /** And so many take air until a leak opens before the last look (common practice, no source). */
+    private const OPENS = 0.05;
+
     /** So likely a leak, it is said: sooner where the hours differ, since air keeps another clock. */
     private const LEAKS = 0.65;
 
@@ -106,14 +109,27 @@ final readonly class TopUps
         $best = $alsoAir ? self::likeliest($both) : $leak;
         $isLeak = $count >= self::LEAST
             && $leaks > (self::differ($this->intervals) ? self::LEAKS_BY_HOURS : self::LEAKS)
-            && $best->leak > self::TELLS * $settledMl;
+            && $best->leak > self::TELLS * $settledMl
+            && $this->stillLeaks($best);
         $last = $count === 0 ? 0.0 : $topUps[$count - 1]->ml;
+        if ($count >= self::LEAST && $this->rises() && $this->opened($all)) {
+            $until = $this->fits(false, $count - 1);
+            $shrank = self::isMore($topUps[0], $topUps[$count - 2]);
+            $this->verdict = $shrank ? TopUpVerdict::Both : TopUpVerdict::Leak;
+            $this->leakMlPerCycle = self::opensWith(self::likeliest($until), $last, $this->intervals);
+            [$this->stillToComeMl, $this->lowMl, $this->highMl] = $shrank ? $this->toCome($until) : [0.0, 0.0, 0.0];
+
+            return;
+        }
         $this->leakMlPerCycle = $isLeak ? $best->leak : 0.0;
         $this->verdict = match (true) {
             $isLeak => $alsoAir ? TopUpVerdict::Both : TopUpVerdict::Leak,
             $count > 0
                 && $last <= $settledMl
-                && $this->mayBeSettled($leaks > self::NOT_EXCLUDED && $best->leak > self::TELLS * $settledMl, $settledMl) => TopUpVerdict::Settled,
+                && $this->mayBeSettled(
+                    $leaks > self::NOT_EXCLUDED && $best->leak > self::TELLS * $settledMl && $this->stillLeaks($best),
+                    $settledMl,
+                ) => TopUpVerdict::Settled,
             $count < self::LEAST && ! $this->shrinks() => TopUpVerdict::TooFew,
             default => TopUpVerdict::Air,
         };
@@ -180,6 +196,57 @@ final readonly class TopUps
         return [$rest($best), max(0.0, $low - $error), $high + $error];
     }
 
+    /** More than the time before: air does not grow. */
+    private function rises(): bool
+    {
+        [$before, $last] = array_slice($this->topUps, -2);
+
+        return self::isMore($last, $before);
+    }
+
+    /** More than another, beyond what both could be misread. */
+    private static function isMore(TopUp $one, TopUp $other): bool
+    {
+        return $one->ml - $other->ml > hypot($one->plusMinusMl, $other->plusMinusMl);
+    }
+
+    /**
+     * Whether the last is rather something of its own than what the others go on to.
+     *
+     * @param  float  $all  weight of all that says it goes on
+     */
+    private function opened(float $all): bool
+    {
+        $last = $this->topUps[count($this->topUps) - 1];
+        $deviation = max(1.0, $last->plusMinusMl) / self::SIGMAS;
+        $opens = self::OPENS
+            * self::mean($this->fits(false, count($this->topUps) - 1))
+            * Gauss::share(1.0 / $deviation ** 2, 0.0, $last->ml, $this->most);
+
+        return $opens > self::LEAKS * ($all + $opens);
+    }
+
+    /**
+     * What leaks in an interval of usual length, beyond the air that would have come.
+     *
+     * @param  list<float>  $intervals
+     */
+    private static function opensWith(TopUpFit $air, float $lastMl, array $intervals): float
+    {
+        $n = count($intervals) - 1;
+
+        return max(0.0, $lastMl - $air->air * $air->ratio ** $n) / max(self::TOO_SHORT, $intervals[$n]);
+    }
+
+    /** Whether the last took what such a leak brings, or not far less than it could be misread for: a leak does not stop by itself. */
+    private function stillLeaks(TopUpFit $best): bool
+    {
+        $n = count($this->topUps) - 1;
+
+        return $n >= 0
+            && $best->leak * $this->intervals[$n] - $this->topUps[$n]->ml <= 2.0 * $this->topUps[$n]->plusMinusMl;
+    }
+
     /** The last is well below the one before. */
     private function shrinks(): bool
     {
@@ -188,22 +255,22 @@ final readonly class TopUps
         return $before !== null && $last !== null && $last->ml < 0.8 * $before->ml;
     }
 
-    /** @return list<TopUpFit> by every ratio */
-    private function fits(bool $withLeak): array
+    /** @return list<TopUpFit> by every ratio, of the first so many or of all */
+    private function fits(bool $withLeak, ?int $count = null): array
     {
         $step = (self::SLOWEST - self::FASTEST) / (self::RATIOS - 1);
 
-        return array_map(fn (int $i) => $this->fit(self::FASTEST + $step * $i, $withLeak), range(0, self::RATIOS - 1));
+        return array_map(fn (int $i) => $this->fit(self::FASTEST + $step * $i, $withLeak, $count), range(0, self::RATIOS - 1));
     }
 
     /**
      * Amounts by weighted least squares, each from nothing to the most it can be; their
      * evidence by how well all such amounts fit, averaged out.
      */
-    private function fit(?float $ratio, bool $withLeak): TopUpFit
+    private function fit(?float $ratio, bool $withLeak, ?int $count = null): TopUpFit
     {
         [$aa, $al, $ll, $ay, $ly, $yy] = [0.0, 0.0, 0.0, 0.0, 0.0, 0.0];
-        foreach ($this->topUps as $n => $topUp) {
+        foreach (array_slice($this->topUps, 0, $count) as $n => $topUp) {
             $weight = (self::SIGMAS / max(1.0, $topUp->plusMinusMl)) ** 2;
             $power = $ratio === null ? 0.0 : $ratio ** $n;
             $hours = $withLeak ? $this->intervals[$n] : 0.0;

@@ -120,7 +120,8 @@ final readonly class PressureHold
                     .'Look what moved, pump it up again and hold it.',
             ],
             $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS && $fell <= self::GROSS
-                && $fell - ($falls[count($falls) - 2] ?? 0.0) <= self::STANDS) => [
+                && $fell - ($falls[count($falls) - 2] ?? 0.0) <= self::STANDS
+                && self::bends($readings, $falls)) => [
                     PressureVerdict::Tight,
                     $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: '
                         .'hoses giving.',
@@ -130,6 +131,29 @@ final readonly class PressureHold
         };
         $leaks = in_array($this->verdict, [PressureVerdict::Leak, PressureVerdict::Lost], true);
         $this->lossMlPerMinute = ($leaks ? $fit->ifOneDivisions : $fit->leakDivisions) * $perDivision;
+    }
+
+    /**
+     * Whether it fell more in the first half of the time than in the second, as what hoses give does, or in the second by
+     * no more than a needle that stands.
+     *
+     * @param  non-empty-list<PressureReading>  $readings
+     * @param  non-empty-list<float>  $falls
+     */
+    private static function bends(array $readings, array $falls): bool
+    {
+        $half = ($readings[0]->second + $readings[count($readings) - 1]->second) / 2.0;
+        $early = 0.0;
+        foreach ($readings as $i => $reading) {
+            if ($reading->second > $half) {
+                $before = $readings[$i - 1] ?? $reading;
+                $share = $i === 0 ? 0.0 : ($half - $before->second) / ($reading->second - $before->second);
+                $early = ($falls[$i - 1] ?? 0.0) * (1.0 - $share) + $falls[$i] * $share;
+                break;
+            }
+        }
+
+        return max(self::STANDS, $early) >= $falls[count($falls) - 1] - $early;
     }
 
     /**

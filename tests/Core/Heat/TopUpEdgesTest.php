@@ -33,6 +33,13 @@ final class TopUpEdgesTest extends TestCase
             'intervals too much alike to tell' => [[10, 110], [15, 39], 20, 150, 'settled'],
             'what comes back is no small leak' => [[500, 0, 550], null, 50, 150, 'both'],
             'two in a row within the error' => [[550, 100, 50], [24, 48, 54], 50, 100, 'settled'],
+            'what grows after it shrank has opened' => [[220, 130, 80, 300], null, 20, 40, 'both'],
+            'what grows no more than it may be misread has not' => [[220, 130, 100, 125], null, 40, 80, 'air'],
+            'nor the second of two' => [[100, 300], null, 20, 40, 'too_few'],
+            'a leak does not stop by itself' => [[400, 395, 400, 390, 0], [24, 48, 72, 96, 120], 40, 80, 'settled'],
+            'as much as a leak would bring is still one' => [[400, 395, 400, 390, 380], [24, 48, 72, 96, 120], 40, 80, 'leak'],
+            'a hair below the one before' => [[10, 9.9], [0, 11.4], 10.63, 11.3, 'settled'],
+            'a hair above it' => [[10, 10.05], [0, 11.4], 10.63, 11.3, 'settled'],
             'half of it, a day later' => [[300, 150], [48, 72], 50, 150, 'air'],
         ];
     }
