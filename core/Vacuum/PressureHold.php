@@ -34,6 +34,9 @@ final readonly class PressureHold
     /** Gone so far, it is lost, whatever the shape. */
     private const LOST = 0.5;
 
+    /** Up to a division is what the gauge rounds, however long it has stood since. */
+    private const ROUNDED = 1.0 + 1.0e-6;
+
     /** A needle that fell by no more to its newest reading stands: a division, and half of one misread. */
     private const STANDS = 1.5;
 
@@ -109,7 +112,7 @@ final readonly class PressureHold
                     ? 'It stands higher than it did: pumped again, or one of the two misread. It counts from here.'
                     : 'Two readings a minute apart are the least.',
             ],
-            count($readings) > 2 ? $fit->leak > self::LEAKS : $fell > self::GROSS => [
+            count($readings) > 2 ? $fit->leak > self::LEAKS && $fell > self::ROUNDED : $fell > self::GROSS => [
                 PressureVerdict::Leak, count($readings) > 2
                     ? 'The pressure falls on after hoses and pump have settled.'
                     : 'The pressure fell by more than hoses give.',
@@ -119,11 +122,11 @@ final readonly class PressureHold
                 PressureVerdict::Inconclusive, 'It stood, then fell: hoses give at once, not later. '
                     .'Look what moved, pump it up again and hold it.',
             ],
-            $fell < 1.0 || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS && $fell <= self::GROSS
+            $fell <= self::ROUNDED || ($tight > self::HOLDS && $fit->boundDivisions < self::GROSS && $fell <= self::GROSS
                 && $fell - ($falls[count($falls) - 2] ?? 0.0) <= self::STANDS
                 && self::bends($readings, $falls)) => [
                     PressureVerdict::Tight,
-                    $fell < 1.0 ? 'It moved by less than the gauge shows.' : 'It fell at first and stands now: '
+                    $fell <= self::ROUNDED ? 'It moved by no more than the gauge shows.' : 'It fell at first and stands now: '
                         .'hoses giving.',
                 ],
             default => [PressureVerdict::Inconclusive, 'It fell, and does not show yet whether it goes on. '

@@ -302,18 +302,20 @@ final readonly class VacuumHold
             || $this->lastFall() > self::FALLS_AT_THE_END
             || $drop > self::SETTLES_IN_HG;
 
-        $holds = $tight > self::HOLDS && ! $gross;
+        // What fell by a division fell by what the gauge rounds, however long it has stood since.
+        $within = $this->change <= $this->resolution->kPa() + self::ROUNDING;
+        $holds = ($tight > self::HOLDS || $within) && ! $gross;
         // Early it fell further than a gauge can show: by a bend or at once, whichever it rather was.
         $fell = $this->change > self::FALLS_AT_THE_END * $this->resolution->kPa() + self::ROUNDING;
 
         return match (true) {
-            $this->fit->moved > self::RATHER
+            (! $within && $this->fit->moved > self::RATHER)
                 || ($holds && $fell && $this->flatUntil() > 0 && $this->fit->moved > $this->fit->settling) => [
                     HoldVerdict::Moved,
                     "The needle fell {$drop} inHg at once and stood ".($this->flatUntil() > 0 ? 'before and after' : 'since')
                     .': the adapter moved. Seat it, pull again and restart the hold.',
                 ],
-            $this->fit->leak > self::LEAKS && count($this->held) > 2 => [
+            ! $within && $this->fit->leak > self::LEAKS && count($this->held) > 2 => [
                 HoldVerdict::Leak,
                 "The needle fell {$drop} inHg in {$minutes} min"
                     .match (true) {

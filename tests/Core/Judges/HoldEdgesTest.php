@@ -226,7 +226,7 @@ final class HoldEdgesTest extends TestCase
         self::assertSame('inconclusive', $this->pressure([[0, 100, 20], [59, 100, 20]])->verdict->value);
         self::assertSame('tight', $this->pressure([[0, 100, 20], [61, 100, 20]])->verdict->value);
         self::assertSame('inconclusive', $this->pressure([[0, 100, 20]])->verdict->value);
-        self::assertStringContainsString('less than the gauge', $this->pressure([[0, 100, 20], [300, 99, 20]])->reason);
+        self::assertStringContainsString('no more than the gauge', $this->pressure([[0, 100, 20], [300, 99, 20]])->reason);
         self::assertStringContainsString(
             'hoses giving',
             $this->pressure([[0, 100, 20], [60, 96, 20], [300, 96, 20], [600, 96, 20], [900, 96, 20]])->reason,

@@ -45,6 +45,41 @@ final class NoBetterTest extends TestCase
         }
     }
 
+    /** Rounding is a division; who waits on beside a needle that stands is not told less than before. */
+    public function test_a_division_lost_once_is_none_however_long_it_has_stood_since(): void
+    {
+        foreach ([3, 4, 6, 8, 12] as $readings) {
+            for ($fell = 1; $fell < $readings - 1; $fell++) {
+                $at = fn (int $i): int => (int) ($i >= $fell);
+                $times = array_map(fn (int $i): int => 110 * $i, range(0, $readings - 1));
+                foreach ([
+                    'pressure-hold' => [
+                        'cap_kpa' => 110,
+                        'limit_kpa' => 110,
+                        'gas_ml' => 800,
+                        'engine' => 'cold',
+                        'readings' => array_map(
+                            fn (int $i): array => ['t_s' => $times[$i], 'kpa' => 100 - 2 * $at($i)],
+                            array_keys($times),
+                        ),
+                    ],
+                    'vacuum-hold' => [
+                        'barometer_kpa' => 101.3,
+                        'void_ml' => 8000,
+                        'gauge_resolution_inhg' => 0.5,
+                        'readings' => array_map(
+                            fn (int $i): array => ['t_s' => $times[$i], 'inhg' => 24 - 0.5 * $at($i)],
+                            array_keys($times),
+                        ),
+                    ],
+                ] as $topic => $asked) {
+                    $told = TopicList::answer($topic, (string) json_encode($asked));
+                    self::assertSame('tight', $told['verdict'], "{$topic}, {$readings} readings, from {$fell} on");
+                }
+            }
+        }
+    }
+
     /**
      * @param  list<int>  $falls  divisions, before the newest reading
      * @param  \Closure(list<int>): array<string, mixed>  $asked
