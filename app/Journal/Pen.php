@@ -62,6 +62,12 @@ final readonly class Pen
         return new self($this->job, $this->person, hash('sha256', "{$this->key} {$what}"), $this->age, $this->asSaid);
     }
 
+    /** For the same press as of now, whenever it was said to have been. */
+    public function now(): self
+    {
+        return new self($this->job, $this->person, $this->key);
+    }
+
     /** Whether it was made some time before it arrived. */
     public function waited(): bool
     {

@@ -76,15 +76,34 @@ final readonly class Recorder
     }
 
     /**
-     * What was forgotten at a finished step, as of the time this recorder writes at.
+     * What was forgotten, as of the time this recorder writes at; a danger that could not be then is taken as of now.
      *
      * @param  array<mixed>  $raw
+     * @param  ?InvalidField  $noTime  why what was typed is no time
+     * @return bool whether it stands at the time that was told
      *
      * @throws InvalidField|InvalidFields
      */
-    public function late(string $stepId, string $form, array $raw): void
+    public function late(string $stepId, string $form, array $raw, ?InvalidField $noTime = null): bool
     {
-        $this->pen->write(fn (JobState $state) => $this->pen->clerk->late($this->pen->situation($state, $stepId), $form, $raw));
+        try {
+            $noTime === null || throw $noTime;
+            $this->pen->write(
+                fn (JobState $state) => $this->pen->clerk->late($this->pen->situation($state, $stepId), $form, $raw),
+            );
+
+            return true;
+        } catch (InvalidField $refused) {
+            $refused->field === 'when' || throw $refused;
+            $now = $this->pen->now();
+            $now->write(fn (JobState $state) => $now->clerk->dangerNow(
+                $now->situation($state, $stepId),
+                $form,
+                $raw,
+            ) ?? throw $refused);
+
+            return false;
+        }
     }
 
     /**

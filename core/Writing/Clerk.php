@@ -108,13 +108,39 @@ final readonly class Clerk
      */
     private function offeredOrDanger(Situation $at, string $form, array $raw): Form
     {
-        $kind = $this->asking($at, $form);
-        $offered = $kind->forms($at);
-        $ever = Form::named($form, $offered) === null ? Form::named($form, $kind->everything($at)) : null;
-        $isDanger = $ever !== null
-            && $this->tellsDanger($at, $ever, $ever->read($raw, $at->units, fn () => true)->values);
+        $offered = $this->asking($at, $form)->forms($at);
+        $named = Form::named($form, $offered);
 
-        return $isDanger ? $ever : self::offered($offered, $form);
+        return $named ?? $this->danger($at, $form, $raw) ?? self::offered($offered, $form);
+    }
+
+    /**
+     * The form by which a step takes a danger, whether it asks for it now or not; null where the line tells of none.
+     *
+     * @param  array<mixed>  $raw  as typed
+     */
+    private function danger(Situation $at, string $form, array $raw): ?Form
+    {
+        $ever = Form::named($form, $this->asking($at, $form)->everything($at));
+
+        return $ever !== null && $this->tellsDanger($at, $ever, $ever->read($raw, $at->units, fn () => true)->values)
+            ? $ever
+            : null;
+    }
+
+    /**
+     * A danger that was told of a time at which it could not be: it is believed first, as of now. Null where it is none,
+     * or its step is finished.
+     *
+     * @param  array<mixed>  $raw  as typed
+     *
+     * @throws InvalidField|InvalidFields
+     */
+    public function dangerNow(Situation $at, string $form, array $raw): ?NewLine
+    {
+        $isOver = isset($at->job->closed[$at->step->id]) || ! isset($at->job->steps[$at->step->id]);
+
+        return $isOver || $this->danger($at, $form, $raw) === null ? null : $this->entry($at, $form, $raw);
     }
 
     /** The step as whoever wrote at that time found it, where it asked for this then; else as it is now. */

@@ -158,6 +158,37 @@ final class OnTheWayTest extends ShopTestCase
         $this->get("/jobs/{$job->id}")->assertOk()->assertDontSee('nothing was entered for')->assertSee('Tell a reading of its own time');
     }
 
+    public function test_a_danger_told_of_a_time_that_cannot_be_is_taken_as_of_now(): void
+    {
+        Carbon::setTestNow(now()->subHours(10));
+        $job = $this->plan();
+        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+        $started = (int) now()->getTimestamp();
+        Carbon::setTestNow(now()->addMinutes(30));
+        $late = fn (string $when, array $of) => $this->post("/jobs/{$job->id}/late", [
+            'key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1', 'form' => 'reading', 'when' => $when, 'fields' => $of,
+        ]);
+        $times = [date('Y-m-d\TH:i', $started - 3600), date('Y-m-d\TH:i', $started + 86400), 'yesterday', ''];
+        foreach ($times as $when) {
+            $late($when, ['ect' => '84', 'sign' => 'none'])->assertSessionHasErrors('when');
+        }
+        $lines = fn (): array => Job::query()->findOrFail($job->id)->state()->entriesOf('heat_cycle:1');
+        self::assertCount(1, $lines());
+        foreach ($times as $n => $when) {
+            $late($when, ['sign' => 'steam'])
+                ->assertSessionHasNoErrors()
+                ->assertSessionHas('notice', 'Taken as of now: it could not be at the time that was told.');
+            self::assertCount($n + 2, $lines());
+            self::assertEqualsWithDelta(now()->getTimestamp(), $lines()[$n + 1]->at, 1);
+        }
+        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('value="shut_off"', false);
+        // Once that step is finished it is told at the one in hand.
+        $this->walk($job)->enter('shut_off', []);
+        $this->post("/jobs/{$job->id}/finish", ['key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1']);
+        self::assertArrayHasKey('heat_cycle:1', Job::query()->findOrFail($job->id)->state()->closed);
+        $late($times[1], ['sign' => 'steam'])->assertSessionHasErrors('when');
+    }
+
     public function test_a_forgotten_line_stands_at_its_own_time(): void
     {
         $job = $this->plan();

@@ -100,10 +100,27 @@ final class RunController extends JournalController
             ? Carbon::createFromFormat('Y-m-d\TH:i', $typed)?->startOfMinute()
             : null;
 
-        return $this->attempt($request, $job, fn (Recorder $recorder) => $when === null || $when->isFuture()
-            ? throw new InvalidField('when', 'Enter the day and the time at which it happened.')
-            : $recorder->late(self::text($request, 'step'), self::text($request, 'form'), self::fields($request)),
-            $when === null ? 0 : max(0, now()->getTimestamp() - $when->getTimestamp()));
+        $noTime = $when === null || $when->isFuture()
+            ? new InvalidField('when', 'Enter the day and the time at which it happened.')
+            : null;
+        $write = function (Recorder $recorder) use ($request, $noTime): void {
+            $asTold = $recorder->late(
+                self::text($request, 'step'),
+                self::text($request, 'form'),
+                self::fields($request),
+                $noTime,
+            );
+            if (! $asTold) {
+                $request->session()->flash('notice', 'Taken as of now: it could not be at the time that was told.');
+            }
+        };
+
+        return $this->attempt(
+            $request,
+            $job,
+            $write,
+            $when === null || $noTime !== null ? 0 : max(0, now()->getTimestamp() - $when->getTimestamp()),
+        );
     }
 
     public function edit(Request $request, Job $job, int $seq, StepCatalogue $kinds): View|RedirectResponse
