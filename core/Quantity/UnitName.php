@@ -49,6 +49,8 @@ final class UnitName
         '/^miles?$/' => 'mi',
         '/^(?:ccm?|cm3|ccms)$/' => 'ml',
         '/^(psi|bar|kpa|mpa|mbar)(?:gauge|g|s)$/' => '$1',
+        '/^(?:kgf?|kp)\/cm2$/' => 'kgpercm',
+        '/^lb\/(?:in2|sqin|squarein)$/' => 'psi',
         '/^(?:sec|second)s?$/' => 's',
         '/^min(?:ute)?s?$/' => 'min',
         '/^(?:hr|hour)s?$/' => 'h',

@@ -298,6 +298,14 @@ final class QuantityTest extends TestCase
         }
     }
 
+    public function test_a_unit_is_named_alone_as_beside_its_number(): void
+    {
+        self::assertSame(Unit::KilogramPerSquareCentimetre, Unit::named('kgf/cm²'));
+        self::assertSame(Unit::Psi, Unit::named('lbf / sq. in'));
+        self::assertSame(Unit::Millilitre, Unit::named('cm^3'));
+        self::assertNull(Unit::named('barrels'));
+    }
+
     #[TestWith(['40 to 60', Unit::Percent])]
     #[TestWith(['40-60', Unit::Percent])]
     #[TestWith(['2 m', Unit::Litre])]
