@@ -84,14 +84,11 @@ final readonly class LearnedPage
             $rows[] = new LearnedRow(
                 $this->named($figures->names[$i]),
                 $this->volume($predicted),
-                "{$this->volume($measured)} ± {$this->volume($plusMinus)}".match ($figures->leftOut[$i]) {
-                    0 => '',
-                    1 => ', one far from the others left out',
-                    default => ", {$figures->leftOut[$i]} far from the others left out",
-                },
+                "{$this->volume($measured)} ± {$this->volume($plusMinus)}",
                 $this->signed($measured - $predicted),
                 $then === null ? '' : $this->volume($then[$i]),
                 $then === null ? '' : $this->signed($measured - $then[$i]),
+                $figures->leftOut[$i],
             );
         }
 

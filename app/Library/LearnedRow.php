@@ -11,6 +11,7 @@ final readonly class LearnedRow
      * @param  string  $apart  measured less predicted
      * @param  string  $then  what it would have predicted with all that was found; empty where nothing was
      * @param  string  $thenApart  measured less that
+     * @param  int  $leftOut  measurements that are far from the others, and not in the mean
      */
     public function __construct(
         public string $what,
@@ -19,6 +20,16 @@ final readonly class LearnedRow
         public string $apart,
         public string $then,
         public string $thenApart,
+        private int $leftOut,
     ) {
+    }
+
+    public function note(): string
+    {
+        return match ($this->leftOut) {
+            0 => '',
+            1 => 'One is far from the others, and left out',
+            default => "{$this->leftOut} are far from the others, and left out",
+        };
     }
 }

@@ -122,7 +122,8 @@ final class LearnedTest extends ShopTestCase
         $this->actingAs($this->imre)
             ->get("/circuits/{$circuit->id}/learned")
             ->assertOk()
-            ->assertSee('2.00 L ± 0.06 L, one far from the others left out');
+            ->assertSee('One is far from the others, and left out')
+            ->assertSee('2.00 L ± 0.06 L');
     }
 
     public function test_what_jobs_measured_goes_along_with_a_circuit_without_who_what_and_when(): void

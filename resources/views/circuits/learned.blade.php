@@ -17,7 +17,7 @@
                     <th scope="col">Apart</th>
                     @if ($found !== [])<th scope="col">With what is found</th><th scope="col">Apart then</th>@endif</tr></thead>
                 <tbody>@foreach ($page->rows() as $row)<tr>
-                    <th scope="row">{{ $row->what }}</th><td class="num">{{ $row->predicted }}</td><td class="num">{{ $row->measured }}</td>
+                    <th scope="row">{{ $row->what }}@if ($row->note() !== '')<small class="block font-normal">{{ $row->note() }}</small>@endif</th><td class="num">{{ $row->predicted }}</td><td class="num">{{ $row->measured }}</td>
                         <td class="num">{{ $row->apart }}</td>
                     @if ($found !== [])<td class="num">{{ $row->then }}</td><td class="num">{{ $row->thenApart }}</td>@endif
                 </tr>@endforeach</tbody>
