@@ -482,8 +482,10 @@ final readonly class Clerk
             );
         }
         if ($entry->by !== $by) {
-            throw new InvalidField('reason', "{$entry->person} wrote this line. Say why it is changed, ten "
-                .'letters or more.');
+            throw new InvalidField(
+                'reason',
+                "{$entry->person} wrote this line. Say why it is changed, five letters or more.",
+            );
         }
     }
 

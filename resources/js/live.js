@@ -169,6 +169,8 @@ export function show(html, address, sent = null) {
         here.replaceWith(put);
     }
     typeAgain(document, kept);
+    const told = one('#told', HTMLElement, fresh);
+    one('#told', HTMLElement)?.replaceChildren(...(told?.cloneNode(true).childNodes ?? []));
     document.title = fresh.title;
     document.body.dataset.tick = fresh.body.dataset.tick;
     setServerTime(fresh.body.dataset.now);
@@ -181,9 +183,9 @@ export function show(html, address, sent = null) {
         html,
         person: document.body.dataset.person,
     });
-    // As after a load: from its title on, and from the top where it is another step.
+    // As after a load: from its title on, and from the top where it is another step or something is told there.
     one('#step-title', HTMLElement)?.focus({ preventScroll: true });
-    if (!stayed) {
+    if (!stayed || told?.hasChildNodes()) {
         scrollTo({ top: 0, behavior: 'instant' });
     }
     document.dispatchEvent(new Event('shown'));

@@ -85,22 +85,30 @@ final class OnTheWayTest extends BrowserTestCase
             'document.querySelectorAll(".late, .late details").forEach((more) => { more.open = true })',
         );
         $this->assertAccessible();
-        $late = self::$browser->findElement(
-            By::xpath("//details[contains(@class,'late')]//form[input[@value='reading']]"),
-        );
-        $late->findElement(By::name('fields[ect]'))->sendKeys('84');
-        $late->findElement(By::name('fields[far]'))->sendKeys('80');
-        self::$browser->executeScript(
-            'arguments[0].querySelector("[name=\'fields[sign]\'][value=steam]").checked = true',
-            [$late],
-        );
-        $when = $late->findElement(By::name('when'));
-        self::$browser->executeScript('arguments[0].value = arguments[0].max; arguments[0].stepDown(2)', [$when]);
-        $button = $late->findElement(By::xpath(".//button[contains(., 'late')]"));
-        $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$button]));
+        $this->tellLate(['ect' => '84', 'far' => '80'], 'steam', minutesAgo: 2);
         $this->seeStep('Heat cycle 1');
         $this->see('In hand again');
         $this->see('Stopped', '.verdict');
+    }
+
+    public function test_a_danger_told_of_an_impossible_time_says_at_once_that_it_is_taken_as_of_now(): void
+    {
+        $this->signIn();
+        $job = $this->jobAt('heat_cycle:1', 'SKP 031');
+        $this->visit($job);
+        $this->readCautions();
+        $this->record('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+        $this->visit("{$job}?step=heat_cycle:1&earlier=1");
+        self::assertSame('', $this->text('#told'));
+        self::$browser->executeScript('window.notLoadedSince = true');
+        $this->tellLate([], 'steam', minutesAgo: 600);
+        $this->see('Taken as of now', '#told');
+        $this->see('Shut off now', '#run');
+        self::assertTrue(self::$browser->executeScript('return window.notLoadedSince === true'));
+        $this->record('shut_off', []);
+        self::assertSame('', $this->text('#told'));
+        $this->visit($job);
+        self::assertSame('', $this->text('#told'));
     }
 
     public function test_it_does_not_turn_while_the_engine_runs(): void
@@ -114,6 +122,27 @@ final class OnTheWayTest extends BrowserTestCase
         $this->chooseSchool('loose_cap');
         $this->press('Go on this way');
         $this->see('Shut it off and finish that step first');
+    }
+
+    /** @param  array<string, string>  $fields */
+    private function tellLate(array $fields, string $sign, int $minutesAgo): void
+    {
+        $form = self::$browser->findElement(
+            By::xpath("//form[contains(@action, '/late')][input[@value='reading']]"),
+        );
+        foreach ($fields as $name => $typed) {
+            $form->findElement(By::name("fields[{$name}]"))->sendKeys($typed);
+        }
+        self::$browser->executeScript(<<<'JS'
+            const [form, sign, minutes] = arguments;
+            form.querySelector('details').open = true;
+            form.querySelector(`[name='fields[sign]'][value=${sign}]`).checked = true;
+            const when = form.querySelector('[name=when]');
+            when.value = when.max;
+            when.stepDown(minutes);
+            JS, [$form, $sign, $minutesAgo]);
+        $button = $form->findElement(By::xpath(".//button[contains(., 'late') or contains(., 'then')]"));
+        $this->follow(fn () => self::$browser->executeScript('arguments[0].click()', [$button]));
     }
 
     private function chooseSchool(string $id, bool $there = true): void

@@ -79,7 +79,14 @@ abstract class JournalController extends Controller
         app(TickSeen::class)->mark($job->id);
         $page = RunPage::of($job->fresh() ?? $job, self::person($request), new LookedAt($step));
 
-        return $page === null ? null : view('run.show', ['page' => $page])->render();
+        if ($page === null) {
+            return null;
+        }
+        $html = view('run.show', ['page' => $page])->render();
+        // What it tells is shown with it, not on the next page once more.
+        $request->session()->forget('notice');
+
+        return $html;
     }
 
     /** The entry is stored whatever becomes of the page: what cannot be shown with the answer is fetched after it. */

@@ -34,7 +34,7 @@
     <p class="{{ $notice }}" role="status" data-stale
         hidden>@icon('users')Others wrote here meanwhile. <a href="">Show it</a>, or go on: it shows when what is being typed is sent.</p>
     @isset ($jumped) @include('layouts.jumped', ['clock' => $jumped, 'person' => auth()->user()]) @endisset
-    @if (session('notice'))<p class="{{ $notice }}" role="status">{{ session('notice') }}</p>@endif
+    <div id="told" role="status">@if (session('notice'))<p class="{{ $notice }}">{{ session('notice') }}</p>@endif</div>
     <main id="main" @class(['mx-auto p-5 max-[640px]:p-3 print:max-w-none print:p-0 print:[print-color-adjust:exact]', $wide ? 'max-w-[1640px]' : 'max-w-[1100px]'])>{{ $slot }}</main>
     <p id="word" class="fixed inset-auto m-0 max-w-[340px] border-2 border-ink bg-panel px-3.5 py-2.5 text-ink" popover role="status"></p>
     <dialog id="sheet" class="m-auto max-w-[min(560px,92vw)] border-t-[5px] border-coolant bg-panel p-6 text-ink backdrop:bg-black/50" aria-labelledby="sheet-title">
