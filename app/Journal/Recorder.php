@@ -13,6 +13,8 @@ use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\NewLine;
+use Aqbel\Core\Writing\Corrections;
+use Aqbel\Core\Writing\Late;
 use Aqbel\Core\Writing\Replanning;
 
 /**
@@ -89,14 +91,14 @@ final readonly class Recorder
         try {
             $noTime === null || throw $noTime;
             $this->pen->write(
-                fn (JobState $state) => $this->pen->clerk->late($this->pen->situation($state, $stepId), $form, $raw),
+                fn (JobState $state) => (new Late($this->pen->kinds))->line($this->pen->situation($state, $stepId), $form, $raw),
             );
 
             return true;
         } catch (InvalidField $refused) {
             $refused->field === 'when' || throw $refused;
             $now = $this->pen->now();
-            $now->write(fn (JobState $state) => $now->clerk->dangerNow(
+            $now->write(fn (JobState $state) => (new Late($now->kinds))->asOfNow(
                 $now->situation($state, $stepId),
                 $form,
                 $raw,
@@ -200,10 +202,11 @@ final readonly class Recorder
     public function correct(int $seq, array $raw, string $reason): void
     {
         $this->pen->write(function (JobState $state) use ($seq, $raw, $reason): NewLine {
-            $entry = $this->pen->clerk->correctable($state, $seq);
+            $corrections = new Corrections($this->pen->kinds);
+            $entry = $corrections->correctable($state, $seq);
 
-            return $this->pen->clerk->correct(
-                $this->pen->situation($state, $this->pen->clerk->stepOf($state, $entry)->id, $seq, ahead: true),
+            return $corrections->correct(
+                $this->pen->situation($state, $corrections->stepOf($state, $entry)->id, $seq, ahead: true),
                 $entry,
                 $raw,
                 $reason,
@@ -216,10 +219,11 @@ final readonly class Recorder
     {
         $this->pen->write(
             function (JobState $state) use ($seq, $reason): NewLine {
-                $entry = $this->pen->clerk->correctable($state, $seq);
-                $at = $this->pen->situation($state, $this->pen->clerk->stepOf($state, $entry)->id, $seq, ahead: true);
+                $corrections = new Corrections($this->pen->kinds);
+                $entry = $corrections->correctable($state, $seq);
+                $at = $this->pen->situation($state, $corrections->stepOf($state, $entry)->id, $seq, ahead: true);
 
-                return $this->pen->clerk->withdraw($at, $entry, $reason, (string) $this->pen->person->id);
+                return $corrections->withdraw($at, $entry, $reason, (string) $this->pen->person->id);
             },
         );
     }

@@ -32,7 +32,7 @@ use Aqbel\Core\Steps\AnyTime\Replan;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Visits\DaysAfterWords;
 use Aqbel\Core\Visits\VisitForm;
-use Aqbel\Core\Writing\Clerk;
+use Aqbel\Core\Writing\EntryForm;
 use Illuminate\Support\Facades\Cache;
 
 /** The record of a job as a printable sheet, in the reader's units. */
@@ -333,7 +333,7 @@ final readonly class RecordSheet
 
         return new StoryLine(
             date($day($entry) === $day($before) ? 'H:i' : 'm-d H:i', $entry->at),
-            (new Clerk($this->kinds))->say($this->state->at($step, $this->now, $this->units), $entry)
+            (new EntryForm($this->kinds))->say($this->state->at($step, $this->now, $this->units), $entry)
                 .($waited === '' ? '' : " ({$waited})"),
             $entry->person === $before?->person ? '' : $entry->person,
             $entry->correction,

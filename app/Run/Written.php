@@ -9,7 +9,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Steps\StepCatalogue;
-use Aqbel\Core\Writing\Clerk;
+use Aqbel\Core\Writing\EntryForm;
 
 /** What was written at a step so far, and photographed. */
 final readonly class Written
@@ -28,11 +28,11 @@ final readonly class Written
     {
         $written = $at->job->writtenAt($at->step->id);
         $this->earlier = $all ? 0 : max(0, count($written) - self::SHOWN);
-        $clerk = new Clerk($kinds);
+        $form = new EntryForm($kinds);
         $said = fn (Entry $e): EntryLine => new EntryLine(
             $e->seq,
             $e->at,
-            $clerk->say($at, $e),
+            $form->say($at, $e),
             $e->person,
             $e->correction,
             EntryLine::waited($e),

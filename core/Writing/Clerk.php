@@ -7,20 +7,15 @@ namespace Aqbel\Core\Writing;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Closing;
-use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Job\NewLine;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Saying\Field;
-use Aqbel\Core\Saying\Filled;
-use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Steps\StepCatalogue;
-use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
 /**
@@ -29,14 +24,16 @@ use Aqbel\Core\Values;
  */
 final readonly class Clerk
 {
-    private const LEAST_REASON = 5;
+    /** Letters of which a reason has so many or more. */
+    public const LEAST_REASON = 5;
 
     private const MOST_REASON = 500;
 
-    private const MOST_WHY = 300;
+    private Intake $intake;
 
     public function __construct(private StepCatalogue $kinds)
     {
+        $this->intake = new Intake($kinds);
     }
 
     /**
@@ -58,21 +55,6 @@ final readonly class Clerk
     }
 
     /**
-     * The step of a line that is changed afterwards: what stands there may be put right, whichever is in hand.
-     *
-     * @throws InvalidField where it is not part of the job any more
-     */
-    public function stepOf(JobState $state, Entry $entry): Step
-    {
-        return $state->steps[$entry->step]
-            ?? throw new InvalidField(
-                'finish',
-                'The step of this entry is no longer part of the job, so it counts for nothing. '
-                    .'Go on with the step in hand.',
-            );
-    }
-
-    /**
      * An entry by one of the forms the step offers now; one that waited on a tablet while another wrote on, by those it
      * offered at its own time.
      *
@@ -83,74 +65,20 @@ final readonly class Clerk
      */
     public function entry(Situation $at, string $form, array $raw, bool $waited = false): NewLine
     {
-        $this->assertStillOpen($at);
-        $then = $waited ? $this->asFound($at, $form) : $at;
-        $offered = $this->offeredOrDanger($then, $form, $raw);
-        $filled = $this->read($then, $offered, $raw);
-
-        $values = $this->admitted($then, $offered, $filled);
+        // Who finished it is not asked by a danger: it puts the step in hand again.
+        if (! isset($at->job->closed[$at->step->id]) || $this->intake->danger($at, $form, $raw) === null) {
+            $this->assertStillOpen($at);
+        }
+        $then = $waited ? $this->intake->asFound($at, $form) : $at;
+        $filled = $this->intake->read($then, $this->intake->offered($then, $form, $raw), $raw);
 
         return new NewLine(
             $at->step->id,
             $form,
-            $values,
+            $filled->values,
             $filled->typed,
-            $this->kinds->anyTime($form)?->brings($at, $values, $at->job->journal->last() + 1) ?? [],
+            $this->kinds->anyTime($form)?->brings($at, $filled->values, $at->job->journal->last() + 1) ?? [],
         );
-    }
-
-    /**
-     * What the step asks now; and a danger also where it asks no more, because somebody else has shut the engine off.
-     *
-     * @param  array<mixed>  $raw  as typed
-     *
-     * @throws InvalidField
-     */
-    private function offeredOrDanger(Situation $at, string $form, array $raw): Form
-    {
-        $offered = $this->asking($at, $form)->forms($at);
-        $named = Form::named($form, $offered);
-
-        return $named ?? $this->danger($at, $form, $raw) ?? self::offered($offered, $form);
-    }
-
-    /**
-     * The form by which a step takes a danger, whether it asks for it now or not; null where the line tells of none.
-     *
-     * @param  array<mixed>  $raw  as typed
-     */
-    private function danger(Situation $at, string $form, array $raw): ?Form
-    {
-        $ever = Form::named($form, $this->asking($at, $form)->everything($at));
-
-        return $ever !== null && $this->tellsDanger($at, $ever, $ever->read($raw, $at->units, fn () => true)->values)
-            ? $ever
-            : null;
-    }
-
-    /**
-     * A danger that was told of a time at which it could not be: it is believed first, as of now. Null where it is none,
-     * or its step is finished.
-     *
-     * @param  array<mixed>  $raw  as typed
-     *
-     * @throws InvalidField|InvalidFields
-     */
-    public function dangerNow(Situation $at, string $form, array $raw): ?NewLine
-    {
-        $isOver = isset($at->job->closed[$at->step->id]) || ! isset($at->job->steps[$at->step->id]);
-
-        return $isOver || $this->danger($at, $form, $raw) === null ? null : $this->entry($at, $form, $raw);
-    }
-
-    /** The step as whoever wrote at that time found it, where it asked for this then; else as it is now. */
-    private function asFound(Situation $at, string $form): Situation
-    {
-        $then = $at->job->asOf($at->now)->at($at->step, $at->now, $at->units, $at->stores);
-        $asked = isset($then->job->steps[$at->step->id])
-            && Form::named($form, $this->asking($then, $form)->forms($then)) !== null;
-
-        return $asked ? $then : $at;
     }
 
     /**
@@ -163,7 +91,7 @@ final readonly class Clerk
         $this->assertStillOpen($at);
         $heard = $this->kinds->anyTime($form);
         $kind = $heard ?? $this->kinds->of($at->step);
-        $offered = self::offered($heard === null ? $kind->forms($at) : $kind->everything($at), $form);
+        $offered = Intake::named($heard === null ? $kind->forms($at) : $kind->everything($at), $form);
         $kind->admit($at, $form, $values);
 
         $shown = array_filter(
@@ -173,66 +101,6 @@ final readonly class Clerk
         );
 
         return new NewLine($at->step->id, $form, $values, $shown);
-    }
-
-    /**
-     * What happened a while ago, at the time at which it did: at a finished step any of its forms, before it was
-     * finished; at the one in hand what it asked then, since it is.
-     *
-     * @param  array<mixed>  $raw  as typed
-     *
-     * @throws InvalidField|InvalidFields
-     */
-    public function late(Situation $at, string $form, array $raw): NewLine
-    {
-        $closed = $at->job->closed[$at->step->id] ?? null;
-        if ($closed === null) {
-            $this->assertCouldBe($at, $form);
-
-            return $this->entry($at, $form, $raw, waited: true);
-        }
-        $began = $at->job->entries[0]->at ?? $closed->at;
-        if ($at->now >= $closed->at || $at->now < $began) {
-            throw new InvalidField(
-                'when',
-                'That is not between the start of the job and the end of this step. Enter when it happened.',
-            );
-        }
-        $offered = self::offered($this->kinds->of($at->step)->everything($at), $form);
-        $filled = $this->read($at, $offered, $raw);
-
-        return new NewLine($at->step->id, $form, $this->admitted($at, $offered, $filled), $filled->typed);
-    }
-
-    /** @throws InvalidField where a step in hand was not in hand yet, or what it says now came after something else */
-    private function assertCouldBe(Situation $at, string $form): void
-    {
-        $since = $at->job->inHandSince($at->step);
-        $early = fn (int $moment): int => (int) ceil(($moment - $at->now) / 60);
-        // A time is told to the minute.
-        if ($since !== null && $at->now < $since - $since % 60) {
-            throw new InvalidField(
-                'when',
-                "The step before was finished {$early($since)} min after that. Enter when it happened.",
-            );
-        }
-        $later = array_filter($at->entries(), fn (Entry $line) => $line->at > $at->now);
-        if ($later !== [] && $this->asFound($at, $form) === $at) {
-            $came = min(array_map(fn (Entry $line) => $line->at, $later));
-            throw new InvalidField(
-                'when',
-                "By the journal it could not be {$early($came)} min earlier. Enter when it happened, or put right first "
-                    .'what stands there.',
-            );
-        }
-    }
-
-    /** What asks for an entry: the step, or what may be written at any. A plan is never changed by an entry. */
-    private function asking(Situation $at, string $form): StepKind
-    {
-        return $form === Lines::Replan->value
-            ? $this->kinds->of($at->step)
-            : $this->kinds->anyTime($form) ?? $this->kinds->of($at->step);
     }
 
     /**
@@ -254,7 +122,7 @@ final readonly class Clerk
 
     public function photograph(Situation $at, string $caption, string $photo): NewLine
     {
-        $filled = self::photographForm()->read(['caption' => $caption], $at->units);
+        $filled = EntryForm::photograph()->read(['caption' => $caption], $at->units);
 
         return new NewLine($at->step->id, Lines::Photo->value, $filled->values->with('photo', $photo));
     }
@@ -314,126 +182,6 @@ final readonly class Clerk
     }
 
     /**
-     * Replaces what an earlier line says by a correcting line.
-     *
-     * @param  array<mixed>  $raw  as typed
-     *
-     * @throws InvalidField|InvalidFields
-     */
-    public function correct(Situation $at, Entry $entry, array $raw, string $reason, string $by): NewLine
-    {
-        self::assertOwnOrReason($entry, $by, $reason, $this->endsIt($at, $entry));
-        [$job, $now] = [$at->job, $at->now];
-        // Whether it may be said, and what it brought along, is decided as if it had said so at once.
-        $then = $at->job->asFoundBy($entry->seq)->at($at->step, $entry->at, $at->units, $at->stores);
-        if ($entry->isAnyTime()) {
-            $at = $then;
-        }
-        $form = $this->formOf($at, $entry);
-        $filled = $this->read($then, $form, $raw);
-        $values = $entry->is(Lines::Photo)
-            ? $entry->values->and($filled->values)
-            : $this->admitted($at, $form, $filled, $entry, $then);
-
-        $line = new NewLine(
-            $entry->step,
-            Lines::Correct->value,
-            self::about($entry, $reason),
-            $filled->typed,
-            $this->kinds->anyTime($entry->form)?->brings($at, $values, $entry->seq) ?? [],
-            replacement: $values,
-        );
-        StaysShut::assert($job, $entry, $line, $now, $by);
-
-        return $line;
-    }
-
-    /** @throws InvalidField where it is somebody else's line, or one that ended a run, and no reason is given */
-    public function withdraw(Situation $at, Entry $entry, string $reason, string $by): NewLine
-    {
-        self::assertOwnOrReason($entry, $by, $reason, $this->endsIt($at, $entry));
-
-        return new NewLine($entry->step, Lines::Withdraw->value, self::about($entry, $reason));
-    }
-
-    /** @throws InvalidField where a line cannot be corrected or taken back */
-    public function correctable(JobState $state, int $seq): Entry
-    {
-        foreach ($state->entries as $entry) {
-            $isOwn = ! $entry->belongsToEveryStep() || $entry->is(Lines::Photo) || $entry->isAnyTime();
-            if ($entry->seq === $seq && $isOwn && $entry->planned === null) {
-                return $entry;
-            }
-        }
-        throw new InvalidField(
-            'finish',
-            'This entry cannot be corrected any more. Reload the page to see what counts now.',
-        );
-    }
-
-    /** @throws InvalidField where no such form exists any more */
-    public function formOf(Situation $at, Entry $entry): Form
-    {
-        if ($entry->is(Lines::Photo)) {
-            return self::photographForm();
-        }
-
-        return $this->kinds->reading($at->step, $entry)->form($at, $entry->form)
-            ?? throw new InvalidField('finish', 'This entry cannot be corrected. Take it back and enter it again.');
-    }
-
-    /** An entry in words, in the reader's units. */
-    public function say(Situation $at, Entry $entry): string
-    {
-        return $entry->is(Lines::Photo)
-            ? self::photographForm()->say(new Filled($entry->values, $entry->typed()))
-            : $this->kinds->reading($at->step, $entry)->say($at, $entry);
-    }
-
-    private static function photographForm(): Form
-    {
-        return new Form(Lines::Photo->value, 'Photograph', [Field::text('caption', 'Photograph')]);
-    }
-
-    /**
-     * @param  array<mixed>  $raw  as typed
-     *
-     * @throws InvalidFields with every field that cannot be used, unless what can tells of a danger
-     */
-    private function read(Situation $at, Form $form, array $raw): Filled
-    {
-        return $form->read($raw, $at->units, fn (Values $values) => $this->tellsDanger($at, $form, $values));
-    }
-
-    private function tellsDanger(Situation $at, Form $form, Values $values): bool
-    {
-        $line = new Entry(0, $at->now, '', $at->step->id, $form->name, $values);
-
-        return $this->kinds->of($at->step)->tellsDanger($at, $line);
-    }
-
-    /**
-     * Values the step takes, with what it keeps beside them; a danger is taken as it is.
-     *
-     * @throws InvalidField
-     */
-    private function admitted(
-        Situation $at,
-        Form $form,
-        Filled $filled,
-        ?Entry $replaces = null,
-        ?Situation $then = null,
-    ): Values {
-        $kind = $this->kinds->anyTime($form->name) ?? $this->kinds->of($at->step);
-        if (! $this->tellsDanger($then ?? $at, $form, $filled->values)) {
-            Believable::check($at, $form->fields, $filled, $kind->does(Does::RunsEngine), $replaces);
-            $kind->admit($then ?? $at, $form->name, $filled->values);
-        }
-
-        return $kind->complete($at, $form->name, $filled->values);
-    }
-
-    /**
      * @param  list<Obstacle>  $obstacles
      * @param  list<Gate>  $passes
      *
@@ -457,50 +205,5 @@ final readonly class Clerk
                 throw new InvalidField('reason', "{$obstacle->text} Only a lead passes over that.");
             }
         }
-    }
-
-    private function endsIt(Situation $at, Entry $entry): bool
-    {
-        return $this->kinds->of($at->step)->endsIt($at->seenFrom($at->step), $entry);
-    }
-
-    /**
-     * @param  bool  $endsIt  whether the line alone ended what was done
-     *
-     * @throws InvalidField where a line is somebody else's, or ended a run, and nothing says why it is changed
-     */
-    private static function assertOwnOrReason(Entry $entry, string $by, string $reason, bool $endsIt): void
-    {
-        if (mb_strlen(trim($reason)) >= self::LEAST_REASON) {
-            return;
-        }
-        if ($endsIt) {
-            throw new InvalidField(
-                'reason',
-                'This line ended what was done: say why it is changed, five letters or '
-                    .'more. It stays on the record.',
-            );
-        }
-        if ($entry->by !== $by) {
-            throw new InvalidField(
-                'reason',
-                "{$entry->person} wrote this line. Say why it is changed, five letters or more.",
-            );
-        }
-    }
-
-    private static function about(Entry $entry, string $reason): Values
-    {
-        return new Values(['seq' => $entry->seq, 'reason' => mb_substr(trim($reason), 0, self::MOST_WHY)]);
-    }
-
-    /** @param  list<Form>  $forms */
-    private static function offered(array $forms, string $name): Form
-    {
-        return Form::named($name, $forms) ?? throw new InvalidField(
-            'finish',
-            'This step has moved on since the page was loaded, perhaps on another tablet.'
-                .' It is shown here as it is now; enter it again if it is still needed.',
-        );
     }
 }

@@ -65,15 +65,16 @@ final class Script
     /** @throws InvalidField|InvalidFields */
     private function line(ScriptLine $line, UnitSystem $units): NewLine
     {
-        $clerk = new Clerk($this->kinds);
         if ($line->form === Lines::Correct->value || $line->form === Lines::Withdraw->value) {
-            $entry = $clerk->correctable($this->state, $line->about);
-            $at = $this->state->at($clerk->stepOf($this->state, $entry), $line->at, $units);
+            $corrections = new Corrections($this->kinds);
+            $entry = $corrections->correctable($this->state, $line->about);
+            $at = $this->state->at($corrections->stepOf($this->state, $entry), $line->at, $units);
 
             return $line->form === Lines::Withdraw->value
-                ? $clerk->withdraw($at, $entry, $line->reason, $line->person)
-                : $clerk->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason, $line->person);
+                ? $corrections->withdraw($at, $entry, $line->reason, $line->person)
+                : $corrections->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason, $line->person);
         }
+        $clerk = new Clerk($this->kinds);
         $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);
 
         if ($line->form === Lines::Replan->value) {
@@ -87,11 +88,7 @@ final class Script
         }
 
         if ($line->late) {
-            return $clerk->late(
-                $at,
-                $line->form,
-                $this->typed($at, $line->form, $line),
-            );
+            return (new Late($this->kinds))->line($at, $line->form, $this->typed($at, $line->form, $line));
         }
 
         return $line->form === Lines::Finish->value

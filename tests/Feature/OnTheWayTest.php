@@ -182,11 +182,28 @@ final class OnTheWayTest extends ShopTestCase
             self::assertEqualsWithDelta(now()->getTimestamp(), $lines()[$n + 1]->at, 1);
         }
         $this->get("/jobs/{$job->id}")->assertOk()->assertSee('value="shut_off"', false);
-        // Once that step is finished it is told at the one in hand.
         $this->walk($job)->enter('shut_off', []);
         $this->post("/jobs/{$job->id}/finish", ['key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1']);
         self::assertArrayHasKey('heat_cycle:1', Job::query()->findOrFail($job->id)->state()->closed);
-        $late($times[1], ['sign' => 'steam'])->assertSessionHasErrors('when');
+        $late($times[1], ['ect' => '84', 'sign' => 'none'])->assertSessionHasErrors('when');
+        $late($times[1], ['sign' => 'steam'])->assertSessionHasNoErrors();
+        self::assertCount(7, $lines());
+    }
+
+    public function test_a_danger_at_a_step_that_somebody_else_has_finished_puts_it_in_hand_again(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('cool_down:1');
+        $tell = fn (string $sign) => $this->post("/jobs/{$job->id}/entries", [
+            'key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1', 'form' => 'reading',
+            'fields' => ['ect' => '90', 'far' => '86', 'fans' => '2', 'sign' => $sign],
+        ]);
+        $inHand = fn (): ?string => Job::query()->findOrFail($job->id)->state()->stepInHand()?->id;
+        $tell('none')->assertSessionHasErrors('finish');
+        self::assertSame('cool_down:1', $inHand());
+        $tell('steam')->assertSessionHasNoErrors();
+        self::assertSame('heat_cycle:1', $inHand());
+        $this->get("/jobs/{$job->id}")->assertOk()->assertSee('In hand again')->assertSee('Steam ends the run');
     }
 
     public function test_a_forgotten_line_stands_at_its_own_time(): void

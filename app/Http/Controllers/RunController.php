@@ -14,7 +14,7 @@ use App\Run\RunPage;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\Job\Lines;
 use Aqbel\Core\Steps\StepCatalogue;
-use Aqbel\Core\Writing\Clerk;
+use Aqbel\Core\Writing\EntryForm;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -145,7 +145,7 @@ final class RunController extends JournalController
                         'page' => new CorrectionPage(
                             $job,
                             $entry,
-                            (new Clerk($kinds))->formOf($at, $entry),
+                            (new EntryForm($kinds))->of($at, $entry),
                             $kinds->of($step)->title($at),
                             $units,
                             $entry->by !== (string) self::person($request)->id,

@@ -7,7 +7,7 @@ namespace Tests\Core\Writing;
 use Aqbel\Core\Quantity\UnitSystem;
 use Aqbel\Core\Steps\StepCatalogue;
 use Aqbel\Core\Writing\Changed;
-use Aqbel\Core\Writing\Clerk;
+use Aqbel\Core\Writing\Corrections;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
 
@@ -65,10 +65,10 @@ final class PutRightTest extends TestCase
     public function test_a_reason_is_kept_to_three_hundred_characters(): void
     {
         $job = self::drained();
-        $clerk = new Clerk(StepCatalogue::standard());
-        $line = $clerk->withdraw(
+        $corrections = new Corrections(StepCatalogue::standard());
+        $line = $corrections->withdraw(
             $job->at('drain:left_plug'),
-            $clerk->correctable($job->state(), 3),
+            $corrections->correctable($job->state(), 3),
             str_repeat('ä', 400),
             '1',
         );
