@@ -209,7 +209,7 @@ final class DrainToMixTest extends BrowserTestCase
         $this->offline(false);
         $this->until(fn () => str_contains($this->text('[data-refused]'), 'Say about how much is missing'));
         $this->reload();
-        self::assertStringContainsString('content low', $this->text('[data-refused]'));
+        $this->until(fn () => str_contains($this->text('[data-refused]'), 'content low'));
         self::$browser->findElement(By::cssSelector('[data-refused] button'))->click();
         $this->reload();
         self::assertFalse(self::$browser->findElement(By::cssSelector('[data-refused]'))->isDisplayed());

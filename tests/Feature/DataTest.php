@@ -24,6 +24,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\Group;
 use Tests\Demo;
 use Tests\Journeys\Journey;
 
@@ -85,6 +86,7 @@ final class DataTest extends ShopTestCase
         $this->get("/jobs/{$came->id}/record")->assertSee('Changed since it was signed');
     }
 
+    #[Group('one-database')]
     public function test_every_journey_comes_back_as_it_went_out(): void
     {
         $vehicle = Vehicle::query()->firstOrFail();
