@@ -90,7 +90,7 @@ final readonly class CameOut extends Report
             $name,
             'Came out another way',
             [
-                Field::choice(self::WAY, 'Which way', self::WAYS, self::HOSE),
+                Field::choice(self::WAY, 'Which way', self::WAYS),
                 $volume,
                 $vessel->optional(),
                 Field::choice(self::PART, 'Out of', ['' => 'Not known'] + $labels, '')->optional(),

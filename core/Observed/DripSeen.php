@@ -75,7 +75,7 @@ final readonly class DripSeen extends Report implements Grave
     public static function asked(): Form
     {
         return new Form(self::FORM, 'Record what was seen', [
-            Field::choice(self::PLACE, 'Drip', self::PLACES, self::NONE),
+            Field::choice(self::PLACE, 'Drip', self::PLACES),
             Field::text(self::WHERE, 'Where exactly'),
             Field::choice(self::GAS, 'Combustion gas', self::GASES, self::UNDONE),
         ]);

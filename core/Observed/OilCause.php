@@ -40,7 +40,7 @@ final readonly class OilCause extends Report
     public static function asked(): Form
     {
         return new Form(self::FORM, 'Record cause', [
-            Field::choice(self::CAUSE, 'It is', self::CAUSES, self::UNKNOWN),
+            Field::choice(self::CAUSE, 'It is', self::CAUSES),
             Field::text(self::HOW, 'How it was shown'),
         ]);
     }

@@ -473,7 +473,8 @@ abstract class BrowserTestCase extends TestCase
         foreach ($inTheDarkToo ? $themes : array_slice($themes, 0, 1) as $theme => $rules) {
             self::$browser->executeScript('document.documentElement.dataset.theme = arguments[0]', [$theme]);
             $violations = self::$browser->executeAsyncScript(
-                'const done = arguments[arguments.length - 1]; axe.run(document, { runOnly: arguments[0], resultTypes: ["violations"], rules: '
+                'const done = arguments[arguments.length - 1]; '
+                    .'axe.run(document, { runOnly: arguments[0], resultTypes: ["violations"], rules: '
                     .'{ "label-content-name-mismatch": { enabled: true } } })'
                     .'.then(r => done(r.violations.map(v => v.id + ": " + v.nodes.map(n => n.target.join(" ") + " " '
                     .'+ (n.any[0]?.message ?? "")).slice(0, 3).join(" | "))))',

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Tests\Core\Observed;
 
 use Aqbel\Core\InvalidField;
+use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Observed\CameBack;
 use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\DripSeen;
 use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\FeltReading;
 use Aqbel\Core\Observed\FreezePointRead;
@@ -15,6 +17,7 @@ use Aqbel\Core\Observed\FromShelf;
 use Aqbel\Core\Observed\HeldAtSpeed;
 use Aqbel\Core\Observed\HotReading;
 use Aqbel\Core\Observed\LevelReached;
+use Aqbel\Core\Observed\OilCause;
 use Aqbel\Core\Observed\OutsideAir;
 use Aqbel\Core\Observed\Rested;
 use Aqbel\Core\Observed\Sign;
@@ -116,6 +119,24 @@ final class EdgesTest extends TestCase
         self::assertEqualsWithDelta(500.0, $out('spill'), 1.0e-6);
         self::assertEqualsWithDelta(500.0, $out('estimated'), 1.0e-6);
         self::assertLessThan(100.0, $out('hose'));
+    }
+
+    public function test_which_way_it_came_out_and_what_a_hunt_found_is_said_by_nobody_but_whoever_looked(): void
+    {
+        $at = JobOnPaper::on('rescue-ambulance')->at('gather');
+        $asked = [
+            [CameOut::asked($at), 'way', ['volume' => '0.4 L', 'vessel' => 'pan']],
+            [DripSeen::asked(), 'place', ['gas' => 'undone']],
+            [OilCause::asked(), 'cause', []],
+        ];
+        foreach ($asked as [$form, $field, $rest]) {
+            try {
+                $form->read($rest, UnitSystem::Metric);
+                self::fail("{$form->name} was taken without its {$field}");
+            } catch (InvalidField|InvalidFields $refused) {
+                self::assertSame($field, $refused instanceof InvalidField ? $refused->field : array_key_first($refused->byField()));
+            }
+        }
     }
 
     public function test_a_container_gives_no_more_than_it_holds(): void
