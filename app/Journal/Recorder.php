@@ -91,7 +91,11 @@ final readonly class Recorder
         try {
             $noTime === null || throw $noTime;
             $this->pen->write(
-                fn (JobState $state) => (new Late($this->pen->kinds))->line($this->pen->situation($state, $stepId), $form, $raw),
+                fn (JobState $state) => (new Late($this->pen->kinds))->line(
+                    $this->pen->situation($state, $stepId),
+                    $form,
+                    $raw,
+                ),
             );
 
             return true;

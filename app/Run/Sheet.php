@@ -42,7 +42,11 @@ final readonly class Sheet
     private function together(): array
     {
         [$blocks, $asked, $ofStage] = [[], [], []];
-        foreach (array_diff_key($this->state->steps, $this->state->closed) as $step) {
+        $open = array_diff_key($this->state->steps, $this->state->closed);
+        if ($this->state->stepInHand()?->id !== array_key_first($open)) {
+            return []; // an engine runs: what was put in hand again waits until it is off
+        }
+        foreach ($open as $step) {
             $stage = $step->stage->value;
             $goesOn = isset($ofStage[$stage]) || count($blocks) < self::FEW;
             $ofStage[$stage] = true;

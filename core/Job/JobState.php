@@ -102,16 +102,33 @@ final class JobState
         );
     }
 
-    /** The first step not yet finished; null when all are. */
+    /**
+     * The first step not yet finished; one at which an engine runs before any, whatever was put in hand again meanwhile.
+     * Null when all are finished.
+     */
     public function stepInHand(): ?Step
     {
-        foreach ($this->steps as $id => $step) {
-            if (! isset($this->closed[$id])) {
+        $open = array_diff_key($this->steps, $this->closed);
+        foreach (array_intersect_key($open, $this->byStep) as $step) {
+            if ($this->runsAt($step)) {
                 return $step;
             }
         }
 
-        return null;
+        return $open === [] ? null : $open[array_key_first($open)];
+    }
+
+    /** Whether something may be written at a step now: nothing before it is open, or an engine runs at it. */
+    public function isInHand(Step $step): bool
+    {
+        return $this->openBefore($step) === [] || $this->runsAt($step);
+    }
+
+    private function runsAt(Step $step): bool
+    {
+        $told = max([0, ...array_column($this->entriesOf($step->id), 'at')]);
+
+        return $this->kinds->of($step)->runsNow($this->at($step, $told));
     }
 
     /** @return list<Entry> */

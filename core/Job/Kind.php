@@ -28,6 +28,9 @@ interface Kind
     /** @return list<Obstacle> what keeps a step from being finished */
     public function open(Situation $at): array;
 
+    /** Whether by the journal the engine runs at this step: started, and not shut off since. */
+    public function runsNow(Situation $at): bool;
+
     /** When the engine last ran at this step, Unix seconds; null when it has not. */
     public function ran(Situation $at): ?int;
 

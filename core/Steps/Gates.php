@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Steps;
 
+use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -13,15 +14,21 @@ final class Gates
 {
     public static function verdict(Situation $at, StepKind $kind): ?Verdict
     {
-        $first = HeardGate::verdict($at) ?? SumsGate::of($at, $kind)?->verdict();
-        if ($first !== null) {
-            return $first;
+        $heard = HeardGate::verdict($at);
+        if ($heard !== null) {
+            return $heard;
+        }
+        $sums = SumsGate::of($at, $kind);
+        if ($sums !== null && ! $kind->does(Does::RunsEngine)) {
+            return $sums->verdict();
         }
         $judged = $kind->judge($at);
 
-        // What has shown a danger says so, whatever stands open besides; and what has not passed, whatever is set up.
+        // What has shown a danger says so, whatever the sums are and stands open besides; and what has not passed, whatever
+        // is set up.
         return match (true) {
             $judged?->stops() === true => $judged,
+            $sums !== null => $sums->verdict(),
             $judged?->passes() === false => OpenPoints::verdict($at, $kind) ?? $judged,
             default => OpenPoints::verdict($at, $kind) ?? SetUpGate::verdict($at, $kind) ?? $judged,
         };

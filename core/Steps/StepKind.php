@@ -14,6 +14,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Job\WatchedBy;
+use Aqbel\Core\Judged\EngineRuns;
 use Aqbel\Core\Judged\Judgement;
 use Aqbel\Core\Observed\CameOut;
 use Aqbel\Core\Plan\Choices;
@@ -236,7 +237,6 @@ abstract class StepKind implements Kind
         return [];
     }
 
-    /** What one of those codes says. */
     public function sayWatch(string $code): string
     {
         return $code;
@@ -254,11 +254,14 @@ abstract class StepKind implements Kind
 
     public function ran(Situation $at): ?int
     {
-        $entries = array_filter($at->entries(), fn (Entry $entry) => ! $entry->is(Lines::Photo));
+        $told = array_filter($at->entries(), fn (Entry $entry) => ! $entry->is(Lines::Photo));
 
-        return $entries === [] || ! $this->does(Does::RunsEngine)
-            ? null
-            : max(array_map(fn (Entry $entry) => $entry->at, $entries));
+        return $told === [] || ! $this->does(Does::RunsEngine) ? null : max(array_column($told, 'at'));
+    }
+
+    public function runsNow(Situation $at): bool
+    {
+        return $this->does(Does::RunsEngine) && EngineRuns::at($at);
     }
 
     /** Whether a line tells of a danger: it is believed first, whatever beside it is missing or cannot be. */
@@ -290,7 +293,6 @@ abstract class StepKind implements Kind
         return $step->params->has('port') ? $step->params->text('port') : null;
     }
 
-    /** The word on the button that closes it. */
     public function finishWord(): string
     {
         return 'Finish step';

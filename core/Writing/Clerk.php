@@ -47,7 +47,7 @@ final readonly class Clerk
             'finish',
             'This step is no longer part of the job. Go on with the step in hand.',
         );
-        if (! isset($state->closed[$id]) && $state->openBefore($step) !== []) {
+        if (! isset($state->closed[$id]) && ! $state->isInHand($step)) {
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
         }
 

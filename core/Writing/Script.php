@@ -72,7 +72,13 @@ final class Script
 
             return $line->form === Lines::Withdraw->value
                 ? $corrections->withdraw($at, $entry, $line->reason, $line->person)
-                : $corrections->correct($at, $entry, $this->typed($at, $entry->form, $line), $line->reason, $line->person);
+                : $corrections->correct(
+                    $at,
+                    $entry,
+                    $this->typed($at, $entry->form, $line),
+                    $line->reason,
+                    $line->person,
+                );
         }
         $clerk = new Clerk($this->kinds);
         $at = $this->state->at($clerk->step($this->state, $line->step), $line->at, $units);

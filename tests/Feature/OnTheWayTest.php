@@ -7,12 +7,14 @@ namespace Tests\Feature;
 use App\Models\Circuit;
 use App\Models\Job;
 use Aqbel\Core\Heat\Shelter;
+use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Judged\StopLimitAtNeck;
 use Aqbel\Core\Plan\Plan;
 use Aqbel\Core\Writing\Replanning;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
 
 /** Work that changes in the middle, over HTTP: kept as it is sent, told when it cannot be, and never a 500. */
 final class OnTheWayTest extends ShopTestCase
@@ -188,6 +190,30 @@ final class OnTheWayTest extends ShopTestCase
         $late($times[1], ['ect' => '84', 'sign' => 'none'])->assertSessionHasErrors('when');
         $late($times[1], ['sign' => 'steam'])->assertSessionHasNoErrors();
         self::assertCount(7, $lines());
+    }
+
+    public function test_an_engine_that_runs_stays_in_hand_whatever_somebody_puts_right_meanwhile(): void
+    {
+        $job = $this->plan();
+        $this->walk($job)->until('heat_cycle:1')->enter('start', ['place' => 'outdoors', 'neck' => 'sealed']);
+        $state = fn (): JobState => Job::query()->findOrFail($job->id)->state();
+        $ran = $state()->entriesOf('drain:radiator_cock', 'out')[0];
+        $this->post("/jobs/{$job->id}/entries/{$ran->seq}", [
+            'key' => bin2hex(random_bytes(8)), 'take_back' => '1', 'reason' => 'Read in the wrong pan',
+        ])->assertSessionHasNoErrors();
+        self::assertNotSame([], $state()->openBefore($state()->steps['heat_cycle:1']));
+        self::assertSame('heat_cycle:1', $state()->stepInHand()?->id);
+        $enter = fn (string $form, array $fields = []): TestResponse => $this->post("/jobs/{$job->id}/entries", [
+            'key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1', 'form' => $form, 'fields' => $fields,
+        ]);
+        $enter('reading', ['sign' => 'steam'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}")->assertSee('Steam ends the run')->assertSee('value="shut_off"', false);
+        $this->get('/vehicles')->assertSee("/jobs/{$job->id}", false)->assertSee('Shut off now');
+        $this->post("/jobs/{$job->id}/finish", ['key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1'])
+            ->assertSessionHasErrors(['finish' => 'The engine is still running. Shut it off first.']);
+        $enter('shut_off')->assertSessionHasNoErrors();
+        self::assertSame('drain:radiator_cock', $state()->stepInHand()?->id);
+        $enter('reading', ['ect' => '80', 'far' => '70'])->assertSessionHasErrors('finish');
     }
 
     public function test_a_danger_at_a_step_that_somebody_else_has_finished_puts_it_in_hand_again(): void

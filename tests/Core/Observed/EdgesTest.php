@@ -134,7 +134,8 @@ final class EdgesTest extends TestCase
                 $form->read($rest, UnitSystem::Metric);
                 self::fail("{$form->name} was taken without its {$field}");
             } catch (InvalidField|InvalidFields $refused) {
-                self::assertSame($field, $refused instanceof InvalidField ? $refused->field : array_key_first($refused->byField()));
+                $named = $refused instanceof InvalidField ? $refused->field : array_key_first($refused->byField());
+                self::assertSame($field, $named);
             }
         }
     }
