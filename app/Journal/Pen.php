@@ -146,14 +146,11 @@ final readonly class Pen
 
     /**
      * @param  ?int  $correcting  the line that is being replaced: the shelf is as it stood without it
-     * @param  bool  $ahead  whether the step may still be to come
      */
-    public function situation(JobState $state, string $stepId, ?int $correcting = null, bool $ahead = false): Situation
+    public function situation(JobState $state, string $stepId, ?int $correcting = null): Situation
     {
-        $step = $ahead
-            ? $state->steps[$stepId] ?? $this->clerk->step($state, $stepId)
-            : $this->clerk->step($state, $stepId);
         Context::add('step', $stepId);
+        $step = $this->clerk->step($state, $stepId);
 
         return $state->at(
             $step,
@@ -179,7 +176,7 @@ final readonly class Pen
     {
         foreach ($read as $hazard => $step) {
             $this->next("caution {$hazard}")->write(fn (JobState $state) => $this->clerk->acknowledge(
-                $this->situation($state, $step, ahead: true),
+                $this->situation($state, $step),
                 $hazard,
             ));
         }

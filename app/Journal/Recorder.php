@@ -210,7 +210,7 @@ final readonly class Recorder
             $entry = $corrections->correctable($state, $seq);
 
             return $corrections->correct(
-                $this->pen->situation($state, $corrections->stepOf($state, $entry)->id, $seq, ahead: true),
+                $this->pen->situation($state, $corrections->stepOf($state, $entry)->id, $seq),
                 $entry,
                 $raw,
                 $reason,
@@ -225,7 +225,7 @@ final readonly class Recorder
             function (JobState $state) use ($seq, $reason): NewLine {
                 $corrections = new Corrections($this->pen->kinds);
                 $entry = $corrections->correctable($state, $seq);
-                $at = $this->pen->situation($state, $corrections->stepOf($state, $entry)->id, $seq, ahead: true);
+                $at = $this->pen->situation($state, $corrections->stepOf($state, $entry)->id, $seq);
 
                 return $corrections->withdraw($at, $entry, $reason, (string) $this->pen->person->id);
             },

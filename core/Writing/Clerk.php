@@ -39,19 +39,22 @@ final readonly class Clerk
     /**
      * The step an entry is for.
      *
-     * @throws InvalidField where it is not part of the job, or not its turn
+     * @throws InvalidField where it is not part of the job
      */
     public function step(JobState $state, string $id): Step
     {
-        $step = $state->steps[$id] ?? throw new InvalidField(
+        return $state->steps[$id] ?? throw new InvalidField(
             'finish',
             'This step is no longer part of the job. Go on with the step in hand.',
         );
-        if (! isset($state->closed[$id]) && ! $state->isInHand($step)) {
+    }
+
+    /** @throws InvalidField where something before a step is to be done first */
+    private static function assertItsTurn(Situation $at): void
+    {
+        if (! isset($at->job->closed[$at->step->id]) && ! $at->job->isInHand($at->step)) {
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
         }
-
-        return $step;
     }
 
     /**
@@ -65,11 +68,13 @@ final readonly class Clerk
      */
     public function entry(Situation $at, string $form, array $raw, bool $waited = false): NewLine
     {
-        // Who finished it is not asked by a danger: it puts the step in hand again.
-        if (! isset($at->job->closed[$at->step->id]) || $this->intake->danger($at, $form, $raw) === null) {
-            $this->assertStillOpen($at);
-        }
         $then = $waited ? $this->intake->asFound($at, $form) : $at;
+        $isReady = ! isset($at->job->closed[$at->step->id]) && $then->job->isInHand($then->step);
+        // No danger is asked whether its step is finished, or its turn.
+        if (! $isReady && $this->intake->danger($at, $form, $raw) === null) {
+            $this->assertStillOpen($at);
+            self::assertItsTurn($then);
+        }
         $filled = $this->intake->read($then, $this->intake->offered($then, $form, $raw), $raw);
 
         return new NewLine(
@@ -89,6 +94,7 @@ final readonly class Clerk
     public function streamed(Situation $at, string $form, Values $values): NewLine
     {
         $this->assertStillOpen($at);
+        self::assertItsTurn($at);
         $heard = $this->kinds->anyTime($form);
         $kind = $heard ?? $this->kinds->of($at->step);
         $offered = Intake::named($heard === null ? $kind->forms($at) : $kind->everything($at), $form);
@@ -122,6 +128,7 @@ final readonly class Clerk
 
     public function photograph(Situation $at, string $caption, string $photo): NewLine
     {
+        self::assertItsTurn($at);
         $filled = EntryForm::photograph()->read(['caption' => $caption], $at->units);
 
         return new NewLine($at->step->id, Lines::Photo->value, $filled->values->with('photo', $photo));
@@ -161,6 +168,7 @@ final readonly class Clerk
                 "{$closed->person} has finished this step. Go on with the step in hand.",
             );
         }
+        self::assertItsTurn($at);
         $kind = $this->kinds->of($at->step);
         $obstacles = [...($cautions ? Cautions::open($at, $kind) : []), ...$kind->open($at)];
         $reason = trim($reason);
