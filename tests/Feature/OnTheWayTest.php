@@ -203,9 +203,16 @@ final class OnTheWayTest extends ShopTestCase
         ])->assertSessionHasNoErrors();
         self::assertNotSame([], $state()->openBefore($state()->steps['heat_cycle:1']));
         self::assertSame('heat_cycle:1', $state()->stepInHand()?->id);
-        $enter = fn (string $form, array $of = [], int $age = 0): TestResponse => $this->post("/jobs/{$job->id}/entries", [
-            'key' => bin2hex(random_bytes(8)), 'step' => 'heat_cycle:1', 'form' => $form, 'fields' => $of, 'age' => (string) $age,
-        ]);
+        $enter = fn (string $form, array $of = [], int $age = 0): TestResponse => $this->post(
+            "/jobs/{$job->id}/entries",
+            [
+                'key' => bin2hex(random_bytes(8)),
+                'step' => 'heat_cycle:1',
+                'form' => $form,
+                'fields' => $of,
+                'age' => (string) $age,
+            ],
+        );
         $enter('reading', ['sign' => 'steam'])->assertSessionHasNoErrors();
         $this->get("/jobs/{$job->id}")->assertSee('Steam ends the run')->assertSee('value="shut_off"', false);
         $this->get('/vehicles')->assertSee("/jobs/{$job->id}", false)->assertSee('Shut off now');

@@ -40,7 +40,9 @@ final class EngineInHandTest extends TestCase
             $script = new Script($job, StepCatalogue::standard());
             $now = $job->entriesOf($run)[0]->at;
             $write = function (string $form, array $values = [], int $about = 0) use ($script, $run, &$now): ?Refusal {
-                return $script->write(new ScriptLine(0, $now += 60, 'Imre Tovald', $run, $form, $values, 'Not so', $about));
+                $now += 60;
+
+                return $script->write(new ScriptLine(0, $now, 'Imre Tovald', $run, $form, $values, 'Not so', $about));
             };
             $takenBack = $write(Lines::Withdraw->value, about: $line->seq) === null;
             $earlier = $takenBack ? $script->state()->openBefore($script->state()->steps[$run]) : [];
