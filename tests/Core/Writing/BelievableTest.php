@@ -7,7 +7,7 @@ namespace Tests\Core\Writing;
 use Aqbel\Core\InvalidField;
 use Aqbel\Core\InvalidFields;
 use Aqbel\Core\Steps\StepCatalogue;
-use Aqbel\Core\Writing\Clerk;
+use Aqbel\Core\Writing\Intake;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
 
@@ -21,7 +21,9 @@ final class BelievableTest extends TestCase
     private static function refusedAt(JobOnPaper $job, array $typed): ?string
     {
         try {
-            (new Clerk(StepCatalogue::standard()))->entry($job->at('cool_down:1'), 'reading', $typed);
+            $at = $job->at('cool_down:1');
+            $intake = new Intake(StepCatalogue::standard());
+            $intake->read($at, $intake->offered($at, 'reading', $typed), $typed);
         } catch (InvalidField $refused) {
             return $refused->field;
         } catch (InvalidFields $refused) {
