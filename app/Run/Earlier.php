@@ -39,7 +39,7 @@ final readonly class Earlier
 
     public function isInHand(): bool
     {
-        return $this->finished === null && $this->at->job->isInHand($this->at->step);
+        return $this->finished === null && $this->at->job->turn()->isInHand($this->at->step);
     }
 
     /** @return list<Form> what may be told of */

@@ -33,7 +33,7 @@ final readonly class Rail
     /** @return list<RailStep> what may be done in place of the step shown, where it comes first */
     public function instead(): array
     {
-        return array_map($this->railStep(...), $this->state->insteadOf($this->step));
+        return array_map($this->railStep(...), $this->state->turn()->insteadOf($this->step));
     }
 
     private function stage(Stage $stage): RailStage

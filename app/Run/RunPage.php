@@ -75,7 +75,7 @@ final readonly class RunPage
         $this->justNow = $alone ? [] : CameTo::lately($state, $kinds, (string) $reader->id, $now, $this->units);
         $this->kind = $kinds->of($step);
         $this->done = isset($state->closed[$step->id]);
-        $this->ahead = ! $this->done && ! $state->isInHand($step);
+        $this->ahead = ! $this->done && ! $state->turn()->isInHand($step);
         $stores = $kinds->does($step, Does::TouchesShelf) ? Container::stores() : new Inventory;
         $this->at = ($this->done ? $state->asAt($step) : $state)->at($step, $now, $this->units, $stores);
         $this->verdict = $this->kind->verdict($this->at);

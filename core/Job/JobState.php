@@ -37,6 +37,8 @@ final class JobState
 
     private ?Running $running = null;
 
+    private ?Turn $turn = null;
+
     /** @var array<string, mixed> what was worked out for this state, by name */
     private array $worked = [];
 
@@ -102,33 +104,16 @@ final class JobState
         );
     }
 
-    /**
-     * The first step not yet finished; one at which an engine runs before any, whatever was put in hand again meanwhile.
-     * Null when all are finished.
-     */
+    /** Whose turn it is. */
+    public function turn(): Turn
+    {
+        return $this->turn ??= new Turn($this);
+    }
+
+    /** The step whose turn it is; null when all are finished. */
     public function stepInHand(): ?Step
     {
-        $open = array_diff_key($this->steps, $this->closed);
-        foreach (array_intersect_key($open, $this->byStep) as $step) {
-            if ($this->runsAt($step)) {
-                return $step;
-            }
-        }
-
-        return $open === [] ? null : $open[array_key_first($open)];
-    }
-
-    /** Whether something may be written at a step now: nothing before it is open, or an engine runs at it. */
-    public function isInHand(Step $step): bool
-    {
-        return $this->openBefore($step) === [] || $this->runsAt($step);
-    }
-
-    private function runsAt(Step $step): bool
-    {
-        $told = max([0, ...array_column($this->entriesOf($step->id), 'at')]);
-
-        return $this->kinds->of($step)->runsNow($this->at($step, $told));
+        return $this->turn()->stepInHand();
     }
 
     /** @return list<Entry> */
@@ -265,7 +250,7 @@ final class JobState
         // It was judged by the plan that held then, at whichever step that was made.
         $alike = array_filter(
             $this->steps,
-            fn (Step $other) => $other->id !== $step->id && $this->areAlike($step, $other),
+            fn (Step $other) => $other->id !== $step->id && $this->turn()->areAlike($step, $other),
         );
         // What came up before it was done is known at it, wherever it was told: it may have brought the step itself.
         $cameUp = [];
@@ -375,59 +360,6 @@ final class JobState
         }
 
         return $found;
-    }
-
-    /**
-     * @return list<Step> steps before this one that are still open;
-     * not those of its kind that may be done in any order
-     */
-    public function openBefore(Step $step): array
-    {
-        $open = [];
-        foreach ($this->steps as $id => $other) {
-            if ($id === $step->id) {
-                break;
-            }
-            if (! isset($this->closed[$id]) && ! $this->areAlike($step, $other)) {
-                $open[] = $other;
-            }
-        }
-
-        return $open;
-    }
-
-    /** @return list<Step> open steps that may be done instead of this one, in whichever order they really come */
-    public function insteadOf(Step $step): array
-    {
-        $open = fn (Step $other): bool => $other->id !== $step->id
-            && ! isset($this->closed[$other->id])
-            && $this->areAlike($step, $other);
-
-        return array_values(
-            array_filter($this->steps, fn (Step $other) => $open($other) && $this->openBefore($other) === []),
-        );
-    }
-
-    /** When the last of the steps that come before one was finished, Unix seconds; null where none is. */
-    public function inHandSince(Step $step): ?int
-    {
-        $since = null;
-        foreach ($this->steps as $id => $other) {
-            if ($id === $step->id) {
-                break;
-            }
-            if (isset($this->closed[$id]) && ! $this->areAlike($step, $other)) {
-                $since = max($since ?? 0, $this->closed[$id]->at);
-            }
-        }
-
-        return $since;
-    }
-
-    /** Whether it does not matter which of two steps comes first. */
-    private function areAlike(Step $one, Step $other): bool
-    {
-        return $one->kind === $other->kind && $this->kinds->of($one)->does(Does::AnyOrder);
     }
 
     public function hasAcknowledged(string $hazard): bool

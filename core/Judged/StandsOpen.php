@@ -21,7 +21,7 @@ final class StandsOpen
         return $at->once(self::class, function () use ($at): array {
             $isBefore = $at->step->stage->value < Stage::Rinse->value;
             $runs = $at->job->kinds->of($at->step)->does(Does::RunsEngine);
-            if (($isBefore && ! $runs) || $at->job->openBefore($at->step) !== []) {
+            if (($isBefore && ! $runs) || $at->job->turn()->openBefore($at->step) !== []) {
                 return [];
             }
             $minded = [];

@@ -12,6 +12,9 @@ final readonly class Vessels
 
     private const COARSEST_MARK_SHARE = 0.04;
 
+    /** Of a circuit, what one reading may hide before its sums tell no air worth a name (common practice, no source). */
+    private const HIDES_SHARE = 0.05;
+
     /** @param  non-empty-list<Vessel>  $all */
     public function __construct(public array $all)
     {
@@ -62,6 +65,21 @@ final readonly class Vessels
         }
 
         return $fit === [] ? $this->for(VesselUse::Mix) : $fit[count($fit) - 1];
+    }
+
+    /**
+     * A vessel to read what came out in, where the marks of the one it runs into are coarse for a circuit of this size.
+     * Null where they are not, or where the shop has none that is finer.
+     */
+    public function finerFor(float $capacityMl): ?Vessel
+    {
+        $most = self::HIDES_SHARE * $capacityMl;
+        $fine = array_filter(
+            $this->byMarks(),
+            fn (Vessel $v) => $v->graduationMl >= self::FINEST_MIXING_MARK_ML && $v->plusMinusMl() <= $most,
+        );
+
+        return $this->for(VesselUse::Drain)->plusMinusMl() <= $most || $fine === [] ? null : array_values($fine)[0];
     }
 
     /** @return array<string, string> name by id */

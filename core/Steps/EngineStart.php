@@ -71,7 +71,7 @@ final class EngineStart
      */
     public static function notYet(Situation $at, string $title = 'Do not start'): ?Verdict
     {
-        $why = $at->job->openBefore($at->step) === [] && $at->observed(Started::class) === [] ? self::dryBySums($at) : null;
+        $why = $at->job->turn()->openBefore($at->step) === [] && $at->observed(Started::class) === [] ? self::dryBySums($at) : null;
 
         return $why === null ? null : Verdict::wait(EnoughToRun::TOO_LITTLE, $title, $why);
     }

@@ -52,7 +52,7 @@ final readonly class Clerk
     /** @throws InvalidField where something before a step is to be done first */
     private static function assertItsTurn(Situation $at): void
     {
-        if (! isset($at->job->closed[$at->step->id]) && ! $at->job->isInHand($at->step)) {
+        if (! isset($at->job->closed[$at->step->id]) && ! $at->job->turn()->isInHand($at->step)) {
             throw new InvalidField('finish', 'Earlier steps are not finished. Work on the step in hand first.');
         }
     }
@@ -69,7 +69,7 @@ final readonly class Clerk
     public function entry(Situation $at, string $form, array $raw, bool $waited = false): NewLine
     {
         $then = $waited ? $this->intake->asFound($at, $form) : $at;
-        $isReady = ! isset($at->job->closed[$at->step->id]) && $then->job->isInHand($then->step);
+        $isReady = ! isset($at->job->closed[$at->step->id]) && $then->job->turn()->isInHand($then->step);
         // No danger is asked whether its step is finished, or its turn.
         if (! $isReady && $this->intake->danger($at, $form, $raw) === null) {
             $this->assertStillOpen($at);

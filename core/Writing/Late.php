@@ -67,7 +67,7 @@ final readonly class Late
     /** @throws InvalidField where a step in hand was not in hand yet, or what it says now came after something else */
     private function assertCouldBe(Situation $at, string $form): void
     {
-        $since = $at->job->inHandSince($at->step);
+        $since = $at->job->turn()->inHandSince($at->step);
         $early = fn (int $moment): int => (int) ceil(($moment - $at->now) / 60);
         // A time is told to the minute.
         if ($since !== null && $at->now < $since - $since % 60) {

@@ -201,7 +201,7 @@ final class OnTheWayTest extends ShopTestCase
         $this->post("/jobs/{$job->id}/entries/{$ran->seq}", [
             'key' => bin2hex(random_bytes(8)), 'take_back' => '1', 'reason' => 'Read in the wrong pan',
         ])->assertSessionHasNoErrors();
-        self::assertNotSame([], $state()->openBefore($state()->steps['heat_cycle:1']));
+        self::assertNotSame([], $state()->turn()->openBefore($state()->steps['heat_cycle:1']));
         self::assertSame('heat_cycle:1', $state()->stepInHand()?->id);
         $enter = fn (string $form, array $of = [], int $age = 0): TestResponse => $this->post(
             "/jobs/{$job->id}/entries",
@@ -228,6 +228,7 @@ final class OnTheWayTest extends ShopTestCase
         $lines = count($state()->entriesOf('heat_cycle:1'));
         $enter('reading', $calm, 20)->assertSessionHasNoErrors();
         $enter('reading', ['sign' => 'lamp'])->assertSessionHasNoErrors();
+        $this->get("/jobs/{$job->id}?step=heat_cycle:1")->assertSee('Begun, not finished')->assertSee('Steam ends the run');
         self::assertCount($lines + 2, $state()->entriesOf('heat_cycle:1'));
         self::assertSame('drain:radiator_cock', $state()->stepInHand()?->id);
     }

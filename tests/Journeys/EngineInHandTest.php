@@ -45,7 +45,7 @@ final class EngineInHandTest extends TestCase
                 return $script->write(new ScriptLine(0, $now, 'Imre Tovald', $run, $form, $values, 'Not so', $about));
             };
             $takenBack = $write(Lines::Withdraw->value, about: $line->seq) === null;
-            $earlier = $takenBack ? $script->state()->openBefore($script->state()->steps[$run]) : [];
+            $earlier = $takenBack ? $script->state()->turn()->openBefore($script->state()->steps[$run]) : [];
             if ($earlier === []) {
                 continue;
             }

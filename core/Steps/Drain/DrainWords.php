@@ -11,6 +11,7 @@ use Aqbel\Core\Judged\DrainsInTurn;
 use Aqbel\Core\Observed\DrainRan;
 use Aqbel\Core\Observed\Flowed;
 use Aqbel\Core\Plan\Plan;
+use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\AtPoint;
@@ -44,6 +45,7 @@ final readonly class DrainWords
                 .($port->tool === '' ? 'it' : "with {$port->tool}")
                 .' until it flows; do not take a drain cock out.',
                 'When it has stopped, read the vessel on a level floor.'
+                .$this->readFiner()
                 .($this->at->step->params->ticked('first')
                     ? ''
                     : ' If it ran into the same one as another: their sum once, and nothing here.'),
@@ -52,6 +54,23 @@ final readonly class DrainWords
                 .($torque === null ? ', by feel: no figure known.' : ", {$torque}."),
             ]),
         );
+    }
+
+    /** Where a mark of the pan is much of all that a small circuit holds. */
+    private function readFiner(): string
+    {
+        $vessels = Plan::of($this->at)->rules()->vessels;
+        $capacity = $this->at->circuit()->capacityMl();
+        $pan = $vessels->for(VesselUse::Drain);
+        $finer = $vessels->finerFor($capacity);
+
+        return $finer === null
+            ? ''
+            : sprintf(
+                ' One of its marks is %.0f %% of all this circuit holds: better pour it over and read “%s”.',
+                100.0 * $pan->graduationMl / $capacity,
+                $finer->name,
+            );
     }
 
     public function of(DrainGave $gave): Verdict

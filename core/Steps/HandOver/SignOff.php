@@ -39,6 +39,9 @@ final class SignOff extends StepKind
 {
     private const SHOWN = 3;
 
+    /** Of a circuit, what its sums may hide without a word (common practice, no source). */
+    private const MUCH_HIDDEN = 0.1;
+
     /** What a step came to where somebody decided that it is not done. */
     private const NOT_DONE = [PressureHeldCode::Declined->value, DrainGaveCode::LeftShut->value];
 
@@ -71,6 +74,7 @@ final class SignOff extends StepKind
         return array_values(
             array_filter([
                 'Read the ledger line and the verdicts once more.',
+                $this->hidden($at),
                 $choices->drains === []
                     ? null
                     : 'Next change of the coolant: '
@@ -84,6 +88,22 @@ final class SignOff extends StepKind
                 },
             ]),
         );
+    }
+
+    /** What the sums could not tell, where that is much of all the circuit holds. */
+    private function hidden(Situation $at): ?string
+    {
+        $sums = Accounted::of($at);
+        $share = $sums->plusMinusMl / $at->circuit()->capacityMl();
+
+        return $sums->code !== AccountedCode::Accounted || $sums->restsOn() === [] || $share < self::MUCH_HIDDEN
+            ? null
+            : sprintf(
+                'The sums tell no air of less than %s here, %.0f %% of all it holds. What stands for it is the level '
+                    .'after the run: look again after a day’s work.',
+                $at->litres($sums->plusMinusMl),
+                100.0 * $share,
+            );
     }
 
     /** @return list<string> tests that were declined and points left shut, with why */
@@ -173,7 +193,7 @@ final class SignOff extends StepKind
     public function obstacles(Situation $at): array
     {
         $missing = [];
-        foreach ($at->job->openBefore($at->step) as $step) {
+        foreach ($at->job->turn()->openBefore($at->step) as $step) {
             $missing[] = Obstacle::missing("not_finished.{$step->id}", 'Not finished: '.$this->titleOf($at, $step));
         }
         foreach ($at->job->steps as $step) {

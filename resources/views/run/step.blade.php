@@ -4,7 +4,7 @@
     @unless ($page->started())<p class="why danger:hidden mt-1 max-w-[68ch] text-[1rem]/[1.4] text-quiet">{{ $page->why() }}</p>@endunless
 </header>
 @if ($page->ahead)
-    <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('eye')Still to come. <a href="/jobs/{{ $page->job->id }}">Back to the step in hand</a></p>
+    <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">@icon('eye'){{ $page->started() ? 'Begun, not finished: an earlier step comes first.' : 'Still to come.' }} <a href="/jobs/{{ $page->job->id }}">Back to the step in hand</a></p>
 @elseif ($page->done)
     <p class="ahead mt-3 flex flex-wrap items-center gap-2.5 bg-sunk px-3.5 py-2.5">
         @icon('circle-check'){{ $page->finished()->said() }}

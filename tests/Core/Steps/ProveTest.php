@@ -47,4 +47,27 @@ final class ProveTest extends TestCase
         );
         self::assertStringNotContainsString('No step was passed over.', $declined);
     }
+
+    public function test_what_the_sums_of_a_small_machine_could_not_tell_is_said_where_it_is_read_and_signed(): void
+    {
+        $said = function (string $circuit, string $drain, string $vessel): array {
+            $job = JobOnPaper::on($circuit)
+                ->write('found', 'found', ['content' => 'full'])
+                ->write("drain:{$drain}", 'out', ['volume' => 1500.0, 'vessel' => $vessel, 'flow' => 'ran'])
+                ->write('fill_level', 'poured', ['volume' => 1500.0, 'vessel' => 'jug']);
+
+            return array_map(
+                fn (string $step) => implode(' ', JobOnPaper::kind(strtok($step, ':'))->instructions($job->at($step))),
+                ["drain:{$drain}", 'sign_off'],
+            );
+        };
+        [$drain, $sign] = $said('yard-tractor', 'radiator_cock', 'pan');
+        self::assertStringContainsString(
+            '22 % of all this circuit holds: better pour it over and read “Measuring jug', $drain);
+        self::assertMatchesRegularExpression('/tell no air of less than 0\.\d+ L here, 1\d %/u', $sign);
+        self::assertStringNotContainsString('tell no air', $said('yard-tractor', 'radiator_cock', 'jug')[1]);
+        [$drain, $sign] = $said('rescue-ambulance', 'radiator_cock', 'pan');
+        self::assertStringNotContainsString('pour it over', $drain);
+        self::assertStringNotContainsString('tell no air', $sign);
+    }
 }
