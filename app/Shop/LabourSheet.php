@@ -77,6 +77,7 @@ final class LabourSheet
             'cool_down' => 'A cool-down',
             'cold_level' => 'Read and set the cold level',
             'why_stopped' => 'Find why a run was stopped',
+            'why_unshown' => 'Find why a run does not show all',
         ],
         'Prove and hand over' => [
             'leak_check' => 'Look for drips',

@@ -51,6 +51,9 @@ final readonly class TopUps
     /** Whether less went in the last time than the time before. */
     public bool $shrinks;
 
+    /** How many of them tell something. */
+    public int $count;
+
     private SinceAirMoves $series;
 
     /**
@@ -62,6 +65,7 @@ final readonly class TopUps
     {
         $this->series = $series = new SinceAirMoves($topUps, $settledMl, $onTheRoad);
         $this->shrinks = $series->falls();
+        $this->count = $series->count;
         $fits = new TopUpFits($series);
         [$air, $both, $leak] = [$fits->air(), $fits->both(), $fits->leak()];
         $weights = [

@@ -41,6 +41,7 @@ final readonly class ColdLevelRead implements Judgement
     /**
      * @param  float  $tookMl  in all
      * @param  Contraction  $shrank  of which so much is what the coolant shrank by
+     * @param  ?Gone  $gone  what the sums say has gone out again, where this level took something
      * @param  bool  $stoodHigher  whether it took less than the coolant shrank by: hot, it was brought to a higher line
      * @param  list<Observation>  $restsOn
      */
@@ -52,6 +53,7 @@ final readonly class ColdLevelRead implements Judgement
         public ?Unproven $unproven,
         public ?HotRun $run,
         public ?string $because,
+        public ?Gone $gone,
         public bool $stoodHigher,
         private array $restsOn,
     ) {
@@ -89,7 +91,9 @@ final readonly class ColdLevelRead implements Judgement
         };
         $ended = self::saidToBeTheLast($at, $tookMl);
         $settled = $series->verdict === TopUpVerdict::Settled;
+        $gone = $tookMl - $shrank->ml > TopUpSeries::settledMl($at) ? Gone::beyond($at->job, $series) : null;
         $code = match (true) {
+            $gone !== null,
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
             $settled && $unproven === null && TopUpSeries::notBackMl($at) > 0.0 => ColdLevelCode::LessThanCameOut,
             $settled && $unproven === null && $at->step->params->has(self::AFTER) => ColdLevelCode::MadeUp,
@@ -99,6 +103,7 @@ final readonly class ColdLevelRead implements Judgement
             $unproven === Unproven::NotRun => ColdLevelCode::NothingRan,
             ! $round && $stopped === null && $tookMl - $shrank->ml <= self::leftOverMl($at) => ColdLevelCode::WorkingOut,
             $settled && $unproven === Unproven::Missing && $run->proofs->isOutOfReach() => ColdLevelCode::NoRunShows,
+            $settled && $unproven === Unproven::Missing && self::isSameAgain($at, $run) => ColdLevelCode::SameAgain,
             default => ColdLevelCode::AnotherCycle,
         };
 
@@ -110,9 +115,25 @@ final readonly class ColdLevelRead implements Judgement
             $unproven,
             $run,
             $ended?->why,
+            $gone,
             $shrank->ml > 0.0 && $tookMl < self::SAME_LINE * $shrank->ml - TopUpSeries::settledMl($at),
             [...$topUps, ...$run?->restsOn() ?? []],
         );
+    }
+
+    /** Whether the run before left just the same to be shown, and the level after it took nothing either. */
+    private static function isSameAgain(Situation $at, HotRun $run): bool
+    {
+        $before = $at->job->before($at->step, $at->step->kind);
+        $seen = $before === null ? null : $at->seenFrom($before);
+        $cycle = $seen === null ? null : WarmedUp::before($seen);
+        $prior = $cycle === null ? null : HotRun::of($at->seenFrom($cycle));
+        if ($seen === null || $prior === null || $prior->danger !== null || $seen->observed(ToppedUp::class) === []) {
+            return false;
+        }
+        $took = ToppedUp::sumMl($seen->observed(ToppedUp::class)) - Contraction::at($seen)->ml;
+
+        return $took <= TopUpSeries::settledMl($seen) && $prior->proofs->leaves() === $run->proofs->leaves();
     }
 
     /** That this run is the last is said of what it had taken then: what it takes besides is another matter. */

@@ -111,6 +111,15 @@ final readonly class HotProofs
         return NeckLimit::showsTheFarSide($at->circuit(), $limit);
     }
 
+    /** @return list<string> what is missing, in one order, so that two runs are compared */
+    public function leaves(): array
+    {
+        $left = array_map(fn (MissingProof $one) => "{$one->code->value} {$one->outlet} {$one->times}", $this->missing);
+        sort($left);
+
+        return $left;
+    }
+
     /** Whether anything was read or felt that counts. */
     public function hasBegun(): bool
     {

@@ -60,7 +60,10 @@ final readonly class Sums
             }
         }
 
-        return self::back($at->job) ?? self::content($at, $at->job->ledger());
+        // What went in since, and is not there, has gone: a leak is no wrong number.
+        $leaks = Gone::of($at->job)?->isBelievable === true;
+
+        return self::back($at->job) ?? ($leaks ? null : self::content($at, $at->job->ledger()));
     }
 
     private static function content(Situation $at, Ledger $ledger): ?self

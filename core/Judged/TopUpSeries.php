@@ -36,10 +36,13 @@ final class TopUpSeries
     public static function each(Situation $at): array
     {
         [$series, $before, $began] = [[], null, null];
+        $mended = self::mended($at);
         foreach ($at->job->stepsOf($at->step->kind) as $step) {
             $seen = $at->seenFrom($step);
             $topUps = $seen->observed(ToppedUp::class);
-            if ($topUps !== []) {
+            if ($topUps !== [] && $at->job->placeOf($step) < $mended) {
+                $before = $step->id;
+            } elseif ($topUps !== []) {
                 $squares = array_map(fn (ToppedUp $topUp) => $topUp->read->toldWithinMl($at) ** 2, $topUps);
                 $squares[] = Level::plusMinusMl($at->circuit()) ** 2;
                 // What came out another way meanwhile is made up for, and was no air.
@@ -62,6 +65,19 @@ final class TopUpSeries
         }
 
         return $series;
+    }
+
+    /** The place of the last leak that was put right before this step: what went before it says nothing of what comes. */
+    private static function mended(Situation $at): int
+    {
+        $last = -1;
+        foreach ($at->job->stepsOf('find_drip') as $search) {
+            $mend = $at->job->steps["extra:{$search->id}"] ?? null;
+            $place = $mend === null || ! isset($at->job->closed[$mend->id]) ? -1 : $at->job->placeOf($mend);
+            $last = $place < $at->job->placeOf($at->step) ? max($last, $place) : $last;
+        }
+
+        return $last;
     }
 
     /** What is still to come, mL: never more than the sums say can be missing. */

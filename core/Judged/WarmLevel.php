@@ -21,6 +21,7 @@ final readonly class WarmLevel implements Judgement
     /**
      * @param  float  $tookMl  during and after this run
      * @param  bool  $lookedAt  after it was shut off
+     * @param  ?Gone  $gone  what the sums say has gone out again, where this run took something
      * @param  list<Observation>  $restsOn
      */
     private function __construct(
@@ -28,6 +29,7 @@ final readonly class WarmLevel implements Judgement
         public float $tookMl,
         public bool $lookedAt,
         public TopUps $series,
+        public ?Gone $gone,
         private array $restsOn,
     ) {
     }
@@ -46,15 +48,17 @@ final readonly class WarmLevel implements Judgement
         $after = array_values(array_filter($looked, fn (Observation $told) => $told->told()->isAfter($off->told())));
         $capped = $at->observed(Capped::class) !== [];
         $took = ToppedUp::sumMl($topUps);
+        $gone = $took > TopUpSeries::settledMl($at) ? Gone::beyond($at->job, $series) : null;
         $code = match (true) {
             $after === [] => $capped ? WarmLevelCode::CappedEarly : WarmLevelCode::NotLooked,
+            $gone !== null,
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => WarmLevelCode::NotAir,
             $took <= TopUpSeries::settledMl($at) && self::isQuietEnough($at) => WarmLevelCode::Settled,
             $capped => WarmLevelCode::CappedEarly,
             default => WarmLevelCode::AnotherWarmUp,
         };
 
-        return new self($code, $took, $after !== [], $series, [$off, ...$after]);
+        return new self($code, $took, $after !== [], $series, $gone, [$off, ...$after]);
     }
 
     /** Whether so many runs in a row took nothing as its way wants to see, this one with them. */

@@ -35,6 +35,9 @@ final readonly class Ledger
     /** @var list<LedgerStep> every line with the state it leaves */
     public array $steps;
 
+    /** @var list<Line> what moved: of what has gone, as much as it was */
+    public array $lines;
+
     /**
      * @param  list<Line>  $lines
      * @param  ?float  $capacityPlusMinusMl  where the manual gives one
@@ -42,13 +45,19 @@ final readonly class Ledger
     public function __construct(
         public float $capacityMl,
         public float $headspaceMl,
-        public array $lines,
+        array $lines,
         ?float $capacityPlusMinusMl = null,
     ) {
         $this->capacityPlusMinusMl = $capacityPlusMinusMl ?? self::CAPACITY_SHARE * $capacityMl;
         [$content, $glycol, $old, $squares, $told, $steps] = [0.0, 0.0, 0.0, 0.0, 0.0, []];
         $byLine = [];
         foreach ($lines as $line) {
+            if ($line->overMark) {
+                $line = Line::gone($line->label, min(0.0, $capacityMl - $headspaceMl - $content));
+            }
+            if ($line->overMark && $line->ml >= 0.0) {
+                continue;
+            }
             $inside = $content > 0.0 ? $glycol / $content : 0.0;
             $fraction = $line->fraction ?? $line->mixes * $inside;
             $glycol = max(0.0, $glycol + $line->ml * $fraction);
@@ -72,6 +81,7 @@ final readonly class Ledger
         $this->glycolMl = $glycol;
         $this->oldMl = $old;
         $this->steps = $steps;
+        $this->lines = array_map(fn (LedgerStep $step) => $step->line, $steps);
         $this->plusMinusMl = sqrt($told);
         $this->readWithinMl = sqrt($squares);
         $this->glycolPlusMinus = $content > self::NEXT_TO_NOTHING_ML ? self::offBy($byLine, $content, $glycol) : 0.0;

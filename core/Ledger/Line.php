@@ -18,6 +18,7 @@ final readonly class Line
      * @param  float  $mixes  of what runs out with the strength inside, how far it has mixed:
      * 1 as a whole, 0 as if what came in last ran out alone
      * @param  float  $roughMl  within which it lies where it was told roughly; 0 where it was read off
+     * @param  bool  $overMark  as much as is inside above the mark by then, whatever `ml` says
      */
     public function __construct(
         public string $label,
@@ -30,7 +31,17 @@ final readonly class Line
         public float $roughMl = 0.0,
         public float $mixes = 1.0,
         public bool $found = false,
+        public bool $overMark = false,
     ) {
+    }
+
+    /**
+     * Whatever the sums put above the mark by then has gone, seen by nobody: no more than fits is inside. It was of the
+     * strength that is inside, and nobody has it.
+     */
+    public static function gone(string $label, float $ml = 0.0): self
+    {
+        return new self($label, $ml, 0.0, null, lost: true, overMark: true);
     }
 
     /** Within which it lies by its vessel and by how it was told, mL. */

@@ -55,6 +55,7 @@ final readonly class Labour
         'cool_down' => [2, 90],
         'cold_level' => [4, 0],
         'why_stopped' => [10, 0],
+        'why_unshown' => [10, 0],
         'leak_check' => [5, 0],
         'drive' => [15, 0],
         'refractometer' => [2, 0],

@@ -152,8 +152,8 @@ final class RunWords
             $level->code === WarmLevelCode::NotAir => Verdict::stop(
                 $level->code(),
                 'Not air',
-                "About {$at->amount($level->series->leakMlPerCycle)} goes each time and does not shrink: "
-                    .'no warm-up cures that. Finish this step: the search for the leak comes next, '
+                GoesOut::why($at, $level->tookMl, $level->series, $level->gone)
+                    .' No warm-up cures that. Finish this step: the search for the leak comes next, '
                     .'with a test for combustion gas.',
             ),
             $level->tookNothing($at) => Verdict::wait(

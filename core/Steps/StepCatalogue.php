@@ -50,6 +50,7 @@ final class StepCatalogue implements Kinds
         'refit' => RunHot\Refit::class, 'heat_cycle' => RunHot\HeatCycle::class,
         'cool_down' => Cool\CoolDownWait::class, 'cold_level' => Cool\ColdLevel::class,
         'why_stopped' => Cool\WhyStopped::class,
+        'why_unshown' => Cool\WhyUnshown::class,
         'leak_check' => Prove\LeakCheck::class, 'drive' => Prove\Drive::class,
         'refractometer' => Prove\Refractometer::class, 'complaint' => Prove\Complaint::class,
         'follow_up' => Prove\FollowUp::class,

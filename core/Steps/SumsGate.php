@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\Sums;
 use Aqbel\Core\Judged\WrongSum;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
@@ -76,6 +77,10 @@ final readonly class SumsGate
             array_slice($this->wrong->lines, 0, self::SHOWN),
         );
 
-        return 'Which is wrong: '.implode(', ', $said).'? Correct it, or a lead says why it stands.';
+        $ranOut = $this->wrong->code === WrongSum::MoreThanFits && $this->at->job->observedAnywhere(ToppedUp::class) !== []
+            ? ' If it did take that much, as much ran out again: say so as “came out another way”.'
+            : '';
+
+        return 'Which is wrong: '.implode(', ', $said)."?{$ranOut} Correct it, or a lead says why it stands.";
     }
 }

@@ -38,7 +38,7 @@ final readonly class Replanning
     private const MOST_GLYCOL = 0.6;
 
     /** What a run is followed by, wherever it was ordered: cooled, its cause and its drip found, its level read. */
-    private const AFTER_A_RUN = ['cool_down', 'why_stopped', 'find_drip', 'cold_level'];
+    private const AFTER_A_RUN = ['cool_down', 'why_stopped', 'why_unshown', 'find_drip', 'cold_level'];
 
     /** Shares nearer than this are the same. */
     private const SAME = 0.0005;

@@ -31,7 +31,8 @@ final class Extra extends StepKind
 
     public function instructions(Situation $at): array
     {
-        return ['Put it right, and say how. What comes out meanwhile is written down as coolant that came out.'];
+        return ['Put it right, and say how. What comes out meanwhile is written down as coolant that '
+            .'came out: else the next level takes it, and it looks like air or a leak.'];
     }
 
     public function asks(Situation $at): array

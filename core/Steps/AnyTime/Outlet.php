@@ -96,7 +96,7 @@ final class Outlet extends AnyTime
         return self::isMissed($at, $values) && array_filter($at->job->stepsThat(Does::MovesCoolant), $fills) === [];
     }
 
-    /** The first open step that runs the engine or signs; null where the level is read before it anyway. */
+    /** The first open step that presses, runs the engine or signs; null where the level is read before it anyway. */
     private static function nextThatNeedsTheLevel(Situation $at): ?string
     {
         $here = false;
@@ -110,7 +110,7 @@ final class Outlet extends AnyTime
                 return null;
             }
             $running = $kind->does(Does::RunsEngine) && $kind->ran($at->job->at($step, $at->now)) !== null;
-            if ((! $running && $kind->does(Does::RunsEngine)) || $kind->does(Does::Signs)) {
+            if ($step->kind === 'pressure_test' || (! $running && $kind->does(Does::RunsEngine)) || $kind->does(Does::Signs)) {
                 return $id;
             }
         }

@@ -30,6 +30,7 @@ use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Trace;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Opening;
+use Aqbel\Core\Steps\Rounds;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Steps\TopUp;
 use Aqbel\Core\Values;
@@ -93,11 +94,7 @@ final class ColdLevel extends StepKind
     public function asks(Situation $at): array
     {
         $level = $this->judgement($at);
-        $goesOn = in_array($level?->code, [
-            ColdLevelCode::AnotherCycle,
-            ColdLevelCode::QuietSoFar,
-            ColdLevelCode::NoRunShows,
-        ], true);
+        $goesOn = $level?->code->leavesSomething() === true;
         $offered = self::isOpen($at)
             ? [
                 $this->toppedForm($at),
@@ -236,14 +233,19 @@ final class ColdLevel extends StepKind
         return $level === null ? null : ColdLevelWords::of($at, $level);
     }
 
-    /** The next round, where none is planned any more; a leak is searched for instead of run again. */
+    /** The next round, where none is planned any more; what no run changes is searched for instead of run again. */
     public function orders(Situation $at): array
     {
         $code = $this->judgement($at)?->code;
-        if ($code === ColdLevelCode::NotAir) {
-            $id = "find_drip:{$at->step->id}";
+        $search = match ($code) {
+            ColdLevelCode::NotAir => 'find_drip',
+            ColdLevelCode::SameAgain => 'why_unshown',
+            default => null,
+        };
+        if ($search !== null) {
+            $id = "{$search}:{$at->step->id}";
 
-            return isset($at->job->steps[$id]) ? [] : [new Step($id, 'find_drip', $at->step->stage)];
+            return isset($at->job->steps[$id]) ? [] : [new Step($id, $search, $at->step->stage)];
         }
 
         return in_array($code, [ColdLevelCode::AnotherCycle, ColdLevelCode::QuietSoFar], true)

@@ -12,6 +12,8 @@ use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Judged\Unproven;
 use Aqbel\Core\Judged\WarmedUp;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\GoesOut;
+use Aqbel\Core\Steps\Rounds;
 
 /** What a cold level took, and what that says of air, shrinking and leaks. */
 final class ColdLevelWords
@@ -24,8 +26,8 @@ final class ColdLevelWords
             ColdLevelCode::NotAir => Verdict::stop(
                 $level->code(),
                 'Not air',
-                "About {$at->amount($level->series->leakMlPerCycle)} "
-                    .'goes each time and does not shrink: no cycle cures that.'
+                GoesOut::why($at, $level->tookMl, $level->series, $level->gone)
+                    .' No cycle cures that.'
                     .' Finish this step: the search for the leak comes next, with a test for combustion gas.',
             ),
             ColdLevelCode::Settled => Verdict::pass(
@@ -67,6 +69,15 @@ final class ColdLevelWords
                 $level->code(),
                 'No run shows the rest',
                 self::quiet($at, $level, $took).' '.self::unproven($at, $level).' Another run would show no more.',
+            ),
+            ColdLevelCode::SameAgain => Verdict::wait(
+                $level->code(),
+                'The same again',
+                self::quiet($at, $level, $took)
+                    .' '
+                    .self::unproven($at, $level)
+                    .' The run before left the same, so it is not air and another run shows no more. Finish this step: '
+                    .'what it is, is looked for next.',
             ),
             ColdLevelCode::EndedByChoice => Verdict::wait(
                 $level->code(),

@@ -12,6 +12,7 @@ use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\Accounted;
 use Aqbel\Core\Judged\AccountedCode;
 use Aqbel\Core\Judged\DrainGaveCode;
+use Aqbel\Core\Judged\Gone;
 use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\Decided;
@@ -171,7 +172,10 @@ final class SignOff extends StepKind
                 $sums->code(),
                 'More than stands below the mark',
                 "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} more is inside than the circuit "
-                    ."holds at its mark: one of the numbers is wrong.{$settles}",
+                    .'holds at its mark: '
+                    .(Gone::of($at->job) === null
+                        ? "one of the numbers is wrong.{$settles}"
+                        : 'what was topped up since the fill has gone out again, or one of the numbers is wrong.'),
             ),
             AccountedCode::NumberNamed => Verdict::wait(
                 $sums->code(),

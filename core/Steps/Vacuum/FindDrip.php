@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\DripFound;
 use Aqbel\Core\Judged\DripFoundCode;
+use Aqbel\Core\Judged\Gone;
 use Aqbel\Core\Judged\PressureHeld;
 use Aqbel\Core\Judged\PressureHeldCode;
 use Aqbel\Core\Ledger\Line;
@@ -24,6 +25,7 @@ use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Rounds;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
@@ -128,6 +130,12 @@ final class FindDrip extends StepKind
 
     public function ledger(Situation $at, Entry $entry): array
     {
+        $seen = DripSeen::of($entry);
+        if ($seen !== null) {
+            return $at->step->stage->value >= Stage::RunHot->value && ($seen->place !== null || $seen->gas)
+                ? Gone::line($at->job, 'Gone by the leak')
+                : [];
+        }
         $topped = ToppedForTest::of($entry);
         $fraction = $topped?->water === true ? 0.0 : Plan::of($at)->choices->presumedFraction($at->circuit());
 
@@ -239,25 +247,33 @@ final class FindDrip extends StepKind
         return $found->where() === [] ? '' : ' Seen: '.implode('; ', $found->where()).'.';
     }
 
-    /** The water comes out again, and what dripped is mended while it is empty. */
+    /** The water comes out again, and what dripped is mended while it is empty; once it has run, that is proven. */
     public function orders(Situation $at): array
     {
         $found = DripFound::of($at);
         $mend = [...$found?->toMend() ?? [], ...$found?->gas === true ? [DripSeen::GAS_GETS_IN] : []];
+        [$id, $stage] = [$at->step->id, $at->step->stage];
 
         return [
-            ...$this->isWater($at) ? [new Step("water_out:{$at->step->id}", 'water_out', $at->step->stage)] : [],
+            ...$this->isWater($at) ? [new Step("water_out:{$id}", 'water_out', $stage)] : [],
             ...$mend !== [] && $this->isMendedHere($at)
                 ? [
-                    new Step(
-                        "extra:{$at->step->id}",
-                        'extra',
-                        $at->step->stage,
-                        new Values(['what' => implode('; ', $mend)]),
-                    ),
+                    new Step("extra:{$id}", 'extra', $stage, new Values(['what' => implode('; ', $mend)])),
+                    ...$this->isWater($at) ? [] : $this->provesTheMend($at),
                 ]
                 : [],
         ];
+    }
+
+    /** @return list<Step> what was mended is pressed again; and where a cold level sent here, it runs once more */
+    private function provesTheMend(Situation $at): array
+    {
+        $read = $at->job->before($at->step, 'cold_level');
+        $sentHere = $read !== null && $at->step->id === "find_drip:{$read->id}";
+        $again = $sentHere && ! Rounds::nextIsPlanned($at) ? Rounds::next($at->seenFrom($read)) : [];
+        $test = new Step("pressure_test:{$at->step->id}", 'pressure_test', $at->step->stage);
+
+        return [...$this->canPress($at) ? [$test] : [], ...$again];
     }
 
     /** Once it has been closed up there is no list left for it. */

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Aqbel\Core\Steps\Cool;
+namespace Aqbel\Core\Steps;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Stage;

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Aqbel\Core\Steps\Cool;
+
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\HotRun;
+use Aqbel\Core\Judged\MissingProof;
+use Aqbel\Core\Judged\ProofCode;
+use Aqbel\Core\Judged\WarmedUp;
+use Aqbel\Core\Observed\CauseNamed;
+use Aqbel\Core\Observed\DripSeen;
+use Aqbel\Core\Saying\Hazard;
+use Aqbel\Core\Saying\Obstacle;
+use Aqbel\Core\Saying\Verdict;
+use Aqbel\Core\Steps\Rounds;
+use Aqbel\Core\Steps\StepKind;
+use Aqbel\Core\Values;
+
+/**
+ * Stage 9, ordered where two runs left the same to be shown and the level took nothing: it is not air, and a third run
+ * shows no more unless something has changed.
+ */
+final class WhyUnshown extends StepKind
+{
+    public function name(): string
+    {
+        return 'why_unshown';
+    }
+
+    public function title(Situation $at): string
+    {
+        return 'Why it does not show';
+    }
+
+    public function why(Situation $at): string
+    {
+        return 'Two runs left the same to be shown, and the level took nothing: it is not air. The next run ends the '
+            .'same way unless something has changed.';
+    }
+
+    public function instructions(Situation $at): array
+    {
+        return array_values(array_unique(array_map(self::whereToLook(...), self::unshown($at))));
+    }
+
+    private static function whereToLook(MissingProof $missing): string
+    {
+        return match ($missing->code) {
+            ProofCode::Bubbles => 'Bubbles that do not end, and no level that falls: what bubbles is made inside. Test for '
+                .'combustion gas before it runs again.',
+            ProofCode::Outlet => 'Heater not hot: its valve or flap, then both its hoses by hand. One hot and one cold: it is '
+                .'blocked.',
+            ProofCode::Thermostat => 'Far side cold: the thermostat, which way round it is fitted, then the pump.',
+            ProofCode::Circulation => 'Far side cold: the pump, its belt or its drive.',
+            ProofCode::Fan => 'No fan: fuse, relay and switch, and a sensor that reads too cold.',
+            ProofCode::RunOn, ProofCode::Again => 'Nothing was read while it was hot: look at what it was read with.',
+        };
+    }
+
+    public function hazards(Situation $at): array
+    {
+        return [Hazard::Scald];
+    }
+
+    public function observes(): array
+    {
+        return [CauseNamed::class];
+    }
+
+    public function asks(Situation $at): array
+    {
+        return [CauseNamed::asked()];
+    }
+
+    public function obstacles(Situation $at): array
+    {
+        return $at->latest(CauseNamed::class) !== null
+            ? []
+            : [Obstacle::never('no_cause', 'Record the cause, or that it was looked for and not found.')];
+    }
+
+    public function judge(Situation $at): ?Verdict
+    {
+        $named = $at->gravest(CauseNamed::class);
+
+        return match (true) {
+            $named === null => null,
+            $named->isGas() => Verdict::stop(
+                'gas',
+                'Combustion gas',
+                'The head gasket or a crack lets gas into the coolant. No run and no bleeding cures that: it is '
+                    .'mended next, before it runs again.',
+            ),
+            $named->wasFound() => Verdict::pass(
+                'found',
+                'Found: '.mb_strtolower($named->label()),
+                'The next run shows whether it was all.',
+            ),
+            default => Verdict::wait(
+                'not_found',
+                'Not found',
+                'No further run is asked for: it stands in the record as not shown, and is looked at on the days after.',
+            ),
+        };
+    }
+
+    /** What was found is put right, and run once more; what was not found no run shows. */
+    public function orders(Situation $at): array
+    {
+        $named = $at->gravest(CauseNamed::class);
+        $level = $at->job->before($at->step, 'cold_level');
+        if ($named?->wasFound() !== true || $level === null) {
+            return [];
+        }
+        $mend = new Step("extra:{$at->step->id}", 'extra', $at->step->stage, new Values(['what' => DripSeen::GAS_GETS_IN]));
+
+        return [
+            ...$named->isGas() ? [$mend] : [],
+            ...Rounds::nextIsPlanned($at) ? [] : Rounds::next($at->seenFrom($level)),
+        ];
+    }
+
+    /** Rounds that were planned would end like the two before. */
+    public function needless(Situation $at): array
+    {
+        $level = $at->job->before($at->step, 'cold_level');
+
+        return $at->gravest(CauseNamed::class)?->wasFound() === false && $level !== null
+            ? Rounds::later($at->seenFrom($level))
+            : [];
+    }
+
+    public function watch(Situation $at): array
+    {
+        return $at->gravest(CauseNamed::class)?->wasFound() === false
+            ? array_map(fn (MissingProof $missing) => "unshown_{$missing->code->value}", self::unshown($at))
+            : [];
+    }
+
+    public function sayWatch(string $code): string
+    {
+        return match ($code) {
+            'unshown_bubbles' => 'bubbles in every run, no cause found',
+            'unshown_outlet' => 'the heater never blew hot, no cause found',
+            'unshown_thermostat', 'unshown_circulation' => 'the far side never got hot, no cause found',
+            'unshown_fan' => 'the fan was never seen, no cause found',
+            default => $code,
+        };
+    }
+
+    /** @return list<MissingProof> what the last run left to be shown, as it was ordered */
+    private static function unshown(Situation $at): array
+    {
+        $run = WarmedUp::before($at);
+
+        return $run === null ? [] : HotRun::of($at->seenFrom($run))->proofs->missing ?? [];
+    }
+}
