@@ -18,6 +18,8 @@ use Aqbel\Core\Values;
 /** Stages 9 and 10, ordered by a run that had to be stopped: the cause, or that none was found. Never passed over. */
 final class WhyStopped extends StepKind
 {
+    private const TWICE = 'not_found_twice';
+
     public function name(): string
     {
         return 'why_stopped';
@@ -61,9 +63,28 @@ final class WhyStopped extends StepKind
 
     public function obstacles(Situation $at): array
     {
-        return $at->latest(CauseNamed::class) !== null
-            ? []
-            : [Obstacle::never('no_cause', 'Record the cause, or that it was looked for and not found.')];
+        return match (true) {
+            $at->latest(CauseNamed::class) === null => [
+                Obstacle::never('no_cause', 'Record the cause, or that it was looked for and not found.'),
+            ],
+            $this->isLostTwice($at) => [Obstacle::never(self::TWICE, self::noThirdRun())],
+            default => [],
+        };
+    }
+
+    /** Whether nobody knows why, as the time before: the next run would end the same way. */
+    private function isLostTwice(Situation $at): bool
+    {
+        $before = $at->job->before($at->step, $this->name());
+        $then = $before === null ? null : $at->seenFrom($before)->gravest(CauseNamed::class);
+
+        return $then?->wasFound() === false && $at->gravest(CauseNamed::class)?->wasFound() === false;
+    }
+
+    private static function noThirdRun(): string
+    {
+        return 'Twice it had to be stopped and nobody knows why: it is not run a third time. Find the cause and say it here, '
+            .'or give the job up, and the danger goes with it.';
     }
 
     public function judge(Situation $at): ?Verdict
@@ -78,6 +99,7 @@ final class WhyStopped extends StepKind
                 'The head gasket or a crack lets gas into the coolant. No run and no bleeding cures that: it is '
                     .'mended next, before it runs again.',
             ),
+            $this->isLostTwice($at) => Verdict::stop(self::TWICE, 'Not found, twice', self::noThirdRun()),
             ! $named->wasFound() => Verdict::wait('not_found', 'Not found', 'The next run is watched from the first minute.'),
             default => Verdict::pass(
                 'found',
