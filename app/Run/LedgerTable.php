@@ -27,20 +27,25 @@ final readonly class LedgerTable
         $started = $ledger->lines !== [];
         // What stood in it is of interest until it is filled again.
         $poured = $ledger->inMl() - $ledger->foundMl();
-        $within = fn (float $ml, float $plusMinus): string => $this->volume(max(0.0, $ml)).' ± '.$this->units->format(
+        $within = fn (float $ml, float $plusMinus): string => $this->volume($ml).' ± '.$this->units->format(
             $plusMinus,
             Dimension::Volume,
             false,
         );
+        [$room, $plusMinus] = [$ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()];
 
         return [
             $poured > 0.0
                 ? ['In', $this->volume($poured)]
                 : ['Found', $started ? $this->volume($ledger->foundMl()) : '–'],
             ['Out', $this->volume($ledger->outMl())],
-            ['Content', $started ? $within(max(0.0, $ledger->contentMl), $ledger->plusMinusMl) : 'not read'],
+            ['Content', $started ? $within($ledger->contentMl, $ledger->plusMinusMl) : 'not read'],
             ['Glycol', $this->share($ledger->fraction())],
-            ['Room left', $started ? $within($ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()) : '–'],
+            match (true) {
+                ! $started => ['Room left', '–'],
+                $room < -$plusMinus => ['Over the mark', $within(-$room, $plusMinus)],
+                default => ['Room left', $within($room, $plusMinus)],
+            },
         ];
     }
 
@@ -72,7 +77,7 @@ final readonly class LedgerTable
         $capacity = "Capacity {$this->volume($ledger->capacityMl)}, air in the tank at the mark "
             ."{$this->volume($ledger->headspaceMl)}";
         $rows = [[
-            $capacity, '', $this->volume($ledger->plusMinusMl), $this->volume(max(0.0, $ledger->contentMl)),
+            $capacity, '', $this->volume($ledger->plusMinusMl), $this->volume($ledger->contentMl),
             $this->share($ledger->fraction()), $this->volume($ledger->voidMl()),
         ]];
         if ($this->retained !== null) {
@@ -80,7 +85,7 @@ final readonly class LedgerTable
                 'Retained when the fill began',
                 '',
                 '',
-                $this->volume(max(0.0, $this->retained->contentMl)),
+                $this->volume($this->retained->contentMl),
                 $this->share($this->retained->fraction()),
                 '',
             ];

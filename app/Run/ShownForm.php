@@ -13,6 +13,9 @@ use Aqbel\Core\Saying\Form;
  */
 final readonly class ShownForm
 {
+    /** More of them are several rows of presses. */
+    private const MOST_CHOICES = 6;
+
     public function __construct(
         public Form $form,
         public bool $open,
@@ -43,6 +46,14 @@ final readonly class ShownForm
     public function offersBoth(): bool
     {
         return $this->done && ! $this->form->closes;
+    }
+
+    /** Whether it offers so many choices at once that it would cover what is to be done before it. */
+    public function isTall(): bool
+    {
+        $offered = $this->open ? array_filter($this->fields(), fn (Field $field) => ! $this->folds($field)) : [];
+
+        return array_filter($offered, fn (Field $field) => count($field->choices) > self::MOST_CHOICES) !== [];
     }
 
     public function bare(): bool

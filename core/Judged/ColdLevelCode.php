@@ -28,7 +28,7 @@ enum ColdLevelCode: string
     /** What it took was air, or the run before did not show all. */
     case AnotherCycle = 'another_cycle';
 
-    /** It took nothing, as the time before, and both runs left the same to be shown: no air, and a third shows no more. */
+    /** It took nothing, as the time before, and both runs left the same to be shown: a third shows no more. */
     case SameAgain = 'same_again';
 
     /** It took nothing, and what the run left to be shown no run can show here. */
@@ -40,7 +40,7 @@ enum ColdLevelCode: string
     /** What it took is what the coolant shrank by, and nothing ran before that it could prove. */
     case NothingRan = 'nothing_ran';
 
-    /** Whether something is left to be shown, by another run or by none: who has seen enough may say that it was the last. */
+    /** Whether something is left to be shown, by a run or by none: who has seen enough may say that it was the last. */
     public function leavesSomething(): bool
     {
         return in_array($this, [self::AnotherCycle, self::QuietSoFar, self::NoRunShows, self::SameAgain], true);

@@ -71,7 +71,8 @@ final class EngineStart
      */
     public static function notYet(Situation $at, string $title = 'Do not start'): ?Verdict
     {
-        $why = $at->job->turn()->openBefore($at->step) === [] && $at->observed(Started::class) === [] ? self::dryBySums($at) : null;
+        $isNext = $at->job->turn()->openBefore($at->step) === [] && $at->observed(Started::class) === [];
+        $why = $isNext ? self::dryBySums($at) : null;
 
         return $why === null ? null : Verdict::wait(EnoughToRun::TOO_LITTLE, $title, $why);
     }

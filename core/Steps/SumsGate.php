@@ -77,7 +77,8 @@ final readonly class SumsGate
             array_slice($this->wrong->lines, 0, self::SHOWN),
         );
 
-        $ranOut = $this->wrong->code === WrongSum::MoreThanFits && $this->at->job->observedAnywhere(ToppedUp::class) !== []
+        $topUps = $this->at->job->observedAnywhere(ToppedUp::class);
+        $ranOut = $this->wrong->code === WrongSum::MoreThanFits && $topUps !== []
             ? ' If it did take that much, as much ran out again: say so as “came out another way”.'
             : '';
 

@@ -20,14 +20,20 @@ use Tests\Demo;
 /** In a world where every run shows the same: what no run changes is looked for, and nobody runs it for ever. */
 final class NoEndlessRunTest extends TestCase
 {
-    private const CIRCUITS = ['rescue-ambulance' => 'gravity', 'school-minibus' => 'funnel', 'piste-groomer' => 'open_neck'];
+    private const CIRCUITS = [
+        'rescue-ambulance' => 'gravity',
+        'school-minibus' => 'funnel',
+        'piste-groomer' => 'open_neck',
+    ];
+
+    private const OUTLETS = ['outlet_front', 'outlet_rear', 'outlet_cab'];
 
     /** @return iterable<string, array{string, string, string, array<string, string>, ?string}> */
     public static function worlds(): iterable
     {
         $worlds = [
             'bubbles that never end' => ['heat_cycle', ['bubbles' => 'some'], 'why_unshown'],
-            'an outlet that stays warm' => ['heat_cycle', ['outlet_front' => '48', 'outlet_cab' => '48'], 'why_unshown'],
+            'an outlet that stays warm' => ['heat_cycle', array_fill_keys(self::OUTLETS, '48'), 'why_unshown'],
             'a far side that stays behind' => ['heat_cycle', ['far' => '72'], 'why_unshown'],
             'steam' => ['heat_cycle', ['sign' => 'steam'], 'not_found_twice'],
             'an alarm on the drive' => ['drive', ['alarm' => 'hot'], 'not_found_twice'],
@@ -61,7 +67,8 @@ final class NoEndlessRunTest extends TestCase
         while (($step = $inHand()) !== null && $stood === null) {
             $at = $script->state()->at($step, $now += $step->kind === 'cool_down' ? 36_000 : 900);
             $runs += (int) ($step->kind === $kind);
-            foreach (self::answers($step, $kind, Answers::to($kinds->of($step), $at), $shows) as [$form, $values, $minutes]) {
+            $answers = self::answers($step, $kind, Answers::to($kinds->of($step), $at), $shows);
+            foreach ($answers as [$form, $values, $minutes]) {
                 $script->write(new ScriptLine(0, $now, 'Imre Tovald', $step->id, $form, $values));
                 $now += (int) round(60 * $minutes);
             }

@@ -110,7 +110,8 @@ final class Outlet extends AnyTime
                 return null;
             }
             $running = $kind->does(Does::RunsEngine) && $kind->ran($at->job->at($step, $at->now)) !== null;
-            if ($step->kind === 'pressure_test' || (! $running && $kind->does(Does::RunsEngine)) || $kind->does(Does::Signs)) {
+            $starts = ! $running && $kind->does(Does::RunsEngine);
+            if ($starts || $step->kind === 'pressure_test' || $kind->does(Does::Signs)) {
                 return $id;
             }
         }

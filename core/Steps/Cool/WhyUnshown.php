@@ -115,7 +115,8 @@ final class WhyUnshown extends StepKind
         if ($named?->wasFound() !== true || $level === null) {
             return [];
         }
-        $mend = new Step("extra:{$at->step->id}", 'extra', $at->step->stage, new Values(['what' => DripSeen::GAS_GETS_IN]));
+        $gas = new Values(['what' => DripSeen::GAS_GETS_IN]);
+        $mend = new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $gas);
 
         return [
             ...$named->isGas() ? [$mend] : [],

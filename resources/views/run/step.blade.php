@@ -31,7 +31,8 @@
 @include('run.scale')
 @if ($page->docked() !== [])
     @php $byHand = fn ($shown) => $shown->form->fields !== [] && ! ($page->fed()->startsByHand && $shown->open); @endphp
-    <div class="dock danger:[&>form:first-child_.button]:min-h-[104px] danger:[&>form:first-child_.button]:text-[2rem] sticky bottom-12 z-2 grid max-h-[calc(100dvh-200px)] grid-cols-[repeat(auto-fit,minmax(min(100%,190px),1fr))] gap-2 overflow-y-auto border-t-3 border-dashed border-level bg-panel py-2.5 max-[560px]:static max-[560px]:max-h-none [.caution~&]:static">
+    @php $isTall = array_filter($page->docked(), fn ($shown) => $shown->isTall()) !== []; @endphp
+    <div @class(["dock danger:[&>form:first-child_.button]:min-h-[104px] danger:[&>form:first-child_.button]:text-[2rem] sticky bottom-12 z-2 grid max-h-[calc(100dvh-200px)] grid-cols-[repeat(auto-fit,minmax(min(100%,190px),1fr))] gap-2 overflow-y-auto border-t-3 border-dashed border-level bg-panel py-2.5 max-[560px]:static max-[560px]:max-h-none [.caution~&]:static", 'static! max-h-none!' => $isTall])>
         @if (! $fed && ! $page->isDanger() && $silent = $page->earlier()->silentFor())
             <p class="col-span-full">By the journal it runs, and nothing was entered for {{ $silent }}. Off before now? <a href="{{ $earlier }}">Say when</a></p>
         @endif

@@ -20,7 +20,7 @@ use Tests\Core\JobOnPaper;
 /** What was topped up since the fill and cannot be inside: a leak, or a number that is wrong. */
 final class GoneTest extends TestCase
 {
-    /** @return array<string, array{float, list<float>, ?bool, ?WrongSum}> over the mark by the fill's sums, topped up since */
+    /** @return array<string, array{float, list<float>, ?bool, ?WrongSum}> over the mark by the fill's sums, topped up */
     public static function jobs(): array
     {
         return [
