@@ -13,6 +13,15 @@ enum ColdLevelCode: string
     /** More had come out than went back in, and it stands at its mark all the same. */
     case LessThanCameOut = 'less_than_came_out';
 
+    /** It stands below or above its mark: what it takes is not known yet. */
+    case OffMark = 'off_mark';
+
+    /** More stood above the mark than warmth explains, and nothing had been poured. */
+    case Rose = 'rose';
+
+    /** As the time before: it is gas until a test says no. */
+    case RoseAgain = 'rose_again';
+
     /** It took what had come out another way. */
     case MadeUp = 'made_up';
 

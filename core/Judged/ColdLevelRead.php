@@ -11,8 +11,10 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Observed\CameOut;
+use Aqbel\Core\Observed\DrawnOff;
 use Aqbel\Core\Observed\Driven;
 use Aqbel\Core\Observed\LastRun;
+use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Observed\LookedUnder;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\Vented;
@@ -41,6 +43,7 @@ final readonly class ColdLevelRead implements Judgement
     /**
      * @param  float  $tookMl  in all
      * @param  Contraction  $shrank  of which so much is what the coolant shrank by
+     * @param  float  $roseMl  that stood above the mark, beyond what warmth explains
      * @param  ?Gone  $gone  what the sums say has gone out again, where this level took something
      * @param  bool  $stoodHigher  whether it took less than the coolant shrank by: hot, it was brought to a higher line
      * @param  list<Observation>  $restsOn
@@ -53,6 +56,7 @@ final readonly class ColdLevelRead implements Judgement
         public ?Unproven $unproven,
         public ?HotRun $run,
         public ?string $because,
+        public float $roseMl,
         public ?Gone $gone,
         public bool $stoodHigher,
         private array $restsOn,
@@ -92,7 +96,11 @@ final readonly class ColdLevelRead implements Judgement
         $ended = self::saidToBeTheLast($at, $tookMl);
         $settled = $series->verdict === TopUpVerdict::Settled;
         $gone = $tookMl - $shrank->ml > TopUpSeries::settledMl($at) ? Gone::beyond($at->job, $series) : null;
+        $drawn = DrawnOff::sumMl($at->observed(DrawnOff::class));
+        $rose = $drawn - $tookMl - Contraction::grownMl($at);
         $code = match (true) {
+            $at->latest(LevelSeen::class)?->atTheMark() === false => ColdLevelCode::OffMark,
+            $rose > TopUpSeries::settledMl($at) => self::roseBefore($at) ? ColdLevelCode::RoseAgain : ColdLevelCode::Rose,
             $gone !== null,
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
             $settled && $unproven === null && TopUpSeries::notBackMl($at) > 0.0 => ColdLevelCode::LessThanCameOut,
@@ -115,10 +123,19 @@ final readonly class ColdLevelRead implements Judgement
             $unproven,
             $run,
             $ended?->why,
+            max(0.0, $rose),
             $gone,
             $shrank->ml > 0.0 && $tookMl < self::SAME_LINE * $shrank->ml - TopUpSeries::settledMl($at),
             [...$topUps, ...$run?->restsOn() ?? []],
         );
+    }
+
+    private static function roseBefore(Situation $at): bool
+    {
+        $before = $at->job->before($at->step, $at->step->kind);
+        $then = $before === null ? null : self::judge($at->seenFrom($before), null)?->code;
+
+        return $then === ColdLevelCode::Rose || $then === ColdLevelCode::RoseAgain;
     }
 
     /** Whether the run before left just the same to be shown, and the level after it took nothing either. */
@@ -223,7 +240,7 @@ final readonly class ColdLevelRead implements Judgement
     {
         return match ($this->code) {
             ColdLevelCode::Settled, ColdLevelCode::MadeUp => Outcome::Passes,
-            ColdLevelCode::NotAir => Outcome::Stops,
+            ColdLevelCode::NotAir, ColdLevelCode::RoseAgain => Outcome::Stops,
             default => Outcome::Waits,
         };
     }

@@ -62,6 +62,17 @@ final readonly class Contraction
         return new self($ml, abs(self::share($at, $from + $off, $cold) * $content - $ml));
     }
 
+    /** What the coolant grew by, from the last level that was read cold to the one read at this step, mL; no less than none. */
+    public static function grownMl(Situation $at): float
+    {
+        $before = $at->job->before($at->step, $at->step->kind);
+        $was = $before === null ? null : $at->seenFrom($before)->latest(CoolantRead::class)?->celsius;
+        $is = $at->latest(CoolantRead::class)->celsius ?? self::readBefore($at) ?? self::COLD_C + self::UNREAD_C;
+        $from = $was ?? self::COLD_C - self::UNREAD_C;
+
+        return max(0.0, -self::share($at, $from, $is) * $at->job->ledger()->contentMl);
+    }
+
     /** By which share the content is smaller, from one temperature to another. */
     private static function share(Situation $at, float $fromC, float $toC): float
     {

@@ -10,8 +10,8 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
 /**
- * Where the surface stands against its mark: as somebody chose it, or as a measured top-up to the mark brought it. What
- * stood there already, and nobody chose, is no level seen.
+ * Where the surface stands against its mark: as somebody chose it, or as a measured top-up, or what was drawn off, brought
+ * it to it. What stood there already, and nobody chose, is no level seen.
  */
 final readonly class LevelSeen extends Report
 {
@@ -32,18 +32,18 @@ final readonly class LevelSeen extends Report
 
     public static function forms(): array
     {
-        return [self::FORM, ToppedUp::FORM];
+        return [self::FORM, ToppedUp::FORM, DrawnOff::FORM];
     }
 
     public static function of(Entry $line): ?static
     {
         $said = $line->text(self::LEVEL);
-        $topped = $line->form === ToppedUp::FORM && VesselReading::of($line) !== null;
+        $brought = in_array($line->form, [ToppedUp::FORM, DrawnOff::FORM], true) && VesselReading::of($line) !== null;
 
         return match (true) {
-            $line->form !== self::FORM && ! $topped => null,
+            $line->form !== self::FORM && ! $brought => null,
             $said !== '' => new self(Told::by($line), $said),
-            default => $topped ? new self(Told::by($line), self::MARK) : null,
+            default => $brought ? new self(Told::by($line), self::MARK) : null,
         };
     }
 

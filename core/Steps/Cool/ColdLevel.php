@@ -13,15 +13,15 @@ use Aqbel\Core\Judged\ColdLevelCode;
 use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Judged\NeckHeat;
 use Aqbel\Core\Judged\TopUpSeries;
+use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\CoolantRead;
 use Aqbel\Core\Observed\CoolToTheHand;
+use Aqbel\Core\Observed\DrawnOff;
 use Aqbel\Core\Observed\LastRun;
 use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Observed\NeckOpened;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Observed\VesselReading;
-use Aqbel\Core\Plan\Plan;
-use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Figure;
 use Aqbel\Core\Saying\Form;
 use Aqbel\Core\Saying\Hazard;
@@ -55,6 +55,7 @@ final class ColdLevel extends StepKind
             CoolToTheHand::class,
             CoolantRead::class,
             ToppedUp::class,
+            DrawnOff::class,
             LevelSeen::class,
             LastRun::class,
         ];
@@ -93,33 +94,13 @@ final class ColdLevel extends StepKind
 
     public function asks(Situation $at): array
     {
-        $level = $this->judgement($at);
-        $goesOn = $level?->code->leavesSomething() === true;
-        $offered = self::isOpen($at)
-            ? [
-                $this->toppedForm($at),
-                LevelSeen::asked()->aside(),
-                $goesOn ? LastRun::asked(self::needsWhy($at, $level)) : null,
-            ]
-            : [
-                $this->toppedForm($at),
-                NeckHeat::wasColdUnread($at, $at->now) ? null : CoolToTheHand::asked(),
-                NeckOpened::asked()->aside(),
-            ];
-
-        return Form::offering($offered, [
-            NeckOpened::asked(),
-            CoolToTheHand::asked(),
-            $this->toppedForm($at, true),
-            LevelSeen::asked(),
-            LastRun::asked(),
-        ]);
+        return (new ColdLevelForms($at))->asked($this->judgement($at));
     }
 
     /** Read and opened in the same go as the cool-down before it. */
     public function atOnce(Situation $at): ?Form
     {
-        return $at->entries() === [] ? $this->toppedForm($at) : null;
+        return $at->entries() === [] ? (new ColdLevelForms($at))->topped() : null;
     }
 
     public function admit(Situation $at, string $form, Values $values): void
@@ -143,6 +124,10 @@ final class ColdLevel extends StepKind
     public function ledger(Situation $at, Entry $entry): array
     {
         $topped = ToppedUp::of($entry);
+        $drawn = DrawnOff::of($entry)?->read;
+        if ($drawn !== null) {
+            return [new Line('Drawn off to the mark', -$drawn->ml, $drawn->plusMinusMl($at), null, roughMl: $drawn->roughMl)];
+        }
 
         return $topped === null
             ? []
@@ -159,7 +144,7 @@ final class ColdLevel extends StepKind
             : Obstacle::missing('not_opened', 'Read the temperature at the neck.');
 
         return [
-            ...self::isOpen($at) ? [] : [$notOpened],
+            ...(new ColdLevelForms($at))->isOpen() ? [] : [$notOpened],
             ...Obstacle::those([
                 'no_top_up' => $at->observed(ToppedUp::class) !== [] ? '' : 'Record the top-up, zero included.',
                 'not_at_mark' => $at->latest(LevelSeen::class)?->atTheMark() === true
@@ -216,16 +201,6 @@ final class ColdLevel extends StepKind
         return ColdLevelRead::of($at, WhyStopped::runBefore($at));
     }
 
-    /**
-     * Whether it takes a reason that this was the last run: the run did not
-     * show all, or it still took more than a fill may leave.
-     */
-    private static function needsWhy(Situation $at, ColdLevelRead $level): bool
-    {
-        return $level->unproven !== null
-            || $level->tookMl - $level->shrank->ml > Plan::of($at)->choices->airLimitMl($at->circuit());
-    }
-
     public function judge(Situation $at): ?Verdict
     {
         $level = $this->judgement($at);
@@ -239,7 +214,7 @@ final class ColdLevel extends StepKind
         $code = $this->judgement($at)?->code;
         $search = match ($code) {
             ColdLevelCode::NotAir => 'find_drip',
-            ColdLevelCode::SameAgain => 'why_unshown',
+            ColdLevelCode::SameAgain, ColdLevelCode::RoseAgain => 'why_unshown',
             default => null,
         };
         if ($search !== null) {
@@ -262,37 +237,5 @@ final class ColdLevel extends StepKind
             ColdLevelCode::Settled => Rounds::routineGoesOn($at) ? [] : Rounds::later($at),
             default => [],
         };
-    }
-
-    /**
-     * The neck opened, topped up and the level read, in one go.
-     *
-     * @param  bool  $asksAll  also the temperature, where the neck is open already
-     */
-    private function toppedForm(Situation $at, bool $asksAll = false): Form
-    {
-        [$volume, $vessel] = VesselReading::fields($at, 'Topped up', VesselUse::Measure);
-
-        return new Form(ToppedUp::FORM, 'Record top-up and level', [
-            match (true) {
-                $asksAll => CoolantRead::field()->usuallySaid(),
-                self::isOpen($at) || NeckHeat::wasColdUnread($at, $at->now) => null,
-                default => CoolantRead::field(knownC: NeckHeat::readJustNow($at)),
-            },
-            $volume->usuallySaid(),
-            $vessel->optional(),
-            TopUp::liquidField($at),
-            LevelSeen::field()->optional(),
-        ], closes: true);
-    }
-
-    private static function isOpen(Situation $at): bool
-    {
-        $cold = array_filter(
-            $at->observed(ToppedUp::class),
-            fn (ToppedUp $topUp) => NeckHeat::wasColdUnread($at, $topUp->at()),
-        );
-
-        return $at->observed(CoolantRead::class) !== [] || $cold !== [];
     }
 }

@@ -11,6 +11,7 @@ use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Judged\TopUpSeries;
 use Aqbel\Core\Judged\Unproven;
 use Aqbel\Core\Judged\WarmedUp;
+use Aqbel\Core\Observed\LevelSeen;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\GoesOut;
 use Aqbel\Core\Steps\Rounds;
@@ -59,6 +60,25 @@ final class ColdLevelWords
                 $level->code(),
                 'Working out',
                 "{$took}: leftover air. One more look at the follow-up.",
+            ),
+            ColdLevelCode::OffMark => Verdict::wait(
+                $level->code(),
+                $at->latest(LevelSeen::class)?->isAbove() === true ? 'Above the mark' : 'Below the mark',
+                $at->latest(LevelSeen::class)?->isAbove() === true
+                    ? 'Draw it off to the mark, and say how much.'
+                    : 'Bring it to the mark: what that takes tells.',
+            ),
+            ColdLevelCode::Rose => Verdict::wait(
+                $level->code(),
+                'It stood higher',
+                "{$at->amount($level->roseMl)} stood above the mark, more than warmth explains, and nothing had been "
+                    .'poured: it was filled too high, or gas pushes it up. The next look tells which.',
+            ),
+            ColdLevelCode::RoseAgain => Verdict::stop(
+                $level->code(),
+                'It rose again',
+                "{$at->amount($level->roseMl)} more stood above the mark, and nothing had been poured: gas pushes it up. "
+                    .'Finish this step: a test for combustion gas comes next.',
             ),
             ColdLevelCode::NothingRan => Verdict::wait(
                 $level->code(),

@@ -6,6 +6,8 @@ namespace Aqbel\Core\Steps\Cool;
 
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
+use Aqbel\Core\Judged\ColdLevelCode;
+use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\MissingProof;
 use Aqbel\Core\Judged\ProofCode;
@@ -32,18 +34,34 @@ final class WhyUnshown extends StepKind
 
     public function title(Situation $at): string
     {
-        return 'Why it does not show';
+        return self::rises($at) ? 'Why the level rises' : 'Why it does not show';
     }
 
     public function why(Situation $at): string
     {
-        return 'Two runs left the same to be shown, and the level took nothing: it is not air. The next run ends the '
-            .'same way unless something has changed.';
+        return self::rises($at)
+            ? 'Twice it stood above its mark with nothing poured: something inside takes its place.'
+            : 'Two runs left the same to be shown, and the level took nothing: it is not air. The next run ends the '
+                .'same way unless something has changed.';
     }
 
     public function instructions(Situation $at): array
     {
-        return array_values(array_unique(array_map(self::whereToLook(...), self::unshown($at))));
+        return self::rises($at)
+            ? [
+                'What rises with nothing poured is gas until a test says no: test for combustion gas.',
+                'None: read the level again, cold, on level ground, with its cap off for ten minutes.',
+            ]
+            : array_values(array_unique(array_map(self::whereToLook(...), self::unshown($at))));
+    }
+
+    /** Whether it was ordered for a level that rose, not for what a run left to be shown. */
+    private static function rises(Situation $at): bool
+    {
+        $level = $at->job->before($at->step, 'cold_level');
+
+        return $level !== null
+            && ColdLevelRead::of($at->seenFrom($level), null)?->code === ColdLevelCode::RoseAgain;
     }
 
     private static function whereToLook(MissingProof $missing): string
@@ -102,7 +120,7 @@ final class WhyUnshown extends StepKind
             default => Verdict::wait(
                 'not_found',
                 'Not found',
-                'No further run is asked for: it stands in the record as not shown, and is looked at on the days after.',
+                'No further run is asked for: it stands in the record, and is looked at on the days after.',
             ),
         };
     }
@@ -137,13 +155,17 @@ final class WhyUnshown extends StepKind
     public function watch(Situation $at): array
     {
         return $at->gravest(CauseNamed::class)?->wasFound() === false
-            ? array_map(fn (MissingProof $missing) => "unshown_{$missing->code->value}", self::unshown($at))
+            ? [
+                ...self::rises($at) ? ['rises'] : [],
+                ...array_map(fn (MissingProof $missing) => "unshown_{$missing->code->value}", self::unshown($at)),
+            ]
             : [];
     }
 
     public function sayWatch(string $code): string
     {
         return match ($code) {
+            'rises' => 'the level rose with nothing poured, no cause found',
             'unshown_bubbles' => 'bubbles in every run, no cause found',
             'unshown_outlet' => 'the heater never blew hot, no cause found',
             'unshown_thermostat', 'unshown_circulation' => 'the far side never got hot, no cause found',
