@@ -147,8 +147,9 @@ final class WholeJobTest extends BrowserTestCase
             $this->finish();
             $this->rested();
             $this->record('topped', ['ect' => '20', 'volume' => '20 ml', 'vessel' => 'syringe', 'level' => 'below']);
-            $this->see('Settled', '.verdict');
+            $this->see('Below the mark', '.verdict');
             $this->record('level', ['level' => 'mark']);
+            $this->see('Settled', '.verdict');
             $this->finish();
         });
         $this->throughHandOver('-36');

@@ -36,6 +36,7 @@ final readonly class ColdLevelForms
             ? [
                 $isAbove ? DrawnOff::asked($this->at) : null,
                 $this->topped()->aside($isAbove),
+                ! $isAbove && $this->at->observed(DrawnOff::class) !== [] ? DrawnOff::asked($this->at)->aside() : null,
                 LevelSeen::asked()->aside(),
                 $goesOn ? LastRun::asked($this->needsWhy($level)) : null,
             ]

@@ -52,7 +52,10 @@ final class WhyUnshown extends StepKind
                 'What rises with nothing poured is gas until a test says no: test for combustion gas.',
                 'None: read the level again, cold, on level ground, with its cap off for ten minutes.',
             ]
-            : array_values(array_unique(array_map(self::whereToLook(...), self::unshown($at))));
+            : array_values(array_unique(array_map(
+                fn (MissingProof $one) => self::whereToLook($one, self::lastRun($at)?->proofs->fan->hottestC),
+                self::unshown($at),
+            )));
     }
 
     /** Whether it was ordered for a level that rose, not for what a run left to be shown. */
@@ -64,14 +67,20 @@ final class WhyUnshown extends StepKind
             && ColdLevelRead::of($at->seenFrom($level), null)?->code === ColdLevelCode::RoseAgain;
     }
 
-    private static function whereToLook(MissingProof $missing): string
+    /** @param  ?float  $hottestC  as hot as it got, as far as anybody read */
+    private static function whereToLook(MissingProof $missing, ?float $hottestC): string
     {
+        $neverHot = $missing->code === ProofCode::Thermostat && $hottestC !== null && $hottestC < $missing->fromC;
+
         return match ($missing->code) {
-            ProofCode::Bubbles => 'Bubbles that do not end, and no level that falls: what bubbles is made inside. Test for '
-                .'combustion gas before it runs again.',
-            ProofCode::Outlet => 'Heater not hot: its valve or flap, then both its hoses by hand. One hot and one cold: it is '
-                .'blocked.',
-            ProofCode::Thermostat => 'Far side cold: the thermostat, which way round it is fitted, then the pump.',
+            ProofCode::Bubbles => 'Bubbles that do not end, and no level that falls: what bubbles is made inside. '
+                .'Test for combustion gas before it runs again.',
+            ProofCode::Outlet => 'Heater not hot: its valve or flap, then both its hoses by hand. '
+                .'One hot and one cold: it is blocked.',
+            ProofCode::Thermostat => $neverHot
+                ? 'It never gets as hot as its thermostat opens: one that stands open, or too cold a day. Cover the '
+                    .'radiator.'
+                : 'Far side cold: the thermostat, which way round it is fitted, then the pump.',
             ProofCode::Circulation => 'Far side cold: the pump, its belt or its drive.',
             ProofCode::Fan => 'No fan: fuse, relay and switch, and a sensor that reads too cold.',
             ProofCode::RunOn, ProofCode::Again => 'Nothing was read while it was hot: look at what it was read with.',
@@ -177,8 +186,13 @@ final class WhyUnshown extends StepKind
     /** @return list<MissingProof> what the last run left to be shown, as it was ordered */
     private static function unshown(Situation $at): array
     {
+        return self::lastRun($at)->proofs->missing ?? [];
+    }
+
+    private static function lastRun(Situation $at): ?HotRun
+    {
         $run = WarmedUp::before($at);
 
-        return $run === null ? [] : HotRun::of($at->seenFrom($run))->proofs->missing ?? [];
+        return $run === null ? null : HotRun::of($at->seenFrom($run));
     }
 }

@@ -44,7 +44,7 @@ final class CalmerLineTest extends TestCase
     /** Kinds that no plan of these holds: they are ordered on the way. */
     private const ORDERED = [
         'find_cause' => Stage::Drain, 'why_stopped' => Stage::Cool, 'leak_hunt' => Stage::Vacuum,
-        'water_out' => Stage::Vacuum, 'put_right' => Stage::MakeSafe,
+        'water_out' => Stage::Vacuum, 'put_right' => Stage::MakeSafe, 'why_unshown' => Stage::Cool,
     ];
 
     private const SECONDS = 1500.0;
@@ -107,6 +107,7 @@ final class CalmerLineTest extends TestCase
         yield 'a look underneath' => ['leak_check', 1];
         yield 'a complaint' => ['complaint', 1];
         yield 'why a run had to be stopped' => ['why_stopped', 1];
+        yield 'why it does not show' => ['why_unshown', 1];
     }
 
     /** The gravest stands, in whatever order they were told. */
