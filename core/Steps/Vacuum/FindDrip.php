@@ -84,6 +84,7 @@ final class FindDrip extends StepKind
             ...$pressing,
             'Look at pump, hose ends, radiator seams, plugs'
             .($at->circuit()->hasHeater() ? ', and the carpet below the heater' : '')
+            .($at->facts()->neck->hasRecoveryBottle() ? ', and whether the bottle keeps what the cap let out' : '')
             .'. Photograph the drip.',
             $this->isWater($at)
                 ? 'No drip and the pressure holds: it was the adapter. Another seal, or another way of filling.'
