@@ -145,7 +145,8 @@ final readonly class RecordSheet
     {
         $rows = [];
         foreach ($this->state->ledger()->lines as $line) {
-            $rows[] = [$line->label, $this->volume($line->ml), "± {$this->volume($line->toldWithinMl())}"];
+            $within = $line->overMark ? 'by the sums' : "± {$this->volume($line->toldWithinMl())}";
+            $rows[] = [$line->label, $this->volume($line->ml), $within];
         }
 
         return $rows;

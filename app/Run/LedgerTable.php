@@ -57,7 +57,7 @@ final readonly class LedgerTable
             $rows[] = [
                 $step->line->label,
                 $this->volume($step->line->ml),
-                $this->volume($step->line->toldWithinMl()),
+                $step->line->overMark ? 'by the sums' : $this->volume($step->line->toldWithinMl()),
                 $this->volume($step->contentMl),
                 $this->share($step->fraction),
                 $this->volume($this->ledger->capacityMl - $step->contentMl),
