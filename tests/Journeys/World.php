@@ -156,7 +156,7 @@ final class World
         $asked = max(0.1, $this->state()->ledger()->trappedAirMl() / 1000.0);
 
         return match (true) {
-            $form === 'out' => $this->drained(min($this->content, $typed * (1.0 + self::DRAINS_OFF * $this->within())), $values),
+            $form === 'out' => $this->drained($typed * (1.0 + self::DRAINS_OFF * $this->within()), $values),
             $form === 'poured' => $this->read(min(1.0, $typed / $asked) * $room, 0.125, $values),
             $form === 'at_mark' => $this->read($room, 0.05, ['caught' => '0', 'left' => '0', 'spilt' => '0'] + $values),
             $step->kind === 'cold_level' && $form === 'topped' => $room > self::SEEN_L
@@ -184,6 +184,7 @@ final class World
     private function drained(float $litres, array $values): array
     {
         [$mark, $vessel] = $this->full < 4.0 ? [0.05, 'jug'] : [0.25, 'pan'];
+        $litres = min($this->content, $litres);
         [$told] = $this->read($litres, $mark, ['vessel' => $vessel] + $values);
 
         return [$told, -$litres];

@@ -28,8 +28,11 @@ final class WorldTest extends TestCase
     }
 
     #[DataProvider('jobs')]
-    public function test_air_that_works_out_is_signed_and_nothing_is_looked_for(string $circuit, string $school, int $seed): void
-    {
+    public function test_air_that_works_out_is_signed_and_nothing_is_looked_for(
+        string $circuit,
+        string $school,
+        int $seed,
+    ): void {
         foreach ([[0.0, 1], [0.03, 2], [0.08, 3]] as [$stays, $runs]) {
             $world = new World($circuit, $school, $seed, $stays);
             self::assertNull($world->play());

@@ -7,16 +7,12 @@ namespace Aqbel\Core\Steps\Cool;
 use Aqbel\Core\Job\Does;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Job\Step;
-use Aqbel\Core\Observed\CauseNamed;
-use Aqbel\Core\Observed\DripSeen;
-use Aqbel\Core\Saying\Hazard;
 use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
-use Aqbel\Core\Values;
 
-/** Stages 9 and 10, ordered by a run that had to be stopped: the cause, or that none was found. Never passed over. */
-final class WhyStopped extends StepKind
+/** Stages 9 and 10, ordered by a run that had to be stopped: the cause, or that none was found. */
+final class WhyStopped extends AsksForCause
 {
     private const TWICE = 'not_found_twice';
 
@@ -46,39 +42,19 @@ final class WhyStopped extends StepKind
         ];
     }
 
-    public function hazards(Situation $at): array
-    {
-        return [Hazard::Scald];
-    }
-
-    public function observes(): array
-    {
-        return [CauseNamed::class];
-    }
-
-    public function asks(Situation $at): array
-    {
-        return [CauseNamed::asked()];
-    }
-
     public function obstacles(Situation $at): array
     {
-        return match (true) {
-            $at->latest(CauseNamed::class) === null => [
-                Obstacle::never('no_cause', 'Record the cause, or that it was looked for and not found.'),
-            ],
-            $this->isLostTwice($at) => [Obstacle::never(self::TWICE, self::noThirdRun())],
-            default => [],
-        };
+        return $this->isLostTwice($at)
+            ? [Obstacle::never(self::TWICE, self::noThirdRun())]
+            : parent::obstacles($at);
     }
 
     /** Whether nobody knows why, as the time before: the next run would end the same way. */
     private function isLostTwice(Situation $at): bool
     {
         $before = $at->job->before($at->step, $this->name());
-        $then = $before === null ? null : $at->seenFrom($before)->gravest(CauseNamed::class);
 
-        return $then?->wasFound() === false && $at->gravest(CauseNamed::class)?->wasFound() === false;
+        return $before !== null && self::wasNotFound($at->seenFrom($before)) && self::wasNotFound($at);
     }
 
     private static function noThirdRun(): string
@@ -87,45 +63,16 @@ final class WhyStopped extends StepKind
             .'or give the job up, and the danger goes with it.';
     }
 
-    public function judge(Situation $at): ?Verdict
+    protected function notFound(Situation $at): Verdict
     {
-        $named = $at->gravest(CauseNamed::class);
-
-        return match (true) {
-            $named === null => null,
-            $named->isGas() => Verdict::stop(
-                'gas',
-                'Combustion gas',
-                'The head gasket or a crack lets gas into the coolant. No run and no bleeding cures that: it is '
-                    .'mended next, before it runs again.',
-            ),
-            $this->isLostTwice($at) => Verdict::stop(self::TWICE, 'Not found, twice', self::noThirdRun()),
-            ! $named->wasFound() => Verdict::wait('not_found', 'Not found', 'The next run is watched from the first minute.'),
-            default => Verdict::pass(
-                'found',
-                'Found: '.mb_strtolower($named->label()),
-                'The next run shows whether it was all.',
-            ),
-        };
-    }
-
-    public function orders(Situation $at): array
-    {
-        return $at->gravest(CauseNamed::class)?->isGas() === true
-            ? [
-                new Step(
-                    "extra:{$at->step->id}",
-                    'extra',
-                    $at->step->stage,
-                    new Values(['what' => DripSeen::GAS_GETS_IN]),
-                ),
-            ]
-            : [];
+        return $this->isLostTwice($at)
+            ? Verdict::stop(self::TWICE, 'Not found, twice', self::noThirdRun())
+            : Verdict::wait('not_found', 'Not found', 'The next run is watched from the first minute.');
     }
 
     public function watch(Situation $at): array
     {
-        return $at->gravest(CauseNamed::class)?->wasFound() === false ? ['stopped_without_cause'] : [];
+        return self::wasNotFound($at) ? ['stopped_without_cause'] : [];
     }
 
     public function sayWatch(string $code): string

@@ -5,27 +5,20 @@ declare(strict_types=1);
 namespace Aqbel\Core\Steps\Cool;
 
 use Aqbel\Core\Job\Situation;
-use Aqbel\Core\Job\Step;
 use Aqbel\Core\Judged\ColdLevelCode;
 use Aqbel\Core\Judged\ColdLevelRead;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\MissingProof;
 use Aqbel\Core\Judged\ProofCode;
 use Aqbel\Core\Judged\WarmedUp;
-use Aqbel\Core\Observed\CauseNamed;
-use Aqbel\Core\Observed\DripSeen;
-use Aqbel\Core\Saying\Hazard;
-use Aqbel\Core\Saying\Obstacle;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\Rounds;
-use Aqbel\Core\Steps\StepKind;
-use Aqbel\Core\Values;
 
 /**
  * Stage 9, ordered where two runs left the same to be shown and the level took nothing: it is not air, and a third run
  * shows no more unless something has changed.
  */
-final class WhyUnshown extends StepKind
+final class WhyUnshown extends AsksForCause
 {
     public function name(): string
     {
@@ -87,66 +80,25 @@ final class WhyUnshown extends StepKind
         };
     }
 
-    public function hazards(Situation $at): array
+    protected function notFound(Situation $at): Verdict
     {
-        return [Hazard::Scald];
-    }
-
-    public function observes(): array
-    {
-        return [CauseNamed::class];
-    }
-
-    public function asks(Situation $at): array
-    {
-        return [CauseNamed::asked()];
-    }
-
-    public function obstacles(Situation $at): array
-    {
-        return $at->latest(CauseNamed::class) !== null
-            ? []
-            : [Obstacle::never('no_cause', 'Record the cause, or that it was looked for and not found.')];
-    }
-
-    public function judge(Situation $at): ?Verdict
-    {
-        $named = $at->gravest(CauseNamed::class);
-
-        return match (true) {
-            $named === null => null,
-            $named->isGas() => Verdict::stop(
-                'gas',
-                'Combustion gas',
-                'The head gasket or a crack lets gas into the coolant. No run and no bleeding cures that: it is '
-                    .'mended next, before it runs again.',
-            ),
-            $named->wasFound() => Verdict::pass(
-                'found',
-                'Found: '.mb_strtolower($named->label()),
-                'The next run shows whether it was all.',
-            ),
-            default => Verdict::wait(
-                'not_found',
-                'Not found',
-                'No further run is asked for: it stands in the record, and is looked at on the days after.',
-            ),
-        };
+        return Verdict::wait(
+            'not_found',
+            'Not found',
+            'No further run is asked for: it stands in the record, and is looked at on the days after.',
+        );
     }
 
     /** What was found is put right, and run once more; what was not found no run shows. */
     public function orders(Situation $at): array
     {
-        $named = $at->gravest(CauseNamed::class);
         $level = $at->job->before($at->step, 'cold_level');
-        if ($named?->wasFound() !== true || $level === null) {
+        if (self::named($at)?->wasFound() !== true || $level === null) {
             return [];
         }
-        $gas = new Values(['what' => DripSeen::GAS_GETS_IN]);
-        $mend = new Step("extra:{$at->step->id}", 'extra', $at->step->stage, $gas);
 
         return [
-            ...$named->isGas() ? [$mend] : [],
+            ...parent::orders($at),
             ...Rounds::nextIsPlanned($at) ? [] : Rounds::next($at->seenFrom($level)),
         ];
     }
@@ -156,14 +108,14 @@ final class WhyUnshown extends StepKind
     {
         $level = $at->job->before($at->step, 'cold_level');
 
-        return $at->gravest(CauseNamed::class)?->wasFound() === false && $level !== null
+        return self::wasNotFound($at) && $level !== null
             ? Rounds::later($at->seenFrom($level))
             : [];
     }
 
     public function watch(Situation $at): array
     {
-        return $at->gravest(CauseNamed::class)?->wasFound() === false
+        return self::wasNotFound($at)
             ? [
                 ...self::rises($at) ? ['rises'] : [],
                 ...array_map(fn (MissingProof $missing) => "unshown_{$missing->code->value}", self::unshown($at)),
