@@ -149,7 +149,7 @@ final class WholeJobTest extends BrowserTestCase
             $this->record('topped', ['ect' => '20', 'volume' => '20 ml', 'vessel' => 'syringe', 'level' => 'below']);
             $this->see('Below the mark', '.verdict');
             $this->record('level', ['level' => 'mark']);
-            $this->see('Settled', '.verdict');
+            $this->see('Cold level, cycle 2: Settled');
             $this->finish();
         });
         $this->throughHandOver('-36');
