@@ -99,7 +99,7 @@ final readonly class ColdLevelRead implements Judgement
         $drawn = DrawnOff::sumMl($at->observed(DrawnOff::class));
         $rose = $drawn - $tookMl - Contraction::grownMl($at);
         $code = match (true) {
-            $at->latest(LevelSeen::class)?->atTheMark() === false => ColdLevelCode::OffMark,
+            $at->latest(LevelSeen::class)?->isGood($at->facts()->neck) === false => ColdLevelCode::OffMark,
             $rose > TopUpSeries::settledMl($at) => self::roseBefore($at) ? ColdLevelCode::RoseAgain : ColdLevelCode::Rose,
             $gone !== null,
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
@@ -126,7 +126,7 @@ final readonly class ColdLevelRead implements Judgement
             max(0.0, $rose),
             $gone,
             $shrank->ml > 0.0 && $tookMl < self::SAME_LINE * $shrank->ml - TopUpSeries::settledMl($at),
-            [...$topUps, ...$run?->restsOn() ?? []],
+            [...$topUps, ...$at->observed(DrawnOff::class), ...$run?->restsOn() ?? []],
         );
     }
 

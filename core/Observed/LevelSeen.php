@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Observed;
 
+use Aqbel\Core\Circuit\NeckType;
 use Aqbel\Core\Job\Entry;
 use Aqbel\Core\Job\Told;
 use Aqbel\Core\Saying\Field;
@@ -62,9 +63,10 @@ final readonly class LevelSeen extends Report
         ]);
     }
 
-    public function atTheMark(): bool
+    /** At its mark; in a recovery bottle a little over it does no harm (common practice, no source). */
+    public function isGood(NeckType $neck): bool
     {
-        return $this->where === self::MARK;
+        return $this->where === self::MARK || ($this->isAbove() && $neck->hasRecoveryBottle());
     }
 
     public function isAbove(): bool

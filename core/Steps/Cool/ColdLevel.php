@@ -147,7 +147,7 @@ final class ColdLevel extends StepKind
             ...(new ColdLevelForms($at))->isOpen() ? [] : [$notOpened],
             ...Obstacle::those([
                 'no_top_up' => $at->observed(ToppedUp::class) !== [] ? '' : 'Record the top-up, zero included.',
-                'not_at_mark' => $at->latest(LevelSeen::class)?->atTheMark() === true
+                'not_at_mark' => $at->latest(LevelSeen::class)?->isGood($at->facts()->neck) === true
                     ? ''
                     : 'Bring the level to the mark and record it.',
                 'no_run_shows' => $this->judgement($at)?->code === ColdLevelCode::NoRunShows

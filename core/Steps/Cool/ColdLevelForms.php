@@ -30,7 +30,8 @@ final readonly class ColdLevelForms
     /** @return list<Form> everything that is ever entered, what may be entered now first */
     public function asked(?ColdLevelRead $level): array
     {
-        $isAbove = $this->at->latest(LevelSeen::class)?->isAbove() === true;
+        $seen = $this->at->latest(LevelSeen::class);
+        $isAbove = $seen?->isAbove() === true && ! $seen->isGood($this->at->facts()->neck);
         $goesOn = $level?->code->leavesSomething() === true;
         $offered = $this->isOpen()
             ? [

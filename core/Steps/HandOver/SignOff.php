@@ -218,7 +218,7 @@ final class SignOff extends StepKind
             ...$missing,
             $this->unaccounted($at),
             $frost,
-            $level === null || $level->atTheMark()
+            $level === null || $level->isGood($at->facts()->neck)
                 ? null
                 : Obstacle::missing('level', 'The last cold level was not at the mark.'),
         ]));
