@@ -10,6 +10,9 @@ use Aqbel\Core\Job\JobState;
 use Aqbel\Core\Job\Stage;
 use Aqbel\Core\Ledger\Line;
 use Aqbel\Core\Observed\ToppedUp;
+use Aqbel\Core\Plan\Complaint;
+use Aqbel\Core\Plan\JobKind;
+use Aqbel\Core\Plan\Plan;
 
 /** What has gone out again where nobody saw it: more was topped up since the fill than can have been missing then. */
 final readonly class Gone
@@ -47,7 +50,8 @@ final readonly class Gone
     {
         $ledger = $job->ledger();
         // No air is less than none: by what the fill itself was over, its numbers are off, and nothing has gone.
-        $over = -$ledger->trappedAirMl() - InFunnel::mayStandMl($job) - max(0.0, self::overFilledMl($job));
+        $over = -$ledger->trappedAirMl() - InFunnel::mayStandMl($job) - max(0.0, self::overFilledMl($job))
+            - self::mayHaveBeenAirMl($job);
         $plusMinus = $ledger->trappedAirToldWithinMl();
         $topUps = $job->observedAnywhere(ToppedUp::class);
         if ($topUps === [] || $over <= $plusMinus || ! self::filledRight($job)) {
@@ -67,6 +71,15 @@ final readonly class Gone
     public static function line(JobState $job, string $label): array
     {
         return self::filledRight($job) ? [Line::gone($label)] : [];
+    }
+
+    /** A complaint may be air that stood in it from the beginning: in what was never drained it still may. */
+    private static function mayHaveBeenAirMl(JobState $job): float
+    {
+        $choices = Plan::of($job)->choices;
+        $isSound = $choices->complaint === Complaint::None && $choices->jobKind !== JobKind::Lost;
+
+        return $isSound ? 0.0 : max(0.0, $job->ledgerBefore(Stage::Fill)->contentMl);
     }
 
     /** Whether what was inside when it was first run may have been. */

@@ -250,11 +250,11 @@ final class Found extends StepKind
             default => Plan::of($at)->choices->presumedFraction($at->circuit()),
         };
         $unsure = self::UNSURE * $full + ($found->isEmpty() ? 0.0 : self::UNSURE_OF_MISSING * $missing);
-        if ($found->isFull() && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
-            // At its mark with air inside is the very case: as much as stood there, or a fifth less.
+        if (! $found->isEmpty() && Plan::of($at)->choices->jobKind === JobKind::Bleed) {
+            // At its mark, or near it, with air inside is the very case: as much as stood there, or a fifth less.
             return new Line(
                 'Content found, air inside',
-                (1.0 - self::AIR_BEHIND) * $full,
+                (1.0 - self::AIR_BEHIND) * ($full - $missing),
                 self::AIR_BEHIND * $full + $unsure,
                 $fraction,
                 old: 1.0,

@@ -13,6 +13,7 @@ use Aqbel\Core\Judged\Sums;
 use Aqbel\Core\Judged\WrongSum;
 use Aqbel\Core\Ledger\Ledger;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Plan\Complaint;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Tests\Core\JobOnPaper;
@@ -46,6 +47,12 @@ final class GoneTest extends TestCase
         $job = self::job($over, $topUps);
         self::assertSame($isBelievable, Gone::of($job->state())?->isBelievable);
         self::assertSame($wrong, Sums::wrong($job->at('cold_level:1'))?->code, 'what has gone is no wrong number');
+    }
+
+    public function test_a_complaint_may_be_air_that_was_in_it_from_the_beginning(): void
+    {
+        self::assertNull(Gone::of(self::job(0.0, [500.0, 450.0], ['complaint' => Complaint::Gurgling])->state()));
+        self::assertNotNull(Gone::of(self::job(0.0, array_fill(0, 14, 500.0), ['complaint' => Complaint::Gurgling])->state()));
     }
 
     public function test_level_after_level_that_takes_less_is_air_and_a_number_is_wrong(): void
@@ -93,10 +100,11 @@ final class GoneTest extends TestCase
      * An ambulance drained and filled, its amounts as near as a syringe reads them.
      *
      * @param  list<float>  $topUps  cold, one run after the other
+     * @param  array<string, mixed>  $choices
      */
-    private static function job(float $over, array $topUps): JobOnPaper
+    private static function job(float $over, array $topUps, array $choices = []): JobOnPaper
     {
-        $job = JobOnPaper::on('rescue-ambulance')
+        $job = JobOnPaper::on('rescue-ambulance', choices: $choices)
             ->write('found', 'found', ['content' => 'full'])
             ->write('drain:radiator_cock', 'out', ['volume' => 6000.0, 'vessel' => 'syringe', 'flow' => 'ran'])
             ->write('fill_level', 'poured', ['volume' => 6000.0 + $over, 'vessel' => 'syringe']);
