@@ -150,7 +150,10 @@ final readonly class ColdLevelRead implements Judgement
         }
         $took = ToppedUp::sumMl($seen->observed(ToppedUp::class)) - Contraction::at($seen)->ml;
 
-        return $took <= TopUpSeries::settledMl($seen) && $prior->proofs->leaves() === $run->proofs->leaves();
+        return $took <= TopUpSeries::settledMl($seen)
+            && $run->proofs->wereRead()
+            && $prior->proofs->wereRead()
+            && $prior->proofs->leaves() === $run->proofs->leaves();
     }
 
     /** That this run is the last is said of what it had taken then: what it takes besides is another matter. */

@@ -70,8 +70,10 @@ final readonly class HotProofs
         $fan = FanSeen::of($at);
         $fanCounts = $limit->fanCanProve() && ! FanSeen::cannotCome($at);
         $missing = [
-            $rise->doubted === null ? null : new MissingProof(ProofCode::Again, fromC: $rise->doubted->coolantC),
-            $seen === [] && $rise->doubted === null ? new MissingProof(ProofCode::RunOn) : null,
+            $rise->doubted === null
+                ? null
+                : new MissingProof(ProofCode::Again, fromC: $rise->doubted->coolantC, wasRead: false),
+            $seen === [] && $rise->doubted === null ? new MissingProof(ProofCode::RunOn, wasRead: false) : null,
             self::goesRound($at, $seen)
                 ? null
                 : new MissingProof(
@@ -79,6 +81,7 @@ final readonly class HotProofs
                     fromC: $opensC,
                     endsAtC: self::isShown($at, $limit) ? null : $limit->limit->degC(),
                     tightToo: ! self::isShown($at, StopLimitAtNeck::of($at, Neck::Sealed)),
+                    wasRead: self::wasFarSideRead($seen),
                 ),
             ...array_map(fn (string $outlet) => self::outlet($at, $outlet, $read, $felt), $facts->outlets),
             $fanCounts && $fan->times() < Plan::of($at)->rules()->fanCycles
@@ -109,6 +112,12 @@ final readonly class HotProofs
     private static function isShown(Situation $at, StopLimit $limit): bool
     {
         return NeckLimit::showsTheFarSide($at->circuit(), $limit);
+    }
+
+    /** Whether all that is missing was looked at: what nobody read, the next run may show. */
+    public function wereRead(): bool
+    {
+        return array_filter($this->missing, fn (MissingProof $missing) => ! $missing->wasRead) === [];
     }
 
     /** @return list<string> what is missing, in one order, so that two runs are compared */
@@ -174,6 +183,16 @@ final readonly class HotProofs
     }
 
     /** @param  array<HotReading|FeltReading>  $seen */
+    private static function wasFarSideRead(array $seen): bool
+    {
+        $tells = fn (HotReading|FeltReading $one): bool => $one instanceof FeltReading
+            ? $one->hose !== null
+            : $one->farC !== null;
+
+        return array_filter($seen, $tells) !== [];
+    }
+
+    /** @param  array<HotReading|FeltReading>  $seen */
     private static function goesRound(Situation $at, array $seen): bool
     {
         foreach ($seen as $reading) {
@@ -205,14 +224,20 @@ final readonly class HotProofs
         }
         $last = $reading ?? self::last($read);
         if ($last === null) {
-            return new MissingProof(ProofCode::Outlet, $outlet);
+            return new MissingProof(ProofCode::Outlet, $outlet, wasRead: false);
         }
         $hot = HeaterAir::hotFrom($at, $last);
         $is = $reading?->outletsC[$outlet];
 
         return $is !== null && $is >= $hot && HeaterAir::canBe($is, $last->coolantC)
             ? null
-            : new MissingProof(ProofCode::Outlet, $outlet, $hot, HeaterAir::outsideC($at->job, $last->at()));
+            : new MissingProof(
+                ProofCode::Outlet,
+                $outlet,
+                $hot,
+                HeaterAir::outsideC($at->job, $last->at()),
+                wasRead: $is !== null,
+            );
     }
 
     /**

@@ -14,6 +14,7 @@ final readonly class MissingProof
      * @param  int  $times  that it was seen
      * @param  ?float  $endsAtC  at which a run ends before it can show this; null where it can
      * @param  bool  $tightToo  whether it ends too early under a tight cap as well
+     * @param  bool  $wasRead  whether anybody read or felt it at all in this run
      */
     public function __construct(
         public ProofCode $code,
@@ -23,6 +24,7 @@ final readonly class MissingProof
         public int $times = 0,
         public ?float $endsAtC = null,
         public bool $tightToo = false,
+        public bool $wasRead = true,
     ) {
     }
 }

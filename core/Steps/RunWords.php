@@ -10,6 +10,7 @@ use Aqbel\Core\Heat\TopUpVerdict;
 use Aqbel\Core\Job\Neck;
 use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\DangerCode;
+use Aqbel\Core\Judged\EngineRuns;
 use Aqbel\Core\Judged\HotProofs;
 use Aqbel\Core\Judged\HotRun;
 use Aqbel\Core\Judged\MissingProof;
@@ -232,10 +233,10 @@ final class RunWords
         return match ($proof->code) {
             ProofCode::Circulation => "that it goes round ({$at->facts()->thermostatFarSide} as warm as the coolant)",
             ProofCode::Thermostat => "heat on the far side of the thermostat ({$at->facts()->thermostatFarSide})"
-                .self::endsTooEarly($at, $proof),
+                .self::endsTooEarly($at, $proof).self::unread($at, $proof),
             ProofCode::Outlet => "the {$proof->outlet} outlet really hot"
                 .($proof->fromC === null ? '' : ", {$at->degrees($proof->fromC)} or more")
-                .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside"),
+                .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside").self::unread($at, $proof),
             ProofCode::Fan => "the fan on and off {$cycles} times "
                 ."(seen {$proof->times}, hot and for as long as a fan runs)",
             ProofCode::Bubbles => 'a minute without bubbles',
@@ -243,6 +244,12 @@ final class RunWords
             ProofCode::Again => "{$at->degrees((float) $proof->fromC)} a second time: no engine heats that fast, "
                 .'so it was a slip, or hot coolant has just reached the sensor',
         };
+    }
+
+    /** What nobody read is no fault of the machine: it is read in the next run. */
+    private static function unread(Situation $at, MissingProof $proof): string
+    {
+        return $proof->wasRead || EngineRuns::at($at) ? '' : ' (nobody read it)';
     }
 
     private static function byHand(Situation $at): string
