@@ -19,8 +19,11 @@ use Illuminate\Support\Str;
  */
 final class NewRevision
 {
-    /** With its ending of five it fits its column. */
-    private const LONGEST_KEY = 55;
+    /** With its ending it fits its column. */
+    private const LONGEST_KEY = 47;
+
+    /** So many letters at its end that no key is drawn twice. */
+    private const DRAWN = 12;
 
     /**
      * @param  ?Circuit  $newest  the one it follows; null for a circuit of its own
@@ -44,7 +47,7 @@ final class NewRevision
         unset($document[PointPhotos::PART]);
         $stored = Circuit::query()->create([
             'key' => $newest->key
-                ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(4)),
+                ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(self::DRAWN)),
             'revision' => 1 + (int) ($newest->revision ?? 0),
             'name' => $name,
             'document' => $document,
