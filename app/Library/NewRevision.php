@@ -47,7 +47,8 @@ final class NewRevision
         unset($document[PointPhotos::PART]);
         $stored = Circuit::query()->create([
             'key' => $newest->key
-                ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit').'-'.Str::lower(Str::random(self::DRAWN)),
+                ?? (mb_substr(Str::slug($name), 0, self::LONGEST_KEY) ?: 'circuit')
+                    .'-'.Str::lower(Str::random(self::DRAWN)),
             'revision' => 1 + (int) ($newest->revision ?? 0),
             'name' => $name,
             'document' => $document,

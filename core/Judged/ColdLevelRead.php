@@ -98,9 +98,11 @@ final readonly class ColdLevelRead implements Judgement
         $gone = $tookMl - $shrank->ml > TopUpSeries::settledMl($at) ? Gone::beyond($at->job, $series) : null;
         $drawn = DrawnOff::sumMl($at->observed(DrawnOff::class));
         $rose = $drawn - $tookMl - Contraction::grownMl($at);
+        $settledMl = TopUpSeries::settledMl($at);
+        $stoodHigh = $rose > $settledMl || ($tookMl <= $settledMl && self::wasAboveAndNothingDrawn($at));
         $code = match (true) {
             $at->latest(LevelSeen::class)?->isGood($at->facts()->neck) === false => ColdLevelCode::OffMark,
-            $rose > TopUpSeries::settledMl($at) => self::roseBefore($at) ? ColdLevelCode::RoseAgain : ColdLevelCode::Rose,
+            $stoodHigh => self::roseBefore($at) ? ColdLevelCode::RoseAgain : ColdLevelCode::Rose,
             $gone !== null,
             $series->verdict === TopUpVerdict::Leak || $series->verdict === TopUpVerdict::Both => ColdLevelCode::NotAir,
             $settled && $unproven === null && TopUpSeries::notBackMl($at) > 0.0 => ColdLevelCode::LessThanCameOut,
@@ -128,6 +130,17 @@ final readonly class ColdLevelRead implements Judgement
             $shrank->ml > 0.0 && $tookMl < self::SAME_LINE * $shrank->ml - TopUpSeries::settledMl($at),
             [...$topUps, ...$at->observed(DrawnOff::class), ...$run?->restsOn() ?? []],
         );
+    }
+
+    /** That it stood above stands, also where it is said to be at its mark since, and not what became of it. */
+    private static function wasAboveAndNothingDrawn(Situation $at): bool
+    {
+        $above = array_filter(
+            $at->observed(LevelSeen::class),
+            fn (LevelSeen $seen) => $seen->isAbove() && ! $seen->isGood($at->facts()->neck),
+        );
+
+        return $above !== [] && $at->observed(DrawnOff::class) === [];
     }
 
     private static function roseBefore(Situation $at): bool

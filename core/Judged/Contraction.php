@@ -62,7 +62,7 @@ final readonly class Contraction
         return new self($ml, abs(self::share($at, $from + $off, $cold) * $content - $ml));
     }
 
-    /** What the coolant grew by, from the last level that was read cold to the one read at this step, mL; no less than none. */
+    /** What the coolant grew by, from the last level read cold to the one read at this step, mL; no less than none. */
     public static function grownMl(Situation $at): float
     {
         $before = $at->job->before($at->step, $at->step->kind);

@@ -57,20 +57,28 @@ final readonly class Gone
         if ($topUps === [] || $over <= $plusMinus || ! self::filledRight($job)) {
             return null;
         }
-        $largest = max(array_map(fn (ToppedUp $topUp) => $topUp->read->ml, $topUps));
 
-        return new self($over, $plusMinus, $largest <= self::AT_ONCE * $ledger->capacityMl);
+        return new self($over, $plusMinus, self::nothingMisread($job));
+    }
+
+    /** Whether no single top-up is so large that it was rather misread. */
+    private static function nothingMisread(JobState $job): bool
+    {
+        $most = self::AT_ONCE * $job->circuit->capacityMl();
+        $tooLarge = fn (ToppedUp $topUp): bool => $topUp->read->ml > $most;
+
+        return array_filter($job->observedAnywhere(ToppedUp::class), $tooLarge) === [];
     }
 
     /**
-     * The line of the ledger with which a leak that was found accounts for it; none where it was filled wrongly by its own
-     * sums already.
+     * The line of the ledger with which a leak that was found accounts for it; none where a number is wrong: no drip
+     * makes good for that.
      *
      * @return list<Line>
      */
     public static function line(JobState $job, string $label): array
     {
-        return self::filledRight($job) ? [Line::gone($label)] : [];
+        return self::filledRight($job) && self::nothingMisread($job) ? [Line::gone($label)] : [];
     }
 
     /** A complaint may be air that stood in it from the beginning: in what was never drained it still may. */
@@ -88,7 +96,7 @@ final readonly class Gone
         return self::overFilledMl($job) <= $job->ledgerBefore(Stage::RunHot)->trappedAirToldWithinMl();
     }
 
-    /** By so much the fill's own sums are over the mark, what went back out of a funnel not counted; negative below it. */
+    /** By so much the fill's own sums are over the mark, what went back out of a funnel not counted. */
     private static function overFilledMl(JobState $job): float
     {
         $inFunnel = max(0.0, (NeckAtRun::funnelOff($job)->leftMl ?? 0.0) - (InFunnel::leftMl($job) ?? 0.0));

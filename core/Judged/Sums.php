@@ -60,10 +60,10 @@ final readonly class Sums
             }
         }
 
-        // What went in since, and is not there, has gone: a leak is no wrong number.
-        $leaks = Gone::of($at->job)?->isBelievable === true;
+        $wrong = self::back($at->job) ?? self::content($at, $at->job->ledger());
 
-        return self::back($at->job) ?? ($leaks ? null : self::content($at, $at->job->ledger()));
+        // What went in since, and is not there, has gone: a leak is no wrong number.
+        return $wrong?->code === WrongSum::MoreThanFits && Gone::of($at->job)?->isBelievable === true ? null : $wrong;
     }
 
     private static function content(Situation $at, Ledger $ledger): ?self

@@ -67,7 +67,7 @@ final class TopUpSeries
         return $series;
     }
 
-    /** The place of the last leak that was put right before this step: what went before it says nothing of what comes. */
+    /** The place of the last leak put right before this step: what went before it says nothing of what comes. */
     private static function mended(Situation $at): int
     {
         $last = -1;

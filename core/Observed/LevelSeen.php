@@ -11,8 +11,8 @@ use Aqbel\Core\Saying\Field;
 use Aqbel\Core\Saying\Form;
 
 /**
- * Where the surface stands against its mark: as somebody chose it, or as a measured top-up, or what was drawn off, brought
- * it to it. What stood there already, and nobody chose, is no level seen.
+ * Where the surface stands against its mark: as somebody chose it, or as a measured top-up, or what was drawn off,
+ * brought it there. What stood there already, and nobody chose, is no level seen.
  */
 final readonly class LevelSeen extends Report
 {

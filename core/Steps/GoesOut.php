@@ -16,7 +16,7 @@ final class GoesOut
         return $gone === null
             ? "About {$at->amount($series->leakMlPerCycle)} goes each time and does not shrink."
             : "It took {$at->amount($tookMl)}, and by the sums {$at->litres($gone->ml)} ± "
-                ."{$at->litres($gone->plusMinusMl)} more went in since the fill than was missing: it goes out where nobody "
-                .'sees it, or a number is wrong.';
+                ."{$at->litres($gone->plusMinusMl)} more went in since the fill than was missing: it goes out where "
+                .'nobody sees it, or a number is wrong.';
     }
 }

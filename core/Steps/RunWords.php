@@ -236,7 +236,8 @@ final class RunWords
                 .self::endsTooEarly($at, $proof).self::unread($at, $proof),
             ProofCode::Outlet => "the {$proof->outlet} outlet really hot"
                 .($proof->fromC === null ? '' : ", {$at->degrees($proof->fromC)} or more")
-                .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside").self::unread($at, $proof),
+                .($proof->outsideC === null ? '' : " with {$at->degrees($proof->outsideC)} outside")
+                .self::unread($at, $proof),
             ProofCode::Fan => "the fan on and off {$cycles} times "
                 ."(seen {$proof->times}, hot and for as long as a fan runs)",
             ProofCode::Bubbles => 'a minute without bubbles',

@@ -111,7 +111,9 @@ final class Outlet extends AnyTime
             }
             $running = $kind->does(Does::RunsEngine) && $kind->ran($at->job->at($step, $at->now)) !== null;
             $starts = ! $running && $kind->does(Does::RunsEngine);
-            if ($starts || $step->kind === 'pressure_test' || $kind->does(Does::Signs)) {
+            // A test that tops it up itself needs no look before it.
+            $presses = $kind->does(Does::LoadsJoints) && ! $kind->does(Does::MovesCoolant);
+            if ($starts || $presses || $kind->does(Does::Signs)) {
                 return $id;
             }
         }

@@ -14,7 +14,7 @@ use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\StepKind;
 use Aqbel\Core\Values;
 
-/** A search for what no further run changes: its cause is named, or that it was looked for and not found. Never passed over. */
+/** A search for what no run changes: its cause is named, or that it was looked for and not found. Never passed over. */
 abstract class AsksForCause extends StepKind
 {
     public function hazards(Situation $at): array

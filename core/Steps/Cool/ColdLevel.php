@@ -126,7 +126,9 @@ final class ColdLevel extends StepKind
         $topped = ToppedUp::of($entry);
         $drawn = DrawnOff::of($entry)?->read;
         if ($drawn !== null) {
-            return [new Line('Drawn off to the mark', -$drawn->ml, $drawn->plusMinusMl($at), null, roughMl: $drawn->roughMl)];
+            $within = $drawn->plusMinusMl($at);
+
+            return [new Line('Drawn off to the mark', -$drawn->ml, $within, null, roughMl: $drawn->roughMl)];
         }
 
         return $topped === null

@@ -71,13 +71,16 @@ final class ColdLevelWords
             ColdLevelCode::Rose => Verdict::wait(
                 $level->code(),
                 'It stood higher',
-                "{$at->amount($level->roseMl)} stood above the mark, more than warmth explains, and nothing had been "
-                    .'poured: it was filled too high, or gas pushes it up. The next look tells which.',
+                ($level->roseMl > 0.0
+                    ? "{$at->amount($level->roseMl)} stood above the mark, more than warmth explains, and nothing had "
+                        .'been poured'
+                    : 'It stood above the mark with nothing poured, and nobody said what was drawn off')
+                    .': it was filled too high, or gas pushes it up. The next look tells which.',
             ),
             ColdLevelCode::RoseAgain => Verdict::stop(
                 $level->code(),
                 'It rose again',
-                "{$at->amount($level->roseMl)} more stood above the mark, and nothing had been poured: gas pushes it up. "
+                'Once more it stood above the mark, and nothing had been poured: gas pushes it up. '
                     .'Finish this step: a test for combustion gas comes next.',
             ),
             ColdLevelCode::NothingRan => Verdict::wait(

@@ -59,8 +59,8 @@ final class WhyStopped extends AsksForCause
 
     private static function noThirdRun(): string
     {
-        return 'Twice it had to be stopped and nobody knows why: it is not run a third time. Find the cause and say it here, '
-            .'or give the job up, and the danger goes with it.';
+        return 'Twice it had to be stopped and nobody knows why: it is not run a third time. Find the cause and say it '
+            .'here, or give the job up, and the danger goes with it.';
     }
 
     protected function notFound(Situation $at): Verdict

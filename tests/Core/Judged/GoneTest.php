@@ -84,6 +84,17 @@ final class GoneTest extends TestCase
         }
     }
 
+    public function test_a_drip_that_is_found_makes_no_wrong_number_good(): void
+    {
+        $job = self::job(0.0, [2000.0])
+            ->write('cool_down:1', 'drips', ['where' => 'below'])
+            ->finish('cool_down:1')
+            ->write('find_drip:cool_down:1', 'drip', ['place' => 'hose', 'where' => 'below', 'gas' => 'undone']);
+        self::assertContains('find_drip:cool_down:1', $job->steps());
+        self::assertEqualsWithDelta(-2000.0, $job->state()->ledger()->trappedAirMl(), 1.0);
+        self::assertSame(WrongSum::MoreThanFits, Sums::wrong($job->at('cold_level:1'))?->code);
+    }
+
     public function test_of_what_is_over_the_mark_the_ledger_keeps_nothing_and_takes_nothing_else(): void
     {
         $lines = fn (float $ml): array => [new Line('Poured', $ml, 10.0, 0.5), Line::gone('Gone')];
