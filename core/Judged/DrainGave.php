@@ -101,6 +101,12 @@ final readonly class DrainGave implements Judgement
         return $this->code === DrainGaveCode::Short ? $this->expectedMl - $this->outMl : null;
     }
 
+    /** What a drain that has run out differs by from its prediction, either way, mL. */
+    public static function agreesWithinMl(float $expectedMl): float
+    {
+        return (1.0 - self::SHORT) * $expectedMl;
+    }
+
     /** Whether it is the one of them that was read last: what is asked of all is asked there. */
     public function isAskedAt(Situation $at): bool
     {

@@ -61,7 +61,7 @@ final class EngineStart
             $enough->is => null,
             default => "By the sums {$at->litres($enough->missingMl)} of coolant is missing: "
                 .'pump or jackets may be dry, and no engine is started on that. '
-                .'Pour on, bleed, or put right the number that is wrong.',
+                .'Pour on, bleed, or put right the number that is wrong.'.Perhaps::oneSlipped($at),
         };
     }
 

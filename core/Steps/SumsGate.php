@@ -11,6 +11,7 @@ use Aqbel\Core\Job\Situation;
 use Aqbel\Core\Judged\Sums;
 use Aqbel\Core\Judged\WrongSum;
 use Aqbel\Core\Ledger\Line;
+use Aqbel\Core\Observed\LevelReached;
 use Aqbel\Core\Observed\ToppedUp;
 use Aqbel\Core\Saying\Gate;
 use Aqbel\Core\Saying\Obstacle;
@@ -82,6 +83,18 @@ final readonly class SumsGate
             ? ' If it did take that much, as much ran out again: say so as “came out another way”.'
             : '';
 
-        return 'Which is wrong: '.implode(', ', $said)."?{$ranOut} Correct it, or a lead says why it stands.";
+        return 'Which is wrong: '.implode(', ', $said)."?{$this->perhaps()}{$ranOut} Correct it, or a lead says why it stands.";
+    }
+
+    /** Which of them it looks like, where it is known what would be right: at the mark, or by what drains should give. */
+    private function perhaps(): string
+    {
+        $isFull = $this->at->job->observedAnywhere(LevelReached::class) !== [];
+
+        return match (true) {
+            $this->wrong->code === WrongSum::LessThanNothing => Perhaps::aDrainSlipped($this->at),
+            $this->wrong->code === WrongSum::MoreThanFits && $isFull => Perhaps::oneSlipped($this->at),
+            default => '',
+        };
     }
 }

@@ -57,10 +57,17 @@ final class World
 
     public int $runs = 0;
 
+    /** @var list<string> forms in which litres were told, in their order */
+    private array $volumes = [];
+
+    /** @var ?array{float, float} what was told, and what was read, L; null where nobody slipped */
+    public ?array $slipped = null;
+
     /**
      * @param  float  $stays  share of the circuit that a fill leaves as air
      * @param  float  $moves  share of it that each run moves to the neck
      * @param  float  $leaks  litres an hour, until what drips is mended
+     * @param  ?array{string, int, float}  $slip  form, which of its kind from 0, and how many times what was read is told
      */
     public function __construct(
         string $circuit,
@@ -69,6 +76,7 @@ final class World
         private readonly float $stays = 0.0,
         private readonly float $moves = 0.9,
         private float $leaks = 0.0,
+        private readonly ?array $slip = null,
     ) {
         $this->kinds = StepCatalogue::standard();
         $this->chance = new Randomizer(new Mt19937($seed));
@@ -100,6 +108,14 @@ final class World
         return $this->air / $this->full;
     }
 
+    /** What is said where it stands. */
+    public function says(): string
+    {
+        $step = $this->state()->stepInHand();
+
+        return $step === null ? '' : $this->state()->verdictOf($step, $this->now)->reason ?? '';
+    }
+
     /** The step at which it stands in the end, with what it came to; null where it is signed. */
     public function play(): ?string
     {
@@ -128,6 +144,7 @@ final class World
         $this->passes(60 * (int) Answers::before($at) + ($step->kind === 'cool_down' ? self::OVER_NIGHT_S : 0));
         foreach (Answers::to($kind, $this->state()->at($step, $this->now)) as [$form, $values, $minutes]) {
             [$told, $more] = $this->told($step, $form, $values);
+            $told = $this->slips($form, $told);
             if ($this->write($step, $form, $told)) {
                 $this->content += $more;
                 $this->happens($step, $form);
@@ -164,6 +181,26 @@ final class World
                 : [['volume' => '10 mL', 'vessel' => 'syringe'] + $values, 0.01],
             default => [$values, 0.0],
         };
+    }
+
+    /**
+     * @param  array<string, string>  $values
+     * @return array<string, string>
+     */
+    private function slips(string $form, array $values): array
+    {
+        if (! isset($values['volume'])) {
+            return $values;
+        }
+        $nth = count(array_keys($this->volumes, $form, true));
+        $this->volumes[] = $form;
+        if ($this->slip === null || [$form, $nth] !== [$this->slip[0], $this->slip[1]]) {
+            return $values;
+        }
+        $told = round($this->slip[2] * (float) $values['volume'], 3);
+        $this->slipped = [$told, (float) $values['volume']];
+
+        return ['volume' => (string) $told] + $values;
     }
 
     /**

@@ -15,6 +15,7 @@ use Aqbel\Core\Plan\VesselUse;
 use Aqbel\Core\Saying\Listed;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\AtPoint;
+use Aqbel\Core\Steps\Perhaps;
 
 /** What a drain point came to, in the reader's units, and what stands behind it. */
 final readonly class DrainWords
@@ -98,7 +99,8 @@ final readonly class DrainWords
                 $gave->code(),
                 'More than stands above it',
                 "{$together}{$out} came out where {$expected} was predicted: "
-                    .'a point before it had not run out, or one of the two was misread.',
+                    .'a point before it had not run out, or one of the two was misread.'
+                    .Perhaps::aDrainSlipped($this->at, $this->at->step),
             ),
             DrainGaveCode::MixedUp => $this->mixedUp($gave),
             DrainGaveCode::Drained => Verdict::pass(
@@ -114,7 +116,8 @@ final readonly class DrainWords
             DrainGaveCode::Short => Verdict::wait(
                 $gave->code(),
                 'Short by '.$this->at->litres((float) $gave->shortMl()),
-                $this->whyShort($gave).' Record what more comes out; what stays in dilutes the new fill.',
+                $this->whyShort($gave).' Record what more comes out; what stays in dilutes the new fill.'
+                    .(count($gave->together) > 1 ? '' : Perhaps::aDrainSlipped($this->at, $this->at->step)),
             ),
         };
     }

@@ -33,6 +33,7 @@ use Aqbel\Core\Saying\Origin;
 use Aqbel\Core\Saying\Verdict;
 use Aqbel\Core\Steps\FrostGate;
 use Aqbel\Core\Steps\HangsOn;
+use Aqbel\Core\Steps\Perhaps;
 use Aqbel\Core\Steps\StepKind;
 
 /** Stage 11: the record is signed when nothing is missing, or what is missing has a reason. */
@@ -159,6 +160,7 @@ final class SignOff extends StepKind
         $sums = $this->judgement($at);
         $missing = $at->litres(abs($sums->missingMl));
         $settles = HangsOn::oneNumber($at, $sums->missingMl);
+        $perhaps = Perhaps::oneSlipped($at);
 
         return match ($sums->code) {
             AccountedCode::Accounted => null,
@@ -166,7 +168,7 @@ final class SignOff extends StepKind
                 $sums->code(),
                 'Air behind the mark',
                 "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} is missing though the level stands "
-                    ."at its mark: air, until it came in as a top-up or a number is named.{$settles}",
+                    ."at its mark: air, until it came in as a top-up or a number is named.{$settles}{$perhaps}",
             ),
             AccountedCode::TooMuch => Verdict::stop(
                 $sums->code(),
@@ -174,7 +176,7 @@ final class SignOff extends StepKind
                 "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} more is inside than the circuit "
                     .'holds at its mark: '
                     .(Gone::of($at->job) === null
-                        ? "one of the numbers is wrong.{$settles}"
+                        ? "one of the numbers is wrong.{$settles}{$perhaps}"
                         : 'what was topped up since the fill has gone out again, or one of the numbers is wrong.'),
             ),
             AccountedCode::NumberNamed => Verdict::wait(
