@@ -40,18 +40,17 @@ final readonly class LikelySlip
         }
         $fits = [];
         foreach ($lines as $place => $line) {
+            $nearest = $withinMl;
             foreach ($line->found || $line->overMark ? [] : SlipKind::cases() as $kind) {
                 $was = self::wasMl($lines, $place, $kind);
                 $left = $was === null ? INF : abs($was - $line->ml - $offMl);
-                // A decimal point slips sooner than a unit: one number is asked for once.
-                if ($left <= $withinMl) {
-                    $fits[] = new self($line, $kind, (float) $was);
-                    break;
+                if ($left < $nearest) {
+                    [$fits[$place], $nearest] = [new self($line, $kind, (float) $was), $left];
                 }
             }
         }
 
-        return count($fits) === 1 ? $fits[0] : null;
+        return count($fits) === 1 ? array_values($fits)[0] : null;
     }
 
     /** @param  list<Line>  $lines */

@@ -16,47 +16,51 @@ use Aqbel\Core\Ledger\Line;
 final class Perhaps
 {
     /**
-     * Empty where the sums of a circuit whose level stands at its mark hang on no one number. What came out is asked for
-     * where it came, against what was predicted there: real air would find a number among those sooner than a slip.
+     * Empty where the sums of a circuit whose level stands at its mark hang on no one number. What came out counts only
+     * where it is no more what was predicted: real air would find a number among the others sooner than a slip.
      */
     public static function oneSlipped(Situation $at): string
     {
         $ledger = $at->job->ledger();
-        $wentIn = array_values(array_filter($ledger->lines, fn (Line $line) => $line->ml > 0.0));
+        $lines = [
+            ...array_filter($ledger->lines, fn (Line $line) => $line->ml > 0.0),
+            ...array_map(fn (LikelySlip $slip) => $slip->line, self::ofDrains($at, $at->job->stepsOf('drain'))),
+        ];
 
-        return self::say($at, $wentIn, $ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl())
-            ?: self::aDrainSlipped($at);
+        return self::say($at, LikelySlip::in($lines, $ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()));
     }
 
-    /** Empty where no drain, told in one reading, gave what was predicted of it but for a slip; of all, or of one. */
+    /** Empty where what a drain gave is no slip of what was predicted; of all of them, or of one. */
     public static function aDrainSlipped(Situation $at, ?Step $one = null): string
     {
-        $expected = DrainsInTurn::expectedMl($at->job);
-        foreach ($one === null ? array_intersect_key($at->job->steps, $expected) : [$one] as $drain) {
-            $ran = DrainsInTurn::ran($at->job, $drain);
-            $should = $expected[$drain->id] ?? 0.0;
-            if (count($ran) === 1 && $should > DrainGave::HARDLY_ML) {
-                $gave = new Line($at->circuit()->port($drain->params->text('port'))->label, $ran[0]->read->ml, 0.0, null);
-                $said = self::say($at, [$gave], $should - $gave->ml, DrainGave::agreesWithinMl($should));
-                if ($said !== '') {
-                    return $said;
-                }
-            }
-        }
-
-        return '';
+        return self::say($at, self::ofDrains($at, $one === null ? $at->job->stepsOf('drain') : [$one])[0] ?? null);
     }
 
     /**
-     * Empty where several would do, or none.
+     * Told in one reading, of a point that ran freely.
      *
-     * @param  list<Line>  $lines
-     * @param  float  $offMl  so much more would have to be inside
-     * @param  float  $withinMl  that is known as well as this
+     * @param  array<Step>  $drains
+     * @return list<LikelySlip>
      */
-    private static function say(Situation $at, array $lines, float $offMl, float $withinMl): string
+    private static function ofDrains(Situation $at, array $drains): array
     {
-        $slip = LikelySlip::in($lines, $offMl, $withinMl);
+        [$expected, $slips] = [DrainsInTurn::expectedMl($at->job), []];
+        foreach ($drains as $drain) {
+            $ran = DrainsInTurn::ran($at->job, $drain);
+            $should = $expected[$drain->id] ?? 0.0;
+            if (count($ran) === 1 && $should > DrainGave::HARDLY_ML && ! DrainsInTurn::blocked($at->job, $drain)) {
+                $label = $at->circuit()->port($drain->params->text('port'))->label;
+                $gave = new Line("Out: {$label}", -$ran[0]->read->ml, 0.0, null);
+                $slips[] = LikelySlip::in([$gave], -$gave->ml - $should, DrainGave::agreesWithinMl($should));
+            }
+        }
+
+        return array_values(array_filter($slips));
+    }
+
+    /** Empty where several numbers would do, or none. */
+    private static function say(Situation $at, ?LikelySlip $slip): string
+    {
         if ($slip === null) {
             return '';
         }

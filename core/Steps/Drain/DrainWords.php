@@ -116,8 +116,7 @@ final readonly class DrainWords
             DrainGaveCode::Short => Verdict::wait(
                 $gave->code(),
                 'Short by '.$this->at->litres((float) $gave->shortMl()),
-                $this->whyShort($gave).' Record what more comes out; what stays in dilutes the new fill.'
-                    .(count($gave->together) > 1 ? '' : Perhaps::aDrainSlipped($this->at, $this->at->step)),
+                $this->whyShort($gave).' Record what more comes out; what stays in dilutes the new fill.',
             ),
         };
     }
@@ -153,7 +152,8 @@ final readonly class DrainWords
                 .'no air is getting in, or one of them is blocked. '
                 .($this->glugs() ?? "{$this->letAirIn()}, then let them run again."),
             default => 'No air is getting in, or it is blocked. '
-                .($this->glugs() ?? "{$this->letAirIn()}, then let it run again."),
+                .($this->glugs() ?? "{$this->letAirIn()}, then let it run again.")
+                .Perhaps::aDrainSlipped($this->at, $this->at->step),
         };
     }
 
