@@ -30,15 +30,16 @@ final class Perhaps
         return self::say($at, LikelySlip::in($lines, $ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl()));
     }
 
-    /** Empty where what a drain gave is no slip of what was predicted; of all of them, or of one. */
+    /**
+     * Empty where what a drain gave, or several together, is no slip of what was predicted; of all of them, or of one
+     * and those it ran with.
+     */
     public static function aDrainSlipped(Situation $at, ?Step $one = null): string
     {
         return self::say($at, self::ofDrains($at, $one === null ? $at->job->stepsOf('drain') : [$one])[0] ?? null);
     }
 
     /**
-     * Told in one reading, of a point that ran freely.
-     *
      * @param  array<Step>  $drains
      * @return list<LikelySlip>
      */
@@ -46,16 +47,33 @@ final class Perhaps
     {
         [$expected, $slips] = [DrainsInTurn::expectedMl($at->job), []];
         foreach ($drains as $drain) {
-            $ran = DrainsInTurn::ran($at->job, $drain);
-            $should = $expected[$drain->id] ?? 0.0;
-            if (count($ran) === 1 && $should > DrainGave::HARDLY_ML && ! DrainsInTurn::blocked($at->job, $drain)) {
-                $label = $at->circuit()->port($drain->params->text('port'))->label;
-                $gave = new Line("Out: {$label}", -$ran[0]->read->ml, 0.0, null);
-                $slips[] = LikelySlip::in([$gave], -$gave->ml - $should, DrainGave::agreesWithinMl($should));
+            $group = DrainsInTurn::together($at->job, $drain);
+            [$lines, $off] = [[], 0.0];
+            foreach ($group as $step) {
+                $lines[] = self::gave($at, $step);
+                $off += DrainsInTurn::outMl($at->job, $step) - ($expected[$step->id] ?? 0.0);
+            }
+            $should = array_sum(array_intersect_key($expected, array_column($group, null, 'id')));
+            if ($should > DrainGave::HARDLY_ML) {
+                $within = DrainGave::agreesWithinMl($should / count($group));
+                $slip = LikelySlip::in(array_values(array_filter($lines)), $off, $within);
+                // Those that ran together are asked once.
+                $slips[$slip->line->label ?? ''] = $slip;
             }
         }
 
         return array_values(array_filter($slips));
+    }
+
+    /** What a point gave; null where it was not told in one reading, or did not run freely. */
+    private static function gave(Situation $at, Step $drain): ?Line
+    {
+        $ran = DrainsInTurn::ran($at->job, $drain);
+        $label = $at->circuit()->port($drain->params->text('port'))->label;
+
+        return count($ran) === 1 && ! DrainsInTurn::blocked($at->job, $drain)
+            ? new Line("Out: {$label}", -$ran[0]->read->ml, 0.0, null)
+            : null;
     }
 
     /** Empty where several numbers would do, or none. */

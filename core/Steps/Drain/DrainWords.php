@@ -147,14 +147,21 @@ final readonly class DrainWords
                 .'Pan under it, then open the cap.',
             $ran?->flow === Flowed::Blocked => 'The cock is blocked or seized: '
                 .'clear it with wire, or use another drain point.',
-            count($gave->together) > 1 => 'Together they '
+            // A figure is looked at sooner than a drain is cleared.
+            count($gave->together) > 1 => $this->slipped().'Together they '
                 ."gave {$this->at->litres($gave->outMl)} of {$this->at->litres($gave->expectedMl)}: "
                 .'no air is getting in, or one of them is blocked. '
                 .($this->glugs() ?? "{$this->letAirIn()}, then let them run again."),
-            default => 'No air is getting in, or it is blocked. '
-                .($this->glugs() ?? "{$this->letAirIn()}, then let it run again.")
-                .Perhaps::aDrainSlipped($this->at, $this->at->step),
+            default => $this->slipped().'No air is getting in, or it is blocked. '
+                .($this->glugs() ?? "{$this->letAirIn()}, then let it run again."),
         };
+    }
+
+    private function slipped(): string
+    {
+        $asked = ltrim(Perhaps::aDrainSlipped($this->at, $this->at->step));
+
+        return $asked === '' ? '' : "{$asked} ";
     }
 
     private function letAirIn(): string
