@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Aqbel\Core\Judged;
 
+use Aqbel\Core\Job\Situation;
+use Aqbel\Core\Job\Step;
 use Aqbel\Core\Ledger\Line;
 
 /**
@@ -51,6 +53,59 @@ final readonly class LikelySlip
         }
 
         return count($fits) === 1 ? array_values($fits)[0] : null;
+    }
+
+    /**
+     * Of what the sums hang on where the level stands at its mark. What came out counts only where it is no more what was
+     * predicted: real air would find a number among the others sooner than a slip.
+     */
+    public static function atTheMark(Situation $at): ?self
+    {
+        $ledger = $at->job->ledger();
+        $lines = [
+            ...array_filter($ledger->lines, fn (Line $line) => $line->ml > 0.0),
+            ...array_map(fn (self $slip) => $slip->line, self::ofDrains($at)),
+        ];
+
+        return self::in($lines, $ledger->trappedAirMl(), $ledger->trappedAirToldWithinMl());
+    }
+
+    /**
+     * Against what was predicted of them.
+     *
+     * @param  ?Step  $one  that point alone, and those it ran with; null for all
+     * @return list<self> those that ran together are asked once
+     */
+    public static function ofDrains(Situation $at, ?Step $one = null): array
+    {
+        [$expected, $slips] = [DrainsInTurn::expectedMl($at->job), []];
+        foreach ($one === null ? $at->job->stepsOf('drain') : [$one] as $drain) {
+            $group = DrainsInTurn::together($at->job, $drain);
+            [$lines, $off] = [[], 0.0];
+            foreach ($group as $step) {
+                $lines[] = self::gave($at, $step);
+                $off += DrainsInTurn::outMl($at->job, $step) - ($expected[$step->id] ?? 0.0);
+            }
+            $should = array_sum(array_intersect_key($expected, array_column($group, null, 'id')));
+            if ($should > DrainGave::HARDLY_ML) {
+                $within = DrainGave::agreesWithinMl($should / count($group));
+                $slip = self::in(array_values(array_filter($lines)), $off, $within);
+                $slips[$slip->line->label ?? ''] = $slip;
+            }
+        }
+
+        return array_values(array_filter($slips));
+    }
+
+    /** What a point gave; null where it was not told in one reading, or did not run freely. */
+    private static function gave(Situation $at, Step $drain): ?Line
+    {
+        $ran = DrainsInTurn::ran($at->job, $drain);
+        $label = $at->circuit()->port($drain->params->text('port'))->label;
+
+        return count($ran) === 1 && ! DrainsInTurn::blocked($at->job, $drain)
+            ? new Line("Out: {$label}", -$ran[0]->read->ml, 0.0, null)
+            : null;
     }
 
     /** @param  list<Line>  $lines */

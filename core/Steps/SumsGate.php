@@ -83,7 +83,8 @@ final readonly class SumsGate
             ? ' If it did take that much, as much ran out again: say so as “came out another way”.'
             : '';
 
-        return 'Which is wrong: '.implode(', ', $said)."?{$this->perhaps()}{$ranOut} Correct it, or a lead says why it stands.";
+        return 'Which is wrong: '.implode(', ', $said)."?{$this->perhaps()}{$ranOut} "
+            .'Correct it, or a lead says why it stands.';
     }
 
     /** Which of them it looks like, where it is known what would be right: at the mark, or by what drains should give. */

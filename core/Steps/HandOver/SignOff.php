@@ -160,7 +160,6 @@ final class SignOff extends StepKind
         $sums = $this->judgement($at);
         $missing = $at->litres(abs($sums->missingMl));
         $settles = HangsOn::oneNumber($at, $sums->missingMl);
-        $perhaps = Perhaps::oneSlipped($at);
 
         return match ($sums->code) {
             AccountedCode::Accounted => null,
@@ -168,7 +167,8 @@ final class SignOff extends StepKind
                 $sums->code(),
                 'Air behind the mark',
                 "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} is missing though the level stands "
-                    ."at its mark: air, until it came in as a top-up or a number is named.{$settles}{$perhaps}",
+                    ."at its mark: air, until it came in as a top-up or a number is named.{$settles}"
+                    .Perhaps::oneSlipped($at),
             ),
             AccountedCode::TooMuch => Verdict::stop(
                 $sums->code(),
@@ -176,7 +176,7 @@ final class SignOff extends StepKind
                 "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} more is inside than the circuit "
                     .'holds at its mark: '
                     .(Gone::of($at->job) === null
-                        ? "one of the numbers is wrong.{$settles}{$perhaps}"
+                        ? "one of the numbers is wrong.{$settles}".Perhaps::oneSlipped($at)
                         : 'what was topped up since the fill has gone out again, or one of the numbers is wrong.'),
             ),
             AccountedCode::NumberNamed => Verdict::wait(
