@@ -23,8 +23,8 @@ final class SlipNamedTest extends TestCase
                 yield "{$of}: a tenth out" => [$circuit, $school, ['out', 0, 0.1]];
                 yield "{$of}: gallons out" => [$circuit, $school, ['out', 0, self::A_GALLON]];
                 yield "{$of}: four times out" => [$circuit, $school, ['out', 1, 1.0 / self::A_GALLON]];
-                yield "{$of}: a tenth in" => [$circuit, $school, ['at_mark', 0, 0.1]];
             }
+            yield "{$circuit}: a tenth in" => [$circuit, 'gravity', ['at_mark', 0, 0.1]];
         }
         yield 'a generator' => ['standby-generator', 'gravity', ['out', 0, 0.1]];
     }
@@ -42,6 +42,15 @@ final class SlipNamedTest extends TestCase
         self::assertSame(1, preg_match(self::ASKS, $world->says(), $asked), "{$stands}: {$world->says()}");
         self::assertEqualsWithDelta($told, (float) $asked[1], 0.011);
         self::assertEqualsWithDelta($was, (float) $asked[2], 0.02 * $was + 0.011);
+    }
+
+    public function test_at_the_sign_off_no_number_is_offered_for_air_that_is_missing(): void
+    {
+        foreach (['footpath-sweeper', 'post-van'] as $circuit) {
+            $world = new World($circuit, 'vacuum', 7, slip: ['at_mark', 0, 0.1]);
+            self::assertSame('sign_off: air_unaccounted', $world->play());
+            self::assertStringNotContainsString('That alone', $world->says());
+        }
     }
 
     /** @return iterable<string, array{string}> */

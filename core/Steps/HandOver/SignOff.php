@@ -167,8 +167,7 @@ final class SignOff extends StepKind
                 $sums->code(),
                 'Air behind the mark',
                 "By the sums {$missing} ± {$at->litres($sums->plusMinusMl)} is missing though the level stands "
-                    ."at its mark: air, until it came in as a top-up or a number is named.{$settles}"
-                    .Perhaps::oneSlipped($at),
+                    ."at its mark: air, until it came in as a top-up or a number is named.{$settles}",
             ),
             AccountedCode::TooMuch => Verdict::stop(
                 $sums->code(),
